@@ -1,0 +1,57 @@
+namespace JauntyBadge.Core;
+
+/// <summary>Where a number or rule of the job comes from.</summary>
+public enum BasisKind
+{
+    /// <summary>A named standard, handbook or paper.</summary>
+    Published,
+
+    /// <summary>Common practice in the trade, with no source.</summary>
+    Practice,
+
+    /// <summary>Our own choice, with the reason.</summary>
+    House,
+
+    /// <summary>A value recalled, not looked up.</summary>
+    Memory,
+}
+
+/// <summary>The ground a number stands on, shown to whoever asks "why this number?".</summary>
+/// <param name="Kind">What sort of ground it is.</param>
+/// <param name="Note">The source (Published), the reason (House) or what is meant (Practice, Memory). Never empty.</param>
+public sealed record Basis(BasisKind Kind, string Note)
+{
+    public static Basis Published(string source) => new(BasisKind.Published, source);
+
+    public static Basis Practice(string note) => new(BasisKind.Practice, note);
+
+    public static Basis House(string why) => new(BasisKind.House, why);
+
+    public static Basis Memory(string note) => new(BasisKind.Memory, note);
+
+    /// <summary>Kind and note in one line, such as "House: the tape's own doubt".</summary>
+    public override string ToString() => $"{Kind}: {Note}";
+}
+
+/// <summary>A constant of the job with its ground, as the house rules list it.</summary>
+public interface IGrounded
+{
+    /// <summary>Stable identifier: room, dot, short name.</summary>
+    string Id { get; }
+
+    /// <summary>What the number decides, in plain words.</summary>
+    string What { get; }
+
+    /// <summary>The value with its unit, as text.</summary>
+    string Shown { get; }
+
+    Basis Basis { get; }
+}
+
+/// <summary>A typed constant of the job that carries its basis.</summary>
+/// <typeparam name="T">A UnitsNet quantity, a TimeSpan, or a plain number for a ratio or a count.</typeparam>
+public sealed record Grounded<T>(string Id, string What, T Value, Basis Basis) : IGrounded
+    where T : notnull
+{
+    public string Shown => Value is TimeSpan span && span.TotalDays >= 1 ? $"{span.TotalDays:0} days" : $"{Value}";
+}

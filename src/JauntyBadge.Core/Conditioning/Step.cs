@@ -1,0 +1,125 @@
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Measuring;
+
+namespace JauntyBadge.Core.Conditioning;
+
+/// <summary>A stage of conditioning, in teaching order.</summary>
+public enum Stage
+{
+    Ready,
+    OddObjects,
+    MeetIt,
+    ComeToIt,
+    NoseIn,
+    Hold,
+    TheWord,
+    SoundsAndHands,
+    FirstFastening,
+    WearingStill,
+    Moving,
+    Places,
+    ThePurpose,
+    Upkeep,
+}
+
+/// <summary>What a step's ladder of targets counts.</summary>
+public enum LadderKind
+{
+    Count,
+    Cm,
+    Seconds,
+    Context,
+}
+
+/// <summary>Dogs a row of a table is for: any one match is enough.</summary>
+public sealed record DogMatch(
+    IReadOnlyList<Purpose>? Purposes = null, IReadOnlyList<Temperament>? Temperaments = null,
+    IReadOnlyList<Sensitivity>? Sensitivities = null, IReadOnlyList<HeadShape>? HeadShapes = null)
+{
+    /// <summary>Whether the dog matches in at least one way.</summary>
+    public bool Holds(DogProfile dog) =>
+        (Purposes?.Any(p => dog.Purposes.Contains(p)) ?? false)
+        || (Temperaments?.Contains(dog.Temperament) ?? false)
+        || (Sensitivities?.Any(s => dog.Sensitivities.Contains(s)) ?? false)
+        || (HeadShapes?.Contains(dog.HeadShape.Shape) ?? false);
+}
+
+/// <summary>One micro-step of the default school.</summary>
+/// <param name="Id">Stable id.</param>
+/// <param name="Stage">The stage it belongs to.</param>
+/// <param name="Name">Short name.</param>
+/// <param name="Purpose">What it is good for.</param>
+/// <param name="SetUp">How things stand before a go.</param>
+/// <param name="Success">What counts as a success.</param>
+/// <param name="Reward">What is given, and where.</param>
+/// <param name="LadderKind">What the targets count.</param>
+/// <param name="Ladder">The targets, easiest first: numbers, or places and situations.</param>
+/// <param name="IfStuck">What to try when it does not go on.</param>
+/// <param name="After">Ids of the steps that come first.</param>
+/// <param name="Basis">What the step stands on.</param>
+/// <param name="Caution">What could hurt or frighten.</param>
+/// <param name="OnlyFor">The dogs it is for; null for all.</param>
+public sealed record Step(
+    string Id, Stage Stage, string Name, string Purpose, string SetUp, string Success, string Reward, LadderKind LadderKind,
+    IReadOnlyList<string> Ladder, string IfStuck, IReadOnlyList<string> After, Basis Basis, string? Caution = null, DogMatch? OnlyFor = null)
+{
+    private const string Table = "steps.json";
+
+    /// <summary>The shipped steps in teaching order, checked when loaded.</summary>
+    public static IReadOnlyList<Step> All { get; } = Load();
+
+    public int TopTarget => Ladder.Count - 1;
+
+    /// <summary>A target in words, such as "3 s", "2 cm", "5 times" or "garden".</summary>
+    public string TargetText(int target) => LadderKind switch
+    {
+        LadderKind.Seconds => $"{Ladder[target]} s",
+        LadderKind.Cm => $"{Ladder[target]} cm",
+        LadderKind.Count => Ladder[target] == "1" ? "once" : $"{Ladder[target]} times",
+        _ => Ladder[target],
+    };
+
+    /// <summary>The hold a target asks for, or null when the step has no timer.</summary>
+    public TimeSpan? Hold(int target) => LadderKind == LadderKind.Seconds ? TimeSpan.FromSeconds(int.Parse(Ladder[target], System.Globalization.CultureInfo.InvariantCulture)) : null;
+
+    private static IReadOnlyList<Step> Load()
+    {
+        var rows = Tables.Read<Step>(Table);
+        var known = rows.Select(s => s.Id).ToHashSet();
+        Tables.RefuseTwins(Table, rows.Select(s => s.Id));
+        Tables.Refuse(Table, "a ladder of at least one target", rows.Where(s => s.Ladder.Count == 0).Select(s => s.Id));
+        Tables.Refuse(Table, "whole numbers from 1 unless the targets are contexts", rows
+            .Where(s => s.LadderKind != LadderKind.Context && !s.Ladder.All(t => int.TryParse(t, out var n) && n > 0)).Select(s => s.Id));
+        Tables.Refuse(Table, "known steps in 'after', earlier in the table or stage 7", rows.Where(s => s.After.Any(a => !known.Contains(a))).Select(s => s.Id));
+        Tables.Refuse(Table, "stages in order", rows.Zip(rows.Skip(1)).Where(p => p.First.Stage > p.Second.Stage).Select(p => p.Second.Id));
+        Tables.Refuse(Table, "a basis on every row", rows.Where(s => string.IsNullOrWhiteSpace(s.Basis?.Note)).Select(s => s.Id));
+        return rows;
+    }
+}
+
+/// <summary>How a group of signs reads, from at ease to over threshold.</summary>
+public enum SignGroup
+{
+    AtEase,
+    Unsure,
+    Worried,
+    OverThreshold,
+}
+
+/// <summary>An observable sign. Basis of the grouping: Practice.</summary>
+public sealed record Sign(string Id, SignGroup Group, string Name)
+{
+    private const string Table = "signs.json";
+
+    public static IReadOnlyList<Sign> All { get; } = Load();
+
+    /// <summary>The sign with this id, or null.</summary>
+    public static Sign? Find(string id) => All.FirstOrDefault(s => s.Id == id);
+
+    private static IReadOnlyList<Sign> Load()
+    {
+        var rows = Tables.Read<Sign>(Table);
+        Tables.RefuseTwins(Table, rows.Select(s => s.Id));
+        return rows;
+    }
+}

@@ -1,0 +1,87 @@
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+
+namespace JauntyBadge.Core.Dogs;
+
+/// <summary>What a muzzle is wanted for.</summary>
+public enum Purpose
+{
+    Clinic,
+    Walks,
+    Visitors,
+    Transport,
+    Scavenging,
+    Working,
+}
+
+/// <summary>How the dog meets new things.</summary>
+public enum Temperament
+{
+    Bold,
+    Typical,
+    Wary,
+
+    /// <summary>Had a bad time with a muzzle before.</summary>
+    Soured,
+}
+
+/// <summary>Something that makes a part of the training harder for this dog.</summary>
+public enum Sensitivity
+{
+    OddObjects,
+    HandsBehindHead,
+    PeopleNear,
+    Clicks,
+    LowFoodDrive,
+    Snatchy,
+    Paws,
+}
+
+/// <summary>Bite history, from which containment follows. Own wording; compare the published six-level bite scale by Ian Dunbar (Memory).</summary>
+public enum BiteTier
+{
+    None = 0,
+    Threatens = 1,
+    ContactNoInjury = 2,
+    Injured = 3,
+    SeveralOrDeep = 4,
+}
+
+/// <summary>What the rules need to know of a dog.</summary>
+public sealed record DogProfile
+{
+    public required string Name { get; init; }
+    public IReadOnlyList<Breed> Breeds { get; init; } = [];
+
+    /// <summary>The head shape the fitter saw; null leaves it to the breeds.</summary>
+    public HeadShape? HeadShapeSeen { get; init; }
+
+    public DateOnly? BirthDate { get; init; }
+    public Mass? BodyMass { get; init; }
+    public IReadOnlyList<Purpose> Purposes { get; init; } = [];
+    public Temperament Temperament { get; init; } = Temperament.Typical;
+    public IReadOnlyList<Sensitivity> Sensitivities { get; init; } = [];
+    public BiteTier BiteTier { get; init; }
+
+    public HeadShapeChoice HeadShape => HeadShapeChoice.For(HeadShapeSeen, Breeds);
+
+    /// <summary>Whether the head may still grow, so that a fit will not last.</summary>
+    public bool IsGrowing(DateOnly today) =>
+        BirthDate is { } born && today < born.AddMonths(Breeds.Count == 0 ? 15 : Breeds.Max(b => b.GrowingMonths));
+
+    /// <summary>The cautions that belong beside every decision about this dog, most pressing first.</summary>
+    public IReadOnlyList<string> Cautions(DateOnly today)
+    {
+        var cautions = new List<string>();
+        if (BiteTier >= BiteTier.Injured)
+            cautions.Add("A bite that injured belongs with a qualified behaviour professional as well: a muzzle does not treat the cause. Local rules on dangerous dogs decide.");
+        if (HeadShape.Shape == Measuring.HeadShape.Short)
+            cautions.Add("A short face pants and cools poorly: ask the veterinarian about its airway before any muzzle, and keep wears short and cool.");
+        if (Temperament == Temperament.Soured)
+            cautions.Add("This dog has had a bad time with a muzzle. If it changed suddenly or seems in pain, see the veterinarian first.");
+        if (IsGrowing(today))
+            cautions.Add("Still growing: measure again before each new muzzle and at least every month.");
+        cautions.Add("Always watched, never left alone in it, never all day, never as a punishment. Off at any sign of breathing trouble, overheating or panic.");
+        return cautions;
+    }
+}

@@ -1,0 +1,67 @@
+namespace JauntyBadge.Core.Dogs;
+
+/// <summary>A phase of the job; each is one segment of a dog's badge.</summary>
+public enum Phase
+{
+    Measured,
+    Fitted,
+    Conditioned,
+    Wearing,
+}
+
+/// <summary>How far a dog has come, in the numbers that decide what is next.</summary>
+/// <param name="HasPurpose">At least one purpose is set.</param>
+/// <param name="MeasuredShare">Share of the wanted measures read, 0 to 1.</param>
+/// <param name="ReadingsToRetake">Findings that ask for a reading to be taken again.</param>
+/// <param name="MuzzleChosen">A muzzle was chosen and kept.</param>
+/// <param name="ConditionedShare">Share passed of the steps up to the first fastening, 0 to 1.</param>
+/// <param name="WearingShare">Share passed of the steps from wearing still to the purpose, 0 to 1.</param>
+/// <param name="NextStep">Name of the step the plan stands at; null when all are passed.</param>
+/// <param name="NotBefore">The day before which no session should be held.</param>
+/// <param name="SessionOpen">A session was begun and not ended.</param>
+public sealed record Standing(
+    bool HasPurpose, double MeasuredShare, int ReadingsToRetake, bool MuzzleChosen, double ConditionedShare, double WearingShare,
+    string? NextStep, DateOnly? NotBefore, bool SessionOpen)
+{
+    /// <summary>The badge's segments, filled 0 to 1.</summary>
+    public IReadOnlyDictionary<Phase, double> Badge => new Dictionary<Phase, double>
+    {
+        [Phase.Measured] = MeasuredShare,
+        [Phase.Fitted] = MuzzleChosen ? 1 : 0,
+        [Phase.Conditioned] = ConditionedShare,
+        [Phase.Wearing] = WearingShare,
+    };
+
+    /// <summary>The one thing to do next with this dog.</summary>
+    public NextThing Next(DateOnly today)
+    {
+        if (SessionOpen)
+            return new(NextKind.Session, "Session under way", $"{NextStep} was begun and not ended.");
+        if (!HasPurpose)
+            return new(NextKind.Dog, "Say what it is for", "A purpose decides the muzzle and the last steps of the plan.");
+        if (MeasuredShare < 1 && !MuzzleChosen)
+            return new(NextKind.Measure, MeasuredShare == 0 ? "Measure" : "Finish measuring", $"{MeasuredShare:0%} of the measures are read.");
+        if (ReadingsToRetake > 0 && !MuzzleChosen)
+            return new(NextKind.Measure, "Check the readings", ReadingsToRetake == 1 ? "One reading asks to be taken again." : $"{ReadingsToRetake} things ask to be taken again.");
+        if (!MuzzleChosen)
+            return new(NextKind.Fit, "Choose a muzzle", "The readings are in.");
+        if (NextStep is null)
+            return new(NextKind.Rest, "Keep it happy", "All steps are passed. One happy wear a week keeps it so.");
+        return NotBefore is { } day && day > today
+            ? new(NextKind.Rest, "Day off", $"Next session not before {day:d MMMM}, then: {NextStep}.")
+            : new(NextKind.Session, NextStep, ConditionedShare == 0 ? "First session." : "Next session.");
+    }
+}
+
+/// <summary>Which room the next thing is done in.</summary>
+public enum NextKind
+{
+    Dog,
+    Measure,
+    Fit,
+    Session,
+    Rest,
+}
+
+/// <summary>What to do next, as a short title and one sentence.</summary>
+public sealed record NextThing(NextKind Kind, string Title, string Detail);

@@ -1,0 +1,45 @@
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+
+namespace JauntyBadge.Core.Fitting;
+
+/// <summary>Inner shape of one size of a basket.</summary>
+/// <param name="Length">Rear edge of the nose rest to the inside of the front.</param>
+/// <param name="DepthFront">Nose rest to floor at the front.</param>
+/// <param name="DepthRear">Nose rest to floor at the rear edge.</param>
+/// <param name="WidthRear">Across at the rear edge.</param>
+/// <param name="OpeningGirth">Around the inside of the rear edge.</param>
+/// <param name="NeckStrapMin">Shortest neck loop the strap makes.</param>
+/// <param name="NeckStrapMax">Longest neck loop.</param>
+public sealed record BasketModel(
+    Length Length, Length DepthFront, Length DepthRear, Length WidthRear, Length OpeningGirth, Length NeckStrapMin, Length NeckStrapMax)
+{
+    /// <summary>
+    /// A chart that gives only length and girth, taken as a box: rear width W + 14 mm and the one depth that makes the girth.
+    /// </summary>
+    /// <returns>Null when no depth makes that girth at that width.</returns>
+    public static BasketModel? FromLengthAndGirth(Length length, Length girth, Length snoutWidth, Length strapMin, Length strapMax)
+    {
+        var width = snoutWidth + UnitsNet.Length.FromMillimeters(14);
+        return SnoutSection.OtherSide(girth, width) is { } depth
+            ? new BasketModel(length, depth, depth, width, girth, strapMin, strapMax)
+            : null;
+    }
+}
+
+/// <summary>A basket seated on a snout.</summary>
+/// <param name="NoseRoom">Nose tip to the inside of the front.</param>
+/// <param name="EyeRoom">Rear edge to the eye line.</param>
+/// <param name="ShoveEyeRoom">The same when the basket is pushed back until the nose touches; negative reaches the eye.</param>
+public sealed record Seat(Length NoseRoom, Length EyeRoom, Length ShoveEyeRoom)
+{
+    /// <summary>Seats the basket so that any misfit is shared evenly between nose and eyes.</summary>
+    /// <param name="snout">The snout.</param>
+    /// <param name="basket">The basket.</param>
+    /// <param name="window">The wanted room, the same before the nose and before the eyes in both schools.</param>
+    public static Seat Of(SnoutModel snout, BasketModel basket, Window window)
+    {
+        var misfit = basket.Length - snout.EyeLine.Value;
+        return new Seat(window.Middle + misfit / 2, window.Middle - misfit / 2, -misfit);
+    }
+}

@@ -1,0 +1,42 @@
+using UnitsNet;
+
+namespace JauntyBadge.Core.Fitting;
+
+/// <summary>The loop a neck strap must make so that fingers fit under it.</summary>
+public static class NeckStrap
+{
+    /// <summary>Most fingers the rule is made for.</summary>
+    public const int MostFingers = 4;
+
+    /// <summary>
+    /// Length of the hull around the neck, taken as a circle, and the fingers lying side by side under the strap, each a circle
+    /// touching the neck and its neighbour. One finger is the open belt around two pulleys.
+    /// </summary>
+    /// <param name="neckGirth">Neck girth, over 0.</param>
+    /// <param name="fingers">0 to <see cref="MostFingers"/>; 0 is the strap flat on the neck.</param>
+    /// <param name="fingerThickness">Thickness of one finger, over 0 and thinner than the neck.</param>
+    /// <exception cref="ArgumentOutOfRangeException">An argument is outside its range.</exception>
+    /// <remarks>Published: open belt length, Machinery's Handbook; more fingers by the same hull.</remarks>
+    public static Length Loop(Length neckGirth, int fingers, Length fingerThickness)
+    {
+        ArgumentOutOfRangeException.ThrowIfLessThanOrEqual(neckGirth, Length.Zero);
+        ArgumentOutOfRangeException.ThrowIfNegative(fingers);
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(fingers, MostFingers);
+        ArgumentOutOfRangeException.ThrowIfLessThanOrEqual(fingerThickness, Length.Zero);
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(fingerThickness, neckGirth / Math.PI);
+        if (fingers == 0)
+            return neckGirth;
+
+        var neck = neckGirth.Millimeters / (2 * Math.PI);
+        var finger = fingerThickness.Millimeters / 2;
+        var apart = neck + finger;
+        var tangent = Math.Sqrt(apart * apart - (neck - finger) * (neck - finger));
+        var leaves = Math.Acos((neck - finger) / apart);
+        var fan = (fingers - 1) * Math.Asin(finger / apart);
+        var onFingers = 2 * (leaves + fan);
+        if (onFingers > 2 * Math.PI)
+            throw new ArgumentOutOfRangeException(nameof(fingers), "The fingers would go all the way round this neck.");
+        return Length.FromMillimeters(
+            2 * tangent + (fingers - 1) * 2 * finger + neck * (2 * Math.PI - onFingers) + finger * onFingers);
+    }
+}

@@ -1,0 +1,64 @@
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+
+namespace JauntyBadge.Core.Fitting;
+
+/// <summary>How close a basket is to sit.</summary>
+public enum School
+{
+    /// <summary>Room to pant: half an inch to an inch before the nose and the eyes, two fingers under the strap.</summary>
+    Everyday,
+
+    /// <summary>Snug for agitation and close work: 6 to 13 mm, one finger under the strap.</summary>
+    Working,
+}
+
+/// <summary>A wanted range, both ends in.</summary>
+public readonly record struct Window(Length Low, Length High)
+{
+    public Length Middle => (Low + High) / 2;
+
+    /// <summary>Distance to the nearer end: positive inside, negative outside.</summary>
+    public Length MarginOf(Length value) => UnitMath.Min(value - Low, High - value);
+}
+
+/// <summary>The numbers of the fit criteria.</summary>
+public static class FitRules
+{
+    public static readonly Grounded<Length> EverydayLow = new("fit.everyday-low", "Least nose and eye room, everyday", Length.FromMillimeters(12.7), Basis.Practice("half an inch"));
+    public static readonly Grounded<Length> EverydayHigh = new("fit.everyday-high", "Greatest nose and eye room, everyday", Length.FromMillimeters(25.4), Basis.Practice("an inch"));
+    public static readonly Grounded<Length> WorkingLow = new("fit.working-low", "Least nose and eye room, working", Length.FromMillimeters(6), Basis.House("snug, yet off the nose and the eyes"));
+    public static readonly Grounded<Length> WorkingHigh = new("fit.working-high", "Greatest nose and eye room, working", Length.FromMillimeters(13), Basis.House("snug; twice the least"));
+    public static readonly Grounded<Length> ChinRoom = new("fit.chin-room", "Least room under the closed jaw", Length.FromMillimeters(6), Basis.Practice("a little space under the jaw"));
+    public static readonly Grounded<Length> FloorClearance = new("fit.floor-clearance", "The opened jaw stays this far inside the floor", Length.FromMillimeters(3), Basis.House("skin and hair are not counted in the readings"));
+    public static readonly Grounded<Angle> WidestGape = new("fit.widest-gape", "The widest opening looked at", Angle.FromDegrees(60), Basis.House("wider than any yawn in a basket"));
+    public static readonly Grounded<Angle> HalfPant = new("fit.half-pant", "Opening from which a dog can pant a little", Angle.FromDegrees(8), Basis.House("below it the mouth is as good as closed"));
+    public static readonly Grounded<Angle> FullPant = new("fit.full-pant", "Opening from which a dog can pant fully", Angle.FromDegrees(15), Basis.House("where the trade's three inches of panting room begin"));
+    public static readonly Grounded<Angle> Yawn = new("fit.yawn", "Opening from which a dog can yawn", Angle.FromDegrees(30), Basis.House("twice a full pant"));
+    public static readonly Grounded<Length> WidthLow = new("fit.width-low", "Least spare width", Length.FromMillimeters(6), Basis.House("so that jowls are not jammed"));
+    public static readonly Grounded<Length> WidthHigh = new("fit.width-high", "Greatest spare width", Length.FromMillimeters(30), Basis.House("so that the basket does not twist"));
+    public static readonly Grounded<Length> Finger = new("fit.finger", "Thickness of a finger under the strap", Length.FromMillimeters(16), Basis.House("a usual finger; measure your own"));
+    public static readonly Grounded<Length> Marginal = new("fit.marginal", "A criterion that holds by less than this is marginal", Length.FromMillimeters(2), Basis.House("the soft tape's own doubt"));
+    public static readonly Grounded<Length> SleeveEyeRoom = new("fit.sleeve-eye-room", "Least distance of a sleeve's or face cover's edge from the eye", Length.FromMillimeters(6), Basis.House("fabric moves"));
+    public static readonly Grounded<TimeSpan> SleeveCap = new("fit.sleeve-cap", "Longest a sleeve is worn", TimeSpan.FromMinutes(5), Basis.House("a dog in a sleeve cannot pant"));
+
+    public static IReadOnlyList<IGrounded> All { get; } =
+    [
+        EverydayLow, EverydayHigh, WorkingLow, WorkingHigh, ChinRoom, FloorClearance, WidestGape, HalfPant, FullPant, Yawn,
+        WidthLow, WidthHigh, Finger, Marginal, SleeveEyeRoom, SleeveCap,
+    ];
+
+    /// <summary>The window for nose room and eye room, shrunk for a small dog.</summary>
+    public static (Window Window, Basis Basis) SeatWindow(School school, SnoutModel snout)
+    {
+        var (low, high) = school == School.Working ? (WorkingLow, WorkingHigh) : (EverydayLow, EverydayHigh);
+        var eye = snout.EyeLine.Value;
+        var basis = eye < SnoutRules.SmallDogFrom.Value
+            ? Basis.House($"{low.Value.Millimeters}–{high.Value.Millimeters} mm shrunk by {snout.SmallDogScale:0.00} for a snout under 70 mm, never under 4 mm")
+            : low.Basis;
+        return (new Window(SnoutRules.Scaled(low.Value, eye), SnoutRules.Scaled(high.Value, eye)), basis);
+    }
+
+    /// <summary>Fingers under the neck strap by school. Basis: Practice.</summary>
+    public static int Fingers(School school) => school == School.Working ? 1 : 2;
+}

@@ -1,0 +1,137 @@
+using UnitsNet;
+
+namespace JauntyBadge.Core.Measuring;
+
+/// <summary>How far a number of the model can be trusted.</summary>
+public enum Provenance
+{
+    /// <summary>Read off this dog.</summary>
+    Measured,
+
+    /// <summary>Worked out from what was read off this dog.</summary>
+    Derived,
+
+    /// <summary>Taken from the usual proportions of the head shape.</summary>
+    Assumed,
+}
+
+/// <summary>A length of the model with where it came from.</summary>
+public sealed record Sourced(Length Value, Provenance Provenance, string How)
+{
+    public double Mm => Value.Millimeters;
+}
+
+/// <summary>A point in the side view, mm: origin at the nose tip on the bridge line, x towards the skull, y downwards.</summary>
+public readonly record struct PointMm(double X, double Y);
+
+/// <summary>What was measured, one number a measure. A missing number is null.</summary>
+public sealed record SnoutNumbers
+{
+    public Length? NoseToInnerEyeLeft { get; init; }
+    public Length? NoseToInnerEyeRight { get; init; }
+    public Length? InnerEyeSpacing { get; init; }
+    public Length? SnoutGirth { get; init; }
+    public Length? SnoutHeight { get; init; }
+    public Length? SnoutWidth { get; init; }
+    public Length? JawToNose { get; init; }
+    public Length? NeckGirth { get; init; }
+    public HeadShape HeadShape { get; init; } = HeadShape.Medium;
+
+    /// <summary>The means of a dog's readings.</summary>
+    public static SnoutNumbers From(IEnumerable<Measured> measured, HeadShape shape)
+    {
+        var means = measured.ToDictionary(m => (m.Measure, m.Side), m => m.Mean);
+        Length? Mean(Measure measure, Side? side = null) => means.TryGetValue((measure, side), out var mean) ? mean : null;
+        return new SnoutNumbers
+        {
+            NoseToInnerEyeLeft = Mean(Measure.NoseToInnerEye, Side.Left),
+            NoseToInnerEyeRight = Mean(Measure.NoseToInnerEye, Side.Right),
+            InnerEyeSpacing = Mean(Measure.InnerEyeSpacing),
+            SnoutGirth = Mean(Measure.SnoutGirth),
+            SnoutHeight = Mean(Measure.SnoutHeight),
+            SnoutWidth = Mean(Measure.SnoutWidth),
+            JawToNose = Mean(Measure.JawToNose),
+            NeckGirth = Mean(Measure.NeckGirth),
+            HeadShape = shape,
+        };
+    }
+}
+
+/// <summary>The snout a muzzle has to go over, completed from the readings.</summary>
+public sealed record SnoutModel
+{
+    /// <summary>xe: nose tip to the eye line, straight ahead.</summary>
+    public required Sourced EyeLine { get; init; }
+
+    /// <summary>xf: nose tip to the fit line, where a basket's rear edge sits.</summary>
+    public required Sourced FitLine { get; init; }
+
+    public required Sourced Height { get; init; }
+    public required Sourced Width { get; init; }
+    public required Sourced Girth { get; init; }
+
+    /// <summary>xH: the jaw hinge, straight back from the nose tip.</summary>
+    public required Sourced Hinge { get; init; }
+
+    public Length? NeckGirth { get; init; }
+    public HeadShape HeadShape { get; init; }
+
+    /// <summary>How far below the bridge line the hinge lies.</summary>
+    public Length HingeDrop => Height.Value * SnoutRules.HingeDrop.Value;
+
+    public PointMm HingePoint => new(Hinge.Mm, HingeDrop.Millimeters);
+
+    /// <summary>The front of the lower jaw.</summary>
+    public PointMm Chin => new(EyeLine.Mm * SnoutRules.ChinForward.Value, Height.Mm * SnoutRules.ChinDrop.Value);
+
+    /// <summary>Underside of the closed mouth, front to back: chin, fit line, below the hinge.</summary>
+    public IReadOnlyList<PointMm> LowerBorder => [Chin, new(FitLine.Mm, Height.Mm), new(Hinge.Mm, Height.Mm)];
+
+    /// <summary>1 for a nose-to-eye of 70 mm and over, less for smaller dogs: windows and gap shrink by it.</summary>
+    public double SmallDogScale => SnoutRules.ScaleFor(EyeLine.Value);
+
+    /// <summary>Every number of the model with what it rests on, for "what was measured, derived or assumed".</summary>
+    public IReadOnlyList<(string Name, Sourced Number)> Sources =>
+    [
+        ("Eye line", EyeLine), ("Fit line", FitLine), ("Snout height", Height), ("Snout width", Width),
+        ("Snout girth", Girth), ("Jaw hinge", Hinge),
+    ];
+
+    /// <summary>Builds the model.</summary>
+    /// <exception cref="ArgumentException">Neither side of NoseToInnerEye is there, or half the inner eye spacing is as long as it.</exception>
+    public static SnoutModel From(SnoutNumbers numbers)
+    {
+        var eye = EyeLineOf(numbers);
+        var gap = SnoutRules.Scaled(SnoutRules.FitLineGap.Value, eye.Value);
+        var (height, width, girth) = SnoutSection.Complete(numbers, eye.Value);
+        var ratio = SnoutRules.HingeRatio(numbers.HeadShape);
+        return new SnoutModel
+        {
+            EyeLine = eye,
+            FitLine = new Sourced(eye.Value - gap, Provenance.Derived, $"the eye line less a gap of {gap.Millimeters:0.#} mm"),
+            Height = height,
+            Width = width,
+            Girth = girth,
+            Hinge = numbers.JawToNose is { } jaw
+                ? new Sourced(jaw, Provenance.Measured, "jaw to nose, as read")
+                : new Sourced(eye.Value * ratio.Value, Provenance.Derived, $"{ratio.Value} times the eye line"),
+            NeckGirth = numbers.NeckGirth,
+            HeadShape = numbers.HeadShape,
+        };
+    }
+
+    private static Sourced EyeLineOf(SnoutNumbers numbers)
+    {
+        var sides = new[] { numbers.NoseToInnerEyeLeft, numbers.NoseToInnerEyeRight }.OfType<Length>().ToList();
+        if (sides.Count == 0)
+            throw new ArgumentException("Nose to inner eye is needed on at least one side.", nameof(numbers));
+        var shorter = sides.Min();
+        var which = sides.Count == 2 ? "the shorter nose to inner eye" : "nose to inner eye, one side only";
+        if (numbers.InnerEyeSpacing is not { } spacing)
+            return new Sourced(shorter, Provenance.Measured, which);
+        var squared = Math.Pow(shorter.Millimeters, 2) - Math.Pow(spacing.Millimeters / 2, 2);
+        if (squared <= 0)
+            throw new ArgumentException("Inner eye spacing must be less than twice nose to inner eye.", nameof(numbers));
+        return new Sourced(Length.FromMillimeters(Math.Sqrt(squared)), Provenance.Derived, which + ", made straight with the inner eye spacing");
+    }
+}

@@ -1,0 +1,88 @@
+using UnitsNet;
+
+namespace JauntyBadge.Core.Measuring;
+
+/// <summary>The section across the snout or a basket, taken as a box with rounded corners.</summary>
+public static class SnoutSection
+{
+    /// <summary>What a quarter-circle corner saves of the square one, times its radius, four corners: 8 − 2π.</summary>
+    private static readonly double CornersSave = 8 - 2 * Math.PI;
+
+    private static double Share => SnoutRules.CornerShare.Value;
+
+    /// <summary>Girth of the rounded box, C = 2(H+W) − (8−2π)·r with r a quarter of the smaller side (House).</summary>
+    public static Length Girth(Length height, Length width) =>
+        2 * (height + width) - UnitMath.Min(height, width) * (Share * CornersSave);
+
+    /// <summary>The other side of a rounded box from its girth and one side.</summary>
+    /// <returns>Null when no box has that girth and side.</returns>
+    public static Length? OtherSide(Length girth, Length side)
+    {
+        var asLarger = (girth - side * (2 - Share * CornersSave)) / 2;
+        if (asLarger >= side)
+            return asLarger;
+        var asSmaller = (girth - 2 * side) / (2 - Share * CornersSave);
+        return asSmaller > Length.Zero ? asSmaller : null;
+    }
+
+    /// <summary>Least and greatest girth of a closed convex section: 2√(H²+W²) and 2(H+W).</summary>
+    public static (Length Least, Length Greatest) GirthBounds(Length height, Length width) =>
+        (Length.FromMillimeters(2 * Math.Sqrt(Math.Pow(height.Millimeters, 2) + Math.Pow(width.Millimeters, 2))), 2 * (height + width));
+
+    /// <summary>Outline of the rounded box, centred on x = 0, top at y = 0, closed.</summary>
+    public static IReadOnlyList<PointMm> Outline(Length height, Length width)
+    {
+        var (h, halfWidth) = (height.Millimeters, width.Millimeters / 2);
+        var r = Share * Math.Min(h, 2 * halfWidth);
+        (double X, double Y, double Start)[] corners = [(halfWidth - r, r, -90), (halfWidth - r, h - r, 0), (r - halfWidth, h - r, 90), (r - halfWidth, r, 180)];
+        return
+        [
+            .. corners.SelectMany(c => Enumerable.Range(0, 7).Select(i =>
+            {
+                var angle = (c.Start + 15 * i) * Math.PI / 180;
+                return new PointMm(c.X + r * Math.Cos(angle), c.Y + r * Math.Sin(angle));
+            })),
+        ];
+    }
+
+    internal static (Sourced Height, Sourced Width, Sourced Girth) Complete(SnoutNumbers numbers, Length eyeLine)
+    {
+        var height = Read(numbers.SnoutHeight, "snout height");
+        var width = Read(numbers.SnoutWidth, "snout width");
+        var girth = Read(numbers.SnoutGirth, "snout girth");
+        var measured = new[] { height, width, girth }.Count(s => s is not null);
+
+        if (measured == 0)
+            width = new Sourced(eyeLine * SnoutRules.WidthRatio(numbers.HeadShape).Value, Provenance.Assumed, "the head shape's usual proportion to the eye line");
+        if (measured < 2)
+            (height, width) = FromUsualShape(height, width, girth, SnoutRules.HeightRatio(numbers.HeadShape).Value);
+
+        height ??= FromGirth(girth!, width!, "height");
+        width ??= FromGirth(girth!, height, "width");
+        girth ??= new Sourced(Girth(height.Value, width.Value), Weaker(height, width), "a rounded box of the height and width");
+        return (height, width, girth);
+    }
+
+    private static Sourced? Read(Length? value, string name) =>
+        value is { } length ? new Sourced(length, Provenance.Measured, $"{name}, as read") : null;
+
+    private static (Sourced? Height, Sourced? Width) FromUsualShape(Sourced? height, Sourced? width, Sourced? girth, double heightPerWidth)
+    {
+        const string How = "the head shape's usual height for its width";
+        if (width is not null)
+            return (new Sourced(width.Value * heightPerWidth, Provenance.Assumed, How), width);
+        if (height is not null)
+            return (height, new Sourced(height.Value / heightPerWidth, Provenance.Assumed, How));
+        var girthPerWidth = Girth(Length.FromMillimeters(heightPerWidth), Length.FromMillimeters(1)).Millimeters;
+        var assumed = new Sourced(girth!.Value / girthPerWidth, Provenance.Assumed, How);
+        return (assumed with { Value = assumed.Value * heightPerWidth }, assumed);
+    }
+
+    private static Sourced FromGirth(Sourced girth, Sourced side, string name) =>
+        OtherSide(girth.Value, side.Value) is { } other
+            ? new Sourced(other, Provenance.Derived, $"the {name} of a rounded box with that girth")
+            : new Sourced(side.Value, Provenance.Assumed, "girth and the other side do not go together; taken as square");
+
+    private static Provenance Weaker(Sourced a, Sourced b) =>
+        a.Provenance == Provenance.Assumed || b.Provenance == Provenance.Assumed ? Provenance.Assumed : Provenance.Derived;
+}

@@ -1,0 +1,111 @@
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+using static JauntyBadge.Core.Tests.Heads;
+
+namespace JauntyBadge.Core.Tests.Fitting;
+
+public class RankingTests
+{
+    private static readonly SnoutModel Snout = SnoutModel.From(Medium(eye: 98, height: 80, width: 73));
+
+    private static DogProfile Dog(params Purpose[] purposes) => new()
+    {
+        Name = "Bracken", Breeds = [Breed.Find("labrador-retriever")!], BodyMass = Mass.FromKilograms(28), Purposes = purposes,
+    };
+
+    private static IReadOnlyList<RankedFit> Rank(DogProfile dog, SnoutModel? snout = null) =>
+        Ranking.Rank(Catalogue.Shipped, snout ?? Snout, MuzzleBrief.For(dog, []), Mm(16));
+
+    [Fact]
+    public void The_shipped_catalogue_is_rich_enough_to_choose_from()
+    {
+        Assert.True(Catalogue.Shipped.Count >= 8);
+        Assert.True(Catalogue.Shipped.Sum(m => m.Sizes.Count) >= 40);
+        Assert.All(Enum.GetValues<MuzzleType>(), t => Assert.Contains(Catalogue.Shipped, m => m.Type == t));
+        Assert.All(Enum.GetValues<Material>(), t => Assert.Contains(Catalogue.Shipped, m => m.Material == t));
+    }
+
+    [Fact]
+    public void Fits_come_first_then_marginal_then_what_is_out_the_nearest_miss_first()
+    {
+        var ranked = Rank(Dog(Purpose.Walks));
+        Assert.Equal(Catalogue.Shipped.Sum(m => m.Sizes.Count), ranked.Count);
+        Assert.Equal(Verdict.Fits, ranked[0].Verdict);
+        Assert.Equal(ranked.Select(f => f.Verdict).Order(), ranked.Select(f => f.Verdict));
+        var misses = ranked.Where(f => f.Verdict == Verdict.Out && f.Criteria.All(c => c.Margin is not null)).Select(f => f.TightestMargin.Millimeters).ToList();
+        Assert.Equal(misses.OrderDescending(), misses);
+        Assert.Equal(ranked.Select(f => f.Size.Id), Rank(Dog(Purpose.Walks)).Select(f => f.Size.Id));
+    }
+
+    [Theory]
+    [InlineData(HeadShape.Long, 118, 66, 59, 380)]
+    [InlineData(HeadShape.Medium, 84, 68, 63, 380)]
+    [InlineData(HeadShape.Short, 54, 66, 73, 330)]
+    [InlineData(HeadShape.Medium, 44, 35, 36, 220)]
+    public void Every_head_shape_finds_something(HeadShape shape, double eye, double height, double width, double neck)
+    {
+        var snout = SnoutModel.From(Medium(eye, height, width) with { HeadShape = shape, JawToNose = null, NeckGirth = Mm(neck) });
+        Assert.NotEqual(Verdict.Out, Rank(Dog(Purpose.Walks) with { HeadShapeSeen = shape }, snout)[0].Verdict);
+    }
+
+    [Theory]
+    [InlineData(true, HeadShape.Medium, true)]
+    [InlineData(false, HeadShape.Medium, false)]
+    [InlineData(true, HeadShape.Short, false)]
+    public void A_sleeve_is_for_the_clinic_alone_and_never_for_a_short_face(bool clinicOnly, HeadShape shape, bool allowed)
+    {
+        var dog = Dog(clinicOnly ? [Purpose.Clinic] : [Purpose.Clinic, Purpose.Walks]) with { HeadShapeSeen = shape };
+        var sleeves = Rank(dog).Where(f => f.Model.Type == MuzzleType.Sleeve).ToList();
+        Assert.Equal(allowed, sleeves.Any(f => f.Verdict != Verdict.Out));
+        Assert.Equal(allowed, sleeves.All(f => f.Criteria.All(c => c.Name != CriterionName.Use)));
+    }
+
+    [Theory]
+    [InlineData(true, HeadShape.Short, true)]
+    [InlineData(true, HeadShape.Medium, false)]
+    [InlineData(false, HeadShape.Short, false)]
+    public void A_face_cover_is_for_short_faces_on_short_visits(bool clinicOnly, HeadShape shape, bool allowed)
+    {
+        var dog = Dog(clinicOnly ? [Purpose.Clinic] : [Purpose.Walks]) with { HeadShapeSeen = shape };
+        var cover = Catalogue.Shipped.First(m => m.Type == MuzzleType.FaceCover);
+        Assert.Equal(allowed, MuzzleBrief.For(dog, []).Refusals(cover).Count == 0);
+    }
+
+    [Fact]
+    public void A_dog_that_injured_someone_gets_only_what_holds()
+    {
+        var ranked = Rank(Dog(Purpose.Walks) with { BiteTier = BiteTier.Injured });
+        Assert.All(ranked.Where(f => f.Verdict != Verdict.Out), f => Assert.True(f.Model is { DoesNotGive: true, CollarLink: true, FrontBar: true }));
+        var deep = MuzzleBrief.For(Dog(Purpose.Walks) with { BiteTier = BiteTier.SeveralOrDeep }, []);
+        Assert.Equal(School.Working, deep.School);
+        Assert.NotEmpty(deep.Refusals(Catalogue.Shipped.First(m => m.Id == "heron")));
+    }
+
+    [Fact]
+    public void A_scavenger_gets_no_open_front() =>
+        Assert.All(Rank(Dog(Purpose.Scavenging)).Where(f => f.Verdict != Verdict.Out), f => Assert.NotEqual(FrontOpening.Fixed, f.Model.FrontOpening));
+
+    [Fact]
+    public void The_brief_says_why()
+    {
+        var walks = MuzzleBrief.For(Dog(Purpose.Walks), []);
+        Assert.Equal((15, School.Everyday, 2), (walks.NeededGape.Degrees, walks.School, walks.Fingers));
+        var clinic = MuzzleBrief.For(Dog(Purpose.Walks, Purpose.Clinic), [Purpose.Clinic]);
+        Assert.Equal(8, clinic.NeededGape.Degrees, 9);
+        var working = MuzzleBrief.For(Dog(Purpose.Working), []);
+        Assert.Equal((School.Working, 1), (working.School, working.Fingers));
+        Assert.Equal(School.Everyday, MuzzleBrief.For(Dog(Purpose.Working), [], School.Everyday).School);
+        Assert.All(walks.Lines.Concat(working.Lines), l => Assert.True(l.Reason.Length > 5 && l.Basis.Note.Length > 5));
+    }
+
+    [Fact]
+    public void A_sleeve_that_stops_short_of_the_eyes_on_a_snout_in_its_range_fits()
+    {
+        var best = Rank(Dog(Purpose.Clinic)).First(f => f.Model.Type == MuzzleType.Sleeve);
+        Assert.Equal(Verdict.Fits, best.Verdict);
+        Assert.Null(best.Assessment);
+        Assert.Equal([CriterionName.Seat, CriterionName.Girth, CriterionName.NeckStrap], best.Criteria.Select(c => c.Name));
+    }
+}
