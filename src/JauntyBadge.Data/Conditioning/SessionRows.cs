@@ -1,0 +1,95 @@
+using JauntyBadge.Core.Conditioning;
+
+namespace JauntyBadge.Data.Conditioning;
+
+/// <summary>One training session.</summary>
+public sealed class SessionRow
+{
+    public Guid Id { get; set; }
+    public Guid DogId { get; set; }
+    public DateTime StartedAt { get; set; }
+    public DateTime? EndedAt { get; set; }
+
+    /// <summary>Why it started lower than the plan stood, after a pause.</summary>
+    public string? GapReason { get; set; }
+
+    public List<SetRow> Sets { get; set; } = [];
+}
+
+/// <summary>A set of goes at one target, and what the rule made of it.</summary>
+public sealed class SetRow
+{
+    public int Id { get; set; }
+    public Guid SessionId { get; set; }
+    public Guid DogId { get; set; }
+
+    /// <summary>1 for the first set of the session.</summary>
+    public int Number { get; set; }
+
+    public required string StepId { get; set; }
+    public int Target { get; set; }
+    public DateTime StartedAt { get; set; }
+    public DateOnly Day { get; set; }
+    public DateTime? ClosedAt { get; set; }
+    public DecisionKind? Decision { get; set; }
+    public string? Reason { get; set; }
+    public string? Basis { get; set; }
+    public string? IfStuck { get; set; }
+    public bool EndSession { get; set; }
+    public List<GoRow> Goes { get; set; } = [];
+    public List<SignRow> Signs { get; set; } = [];
+
+    /// <summary>The set as the progression rule sees it.</summary>
+    public SetRecord ToRecord() => new(
+        StepId, Target, Day, Goes.Count, Goes.Count(g => g.Success),
+        Signs.Select(s => Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase).DefaultIfEmpty(SignGroup.AtEase).Max());
+
+    /// <summary>Closes the set with the rule's decision and answers where the plan stands now.</summary>
+    public PlanMoveRow Close(Decision decision, DateTime at)
+    {
+        (ClosedAt, Decision, Reason, Basis, IfStuck, EndSession) =
+            (at, decision.Kind, decision.Reason, decision.Basis.ToString(), decision.IfStuck, decision.EndSession);
+        return new PlanMoveRow
+        {
+            DogId = DogId, At = at, StepId = decision.Next?.StepId, Target = decision.Next?.Target ?? 0, NotBefore = decision.Next?.NotBefore,
+            Reason = decision.Reason,
+        };
+    }
+}
+
+/// <summary>One go.</summary>
+public sealed class GoRow
+{
+    /// <summary>Made by the pad, so that a go sent twice counts once.</summary>
+    public Guid Id { get; set; }
+
+    public int SetId { get; set; }
+    public bool Success { get; set; }
+    public int? HeldMs { get; set; }
+    public DateTime At { get; set; }
+}
+
+/// <summary>A sign seen during a set.</summary>
+public sealed class SignRow
+{
+    public Guid Id { get; set; }
+    public int SetId { get; set; }
+    public required string SignId { get; set; }
+    public DateTime At { get; set; }
+}
+
+/// <summary>Where the plan was moved to, by the rule or by hand. The latest one is where it stands.</summary>
+public sealed class PlanMoveRow
+{
+    public int Id { get; set; }
+    public Guid DogId { get; set; }
+    public DateTime At { get; set; }
+
+    /// <summary>Null when the last step is passed.</summary>
+    public string? StepId { get; set; }
+
+    public int Target { get; set; }
+    public DateOnly? NotBefore { get; set; }
+    public required string Reason { get; set; }
+    public bool ByHand { get; set; }
+}

@@ -1,0 +1,146 @@
+using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data.Conditioning;
+using JauntyBadge.Data.Fitting;
+using JauntyBadge.Data.Measuring;
+
+namespace JauntyBadge.Data.Demo;
+
+/// <summary>
+/// Fills an empty database with the invented practice. Fits come from the real ranking and training records from the real
+/// progression rules, played with a seeded generator, so that the demo can hold nothing the product would not do.
+/// </summary>
+public static class DemoPractice
+{
+    private const int Seed = 1887;
+    private const int LongestTraining = 400;
+
+    /// <summary>Adds the dogs with their records, dated relative to now.</summary>
+    /// <param name="db">An up-to-date, empty database.</param>
+    /// <param name="clock">Tells today and the local time zone.</param>
+    /// <param name="cancel">Stops before the records are saved.</param>
+    public static async Task FillAsync(PracticeDb db, TimeProvider clock, CancellationToken cancel = default)
+    {
+        var random = new Random(Seed);
+        var now = clock.GetUtcNow().UtcDateTime;
+        var today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
+        foreach (var demo in DemoDog.All(today))
+        {
+            var dog = demo.Row;
+            var story = demo.TrainedUpTo is null ? [] : Train(demo, random);
+            var firstDay = story.Count == 0 ? 6 : story[^1].Offset + demo.LastSession + 3;
+            dog.CreatedAt = now.AddDays(-firstDay - 1);
+            db.Dogs.Add(dog);
+
+            var readings = Read(demo, now.AddDays(-firstDay));
+            db.Readings.AddRange(readings);
+            if (demo.Fitted)
+                db.Choices.Add(Choose(demo, readings, now.AddDays(-firstDay).AddHours(1)));
+
+            // Days in the story count from its beginning; the last session is to fall the wanted number of days ago.
+            foreach (var day in story.GroupBy(t => t.Offset))
+                Write(db, dog.Id, [.. day], today.AddDays(day.Key - story[^1].Offset - demo.LastSession), now);
+        }
+
+        await db.SaveChangesAsync(cancel);
+    }
+
+    private static List<ReadingRow> Read(DemoDog demo, DateTime at) =>
+    [
+        .. demo.Readings.Select((r, i) =>
+        {
+            if (!ReadingParser.TryParse(r.Text, ReadingUnit.Mm, out var parsed, out var problem))
+                throw new InvalidDataException($"{demo.Row.Name}: {problem}");
+            return new ReadingRow
+            {
+                Id = Guid.NewGuid(), DogId = demo.Row.Id, Measure = r.Measure, Side = r.Side, Millimetres = parsed.Value.Millimeters,
+                Unit = parsed.Unit, AsTaken = parsed.AsTaken, TakenAt = at.AddMinutes(i),
+            };
+        }),
+    ];
+
+    private static ChoiceRow Choose(DemoDog demo, List<ReadingRow> readings, DateTime at)
+    {
+        var profile = demo.Row.ToProfile();
+        var snout = SnoutModel.From(SnoutNumbers.From(Measured.From(readings.Select(r => r.ToReading())), profile.HeadShape.Shape));
+        var brief = MuzzleBrief.For(profile, []);
+        var best = Ranking.Rank(Catalogue.Shipped, snout, brief, FitRules.Finger.Value)[0];
+        return best.Verdict == Verdict.Out
+            ? throw new InvalidDataException($"{demo.Row.Name} finds no muzzle: {best.Model.Name} {best.Size.Label}: {best.Deciding.Reason}")
+            : ChoiceRow.Of(demo.Row.Id, best, snout, brief, null, at);
+    }
+
+    /// <summary>One set of the story: the day it fell on, the goes, the signs and what the rule made of it.</summary>
+    private sealed record Told(int Offset, SetRecord Set, IReadOnlyList<string> Signs, Decision Decision);
+
+    private static List<Told> Train(DemoDog demo, Random random)
+    {
+        var plan = TrainingPlan.For(demo.Row.ToProfile());
+        var goal = plan.IndexOf(demo.TrainedUpTo!);
+        var start = new DateOnly(2000, 1, 1);
+        var position = new PlanPosition(plan.Steps[0].Step.Id, 0);
+        var told = new List<Told>();
+        var offset = 0;
+        while (told.Count < LongestTraining)
+        {
+            for (var set = 0; set < 3; set++)
+            {
+                var bad = demo.EndsBadly && plan.IndexOf(position.StepId) >= goal;
+                var record = Play(plan, position, start.AddDays(offset), bad ? 0.5 : demo.Ease, random);
+                string[] signs = bad ? ["lip-lick", "freezes"] : record.Share < 0.7 ? ["looks-away"] : random.NextDouble() < 0.5 ? ["loose-wag"] : ["eats", "comes-back"];
+                record = record with { Worst = signs.Max(s => Sign.Find(s)!.Group) };
+                var decision = Progression.AfterSet(plan, record, [.. told.Select(t => t.Set)], TimeSpan.FromMinutes(1.2 * (set + 1)));
+                told.Add(new Told(offset, record, signs, decision));
+                position = decision.Next ?? position;
+                if (bad || (!demo.EndsBadly && (decision.Next is null || plan.IndexOf(position.StepId) >= goal)))
+                    return told;
+                if (decision.EndSession)
+                    break;
+            }
+
+            offset += random.NextDouble() < 0.7 ? 1 : 2;
+        }
+
+        return told;
+    }
+
+    private static SetRecord Play(TrainingPlan plan, PlanPosition position, DateOnly day, double ease, Random random)
+    {
+        var goes = random.Next(6, Progression.GoesInSet + 1);
+        var good = Enumerable.Range(0, goes).Count(_ => random.NextDouble() < ease);
+        return new SetRecord(plan.Steps[plan.IndexOf(position.StepId)].Step.Id, position.Target, day, goes, good, SignGroup.AtEase);
+    }
+
+    private static void Write(PracticeDb db, Guid dogId, IReadOnlyList<Told> sets, DateOnly day, DateTime now)
+    {
+        var at = day.ToDateTime(new TimeOnly(7, 30), DateTimeKind.Utc).AddMinutes(2 * day.DayNumber % 20);
+        at = at > now.AddMinutes(-10) ? now.AddMinutes(-20) : at;
+        var session = new SessionRow { Id = Guid.NewGuid(), DogId = dogId, StartedAt = at };
+        foreach (var told in sets)
+        {
+            var hold = Step.All.Single(s => s.Id == told.Set.StepId).Hold(told.Set.Target);
+            var start = at;
+            var set = new SetRow
+            {
+                SessionId = session.Id, DogId = dogId, Number = session.Sets.Count + 1, StepId = told.Set.StepId, Target = told.Set.Target, StartedAt = start, Day = day,
+                Goes = [.. Enumerable.Range(0, told.Set.Goes).Select(i => Go(i < told.Set.Successes, hold, start.AddSeconds(6 * i + 3)))],
+                Signs = [.. told.Signs.Select((s, i) => new SignRow { Id = Guid.NewGuid(), SignId = s, At = start.AddSeconds(20 + 5 * i) })],
+            };
+            var decision = told.Decision;
+            if (decision.Next is { NotBefore: not null } next)
+                decision = decision with { Next = next with { NotBefore = day.AddDays(1) } };
+            session.Sets.Add(set);
+            at = at.AddSeconds(70);
+            session.EndedAt = at;
+            db.PlanMoves.Add(set.Close(decision, at));
+        }
+
+        db.Sessions.Add(session);
+    }
+
+    private static GoRow Go(bool success, TimeSpan? hold, DateTime at) => new()
+    {
+        Id = Guid.NewGuid(), Success = success, At = at, HeldMs = hold is { } asked ? (int)(asked.TotalMilliseconds * (success ? 1.05 : 0.4)) : null,
+    };
+}

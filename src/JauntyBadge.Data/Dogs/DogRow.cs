@@ -1,0 +1,49 @@
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+
+namespace JauntyBadge.Data.Dogs;
+
+/// <summary>A dog on the round.</summary>
+public sealed class DogRow
+{
+    public Guid Id { get; set; }
+    public required string Name { get; set; }
+
+    /// <summary>Who keeps it, or where it is met.</summary>
+    public string? Place { get; set; }
+
+    public DateOnly? BirthDate { get; set; }
+
+    /// <summary>The birth date was worked out from an age.</summary>
+    public bool BirthDateEstimated { get; set; }
+
+    public List<string> BreedIds { get; set; } = [];
+    public HeadShape? HeadShapeSeen { get; set; }
+    public double? BodyMassKg { get; set; }
+    public string? CoatId { get; set; }
+    public List<Purpose> Purposes { get; set; } = [];
+    public Temperament Temperament { get; set; } = Temperament.Typical;
+    public List<Sensitivity> Sensitivities { get; set; } = [];
+    public BiteTier BiteTier { get; set; }
+    public string? Notes { get; set; }
+    public DateTime CreatedAt { get; set; }
+    public DateTime? ArchivedAt { get; set; }
+
+    /// <summary>Raised by every edit, so that two people editing at once notice each other.</summary>
+    public int Version { get; set; } = 1;
+
+    /// <summary>The dog as the rules see it.</summary>
+    public DogProfile ToProfile() => new()
+    {
+        Name = Name,
+        Breeds = [.. BreedIds.Select(Breed.Find).OfType<Breed>()],
+        HeadShapeSeen = HeadShapeSeen,
+        BirthDate = BirthDate,
+        BodyMass = BodyMassKg is { } kg ? Mass.FromKilograms(kg) : null,
+        Purposes = Purposes,
+        Temperament = Temperament,
+        Sensitivities = Sensitivities,
+        BiteTier = BiteTier,
+    };
+}

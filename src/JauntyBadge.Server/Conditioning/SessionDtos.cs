@@ -1,0 +1,75 @@
+using FluentValidation;
+using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Data.Conditioning;
+using JauntyBadge.Server.Dogs;
+
+namespace JauntyBadge.Server.Conditioning;
+
+/// <summary>One go's outcome.</summary>
+/// <param name="Success">Whether it did what the step asks.</param>
+/// <param name="HeldMs">How long it held, where the step has a timer.</param>
+public sealed record GoEntry(bool? Success = null, int? HeldMs = null);
+
+public sealed class GoEntryValidator : AbstractValidator<GoEntry>
+{
+    private const int LongestHoldMs = 60 * 60 * 1000;
+
+    public GoEntryValidator()
+    {
+        RuleFor(g => g.Success).NotNull().WithMessage("Say whether the go succeeded.");
+        RuleFor(g => g.HeldMs).InclusiveBetween(0, LongestHoldMs).WithMessage("A hold is 0 to 3600000 ms.");
+    }
+}
+
+/// <summary>A sign seen.</summary>
+public sealed record SignEntry(string? SignId = null);
+
+public sealed class SignEntryValidator : AbstractValidator<SignEntry>
+{
+    public SignEntryValidator() =>
+        RuleFor(s => s.SignId).Must(id => id is not null && Sign.Find(id) is not null).WithMessage("\"{PropertyValue}\" is not a sign on the list.");
+}
+
+public sealed record GoDto(Guid Id, bool Success, int? HeldMs);
+
+public sealed record SeenDto(Guid Id, string SignId, SignGroup Group);
+
+/// <summary>A set with its goes, and the rule's decision once it is finished.</summary>
+public sealed record SetDto(
+    int Number, string StepId, string StepName, int Target, string TargetText, double? HoldSeconds, IReadOnlyList<GoDto> Goes, IReadOnlyList<SeenDto> Signs,
+    DecisionKind? Decision, string? Reason, string? Basis, string? IfStuck, bool EndSession);
+
+/// <summary>A session. The open set, if any, is the last one.</summary>
+/// <param name="Step">The step of the latest set.</param>
+/// <param name="EndNow">A sign over threshold was tapped in the open set: end now.</param>
+public sealed record SessionDto(
+    Guid Id, Guid DogId, string DogName, DateTime StartedAt, DateTime? EndedAt, string? GapReason, int GoesInSet, StepDto? Step,
+    IReadOnlyList<SetDto> Sets, SetDto? OpenSet, bool EndNow)
+{
+    public static SessionDto Of(SessionRow session, DogFile file)
+    {
+        var rows = session.Sets.OrderBy(s => s.Number).ToList();
+        var open = session.EndedAt is null ? rows.SingleOrDefault(s => s.ClosedAt is null) : null;
+        return new SessionDto(
+            session.Id, session.DogId, file.Dog.Name, session.StartedAt, session.EndedAt, session.GapReason, Progression.GoesInSet,
+            rows.Count == 0 ? null : StepOf(rows[^1].StepId, file), [.. rows.Where(s => s.ClosedAt is not null).Select(Of)],
+            open is null ? null : Of(open), open is not null && Progression.EndsNow(open.ToRecord().Worst));
+    }
+
+    private static StepDto? StepOf(string stepId, DogFile file) =>
+        file.Plan.Steps.FirstOrDefault(s => s.Step.Id == stepId) is { } planned ? StepDto.Of(planned)
+        : KnownStep(stepId) is { } retired ? StepDto.Of(new PlannedStep(retired, [])) : null;
+
+    private static SetDto Of(SetRow set)
+    {
+        var step = KnownStep(set.StepId);
+        var target = Math.Min(set.Target, step?.TopTarget ?? 0);
+        return new SetDto(
+            set.Number, set.StepId, step?.Name ?? set.StepId, target, step?.TargetText(target) ?? "", step?.Hold(target)?.TotalSeconds,
+            [.. set.Goes.OrderBy(g => g.At).Select(g => new GoDto(g.Id, g.Success, g.HeldMs))],
+            [.. set.Signs.OrderBy(s => s.At).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
+            set.Decision, set.Reason, set.Basis, set.IfStuck, set.EndSession);
+    }
+
+    private static Step? KnownStep(string id) => Core.Conditioning.Step.All.FirstOrDefault(s => s.Id == id);
+}

@@ -1,0 +1,173 @@
+using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Conditioning;
+using JauntyBadge.Server.Dogs;
+using JauntyBadge.Server.Shared;
+using Microsoft.EntityFrameworkCore;
+
+namespace JauntyBadge.Server.Conditioning;
+
+/// <summary>Training sessions, saved go by go.</summary>
+internal static class SessionEndpoints
+{
+    public static void MapSessions(this IEndpointRouteBuilder api)
+    {
+        var group = api.MapGroup("/").WithTags("Conditioning").ProducesProblem(StatusCodes.Status409Conflict);
+        group.MapGet("/signs", () => Sign.All).WithName("signs").WithSummary("The signs to tap.");
+        group.MapPost("/dogs/{id:guid}/sessions", StartAsync).WithName("startSession").WithSummary("Start a session where the plan stands, or go on with the one under way.");
+        group.MapGet("/dogs/{id:guid}/sessions", RecordAsync).WithName("sessionRecord").WithSummary("The dog's sessions, newest first.");
+        group.MapGet("/sessions/{sessionId:guid}", GetAsync).WithName("session").WithSummary("A session with its sets.");
+        group.MapPut("/sessions/{sessionId:guid}/goes/{goId:guid}", PutGoAsync).WithName("putGo").WithSummary("Save a go; sent twice it counts once.");
+        group.MapDelete("/sessions/{sessionId:guid}/goes/{goId:guid}", DeleteGoAsync).WithName("deleteGo").WithSummary("Take back a go of the open set.");
+        group.MapPut("/sessions/{sessionId:guid}/signs/{seenId:guid}", PutSignAsync).WithName("putSign").WithSummary("Save a sign seen; sent twice it counts once.");
+        group.MapDelete("/sessions/{sessionId:guid}/signs/{seenId:guid}", DeleteSignAsync).WithName("deleteSign").WithSummary("Take back a sign of the open set.");
+        group.MapPost("/sessions/{sessionId:guid}/sets/{number:int}/finish", FinishSetAsync).WithName("finishSet").WithSummary("Finish a set: the rule decides what is next.");
+        group.MapPost("/sessions/{sessionId:guid}/end", EndAsync).WithName("endSession").WithSummary("End the session; an open set with goes is finished first.");
+    }
+
+    private static async Task<SessionDto> StartAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await DogFile.LoadAsync(db, id, cancel);
+        if (file.OpenSession is { } open)
+            return await GetAsync(open.Id, db, cancel);
+        var position = file.Position ?? throw Refusal.Conflict("Every step of the plan is passed. Set the plan to a step to train it again.");
+        if (position.NotBefore > clock.Today())
+            throw Refusal.Conflict($"It went over threshold last time: not before {position.NotBefore:d MMMM}. To overrule, set the plan by hand with a note.");
+        var (start, gap) = Progression.AfterGap(file.Plan, position, file.LastTrained, clock.Today());
+        var session = new SessionRow { Id = Guid.NewGuid(), DogId = id, StartedAt = clock.UtcNow(), GapReason = gap };
+        session.Sets.Add(NewSet(session, 1, start, clock));
+        db.Sessions.Add(session);
+        try
+        {
+            await db.SaveChangesAsync(cancel);
+        }
+        catch (DbUpdateException)
+        {
+            throw Refusal.Conflict("Another device has just started a session with this dog. Load it again.");
+        }
+
+        return SessionDto.Of(session, file);
+    }
+
+    private static async Task<IReadOnlyList<SessionDto>> RecordAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    {
+        var file = await DogFile.LoadAsync(db, id, cancel);
+        var sessions = await WithSets(db).AsNoTracking().Where(s => s.DogId == id).OrderByDescending(s => s.StartedAt).Take(50).ToListAsync(cancel);
+        return [.. sessions.Select(s => SessionDto.Of(s, file))];
+    }
+
+    private static async Task<SessionDto> GetAsync(Guid sessionId, PracticeDb db, CancellationToken cancel) =>
+        await AnswerAsync(await LoadAsync(db, sessionId, cancel), db, cancel);
+
+    private static async Task<SessionDto> PutGoAsync(Guid sessionId, Guid goId, GoEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var session = await LoadAsync(db, sessionId, cancel);
+        if (!await db.Goes.AnyAsync(g => g.Id == goId, cancel))
+        {
+            var set = OpenSet(session);
+            if (set.Goes.Count >= Progression.GoesInSet)
+                throw Refusal.Conflict($"A set has {Progression.GoesInSet} goes. Finish it first.");
+            db.Goes.Add(new GoRow { Id = goId, SetId = set.Id, Success = entry.Success!.Value, HeldMs = entry.HeldMs, At = clock.UtcNow() });
+            await db.SaveChangesAsync(cancel);
+        }
+
+        return await AnswerAsync(session, db, cancel);
+    }
+
+    private static async Task<SessionDto> DeleteGoAsync(Guid sessionId, Guid goId, PracticeDb db, CancellationToken cancel)
+    {
+        var session = await LoadAsync(db, sessionId, cancel);
+        var set = OpenSet(session);
+        set.Goes.Remove(set.Goes.SingleOrDefault(g => g.Id == goId) ?? throw Refusal.NotFound("No go of the open set has this id."));
+        await db.SaveChangesAsync(cancel);
+        return await AnswerAsync(session, db, cancel);
+    }
+
+    private static async Task<SessionDto> PutSignAsync(Guid sessionId, Guid seenId, SignEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var session = await LoadAsync(db, sessionId, cancel);
+        if (!await db.Signs.AnyAsync(s => s.Id == seenId, cancel))
+        {
+            db.Signs.Add(new SignRow { Id = seenId, SetId = OpenSet(session).Id, SignId = entry.SignId!, At = clock.UtcNow() });
+            await db.SaveChangesAsync(cancel);
+        }
+
+        return await AnswerAsync(session, db, cancel);
+    }
+
+    private static async Task<SessionDto> DeleteSignAsync(Guid sessionId, Guid seenId, PracticeDb db, CancellationToken cancel)
+    {
+        var session = await LoadAsync(db, sessionId, cancel);
+        var set = OpenSet(session);
+        set.Signs.Remove(set.Signs.SingleOrDefault(s => s.Id == seenId) ?? throw Refusal.NotFound("No sign of the open set has this id."));
+        await db.SaveChangesAsync(cancel);
+        return await AnswerAsync(session, db, cancel);
+    }
+
+    private static async Task<SessionDto> FinishSetAsync(Guid sessionId, int number, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var session = await LoadAsync(db, sessionId, cancel);
+        var set = session.Sets.SingleOrDefault(s => s.Number == number) ?? throw Refusal.NotFound("The session has no set of this number.");
+        if (set.ClosedAt is null)
+        {
+            if (set.Goes.Count == 0 && set.Signs.Count == 0)
+                throw Refusal.Conflict("Nothing has happened in this set yet.");
+            var next = await DecideAsync(session, set, db, clock, cancel);
+            if (next is not null)
+                session.Sets.Add(NewSet(session, number + 1, next, clock));
+            else
+                session.EndedAt = clock.UtcNow();
+            await db.SaveChangesAsync(cancel);
+        }
+
+        return await AnswerAsync(session, db, cancel);
+    }
+
+    private static async Task<SessionDto> EndAsync(Guid sessionId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var session = await LoadAsync(db, sessionId, cancel);
+        if (session.EndedAt is null)
+        {
+            var open = session.Sets.SingleOrDefault(s => s.ClosedAt is null);
+            if (open is { Goes.Count: 0, Signs.Count: 0 })
+                session.Sets.Remove(open);
+            else if (open is not null)
+                await DecideAsync(session, open, db, clock, cancel);
+            session.EndedAt = clock.UtcNow();
+            if (session.Sets.Count == 0)
+                db.Sessions.Remove(session);
+            await db.SaveChangesAsync(cancel);
+        }
+
+        return await AnswerAsync(session, db, cancel);
+    }
+
+    /// <summary>Closes a set by the rule and answers where to go on in this session, or null when it should end.</summary>
+    private static async Task<PlanPosition?> DecideAsync(SessionRow session, SetRow set, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await DogFile.LoadAsync(db, session.DogId, cancel);
+        var earlier = await db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs)
+            .Where(s => s.DogId == session.DogId && s.StepId == set.StepId && s.ClosedAt != null).OrderBy(s => s.Id).ToListAsync(cancel);
+        var decision = Progression.AfterSet(file.Plan, set.ToRecord(), [.. earlier.Select(s => s.ToRecord())], clock.UtcNow() - session.StartedAt);
+        db.PlanMoves.Add(set.Close(decision, clock.UtcNow()));
+        return decision.EndSession ? null : decision.Next;
+    }
+
+    private static SetRow NewSet(SessionRow session, int number, PlanPosition at, TimeProvider clock) => new()
+    {
+        SessionId = session.Id, DogId = session.DogId, Number = number, StepId = at.StepId, Target = at.Target, StartedAt = clock.UtcNow(), Day = clock.Today(),
+    };
+
+    private static SetRow OpenSet(SessionRow session) => session.EndedAt is not null
+        ? throw Refusal.Conflict("This session has ended.")
+        : session.Sets.SingleOrDefault(s => s.ClosedAt is null) ?? throw Refusal.Conflict("No set is open.");
+
+    private static async Task<SessionRow> LoadAsync(PracticeDb db, Guid sessionId, CancellationToken cancel) =>
+        await WithSets(db).SingleOrDefaultAsync(s => s.Id == sessionId, cancel) ?? throw Refusal.NotFound("No session has this id.");
+
+    private static IQueryable<SessionRow> WithSets(PracticeDb db) =>
+        db.Sessions.Include(s => s.Sets.OrderBy(x => x.Number)).ThenInclude(s => s.Goes.OrderBy(g => g.At)).Include(s => s.Sets).ThenInclude(s => s.Signs.OrderBy(x => x.At)).AsSplitQuery();
+
+    private static async Task<SessionDto> AnswerAsync(SessionRow session, PracticeDb db, CancellationToken cancel) =>
+        SessionDto.Of(session, await DogFile.LoadAsync(db, session.DogId, cancel));
+}

@@ -1,0 +1,100 @@
+using FluentValidation;
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data.Dogs;
+using JauntyBadge.Data.Fitting;
+using JauntyBadge.Server.Shared;
+
+namespace JauntyBadge.Server.Dogs;
+
+/// <summary>A dog as entered. Every field may be missing; the validator says which must not.</summary>
+/// <param name="Version">The version that was edited; a newer one on record is a conflict. Not needed for a new dog.</param>
+public sealed record DogEntry(
+    string? Name = null, string? Place = null, DateOnly? BirthDate = null, int? AgeMonths = null, IReadOnlyList<string>? BreedIds = null,
+    HeadShape? HeadShapeSeen = null, double? BodyMassKg = null, string? CoatId = null, IReadOnlyList<Purpose>? Purposes = null,
+    Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, BiteTier? BiteTier = null, string? Notes = null,
+    int? Version = null)
+{
+    /// <summary>Writes what was entered onto a row.</summary>
+    public void Onto(DogRow dog, DateOnly today)
+    {
+        dog.Name = Name!.Trim();
+        dog.Place = Blank(Place);
+        (dog.BirthDate, dog.BirthDateEstimated) = BirthDate is { } born ? (born, false) : AgeMonths is { } age ? (today.AddMonths(-age), true) : ((DateOnly?)null, false);
+        dog.BreedIds = [.. BreedIds ?? []];
+        dog.HeadShapeSeen = HeadShapeSeen;
+        dog.BodyMassKg = BodyMassKg;
+        dog.CoatId = CoatId;
+        dog.Purposes = [.. (Purposes ?? []).Distinct()];
+        dog.Temperament = Temperament ?? Core.Dogs.Temperament.Typical;
+        dog.Sensitivities = [.. (Sensitivities ?? []).Distinct()];
+        dog.BiteTier = BiteTier ?? Core.Dogs.BiteTier.None;
+        dog.Notes = Blank(Notes);
+    }
+
+    private static string? Blank(string? text) => string.IsNullOrWhiteSpace(text) ? null : text.Trim();
+}
+
+/// <summary>What may be entered for a dog.</summary>
+public sealed class DogEntryValidator : AbstractValidator<DogEntry>
+{
+    private const int OldestYears = 30;
+
+    public DogEntryValidator(TimeProvider clock)
+    {
+        RuleFor(d => d.Name).NotEmpty().WithMessage("Give the dog a name.").MaximumLength(60).WithMessage("A name has up to 60 letters.");
+        RuleFor(d => d.Place).MaximumLength(120).WithMessage("Up to 120 letters, please.");
+        RuleFor(d => d.Notes).MaximumLength(4000).WithMessage("Up to 4000 letters, please.");
+        RuleFor(d => d.BirthDate).Must(d => d is null || d <= clock.Today()).WithMessage("A birth date cannot be in the future.");
+        RuleFor(d => d.BirthDate).Must(d => d is null || d >= clock.Today().AddYears(-OldestYears)).WithMessage($"A dog is up to {OldestYears} years old.");
+        RuleFor(d => d.AgeMonths).InclusiveBetween(0, OldestYears * 12).WithMessage($"An age is 0 to {OldestYears * 12} months.");
+        RuleFor(d => d.BodyMassKg).InclusiveBetween(0.4, 120).WithMessage("A body mass is 0.4 to 120 kg.");
+        RuleFor(d => d.BreedIds).Must(b => b is null || b.Count <= 2).WithMessage("Up to two breeds; leave it empty when unknown.");
+        RuleForEach(d => d.BreedIds).Must(b => Breed.Find(b) is not null).WithMessage("\"{PropertyValue}\" is not a breed on the list.");
+        RuleFor(d => d.CoatId).Must(c => c is null || CoatColour.Find(c) is not null).WithMessage("\"{PropertyValue}\" is not a coat colour on the list.");
+    }
+}
+
+/// <summary>A dog on record.</summary>
+public sealed record DogDto(
+    Guid Id, string Name, string? Place, DateOnly? BirthDate, bool BirthDateEstimated, IReadOnlyList<string> BreedIds, HeadShape? HeadShapeSeen,
+    double? BodyMassKg, string? CoatId, IReadOnlyList<Purpose> Purposes, Temperament Temperament, IReadOnlyList<Sensitivity> Sensitivities,
+    BiteTier BiteTier, string? Notes, bool Archived, int Version)
+{
+    public static DogDto Of(DogRow d) => new(
+        d.Id, d.Name, d.Place, d.BirthDate, d.BirthDateEstimated, d.BreedIds, d.HeadShapeSeen, d.BodyMassKg, d.CoatId, d.Purposes, d.Temperament,
+        d.Sensitivities, d.BiteTier, d.Notes, d.ArchivedAt is not null, d.Version);
+}
+
+/// <summary>How far each phase is, 0 to 1.</summary>
+public sealed record BadgeDto(double Measured, double Fitted, double Conditioned, double Wearing);
+
+/// <summary>A dog with where it stands, for headers and lists.</summary>
+public sealed record DogCardDto(
+    DogDto Dog, BadgeDto Badge, NextThing Next, string Breeds, HeadShapeChoice HeadShape, string CoatHex, Stroke Silhouette,
+    IReadOnlyList<string> Cautions, ChoiceDto? Choice, Guid? OpenSessionId)
+{
+    private const string UnknownCoat = "#8a8378";
+
+    public static DogCardDto Of(DogFile file, DateOnly today)
+    {
+        var standing = file.Standing;
+        var badge = standing.Badge;
+        var head = HeadDrawing.Of(HeadDrawing.ModelToDraw(file.Numbers, file.Profile.BodyMass));
+        return new DogCardDto(
+            DogDto.Of(file.Dog),
+            new BadgeDto(badge[Phase.Measured], badge[Phase.Fitted], badge[Phase.Conditioned], badge[Phase.Wearing]),
+            standing.Next(today),
+            file.Profile.Breeds.Count == 0 ? "Breed unknown" : string.Join(" × ", file.Profile.Breeds.Select(b => b.Name)),
+            file.Profile.HeadShape,
+            file.Dog.CoatId is { } coat ? CoatColour.Find(coat)?.Hex ?? UnknownCoat : UnknownCoat,
+            head.Head.Single(s => s.Name == "head"), file.Profile.Cautions(today),
+            file.Choice is { } choice ? ChoiceDto.Of(choice) : null, file.OpenSession?.Id);
+    }
+}
+
+/// <summary>The muzzle in use, with the reasons as they were.</summary>
+public sealed record ChoiceDto(Guid Id, DateTime ChosenAt, string SizeId, KeptFit Kept)
+{
+    public static ChoiceDto Of(ChoiceRow row) => new(row.Id, row.ChosenAt, row.SizeId, row.KeptFit);
+}

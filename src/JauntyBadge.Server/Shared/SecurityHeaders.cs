@@ -1,0 +1,25 @@
+using Microsoft.Net.Http.Headers;
+
+namespace JauntyBadge.Server.Shared;
+
+/// <summary>Keeps the browser on this machine: nothing is loaded from, or sent to, anywhere else.</summary>
+internal static class SecurityHeaders
+{
+    private const string OnlyFromHere =
+        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'";
+
+    /// <summary>Built files carry a hash in their name and may be kept; the page itself is asked for again.</summary>
+    public static StaticFileOptions StaticFiles { get; } = new()
+    {
+        OnPrepareResponse = file => file.Context.Response.Headers[HeaderNames.CacheControl] =
+            file.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable",
+    };
+
+    public static Task Add(HttpContext context, RequestDelegate next)
+    {
+        context.Response.Headers.ContentSecurityPolicy = OnlyFromHere;
+        context.Response.Headers.XContentTypeOptions = "nosniff";
+        context.Response.Headers["Referrer-Policy"] = "same-origin";
+        return next(context);
+    }
+}
