@@ -5,12 +5,15 @@ using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Fitting;
 
 /// <summary>How the catalogue is to be judged for a dog; what is left out follows from the dog.</summary>
-internal sealed record FitQuestion(ReadingUnit? Unit, Purpose[]? Uses, School? School, int? Fingers)
+internal sealed record FitQuestion(
+    [property: FromQuery(Name = "unit")] ReadingUnit? Unit, [property: FromQuery(Name = "uses")] Purpose[]? Uses,
+    [property: FromQuery(Name = "school")] School? School, [property: FromQuery(Name = "fingers")] int? Fingers)
 {
     public ReadingUnit Shown => Unit ?? ReadingUnit.Mm;
 

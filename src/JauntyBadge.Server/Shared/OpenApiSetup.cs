@@ -1,5 +1,7 @@
 using System.Reflection;
+using JauntyBadge.Core.Measuring;
 using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
 
 namespace JauntyBadge.Server.Shared;
 
@@ -9,13 +11,35 @@ internal static class OpenApiSetup
     /// <summary>The build runs this program only to read its endpoints: no database then.</summary>
     public static bool IsOnlyGenerating => Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 
-    public static void Configure(OpenApiOptions options) => options.AddDocumentTransformer((document, _, _) =>
+    public static void Configure(OpenApiOptions options)
     {
-        document.Info.Title = "Jaunty Badge";
-        document.Info.Version = "1";
-        document.Info.Description =
-            "Lengths are millimetres, angles degrees, times UTC. Errors are RFC 9457 problem details; `errors` names the fields.";
-        document.Servers?.Clear();
+        options.AddDocumentTransformer((document, _, _) =>
+        {
+            document.Info.Title = "Jaunty Badge";
+            document.Info.Version = "1";
+            document.Info.Description =
+                "Lengths are millimetres, angles degrees, times UTC. Errors are RFC 9457 problem details; `errors` names the fields.";
+            document.Servers?.Clear();
+            return Task.CompletedTask;
+        });
+        options.AddSchemaTransformer(TidySchema);
+    }
+
+    /// <summary>
+    /// Two things the generator says wrongly: an enum used nullable anywhere would allow null everywhere, and a struct's members
+    /// would be optional.
+    /// </summary>
+    private static Task TidySchema(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancel)
+    {
+        var type = context.JsonTypeInfo.Type;
+        if ((Nullable.GetUnderlyingType(type) ?? type).IsEnum && schema.Enum is { } values)
+        {
+            schema.Type = JsonSchemaType.String;
+            schema.Enum = [.. values.Where(v => v is not null && !v.IsJsonNullSentinel())];
+        }
+
+        if (type == typeof(PointMm) && schema.Properties is { } members)
+            schema.Required = new HashSet<string>(members.Keys);
         return Task.CompletedTask;
-    });
+    }
 }

@@ -1,0 +1,105 @@
+import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer } from '@chakra-ui/react';
+import { useState } from 'react';
+import { NavLink, Outlet, ScrollRestoration } from 'react-router';
+import { useUnit, type Unit } from '../shared/units';
+import { currentScheme, keepScheme } from './scheme';
+
+const SkipLink = chakra('a', {
+  base: {
+    position: 'absolute',
+    left: '-999px',
+    _focus: { left: '2', top: '2', bg: 'accent', color: '#1d2b12', p: '2', zIndex: 10 },
+  },
+});
+
+/** The strip along the top and the page below it. */
+export function Shell() {
+  return (
+    <Flex direction="column" minH="100dvh">
+      <SkipLink href="#page">Skip to the page</SkipLink>
+      <Flex
+        as="header"
+        align="center"
+        gap={{ base: 3, md: 6 }}
+        px={{ base: 4, md: 8 }}
+        py="2"
+        borderBottomWidth="1px"
+        borderColor="border"
+      >
+        <NavLink to="/" end>
+          <Flex align="center" gap="2" fontFamily="heading" fontWeight="750" fontSize={{ base: 'md', md: 'xl' }}>
+            <img src="/badge.svg" alt="" width={30} height={30} />
+            <span>Jaunty Badge</span>
+          </Flex>
+        </NavLink>
+        <Flex as="nav" aria-label="Main" gap={{ base: 3, md: 5 }}>
+          <TopLink to="/" label="Round" end />
+          <TopLink to="/numbers" label="House numbers" />
+        </Flex>
+        <Spacer />
+        <UnitChoice />
+        <SchemeButton />
+      </Flex>
+      <Box as="main" id="page" flex="1" px={{ base: 4, md: 8 }} py={{ base: 4, md: 6 }} w="full" maxW="90rem" mx="auto">
+        <Outlet />
+      </Box>
+      <ScrollRestoration />
+    </Flex>
+  );
+}
+
+function TopLink({ to, label, end }: { to: string; label: string; end?: boolean }) {
+  return (
+    <Link
+      asChild
+      fontSize="sm"
+      color="fg"
+      py="1"
+      css={{ '&[aria-current=page]': { boxShadow: '0 2px 0 var(--chakra-colors-accent)' } }}
+    >
+      <NavLink to={to} end={end}>
+        {label}
+      </NavLink>
+    </Link>
+  );
+}
+
+function UnitChoice() {
+  const { unit, setUnit } = useUnit();
+  return (
+    <NativeSelect.Root size="sm" width="4.6rem">
+      <NativeSelect.Field
+        aria-label="Show lengths in"
+        value={unit}
+        onChange={(e) => setUnit(e.currentTarget.value as Unit)}
+      >
+        <option value="mm">mm</option>
+        <option value="cm">cm</option>
+        <option value="in">inch</option>
+      </NativeSelect.Field>
+      <NativeSelect.Indicator />
+    </NativeSelect.Root>
+  );
+}
+
+function SchemeButton() {
+  const [scheme, setScheme] = useState(currentScheme);
+  const other = scheme === 'dark' ? 'light' : 'dark';
+  return (
+    <Button
+      size="sm"
+      variant="ghost"
+      px="2"
+      aria-label={`Use the ${other} scheme`}
+      onClick={() => {
+        keepScheme(other);
+        setScheme(other);
+      }}
+    >
+      <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden="true">
+        <circle cx="9" cy="9" r="7.5" fill="none" stroke="currentColor" strokeWidth="1.5" />
+        <path d="M9 1.5a7.5 7.5 0 0 1 0 15z" fill="currentColor" />
+      </svg>
+    </Button>
+  );
+}

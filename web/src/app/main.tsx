@@ -1,0 +1,36 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/bricolage-grotesque';
+import { ChakraProvider } from '@chakra-ui/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { Notices } from '../shared/notices';
+import { Refused } from '../shared/api';
+import { UnitProvider } from '../shared/units';
+import { router } from './routes';
+import { applyScheme } from './scheme';
+import { system } from './theme';
+
+applyScheme();
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: { staleTime: 5_000, retry: (count, error) => !(error instanceof Refused) && count < 2 },
+  },
+});
+
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root element.');
+createRoot(root).render(
+  <StrictMode>
+    <ChakraProvider value={system}>
+      <QueryClientProvider client={queries}>
+        <UnitProvider>
+          <RouterProvider router={router} />
+          <Notices />
+        </UnitProvider>
+      </QueryClientProvider>
+    </ChakraProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,251 @@
+import { Box, Button, Flex, Grid, Heading, Input, Text } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useDogChanged, useThisDog } from '../dogs/useDog';
+import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { Cautions } from '../shared/Cautions';
+import { notify } from '../shared/notices';
+import { Waiting } from '../shared/Waiting';
+import { Why } from '../shared/Why';
+import { stageWords } from '../shared/words';
+import { useStartSession } from './useSession';
+
+type Planned = Schemas['PlannedStepDto'];
+
+/** The dog's way from the first cup to its purpose, and where it stands on it. */
+export function PlanPage() {
+  const card = useThisDog();
+  const plan = useQuery({
+    queryKey: ['plan', card.dog.id],
+    queryFn: () => ask(api.GET('/api/dogs/{id}/plan', { params: { path: { id: card.dog.id } } })),
+  });
+  const [picked, setPicked] = useState<string | null>(null);
+  if (!plan.data) return <Waiting query={plan} />;
+  const here = plan.data.steps.find((s) => s.state === 'here');
+  const shown = plan.data.steps.find((s) => s.step.id === picked) ?? here ?? plan.data.steps.at(-1);
+  return (
+    <Grid
+      templateColumns={{ base: '1fr', lg: 'minmax(17rem, 1fr) minmax(0, 1.5fr)' }}
+      gap={{ base: 6, lg: 12 }}
+      alignItems="start"
+    >
+      <Box gridRow={{ base: 2, lg: 1 }}>
+        <StageList steps={plan.data.steps} shown={shown?.step.id ?? ''} onPick={setPicked} />
+        {plan.data.leftOut.length > 0 && (
+          <Box as="details" mt="3" fontSize="sm">
+            <summary>{plan.data.leftOut.length} steps this dog does not need</summary>
+            {plan.data.leftOut.map((l) => (
+              <Text key={l.name}>
+                {l.name}: {l.reason}
+              </Text>
+            ))}
+          </Box>
+        )}
+      </Box>
+      <Flex direction="column" gap="6">
+        {shown && <StepSheet key={shown.step.id} planned={shown} plan={plan.data} dogId={card.dog.id} />}
+        <Policies plan={plan.data} />
+        <Cautions cautions={card.cautions} />
+      </Flex>
+    </Grid>
+  );
+}
+
+const stateMarks: Record<Schemas['StepState'], { mark: string; says: string }> = {
+  passed: { mark: '✓', says: 'passed' },
+  here: { mark: '▸', says: 'here now' },
+  ahead: { mark: '·', says: 'ahead' },
+};
+
+function StageList({ steps, shown, onPick }: { steps: Planned[]; shown: string; onPick: (id: string) => void }) {
+  return (
+    <Box as="ol" aria-label="Steps of the plan">
+      {steps.map((s, i) => (
+        <li key={s.step.id}>
+          {s.step.stage !== steps[i - 1]?.step.stage && (
+            <Text
+              fontFamily="heading"
+              fontWeight="700"
+              mt={i === 0 ? 0 : 3}
+              borderBottomWidth="1px"
+              borderColor="border"
+            >
+              {stageWords[s.step.stage]}
+            </Text>
+          )}
+          <Button
+            variant="ghost"
+            size="sm"
+            w="full"
+            justifyContent="start"
+            gap="3"
+            whiteSpace="normal"
+            textAlign="start"
+            h="auto"
+            minH="8"
+            fontWeight={s.state === 'here' ? '700' : '400'}
+            bg={s.step.id === shown ? 'bg.subtle' : 'transparent'}
+            color={s.state === 'passed' ? 'fg.muted' : 'fg'}
+            aria-current={s.state === 'here' ? 'step' : undefined}
+            aria-pressed={s.step.id === shown}
+            onClick={() => onPick(s.step.id)}
+          >
+            <Text
+              as="span"
+              aria-label={stateMarks[s.state].says}
+              w="4"
+              color={s.state === 'here' ? 'accentInk' : 'inherit'}
+            >
+              {stateMarks[s.state].mark}
+            </Text>
+            {s.step.name}
+          </Button>
+        </li>
+      ))}
+    </Box>
+  );
+}
+
+function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['PlanDto']; dogId: string }) {
+  const { step, state, target } = planned;
+  const start = useStartSession(dogId);
+  const resting = plan.notBefore !== null && new Date(`${plan.notBefore}T00:00`) > new Date();
+  return (
+    <Box as="section" aria-label={step.name}>
+      <Flex align="baseline" gap="3" wrap="wrap">
+        <Heading as="h2" size="3xl" lineHeight="1.1">
+          {step.name}
+        </Heading>
+        <Why basis={step.basis} about={step.name} />
+      </Flex>
+      <Text fontSize="lg">{step.purpose}</Text>
+      <Flex as="ol" aria-label="Targets" wrap="wrap" gap="2" my="4">
+        {step.targets.map((t, i) => (
+          <Box
+            as="li"
+            key={t}
+            px="3"
+            py="1"
+            borderWidth="1.5px"
+            borderRadius="full"
+            borderColor={i === target ? 'fg' : 'border'}
+            bg={i === target ? 'accent' : 'transparent'}
+            color={i === target ? '#1d2b12' : 'fg'}
+            fontWeight={i === target ? '700' : '400'}
+            aria-current={i === target ? 'step' : undefined}
+          >
+            {t}
+          </Box>
+        ))}
+      </Flex>
+      {state === 'here' && plan.lastReason && <Text mb="3">Last time: {plan.lastReason}</Text>}
+      {state === 'here' && plan.gapReason && <Text mb="3">Today: {plan.gapReason}</Text>}
+      {state === 'here' ? (
+        <Button
+          size="lg"
+          colorPalette="marigold"
+          disabled={resting}
+          loading={start.isPending}
+          onClick={() => start.mutate()}
+          mb="4"
+        >
+          {plan.openSessionId
+            ? 'Go on with the session'
+            : resting
+              ? `Not before ${new Date(`${plan.notBefore}T00:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}`
+              : 'Start a session'}
+        </Button>
+      ) : (
+        <MoveHere dogId={dogId} step={step} />
+      )}
+      <Grid as="dl" templateColumns={{ base: '1fr', sm: '7rem 1fr' }} columnGap="4" rowGap="2">
+        <Part term="Set-up" says={step.setUp} />
+        <Part term="Success" says={step.success} />
+        <Part term="Reward" says={step.reward} />
+        <Part term="If stuck" says={step.ifStuck} />
+        {step.notes.map((note) => (
+          <Part key={note} term="For this dog" says={note} />
+        ))}
+        {step.caution && <Part term="Caution" says={step.caution} strong />}
+      </Grid>
+    </Box>
+  );
+}
+
+function Part({ term, says, strong }: { term: string; says: string; strong?: boolean }) {
+  return (
+    <>
+      <Text as="dt" color={strong ? 'stop' : 'fg.muted'}>
+        {term}
+      </Text>
+      <Text as="dd" fontWeight={strong ? '700' : '400'}>
+        {says}
+      </Text>
+    </>
+  );
+}
+
+/** Overrules where the plan stands; the note stays on record. */
+function MoveHere({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) {
+  const [note, setNote] = useState('');
+  const queries = useQueryClient();
+  const changed = useDogChanged();
+  const move = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/dogs/{id}/plan/position', {
+          params: { path: { id: dogId } },
+          body: { stepId: step.id, target: 0, note },
+        }),
+      ),
+    onSuccess: async (plan) => {
+      queries.setQueryData(['plan', dogId], plan);
+      await changed(dogId);
+      notify(`The plan stands at “${step.name}” now.`);
+    },
+  });
+  return (
+    <Box as="details" mb="4">
+      <summary>Train from here instead</summary>
+      <Flex gap="3" mt="2" align="end" wrap="wrap">
+        <Box as="label" flex="1 1 14rem">
+          <Text as="span" fontSize="sm">
+            Why? It stays on the record.
+          </Text>
+          <Input value={note} onChange={(e) => setNote(e.target.value)} borderColor="border.strong" />
+        </Box>
+        <Button variant="outline" borderColor="border.strong" loading={move.isPending} onClick={() => move.mutate()}>
+          Set the plan here
+        </Button>
+      </Flex>
+      {move.error && (
+        <Text role="alert" color="stop">
+          {move.error instanceof Refused ? (move.error.fields.note ?? words(move.error)) : words(move.error)}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+function Policies({ plan }: { plan: Schemas['PlanDto'] }) {
+  return (
+    <Box as="section">
+      <Heading as="h3" size="md">
+        The school: {plan.school}
+      </Heading>
+      <ul>
+        {plan.policies.map((p) => (
+          <Flex as="li" key={p.topic} gap="3" py="1.5" borderTopWidth="1px" borderColor="border" align="start">
+            <Text w="9rem" flexShrink="0" color="fg.muted">
+              {p.topic}
+            </Text>
+            <Text flex="1">
+              <b>{p.choice}.</b> {p.reason}
+            </Text>
+            <Why basis={p.basis} about={p.topic} />
+          </Flex>
+        ))}
+      </ul>
+    </Box>
+  );
+}

@@ -1,0 +1,227 @@
+import { Box, Button, Flex, Heading, Link, Text } from '@chakra-ui/react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link as RouterLink, useParams } from 'react-router';
+import type { Schemas } from '../shared/api';
+import { Key } from '../shared/Mark';
+import { usePageTitle } from '../shared/usePageTitle';
+import { Waiting } from '../shared/Waiting';
+import { DecisionBox } from './DecisionBox';
+import { Signs } from './Signs';
+import { useHold } from './useHold';
+import { useSession, type Session } from './useSession';
+
+/** The session pad: one thumb, eyes on the dog. */
+export function SessionPage() {
+  const { sessionId = '' } = useParams();
+  const pad = useSession(sessionId);
+  const session = pad.session.data;
+  usePageTitle(session ? `Session, ${session.dogName}` : 'Session');
+  if (!session) return <Waiting query={pad.session} />;
+  return (
+    <Box maxW="34rem" mx="auto">
+      <Flex align="baseline" gap="3" justify="space-between">
+        <Heading as="h1" size="xl">
+          {session.dogName}
+        </Heading>
+        <Text fontSize="sm" color="fg.muted" role="status">
+          {pad.unsent.length > 0 ? `${pad.unsent.length} not saved yet, trying again` : 'Saved as it happens'}
+        </Text>
+      </Flex>
+      {session.gapReason && <Text mt="2">{session.gapReason}</Text>}
+      {session.sets.at(-1) && (
+        <DecisionBox set={session.sets.at(-1) as Schemas['SetDto']} ended={session.endedAt !== null} />
+      )}
+      {session.openSet && session.step ? (
+        <OpenSet session={session} set={session.openSet} step={session.step} pad={pad} />
+      ) : (
+        <Flex gap="3" mt="6" wrap="wrap">
+          <Button asChild size="lg" colorPalette="marigold">
+            <RouterLink to="/">Back to the round</RouterLink>
+          </Button>
+          <Button asChild size="lg" variant="outline" borderColor="border.strong">
+            <RouterLink to={`/dogs/${session.dogId}/plan`}>See the plan</RouterLink>
+          </Button>
+        </Flex>
+      )}
+    </Box>
+  );
+}
+
+function OpenSet({
+  session,
+  set,
+  step,
+  pad,
+}: {
+  session: Session;
+  set: Schemas['SetDto'];
+  step: Schemas['StepDto'];
+  pad: ReturnType<typeof useSession>;
+}) {
+  const hold = useHold(session.id);
+  const pending = pad.unsent.filter((u) => u.kind === 'go' && !set.goes.some((g) => g.id === u.id));
+  const pendingSigns = pad.unsent.filter((u) => u.kind === 'sign' && !set.signs.some((s) => s.id === u.id));
+  const goes = [...set.goes, ...pending.map((u) => ({ id: u.id, success: u.kind === 'go' && u.success }))];
+  const seen = [...set.signs.map((s) => s.signId), ...pendingSigns.map((u) => (u.kind === 'sign' ? u.signId : ''))];
+  const full = goes.length >= session.goesInSet;
+  const begun = goes.length > 0 || seen.length > 0;
+  const last = set.goes.at(-1);
+  const record = (success: boolean) => {
+    if (full) return;
+    pad.go(success, hold.stop());
+  };
+  const finish = () => begun && pad.unsent.length === 0 && !pad.busy && pad.finish(set.number);
+  const takeBack = () => last && pad.takeBackGo(last.id);
+  useHotkeys('g', () => record(true));
+  useHotkeys('m', () => record(false));
+  useHotkeys('f', finish);
+  useHotkeys('u', takeBack);
+  useHotkeys('h', () => {
+    if (set.holdSeconds === null || hold.running) return;
+    hold.start();
+  });
+
+  return (
+    <Box mt="3">
+      <Flex align="end" gap="4" justify="space-between">
+        <Box>
+          <Text fontWeight="700" lineHeight="1.2">
+            {set.stepName}
+          </Text>
+          <Text fontFamily="heading" fontWeight="750" fontSize="5xl" lineHeight="1">
+            {set.targetText}
+          </Text>
+        </Box>
+        <Text fontFamily="heading" fontSize="3xl" fontWeight="700" lineHeight="1" whiteSpace="nowrap">
+          {goes.length}{' '}
+          <Text as="span" fontSize="lg" color="fg.muted">
+            of {session.goesInSet}
+          </Text>
+        </Text>
+      </Flex>
+      <Text mt="2">{step.success}</Text>
+      <Box as="details" fontSize="sm" mt="1">
+        <summary>Set-up, reward and cautions</summary>
+        <Text>{step.setUp}</Text>
+        <Text>Reward: {step.reward}</Text>
+        {step.notes.map((note) => (
+          <Text key={note}>{note}</Text>
+        ))}
+        {step.caution && <Text fontWeight="700">{step.caution}</Text>}
+      </Box>
+      <Goes goes={goes} of={session.goesInSet} />
+      {session.endNow && (
+        <Text role="alert" bg="brick.solid" color="brick.contrast" fontWeight="700" borderRadius="md" p="3" my="2">
+          Over threshold. End now: muzzle away, let it leave, and finish the set.
+        </Text>
+      )}
+      {set.holdSeconds !== null && <HoldTimer hold={hold} seconds={set.holdSeconds} />}
+      <Flex gap="3" mt="3">
+        <Button
+          flex="1"
+          h="20"
+          fontSize="xl"
+          variant="outline"
+          borderWidth="2px"
+          borderColor="border.strong"
+          disabled={full}
+          onClick={() => record(false)}
+        >
+          Missed <Key>m</Key>
+        </Button>
+        <Button flex="1.4" h="20" fontSize="2xl" disabled={full} onClick={() => record(true)}>
+          Good <Key>g</Key>
+        </Button>
+      </Flex>
+      <Flex gap="3" mt="3">
+        <Button flex="1" h="12" variant="ghost" disabled={!last || pad.busy} onClick={takeBack}>
+          Take back <Key>u</Key>
+        </Button>
+        <Button
+          flex="1.4"
+          h="12"
+          colorPalette={session.endNow ? 'brick' : 'marigold'}
+          disabled={!begun || pad.unsent.length > 0}
+          loading={pad.busy}
+          onClick={finish}
+        >
+          {session.endNow ? 'End it here' : 'Finish the set'} <Key>f</Key>
+        </Button>
+      </Flex>
+      <Signs seen={set.signs} count={seen} onTap={pad.sign} onTakeBack={pad.takeBackSign} />
+      <Flex mt="4" justify="space-between" align="center">
+        <Text fontSize="sm" color="fg.muted">
+          It may leave at any time; water near by.
+        </Text>
+        <Button variant="ghost" onClick={pad.end} disabled={pad.busy || pad.unsent.length > 0}>
+          End session
+        </Button>
+      </Flex>
+      <Link asChild fontSize="sm" color="fg.muted">
+        <RouterLink to={`/dogs/${session.dogId}/plan`}>The whole plan</RouterLink>
+      </Link>
+    </Box>
+  );
+}
+
+function Goes({ goes, of }: { goes: { id: string; success: boolean }[]; of: number }) {
+  return (
+    <Flex as="ol" aria-label="Goes so far" gap="1.5" my="3">
+      {Array.from({ length: of }, (_, i) => {
+        const go = goes[i];
+        return (
+          <Flex
+            as="li"
+            key={i}
+            flex="1"
+            h="8"
+            align="center"
+            justify="center"
+            fontWeight="700"
+            borderRadius="sm"
+            borderWidth="1.5px"
+            borderStyle={go ? 'solid' : 'dashed'}
+            borderColor={go?.success ? 'fg' : 'border.strong'}
+            bg={go?.success ? 'fg' : 'transparent'}
+            color={go?.success ? 'bg' : 'fg'}
+            aria-label={go ? (go.success ? 'good' : 'missed') : 'to come'}
+          >
+            {go ? (go.success ? '✓' : '–') : ''}
+          </Flex>
+        );
+      })}
+    </Flex>
+  );
+}
+
+function HoldTimer({ hold, seconds }: { hold: ReturnType<typeof useHold>; seconds: number }) {
+  const reached = hold.heldMs >= seconds * 1000;
+  return (
+    <Button
+      w="full"
+      h="24"
+      mt="2"
+      variant="outline"
+      borderWidth="2px"
+      borderColor={reached ? 'accent' : 'border.strong'}
+      bg={reached ? 'marigold.muted' : 'transparent'}
+      onClick={hold.running ? () => hold.stop() : hold.start}
+      fontFamily="heading"
+    >
+      {hold.running ? (
+        <Flex direction="column" align="center">
+          <Text fontSize="4xl" lineHeight="1" fontWeight="750" role="timer">
+            {(hold.heldMs / 1000).toFixed(1)} s
+          </Text>
+          <Text fontSize="sm" fontFamily="body" fontWeight="400">
+            {reached ? `${seconds} s reached: mark it` : `of ${seconds} s · tap to drop this hold`}
+          </Text>
+        </Flex>
+      ) : (
+        <Text fontSize="2xl">
+          Nose in: start the hold <Key>h</Key>
+        </Text>
+      )}
+    </Button>
+  );
+}

@@ -1,0 +1,55 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask } from '../shared/api';
+import { Button } from '@chakra-ui/react';
+
+const FEW = 6;
+
+/** The dog's sessions, newest first, each set with its outcome. */
+export function SessionRecord({ dogId }: { dogId: string }) {
+  const [all, setAll] = useState(false);
+  const record = useQuery({
+    queryKey: ['dog', dogId, 'sessions'],
+    queryFn: () => ask(api.GET('/api/dogs/{id}/sessions', { params: { path: { id: dogId } } })),
+  });
+  if (!record.data || record.data.length === 0) return null;
+  return (
+    <Box as="section">
+      <Heading as="h2" size="lg" borderBottomWidth="2px" borderColor="fg" pb="1">
+        Sessions
+      </Heading>
+      <ul>
+        {record.data.slice(0, all ? undefined : FEW).map((s) => (
+          <Flex
+            as="li"
+            key={s.id}
+            gap="4"
+            py="2"
+            borderBottomWidth="1px"
+            borderColor="border"
+            wrap={{ base: 'wrap', md: 'nowrap' }}
+          >
+            <Text w="9rem" flexShrink="0" fontWeight="700">
+              {new Date(s.startedAt).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })}
+            </Text>
+            <Box flex="1">
+              {s.sets.map((set) => (
+                <Text key={set.number} fontSize="sm">
+                  {set.stepName}, {set.targetText}:{' '}
+                  <b>{`${set.goes.filter((g) => g.success).length} of ${set.goes.length}`}</b>. {set.reason}
+                </Text>
+              ))}
+              {s.endedAt === null && <Text fontSize="sm">Under way.</Text>}
+            </Box>
+          </Flex>
+        ))}
+      </ul>
+      {record.data.length > FEW && (
+        <Button size="sm" variant="ghost" onClick={() => setAll(!all)}>
+          {all ? 'Fewer' : `All ${record.data.length}`}
+        </Button>
+      )}
+    </Box>
+  );
+}

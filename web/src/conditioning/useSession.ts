@@ -1,0 +1,121 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useDogChanged } from '../dogs/useDog';
+import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { complain } from '../shared/notices';
+import { forget, keep, waitingFor, type Unsent } from './unsent';
+
+export type Session = Schemas['SessionDto'];
+
+export const sessionKey = (id: string) => ['session', id] as const;
+
+/** Starts a session where the plan stands, or goes on with the open one. */
+export function useStartSession(dogId: string) {
+  const go = useNavigate();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: () => ask(api.POST('/api/dogs/{id}/sessions', { params: { path: { id: dogId } } })),
+    onSuccess: (session) => {
+      queries.setQueryData(sessionKey(session.id), session);
+      void go(`/sessions/${session.id}`);
+    },
+    onError: (error) => complain(words(error)),
+  });
+}
+
+const send = (sessionId: string, item: Unsent) =>
+  item.kind === 'go'
+    ? ask(
+        api.PUT('/api/sessions/{sessionId}/goes/{goId}', {
+          params: { path: { sessionId, goId: item.id } },
+          body: { success: item.success, heldMs: item.heldMs },
+        }),
+      )
+    : ask(
+        api.PUT('/api/sessions/{sessionId}/signs/{seenId}', {
+          params: { path: { sessionId, seenId: item.id } },
+          body: { signId: item.signId },
+        }),
+      );
+
+/** A session and everything that can be done in it. Goes and signs stay on this device until the server has them. */
+export function useSession(sessionId: string) {
+  const queries = useQueryClient();
+  const changed = useDogChanged();
+  const [unsent, setUnsent] = useState<Unsent[]>(() => waitingFor(sessionId));
+  const session = useQuery({
+    queryKey: sessionKey(sessionId),
+    queryFn: () => ask(api.GET('/api/sessions/{sessionId}', { params: { path: { sessionId } } })),
+  });
+
+  const take = useCallback(
+    (answer: Session) => queries.setQueryData(sessionKey(sessionId), answer),
+    [queries, sessionId],
+  );
+  const failed = useCallback(
+    (error: unknown) => {
+      complain(words(error));
+      void queries.invalidateQueries({ queryKey: sessionKey(sessionId) });
+    },
+    [queries, sessionId],
+  );
+
+  const deliver = useCallback(
+    async (item: Unsent) => {
+      try {
+        take(await send(sessionId, item));
+      } catch (error) {
+        // The network may come back; a refusal will not change.
+        if (!(error instanceof Refused) || error.status >= 500) return;
+        failed(error);
+      }
+      forget(sessionId, item.id);
+      setUnsent(waitingFor(sessionId));
+    },
+    [sessionId, take, failed],
+  );
+
+  useEffect(() => {
+    if (unsent.length === 0) return;
+    const timer = setInterval(() => waitingFor(sessionId).forEach((item) => void deliver(item)), 3000);
+    return () => clearInterval(timer);
+  }, [unsent.length, sessionId, deliver]);
+
+  const save = (item: Unsent) => {
+    keep(sessionId, item);
+    setUnsent(waitingFor(sessionId));
+    void deliver(item);
+  };
+  const act = useMutation({
+    mutationFn: (call: () => Promise<Session>) => call(),
+    onSuccess: async (answer) => {
+      take(answer);
+      await changed(answer.dogId);
+      await queries.invalidateQueries({ queryKey: ['plan', answer.dogId] });
+    },
+    onError: failed,
+  });
+
+  const path = { sessionId };
+  return {
+    session,
+    unsent,
+    busy: act.isPending,
+    go: (success: boolean, heldMs: number | null) => save({ kind: 'go', id: crypto.randomUUID(), success, heldMs }),
+    sign: (signId: string) => save({ kind: 'sign', id: crypto.randomUUID(), signId }),
+    takeBackGo: (goId: string) =>
+      act.mutate(() =>
+        ask(api.DELETE('/api/sessions/{sessionId}/goes/{goId}', { params: { path: { ...path, goId } } })),
+      ),
+    takeBackSign: (seenId: string) =>
+      act.mutate(() =>
+        ask(api.DELETE('/api/sessions/{sessionId}/signs/{seenId}', { params: { path: { ...path, seenId } } })),
+      ),
+    finish: (number: number) =>
+      act.mutate(() =>
+        ask(api.POST('/api/sessions/{sessionId}/sets/{number}/finish', { params: { path: { ...path, number } } })),
+      ),
+    end: () => act.mutate(() => ask(api.POST('/api/sessions/{sessionId}/end', { params: { path } }))),
+  };
+}

@@ -1,0 +1,83 @@
+import { Box, Flex, Heading, Link, Text } from '@chakra-ui/react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { NavLink, Outlet, useNavigate, useParams } from 'react-router';
+import { Badge } from '../shared/Badge';
+import { Key } from '../shared/Mark';
+import { usePageTitle } from '../shared/usePageTitle';
+import { Waiting } from '../shared/Waiting';
+import { useDogCard } from './useDog';
+
+const rooms = [
+  { path: '', label: 'Dog' },
+  { path: 'measure', label: 'Measure' },
+  { path: 'fit', label: 'Fit' },
+  { path: 'plan', label: 'Plan' },
+] as const;
+
+/** The dog's name and badge above whichever of its rooms is open. */
+export function DogLayout() {
+  const { dogId = '' } = useParams();
+  const card = useDogCard(dogId);
+  const go = useNavigate();
+  usePageTitle(card.data?.dog.name ?? '');
+  useHotkeys(
+    rooms.map((_, i) => `alt+${i + 1}`),
+    (event) => {
+      event.preventDefault();
+      const room = rooms[Number(event.code.slice(-1)) - 1];
+      if (room) void go(`/dogs/${dogId}/${room.path}`);
+    },
+    { enableOnFormTags: true },
+    [dogId],
+  );
+
+  if (!card.data) return <Waiting query={card} />;
+  return (
+    <>
+      <Flex align="center" gap={{ base: 3, md: 5 }} mb="5" wrap="wrap">
+        <Badge card={card.data} size={84} />
+        <Box>
+          <Heading as="h1" size="4xl" lineHeight="1">
+            {card.data.dog.name}
+          </Heading>
+          <Text color="fg.muted" mt="1">
+            {[
+              card.data.breeds,
+              card.data.dog.bodyMassKg ? `${card.data.dog.bodyMassKg} kg` : '',
+              card.data.dog.archived ? 'archived' : '',
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Text>
+        </Box>
+        <Flex
+          as="nav"
+          aria-label={`Rooms of ${card.data.dog.name}`}
+          gap={{ base: 1, md: 2 }}
+          ms={{ md: 'auto' }}
+          w={{ base: 'full', md: 'auto' }}
+        >
+          {rooms.map((room, i) => (
+            <Link
+              key={room.path}
+              asChild
+              px={{ base: 2.5, md: 4 }}
+              py="2"
+              color="fg"
+              borderBottomWidth="3px"
+              borderColor="border"
+              flex={{ base: 1, md: 'none' }}
+              justifyContent="center"
+              css={{ '&[aria-current=page]': { borderColor: 'accent', fontWeight: 700 } }}
+            >
+              <NavLink to={room.path === '' ? `/dogs/${dogId}` : `/dogs/${dogId}/${room.path}`} end>
+                {room.label} <Key>alt {i + 1}</Key>
+              </NavLink>
+            </Link>
+          ))}
+        </Flex>
+      </Flex>
+      <Outlet context={card.data} />
+    </>
+  );
+}

@@ -1,0 +1,129 @@
+import { Box, Button, Flex, Heading, Table, Text } from '@chakra-ui/react';
+import { NextButton } from '../round/NextButton';
+import { SessionRecord } from '../conditioning/SessionRecord';
+import type { Schemas } from '../shared/api';
+import { Cautions } from '../shared/Cautions';
+import { useUnit, lengthText } from '../shared/units';
+import { verdictWords } from '../shared/words';
+import { DogForm } from './DogForm';
+import { differences, draftOf, type Draft } from './draft';
+import { useAutosave } from './useAutosave';
+import { useArchive, useRestore, useThisDog } from './useDog';
+
+/** Who the dog is, what is next for it and what has happened so far. */
+export function DogPage() {
+  const card = useThisDog();
+  return (
+    <Flex direction="column" gap="8">
+      <Box maxW="40rem" borderLeftWidth="4px" borderColor="accent" ps="4">
+        <NextButton card={card} />
+      </Box>
+      <Editor key={card.dog.id} dog={card.dog} />
+      {card.choice && <Chosen choice={card.choice} />}
+      <SessionRecord dogId={card.dog.id} />
+      <Cautions cautions={card.cautions} />
+    </Flex>
+  );
+}
+
+function Editor({ dog }: { dog: Schemas['DogDto'] }) {
+  const { draft, change, errors, state, conflict, keepMine, takeTheirs } = useAutosave(dog);
+  const archive = useArchive();
+  const restore = useRestore();
+  return (
+    <Box>
+      {conflict && <Conflict mine={draft} theirs={draftOf(conflict)} keepMine={keepMine} takeTheirs={takeTheirs} />}
+      <DogForm draft={draft} errors={errors} onChange={change} />
+      <Flex mt="4" gap="4" align="center">
+        <Text role="status" color="fg.muted" minW="12rem">
+          {state}
+        </Text>
+        <Button variant="ghost" size="sm" ms="auto" onClick={() => void (dog.archived ? restore(dog) : archive(dog))}>
+          {dog.archived ? 'Put back on the round' : 'Archive this dog'}
+        </Button>
+      </Flex>
+    </Box>
+  );
+}
+
+function Conflict({
+  mine,
+  theirs,
+  keepMine,
+  takeTheirs,
+}: {
+  mine: Draft;
+  theirs: Draft;
+  keepMine: () => void;
+  takeTheirs: () => void;
+}) {
+  return (
+    <Box role="alert" borderWidth="2px" borderColor="stop" borderRadius="md" p="4" mb="6">
+      <Text fontWeight="700">Someone else changed this dog while you were typing. Nothing you typed is lost.</Text>
+      <Table.Root
+        size="sm"
+        my="3"
+        maxW="40rem"
+        css={{ '& td, & th': { background: 'transparent', borderColor: 'border' } }}
+      >
+        <Table.Header>
+          <Table.Row bg="transparent">
+            <Table.ColumnHeader>Differs</Table.ColumnHeader>
+            <Table.ColumnHeader>Yours</Table.ColumnHeader>
+            <Table.ColumnHeader>Theirs</Table.ColumnHeader>
+          </Table.Row>
+        </Table.Header>
+        <Table.Body>
+          {differences(mine, theirs).map((d) => (
+            <Table.Row key={d.label} bg="transparent">
+              <Table.Cell fontWeight="700">{d.label}</Table.Cell>
+              <Table.Cell>{d.mine || '–'}</Table.Cell>
+              <Table.Cell>{d.theirs || '–'}</Table.Cell>
+            </Table.Row>
+          ))}
+        </Table.Body>
+      </Table.Root>
+      <Flex gap="3">
+        <Button size="sm" onClick={keepMine}>
+          Save mine over theirs
+        </Button>
+        <Button size="sm" variant="outline" onClick={takeTheirs}>
+          Take theirs
+        </Button>
+      </Flex>
+    </Box>
+  );
+}
+
+function Chosen({ choice }: { choice: Schemas['ChoiceDto'] }) {
+  const { unit } = useUnit();
+  const { kept } = choice;
+  return (
+    <Box as="section">
+      <Heading as="h2" size="lg">
+        The muzzle chosen
+      </Heading>
+      <Text fontSize="xl">
+        <b>
+          {kept.model} {kept.size.label}
+        </b>{' '}
+        by {kept.maker}, {verdictWords[kept.verdict].toLowerCase()}
+        {kept.neckLoopMm ? `, neck loop ${lengthText(kept.neckLoopMm, unit)}` : ''}
+      </Text>
+      <Text color="fg.muted" fontSize="sm">
+        Chosen{' '}
+        {new Date(choice.chosenAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}; the
+        reasons as they were then:
+      </Text>
+      <Box as="ul" ps="5" listStyleType="disc" fontSize="sm" mt="1">
+        {kept.criteria.map((c) => (
+          <li key={c.name + c.reason}>{c.reason}</li>
+        ))}
+        {kept.notChecked.map((reason) => (
+          <li key={reason}>{reason}</li>
+        ))}
+        {kept.note && <li>Note: {kept.note}</li>}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,113 @@
+import type { Schemas } from '../shared/api';
+
+type Dog = Schemas['DogDto'];
+
+/** A dog as it is being typed: numbers and dates stay text until they are sent, so that nothing typed is lost. */
+export interface Draft {
+  name: string;
+  place: string;
+  birthDate: string;
+  ageYears: string;
+  ageMonths: string;
+  breedIds: string[];
+  headShapeSeen: Schemas['HeadShape'] | '';
+  bodyMassKg: string;
+  coatId: string;
+  purposes: Schemas['Purpose'][];
+  temperament: Schemas['Temperament'];
+  sensitivities: Schemas['Sensitivity'][];
+  biteTier: Schemas['BiteTier'];
+  notes: string;
+}
+
+export const emptyDraft: Draft = {
+  name: '',
+  place: '',
+  birthDate: '',
+  ageYears: '',
+  ageMonths: '',
+  breedIds: [],
+  headShapeSeen: '',
+  bodyMassKg: '',
+  coatId: '',
+  purposes: [],
+  temperament: 'typical',
+  sensitivities: [],
+  biteTier: 'none',
+  notes: '',
+};
+
+export const draftOf = (dog: Dog): Draft => ({
+  ...emptyDraft,
+  name: dog.name,
+  place: dog.place ?? '',
+  birthDate: dog.birthDate ?? '',
+  breedIds: dog.breedIds,
+  headShapeSeen: dog.headShapeSeen ?? '',
+  bodyMassKg: dog.bodyMassKg?.toString() ?? '',
+  coatId: dog.coatId ?? '',
+  purposes: dog.purposes,
+  temperament: dog.temperament,
+  sensitivities: dog.sensitivities,
+  biteTier: dog.biteTier,
+  notes: dog.notes ?? '',
+});
+
+/** Text that should be a number: NaN for what is none, so that the form can say so. */
+const number = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')));
+
+/** What was typed, as the server takes it, or messages by field. */
+export function entryOf(
+  draft: Draft,
+  version?: number,
+): { entry: Schemas['DogEntry'] } | { fields: Record<string, string> } {
+  const [mass, years, months] = [number(draft.bodyMassKg), number(draft.ageYears), number(draft.ageMonths)];
+  const fields: Record<string, string> = {};
+  if (Number.isNaN(mass)) fields.bodyMassKg = `"${draft.bodyMassKg}" is not a number of kilograms, such as 24,5.`;
+  if (Number.isNaN(years) || Number.isNaN(months)) fields.ageMonths = 'Write the age in whole years and months.';
+  if (Object.keys(fields).length > 0) return { fields };
+  const age = years === null && months === null ? null : Math.round((years ?? 0) * 12 + (months ?? 0));
+  return {
+    entry: {
+      name: draft.name,
+      place: draft.place,
+      birthDate: draft.birthDate === '' || age !== null ? null : draft.birthDate,
+      ageMonths: age,
+      breedIds: draft.breedIds.filter((id) => id !== ''),
+      headShapeSeen: draft.headShapeSeen === '' ? null : draft.headShapeSeen,
+      bodyMassKg: mass,
+      coatId: draft.coatId === '' ? null : draft.coatId,
+      purposes: draft.purposes,
+      temperament: draft.temperament,
+      sensitivities: draft.sensitivities,
+      biteTier: draft.biteTier,
+      notes: draft.notes,
+      version: version ?? null,
+    },
+  };
+}
+
+const labels: Partial<Record<keyof Draft, string>> = {
+  name: 'Name',
+  place: 'Keeper or place',
+  birthDate: 'Born',
+  breedIds: 'Breed',
+  headShapeSeen: 'Head shape',
+  bodyMassKg: 'Body mass',
+  coatId: 'Coat',
+  purposes: 'Purposes',
+  temperament: 'Temperament',
+  sensitivities: 'Minds',
+  biteTier: 'Bite history',
+  notes: 'Notes',
+};
+
+/** Where two drafts differ, in words. */
+export const differences = (mine: Draft, theirs: Draft) =>
+  (Object.keys(labels) as (keyof Draft)[])
+    .filter((key) => JSON.stringify(mine[key]) !== JSON.stringify(theirs[key]))
+    .map((key) => ({
+      label: labels[key] ?? key,
+      mine: [mine[key]].flat().join(', '),
+      theirs: [theirs[key]].flat().join(', '),
+    }));

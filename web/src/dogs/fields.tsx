@@ -1,0 +1,87 @@
+import { Checkbox, Field, Fieldset, Flex, NativeSelect } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+
+/** A labelled field with its message beside it. */
+export function Labelled({
+  label,
+  error,
+  help,
+  children,
+}: {
+  label: string;
+  error?: string;
+  help?: string;
+  children: ReactNode;
+}) {
+  return (
+    <Field.Root invalid={error !== undefined}>
+      <Field.Label fontWeight="700">{label}</Field.Label>
+      {children}
+      {help && !error && <Field.HelperText color="fg.muted">{help}</Field.HelperText>}
+      <Field.ErrorText color="stop">{error}</Field.ErrorText>
+    </Field.Root>
+  );
+}
+
+/** One of a list. */
+export function Choice<V extends string>({
+  value,
+  options,
+  none,
+  onChange,
+}: {
+  value: V | '';
+  options: [V, string][];
+  none?: string;
+  onChange: (value: V | '') => void;
+}) {
+  return (
+    <NativeSelect.Root>
+      <NativeSelect.Field
+        value={value}
+        onChange={(e) => onChange(e.currentTarget.value as V | '')}
+        borderColor="border.strong"
+      >
+        {none !== undefined && <option value="">{none}</option>}
+        {options.map(([id, text]) => (
+          <option key={id} value={id}>
+            {text}
+          </option>
+        ))}
+      </NativeSelect.Field>
+      <NativeSelect.Indicator />
+    </NativeSelect.Root>
+  );
+}
+
+/** Any number of a list. */
+export function Several<V extends string>({
+  legend,
+  values,
+  options,
+  onChange,
+}: {
+  legend: string;
+  values: V[];
+  options: [V, string][];
+  onChange: (values: V[]) => void;
+}) {
+  return (
+    <Fieldset.Root>
+      <Fieldset.Legend fontWeight="700">{legend}</Fieldset.Legend>
+      <Flex wrap="wrap" columnGap="5" rowGap="2">
+        {options.map(([id, text]) => (
+          <Checkbox.Root
+            key={id}
+            checked={values.includes(id)}
+            onCheckedChange={(e) => onChange(e.checked === true ? [...values, id] : values.filter((v) => v !== id))}
+          >
+            <Checkbox.HiddenInput />
+            <Checkbox.Control borderColor="border.strong" />
+            <Checkbox.Label>{text}</Checkbox.Label>
+          </Checkbox.Root>
+        ))}
+      </Flex>
+    </Fieldset.Root>
+  );
+}

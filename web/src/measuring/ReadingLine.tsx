@@ -1,0 +1,140 @@
+import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useId, useState } from 'react';
+import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { lengthText, useUnit } from '../shared/units';
+import type { Line } from './useBench';
+
+interface Props {
+  line: Line;
+  readings: Schemas['ReadingDto'][];
+  measured: Schemas['MeasuredDto'] | undefined;
+  onFocus: () => void;
+  onAdd: (text: string) => Promise<void>;
+  onNext: () => void;
+  onRemove: (reading: Schemas['ReadingDto']) => void;
+}
+
+/** What the core makes of the text while it is being typed. */
+function useUnderstood(text: string) {
+  const { unit } = useUnit();
+  const asked = useDeferredValue(text.trim());
+  return useQuery({
+    queryKey: ['what-if-reading', asked, unit],
+    queryFn: () => ask(api.POST('/api/what-if/reading', { body: { text: asked, unit } })),
+    enabled: asked !== '',
+    staleTime: Infinity,
+    retry: false,
+  });
+}
+
+/** One measure: its mean, the readings it comes from, and the field for the next one. Enter saves and goes on. */
+export function ReadingLine({ line, readings, measured, onFocus, onAdd, onNext, onRemove }: Props) {
+  const { unit } = useUnit();
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const understood = useUnderstood(text);
+  const id = useId();
+  const name = line.guide.name + (line.side ? `, ${line.side}` : '');
+
+  const save = async () => {
+    if (text.trim() === '') {
+      onNext();
+      return;
+    }
+    try {
+      await onAdd(text);
+      setText('');
+      setProblem(null);
+      onNext();
+    } catch (error) {
+      setProblem(
+        error instanceof Refused
+          ? (error.fields.text ?? error.message)
+          : `${words(error)} It is still here; press Enter to try again.`,
+      );
+    }
+  };
+
+  const meant =
+    text.trim() === ''
+      ? ''
+      : understood.data
+        ? `= ${understood.data.millimetres.toFixed(1).replace(/\.0$/, '')} mm`
+        : '';
+  return (
+    <Box as="li" py="2" borderBottomWidth="1px" borderColor="border">
+      <Flex align="center" gap="3">
+        <Box flex="1" minW="0">
+          <Text as="label" fontWeight="700" lineHeight="1.2" {...{ htmlFor: id }}>
+            {name}
+          </Text>
+          <Flex wrap="wrap" gap="1" minH="6" align="center">
+            {readings.map((reading) => (
+              <Button
+                key={reading.id}
+                size="2xs"
+                variant="outline"
+                rounded="full"
+                fontWeight="400"
+                borderColor="border.strong"
+                px="2"
+                onClick={() => onRemove(reading)}
+                aria-label={`Take out ${reading.asTaken}, ${name}`}
+              >
+                {reading.asTaken} <span aria-hidden="true">×</span>
+              </Button>
+            ))}
+            {readings.length === 0 && (
+              <Text fontSize="sm" color="fg.muted">
+                {line.guide.optional ? 'optional' : 'not read yet'}
+              </Text>
+            )}
+          </Flex>
+        </Box>
+        <Box textAlign="end" minW="6.5rem">
+          <Text fontSize="2xl" fontWeight="700" lineHeight="1.1" whiteSpace="nowrap">
+            {measured ? lengthText(measured.meanMm, unit) : '–'}
+          </Text>
+          {measured && (
+            <Text fontSize="xs" color="fg.muted" title="Standard uncertainty of the mean">
+              ± {lengthText(measured.standardUncertaintyMm, unit)}
+            </Text>
+          )}
+        </Box>
+        <Input
+          id={id}
+          data-reading={line.guide.measure + (line.side ?? '')}
+          value={text}
+          inputMode="text"
+          autoComplete="off"
+          enterKeyHint="next"
+          placeholder={unit}
+          w="6.5rem"
+          borderColor="border.strong"
+          aria-invalid={problem !== null}
+          aria-describedby={`${id}says`}
+          onFocus={onFocus}
+          onChange={(e) => {
+            setText(e.target.value);
+            setProblem(null);
+          }}
+          onKeyDown={(e) => {
+            if (e.key !== 'Enter') return;
+            e.preventDefault();
+            void save();
+          }}
+        />
+      </Flex>
+      <Text
+        id={`${id}says`}
+        fontSize="sm"
+        textAlign="end"
+        color={problem ? 'stop' : 'fg.muted'}
+        role={problem ? 'alert' : undefined}
+      >
+        {problem ?? meant}
+      </Text>
+    </Box>
+  );
+}

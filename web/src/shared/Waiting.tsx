@@ -1,0 +1,16 @@
+import { Button, Text } from '@chakra-ui/react';
+import type { UseQueryResult } from '@tanstack/react-query';
+import { words } from './api';
+
+/** What stands in for data that is not there yet, or could not be had. */
+export function Waiting({ query }: { query: Pick<UseQueryResult, 'error' | 'refetch'> }) {
+  if (!query.error) return <Text color="fg.muted">One moment…</Text>;
+  return (
+    <Text role="alert">
+      {words(query.error)}{' '}
+      <Button size="sm" variant="outline" onClick={() => void query.refetch()}>
+        Try again
+      </Button>
+    </Text>
+  );
+}

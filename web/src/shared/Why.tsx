@@ -1,0 +1,40 @@
+import { IconButton, Popover, Portal, Text } from '@chakra-ui/react';
+import type { Schemas } from './api';
+
+const kindWords: Record<Schemas['BasisKind'], string> = {
+  published: 'Published',
+  practice: 'Common practice, no source',
+  house: 'House: our own choice',
+  memory: 'From memory, not looked up',
+};
+
+/** The ground a number or rule stands on, one key away. */
+export function Why({ basis, about }: { basis: Schemas['Basis']; about: string }) {
+  return (
+    <Popover.Root lazyMount unmountOnExit positioning={{ placement: 'top' }}>
+      <Popover.Trigger asChild>
+        <IconButton
+          size="2xs"
+          variant="outline"
+          rounded="full"
+          minW="6"
+          h="6"
+          aria-label={`Why? ${about}`}
+          borderColor="border.strong"
+        >
+          ?
+        </IconButton>
+      </Popover.Trigger>
+      <Portal>
+        <Popover.Positioner>
+          <Popover.Content bg="bg.panel" maxW="20rem" aria-label={`Why? ${about}`}>
+            <Popover.Body>
+              <Text fontWeight="700">{kindWords[basis.kind]}</Text>
+              <Text>{basis.note}</Text>
+            </Popover.Body>
+          </Popover.Content>
+        </Popover.Positioner>
+      </Portal>
+    </Popover.Root>
+  );
+}

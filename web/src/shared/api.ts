@@ -1,0 +1,48 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+
+export const api = createClient<paths>({ baseUrl: '/' });
+
+/** What the server answers when it will not do something: RFC 9457 problem details. */
+interface Problem {
+  title?: string;
+  detail?: string;
+  status?: number;
+  errors?: Record<string, string[]>;
+  current?: unknown;
+}
+
+/** A request refused, with the server's words. */
+export class Refused extends Error {
+  readonly status: number;
+  /** First message by field. */
+  readonly fields: Record<string, string>;
+  /** What the server holds, when the refusal is a conflict. */
+  readonly current: unknown;
+
+  constructor(problem: Problem, status: number) {
+    super(problem.detail ?? problem.title ?? 'The server did not say why.');
+    this.status = status;
+    this.current = problem.current;
+    this.fields = Object.fromEntries(
+      Object.entries(problem.errors ?? {}).map(([field, says]) => [field, says[0] ?? '']),
+    );
+  }
+}
+
+/** Waits for an answer and hands its data on, or throws {@link Refused}. */
+export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  const { data, error, response } = await call;
+  if (!response.ok) throw new Refused((error ?? {}) as Problem, response.status);
+  return data as T;
+}
+
+/** The message of anything thrown. */
+export const words = (error: unknown) =>
+  error instanceof TypeError
+    ? 'The server cannot be reached just now.'
+    : error instanceof Error
+      ? error.message
+      : String(error);
