@@ -23,7 +23,12 @@ builder.Services.ConfigureHttpJsonOptions(json =>
     json.SerializerOptions.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
 });
 builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
-builder.Services.AddProblemDetails();
+builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = context =>
+{
+    // Kestrel refuses these before any of our code sees them.
+    if (context.ProblemDetails is { Status: StatusCodes.Status413PayloadTooLarge, Detail: null } tooLarge)
+        tooLarge.Detail = $"A request may be up to {LargestBody / 1024 / 1024} MB.";
+});
 builder.Services.AddExceptionHandler<ProblemHandler>();
 AssemblyScanner.FindValidatorsInAssemblyContaining<Program>().ForEach(v => builder.Services.AddScoped(v.InterfaceType, v.ValidatorType));
 builder.Services.AddSingleton(TimeProvider.System);

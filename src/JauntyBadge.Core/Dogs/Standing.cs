@@ -17,11 +17,13 @@ public enum Phase
 /// <param name="ConditionedShare">Share passed of the steps up to the first fastening, 0 to 1.</param>
 /// <param name="WearingShare">Share passed of the steps from wearing still to the purpose, 0 to 1.</param>
 /// <param name="NextStep">Name of the step the plan stands at; null when all are passed.</param>
+/// <param name="NextTarget">The target it stands at, in words.</param>
+/// <param name="LastTrained">The day of the last session; null for none.</param>
 /// <param name="NotBefore">The day before which no session should be held.</param>
 /// <param name="SessionOpen">A session was begun and not ended.</param>
 public sealed record Standing(
     bool HasPurpose, double MeasuredShare, int ReadingsToRetake, bool MuzzleChosen, double ConditionedShare, double WearingShare,
-    string? NextStep, DateOnly? NotBefore, bool SessionOpen)
+    string? NextStep, string? NextTarget, DateOnly? LastTrained, DateOnly? NotBefore, bool SessionOpen)
 {
     /// <summary>The badge's segments, filled 0 to 1.</summary>
     public IReadOnlyDictionary<Phase, double> Badge => new Dictionary<Phase, double>
@@ -49,8 +51,12 @@ public sealed record Standing(
             return new(NextKind.Rest, "Keep it happy", "All steps are passed. One happy wear a week keeps it so.");
         return NotBefore is { } day && day > today
             ? new(NextKind.Rest, "Day off", $"Next session not before {day:d MMMM}, then: {NextStep}.")
-            : new(NextKind.Session, NextStep, ConditionedShare == 0 ? "First session." : "Next session.");
+            : new(NextKind.Session, NextStep, $"Target: {NextTarget}. {TrainedWhen(today)}");
     }
+
+    private string TrainedWhen(DateOnly today) => LastTrained is not { } last
+        ? "First session."
+        : (today.DayNumber - last.DayNumber) switch { 0 => "Trained today.", 1 => "Last trained yesterday.", var days => $"Last trained {days} days ago." };
 }
 
 /// <summary>Which room the next thing is done in.</summary>

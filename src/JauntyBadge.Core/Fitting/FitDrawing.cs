@@ -39,20 +39,20 @@ public sealed record FitDrawing(
             strokes.Add(new Stroke("bar", [new(x, 0), new(x, Floor(x))], false));
         }
 
-        var chin = snout.Chin;
+        var chin = new JawInBasket(snout, basket, fit.Seat).Tightest(0);
         var above = -0.16 * snout.Height.Mm;
         return new FitDrawing(
             head, strokes, head.Section, new Stroke("basketSection", SnoutSectionOf(basket), true),
             [
                 new("noseRoom", new(front, above), new(0, above), fit.Seat.NoseRoom),
                 new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), fit.Seat.EyeRoom),
-                new("chinRoom", new(chin.X, chin.Y), new(chin.X, Floor(chin.X)), Length.FromMillimeters(Floor(chin.X) - chin.Y)),
+                new("chinRoom", chin.At, new(chin.At.X, chin.At.Y + chin.RoomMm), fit.ChinRoom),
             ],
             fit.Gape);
     }
 
     private static IReadOnlyList<PointMm> SnoutSectionOf(BasketModel basket) => Measuring.SnoutSection.Outline(basket.DepthRear, basket.WidthRear);
 
-    private static PointMm[] Strap(HeadDrawing head, double rear, double depthRear) =>
-        [new(rear, depthRear * 0.5), new((rear + head.HighNeckTop.X) / 2, depthRear * 0.42), head.HighNeckTop];
+    private static IReadOnlyList<PointMm> Strap(HeadDrawing head, double rear, double depthRear) =>
+        Smooth.Through([new(rear, depthRear * 0.5), new((rear + head.HighNeckTop.X) / 2, depthRear * 0.40), head.HighNeckTop]);
 }

@@ -73,22 +73,31 @@ internal sealed class JawInBasket(SnoutModel snout, BasketModel basket, Seat sea
     private readonly double slope = (basket.DepthRear - basket.DepthFront) / basket.Length;
 
     /// <summary>Least room above the floor, straight down, of the chin and of what lies in front of the rear edge.</summary>
-    public double ClearanceMm(double openingRad)
+    public double ClearanceMm(double openingRad) => Tightest(openingRad).RoomMm;
+
+    /// <summary>Where that room is least.</summary>
+    public (PointMm At, double RoomMm) Tightest(double openingRad)
     {
         var (sin, cos) = Math.SinCos(openingRad);
         var before = Turn(border[0], sin, cos);
-        var least = Inside(before);
+        var tightest = (At: before, RoomMm: Inside(before));
+        void Look(PointMm point)
+        {
+            if (Inside(point) is var room && room < tightest.RoomMm)
+                tightest = (point, room);
+        }
+
         foreach (var point in border.Skip(1))
         {
             var turned = Turn(point, sin, cos);
             if (turned.X <= rearX)
-                least = Math.Min(least, Inside(turned));
+                Look(turned);
             if (before.X <= rearX != turned.X <= rearX)
-                least = Math.Min(least, Inside(Between(before, turned, (rearX - before.X) / (turned.X - before.X))));
+                Look(Between(before, turned, (rearX - before.X) / (turned.X - before.X)));
             before = turned;
         }
 
-        return least;
+        return tightest;
     }
 
     private PointMm Turn(PointMm point, double sin, double cos)

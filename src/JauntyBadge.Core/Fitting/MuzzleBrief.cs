@@ -28,7 +28,7 @@ public sealed record MuzzleBrief(
         var under = fingers ?? FitRules.Fingers(chosen.School);
         var lines = new List<BriefLine> { Types(uses, shape), gape.Line, chosen.Line };
         lines.Add(new BriefLine(
-            "Neck strap", under == 1 ? "One finger under it" : $"{under} fingers under it",
+            "Neck strap", under == 1 ? "One finger under it" : under == 2 ? "Two fingers under it" : $"{under} fingers under it",
             fingers is null ? $"The {chosen.School.ToString().ToLowerInvariant()} school's rule." : "Set by the fitter.", Basis.Practice("finger rules of the two schools")));
         lines.AddRange(HistoryLines(dog.BiteTier));
         if (uses.Contains(Purpose.Scavenging))

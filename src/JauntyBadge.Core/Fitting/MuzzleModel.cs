@@ -71,7 +71,7 @@ public sealed record MuzzleSize(
     }
 
     /// <summary>The snout girths a tube or cover takes, or null for a basket.</summary>
-    public Window? GirthRange => GirthMinMm is { } low && GirthMaxMm is { } high ? new Window(Mm(low), Mm(high)) : null;
+    public Window? GirthRange() => GirthMinMm is { } low && GirthMaxMm is { } high ? new Window(Mm(low), Mm(high)) : null;
 
     private static Length Mm(double value) => Length.FromMillimeters(value);
 }
@@ -101,7 +101,7 @@ public static class Catalogue
         Tables.RefuseTwins(Table, models.SelectMany(m => m.Sizes).Select(s => s.Id));
         Tables.Refuse(Table, "a strap's shortest loop under its longest", Sizes(models, (_, s) => s.NeckStrapMinMm >= s.NeckStrapMaxMm));
         Tables.Refuse(Table, "baskets have depths, width and opening, others a girth range", Sizes(models, (m, s) =>
-            m.Type == MuzzleType.Basket ? s is not { DepthFrontMm: > 0, DepthRearMm: > 0, WidthRearMm: > 0, OpeningGirthMm: > 0 } : s.GirthRange is null));
+            m.Type == MuzzleType.Basket ? s is not { DepthFrontMm: > 0, DepthRearMm: > 0, WidthRearMm: > 0, OpeningGirthMm: > 0 } : s.GirthRange() is null));
         Tables.Refuse(Table, "an opening girth that goes round depth and width", Sizes(models, (m, s) =>
         {
             if (m.Type != MuzzleType.Basket)

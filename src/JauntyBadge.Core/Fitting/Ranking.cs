@@ -14,11 +14,14 @@ public sealed record RankedFit(
 {
     public Verdict Verdict => Criteria.Max(c => c.Verdict);
 
-    /// <summary>The smallest margin of all criteria that have one.</summary>
-    public Length TightestMargin => Criteria.Select(c => c.Margin).OfType<Length>().DefaultIfEmpty(Length.Zero).Min();
+    /// <summary>The smallest margin of what has to hold; a shove that only warns is left out.</summary>
+    public Length TightestMargin => Binding.Select(c => c.Margin).OfType<Length>().DefaultIfEmpty(Length.Zero).Min();
 
-    /// <summary>The sentence that decides: the first refusal, else the criterion furthest out, else the tightest one.</summary>
-    public Criterion Deciding => Criteria.OrderByDescending(c => c.Verdict).ThenBy(c => c.Margin?.Millimeters ?? double.NegativeInfinity).First();
+    /// <summary>The criterion that decides: of those that came out worst the first refusal, else the one with the least margin.</summary>
+    public Criterion Deciding => (Verdict == Verdict.Fits ? Binding : Criteria.Where(c => c.Verdict == Verdict))
+        .OrderBy(c => c.Margin?.Millimeters ?? double.NegativeInfinity).First();
+
+    private IEnumerable<Criterion> Binding => Criteria.Where(c => c.Name != CriterionName.Shove || c.Verdict == Verdict.Out);
 }
 
 /// <summary>Puts a catalogue in order for a snout and a brief.</summary>
@@ -65,7 +68,7 @@ internal static class TubeFit
         var judge = new Judge(snout, request);
         var eyeRoom = snout.EyeLine.Value - Length.FromMillimeters(size.LengthMm);
         var least = SnoutRules.Scaled(FitRules.SleeveEyeRoom.Value, snout.EyeLine.Value);
-        var range = size.GirthRange ?? throw new InvalidOperationException($"{size.Id} has no girth range.");
+        var range = size.GirthRange() ?? throw new InvalidOperationException($"{size.Id} has no girth range.");
         var girth = snout.Girth.Value;
         List<Criterion> criteria =
         [

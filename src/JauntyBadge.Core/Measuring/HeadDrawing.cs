@@ -50,20 +50,20 @@ public sealed record HeadDrawing(
         var corner = new PointMm(snout.FitLine.Mm * 0.93, 0.64 * h);
         var neck = (snout.NeckGirth?.Millimeters ?? snout.Girth.Mm * 1.55) / Math.PI;
         var neckTop = new PointMm(skull + 0.10 * neck, 0.25 * top);
-        PointMm Along(PointMm from, double back, double across) =>
-            new(from.X + neck * (0.77 * back - 0.64 * across), from.Y + neck * (0.64 * back + 0.77 * across));
-        var neckUnder = Along(neckTop, 0, 1);
+        var neckUnder = Below(neckTop, neck, snout.Hinge.Mm * 1.04);
 
-        var head = Smooth.Through(
+        // Back along the neck, square to the line the collar lies on.
+        PointMm Back(PointMm from, double share) => new(
+            from.X + share * (neckUnder.Y - neckTop.Y), from.Y + share * (neckTop.X - neckUnder.X));
+        var middle = new PointMm((neckTop.X + neckUnder.X) / 2, (neckTop.Y + neckUnder.Y) / 2);
+
+        var head = Smooth.Loop(
         [
             new(0, 0.12 * h), new(0.03 * xe, 0.01 * h), new(0.13 * xe, -0.015 * h), new(0.45 * xe, 0), new(0.82 * xe, 0),
             new(xe, 0.30 * top), new(xe + 0.14 * behind, 0.72 * top), new(xe + 0.42 * behind, top), new(xe + 0.78 * behind, 0.82 * top),
-            neckTop, Along(neckTop, 0.75, -0.04),
-        ]);
-        var under = Smooth.Through(
-        [
-            Along(neckTop, 0.75, 1.08), neckUnder, new(snout.Hinge.Mm * 0.97, h), new((snout.Hinge.Mm + corner.X) / 2, 0.86 * h), corner,
-            new(0.55 * xe * 0.9, 0.70 * h), new(0.16 * xe, 0.67 * h), new(0.045 * xe, 0.50 * h), new(0.02 * xe, 0.30 * h), new(0, 0.12 * h),
+            neckTop, Back(neckTop, 0.40), Back(middle, 0.46), Back(neckUnder, 0.40), neckUnder,
+            new(snout.Hinge.Mm * 0.97, 0.99 * h), new((snout.Hinge.Mm + corner.X) / 2, 0.84 * h), corner,
+            new(0.50 * xe, 0.70 * h), new(0.16 * xe, 0.67 * h), new(0.045 * xe, 0.50 * h), new(0.02 * xe, 0.30 * h),
         ]);
         var ear = Smooth.Loop(
         [
@@ -82,10 +82,17 @@ public sealed record HeadDrawing(
             Closed: true);
 
         return new HeadDrawing(
-            [new("head", [.. head, .. under], true), new("ear", ear, true), new("nose", nose, true), new("eye", eye, true)],
+            [new("head", head, true), new("ear", ear, true), new("nose", nose, true), new("eye", eye, true)],
             jaw, snout.HingePoint, eyeCorner, neckTop, neckUnder,
             new Stroke("section", SnoutSection.Outline(snout.Height.Value, snout.Width.Value), true),
             MarksOf(snout, eyeCorner, neckTop, neckUnder));
+    }
+
+    /// <summary>The point a neck's thickness away from another, at x where the thickness reaches that far.</summary>
+    private static PointMm Below(PointMm from, double thickness, double x)
+    {
+        var across = Math.Min(Math.Abs(from.X - x), 0.7 * thickness);
+        return new PointMm(from.X - across, from.Y + Math.Sqrt(thickness * thickness - across * across));
     }
 
     private static List<MeasureMark> MarksOf(SnoutModel snout, PointMm eyeCorner, PointMm neckTop, PointMm neckUnder)

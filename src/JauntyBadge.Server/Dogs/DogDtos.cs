@@ -71,7 +71,7 @@ public sealed record BadgeDto(double Measured, double Fitted, double Conditioned
 
 /// <summary>A dog with where it stands, for headers and lists.</summary>
 public sealed record DogCardDto(
-    DogDto Dog, BadgeDto Badge, NextThing Next, string Breeds, HeadShapeChoice HeadShape, string CoatHex, Stroke Silhouette,
+    DogDto Dog, BadgeDto Badge, NextThing Next, string Breeds, HeadShapeChoice HeadShape, string CoatHex, IReadOnlyList<Stroke> Portrait,
     IReadOnlyList<string> Cautions, ChoiceDto? Choice, Guid? OpenSessionId)
 {
     private const string UnknownCoat = "#8a8378";
@@ -88,7 +88,7 @@ public sealed record DogCardDto(
             file.Profile.Breeds.Count == 0 ? "Breed unknown" : string.Join(" × ", file.Profile.Breeds.Select(b => b.Name)),
             file.Profile.HeadShape,
             file.Dog.CoatId is { } coat ? CoatColour.Find(coat)?.Hex ?? UnknownCoat : UnknownCoat,
-            head.Head.Single(s => s.Name == "head"), file.Profile.Cautions(today),
+            [head.Jaw, .. head.Head], file.Profile.Cautions(today),
             file.Choice is { } choice ? ChoiceDto.Of(choice) : null, file.OpenSession?.Id);
     }
 }

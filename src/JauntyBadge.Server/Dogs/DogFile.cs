@@ -43,7 +43,8 @@ public sealed record DogFile(
             return new Standing(
                 Profile.Purposes.Count > 0, Completeness.Share(Measured), findings.Count(f => f.Severity == Severity.Check), Choice is not null,
                 Plan.PassedShare(index, upToFirstFastening: true), Plan.PassedShare(index, upToFirstFastening: false),
-                index < Plan.Steps.Count ? Plan.Steps[index].Step.Name : null, Position?.NotBefore, OpenSession is not null);
+                index < Plan.Steps.Count ? Plan.Steps[index].Step.Name : null,
+                index < Plan.Steps.Count ? Plan.Steps[index].Step.TargetText(Position!.Target) : null, LastTrained, Position?.NotBefore, OpenSession is not null);
         }
     }
 

@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -11,16 +12,24 @@ using Microsoft.EntityFrameworkCore;
 namespace JauntyBadge.Server.Fitting;
 
 /// <summary>How the catalogue is to be judged for a dog; what is left out follows from the dog.</summary>
-internal sealed record FitQuestion(
-    [property: FromQuery(Name = "unit")] ReadingUnit? Unit, [property: FromQuery(Name = "uses")] Purpose[]? Uses,
-    [property: FromQuery(Name = "school")] School? School, [property: FromQuery(Name = "fingers")] int? Fingers)
+internal sealed record FitQuery(
+    [property: FromQuery(Name = "unit"), Description("mm, cm or in; mm when left out")] string? Unit,
+    [property: FromQuery(Name = "uses"), Description("the purposes it is for; all of the dog's when left out")] string[]? Uses,
+    [property: FromQuery(Name = "school"), Description("everyday or working")] string? School,
+    [property: FromQuery(Name = "fingers"), Description("fingers under the neck strap, 0 to 4")] int? Fingers)
 {
-    public ReadingUnit Shown => Unit ?? ReadingUnit.Mm;
+    public FitQuestion Read() => new(
+        QueryWords.Read<ReadingUnit>(Unit, "unit") ?? ReadingUnit.Mm, [.. (Uses ?? []).Select(u => QueryWords.Read<Purpose>(u, "uses")).OfType<Purpose>()],
+        QueryWords.Read<School>(School, "school"), Fingers);
+}
 
+/// <summary>The same, understood.</summary>
+internal sealed record FitQuestion(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, School? School, int? Fingers)
+{
     /// <exception cref="Refusal">The number of fingers is out of range.</exception>
     public MuzzleBrief Brief(DogProfile dog) => Fingers is < 0 or > NeckStrap.MostFingers
         ? throw Refusal.Field("fingers", $"fingers must be 0 to {NeckStrap.MostFingers}.")
-        : MuzzleBrief.For(dog, Uses ?? [], School, Fingers);
+        : MuzzleBrief.For(dog, Uses, School, Fingers);
 }
 
 /// <summary>The fitting room.</summary>
@@ -41,8 +50,9 @@ internal static class FittingEndpoints
         fits.MapPost("/choice/{choiceId:guid}/restore", (Guid id, Guid choiceId, PracticeDb db, CancellationToken cancel) => WithdrawAsync(id, choiceId, null, db, cancel)).WithName("restoreChoice").WithSummary("Take a withdrawn choice up again.");
     }
 
-    private static async Task<FitsDto> FitsAsync(Guid id, [AsParameters] FitQuestion question, PracticeDb db, CancellationToken cancel)
+    private static async Task<FitsDto> FitsAsync(Guid id, [AsParameters] FitQuery query, PracticeDb db, CancellationToken cancel)
     {
+        var question = query.Read();
         var file = await DogFile.LoadAsync(db, id, cancel);
         var brief = question.Brief(file.Profile);
         var snout = file.Snout;
@@ -52,8 +62,9 @@ internal static class FittingEndpoints
             [.. ranked.Select(FitDto.Of)], Completeness.Missing(file.Measured));
     }
 
-    private static async Task<FitDetailDto> DetailAsync(Guid id, string sizeId, [AsParameters] FitQuestion question, PracticeDb db, CancellationToken cancel)
+    private static async Task<FitDetailDto> DetailAsync(Guid id, string sizeId, [AsParameters] FitQuery query, PracticeDb db, CancellationToken cancel)
     {
+        var question = query.Read();
         var file = await DogFile.LoadAsync(db, id, cancel);
         var (fit, snout, _) = Find(file, sizeId, question);
         var drawing = fit.Assessment is { } basket ? FitDrawingDto.Of(FitDrawing.Of(snout, fit.Size.Basket(), basket)) : null;
@@ -63,7 +74,7 @@ internal static class FittingEndpoints
     private static async Task<ChoiceDto> ChooseAsync(Guid id, ChoiceEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var file = await DogFile.LoadAsync(db, id, cancel);
-        var question = new FitQuestion(null, entry.Uses?.ToArray(), entry.School, entry.Fingers);
+        var question = new FitQuestion(ReadingUnit.Mm, entry.Uses ?? [], entry.School, entry.Fingers);
         var (fit, snout, brief) = Find(file, entry.SizeId ?? throw Refusal.Field("sizeId", "Say which size is chosen."), question);
         if (fit.Verdict == Verdict.Out && string.IsNullOrWhiteSpace(entry.Note))
             throw Refusal.Field("note", $"This one is out: {fit.Deciding.Reason} To keep it all the same, write down why.");

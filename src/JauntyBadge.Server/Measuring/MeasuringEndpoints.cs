@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
@@ -46,6 +47,8 @@ public sealed record BenchDto(
 /// <summary>The measuring bench.</summary>
 internal static class MeasuringEndpoints
 {
+    private const string Units = "The unit the messages speak in: mm, cm or in; mm when left out.";
+
     public static void MapMeasuring(this IEndpointRouteBuilder api)
     {
         api.MapPost("/what-if/reading", Understand).WithName("whatIfReading").WithTags("What if").WithSummary("Read a length the way people write it.");
@@ -53,9 +56,9 @@ internal static class MeasuringEndpoints
         var bench = api.MapGroup("/dogs/{id:guid}").WithTags("Measuring");
         bench.MapGet("/bench", BenchAsync).WithName("bench").WithSummary("Readings, cross-checks and the head drawn from them.");
         bench.MapPost("/readings", AddAsync).WithName("addReading").WithSummary("Add a reading, kept as taken.");
-        bench.MapDelete("/readings/{readingId:guid}", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, ReadingUnit unit = ReadingUnit.Mm) =>
+        bench.MapDelete("/readings/{readingId:guid}", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
             RemoveAsync(id, readingId, true, unit, db, clock, cancel)).WithName("removeReading").WithSummary("Take a reading out of use; it can be put back.");
-        bench.MapPost("/readings/{readingId:guid}/restore", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, ReadingUnit unit = ReadingUnit.Mm) =>
+        bench.MapPost("/readings/{readingId:guid}/restore", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
             RemoveAsync(id, readingId, false, unit, db, clock, cancel)).WithName("restoreReading").WithSummary("Put a reading back.");
     }
 
@@ -68,7 +71,12 @@ internal static class MeasuringEndpoints
     private static ParsedReading Parse(string? text, ReadingUnit? unit) =>
         ReadingParser.TryParse(text, unit ?? ReadingUnit.Mm, out var parsed, out var problem) ? parsed : throw Refusal.Field("text", problem);
 
-    private static async Task<BenchDto> BenchAsync(Guid id, PracticeDb db, CancellationToken cancel, ReadingUnit unit = ReadingUnit.Mm)
+    private static Task<BenchDto> BenchAsync(Guid id, PracticeDb db, CancellationToken cancel, [Description(Units)] string? unit = null) =>
+        BenchInAsync(Shown(unit), id, db, cancel);
+
+    private static ReadingUnit Shown(string? unit) => QueryWords.Read<ReadingUnit>(unit, "unit") ?? ReadingUnit.Mm;
+
+    private static async Task<BenchDto> BenchInAsync(ReadingUnit unit, Guid id, PracticeDb db, CancellationToken cancel)
     {
         var file = await DogFile.LoadAsync(db, id, cancel);
         var rows = await db.Readings.AsNoTracking().Where(r => r.DogId == id && r.RemovedAt == null).OrderBy(r => r.TakenAt).ToListAsync(cancel);
@@ -97,7 +105,7 @@ internal static class MeasuringEndpoints
             await db.SaveChangesAsync(cancel);
         }
 
-        return await BenchAsync(id, db, cancel, entry.Unit ?? ReadingUnit.Mm);
+        return await BenchInAsync(entry.Unit ?? ReadingUnit.Mm, id, db, cancel);
     }
 
     /// <summary>Readings that contradict each other are kept and found by the cross-checks; only a triangle that cannot be is refused.</summary>
@@ -118,11 +126,12 @@ internal static class MeasuringEndpoints
         }
     }
 
-    private static async Task<BenchDto> RemoveAsync(Guid id, Guid readingId, bool remove, ReadingUnit unit, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<BenchDto> RemoveAsync(Guid id, Guid readingId, bool remove, string? unit, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var row = await db.Readings.SingleOrDefaultAsync(r => r.Id == readingId && r.DogId == id, cancel) ?? throw Refusal.NotFound("No reading has this id.");
+        var shown = Shown(unit);
         row.RemovedAt = remove ? row.RemovedAt ?? clock.UtcNow() : null;
         await db.SaveChangesAsync(cancel);
-        return await BenchAsync(id, db, cancel, unit);
+        return await BenchInAsync(shown, id, db, cancel);
     }
 }

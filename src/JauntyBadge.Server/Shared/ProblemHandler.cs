@@ -1,7 +1,7 @@
 using System.Text.Json;
 using System.Text.RegularExpressions;
-using JauntyBadge.Core;
 using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 
@@ -10,9 +10,6 @@ namespace JauntyBadge.Server.Shared;
 /// <summary>Answers every failure with RFC 9457 problem details that name the field where there is one.</summary>
 internal sealed partial class ProblemHandler(IProblemDetailsService problems) : IExceptionHandler
 {
-    [GeneratedRegex(@"JauntyBadge\.Core\.[\w.]+")]
-    private static partial Regex CoreType();
-
     [GeneratedRegex("Failed to bind parameter \"(?<type>\\S+) (?<name>\\w+)\"")]
     private static partial Regex UnboundParameter();
 
@@ -21,9 +18,7 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems) : 
         var refusal = exception switch
         {
             Refusal known => known,
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => new Refusal(
-                StatusCodes.Status413PayloadTooLarge, "Too large", "A request may be up to 1 MB."),
-            BadHttpRequestException { InnerException: JsonException json } => NotReadable(json),
+            BadHttpRequestException { InnerException: JsonException json } => NotReadable(json, httpContext.GetEndpoint()?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType),
             BadHttpRequestException bad => NotUsable(bad),
             DbUpdateConcurrencyException => Refusal.Conflict("It was changed by someone else in the meantime. Load it again; what you typed is still on your screen."),
             _ => null,
@@ -41,12 +36,12 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems) : 
         return problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = httpContext, ProblemDetails = details });
     }
 
-    private static Refusal NotReadable(JsonException json)
+    private static Refusal NotReadable(JsonException json, Type? body)
     {
         var field = (json.Path ?? "$").TrimStart('$').TrimStart('.');
         return field == ""
             ? new Refusal(StatusCodes.Status400BadRequest, "Not readable", "The request is not JSON of the expected shape.")
-            : Refusal.Field(field, $"{field} cannot be read; {Accepted(json.Message)}.");
+            : Refusal.Field(field, $"{field} cannot be read; {Expected(TypeAt(body, field))}.");
     }
 
     private static Refusal NotUsable(BadHttpRequestException bad)
@@ -54,24 +49,33 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems) : 
         var unbound = UnboundParameter().Match(bad.Message);
         if (!unbound.Success)
             return new Refusal(bad.StatusCode, "Not usable", bad.Message);
-        var name = unbound.Groups["name"].Value;
-        var type = typeof(Basis).Assembly.GetTypes().FirstOrDefault(t => t.IsEnum && t.Name == unbound.Groups["type"].Value.TrimEnd('?', '[', ']'));
-        return Refusal.Field(name, $"{name} cannot be read; {(type is null ? "another kind of value is expected" : OneOf(type))}.");
+        var name = JsonNamingPolicy.CamelCase.ConvertName(unbound.Groups["name"].Value);
+        var expected = unbound.Groups["type"].Value.StartsWith("int", StringComparison.Ordinal) ? "a whole number" : "another kind of value";
+        return Refusal.Field(name, $"{name} cannot be read; {expected} is expected.");
     }
 
-    private static string Accepted(string message)
+    /// <summary>The type of the member a JSON path such as <c>snout.headShape</c> or <c>purposes[0]</c> leads to.</summary>
+    private static Type? TypeAt(Type? type, string path)
     {
-        if (CoreType().Match(message) is { Success: true } match && typeof(Basis).Assembly.GetType(match.Value) is { IsEnum: true } type)
-            return OneOf(type);
-        return message switch
+        foreach (var part in path.Split('.'))
         {
-            _ when message.Contains("System.Double", StringComparison.Ordinal) => "a number is expected",
-            _ when message.Contains("System.Int32", StringComparison.Ordinal) => "a whole number is expected",
-            _ when message.Contains("System.DateOnly", StringComparison.Ordinal) => "a date such as 2024-05-31 is expected",
-            _ when message.Contains("System.Guid", StringComparison.Ordinal) => "an id is expected",
-            _ => "another kind of value is expected",
-        };
+            type = type?.GetProperties().FirstOrDefault(p => JsonNamingPolicy.CamelCase.ConvertName(p.Name) == part.Split('[')[0])?.PropertyType;
+            if (part.Contains('[', StringComparison.Ordinal) && type is { IsGenericType: true })
+                type = type.GetGenericArguments()[0];
+        }
+
+        return type is null ? null : Nullable.GetUnderlyingType(type) ?? type;
     }
 
-    private static string OneOf(Type type) => "one of " + string.Join(", ", Enum.GetNames(type).Select(JsonNamingPolicy.CamelCase.ConvertName)) + " is expected";
+    private static string Expected(Type? type) => type switch
+    {
+        { IsEnum: true } => QueryWords.OneOf(type),
+        _ when type == typeof(double) => "a number is expected",
+        _ when type == typeof(int) => "a whole number is expected",
+        _ when type == typeof(DateOnly) => "a date such as 2024-05-31 is expected",
+        _ when type == typeof(Guid) => "an id is expected",
+        _ when type == typeof(bool) => "true or false is expected",
+        _ when type == typeof(string) => "text is expected",
+        _ => "another kind of value is expected",
+    };
 }

@@ -47,7 +47,7 @@ public class DogTests
     }
 
     private static Standing At(double measured = 1, int retake = 0, bool chosen = true, string? step = "Touch it", DateOnly? notBefore = null, bool open = false, bool purpose = true) =>
-        new(purpose, measured, retake, chosen, 0.4, 0, step, notBefore, open);
+        new(purpose, measured, retake, chosen, 0.4, 0, step, "5 times", Today.AddDays(-1), notBefore, open);
 
     public static TheoryData<Standing, NextKind> NextThings => new()
     {
@@ -72,4 +72,12 @@ public class DogTests
         Assert.NotEmpty(next.Title);
         Assert.Equal(4, standing.Badge.Count);
     }
+
+    [Theory]
+    [InlineData(null, "Target: 5 times. First session.")]
+    [InlineData(0, "Target: 5 times. Trained today.")]
+    [InlineData(1, "Target: 5 times. Last trained yesterday.")]
+    [InlineData(4, "Target: 5 times. Last trained 4 days ago.")]
+    public void A_session_due_says_the_target_and_the_last_time(int? daysAgo, string detail) =>
+        Assert.Equal(detail, (At() with { LastTrained = daysAgo is { } days ? Today.AddDays(-days) : null }).Next(Today).Detail);
 }

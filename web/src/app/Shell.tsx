@@ -28,8 +28,10 @@ export function Shell() {
       >
         <NavLink to="/" end>
           <Flex align="center" gap="2" fontFamily="heading" fontWeight="750" fontSize={{ base: 'md', md: 'xl' }}>
-            <img src="/badge.svg" alt="" width={30} height={30} />
-            <span>Jaunty Badge</span>
+            <img src="/badge.svg" alt="Jaunty Badge, home" width={30} height={30} />
+            <Box as="span" display={{ base: 'none', sm: 'inline' }}>
+              Jaunty Badge
+            </Box>
           </Flex>
         </NavLink>
         <Flex as="nav" aria-label="Main" gap={{ base: 3, md: 5 }}>
@@ -67,7 +69,7 @@ function TopLink({ to, label, end }: { to: string; label: string; end?: boolean 
 function UnitChoice() {
   const { unit, setUnit } = useUnit();
   return (
-    <NativeSelect.Root size="sm" width="4.6rem">
+    <NativeSelect.Root size="sm" width="5.4rem" flexShrink="0">
       <NativeSelect.Field
         aria-label="Show lengths in"
         value={unit}

@@ -110,45 +110,57 @@ function OpenSet({
         {step.caution && <Text fontWeight="700">{step.caution}</Text>}
       </Box>
       <Goes goes={goes} of={session.goesInSet} />
-      {session.endNow && (
-        <Text role="alert" bg="brick.solid" color="brick.contrast" fontWeight="700" borderRadius="md" p="3" my="2">
-          Over threshold. End now: muzzle away, let it leave, and finish the set.
-        </Text>
-      )}
-      {set.holdSeconds !== null && <HoldTimer hold={hold} seconds={set.holdSeconds} />}
-      <Flex gap="3" mt="3">
-        <Button
-          flex="1"
-          h="20"
-          fontSize="xl"
-          variant="outline"
-          borderWidth="2px"
-          borderColor="border.strong"
-          disabled={full}
-          onClick={() => record(false)}
-        >
-          Missed <Key>m</Key>
-        </Button>
-        <Button flex="1.4" h="20" fontSize="2xl" disabled={full} onClick={() => record(true)}>
-          Good <Key>g</Key>
-        </Button>
-      </Flex>
-      <Flex gap="3" mt="3">
-        <Button flex="1" h="12" variant="ghost" disabled={!last || pad.busy} onClick={takeBack}>
-          Take back <Key>u</Key>
-        </Button>
-        <Button
-          flex="1.4"
-          h="12"
-          colorPalette={session.endNow ? 'brick' : 'marigold'}
-          disabled={!begun || pad.unsent.length > 0}
-          loading={pad.busy}
-          onClick={finish}
-        >
-          {session.endNow ? 'End it here' : 'Finish the set'} <Key>f</Key>
-        </Button>
-      </Flex>
       <Signs seen={set.signs} count={seen} onTap={pad.sign} onTakeBack={pad.takeBackSign} />
+      <Box
+        position="sticky"
+        bottom="0"
+        bg="bg"
+        borderTopWidth="2px"
+        borderColor="fg"
+        py="3"
+        mx={{ base: -4, md: 0 }}
+        px={{ base: 4, md: 0 }}
+        zIndex="1"
+      >
+        {session.endNow && (
+          <Text role="alert" bg="brick.solid" color="brick.contrast" fontWeight="700" borderRadius="md" p="3" mb="2">
+            Over threshold. End now: muzzle away, let it leave, and finish the set.
+          </Text>
+        )}
+        {set.holdSeconds !== null && <HoldTimer hold={hold} seconds={set.holdSeconds} />}
+        <Flex gap="3" mt="2">
+          <Button
+            flex="1"
+            h="20"
+            fontSize="xl"
+            variant="outline"
+            borderWidth="2px"
+            borderColor="border.strong"
+            disabled={full}
+            onClick={() => record(false)}
+          >
+            Missed <Key>m</Key>
+          </Button>
+          <Button flex="1.4" h="20" fontSize="2xl" disabled={full} onClick={() => record(true)}>
+            Good <Key>g</Key>
+          </Button>
+        </Flex>
+        <Flex gap="3" mt="3">
+          <Button flex="1" h="12" variant="ghost" disabled={!last || pad.busy} onClick={takeBack}>
+            Take back <Key>u</Key>
+          </Button>
+          <Button
+            flex="1.4"
+            h="12"
+            colorPalette={session.endNow ? 'brick' : 'marigold'}
+            disabled={!begun || pad.unsent.length > 0}
+            loading={pad.busy}
+            onClick={finish}
+          >
+            {session.endNow ? 'End it here' : 'Finish the set'} <Key>f</Key>
+          </Button>
+        </Flex>
+      </Box>
       <Flex mt="4" justify="space-between" align="center">
         <Text fontSize="sm" color="fg.muted">
           It may leave at any time; water near by.
@@ -199,8 +211,7 @@ function HoldTimer({ hold, seconds }: { hold: ReturnType<typeof useHold>; second
   return (
     <Button
       w="full"
-      h="24"
-      mt="2"
+      h="20"
       variant="outline"
       borderWidth="2px"
       borderColor={reached ? 'accent' : 'border.strong'}

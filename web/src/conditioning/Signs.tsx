@@ -18,13 +18,13 @@ export function Signs({ seen, count, onTap, onTakeBack }: Props) {
   const last = seen.at(-1);
   const name = (id: string) => signs.data?.find((s) => s.id === id)?.name ?? id;
   return (
-    <Box as="section" aria-label="Signs" mt="5">
+    <Box as="section" aria-label="Signs" mt="3">
       {entries(signGroupWords).map(([group, words]) => (
-        <Box key={group} mb="3">
+        <Box key={group} mb="2">
           <Text fontWeight="700" fontSize="sm" color={group === 'overThreshold' ? 'stop' : 'fg'}>
             <span aria-hidden="true">{marks[group]}</span> {words}
           </Text>
-          <Flex wrap="wrap" gap="2" mt="1">
+          <Flex wrap="wrap" gap="1.5" mt="1">
             {signs.data
               ?.filter((s) => s.group === group)
               .map((s) => {

@@ -2,7 +2,7 @@ import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Schemas } from '../shared/api';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
-import { verdictWords } from '../shared/words';
+import { criterionWords, verdictWords } from '../shared/words';
 
 type Fit = Schemas['FitDto'];
 
@@ -51,8 +51,8 @@ export function FitList({
           {f.sizeId === chosen && <span>· chosen</span>}
           <Text as="span" ms="auto" fontWeight="700" color={f.verdict === 'out' ? 'stop' : 'fg'} whiteSpace="nowrap">
             {f.deciding.marginMm === null
-              ? ''
-              : `${f.deciding.marginMm >= 0 ? '+' : ''}${lengthText(f.deciding.marginMm, unit)}`}
+              ? criterionWords[f.deciding.name]
+              : `${criterionWords[f.deciding.name]} ${f.deciding.marginMm >= 0 ? '+' : ''}${lengthText(f.deciding.marginMm, unit)}`}
           </Text>
         </Flex>
         <Text fontSize="sm" color="fg.muted" lineHeight="1.3">

@@ -4,10 +4,11 @@ import { Link as RouterLink } from 'react-router';
 import { useThisDog } from '../dogs/useDog';
 import { Refused, words, type Schemas } from '../shared/api';
 import { Cautions } from '../shared/Cautions';
-import { useUnit } from '../shared/units';
+import { VerdictMark } from '../shared/Mark';
+import { lengthText, useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
-import { purposeWords } from '../shared/words';
+import { criterionWords, purposeWords, verdictWords } from '../shared/words';
 import { Criteria } from './Criteria';
 import { FitList } from './FitList';
 import { FitView } from './FitView';
@@ -152,6 +153,41 @@ function Pick({
   );
 }
 
+/** The answer in one line: the verdict, by how much, and what decides it. */
+function Verdict({ fit }: { fit: Schemas['FitDto'] }) {
+  const { unit } = useUnit();
+  const { marginMm, name } = fit.deciding;
+  const by =
+    marginMm === null
+      ? ''
+      : fit.verdict === 'out'
+        ? ` by ${lengthText(-marginMm, unit)}`
+        : marginMm < 0
+          ? ', with a warning'
+          : `, ${lengthText(marginMm, unit)} to spare`;
+  return (
+    <Flex
+      align="center"
+      gap="3"
+      my="2"
+      fontFamily="heading"
+      fontSize="2xl"
+      fontWeight="750"
+      color={fit.verdict === 'out' ? 'stop' : 'fg'}
+    >
+      <VerdictMark verdict={fit.verdict} size={24} />
+      <Text>
+        {verdictWords[fit.verdict]}
+        {by}
+        <Text as="span" fontSize="md" fontWeight="400" fontFamily="body" color="fg.muted">
+          {' '}
+          · decided by {criterionWords[name].toLowerCase()}
+        </Text>
+      </Text>
+    </Flex>
+  );
+}
+
 function InHand({
   card,
   sizeId,
@@ -180,7 +216,8 @@ function InHand({
           {fit.maker} · {fit.massG} g · {fit.colours.map((c) => c.name).join(' or ')}
         </Text>
       </Flex>
-      <Text mb="2">{fit.note}</Text>
+      <Text>{fit.note}</Text>
+      <Verdict fit={fit} />
       {drawing ? (
         <FitView fit={fit} drawing={drawing} coat={card.coatHex} neededDeg={neededDeg} />
       ) : (

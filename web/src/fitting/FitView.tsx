@@ -40,9 +40,11 @@ export function FitView({
       >
         <Head drawing={drawing.head} coat={coat} opened={Math.min(opened, WIDEST)} />
         <Basket strokes={drawing.basket} />
-        {drawing.dimensions.map((d) => (
-          <DimensionLine key={d.name} dimension={d} font={font} unit={unit} />
-        ))}
+        {drawing.dimensions
+          .filter((d) => d.name !== 'chinRoom' || opened === 0)
+          .map((d) => (
+            <DimensionLine key={d.name} dimension={d} font={font} unit={unit} />
+          ))}
       </chakra.svg>
       <Flex align="center" gap="5" wrap="wrap">
         <Slider.Root

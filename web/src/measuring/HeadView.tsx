@@ -87,7 +87,7 @@ export function HeadView({
           vectorEffect="non-scaling-stroke"
         />
         <Mark paths={marks.filter((m) => m.inSection).flatMap((m) => m.paths)} />
-        <text y={section.height + height * 0.05} textAnchor="middle" fontSize={height * 0.042} fill="currentColor">
+        <text y={section.height + width * 0.035} textAnchor="middle" fontSize={width * 0.024} fill="currentColor">
           at the fit line
         </text>
       </g>

@@ -98,7 +98,10 @@ export function ReadingLine({ line, readings, measured, onFocus, onAdd, onNext, 
           </Text>
           {measured && (
             <Text fontSize="xs" color="fg.muted" title="Standard uncertainty of the mean">
-              ± {lengthText(measured.standardUncertaintyMm, unit)}
+              ±{' '}
+              {unit === 'mm'
+                ? `${measured.standardUncertaintyMm.toFixed(1)} mm`
+                : lengthText(measured.standardUncertaintyMm, unit)}
             </Text>
           )}
         </Box>

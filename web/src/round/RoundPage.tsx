@@ -9,6 +9,7 @@ import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
+import { purposeWords } from '../shared/words';
 import { NextButton } from './NextButton';
 
 type Card = Schemas['DogCardDto'];
@@ -91,7 +92,9 @@ function Group({ title, cards }: { title: string; cards: Card[] }) {
                 <RouterLink to={`/dogs/${card.dog.id}`}>{card.dog.name}</RouterLink>
               </Link>
               <Text color="fg.muted" fontSize="sm">
-                {[card.breeds, card.dog.place].filter(Boolean).join(' · ')}
+                {[card.breeds, card.dog.place, card.dog.purposes.map((p) => purposeWords[p].toLowerCase()).join(', ')]
+                  .filter(Boolean)
+                  .join(' · ')}
               </Text>
             </Box>
             <Box flex={{ base: '1 0 100%', md: '0 0 24rem' }}>

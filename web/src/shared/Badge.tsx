@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import { useId } from 'react';
 import type { Schemas } from './api';
-import { outlinePath } from './drawing';
+import { outlinePath, viewBoxOf } from './drawing';
 
 const phases = ['measured', 'fitted', 'conditioned', 'wearing'] as const;
 const phaseNames = { measured: 'measured', fitted: 'fitted', conditioned: 'conditioned', wearing: 'wearing' };
@@ -20,14 +20,15 @@ export function Badge({
   card,
   size,
 }: {
-  card: Pick<Schemas['DogCardDto'], 'badge' | 'silhouette' | 'coatHex'>;
+  card: Pick<Schemas['DogCardDto'], 'badge' | 'portrait' | 'coatHex'>;
   size: number;
 }) {
   const id = useId();
-  const xs = card.silhouette.points.map((p) => p.x);
-  const ys = card.silhouette.points.map((p) => p.y);
-  const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const scale = 54 / Math.max(right - left, (bottom - top) * 1.1);
+  const box = viewBoxOf(
+    card.portrait.flatMap((stroke) => stroke.points),
+    0,
+  );
+  const scale = 58 / Math.max(box.width, box.height * 1.05);
   const label = phases.map((p) => `${phaseNames[p]} ${Math.round(card.badge[p] * 100)} %`).join(', ');
   return (
     <chakra.svg
@@ -71,14 +72,19 @@ export function Badge({
       })}
       <chakra.circle cx="50" cy="50" r={inner - 3} fill="bg.muted" stroke="currentColor" strokeWidth="1" />
       <g clipPath={`url(#${id}inside)`}>
-        <g transform={`translate(50 51) scale(${scale}) translate(${-(left + right) / 2} ${-(top + bottom) / 2})`}>
-          <path
-            d={outlinePath(card.silhouette)}
-            fill={card.coatHex}
-            stroke="currentColor"
-            strokeWidth={1.4 / scale}
-            strokeLinejoin="round"
-          />
+        <g
+          transform={`translate(51 51) scale(${scale}) translate(${-(box.x + box.width / 2)} ${-(box.y + box.height / 2)})`}
+        >
+          {card.portrait.map((stroke) => (
+            <path
+              key={stroke.name}
+              d={outlinePath(stroke)}
+              fill={stroke.name === 'eye' || stroke.name === 'nose' ? '#1c1a18' : card.coatHex}
+              stroke="currentColor"
+              strokeWidth={1.2 / scale}
+              strokeLinejoin="round"
+            />
+          ))}
         </g>
       </g>
     </chakra.svg>

@@ -687,7 +687,7 @@ export interface components {
             breeds: string;
             headShape: components["schemas"]["HeadShapeChoice"];
             coatHex: string;
-            silhouette: components["schemas"]["Stroke"];
+            portrait: components["schemas"]["Stroke"][];
             cautions: string[];
             choice: null | components["schemas"]["ChoiceDto"];
             /** Format: uuid */
@@ -1898,7 +1898,8 @@ export interface operations {
     bench: {
         parameters: {
             query?: {
-                unit?: components["schemas"]["ReadingUnit"];
+                /** @description The unit the messages speak in: mm, cm or in; mm when left out. */
+                unit?: string;
             };
             header?: never;
             path: {
@@ -1984,7 +1985,7 @@ export interface operations {
     removeReading: {
         parameters: {
             query?: {
-                unit?: components["schemas"]["ReadingUnit"];
+                unit?: string;
             };
             header?: never;
             path: {
@@ -2027,7 +2028,7 @@ export interface operations {
     restoreReading: {
         parameters: {
             query?: {
-                unit?: components["schemas"]["ReadingUnit"];
+                unit?: string;
             };
             header?: never;
             path: {
@@ -2154,9 +2155,13 @@ export interface operations {
     fits: {
         parameters: {
             query?: {
-                unit?: components["schemas"]["ReadingUnit"];
-                uses?: components["schemas"]["Purpose"][];
-                school?: components["schemas"]["School"];
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
                 fingers?: number;
             };
             header?: never;
@@ -2199,9 +2204,13 @@ export interface operations {
     fit: {
         parameters: {
             query?: {
-                unit?: components["schemas"]["ReadingUnit"];
-                uses?: components["schemas"]["Purpose"][];
-                school?: components["schemas"]["School"];
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
                 fingers?: number;
             };
             header?: never;

@@ -1,0 +1,106 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.DependencyInjection.Extensions;
+using Microsoft.Extensions.Time.Testing;
+
+namespace JauntyBadge.Server.Tests;
+
+/// <summary>The real server on a real port with a real SQLite file of its own; only the clock is ours.</summary>
+public sealed class PracticeServer : IDisposable
+{
+    private readonly Factory factory;
+
+    public PracticeServer()
+        : this(demo: false)
+    {
+    }
+
+    internal PracticeServer(bool demo, string? folder = null)
+    {
+        Folder = folder ?? Directory.CreateTempSubdirectory("jaunty-badge-").FullName;
+        factory = new Factory(Folder, demo, Clock);
+        factory.UseKestrel(0);
+        factory.StartServer();
+        Http = factory.CreateClient();
+    }
+
+    public FakeTimeProvider Clock { get; } = new(new DateTimeOffset(2026, 6, 1, 9, 0, 0, TimeSpan.Zero));
+
+    public string Folder { get; }
+
+    public HttpClient Http { get; }
+
+    public DateOnly Today => DateOnly.FromDateTime(Clock.GetUtcNow().DateTime);
+
+    /// <summary>Sends a request and answers status and JSON.</summary>
+    public async Task<Answer> SendAsync(HttpMethod method, string path, object? body = null)
+    {
+        using var request = new HttpRequestMessage(method, path);
+        if (body is not null)
+            request.Content = body is string raw ? new StringContent(raw, System.Text.Encoding.UTF8, "application/json") : JsonContent.Create(body);
+        using var response = await Http.SendAsync(request);
+        var text = await response.Content.ReadAsStringAsync();
+        return new Answer(response.StatusCode, text.StartsWith('{') || text.StartsWith('[') ? JsonNode.Parse(text)! : new JsonObject(), response.Content.Headers.ContentType?.MediaType);
+    }
+
+    public Task<Answer> GetAsync(string path) => SendAsync(HttpMethod.Get, path);
+
+    public Task<Answer> PostAsync(string path, object? body = null) => SendAsync(HttpMethod.Post, path, body);
+
+    public Task<Answer> PutAsync(string path, object? body = null) => SendAsync(HttpMethod.Put, path, body);
+
+    /// <summary>A dog with a purpose; answers its address.</summary>
+    public async Task<string> NewDogAsync(object? dog = null)
+    {
+        var made = await PostAsync("/api/dogs", dog ?? new { name = "Bracken", breedIds = new[] { "labrador-retriever" }, bodyMassKg = 28, purposes = new[] { "walks" } });
+        Assert.Equal(HttpStatusCode.Created, made.Status);
+        return $"/api/dogs/{made["id"]}";
+    }
+
+    /// <summary>The same dog, measured well.</summary>
+    public async Task<string> MeasuredDogAsync()
+    {
+        var dog = await NewDogAsync();
+        (string Measure, string? Side, string Text)[] readings =
+        [
+            ("noseToInnerEye", "left", "98"), ("noseToInnerEye", "right", "10,0 cm"), ("snoutGirth", null, "272"), ("snoutHeight", null, "80"),
+            ("snoutWidth", null, "73"), ("jawToNose", null, "5 7/8 in"), ("neckGirth", null, "430"),
+        ];
+        foreach (var (measure, side, text) in readings)
+            Assert.Equal(HttpStatusCode.OK, (await PostAsync($"{dog}/readings", new { measure, side, text })).Status);
+        return dog;
+    }
+
+    public void Dispose()
+    {
+        Http.Dispose();
+        factory.Dispose();
+    }
+
+    private sealed class Factory(string folder, bool demo, TimeProvider clock) : WebApplicationFactory<Program>
+    {
+        protected override void ConfigureWebHost(IWebHostBuilder builder)
+        {
+            builder.UseEnvironment("Production").UseSetting("data", folder).UseSetting("demo", demo.ToString());
+            builder.ConfigureServices(services => services.Replace(ServiceDescriptor.Singleton(clock)));
+        }
+    }
+}
+
+/// <summary>A status with its JSON.</summary>
+public sealed record Answer(HttpStatusCode Status, JsonNode Json, string? MediaType)
+{
+    public JsonNode? this[string name] => Json[name];
+
+    /// <summary>The first message for a field of a problem.</summary>
+    public string? Problem(string field) => Json["errors"]?[field]?[0]?.GetValue<string>();
+
+    public double Number(string name) => Json[name]!.GetValue<JsonElement>().GetDouble();
+
+    public string Text(string name) => Json[name]!.GetValue<string>();
+}

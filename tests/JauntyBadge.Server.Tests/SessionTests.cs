@@ -1,0 +1,156 @@
+using System.Net;
+using System.Text.Json.Nodes;
+
+namespace JauntyBadge.Server.Tests;
+
+public sealed class SessionTests : IDisposable
+{
+    private readonly PracticeServer server = new();
+
+    public void Dispose() => server.Dispose();
+
+    private async Task<(string Dog, string Session)> StartAsync()
+    {
+        var dog = await server.NewDogAsync();
+        var session = await server.PostAsync($"{dog}/sessions");
+        Assert.Equal(HttpStatusCode.OK, session.Status);
+        return (dog, $"/api/sessions/{session["id"]}");
+    }
+
+    private async Task<Answer> GoesAsync(string session, int good, int missed = 0)
+    {
+        for (var i = 0; i < good + missed; i++)
+            Assert.Equal(HttpStatusCode.OK, (await server.PutAsync($"{session}/goes/{Guid.NewGuid()}", new { success = i < good, heldMs = 1200 })).Status);
+        return await server.GetAsync(session);
+    }
+
+    private static string Decision(Answer session) => session["sets"]!.AsArray()[^1]!["decision"]!.GetValue<string>();
+
+    [Fact]
+    public async Task A_set_is_saved_as_it_happens_and_the_rule_decides_with_a_reason()
+    {
+        var (dog, session) = await StartAsync();
+        var open = await GoesAsync(session, 4, 1);
+        Assert.Equal(5, open["openSet"]!["goes"]!.AsArray().Count);
+        var finished = await server.PostAsync($"{session}/sets/1/finish");
+        Assert.Equal("raise", Decision(finished));
+        Assert.Contains("4 of 5 went well", finished["sets"]![0]!["reason"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Equal((2, 1), (finished["openSet"]!["number"]!.GetValue<int>(), finished["openSet"]!["target"]!.GetValue<int>()));
+
+        var again = await server.PostAsync($"{session}/sets/1/finish");
+        Assert.Equal(finished.Json.ToJsonString(), again.Json.ToJsonString());
+        await server.PostAsync($"{session}/end");
+        var plan = await server.GetAsync($"{dog}/plan");
+        Assert.Equal(1, plan["steps"]!.AsArray().Single(s => s!["state"]!.GetValue<string>() == "here")!["target"]!.GetValue<int>());
+    }
+
+    [Fact]
+    public async Task A_go_sent_twice_counts_once_one_can_be_taken_back_and_a_set_has_ten()
+    {
+        var (_, session) = await StartAsync();
+        var go = $"{session}/goes/{Guid.NewGuid()}";
+        await server.PutAsync(go, new { success = true });
+        await server.PutAsync(go, new { success = true });
+        Assert.Single((await server.GetAsync(session))["openSet"]!["goes"]!.AsArray());
+        Assert.Empty((await server.SendAsync(HttpMethod.Delete, go))["openSet"]!["goes"]!.AsArray());
+        await GoesAsync(session, 10);
+        Assert.Equal(HttpStatusCode.Conflict, (await server.PutAsync($"{session}/goes/{Guid.NewGuid()}", new { success = true })).Status);
+    }
+
+    [Fact]
+    public async Task Over_threshold_ends_the_session_until_tomorrow()
+    {
+        var (dog, session) = await StartAsync();
+        await GoesAsync(session, 2);
+        var seen = await server.PutAsync($"{session}/signs/{Guid.NewGuid()}", new { signId = "freezes" });
+        Assert.True(seen["endNow"]!.GetValue<bool>());
+        var finished = await server.PostAsync($"{session}/sets/1/finish");
+        Assert.Equal("endNow", Decision(finished));
+        Assert.NotNull(finished["endedAt"]);
+        Assert.Equal("2026-06-02", (await server.GetAsync($"{dog}/plan")).Text("notBefore"));
+        var tooSoon = await server.PostAsync($"{dog}/sessions");
+        Assert.Equal(HttpStatusCode.Conflict, tooSoon.Status);
+        Assert.Contains("not before", tooSoon.Text("detail"), StringComparison.Ordinal);
+        server.Clock.Advance(TimeSpan.FromDays(1));
+        Assert.Equal(HttpStatusCode.OK, (await server.PostAsync($"{dog}/sessions")).Status);
+    }
+
+    [Fact]
+    public async Task A_sign_can_be_taken_back_and_an_unknown_one_is_refused()
+    {
+        var (_, session) = await StartAsync();
+        var seen = $"{session}/signs/{Guid.NewGuid()}";
+        await server.PutAsync(seen, new { signId = "growls" });
+        Assert.False((await server.SendAsync(HttpMethod.Delete, seen))["endNow"]!.GetValue<bool>());
+        Assert.NotNull((await server.PutAsync(seen, new { signId = "sings" })).Problem("signId"));
+    }
+
+    [Fact]
+    public async Task Two_good_days_pass_a_step()
+    {
+        var (dog, session) = await StartAsync();
+        await GoesAsync(session, 6);
+        await server.PostAsync($"{session}/sets/1/finish"); // 3 → 5 times, the top target
+        await GoesAsync(session, 6);
+        Assert.Equal("same", Decision(await server.PostAsync($"{session}/sets/2/finish")));
+        server.Clock.Advance(TimeSpan.FromDays(1));
+        var next = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
+        await GoesAsync(next, 6);
+        Assert.Equal("passed", Decision(await server.PostAsync($"{next}/sets/1/finish")));
+        Assert.Equal("charge-marker", (await server.GetAsync(next))["openSet"]!["stepId"]!.GetValue<string>());
+    }
+
+    [Fact]
+    public async Task A_dog_has_one_open_session_which_starting_again_goes_on_with()
+    {
+        var dog = await server.NewDogAsync();
+        var starts = await Task.WhenAll(Enumerable.Range(0, 6).Select(_ => server.PostAsync($"{dog}/sessions")));
+        Assert.All(starts, s => Assert.True(s.Status is HttpStatusCode.OK or HttpStatusCode.Conflict));
+        Assert.Single(starts.Where(s => s.Status == HttpStatusCode.OK).Select(s => s.Text("id")).Distinct());
+        Assert.Equal("session", (await server.GetAsync(dog))["next"]!["kind"]!.GetValue<string>());
+    }
+
+    [Fact]
+    public async Task An_empty_session_leaves_no_trace_and_an_ended_one_takes_no_more()
+    {
+        var (dog, session) = await StartAsync();
+        await server.PostAsync($"{session}/end");
+        Assert.Empty((await server.GetAsync($"{dog}/sessions")).Json.AsArray());
+        var other = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
+        await GoesAsync(other, 1);
+        var ended = await server.PostAsync($"{other}/end");
+        Assert.Equal("same", Decision(ended));
+        Assert.Equal(HttpStatusCode.Conflict, (await server.PutAsync($"{other}/goes/{Guid.NewGuid()}", new { success = true })).Status);
+        Assert.Equal(HttpStatusCode.NotFound, (await server.PostAsync($"{other}/sets/9/finish")).Status);
+    }
+
+    [Fact]
+    public async Task The_plan_can_be_set_by_hand_with_a_note_and_a_gap_starts_lower()
+    {
+        var dog = await server.NewDogAsync();
+        Assert.NotNull((await server.PostAsync($"{dog}/plan/position", new { stepId = "hold-short", target = 2 })).Problem("note"));
+        Assert.NotNull((await server.PostAsync($"{dog}/plan/position", new { stepId = "hold-short", target = 9, note = "x" })).Problem("target"));
+        Assert.NotNull((await server.PostAsync($"{dog}/plan/position", new { stepId = "muzzle-alone", note = "x" })).Problem("stepId"));
+        var plan = await server.PostAsync($"{dog}/plan/position", new { stepId = "hold-short", target = 2, note = "trained elsewhere" });
+        Assert.Equal("trained elsewhere", plan.Text("lastReason"));
+
+        var first = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
+        await GoesAsync(first, 3, 2);
+        await server.PostAsync($"{first}/end");
+        server.Clock.Advance(TimeSpan.FromDays(10));
+        var later = await server.PostAsync($"{dog}/sessions");
+        Assert.Contains("10 days without training", later.Text("gapReason"), StringComparison.Ordinal);
+        Assert.Equal(1, later["openSet"]!["target"]!.GetValue<int>());
+        Assert.Equal(2, later["openSet"]!["holdSeconds"]!.GetValue<double>());
+    }
+
+    [Fact]
+    public async Task Editing_the_dog_in_mid_plan_keeps_the_place()
+    {
+        var dog = await server.NewDogAsync(new { name = "Nettle", temperament = "soured" });
+        await server.PostAsync($"{dog}/plan/position", new { stepId = "muzzle-alone", note = "x" });
+        await server.PutAsync(dog, new { name = "Nettle", temperament = "bold", version = 1 });
+        var here = (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Single((JsonNode? s) => s!["state"]!.GetValue<string>() == "here")!;
+        Assert.Equal("look-at-it", here["step"]!["id"]!.GetValue<string>());
+    }
+}
