@@ -18,7 +18,8 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems) : 
         var refusal = exception switch
         {
             Refusal known => known,
-            BadHttpRequestException { InnerException: JsonException json } => NotReadable(json, httpContext.GetEndpoint()?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType),
+            BadHttpRequestException { InnerException: JsonException json } => NotReadable(
+                json, httpContext.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType),
             BadHttpRequestException bad => NotUsable(bad),
             DbUpdateConcurrencyException => Refusal.Conflict("It was changed by someone else in the meantime. Load it again; what you typed is still on your screen."),
             _ => null,
