@@ -10,8 +10,16 @@ public sealed class DogTests(PracticeServer server) : IClassFixture<PracticeServ
     {
         var dog = await server.NewDogAsync(new
         {
-            name = " Fern ", place = "Overwend Farm", ageMonths = 30, breedIds = new[] { "border-collie", "beagle" }, bodyMassKg = 18.2, coatId = "black",
-            purposes = new[] { "clinic", "walks" }, temperament = "wary", sensitivities = new[] { "clicks" }, biteTier = "threatens",
+            name = " Fern ",
+            place = "Overwend Farm",
+            ageMonths = 30,
+            breedIds = new[] { "border-collie", "beagle" },
+            bodyMassKg = 18.2,
+            coatId = "black",
+            purposes = new[] { "clinic", "walks" },
+            temperament = "wary",
+            sensitivities = new[] { "clicks" },
+            biteTier = "threatens",
         });
         var card = await server.GetAsync(dog);
         Assert.Equal("Fern", card["dog"]!["name"]!.GetValue<string>());

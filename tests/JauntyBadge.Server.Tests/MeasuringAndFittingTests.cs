@@ -73,7 +73,10 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
         var whatIf = await server.PostAsync("/api/what-if/fit", new
         {
             snout = new { noseToInnerEyeLeftMm = 98, noseToInnerEyeRightMm = 100, snoutGirthMm = 272, snoutHeightMm = 80, snoutWidthMm = 73, jawToNoseMm = 149.225, neckGirthMm = 430, headShape = "medium" },
-            basket, school = "everyday", neededGapeDeg = 15, fingers = 2,
+            basket,
+            school = "everyday",
+            neededGapeDeg = 15,
+            fingers = 2,
         });
         foreach (var number in new[] { "noseRoomMm", "eyeRoomMm", "gapeDeg", "neckLoopMm" })
             Assert.Equal(whatIf.Number(number), first[number]!.GetValue<double>(), 5);

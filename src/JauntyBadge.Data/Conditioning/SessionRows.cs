@@ -51,7 +51,11 @@ public sealed class SetRow
             (at, decision.Kind, decision.Reason, decision.Basis.ToString(), decision.IfStuck, decision.EndSession);
         return new PlanMoveRow
         {
-            DogId = DogId, At = at, StepId = decision.Next?.StepId, Target = decision.Next?.Target ?? 0, NotBefore = decision.Next?.NotBefore,
+            DogId = DogId,
+            At = at,
+            StepId = decision.Next?.StepId,
+            Target = decision.Next?.Target ?? 0,
+            NotBefore = decision.Next?.NotBefore,
             Reason = decision.Reason,
         };
     }

@@ -63,10 +63,21 @@ internal sealed record DemoDog(
     private static DogRow Dog(
         string name, string place, DateOnly? born, List<string> breeds, double kg, string coat, List<Purpose> purposes, Temperament temperament,
         List<Sensitivity>? sensitivities = null, BiteTier tier = BiteTier.None, string? notes = null) => new()
-    {
-        Id = Guid.NewGuid(), Name = name, Place = place, BirthDate = born, BirthDateEstimated = born is not null, BreedIds = breeds, BodyMassKg = kg, CoatId = coat,
-        Purposes = purposes, Temperament = temperament, Sensitivities = sensitivities ?? [], BiteTier = tier, Notes = notes,
-    };
+        {
+            Id = Guid.NewGuid(),
+            Name = name,
+            Place = place,
+            BirthDate = born,
+            BirthDateEstimated = born is not null,
+            BreedIds = breeds,
+            BodyMassKg = kg,
+            CoatId = coat,
+            Purposes = purposes,
+            Temperament = temperament,
+            Sensitivities = sensitivities ?? [],
+            BiteTier = tier,
+            Notes = notes,
+        };
 
     private static (Measure, Side?, string)[] Head(
         string left, string right, string girth, string height, string width, string jaw, string neck, string[]? again = null) =>

@@ -123,7 +123,13 @@ public static class DemoPractice
             var start = at;
             var set = new SetRow
             {
-                SessionId = session.Id, DogId = dogId, Number = session.Sets.Count + 1, StepId = told.Set.StepId, Target = told.Set.Target, StartedAt = start, Day = day,
+                SessionId = session.Id,
+                DogId = dogId,
+                Number = session.Sets.Count + 1,
+                StepId = told.Set.StepId,
+                Target = told.Set.Target,
+                StartedAt = start,
+                Day = day,
                 Goes = [.. Enumerable.Range(0, told.Set.Goes).Select(i => Go(i < told.Set.Successes, hold, start.AddSeconds(6 * i + 3)))],
                 Signs = [.. told.Signs.Select((s, i) => new SignRow { Id = Guid.NewGuid(), SignId = s, At = start.AddSeconds(20 + 5 * i) })],
             };
@@ -141,6 +147,9 @@ public static class DemoPractice
 
     private static GoRow Go(bool success, TimeSpan? hold, DateTime at) => new()
     {
-        Id = Guid.NewGuid(), Success = success, At = at, HeldMs = hold is { } asked ? (int)(asked.TotalMilliseconds * (success ? 1.05 : 0.4)) : null,
+        Id = Guid.NewGuid(),
+        Success = success,
+        At = at,
+        HeldMs = hold is { } asked ? (int)(asked.TotalMilliseconds * (success ? 1.05 : 0.4)) : null,
     };
 }

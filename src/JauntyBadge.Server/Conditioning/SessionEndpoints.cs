@@ -155,7 +155,13 @@ internal static class SessionEndpoints
 
     private static SetRow NewSet(SessionRow session, int number, PlanPosition at, TimeProvider clock) => new()
     {
-        SessionId = session.Id, DogId = session.DogId, Number = number, StepId = at.StepId, Target = at.Target, StartedAt = clock.UtcNow(), Day = clock.Today(),
+        SessionId = session.Id,
+        DogId = session.DogId,
+        Number = number,
+        StepId = at.StepId,
+        Target = at.Target,
+        StartedAt = clock.UtcNow(),
+        Day = clock.Today(),
     };
 
     private static SetRow OpenSet(SessionRow session) => session.EndedAt is not null

@@ -18,6 +18,9 @@ public sealed record WhatIfReading(string? Text = null, ReadingUnit? Unit = null
 /// <summary>The length understood.</summary>
 public sealed record ReadingUnderstood(double Millimetres, string AsTaken);
 
+/// <summary>What is made of a length while it is still being typed: either a length or what is wrong so far.</summary>
+public sealed record ReadingSoFar(double? Millimetres, string? Problem);
+
 /// <summary>A reading for a dog.</summary>
 /// <param name="Id">Made by the caller so that a reading sent twice counts once; left out, the server makes one.</param>
 public sealed record ReadingEntry(Guid? Id = null, Measure? Measure = null, Side? Side = null, string? Text = null, ReadingUnit? Unit = null);
@@ -53,6 +56,8 @@ internal static class MeasuringEndpoints
     {
         api.MapPost("/what-if/reading", Understand).WithName("whatIfReading").WithTags("What if").WithSummary("Read a length the way people write it.");
 
+        api.MapGet("/readings/so-far", SoFar).WithName("readingSoFar").WithTags("Measuring").WithSummary("What is made of a length while it is being typed; half a length is no error here.");
+
         var bench = api.MapGroup("/dogs/{id:guid}").WithTags("Measuring");
         bench.MapGet("/bench", BenchAsync).WithName("bench").WithSummary("Readings, cross-checks and the head drawn from them.");
         bench.MapPost("/readings", AddAsync).WithName("addReading").WithSummary("Add a reading, kept as taken.");
@@ -67,6 +72,9 @@ internal static class MeasuringEndpoints
         var parsed = Parse(asked.Text, asked.Unit);
         return new ReadingUnderstood(parsed.Value.Millimeters.Tidy(), parsed.AsTaken);
     }
+
+    private static ReadingSoFar SoFar(string text, string? unit = null) =>
+        ReadingParser.TryParse(text, Shown(unit), out var parsed, out var problem) ? new(parsed.Value.Millimeters.Tidy(), null) : new(null, problem);
 
     private static ParsedReading Parse(string? text, ReadingUnit? unit) =>
         ReadingParser.TryParse(text, unit ?? ReadingUnit.Mm, out var parsed, out var problem) ? parsed : throw Refusal.Field("text", problem);
@@ -99,8 +107,14 @@ internal static class MeasuringEndpoints
             await RefuseImpossibleAsync(db, id, entry, parsed, cancel);
             db.Readings.Add(new ReadingRow
             {
-                Id = readingId, DogId = id, Measure = entry.Measure!.Value, Side = entry.Side, Millimetres = parsed.Value.Millimeters,
-                Unit = parsed.Unit, AsTaken = parsed.AsTaken, TakenAt = clock.UtcNow(),
+                Id = readingId,
+                DogId = id,
+                Measure = entry.Measure!.Value,
+                Side = entry.Side,
+                Millimetres = parsed.Value.Millimeters,
+                Unit = parsed.Unit,
+                AsTaken = parsed.AsTaken,
+                TakenAt = clock.UtcNow(),
             });
             await db.SaveChangesAsync(cancel);
         }

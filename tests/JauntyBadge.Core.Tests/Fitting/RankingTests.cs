@@ -12,7 +12,10 @@ public class RankingTests
 
     private static DogProfile Dog(params Purpose[] purposes) => new()
     {
-        Name = "Bracken", Breeds = [Breed.Find("labrador-retriever")!], BodyMass = Mass.FromKilograms(28), Purposes = purposes,
+        Name = "Bracken",
+        Breeds = [Breed.Find("labrador-retriever")!],
+        BodyMass = Mass.FromKilograms(28),
+        Purposes = purposes,
     };
 
     private static IReadOnlyList<RankedFit> Rank(DogProfile dog, SnoutModel? snout = null) =>

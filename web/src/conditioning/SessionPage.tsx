@@ -70,7 +70,7 @@ function OpenSet({
     if (full) return;
     pad.go(success, hold.stop());
   };
-  const finish = () => begun && pad.unsent.length === 0 && !pad.busy && pad.finish(set.number);
+  const finish = () => begun && !pad.busy && pad.finish(set.number);
   const takeBack = () => last && pad.takeBackGo(last.id);
   useHotkeys('g', () => record(true));
   useHotkeys('m', () => record(false));
@@ -153,7 +153,7 @@ function OpenSet({
             flex="1.4"
             h="12"
             colorPalette={session.endNow ? 'brick' : 'marigold'}
-            disabled={!begun || pad.unsent.length > 0}
+            disabled={!begun}
             loading={pad.busy}
             onClick={finish}
           >
@@ -165,7 +165,7 @@ function OpenSet({
         <Text fontSize="sm" color="fg.muted">
           It may leave at any time; water near by.
         </Text>
-        <Button variant="ghost" onClick={pad.end} disabled={pad.busy || pad.unsent.length > 0}>
+        <Button variant="ghost" onClick={pad.end} disabled={pad.busy}>
           End session
         </Button>
       </Flex>

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useDogChanged } from '../dogs/useDog';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
@@ -7,6 +7,9 @@ import { complain } from '../shared/notices';
 import { forget, keep, waitingFor, type Unsent } from './unsent';
 
 export type Session = Schemas['SessionDto'];
+
+const RETRY_MS = 2000;
+const MOST_TRIES = 20;
 
 export const sessionKey = (id: string) => ['session', id] as const;
 
@@ -61,34 +64,49 @@ export function useSession(sessionId: string) {
     [queries, sessionId],
   );
 
-  const deliver = useCallback(
-    async (item: Unsent) => {
-      try {
-        take(await send(sessionId, item));
-      } catch (error) {
-        // The network may come back; a refusal will not change.
-        if (!(error instanceof Refused) || error.status >= 500) return;
-        failed(error);
+  // One at a time and in order: each answer is the whole session, so a late one must not overwrite a newer one.
+  const delivering = useRef(false);
+  const deliver = useCallback(async () => {
+    if (delivering.current) return;
+    delivering.current = true;
+    try {
+      for (let item = waitingFor(sessionId)[0]; item; item = waitingFor(sessionId)[0]) {
+        try {
+          take(await send(sessionId, item));
+        } catch (error) {
+          // The network may come back; a refusal will not change.
+          if (!(error instanceof Refused) || error.status >= 500) return;
+          failed(error);
+        }
+        forget(sessionId, item.id);
+        setUnsent(waitingFor(sessionId));
       }
-      forget(sessionId, item.id);
-      setUnsent(waitingFor(sessionId));
-    },
-    [sessionId, take, failed],
-  );
+    } finally {
+      delivering.current = false;
+    }
+  }, [sessionId, take, failed]);
 
   useEffect(() => {
     if (unsent.length === 0) return;
-    const timer = setInterval(() => waitingFor(sessionId).forEach((item) => void deliver(item)), 3000);
+    const timer = setInterval(() => void deliver(), RETRY_MS);
     return () => clearInterval(timer);
-  }, [unsent.length, sessionId, deliver]);
+  }, [unsent.length, deliver]);
 
   const save = (item: Unsent) => {
     keep(sessionId, item);
     setUnsent(waitingFor(sessionId));
-    void deliver(item);
+    void deliver();
+  };
+  /** A set is finished on what the server has, so everything tapped goes there first. */
+  const delivered = async () => {
+    for (let tries = 0; waitingFor(sessionId).length > 0; tries++) {
+      if (tries === MOST_TRIES) throw new Error('Not everything is saved yet. Try again when the network is back.');
+      await deliver();
+      await new Promise((done) => setTimeout(done, 100));
+    }
   };
   const act = useMutation({
-    mutationFn: (call: () => Promise<Session>) => call(),
+    mutationFn: (call: () => Promise<Session>) => delivered().then(call),
     onSuccess: async (answer) => {
       take(answer);
       await changed(answer.dogId);

@@ -29,6 +29,12 @@ export function BenchPage() {
     fields?.[(at + 1) % fields.length]?.focus();
   };
 
+  // A refused reading is gone back to, unless the next one is being typed already.
+  const back = (field: HTMLElement | null) => {
+    const now = document.activeElement;
+    if (!(now instanceof HTMLInputElement) || now.value === '') field?.focus();
+  };
+
   return (
     <Grid
       templateColumns={{ base: '1fr', lg: 'minmax(0, 1.15fr) minmax(26rem, 1fr)' }}
@@ -73,6 +79,7 @@ export function BenchPage() {
                 add.mutateAsync({ id: crypto.randomUUID(), measure: line.guide.measure, side: line.side, text })
               }
               onNext={() => next(i)}
+              onFail={back}
               onRemove={(reading) => void remove(reading)}
             />
           ))}

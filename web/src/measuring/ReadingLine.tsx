@@ -12,56 +12,61 @@ interface Props {
   onFocus: () => void;
   onAdd: (text: string) => Promise<void>;
   onNext: () => void;
+  /** Called with the field when its reading was refused after the focus had gone on. */
+  onFail: (field: HTMLElement | null) => void;
   onRemove: (reading: Schemas['ReadingDto']) => void;
 }
 
 /** What the core makes of the text while it is being typed. */
-function useUnderstood(text: string) {
+function useSoFar(text: string) {
   const { unit } = useUnit();
   const asked = useDeferredValue(text.trim());
   return useQuery({
-    queryKey: ['what-if-reading', asked, unit],
-    queryFn: () => ask(api.POST('/api/what-if/reading', { body: { text: asked, unit } })),
+    queryKey: ['reading-so-far', asked, unit],
+    queryFn: () => ask(api.GET('/api/readings/so-far', { params: { query: { text: asked, unit } } })),
     enabled: asked !== '',
     staleTime: Infinity,
-    retry: false,
   });
 }
 
 /** One measure: its mean, the readings it comes from, and the field for the next one. Enter saves and goes on. */
-export function ReadingLine({ line, readings, measured, onFocus, onAdd, onNext, onRemove }: Props) {
+export function ReadingLine({ line, readings, measured, onFocus, onAdd, onNext, onFail, onRemove }: Props) {
   const { unit } = useUnit();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
-  const understood = useUnderstood(text);
+  const [saving, setSaving] = useState(false);
+  const soFar = useSoFar(text);
   const id = useId();
   const name = line.guide.name + (line.side ? `, ${line.side}` : '');
 
   const save = async () => {
-    if (text.trim() === '') {
-      onNext();
+    if (saving) return;
+    if (text.trim() !== '' && soFar.data?.problem) {
+      setProblem(soFar.data.problem);
       return;
     }
+    // On to the next field at once: a fast typist does not wait for the server.
+    onNext();
+    if (text.trim() === '') return;
+    setSaving(true);
     try {
       await onAdd(text);
       setText('');
       setProblem(null);
-      onNext();
     } catch (error) {
       setProblem(
         error instanceof Refused
           ? (error.fields.text ?? error.message)
           : `${words(error)} It is still here; press Enter to try again.`,
       );
+      onFail(document.getElementById(id));
+    } finally {
+      setSaving(false);
     }
   };
 
-  const meant =
-    text.trim() === ''
-      ? ''
-      : understood.data
-        ? `= ${understood.data.millimetres.toFixed(1).replace(/\.0$/, '')} mm`
-        : '';
+  const mm = soFar.data?.millimetres;
+  const meant = saving ? 'saving…' : text.trim() !== '' && mm ? `= ${mm.toFixed(1).replace(/\.0$/, '')} mm` : '';
   return (
     <Box as="li" py="2" borderBottomWidth="1px" borderColor="border">
       <Flex align="center" gap="3">
@@ -109,6 +114,7 @@ export function ReadingLine({ line, readings, measured, onFocus, onAdd, onNext, 
           id={id}
           data-reading={line.guide.measure + (line.side ?? '')}
           value={text}
+          readOnly={saving}
           inputMode="text"
           autoComplete="off"
           enterKeyHint="next"

@@ -38,8 +38,7 @@ export const Key = chakra('kbd', {
     borderWidth: '1px',
     borderColor: 'currentColor',
     borderRadius: 'sm',
-    opacity: 0.85,
     display: 'inline-block',
-    '@media (pointer: coarse)': { display: 'none' },
+    '@media (pointer: coarse), (max-width: 40em)': { display: 'none' },
   },
 });

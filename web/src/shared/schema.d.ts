@@ -89,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/readings/so-far": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is made of a length while it is being typed; half a length is no error here. */
+        get: operations["readingSoFar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -522,8 +539,6 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        /** @enum {unknown} */
-        AmountOfSubstanceUnit: "centimole" | "centipoundMole" | "decimole" | "decipoundMole" | "kilomole" | "kilopoundMole" | "megamole" | "micromole" | "micropoundMole" | "millimole" | "millipoundMole" | "mole" | "nanomole" | "nanopoundMole" | "poundMole" | "picomole" | "femtomole" | null;
         BadgeDto: {
             /** Format: double */
             measured: number;
@@ -533,32 +548,6 @@ export interface components {
             conditioned: number;
             /** Format: double */
             wearing: number;
-        };
-        BaseDimensions: {
-            /** Format: int32 */
-            length: number;
-            /** Format: int32 */
-            mass: number;
-            /** Format: int32 */
-            time: number;
-            /** Format: int32 */
-            current: number;
-            /** Format: int32 */
-            temperature: number;
-            /** Format: int32 */
-            amount: number;
-            /** Format: int32 */
-            luminousIntensity: number;
-        };
-        BaseUnits: {
-            length?: components["schemas"]["LengthUnit"];
-            mass?: components["schemas"]["MassUnit"];
-            time?: components["schemas"]["DurationUnit"];
-            current?: components["schemas"]["ElectricCurrentUnit"];
-            temperature?: components["schemas"]["TemperatureUnit"];
-            amount?: components["schemas"]["AmountOfSubstanceUnit"];
-            luminousIntensity?: components["schemas"]["LuminousIntensityUnit"];
-            isFullyDefined?: boolean;
         };
         /** @description The ground a number stands on, shown to whoever asks "why this number?". */
         Basis: {
@@ -735,16 +724,6 @@ export interface components {
             /** Format: int32 */
             version?: null | number;
         };
-        /** @enum {unknown} */
-        DurationUnit: "day" | "hour" | "julianYear" | "microsecond" | "millisecond" | "minute" | "month30" | "nanosecond" | "second" | "week" | "year365" | "sol" | null;
-        /** @enum {unknown} */
-        ElectricCurrentUnit: "ampere" | "centiampere" | "kiloampere" | "megaampere" | "microampere" | "milliampere" | "nanoampere" | "picoampere" | "femtoampere" | null;
-        FeetInches: {
-            /** Format: double */
-            feet: number;
-            /** Format: double */
-            inches: number;
-        };
         /** @description One thing the readings say against each other. */
         Finding: {
             /** @description Stable code of the check. */
@@ -891,12 +870,6 @@ export interface components {
             value: string;
             basis: components["schemas"]["Basis"];
         };
-        IQuantityOfLengthUnit: {
-            unit?: components["schemas"]["LengthUnit"];
-            quantityInfo?: components["schemas"]["QuantityInfoOfLengthUnit"];
-            dimensions?: components["schemas"]["BaseDimensions"];
-            value?: components["schemas"]["QuantityValue"];
-        };
         KeptCriterion: {
             name: components["schemas"]["CriterionName"];
             verdict: components["schemas"]["Verdict"];
@@ -937,104 +910,6 @@ export interface components {
             stage: components["schemas"]["Stage"];
             reason: string;
         };
-        Length: {
-            feetInches?: components["schemas"]["FeetInches"];
-            /** Format: double */
-            value?: number;
-            unit?: components["schemas"]["LengthUnit"];
-            quantityInfo?: components["schemas"]["QuantityInfoOfLengthUnit"];
-            dimensions?: components["schemas"]["BaseDimensions"];
-            /** Format: double */
-            angstroms?: number;
-            /** Format: double */
-            astronomicalUnits?: number;
-            /** Format: double */
-            centimeters?: number;
-            /** Format: double */
-            chains?: number;
-            /** Format: double */
-            dataMiles?: number;
-            /** Format: double */
-            decameters?: number;
-            /** Format: double */
-            decimeters?: number;
-            /** Format: double */
-            dtpPicas?: number;
-            /** Format: double */
-            dtpPoints?: number;
-            /** Format: double */
-            fathoms?: number;
-            /** Format: double */
-            femtometers?: number;
-            /** Format: double */
-            feet?: number;
-            /** Format: double */
-            gigameters?: number;
-            /** Format: double */
-            hands?: number;
-            /** Format: double */
-            hectometers?: number;
-            /** Format: double */
-            inches?: number;
-            /** Format: double */
-            kilofeet?: number;
-            /** Format: double */
-            kilolightYears?: number;
-            /** Format: double */
-            kilometers?: number;
-            /** Format: double */
-            kiloparsecs?: number;
-            /** Format: double */
-            kiloyards?: number;
-            /** Format: double */
-            lightYears?: number;
-            /** Format: double */
-            megalightYears?: number;
-            /** Format: double */
-            megameters?: number;
-            /** Format: double */
-            megaparsecs?: number;
-            /** Format: double */
-            meters?: number;
-            /** Format: double */
-            microinches?: number;
-            /** Format: double */
-            micrometers?: number;
-            /** Format: double */
-            mils?: number;
-            /** Format: double */
-            miles?: number;
-            /** Format: double */
-            millimeters?: number;
-            /** Format: double */
-            nanometers?: number;
-            /** Format: double */
-            nauticalMiles?: number;
-            /** Format: double */
-            parsecs?: number;
-            /** Format: double */
-            picometers?: number;
-            /** Format: double */
-            printerPicas?: number;
-            /** Format: double */
-            printerPoints?: number;
-            /** Format: double */
-            shackles?: number;
-            /** Format: double */
-            solarRadiuses?: number;
-            /** Format: double */
-            twips?: number;
-            /** Format: double */
-            usSurveyFeet?: number;
-            /** Format: double */
-            yards?: number;
-        };
-        /** @enum {unknown} */
-        LengthUnit: "angstrom" | "astronomicalUnit" | "centimeter" | "chain" | "dataMile" | "decameter" | "decimeter" | "dtpPica" | "dtpPoint" | "fathom" | "foot" | "hand" | "hectometer" | "inch" | "kilolightYear" | "kilometer" | "kiloparsec" | "lightYear" | "megalightYear" | "megaparsec" | "meter" | "microinch" | "micrometer" | "mil" | "mile" | "millimeter" | "nanometer" | "nauticalMile" | "parsec" | "printerPica" | "printerPoint" | "shackle" | "solarRadius" | "twip" | "usSurveyFoot" | "yard" | "kiloyard" | "megameter" | "picometer" | "gigameter" | "kilofoot" | "femtometer";
-        /** @enum {unknown} */
-        LuminousIntensityUnit: "candela" | null;
-        /** @enum {unknown} */
-        MassUnit: "centigram" | "decagram" | "decigram" | "earthMass" | "grain" | "gram" | "hectogram" | "kilogram" | "kilopound" | "kilotonne" | "longHundredweight" | "longTon" | "megapound" | "megatonne" | "microgram" | "milligram" | "nanogram" | "ounce" | "pound" | "shortHundredweight" | "shortTon" | "slug" | "solarMass" | "stone" | "tonne" | "picogram" | "femtogram" | null;
         /**
          * @description What a muzzle is made of.
          * @enum {string}
@@ -1142,8 +1017,6 @@ export interface components {
             girthMinMm?: null | number;
             /** Format: double */
             girthMaxMm?: null | number;
-            /** @description The snout girths a tube or cover takes, or null for a basket. */
-            girthRange?: components["schemas"]["Window"];
         };
         /**
          * @description What sort of muzzle it is.
@@ -1222,18 +1095,6 @@ export interface components {
          * @enum {string}
          */
         Purpose: "clinic" | "walks" | "visitors" | "transport" | "scavenging" | "working";
-        QuantityInfoOfLengthUnit: {
-            unitInfos: components["schemas"]["UnitInfoOfLengthUnit"][];
-            baseUnitInfo?: components["schemas"]["UnitInfoOfLengthUnit"];
-            zero: components["schemas"]["IQuantityOfLengthUnit"];
-            unitType?: components["schemas"]["LengthUnit"];
-            name: string;
-            valueType?: components["schemas"]["Type"];
-            baseDimensions: components["schemas"]["BaseDimensions"];
-        };
-        QuantityValue: {
-            isDecimal?: boolean;
-        };
         ReadingDto: {
             /** Format: uuid */
             id: string;
@@ -1253,6 +1114,11 @@ export interface components {
             side?: null | components["schemas"]["Side"];
             text?: null | string;
             unit?: null | components["schemas"]["ReadingUnit"];
+        };
+        ReadingSoFar: {
+            /** Format: double */
+            millimetres: null | number;
+            problem: null | string;
         };
         ReadingUnderstood: {
             /** Format: double */
@@ -1396,16 +1262,6 @@ export interface components {
          * @enum {string}
          */
         Temperament: "bold" | "typical" | "wary" | "soured";
-        /** @enum {unknown} */
-        TemperatureUnit: "degreeCelsius" | "degreeDelisle" | "degreeFahrenheit" | "degreeNewton" | "degreeRankine" | "degreeReaumur" | "degreeRoemer" | "kelvin" | "millidegreeCelsius" | "solarTemperature" | null;
-        Type: unknown;
-        UnitInfoOfLengthUnit: {
-            value?: components["schemas"]["LengthUnit"];
-            name?: null | string;
-            pluralName?: null | string;
-            baseUnits?: components["schemas"]["BaseUnits"];
-            quantityName?: null | string;
-        };
         /**
          * @description How a criterion, or the whole, came out. Ordered from best to worst.
          * @enum {string}
@@ -1431,11 +1287,6 @@ export interface components {
             fingers?: null | number;
             /** Format: double */
             fingerThicknessMm?: null | number;
-        };
-        Window: {
-            low?: components["schemas"]["Length"];
-            high?: components["schemas"]["Length"];
-            middle?: components["schemas"]["Length"];
         };
     };
     responses: never;
@@ -1620,6 +1471,47 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingUnderstood"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readingSoFar: {
+        parameters: {
+            query: {
+                text: string;
+                unit?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingSoFar"];
                 };
             };
             /** @description Bad Request */

@@ -1,0 +1,38 @@
+import { defineConfig } from '@playwright/test';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const port = Number(process.env.BROWSER_TEST_PORT ?? 5190);
+
+/** The demo practice, as anyone starts it, in Debian's Chromium. */
+export default defineConfig({
+  testDir: '.',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  reporter: [['list'], ['json', { outputFile: process.env.BROWSER_TEST_REPORT ?? 'test-results/report.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `../../bin/demo --port ${port} --data ${mkdtempSync(join(tmpdir(), 'jaunty-badge-browser-'))}`,
+    url: `http://127.0.0.1:${port}/api/health`,
+    timeout: 240_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
+  },
+});

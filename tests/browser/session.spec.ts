@@ -1,0 +1,67 @@
+import { expect, newDog, test } from './support.js';
+
+test.use({ viewport: { width: 390, height: 844 } });
+
+test('one thumb: goes, a sign, a go taken back, the decision', async ({ page }) => {
+  const id = await newDog(page, 'Thumb');
+  await page.goto(`/dogs/${id}/plan`);
+  await page.getByRole('button', { name: 'Start a session' }).click();
+  const good = page.getByRole('button', { name: /^Good/ });
+  for (let i = 0; i < 6; i++) await good.click();
+  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(6);
+  await page.getByRole('button', { name: /^Take back/ }).click();
+  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(5);
+  await page.getByRole('button', { name: 'Ears back' }).click();
+  await page.getByRole('button', { name: /^Finish the set/ }).click();
+  await expect(page.getByText('The same again', { exact: true })).toBeVisible();
+  await expect(page.getByText(/It was unsure \(5 of 5 went well\)/)).toBeVisible();
+  const box = await good.boundingBox();
+  expect(box && box.y > 844 / 2 && box.height >= 44).toBe(true);
+});
+
+test('a hold goes on through a reload and is kept with the go', async ({ page }) => {
+  const id = await newDog(page, 'Holder');
+  await page.request.post(`/api/dogs/${id}/plan/position`, { data: { stepId: 'hold-short', note: 'knows it' } });
+  await page.goto(`/dogs/${id}/plan`);
+  await page.getByRole('button', { name: 'Start a session' }).click();
+  await expect(page.getByRole('button', { name: /start the hold/ })).toBeVisible();
+  await page.keyboard.press('h');
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('1 s reached: mark it')).toBeVisible();
+  await page.keyboard.press('g');
+  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(1);
+  await expect(page.getByRole('timer')).toHaveCount(0);
+  const card = (await (await page.request.get(`/api/dogs/${id}`)).json()) as { openSessionId: string };
+  await expect
+    .poll(async () => {
+      const session = (await (await page.request.get(`/api/sessions/${card.openSessionId}`)).json()) as {
+        openSet: { goes: { heldMs: number }[] };
+      };
+      return session.openSet.goes[0]?.heldMs ?? 0;
+    })
+    .toBeGreaterThanOrEqual(1000);
+});
+
+test.describe('in a dead spot', () => {
+  test.use({ expectedErrors: [/ERR_INTERNET_DISCONNECTED|Failed to load resource/] });
+  test('goes wait on the device, through a reload, and are saved when the network is back', async ({
+    page,
+    context,
+  }) => {
+    const id = await newDog(page, 'Faraway');
+    await page.goto(`/dogs/${id}/plan`);
+    await page.getByRole('button', { name: 'Start a session' }).click();
+    await expect(page.getByText('Saved as it happens')).toBeVisible();
+    await context.setOffline(true);
+    await page.getByRole('button', { name: /^Good/ }).click();
+    await page.getByRole('button', { name: /^Good/ }).click();
+    await expect(page.getByText('2 not saved yet, trying again')).toBeVisible();
+    await context.setOffline(false);
+    await page.reload();
+    await expect(page.getByText('Saved as it happens')).toBeVisible({ timeout: 15_000 });
+    await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(2);
+    await page.reload();
+    await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(2);
+  });
+});

@@ -1,0 +1,64 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Every test also watches its pages: no console error, no page error, no request to anywhere else. */
+export const test = base.extend<{ watched: undefined; expectedErrors: RegExp[] }>({
+  expectedErrors: [[], { option: true }],
+  watched: [
+    async ({ context, baseURL, expectedErrors }, use) => {
+      const wrong: string[] = [];
+      const note = (text: string) => {
+        if (!expectedErrors.some((e) => e.test(text))) wrong.push(text);
+      };
+      context.on('console', (message) => {
+        if (message.type() === 'error') note(`console: ${message.text()} (${message.location().url})`);
+      });
+      context.on('weberror', (error) => note(`page: ${error.error().message}`));
+      context.on('request', (request) => {
+        const url = new URL(request.url());
+        if (url.protocol.startsWith('http') && url.origin !== baseURL) wrong.push(`foreign request: ${request.url()}`);
+      });
+      await use(undefined);
+      expect(wrong).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** axe finds nothing on the page as it stands. */
+export async function expectNoViolations(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' | ')}`)).toEqual([]);
+}
+
+/** The id of a dog of the demo practice. */
+export async function dogId(page: Page, name: string): Promise<string> {
+  const cards = (await (await page.request.get('/api/round')).json()) as { dog: { id: string; name: string } }[];
+  const found = cards.find((c) => c.dog.name === name);
+  if (!found) throw new Error(`${name} is not on the round.`);
+  return found.dog.id;
+}
+
+/** A dog of a test's own, measured well, so that tests do not get in each other's way. */
+export async function newDog(page: Page, name: string, measured = true): Promise<string> {
+  const made = await page.request.post('/api/dogs', {
+    data: { name, breedIds: ['labrador-retriever'], bodyMassKg: 28, purposes: ['walks'] },
+  });
+  const { id } = (await made.json()) as { id: string };
+  const readings: [string, string | null, string][] = [
+    ['noseToInnerEye', 'left', '98'],
+    ['noseToInnerEye', 'right', '100'],
+    ['snoutGirth', null, '272'],
+    ['snoutHeight', null, '80'],
+    ['snoutWidth', null, '73'],
+    ['jawToNose', null, '149'],
+    ['neckGirth', null, '430'],
+  ];
+  if (measured) {
+    for (const [measure, side, text] of readings)
+      expect((await page.request.post(`/api/dogs/${id}/readings`, { data: { measure, side, text } })).ok()).toBe(true);
+  }
+  return id;
+}

@@ -1,0 +1,57 @@
+import { dogId, expect, expectNoViolations, newDog, test } from './support.js';
+
+const rooms = ['', '/measure', '/fit', '/plan'];
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`axe finds no violation on any view, ${scheme}`, async ({ page }) => {
+    test.setTimeout(180_000);
+    await page.addInitScript((s) => localStorage.setItem('jaunty-badge.scheme', s), scheme);
+    for (const path of ['/', '/dogs/new', '/numbers']) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      await expectNoViolations(page);
+    }
+    for (const name of scheme === 'light' ? ['Dumpling', 'Otis', 'Nettle'] : ['Otis']) {
+      const id = await dogId(page, name);
+      for (const room of rooms) {
+        await page.goto(`/dogs/${id}${room}`);
+        await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+        await page.waitForLoadState('networkidle');
+        await expectNoViolations(page);
+      }
+    }
+    const own = await newDog(page, `Axe ${scheme}`);
+    await page.goto(`/dogs/${own}/plan`);
+    await page.getByRole('button', { name: 'Start a session' }).click();
+    await page.getByRole('button', { name: 'Looks away' }).click();
+    await page.getByRole('button', { name: 'Snaps' }).click();
+    await expect(page.getByText('Over threshold. End now')).toBeVisible();
+    await expectNoViolations(page);
+    await page.getByRole('button', { name: /End it here/ }).click();
+    await expect(page.getByText('End now', { exact: true })).toBeVisible();
+    await expectNoViolations(page);
+  });
+}
+
+test('nothing runs off the side at 360 px', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 740 });
+  const id = await dogId(page, 'Admiral');
+  for (const path of ['/', '/dogs/new', ...rooms.map((r) => `/dogs/${id}${r}`)]) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+    const [content, screen] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);
+    expect(content, path).toBeLessThanOrEqual(screen);
+  }
+});
+
+test.describe('with addresses that lead nowhere', () => {
+  test.use({ expectedErrors: [/404/] });
+  test('an unknown dog and an unknown page say so and lead back', async ({ page }) => {
+    await page.goto('/dogs/6f9619ff-8b86-d011-b42d-00c04fc964ff');
+    await expect(page.getByText('No dog has this id.')).toBeVisible();
+    await page.goto('/no/such/page');
+    await page.getByRole('link', { name: 'Back to the round' }).click();
+    await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
+  });
+});
