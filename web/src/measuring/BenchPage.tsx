@@ -74,6 +74,9 @@ export function BenchPage() {
               line={line}
               readings={bench.data.readings.filter((r) => r.measure === line.guide.measure && r.side === line.side)}
               measured={bench.data.measures.find((m) => m.measure === line.guide.measure && m.side === line.side)}
+              doubtful={bench.data.findings.some(
+                (f) => f.severity === 'check' && f.measures.includes(line.guide.measure),
+              )}
               onFocus={() => setActive(line)}
               onAdd={(text) =>
                 add.mutateAsync({ id: crypto.randomUUID(), measure: line.guide.measure, side: line.side, text })

@@ -87,7 +87,12 @@ export function HeadView({
           vectorEffect="non-scaling-stroke"
         />
         <Mark paths={marks.filter((m) => m.inSection).flatMap((m) => m.paths)} />
-        <text y={section.height + width * 0.035} textAnchor="middle" fontSize={width * 0.024} fill="currentColor">
+        <text
+          y={section.height + width * 0.035}
+          textAnchor="middle"
+          style={{ fontSize: width * 0.024 }}
+          fill="currentColor"
+        >
           at the fit line
         </text>
       </g>

@@ -9,6 +9,8 @@ interface Props {
   line: Line;
   readings: Schemas['ReadingDto'][];
   measured: Schemas['MeasuredDto'] | undefined;
+  /** A cross-check asks for this one to be taken again. */
+  doubtful: boolean;
   onFocus: () => void;
   onAdd: (text: string) => Promise<void>;
   onNext: () => void;
@@ -30,7 +32,7 @@ function useSoFar(text: string) {
 }
 
 /** One measure: its mean, the readings it comes from, and the field for the next one. Enter saves and goes on. */
-export function ReadingLine({ line, readings, measured, onFocus, onAdd, onNext, onFail, onRemove }: Props) {
+export function ReadingLine({ line, readings, measured, doubtful, onFocus, onAdd, onNext, onFail, onRemove }: Props) {
   const { unit } = useUnit();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -98,7 +100,12 @@ export function ReadingLine({ line, readings, measured, onFocus, onAdd, onNext, 
           </Flex>
         </Box>
         <Box textAlign="end" minW="6.5rem">
-          <Text fontSize="2xl" fontWeight="700" lineHeight="1.1" whiteSpace="nowrap">
+          {doubtful && (
+            <Text as="span" color="stop" fontSize="sm" fontWeight="700" me="2">
+              △ check
+            </Text>
+          )}
+          <Text as="span" fontSize="2xl" fontWeight="700" lineHeight="1.1" whiteSpace="nowrap">
             {measured ? lengthText(measured.meanMm, unit) : '–'}
           </Text>
           {measured && (
