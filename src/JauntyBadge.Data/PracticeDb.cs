@@ -51,7 +51,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext
             session.HasOne<DogRow>().WithMany().HasForeignKey(s => s.DogId);
             session.HasMany(s => s.Sets).WithOne().HasForeignKey(s => s.SessionId);
 
-            // One session of a dog at a time, even when two devices start one in the same moment.
+            // One session of a dog at a time, whoever writes.
             session.HasIndex(s => s.DogId).IsUnique().HasFilter("\"EndedAt\" IS NULL").HasDatabaseName("IX_Sessions_OneOpenPerDog");
         });
         modelBuilder.Entity<SetRow>(set =>

@@ -36,9 +36,9 @@ builder.Services.AddDbContext<PracticeDb>(db => db.UseSqlite($"Data Source={Path
 builder.Services.AddOpenApi("v1", OpenApiSetup.Configure);
 
 var app = builder.Build();
+app.Use(SecurityHeaders.Add);
 app.UseExceptionHandler();
 app.UseStatusCodePages();
-app.Use(SecurityHeaders.Add);
 app.UseDefaultFiles();
 app.UseStaticFiles(SecurityHeaders.StaticFiles);
 
@@ -52,8 +52,9 @@ api.MapTrainingPlan();
 api.MapSessions();
 api.MapGet("/health", () => TypedResults.Ok(new { ok = true })).ExcludeFromDescription();
 app.MapOpenApi("/api/openapi/{documentName}.json");
-app.Map("/api/{**rest}", IResult () => throw Refusal.NotFound("There is nothing at this address."));
-app.MapFallbackToFile("index.html", SecurityHeaders.StaticFiles);
+
+// The front end answers every other address itself; the API's own keep their 404, 405 and 415.
+app.MapFallbackToFile("{*path:nonfile:regex(^(?!api($|/)).*$)}", "index.html", SecurityHeaders.StaticFiles);
 
 if (!OpenApiSetup.IsOnlyGenerating)
     await PreparePracticeAsync();

@@ -32,6 +32,28 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
     }
 
     [Fact]
+    public async Task The_same_reading_sent_many_times_at_once_counts_once()
+    {
+        var dog = await server.NewDogAsync();
+        var reading = new { id = Guid.NewGuid(), measure = "neckGirth", text = "43 cm" };
+        var all = await Task.WhenAll(Enumerable.Range(0, 8).Select(_ => server.PostAsync($"{dog}/readings", reading)));
+        Assert.All(all, a => Assert.Equal(HttpStatusCode.OK, a.Status));
+        Assert.Single((await server.GetAsync($"{dog}/bench"))["readings"]!.AsArray());
+    }
+
+    [Theory]
+    [InlineData("10 3/4 in", 273.05, null)]
+    [InlineData("10 3/", null, "not a length")]
+    [InlineData("-4", null, "negative")]
+    public async Task Half_a_length_is_no_error_while_it_is_being_typed(string text, double? mm, string? problem)
+    {
+        var answer = await server.GetAsync($"/api/readings/so-far?text={Uri.EscapeDataString(text)}&unit=mm");
+        Assert.Equal(HttpStatusCode.OK, answer.Status);
+        Assert.Equal(mm, answer["millimetres"]?.GetValue<double>());
+        Assert.Contains(problem ?? "", answer["problem"]?.GetValue<string>() ?? "", StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task A_triangle_that_cannot_be_is_refused_not_stored()
     {
         var dog = await server.MeasuredDogAsync();

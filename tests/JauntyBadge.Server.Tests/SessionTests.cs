@@ -58,6 +58,22 @@ public sealed class SessionTests : IDisposable
     }
 
     [Fact]
+    public async Task Two_devices_at_once_never_make_a_set_longer_than_ten_nor_decide_it_twice()
+    {
+        var (dog, session) = await StartAsync();
+        var puts = await Task.WhenAll(Enumerable.Range(0, 24).Select(_ => server.PutAsync($"{session}/goes/{Guid.NewGuid()}", new { success = true })));
+        Assert.Equal(10, puts.Count(p => p.Status == HttpStatusCode.OK));
+        Assert.Equal(14, puts.Count(p => p.Status == HttpStatusCode.Conflict));
+        Assert.Equal(10, (await server.GetAsync(session))["openSet"]!["goes"]!.AsArray().Count);
+
+        var finishes = await Task.WhenAll(Enumerable.Range(0, 6).Select(_ => server.PostAsync($"{session}/sets/1/finish")));
+        Assert.All(finishes, f => Assert.Equal(HttpStatusCode.OK, f.Status));
+        var after = await server.GetAsync(session);
+        Assert.Single(after["sets"]!.AsArray());
+        Assert.Equal(1, (await server.GetAsync($"{dog}/plan"))["steps"]![0]!["target"]!.GetValue<int>());
+    }
+
+    [Fact]
     public async Task Over_threshold_ends_the_session_until_tomorrow()
     {
         var (dog, session) = await StartAsync();
@@ -105,8 +121,8 @@ public sealed class SessionTests : IDisposable
     {
         var dog = await server.NewDogAsync();
         var starts = await Task.WhenAll(Enumerable.Range(0, 6).Select(_ => server.PostAsync($"{dog}/sessions")));
-        Assert.All(starts, s => Assert.True(s.Status is HttpStatusCode.OK or HttpStatusCode.Conflict));
-        Assert.Single(starts.Where(s => s.Status == HttpStatusCode.OK).Select(s => s.Text("id")).Distinct());
+        Assert.All(starts, s => Assert.Equal(HttpStatusCode.OK, s.Status));
+        Assert.Single(starts.Select(s => s.Text("id")).Distinct());
         Assert.Equal("session", (await server.GetAsync(dog))["next"]!["kind"]!.GetValue<string>());
     }
 

@@ -54,3 +54,22 @@ test('a muzzle in hand shows its rooms, and what is out says why and by how much
   await page.getByLabel('School').selectOption('working');
   await expect(page.getByText('Working: snug')).toBeVisible();
 });
+
+test.describe('what is out', () => {
+  test.use({ expectedErrors: [/400/] });
+  test('is kept only with a note, and the choice can be undone', async ({ page }) => {
+    const id = await newDog(page, 'Stubborn');
+    await page.goto(`/dogs/${id}/fit`);
+    await page.getByText(/^Out \d+: why/).click();
+    await page.getByRole('button', { name: /Tansy L/ }).click();
+    await page.getByRole('button', { name: 'Keep it all the same' }).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'This one is out' })).toBeVisible();
+    await page.getByLabel(/write down why/).fill('It is for the litter mate.');
+    await page.getByRole('button', { name: 'Keep it all the same' }).click();
+    await expect(page.getByText('is kept with its reasons')).toBeVisible();
+    await page.keyboard.press('Alt+1');
+    await expect(page.getByText('Note: It is for the litter mate.')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('The muzzle chosen')).toHaveCount(0);
+  });
+});

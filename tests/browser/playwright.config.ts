@@ -17,6 +17,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
+    // Colours are judged where they come to rest, not half way there.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions,
   },
   webServer: {

@@ -56,7 +56,7 @@ public static class Progression
     public const int GoesInSet = 10;
 
     public static readonly Grounded<double> GoodShare = new("train.good-share", "Share of goes from which the target is raised", 0.8, Basis.Practice("eight of ten"));
-    public static readonly Grounded<double> PoorShare = new("train.poor-share", "Share of goes under which the target goes back", 0.5, Basis.Practice("half"));
+    public static readonly Grounded<double> PoorShare = new("train.poor-share", "Share of goes under which the target goes back", 0.5, Basis.Practice("half of the goes"));
     public static readonly Grounded<int> FewestToRaise = new("train.fewest-goes", "A shorter set never raises the target", 5, Basis.House("two of two tells nothing"));
     public static readonly Grounded<int> StepsBack = new("train.steps-back", "Steps back after a dog went over threshold", 2, Basis.Practice("two steps back, another day"));
     public static readonly Grounded<int> DaysToPass = new("train.days-to-pass", "Days on which the top target must go well before a step is passed", 2, Basis.House("one good day may be luck"));

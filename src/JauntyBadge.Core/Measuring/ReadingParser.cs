@@ -41,7 +41,7 @@ public static partial class ReadingParser
         RegexOptions.CultureInvariant)]
     private static partial Regex Fraction();
 
-    [GeneratedRegex("""^(?<number>\d{1,6}(?:[.,]\d{1,6})?|[.,]\d{1,6})\s*(?<unit>[^\d.,].*)?$""", RegexOptions.CultureInvariant)]
+    [GeneratedRegex("""^(?<number>\d{1,6}(?:[.,]\d{1,6})?|[.,]\d{1,6})\s*(?<unit>[^\d.,\s].*)?$""", RegexOptions.CultureInvariant)]
     private static partial Regex Plain();
 
     /// <summary>Reads a length.</summary>

@@ -48,7 +48,7 @@ internal static class PlanEndpoints
 {
     public static void MapTrainingPlan(this IEndpointRouteBuilder api)
     {
-        var plan = api.MapGroup("/dogs/{id:guid}/plan").WithTags("Conditioning");
+        var plan = api.MapGroup("/dogs/{id:guid}/plan").WithTags("Conditioning").OneWriterAtATime();
         plan.MapGet("/", PlanAsync).WithName("plan").WithSummary("The dog's steps in order, adapted to it, and where it stands.");
         plan.MapPost("/position", MoveAsync).WithName("movePlan").WithSummary("Overrule where the plan stands, with a note.");
     }

@@ -12,7 +12,7 @@ internal static class SessionEndpoints
 {
     public static void MapSessions(this IEndpointRouteBuilder api)
     {
-        var group = api.MapGroup("/").WithTags("Conditioning").ProducesProblem(StatusCodes.Status409Conflict);
+        var group = api.MapGroup("/").WithTags("Conditioning").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
         group.MapGet("/signs", () => Sign.All).WithName("signs").WithSummary("The signs to tap.");
         group.MapPost("/dogs/{id:guid}/sessions", StartAsync).WithName("startSession").WithSummary("Start a session where the plan stands, or go on with the one under way.");
         group.MapGet("/dogs/{id:guid}/sessions", RecordAsync).WithName("sessionRecord").WithSummary("The dog's sessions, newest first.");
@@ -37,15 +37,7 @@ internal static class SessionEndpoints
         var session = new SessionRow { Id = Guid.NewGuid(), DogId = id, StartedAt = clock.UtcNow(), GapReason = gap };
         session.Sets.Add(NewSet(session, 1, start, clock));
         db.Sessions.Add(session);
-        try
-        {
-            await db.SaveChangesAsync(cancel);
-        }
-        catch (DbUpdateException)
-        {
-            throw Refusal.Conflict("Another device has just started a session with this dog. Load it again.");
-        }
-
+        await db.SaveChangesAsync(cancel);
         return SessionDto.Of(session, file);
     }
 

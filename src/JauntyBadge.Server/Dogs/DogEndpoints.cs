@@ -14,7 +14,7 @@ internal static class DogEndpoints
         api.MapGet("/breeds", () => Breed.All).WithName("breeds").WithSummary("The breeds to pick from, with usual head shape.");
         api.MapGet("/coat-colours", () => CoatColour.All).WithName("coatColours").WithSummary("The coat colours to pick from.");
 
-        var dogs = api.MapGroup("/dogs").WithTags("Dogs");
+        var dogs = api.MapGroup("/dogs").WithTags("Dogs").OneWriterAtATime();
         dogs.MapPost("/", CreateAsync).WithName("createDog").WithSummary("Add a dog.");
         dogs.MapGet("/{id:guid}", CardAsync).WithName("dog").WithSummary("A dog and where it stands.");
         dogs.MapPut("/{id:guid}", EditAsync).WithName("editDog").WithSummary("Edit a dog.").ProducesProblem(StatusCodes.Status409Conflict);

@@ -42,7 +42,7 @@ internal static class FittingEndpoints
         whatIf.MapPost("/fit", WhatIf.Fit).WithName("whatIfFit").WithSummary("Judge one basket on one snout.");
         api.MapGet("/catalogue", () => Catalogue.Shipped).WithName("catalogue").WithTags("Fitting").WithSummary("The muzzles to choose from.");
 
-        var fits = api.MapGroup("/dogs/{id:guid}").WithTags("Fitting");
+        var fits = api.MapGroup("/dogs/{id:guid}").WithTags("Fitting").OneWriterAtATime();
         fits.MapGet("/fits", FitsAsync).WithName("fits").WithSummary("The catalogue ranked for a dog, with its brief.");
         fits.MapGet("/fits/{sizeId}", DetailAsync).WithName("fit").WithSummary("One muzzle on the dog, drawn to scale.");
         fits.MapPost("/choice", ChooseAsync).WithName("choose").WithSummary("Keep a muzzle for a dog with the reasons as they are now.");

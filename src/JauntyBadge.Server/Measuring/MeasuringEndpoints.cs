@@ -58,7 +58,7 @@ internal static class MeasuringEndpoints
 
         api.MapGet("/readings/so-far", SoFar).WithName("readingSoFar").WithTags("Measuring").WithSummary("What is made of a length while it is being typed; half a length is no error here.");
 
-        var bench = api.MapGroup("/dogs/{id:guid}").WithTags("Measuring");
+        var bench = api.MapGroup("/dogs/{id:guid}").WithTags("Measuring").OneWriterAtATime();
         bench.MapGet("/bench", BenchAsync).WithName("bench").WithSummary("Readings, cross-checks and the head drawn from them.");
         bench.MapPost("/readings", AddAsync).WithName("addReading").WithSummary("Add a reading, kept as taken.");
         bench.MapDelete("/readings/{readingId:guid}", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>

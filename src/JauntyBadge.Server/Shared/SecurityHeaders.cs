@@ -17,9 +17,14 @@ internal static class SecurityHeaders
 
     public static Task Add(HttpContext context, RequestDelegate next)
     {
-        context.Response.Headers.ContentSecurityPolicy = OnlyFromHere;
-        context.Response.Headers.XContentTypeOptions = "nosniff";
-        context.Response.Headers["Referrer-Policy"] = "same-origin";
+        // When the answer starts, since the exception handler clears what was set before.
+        context.Response.OnStarting(() =>
+        {
+            context.Response.Headers.ContentSecurityPolicy = OnlyFromHere;
+            context.Response.Headers.XContentTypeOptions = "nosniff";
+            context.Response.Headers["Referrer-Policy"] = "same-origin";
+            return Task.CompletedTask;
+        });
         return next(context);
     }
 }

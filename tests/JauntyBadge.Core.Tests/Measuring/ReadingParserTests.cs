@@ -36,6 +36,8 @@ public class ReadingParserTests
     [InlineData("0", "over 0")]
     [InlineData("ninety", "not a length")]
     [InlineData("9,5,1", "not a length")]
+    [InlineData("10 3/", "not a length")]
+    [InlineData("9 5", "not a length")]
     [InlineData("1e3", "unit")]
     [InlineData("3 3/0 in", "fraction")]
     [InlineData("3 furlongs", "unit")]

@@ -19,16 +19,17 @@ interface Props {
   onRemove: (reading: Schemas['ReadingDto']) => void;
 }
 
-/** What the core makes of the text while it is being typed. */
+/** What the core makes of the text while it is being typed; nothing yet when the answer is to an earlier text. */
 function useSoFar(text: string) {
   const { unit } = useUnit();
   const asked = useDeferredValue(text.trim());
-  return useQuery({
+  const query = useQuery({
     queryKey: ['reading-so-far', asked, unit],
     queryFn: () => ask(api.GET('/api/readings/so-far', { params: { query: { text: asked, unit } } })),
     enabled: asked !== '',
     staleTime: Infinity,
   });
+  return asked === text.trim() ? query.data : undefined;
 }
 
 /** One measure: its mean, the readings it comes from, and the field for the next one. Enter saves and goes on. */
@@ -43,8 +44,8 @@ export function ReadingLine({ line, readings, measured, doubtful, onFocus, onAdd
 
   const save = async () => {
     if (saving) return;
-    if (text.trim() !== '' && soFar.data?.problem) {
-      setProblem(soFar.data.problem);
+    if (text.trim() !== '' && soFar?.problem) {
+      setProblem(soFar.problem);
       return;
     }
     // On to the next field at once: a fast typist does not wait for the server.
@@ -67,7 +68,7 @@ export function ReadingLine({ line, readings, measured, doubtful, onFocus, onAdd
     }
   };
 
-  const mm = soFar.data?.millimetres;
+  const mm = soFar?.millimetres;
   const meant = saving ? 'saving…' : text.trim() !== '' && mm ? `= ${mm.toFixed(1).replace(/\.0$/, '')} mm` : '';
   return (
     <Box as="li" py="2" borderBottomWidth="1px" borderColor="border">
