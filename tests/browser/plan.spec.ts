@@ -5,7 +5,10 @@ test.describe('the plan', () => {
   test('is overruled only with a note, which stays on record', async ({ page }) => {
     const id = await newDog(page, 'Overruled');
     await page.goto(`/dogs/${id}/plan`);
-    await expect(page.getByRole('button', { name: 'here now Rank the treats' })).toHaveAttribute('aria-current', 'step');
+    await expect(page.getByRole('button', { name: 'here now Rank the treats' })).toHaveAttribute(
+      'aria-current',
+      'step',
+    );
     await page.getByRole('button', { name: 'ahead Stay in, a little' }).click();
     await page.getByText('Train from here instead').click();
     await page.getByRole('button', { name: 'Set the plan here' }).click();

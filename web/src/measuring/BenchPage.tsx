@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useThisDog } from '../dogs/useDog';
@@ -155,7 +155,7 @@ function HeadShape({ card }: { card: Schemas['DogCardDto'] }) {
 }
 
 function Missing({ bench, dogId }: { bench: Bench; dogId: string }) {
-  const needed = bench.missing.filter((m) => m.blocking);
+  const ready = !bench.missing.some((m) => m.blocking) && !bench.findings.some((f) => f.severity === 'check');
   const name = (m: Schemas['MissingMeasure']) =>
     (bench.guides.find((g) => g.measure === m.measure)?.name ?? m.measure).toLowerCase() + (m.side ? ` ${m.side}` : '');
   return (
@@ -169,14 +169,13 @@ function Missing({ bench, dogId }: { bench: Bench; dogId: string }) {
         <Button
           asChild
           mt="3"
-          colorPalette={needed.length === 0 ? 'marigold' : 'spruce'}
-          variant={needed.length === 0 ? 'solid' : 'outline'}
+          colorPalette={ready ? 'marigold' : 'spruce'}
+          variant={ready ? 'solid' : 'outline'}
+          borderColor="border.strong"
         >
-          <Link asChild>
-            <RouterLink to={`/dogs/${dogId}/fit`}>
-              {needed.length === 0 ? 'Choose a muzzle' : 'Look at muzzles with what there is'}
-            </RouterLink>
-          </Link>
+          <RouterLink to={`/dogs/${dogId}/fit`}>
+            {ready ? 'Choose a muzzle' : 'Look at muzzles with what there is'}
+          </RouterLink>
         </Button>
       )}
     </Box>
