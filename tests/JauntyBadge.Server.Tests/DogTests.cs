@@ -28,8 +28,10 @@ public sealed class DogTests(PracticeServer server) : IClassFixture<PracticeServ
         Assert.Equal("Border Collie × Beagle", card.Text("breeds"));
         Assert.Equal("measure", card["next"]!["kind"]!.GetValue<string>());
 
-        var edited = await server.PutAsync(dog, new { name = "Fern", purposes = new[] { "clinic" }, version = 1 });
+        var born = card["dog"]!["birthDate"]!.GetValue<string>();
+        var edited = await server.PutAsync(dog, new { name = "Fern", birthDate = born, purposes = new[] { "clinic" }, version = 1 });
         Assert.Equal(2, edited.Number("version"));
+        Assert.True(edited["birthDateEstimated"]!.GetValue<bool>());
         Assert.Null((await server.GetAsync(dog))["dog"]!["place"]);
     }
 

@@ -52,7 +52,7 @@ public static class CrossChecks
         var measured = Measured.From(readings);
         return
         [
-            .. new[] { Sides(measured, shown), Girth(measured, shown) }.OfType<Finding>()
+            .. new[] { Sides(measured, shown), Spacing(measured, shown), Girth(measured, shown) }.OfType<Finding>()
                 .Concat(measured.Select(m => Implausible(m, shape, bodyMass, shown)).OfType<Finding>())
                 .Concat(measured.Select(m => Repeats(m, shown)).OfType<Finding>())
                 .OrderByDescending(f => f.Severity),
@@ -81,6 +81,17 @@ public static class CrossChecks
             "sides-differ", Severity.Check, [Measure.NoseToInnerEye],
             $"Left and right nose to inner eye differ by {apart.Show(shown)} ({left.Mean.Show(shown)} and {right.Mean.Show(shown)}). The shorter side rules the fit.",
             "Take both again, head straight, from the nose tip to the tear duct.", SidesApart.Basis);
+    }
+
+    private static Finding? Spacing(IReadOnlyList<Measured> measured, ReadingUnit shown)
+    {
+        var sides = measured.Where(m => m.Measure == Measure.NoseToInnerEye).Select(m => m.Mean).ToList();
+        if (Find(measured, Measure.InnerEyeSpacing) is not { } spacing || sides.Count == 0 || !SnoutRules.Contradict(sides.Min(), spacing.Mean))
+            return null;
+        return new Finding(
+            "impossible-spacing", Severity.Check, [Measure.InnerEyeSpacing, Measure.NoseToInnerEye],
+            $"Eyes {spacing.Mean.Show(shown)} apart cannot both be {sides.Min().Show(shown)} from the nose tip. The spacing is left out until then.",
+            "Take the inner eye spacing again, corner to corner across the bridge.", Basis.Published("geometry: two sides of a triangle are longer than the third"));
     }
 
     private static Finding? Girth(IReadOnlyList<Measured> measured, ReadingUnit shown)

@@ -31,12 +31,7 @@ public sealed record HeadDrawing(
     {
         var mass = bodyMass ?? Mass.FromKilograms(20);
         var usual = PlausibleRange.Usual(Measure.NoseToInnerEye, numbers.HeadShape, mass);
-        var spacing = numbers.InnerEyeSpacing is { } s && s < 1.8 * (numbers.NoseToInnerEyeLeft ?? numbers.NoseToInnerEyeRight ?? usual) ? s : (Length?)null;
-        return SnoutModel.From(numbers with
-        {
-            NoseToInnerEyeLeft = numbers.NoseToInnerEyeLeft ?? numbers.NoseToInnerEyeRight ?? usual,
-            InnerEyeSpacing = spacing,
-        });
+        return SnoutModel.From(numbers with { NoseToInnerEyeLeft = numbers.NoseToInnerEyeLeft ?? numbers.NoseToInnerEyeRight ?? usual });
     }
 
     /// <summary>Draws the head of a model.</summary>

@@ -98,7 +98,8 @@ public sealed record SnoutModel
     ];
 
     /// <summary>Builds the model.</summary>
-    /// <exception cref="ArgumentException">Neither side of NoseToInnerEye is there, or half the inner eye spacing is as long as it.</exception>
+    /// <remarks>An inner eye spacing that no triangle with these sides can have is left out, and said so; the cross-checks ask for it again.</remarks>
+    /// <exception cref="ArgumentException">Neither side of NoseToInnerEye is there.</exception>
     public static SnoutModel From(SnoutNumbers numbers)
     {
         var eye = EyeLineOf(numbers);
@@ -129,9 +130,9 @@ public sealed record SnoutModel
         var which = sides.Count == 2 ? "the shorter nose to inner eye" : "nose to inner eye, one side only";
         if (numbers.InnerEyeSpacing is not { } spacing)
             return new Sourced(shorter, Provenance.Measured, which);
+        if (SnoutRules.Contradict(shorter, spacing))
+            return new Sourced(shorter, Provenance.Measured, which + "; the inner eye spacing contradicts it and is left out");
         var squared = Math.Pow(shorter.Millimeters, 2) - Math.Pow(spacing.Millimeters / 2, 2);
-        if (squared <= 0)
-            throw new ArgumentException("Inner eye spacing must be less than twice nose to inner eye.", nameof(numbers));
         return new Sourced(Length.FromMillimeters(Math.Sqrt(squared)), Provenance.Derived, which + ", made straight with the inner eye spacing");
     }
 }

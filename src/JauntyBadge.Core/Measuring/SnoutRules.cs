@@ -59,6 +59,9 @@ public static class SnoutRules
     public static Length Scaled(Length bound, Length eyeLine) =>
         UnitMath.Max(bound * ScaleFor(eyeLine), UnitMath.Min(bound, SmallestWindow.Value));
 
+    /// <summary>Whether no triangle has this nose-to-eye on both sides and this spacing between the eyes.</summary>
+    public static bool Contradict(Length noseToEye, Length innerEyeSpacing) => innerEyeSpacing >= 2 * noseToEye;
+
     private static Grounded<double> Pick(HeadShape shape, Grounded<double> forLong, Grounded<double> forMedium, Grounded<double> forShort) =>
         shape switch { HeadShape.Long => forLong, HeadShape.Short => forShort, _ => forMedium };
 }

@@ -20,7 +20,7 @@ public sealed record DogEntry(
     {
         dog.Name = Name!.Trim();
         dog.Place = Blank(Place);
-        (dog.BirthDate, dog.BirthDateEstimated) = BirthDate is { } born ? (born, false) : AgeMonths is { } age ? (today.AddMonths(-age), true) : ((DateOnly?)null, false);
+        (dog.BirthDate, dog.BirthDateEstimated) = BirthDate is { } born ? (born, dog.BirthDateEstimated && dog.BirthDate == born) : AgeMonths is { } age ? (today.AddMonths(-age), true) : ((DateOnly?)null, false);
         dog.BreedIds = [.. BreedIds ?? []];
         dog.HeadShapeSeen = HeadShapeSeen;
         dog.BodyMassKg = BodyMassKg;

@@ -104,7 +104,6 @@ internal static class MeasuringEndpoints
         var readingId = entry.Id ?? Guid.NewGuid();
         if (!await db.Readings.AnyAsync(r => r.Id == readingId, cancel))
         {
-            await RefuseImpossibleAsync(db, id, entry, parsed, cancel);
             db.Readings.Add(new ReadingRow
             {
                 Id = readingId,
@@ -120,24 +119,6 @@ internal static class MeasuringEndpoints
         }
 
         return await BenchInAsync(entry.Unit ?? ReadingUnit.Mm, id, db, cancel);
-    }
-
-    /// <summary>Readings that contradict each other are kept and found by the cross-checks; only a triangle that cannot be is refused.</summary>
-    private static async Task RefuseImpossibleAsync(PracticeDb db, Guid id, ReadingEntry entry, ParsedReading parsed, CancellationToken cancel)
-    {
-        if (entry.Measure is not (Measure.InnerEyeSpacing or Measure.NoseToInnerEye))
-            return;
-        var readings = await db.Readings.AsNoTracking().Where(r => r.DogId == id && r.RemovedAt == null).ToListAsync(cancel);
-        var measured = Measured.From(readings.Select(r => r.ToReading()).Append(new Reading(entry.Measure!.Value, entry.Side, parsed.Value, parsed.Unit)));
-        try
-        {
-            if (Completeness.CanFit(measured))
-                SnoutModel.From(SnoutNumbers.From(measured, HeadShape.Medium));
-        }
-        catch (ArgumentException)
-        {
-            throw Refusal.Field("text", "Inner eye spacing must be less than twice nose to inner eye: one of the two is wrong.");
-        }
     }
 
     private static async Task<BenchDto> RemoveAsync(Guid id, Guid readingId, bool remove, string? unit, PracticeDb db, TimeProvider clock, CancellationToken cancel)

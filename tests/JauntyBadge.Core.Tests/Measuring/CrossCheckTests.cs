@@ -26,6 +26,12 @@ public class CrossCheckTests
     [Fact]
     public void One_side_only_is_said() => Assert.Contains("one-side-only", Codes(Left(100)));
 
+    [Theory]
+    [InlineData(199, false)]
+    [InlineData(200, true)]
+    public void Eyes_too_far_apart_for_their_distance_are_found(double spacing, bool found) =>
+        Assert.Equal(found, Codes(Left(100), Right(102), Read(Measure.InnerEyeSpacing, spacing)).Contains("impossible-spacing"));
+
     /// <summary>2√(80²+72²) = 215.3 and 2(80+72) = 304: bounds of a convex section, widened by twice the standard uncertainty.</summary>
     [Theory]
     [InlineData(273, false)]

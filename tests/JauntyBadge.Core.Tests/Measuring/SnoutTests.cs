@@ -41,7 +41,9 @@ public class SnoutTests
         var straight = SnoutModel.From(Medium(eye: 100) with { InnerEyeSpacing = Mm(120) });
         Assert.Equal(80, straight.EyeLine.Mm, 9);
         Assert.Equal(Provenance.Derived, straight.EyeLine.Provenance);
-        Assert.Throws<ArgumentException>(() => SnoutModel.From(Medium(eye: 50) with { InnerEyeSpacing = Mm(120) }));
+        var impossible = SnoutModel.From(Medium(eye: 50) with { InnerEyeSpacing = Mm(120) });
+        Assert.Equal(50, impossible.EyeLine.Mm, 9);
+        Assert.Contains("left out", impossible.EyeLine.How, StringComparison.Ordinal);
         Assert.Throws<ArgumentException>(() => SnoutModel.From(new SnoutNumbers()));
     }
 
