@@ -65,6 +65,17 @@ public sealed record DogProfile
 
     public HeadShapeChoice HeadShape => HeadShapeChoice.For(HeadShapeSeen, Breeds);
 
+    /// <summary>The age in words, such as "7 months" or "3 years 8 months"; null when the birth date is not known.</summary>
+    public string? Age(DateOnly today)
+    {
+        if (BirthDate is not { } born || born > today)
+            return null;
+        var months = 12 * (today.Year - born.Year) + today.Month - born.Month - (today.Day < born.Day ? 1 : 0);
+        static string Count(int number, string unit) => number == 1 ? $"1 {unit}" : $"{number} {unit}s";
+        var (years, rest) = Math.DivRem(months, 12);
+        return years == 0 ? Count(rest, "month") : rest == 0 ? Count(years, "year") : $"{Count(years, "year")} {Count(rest, "month")}";
+    }
+
     /// <summary>Whether the head may still grow, so that a fit will not last.</summary>
     public bool IsGrowing(DateOnly today) =>
         BirthDate is { } born && today < born.AddMonths(Breeds.Count == 0 ? 15 : Breeds.Max(b => b.GrowingMonths));

@@ -127,7 +127,7 @@ internal sealed class Judge(SnoutModel snout, FitRequest request)
         var close = margin < FitRules.Marginal.Value * snout.SmallDogScale;
         return close
             ? new(name, Verdict.Marginal, margin, $"{says}. It holds by {Say(margin)} only, less than the tape's own doubt.", basis)
-            : new(name, Verdict.Fits, margin, $"{says}.", basis);
+            : new(name, Verdict.Fits, margin, $"{says}, so there is {Say(margin)} to spare.", basis);
     }
 
     private string Say(Length length) => length.Show(shown);

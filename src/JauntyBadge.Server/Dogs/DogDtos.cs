@@ -71,7 +71,7 @@ public sealed record BadgeDto(double Measured, double Fitted, double Conditioned
 
 /// <summary>A dog with where it stands, for headers and lists.</summary>
 public sealed record DogCardDto(
-    DogDto Dog, BadgeDto Badge, NextThing Next, string Breeds, HeadShapeChoice HeadShape, string CoatHex, IReadOnlyList<Stroke> Portrait,
+    DogDto Dog, BadgeDto Badge, NextThing Next, string Breeds, string? Age, HeadShapeChoice HeadShape, string CoatHex, IReadOnlyList<Stroke> Portrait,
     IReadOnlyList<string> Cautions, ChoiceDto? Choice, Guid? OpenSessionId)
 {
     private const string UnknownCoat = "#8a8378";
@@ -86,6 +86,7 @@ public sealed record DogCardDto(
             new BadgeDto(badge[Phase.Measured], badge[Phase.Fitted], badge[Phase.Conditioned], badge[Phase.Wearing]),
             standing.Next(today),
             file.Profile.Breeds.Count == 0 ? "Breed unknown" : string.Join(" × ", file.Profile.Breeds.Select(b => b.Name)),
+            file.Profile.Age(today),
             file.Profile.HeadShape,
             file.Dog.CoatId is { } coat ? CoatColour.Find(coat)?.Hex ?? UnknownCoat : UnknownCoat,
             [head.Jaw, .. head.Head], file.Profile.Cautions(today),

@@ -38,6 +38,16 @@ public class DogTests
         Assert.Contains("Still growing", cautions, StringComparison.Ordinal);
     }
 
+    [Theory]
+    [InlineData("2026-05-02", "0 months")]
+    [InlineData("2026-05-01", "1 month")]
+    [InlineData("2025-06-01", "1 year")]
+    [InlineData("2025-06-02", "11 months")]
+    [InlineData("2022-10-01", "3 years 8 months")]
+    [InlineData("2026-06-02", null)]
+    public void An_age_is_told_in_years_and_months(string born, string? age) =>
+        Assert.Equal(age, new DogProfile { Name = "Pip", BirthDate = DateOnly.Parse(born, System.Globalization.CultureInfo.InvariantCulture) }.Age(Today));
+
     [Fact]
     public void A_dog_grows_until_its_breeds_are_grown()
     {

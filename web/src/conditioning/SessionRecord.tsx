@@ -1,8 +1,7 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask } from '../shared/api';
-import { Button } from '@chakra-ui/react';
 
 const FEW = 6;
 

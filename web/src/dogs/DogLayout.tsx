@@ -43,6 +43,7 @@ export function DogLayout() {
           <Text color="fg.muted" mt="1">
             {[
               card.data.breeds,
+              card.data.age ?? '',
               card.data.dog.bodyMassKg ? `${card.data.dog.bodyMassKg} kg` : '',
               card.data.dog.archived ? 'archived' : '',
             ]

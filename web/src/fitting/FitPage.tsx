@@ -120,6 +120,7 @@ function Brief({
       </Grid>
       {rests.length > 0 && (
         <Text fontSize="sm" mt="3">
+          {rests.some((s) => s.provenance === 'assumed') && <b>Take the missing readings before you order. </b>}
           Not read but worked out: {rests.map((s) => `${s.name.toLowerCase()} ${s.provenance} (${s.how})`).join('; ')}.
         </Text>
       )}

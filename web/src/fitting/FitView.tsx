@@ -7,6 +7,8 @@ import { lengthText, useUnit, type Unit } from '../shared/units';
 import { gapeWords } from '../shared/words';
 
 const WIDEST = 60;
+/** Label height as a share of the drawing's width: readable on a phone. */
+const LABEL_SHARE = 0.034;
 const labels: Record<string, string> = { noseRoom: 'nose', eyeRoom: 'eye', chinRoom: 'chin' };
 
 /** The basket over the snout, to scale, with the rooms dimensioned and a jaw that opens. */
@@ -27,11 +29,11 @@ export function FitView({
   const points = [...drawing.head.head.flatMap((s) => s.points), ...drawing.basket.flatMap((s) => s.points)];
   const box = viewBoxOf(points, 10);
   const height = box.height + 22;
-  const font = box.width * 0.026;
+  const font = box.width * LABEL_SHARE;
   return (
     <Box>
       <chakra.svg
-        viewBox={`${box.x} ${box.y - 14} ${box.width} ${height}`}
+        viewBox={`${box.x - 2 * font} ${box.y - 14} ${box.width + 2 * font} ${height}`}
         role="img"
         aria-label={`${fit.model} ${fit.sizeLabel} over the snout, to scale, jaw opened ${opened} degrees`}
         width="full"

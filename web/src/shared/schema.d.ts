@@ -539,6 +539,7 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description How far each phase is, 0 to 1. */
         BadgeDto: {
             /** Format: double */
             measured: number;
@@ -561,6 +562,7 @@ export interface components {
          * @enum {string}
          */
         BasisKind: "published" | "practice" | "house" | "memory";
+        /** @description The inner shape of a basket. */
         BasketInput: {
             /** Format: double */
             lengthMm?: null | number;
@@ -577,6 +579,7 @@ export interface components {
             /** Format: double */
             neckStrapMaxMm?: null | number;
         };
+        /** @description The measuring bench of one dog. */
         BenchDto: {
             guides: components["schemas"]["MeasureGuide"][];
             readings: components["schemas"]["ReadingDto"][];
@@ -620,6 +623,7 @@ export interface components {
             reason: string;
             basis: components["schemas"]["Basis"];
         };
+        /** @description The muzzle in use, with the reasons as they were. */
         ChoiceDto: {
             /** Format: uuid */
             id: string;
@@ -628,6 +632,7 @@ export interface components {
             sizeId: string;
             kept: components["schemas"]["KeptFit"];
         };
+        /** @description A muzzle to keep for a dog, judged as asked. */
         ChoiceEntry: {
             sizeId?: null | string;
             uses?: null | components["schemas"]["Purpose"][];
@@ -647,6 +652,7 @@ export interface components {
             /** @description sRGB, as #rrggbb. */
             hex: string;
         };
+        /** @description One criterion's outcome. A null margin belongs to a yes-or-no rule. */
         CriterionDto: {
             name: components["schemas"]["CriterionName"];
             verdict: components["schemas"]["Verdict"];
@@ -662,6 +668,7 @@ export interface components {
         CriterionName: "seat" | "shove" | "chinRoom" | "gape" | "girth" | "width" | "neckStrap" | "use" | "containment" | "front";
         /** @enum {string} */
         DecisionKind: "endNow" | "back" | "same" | "raise" | "passed";
+        /** @description A dimension of the drawing. */
         DimensionDto: {
             name: string;
             from: components["schemas"]["PointMm"];
@@ -669,11 +676,13 @@ export interface components {
             /** Format: double */
             mm: number;
         };
+        /** @description A dog with where it stands, for headers and lists. */
         DogCardDto: {
             dog: components["schemas"]["DogDto"];
             badge: components["schemas"]["BadgeDto"];
             next: components["schemas"]["NextThing"];
             breeds: string;
+            age: null | string;
             headShape: components["schemas"]["HeadShapeChoice"];
             coatHex: string;
             portrait: components["schemas"]["Stroke"][];
@@ -682,6 +691,7 @@ export interface components {
             /** Format: uuid */
             openSessionId: null | string;
         };
+        /** @description A dog on record. */
         DogDto: {
             /** Format: uuid */
             id: string;
@@ -704,6 +714,7 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        /** @description A dog as entered. Every field may be missing; the validator says which must not. */
         DogEntry: {
             name?: null | string;
             place?: null | string;
@@ -721,7 +732,10 @@ export interface components {
             sensitivities?: null | components["schemas"]["Sensitivity"][];
             biteTier?: null | components["schemas"]["BiteTier"];
             notes?: null | string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The version that was edited; a newer one on record is a conflict. Not needed for a new dog.
+             */
             version?: null | number;
         };
         /** @description One thing the readings say against each other. */
@@ -739,6 +753,7 @@ export interface components {
             /** @description Why the limit is where it is. */
             basis: components["schemas"]["Basis"];
         };
+        /** @description The judgement. Room and margin numbers are signed: negative means missed or past the eye. */
         FitAnswer: {
             /** Format: double */
             noseRoomMm: number;
@@ -764,11 +779,13 @@ export interface components {
             notChecked: components["schemas"]["NotChecked"][];
             snout: components["schemas"]["SourceDto"][];
         };
+        /** @description One muzzle on one dog with its drawing; a sleeve or cover has none. */
         FitDetailDto: {
             fit: components["schemas"]["FitDto"];
             head: components["schemas"]["HeadDrawing"];
             drawing: null | components["schemas"]["FitDrawingDto"];
         };
+        /** @description Basket over snout, to scale. */
         FitDrawingDto: {
             head: components["schemas"]["HeadDrawing"];
             basket: components["schemas"]["Stroke"][];
@@ -778,6 +795,7 @@ export interface components {
             /** Format: double */
             gapeDeg: number;
         };
+        /** @description One size of one model, judged. */
         FitDto: {
             sizeId: string;
             model: string;
@@ -808,6 +826,7 @@ export interface components {
             /** Format: double */
             neckLoopMm: null | number;
         };
+        /** @description The whole catalogue judged for one dog. */
         FitsDto: {
             uses: components["schemas"]["Purpose"][];
             school: components["schemas"]["School"];
@@ -839,9 +858,14 @@ export interface components {
             /** Format: int32 */
             heldMs: null | number;
         };
+        /** @description One go's outcome. */
         GoEntry: {
+            /** @description Whether it did what the step asks. */
             success?: null | boolean;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How long it held, where the step has a timer.
+             */
             heldMs?: null | number;
         };
         /** @description A dog's head in side view with the section across its snout, to scale from its own numbers. */
@@ -863,6 +887,7 @@ export interface components {
             reason: string;
             basis: components["schemas"]["Basis"];
         };
+        /** @description A number of the job with its basis. */
         HouseNumberDto: {
             id: string;
             room: string;
@@ -905,6 +930,7 @@ export interface components {
             provenance: components["schemas"]["Provenance"];
             how: string;
         };
+        /** @description A step this dog does not need. */
         LeftOutDto: {
             name: string;
             stage: components["schemas"]["Stage"];
@@ -949,6 +975,7 @@ export interface components {
             paths: components["schemas"]["PointMm"][][];
             inSection: boolean;
         };
+        /** @description All readings of one measure together. */
         MeasuredDto: {
             measure: components["schemas"]["Measure"];
             side: null | components["schemas"]["Side"];
@@ -1039,6 +1066,7 @@ export interface components {
             name: components["schemas"]["CriterionName"];
             reason: string;
         };
+        /** @description A dog's plan and where it stands. */
         PlanDto: {
             school: string;
             steps: components["schemas"]["PlannedStepDto"][];
@@ -1051,6 +1079,7 @@ export interface components {
             /** Format: uuid */
             openSessionId: null | string;
         };
+        /** @description A step with where the plan stands on it. */
         PlannedStepDto: {
             step: components["schemas"]["StepDto"];
             state: components["schemas"]["StepState"];
@@ -1071,6 +1100,7 @@ export interface components {
             reason: string;
             basis: components["schemas"]["Basis"];
         };
+        /** @description A place in the plan set by hand. */
         PositionEntry: {
             stepId?: null | string;
             /** Format: int32 */
@@ -1095,6 +1125,7 @@ export interface components {
          * @enum {string}
          */
         Purpose: "clinic" | "walks" | "visitors" | "transport" | "scavenging" | "working";
+        /** @description A reading on record. */
         ReadingDto: {
             /** Format: uuid */
             id: string;
@@ -1107,19 +1138,25 @@ export interface components {
             /** Format: date-time */
             takenAt: string;
         };
+        /** @description A reading for a dog. */
         ReadingEntry: {
-            /** Format: uuid */
+            /**
+             * Format: uuid
+             * @description Made by the caller so that a reading sent twice counts once; left out, the server makes one.
+             */
             id?: null | string;
             measure?: null | components["schemas"]["Measure"];
             side?: null | components["schemas"]["Side"];
             text?: null | string;
             unit?: null | components["schemas"]["ReadingUnit"];
         };
+        /** @description What is made of a length while it is still being typed: either a length or what is wrong so far. */
         ReadingSoFar: {
             /** Format: double */
             millimetres: null | number;
             problem: null | string;
         };
+        /** @description The length understood. */
         ReadingUnderstood: {
             /** Format: double */
             millimetres: number;
@@ -1143,6 +1180,7 @@ export interface components {
          * @enum {string}
          */
         Sensitivity: "oddObjects" | "handsBehindHead" | "peopleNear" | "clicks" | "lowFoodDrive" | "snatchy" | "paws";
+        /** @description A session. The open set, if any, is the last one. */
         SessionDto: {
             /** Format: uuid */
             id: string;
@@ -1159,8 +1197,10 @@ export interface components {
             step: null | components["schemas"]["StepDto"];
             sets: components["schemas"]["SetDto"][];
             openSet: null | components["schemas"]["SetDto"];
+            /** @description A sign over threshold was tapped in the open set: end now. */
             endNow: boolean;
         };
+        /** @description A set with its goes, and the rule's decision once it is finished. */
         SetDto: {
             /** Format: int32 */
             number: number;
@@ -1192,6 +1232,7 @@ export interface components {
             group: components["schemas"]["SignGroup"];
             name: string;
         };
+        /** @description A sign seen. */
         SignEntry: {
             signId?: null | string;
         };
@@ -1200,6 +1241,7 @@ export interface components {
          * @enum {string}
          */
         SignGroup: "atEase" | "unsure" | "worried" | "overThreshold";
+        /** @description What was measured. Left out numbers are completed and lower the trust. */
         SnoutInput: {
             /** Format: double */
             noseToInnerEyeLeftMm?: null | number;
@@ -1219,6 +1261,7 @@ export interface components {
             neckGirthMm?: null | number;
             headShape?: null | components["schemas"]["HeadShape"];
         };
+        /** @description One number of the snout model and what it rests on. */
         SourceDto: {
             name: string;
             /** Format: double */
@@ -1231,6 +1274,7 @@ export interface components {
          * @enum {string}
          */
         Stage: "ready" | "oddObjects" | "meetIt" | "comeToIt" | "noseIn" | "hold" | "theWord" | "soundsAndHands" | "firstFastening" | "wearingStill" | "moving" | "places" | "thePurpose" | "upkeep";
+        /** @description A step of a dog's plan. */
         StepDto: {
             id: string;
             stage: components["schemas"]["Stage"];
@@ -1245,8 +1289,12 @@ export interface components {
             basis: components["schemas"]["Basis"];
             notes: string[];
         };
-        /** @enum {string} */
+        /**
+         * @description Whether a step lies behind, is where the plan stands, or lies ahead.
+         * @enum {string}
+         */
         StepState: "passed" | "here" | "ahead";
+        /** @description The loop the strap must make. */
         StrapLoop: {
             /** Format: double */
             loopMm: number;
@@ -1267,6 +1315,7 @@ export interface components {
          * @enum {string}
          */
         Verdict: "fits" | "marginal" | "out";
+        /** @description A basket to be judged on a snout. */
         WhatIfFit: {
             snout?: null | components["schemas"]["SnoutInput"];
             basket?: null | components["schemas"]["BasketInput"];
@@ -1276,16 +1325,28 @@ export interface components {
             /** Format: int32 */
             fingers?: null | number;
         };
+        /** @description A length as somebody wrote it. */
         WhatIfReading: {
+            /** @description What was written, such as `9,5 cm` or `3 3/4"`. */
             text?: null | string;
             unit?: null | components["schemas"]["ReadingUnit"];
         };
+        /** @description A neck and the fingers wanted under its strap. */
         WhatIfStrap: {
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 60 to 1500.
+             */
             neckGirthMm?: null | number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description 0 to 4.
+             */
             fingers?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 5 to 40; the House finger when left out.
+             */
             fingerThicknessMm?: null | number;
         };
     };
