@@ -93,7 +93,7 @@ public static class Progression
             var back = plan.Steps[Math.Max(0, index - StepsBack.Value)].Step;
             return new Decision(
                 DecisionKind.EndNow, new PlanPosition(back.Id, 0, set.Day.AddDays(1)), true,
-                $"It went over threshold. End now. Next time two steps back, at \"{back.Name}\", and not before tomorrow.", StepsBack.Basis, step.IfStuck);
+                $"It went over threshold ({count}). End now. Next time two steps back, at \"{back.Name}\", and not before tomorrow.", StepsBack.Basis, step.IfStuck);
         }
 
         if (set.Worst == SignGroup.Worried || set.Share < PoorShare.Value)

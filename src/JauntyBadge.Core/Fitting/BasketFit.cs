@@ -86,7 +86,8 @@ internal sealed class Judge(SnoutModel snout, FitRequest request)
             GapeClass.FullPant => "a full pant",
             _ => "a yawn",
         };
-        var opens = $"The mouth opens {gape.Degrees:0}°, {does}; {needed.Degrees:0}° is needed";
+        var jaw = roomAtNeeded >= Length.Zero ? $"stays {Say(roomAtNeeded)} above the floor" : $"would go {Say(-roomAtNeeded)} through the floor";
+        var opens = $"The mouth opens {gape.Degrees:0}°, {does}; at the {needed.Degrees:0}° needed the jaw {jaw} and {Say(FitRules.FloorClearance.Value)} above is wanted";
 
         // The room at the needed opening tells the margin in mm; the angle decides, since the jaw may be stopped on the way there.
         if (gape < needed && margin >= Length.Zero)
@@ -113,7 +114,7 @@ internal sealed class Judge(SnoutModel snout, FitRequest request)
         var lead = loop < range.Low ? "The strap is too long: " : loop > range.High ? "The strap is too short: " : "";
         return Hard(
             CriterionName.NeckStrap, range.MarginOf(loop),
-            $"{lead}a loop of {Say(loop)} leaves {fingers} under it; the strap makes {range.Low.ShowRange(range.High, shown)}",
+            $"{lead}{(lead == "" ? "A" : "a")} loop of {Say(loop)} leaves {fingers} under it; the strap makes {range.Low.ShowRange(range.High, shown)}",
             Basis.Practice("one finger for working fits, two for everyday; the loop by the open-belt length, Machinery's Handbook"));
     }
 

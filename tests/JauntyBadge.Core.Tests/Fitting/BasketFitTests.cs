@@ -100,7 +100,7 @@ public class BasketFitTests
         var tight = One(BasketFit.Assess(Snout, Box(100, 92), Everyday()), CriterionName.Gape);
         Assert.Equal(Verdict.Out, tight.Verdict);
         Assert.True(tight.Margin < Length.Zero);
-        Assert.Contains("15° is needed", tight.Reason, StringComparison.Ordinal);
+        Assert.Contains("at the 15° needed the jaw would go", tight.Reason, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -35,8 +35,10 @@ export function SessionRecord({ dogId }: { dogId: string }) {
             <Box flex="1">
               {s.sets.map((set) => (
                 <Text key={set.number} fontSize="sm">
-                  {set.stepName}, {set.targetText}:{' '}
-                  <b>{`${set.goes.filter((g) => g.success).length} of ${set.goes.length}`}</b>. {set.reason}
+                  <b>
+                    {set.stepName}, {set.targetText}.
+                  </b>{' '}
+                  {set.reason}
                 </Text>
               ))}
               {s.endedAt === null && <Text fontSize="sm">Under way.</Text>}
