@@ -63,6 +63,30 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
         Assert.Equal(98, fits["snout"]!.AsArray().Single(s => s!["name"]!.GetValue<string>() == "Eye line")!["mm"]!.GetValue<double>());
     }
 
+    /// <summary>Readings nobody's dog has are kept and questioned; no view of the dog fails over them.</summary>
+    [Theory]
+    [InlineData("1", "1")]
+    [InlineData("1500", "1500")]
+    [InlineData("1", "1500")]
+    [InlineData("1500", "1")]
+    public async Task Absurd_readings_never_make_a_view_fail(string odd, string even)
+    {
+        var dog = await server.NewDogAsync(new { name = "Chimera", purposes = new[] { "clinic" } });
+        (string Measure, string? Side)[] measures =
+        [
+            ("noseToInnerEye", "left"), ("noseToInnerEye", "right"), ("snoutGirth", null), ("snoutHeight", null), ("snoutWidth", null),
+            ("jawToNose", null), ("neckGirth", null), ("innerEyeSpacing", null),
+        ];
+        for (var i = 0; i < measures.Length; i++)
+        {
+            await server.PostAsync($"{dog}/readings", new { measure = measures[i].Measure, side = measures[i].Side, text = i % 2 == 0 ? odd : even });
+            foreach (var view in new[] { "", "/bench", "/fits", "/fits/withy-5?fingers=4", "/fits/minute-3?school=working", "/plan" })
+                Assert.Equal(HttpStatusCode.OK, (await server.GetAsync(dog + view)).Status);
+        }
+
+        Assert.NotEmpty((await server.GetAsync($"{dog}/bench"))["findings"]!.AsArray());
+    }
+
     [Fact]
     public async Task Findings_speak_the_unit_asked_for()
     {

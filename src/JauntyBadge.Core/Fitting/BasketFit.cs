@@ -18,7 +18,7 @@ public static class BasketFit
         var neededGirth = NeededGirth(snout, request.NeededGape);
         var spareWidth = basket.WidthRear - snout.Width.Value;
         var widthWindow = new Window(FitRules.WidthLow.Value, FitRules.WidthHigh.Value);
-        var loop = snout.NeckGirth is { } neck ? NeckStrap.Loop(neck, request.Fingers, request.FingerThickness) : (Length?)null;
+        var strap = judge.Strap(new Window(basket.NeckStrapMin, basket.NeckStrapMax));
 
         var criteria = new List<Criterion>
         {
@@ -29,11 +29,9 @@ public static class BasketFit
             judge.Girth(basket.OpeningGirth, neededGirth),
             judge.Width(spareWidth, widthWindow),
         };
-        if (loop is { } needed)
-            criteria.Add(judge.Strap(needed, new Window(basket.NeckStrapMin, basket.NeckStrapMax)));
         return new FitAssessment(
-            seat, chinRoom, gape, neededGirth, basket.OpeningGirth - neededGirth, widthWindow.MarginOf(spareWidth), loop, criteria,
-            loop is null ? [new(CriterionName.NeckStrap, "Neck girth was not read, so the strap was not checked.")] : []);
+            seat, chinRoom, gape, neededGirth, basket.OpeningGirth - neededGirth, widthWindow.MarginOf(spareWidth), strap.Loop,
+            [.. criteria, .. strap.Criteria], strap.NotChecked);
     }
 
     /// <summary>Girth the rear edge must have with the mouth open: C + 4·(xH − xf)·sin(θ/2).</summary>
@@ -108,14 +106,21 @@ internal sealed class Judge(SnoutModel snout, FitRequest request)
             FitRules.WidthLow.Basis, snout.Width);
     }
 
-    public Criterion Strap(Length loop, Window range)
+    /// <summary>The neck strap's criterion, or why it could not be checked.</summary>
+    public (Length? Loop, IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked) Strap(Window range)
     {
+        if (snout.NeckGirth is not { } neck)
+            return (null, [], [new(CriterionName.NeckStrap, "Neck girth was not read, so the strap was not checked.")]);
+        if (!NeckStrap.CanTake(neck, request.Fingers, request.FingerThickness))
+            return (null, [], [new(CriterionName.NeckStrap, $"A neck girth of {Say(neck)} cannot be right, so the strap was not checked.")]);
+        var loop = NeckStrap.Loop(neck, request.Fingers, request.FingerThickness);
         var fingers = request.Fingers switch { 0 => "no finger", 1 => "one finger", 2 => "two fingers", var n => $"{n} fingers" };
-        var lead = loop < range.Low ? "The strap is too long: " : loop > range.High ? "The strap is too short: " : "";
-        return Hard(
+        var lead = loop < range.Low ? "The strap is too long: a" : loop > range.High ? "The strap is too short: a" : "A";
+        var criterion = Hard(
             CriterionName.NeckStrap, range.MarginOf(loop),
-            $"{lead}{(lead == "" ? "A" : "a")} loop of {Say(loop)} leaves {fingers} under it; the strap makes {range.Low.ShowRange(range.High, shown)}",
+            $"{lead} loop of {Say(loop)} leaves {fingers} under it; the strap makes {range.Low.ShowRange(range.High, shown)}",
             Basis.Practice("one finger for working fits, two for everyday; the loop by the open-belt length, Machinery's Handbook"));
+        return (loop, [criterion], []);
     }
 
     /// <summary>A bound that has to hold: under it out, within the tape's doubt of it marginal.</summary>

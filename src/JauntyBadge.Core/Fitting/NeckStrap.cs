@@ -8,6 +8,13 @@ public static class NeckStrap
     /// <summary>Most fingers the rule is made for.</summary>
     public const int MostFingers = 4;
 
+    /// <summary>Whether a neck is thick enough for the fingers: thicker than one of them, and not encircled by all.</summary>
+    public static bool CanTake(Length neckGirth, int fingers, Length fingerThickness)
+    {
+        var (neck, finger) = (neckGirth / (2 * Math.PI), fingerThickness / 2);
+        return finger <= neck && Encircled(neck / finger, fingers) <= 2 * Math.PI;
+    }
+
     /// <summary>
     /// Length of the hull around the neck, taken as a circle, and the fingers lying side by side under the strap, each a circle
     /// touching the neck and its neighbour. One finger is the open belt around two pulleys.
@@ -23,7 +30,8 @@ public static class NeckStrap
         ArgumentOutOfRangeException.ThrowIfNegative(fingers);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(fingers, MostFingers);
         ArgumentOutOfRangeException.ThrowIfLessThanOrEqual(fingerThickness, Length.Zero);
-        ArgumentOutOfRangeException.ThrowIfGreaterThan(fingerThickness, neckGirth / Math.PI);
+        if (!CanTake(neckGirth, fingers, fingerThickness))
+            throw new ArgumentOutOfRangeException(nameof(fingerThickness), "The fingers are too thick for this neck.");
         if (fingers == 0)
             return neckGirth;
 
@@ -31,12 +39,13 @@ public static class NeckStrap
         var finger = fingerThickness.Millimeters / 2;
         var apart = neck + finger;
         var tangent = Math.Sqrt(apart * apart - (neck - finger) * (neck - finger));
-        var leaves = Math.Acos((neck - finger) / apart);
-        var fan = (fingers - 1) * Math.Asin(finger / apart);
-        var onFingers = 2 * (leaves + fan);
-        if (onFingers > 2 * Math.PI)
-            throw new ArgumentOutOfRangeException(nameof(fingers), "The fingers would go all the way round this neck.");
+        var onFingers = Encircled(neck / finger, fingers);
         return Length.FromMillimeters(
             2 * tangent + (fingers - 1) * 2 * finger + neck * (2 * Math.PI - onFingers) + finger * onFingers);
     }
+
+    /// <summary>The angle over which the strap lies on the fingers instead of the neck.</summary>
+    private static double Encircled(double neckPerFinger, int fingers) => fingers == 0
+        ? 0
+        : 2 * (Math.Acos((neckPerFinger - 1) / (neckPerFinger + 1)) + (fingers - 1) * Math.Asin(1 / (neckPerFinger + 1)));
 }

@@ -80,10 +80,7 @@ internal static class TubeFit
                 $"The closed snout is {girth.Show(request.Shown)} around; this size takes {range.Low.ShowRange(range.High, request.Shown)}",
                 Basis.Practice("the maker's girth range"), snout.Girth),
         ];
-        if (snout.NeckGirth is not { } neck)
-            return (criteria, [new(CriterionName.NeckStrap, "Neck girth was not read, so the strap was not checked.")]);
-        var loop = NeckStrap.Loop(neck, request.Fingers, request.FingerThickness);
-        criteria.Add(judge.Strap(loop, new Window(Length.FromMillimeters(size.NeckStrapMinMm), Length.FromMillimeters(size.NeckStrapMaxMm))));
-        return (criteria, []);
+        var strap = judge.Strap(new Window(Length.FromMillimeters(size.NeckStrapMinMm), Length.FromMillimeters(size.NeckStrapMaxMm)));
+        return ([.. criteria, .. strap.Criteria], strap.NotChecked);
     }
 }

@@ -113,6 +113,14 @@ public class BasketFitTests
     }
 
     [Fact]
+    public void A_neck_thinner_than_the_fingers_is_called_wrong_not_a_fit()
+    {
+        var fit = BasketFit.Assess(SnoutModel.From(Medium() with { NeckGirth = Mm(43) }), Box(100, 120), Everyday());
+        Assert.Contains("cannot be right", fit.NotChecked.Single().Reason, StringComparison.Ordinal);
+        Assert.Null(fit.NeckLoop);
+    }
+
+    [Fact]
     public void What_rests_on_an_assumed_number_never_counts_as_a_clean_fit()
     {
         var assumed = SnoutModel.From(new SnoutNumbers { NoseToInnerEyeLeft = Mm(100), NoseToInnerEyeRight = Mm(100), NeckGirth = Mm(430) });
