@@ -7,14 +7,13 @@ namespace JauntyBadge.Core.Fitting;
 public sealed record Dimension(string Name, PointMm From, PointMm To, Length Value);
 
 /// <summary>A basket over a snout, side view and section at the rear edge, to scale.</summary>
-/// <param name="Head">The head without its jaw.</param>
+/// <param name="Head">The head, with the section of its closed snout.</param>
 /// <param name="Basket">Outline, bars and strap.</param>
-/// <param name="SnoutSection">Section of the closed snout.</param>
 /// <param name="BasketSection">Section of the basket's rear edge.</param>
 /// <param name="Dimensions">Nose room, eye room and chin room.</param>
 /// <param name="Gape">Where the jaw touches.</param>
 public sealed record FitDrawing(
-    HeadDrawing Head, IReadOnlyList<Stroke> Basket, Stroke SnoutSection, Stroke BasketSection, IReadOnlyList<Dimension> Dimensions, Angle Gape)
+    HeadDrawing Head, IReadOnlyList<Stroke> Basket, Stroke BasketSection, IReadOnlyList<Dimension> Dimensions, Angle Gape)
 {
     private const int UprightBars = 5;
 
@@ -42,7 +41,7 @@ public sealed record FitDrawing(
         var chin = new JawInBasket(snout, basket, fit.Seat).Tightest(0);
         var above = -0.16 * snout.Height.Mm;
         return new FitDrawing(
-            head, strokes, head.Section, new Stroke("basketSection", SnoutSectionOf(basket), true),
+            head, strokes, new Stroke("basketSection", SnoutSection.Outline(basket.DepthRear, basket.WidthRear), true),
             [
                 new("noseRoom", new(front, above), new(0, above), fit.Seat.NoseRoom),
                 new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), fit.Seat.EyeRoom),
@@ -50,8 +49,6 @@ public sealed record FitDrawing(
             ],
             fit.Gape);
     }
-
-    private static IReadOnlyList<PointMm> SnoutSectionOf(BasketModel basket) => Measuring.SnoutSection.Outline(basket.DepthRear, basket.WidthRear);
 
     private static IReadOnlyList<PointMm> Strap(HeadDrawing head, double rear, double depthRear) =>
         Smooth.Through([new(rear, depthRear * 0.5), new((rear + head.HighNeckTop.X) / 2, depthRear * 0.40), head.HighNeckTop]);

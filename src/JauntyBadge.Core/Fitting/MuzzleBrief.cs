@@ -46,7 +46,7 @@ public sealed record MuzzleBrief(
                 refusals.Add(new Criterion(name, Verdict.Out, null, reason, basis));
         }
 
-        var clinicOnly = Uses.Count == 1 && Uses[0] == Purpose.Clinic;
+        var clinicOnly = ClinicOnly(Uses);
         var longer = string.Join(", ", Uses.Where(u => u != Purpose.Clinic).Select(u => u.ToString().ToLowerInvariant()));
         var otherUse = longer == "" ? "no purpose is set" : $"this one is also for {longer}";
         Refuse(CriterionName.Use, model.Type == MuzzleType.Sleeve && HeadShape == HeadShape.Short, "A sleeve is never for a short face: it closes the mouth of a dog that needs it to breathe.", TypeRule);
@@ -67,20 +67,19 @@ public sealed record MuzzleBrief(
         return refusals;
     }
 
-    private static BriefLine Types(IReadOnlyList<Purpose> uses, HeadShape shape)
-    {
-        var clinicOnly = uses.Count == 1 && uses[0] == Purpose.Clinic;
-        return (clinicOnly, shape) switch
+    private static bool ClinicOnly(IReadOnlyList<Purpose> uses) => uses.Count > 0 && uses.All(u => u == Purpose.Clinic);
+
+    private static BriefLine Types(IReadOnlyList<Purpose> uses, HeadShape shape) =>
+        (ClinicOnly(uses), shape) switch
         {
             (true, HeadShape.Short) => new("Type", "Basket, or a face cover for short visits", "A short face may have no bridge for a basket to rest on.", TypeRule),
             (true, _) => new("Type", "Basket, or a sleeve for a veterinary minute", "For the clinic alone a sleeve may do for up to five minutes, watched all the time. Front teeth can still nip.", TypeRule),
             _ => new("Type", "Basket", "It must pant, drink and take treats in it.", TypeRule),
         };
-    }
 
     private static (Angle Angle, BriefLine Line) GapeFor(IReadOnlyList<Purpose> uses, HeadShape shape)
     {
-        var calmMinutes = uses.All(u => u == Purpose.Clinic) && uses.Count > 0 && shape != HeadShape.Short;
+        var calmMinutes = ClinicOnly(uses) && shape != HeadShape.Short;
         return calmMinutes
             ? (FitRules.HalfPant.Value, new("Mouth", $"Opens {FitRules.HalfPant.Value.Degrees:0}° or more: half a pant", "Short calm wear at the clinic.", FitRules.HalfPant.Basis))
             : (FitRules.FullPant.Value, new(

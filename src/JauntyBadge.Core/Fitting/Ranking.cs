@@ -34,10 +34,9 @@ public static class Ranking
     public static IReadOnlyList<RankedFit> Rank(
         IReadOnlyList<MuzzleModel> catalogue, SnoutModel snout, MuzzleBrief brief, Length fingerThickness, ReadingUnit shown = ReadingUnit.Mm)
     {
-        var request = new FitRequest(brief.School, brief.NeededGape, brief.Fingers, fingerThickness, brief.BiteTier, shown);
         return
         [
-            .. catalogue.SelectMany(model => model.Sizes.Select(size => Judge(model, size, snout, brief, request)))
+            .. catalogue.SelectMany(model => model.Sizes.Select(size => Judge(model, size, snout, brief, fingerThickness, shown)))
                 .OrderBy(f => f.Verdict)
                 .ThenBy(f => f.Criteria.Any(c => c.Margin is null))
                 .ThenByDescending(f => Math.Round(f.TightestMargin.Millimeters, 6))
@@ -46,8 +45,11 @@ public static class Ranking
         ];
     }
 
-    private static RankedFit Judge(MuzzleModel model, MuzzleSize size, SnoutModel snout, MuzzleBrief brief, FitRequest request)
+    /// <summary>Judges one size of one model as the ranking does.</summary>
+    public static RankedFit Judge(
+        MuzzleModel model, MuzzleSize size, SnoutModel snout, MuzzleBrief brief, Length fingerThickness, ReadingUnit shown = ReadingUnit.Mm)
     {
+        var request = new FitRequest(brief.School, brief.NeededGape, brief.Fingers, fingerThickness, brief.BiteTier, shown);
         var refusals = brief.Refusals(model);
         if (model.Type == MuzzleType.Basket)
         {

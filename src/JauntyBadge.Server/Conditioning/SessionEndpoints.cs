@@ -48,96 +48,88 @@ internal static class SessionEndpoints
         return [.. sessions.Select(s => SessionDto.Of(s, file))];
     }
 
-    private static async Task<SessionDto> GetAsync(Guid sessionId, PracticeDb db, CancellationToken cancel) =>
-        await AnswerAsync(await LoadAsync(db, sessionId, cancel), db, cancel);
-
-    private static async Task<SessionDto> PutGoAsync(Guid sessionId, Guid goId, GoEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<SessionDto> GetAsync(Guid sessionId, PracticeDb db, CancellationToken cancel)
     {
-        var session = await LoadAsync(db, sessionId, cancel);
-        if (!await db.Goes.AnyAsync(g => g.Id == goId, cancel))
+        var (session, file) = await LoadAsync(db, sessionId, cancel);
+        return SessionDto.Of(session, file);
+    }
+
+    private static Task<SessionDto> PutGoAsync(Guid sessionId, Guid goId, GoEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+        ChangeAsync(sessionId, db, async (session, _) =>
         {
+            if (await db.Goes.AnyAsync(g => g.Id == goId, cancel))
+                return;
             var set = OpenSet(session);
             if (set.Goes.Count >= Progression.GoesInSet)
                 throw Refusal.Conflict($"A set has {Progression.GoesInSet} goes. Finish it first.");
             db.Goes.Add(new GoRow { Id = goId, SetId = set.Id, Success = entry.Success!.Value, HeldMs = entry.HeldMs, At = clock.UtcNow() });
-            await db.SaveChangesAsync(cancel);
-        }
+        }, cancel);
 
-        return await AnswerAsync(session, db, cancel);
-    }
-
-    private static async Task<SessionDto> DeleteGoAsync(Guid sessionId, Guid goId, PracticeDb db, CancellationToken cancel)
-    {
-        var session = await LoadAsync(db, sessionId, cancel);
-        var set = OpenSet(session);
-        set.Goes.Remove(set.Goes.SingleOrDefault(g => g.Id == goId) ?? throw Refusal.NotFound("No go of the open set has this id."));
-        await db.SaveChangesAsync(cancel);
-        return await AnswerAsync(session, db, cancel);
-    }
-
-    private static async Task<SessionDto> PutSignAsync(Guid sessionId, Guid seenId, SignEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
-    {
-        var session = await LoadAsync(db, sessionId, cancel);
-        if (!await db.Signs.AnyAsync(s => s.Id == seenId, cancel))
+    private static Task<SessionDto> DeleteGoAsync(Guid sessionId, Guid goId, PracticeDb db, CancellationToken cancel) =>
+        ChangeAsync(sessionId, db, (session, _) =>
         {
-            db.Signs.Add(new SignRow { Id = seenId, SetId = OpenSet(session).Id, SignId = entry.SignId!, At = clock.UtcNow() });
-            await db.SaveChangesAsync(cancel);
-        }
+            var goes = OpenSet(session).Goes;
+            goes.Remove(goes.SingleOrDefault(g => g.Id == goId) ?? throw Refusal.NotFound("No go of the open set has this id."));
+            return Task.CompletedTask;
+        }, cancel);
 
-        return await AnswerAsync(session, db, cancel);
-    }
-
-    private static async Task<SessionDto> DeleteSignAsync(Guid sessionId, Guid seenId, PracticeDb db, CancellationToken cancel)
-    {
-        var session = await LoadAsync(db, sessionId, cancel);
-        var set = OpenSet(session);
-        set.Signs.Remove(set.Signs.SingleOrDefault(s => s.Id == seenId) ?? throw Refusal.NotFound("No sign of the open set has this id."));
-        await db.SaveChangesAsync(cancel);
-        return await AnswerAsync(session, db, cancel);
-    }
-
-    private static async Task<SessionDto> FinishSetAsync(Guid sessionId, int number, PracticeDb db, TimeProvider clock, CancellationToken cancel)
-    {
-        var session = await LoadAsync(db, sessionId, cancel);
-        var set = session.Sets.SingleOrDefault(s => s.Number == number) ?? throw Refusal.NotFound("The session has no set of this number.");
-        if (set.ClosedAt is null)
+    private static Task<SessionDto> PutSignAsync(Guid sessionId, Guid seenId, SignEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+        ChangeAsync(sessionId, db, async (session, _) =>
         {
+            if (!await db.Signs.AnyAsync(s => s.Id == seenId, cancel))
+                db.Signs.Add(new SignRow { Id = seenId, SetId = OpenSet(session).Id, SignId = entry.SignId!, At = clock.UtcNow() });
+        }, cancel);
+
+    private static Task<SessionDto> DeleteSignAsync(Guid sessionId, Guid seenId, PracticeDb db, CancellationToken cancel) =>
+        ChangeAsync(sessionId, db, (session, _) =>
+        {
+            var signs = OpenSet(session).Signs;
+            signs.Remove(signs.SingleOrDefault(s => s.Id == seenId) ?? throw Refusal.NotFound("No sign of the open set has this id."));
+            return Task.CompletedTask;
+        }, cancel);
+
+    private static Task<SessionDto> FinishSetAsync(Guid sessionId, int number, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+        ChangeAsync(sessionId, db, async (session, file) =>
+        {
+            var set = session.Sets.SingleOrDefault(s => s.Number == number) ?? throw Refusal.NotFound("The session has no set of this number.");
+            if (set.ClosedAt is not null)
+                return;
             if (set.Goes.Count == 0 && set.Signs.Count == 0)
                 throw Refusal.Conflict("Nothing has happened in this set yet.");
-            var next = await DecideAsync(session, set, db, clock, cancel);
+            var next = await DecideAsync(session, set, file, db, clock, cancel);
             if (next is not null)
                 session.Sets.Add(NewSet(session, number + 1, next, clock));
             else
                 session.EndedAt = clock.UtcNow();
-            await db.SaveChangesAsync(cancel);
-        }
+        }, cancel);
 
-        return await AnswerAsync(session, db, cancel);
-    }
-
-    private static async Task<SessionDto> EndAsync(Guid sessionId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
-    {
-        var session = await LoadAsync(db, sessionId, cancel);
-        if (session.EndedAt is null)
+    private static Task<SessionDto> EndAsync(Guid sessionId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+        ChangeAsync(sessionId, db, async (session, file) =>
         {
+            if (session.EndedAt is not null)
+                return;
             var open = session.Sets.SingleOrDefault(s => s.ClosedAt is null);
             if (open is { Goes.Count: 0, Signs.Count: 0 })
                 session.Sets.Remove(open);
             else if (open is not null)
-                await DecideAsync(session, open, db, clock, cancel);
+                await DecideAsync(session, open, file, db, clock, cancel);
             session.EndedAt = clock.UtcNow();
             if (session.Sets.Count == 0)
                 db.Sessions.Remove(session);
-            await db.SaveChangesAsync(cancel);
-        }
+        }, cancel);
 
-        return await AnswerAsync(session, db, cancel);
+    /// <summary>Changes a session, saves it and answers how it stands now.</summary>
+    private static async Task<SessionDto> ChangeAsync(Guid sessionId, PracticeDb db, Func<SessionRow, DogFile, Task> change, CancellationToken cancel)
+    {
+        var (session, file) = await LoadAsync(db, sessionId, cancel);
+        await change(session, file);
+        await db.SaveChangesAsync(cancel);
+        return SessionDto.Of(session, file);
     }
 
     /// <summary>Closes a set by the rule and answers where to go on in this session, or null when it should end.</summary>
-    private static async Task<PlanPosition?> DecideAsync(SessionRow session, SetRow set, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<PlanPosition?> DecideAsync(SessionRow session, SetRow set, DogFile file, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var file = await DogFile.LoadAsync(db, session.DogId, cancel);
         var earlier = await db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs)
             .Where(s => s.DogId == session.DogId && s.StepId == set.StepId && s.ClosedAt != null).OrderBy(s => s.Id).ToListAsync(cancel);
         var decision = Progression.AfterSet(file.Plan, set.ToRecord(), [.. earlier.Select(s => s.ToRecord())], clock.UtcNow() - session.StartedAt);
@@ -160,12 +152,12 @@ internal static class SessionEndpoints
         ? throw Refusal.Conflict("This session has ended.")
         : session.Sets.SingleOrDefault(s => s.ClosedAt is null) ?? throw Refusal.Conflict("No set is open.");
 
-    private static async Task<SessionRow> LoadAsync(PracticeDb db, Guid sessionId, CancellationToken cancel) =>
-        await WithSets(db).SingleOrDefaultAsync(s => s.Id == sessionId, cancel) ?? throw Refusal.NotFound("No session has this id.");
+    private static async Task<(SessionRow Session, DogFile File)> LoadAsync(PracticeDb db, Guid sessionId, CancellationToken cancel)
+    {
+        var session = await WithSets(db).SingleOrDefaultAsync(s => s.Id == sessionId, cancel) ?? throw Refusal.NotFound("No session has this id.");
+        return (session, await DogFile.LoadAsync(db, session.DogId, cancel));
+    }
 
     private static IQueryable<SessionRow> WithSets(PracticeDb db) =>
         db.Sessions.Include(s => s.Sets.OrderBy(x => x.Number)).ThenInclude(s => s.Goes.OrderBy(g => g.At)).Include(s => s.Sets).ThenInclude(s => s.Signs.OrderBy(x => x.At)).AsSplitQuery();
-
-    private static async Task<SessionDto> AnswerAsync(SessionRow session, PracticeDb db, CancellationToken cancel) =>
-        SessionDto.Of(session, await DogFile.LoadAsync(db, session.DogId, cancel));
 }

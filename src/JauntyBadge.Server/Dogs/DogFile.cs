@@ -5,21 +5,24 @@ using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
+using JauntyBadge.Data.Measuring;
 using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Dogs;
 
 /// <summary>Everything on record that decides where a dog stands.</summary>
 public sealed record DogFile(
-    DogRow Dog, IReadOnlyList<Reading> Readings, ChoiceRow? Choice, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained)
+    DogRow Dog, IReadOnlyList<ReadingRow> ReadingRows, ChoiceRow? Choice, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained)
 {
-    private readonly Lazy<TrainingPlan> plan = new(() => TrainingPlan.For(Dog.ToProfile()));
+    private TrainingPlan? plan;
 
     public DogProfile Profile { get; } = Dog.ToProfile();
 
-    public TrainingPlan Plan => plan.Value;
+    public TrainingPlan Plan => plan ??= TrainingPlan.For(Profile);
 
-    public IReadOnlyList<Measured> Measured { get; } = Core.Measuring.Measured.From(Readings);
+    public IReadOnlyList<Reading> Readings { get; } = [.. ReadingRows.Select(r => r.ToReading())];
+
+    public IReadOnlyList<Measured> Measured { get; } = Core.Measuring.Measured.From(ReadingRows.Select(r => r.ToReading()));
 
     /// <summary>Where the plan stands; null when all steps are passed.</summary>
     public PlanPosition? Position => LastMove switch
@@ -63,7 +66,7 @@ public sealed record DogFile(
         return
         [
             .. dogs.Select(d => new DogFile(
-                d, [.. readings[d.Id].Select(r => r.ToReading())], choices[d.Id].LastOrDefault(), moves.GetValueOrDefault(d.Id),
+                d, [.. readings[d.Id]], choices[d.Id].LastOrDefault(), moves.GetValueOrDefault(d.Id),
                 open.GetValueOrDefault(d.Id), trained.TryGetValue(d.Id, out var day) ? day : null)),
         ];
     }

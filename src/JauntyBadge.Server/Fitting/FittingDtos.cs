@@ -40,15 +40,15 @@ public sealed record DimensionDto(string Name, PointMm From, PointMm To, double 
 
 /// <summary>Basket over snout, to scale.</summary>
 public sealed record FitDrawingDto(
-    HeadDrawing Head, IReadOnlyList<Stroke> Basket, Stroke SnoutSection, Stroke BasketSection, IReadOnlyList<DimensionDto> Dimensions, double GapeDeg)
+    HeadDrawing Head, IReadOnlyList<Stroke> Basket, Stroke BasketSection, IReadOnlyList<DimensionDto> Dimensions, double GapeDeg)
 {
     public static FitDrawingDto Of(FitDrawing d) => new(
-        d.Head, d.Basket, d.SnoutSection, d.BasketSection,
+        d.Head, d.Basket, d.BasketSection,
         [.. d.Dimensions.Select(x => new DimensionDto(x.Name, x.From, x.To, x.Value.Millimeters.Tidy()))], d.Gape.Degrees.Tidy());
 }
 
 /// <summary>One muzzle on one dog with its drawing; a sleeve or cover has none.</summary>
-public sealed record FitDetailDto(FitDto Fit, HeadDrawing Head, FitDrawingDto? Drawing);
+public sealed record FitDetailDto(FitDto Fit, FitDrawingDto? Drawing);
 
 /// <summary>A muzzle to keep for a dog, judged as asked.</summary>
 public sealed record ChoiceEntry(string? SizeId = null, IReadOnlyList<Purpose>? Uses = null, School? School = null, int? Fingers = null, string? Note = null);

@@ -56,7 +56,7 @@ internal static class FittingEndpoints
         var file = await DogFile.LoadAsync(db, id, cancel);
         var brief = question.Brief(file.Profile);
         var snout = file.Snout;
-        var ranked = snout is null ? [] : Rank(snout, brief, question.Shown);
+        var ranked = snout is null ? [] : Ranking.Rank(Catalogue.Shipped, snout, brief, FitRules.Finger.Value, question.Shown);
         return new FitsDto(
             brief.Uses, brief.School, brief.Fingers, brief.NeededGape.Degrees.Tidy(), brief.Lines, snout?.SourcesDto() ?? [],
             [.. ranked.Select(FitDto.Of)], Completeness.Missing(file.Measured));
@@ -68,7 +68,7 @@ internal static class FittingEndpoints
         var file = await DogFile.LoadAsync(db, id, cancel);
         var (fit, snout, _) = Find(file, sizeId, question);
         var drawing = fit.Assessment is { } basket ? FitDrawingDto.Of(FitDrawing.Of(snout, fit.Size.Basket(), basket)) : null;
-        return new FitDetailDto(FitDto.Of(fit), HeadDrawing.Of(snout), drawing);
+        return new FitDetailDto(FitDto.Of(fit), drawing);
     }
 
     private static async Task<ChoiceDto> ChooseAsync(Guid id, ChoiceEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -96,10 +96,8 @@ internal static class FittingEndpoints
     {
         var snout = file.Snout ?? throw Refusal.Conflict("Nose to inner eye has to be read before a muzzle can be judged.");
         var brief = question.Brief(file.Profile);
-        var fit = Rank(snout, brief, question.Shown).FirstOrDefault(f => f.Size.Id == sizeId) ?? throw Refusal.NotFound("No muzzle size has this id.");
+        var model = Catalogue.Shipped.FirstOrDefault(m => m.Sizes.Any(s => s.Id == sizeId)) ?? throw Refusal.NotFound("No muzzle size has this id.");
+        var fit = Ranking.Judge(model, model.Sizes.First(s => s.Id == sizeId), snout, brief, FitRules.Finger.Value, question.Shown);
         return (fit, snout, brief);
     }
-
-    private static IReadOnlyList<RankedFit> Rank(SnoutModel snout, MuzzleBrief brief, ReadingUnit shown) =>
-        Ranking.Rank(Catalogue.Shipped, snout, brief, FitRules.Finger.Value, shown);
 }

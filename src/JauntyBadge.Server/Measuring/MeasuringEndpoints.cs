@@ -87,11 +87,10 @@ internal static class MeasuringEndpoints
     private static async Task<BenchDto> BenchInAsync(ReadingUnit unit, Guid id, PracticeDb db, CancellationToken cancel)
     {
         var file = await DogFile.LoadAsync(db, id, cancel);
-        var rows = await db.Readings.AsNoTracking().Where(r => r.DogId == id && r.RemovedAt == null).OrderBy(r => r.TakenAt).ToListAsync(cancel);
         var model = HeadDrawing.ModelToDraw(file.Numbers, file.Profile.BodyMass);
         return new BenchDto(
             MeasureGuide.All,
-            [.. rows.Select(r => new ReadingDto(r.Id, r.Measure, r.Side, r.AsTaken, r.Unit, r.Millimetres.Tidy(), r.TakenAt))],
+            [.. file.ReadingRows.Select(r => new ReadingDto(r.Id, r.Measure, r.Side, r.AsTaken, r.Unit, r.Millimetres.Tidy(), r.TakenAt))],
             [.. file.Measured.Select(m => new MeasuredDto(m.Measure, m.Side, m.Count, m.Mean.Millimeters.Tidy(), m.Spread.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy()))],
             CrossChecks.Run(file.Readings, file.Profile.HeadShape.Shape, file.Profile.BodyMass, unit),
             Completeness.Missing(file.Measured), model.SourcesDto(), HeadDrawing.Of(model), Completeness.CanFit(file.Measured));

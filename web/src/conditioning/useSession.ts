@@ -11,7 +11,7 @@ export type Session = Schemas['SessionDto'];
 const RETRY_MS = 2000;
 const MOST_TRIES = 20;
 
-export const sessionKey = (id: string) => ['session', id] as const;
+const sessionKey = (id: string) => ['session', id] as const;
 
 /** Starts a session where the plan stands, or goes on with the open one. */
 export function useStartSession(dogId: string) {

@@ -3,7 +3,7 @@ import { useOutletContext } from 'react-router';
 import { api, ask, words, type Schemas } from '../shared/api';
 import { complain, notify } from '../shared/notices';
 
-export const dogKey = (id: string) => ['dog', id] as const;
+const dogKey = (id: string) => ['dog', id] as const;
 
 /** A dog and where it stands. */
 export const useDogCard = (id: string) =>

@@ -165,7 +165,7 @@ function DimensionLine({ dimension, font, unit }: { dimension: Schemas['Dimensio
 
 /** Snout inside basket, cut at the rear edge, same scale for both. */
 function Sections({ drawing, coat }: { drawing: Schemas['FitDrawingDto']; coat: string }) {
-  const box = viewBoxOf([...drawing.basketSection.points, ...drawing.snoutSection.points], 4);
+  const box = viewBoxOf([...drawing.basketSection.points, ...drawing.head.section.points], 4);
   return (
     <chakra.svg
       viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
@@ -176,7 +176,7 @@ function Sections({ drawing, coat }: { drawing: Schemas['FitDrawingDto']; coat: 
       color="fg"
     >
       <path
-        d={outlinePath(drawing.snoutSection)}
+        d={outlinePath(drawing.head.section)}
         fill={coat}
         stroke="currentColor"
         strokeWidth="1.2"

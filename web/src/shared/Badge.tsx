@@ -4,7 +4,6 @@ import type { Schemas } from './api';
 import { outlinePath, viewBoxOf } from './drawing';
 
 const phases = ['measured', 'fitted', 'conditioned', 'wearing'] as const;
-const phaseNames = { measured: 'measured', fitted: 'fitted', conditioned: 'conditioned', wearing: 'wearing' };
 const [outer, inner] = [47, 36];
 const gap = 5;
 
@@ -29,7 +28,7 @@ export function Badge({
     0,
   );
   const scale = 58 / Math.max(box.width, box.height * 1.05);
-  const label = phases.map((p) => `${phaseNames[p]} ${Math.round(card.badge[p] * 100)} %`).join(', ');
+  const label = phases.map((p) => `${p} ${Math.round(card.badge[p] * 100)} %`).join(', ');
   return (
     <chakra.svg
       viewBox="0 0 100 100"

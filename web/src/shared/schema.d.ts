@@ -782,14 +782,12 @@ export interface components {
         /** @description One muzzle on one dog with its drawing; a sleeve or cover has none. */
         FitDetailDto: {
             fit: components["schemas"]["FitDto"];
-            head: components["schemas"]["HeadDrawing"];
             drawing: null | components["schemas"]["FitDrawingDto"];
         };
         /** @description Basket over snout, to scale. */
         FitDrawingDto: {
             head: components["schemas"]["HeadDrawing"];
             basket: components["schemas"]["Stroke"][];
-            snoutSection: components["schemas"]["Stroke"];
             basketSection: components["schemas"]["Stroke"];
             dimensions: components["schemas"]["DimensionDto"][];
             /** Format: double */
