@@ -86,10 +86,6 @@ internal sealed class Judge(SnoutModel snout, FitRequest request)
         };
         var jaw = roomAtNeeded >= Length.Zero ? $"stays {Say(roomAtNeeded)} above the floor" : $"would go {Say(-roomAtNeeded)} through the floor";
         var opens = $"The mouth opens {gape.Degrees:0}°, {does}; at the {needed.Degrees:0}° needed the jaw {jaw} and {Say(FitRules.FloorClearance.Value)} above is wanted";
-
-        // The room at the needed opening tells the margin in mm; the angle decides, since the jaw may be stopped on the way there.
-        if (gape < needed && margin >= Length.Zero)
-            margin = Length.FromMillimeters(-0.1);
         return Hard(CriterionName.Gape, margin, opens, Fitting.Gape.Classify(needed) == GapeClass.HalfPant ? FitRules.HalfPant.Basis : FitRules.FullPant.Basis, snout.Height);
     }
 

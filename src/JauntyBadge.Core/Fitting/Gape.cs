@@ -57,9 +57,17 @@ public static class Gape
         return Angle.FromRadians(open);
     }
 
-    /// <summary>Least room between the lower border and the floor at an opening, straight down; negative goes through it.</summary>
+    /// <summary>Least room between the lower border and the floor on the way to an opening, straight down; negative goes through it.</summary>
     public static Length FloorRoom(SnoutModel snout, BasketModel basket, Seat seat, Angle opening) =>
-        Length.FromMillimeters(new JawInBasket(snout, basket, seat).ClearanceMm(opening.Radians));
+        Length.FromMillimeters(OnTheWay(opening.Radians).Min(new JawInBasket(snout, basket, seat).ClearanceMm));
+
+    /// <summary>The openings looked at from the closed mouth up to and with this one.</summary>
+    private static IEnumerable<double> OnTheWay(double openingRad)
+    {
+        for (var passed = 0.0; passed < openingRad; passed += SearchStepRad)
+            yield return passed;
+        yield return openingRad;
+    }
 }
 
 /// <summary>The lower border turning inside one seated basket, in plain mm for the search.</summary>

@@ -50,6 +50,17 @@ public class FitLawTests
         return Math.Abs((fit.Gape - request.NeededGape).Degrees) < 0.001 || fit.Gape >= request.NeededGape == (criterion.Verdict != Verdict.Out);
     }
 
+    /// <summary>What stops the jaw on the way stops it for good.</summary>
+    [Property]
+    public bool A_wider_opening_never_leaves_more_room(byte eye, byte high, byte wide, byte shape, sbyte longer, byte front, byte rear, byte first, byte more)
+    {
+        var snout = Head(eye, high, wide, shape);
+        var basket = Box(Math.Max(20, snout.EyeLine.Mm + longer % 30), snout.Height.Mm + front % 60, snout.Width.Mm + 14, snout.Height.Mm + rear % 60);
+        var seat = SeatOf(snout, basket);
+        return Gape.FloorRoom(snout, basket, seat, Angle.FromDegrees(first % 31 + more % 30)).Millimeters
+            <= Gape.FloorRoom(snout, basket, seat, Angle.FromDegrees(first % 31)).Millimeters + 0.05;
+    }
+
     [Property]
     public bool More_opening_never_needs_less_girth(byte eye, byte high, byte wide, byte shape, byte first, byte more)
     {
