@@ -11,8 +11,19 @@ namespace JauntyBadge.Data;
 public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext(options)
 {
     public DbSet<DogRow> Dogs => Set<DogRow>();
+    public DbSet<BreedRow> Breeds => Set<BreedRow>();
+    public DbSet<MeasuringSetRow> MeasuringSets => Set<MeasuringSetRow>();
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
+    public DbSet<PhotoRow> Photos => Set<PhotoRow>();
+    public DbSet<PictureRow> Pictures => Set<PictureRow>();
     public DbSet<ChoiceRow> Choices => Set<ChoiceRow>();
+    public DbSet<MuzzleRow> Muzzles => Set<MuzzleRow>();
+    public DbSet<OverruleRow> Overrules => Set<OverruleRow>();
+    public DbSet<FitSettingsRow> FitSettings => Set<FitSettingsRow>();
+    public DbSet<TryOnRow> TryOns => Set<TryOnRow>();
+    public DbSet<TryOnPictureRow> TryOnPictures => Set<TryOnPictureRow>();
+    public DbSet<VanRow> Van => Set<VanRow>();
+    public DbSet<ExpectedDogRow> ExpectedDogs => Set<ExpectedDogRow>();
     public DbSet<SessionRow> Sessions => Set<SessionRow>();
     public DbSet<SetRow> Sets => Set<SetRow>();
     public DbSet<GoRow> Goes => Set<GoRow>();
@@ -40,12 +51,57 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext
             dog.PrimitiveCollection(d => d.Purposes).ElementType().HasConversion<string>();
             dog.PrimitiveCollection(d => d.Sensitivities).ElementType().HasConversion<string>();
         });
-        modelBuilder.Entity<ReadingRow>().HasOne<DogRow>().WithMany().HasForeignKey(r => r.DogId);
+        modelBuilder.Entity<BreedRow>().PrimitiveCollection(b => b.Traits).ElementType().HasConversion<string>();
+        modelBuilder.Entity<MeasuringSetRow>(set =>
+        {
+            set.Ignore(s => s.BodyMass);
+            set.HasOne<DogRow>().WithMany().HasForeignKey(s => s.DogId);
+        });
+        modelBuilder.Entity<ReadingRow>(reading =>
+        {
+            reading.HasOne<DogRow>().WithMany().HasForeignKey(r => r.DogId);
+
+            // No foreign key: adding one to a table that holds readings would rebuild it outside a transaction. Sets are never deleted.
+            reading.HasIndex(r => r.SetId);
+        });
+        modelBuilder.Entity<PhotoRow>().HasOne<DogRow>().WithMany().HasForeignKey(p => p.DogId);
+        modelBuilder.Entity<PictureRow>(picture =>
+        {
+            picture.HasKey(p => p.PhotoId);
+            picture.HasOne<PhotoRow>().WithOne().HasForeignKey<PictureRow>(p => p.PhotoId);
+        });
         modelBuilder.Entity<ChoiceRow>(choice =>
         {
             choice.Ignore(c => c.KeptFit);
             choice.HasOne<DogRow>().WithMany().HasForeignKey(c => c.DogId);
         });
+        modelBuilder.Entity<MuzzleRow>(muzzle =>
+        {
+            muzzle.HasKey(m => new { m.ModelId, m.Version });
+            muzzle.Ignore(m => m.Model);
+        });
+        modelBuilder.Entity<OverruleRow>(overrule =>
+        {
+            overrule.HasKey(o => new { o.DogId, o.LineId });
+            overrule.HasOne<DogRow>().WithMany().HasForeignKey(o => o.DogId);
+        });
+        modelBuilder.Entity<FitSettingsRow>(settings =>
+        {
+            settings.Property(s => s.Id).ValueGeneratedNever();
+            settings.Ignore(s => s.Weights);
+        });
+        modelBuilder.Entity<TryOnRow>(tried =>
+        {
+            tried.Ignore(t => t.Seen);
+            tried.HasOne<DogRow>().WithMany().HasForeignKey(t => t.DogId);
+        });
+        modelBuilder.Entity<TryOnPictureRow>(picture =>
+        {
+            picture.HasKey(p => p.TryOnId);
+            picture.HasOne<TryOnRow>().WithOne().HasForeignKey<TryOnPictureRow>(p => p.TryOnId);
+        });
+        modelBuilder.Entity<VanRow>().HasKey(v => v.SizeId);
+        modelBuilder.Entity<ExpectedDogRow>().PrimitiveCollection(d => d.Purposes).ElementType().HasConversion<string>();
         modelBuilder.Entity<SessionRow>(session =>
         {
             session.HasOne<DogRow>().WithMany().HasForeignKey(s => s.DogId);

@@ -27,6 +27,24 @@ public sealed class DemoTests
         Assert.Equal(10, (await second.GetAsync("/api/round")).Json.AsArray().Count);
     }
 
+    /// <summary>What the bench can do is there to be seen: sets over time, a range of the practice's own, a marked picture, the airway caution.</summary>
+    [Fact]
+    public async Task The_demo_practice_shows_what_the_bench_can_do()
+    {
+        using var server = new PracticeServer(demo: true);
+        var ids = (await server.GetAsync("/api/round")).Json.AsArray().ToDictionary(c => c!["dog"]!["name"]!.GetValue<string>(), c => $"/api/dogs/{c!["dog"]!["id"]}");
+        var sorrel = await server.GetAsync($"{ids["Sorrel"]}/measuring-sets");
+        Assert.Equal(3, sorrel["sets"]!.AsArray().Count);
+        Assert.NotEmpty(sorrel["measureAgain"]!.AsArray());
+        Assert.Contains("weighs", (await server.GetAsync($"{ids["Otis"]}/bench"))["measureAgain"]![0]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.True((await server.GetAsync($"{ids["Dumpling"]}/bench"))["headShape"]!["airwayCaution"]!.GetValue<bool>());
+        Assert.Equal([0, 7], (await server.GetAsync($"{ids["Nettle"]}/photos")).Json.AsArray().Select(p => p!["measures"]!.AsArray().Count).Order());
+        var typing = await server.GetAsync($"{ids["Bracken"]}/bench/typing?measure=headGirth&text=480");
+        Assert.Empty(typing["findings"]!.AsArray());
+        await server.PostAsync($"{ids["Bracken"]}/readings", new { measure = "snoutWidth", text = "140" });
+        Assert.Contains((await server.GetAsync($"{ids["Bracken"]}/bench"))["findings"]!.AsArray(), f => f!["message"]!.GetValue<string>().Contains("9 earlier dogs", StringComparison.Ordinal));
+    }
+
     [Fact]
     public async Task Records_are_dated_before_today()
     {
@@ -36,5 +54,38 @@ public sealed class DemoTests
             var sessions = (await server.GetAsync($"/api/dogs/{card!["dog"]!["id"]}/sessions")).Json.AsArray();
             Assert.All(sessions, s => Assert.True(s!["startedAt"]!.GetValue<DateTime>() <= server.Clock.GetUtcNow().UtcDateTime));
         }
+    }
+
+    [Fact]
+    public async Task The_demo_practice_shows_what_the_fitting_room_can_do()
+    {
+        using var server = new PracticeServer(demo: true);
+        var round = (await server.GetAsync("/api/round")).Json.AsArray();
+        string Dog(string name) => $"/api/dogs/{round.Single(c => c!["dog"]!["name"]!.GetValue<string>() == name)!["dog"]!["id"]}";
+
+        // Every chosen muzzle is kept with its model and can be drawn as it was; one dog has tried its own on.
+        foreach (var card in round.Where(c => c!["choice"] is not null))
+        {
+            var kept = (await server.GetAsync($"/api/dogs/{card!["dog"]!["id"]}/choices")).Json[0]!;
+            Assert.NotNull(kept["kept"]!["muzzle"]);
+            Assert.NotEmpty(kept["drawing"]!["basket"]!.AsArray());
+        }
+
+        Assert.Equal(["rubs-bridge"], (await server.GetAsync($"{Dog("Otis")}/try-ons")).Json[0]!["seen"]!["symptoms"]!.AsArray().Select(s => s!.GetValue<string>()));
+        var admiral = (await server.GetAsync($"{Dog("Admiral")}/fits"))["brief"]!["lines"]!.AsArray();
+        Assert.Contains("doorbell", admiral.Single(l => l!["id"]!.GetValue<string>() == "tier2-sturdy")!["overruled"]!.GetValue<string>(), StringComparison.Ordinal);
+
+        // A wary dog trains in a light one first; a flat face gets no sleeve, and something all the same.
+        Assert.NotEmpty((await server.GetAsync($"{Dog("Fern")}/fits"))["training"]!.AsArray());
+        var dumpling = (await server.GetAsync($"{Dog("Dumpling")}/fits"))["fits"]!.AsArray();
+        Assert.DoesNotContain(dumpling, f => f!["type"]!.GetValue<string>() == "sleeve" && f["group"]!.GetValue<string>() == "fits");
+        Assert.Equal("fits", dumpling[0]!["group"]!.GetValue<string>());
+
+        // The van: what is carried fits somebody, the plan covers more, and the chart of length and girth has two versions.
+        var van = await server.GetAsync("/api/van?sizes=6");
+        Assert.All(van["carried"]!.AsArray(), c => Assert.True(c!["fitsDogs"]!.GetValue<int>() > 0, c["muzzle"]!.GetValue<string>()));
+        Assert.True(van.Number("covered") > van.Number("coveredNow"));
+        Assert.Equal(2, van["expected"]!.AsArray().Count);
+        Assert.Equal(2, (await server.GetAsync("/api/catalogue/barge/versions")).Json.AsArray().Count);
     }
 }

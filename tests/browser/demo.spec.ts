@@ -33,7 +33,7 @@ const interrupt = (child: ChildProcess) =>
 test('bin/demo starts, ends cleanly, finds everything again, and starts afresh only where told', async ({
   request,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   const folder = mkdtempSync(join(tmpdir(), 'jaunty-badge-demo-'));
   const bystander = join(folder, 'notes.txt');
   writeFileSync(bystander, 'not ours');

@@ -8,7 +8,8 @@ const phone = { width: 390, height: 844 };
 
 const browser = await chromium.launch(launchOptions);
 
-async function picture(name, { viewport = wide, scheme = 'light', at, then }) {
+/** Takes one picture, from the top of the page or from a text on it. */
+async function picture(name, { viewport = wide, scheme = 'light', at, then, top }) {
   const page = await browser.newPage({
     viewport,
     reducedMotion: 'reduce',
@@ -22,6 +23,11 @@ async function picture(name, { viewport = wide, scheme = 'light', at, then }) {
   await page.waitForLoadState('networkidle');
   if (then) await then(page);
   await page.evaluate(() => document.fonts.ready.then(() => window.scrollTo(0, 0)));
+  if (top)
+    await page
+      .getByText(top)
+      .last()
+      .evaluate((el) => window.scrollTo(0, el.getBoundingClientRect().top - 60));
   await page.waitForTimeout(400);
   await page.screenshot({ path: `${folder}/${name}.png` });
   await page.close();
@@ -38,18 +44,75 @@ await picture('dog', { at: (id) => `/dogs/${id('Admiral')}` });
 await picture('measure', {
   at: (id) => `/dogs/${id('Dumpling')}/measure`,
   then: async (page) => {
-    await page.getByRole('textbox', { name: 'Jaw to nose' }).fill('9,5 cm');
-    await page.getByText('= 95 mm').waitFor();
+    await page.getByRole('textbox', { name: 'Snout width' }).fill('6,7 cm');
+    await page.getByText('= 67 mm').waitFor();
   },
 });
-await picture('fit', {
-  at: (id) => `/dogs/${id('Otis')}/fit`,
+await picture('measure-checks', {
+  at: (id) => `/dogs/${id('Dumpling')}/measure`,
+  top: 'Worth a second look',
+});
+await picture('walk-through-phone', {
+  viewport: phone,
+  at: (id) => `/dogs/${id('Mop')}/measure`,
   then: async (page) => {
-    await page.getByRole('slider').focus();
+    await page.getByRole('button', { name: 'Walk me through' }).click();
+    await page.getByText('1 of 5').waitFor();
+  },
+  top: 'Fit line to nose',
+});
+await picture('photo', {
+  at: (id) => `/dogs/${id('Nettle')}/measure/photos`,
+  then: async (page) => {
+    await page.getByRole('link', { name: /Nettle from the side/ }).click();
+    await page.getByRole('button', { name: /Throat bump/ }).click();
+    const picture = page.getByRole('application');
+    await picture.focus();
+    await page.keyboard.press('ArrowLeft');
+    await page.keyboard.press('ArrowRight');
+  },
+});
+await picture('history', { at: (id) => `/dogs/${id('Sorrel')}/measure/history` });
+await picture('breeds', {
+  scheme: 'dark',
+  at: () => '/breeds',
+  then: async (page) => page.getByLabel('Find a breed').fill('short jowls'),
+});
+await picture('brief', { at: (id) => `/dogs/${id('Sorrel')}/fit` });
+await picture('fit', {
+  at: (id) => `/dogs/${id('Bracken')}/fit`,
+  then: async (page) => {
+    await page.getByLabel('Compare with').selectOption({ index: 3 });
+    await page.getByText(/^Dashed: /).waitFor();
+    await page.getByRole('slider', { name: 'Open the jaw' }).focus();
     for (let i = 0; i < 15; i++) await page.keyboard.press('ArrowRight');
   },
+  top: 'decided by',
 });
-await picture('fit-dark', { scheme: 'dark', at: (id) => `/dogs/${id('Sorrel')}/fit` });
+await picture('catalogue', {
+  at: () => '/catalogue',
+  then: async (page) => {
+    await page.getByRole('button', { name: 'Take a size chart in' }).click();
+    await page
+      .getByLabel('or paste the chart')
+      .fill('Size,Inside length (in),Circumference (in),Neck (in)\nS,3 1/4,10 1/2,12-17\nM,3 7/8,twelve,14-20\n');
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await page.getByRole('row', { name: /twelve/ }).waitFor();
+  },
+});
+await picture('van', { at: () => '/van', then: async (page) => page.getByText(/get a fit today/).waitFor() });
+await picture('try-on-phone', {
+  viewport: phone,
+  at: (id) => `/dogs/${id('Otis')}/fit/try`,
+  then: async (page) => {
+    await page.getByRole('button', { name: 'No' }).first().click();
+    await page.getByRole('button', { name: 'Rides into the eyes' }).click();
+    await page.getByText('The basket is too long.').waitFor();
+  },
+  top: 'Are the eyes clear',
+});
+await picture('order', { at: (id) => `/dogs/${id('Dumpling')}/fit/order` });
+await picture('fit-dark', { scheme: 'dark', at: (id) => `/dogs/${id('Sorrel')}/fit`, top: 'decided by' });
 await picture('plan', { at: (id) => `/dogs/${id('Bracken')}/plan` });
 await picture('session-phone', {
   viewport: phone,

@@ -1,18 +1,28 @@
 import { dogId, expect, expectNoViolations, newDog, test } from './support.js';
 
-const rooms = ['', '/measure', '/fit', '/plan'];
+const rooms = [
+  '',
+  '/measure',
+  '/measure/history',
+  '/measure/photos',
+  '/fit',
+  '/fit/try',
+  '/fit/order',
+  '/fit/earlier',
+  '/plan',
+];
 
 for (const scheme of ['light', 'dark'] as const) {
   test(`axe finds no violation on any view, ${scheme}`, async ({ page }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(480_000);
     await page.addInitScript((s) => localStorage.setItem('jaunty-badge.scheme', s), scheme);
-    for (const path of ['/', '/dogs/new', '/numbers']) {
+    for (const path of ['/', '/dogs/new', '/breeds', '/numbers', '/catalogue', '/van']) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await page.waitForLoadState('networkidle');
       await expectNoViolations(page);
     }
-    for (const name of scheme === 'light' ? ['Dumpling', 'Otis', 'Nettle'] : ['Otis']) {
+    for (const name of scheme === 'light' ? ['Dumpling', 'Otis'] : ['Otis']) {
       const id = await dogId(page, name);
       for (const room of rooms) {
         await page.goto(`/dogs/${id}${room}`);
@@ -21,6 +31,18 @@ for (const scheme of ['light', 'dark'] as const) {
         await expectNoViolations(page);
       }
     }
+    const nettle = await dogId(page, 'Nettle');
+    const photos = (await (await page.request.get(`/api/dogs/${nettle}/photos`)).json()) as { id: string }[];
+    await page.goto(`/dogs/${nettle}/measure/photos/${photos[1]?.id}`);
+    await expect(page.getByRole('application')).toBeVisible();
+    await expectNoViolations(page);
+    await page.goto(`/dogs/${nettle}/measure`);
+    await page.getByRole('button', { name: 'String and ruler' }).click();
+    await page.getByText('More measures').click();
+    await expectNoViolations(page);
+    await page.getByRole('button', { name: 'Walk me through' }).click();
+    await expect(page.getByText('1 of 5')).toBeVisible();
+    await expectNoViolations(page);
     const own = await newDog(page, `Axe ${scheme}`);
     await page.goto(`/dogs/${own}/plan`);
     await page.getByRole('button', { name: 'Start a session' }).click();
@@ -37,7 +59,7 @@ for (const scheme of ['light', 'dark'] as const) {
 test('nothing runs off the side at 360 px', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
   const id = await dogId(page, 'Admiral');
-  for (const path of ['/', '/dogs/new', ...rooms.map((r) => `/dogs/${id}${r}`)]) {
+  for (const path of ['/', '/dogs/new', '/breeds', '/catalogue', '/van', ...rooms.map((r) => `/dogs/${id}${r}`)]) {
     await page.goto(path);
     await page.waitForLoadState('networkidle');
     const [content, screen] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);

@@ -13,45 +13,99 @@ public enum BreedTrait
     Toy,
 }
 
-/// <summary>A breed's usual head. Basis of every row: Memory; the dog in front of you comes first.</summary>
+/// <summary>A breed's usual head. Basis of every shipped row: Memory; the dog in front of you comes first.</summary>
 /// <param name="Id">Stable id.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Shape">Usual head shape.</param>
 /// <param name="Traits">What matters to a fitter.</param>
 /// <param name="GrowingMonths">Age in months up to which the head still grows.</param>
-public sealed record Breed(string Id, string Name, HeadShape Shape, IReadOnlyList<BreedTrait> Traits, int GrowingMonths)
+/// <param name="AlsoCalled">Other names it is looked for under.</param>
+public sealed record Breed(
+    string Id, string Name, HeadShape Shape, IReadOnlyList<BreedTrait> Traits, int GrowingMonths, IReadOnlyList<string>? AlsoCalled = null)
 {
     private const string Table = "breeds.json";
 
-    /// <summary>The shipped breeds, by name.</summary>
-    public static IReadOnlyList<Breed> All { get; } = Load();
+    /// <summary>Ages up to which a head may be said to grow, months.</summary>
+    public const int LeastGrowing = 6;
 
-    /// <summary>The breed with this id, or null.</summary>
-    public static Breed? Find(string id) => All.FirstOrDefault(b => b.Id == id);
+    public const int MostGrowing = 30;
+
+    /// <summary>The shipped breeds, by name.</summary>
+    public static IReadOnlyList<Breed> Shipped { get; } = Load();
+
+    /// <summary>Whether every word of a search begins a word of its names, its shape or its traits.</summary>
+    public bool Matches(string search)
+    {
+        var words = Words(string.Join(' ', [Name, .. AlsoCalled ?? [], Shape.ToString(), .. Traits.Select(TraitWords)]));
+        return Words(search).All(wanted => words.Any(word => word.StartsWith(wanted, StringComparison.OrdinalIgnoreCase)));
+    }
+
+    /// <summary>A trait in words.</summary>
+    public static string TraitWords(BreedTrait trait) => trait switch
+    {
+        BreedTrait.NoBridge => "no bridge to rest on",
+        BreedTrait.HeavyJowls => "heavy jowls",
+        BreedTrait.BroadHead => "broad head",
+        BreedTrait.NarrowHead => "head narrower than the neck",
+        BreedTrait.LongCoat => "long coat",
+        _ => "toy size",
+    };
+
+    private static string[] Words(string text) => text.Split([' ', ',', '-', '(', ')', '\''], StringSplitOptions.RemoveEmptyEntries);
 
     private static IReadOnlyList<Breed> Load()
     {
         var rows = Tables.Read<Breed>(Table);
         Tables.RefuseTwins(Table, rows.Select(b => b.Id));
-        Tables.Refuse(Table, "growing age from 6 to 30 months", rows.Where(b => b.GrowingMonths is < 6 or > 30).Select(b => b.Id));
+        Tables.Refuse(Table, $"growing age from {LeastGrowing} to {MostGrowing} months", rows.Where(b => b.GrowingMonths is < LeastGrowing or > MostGrowing).Select(b => b.Id));
         return rows;
     }
 }
 
-/// <summary>The head shape to work with, and why.</summary>
-public sealed record HeadShapeChoice(HeadShape Shape, string Reason, Basis Basis)
+/// <summary>The breeds a practice works with: the shipped ones, with its own and its corrections in their place.</summary>
+public sealed class BreedList
 {
-    /// <summary>The shape the fitter saw if given, else the breeds' usual one; two breeds that disagree meet in the middle.</summary>
-    public static HeadShapeChoice For(HeadShape? seen, IReadOnlyList<Breed> breeds)
+    private readonly Dictionary<string, Breed> byId;
+
+    /// <summary>The shipped breeds with the practice's own over them.</summary>
+    public BreedList(IEnumerable<Breed>? own = null)
     {
+        byId = Breed.Shipped.ToDictionary(b => b.Id);
+        foreach (var breed in own ?? [])
+            byId[breed.Id] = breed;
+        All = [.. byId.Values.OrderBy(b => b.Name, StringComparer.OrdinalIgnoreCase)];
+    }
+
+    /// <summary>Without anything of a practice's own.</summary>
+    public static BreedList Shipped { get; } = new();
+
+    /// <summary>By name.</summary>
+    public IReadOnlyList<Breed> All { get; }
+
+    /// <summary>The breed with this id, or null.</summary>
+    public Breed? Find(string? id) => id is null ? null : byId.GetValueOrDefault(id);
+
+    /// <summary>The breeds a search finds, those whose name begins with it first.</summary>
+    public IReadOnlyList<Breed> Search(string text) =>
+        [.. All.Where(b => b.Matches(text)).OrderByDescending(b => b.Name.StartsWith(text.Trim(), StringComparison.OrdinalIgnoreCase))];
+}
+
+/// <summary>What breeds and the fitter's eye say of the head shape.</summary>
+public static class BreedShape
+{
+    /// <summary>The fitter's word if given, and the breeds' usual shape; two breeds that disagree meet in the middle.</summary>
+    public static IReadOnlyList<ShapeReading> Ways(HeadShape? seen, IReadOnlyList<Breed> breeds)
+    {
+        var ways = new List<ShapeReading>();
         if (seen is { } shape)
-            return new(shape, "As the fitter saw it.", Basis.Practice("the dog in front of you comes first"));
+            ways.Add(new(ShapeWay.Seen, null, shape, "As the fitter saw it.", Basis.Practice("the dog in front of you comes first")));
         if (breeds.Count == 0)
-            return new(HeadShape.Medium, "The breed is unknown, so a medium head is assumed. Set the shape if you can see it.", Basis.House("most dogs are medium"));
+            return ways;
         var shapes = breeds.Select(b => b.Shape).Distinct().Order().ToList();
         var names = string.Join(" and ", breeds.Select(b => b.Name));
-        return shapes.Count == 1
-            ? new(shapes[0], $"Usual for {names}.", Basis.Memory("the breed's usual head"))
-            : new(HeadShape.Medium, $"{names} differ in head shape, so the middle is taken. Set the shape if you can see it.", Basis.House("between two shapes"));
+        ways.Add(shapes.Count == 1
+            ? new(ShapeWay.Breed, null, shapes[0], $"Usual for {names}.", Basis.Memory("the breed's usual head"))
+            : new(ShapeWay.Breed, null, HeadShape.Medium, $"{names} differ in head shape, so the middle is taken. Set the shape if you can see it.", Basis.House("between two shapes")));
+        return ways;
     }
 }

@@ -15,6 +15,9 @@ public sealed record CoatColour(string Id, string Name, string Hex)
         new("tricolour", "Tricolour", "#4a3b30"), new("pied", "Pied or spotted", "#cfc4b2"),
     ];
 
+    /// <summary>The shade of a coat nobody named (House).</summary>
+    public const string UnknownHex = "#8a8378";
+
     /// <summary>The colour with this id, or null.</summary>
-    public static CoatColour? Find(string id) => All.FirstOrDefault(c => c.Id == id);
+    public static CoatColour? Find(string? id) => All.FirstOrDefault(c => c.Id == id);
 }

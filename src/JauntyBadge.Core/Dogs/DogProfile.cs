@@ -63,7 +63,23 @@ public sealed record DogProfile
     public IReadOnlyList<Sensitivity> Sensitivities { get; init; } = [];
     public BiteTier BiteTier { get; init; }
 
-    public HeadShapeChoice HeadShape => HeadShapeChoice.For(HeadShapeSeen, Breeds);
+    /// <summary>The school it is usually measured and fitted by: the working one for working dogs and after several or deep bites.</summary>
+    public School UsualSchool =>
+        Purposes.Contains(Purpose.Working) || BiteTier == BiteTier.SeveralOrDeep ? School.Working : School.Everyday;
+
+    /// <summary>What the dog's own measures say of its head shape.</summary>
+    public IReadOnlyList<ShapeReading> MeasuredShape { get; init; } = [];
+
+    /// <summary>What is known of the head shape besides the measures.</summary>
+    public IReadOnlyList<ShapeReading> OtherShapes => BreedShape.Ways(HeadShapeSeen, Breeds);
+
+    public HeadShapeChoice HeadShape => HeadShapeChoice.From([.. OtherShapes, .. MeasuredShape]);
+
+    /// <summary>The coat, as the fitter set it or as usual for the breed.</summary>
+    public Coat Coat => CoatSeen ?? (Breeds.Any(b => b.Traits.Contains(BreedTrait.LongCoat)) ? Coat.Thick : Coat.Ordinary);
+
+    /// <summary>The coat the fitter set; null leaves it to the breeds.</summary>
+    public Coat? CoatSeen { get; init; }
 
     /// <summary>The age in words, such as "7 months" or "3 years 8 months"; null when the birth date is not known.</summary>
     public string? Age(DateOnly today)
@@ -86,6 +102,8 @@ public sealed record DogProfile
         var cautions = new List<string>();
         if (BiteTier >= BiteTier.Injured)
             cautions.Add("A bite that injured belongs with a qualified behaviour professional as well: a muzzle does not treat the cause. Local rules on dangerous dogs decide.");
+        if (HeadShape.AirwayCaution)
+            cautions.Add("The face is less than half as long as the skull behind it: airway disease was seen in such dogs (Packer et al. 2015). A veterinarian looks at its breathing before any muzzle.");
         if (HeadShape.Shape == Measuring.HeadShape.Short)
             cautions.Add("A short face pants and cools poorly: ask the veterinarian about its airway before any muzzle, and keep wears short and cool.");
         if (Temperament == Temperament.Soured)

@@ -13,6 +13,7 @@ public enum Phase
 /// <param name="HasPurpose">At least one purpose is set.</param>
 /// <param name="MeasuredShare">Share of the wanted measures read, 0 to 1.</param>
 /// <param name="ReadingsToRetake">Findings that ask for a reading to be taken again.</param>
+/// <param name="Remeasure">Why it should be measured again; null when it need not.</param>
 /// <param name="MuzzleChosen">A muzzle was chosen and kept.</param>
 /// <param name="ConditionedShare">Share passed of the steps up to the first fastening, 0 to 1.</param>
 /// <param name="WearingShare">Share passed of the steps from wearing still to the purpose, 0 to 1.</param>
@@ -22,7 +23,7 @@ public enum Phase
 /// <param name="NotBefore">The day before which no session should be held.</param>
 /// <param name="SessionOpen">A session was begun and not ended.</param>
 public sealed record Standing(
-    bool HasPurpose, double MeasuredShare, int ReadingsToRetake, bool MuzzleChosen, double ConditionedShare, double WearingShare,
+    bool HasPurpose, double MeasuredShare, int ReadingsToRetake, string? Remeasure, bool MuzzleChosen, double ConditionedShare, double WearingShare,
     string? NextStep, string? NextTarget, DateOnly? LastTrained, DateOnly? NotBefore, bool SessionOpen)
 {
     /// <summary>The badge's segments, filled 0 to 1.</summary>
@@ -41,6 +42,8 @@ public sealed record Standing(
             return new(NextKind.Session, "Session under way", $"{NextStep} was begun and not ended.");
         if (!HasPurpose)
             return new(NextKind.Dog, "Say what it is for", "A purpose decides the muzzle and the last steps of the plan.");
+        if (Remeasure is { } why)
+            return new(NextKind.Measure, "Measure again", why);
         if (MeasuredShare < 1 && !MuzzleChosen)
             return new(NextKind.Measure, MeasuredShare == 0 ? "Measure" : "Finish measuring", $"{MeasuredShare:0%} of the measures are read.");
         if (ReadingsToRetake > 0 && !MuzzleChosen)

@@ -9,20 +9,33 @@ namespace JauntyBadge.Core.Fitting;
 /// <param name="DepthRear">Nose rest to floor at the rear edge.</param>
 /// <param name="WidthRear">Across at the rear edge.</param>
 /// <param name="OpeningGirth">Around the inside of the rear edge.</param>
-/// <param name="NeckStrapMin">Shortest neck loop the strap makes.</param>
+/// <param name="NeckStrapMin">Shortest neck loop the strap makes; null when the chart does not say.</param>
 /// <param name="NeckStrapMax">Longest neck loop.</param>
 public sealed record BasketModel(
-    Length Length, Length DepthFront, Length DepthRear, Length WidthRear, Length OpeningGirth, Length NeckStrapMin, Length NeckStrapMax)
+    Length Length, Length DepthFront, Length DepthRear, Length WidthRear, Length OpeningGirth, Length? NeckStrapMin = null, Length? NeckStrapMax = null)
 {
+    public static readonly Grounded<Length> BoxSpareWidth = new(
+        "fit.box-spare-width", "Spare width of a basket known by length and girth only", Length.FromMillimeters(14),
+        Basis.House("the middle of what is wanted, for the chart does not say"));
+
+    /// <summary>Stands for the depth of a box that no depth gives its girth: no jaw has room in it.</summary>
+    internal static readonly Length NoDepth = Length.FromMillimeters(1);
+
+    /// <summary>The loops the neck strap makes; null when unknown.</summary>
+    public Window? NeckStrap => NeckStrapMin is { } min && NeckStrapMax is { } max ? new Window(min, max) : null;
+
+    /// <summary>Depth and width were not on the chart but taken from a box of its girth.</summary>
+    public bool AssumedShape { get; init; }
+
     /// <summary>
     /// A chart that gives only length and girth, taken as a box: rear width W + 14 mm and the one depth that makes the girth.
     /// </summary>
     /// <returns>Null when no depth makes that girth at that width.</returns>
-    public static BasketModel? FromLengthAndGirth(Length length, Length girth, Length snoutWidth, Length strapMin, Length strapMax)
+    public static BasketModel? FromLengthAndGirth(Length length, Length girth, Length snoutWidth, Length? strapMin, Length? strapMax)
     {
-        var width = snoutWidth + UnitsNet.Length.FromMillimeters(14);
+        var width = snoutWidth + BoxSpareWidth.Value;
         return SnoutSection.OtherSide(girth, width) is { } depth
-            ? new BasketModel(length, depth, depth, width, girth, strapMin, strapMax)
+            ? new BasketModel(length, depth, depth, width, girth, strapMin, strapMax) { AssumedShape = true }
             : null;
     }
 }

@@ -15,6 +15,9 @@ public enum CriterionName
     Width,
     NeckStrap,
 
+    /// <summary>Whether the fastened strap stays behind the head.</summary>
+    SlipOff,
+
     /// <summary>Whether this type of muzzle may be used for this purpose and head at all.</summary>
     Use,
 
@@ -23,6 +26,21 @@ public enum CriterionName
 
     /// <summary>Whether the front suits the purpose.</summary>
     Front,
+
+    /// <summary>Whether it can be fastened and taken off as this dog needs.</summary>
+    Closure,
+
+    /// <summary>Whether treats can be given through it.</summary>
+    Feeding,
+
+    /// <summary>Whether it can be worn in warmth.</summary>
+    Heat,
+
+    /// <summary>Whether it is light enough.</summary>
+    Weight,
+
+    /// <summary>Whether it shows against the coat, or blends in, as wanted.</summary>
+    Visibility,
 }
 
 /// <summary>How a criterion, or the whole, came out. Ordered from best to worst.</summary>
@@ -41,7 +59,22 @@ public enum Verdict
 /// <param name="Margin">Distance to the nearest bound, negative when missed; null for a yes-or-no rule.</param>
 /// <param name="Reason">One sentence: what is, what is wanted.</param>
 /// <param name="Basis">What the bound stands on.</param>
-public sealed record Criterion(CriterionName Name, Verdict Verdict, Length? Margin, string Reason, Basis Basis);
+public sealed record Criterion(CriterionName Name, Verdict Verdict, Length? Margin, string Reason, Basis Basis)
+{
+    /// <summary>What was found: a length, where the criterion is about one.</summary>
+    public Length? Value { get; init; }
+
+    /// <summary>Least and greatest length wanted; null where there is no such end.</summary>
+    public Length? Low { get; init; }
+
+    public Length? High { get; init; }
+
+    /// <summary>Chance that it holds given the doubt about the readings, 0 to 1; null when it was not drawn.</summary>
+    public double? Chance { get; init; }
+
+    /// <summary>A wish: it never decides whether the muzzle may be worn.</summary>
+    public bool IsSoft { get; init; }
+}
 
 /// <summary>A criterion that could not be checked, and what is missing for it.</summary>
 public sealed record NotChecked(CriterionName Name, string Reason);
@@ -53,8 +86,17 @@ public sealed record NotChecked(CriterionName Name, string Reason);
 /// <param name="FingerThickness">One finger's thickness.</param>
 /// <param name="BiteTier">From tier 3 a shove into the eyes fails instead of warning.</param>
 /// <param name="Shown">The unit the reasons speak in.</param>
+/// <param name="ForeheadStrap">The muzzle's, which decides whether a slip over the head is stopped.</param>
 public sealed record FitRequest(
-    School School, Angle NeededGape, int Fingers, Length FingerThickness, BiteTier BiteTier = BiteTier.None, ReadingUnit Shown = ReadingUnit.Mm);
+    School School, Angle NeededGape, int Fingers, Length FingerThickness, BiteTier BiteTier = BiteTier.None, ReadingUnit Shown = ReadingUnit.Mm,
+    ForeheadStrap ForeheadStrap = ForeheadStrap.Optional)
+{
+    /// <summary>Whether an edge that can be pushed past the eye line is a fault rather than a warning.</summary>
+    public bool ShoveMustHold => School == School.Working || BiteTier >= BiteTier.Injured;
+
+    /// <summary>The criteria that have to hold for the whole to hold.</summary>
+    internal Failing Hard => ~((ShoveMustHold ? Failing.None : Failing.Shove) | (ForeheadStrap == ForeheadStrap.None ? Failing.None : Failing.SlipOff));
+}
 
 /// <summary>A basket judged on a snout.</summary>
 public sealed record FitAssessment(

@@ -6,16 +6,24 @@ namespace JauntyBadge.Core.Fitting;
 /// <summary>A dimension of a drawing: a length between two points, mm.</summary>
 public sealed record Dimension(string Name, PointMm From, PointMm To, Length Value);
 
-/// <summary>A basket over a snout, side view and section at the rear edge, to scale.</summary>
+/// <summary>A muzzle over a snout, side view and section at the rear edge, to scale.</summary>
 /// <param name="Head">The head, with the section of its closed snout.</param>
-/// <param name="Basket">Outline, bars and strap.</param>
+/// <param name="Basket">Outline, bars and strap; a stroke named "shove" is where the front wall and rear edge stand when it is pushed back until the nose touches.</param>
 /// <param name="BasketSection">Section of the basket's rear edge.</param>
-/// <param name="Dimensions">Nose room, eye room and chin room.</param>
+/// <param name="Dimensions">Nose room, eye room and chin room in the side view.</param>
+/// <param name="SectionDimensions">Width and depth in the section, snout and basket.</param>
 /// <param name="Gape">Where the jaw touches.</param>
 public sealed record FitDrawing(
-    HeadDrawing Head, IReadOnlyList<Stroke> Basket, Stroke BasketSection, IReadOnlyList<Dimension> Dimensions, Angle Gape)
+    HeadDrawing Head, IReadOnlyList<Stroke> Basket, Stroke BasketSection, IReadOnlyList<Dimension> Dimensions,
+    IReadOnlyList<Dimension> SectionDimensions, Angle Gape)
 {
     private const int UprightBars = 5;
+    private const double SectionGap = 7;
+
+    /// <summary>Draws a ranked muzzle, a sleeve or cover as the tube it is.</summary>
+    public static FitDrawing Of(RankedFit fit) => fit is { Assessment: { } assessment, Basket: { } basket }
+        ? Of(fit.Question.Snout, basket, assessment)
+        : OfTube(fit.Question.Snout, Length.FromMillimeters(fit.Size.LengthMm));
 
     /// <summary>Draws an assessed basket.</summary>
     public static FitDrawing Of(SnoutModel snout, BasketModel basket, FitAssessment fit)
@@ -31,6 +39,7 @@ public sealed record FitDrawing(
             new("wall", [new(rear, 0), new(front, 0), new(front, depthFront), new(rear, depthRear)], true),
             new("strap", Strap(head, rear, depthRear), false),
             new("rail", [new(front, depthFront * 0.5), new(rear, depthRear * 0.5)], false),
+            new("shove", [new(rear - front, 0), new(0, 0), new(0, depthFront), new(rear - front, depthRear)], true),
         };
         for (var bar = 1; bar < UprightBars; bar++)
         {
@@ -38,7 +47,7 @@ public sealed record FitDrawing(
             strokes.Add(new Stroke("bar", [new(x, 0), new(x, Floor(x))], false));
         }
 
-        var chin = new JawInBasket(snout, basket, fit.Seat).Tightest(0);
+        var chin = Fitting.Gape.TightestClosed(snout, basket, fit.Seat);
         var above = -0.16 * snout.Height.Mm;
         return new FitDrawing(
             head, strokes, new Stroke("basketSection", SnoutSection.Outline(basket.DepthRear, basket.WidthRear), true),
@@ -47,7 +56,35 @@ public sealed record FitDrawing(
                 new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), fit.Seat.EyeRoom),
                 new("chinRoom", chin.At, new(chin.At.X, chin.At.Y + chin.RoomMm), fit.ChinRoom),
             ],
-            fit.Gape);
+            Section(snout, basket), fit.Gape);
+    }
+
+    /// <summary>Draws a sleeve or cover, which lies on the closed snout.</summary>
+    private static FitDrawing OfTube(SnoutModel snout, Length length)
+    {
+        var head = HeadDrawing.Of(snout);
+        var (rear, high) = (length.Millimeters, snout.Height.Mm);
+        var above = -0.16 * high;
+        return new FitDrawing(
+            head,
+            [
+                new("wall", [new(rear, 0), new(0.04 * rear, 0.02 * high), new(0.10 * rear, 0.86 * high), new(rear, high)], true),
+                new("strap", Strap(head, rear, high), false),
+            ],
+            new Stroke("basketSection", SnoutSection.Outline(snout.Height.Value, snout.Width.Value), true),
+            [new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), snout.EyeLine.Value - length)], [], Angle.Zero);
+    }
+
+    private static IReadOnlyList<Dimension> Section(SnoutModel snout, BasketModel basket)
+    {
+        var (wide, deep, snoutWide, snoutDeep) = (basket.WidthRear.Millimeters / 2, basket.DepthRear.Millimeters, snout.Width.Mm / 2, snout.Height.Mm);
+        return
+        [
+            new("basketWidth", new(-wide, -SectionGap), new(wide, -SectionGap), basket.WidthRear),
+            new("basketDepth", new(wide + SectionGap, 0), new(wide + SectionGap, deep), basket.DepthRear),
+            new("snoutWidth", new(-snoutWide, snoutDeep * 0.35), new(snoutWide, snoutDeep * 0.35), snout.Width.Value),
+            new("snoutDepth", new(0, 0), new(0, snoutDeep), snout.Height.Value),
+        ];
     }
 
     private static IReadOnlyList<PointMm> Strap(HeadDrawing head, double rear, double depthRear) =>

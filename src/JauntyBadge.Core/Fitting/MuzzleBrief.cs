@@ -4,106 +4,208 @@ using UnitsNet;
 
 namespace JauntyBadge.Core.Fitting;
 
+/// <summary>What has to be known besides the dog to say what it needs.</summary>
+public sealed record BriefQuestion
+{
+    /// <summary>The purposes the muzzle is for; empty takes all of the dog's.</summary>
+    public IReadOnlyList<Purpose> Uses { get; init; } = [];
+
+    /// <summary>Overrules the school that follows from purpose and history.</summary>
+    public School? School { get; init; }
+
+    /// <summary>Overrules the finger rule, 0 to 4.</summary>
+    public int? Fingers { get; init; }
+
+    /// <summary>How long and how warm it is worn; null for what is usual for its uses.</summary>
+    public WearPlan? Wear { get; init; }
+
+    public MaterialSchool Material { get; init; }
+    public VisibilitySchool Visibility { get; init; }
+
+    /// <summary>The head still grows.</summary>
+    public bool Growing { get; init; }
+
+    /// <summary>The coat's shade, #rrggbb; null when unknown.</summary>
+    public string? CoatHex { get; init; }
+
+    /// <summary>Lines the fitter overruled, by id, each with a note.</summary>
+    public IReadOnlyDictionary<string, string> Overruled { get; init; } = new Dictionary<string, string>();
+}
+
 /// <summary>One thing the brief asks for, with its reason.</summary>
-public sealed record BriefLine(string Topic, string Says, string Reason, Basis Basis);
+/// <param name="Id">Stable id, by which it is overruled.</param>
+/// <param name="Topic">What it is about.</param>
+/// <param name="Says">What is asked for.</param>
+/// <param name="Reason">Why.</param>
+/// <param name="Basis">On what ground.</param>
+/// <param name="Demand">How much it is asked for.</param>
+/// <param name="Overruled">The fitter's note where it was overruled; it then binds no more.</param>
+public sealed record BriefLine(string Id, string Topic, string Says, string Reason, Basis Basis, Demand Demand, string? Overruled);
 
 /// <summary>What this dog and purpose need of a muzzle, said before any muzzle is looked at.</summary>
-public sealed record MuzzleBrief(
-    IReadOnlyList<Purpose> Uses, HeadShape HeadShape, School School, int Fingers, Angle NeededGape, BiteTier BiteTier, IReadOnlyList<BriefLine> Lines)
+public sealed record MuzzleBrief
 {
-    private static readonly Basis TypeRule = Basis.Practice("sleeves and face covers are for short, watched minutes only");
-    private static readonly Basis Containment = Basis.House("what a dog that has injured someone must not be able to bend, slip or reach through");
+    public static readonly Grounded<double> MostMassShare = new(
+        "fit.most-mass", "Most a muzzle weighs, as a share of the dog", 0.015, Basis.House("heavier, and the dog carries its head low"));
+
+    private readonly IReadOnlyList<(BriefRule Rule, string? Overruled)> rules;
+
+    private MuzzleBrief(IReadOnlyList<(BriefRule Rule, string? Overruled)> rules) => this.rules = rules;
+
+    public required IReadOnlyList<Purpose> Uses { get; init; }
+    public required HeadShape HeadShape { get; init; }
+    public required School School { get; init; }
+
+    /// <summary>Fingers under the neck strap.</summary>
+    public required int Fingers { get; init; }
+
+    /// <summary>The opening it must allow.</summary>
+    public required Angle NeededGape { get; init; }
+
+    public required BiteTier BiteTier { get; init; }
+    public required WearPlan Wear { get; init; }
+
+    /// <summary>Most the muzzle should weigh; null when the body mass is not known or the line is overruled.</summary>
+    public required Mass? MostMass { get; init; }
+
+    public required VisibilitySchool Visibility { get; init; }
+
+    /// <summary>The coat it is to stand out from; null when unknown or overruled.</summary>
+    public required string? CoatHex { get; init; }
+
+    public required IReadOnlyList<BriefLine> Lines { get; init; }
+
+    /// <summary>What pulls apart in it, and what to do.</summary>
+    public required IReadOnlyList<Clash> Clashes { get; init; }
+
+    /// <summary>Whether the clinic is all it is for.</summary>
+    public static bool IsClinicOnly(IReadOnlyList<Purpose> uses) => uses.Count > 0 && uses.All(u => u == Purpose.Clinic);
 
     /// <summary>Derives the brief.</summary>
-    /// <param name="dog">The dog.</param>
-    /// <param name="uses">The purposes the muzzle is for; empty takes all of the dog's.</param>
-    /// <param name="school">Overrules the school that follows from purpose and history.</param>
-    /// <param name="fingers">Overrules the finger rule, 0 to 4.</param>
-    public static MuzzleBrief For(DogProfile dog, IReadOnlyList<Purpose> uses, School? school = null, int? fingers = null)
+    public static MuzzleBrief For(DogProfile dog, BriefQuestion question)
     {
-        uses = uses.Count > 0 ? uses : dog.Purposes;
-        var shape = dog.HeadShape.Shape;
-        var chosen = SchoolFor(dog, uses, school);
-        var gape = GapeFor(uses, shape);
-        var under = fingers ?? FitRules.Fingers(chosen.School);
-        var lines = new List<BriefLine> { Types(uses, shape), gape.Line, chosen.Line };
+        var uses = question.Uses.Count > 0 ? question.Uses : dog.Purposes;
+        var wear = question.Wear ?? WearPlan.Usual(uses);
+        string? Note(string id) => question.Overruled.TryGetValue(id, out var note) ? note : null;
+        var rules = BriefRule.All.Where(r => r.When.Holds(dog, question, uses, wear)).Select(r => (Rule: r, Overruled: Note(r.Id))).ToList();
+        var gape = rules.Where(r => r.Overruled is null).Max(r => r.Rule.Gape) ?? GapeClass.Closed;
+        rules.RemoveAll(r => r.Rule.Gape < gape && r.Overruled is null);
+
+        var school = SchoolFor(dog, uses, question.School);
+        var fingers = question.Fingers ?? FitRules.Fingers(school.School);
+        var mass = Weight(dog, Note("weight"));
+        var sight = Sight(question, Note("visibility"));
+        List<BriefLine> lines = [.. rules.Select(r => new BriefLine(r.Rule.Id, r.Rule.Topic, r.Rule.Says, r.Rule.Reason, r.Rule.Basis, r.Rule.Demand, r.Overruled))];
+        lines.Insert(lines.FindLastIndex(l => l.Topic == "Mouth") + 1, Tier(dog.BiteTier));
+        lines.Add(school.Line);
         lines.Add(new BriefLine(
-            "Neck strap", under == 1 ? "One finger under it" : under == 2 ? "Two fingers under it" : $"{under} fingers under it",
-            fingers is null ? $"The {chosen.School.ToString().ToLowerInvariant()} school's rule." : "Set by the fitter.", Basis.Practice("finger rules of the two schools")));
-        lines.AddRange(HistoryLines(dog.BiteTier));
-        if (uses.Contains(Purpose.Scavenging))
-            lines.Add(new BriefLine("Front", "Closed", "It picks things up; an open front lets it.", Basis.Practice("closed front for scavengers")));
-        return new MuzzleBrief(uses, shape, chosen.School, under, gape.Angle, dog.BiteTier, lines);
+            "fingers", "Neck strap", $"{NeckStrap.FingersInWords(fingers)} under it" is var says ? char.ToUpperInvariant(says[0]) + says[1..] : "",
+            question.Fingers is null ? $"The {school.School.ToString().ToLowerInvariant()} school's rule." : "Set by the fitter.", Basis.Practice("finger rules of the two schools"), Demand.Required, null));
+        lines.AddRange(new[] { mass.Line, sight }.OfType<BriefLine>());
+        var binding = rules.Where(r => r.Overruled is null).Select(r => r.Rule.Id).ToHashSet();
+        return new MuzzleBrief(rules)
+        {
+            Uses = uses,
+            HeadShape = dog.HeadShape.Shape,
+            School = school.School,
+            Fingers = fingers,
+            NeededGape = FitRules.From(gape),
+            BiteTier = dog.BiteTier,
+            Wear = wear,
+            MostMass = mass.Most,
+            Visibility = question.Visibility,
+            CoatHex = sight is { Overruled: null } ? question.CoatHex : null,
+            Lines = lines,
+            Clashes = [.. Clash.All.Where(c => c.Rules.Any(binding.Contains) && c.Against.Any(binding.Contains))],
+        };
     }
 
-    /// <summary>The yes-or-no rules a model breaks, each as a criterion that is out; empty when it may be used.</summary>
+    /// <summary>What a model breaks of what is required or ruled out, each as a criterion that is out, or marginal where the fitter overruled it.</summary>
     public IReadOnlyList<Criterion> Refusals(MuzzleModel model)
     {
-        var refusals = new List<Criterion>();
-        void Refuse(CriterionName name, bool when, string reason, Basis basis)
+        List<Criterion> refusals = [];
+        foreach (var (rule, overruled) in rules)
         {
-            if (when)
-                refusals.Add(new Criterion(name, Verdict.Out, null, reason, basis));
-        }
-
-        var clinicOnly = ClinicOnly(Uses);
-        var longer = string.Join(", ", Uses.Where(u => u != Purpose.Clinic).Select(u => u.ToString().ToLowerInvariant()));
-        var otherUse = longer == "" ? "no purpose is set" : $"this one is also for {longer}";
-        Refuse(CriterionName.Use, model.Type == MuzzleType.Sleeve && HeadShape == HeadShape.Short, "A sleeve is never for a short face: it closes the mouth of a dog that needs it to breathe.", TypeRule);
-        Refuse(CriterionName.Use, model.Type == MuzzleType.Sleeve && !clinicOnly, $"A sleeve is for a veterinary minute only; {otherUse}.", TypeRule);
-        Refuse(CriterionName.Use, model.Type == MuzzleType.FaceCover && HeadShape != HeadShape.Short, "A face cover is for short faces with no bridge to rest on.", TypeRule);
-        Refuse(CriterionName.Use, model.Type == MuzzleType.FaceCover && !clinicOnly, $"A face cover is for short visits only; {otherUse}.", TypeRule);
-        if (model.Type == MuzzleType.Basket)
-        {
-            var bites = BiteTier >= BiteTier.Injured;
-            Refuse(CriterionName.Containment, bites && !model.DoesNotGive, "It gives when pressed; after a bite that injured it must not.", Containment);
-            Refuse(CriterionName.Containment, bites && model.ForeheadStrap == ForeheadStrap.None, "No forehead strap can be fitted, so a paw could haul it off.", Containment);
-            Refuse(CriterionName.Containment, bites && !model.CollarLink, "It has no link to the collar.", Containment);
-            Refuse(CriterionName.Containment, bites && !model.FrontBar, "It has no front bar, so front teeth can reach someone.", Containment);
-            Refuse(CriterionName.Containment, BiteTier == BiteTier.SeveralOrDeep && model.Closure != Closure.Both, "It has one closure only; two independent ones are needed.", Containment);
-            Refuse(CriterionName.Front, Uses.Contains(Purpose.Scavenging) && model.FrontOpening == FrontOpening.Fixed, "The front is open and this dog picks things up.", Basis.Practice("closed front for scavengers"));
+            if (rule.Feature is not { } feature || !Concerns(model, feature))
+                continue;
+            var has = model.Has(feature);
+            if (rule.Demand == Demand.Required ? has : rule.Demand != Demand.RuledOut || !has)
+                continue;
+            var why = $"{feature.Words(has)} {rule.Reason}";
+            refusals.Add(overruled is null
+                ? new Criterion(feature.Criterion(), Verdict.Out, null, why, rule.Basis)
+                : new Criterion(feature.Criterion(), Verdict.Marginal, null, $"{why} Overruled: {overruled}", rule.Basis));
         }
 
         return refusals;
     }
 
-    private static bool ClinicOnly(IReadOnlyList<Purpose> uses) => uses.Count > 0 && uses.All(u => u == Purpose.Clinic);
+    /// <summary>What is wanted but not needed, and whether a model has it.</summary>
+    public IReadOnlyList<(BriefRule Rule, bool Has)> Wishes(MuzzleModel model) =>
+        [.. rules.Where(r => r is { Overruled: null, Rule: { Demand: Demand.Wanted, Feature: not null } }).Select(r => (r.Rule, model.Has(r.Rule.Feature!.Value)))];
 
-    private static BriefLine Types(IReadOnlyList<Purpose> uses, HeadShape shape) =>
-        (ClinicOnly(uses), shape) switch
+    /// <summary>A sleeve or cover is not looked at for what only a basket can have.</summary>
+    private static bool Concerns(MuzzleModel model, Feature feature) =>
+        model.Type == MuzzleType.Basket || feature is Feature.Sleeve or Feature.FaceCover or Feature.ClipAlone || (model.Type == MuzzleType.FaceCover && feature == Feature.ForeheadStrap);
+
+    private static BriefLine Tier(BiteTier tier) => new(
+        "tier", "Containment", $"Tier {(int)tier}",
+        tier switch
         {
-            (true, HeadShape.Short) => new("Type", "Basket, or a face cover for short visits", "A short face may have no bridge for a basket to rest on.", TypeRule),
-            (true, _) => new("Type", "Basket, or a sleeve for a veterinary minute", "For the clinic alone a sleeve may do for up to five minutes, watched all the time. Front teeth can still nip.", TypeRule),
-            _ => new("Type", "Basket", "It must pant, drink and take treats in it.", TypeRule),
-        };
-
-    private static (Angle Angle, BriefLine Line) GapeFor(IReadOnlyList<Purpose> uses, HeadShape shape)
-    {
-        var calmMinutes = ClinicOnly(uses) && shape != HeadShape.Short;
-        return calmMinutes
-            ? (FitRules.HalfPant.Value, new("Mouth", $"Opens {FitRules.HalfPant.Value.Degrees:0}° or more: half a pant", "Short calm wear at the clinic.", FitRules.HalfPant.Basis))
-            : (FitRules.FullPant.Value, new(
-                "Mouth", $"Opens {FitRules.FullPant.Value.Degrees:0}° or more: a full pant",
-                shape == HeadShape.Short ? "A short face needs all its panting." : "Walks, warmth or more than twenty minutes.", FitRules.FullPant.Basis));
-    }
+            BiteTier.None => "No bite or threat known.",
+            BiteTier.Threatens => "Threatens, without contact.",
+            BiteTier.ContactNoInjury => "Contact without injury.",
+            BiteTier.Injured => "A bite that injured: see a qualified behaviour professional as well.",
+            _ => "Several or deep bites: see a qualified behaviour professional as well.",
+        },
+        Basis.Memory("own wording; compare the published six-level bite scale by Ian Dunbar"), Demand.Allowed, null);
 
     private static (School School, BriefLine Line) SchoolFor(DogProfile dog, IReadOnlyList<Purpose> uses, School? set)
     {
         var (school, reason, basis) = set is { } given
             ? (given, "Set by the fitter.", Basis.Practice("two schools, both in use"))
             : dog.BiteTier == BiteTier.SeveralOrDeep
-                ? (Fitting.School.Working, "Several or deep bites ask for a snug fit.", Basis.House("containment tier 4"))
+                ? (School.Working, "Several or deep bites ask for a snug fit.", Basis.House("containment tier 4"))
                 : uses.Contains(Purpose.Working)
-                    ? (Fitting.School.Working, "Working fits sit snug.", Basis.Practice("the working school"))
-                    : (Fitting.School.Everyday, "Room to pant comes first.", Basis.Practice("the everyday school"));
-        return (school, new("Seat", school == Fitting.School.Working ? "Working: snug" : "Everyday: roomy", reason, basis));
+                    ? (School.Working, "Working fits sit snug.", Basis.Practice("the working school"))
+                    : (School.Everyday, "Room to pant comes first.", Basis.Practice("the everyday school"));
+        return (school, new("school", "Seat", school == School.Working ? "Working: snug" : "Everyday: roomy", reason, basis, Demand.Required, null));
     }
 
-    private static IEnumerable<BriefLine> HistoryLines(BiteTier tier)
+    private static (Mass? Most, BriefLine? Line) Weight(DogProfile dog, string? overruled)
     {
-        if (tier >= BiteTier.Injured)
-            yield return new("Containment", "Does not give; forehead strap, collar link, front bar", "It has injured someone with a bite.", Containment);
-        if (tier == BiteTier.SeveralOrDeep)
-            yield return new("Closure", "Two independent closures, no quick clip alone", "Several or deep bites.", Containment);
+        if (dog.BodyMass is not { } body)
+            return (null, null);
+        var most = body * MostMassShare.Value;
+        return (overruled is null ? most : null, new(
+            "weight", "Weight", $"Up to {most.Grams:0} g", $"{MostMassShare.Value:0.0%} of its {body.Kilograms:0.#} kg.", MostMassShare.Basis, Demand.Wanted, overruled));
+    }
+
+    private static BriefLine? Sight(BriefQuestion question, string? overruled) => question.CoatHex is null
+        ? null
+        : question.Visibility == VisibilitySchool.StandOut
+            ? new("visibility", "Visibility", "Stands out from the coat", $"People keep away from a muzzle they see: a contrast of {Contrast.StandsOut.Value} or more.", Contrast.StandsOut.Basis, Demand.Wanted, overruled)
+            : new("visibility", "Visibility", "Blends in with the coat", $"Other dogs are less put off: a contrast of {Contrast.BlendsIn.Value} or less.", Contrast.BlendsIn.Basis, Demand.Wanted, overruled);
+}
+
+/// <summary>One muzzle or two, and when to change.</summary>
+/// <param name="TrainingFirst">A lighter one to train in comes before the final one.</param>
+/// <param name="Says">What to get.</param>
+/// <param name="Reason">Why, and when to change.</param>
+/// <param name="Basis">On what ground.</param>
+public sealed record MuzzleCount(bool TrainingFirst, string Says, string Reason, Basis Basis)
+{
+    /// <summary>Advises for a dog.</summary>
+    /// <param name="dog">The dog.</param>
+    /// <param name="wearsHappily">It wears one at ease already.</param>
+    public static MuzzleCount For(DogProfile dog, bool wearsHappily)
+    {
+        if (wearsHappily)
+            return new(false, "A spare", "It wears one happily already: have a second of the same, for the day one breaks or is lost.", Basis.Practice("a dog already wearing one happily still needs a spare"));
+        if (dog.BiteTier >= BiteTier.Injured)
+            return new(false, "One: the final one first", "With this bite history no lighter one may stand in for it, not even in training.", Basis.Practice("at tiers 3 and 4 the final one comes first"));
+        return dog.Temperament is Temperament.Wary or Temperament.Soured
+            ? new(true, "Two: a light one to train in, then the final one", "Train in a light, cheap, quick-clip basket one or two sizes up. Change to the final one when it wears the first for 5 to 10 minutes at ease.", Basis.Practice("fearful dogs at tiers 0 to 2"))
+            : new(false, "One", "It meets new things well enough to learn in the final one.", Basis.House("a second muzzle is for fearful dogs and for spares"));
     }
 }

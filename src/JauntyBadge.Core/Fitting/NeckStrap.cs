@@ -32,17 +32,25 @@ public static class NeckStrap
         ArgumentOutOfRangeException.ThrowIfLessThanOrEqual(fingerThickness, Length.Zero);
         if (!CanTake(neckGirth, fingers, fingerThickness))
             throw new ArgumentOutOfRangeException(nameof(fingerThickness), "The fingers are too thick for this neck.");
+        return Length.FromMillimeters(LoopMm(neckGirth.Millimeters, fingers, fingerThickness.Millimeters));
+    }
+
+    /// <summary>The same in plain mm; NaN where the neck cannot take the fingers or was not read.</summary>
+    internal static double LoopMm(double neckGirth, int fingers, double fingerThickness)
+    {
+        var (neck, finger) = (neckGirth / (2 * Math.PI), fingerThickness / 2);
+        if (double.IsNaN(neck) || finger > neck || Encircled(neck / finger, fingers) > 2 * Math.PI)
+            return double.NaN;
         if (fingers == 0)
             return neckGirth;
-
-        var neck = neckGirth.Millimeters / (2 * Math.PI);
-        var finger = fingerThickness.Millimeters / 2;
         var apart = neck + finger;
         var tangent = Math.Sqrt(apart * apart - (neck - finger) * (neck - finger));
         var onFingers = Encircled(neck / finger, fingers);
-        return Length.FromMillimeters(
-            2 * tangent + (fingers - 1) * 2 * finger + neck * (2 * Math.PI - onFingers) + finger * onFingers);
+        return 2 * tangent + (fingers - 1) * 2 * finger + neck * (2 * Math.PI - onFingers) + finger * onFingers;
     }
+
+    /// <summary>A number of fingers in words.</summary>
+    public static string FingersInWords(int fingers) => fingers switch { 0 => "no finger", 1 => "one finger", 2 => "two fingers", _ => $"{fingers} fingers" };
 
     /// <summary>The angle over which the strap lies on the fingers instead of the neck.</summary>
     private static double Encircled(double neckPerFinger, int fingers) => fingers == 0

@@ -3,86 +3,144 @@ using UnitsNet;
 
 namespace JauntyBadge.Core.Fitting;
 
-/// <summary>One size of one model, judged for one dog.</summary>
-/// <param name="Model">The model.</param>
-/// <param name="Size">The size.</param>
-/// <param name="Criteria">Every criterion, refusals by the brief first.</param>
-/// <param name="NotChecked">What could not be checked.</param>
-/// <param name="Assessment">The basket arithmetic; null for a sleeve or face cover.</param>
-public sealed record RankedFit(
-    MuzzleModel Model, MuzzleSize Size, IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked, FitAssessment? Assessment)
+/// <summary>A catalogue, a snout and a brief: everything a ranking needs.</summary>
+/// <param name="Snout">The snout.</param>
+/// <param name="Brief">What the dog needs.</param>
+/// <param name="Finger">Thickness of the fitter's finger.</param>
+public sealed record FitQuestion(SnoutModel Snout, MuzzleBrief Brief, Length Finger)
 {
-    public Verdict Verdict => Criteria.Max(c => c.Verdict);
+    /// <summary>The snout drawn from the doubt about its readings; null leaves the chances out.</summary>
+    public SnoutDraws? Draws { get; init; }
 
-    /// <summary>The smallest margin of what has to hold; a shove that only warns is left out.</summary>
-    public Length TightestMargin => Binding.Select(c => c.Margin).OfType<Length>().DefaultIfEmpty(Length.Zero).Min();
+    /// <summary>What the fitter weighs.</summary>
+    public Weights Weights { get; init; } = Weights.Usual;
 
-    /// <summary>The criterion that decides: of those that came out worst the first refusal, else the one with the least margin.</summary>
-    public Criterion Deciding => (Verdict == Verdict.Fits ? Binding : Criteria.Where(c => c.Verdict == Verdict))
-        .OrderBy(c => c.Margin?.Millimeters ?? double.NegativeInfinity).First();
+    /// <summary>The unit the reasons speak in.</summary>
+    public ReadingUnit Shown { get; init; }
 
-    private IEnumerable<Criterion> Binding => Criteria.Where(c => c.Name != CriterionName.Shove || c.Verdict == Verdict.Out);
+    internal FitRequest Request(ForeheadStrap strap) => new(Brief.School, Brief.NeededGape, Brief.Fingers, Finger, Brief.BiteTier, Shown, strap);
 }
 
 /// <summary>Puts a catalogue in order for a snout and a brief.</summary>
 public static class Ranking
 {
+    /// <summary>Chances within one such step count alike, and the fitter's weights decide.</summary>
+    public static readonly Grounded<double> ChanceStep = new("fit.chance-step", "Chances within one such step count alike, and the fitter's weights decide", 0.05, Basis.House("no reading is trusted closer than that"));
+
     /// <summary>
-    /// Fits first, then marginal, each by their tightest margin; then what is out, refusals last and the nearest miss first.
-    /// Equal ones keep the order of model name and size, so the list never flips.
+    /// What may be worn first, baskets before what closes the mouth or lies on the face: by chance in steps of 5 %, those whose shape is known before those of a chart of length and girth, then by the fitter's weights; then what is out, refusals last and the nearest miss first.
+    /// Equal ones keep the order of model and size, so the list never flips.
     /// </summary>
-    public static IReadOnlyList<RankedFit> Rank(
-        IReadOnlyList<MuzzleModel> catalogue, SnoutModel snout, MuzzleBrief brief, Length fingerThickness, ReadingUnit shown = ReadingUnit.Mm)
+    public static IReadOnlyList<RankedFit> Rank(IReadOnlyList<MuzzleModel> catalogue, FitQuestion question)
     {
-        return
-        [
-            .. catalogue.SelectMany(model => model.Sizes.Select(size => Judge(model, size, snout, brief, fingerThickness, shown)))
-                .OrderBy(f => f.Verdict)
-                .ThenBy(f => f.Criteria.Any(c => c.Margin is null))
-                .ThenByDescending(f => Math.Round(f.TightestMargin.Millimeters, 6))
-                .ThenBy(f => f.Model.Name, StringComparer.Ordinal)
-                .ThenBy(f => f.Size.LengthMm),
-        ];
+        var one = new ModelJudge(question);
+        var fits = new List<RankedFit>(catalogue.Sum(m => m.Sizes.Count));
+        foreach (var model in catalogue)
+        {
+            foreach (var size in model.Sizes)
+                fits.Add(one.Judge(model, size));
+        }
+
+        fits.Sort(Compare);
+        return fits;
     }
 
     /// <summary>Judges one size of one model as the ranking does.</summary>
-    public static RankedFit Judge(
-        MuzzleModel model, MuzzleSize size, SnoutModel snout, MuzzleBrief brief, Length fingerThickness, ReadingUnit shown = ReadingUnit.Mm)
-    {
-        var request = new FitRequest(brief.School, brief.NeededGape, brief.Fingers, fingerThickness, brief.BiteTier, shown);
-        var refusals = brief.Refusals(model);
-        if (model.Type == MuzzleType.Basket)
-        {
-            var assessment = BasketFit.Assess(snout, size.Basket(), request);
-            return new RankedFit(model, size, [.. refusals, .. assessment.Criteria], assessment.NotChecked, assessment);
-        }
+    public static RankedFit Judge(MuzzleModel model, MuzzleSize size, FitQuestion question) => new ModelJudge(question).Judge(model, size);
 
-        var (criteria, notChecked) = TubeFit.Assess(snout, size, request);
-        return new RankedFit(model, size, [.. refusals, .. criteria], notChecked, null);
+    private static int Compare(RankedFit a, RankedFit b)
+    {
+        var (aOut, bOut) = (a.Verdict == Verdict.Out, b.Verdict == Verdict.Out);
+        if (aOut != bOut)
+            return aOut ? 1 : -1;
+        var first = aOut
+            ? Then(a.IsRefused.CompareTo(b.IsRefused), b.TightestMm.CompareTo(a.TightestMm))
+            : Then((a.Model.Type != MuzzleType.Basket).CompareTo(b.Model.Type != MuzzleType.Basket), Then(b.ChanceSteps.CompareTo(a.ChanceSteps), Then(a.Size.IsLengthAndGirthOnly.CompareTo(b.Size.IsLengthAndGirthOnly), b.Weighted.CompareTo(a.Weighted))));
+        if (first != 0)
+            return first;
+        var names = string.CompareOrdinal(a.Model.Name, b.Model.Name);
+        return Then(Then(names, string.CompareOrdinal(a.Model.Id, b.Model.Id)), Then(a.Size.LengthMm.CompareTo(b.Size.LengthMm), string.CompareOrdinal(a.Size.Id, b.Size.Id)));
     }
+
+    private static int Then(int first, int next) => first != 0 ? first : next;
 }
 
-/// <summary>Judges what lies on the face itself: sleeves and face covers. The mouth is closed in a sleeve.</summary>
-internal static class TubeFit
+/// <summary>Judges the sizes of one model after another against one question, in plain numbers.</summary>
+internal sealed class ModelJudge
 {
-    public static (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked) Assess(SnoutModel snout, MuzzleSize size, FitRequest request)
+    private readonly FitQuestion question;
+    private readonly Asked asked;
+    private readonly Asked[] draws;
+    private readonly bool[] holds;
+    private readonly (bool Height, bool Width, bool Girth) assumed;
+    private MuzzleModel? inHand;
+    private IReadOnlyList<Criterion> refusals = [];
+    private FitRequest said = null!;
+    private double seen;
+
+    public ModelJudge(FitQuestion question)
     {
-        var judge = new Judge(snout, request);
-        var eyeRoom = snout.EyeLine.Value - Length.FromMillimeters(size.LengthMm);
-        var least = SnoutRules.Scaled(FitRules.SleeveEyeRoom.Value, snout.EyeLine.Value);
-        var range = size.GirthRange() ?? throw new InvalidOperationException($"{size.Id} has no girth range.");
-        var girth = snout.Girth.Value;
-        List<Criterion> criteria =
-        [
-            judge.Hard(
-                CriterionName.Seat, eyeRoom - least,
-                $"Its edge ends {eyeRoom.Show(request.Shown)} before the eyes; at least {least.Show(request.Shown)} is wanted", FitRules.SleeveEyeRoom.Basis),
-            judge.Hard(
-                CriterionName.Girth, range.MarginOf(girth),
-                $"The closed snout is {girth.Show(request.Shown)} around; this size takes {range.Low.ShowRange(range.High, request.Shown)}",
-                Basis.Practice("the maker's girth range"), snout.Girth),
-        ];
-        var strap = judge.Strap(new Window(Length.FromMillimeters(size.NeckStrapMinMm), Length.FromMillimeters(size.NeckStrapMaxMm)));
-        return ([.. criteria, .. strap.Criteria], strap.NotChecked);
+        this.question = question;
+        var snout = question.Snout;
+        var request = RequestMm.Of(question.Request(ForeheadStrap.Optional));
+        asked = new Asked(SnoutMm.Of(snout), request);
+        draws = Chances.Prepare(question.Draws, request);
+        holds = new bool[draws.Length];
+        assumed = (snout.Height.Provenance == Provenance.Assumed, snout.Width.Provenance == Provenance.Assumed, snout.Girth.Provenance == Provenance.Assumed);
+    }
+
+    public FitQuestion Question => question;
+
+    /// <summary>The loop a neck strap must make, mm; NaN when unknown.</summary>
+    public double Loop => asked.Loop;
+
+    /// <summary>Judges a size, with its chances where the question has draws and they are wanted.</summary>
+    public RankedFit Judge(MuzzleModel model, MuzzleSize size, bool withChances = true)
+    {
+        if (!ReferenceEquals(model, inHand))
+            (inHand, refusals, said, seen) = (model, question.Brief.Refusals(model), question.Request(model.ForeheadStrap), FitScore.Seen(model, question.Brief));
+        var drawn = withChances ? question.Draws : null;
+        var refused = refusals.Count == 0 ? Verdict.Fits : refusals.Max(r => r.Verdict);
+        var scale = question.Snout.SmallDogScale;
+        Verdict Of(double margin, bool rests = false) => double.IsNaN(margin) ? Verdict.Fits : Fitting.Judge.VerdictOf(margin, rests, scale);
+        Verdict Warns(double margin, bool hard) => double.IsNaN(margin) ? Verdict.Fits : margin >= -Asked.Slack ? Verdict.Fits : hard ? Verdict.Out : Verdict.Marginal;
+        var slipIsHard = model.ForeheadStrap == ForeheadStrap.None;
+        if (model.Type == MuzzleType.Basket)
+        {
+            var basket = size.BasketMm();
+            var m = asked.Of(basket);
+            var slip = m.SlipOff >= 0 ? Of(m.SlipOff) : Warns(m.SlipOff, slipIsHard);
+            var verdict = Worst(
+                Worst(refused, Of(m.Seat), Warns(m.Shove, said.ShoveMustHold), Of(m.ChinRoom, assumed.Height || basket.Box)),
+                Worst(Of(m.Gape, assumed.Height || basket.Box), Of(m.Girth, assumed.Girth), Of(m.Width, assumed.Width), Of(m.NeckStrap)), slip);
+            var tightest = Least(m.Seat, m.ChinRoom, m.Gape, m.Girth, m.Width, m.NeckStrap, said.ShoveMustHold ? m.Shove : double.NaN, slipIsHard ? m.SlipOff : double.NaN);
+            var score = FitScore.Of(model, size, m, asked.GapeRad(basket), (asked.High - asked.Low) / 2, seen, question.Brief.MostMass);
+            return new RankedFit(this, model, size, refusals, verdict, tightest, score, drawn is null ? null : Chances.Count(drawn, draws, basket, said.Hard, holds));
+        }
+
+        var tube = size.TubeMm();
+        var t = asked.Of(tube);
+        var over = t.SlipOff >= 0 ? Of(t.SlipOff) : Warns(t.SlipOff, slipIsHard);
+        var whole = Worst(refused, Of(t.Edge), Of(t.Girth, assumed.Girth), Worst(Of(t.NeckStrap), over));
+        var least = Least(t.Edge, t.Girth, t.NeckStrap, slipIsHard ? t.SlipOff : double.NaN);
+        var serves = FitScore.Of(model, size, new Margins { Seat = t.Edge }, 0, asked.High, seen, question.Brief.MostMass);
+        return new RankedFit(this, model, size, refusals, whole, least, serves, drawn is null ? null : Chances.Count(drawn, draws, tube, said.Hard, holds));
+    }
+
+    private static Verdict Worst(Verdict a, Verdict b, Verdict c, Verdict d = Verdict.Fits) =>
+        (Verdict)Math.Max(Math.Max((int)a, (int)b), Math.Max((int)c, (int)d));
+
+    private static Verdict Worst(Verdict a, Verdict b) => a > b ? a : b;
+
+    private static double Least(params ReadOnlySpan<double> margins)
+    {
+        var least = double.PositiveInfinity;
+        foreach (var margin in margins)
+        {
+            if (margin < least)
+                least = margin;
+        }
+
+        return double.IsFinite(least) ? least : 0;
     }
 }

@@ -1,6 +1,7 @@
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Photos;
 
 namespace JauntyBadge.Core.Handover;
 
@@ -12,10 +13,17 @@ public static class HouseNumbers
     [
         ("Measuring",
         [
-            ReadingParser.Longest, Uncertainty.SoftTape, Uncertainty.PooledSpread, Uncertainty.RepeatabilityFactor,
-            CrossChecks.SidesApart, CrossChecks.SidesApartShare, CrossChecks.Coverage, .. SnoutRules.All,
+            ReadingParser.Longest, .. ToolRules.All, Uncertainty.ThickCoat, Uncertainty.Coverage, Repeats.RepeatabilityFactor, StringMarks.ShortestString,
+            .. CrossChecks.All, BreedRange.FewestDogs, BreedRange.Width, BreedRange.LeastShare, .. HeadShapes.All, Remeasure.MassChange,
+            Remeasure.GrowingEvery, .. SnoutRules.All, .. CompletedMeasures.All,
         ]),
-        ("Fitting", FitRules.All),
+        ("Measuring from a photo", PhotoRules.All),
+        ("Fitting",
+        [
+            .. FitRules.All, BasketModel.BoxSpareWidth, SnoutDraws.Usual, SnoutDraws.SettlesLeast, Ranking.ChanceStep, Weights.UsualWeight, .. FitScore.All, Features.TreatGapMm,
+            WearPlan.LongWear, WearPlan.ClinicWear, WearPlan.OtherWear, MuzzleBrief.MostMassShare, Contrast.StandsOut, Contrast.BlendsIn, Remedies.NearMiss, Remedies.ExtraHoles,
+            OrderSheet.FrontDepthAllowance, OrderSheet.StrapEitherWay, OrderSheet.MakersTolerance, VanStock.SureEnough,
+        ]),
         ("Conditioning", Progression.All),
     ];
 }

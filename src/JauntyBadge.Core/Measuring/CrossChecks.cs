@@ -2,28 +2,8 @@ using UnitsNet;
 
 namespace JauntyBadge.Core.Measuring;
 
-/// <summary>How much a finding matters.</summary>
-public enum Severity
-{
-    /// <summary>Worth knowing; the numbers can be used.</summary>
-    Note,
-
-    /// <summary>At least one reading should be taken again before a muzzle is chosen.</summary>
-    Check,
-}
-
-/// <summary>One thing the readings say against each other.</summary>
-/// <param name="Code">Stable code of the check.</param>
-/// <param name="Severity">How much it matters.</param>
-/// <param name="Measures">The measures concerned.</param>
-/// <param name="Message">What disagrees and by how much.</param>
-/// <param name="Retake">Which reading to take again, and how.</param>
-/// <param name="Basis">Why the limit is where it is.</param>
-public sealed record Finding(
-    string Code, Severity Severity, IReadOnlyList<Measure> Measures, string Message, string Retake, Basis Basis);
-
 /// <summary>Checks readings against each other and against what heads of the kind measure.</summary>
-public static class CrossChecks
+public sealed class CrossChecks
 {
     public static readonly Grounded<Length> SidesApart = new(
         "check.sides-apart", "Left and right nose to inner eye further apart than this: take both again", Length.FromMillimeters(5),
@@ -32,37 +12,45 @@ public static class CrossChecks
     public static readonly Grounded<double> SidesApartShare = new(
         "check.sides-apart-share", "The same as a share of the shorter side", 0.05, Basis.House("5 mm would hide a fault on a short snout"));
 
-    public static readonly Grounded<double> Coverage = new(
-        "check.coverage", "Doubt allowed for before a girth is called wrong, in standard uncertainties", 2,
-        Basis.Published("GUM, JCGM 100:2008, 6.3.3: k = 2 for about 95 %"));
+    public static readonly Grounded<double> LeastFaceShare = new(
+        "check.face-share-low", "Least nose to inner eye over nose to base of skull, long and medium heads", 0.30,
+        Basis.House("average skulls have 0.47 to 0.48 of bone (Miller's Anatomy of the Dog, recalled); the tape over the head and small dogs bring less"));
+
+    public static readonly Grounded<double> LeastFaceShareShort = new(
+        "check.face-share-low-short", "The same for short heads", 0.12, Basis.House("the average short skull has 0.38; the flattest faces a third of that"));
+
+    public static readonly Grounded<double> GreatestFaceShare = new(
+        "check.face-share-high", "Greatest nose to inner eye over nose to base of skull", 0.56, Basis.House("beyond the longest faces by a sixth"));
 
     private static readonly Basis ConvexSection = Basis.Published(
         "geometry of a closed convex section inside a box of that height and width: 2√(H²+W²) ≤ girth ≤ 2(H+W)");
 
-    private static readonly Basis RepeatLimit = Uncertainty.RepeatabilityFactor.Basis;
+    private readonly IReadOnlyList<Reading> readings;
+    private readonly IReadOnlyList<Measured> measured;
+    private readonly HeadShapeChoice shape;
+    private readonly SnoutNumbers numbers;
+    private readonly Circumstances about;
 
-    /// <summary>Every finding for a dog's readings, worst first.</summary>
-    /// <param name="readings">All readings in use.</param>
-    /// <param name="shape">The head shape assumed for the plausible ranges.</param>
-    /// <param name="bodyMass">Body mass when known; without it only the widest ranges are used.</param>
-    /// <param name="shown">The unit the messages speak in.</param>
-    public static IReadOnlyList<Finding> Run(
-        IReadOnlyList<Reading> readings, HeadShape shape, Mass? bodyMass, ReadingUnit shown = ReadingUnit.Mm)
-    {
-        var measured = Measured.From(readings);
-        return
-        [
-            .. new[] { Sides(measured, shown), Spacing(measured, shown), Girth(measured, shown) }.OfType<Finding>()
-                .Concat(measured.Select(m => Implausible(m, shape, bodyMass, shown)).OfType<Finding>())
-                .Concat(measured.Select(m => Repeats(m, shown)).OfType<Finding>())
-                .OrderByDescending(f => f.Severity),
-        ];
-    }
+    internal CrossChecks(
+        IReadOnlyList<Reading> readings, IReadOnlyList<Measured> measured, HeadShapeChoice shape, SnoutNumbers numbers, Circumstances about) =>
+        (this.readings, this.measured, this.shape, this.numbers, this.about) = (readings, measured, shape, numbers, about);
 
-    private static Finding? Sides(IReadOnlyList<Measured> measured, ReadingUnit shown)
+    public static IReadOnlyList<IGrounded> All { get; } =
+        [SidesApart, SidesApartShare, LeastFaceShare, LeastFaceShareShort, GreatestFaceShare, JawCheck.Reach];
+
+    /// <summary>Every finding, worst first.</summary>
+    internal IReadOnlyList<Finding> Run() =>
+    [
+        .. new[] { Sides(), Spacing(), Girth(), FitLine(), FaceShare(), Jaw(), Shapes() }.OfType<Finding>()
+            .Concat(measured.Select(Unusual).OfType<Finding>())
+            .Concat(Measured.Group(readings).Select(g => Scatter(g.Key, g.Value)).OfType<Finding>())
+            .OrderByDescending(f => f.Severity),
+    ];
+
+    private Finding? Sides()
     {
-        var left = Find(measured, Measure.NoseToInnerEye, Side.Left);
-        var right = Find(measured, Measure.NoseToInnerEye, Side.Right);
+        var left = Find(Measure.NoseToInnerEye, Side.Left);
+        var right = Find(Measure.NoseToInnerEye, Side.Right);
         if (left is null && right is null)
             return null;
         if (left is null || right is null)
@@ -79,112 +67,148 @@ public static class CrossChecks
             return null;
         return new Finding(
             "sides-differ", Severity.Check, [Measure.NoseToInnerEye],
-            $"Left and right nose to inner eye differ by {apart.Show(shown)} ({left.Mean.Show(shown)} and {right.Mean.Show(shown)}). The shorter side rules the fit.",
+            $"Left and right nose to inner eye differ by {Say(apart)} ({Say(left.Mean)} and {Say(right.Mean)}). The shorter side rules the fit.",
             "Take both again, head straight, from the nose tip to the tear duct.", SidesApart.Basis);
     }
 
-    private static Finding? Spacing(IReadOnlyList<Measured> measured, ReadingUnit shown)
+    private Finding? Spacing()
     {
-        var sides = measured.Where(m => m.Measure == Measure.NoseToInnerEye).Select(m => m.Mean).ToList();
-        if (Find(measured, Measure.InnerEyeSpacing) is not { } spacing || sides.Count == 0 || !SnoutRules.Contradict(sides.Min(), spacing.Mean))
+        if (Find(Measure.InnerEyeSpacing) is not { } spacing || ShorterEye() is not { } eye || !SnoutRules.Contradict(eye.Mean, spacing.Mean))
             return null;
         return new Finding(
             "impossible-spacing", Severity.Check, [Measure.InnerEyeSpacing, Measure.NoseToInnerEye],
-            $"Eyes {spacing.Mean.Show(shown)} apart cannot both be {sides.Min().Show(shown)} from the nose tip. The spacing is left out until then.",
+            $"Eyes {Say(spacing.Mean)} apart cannot both be {Say(eye.Mean)} from the nose tip. The spacing is left out until then.",
             "Take the inner eye spacing again, corner to corner across the bridge.", Basis.Published("geometry: two sides of a triangle are longer than the third"));
     }
 
-    private static Finding? Girth(IReadOnlyList<Measured> measured, ReadingUnit shown)
+    private Finding? Girth()
     {
-        var girth = Find(measured, Measure.SnoutGirth);
-        var height = Find(measured, Measure.SnoutHeight);
-        var width = Find(measured, Measure.SnoutWidth);
-        if (girth is null || height is null || width is null)
+        if (Find(Measure.SnoutGirth) is not { } girth || Find(Measure.SnoutHeight) is not { } height || Find(Measure.SnoutWidth) is not { } width)
             return null;
         var (least, greatest) = SnoutSection.GirthBounds(height.Mean, width.Mean);
         var sides = Math.Sqrt(Squared(height) + Squared(width));
-        var doubt = Length.FromMillimeters(Coverage.Value * Math.Sqrt(Squared(girth) + 4 * sides * sides));
-        var (short_, long_) = (least - girth.Mean, girth.Mean - greatest);
-        if (short_ <= doubt && long_ <= doubt)
+        var doubt = Length.FromMillimeters(Uncertainty.Coverage.Value * Math.Sqrt(Squared(girth) + 4 * sides * sides));
+        var (tooShort, tooLong) = (least - girth.Mean, girth.Mean - greatest);
+        if (tooShort <= doubt && tooLong <= doubt)
             return null;
-        var fault = short_ > doubt
-            ? $"A snout {height.Mean.Show(shown)} high and {width.Mean.Show(shown)} wide is at least {least.Show(shown)} around; the girth reads {girth.Mean.Show(shown)}, {short_.Show(shown)} less."
-            : $"A snout {height.Mean.Show(shown)} high and {width.Mean.Show(shown)} wide is at most {greatest.Show(shown)} around; the girth reads {girth.Mean.Show(shown)}, {long_.Show(shown)} more.";
+        var bound = tooShort > doubt ? $"at least {Say(least)} around; the girth reads {Say(girth.Mean)}, {Say(tooShort)} less"
+            : $"at most {Say(greatest)} around; the girth reads {Say(girth.Mean)}, {Say(tooLong)} more";
         return new Finding(
-            "girth-bounds", Severity.Check, [Measure.SnoutGirth, Measure.SnoutHeight, Measure.SnoutWidth], fault,
+            "girth-bounds", Severity.Check, [Measure.SnoutGirth, Measure.SnoutHeight, Measure.SnoutWidth],
+            $"A snout {Say(height.Mean)} high and {Say(width.Mean)} wide is {bound}.",
             "Take all three again at one and the same place on the snout, mouth closed.", ConvexSection);
     }
 
-    private static Finding? Implausible(Measured measured, HeadShape shape, Mass? bodyMass, ReadingUnit shown)
+    private Finding? FitLine()
     {
-        var (low, high) = PlausibleRange.For(measured.Measure, shape, bodyMass);
-        if (measured.Mean >= low && measured.Mean <= high)
+        if (Find(Measure.FitLineLength) is not { } fit || ShorterEye() is not { } eye)
             return null;
-        var side = measured.Side is { } s ? $" ({s.ToString().ToLowerInvariant()})" : "";
-        var name = MeasureGuide.For(measured.Measure).Name;
-        var of = bodyMass is { } mass ? $"a {shape.ToString().ToLowerInvariant()} head on a dog of {mass.Kilograms:0.#} kg" : "any dog";
+        var snout = SnoutModel.From(numbers);
+        var gap = numbers.FitLineGap ?? SnoutRules.Scaled(SnoutRules.FitLineGap.Value, snout.EyeLine.Value);
+        var apart = fit.Mean + gap - snout.EyeLine.Value;
+        var doubt = Length.FromMillimeters(Uncertainty.Coverage.Value * Math.Sqrt(Squared(fit) + Squared(eye)));
+        if (apart.Abs() <= doubt)
+            return null;
         return new Finding(
-            "implausible", Severity.Check, [measured.Measure],
-            $"{name}{side} reads {measured.Mean.Show(shown)}; for {of} we expect {low.ShowRange(high, shown)}.",
-            $"Take it again and check the unit and the head shape. {MeasureGuide.For(measured.Measure).How}", PlausibleRange.Basis);
+            "fit-line-gap", Severity.Check, [Measure.FitLineLength, Measure.NoseToInnerEye],
+            $"Fit line to nose ({Say(fit.Mean)}) and the gap to the eyes ({Say(gap)}) make {Say(fit.Mean + gap)}; nose to inner eye says {Say(snout.EyeLine.Value)}, {Say(apart.Abs())} {(apart > Length.Zero ? "less" : "more")}.",
+            "Take the fit line again, and write down the gap you leave to the eyes.", Basis.House("the two lengths must agree within twice their doubt"));
     }
 
-    private static Finding? Repeats(Measured measured, ReadingUnit shown)
+    private Finding? FaceShare()
     {
-        var limit = Uncertainty.RepeatabilityLimit;
-        if (measured.Count != 2 || measured.Spread <= limit)
+        if (Find(Measure.NoseToOcciput) is not { } whole || ShorterEye() is not { } eye)
             return null;
-        var name = MeasureGuide.For(measured.Measure).Name;
+        var share = eye.Mean / whole.Mean;
+        var least = shape.Shape == HeadShape.Short ? LeastFaceShareShort : LeastFaceShare;
+        if (share >= least.Value && share <= GreatestFaceShare.Value)
+            return null;
+        var message = share >= 1
+            ? $"Nose to inner eye reads {Say(eye.Mean)} and nose to base of skull {Say(whole.Mean)}: a part cannot be longer than the whole."
+            : $"Nose to inner eye ({Say(eye.Mean)}) is {share:0%} of nose to base of skull ({Say(whole.Mean)}); {least.Value:0%} to {GreatestFaceShare.Value:0%} is usual.";
         return new Finding(
-            "third-reading", Severity.Note, [measured.Measure],
-            $"The two readings of {name.ToLowerInvariant()} are {measured.Spread.Show(shown)} apart; two of the same hand stay within {limit.Show(shown)}.",
-            "Take a third.", RepeatLimit);
+            "face-share", Severity.Check, [Measure.NoseToOcciput, Measure.NoseToInnerEye], message,
+            "Take nose to base of skull again: along the top, to where the bone ends.", share > GreatestFaceShare.Value ? GreatestFaceShare.Basis : least.Basis);
     }
+
+    private Finding? Jaw()
+    {
+        if (Find(Measure.JawToNose) is not { } jaw || !Completeness.CanFit(measured))
+            return null;
+        var snout = SnoutModel.From(numbers);
+        var check = JawCheck.For(ShorterEye()?.Mean ?? snout.EyeLine.Value, snout.Height.Value, shape.Shape);
+        if (!check.LooksPointToPoint(jaw.Mean, jaw.StandardUncertainty))
+            return null;
+        return new Finding(
+            "jaw-point-to-point", Severity.Check, [Measure.JawToNose],
+            $"Jaw to nose reads {Say(jaw.Mean)}. Level, a head like this gives about {Say(check.Level)}; point to point it gives about {Say(check.Slanted)}, which is nearer.",
+            "Take it again level: head straight, a plumb line down from the nose, and from the throat bump along a level tape to that line.",
+            SnoutRules.HingeRatio(shape.Shape).Basis);
+    }
+
+    private Finding? Shapes()
+    {
+        if (!shape.Disagree)
+            return null;
+        var says = string.Join("; ", shape.Ways.Select(w => $"{WayWords(w.Way)}: {w.Shape.ToString().ToLowerInvariant()}"));
+        return new Finding(
+            "head-shape-ways", Severity.Note, [Measure.StopToNose, Measure.StopToOcciput, Measure.SkullWidth],
+            $"The ways of telling the head shape differ ({says}). The first is used.",
+            "Look at the dog, and take the stop and skull measures again if the first seems wrong.", Basis.House("the way measured on this dog comes before the breed's usual head"));
+    }
+
+    private Finding? Unusual(Measured m)
+    {
+        var name = MeasureGuide.NameOf(new(m.Measure, m.Side));
+        if (about.OwnRanges.GetValueOrDefault(m.Measure) is { } own)
+        {
+            return m.Mean >= own.Low && m.Mean <= own.High ? null : new Finding(
+                "outside-own-range", Severity.Check, [m.Measure],
+                $"{name} reads {Say(m.Mean)}; {own.Dogs} earlier dogs of this breed had {own.Low.ShowRange(own.High, about.Shown)}, half of them around {Say(own.Median)}.",
+                $"Take it again. {MeasureGuide.For(m.Measure).How}", BreedRange.Width.Basis);
+        }
+
+        var (low, high) = PlausibleRange.For(m.Measure, shape.Shape, about.BodyMass);
+        if (m.Mean >= low && m.Mean <= high)
+            return null;
+        var of = about.BodyMass is { } mass ? $"a {shape.Shape.ToString().ToLowerInvariant()} head on a dog of {mass.Kilograms:0.#} kg" : "any dog";
+        return new Finding(
+            "implausible", Severity.Check, [m.Measure],
+            $"{name} reads {Say(m.Mean)}; for {of} we expect {low.ShowRange(high, about.Shown)}.",
+            $"Take it again and check the unit and the head shape. {MeasureGuide.For(m.Measure).How}", PlausibleRange.Basis);
+    }
+
+    private Finding? Scatter(MeasureLine line, List<Reading> repeats)
+    {
+        var name = MeasureGuide.NameOf(line);
+        var (spread, limit) = (Repeats.Spread(repeats), Repeats.Limit(repeats));
+        if (Repeats.WantThird(repeats))
+        {
+            return new Finding(
+                "third-reading", Severity.Note, [line.Measure],
+                $"The two readings of {name.ToLowerInvariant()} are {Say(spread)} apart; two of one hand with this tool stay within {Say(limit)}.",
+                "Take a third.", Repeats.RepeatabilityFactor.Basis);
+        }
+
+        return Repeats.Odd(repeats) is not { } odd ? null : new Finding(
+            "odd-one-out", Severity.Check, [line.Measure],
+            $"Of {repeats.Count} readings of {name.ToLowerInvariant()}, {Say(repeats[odd].Value)} stands apart: they spread over {Say(spread)}, where {Say(limit)} is usual.",
+            "Set it aside with a reason, keep it, or take another.", Repeats.RepeatabilityFactor.Basis);
+    }
+
+    private static string WayWords(ShapeWay way) => way switch
+    {
+        ShapeWay.Seen => "the fitter",
+        ShapeWay.CraniofacialRatio => "face against skull",
+        ShapeWay.CranialIndex => "breadth of the skull",
+        _ => "the breed",
+    };
+
+    private string Say(Length length) => length.Show(about.Shown);
 
     private static double Squared(Measured m) => Math.Pow(m.StandardUncertainty.Millimeters, 2);
 
-    private static Measured? Find(IReadOnlyList<Measured> measured, Measure measure, Side? side = null) =>
-        measured.FirstOrDefault(m => m.Measure == measure && m.Side == side);
-}
+    private Measured? ShorterEye() => measured.Where(m => m.Measure == Measure.NoseToInnerEye).MinBy(m => m.Mean);
 
-/// <summary>The broad range a measure falls in, from head shape and body mass.</summary>
-/// <remarks>
-/// Lengths on a dog grow about with the cube root of its mass. The factors (mm per cube root of a kilogram) are recalled, the
-/// breadth is ours: it should stop slips of the finger and mixed units, not unusual dogs.
-/// </remarks>
-public static class PlausibleRange
-{
-    private const double Low = 0.55;
-    private const double High = 1.65;
-
-    public static Basis Basis { get; } = Basis.House(
-        $"{Low} to {High} times the usual length for the head shape and the cube root of the mass (usual lengths from memory)");
-
-    /// <summary>Lowest and highest value that raises no question.</summary>
-    /// <param name="measure">The measure.</param>
-    /// <param name="shape">The head shape.</param>
-    /// <param name="bodyMass">Null widens the range to all dogs from 1 to 90 kg.</param>
-    public static (Length Low, Length High) For(Measure measure, HeadShape shape, Mass? bodyMass)
-    {
-        var (lightest, heaviest) = bodyMass is { } mass ? (mass, mass) : (Mass.FromKilograms(1), Mass.FromKilograms(90));
-        return (Usual(measure, shape, lightest) * Low, Usual(measure, shape, heaviest) * High);
-    }
-
-    /// <summary>The usual length, for a drawing of a dog that was not measured yet.</summary>
-    public static Length Usual(Measure measure, HeadShape shape, Mass bodyMass)
-    {
-        var (forLong, forMedium, forShort) = measure switch
-        {
-            Measure.NoseToInnerEye => (38.0, 33.0, 18.0),
-            Measure.SnoutGirth => (71.0, 90.0, 98.0),
-            Measure.SnoutHeight => (21.0, 27.0, 26.0),
-            Measure.SnoutWidth => (19.0, 24.0, 29.0),
-            Measure.JawToNose => (54.0, 50.0, 32.0),
-            Measure.NeckGirth => (130.0, 140.0, 145.0),
-            Measure.InnerEyeSpacing => (14.0, 15.0, 17.0),
-            _ => throw new ArgumentOutOfRangeException(nameof(measure)),
-        };
-        var factor = shape switch { HeadShape.Long => forLong, HeadShape.Short => forShort, _ => forMedium };
-        return Length.FromMillimeters(factor * Math.Cbrt(bodyMass.Kilograms));
-    }
+    private Measured? Find(Measure measure, Side? side = null) => measured.FirstOrDefault(m => m.Measure == measure && m.Side == side);
 }

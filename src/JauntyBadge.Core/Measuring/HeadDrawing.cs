@@ -2,49 +2,63 @@ using UnitsNet;
 
 namespace JauntyBadge.Core.Measuring;
 
+/// <summary>From where a head is looked at.</summary>
+public enum DrawingView
+{
+    /// <summary>Nose to the left; x from the nose tip towards the skull, y down from the bridge line.</summary>
+    Side,
+
+    /// <summary>From above, nose to the left; x as before, y towards the dog's left.</summary>
+    Top,
+
+    /// <summary>From the front; x towards the dog's left, y down from the bridge line.</summary>
+    Front,
+}
+
 /// <summary>A line of a drawing, mm.</summary>
 public sealed record Stroke(string Name, IReadOnlyList<PointMm> Points, bool Closed);
 
-/// <summary>Where one measure runs on the drawing.</summary>
-public sealed record MeasureMark(Measure Measure, IReadOnlyList<IReadOnlyList<PointMm>> Paths, bool InSection);
+/// <summary>A place a measure is taken from, named.</summary>
+public sealed record LandmarkPoint(string Name, PointMm At);
 
-/// <summary>A dog's head in side view with the section across its snout, to scale from its own numbers.</summary>
+/// <summary>Where one measure runs in one view.</summary>
+/// <param name="Measure">Which measure.</param>
+/// <param name="Side">The side, where it has two and the view can tell them apart.</param>
+/// <param name="View">The view.</param>
+/// <param name="Paths">The tape's path.</param>
+/// <param name="Landmarks">The places it runs between.</param>
+/// <param name="Dimension">A dimension line's two ends, clear of the head; empty for a girth.</param>
+public sealed record MeasureMark(
+    Measure Measure, Side? Side, DrawingView View, IReadOnlyList<IReadOnlyList<PointMm>> Paths, IReadOnlyList<LandmarkPoint> Landmarks,
+    IReadOnlyList<PointMm> Dimension);
+
+/// <summary>A dog's head from the side, from above and from the front, to scale from its own numbers.</summary>
 /// <remarks>
-/// The snout, eye line, hinge and lower border are the model's and exact. Skull, neck and ear behind them are a sketch in proportion,
-/// so that a person sees a dog; no criterion reads them.
+/// Snout, eye line, hinge, lower border and section are the model's and exact; base of the skull, stop, eye spacing and skull width are
+/// as read where they were. The rest is a sketch in proportion, so that a person sees a dog; no criterion reads it.
 /// </remarks>
 public sealed record HeadDrawing(
     IReadOnlyList<Stroke> Head, Stroke Jaw, PointMm Hinge, PointMm EyeCorner, PointMm HighNeckTop, PointMm HighNeckUnder,
-    Stroke Section, IReadOnlyList<MeasureMark> Marks)
+    Stroke Section, IReadOnlyList<Stroke> Top, IReadOnlyList<Stroke> Front, IReadOnlyList<MeasureMark> Marks)
 {
-    // Facial length over skull length, from the average skulls of Miller's Anatomy of the Dog (recalled); the rise of the skull
-    // over the bridge line as a share of skull length is a sketch (House).
-    private static (double FaceShare, double Rise) Sketch(HeadShape shape) => shape switch
-    {
-        HeadShape.Long => (0.479, 0.11),
-        HeadShape.Short => (0.378, 0.27),
-        _ => (0.471, 0.17),
-    };
-
     /// <summary>The model a drawing uses before a dog is measured: usual lengths wherever a reading is missing.</summary>
     public static SnoutModel ModelToDraw(SnoutNumbers numbers, Mass? bodyMass)
     {
-        var mass = bodyMass ?? Mass.FromKilograms(20);
-        var usual = PlausibleRange.Usual(Measure.NoseToInnerEye, numbers.HeadShape, mass);
-        return SnoutModel.From(numbers with { NoseToInnerEyeLeft = numbers.NoseToInnerEyeLeft ?? numbers.NoseToInnerEyeRight ?? usual });
+        if (numbers.NoseToInnerEyeLeft is not null || numbers.NoseToInnerEyeRight is not null || numbers.FitLineLength is not null)
+            return SnoutModel.From(numbers);
+        var usual = PlausibleRange.Usual(Measure.NoseToInnerEye, numbers.HeadShape, bodyMass ?? Mass.FromKilograms(20));
+        return SnoutModel.From(numbers with { NoseToInnerEyeLeft = usual });
     }
 
     /// <summary>Draws the head of a model.</summary>
     public static HeadDrawing Of(SnoutModel snout)
     {
-        var (xe, h) = (snout.EyeLine.Mm, snout.Height.Mm);
-        var (faceShare, rise) = Sketch(snout.HeadShape);
-        var skull = xe / faceShare;
-        var behind = skull - xe;
-        var top = -rise * skull;
+        var sketch = new HeadSketch(snout);
+        var (xe, h, top) = (snout.EyeLine.Mm, snout.Height.Mm, sketch.Top);
+        var behind = sketch.Occiput - xe;
         var corner = new PointMm(snout.FitLine.Mm * 0.93, 0.64 * h);
         var neck = (snout.NeckGirth?.Millimeters ?? snout.Girth.Mm * 1.55) / Math.PI;
-        var neckTop = new PointMm(skull + 0.10 * neck, 0.25 * top);
+        var neckTop = new PointMm(sketch.Occiput + 0.10 * neck, 0.25 * top);
         var neckUnder = Below(neckTop, neck, snout.Hinge.Mm * 1.04);
 
         // Back along the neck, square to the line the collar lies on.
@@ -55,19 +69,19 @@ public sealed record HeadDrawing(
         var head = Smooth.Loop(
         [
             new(0, 0.12 * h), new(0.03 * xe, 0.01 * h), new(0.13 * xe, -0.015 * h), new(0.45 * xe, 0), new(0.82 * xe, 0),
-            new(xe, 0.30 * top), new(xe + 0.14 * behind, 0.72 * top), new(xe + 0.42 * behind, top), new(xe + 0.78 * behind, 0.82 * top),
+            new(sketch.Stop, 0.24 * top), new(Math.Max(sketch.Behind(0.14), sketch.Stop + 0.08 * behind), 0.72 * top), new(sketch.Behind(0.5), top), new(sketch.Behind(0.8), 0.82 * top),
             neckTop, Back(neckTop, 0.40), Back(middle, 0.46), Back(neckUnder, 0.40), neckUnder,
             new(snout.Hinge.Mm * 0.97, 0.99 * h), new((snout.Hinge.Mm + corner.X) / 2, 0.84 * h), corner,
             new(0.50 * xe, 0.70 * h), new(0.16 * xe, 0.67 * h), new(0.045 * xe, 0.50 * h), new(0.02 * xe, 0.30 * h),
         ]);
         var ear = Smooth.Loop(
         [
-            new(xe + 0.50 * behind, 0.90 * top), new(xe + 0.74 * behind, 0.80 * top), new(xe + 0.95 * behind, 0.05 * h),
-            new(xe + 0.90 * behind, 0.62 * h), new(xe + 0.66 * behind, 0.66 * h), new(xe + 0.50 * behind, 0.10 * h),
+            new(sketch.Behind(0.50), 0.90 * top), new(sketch.Behind(0.74), 0.80 * top), new(sketch.Behind(0.95), 0.05 * h),
+            new(sketch.Behind(0.90), 0.62 * h), new(sketch.Behind(0.66), 0.66 * h), new(sketch.Behind(0.50), 0.10 * h),
         ]);
         var nose = Smooth.Loop([new(0, 0.11 * h), new(0.04 * xe, 0), new(0.14 * xe, -0.015 * h), new(0.13 * xe, 0.15 * h), new(0.05 * xe, 0.24 * h)]);
         var eyeCorner = new PointMm(xe, 0.06 * h);
-        var eye = Smooth.Loop([eyeCorner, new(xe + 0.07 * behind, -0.05 * h), new(xe + 0.14 * behind, 0.0), new(xe + 0.08 * behind, 0.07 * h)]);
+        var eye = Smooth.Loop([eyeCorner, new(sketch.Behind(0.07), -0.05 * h), new(sketch.Behind(0.14), 0.0), new(sketch.Behind(0.08), 0.07 * h)]);
         var jaw = new Stroke(
             "jaw",
             [
@@ -76,11 +90,12 @@ public sealed record HeadDrawing(
             ],
             Closed: true);
 
-        return new HeadDrawing(
+        var drawing = new HeadDrawing(
             [new("head", head, true), new("ear", ear, true), new("nose", nose, true), new("eye", eye, true)],
             jaw, snout.HingePoint, eyeCorner, neckTop, neckUnder,
             new Stroke("section", SnoutSection.Outline(snout.Height.Value, snout.Width.Value), true),
-            MarksOf(snout, eyeCorner, neckTop, neckUnder));
+            HeadViews.FromAbove(snout, sketch), HeadViews.FromTheFront(snout, sketch), []);
+        return drawing with { Marks = MeasureMarks.Of(snout, sketch, drawing) };
     }
 
     /// <summary>The point a neck's thickness away from another, at x where the thickness reaches that far.</summary>
@@ -88,24 +103,5 @@ public sealed record HeadDrawing(
     {
         var across = Math.Min(Math.Abs(from.X - x), 0.7 * thickness);
         return new PointMm(from.X - across, from.Y + Math.Sqrt(thickness * thickness - across * across));
-    }
-
-    private static List<MeasureMark> MarksOf(SnoutModel snout, PointMm eyeCorner, PointMm neckTop, PointMm neckUnder)
-    {
-        var (xf, h, w) = (snout.FitLine.Mm, snout.Height.Mm, snout.Width.Mm);
-        var level = h * 1.32;
-        var section = SnoutSection.Outline(snout.Height.Value, snout.Width.Value);
-        return
-        [
-            new(Measure.NoseToInnerEye, [[new(0, 0), eyeCorner]], false),
-            new(Measure.SnoutGirth, [Smooth.Ring(new(xf, 0), new(xf, h), 0.16)], false),
-            new(Measure.SnoutGirth, [[.. section, section[0]]], true),
-            new(Measure.SnoutHeight, [[new(xf, 0), new(xf, h)]], false),
-            new(Measure.SnoutHeight, [[new(0, 0), new(0, h)]], true),
-            new(Measure.SnoutWidth, [[new(-w / 2, h / 2), new(w / 2, h / 2)]], true),
-            new(Measure.JawToNose, [[new(0, level), new(snout.Hinge.Mm, level)], [new(0, 0), new(0, level)], [new(snout.Hinge.Mm, h), new(snout.Hinge.Mm, level)]], false),
-            new(Measure.NeckGirth, [Smooth.Ring(neckTop, neckUnder, 0.18)], false),
-            new(Measure.InnerEyeSpacing, [Smooth.Ring(new(eyeCorner.X, eyeCorner.Y - h * 0.06), new(eyeCorner.X, eyeCorner.Y + h * 0.06), 1)], false),
-        ];
     }
 }

@@ -6,6 +6,9 @@ public enum Measure
     /// <summary>Nose tip to the inner eye corner, straight line, one reading a side.</summary>
     NoseToInnerEye,
 
+    /// <summary>Fit line to the nose front.</summary>
+    FitLineLength,
+
     /// <summary>Around the snout at the fit line, mouth closed.</summary>
     SnoutGirth,
 
@@ -18,11 +21,33 @@ public enum Measure
     /// <summary>Throat bump to below the nose tip, horizontally, head level.</summary>
     JawToNose,
 
+    /// <summary>Nose tip to the base of the skull, along the top.</summary>
+    NoseToOcciput,
+
     /// <summary>Around the high neck, right behind skull and jaw.</summary>
     NeckGirth,
 
     /// <summary>Between the inner eye corners; optional.</summary>
     InnerEyeSpacing,
+
+    /// <summary>Stop to the nose front, for the head shape; optional.</summary>
+    StopToNose,
+
+    /// <summary>Stop to the base of the skull, for the head shape; optional.</summary>
+    StopToOcciput,
+
+    /// <summary>Across the skull at its widest, for the head shape; optional.</summary>
+    SkullWidth,
+
+    /// <summary>Around the head at its widest, ears included; optional.</summary>
+    HeadGirth,
+}
+
+/// <summary>What the rules ask of a measure.</summary>
+public static class MeasureKinds
+{
+    /// <summary>Whether a tape goes all the way round, so that the coat counts.</summary>
+    public static bool IsGirth(this Measure measure) => measure is Measure.SnoutGirth or Measure.NeckGirth or Measure.HeadGirth;
 }
 
 /// <summary>The side of the dog, seen from the dog.</summary>
@@ -38,6 +63,18 @@ public enum HeadShape
     Long,
     Medium,
     Short,
+}
+
+/// <summary>The coat under the tape.</summary>
+public enum Coat
+{
+    Ordinary,
+
+    /// <summary>Stands up or hides the skin, so that a girth is less sure.</summary>
+    Thick,
+
+    /// <summary>Clipped short: girths read less than before.</summary>
+    Clipped,
 }
 
 /// <summary>The unit a reading is written or shown in.</summary>

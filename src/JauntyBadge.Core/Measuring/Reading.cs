@@ -6,8 +6,16 @@ namespace JauntyBadge.Core.Measuring;
 /// <param name="Measure">What was measured.</param>
 /// <param name="Side">The side for <see cref="Measure.NoseToInnerEye"/>; null for every other measure.</param>
 /// <param name="Value">The length.</param>
-/// <param name="Unit">The unit it was taken in, which tells the tape's graduation.</param>
-public sealed record Reading(Measure Measure, Side? Side, Length Value, ReadingUnit Unit);
+/// <param name="Unit">The unit it was taken in, which tells the scale's graduation.</param>
+/// <param name="Tool">What it was taken with.</param>
+public sealed record Reading(Measure Measure, Side? Side, Length Value, ReadingUnit Unit, Tool Tool = Tool.SoftTape)
+{
+    /// <summary>A standard uncertainty the reading brings along, as one from a photo does; it then stands for tool and scatter.</summary>
+    public Length? OwnUncertainty { get; init; }
+
+    /// <summary>The fitter looked at it standing apart from the others and keeps it.</summary>
+    public bool Kept { get; init; }
+}
 
 /// <summary>All readings of one measure (and side) taken together.</summary>
 /// <param name="Measure">What was measured.</param>
@@ -19,58 +27,62 @@ public sealed record Reading(Measure Measure, Side? Side, Length Value, ReadingU
 public sealed record Measured(Measure Measure, Side? Side, int Count, Length Mean, Length Spread, Length StandardUncertainty)
 {
     /// <summary>Groups readings by measure and side, in the order of the enum.</summary>
-    public static IReadOnlyList<Measured> From(IEnumerable<Reading> readings) =>
-    [
-        .. readings.GroupBy(r => (r.Measure, r.Side)).OrderBy(g => g.Key).Select(g => Of(g.Key.Measure, g.Key.Side, [.. g])),
-    ];
+    public static IReadOnlyList<Measured> From(IEnumerable<Reading> readings, Coat coat = Coat.Ordinary) =>
+        [.. Group(readings).Select(g => Of(g.Key, g.Value, coat))];
 
-    private static Measured Of(Measure measure, Side? side, IReadOnlyList<Reading> readings)
+    /// <summary>Readings by measure and side, in the order of the enum.</summary>
+    internal static IEnumerable<KeyValuePair<MeasureLine, List<Reading>>> Group(IEnumerable<Reading> readings) =>
+        readings.GroupBy(r => new MeasureLine(r.Measure, r.Side)).OrderBy(g => (g.Key.Measure, g.Key.Side))
+            .Select(g => KeyValuePair.Create(g.Key, g.ToList()));
+
+    private static Measured Of(MeasureLine line, List<Reading> readings, Coat coat)
     {
-        var values = readings.Select(r => r.Value).ToList();
-        var mean = Length.FromMillimeters(values.Average(v => v.Millimeters));
-        return new Measured(measure, side, values.Count, mean, values.Max() - values.Min(), Uncertainty.OfMean(readings));
+        var mean = Length.FromMillimeters(readings.Average(r => r.Value.Millimeters));
+        return new Measured(line.Measure, line.Side, readings.Count, mean, Repeats.Spread(readings), Uncertainty.OfMean(readings, coat));
     }
 }
 
-/// <summary>Standard uncertainty of a mean of tape readings, after the GUM (JCGM 100:2008).</summary>
+/// <summary>Standard uncertainty of a mean of readings, after the GUM (JCGM 100:2008).</summary>
 public static class Uncertainty
 {
-    public static readonly Grounded<Length> SoftTape = new(
-        "measure.u-soft-tape", "Standard uncertainty of a soft tape on a dog", Length.FromMillimeters(2),
-        Basis.House("fur, slack and a moving dog; a tape on a bench does better"));
+    public static readonly Grounded<Length> ThickCoat = new(
+        "measure.u-thick-coat", "Added to a girth's standard uncertainty under a thick coat", Length.FromMillimeters(2),
+        Basis.House("the tape presses hair down differently each time; combined as a root of squares, as the GUM does"));
 
-    public static readonly Grounded<Length> PooledSpread = new(
-        "measure.pooled-spread", "Standard deviation of repeated tape readings, used until there are two", Length.FromMillimeters(1.5),
-        Basis.House("a first guess, until this practice's own repeats are pooled"));
+    public static readonly Grounded<double> Coverage = new(
+        "measure.coverage", "Doubt allowed for before something is called wrong, in standard uncertainties", 2,
+        Basis.Published("GUM, JCGM 100:2008, 6.3.3: k = 2 for about 95 %"));
 
-    public static readonly Grounded<double> RepeatabilityFactor = new(
-        "measure.repeatability-factor", "Two readings further apart than this times the pooled spread ask for a third", 2.8,
-        Basis.Published("ISO 5725-6, repeatability limit r = 2.8 s_r"));
-
-    /// <summary>Two readings of one measure further apart than this ask for a third.</summary>
-    public static Length RepeatabilityLimit => PooledSpread.Value * RepeatabilityFactor.Value;
-
-    /// <summary>Half the graduation of the tape a unit is read on: 1 mm, or 1/16 in.</summary>
+    /// <summary>Half the graduation of the scale a unit is read on: 1 mm, or 1/16 in.</summary>
     public static Length HalfGraduation(ReadingUnit unit) =>
         unit == ReadingUnit.In ? Length.FromInches(1.0 / 32) : Length.FromMillimeters(0.5);
 
     /// <summary>Rectangular distribution of half width a: u = a/√3 (Published: GUM 4.3.7).</summary>
     public static Length Rectangular(Length halfWidth) => halfWidth / Math.Sqrt(3);
 
-    /// <summary>u² = s²/n + (a/√3)² + u_tool² of the mean.</summary>
+    /// <summary>u² = s²/n + (a/√3)² + u_tool² of the mean, and a thick coat's doubt on a girth.</summary>
+    /// <remarks>Of several tools the least trusted counts. A single reading takes its tool's pooled scatter for s.</remarks>
     /// <param name="readings">At least one reading of one measure.</param>
+    /// <param name="coat">The coat under the tape.</param>
     /// <exception cref="ArgumentException">There is no reading.</exception>
-    public static Length OfMean(IReadOnlyList<Reading> readings)
+    public static Length OfMean(IReadOnlyList<Reading> readings, Coat coat = Coat.Ordinary)
     {
         if (readings.Count == 0)
             throw new ArgumentException("At least one reading is needed.", nameof(readings));
-        var mm = readings.Select(r => r.Value.Millimeters).ToList();
-        var mean = mm.Average();
-        var spread = mm.Count > 1
-            ? Math.Sqrt(mm.Sum(v => (v - mean) * (v - mean)) / (mm.Count - 1))
-            : PooledSpread.Value.Millimeters;
-        var resolution = Rectangular(readings.Max(r => HalfGraduation(r.Unit))).Millimeters;
-        return Length.FromMillimeters(
-            Math.Sqrt(spread * spread / mm.Count + resolution * resolution + Math.Pow(SoftTape.Value.Millimeters, 2)));
+        var (sum, tool, resolution, pooled) = (0.0, 0.0, 0.0, 0.0);
+        foreach (var reading in readings)
+        {
+            sum += reading.Value.Millimeters;
+            tool = Math.Max(tool, (reading.OwnUncertainty ?? ToolRules.Own(reading.Tool)).Millimeters);
+            resolution = Math.Max(resolution, Rectangular(HalfGraduation(reading.Unit)).Millimeters);
+            pooled = Math.Max(pooled, reading.OwnUncertainty is null ? ToolRules.Scatter(reading.Tool).Millimeters : 0);
+        }
+
+        var mean = sum / readings.Count;
+        var variance = readings.Count > 1
+            ? readings.Sum(r => Math.Pow(r.Value.Millimeters - mean, 2)) / (readings.Count - 1)
+            : pooled * pooled;
+        var fur = coat == Coat.Thick && readings[0].Measure.IsGirth() ? ThickCoat.Value.Millimeters : 0;
+        return Length.FromMillimeters(Math.Sqrt(variance / readings.Count + resolution * resolution + tool * tool + fur * fur));
     }
 }

@@ -30,12 +30,24 @@ public sealed record SnoutNumbers
     public Length? NoseToInnerEyeLeft { get; init; }
     public Length? NoseToInnerEyeRight { get; init; }
     public Length? InnerEyeSpacing { get; init; }
+    public Length? FitLineLength { get; init; }
+
+    /// <summary>The gap left between eye line and fit line when the latter was measured; null for the usual one.</summary>
+    public Length? FitLineGap { get; init; }
+
     public Length? SnoutGirth { get; init; }
     public Length? SnoutHeight { get; init; }
     public Length? SnoutWidth { get; init; }
     public Length? JawToNose { get; init; }
     public Length? NeckGirth { get; init; }
     public HeadShape HeadShape { get; init; } = HeadShape.Medium;
+
+    // Beyond the snout: for the head shape and the drawing only.
+    public Length? NoseToOcciput { get; init; }
+    public Length? StopToNose { get; init; }
+    public Length? StopToOcciput { get; init; }
+    public Length? SkullWidth { get; init; }
+    public Length? HeadGirth { get; init; }
 
     /// <summary>The means of a dog's readings.</summary>
     public static SnoutNumbers From(IEnumerable<Measured> measured, HeadShape shape)
@@ -47,11 +59,17 @@ public sealed record SnoutNumbers
             NoseToInnerEyeLeft = Mean(Measure.NoseToInnerEye, Side.Left),
             NoseToInnerEyeRight = Mean(Measure.NoseToInnerEye, Side.Right),
             InnerEyeSpacing = Mean(Measure.InnerEyeSpacing),
+            FitLineLength = Mean(Measure.FitLineLength),
             SnoutGirth = Mean(Measure.SnoutGirth),
             SnoutHeight = Mean(Measure.SnoutHeight),
             SnoutWidth = Mean(Measure.SnoutWidth),
             JawToNose = Mean(Measure.JawToNose),
             NeckGirth = Mean(Measure.NeckGirth),
+            NoseToOcciput = Mean(Measure.NoseToOcciput),
+            StopToNose = Mean(Measure.StopToNose),
+            StopToOcciput = Mean(Measure.StopToOcciput),
+            SkullWidth = Mean(Measure.SkullWidth),
+            HeadGirth = Mean(Measure.HeadGirth),
             HeadShape = shape,
         };
     }
@@ -73,8 +91,11 @@ public sealed record SnoutModel
     /// <summary>xH: the jaw hinge, straight back from the nose tip.</summary>
     public required Sourced Hinge { get; init; }
 
-    public Length? NeckGirth { get; init; }
-    public HeadShape HeadShape { get; init; }
+    /// <summary>What it was built from.</summary>
+    public required SnoutNumbers Numbers { get; init; }
+
+    public Length? NeckGirth => Numbers.NeckGirth;
+    public HeadShape HeadShape => Numbers.HeadShape;
 
     /// <summary>How far below the bridge line the hinge lies.</summary>
     public Length HingeDrop => Height.Value * SnoutRules.HingeDrop.Value;
@@ -99,25 +120,23 @@ public sealed record SnoutModel
 
     /// <summary>Builds the model.</summary>
     /// <remarks>An inner eye spacing that no triangle with these sides can have is left out, and said so; the cross-checks ask for it again.</remarks>
-    /// <exception cref="ArgumentException">Neither side of NoseToInnerEye is there.</exception>
+    /// <exception cref="ArgumentException">Neither side of NoseToInnerEye is there, nor the FitLineLength.</exception>
     public static SnoutModel From(SnoutNumbers numbers)
     {
         var eye = EyeLineOf(numbers);
-        var gap = SnoutRules.Scaled(SnoutRules.FitLineGap.Value, eye.Value);
         var (height, width, girth) = SnoutSection.Complete(numbers, eye.Value);
         var ratio = SnoutRules.HingeRatio(numbers.HeadShape);
         return new SnoutModel
         {
             EyeLine = eye,
-            FitLine = new Sourced(eye.Value - gap, Provenance.Derived, $"the eye line less a gap of {gap.Millimeters:0.#} mm"),
+            FitLine = FitLineOf(numbers, eye.Value),
             Height = height,
             Width = width,
             Girth = girth,
             Hinge = numbers.JawToNose is { } jaw
                 ? new Sourced(jaw, Provenance.Measured, "jaw to nose, as read")
                 : new Sourced(eye.Value * ratio.Value, Provenance.Derived, $"{ratio.Value} times the eye line"),
-            NeckGirth = numbers.NeckGirth,
-            HeadShape = numbers.HeadShape,
+            Numbers = numbers,
         };
     }
 
@@ -125,7 +144,7 @@ public sealed record SnoutModel
     {
         var sides = new[] { numbers.NoseToInnerEyeLeft, numbers.NoseToInnerEyeRight }.OfType<Length>().ToList();
         if (sides.Count == 0)
-            throw new ArgumentException("Nose to inner eye is needed on at least one side.", nameof(numbers));
+            return EyeLineFromFitLine(numbers);
         var shorter = sides.Min();
         var which = sides.Count == 2 ? "the shorter nose to inner eye" : "nose to inner eye, one side only";
         if (numbers.InnerEyeSpacing is not { } spacing)
@@ -134,5 +153,22 @@ public sealed record SnoutModel
             return new Sourced(shorter, Provenance.Measured, which + "; the inner eye spacing contradicts it and is left out");
         var squared = Math.Pow(shorter.Millimeters, 2) - Math.Pow(spacing.Millimeters / 2, 2);
         return new Sourced(Length.FromMillimeters(Math.Sqrt(squared)), Provenance.Derived, which + ", made straight with the inner eye spacing");
+    }
+
+    private static Sourced EyeLineFromFitLine(SnoutNumbers numbers)
+    {
+        if (numbers.FitLineLength is not { } fitLine)
+            throw new ArgumentException("Nose to inner eye on a side or the fit line's length is needed.", nameof(numbers));
+        var gap = numbers.FitLineGap ?? SnoutRules.GapBehind(fitLine);
+        return new Sourced(fitLine + gap, Provenance.Derived, $"the fit line's length and a gap of {gap.Millimeters:0.#} mm");
+    }
+
+    /// <summary>As read where it lies in front of the eyes; else the eye line less the gap.</summary>
+    private static Sourced FitLineOf(SnoutNumbers numbers, Length eyeLine)
+    {
+        if (numbers.FitLineLength is { } read && read < eyeLine)
+            return new Sourced(read, Provenance.Measured, "fit line to nose, as read");
+        var gap = numbers.FitLineGap ?? SnoutRules.Scaled(SnoutRules.FitLineGap.Value, eyeLine);
+        return new Sourced(eyeLine - gap, Provenance.Derived, $"the eye line less a gap of {gap.Millimeters:0.#} mm");
     }
 }

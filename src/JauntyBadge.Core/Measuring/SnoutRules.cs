@@ -56,8 +56,23 @@ public static class SnoutRules
     public static double ScaleFor(Length eyeLine) => Math.Min(1, eyeLine / SmallDogFrom.Value);
 
     /// <summary>A window bound or gap, shrunk for a small dog, never under <see cref="SmallestWindow"/>.</summary>
-    public static Length Scaled(Length bound, Length eyeLine) =>
-        UnitMath.Max(bound * ScaleFor(eyeLine), UnitMath.Min(bound, SmallestWindow.Value));
+    public static Length Scaled(Length bound, Length eyeLine) => Length.FromMillimeters(ScaledMm(bound.Millimeters, eyeLine.Millimeters));
+
+    /// <summary>The same in plain mm.</summary>
+    internal static double ScaledMm(double bound, double eyeLine) =>
+        Math.Max(bound * Math.Min(1, eyeLine / SmallDogFrom.Value.Millimeters), Math.Min(bound, SmallestWindow.Value.Millimeters));
+
+    /// <summary>The usual gap behind a fit line this far from the nose: the one that, added to it, gives an eye line whose usual gap it is.</summary>
+    public static Length GapBehind(Length fitLineLength)
+    {
+        var whole = FitLineGap.Value;
+        if (fitLineLength + whole >= SmallDogFrom.Value)
+            return whole;
+
+        // gap = whole · (fit + gap) / small, solved for gap; never under the smallest.
+        var inProportion = fitLineLength * (whole / (SmallDogFrom.Value - whole));
+        return UnitMath.Max(inProportion, UnitMath.Min(whole, SmallestWindow.Value));
+    }
 
     /// <summary>Whether no triangle has this nose-to-eye on both sides and this spacing between the eyes.</summary>
     public static bool Contradict(Length noseToEye, Length innerEyeSpacing) => innerEyeSpacing >= 2 * noseToEye;

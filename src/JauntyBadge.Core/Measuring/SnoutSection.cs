@@ -14,15 +14,27 @@ public static class SnoutSection
     public static Length Girth(Length height, Length width) =>
         2 * (height + width) - UnitMath.Min(height, width) * (Share * CornersSave);
 
+    /// <summary>Perimeter of an ellipse with these half axes: Ramanujan 1914, second formula (Published).</summary>
+    public static Length EllipsePerimeter(Length a, Length b)
+    {
+        var h = 3 * Math.Pow((a - b) / (a + b), 2);
+        return (a + b) * (Math.PI * (1 + h / (10 + Math.Sqrt(4 - h))));
+    }
+
     /// <summary>The other side of a rounded box from its girth and one side.</summary>
     /// <returns>Null when no box has that girth and side.</returns>
-    public static Length? OtherSide(Length girth, Length side)
+    public static Length? OtherSide(Length girth, Length side) =>
+        OtherSideMm(girth.Millimeters, side.Millimeters) is var other && double.IsNaN(other) ? null : Length.FromMillimeters(other);
+
+    /// <summary>The same in plain mm; NaN when no box has that girth and side.</summary>
+    internal static double OtherSideMm(double girth, double side)
     {
+        // If the side sought is the larger one, the radius goes by the given side; else by itself.
         var asLarger = (girth - side * (2 - Share * CornersSave)) / 2;
         if (asLarger >= side)
             return asLarger;
         var asSmaller = (girth - 2 * side) / (2 - Share * CornersSave);
-        return asSmaller > Length.Zero ? asSmaller : null;
+        return asSmaller > 0 ? asSmaller : double.NaN;
     }
 
     /// <summary>Least and greatest girth of a closed convex section: 2√(H²+W²) and 2(H+W).</summary>

@@ -1,6 +1,8 @@
 using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Data.Measuring;
@@ -30,11 +32,14 @@ public static class DemoPractice
             var dog = demo.Row;
             var story = demo.TrainedUpTo is null ? [] : Train(demo, random);
             var firstDay = story.Count == 0 ? 6 : story[^1].Offset + demo.LastSession + 3;
-            dog.CreatedAt = now.AddDays(-firstDay - 1);
+            dog.CreatedAt = now.AddDays(-Math.Max(firstDay, demo.Earlier is [var oldest, ..] ? oldest.DaysAgo : 0) - 1);
             db.Dogs.Add(dog);
 
-            var readings = Read(demo, now.AddDays(-firstDay));
-            db.Readings.AddRange(readings);
+            foreach (var earlier in demo.Earlier ?? [])
+                AddSet(db, demo, earlier.Readings, earlier.MassKg, now.AddDays(-earlier.DaysAgo));
+            var readings = AddSet(db, demo, demo.Readings, demo.MassThen ?? dog.BodyMassKg, now.AddDays(-(demo.MeasuredDaysAgo ?? firstDay)));
+            if (demo.Pictured)
+                AddPictures(db, dog.Id, now.AddDays(-2));
             if (demo.Fitted)
                 db.Choices.Add(Choose(demo, readings, now.AddDays(-firstDay).AddHours(1)));
 
@@ -43,19 +48,52 @@ public static class DemoPractice
                 Write(db, dog.Id, [.. day], today.AddDays(day.Key - story[^1].Offset - demo.LastSession), now);
         }
 
+        foreach (var demo in DemoDog.EarlierLabradors(today, random))
+        {
+            var at = now.AddDays(-demo.MeasuredDaysAgo!.Value);
+            (demo.Row.CreatedAt, demo.Row.ArchivedAt) = (at.AddDays(-1), at.AddDays(120));
+            db.Dogs.Add(demo.Row);
+            AddSet(db, demo, demo.Readings, demo.Row.BodyMassKg, at);
+        }
+
+        DemoFitting.Fill(db, now);
         await db.SaveChangesAsync(cancel);
     }
 
-    private static List<ReadingRow> Read(DemoDog demo, DateTime at) =>
+    private static List<ReadingRow> AddSet(PracticeDb db, DemoDog demo, IReadOnlyList<DemoReading> taken, double? massKg, DateTime at)
+    {
+        if (taken.Count == 0)
+            return [];
+        var set = new MeasuringSetRow { Id = Guid.NewGuid(), DogId = demo.Row.Id, StartedAt = at, BodyMassKg = massKg, Coat = demo.Row.ToProfile().Coat };
+        var readings = Read(demo, set.Id, taken, at);
+        db.MeasuringSets.Add(set);
+        db.Readings.AddRange(readings);
+        return readings;
+    }
+
+    private static void AddPictures(PracticeDb db, Guid dogId, DateTime at)
+    {
+        foreach (var view in Enum.GetValues<PhotoView>())
+        {
+            var drawn = DemoPicture.Draw(view);
+            var photo = new PhotoRow { Id = Guid.NewGuid(), DogId = dogId, View = view, Width = 1600, Height = 1200, AddedAt = at.AddMinutes((int)view), Marks = new PhotoMarks().Write() };
+            if (view == PhotoView.Side)
+                photo.Marks = drawn.Marks.Write();
+            db.Photos.Add(photo);
+            db.Pictures.Add(new PictureRow { PhotoId = photo.Id, Jpeg = drawn.Jpeg });
+        }
+    }
+
+    private static List<ReadingRow> Read(DemoDog demo, Guid setId, IReadOnlyList<DemoReading> taken, DateTime at) =>
     [
-        .. demo.Readings.Select((r, i) =>
+        .. taken.Select((r, i) =>
         {
             if (!ReadingParser.TryParse(r.Text, ReadingUnit.Mm, out var parsed, out var problem))
                 throw new InvalidDataException($"{demo.Row.Name}: {problem}");
             return new ReadingRow
             {
-                Id = Guid.NewGuid(), DogId = demo.Row.Id, Measure = r.Measure, Side = r.Side, Millimetres = parsed.Value.Millimeters,
-                Unit = parsed.Unit, AsTaken = parsed.AsTaken, TakenAt = at.AddMinutes(i),
+                Id = Guid.NewGuid(), DogId = demo.Row.Id, SetId = setId, Measure = r.Measure, Side = r.Side, Millimetres = parsed.Value.Millimeters,
+                Unit = parsed.Unit, AsTaken = parsed.AsTaken, Tool = demo.Tool, TakenBy = "Wren", TakenAt = at.AddMinutes(i), SetAside = r.SetAside,
             };
         }),
     ];
@@ -63,12 +101,17 @@ public static class DemoPractice
     private static ChoiceRow Choose(DemoDog demo, List<ReadingRow> readings, DateTime at)
     {
         var profile = demo.Row.ToProfile();
-        var snout = SnoutModel.From(SnoutNumbers.From(Measured.From(readings.Select(r => r.ToReading())), profile.HeadShape.Shape));
-        var brief = MuzzleBrief.For(profile, []);
-        var best = Ranking.Rank(Catalogue.Shipped, snout, brief, FitRules.Finger.Value)[0];
+        var used = readings.Where(r => r.SetAside is null).Select(r => r.ToReading()).ToList();
+        var assessed = Assessment.Of(used, new Circumstances { OtherWays = profile.OtherShapes, BodyMass = profile.BodyMass, Coat = profile.Coat });
+        var snout = assessed.Snout!;
+        var question = new FitQuestion(snout, MuzzleBrief.For(profile, new BriefQuestion { CoatHex = CoatColour.Find(demo.Row.CoatId)?.Hex }), FitRules.Finger.Value)
+        {
+            Draws = SnoutDraws.Of(snout, Doubt.Of(assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
+        };
+        var best = Ranking.Rank(Catalogue.Shipped, question)[0];
         return best.Verdict == Verdict.Out
             ? throw new InvalidDataException($"{demo.Row.Name} finds no muzzle: {best.Model.Name} {best.Size.Label}: {best.Deciding.Reason}")
-            : ChoiceRow.Of(demo.Row.Id, best, snout, brief, null, at);
+            : ChoiceRow.Of(demo.Row.Id, best, null, at);
     }
 
     /// <summary>One set of the story: the day it fell on, the goes, the signs and what the rule made of it.</summary>

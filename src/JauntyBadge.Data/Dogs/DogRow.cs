@@ -22,6 +22,10 @@ public sealed class DogRow
     public HeadShape? HeadShapeSeen { get; set; }
     public double? BodyMassKg { get; set; }
     public string? CoatId { get; set; }
+
+    /// <summary>The coat under the tape as the fitter set it; null leaves it to the breeds.</summary>
+    public Coat? CoatSeen { get; set; }
+
     public List<Purpose> Purposes { get; set; } = [];
     public Temperament Temperament { get; set; } = Temperament.Typical;
     public List<Sensitivity> Sensitivities { get; set; } = [];
@@ -34,10 +38,12 @@ public sealed class DogRow
     public int Version { get; set; } = 1;
 
     /// <summary>The dog as the rules see it.</summary>
-    public DogProfile ToProfile() => new()
+    /// <param name="breeds">The breeds the practice works with; the shipped ones when left out.</param>
+    public DogProfile ToProfile(BreedList? breeds = null) => new()
     {
         Name = Name,
-        Breeds = [.. BreedIds.Select(Breed.Find).OfType<Breed>()],
+        Breeds = [.. BreedIds.Select((breeds ?? BreedList.Shipped).Find).OfType<Breed>()],
+        CoatSeen = CoatSeen,
         HeadShapeSeen = HeadShapeSeen,
         BirthDate = BirthDate,
         BodyMass = BodyMassKg is { } kg ? Mass.FromKilograms(kg) : null,

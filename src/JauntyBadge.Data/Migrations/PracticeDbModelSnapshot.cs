@@ -184,6 +184,35 @@ namespace JauntyBadge.Data.Migrations
                     b.ToTable("Signs");
                 });
 
+            modelBuilder.Entity("JauntyBadge.Data.Dogs.BreedRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.PrimitiveCollection<string>("AlsoCalled")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("GrowingMonths")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Shape")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.PrimitiveCollection<string>("Traits")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Breeds");
+                });
+
             modelBuilder.Entity("JauntyBadge.Data.Dogs.DogRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -211,6 +240,9 @@ namespace JauntyBadge.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<string>("CoatId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("CoatSeen")
                         .HasColumnType("TEXT");
 
                     b.Property<DateTime>("CreatedAt")
@@ -280,6 +312,266 @@ namespace JauntyBadge.Data.Migrations
                     b.ToTable("Choices");
                 });
 
+            modelBuilder.Entity("JauntyBadge.Data.Fitting.ExpectedDogRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("BiteTier")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Count")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("EyeMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("GirthMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("HeadShape")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("NeckMm")
+                        .HasColumnType("REAL");
+
+                    b.PrimitiveCollection<string>("Purposes")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("WidthMm")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("ExpectedDogs");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Fitting.FitSettingsRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("Comfort")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("Feeding")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("FingerMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Material")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("Safety")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Visibility")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("FitSettings");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Fitting.MuzzleRow", b =>
+                {
+                    b.Property<string>("ModelId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Body")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("ModelId", "Version");
+
+                    b.ToTable("Muzzles");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Fitting.OverruleRow", b =>
+                {
+                    b.Property<Guid>("DogId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("LineId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Note")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("DogId", "LineId");
+
+                    b.ToTable("Overrules");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Fitting.TryOnPictureRow", b =>
+                {
+                    b.Property<Guid>("TryOnId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Jpeg")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.HasKey("TryOnId");
+
+                    b.ToTable("TryOnPictures");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Fitting.TryOnRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("DogId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("HasPicture")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Record")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime?>("RemovedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("SizeId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("DogId");
+
+                    b.ToTable("TryOns");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Fitting.VanRow", b =>
+                {
+                    b.Property<string>("SizeId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Count")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("SizeId");
+
+                    b.ToTable("Van");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Measuring.MeasuringSetRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("BodyMassKg")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Coat")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("DogId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("FitLineGapMm")
+                        .HasColumnType("REAL");
+
+                    b.Property<DateTime?>("RemovedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("School")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("StartedAt")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("DogId");
+
+                    b.ToTable("MeasuringSets");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Measuring.PhotoRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("AddedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("DogId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Height")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Marks")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime?>("RemovedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Side")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("View")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Width")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("DogId");
+
+                    b.ToTable("Photos");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Measuring.PictureRow", b =>
+                {
+                    b.Property<Guid>("PhotoId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Jpeg")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.HasKey("PhotoId");
+
+                    b.ToTable("Pictures");
+                });
+
             modelBuilder.Entity("JauntyBadge.Data.Measuring.ReadingRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -293,6 +585,9 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<Guid>("DogId")
                         .HasColumnType("TEXT");
 
+                    b.Property<bool>("Kept")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("Measure")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -303,11 +598,27 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<DateTime?>("RemovedAt")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("SetAside")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("SetId")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Side")
                         .HasColumnType("TEXT");
 
                     b.Property<DateTime>("TakenAt")
                         .HasColumnType("TEXT");
+
+                    b.Property<string>("TakenBy")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Tool")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("UncertaintyMm")
+                        .HasColumnType("REAL");
 
                     b.Property<string>("Unit")
                         .IsRequired()
@@ -316,6 +627,8 @@ namespace JauntyBadge.Data.Migrations
                     b.HasKey("Id");
 
                     b.HasIndex("DogId");
+
+                    b.HasIndex("SetId");
 
                     b.ToTable("Readings");
                 });
@@ -370,6 +683,60 @@ namespace JauntyBadge.Data.Migrations
                     b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
                         .WithMany()
                         .HasForeignKey("DogId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Fitting.OverruleRow", b =>
+                {
+                    b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
+                        .WithMany()
+                        .HasForeignKey("DogId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Fitting.TryOnPictureRow", b =>
+                {
+                    b.HasOne("JauntyBadge.Data.Fitting.TryOnRow", null)
+                        .WithOne()
+                        .HasForeignKey("JauntyBadge.Data.Fitting.TryOnPictureRow", "TryOnId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Fitting.TryOnRow", b =>
+                {
+                    b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
+                        .WithMany()
+                        .HasForeignKey("DogId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Measuring.MeasuringSetRow", b =>
+                {
+                    b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
+                        .WithMany()
+                        .HasForeignKey("DogId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Measuring.PhotoRow", b =>
+                {
+                    b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
+                        .WithMany()
+                        .HasForeignKey("DogId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Measuring.PictureRow", b =>
+                {
+                    b.HasOne("JauntyBadge.Data.Measuring.PhotoRow", null)
+                        .WithOne()
+                        .HasForeignKey("JauntyBadge.Data.Measuring.PictureRow", "PhotoId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
                 });

@@ -1,6 +1,7 @@
 using FluentValidation;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Shared;
@@ -11,7 +12,7 @@ namespace JauntyBadge.Server.Dogs;
 /// <param name="Version">The version that was edited; a newer one on record is a conflict. Not needed for a new dog.</param>
 public sealed record DogEntry(
     string? Name = null, string? Place = null, DateOnly? BirthDate = null, int? AgeMonths = null, IReadOnlyList<string>? BreedIds = null,
-    HeadShape? HeadShapeSeen = null, double? BodyMassKg = null, string? CoatId = null, IReadOnlyList<Purpose>? Purposes = null,
+    HeadShape? HeadShapeSeen = null, double? BodyMassKg = null, string? CoatId = null, Coat? CoatSeen = null, IReadOnlyList<Purpose>? Purposes = null,
     Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, BiteTier? BiteTier = null, string? Notes = null,
     int? Version = null)
 {
@@ -25,6 +26,7 @@ public sealed record DogEntry(
         dog.HeadShapeSeen = HeadShapeSeen;
         dog.BodyMassKg = BodyMassKg;
         dog.CoatId = CoatId;
+        dog.CoatSeen = CoatSeen;
         dog.Purposes = [.. (Purposes ?? []).Distinct()];
         dog.Temperament = Temperament ?? Core.Dogs.Temperament.Typical;
         dog.Sensitivities = [.. (Sensitivities ?? []).Distinct()];
@@ -40,7 +42,7 @@ public sealed class DogEntryValidator : AbstractValidator<DogEntry>
 {
     private const int OldestYears = 30;
 
-    public DogEntryValidator(TimeProvider clock)
+    public DogEntryValidator(TimeProvider clock, PracticeDb db)
     {
         RuleFor(d => d.Name).NotEmpty().WithMessage("Give the dog a name.").MaximumLength(60).WithMessage("A name has up to 60 letters.");
         RuleFor(d => d.Place).MaximumLength(120).WithMessage("Up to 120 letters, please.");
@@ -50,7 +52,7 @@ public sealed class DogEntryValidator : AbstractValidator<DogEntry>
         RuleFor(d => d.AgeMonths).InclusiveBetween(0, OldestYears * 12).WithMessage($"An age is 0 to {OldestYears * 12} months.");
         RuleFor(d => d.BodyMassKg).InclusiveBetween(0.4, 120).WithMessage("A body mass is 0.4 to 120 kg.");
         RuleFor(d => d.BreedIds).Must(b => b is null || b.Count <= 2).WithMessage("Up to two breeds; leave it empty when unknown.");
-        RuleForEach(d => d.BreedIds).Must(b => Breed.Find(b) is not null).WithMessage("\"{PropertyValue}\" is not a breed on the list.");
+        RuleForEach(d => d.BreedIds).MustAsync(async (b, cancel) => (await BreedRow.ListAsync(db, cancel)).Find(b) is not null).WithMessage("\"{PropertyValue}\" is not a breed on the list.");
         RuleFor(d => d.CoatId).Must(c => c is null || CoatColour.Find(c) is not null).WithMessage("\"{PropertyValue}\" is not a coat colour on the list.");
     }
 }
@@ -58,11 +60,11 @@ public sealed class DogEntryValidator : AbstractValidator<DogEntry>
 /// <summary>A dog on record.</summary>
 public sealed record DogDto(
     Guid Id, string Name, string? Place, DateOnly? BirthDate, bool BirthDateEstimated, IReadOnlyList<string> BreedIds, HeadShape? HeadShapeSeen,
-    double? BodyMassKg, string? CoatId, IReadOnlyList<Purpose> Purposes, Temperament Temperament, IReadOnlyList<Sensitivity> Sensitivities,
+    double? BodyMassKg, string? CoatId, Coat? CoatSeen, IReadOnlyList<Purpose> Purposes, Temperament Temperament, IReadOnlyList<Sensitivity> Sensitivities,
     BiteTier BiteTier, string? Notes, bool Archived, int Version)
 {
     public static DogDto Of(DogRow d) => new(
-        d.Id, d.Name, d.Place, d.BirthDate, d.BirthDateEstimated, d.BreedIds, d.HeadShapeSeen, d.BodyMassKg, d.CoatId, d.Purposes, d.Temperament,
+        d.Id, d.Name, d.Place, d.BirthDate, d.BirthDateEstimated, d.BreedIds, d.HeadShapeSeen, d.BodyMassKg, d.CoatId, d.CoatSeen, d.Purposes, d.Temperament,
         d.Sensitivities, d.BiteTier, d.Notes, d.ArchivedAt is not null, d.Version);
 }
 
@@ -74,13 +76,11 @@ public sealed record DogCardDto(
     DogDto Dog, BadgeDto Badge, NextThing Next, string Breeds, string? Age, HeadShapeChoice HeadShape, string CoatHex, IReadOnlyList<Stroke> Portrait,
     IReadOnlyList<string> Cautions, ChoiceDto? Choice, Guid? OpenSessionId)
 {
-    private const string UnknownCoat = "#8a8378";
-
     public static DogCardDto Of(DogFile file, DateOnly today)
     {
-        var standing = file.Standing;
+        var standing = file.StandingOn(today);
         var badge = standing.Badge;
-        var head = HeadDrawing.Of(HeadDrawing.ModelToDraw(file.Numbers, file.Profile.BodyMass));
+        var head = HeadDrawing.Of(HeadDrawing.ModelToDraw(file.Assessed.Numbers, file.Profile.BodyMass));
         return new DogCardDto(
             DogDto.Of(file.Dog),
             new BadgeDto(badge[Phase.Measured], badge[Phase.Fitted], badge[Phase.Conditioned], badge[Phase.Wearing]),
@@ -88,7 +88,7 @@ public sealed record DogCardDto(
             file.Profile.Breeds.Count == 0 ? "Breed unknown" : string.Join(" × ", file.Profile.Breeds.Select(b => b.Name)),
             file.Profile.Age(today),
             file.Profile.HeadShape,
-            file.Dog.CoatId is { } coat ? CoatColour.Find(coat)?.Hex ?? UnknownCoat : UnknownCoat,
+            CoatColour.Find(file.Dog.CoatId)?.Hex ?? CoatColour.UnknownHex,
             [head.Jaw, .. head.Head], file.Profile.Cautions(today),
             file.Choice is { } choice ? ChoiceDto.Of(choice) : null, file.OpenSession?.Id);
     }

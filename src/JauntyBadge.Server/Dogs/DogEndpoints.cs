@@ -11,7 +11,6 @@ internal static class DogEndpoints
 {
     public static void MapDogs(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/breeds", () => Breed.All).WithName("breeds").WithSummary("The breeds to pick from, with usual head shape.");
         api.MapGet("/coat-colours", () => CoatColour.All).WithName("coatColours").WithSummary("The coat colours to pick from.");
 
         var dogs = api.MapGroup("/dogs").WithTags("Dogs").OneWriterAtATime();

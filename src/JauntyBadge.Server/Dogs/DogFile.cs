@@ -6,23 +6,66 @@ using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Data.Measuring;
+using JauntyBadge.Server.Measuring;
 using Microsoft.EntityFrameworkCore;
+using UnitsNet;
 
 namespace JauntyBadge.Server.Dogs;
 
 /// <summary>Everything on record that decides where a dog stands.</summary>
+/// <param name="Dog">Who it is.</param>
+/// <param name="Breeds">The breeds the practice works with.</param>
+/// <param name="OwnRanges">What the practice's other dogs of the breed measure.</param>
+/// <param name="Sets">Its measuring sets, the oldest first; the last one is in hand.</param>
+/// <param name="ReadingRows">The readings of the set in hand, those set aside among them.</param>
+/// <param name="Choice">The muzzle in use.</param>
+/// <param name="LastMove">Where the plan stands.</param>
+/// <param name="OpenSession">A session begun and not ended.</param>
+/// <param name="LastTrained">The day of the last session.</param>
 public sealed record DogFile(
-    DogRow Dog, IReadOnlyList<ReadingRow> ReadingRows, ChoiceRow? Choice, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained)
+    DogRow Dog, BreedList Breeds, IReadOnlyDictionary<Measure, BreedRange> OwnRanges, IReadOnlyList<MeasuringSetRow> Sets,
+    IReadOnlyList<ReadingRow> ReadingRows, ChoiceRow? Choice, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained)
 {
     private TrainingPlan? plan;
+    private DogProfile? profile;
+    private Assessment? assessment;
 
-    public DogProfile Profile { get; } = Dog.ToProfile();
+    public MeasuringSetRow? CurrentSet => Sets.Count > 0 ? Sets[^1] : null;
+
+    public School School => CurrentSet?.School ?? Profile.UsualSchool;
+
+    /// <summary>The dog, its head shape as far as it was measured included.</summary>
+    public DogProfile Profile => profile ??= Dog.ToProfile(Breeds) with { MeasuredShape = HeadShapes.Read(Measured) };
 
     public TrainingPlan Plan => plan ??= TrainingPlan.For(Profile);
 
-    public IReadOnlyList<Reading> Readings { get; } = [.. ReadingRows.Select(r => r.ToReading())];
+    /// <summary>The readings in use.</summary>
+    public IReadOnlyList<Reading> Readings { get; } = [.. ReadingRows.Where(r => r.SetAside is null).Select(r => r.ToReading())];
 
-    public IReadOnlyList<Measured> Measured { get; } = Core.Measuring.Measured.From(ReadingRows.Select(r => r.ToReading()));
+    public IReadOnlyList<Measured> Measured => Core.Measuring.Measured.From(Readings, CurrentSet?.Coat ?? Coat.Ordinary);
+
+    /// <summary>The snout as measured, or null while neither nose to inner eye nor the fit line is read.</summary>
+    public SnoutModel? Snout => Assessed.Snout;
+
+    public Assessment Assessed => assessment ??= Assess(ReadingUnit.Mm);
+
+    /// <summary>Judges the readings, and any that are only being typed, with messages in a unit.</summary>
+    public Assessment Assess(ReadingUnit shown, params IReadOnlyList<Reading> typed) => Assessment.Of([.. Readings, .. typed], new Circumstances
+    {
+        School = School,
+        OtherWays = Profile.OtherShapes,
+        BodyMass = CurrentSet?.BodyMass ?? Profile.BodyMass,
+        Coat = CurrentSet?.Coat ?? Profile.Coat,
+        FitLineGap = CurrentSet?.FitLineGapMm is { } gap ? Length.FromMillimeters(gap) : null,
+        OwnRanges = OwnRanges,
+        Shown = shown,
+    });
+
+    /// <summary>Why the dog should be measured again, in sentences.</summary>
+    public IReadOnlyList<string> MeasureAgain(DateOnly today) => CurrentSet is { } set && ReadingRows.Count > 0
+        ? Remeasure.Reasons(
+            new SetState(DateOnly.FromDateTime(set.StartedAt), set.BodyMass, set.Coat), new SetState(today, Profile.BodyMass, Profile.Coat), Profile.IsGrowing(today))
+        : [];
 
     /// <summary>Where the plan stands; null when all steps are passed.</summary>
     public PlanPosition? Position => LastMove switch
@@ -32,23 +75,15 @@ public sealed record DogFile(
         { StepId: { } step } move => InPlan(step, move),
     };
 
-    /// <summary>The snout as measured, or null while nose to inner eye is wanting.</summary>
-    public SnoutModel? Snout => Completeness.CanFit(Measured) ? SnoutModel.From(Numbers) : null;
-
-    public SnoutNumbers Numbers => SnoutNumbers.From(Measured, Profile.HeadShape.Shape);
-
-    public Standing Standing
+    public Standing StandingOn(DateOnly today)
     {
-        get
-        {
-            var index = Position is { } at ? Plan.IndexOf(at.StepId) : Plan.Steps.Count;
-            var findings = CrossChecks.Run(Readings, Profile.HeadShape.Shape, Profile.BodyMass);
-            return new Standing(
-                Profile.Purposes.Count > 0, Completeness.Share(Measured), findings.Count(f => f.Severity == Severity.Check), Choice is not null,
-                Plan.PassedShare(index, upToFirstFastening: true), Plan.PassedShare(index, upToFirstFastening: false),
-                index < Plan.Steps.Count ? Plan.Steps[index].Step.Name : null,
-                index < Plan.Steps.Count ? Plan.Steps[index].Step.TargetText(Position!.Target) : null, LastTrained, Position?.NotBefore, OpenSession is not null);
-        }
+        var index = Position is { } at ? Plan.IndexOf(at.StepId) : Plan.Steps.Count;
+        return new Standing(
+            Profile.Purposes.Count > 0, Completeness.Share(Assessed.Measured, School), Assessed.Findings.Count(f => f.Severity == Severity.Check),
+            MeasureAgain(today) is [var why, ..] ? why : null, Choice is not null,
+            Plan.PassedShare(index, upToFirstFastening: true), Plan.PassedShare(index, upToFirstFastening: false),
+            index < Plan.Steps.Count ? Plan.Steps[index].Step.Name : null,
+            index < Plan.Steps.Count ? Plan.Steps[index].Step.TargetText(Position!.Target) : null, LastTrained, Position?.NotBefore, OpenSession is not null);
     }
 
     /// <summary>Loads the files of some dogs in a handful of queries.</summary>
@@ -56,7 +91,11 @@ public sealed record DogFile(
     {
         var dogs = await which.AsNoTracking().ToListAsync(cancel);
         var ids = dogs.Select(d => d.Id).ToList();
-        var readings = (await db.Readings.AsNoTracking().Where(r => ids.Contains(r.DogId) && r.RemovedAt == null).OrderBy(r => r.TakenAt).ToListAsync(cancel)).ToLookup(r => r.DogId);
+        var breeds = await BreedRow.ListAsync(db, cancel);
+        var ranges = await Measuring.OwnRanges.LoadAsync(db, dogs, cancel);
+        var sets = (await db.MeasuringSets.AsNoTracking().Where(s => ids.Contains(s.DogId) && s.RemovedAt == null).OrderBy(s => s.StartedAt).ToListAsync(cancel)).ToLookup(s => s.DogId);
+        var inHand = sets.Select(g => g.Last().Id).ToList();
+        var readings = (await db.Readings.AsNoTracking().Where(r => inHand.Contains(r.SetId) && r.RemovedAt == null).OrderBy(r => r.TakenAt).ToListAsync(cancel)).ToLookup(r => r.DogId);
         var choices = (await db.Choices.AsNoTracking().Where(c => ids.Contains(c.DogId) && c.WithdrawnAt == null).OrderBy(c => c.ChosenAt).ToListAsync(cancel)).ToLookup(c => c.DogId);
         var lastMoves = db.PlanMoves.Where(m => ids.Contains(m.DogId)).GroupBy(m => m.DogId).Select(g => g.Max(m => m.Id));
         var moves = await db.PlanMoves.AsNoTracking().Where(m => lastMoves.Contains(m.Id)).ToDictionaryAsync(m => m.DogId, cancel);
@@ -66,7 +105,7 @@ public sealed record DogFile(
         return
         [
             .. dogs.Select(d => new DogFile(
-                d, [.. readings[d.Id]], choices[d.Id].LastOrDefault(), moves.GetValueOrDefault(d.Id),
+                d, breeds, ranges.For(d), [.. sets[d.Id]], [.. readings[d.Id]], choices[d.Id].LastOrDefault(), moves.GetValueOrDefault(d.Id),
                 open.GetValueOrDefault(d.Id), trained.TryGetValue(d.Id, out var day) ? day : null)),
         ];
     }

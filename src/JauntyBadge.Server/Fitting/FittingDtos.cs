@@ -2,53 +2,142 @@ using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Fitting;
 
-/// <summary>One criterion's outcome. A null margin belongs to a yes-or-no rule.</summary>
-public sealed record CriterionDto(CriterionName Name, Verdict Verdict, double? MarginMm, string Reason, Basis Basis)
+/// <summary>One criterion's outcome.</summary>
+/// <param name="MarginMm">Distance to the nearest bound, negative when missed; null for a yes-or-no rule.</param>
+/// <param name="ValueMm">What was found.</param>
+/// <param name="LowMm">Least wanted.</param>
+/// <param name="HighMm">Most wanted.</param>
+/// <param name="Chance">Chance that it holds, 0 to 1; null when not drawn.</param>
+/// <param name="Soft">A wish that never decides.</param>
+public sealed record CriterionDto(
+    CriterionName Name, Verdict Verdict, double? MarginMm, string Reason, Basis Basis, double? ValueMm, double? LowMm, double? HighMm, double? Chance, bool Soft)
 {
-    public static CriterionDto Of(Criterion c) => new(c.Name, c.Verdict, c.Margin?.Millimeters.Tidy(), c.Reason, c.Basis);
+    public static CriterionDto Of(Criterion c) => new(
+        c.Name, c.Verdict, c.Margin?.Millimeters.Tidy(), c.Reason, c.Basis, c.Value?.Millimeters.Tidy(), c.Low?.Millimeters.Tidy(), c.High?.Millimeters.Tidy(), c.Chance, c.IsSoft);
 }
 
-/// <summary>One size of one model, judged.</summary>
-public sealed record FitDto(
-    string SizeId, string Model, string Maker, MuzzleType Type, Material Material, Closure Closure, ForeheadStrap ForeheadStrap, bool CollarLink,
-    bool FrontBar, FrontOpening FrontOpening, IReadOnlyList<MuzzleColour> Colours, string Note, string SizeLabel, int MassG, Verdict Verdict,
-    CriterionDto Deciding, IReadOnlyList<CriterionDto> Criteria, IReadOnlyList<NotChecked> NotChecked, double? NoseRoomMm, double? EyeRoomMm,
-    double? GapeDeg, GapeClass? GapeClass, double? NeckLoopMm)
+/// <summary>A strap's setting to mark.</summary>
+public sealed record StrapDto(double LoopMm, int? Hole, int? Holes, double? FromTightestMm)
 {
-    public static FitDto Of(RankedFit fit)
+    public static StrapDto? Of(StrapSetting? s) => s is null ? null : new(s.Loop.Millimeters.Tidy(), s.Hole, s.Holes, s.FromTightest?.Millimeters.Tidy());
+}
+
+/// <summary>A change that would make a muzzle fit.</summary>
+public sealed record RemedyDto(IReadOnlyList<RemedyKind> Kinds, string Says, Verdict After, double? Chance, string SizeId)
+{
+    public static RemedyDto Of(Remedy r) => new(r.Kinds, r.Says, r.After.Verdict, r.After.Chance, r.After.Size.Id);
+}
+
+/// <summary>Where a muzzle stands in the list.</summary>
+public enum FitGroup
+{
+    Fits,
+
+    /// <summary>Out, but something would save it.</summary>
+    Near,
+    Out,
+}
+
+/// <summary>One size of one model in the ranked list.</summary>
+/// <param name="Chance">Chance that all that has to hold does, 0 to 1.</param>
+/// <param name="Retake">The reading that would settle it most.</param>
+/// <param name="Remedies">What would save a near miss, the cheapest first.</param>
+public sealed record FitRowDto(
+    string SizeId, string ModelId, string Model, string Maker, MuzzleType Type, Material Material, string SizeLabel, int? MassG, decimal? Price, int? LeadDays, int InVan,
+    FitGroup Group, Verdict Verdict, double? Chance, Retake? Retake, CriterionDto Deciding, double? GapeDeg, GapeClass? GapeClass, string Note, double Weighted, IReadOnlyList<CriterionName> NotChecked,
+    IReadOnlyList<RemedyDto> Remedies)
+{
+    public static FitRowDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan) => new(
+        fit.Size.Id, fit.Model.Id, fit.Model.Name, fit.Model.Maker, fit.Model.Type, fit.Model.Material, fit.Size.Label, fit.Size.MassG, fit.Size.Price, fit.Model.LeadDays, inVan,
+        fit.Verdict != Verdict.Out ? FitGroup.Fits : remedies.Count > 0 ? FitGroup.Near : FitGroup.Out, fit.Verdict, fit.Chance, fit.Retake, CriterionDto.Of(fit.Deciding),
+        fit.Assessment?.Gape.Degrees.Tidy(), fit.Assessment?.GapeClass, fit.Model.Note, fit.Weighted, [.. fit.NotChecked.Select(n => n.Name)], [.. remedies.Select(RemedyDto.Of)]);
+}
+
+/// <summary>One muzzle judged in full.</summary>
+/// <param name="Bare">The model without its other sizes.</param>
+/// <param name="Strap">The setting to mark.</param>
+/// <param name="Score">What the fitter's weights look at, each 0 to 1.</param>
+/// <param name="Caution">What has to be said of a sleeve or face cover.</param>
+/// <param name="Colour">The colour that serves the wish to be seen or to blend in best.</param>
+public sealed record FitDto(
+    string SizeId, MuzzleModel Bare, MuzzleSize Size, Verdict Verdict, double? Chance, Retake? Retake, CriterionDto Deciding,
+    IReadOnlyList<CriterionDto> Criteria, IReadOnlyList<NotChecked> NotChecked, double? NoseRoomMm, double? EyeRoomMm, double? ShoveEyeRoomMm, double? GapeDeg,
+    GapeClass? GapeClass, double? NeckLoopMm, StrapDto? Strap, FitScore Score, string? Colour, string? Caution, int InVan, IReadOnlyList<RemedyDto> Remedies)
+{
+    public static FitDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan)
     {
-        var (model, size, basket) = (fit.Model, fit.Size, fit.Assessment);
+        var basket = fit.Assessment;
         return new FitDto(
-            size.Id, model.Name, model.Maker, model.Type, model.Material, model.Closure, model.ForeheadStrap, model.CollarLink, model.FrontBar,
-            model.FrontOpening, model.Colours, model.Note, size.Label, size.MassG, fit.Verdict, CriterionDto.Of(fit.Deciding),
-            [.. fit.Criteria.Select(CriterionDto.Of)], fit.NotChecked, basket?.Seat.NoseRoom.Millimeters.Tidy(), basket?.Seat.EyeRoom.Millimeters.Tidy(),
-            basket?.Gape.Degrees.Tidy(), basket?.GapeClass, basket?.NeckLoop?.Millimeters.Tidy());
+            fit.Size.Id, fit.Model with { Sizes = [] }, fit.Size, fit.Verdict, fit.Chance, fit.Retake, CriterionDto.Of(fit.Deciding), [.. fit.Criteria.Select(CriterionDto.Of)],
+            fit.NotChecked, basket?.Seat.NoseRoom.Millimeters.Tidy(), basket?.Seat.EyeRoom.Millimeters.Tidy(), basket?.Seat.ShoveEyeRoom.Millimeters.Tidy(),
+            basket?.Gape.Degrees.Tidy(), basket?.GapeClass, basket?.NeckLoop?.Millimeters.Tidy(), StrapDto.Of(fit.Strap), fit.Score,
+            FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null, FitRules.Caution(fit.Model.Type), inVan, [.. remedies.Select(RemedyDto.Of)]);
     }
 }
 
-/// <summary>The whole catalogue judged for one dog.</summary>
-public sealed record FitsDto(
-    IReadOnlyList<Purpose> Uses, School School, int Fingers, double NeededGapeDeg, IReadOnlyList<BriefLine> Brief, IReadOnlyList<SourceDto> Snout,
-    IReadOnlyList<FitDto> Fits, IReadOnlyList<MissingMeasure> Missing);
-
-/// <summary>A dimension of the drawing.</summary>
-public sealed record DimensionDto(string Name, PointMm From, PointMm To, double Mm);
-
-/// <summary>Basket over snout, to scale.</summary>
-public sealed record FitDrawingDto(
-    HeadDrawing Head, IReadOnlyList<Stroke> Basket, Stroke BasketSection, IReadOnlyList<DimensionDto> Dimensions, double GapeDeg)
+/// <summary>What a dog needs.</summary>
+/// <param name="Advice">One muzzle or two, and when to change.</param>
+public sealed record BriefDto(
+    IReadOnlyList<Purpose> Uses, HeadShape HeadShape, School School, int Fingers, double NeededGapeDeg, GapeClass NeededGape, int Tier, int Minutes, bool Warm, double? MostMassG,
+    IReadOnlyList<BriefLine> Lines, IReadOnlyList<Clash> Clashes, MuzzleCount Advice)
 {
-    public static FitDrawingDto Of(FitDrawing d) => new(
-        d.Head, d.Basket, d.BasketSection,
-        [.. d.Dimensions.Select(x => new DimensionDto(x.Name, x.From, x.To, x.Value.Millimeters.Tidy()))], d.Gape.Degrees.Tidy());
+    public static BriefDto Of(MuzzleBrief b, MuzzleCount advice) => new(
+        b.Uses, b.HeadShape, b.School, b.Fingers, b.NeededGape.Degrees.Tidy(), Gape.Classify(b.NeededGape), (int)b.BiteTier, (int)b.Wear.Longest.TotalMinutes, b.Wear.Warm,
+        b.MostMass?.Grams.Tidy(), b.Lines, b.Clashes, advice);
 }
 
-/// <summary>One muzzle on one dog with its drawing; a sleeve or cover has none.</summary>
-public sealed record FitDetailDto(FitDto Fit, FitDrawingDto? Drawing);
+/// <summary>The whole catalogue judged for one dog.</summary>
+/// <param name="FilteredOut">How many sizes the filters left out.</param>
+/// <param name="Training">Light baskets to train in, where two muzzles are advised.</param>
+public sealed record FitsDto(
+    BriefDto Brief, IReadOnlyList<SourceDto> Snout, IReadOnlyList<FitRowDto> Fits, int FilteredOut, IReadOnlyList<FitRowDto> Training, IReadOnlyList<MissingMeasure> Missing,
+    FitSettingsDto Settings);
+
+/// <summary>A dimension of the drawing.</summary>
+public sealed record DimensionDto(string Name, PointMm From, PointMm To, double Mm)
+{
+    public static DimensionDto Of(Dimension d) => new(d.Name, d.From, d.To, d.Value.Millimeters.Tidy());
+}
+
+/// <summary>A muzzle over a snout, to scale.</summary>
+public sealed record FitDrawingDto(
+    HeadDrawing Head, IReadOnlyList<Stroke> Basket, Stroke BasketSection, IReadOnlyList<DimensionDto> Dimensions, IReadOnlyList<DimensionDto> SectionDimensions,
+    double GapeDeg)
+{
+    public static FitDrawingDto Of(FitDrawing d) => new(
+        d.Head, d.Basket, d.BasketSection, [.. d.Dimensions.Select(DimensionDto.Of)], [.. d.SectionDimensions.Select(DimensionDto.Of)], d.Gape.Degrees.Tidy());
+}
+
+/// <summary>One muzzle on one dog with its drawing.</summary>
+public sealed record FitDetailDto(FitDto Fit, FitDrawingDto Drawing);
 
 /// <summary>A muzzle to keep for a dog, judged as asked.</summary>
-public sealed record ChoiceEntry(string? SizeId = null, IReadOnlyList<Purpose>? Uses = null, School? School = null, int? Fingers = null, string? Note = null);
+public sealed record ChoiceEntry(
+    string? SizeId = null, IReadOnlyList<Purpose>? Uses = null, School? School = null, int? Fingers = null, int? Minutes = null, bool? Warm = null, string? Note = null);
+
+/// <summary>A muzzle kept earlier, drawn as it was.</summary>
+public sealed record KeptChoiceDto(Guid Id, DateTime ChosenAt, DateTime? WithdrawnAt, string SizeId, KeptFit Kept, FitDrawingDto? Drawing);
+
+/// <summary>Why a line of the brief does not bind.</summary>
+public sealed record OverruleEntry(string? Note = null);
+
+/// <summary>How the practice fits.</summary>
+public sealed record FitSettingsDto(MaterialSchool Material, VisibilitySchool Visibility, double FingerMm, double Comfort, double Safety, double Feeding)
+{
+    public static FitSettingsDto Of(FitSettingsRow s) => new(s.Material, s.Visibility, s.FingerMm, s.Comfort, s.Safety, s.Feeding);
+}
+
+/// <summary>One inner dimension of a custom muzzle, mm.</summary>
+public sealed record OrderDimensionDto(string Name, double WantedMm, double? LeastMm, double? MostMm, string Why);
+
+/// <summary>What a maker needs for a muzzle made to measure.</summary>
+/// <param name="GapeDeg">How far the mouth opens in the wanted dimensions.</param>
+/// <param name="Readings">What the snout rests on.</param>
+public sealed record OrderSheetDto(
+    string Dog, string Breeds, DateOnly Date, IReadOnlyList<OrderDimensionDto> Dimensions, IReadOnlyList<string> Features, IReadOnlyList<string> ShapeNotes,
+    IReadOnlyList<string> Confirm, double GapeDeg, Verdict Check, IReadOnlyList<SourceDto> Readings, IReadOnlyList<string> Cautions);

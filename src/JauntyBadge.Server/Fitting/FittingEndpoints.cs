@@ -1,4 +1,3 @@
-using System.ComponentModel;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -6,82 +5,137 @@ using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
-using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Fitting;
 
-/// <summary>How the catalogue is to be judged for a dog; what is left out follows from the dog.</summary>
-internal sealed record FitQuery(
-    [property: FromQuery(Name = "unit"), Description("mm, cm or in; mm when left out")] string? Unit,
-    [property: FromQuery(Name = "uses"), Description("the purposes it is for; all of the dog's when left out")] string[]? Uses,
-    [property: FromQuery(Name = "school"), Description("everyday or working")] string? School,
-    [property: FromQuery(Name = "fingers"), Description("fingers under the neck strap, 0 to 4")] int? Fingers)
-{
-    public FitQuestion Read() => new(
-        QueryWords.Read<ReadingUnit>(Unit, "unit") ?? ReadingUnit.Mm, [.. (Uses ?? []).Select(u => QueryWords.Read<Purpose>(u, "uses")).OfType<Purpose>()],
-        QueryWords.Read<School>(School, "school"), Fingers);
-}
-
-/// <summary>The same, understood.</summary>
-internal sealed record FitQuestion(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, School? School, int? Fingers)
-{
-    /// <exception cref="Refusal">The number of fingers is out of range.</exception>
-    public MuzzleBrief Brief(DogProfile dog) => Fingers is < 0 or > NeckStrap.MostFingers
-        ? throw Refusal.Field("fingers", $"fingers must be 0 to {NeckStrap.MostFingers}.")
-        : MuzzleBrief.For(dog, Uses, School, Fingers);
-}
-
-/// <summary>The fitting room.</summary>
+/// <summary>The fitting room: a dog's brief, the catalogue ranked for it, and what was chosen.</summary>
 internal static class FittingEndpoints
 {
+    private const int LongestNote = 400;
+
     public static void MapFitting(this IEndpointRouteBuilder api)
     {
-        var whatIf = api.MapGroup("/what-if").WithTags("What if");
-        whatIf.MapPost("/strap", WhatIf.Strap).WithName("whatIfStrap").WithSummary("The loop a neck strap must make for the fingers under it.");
-        whatIf.MapPost("/fit", WhatIf.Fit).WithName("whatIfFit").WithSummary("Judge one basket on one snout.");
-        api.MapGet("/catalogue", () => Catalogue.Shipped).WithName("catalogue").WithTags("Fitting").WithSummary("The muzzles to choose from.");
-
         var fits = api.MapGroup("/dogs/{id:guid}").WithTags("Fitting").OneWriterAtATime();
         fits.MapGet("/fits", FitsAsync).WithName("fits").WithSummary("The catalogue ranked for a dog, with its brief.");
         fits.MapGet("/fits/{sizeId}", DetailAsync).WithName("fit").WithSummary("One muzzle on the dog, drawn to scale.");
+        fits.MapGet("/fits/{sizeId}/drawing.svg", SvgAsync).WithName("fitDrawing").WithSummary("The drawing as SVG in true millimetres, another muzzle over it if wished.").Produces<string>(contentType: "image/svg+xml");
+        fits.MapPut("/brief/{lineId}", OverruleAsync).WithName("overrule").WithSummary("Overrule a line of the brief, with a note that stays visible.");
+        fits.MapDelete("/brief/{lineId}", UnruleAsync).WithName("letStand").WithSummary("Let a line of the brief stand again.");
+        fits.MapGet("/order", OrderAsync).WithName("order").WithSummary("The sheet for a muzzle made to measure.");
         fits.MapPost("/choice", ChooseAsync).WithName("choose").WithSummary("Keep a muzzle for a dog with the reasons as they are now.");
+        fits.MapGet("/choices", ChoicesAsync).WithName("choices").WithSummary("Every muzzle chosen for a dog, the newest first, each as it was.");
         fits.MapPost("/choice/{choiceId:guid}/withdraw", (Guid id, Guid choiceId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => WithdrawAsync(id, choiceId, clock.UtcNow(), db, cancel)).WithName("withdrawChoice").WithSummary("Withdraw a choice; it can be taken up again.");
         fits.MapPost("/choice/{choiceId:guid}/restore", (Guid id, Guid choiceId, PracticeDb db, CancellationToken cancel) => WithdrawAsync(id, choiceId, null, db, cancel)).WithName("restoreChoice").WithSummary("Take a withdrawn choice up again.");
     }
 
-    private static async Task<FitsDto> FitsAsync(Guid id, [AsParameters] FitQuery query, PracticeDb db, CancellationToken cancel)
+    /// <summary>The dog's count of muzzles: what it wears happily needs only a spare.</summary>
+    internal static MuzzleCount Advice(DogFile dog) => MuzzleCount.For(dog.Profile, dog.Choice is not null && dog.Position is null);
+
+    private static async Task<FitsDto> FitsAsync(
+        Guid id, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel, bool? inVan = null, decimal? mostPrice = null, DateOnly? by = null)
     {
-        var question = query.Read();
-        var file = await DogFile.LoadAsync(db, id, cancel);
-        var brief = question.Brief(file.Profile);
-        var snout = file.Snout;
-        var ranked = snout is null ? [] : Ranking.Rank(Catalogue.Shipped, snout, brief, FitRules.Finger.Value, question.Shown);
+        var asked = query.Read();
+        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var question = file.Question(asked);
+        var brief = question?.Brief ?? file.Brief(asked);
+        var advice = Advice(file.Dog);
+        IReadOnlyList<RankedFit> ranked = question is null ? [] : Ranking.Rank(file.Muzzles.All, question);
+        bool Kept(RankedFit f) =>
+            (inVan != true || file.Van.ContainsKey(f.Size.Id)) && (mostPrice is null || f.Size.Price <= mostPrice)
+            && (by is null || file.Van.ContainsKey(f.Size.Id) || (f.Model.LeadDays is { } days && file.Today.AddDays(days) <= by));
+        var byModel = ranked.ToLookup(f => f.Model.Id);
+        FitRowDto Row(RankedFit f) => FitRowDto.Of(f, Remedies.For(f, byModel[f.Model.Id]), file.Van.GetValueOrDefault(f.Size.Id));
+        var kept = ranked.Where(Kept).Select(Row).OrderBy(r => r.Group).ThenBy(r => r.Group == FitGroup.Near ? r.Remedies[0].Kinds.Max() : default).ToList();
         return new FitsDto(
-            brief.Uses, brief.School, brief.Fingers, brief.NeededGape.Degrees.Tidy(), brief.Lines, snout?.SourcesDto() ?? [],
-            [.. ranked.Select(FitDto.Of)], Completeness.Missing(file.Measured));
+            BriefDto.Of(brief, advice), question?.Snout.SourcesDto() ?? [], kept, ranked.Count - kept.Count, advice.TrainingFirst ? [.. TrainingMuzzle.From(ranked).Select(Row)] : [],
+            file.Dog.Assessed.Missing, FitSettingsDto.Of(file.Settings));
     }
 
-    private static async Task<FitDetailDto> DetailAsync(Guid id, string sizeId, [AsParameters] FitQuery query, PracticeDb db, CancellationToken cancel)
+    private static async Task<FitDetailDto> DetailAsync(Guid id, string sizeId, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var question = query.Read();
-        var file = await DogFile.LoadAsync(db, id, cancel);
-        var (fit, snout, _) = Find(file, sizeId, question);
-        var drawing = fit.Assessment is { } basket ? FitDrawingDto.Of(FitDrawing.Of(snout, fit.Size.Basket(), basket)) : null;
-        return new FitDetailDto(FitDto.Of(fit), drawing);
+        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var question = file.NeedQuestion(query.Read());
+        var fit = file.Judge(sizeId, question);
+        var sizes = fit.Model.Sizes.Select(s => s.Id == sizeId ? fit : Ranking.Judge(fit.Model, s, question));
+        return new FitDetailDto(FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId)), FitDrawingDto.Of(FitDrawing.Of(fit)));
+    }
+
+    private static async Task<ContentHttpResult> SvgAsync(
+        Guid id, string sizeId, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? with = null)
+    {
+        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var question = file.NeedQuestion(query.Read(), draws: false);
+        IReadOnlyList<RankedFit> fits = [file.Judge(sizeId, question), .. with is null ? Array.Empty<RankedFit>() : [file.Judge(with, question)]];
+        var title = $"{file.Dog.Dog.Name}: {string.Join(" and ", fits.Select(f => $"{f.Model.Name} {f.Size.Label}"))}";
+        return TypedResults.Content(FitSvg.Write(fits, title, file.CoatHex ?? CoatColour.UnknownHex), "image/svg+xml");
+    }
+
+    private static async Task<BriefDto> OverruleAsync(Guid id, string lineId, OverruleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var note = entry.Note?.Trim() ?? "";
+        if (note.Length is 0 or > LongestNote)
+            throw Refusal.Field("note", $"Write down why, in up to {LongestNote} letters; the note stays beside the line.");
+        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        if (BriefRule.All.All(r => r.Id != lineId) && lineId is not ("weight" or "visibility"))
+            throw Refusal.NotFound("The brief has no such line to overrule. Seat and strap are set by their own fields.");
+        var row = await db.Overrules.FindAsync([id, lineId], cancel);
+        if (row is null)
+            db.Overrules.Add(row = new OverruleRow { DogId = id, LineId = lineId, Note = note });
+        (row.Note, row.At) = (note, clock.UtcNow());
+        await db.SaveChangesAsync(cancel);
+        return await BriefAsync(file, db, cancel);
+    }
+
+    private static async Task<BriefDto> UnruleAsync(Guid id, string lineId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        await db.Overrules.Where(o => o.DogId == id && o.LineId == lineId).ExecuteDeleteAsync(cancel);
+        return await BriefAsync(file, db, cancel);
+    }
+
+    private static async Task<BriefDto> BriefAsync(FitFile file, PracticeDb db, CancellationToken cancel)
+    {
+        var now = file with { Overruled = await OverruleRow.OfAsync(db, file.Dog.Dog.Id, cancel) };
+        return BriefDto.Of(now.Brief(new FitQuery().Read()), Advice(file.Dog));
+    }
+
+    private static async Task<OrderSheetDto> OrderAsync(Guid id, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var question = file.NeedQuestion(query.Read());
+        var sheet = OrderSheet.For(file.Dog.Profile, question);
+        return new OrderSheetDto(
+            file.Dog.Dog.Name, string.Join(" × ", file.Dog.Profile.Breeds.Select(b => b.Name)), file.Today,
+            [.. sheet.Dimensions.Select(d => new OrderDimensionDto(d.Name, d.Wanted.Millimeters.Tidy(), d.Least?.Millimeters.Tidy(), d.Most?.Millimeters.Tidy(), d.Why))],
+            sheet.Features, sheet.ShapeNotes, sheet.Confirm, sheet.Check.Gape.Degrees.Tidy(), sheet.Check.Verdict, question.Snout.SourcesDto(), file.Dog.Profile.Cautions(file.Today));
     }
 
     private static async Task<ChoiceDto> ChooseAsync(Guid id, ChoiceEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var file = await DogFile.LoadAsync(db, id, cancel);
-        var question = new FitQuestion(ReadingUnit.Mm, entry.Uses ?? [], entry.School, entry.Fingers);
-        var (fit, snout, brief) = Find(file, entry.SizeId ?? throw Refusal.Field("sizeId", "Say which size is chosen."), question);
+        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var asked = new FitAsked(ReadingUnit.Mm, entry.Uses ?? [], entry.School, entry.Fingers, entry.Minutes, entry.Warm);
+        if (entry.Note is { Length: > LongestNote })
+            throw Refusal.Field("note", $"Up to {LongestNote} letters, please.");
+        var fit = file.Judge(entry.SizeId ?? throw Refusal.Field("sizeId", "Say which size is chosen."), file.NeedQuestion(asked));
         if (fit.Verdict == Verdict.Out && string.IsNullOrWhiteSpace(entry.Note))
             throw Refusal.Field("note", $"This one is out: {fit.Deciding.Reason} To keep it all the same, write down why.");
-        var row = ChoiceRow.Of(id, fit, snout, brief, entry.Note?.Trim(), clock.UtcNow());
+        var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow());
         db.Choices.Add(row);
         await db.SaveChangesAsync(cancel);
         return ChoiceDto.Of(row);
+    }
+
+    private static async Task<IReadOnlyList<KeptChoiceDto>> ChoicesAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    {
+        await db.DogAsync(id, cancel);
+        var rows = await db.Choices.AsNoTracking().Where(c => c.DogId == id).OrderByDescending(c => c.ChosenAt).ToListAsync(cancel);
+        return
+        [
+            .. rows.Select(r => (Row: r, Kept: r.KeptFit)).Select(r => new KeptChoiceDto(
+                r.Row.Id, r.Row.ChosenAt, r.Row.WithdrawnAt, r.Row.SizeId, r.Kept, r.Kept.Draw() is { } drawing ? FitDrawingDto.Of(drawing) : null)),
+        ];
     }
 
     private static async Task<ChoiceDto> WithdrawAsync(Guid id, Guid choiceId, DateTime? at, PracticeDb db, CancellationToken cancel)
@@ -90,14 +144,5 @@ internal static class FittingEndpoints
         row.WithdrawnAt = at;
         await db.SaveChangesAsync(cancel);
         return ChoiceDto.Of(row);
-    }
-
-    private static (RankedFit Fit, SnoutModel Snout, MuzzleBrief Brief) Find(DogFile file, string sizeId, FitQuestion question)
-    {
-        var snout = file.Snout ?? throw Refusal.Conflict("Nose to inner eye has to be read before a muzzle can be judged.");
-        var brief = question.Brief(file.Profile);
-        var model = Catalogue.Shipped.FirstOrDefault(m => m.Sizes.Any(s => s.Id == sizeId)) ?? throw Refusal.NotFound("No muzzle size has this id.");
-        var fit = Ranking.Judge(model, model.Sizes.First(s => s.Id == sizeId), snout, brief, FitRules.Finger.Value, question.Shown);
-        return (fit, snout, brief);
     }
 }

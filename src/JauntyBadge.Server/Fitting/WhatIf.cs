@@ -1,4 +1,5 @@
 using FluentValidation;
+using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Server.Shared;
@@ -15,11 +16,28 @@ public sealed record WhatIfStrap(double? NeckGirthMm = null, int? Fingers = null
 /// <summary>The loop the strap must make.</summary>
 public sealed record StrapLoop(double LoopMm);
 
-/// <summary>What was measured. Left out numbers are completed and lower the trust.</summary>
+/// <summary>
+/// What was measured. Left out numbers are completed and lower the trust. Each length may have its standard uncertainty beside it, named
+/// like it with UMm at its end; when at least one is given, the answer has chances.
+/// </summary>
 public sealed record SnoutInput(
     double? NoseToInnerEyeLeftMm = null, double? NoseToInnerEyeRightMm = null, double? InnerEyeSpacingMm = null, double? SnoutGirthMm = null,
-    double? SnoutHeightMm = null, double? SnoutWidthMm = null, double? JawToNoseMm = null, double? NeckGirthMm = null, HeadShape? HeadShape = null)
+    double? SnoutHeightMm = null, double? SnoutWidthMm = null, double? JawToNoseMm = null, double? NeckGirthMm = null, HeadShape? HeadShape = null,
+    double? HeadGirthMm = null, double? NoseToInnerEyeLeftUMm = null, double? NoseToInnerEyeRightUMm = null, double? InnerEyeSpacingUMm = null,
+    double? SnoutGirthUMm = null, double? SnoutHeightUMm = null, double? SnoutWidthUMm = null, double? JawToNoseUMm = null, double? NeckGirthUMm = null,
+    double? HeadGirthUMm = null)
 {
+    /// <summary>The uncertainties given, each with its length.</summary>
+    internal IReadOnlyList<(string Name, MeasureLine Line, double? Mm, double? U)> Uncertain =>
+    [
+        ("noseToInnerEyeLeftUMm", new(Measure.NoseToInnerEye, Side.Left), NoseToInnerEyeLeftMm, NoseToInnerEyeLeftUMm),
+        ("noseToInnerEyeRightUMm", new(Measure.NoseToInnerEye, Side.Right), NoseToInnerEyeRightMm, NoseToInnerEyeRightUMm),
+        ("innerEyeSpacingUMm", new(Measure.InnerEyeSpacing, null), InnerEyeSpacingMm, InnerEyeSpacingUMm), ("snoutGirthUMm", new(Measure.SnoutGirth, null), SnoutGirthMm, SnoutGirthUMm),
+        ("snoutHeightUMm", new(Measure.SnoutHeight, null), SnoutHeightMm, SnoutHeightUMm), ("snoutWidthUMm", new(Measure.SnoutWidth, null), SnoutWidthMm, SnoutWidthUMm),
+        ("jawToNoseUMm", new(Measure.JawToNose, null), JawToNoseMm, JawToNoseUMm), ("neckGirthUMm", new(Measure.NeckGirth, null), NeckGirthMm, NeckGirthUMm),
+        ("headGirthUMm", new(Measure.HeadGirth, null), HeadGirthMm, HeadGirthUMm),
+    ];
+
     public SnoutNumbers ToNumbers() => new()
     {
         NoseToInnerEyeLeft = Mm(NoseToInnerEyeLeftMm),
@@ -30,6 +48,7 @@ public sealed record SnoutInput(
         SnoutWidth = Mm(SnoutWidthMm),
         JawToNose = Mm(JawToNoseMm),
         NeckGirth = Mm(NeckGirthMm),
+        HeadGirth = Mm(HeadGirthMm),
         HeadShape = HeadShape!.Value,
     };
 
@@ -50,30 +69,105 @@ public sealed record BasketInput(
 /// <summary>A basket to be judged on a snout.</summary>
 public sealed record WhatIfFit(SnoutInput? Snout = null, BasketInput? Basket = null, School? School = null, double? NeededGapeDeg = null, int? Fingers = null);
 
-/// <summary>The judgement. Room and margin numbers are signed: negative means missed or past the eye.</summary>
+/// <summary>The judgement. Chance and retake are there when an uncertainty was given. Room and margin numbers are signed: negative means missed or past the eye.</summary>
 public sealed record FitAnswer(
     double NoseRoomMm, double EyeRoomMm, double ShoveEyeRoomMm, double ChinRoomMm, double GapeDeg, GapeClass GapeClass, double NeededGirthMm,
     double GirthMarginMm, double WidthMarginMm, double? NeckLoopMm, Verdict Verdict, IReadOnlyList<CriterionDto> Criteria,
-    IReadOnlyList<NotChecked> NotChecked, IReadOnlyList<SourceDto> Snout);
+    IReadOnlyList<NotChecked> NotChecked, IReadOnlyList<SourceDto> Snout, double? Chance, Retake? Retake);
+
+/// <summary>What the rules need to know of a dog.</summary>
+/// <param name="BreedIds">Up to two shipped breeds.</param>
+/// <param name="Purposes">Its purposes, where they are not given beside the dog.</param>
+public sealed record WhatIfDog(
+    string? Name = null, IReadOnlyList<string>? BreedIds = null, HeadShape? HeadShape = null, double? BodyMassKg = null, int? AgeMonths = null, string? CoatId = null, Coat? Coat = null,
+    Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, BiteTier? BiteTier = null, IReadOnlyList<Purpose>? Purposes = null);
+
+/// <summary>A dog and what a muzzle is wanted for.</summary>
+/// <param name="WearsHappily">It wears one at ease already.</param>
+public sealed record WhatIfBrief(
+    WhatIfDog? Dog = null, IReadOnlyList<Purpose>? Purposes = null, School? School = null, int? Fingers = null, int? Minutes = null, bool? Warm = null,
+    MaterialSchool? Material = null, VisibilitySchool? Visibility = null, bool? WearsHappily = null, IReadOnlyDictionary<string, string>? Overruled = null);
+
+public sealed class WhatIfBriefValidator : AbstractValidator<WhatIfBrief>
+{
+    public WhatIfBriefValidator()
+    {
+        RuleFor(b => b.Dog).NotNull().WithMessage("dog is needed.").SetValidator(new WhatIfDogValidator()!);
+        RuleFor(b => b.Overruled).Must(o => o is null || o.Values.All(n => !string.IsNullOrWhiteSpace(n))).WithMessage("Each overruled line needs a note that says why.");
+    }
+}
+
+public sealed class WhatIfDogValidator : AbstractValidator<WhatIfDog>
+{
+    public WhatIfDogValidator()
+    {
+        RuleFor(d => d.BreedIds).Must(b => b is null || b.Count <= 2).WithMessage("Up to two breeds; leave it empty when unknown.");
+        RuleForEach(d => d.BreedIds).Must(b => BreedList.Shipped.Find(b) is not null).WithMessage("\"{PropertyValue}\" is not a breed on the list.");
+        RuleFor(d => d.BodyMassKg).InclusiveBetween(0.4, 120).WithMessage("A body mass is 0.4 to 120 kg.");
+        RuleFor(d => d.AgeMonths).InclusiveBetween(0, 360).WithMessage("An age is 0 to 360 months.");
+        RuleFor(d => d.CoatId).Must(c => c is null || CoatColour.Find(c) is not null).WithMessage("\"{PropertyValue}\" is not a coat colour on the list.");
+    }
+}
 
 /// <summary>Stateless answers from the same core functions the screens use.</summary>
 internal static class WhatIf
 {
+    public static void MapWhatIf(this IEndpointRouteBuilder api)
+    {
+        var whatIf = api.MapGroup("/what-if").WithTags("What if");
+        whatIf.MapPost("/strap", Strap).WithName("whatIfStrap").WithSummary("The loop a neck strap must make for the fingers under it.");
+        whatIf.MapPost("/fit", Fit).WithName("whatIfFit").WithSummary("Judge one basket on one snout, with chances where uncertainties are given.");
+        whatIf.MapPost("/brief", Brief).WithName("whatIfBrief").WithSummary("What a dog needs of a muzzle for its purposes.");
+    }
+
     public static StrapLoop Strap(WhatIfStrap asked)
     {
         var finger = asked.FingerThicknessMm is { } mm ? Length.FromMillimeters(mm) : FitRules.Finger.Value;
         return new StrapLoop(NeckStrap.Loop(Length.FromMillimeters(asked.NeckGirthMm!.Value), asked.Fingers!.Value, finger).Millimeters.Tidy());
     }
 
+    public static BriefDto Brief(WhatIfBrief asked, TimeProvider clock)
+    {
+        var (entered, today) = (asked.Dog!, clock.Today());
+        var dog = new DogProfile
+        {
+            Name = entered.Name ?? "The dog",
+            Breeds = [.. (entered.BreedIds ?? []).Select(BreedList.Shipped.Find).OfType<Breed>()],
+            HeadShapeSeen = entered.HeadShape,
+            BirthDate = entered.AgeMonths is { } months ? today.AddMonths(-months) : null,
+            BodyMass = entered.BodyMassKg is { } kg ? Mass.FromKilograms(kg) : null,
+            CoatSeen = entered.Coat,
+            Purposes = [.. (asked.Purposes ?? entered.Purposes ?? []).Distinct()],
+            Temperament = entered.Temperament ?? Temperament.Typical,
+            Sensitivities = entered.Sensitivities ?? [],
+            BiteTier = entered.BiteTier ?? BiteTier.None,
+        };
+        var question = new FitAsked(ReadingUnit.Mm, [], asked.School, asked.Fingers, asked.Minutes, asked.Warm).ToQuestion(dog) with
+        {
+            Material = asked.Material ?? MaterialSchool.Sturdy,
+            Visibility = asked.Visibility ?? VisibilitySchool.StandOut,
+            Growing = dog.IsGrowing(today),
+            CoatHex = CoatColour.Find(entered.CoatId)?.Hex,
+            Overruled = asked.Overruled ?? new Dictionary<string, string>(),
+        };
+        return BriefDto.Of(MuzzleBrief.For(dog, question), MuzzleCount.For(dog, asked.WearsHappily == true));
+    }
+
     public static FitAnswer Fit(WhatIfFit asked)
     {
         var snout = SnoutModel.From(asked.Snout!.ToNumbers());
         var request = new FitRequest(asked.School!.Value, Angle.FromDegrees(asked.NeededGapeDeg!.Value), asked.Fingers!.Value, FitRules.Finger.Value);
-        var fit = BasketFit.Assess(snout, asked.Basket!.ToModel(), request);
+        var basket = asked.Basket!.ToModel();
+        var fit = BasketFit.Assess(snout, basket, request);
+        var doubts = asked.Snout.Uncertain.Where(u => u.U is not null).ToDictionary(u => u.Line, u => Length.FromMillimeters(u.U!.Value));
+        var chances = doubts.Count == 0
+            ? null
+            : Chances.Of(SnoutDraws.Of(snout, Doubt.Of(snout, doubts), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)), basket, request);
         return new FitAnswer(
             fit.Seat.NoseRoom.Millimeters.Tidy(), fit.Seat.EyeRoom.Millimeters.Tidy(), fit.Seat.ShoveEyeRoom.Millimeters.Tidy(), fit.ChinRoom.Millimeters.Tidy(),
             fit.Gape.Degrees.Tidy(), fit.GapeClass, fit.NeededGirth.Millimeters.Tidy(), fit.GirthMargin.Millimeters.Tidy(), fit.WidthMargin.Millimeters.Tidy(),
-            fit.NeckLoop?.Millimeters.Tidy(), fit.Verdict, [.. fit.Criteria.Select(CriterionDto.Of)], fit.NotChecked, snout.SourcesDto());
+            fit.NeckLoop?.Millimeters.Tidy(), fit.Verdict, [.. fit.Criteria.Select(c => CriterionDto.Of(c with { Chance = chances?.Of(c.Name) }))],
+            fit.NotChecked, snout.SourcesDto(), chances?.Whole, chances?.Retake);
     }
 }
 
@@ -107,6 +201,8 @@ public sealed class WhatIfStrapValidator : AbstractValidator<WhatIfStrap>
 
 public sealed class SnoutInputValidator : AbstractValidator<SnoutInput>
 {
+    private const double MostUncertain = 50;
+
     public SnoutInputValidator()
     {
         RuleFor(s => s.NoseToInnerEyeLeftMm).NeededLength();
@@ -119,6 +215,17 @@ public sealed class SnoutInputValidator : AbstractValidator<SnoutInput>
         RuleFor(s => s.SnoutWidthMm).AnyLength();
         RuleFor(s => s.JawToNoseMm).AnyLength();
         RuleFor(s => s.NeckGirthMm).InclusiveBetween(120, LengthRules.LongestMm).WithMessage($"neckGirthMm must be 120 to {LengthRules.LongestMm} mm.");
+        RuleFor(s => s.HeadGirthMm).AnyLength();
+        RuleFor(s => s).Custom((s, context) =>
+        {
+            foreach (var (name, _, mm, u) in s.Uncertain)
+            {
+                if (u is { } given && !(given >= 0 && given <= MostUncertain))
+                    context.AddFailure(name, $"{name} must be 0 to {MostUncertain} mm; {given} was given.");
+                else if (u is not null && mm is null)
+                    context.AddFailure(name, $"{name} stands beside a length that was not given.");
+            }
+        });
         RuleFor(s => s.HeadShape).NotNull().WithMessage("headShape is needed: long, medium or short.");
     }
 }

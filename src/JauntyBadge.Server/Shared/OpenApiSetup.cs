@@ -1,5 +1,6 @@
 using System.Reflection;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Photos;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 
@@ -38,7 +39,7 @@ internal static class OpenApiSetup
             schema.Enum = [.. values.Where(v => v is not null && !v.IsJsonNullSentinel())];
         }
 
-        if (type == typeof(PointMm) && schema.Properties is { } members)
+        if ((type == typeof(PointMm) || type == typeof(PixelPoint)) && schema.Properties is { } members)
             schema.Required = new HashSet<string>(members.Keys);
         return Task.CompletedTask;
     }

@@ -31,6 +31,8 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems) : 
             ? new HttpValidationProblemDetails(refusal.Errors.ToDictionary())
             : new ProblemDetails();
         (details.Status, details.Title, details.Detail) = (refusal.Status, refusal.Title, refusal.Message);
+        foreach (var (name, value) in refusal.Extensions)
+            details.Extensions[name] = value;
         if (refusal.Current is { } current)
             details.Extensions["current"] = current;
         httpContext.Response.StatusCode = refusal.Status;

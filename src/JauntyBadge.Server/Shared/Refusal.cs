@@ -9,6 +9,9 @@ public sealed class Refusal(int status, string title, string detail) : Exception
     /// <summary>What is wrong by field.</summary>
     public IReadOnlyDictionary<string, string[]> Errors { get; init; } = new Dictionary<string, string[]>();
 
+    /// <summary>Further members of the problem.</summary>
+    public IReadOnlyDictionary<string, object?> Extensions { get; init; } = new Dictionary<string, object?>();
+
     /// <summary>What the server holds now, for a conflict.</summary>
     public object? Current { get; init; }
 

@@ -8,10 +8,44 @@ public class DogTests
     private static readonly DateOnly Today = new(2026, 6, 1);
 
     [Fact]
-    public void At_least_forty_breeds_of_every_shape_ship()
+    public void About_two_hundred_breeds_of_every_shape_and_trait_ship()
     {
-        Assert.True(Breed.All.Count >= 40);
-        Assert.All(Enum.GetValues<HeadShape>(), s => Assert.Contains(Breed.All, b => b.Shape == s));
+        Assert.True(Breed.Shipped.Count >= 200);
+        Assert.All(Enum.GetValues<HeadShape>(), s => Assert.True(Breed.Shipped.Count(b => b.Shape == s) >= 20));
+        Assert.All(Enum.GetValues<BreedTrait>(), t => Assert.Contains(Breed.Shipped, b => b.Traits.Contains(t)));
+    }
+
+    [Theory]
+    [InlineData("wolfhound", "irish-wolfhound")]
+    [InlineData("terrier bull", "bull-terrier")]
+    [InlineData("westie", "west-highland-white-terrier")]
+    [InlineData("short jowls broad", "boxer")]
+    [InlineData("bridge toy", "pug")]
+    public void A_breed_is_found_by_any_words_of_name_shape_or_traits(string words, string id)
+    {
+        Assert.Contains(BreedList.Shipped.Search(words), b => b.Id == id);
+        Assert.Empty(BreedList.Shipped.Search(words + " zzz"));
+    }
+
+    [Fact]
+    public void What_begins_with_the_search_comes_first() => Assert.StartsWith("Bull", BreedList.Shipped.Search("bull")[0].Name, StringComparison.Ordinal);
+
+    [Fact]
+    public void A_practices_own_breed_stands_in_for_the_shipped_one()
+    {
+        var own = new BreedList([BreedList.Shipped.Find("pug")! with { Shape = HeadShape.Medium }, new("wend-terrier", "Wend Terrier", HeadShape.Long, [], 12)]);
+        Assert.Equal(HeadShape.Medium, own.Find("pug")!.Shape);
+        Assert.Equal(HeadShape.Short, BreedList.Shipped.Find("pug")!.Shape);
+        Assert.Equal(BreedList.Shipped.All.Count + 1, own.All.Count);
+    }
+
+    [Fact]
+    public void A_coat_follows_the_breed_until_the_fitter_says_otherwise()
+    {
+        var collie = new DogProfile { Name = "Pip", Breeds = [BreedList.Shipped.Find("rough-collie")!] };
+        Assert.Equal(Coat.Thick, collie.Coat);
+        Assert.Equal(Coat.Clipped, (collie with { CoatSeen = Coat.Clipped }).Coat);
+        Assert.Equal(Coat.Ordinary, new DogProfile { Name = "Pip" }.Coat);
     }
 
     [Theory]
@@ -21,7 +55,7 @@ public class DogTests
     [InlineData(HeadShape.Short, new[] { "greyhound" }, HeadShape.Short)]
     public void What_the_fitter_saw_comes_before_the_breed(HeadShape? seen, string[] breeds, HeadShape shape)
     {
-        var choice = HeadShapeChoice.For(seen, [.. breeds.Select(b => Breed.Find(b)!)]);
+        var choice = HeadShapeChoice.From(BreedShape.Ways(seen, [.. breeds.Select(b => BreedList.Shipped.Find(b)!)]));
         Assert.Equal(shape, choice.Shape);
         Assert.NotEmpty(choice.Reason);
     }
@@ -36,6 +70,9 @@ public class DogTests
         Assert.Contains("behaviour professional", cautions, StringComparison.Ordinal);
         Assert.Contains("veterinarian", cautions, StringComparison.Ordinal);
         Assert.Contains("Still growing", cautions, StringComparison.Ordinal);
+        Assert.DoesNotContain("Packer", cautions, StringComparison.Ordinal);
+        var flat = hard with { MeasuredShape = [new(ShapeWay.CraniofacialRatio, 0.4, HeadShape.Short, "", Basis.House("in a test"))] };
+        Assert.Contains("Packer", string.Join(" ", flat.Cautions(Today)), StringComparison.Ordinal);
     }
 
     [Theory]
@@ -51,13 +88,13 @@ public class DogTests
     [Fact]
     public void A_dog_grows_until_its_breeds_are_grown()
     {
-        var pup = new DogProfile { Name = "Pip", Breeds = [Breed.Find("great-dane")!], BirthDate = Today.AddMonths(-20) };
+        var pup = new DogProfile { Name = "Pip", Breeds = [BreedList.Shipped.Find("great-dane")!], BirthDate = Today.AddMonths(-20) };
         Assert.True(pup.IsGrowing(Today));
-        Assert.False((pup with { Breeds = [Breed.Find("pug")!] }).IsGrowing(Today));
+        Assert.False((pup with { Breeds = [BreedList.Shipped.Find("pug")!] }).IsGrowing(Today));
     }
 
-    private static Standing At(double measured = 1, int retake = 0, bool chosen = true, string? step = "Touch it", DateOnly? notBefore = null, bool open = false, bool purpose = true) =>
-        new(purpose, measured, retake, chosen, 0.4, 0, step, "5 times", Today.AddDays(-1), notBefore, open);
+    private static Standing At(double measured = 1, int retake = 0, bool chosen = true, string? step = "Touch it", DateOnly? notBefore = null, bool open = false, bool purpose = true, string? again = null) =>
+        new(purpose, measured, retake, again, chosen, 0.4, 0, step, "5 times", Today.AddDays(-1), notBefore, open);
 
     public static TheoryData<Standing, NextKind> NextThings => new()
     {
@@ -66,6 +103,8 @@ public class DogTests
         { At(measured: 0, chosen: false), NextKind.Measure },
         { At(measured: 0.5, chosen: false), NextKind.Measure },
         { At(retake: 1, chosen: false), NextKind.Measure },
+        { At(again: "It has grown."), NextKind.Measure },
+        { At(open: true, again: "It has grown."), NextKind.Session },
         { At(chosen: false), NextKind.Fit },
         { At(), NextKind.Session },
         { At(notBefore: Today.AddDays(1)), NextKind.Rest },

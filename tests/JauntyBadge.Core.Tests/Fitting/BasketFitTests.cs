@@ -108,7 +108,7 @@ public class BasketFitTests
     {
         var fit = BasketFit.Assess(SnoutModel.From(Medium() with { NeckGirth = null }), Box(100, 120), Everyday());
         Assert.Null(fit.NeckLoop);
-        Assert.Equal(CriterionName.NeckStrap, fit.NotChecked.Single().Name);
+        Assert.Contains(fit.NotChecked, n => n.Name == CriterionName.NeckStrap);
         Assert.DoesNotContain(fit.Criteria, c => c.Name == CriterionName.NeckStrap);
     }
 
@@ -116,7 +116,7 @@ public class BasketFitTests
     public void A_neck_thinner_than_the_fingers_is_called_wrong_not_a_fit()
     {
         var fit = BasketFit.Assess(SnoutModel.From(Medium() with { NeckGirth = Mm(43) }), Box(100, 120), Everyday());
-        Assert.Contains("cannot be right", fit.NotChecked.Single().Reason, StringComparison.Ordinal);
+        Assert.Contains(fit.NotChecked, n => n.Reason.Contains("cannot be right", StringComparison.Ordinal));
         Assert.Null(fit.NeckLoop);
     }
 

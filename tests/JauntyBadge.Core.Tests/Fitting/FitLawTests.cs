@@ -113,10 +113,10 @@ public class FitLawTests
             Purposes = [.. Enum.GetValues<Purpose>().Where(p => (purposes >> (int)p & 1) == 1)],
         };
         var snout = Head(eye, high, wide, shape);
-        var brief = MuzzleBrief.For(dog, []);
-        var ranked = Ranking.Rank(Catalogue.Shipped, snout, brief, Mm(16));
-        var again = Ranking.Rank([.. Catalogue.Shipped.Reverse()], snout, brief, Mm(16));
-        var refused = ranked.Select(f => f.Criteria.Any(c => c.Margin is null)).ToList();
+        var question = new FitQuestion(snout, MuzzleBrief.For(dog, new()), Mm(16)) { Draws = Draws(snout, 100) };
+        var ranked = Ranking.Rank(Catalogue.Shipped, question);
+        var again = Ranking.Rank([.. Catalogue.Shipped.Reverse()], question);
+        var refused = ranked.Select(f => f.IsRefused).ToList();
         return ranked.Select(f => f.Size.Id).SequenceEqual(again.Select(f => f.Size.Id))
             && refused.SequenceEqual(refused.Order())
             && ranked.All(f => f.Deciding.Verdict == f.Verdict && f.Deciding.Reason.Length > 10);

@@ -98,6 +98,30 @@ public class GapeTests
         return 60;
     }
 
+    /// <summary>
+    /// Containment: a basket has enough gape at an opening exactly when, at every half degree up to it, what of the turned border lies in
+    /// front of the rear edge is covered by the basket's polygon drawn in by 3 mm from below (NetTopologySuite).
+    /// </summary>
+    [Property(MaxTest = 200)]
+    public bool Enough_gape_is_containment_in_the_basket(byte eye, byte high, byte front, byte rear, byte needed)
+    {
+        var xe = 40.0 + eye % 90;
+        var snout = SnoutModel.From(Medium(xe, xe * (0.6 + high % 60 / 100.0), xe * 0.7));
+        var basket = Box(xe, snout.Height.Mm + 6 + front % 70, snout.Width.Mm + 14, snout.Height.Mm + 6 + rear % 45);
+        var seat = SeatOf(snout, basket);
+        var (x0, x1) = (-seat.NoseRoom.Millimeters, xe - seat.NoseRoom.Millimeters);
+        var factory = new GeometryFactory();
+        var inside = factory.CreatePolygon([new(x0, -500), new(x1, -500), new(x1, basket.DepthRear.Millimeters - 3), new(x0, basket.DepthFront.Millimeters - 3), new(x0, -500)]);
+        var inFront = factory.ToGeometry(new Envelope(-1000, x1, -1000, 5000));
+        var border = factory.CreateLineString([.. snout.LowerBorder.Select(p => new Coordinate(p.X, p.Y))]);
+        bool Contained(double deg) => inside.Buffer(1e-7).Covers(
+            AffineTransformation.RotationInstance(-deg * Math.PI / 180, snout.HingePoint.X, snout.HingePoint.Y).Transform(border).Intersection(inFront));
+        var asked = Angle.FromDegrees(1 + needed % 35);
+        var room = Gape.FloorRoom(snout, basket, seat, asked) - FitRules.FloorClearance.Value;
+        var contained = Enumerable.Range(0, (int)(2 * asked.Degrees) + 1).All(i => Contained(i / 2.0));
+        return Math.Abs(room.Millimeters) < 0.01 || room > Length.Zero == contained;
+    }
+
     /// <summary>Common practice, no source: 3 to 5 in more girth than the closed snout is a full pant, 15–30°, in a box of inner length nose-to-eye.</summary>
     [Theory]
     [InlineData(100, 80, 72)]

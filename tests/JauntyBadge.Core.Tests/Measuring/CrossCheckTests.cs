@@ -8,8 +8,11 @@ public class CrossCheckTests
 {
     private static readonly Mass Kg28 = Mass.FromKilograms(28);
 
-    private static IReadOnlyList<string> Codes(params Reading[] readings) =>
-        [.. CrossChecks.Run(readings, HeadShape.Medium, Kg28).Select(f => f.Code)];
+    private static readonly Circumstances Medium28 = new() { BodyMass = Kg28 };
+
+    private static IReadOnlyList<Finding> Findings(Circumstances about, params Reading[] readings) => Assessment.Of(readings, about).Findings;
+
+    private static IReadOnlyList<string> Codes(params Reading[] readings) => [.. Findings(Medium28, readings).Select(f => f.Code)];
 
     private static Reading Left(double mm) => Read(Measure.NoseToInnerEye, mm, Side.Left);
 
@@ -61,27 +64,103 @@ public class CrossCheckTests
     [Fact]
     public void Findings_say_what_by_how_much_and_what_to_take_again_in_the_users_unit()
     {
-        var finding = CrossChecks.Run([Left(95), Right(103)], HeadShape.Medium, Kg28, ReadingUnit.Cm).Single();
+        var finding = Findings(Medium28 with { Shown = ReadingUnit.Cm }, Left(95), Right(103)).Single();
         Assert.Contains("differ by 0.8 cm (9.5 cm and 10.3 cm)", finding.Message, StringComparison.Ordinal);
         Assert.Contains("tear duct", finding.Retake, StringComparison.Ordinal);
     }
 
-    [Fact]
-    public void A_medium_large_dog_measured_well_raises_nothing() => Assert.Empty(CrossChecks.Run(
-        [
-            Left(98), Right(100), Read(Measure.SnoutGirth, 272), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 73),
-            Read(Measure.JawToNose, 149), Read(Measure.NeckGirth, 430),
-        ],
-        HeadShape.Medium, Kg28));
+    private static readonly Reading[] MeasuredWell =
+    [
+        Left(98), Right(100), Read(Measure.FitLineLength, 80), Read(Measure.SnoutGirth, 272), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 73),
+        Read(Measure.JawToNose, 149), Read(Measure.NeckGirth, 430), Read(Measure.NoseToOcciput, 232), Read(Measure.InnerEyeSpacing, 44),
+        Read(Measure.StopToNose, 99), Read(Measure.StopToOcciput, 118), Read(Measure.SkullWidth, 118), Read(Measure.HeadGirth, 485),
+    ];
 
     [Fact]
-    public void What_is_missing_is_listed_with_what_it_is_for()
+    public void A_medium_large_dog_measured_well_raises_nothing() => Assert.Empty(Findings(Medium28, MeasuredWell));
+
+    [Theory]
+    [InlineData(80, false)]
+    [InlineData(74, false)] // within twice the doubt of both
+    [InlineData(70, true)]
+    [InlineData(92, true)]
+    public void Fit_line_and_gap_must_make_the_nose_to_inner_eye(double fitLine, bool found) =>
+        Assert.Equal(found, Codes(Left(99), Right(99), Read(Measure.FitLineLength, fitLine)).Contains("fit-line-gap"));
+
+    [Fact]
+    public void A_gap_written_down_counts_instead_of_the_usual_one() => Assert.DoesNotContain(
+        Findings(Medium28 with { FitLineGap = Mm(13) }, Left(100), Right(100), Read(Measure.FitLineLength, 87)), f => f.Code == "fit-line-gap");
+
+    [Theory]
+    [InlineData(100, 235, HeadShape.Medium, false)]
+    [InlineData(100, 95, HeadShape.Medium, true)] // the part longer than the whole
+    [InlineData(100, 160, HeadShape.Medium, true)]
+    [InlineData(60, 235, HeadShape.Medium, true)]
+    [InlineData(40, 235, HeadShape.Short, false)]
+    public void The_face_is_a_plausible_share_of_the_head(double eye, double whole, HeadShape shape, bool found)
     {
-        Assert.Equal(7, Completeness.Missing([]).Count);
+        var about = new Circumstances { OtherWays = [new(ShapeWay.Seen, null, shape, "", Basis.House("in a test"))] };
+        Assert.Equal(found, Findings(about, Left(eye), Right(eye), Read(Measure.NoseToOcciput, whole)).Any(f => f.Code == "face-share"));
+    }
+
+    [Fact]
+    public void Three_readings_with_an_odd_one_propose_it_and_nothing_is_thrown_away()
+    {
+        Reading[] girths = [Read(Measure.NeckGirth, 430), Read(Measure.NeckGirth, 431), Read(Measure.NeckGirth, 445)];
+        var assessed = Assessment.Of(girths, Medium28);
+        Assert.Contains("445 mm stands apart", assessed.Findings.Single(f => f.Code == "odd-one-out").Message, StringComparison.Ordinal);
+        Assert.Equal(3, assessed.Measured.Single().Count);
+    }
+
+    /// <summary>Modified z-score of 3.5 over median and MAD (Iglewicz &amp; Hoaglin 1993, recalled): median 100, MAD 4, so ±3.5·1.4826·4 = ±20.76.</summary>
+    [Fact]
+    public void The_practices_own_range_is_robust_and_needs_eight_dogs()
+    {
+        double[] dogs = [92, 96, 96, 100, 100, 104, 104, 108, 900];
+        var range = BreedRange.Of([.. dogs.Select(Mm)])!;
+        Assert.Equal(100, range.Median.Millimeters, 9);
+        Assert.Equal(100 - 3.5 * 1.4826 * 4, range.Low.Millimeters, 6);
+        Assert.Null(BreedRange.Of([.. dogs.Take(7).Select(Mm)]));
+        var alike = BreedRange.Of([.. Enumerable.Repeat(Mm(100), 8)])!;
+        Assert.Equal((94, 106), (alike.Low.Millimeters, alike.High.Millimeters));
+
+        var about = Medium28 with { OwnRanges = new Dictionary<Measure, BreedRange> { [Measure.SnoutWidth] = range } };
+        Assert.Contains("9 earlier dogs", Findings(about, Read(Measure.SnoutWidth, 75)).Single().Message, StringComparison.Ordinal);
+        Assert.Empty(Findings(about, Read(Measure.SnoutWidth, 85)));
+    }
+
+    [Fact]
+    public void What_is_missing_is_listed_for_each_use()
+    {
+        var nothing = Completeness.Missing([], School.Everyday);
+        Assert.Equal(
+            [Measure.FitLineLength, Measure.SnoutHeight, Measure.SnoutGirth, Measure.SnoutWidth], nothing.Where(m => m.Use == MeasureUse.Choosing).Select(m => m.Measure));
+        Assert.Equal([Measure.NeckGirth, Measure.HeadGirth], nothing.Where(m => m.Use == MeasureUse.Strap).Select(m => m.Measure));
+        Assert.Equal(3, nothing.Count(m => m.Use == MeasureUse.HeadShape));
+        Assert.Equal(Measure.FitLineLength, nothing.Single(m => m.Blocking).Measure);
+        Assert.Equal(6, Completeness.Missing([], School.Working).Count(m => m.Use == MeasureUse.Choosing || m.Measure == Measure.NeckGirth));
+
         var some = Measured.From([Left(98), Left(100)]);
-        Assert.Equal(99, some.Single().Mean.Millimeters, 9);
-        Assert.Equal(6, Completeness.Missing(some).Count);
         Assert.True(Completeness.CanFit(some));
-        Assert.Equal(1.0 / 7, Completeness.Share(some), 9);
+        Assert.Equal(1.0 / 5, Completeness.Share(some, School.Everyday), 9);
+        Assert.Equal(1.0 / 6, Completeness.Share(some, School.Working), 9);
+        Assert.DoesNotContain(Completeness.Missing(some, School.Everyday), m => m.Blocking);
+        Assert.Empty(Completeness.Missing(Measured.From(MeasuredWell), School.Working));
+    }
+
+    [Fact]
+    public void What_was_not_read_is_completed_with_a_wider_doubt_and_says_so()
+    {
+        var all = CompletedMeasures.Of(Assessment.Of([Read(Measure.FitLineLength, 80), Read(Measure.SnoutHeight, 78), Read(Measure.SnoutGirth, 270)], Medium28));
+        CompletedMeasure Of(Measure measure) => all.Single(m => m.Measure == measure);
+        Assert.Equal((Provenance.Measured, 1), (Of(Measure.SnoutGirth).State, Of(Measure.SnoutGirth).Count));
+        Assert.Equal(Provenance.Derived, Of(Measure.SnoutWidth).State);
+        Assert.Equal(SnoutSection.OtherSide(Mm(270), Mm(78))!.Value.Millimeters, Of(Measure.SnoutWidth).Mean.Millimeters, 6);
+        Assert.True(Of(Measure.SnoutWidth).StandardUncertainty > Of(Measure.SnoutHeight).StandardUncertainty);
+        Assert.Equal(Provenance.Derived, Of(Measure.JawToNose).State);
+        var bare = CompletedMeasures.Of(Assessment.Of([Left(98)], Medium28));
+        Assert.Equal(Provenance.Assumed, bare.Single(m => m.Measure == Measure.SnoutWidth).State);
+        Assert.Equal(0.15, bare.Single(m => m.Measure == Measure.SnoutWidth).StandardUncertainty / bare.Single(m => m.Measure == Measure.SnoutWidth).Mean, 9);
+        Assert.Single(CompletedMeasures.Of(Assessment.Of([Read(Measure.NeckGirth, 430)], Medium28)));
     }
 }

@@ -82,23 +82,6 @@ public class SnoutTests
     public void The_fit_line_gap_shrinks_for_small_dogs_but_never_under_four(double eye, double gap) =>
         Assert.Equal(eye - gap, SnoutModel.From(Medium(eye, 40, 36)).FitLine.Mm, 9);
 
-    /// <summary>GUM, JCGM 100:2008, 4.3.7: a resolution of ±0.5 mm has u = 0.2887 mm.</summary>
-    [Fact]
-    public void Resolution_follows_the_rectangular_distribution() =>
-        Assert.Equal(0.2887, Uncertainty.Rectangular(Mm(0.5)).Millimeters, 4);
-
-    [Fact]
-    public void Uncertainty_of_a_mean_adds_repeats_resolution_and_tape()
-    {
-        // Readings 98, 100, 102: s = 2, n = 3; a = 0.5; tape 2 mm (House).
-        var three = new[] { 98.0, 100, 102 }.Select(v => Read(Measure.SnoutGirth, v)).ToList();
-        Assert.Equal(Math.Sqrt(4.0 / 3 + 1.0 / 12 + 4), Uncertainty.OfMean(three).Millimeters, 9);
-        Assert.Throws<ArgumentException>(() => Uncertainty.OfMean([]));
-
-        // ISO 5725-6: r = 2.8 s_r, with the pooled 1.5 mm (House).
-        Assert.Equal(4.2, Uncertainty.RepeatabilityLimit.Millimeters, 9);
-    }
-
     [Fact]
     public void A_head_is_drawn_to_scale_from_its_numbers()
     {
@@ -109,7 +92,55 @@ public class SnoutTests
         Assert.Equal(72, drawing.Section.Points.Max(p => p.X) - drawing.Section.Points.Min(p => p.X), 6);
         Assert.Equal(80, drawing.Section.Points.Max(p => p.Y) - drawing.Section.Points.Min(p => p.Y), 6);
         Assert.Equal(430 / Math.PI, Math.Sqrt(Math.Pow(drawing.HighNeckTop.X - drawing.HighNeckUnder.X, 2) + Math.Pow(drawing.HighNeckTop.Y - drawing.HighNeckUnder.Y, 2)), 0.2);
-        Assert.All(Enum.GetValues<Measure>(), m => Assert.Contains(drawing.Marks, mark => mark.Measure == m));
+        foreach (var guide in MeasureGuide.All)
+        {
+            var mark = drawing.Marks.First(m => m.Measure == guide.Measure && m.View == guide.View);
+            Assert.NotEmpty(mark.Landmarks);
+            Assert.True(guide.Measure.IsGirth() || mark.Dimension.Count == 2, guide.Name);
+        }
+    }
+
+    /// <summary>A dimension line is as long as the length it stands for, in every view that shows it straight.</summary>
+    [Fact]
+    public void Views_are_in_the_dogs_own_proportions()
+    {
+        var numbers = Medium(eye: 100, height: 80, width: 72) with { InnerEyeSpacing = Mm(44), SkullWidth = Mm(118), StopToNose = Mm(98), FitLineLength = Mm(80) };
+        var drawing = HeadDrawing.Of(SnoutModel.From(numbers));
+        double Drawn(Measure measure, DrawingView view) => Apart(drawing.Marks.Single(m => m.Measure == measure && m.View == view && m.Side is null).Dimension);
+        foreach (var view in new[] { DrawingView.Top, DrawingView.Front })
+        {
+            Assert.Equal(72, Drawn(Measure.SnoutWidth, view), 6);
+            Assert.Equal(118, Drawn(Measure.SkullWidth, view), 6);
+            Assert.Equal(44, Drawn(Measure.InnerEyeSpacing, view), 6);
+        }
+
+        Assert.Equal(80, Drawn(Measure.SnoutHeight, DrawingView.Side), 6);
+        Assert.Equal(80, Drawn(Measure.FitLineLength, DrawingView.Top), 6);
+        Assert.Equal(98, Drawn(Measure.StopToNose, DrawingView.Side), 6);
+        Assert.Equal(151, Drawn(Measure.JawToNose, DrawingView.Side), 6);
+        Assert.Equal(118, drawing.Top[0].Points.Max(p => p.Y) - drawing.Top[0].Points.Min(p => p.Y), 1.0);
+    }
+
+    private static double Apart(IReadOnlyList<PointMm> ends) => Math.Sqrt(Math.Pow(ends[0].X - ends[1].X, 2) + Math.Pow(ends[0].Y - ends[1].Y, 2));
+
+    [Fact]
+    public void The_fit_line_and_its_gap_stand_in_for_the_eye_line()
+    {
+        var fitLine = new SnoutNumbers { FitLineLength = Mm(80) };
+        var usual = SnoutModel.From(fitLine);
+        Assert.Equal((99.05, 80), (usual.EyeLine.Mm, usual.FitLine.Mm));
+        Assert.Equal((Provenance.Derived, Provenance.Measured), (usual.EyeLine.Provenance, usual.FitLine.Provenance));
+        Assert.Equal(95, SnoutModel.From(fitLine with { FitLineGap = Mm(15) }).EyeLine.Mm, 9);
+        Assert.Equal(98, SnoutModel.From(fitLine with { NoseToInnerEyeLeft = Mm(98) }).EyeLine.Mm, 9);
+    }
+
+    /// <summary>The usual gap behind a fit line is the one that the eye line it leads to has in front of it.</summary>
+    [Property]
+    public bool A_usual_gap_is_the_same_from_both_ends(byte length)
+    {
+        var fitLine = Mm(6 + length);
+        var eye = fitLine + SnoutRules.GapBehind(fitLine);
+        return Math.Abs(SnoutModel.From(new SnoutNumbers { NoseToInnerEyeLeft = eye }).FitLine.Mm - fitLine.Millimeters) < 1e-6;
     }
 
     [Fact]

@@ -20,7 +20,8 @@ export function Shell() {
       <Flex
         as="header"
         align="center"
-        gap={{ base: 3, md: 6 }}
+        wrap={{ base: 'wrap', md: 'nowrap' }}
+        columnGap={{ base: 3, md: 6 }}
         px={{ base: 4, md: 8 }}
         py="2"
         borderBottomWidth="1px"
@@ -29,13 +30,23 @@ export function Shell() {
         <NavLink to="/" end>
           <Flex align="center" gap="2" fontFamily="heading" fontWeight="750" fontSize={{ base: 'md', md: 'xl' }}>
             <img src="/badge.svg" alt="Jaunty Badge, home" width={30} height={30} />
-            <Box as="span" display={{ base: 'none', sm: 'inline' }}>
+            <Box as="span" display="inline">
               Jaunty Badge
             </Box>
           </Flex>
         </NavLink>
-        <Flex as="nav" aria-label="Main" gap={{ base: 3, md: 5 }}>
+        <Flex
+          as="nav"
+          aria-label="Main"
+          gap={{ base: 3, md: 5 }}
+          order={{ base: 1, md: 0 }}
+          w={{ base: 'full', md: 'auto' }}
+          justify={{ base: 'space-between', md: 'start' }}
+        >
           <TopLink to="/" label="Round" end />
+          <TopLink to="/catalogue" label="Catalogue" />
+          <TopLink to="/van" label="Van" />
+          <TopLink to="/breeds" label="Breeds" />
           <TopLink to="/numbers" label="House numbers" />
         </Flex>
         <Spacer />

@@ -67,6 +67,7 @@ const config = defineConfig({
       outlineOffset: '2px',
       outlineStyle: 'solid',
     },
+    'header, nav, .no-print': { _print: { display: 'none !important' } },
     '*, *::before, *::after': {
       _motionReduce: { animationDuration: '0s !important', transitionDuration: '0s !important' },
     },

@@ -1,9 +1,20 @@
 import { Box, Flex, Grid, Heading, Input, Textarea } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { api, ask } from '../shared/api';
-import { biteWords, entries, purposeWords, sensitivityWords, shapeWords, temperamentWords } from '../shared/words';
+import { Choice } from '../shared/Choice';
+import {
+  biteWords,
+  coatWords,
+  entries,
+  purposeWords,
+  sensitivityWords,
+  shapeWords,
+  temperamentWords,
+} from '../shared/words';
+import { BreedPicker } from './BreedPicker';
 import type { Draft } from './draft';
-import { Choice, Labelled, Several } from './fields';
+import { useBreeds } from './useBreeds';
+import { Labelled, Several } from './fields';
 
 /** Who the dog is: the same form for a new dog and for a known one. */
 export function DogForm({
@@ -15,13 +26,12 @@ export function DogForm({
   errors: Record<string, string>;
   onChange: (change: Partial<Draft>) => void;
 }) {
-  const breeds = useQuery({ queryKey: ['breeds'], queryFn: () => ask(api.GET('/api/breeds')), staleTime: Infinity });
+  const breeds = useBreeds();
   const coats = useQuery({
     queryKey: ['coats'],
     queryFn: () => ask(api.GET('/api/coat-colours')),
     staleTime: Infinity,
   });
-  const breedOptions = (breeds.data ?? []).map((b): [string, string] => [b.id, b.name]);
   const coatOptions = (coats.data ?? []).map((c): [string, string] => [c.id, c.name]);
   const [first = '', second = ''] = draft.breedIds;
   const usual = breeds.data?.find((b) => b.id === first)?.shape;
@@ -50,17 +60,17 @@ export function DogForm({
             />
           </Labelled>
           <Labelled label="Breed" error={errors.breedIds ?? errors['breedIds[0]']}>
-            <Choice
+            <BreedPicker
+              label="Breed"
               value={first}
-              options={breedOptions}
-              none="Unknown"
+              none="Unknown; type to find"
               onChange={(id) => onChange({ breedIds: id === '' ? [] : [id, second].filter(Boolean) })}
             />
           </Labelled>
           <Labelled label="Crossed with">
-            <Choice
+            <BreedPicker
+              label="Crossed with"
               value={second}
-              options={breedOptions}
               none="Nothing known"
               onChange={(id) => onChange({ breedIds: [first, id].filter(Boolean) })}
             />
@@ -74,6 +84,14 @@ export function DogForm({
               options={entries(shapeWords)}
               none="From the breed"
               onChange={(headShapeSeen) => onChange({ headShapeSeen })}
+            />
+          </Labelled>
+          <Labelled label="Coat under the tape" help={draft.coatSeen === '' ? 'As usual for the breed' : undefined}>
+            <Choice
+              value={draft.coatSeen}
+              options={entries(coatWords)}
+              none="From the breed"
+              onChange={(coatSeen) => onChange({ coatSeen })}
             />
           </Labelled>
           <Labelled label="Body mass, kg" error={errors.bodyMassKg}>
@@ -137,15 +155,11 @@ export function DogForm({
             <Choice
               value={draft.temperament}
               options={entries(temperamentWords)}
-              onChange={(t) => t !== '' && onChange({ temperament: t })}
+              onChange={(t) => onChange({ temperament: t })}
             />
           </Labelled>
           <Labelled label="Bite history">
-            <Choice
-              value={draft.biteTier}
-              options={entries(biteWords)}
-              onChange={(t) => t !== '' && onChange({ biteTier: t })}
-            />
+            <Choice value={draft.biteTier} options={entries(biteWords)} onChange={(t) => onChange({ biteTier: t })} />
           </Labelled>
         </Grid>
         <Several

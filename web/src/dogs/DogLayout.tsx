@@ -71,7 +71,7 @@ export function DogLayout() {
               justifyContent="center"
               css={{ '&[aria-current=page]': { borderColor: 'accent', fontWeight: 700 } }}
             >
-              <NavLink to={room.path === '' ? `/dogs/${dogId}` : `/dogs/${dogId}/${room.path}`} end>
+              <NavLink to={room.path === '' ? `/dogs/${dogId}` : `/dogs/${dogId}/${room.path}`} end={room.path === ''}>
                 {room.label} <Key>alt {i + 1}</Key>
               </NavLink>
             </Link>

@@ -13,6 +13,7 @@ export interface Draft {
   headShapeSeen: Schemas['HeadShape'] | '';
   bodyMassKg: string;
   coatId: string;
+  coatSeen: Schemas['Coat'] | '';
   purposes: Schemas['Purpose'][];
   temperament: Schemas['Temperament'];
   sensitivities: Schemas['Sensitivity'][];
@@ -30,6 +31,7 @@ export const emptyDraft: Draft = {
   headShapeSeen: '',
   bodyMassKg: '',
   coatId: '',
+  coatSeen: '',
   purposes: [],
   temperament: 'typical',
   sensitivities: [],
@@ -46,6 +48,7 @@ export const draftOf = (dog: Dog): Draft => ({
   headShapeSeen: dog.headShapeSeen ?? '',
   bodyMassKg: dog.bodyMassKg?.toString() ?? '',
   coatId: dog.coatId ?? '',
+  coatSeen: dog.coatSeen ?? '',
   purposes: dog.purposes,
   temperament: dog.temperament,
   sensitivities: dog.sensitivities,
@@ -77,6 +80,7 @@ export function entryOf(
       headShapeSeen: draft.headShapeSeen === '' ? null : draft.headShapeSeen,
       bodyMassKg: mass,
       coatId: draft.coatId === '' ? null : draft.coatId,
+      coatSeen: draft.coatSeen === '' ? null : draft.coatSeen,
       purposes: draft.purposes,
       temperament: draft.temperament,
       sensitivities: draft.sensitivities,
@@ -95,6 +99,7 @@ const labels: Partial<Record<keyof Draft, string>> = {
   headShapeSeen: 'Head shape',
   bodyMassKg: 'Body mass',
   coatId: 'Coat',
+  coatSeen: 'Coat under the tape',
   purposes: 'Purposes',
   temperament: 'Temperament',
   sensitivities: 'Minds',

@@ -1,4 +1,4 @@
-import { Checkbox, Field, Fieldset, Flex, NativeSelect } from '@chakra-ui/react';
+import { Checkbox, Field, Fieldset, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
 /** A labelled field with its message beside it. */
@@ -20,37 +20,6 @@ export function Labelled({
       {help && !error && <Field.HelperText color="fg.muted">{help}</Field.HelperText>}
       <Field.ErrorText color="stop">{error}</Field.ErrorText>
     </Field.Root>
-  );
-}
-
-/** One of a list. */
-export function Choice<V extends string>({
-  value,
-  options,
-  none,
-  onChange,
-}: {
-  value: V | '';
-  options: [V, string][];
-  none?: string;
-  onChange: (value: V | '') => void;
-}) {
-  return (
-    <NativeSelect.Root>
-      <NativeSelect.Field
-        value={value}
-        onChange={(e) => onChange(e.currentTarget.value as V | '')}
-        borderColor="border.strong"
-      >
-        {none !== undefined && <option value="">{none}</option>}
-        {options.map(([id, text]) => (
-          <option key={id} value={id}>
-            {text}
-          </option>
-        ))}
-      </NativeSelect.Field>
-      <NativeSelect.Indicator />
-    </NativeSelect.Root>
   );
 }
 

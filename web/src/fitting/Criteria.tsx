@@ -1,52 +1,96 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { memo } from 'react';
 import type { Schemas } from '../shared/api';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
 import { Why } from '../shared/Why';
 import { criterionWords, verdictWords } from '../shared/words';
+import { chanceText } from './chance';
 
-/** Every criterion with its verdict, its margin and the sentence that says why. */
-export function Criteria({ fit }: { fit: Schemas['FitDto'] }) {
-  const { unit } = useUnit();
+type Criterion = Schemas['CriterionDto'];
+
+/** Every criterion with its verdict, its margin, its chance and the sentence that says why; wishes after what has to hold. */
+export const Criteria = memo(function Criteria({ fit }: { fit: Schemas['FitDto'] }) {
+  const wishes = fit.criteria.filter((c) => c.soft);
   return (
-    <Box as="ul" mt="4">
-      {fit.criteria.map((c) => (
-        <Flex as="li" key={c.name + c.reason} gap="3" py="2" align="start" borderTopWidth="1px" borderColor="border">
-          <Flex w="8.4rem" flexShrink="0" gap="2" align="center">
-            <VerdictMark verdict={c.verdict} />
-            <Box>
-              <Text fontWeight="700" lineHeight="1.15">
-                {criterionWords[c.name]}
-              </Text>
-              <Text fontSize="sm" lineHeight="1.15" color={c.verdict === 'out' ? 'stop' : 'fg.muted'}>
-                {c.name === 'shove' && c.verdict === 'marginal' ? 'Warning' : verdictWords[c.verdict]}
-              </Text>
-            </Box>
+    <Box mt="4">
+      <ul>
+        {fit.criteria
+          .filter((c) => !c.soft)
+          .map((c, i) => (
+            <Row key={c.name + i} criterion={c} />
+          ))}
+        {fit.notChecked.map((n) => (
+          <Flex as="li" key={n.name} gap="3" py="2" borderTopWidth="1px" borderColor="border">
+            <Text w="8.4rem" flexShrink="0" fontWeight="700">
+              {criterionWords[n.name]}
+            </Text>
+            <Text flex="1">Not checked: {n.reason}</Text>
           </Flex>
-          <Text
-            w="5.2rem"
-            flexShrink="0"
-            textAlign="end"
-            fontSize="xl"
-            fontWeight="700"
-            lineHeight="1.2"
-            color={c.verdict === 'out' ? 'stop' : 'fg'}
-            whiteSpace="nowrap"
-          >
+        ))}
+      </ul>
+      {wishes.length > 0 && (
+        <>
+          <Heading as="h3" size="md" mt="4">
+            Wishes
+          </Heading>
+          <ul>
+            {wishes.map((c, i) => (
+              <Row key={c.name + i} criterion={c} />
+            ))}
+          </ul>
+        </>
+      )}
+    </Box>
+  );
+});
+
+function Row({ criterion: c }: { criterion: Criterion }) {
+  const { unit } = useUnit();
+  const word = c.soft
+    ? c.verdict === 'fits'
+      ? 'Met'
+      : 'Not met'
+    : c.name === 'shove' && c.verdict === 'marginal'
+      ? 'Warning'
+      : verdictWords[c.verdict];
+  return (
+    <Flex
+      as="li"
+      gap="3"
+      py="2"
+      align="start"
+      borderTopWidth="1px"
+      borderColor="border"
+      wrap={{ base: 'wrap', md: 'nowrap' }}
+    >
+      <Flex w="8.4rem" flexShrink="0" gap="2" align="center">
+        <VerdictMark verdict={c.verdict} />
+        <Box>
+          <Text fontWeight="700" lineHeight="1.15">
+            {criterionWords[c.name]}
+          </Text>
+          <Text fontSize="sm" lineHeight="1.15" color={c.verdict === 'out' ? 'stop' : 'fg.muted'}>
+            {word}
+          </Text>
+        </Box>
+      </Flex>
+      {!c.soft && (
+        <Box w="6rem" flexShrink="0" textAlign="end" lineHeight="1.2" whiteSpace="nowrap">
+          <Text fontSize="xl" fontWeight="700" color={c.verdict === 'out' ? 'stop' : 'fg'}>
             {c.marginMm === null ? 'no' : `${c.marginMm >= 0 ? '+' : ''}${lengthText(c.marginMm, unit)}`}
           </Text>
-          <Text flex="1">{c.reason}</Text>
-          <Why basis={c.basis} about={criterionWords[c.name]} />
-        </Flex>
-      ))}
-      {fit.notChecked.map((n) => (
-        <Flex as="li" key={n.name} gap="3" py="2" borderTopWidth="1px" borderColor="border">
-          <Text w="8.4rem" flexShrink="0" fontWeight="700">
-            {criterionWords[n.name]}
-          </Text>
-          <Text flex="1">Not checked: {n.reason}</Text>
-        </Flex>
-      ))}
-    </Box>
+          {c.chance !== null && (
+            <Text fontSize="sm" color="fg.muted">
+              {chanceText(c.chance)}
+            </Text>
+          )}
+        </Box>
+      )}
+      <Text flex="1" minW="14rem">
+        {c.reason}
+      </Text>
+      <Why basis={c.basis} about={criterionWords[c.name]} />
+    </Flex>
   );
 }

@@ -1,10 +1,13 @@
-import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, chakra, Checkbox, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { memo, useState, type ReactNode } from 'react';
 import type { Schemas } from '../shared/api';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
-import { criterionWords, verdictWords } from '../shared/words';
+import { criterionWords, groupWords } from '../shared/words';
+import { chanceText } from './chance';
+import type { Filters } from './useFits';
 
-type Fit = Schemas['FitDto'];
+type Fit = Schemas['FitRowDto'];
 
 const Row = chakra('button', {
   base: {
@@ -23,70 +26,204 @@ const Row = chakra('button', {
   },
 });
 
-/** The ranked catalogue: what fits, what just fits, and what is out with the reason, nearest miss first. */
+/** The ranked catalogue: what fits by how surely, what nearly does with what would save it, and why the rest is out. */
 export function FitList({
   fits,
   inHand,
   chosen,
+  filters,
+  onFilter,
   onPick,
+  onNear,
 }: {
-  fits: Fit[];
+  fits: Schemas['FitsDto'];
   inHand: string;
   chosen: string | null;
+  filters: Filters;
+  onFilter: (filters: Filters) => void;
   onPick: (sizeId: string) => void;
+  /** Called when a muzzle may be picked next, so that it can be fetched ahead. */
+  onNear: (sizeId: string) => void;
 }) {
-  const { unit } = useUnit();
-  const groups = (['fits', 'marginal', 'out'] as const).map((verdict) => ({
-    verdict,
-    fits: fits.filter((f) => f.verdict === verdict),
-  }));
+  const of = (group: Schemas['FitGroup']) => fits.fits.filter((f) => f.group === group);
   const row = (f: Fit) => (
-    <li key={f.sizeId}>
-      <Row type="button" aria-pressed={f.sizeId === inHand} onClick={() => onPick(f.sizeId)}>
-        <Flex align="center" gap="2">
-          <VerdictMark verdict={f.verdict} size={13} />
-          <b>
-            {f.model} {f.sizeLabel}
-          </b>
-          {f.sizeId === chosen && <span>· chosen</span>}
-          <Text as="span" ms="auto" fontWeight="700" color={f.verdict === 'out' ? 'stop' : 'fg'} whiteSpace="nowrap">
-            {f.deciding.marginMm === null
-              ? criterionWords[f.deciding.name]
-              : `${criterionWords[f.deciding.name]} ${f.deciding.marginMm >= 0 ? '+' : ''}${lengthText(f.deciding.marginMm, unit)}`}
-          </Text>
-        </Flex>
-        <Text fontSize="sm" color="fg.muted" lineHeight="1.3">
-          {f.verdict === 'out'
-            ? f.deciding.reason
-            : f.gapeDeg === null
-              ? f.note
-              : `opens ${Math.round(f.gapeDeg)}°, ${f.massG} g`}
-        </Text>
-      </Row>
-    </li>
+    <FitRow
+      key={f.sizeId}
+      fit={f}
+      pressed={f.sizeId === inHand}
+      chosen={f.sizeId === chosen}
+      onPick={onPick}
+      onNear={onNear}
+    />
   );
+  const nothing = of('fits').length === 0;
   return (
     <Box as="section" aria-label="Muzzles, ranked">
-      {groups.slice(0, 2).map((g) => (
-        <Box key={g.verdict} mb="4">
+      <FilterBar filters={filters} left={fits.filteredOut} onFilter={onFilter} />
+      {(['fits', 'near'] as const).map((group) => (
+        <Box key={group} mb="4">
           <Heading as="h3" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">
-            {verdictWords[g.verdict]} {g.fits.length}
+            {groupWords[group]} {of(group).length}
           </Heading>
-          {g.fits.length === 0 ? (
-            <Text fontSize="sm" py="2">
-              {g.verdict === 'fits' ? 'None of the catalogue fits without a doubt.' : 'None.'}
+          {group === 'fits' && of(group).length > 0 && (
+            <Text fontSize="xs" color="fg.muted">
+              by how sure, in steps of 5 %, then by what you weigh
             </Text>
+          )}
+          {of(group).length === 0 ? (
+            <Text fontSize="sm" py="2">
+              {group === 'near'
+                ? 'None.'
+                : fits.filteredOut > 0
+                  ? 'None of what the filters leave.'
+                  : 'Nothing fits as it is: order one made to measure.'}
+            </Text>
+          ) : group === 'near' && !nothing ? (
+            <Folded says="What would save them">{() => <ul>{of(group).map(row)}</ul>}</Folded>
           ) : (
-            <ul>{g.fits.map(row)}</ul>
+            <ul>{of(group).map(row)}</ul>
           )}
         </Box>
       ))}
-      <details open={groups[0]?.fits.length === 0 && groups[1]?.fits.length === 0}>
-        <chakra.summary fontFamily="heading" fontWeight="700" cursor="pointer" py="1">
-          Out {groups[2]?.fits.length}: why, nearest miss first
-        </chakra.summary>
-        <ul>{groups[2]?.fits.map(row)}</ul>
-      </details>
+      {fits.training.length > 0 && (
+        <Box mb="4">
+          <Heading as="h3" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">
+            To train in first
+          </Heading>
+          <ul>{fits.training.map(row)}</ul>
+        </Box>
+      )}
+      <Folded says={`Out ${of('out').length}: why, nearest miss first`}>{() => <ul>{of('out').map(row)}</ul>}</Folded>
+    </Box>
+  );
+}
+
+/** A list that is only made once it is opened. */
+function Folded({ says, children }: { says: string; children: () => ReactNode }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <chakra.summary fontFamily="heading" fontWeight="700" cursor="pointer" py="1">
+        {says}
+      </chakra.summary>
+      {open && children()}
+    </details>
+  );
+}
+
+const FitRow = memo(function FitRow({
+  fit,
+  pressed,
+  chosen,
+  onPick,
+  onNear,
+}: {
+  fit: Fit;
+  pressed: boolean;
+  chosen: boolean;
+  onPick: (sizeId: string) => void;
+  onNear: (sizeId: string) => void;
+}) {
+  const near = () => onNear(fit.sizeId);
+  return (
+    <li>
+      <Row type="button" aria-pressed={pressed} onClick={() => onPick(fit.sizeId)} onFocus={near} onPointerEnter={near}>
+        <RowText fit={fit} chosen={chosen} />
+      </Row>
+    </li>
+  );
+});
+
+function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
+  const { unit } = useUnit();
+  const misses = fit.deciding.marginMm;
+  const facts = [
+    fit.gapeDeg === null ? null : `opens ${Math.round(fit.gapeDeg)}°`,
+    fit.massG ? `${fit.massG} g` : null,
+    fit.price === null ? null : `price ${fit.price}`,
+    fit.inVan > 0 ? `${fit.inVan} in the van` : fit.leadDays === null ? null : `${fit.leadDays} days`,
+    ...fit.notChecked.filter((n) => n !== 'slipOff').map((n) => `${criterionWords[n].toLowerCase()} not checked`),
+  ];
+  return (
+    <>
+      <Flex align="baseline" gap="2">
+        <Box alignSelf="center">
+          <VerdictMark verdict={fit.verdict} size={13} />
+        </Box>
+        <b>
+          {fit.model} {fit.sizeLabel}
+        </b>
+        {chosen && <span>· chosen</span>}
+        <Text
+          as="span"
+          ms="auto"
+          fontWeight="700"
+          fontSize={fit.group === 'out' ? 'md' : 'lg'}
+          color={fit.verdict === 'out' ? 'stop' : 'fg'}
+          whiteSpace="nowrap"
+        >
+          {fit.group === 'fits' && fit.chance !== null
+            ? chanceText(fit.chance)
+            : misses === null
+              ? criterionWords[fit.deciding.name]
+              : `${criterionWords[fit.deciding.name]} ${lengthText(misses, unit)}`}
+        </Text>
+      </Flex>
+      <Text fontSize="sm" color="fg.muted" lineHeight="1.3">
+        {fit.group === 'out'
+          ? fit.deciding.reason
+          : fit.group === 'near'
+            ? [fit.remedies[0]?.says, fit.inVan > 0 ? `${fit.inVan} in the van` : ''].filter(Boolean).join(' ')
+            : facts.filter(Boolean).join(', ')}
+      </Text>
+    </>
+  );
+}
+
+function FilterBar({ filters, left, onFilter }: { filters: Filters; left: number; onFilter: (f: Filters) => void }) {
+  return (
+    <Box mb="3">
+      <Flex gap="3" wrap="wrap" align="end">
+        <Checkbox.Root
+          checked={filters.inVan}
+          onCheckedChange={(e) => onFilter({ ...filters, inVan: e.checked === true })}
+          pb="1.5"
+        >
+          <Checkbox.HiddenInput />
+          <Checkbox.Control borderColor="border.strong" />
+          <Checkbox.Label>In the van</Checkbox.Label>
+        </Checkbox.Root>
+        <Box as="label">
+          <Text fontSize="xs">Price up to</Text>
+          <Input
+            size="xs"
+            w="4.2rem"
+            inputMode="decimal"
+            value={filters.mostPrice ?? ''}
+            borderColor="border.strong"
+            onChange={(e) => {
+              const price = Number(e.target.value.replace(',', '.'));
+              onFilter({ ...filters, mostPrice: e.target.value === '' || !Number.isFinite(price) ? null : price });
+            }}
+          />
+        </Box>
+        <Box as="label">
+          <Text fontSize="xs">Here by</Text>
+          <Input
+            size="xs"
+            w="8rem"
+            type="date"
+            value={filters.by ?? ''}
+            borderColor="border.strong"
+            onChange={(e) => onFilter({ ...filters, by: e.target.value || null })}
+          />
+        </Box>
+      </Flex>
+      {left > 0 && (
+        <Text fontSize="sm" color="fg.muted" role="status">
+          {left} sizes are left out by this.
+        </Text>
+      )}
     </Box>
   );
 }

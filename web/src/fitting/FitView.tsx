@@ -1,99 +1,159 @@
-import { Box, chakra, Flex, Slider, Text } from '@chakra-ui/react';
+import { Box, Button, chakra, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Head } from '../measuring/HeadView';
 import type { Schemas } from '../shared/api';
 import { outlinePath, viewBoxOf } from '../shared/drawing';
+import { Slide } from '../shared/Slide';
 import { lengthText, useUnit, type Unit } from '../shared/units';
 import { gapeWords } from '../shared/words';
+
+type Drawing = Schemas['FitDrawingDto'];
 
 const WIDEST = 60;
 /** Label height as a share of the drawing's width: readable on a phone. */
 const LABEL_SHARE = 0.034;
 const labels: Record<string, string> = { noseRoom: 'nose', eyeRoom: 'eye', chinRoom: 'chin' };
 
-/** The basket over the snout, to scale, with the rooms dimensioned and a jaw that opens. */
+/** A muzzle over the snout, to scale, with the rooms dimensioned and a jaw that opens; another may be laid over it. */
 export function FitView({
-  fit,
+  name,
   drawing,
+  over,
   coat,
   neededDeg,
+  gapeClass,
+  compact = false,
 }: {
-  fit: Schemas['FitDto'];
-  drawing: Schemas['FitDrawingDto'];
+  name: string;
+  drawing: Drawing;
+  /** A second muzzle drawn over the first. */
+  over?: Drawing | undefined;
   coat: string;
   neededDeg: number;
+  gapeClass: Schemas['GapeClass'] | null;
+  compact?: boolean;
 }) {
-  const { unit } = useUnit();
   const [opened, setOpened] = useState(0);
-  const touches = opened >= drawing.gapeDeg;
-  const points = [...drawing.head.head.flatMap((s) => s.points), ...drawing.basket.flatMap((s) => s.points)];
-  const box = viewBoxOf(points, 10);
-  const height = box.height + 22;
-  const font = box.width * LABEL_SHARE;
+  const [pushed, setPushed] = useState(false);
+  const touches = gapeClass !== null && opened >= drawing.gapeDeg;
   return (
     <Box>
-      <chakra.svg
-        viewBox={`${box.x - 2 * font} ${box.y - 14} ${box.width + 2 * font} ${height}`}
-        role="img"
-        aria-label={`${fit.model} ${fit.sizeLabel} over the snout, to scale, jaw opened ${opened} degrees`}
-        width="full"
-        maxH="46vh"
-        color="fg"
-      >
-        <Head drawing={drawing.head} coat={coat} opened={Math.min(opened, WIDEST)} />
-        <Basket strokes={drawing.basket} />
-        {drawing.dimensions
-          .filter((d) => d.name !== 'chinRoom' || opened === 0)
-          .map((d) => (
-            <DimensionLine key={d.name} dimension={d} font={font} unit={unit} />
-          ))}
-      </chakra.svg>
-      <Flex align="center" gap="5" wrap="wrap">
-        <Slider.Root
-          flex="1 1 16rem"
-          min={0}
-          max={WIDEST}
-          step={1}
-          value={[opened]}
-          onValueChange={(e) => setOpened(e.value[0] ?? 0)}
-          aria-label={['Open the jaw, degrees']}
-        >
-          <Flex justify="space-between">
-            <Slider.Label>Open the jaw</Slider.Label>
-            <Text fontWeight="700">{opened}°</Text>
-          </Flex>
-          <Slider.Control>
-            <Slider.Track bg="border.strong">
-              <Slider.Range bg="accent" />
-            </Slider.Track>
-            <Slider.Thumbs borderColor="fg" />
-            <Slider.Marks
-              marks={[
-                { value: Math.min(neededDeg, WIDEST), label: `${neededDeg}° needed` },
-                ...(Math.abs(drawing.gapeDeg - neededDeg) > 9
-                  ? [{ value: Math.min(drawing.gapeDeg, WIDEST), label: `${Math.round(drawing.gapeDeg)}° touches` }]
-                  : []),
-              ]}
-            />
-          </Slider.Control>
-        </Slider.Root>
-        <Text role="status" fontSize="lg" minW="15rem">
-          <b>{Math.round(drawing.gapeDeg)}°</b> {fit.gapeClass ? gapeWords[fit.gapeClass] : ''}
-          {touches && opened > 0 ? (
-            <chakra.span color="stop" fontWeight="700">
-              {' '}
-              · the jaw touches the floor
-            </chakra.span>
-          ) : null}
-        </Text>
-        <Sections drawing={drawing} coat={coat} />
-      </Flex>
+      <Side
+        label={`${name} over the snout, to scale, ${pushed ? 'pushed back until the nose touches' : `jaw opened ${opened} degrees`}`}
+        drawing={drawing}
+        over={over}
+        coat={coat}
+        opened={opened}
+        pushed={pushed}
+        maxH={compact ? '34vh' : '46vh'}
+      />
+      {gapeClass !== null && (
+        <Flex align="center" gap="5" wrap="wrap">
+          <Slide
+            label="Open the jaw"
+            suffix="°"
+            value={opened}
+            max={WIDEST}
+            marks={[
+              { value: Math.min(neededDeg, WIDEST), label: `${neededDeg}° needed` },
+              ...(Math.abs(drawing.gapeDeg - neededDeg) > 9
+                ? [{ value: Math.min(drawing.gapeDeg, WIDEST), label: `${Math.round(drawing.gapeDeg)}° touches` }]
+                : []),
+            ]}
+            onChange={(deg) => {
+              setOpened(deg);
+              setPushed(false);
+            }}
+          />
+          <Box minW="13rem">
+            <Text role="status" fontSize="lg">
+              <b>{Math.round(drawing.gapeDeg)}°</b> {gapeWords[gapeClass]}
+              {touches && opened > 0 ? (
+                <chakra.span color="stop" fontWeight="700">
+                  {' '}
+                  · the jaw touches the floor
+                </chakra.span>
+              ) : null}
+            </Text>
+            <Button
+              size="xs"
+              variant="outline"
+              borderColor="border.strong"
+              aria-pressed={pushed}
+              onClick={() => setPushed(!pushed)}
+            >
+              {pushed ? 'Let it sit' : 'Push it back'}
+            </Button>
+          </Box>
+          {!compact && <Sections drawing={drawing} over={over} coat={coat} />}
+        </Flex>
+      )}
     </Box>
   );
 }
 
-function Basket({ strokes }: { strokes: Schemas['Stroke'][] }) {
-  const width: Record<string, number> = { wall: 4, strap: 5, rail: 2.5, bar: 2.5 };
+function Side({
+  label,
+  drawing,
+  over,
+  coat,
+  opened,
+  pushed,
+  maxH,
+}: {
+  label: string;
+  drawing: Drawing;
+  over?: Drawing | undefined;
+  coat: string;
+  opened: number;
+  pushed: boolean;
+  maxH: string;
+}) {
+  const { unit } = useUnit();
+  const points = [...drawing.head.head, ...drawing.basket, ...(over?.basket ?? [])].flatMap((s) => s.points);
+  const box = viewBoxOf(points, 10);
+  const font = box.width * LABEL_SHARE;
+  const shown = (strokes: Schemas['Stroke'][]) =>
+    strokes.filter((s) => (pushed ? s.name === 'shove' : s.name !== 'shove'));
+  return (
+    <chakra.svg
+      viewBox={`${box.x - 2 * font} ${box.y - 14} ${box.width + 2 * font} ${box.height + 22}`}
+      role="img"
+      aria-label={label}
+      width="full"
+      maxH={maxH}
+      color="fg"
+    >
+      <Head drawing={drawing.head} coat={coat} opened={Math.min(opened, WIDEST)} />
+      {over && <Basket strokes={shown(over.basket)} second />}
+      <Basket strokes={shown(drawing.basket)} />
+      {!pushed &&
+        drawing.dimensions
+          .filter((d) => d.name !== 'chinRoom' || opened === 0)
+          .map((d) => (
+            <DimensionLine key={d.name} dimension={d} says={labels[d.name] ?? d.name} font={font} unit={unit} />
+          ))}
+    </chakra.svg>
+  );
+}
+
+/** A plain drawing without controls, for what was chosen earlier and for the catalogue. */
+export function StillView({
+  label,
+  drawing,
+  coat,
+  maxH = '30vh',
+}: {
+  label: string;
+  drawing: Drawing;
+  coat: string;
+  maxH?: string;
+}) {
+  return <Side label={label} drawing={drawing} coat={coat} opened={0} pushed={false} maxH={maxH} />;
+}
+
+function Basket({ strokes, second = false }: { strokes: Schemas['Stroke'][]; second?: boolean }) {
+  const width: Record<string, number> = { wall: 4, shove: 4, strap: 5, rail: 2.5, bar: 2.5 };
   return (
     <g strokeLinejoin="round" strokeLinecap="round">
       {strokes.map((s, i) => (
@@ -105,11 +165,12 @@ function Basket({ strokes }: { strokes: Schemas['Stroke'][] }) {
             strokeWidth={`${(width[s.name] ?? 2) + 2.5}px`}
             vectorEffect="non-scaling-stroke"
           />
-          <path
+          <chakra.path
             d={outlinePath(s)}
             fill="none"
-            stroke="currentColor"
-            strokeWidth={width[s.name] ?? 2}
+            stroke={second ? 'accentInk' : 'currentColor'}
+            strokeDasharray={second ? '9 6' : undefined}
+            strokeWidth={`${width[s.name] ?? 2}px`}
             vectorEffect="non-scaling-stroke"
           />
         </g>
@@ -118,8 +179,18 @@ function Basket({ strokes }: { strokes: Schemas['Stroke'][] }) {
   );
 }
 
-function DimensionLine({ dimension, font, unit }: { dimension: Schemas['DimensionDto']; font: number; unit: Unit }) {
-  const { from, to, mm, name } = dimension;
+function DimensionLine({
+  dimension,
+  says,
+  font,
+  unit,
+}: {
+  dimension: Schemas['DimensionDto'];
+  says: string;
+  font: number;
+  unit: Unit;
+}) {
+  const { from, to, mm } = dimension;
   const upright = from.x === to.x;
   const tick = font * 0.45;
   const at = upright
@@ -128,18 +199,12 @@ function DimensionLine({ dimension, font, unit }: { dimension: Schemas['Dimensio
   const ends = upright
     ? [from, to].map((p) => `M${p.x - tick} ${p.y}h${2 * tick}`)
     : [from, to].map((p) => `M${p.x} ${p.y - tick}v${2 * tick}`);
-  const text = `${labels[name] ?? name} ${lengthText(mm, unit)}`;
+  const line = `M${from.x} ${from.y}L${to.x} ${to.y}${ends.join('')}`;
   return (
     <g>
+      <chakra.path d={line} stroke="bg" strokeWidth="6px" vectorEffect="non-scaling-stroke" fill="none" />
       <chakra.path
-        d={`M${from.x} ${from.y}L${to.x} ${to.y}${ends.join('')}`}
-        stroke="bg"
-        strokeWidth="6px"
-        vectorEffect="non-scaling-stroke"
-        fill="none"
-      />
-      <chakra.path
-        d={`M${from.x} ${from.y}L${to.x} ${to.y}${ends.join('')}`}
+        d={line}
         stroke={mm < 0 ? 'stop' : 'currentColor'}
         strokeWidth="2px"
         vectorEffect="non-scaling-stroke"
@@ -148,7 +213,7 @@ function DimensionLine({ dimension, font, unit }: { dimension: Schemas['Dimensio
       <chakra.text
         x={at.x}
         y={at.y}
-        fontSize={`${font}px`}
+        style={{ fontSize: font }}
         fontWeight="700"
         textAnchor={upright ? 'end' : 'middle'}
         fill={mm < 0 ? 'stop' : 'currentColor'}
@@ -157,38 +222,81 @@ function DimensionLine({ dimension, font, unit }: { dimension: Schemas['Dimensio
         paintOrder="stroke"
         strokeLinejoin="round"
       >
-        {text}
+        {`${says} ${lengthText(mm, unit)}`}
       </chakra.text>
     </g>
   );
 }
 
-/** Snout inside basket, cut at the rear edge, same scale for both. */
-function Sections({ drawing, coat }: { drawing: Schemas['FitDrawingDto']; coat: string }) {
-  const box = viewBoxOf([...drawing.basketSection.points, ...drawing.head.section.points], 4);
+/** Snout inside basket, cut at the rear edge, same scale for both, with width and depth. */
+function Sections({ drawing, over, coat }: { drawing: Drawing; over?: Drawing | undefined; coat: string }) {
+  const { unit } = useUnit();
+  const points = [
+    ...drawing.basketSection.points,
+    ...drawing.head.section.points,
+    ...(over?.basketSection.points ?? []),
+    ...drawing.sectionDimensions.flatMap((d) => [d.from, d.to]),
+  ];
+  const tight = viewBoxOf(points, 0);
+  const font = tight.width * 0.1;
+  const box = viewBoxOf(points, font * 1.4);
+  const room = font * 4;
+  const basket = drawing.sectionDimensions.filter((d) => d.name.startsWith('basket'));
+  const snout = drawing.sectionDimensions.filter((d) => d.name.startsWith('snout'));
   return (
-    <chakra.svg
-      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
-      role="img"
-      aria-label="Section at the rear edge: snout inside the basket"
-      height="7rem"
-      width="7rem"
-      color="fg"
-    >
-      <path
-        d={outlinePath(drawing.head.section)}
-        fill={coat}
-        stroke="currentColor"
-        strokeWidth="1.2"
-        vectorEffect="non-scaling-stroke"
-      />
-      <path
-        d={outlinePath(drawing.basketSection)}
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="3"
-        vectorEffect="non-scaling-stroke"
-      />
-    </chakra.svg>
+    <Box>
+      <chakra.svg
+        viewBox={`${box.x} ${box.y} ${box.width + room} ${box.height}`}
+        role="img"
+        aria-label="Section at the rear edge: snout inside the basket"
+        height="11rem"
+        width="13rem"
+        color="fg"
+      >
+        <path
+          d={outlinePath(drawing.head.section)}
+          fill={coat}
+          stroke="currentColor"
+          strokeWidth="1.2"
+          vectorEffect="non-scaling-stroke"
+        />
+        {over && (
+          <chakra.path
+            d={outlinePath(over.basketSection)}
+            fill="none"
+            stroke="accentInk"
+            strokeDasharray="7 5"
+            strokeWidth="3px"
+            vectorEffect="non-scaling-stroke"
+          />
+        )}
+        <path
+          d={outlinePath(drawing.basketSection)}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="3"
+          vectorEffect="non-scaling-stroke"
+        />
+        {basket.map((d) => {
+          const upright = d.from.x === d.to.x;
+          return (
+            <chakra.text
+              key={d.name}
+              x={upright ? d.from.x + font * 0.3 : 0}
+              y={upright ? (d.from.y + d.to.y) / 2 : d.from.y}
+              style={{ fontSize: font }}
+              fontWeight="700"
+              fill="currentColor"
+              textAnchor={upright ? 'start' : 'middle'}
+            >
+              {lengthText(d.mm, unit)}
+            </chakra.text>
+          );
+        })}
+      </chakra.svg>
+      <Text fontSize="sm" color="fg.muted" textAlign="center">
+        snout {snout.map((d) => lengthText(d.mm, unit, false)).join(' × ')} {unit}
+      </Text>
+    </Box>
   );
 }

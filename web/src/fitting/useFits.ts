@@ -1,4 +1,5 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback } from 'react';
 import { useDogChanged } from '../dogs/useDog';
 import { api, ask, words, type Schemas } from '../shared/api';
 import { complain, notify } from '../shared/notices';
@@ -9,42 +10,130 @@ export interface Question {
   uses: Schemas['Purpose'][] | null;
   school: Schemas['School'] | null;
   fingers: number | null;
+  minutes: number | null;
+  warm: boolean | null;
 }
+
+/** What the list is narrowed to. */
+export interface Filters {
+  inVan: boolean;
+  mostPrice: number | null;
+  /** The last day of delivery, as an ISO date. */
+  by: string | null;
+}
+
+export const noQuestion: Question = { uses: null, school: null, fingers: null, minutes: null, warm: null };
 
 const queryOf = (question: Question, unit: Unit) => ({
   unit,
   uses: question.uses ?? undefined,
   school: question.school ?? undefined,
   fingers: question.fingers ?? undefined,
+  minutes: question.minutes ?? undefined,
+  warm: question.warm ?? undefined,
 });
 
-export const useFits = (dogId: string, question: Question, unit: Unit) =>
+export const useFits = (dogId: string, question: Question, filters: Filters, unit: Unit) =>
   useQuery({
-    queryKey: ['fits', dogId, question, unit],
-    queryFn: () =>
-      ask(api.GET('/api/dogs/{id}/fits', { params: { path: { id: dogId }, query: queryOf(question, unit) } })),
-    placeholderData: (before) => before,
-  });
-
-export const useFit = (dogId: string, sizeId: string | null, question: Question, unit: Unit) =>
-  useQuery({
-    queryKey: ['fits', dogId, question, unit, sizeId],
+    queryKey: ['fits', dogId, question, filters, unit],
     queryFn: () =>
       ask(
-        api.GET('/api/dogs/{id}/fits/{sizeId}', {
-          params: { path: { id: dogId, sizeId: sizeId ?? '' }, query: queryOf(question, unit) },
+        api.GET('/api/dogs/{id}/fits', {
+          params: {
+            path: { id: dogId },
+            query: {
+              ...queryOf(question, unit),
+              inVan: filters.inVan || undefined,
+              mostPrice: filters.mostPrice ?? undefined,
+              by: filters.by ?? undefined,
+            },
+          },
         }),
       ),
-    enabled: sizeId !== null,
-    placeholderData: (before) => before,
+    placeholderData: keepPreviousData,
   });
+
+const fitOf = (dogId: string, sizeId: string, question: Question, unit: Unit) => ({
+  queryKey: ['fits', dogId, question, unit, sizeId],
+  queryFn: () =>
+    ask(
+      api.GET('/api/dogs/{id}/fits/{sizeId}', {
+        params: { path: { id: dogId, sizeId }, query: queryOf(question, unit) },
+      }),
+    ),
+});
+
+/** One muzzle on the dog; the one before stays while the next is on its way. */
+export const useFit = (dogId: string, sizeId: string | null, question: Question, unit: Unit) =>
+  useQuery({
+    ...fitOf(dogId, sizeId ?? '', question, unit),
+    enabled: sizeId !== null,
+    placeholderData: keepPreviousData,
+  });
+
+/** Fetches a muzzle that may be taken in hand next. */
+export function useFetchAhead(dogId: string, question: Question, unit: Unit) {
+  const queries = useQueryClient();
+  return useCallback(
+    (sizeId: string) => void queries.prefetchQuery({ ...fitOf(dogId, sizeId, question, unit), staleTime: 30_000 }),
+    [queries, dogId, question, unit],
+  );
+}
+
+/** Every muzzle chosen for a dog, each as it was. */
+export const useChoices = (dogId: string) =>
+  useQuery({
+    queryKey: ['choices', dogId],
+    queryFn: () => ask(api.GET('/api/dogs/{id}/choices', { params: { path: { id: dogId } } })),
+  });
+
+export const useOrder = (dogId: string, unit: Unit) =>
+  useQuery({
+    queryKey: ['order', dogId, unit],
+    queryFn: () => ask(api.GET('/api/dogs/{id}/order', { params: { path: { id: dogId }, query: { unit } } })),
+  });
+
+/** Overrules a line of the brief, or lets it stand again. */
+export function useOverrule(dogId: string) {
+  const queries = useQueryClient();
+  const done = () => queries.invalidateQueries({ queryKey: ['fits', dogId] });
+  const overrule = (lineId: string, note: string) =>
+    ask(api.PUT('/api/dogs/{id}/brief/{lineId}', { params: { path: { id: dogId, lineId } }, body: { note } })).then(
+      done,
+    );
+  const letStand = async (lineId: string, note: string) => {
+    try {
+      await ask(api.DELETE('/api/dogs/{id}/brief/{lineId}', { params: { path: { id: dogId, lineId } } }));
+      await done();
+      notify('The line stands again.', () => void overrule(lineId, note));
+    } catch (error) {
+      complain(words(error));
+    }
+  };
+  return { overrule, letStand };
+}
+
+/** How the practice fits: kept at every change. */
+export function useFitSettings() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas['FitSettingsEntry']) => ask(api.PUT('/api/fit-settings', { body })),
+    onSuccess: () => queries.invalidateQueries(),
+    onError: (error) => complain(words(error)),
+  });
+}
 
 export function useChoose(dogId: string) {
   const changed = useDogChanged();
+  const queries = useQueryClient();
+  const done = async () => {
+    await changed(dogId);
+    await queries.invalidateQueries({ queryKey: ['choices', dogId] });
+  };
   const withdraw = async (choiceId: string) => {
     try {
       await ask(api.POST('/api/dogs/{id}/choice/{choiceId}/withdraw', { params: { path: { id: dogId, choiceId } } }));
-      await changed(dogId);
+      await done();
     } catch (error) {
       complain(words(error));
     }
@@ -53,7 +142,7 @@ export function useChoose(dogId: string) {
     mutationFn: (entry: Schemas['ChoiceEntry']) =>
       ask(api.POST('/api/dogs/{id}/choice', { params: { path: { id: dogId } }, body: entry })),
     onSuccess: async (choice) => {
-      await changed(dogId);
+      await done();
       notify(
         `${choice.kept.model} ${choice.kept.size.label} is kept with its reasons.`,
         () => void withdraw(choice.id),

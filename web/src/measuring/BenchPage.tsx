@@ -1,183 +1,177 @@
-import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { useRef, useState } from 'react';
+import { Box, Button, Flex, Grid, Link, Text } from '@chakra-ui/react';
+import { useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useThisDog } from '../dogs/useDog';
-import type { Schemas } from '../shared/api';
 import { Key } from '../shared/Mark';
-import { useUnit } from '../shared/units';
+import { lengthText, useUnit } from '../shared/units';
+import { useKept } from '../shared/useKept';
 import { Waiting } from '../shared/Waiting';
-import { Why } from '../shared/Why';
-import { HeadView } from './HeadView';
+import { Drafts, type Draft } from './drafts';
+import { LiveAirway, LiveFindings, LiveHead, LiveHeadShape, meanOf } from './Live';
+import { MissingPanel } from './MissingPanel';
 import { ReadingLine } from './ReadingLine';
-import { linesOf, useBench, type Bench, type Line } from './useBench';
+import { SetBar } from './SetBar';
+import { StringSheet } from './StringSheet';
+import { isOn, linesOf, type Line } from './lines';
+import { useBench, type Tool } from './useBench';
+import { useTape } from './useTape';
+import { WalkThrough } from './WalkThrough';
 
-/** The measuring bench: readings down the right, the dog's head beside them, what disagrees below. */
+/** The measuring bench: the readings the school asks for, the dog's head beside them, what disagrees below. */
 export function BenchPage() {
   const card = useThisDog();
+  const dogId = card.dog.id;
   const { unit } = useUnit();
-  const { bench, add, remove } = useBench(card.dog.id, unit);
-  const [active, setActive] = useState<Line | null>(null);
-  const list = useRef<HTMLUListElement>(null);
+  const { bench, add, remove, judge, editSet } = useBench(dogId, unit);
+  const [drafts] = useState(() => new Drafts());
+  const [tool, setTool] = useState<Tool>('softTape');
+  const [by, setBy] = useKept('jaunty-badge.taken-by', '');
+  const [mode, setMode] = useState<'list' | 'walk' | 'string'>('list');
+  const [step, setStep] = useState(0);
+  const lines = bench.data ? linesOf(bench.data) : { asked: [], others: [] };
+  const first = lines.asked[0] ?? null;
+
+  const keep = (line: Line, { text, fromTape }: Draft) =>
+    add.mutateAsync({
+      id: crypto.randomUUID(),
+      measure: line.guide.measure,
+      side: line.side,
+      text,
+      tool: fromTape ? 'digitalTape' : tool,
+      takenBy: by,
+    });
+  // A reading of the tape lands in the field in hand; one that finds text there is kept at once, so that neither is lost.
+  const tape = useTape((mm) => {
+    const line = drafts.active ?? first;
+    if (!line) return;
+    const text = `${mm} mm`;
+    if (drafts.of(line.key).text.trim() === '') drafts.type(line, text, true);
+    else void keep(line, { text, fromTape: true });
+  });
   if (!bench.data) return <Waiting query={bench} />;
-  const lines = linesOf(bench.data);
-  const shown = active ?? lines[0] ?? null;
+  const data = bench.data;
 
-  const focus = (measure: Schemas['Measure']) =>
-    list.current?.querySelector<HTMLInputElement>(`[data-reading^="${measure}"]`)?.focus();
-  const next = (at: number) => {
-    const fields = list.current?.querySelectorAll<HTMLInputElement>('[data-reading]');
-    fields?.[(at + 1) % fields.length]?.focus();
+  const walkTo = (at: number) => {
+    const line = lines.asked[at];
+    setStep(at);
+    if (line) drafts.take(line);
+    else setMode('list');
   };
-
-  // A refused reading is gone back to, unless the next one is being typed already.
-  const back = (field: HTMLElement | null) => {
-    const now = document.activeElement;
-    if (!(now instanceof HTMLInputElement) || now.value === '') field?.focus();
+  const next = (line: Line) => {
+    const at = lines.asked.findIndex((l) => l.key === line.key);
+    if (mode === 'walk') walkTo(at + 1);
+    else if (at >= 0) goTo((lines.asked[at + 1] ?? first)?.key ?? '');
   };
+  const live = { dogId, bench: data, drafts, first, tool };
+  const field = { dogId, drafts, tool, onAdd: keep, onNext: next };
+  const rows = (some: Line[]) =>
+    some.map((line) => (
+      <ReadingLine
+        key={line.key}
+        {...field}
+        line={line}
+        readings={data.readings.filter((r) => isOn(line, r))}
+        measured={data.measures.find((m) => isOn(line, m))}
+        change={data.changes.find((c) => isOn(line, c))}
+        doubtful={data.findings.some((f) => f.severity === 'check' && f.measures.includes(line.guide.measure))}
+        onRemove={(reading) => void remove(reading)}
+        onJudge={judge}
+      />
+    ));
+  const walked = mode === 'walk' ? lines.asked[step] : undefined;
+  const mean = meanOf(walked ?? null, data.measures);
+  const read = lines.others.filter((line) => data.measures.some((m) => isOn(line, m))).length;
 
   return (
     <Grid
-      templateColumns={{ base: '1fr', lg: 'minmax(0, 1.15fr) minmax(26rem, 1fr)' }}
-      gap={{ base: 4, lg: 10 }}
+      templateColumns={{ base: '1fr', lg: 'minmax(0, 1.1fr) minmax(27rem, 1fr)' }}
+      gap={{ base: 4, lg: 8 }}
       alignItems="start"
     >
       <Box position={{ lg: 'sticky' }} top="4">
-        <HeadView
-          drawing={bench.data.drawing}
-          coat={card.coatHex}
-          active={shown?.guide.measure ?? null}
-          label={`Head of ${card.dog.name}, side view and section, to scale. Marked: ${shown?.guide.name ?? 'nothing'}.`}
-        />
-        {shown && (
-          <Box mt="2" maxW="38rem" aria-live="polite">
-            <Heading as="h2" size="xl">
-              {shown.guide.name}
-              {shown.side ? `, ${shown.side}` : ''}
-            </Heading>
-            <Text>{shown.guide.where}</Text>
-            <Text>{shown.guide.how}</Text>
-            <Text color="fg.muted">
-              Usual mistake: {shown.guide.mistake.charAt(0).toLowerCase() + shown.guide.mistake.slice(1)}
-            </Text>
-          </Box>
-        )}
+        <LiveHead {...live} name={card.dog.name} coat={card.coatHex} tape={tape} walking={mode === 'walk'} />
       </Box>
       <Box>
-        <Text fontSize="sm" color="fg.muted" mb="1">
-          Type as you read: 95 · 9,5 cm · 3 3/4 in. <Key>Enter</Key> saves and goes on. Two or three readings of each
-          are better than one.
-        </Text>
-        <ul ref={list}>
-          {lines.map((line, i) => (
-            <ReadingLine
-              key={line.guide.measure + (line.side ?? '')}
-              line={line}
-              readings={bench.data.readings.filter((r) => r.measure === line.guide.measure && r.side === line.side)}
-              measured={bench.data.measures.find((m) => m.measure === line.guide.measure && m.side === line.side)}
-              doubtful={bench.data.findings.some(
-                (f) => f.severity === 'check' && f.measures.includes(line.guide.measure),
-              )}
-              onFocus={() => setActive(line)}
-              onAdd={(text) =>
-                add.mutateAsync({ id: crypto.randomUUID(), measure: line.guide.measure, side: line.side, text })
-              }
-              onNext={() => next(i)}
-              onFail={back}
-              onRemove={(reading) => void remove(reading)}
-            />
-          ))}
-        </ul>
-        <Findings bench={bench.data} onRetake={focus} />
-        <HeadShape card={card} />
-        <Missing bench={bench.data} dogId={card.dog.id} />
+        <LiveAirway {...live} />
+        {data.measureAgain.map((why) => (
+          <Text key={why} borderLeftWidth="4px" borderColor="accent" ps="3" mb="2">
+            <b>Measure again:</b> {why}
+          </Text>
+        ))}
+        {walked ? (
+          <WalkThrough
+            {...field}
+            line={walked}
+            at={step}
+            of={lines.asked.length}
+            shown={mean === undefined ? null : lengthText(mean, unit)}
+            onBack={() => walkTo(step - 1)}
+            onLeave={() => setMode('list')}
+          />
+        ) : (
+          <>
+            <SetBar set={data.set} tool={tool} onTool={setTool} by={by} onBy={setBy} onEdit={editSet} />
+            <Flex gap="2" wrap="wrap" my="2" align="center">
+              <Mode
+                onClick={() => {
+                  setMode('walk');
+                  walkTo(0);
+                }}
+              >
+                Walk me through
+              </Mode>
+              <Mode onClick={() => setMode(mode === 'string' ? 'list' : 'string')}>String and ruler</Mode>
+              <Way to={`/dogs/${dogId}/measure/photos`}>From a photo</Way>
+              <Way to={`/dogs/${dogId}/measure/history`}>
+                History{data.set.setsBefore > 0 ? ` (${data.set.setsBefore + 1} sets)` : ''}
+              </Way>
+            </Flex>
+            {mode === 'string' && (
+              <StringSheet
+                lines={[...lines.asked, ...lines.others]}
+                onAdd={(reading) => add.mutateAsync({ ...reading, takenBy: by })}
+                onClose={() => setMode('list')}
+              />
+            )}
+            <Text fontSize="sm" color="fg.muted">
+              Type as you read: 95 · 9,5 cm · 3 3/4 in. <Key>Enter</Key> keeps it and goes on.
+            </Text>
+            <ul>{rows(lines.asked)}</ul>
+            <Box as="details" mt="2">
+              <Box as="summary" cursor="pointer" fontWeight="700" py="1">
+                More measures{read > 0 ? `, ${read} read` : ''}
+              </Box>
+              <ul>{rows(lines.others)}</ul>
+            </Box>
+            <LiveFindings {...live} onRetake={goTo} />
+            <MissingPanel bench={data} dogId={dogId} />
+            <LiveHeadShape {...live} />
+          </>
+        )}
       </Box>
     </Grid>
   );
 }
 
-function Findings({ bench, onRetake }: { bench: Bench; onRetake: (measure: Schemas['Measure']) => void }) {
-  if (bench.findings.length === 0) return null;
+/** Puts the focus into the field of a measure, or of one of its sides. */
+function goTo(key: string) {
+  const field = document.querySelector<HTMLInputElement>(`[data-reading^="${key}"]`);
+  field?.closest('details')?.setAttribute('open', '');
+  field?.focus();
+}
+
+function Mode({ onClick, children }: { onClick: () => void; children: string }) {
   return (
-    <Box as="section" mt="5" aria-label="Cross-checks">
-      <Heading as="h2" size="lg">
-        Worth a second look
-      </Heading>
-      <ul>
-        {bench.findings.map((f) => (
-          <Flex as="li" key={f.code + f.message} gap="3" py="2" align="start">
-            <Box
-              as="span"
-              fontWeight="700"
-              flexShrink="0"
-              borderWidth="1.5px"
-              borderColor={f.severity === 'check' ? 'stop' : 'border.strong'}
-              color={f.severity === 'check' ? 'stop' : 'fg'}
-              px="1.5"
-              borderRadius="sm"
-              fontSize="sm"
-            >
-              {f.severity === 'check' ? '△ Check' : '○ Note'}
-            </Box>
-            <Box flex="1">
-              <Text>{f.message}</Text>
-              <Flex align="center" gap="2">
-                <Text fontWeight="700">{f.retake}</Text>
-                <Why basis={f.basis} about={f.message} />
-              </Flex>
-            </Box>
-            {f.measures[0] && (
-              <Button
-                size="sm"
-                variant="outline"
-                borderColor="border.strong"
-                onClick={() => f.measures[0] && onRetake(f.measures[0])}
-                aria-label={`Take again: ${f.retake}`}
-              >
-                Take again
-              </Button>
-            )}
-          </Flex>
-        ))}
-      </ul>
-    </Box>
+    <Button size="xs" variant="outline" borderColor="border.strong" onClick={onClick}>
+      {children}
+    </Button>
   );
 }
 
-function HeadShape({ card }: { card: Schemas['DogCardDto'] }) {
+function Way({ to, children }: { to: string; children: ReactNode }) {
   return (
-    <Flex mt="4" align="center" gap="2">
-      <Text>
-        Head shape: <b>{card.headShape.shape}</b>. {card.headShape.reason}
-      </Text>
-      <Why basis={card.headShape.basis} about="Head shape" />
-    </Flex>
-  );
-}
-
-function Missing({ bench, dogId }: { bench: Bench; dogId: string }) {
-  const ready = !bench.missing.some((m) => m.blocking) && !bench.findings.some((f) => f.severity === 'check');
-  const name = (m: Schemas['MissingMeasure']) =>
-    (bench.guides.find((g) => g.measure === m.measure)?.name ?? m.measure).toLowerCase() + (m.side ? ` ${m.side}` : '');
-  return (
-    <Box mt="4">
-      {bench.missing.length === 0 ? (
-        <Text>Everything is read.</Text>
-      ) : (
-        <Text>Still wanting: {bench.missing.map((m) => `${name(m)} (${m.neededFor})`).join('; ')}.</Text>
-      )}
-      {bench.canFit && (
-        <Button
-          asChild
-          mt="3"
-          colorPalette={ready ? 'marigold' : 'spruce'}
-          variant={ready ? 'solid' : 'outline'}
-          borderColor="border.strong"
-        >
-          <RouterLink to={`/dogs/${dogId}/fit`}>
-            {ready ? 'Choose a muzzle' : 'Look at muzzles with what there is'}
-          </RouterLink>
-        </Button>
-      )}
-    </Box>
+    <Link asChild fontSize="sm" textDecoration="underline" color="fg">
+      <RouterLink to={to}>{children}</RouterLink>
+    </Link>
   );
 }

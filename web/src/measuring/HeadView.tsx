@@ -1,10 +1,18 @@
-import { chakra } from '@chakra-ui/react';
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { outlinePath, pathOf, viewBoxOf, type Point } from '../shared/drawing';
+import type { Line } from './lines';
 
 type Drawing = Schemas['HeadDrawing'];
+type View = Schemas['DrawingView'];
+type Mark = Schemas['MeasureMark'];
 
-const line = { vectorEffect: 'non-scaling-stroke', fill: 'none', stroke: 'currentColor' } as const;
+const views: [View, string][] = [
+  ['side', 'from the side'],
+  ['top', 'from above'],
+  ['front', 'from the front'],
+];
 
 /** The closed head: filled shapes with the jaw behind them. The jaw may be turned about its hinge. */
 export function Head({ drawing, coat, opened = 0 }: { drawing: Drawing; coat: string; opened?: number }) {
@@ -18,84 +26,219 @@ export function Head({ drawing, coat, opened = 0 }: { drawing: Drawing; coat: st
         strokeWidth="1.5"
         vectorEffect="non-scaling-stroke"
       />
-      {drawing.head.map((stroke) => (
-        <path
-          key={stroke.name}
-          d={outlinePath(stroke)}
-          fill={stroke.name === 'head' || stroke.name === 'ear' ? coat : '#1c1a18'}
-          fillOpacity={stroke.name === 'ear' ? 0.9 : 1}
-          stroke="currentColor"
-          strokeWidth="1.5"
-          vectorEffect="non-scaling-stroke"
-        />
-      ))}
+      <Shapes strokes={drawing.head} coat={coat} />
     </g>
   );
 }
 
+function Shapes({ strokes, coat }: { strokes: Drawing['head']; coat: string }) {
+  return strokes.map((stroke, i) => (
+    <path
+      key={i}
+      d={outlinePath(stroke)}
+      fill={!stroke.closed ? 'none' : ['head', 'ear', 'section'].includes(stroke.name) ? coat : '#1c1a18'}
+      fillOpacity={stroke.name === 'ear' ? 0.9 : 1}
+      stroke="currentColor"
+      strokeWidth="1.5"
+      vectorEffect="non-scaling-stroke"
+    />
+  ));
+}
+
 /** Where a measure runs: a broad accent band with a fine line on it. */
-function Mark({ paths }: { paths: Point[][] }) {
+function Band({ paths }: { paths: Point[][] }) {
   return paths.map((points, i) => (
     <g key={i} strokeLinecap="round">
       <chakra.path d={pathOf(points)} fill="none" stroke="bg" strokeWidth="9px" vectorEffect="non-scaling-stroke" />
       <chakra.path d={pathOf(points)} fill="none" stroke="accent" strokeWidth="6px" vectorEffect="non-scaling-stroke" />
-      <path d={pathOf(points)} {...line} strokeWidth="1.4" />
+      <path d={pathOf(points)} fill="none" stroke="currentColor" strokeWidth="1.4" vectorEffect="non-scaling-stroke" />
     </g>
   ));
 }
 
-/** The dog's head to scale, side view and section, with the measure in hand marked. */
-export function HeadView({
+/** Text that can be read over anything. */
+const Words = chakra('text', {
+  base: { fill: 'fg', stroke: 'bg', strokeWidth: '4px', paintOrder: 'stroke', vectorEffect: 'non-scaling-stroke' },
+});
+
+function Landmarks({ mark, font }: { mark: Mark; font: number }) {
+  const middle = mark.landmarks.reduce((sum, l) => sum + l.at.x, 0) / mark.landmarks.length;
+  return mark.landmarks.map((landmark, i) => {
+    const left = mark.landmarks.length > 1 && landmark.at.x < middle;
+    return (
+      <g key={i}>
+        <circle cx={landmark.at.x} cy={landmark.at.y} r={font * 0.3} fill="currentColor" />
+        <Words
+          x={landmark.at.x + (left ? -0.6 : 0.6) * font}
+          y={landmark.at.y + font * 1.15}
+          textAnchor={left ? 'end' : 'start'}
+          style={{ fontSize: font }}
+        >
+          {landmark.name}
+        </Words>
+      </g>
+    );
+  });
+}
+
+/** A dimension line with its end strokes and the value along it. */
+function Dimension({ ends, value, font }: { ends: Point[]; value: string; font: number }) {
+  const [from, to] = ends;
+  if (!from || !to) return null;
+  const upright = from.x === to.x;
+  const [nx, ny] = upright ? [font * 0.45, 0] : [0, font * 0.45];
+  const tick = (p: Point) =>
+    pathOf([
+      { x: p.x - nx, y: p.y - ny },
+      { x: p.x + nx, y: p.y + ny },
+    ]);
+  return (
+    <g fill="none" stroke="currentColor" strokeWidth="1.2" vectorEffect="non-scaling-stroke">
+      <path d={pathOf([from, to]) + tick(from) + tick(to)} vectorEffect="non-scaling-stroke" />
+      <Words
+        x={(from.x + to.x) / 2 + (upright ? -0.5 * font : 0)}
+        y={(from.y + to.y) / 2 + (upright ? 0.35 * font : -0.45 * font)}
+        textAnchor={upright ? 'end' : 'middle'}
+        style={{ fontSize: font * 1.35, fontWeight: 700 }}
+      >
+        {value}
+      </Words>
+    </g>
+  );
+}
+
+/** One view of the head. Its frame holds every mark there is, so that it stands still when another measure is in hand. */
+function Picture({
   drawing,
+  view,
   coat,
-  active,
+  line,
+  value,
+  large,
   label,
 }: {
   drawing: Drawing;
+  view: View;
   coat: string;
-  active: Schemas['Measure'] | null;
+  line: Line | null;
+  value: string | null;
+  large: boolean;
   label: string;
 }) {
-  const marks = drawing.marks.filter((m) => m.measure === active);
-  const side = [...drawing.head, drawing.jaw]
-    .flatMap((s) => s.points)
-    .concat(drawing.marks.filter((m) => !m.inSection).flatMap((m) => m.paths.flat()));
-  const box = viewBoxOf(side, 8);
-  const section = viewBoxOf(drawing.section.points, 0);
-  const room = section.width * 0.45;
-  const width = box.width + section.width + room;
-  const height = Math.max(box.height, section.height + 20);
-  const sectionX = box.x + box.width + room / 2 + section.width / 2;
-  const sectionY = box.y + (height - section.height) / 2;
+  const strokes = view === 'side' ? [...drawing.head, drawing.jaw] : view === 'top' ? drawing.top : drawing.front;
+  const all = drawing.marks.filter((m) => m.view === view);
+  const points = [...strokes.flatMap((s) => s.points), ...all.flatMap((m) => [...m.paths.flat(), ...m.dimension])];
+  const tight = viewBoxOf(points, 0);
+  const font = tight.width * (view === 'front' ? 0.055 : 0.036);
+  const frame = viewBoxOf(points, large ? font * 1.6 : font);
+  // Room beside an upright dimension line for its value.
+  const room = large ? font * 4.5 : 0;
+  const box = { ...frame, x: frame.x - room, width: frame.width + room };
+  const marks = all.filter(
+    (m) => line !== null && m.measure === line.guide.measure && (m.side === null || m.side === line.side),
+  );
   return (
     <chakra.svg
-      viewBox={`${box.x} ${box.y} ${width} ${height}`}
+      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
       role="img"
       aria-label={label}
       width="full"
-      maxH={{ base: '38vh', lg: '56vh' }}
+      height="full"
       color="fg"
     >
-      <Head drawing={drawing} coat={coat} />
-      <Mark paths={marks.filter((m) => !m.inSection).flatMap((m) => m.paths)} />
-      <g transform={`translate(${sectionX} ${sectionY})`}>
-        <path
-          d={outlinePath(drawing.section)}
-          fill={coat}
-          stroke="currentColor"
-          strokeWidth="1.5"
-          vectorEffect="non-scaling-stroke"
-        />
-        <Mark paths={marks.filter((m) => m.inSection).flatMap((m) => m.paths)} />
-        <text
-          y={section.height + width * 0.035}
-          textAnchor="middle"
-          style={{ fontSize: width * 0.024 }}
-          fill="currentColor"
-        >
-          at the fit line
-        </text>
-      </g>
+      {view === 'side' ? (
+        <Head drawing={drawing} coat={coat} />
+      ) : (
+        <g strokeLinejoin="round">
+          <Shapes strokes={strokes} coat={coat} />
+        </g>
+      )}
+      <Band paths={marks.flatMap((m) => m.paths)} />
+      {large &&
+        marks.map((m, i) => (
+          <g key={i}>
+            <Landmarks mark={m} font={font} />
+            {value && <Dimension ends={m.dimension} value={value} font={font} />}
+          </g>
+        ))}
     </chakra.svg>
+  );
+}
+
+/** The dog's head to scale, the view that shows the measure in hand best large and the others beside it. */
+export function HeadView({
+  drawing,
+  coat,
+  line,
+  value,
+  name,
+  tall = false,
+}: {
+  drawing: Drawing;
+  coat: string;
+  line: Line | null;
+  /** The measure in hand, as it would be shown; null while it was not read. */
+  value: string | null;
+  name: string;
+  tall?: boolean;
+}) {
+  const [chosen, setChosen] = useState<{ view: View; key: string | undefined }>();
+  const best = line?.guide.view ?? 'side';
+  const view = chosen && chosen.key === line?.key ? chosen.view : best;
+  const what = line ? `Marked: ${line.guide.name}${value ? `, ${value}` : ''}.` : '';
+  return (
+    <Flex direction={{ base: 'column', sm: 'row' }} gap="3" align="stretch">
+      <Box flex="1" minW="0" h={tall ? { base: '34vh', lg: '52vh' } : { base: '30vh', lg: '42vh' }}>
+        <Picture
+          drawing={drawing}
+          view={view}
+          coat={coat}
+          line={line}
+          value={value}
+          large
+          label={`Head of ${name} ${views.find(([v]) => v === view)?.[1]}, to scale. ${what}`}
+        />
+      </Box>
+      <Flex
+        direction={{ base: 'row', sm: 'column' }}
+        display={tall ? { base: 'none', sm: 'flex' } : 'flex'}
+        gap="2"
+        role="group"
+        aria-label="Views"
+      >
+        {views
+          .filter(([v]) => v !== view)
+          .map(([v, words]) => (
+            <chakra.button
+              key={v}
+              type="button"
+              onClick={() => setChosen({ view: v, key: line?.key })}
+              w={{ base: '6rem', lg: '7.5rem' }}
+              h={{ base: '4.5rem', lg: '7rem' }}
+              borderWidth="1px"
+              borderColor="border"
+              borderRadius="md"
+              p="1"
+              cursor="pointer"
+              fontSize="xs"
+              aria-label={`Show ${words}`}
+              _hover={{ borderColor: 'border.strong' }}
+            >
+              <Box h="calc(100% - 1.2rem)">
+                <Picture
+                  drawing={drawing}
+                  view={v}
+                  coat={coat}
+                  line={line}
+                  value={null}
+                  large={false}
+                  label={`The head ${words}`}
+                />
+              </Box>
+              {words}
+            </chakra.button>
+          ))}
+      </Flex>
+    </Flex>
   );
 }

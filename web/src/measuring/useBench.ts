@@ -1,60 +1,87 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useDeferredValue } from 'react';
 import { useDogChanged } from '../dogs/useDog';
 import { api, ask, words, type Schemas } from '../shared/api';
 import { complain, notify } from '../shared/notices';
-import type { Unit } from '../shared/units';
+import { useUnit, type Unit } from '../shared/units';
+import { useDraft, type Drafts } from './drafts';
+import type { Line } from './lines';
 
 export type Bench = Schemas['BenchDto'];
+export type Reading = Schemas['ReadingDto'];
+export type Tool = Schemas['Tool'];
 
-/** A line of the bench: a measure, and its side where it has two. */
-export interface Line {
-  guide: Schemas['MeasureGuide'];
-  side: Schemas['Side'] | null;
-}
+export const benchKey = (dogId: string) => ['bench', dogId] as const;
 
-export const linesOf = (bench: Bench): Line[] =>
-  bench.guides.flatMap((guide): Line[] =>
-    guide.hasSides
-      ? [
-          { guide, side: 'left' },
-          { guide, side: 'right' },
-        ]
-      : [{ guide, side: null }],
-  );
-
-export function useBench(dogId: string, unit: Unit) {
+/** Takes a new bench in, and lets everything that depends on it be asked for again. */
+export function useTakeBench(dogId: string, unit: Unit) {
   const queries = useQueryClient();
   const changed = useDogChanged();
-  const key = ['bench', dogId, unit];
-  const path = { path: { id: dogId }, query: { unit } };
-  const bench = useQuery({ queryKey: key, queryFn: () => ask(api.GET('/api/dogs/{id}/bench', { params: path })) });
-  const take = async (call: Promise<Bench>) => {
-    queries.setQueryData(key, await call);
-    await queries.invalidateQueries({ queryKey: ['fits', dogId] });
-    await changed(dogId);
+  return async (call: Promise<Bench>) => {
+    queries.setQueryData([...benchKey(dogId), unit], await call);
+    await Promise.all([
+      queries.invalidateQueries({ queryKey: ['fits', dogId] }),
+      queries.invalidateQueries({ queryKey: ['measuring-sets', dogId] }),
+      queries.invalidateQueries({ queryKey: ['typing', dogId] }),
+      changed(dogId),
+    ]);
   };
+}
+
+export function useBench(dogId: string, unit: Unit) {
+  const take = useTakeBench(dogId, unit);
+  const path = { path: { id: dogId }, query: { unit } };
+  const bench = useQuery({
+    queryKey: [...benchKey(dogId), unit],
+    queryFn: () => ask(api.GET('/api/dogs/{id}/bench', { params: path })),
+  });
+  const complained = (error: unknown) => complain(words(error));
 
   const add = useMutation({
     mutationFn: (reading: Schemas['ReadingEntry']) =>
-      take(ask(api.POST('/api/dogs/{id}/readings', { params: { path: { id: dogId } }, body: { ...reading, unit } }))),
+      take(ask(api.POST('/api/dogs/{id}/readings', { params: { path: { id: dogId } }, body: { unit, ...reading } }))),
   });
+  const editSet = (set: Schemas['MeasuringSetEntry']) =>
+    take(ask(api.PUT('/api/dogs/{id}/bench', { params: path, body: set })));
+  const one = (readingId: string) => ({ params: { path: { id: dogId, readingId }, query: { unit } } });
   const restore = (readingId: string) =>
-    take(
-      ask(
-        api.POST('/api/dogs/{id}/readings/{readingId}/restore', {
-          params: { path: { id: dogId, readingId }, query: { unit } },
-        }),
-      ),
-    ).catch((error: unknown) => complain(words(error)));
-  const remove = (reading: Schemas['ReadingDto']) =>
-    take(
-      ask(
-        api.DELETE('/api/dogs/{id}/readings/{readingId}', {
-          params: { path: { id: dogId, readingId: reading.id }, query: { unit } },
-        }),
-      ),
-    )
+    take(ask(api.POST('/api/dogs/{id}/readings/{readingId}/restore', one(readingId)))).catch(complained);
+  const remove = (reading: Reading) =>
+    take(ask(api.DELETE('/api/dogs/{id}/readings/{readingId}', one(reading.id))))
       .then(() => notify(`${reading.asTaken} is out of use.`, () => void restore(reading.id)))
-      .catch((error: unknown) => complain(words(error)));
-  return { bench, add, remove };
+      .catch(complained);
+  const judge = (reading: Reading, judgement: Schemas['ReadingJudgement']) =>
+    take(ask(api.POST('/api/dogs/{id}/readings/{readingId}/judge', { ...one(reading.id), body: judgement })));
+  return { bench, add, remove, judge, editSet };
+}
+
+/** The bench as it would be with what is typed on a line; the last answer stays until the next one is there. */
+export function useTyping(dogId: string, drafts: Drafts, line: Line | null, tool: Tool) {
+  const draft = useDraft(drafts, line?.key);
+  const asked = useDeferredValue(draft.text.trim());
+  const { unit } = useUnit();
+  const by = draft.fromTape ? 'digitalTape' : tool;
+  const typed = asked !== '' && line !== null;
+  const query = useQuery({
+    queryKey: ['typing', dogId, line?.key, asked, by, unit],
+    queryFn: () =>
+      ask(
+        api.GET('/api/dogs/{id}/bench/typing', {
+          params: {
+            path: { id: dogId },
+            query: { measure: line?.guide.measure, side: line?.side ?? undefined, text: asked, tool: by, unit },
+          },
+        }),
+      ),
+    enabled: typed,
+    // Of the same line, so that the head does not jump back between two keys.
+    placeholderData: (previous, query) => (query?.queryKey[2] === line?.key ? previous : undefined),
+    staleTime: Infinity,
+    gcTime: 10_000,
+  });
+  return {
+    /** Only ever about the text as it stands. */
+    reading: typed && asked === draft.text.trim() && !query.isPlaceholderData ? query.data?.reading : undefined,
+    drawn: typed ? query.data : undefined,
+  };
 }

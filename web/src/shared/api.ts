@@ -46,3 +46,7 @@ export const words = (error: unknown) =>
     : error instanceof Error
       ? error.message
       : String(error);
+
+/** The messages by field of anything thrown; what belongs to no field goes to the one named. */
+export const fieldsOf = (error: unknown, otherwise: string): Record<string, string> =>
+  error instanceof Refused && Object.keys(error.fields).length > 0 ? error.fields : { [otherwise]: words(error) };

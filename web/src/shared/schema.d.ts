@@ -38,23 +38,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/breeds": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The breeds to pick from, with usual head shape. */
-        get: operations["breeds"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/coat-colours": {
         parameters: {
             query?: never;
@@ -66,23 +49,6 @@ export interface paths {
         get: operations["coatColours"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/what-if/reading": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Read a length the way people write it. */
-        post: operations["whatIfReading"];
         delete?: never;
         options?: never;
         head?: never;
@@ -106,17 +72,53 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/catalogue": {
+    "/api/demo-pictures/{view}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** The muzzles to choose from. */
-        get: operations["catalogue"];
+        /** A drawn picture to try with: view side or top. */
+        get: operations["demoPicture"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dog's pictures, the newest first. */
+        get: operations["photos"];
+        put?: never;
+        /** Upload a picture: JPEG, PNG or WebP up to 20 MB. What the camera wrote into it is not kept. */
+        post: operations["addPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-ons/{tryOnId}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its picture. */
+        get: operations["tryOnPicture"];
+        put?: never;
+        /** Attach a picture: JPEG, PNG or WebP up to 20 MB. */
+        post: operations["addTryOnPicture"];
         delete?: never;
         options?: never;
         head?: never;
@@ -192,6 +194,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/breeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The breeds, found by any words of name, head shape or traits. From memory unless the practice's own. */
+        get: operations["breeds"];
+        put?: never;
+        /** Add a breed. */
+        post: operations["addBreed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/breeds/{breedId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Correct a breed. */
+        put: operations["editBreed"];
+        post?: never;
+        /** Go back to the shipped row, or take an own breed out. */
+        delete: operations["resetBreed"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{id}/bench": {
         parameters: {
             query?: never;
@@ -201,6 +239,24 @@ export interface paths {
         };
         /** Readings, cross-checks and the head drawn from them. */
         get: operations["bench"];
+        /** School, body mass, coat and fit-line gap of the set in hand. */
+        put: operations["editMeasuringSet"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/bench/typing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The bench as it would be with a reading that is being typed; half a length is no error here. */
+        get: operations["typing"];
         put?: never;
         post?: never;
         delete?: never;
@@ -236,7 +292,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Take a reading out of use; it can be put back. */
+        /** Take a reading out of use as a slip; it can be put back. */
         delete: operations["removeReading"];
         options?: never;
         head?: never;
@@ -254,6 +310,298 @@ export interface paths {
         put?: never;
         /** Put a reading back. */
         post: operations["restoreReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings/{readingId}/judge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set a reading aside with a reason, keep it, or take either back. */
+        post: operations["judgeReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/measuring-sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The dog's measuring sets, the newest first. */
+        get: operations["measuringSets"];
+        put?: never;
+        /** Begin a new set; the earlier ones are kept. */
+        post: operations["startMeasuringSet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/measuring-sets/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two sets beside each other. */
+        get: operations["compareSets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/measuring-sets/{setId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a set out of the record; it can be put back. */
+        delete: operations["removeMeasuringSet"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/measuring-sets/{setId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a set back. */
+        post: operations["restoreMeasuringSet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All readings of the dog as CSV. */
+        get: operations["exportReadings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings/import/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a CSV file holds: good rows and bad ones with their number. Nothing is stored. */
+        post: operations["previewReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take over the good rows of a CSV file. */
+        post: operations["importReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/photos/{photoId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is marked on a picture, and what follows. */
+        get: operations["photo"];
+        /** Keep what is marked on a picture. */
+        put: operations["markPhoto"];
+        post?: never;
+        /** Take a picture out; it can be put back. */
+        delete: operations["removePhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/photos/{photoId}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The picture itself. */
+        get: operations["picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/photos/{photoId}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a picture's measures over as readings. */
+        post: operations["takeFromPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/photos/{photoId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a picture back. */
+        post: operations["restorePhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a length the way people write it. */
+        post: operations["whatIfReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Judge readings: means with their doubt, cross-checks, head shape, what is missing. */
+        post: operations["whatIfMeasure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Work measures out of a marked picture, or say how to take it again. */
+        post: operations["whatIfPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/tape/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the digital tape sends, as server-sent events: state, battery, readings, trouble. */
+        get: operations["tapeNews"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/tape/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Press the simulated tape's button, or let it fail. */
+        post: operations["standInTape"];
         delete?: never;
         options?: never;
         head?: never;
@@ -286,8 +634,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Judge one basket on one snout. */
+        /** Judge one basket on one snout, with chances where uncertainties are given. */
         post: operations["whatIfFit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/brief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a dog needs of a muzzle for its purposes. */
+        post: operations["whatIfBrief"];
         delete?: never;
         options?: never;
         head?: never;
@@ -328,6 +693,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{id}/fits/{sizeId}/drawing.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The drawing as SVG in true millimetres, another muzzle over it if wished. */
+        get: operations["fitDrawing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/brief/{lineId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Overrule a line of the brief, with a note that stays visible. */
+        put: operations["overrule"];
+        post?: never;
+        /** Let a line of the brief stand again. */
+        delete: operations["letStand"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheet for a muzzle made to measure. */
+        get: operations["order"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{id}/choice": {
         parameters: {
             query?: never;
@@ -339,6 +756,23 @@ export interface paths {
         put?: never;
         /** Keep a muzzle for a dog with the reasons as they are now. */
         post: operations["choose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every muzzle chosen for a dog, the newest first, each as it was. */
+        get: operations["choices"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -374,6 +808,333 @@ export interface paths {
         /** Take a withdrawn choice up again. */
         post: operations["restoreChoice"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit-settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the practice fits. */
+        get: operations["fitSettings"];
+        /** Set how the practice fits. */
+        put: operations["setFitSettings"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The muzzles to choose from. */
+        get: operations["catalogue"];
+        put?: never;
+        /** Add a model. */
+        post: operations["addMuzzle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{modelId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a model. The old version stays for the fits made with it. */
+        put: operations["editMuzzle"];
+        post?: never;
+        /** Put a model away; it can be brought back. */
+        delete: operations["putMuzzleAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{modelId}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every version of a model, the newest first. */
+        get: operations["muzzleVersions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{modelId}/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make an earlier version the newest. */
+        post: operations["bringMuzzleBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/draw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Draw a geometry while it is typed. */
+        post: operations["drawSize"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{modelId}/chart.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A model's size chart as CSV. */
+        get: operations["chart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/chart/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Open a size chart and guess what its columns mean. */
+        post: operations["openChart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/chart/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a size chart by a mapping, row by row, without keeping anything. */
+        post: operations["readChart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/chart/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a size chart in, whole or not at all. */
+        post: operations["importChart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The checks for a muzzle on this dog: the size named, else the one chosen, else the one ranked first. */
+        get: operations["tryOnGuide"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-on/diagnose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** From a symptom to causes and the cheapest remedy, recomputed. */
+        post: operations["diagnose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-ons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dog's try-ons, the newest first. */
+        get: operations["tryOns"];
+        put?: never;
+        /** Keep a try-on. */
+        post: operations["keepTryOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-ons/{tryOnId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a try-on out; it can be put back. */
+        delete: operations["removeTryOn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-ons/{tryOnId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a try-on back. */
+        post: operations["restoreTryOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/van": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is in the van, and which sizes to carry so that the most dogs get a fit today. */
+        get: operations["van"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/van/{sizeId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set how many of a size lie in the van. */
+        put: operations["setVanCount"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/van/expected": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add dogs the practice expects. */
+        post: operations["expectDogs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/van/expected/{expectedId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take expected dogs out. */
+        delete: operations["unexpectDogs"];
         options?: never;
         head?: never;
         patch?: never;
@@ -539,6 +1300,13 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description A row that could not, with why. */
+        BadRow: {
+            /** Format: int32 */
+            row: number;
+            text: string;
+            problem: string;
+        };
         /** @description How far each phase is, 0 to 1. */
         BadgeDto: {
             /** Format: double */
@@ -582,10 +1350,20 @@ export interface components {
         /** @description The measuring bench of one dog. */
         BenchDto: {
             guides: components["schemas"]["MeasureGuide"][];
+            /** @description The lines the school asks for, in order. */
+            asked: components["schemas"]["MeasureLine"][];
+            /** @description Every other line there is. */
+            others: components["schemas"]["MeasureLine"][];
+            set: components["schemas"]["MeasuringSetDto"];
             readings: components["schemas"]["ReadingDto"][];
             measures: components["schemas"]["MeasuredDto"][];
             findings: components["schemas"]["Finding"][];
+            headShape: components["schemas"]["HeadShapeChoice"];
             missing: components["schemas"]["MissingMeasure"][];
+            /** @description Against the set before, where there is one. */
+            changes: components["schemas"]["ChangeDto"][];
+            /** @description Why the dog should be measured again, in sentences. */
+            measureAgain: string[];
             snout: components["schemas"]["SourceDto"][];
             drawing: components["schemas"]["HeadDrawing"];
             canFit: boolean;
@@ -595,34 +1373,142 @@ export interface components {
          * @enum {string}
          */
         BiteTier: "none" | "threatens" | "contactNoInjury" | "injured" | "severalOrDeep";
-        /** @description A breed's usual head. Basis of every row: Memory; the dog in front of you comes first. */
-        Breed: {
-            /** @description Stable id. */
+        /** @description A breed of the list. */
+        BreedDto: {
             id: string;
-            /** @description Its name. */
             name: string;
-            /** @description Usual head shape. */
             shape: components["schemas"]["HeadShape"];
-            /** @description What matters to a fitter. */
             traits: components["schemas"]["BreedTrait"][];
-            /**
-             * Format: int32
-             * @description Age in months up to which the head still grows.
-             */
+            /** Format: int32 */
             growingMonths: number;
+            alsoCalled: string[];
+            /** @description The practice's own, or its correction of a shipped one. */
+            own: boolean;
+            /** @description There is a shipped row behind it to go back to. */
+            shipped: boolean;
+        };
+        /** @description A breed as entered. */
+        BreedEntry: {
+            name?: null | string;
+            shape?: null | components["schemas"]["HeadShape"];
+            traits?: null | components["schemas"]["BreedTrait"][];
+            /** Format: int32 */
+            growingMonths?: null | number;
+            alsoCalled?: null | string[];
         };
         /**
          * @description A trait of a breed that matters to a fitter.
          * @enum {string}
          */
         BreedTrait: "noBridge" | "heavyJowls" | "broadHead" | "narrowHead" | "longCoat" | "toy";
+        /** @description What a dog needs. */
+        BriefDto: {
+            uses: components["schemas"]["Purpose"][];
+            headShape: components["schemas"]["HeadShape"];
+            school: components["schemas"]["School"];
+            /** Format: int32 */
+            fingers: number;
+            /** Format: double */
+            neededGapeDeg: number;
+            neededGape: components["schemas"]["GapeClass"];
+            /** Format: int32 */
+            tier: number;
+            /** Format: int32 */
+            minutes: number;
+            warm: boolean;
+            /** Format: double */
+            mostMassG: null | number;
+            lines: components["schemas"]["BriefLine"][];
+            clashes: components["schemas"]["Clash"][];
+            /** @description One muzzle or two, and when to change. */
+            advice: components["schemas"]["MuzzleCount"];
+        };
         /** @description One thing the brief asks for, with its reason. */
         BriefLine: {
+            /** @description Stable id, by which it is overruled. */
+            id: string;
+            /** @description What it is about. */
             topic: string;
+            /** @description What is asked for. */
             says: string;
+            /** @description Why. */
             reason: string;
+            /** @description On what ground. */
             basis: components["schemas"]["Basis"];
+            /** @description How much it is asked for. */
+            demand: components["schemas"]["Demand"];
+            /** @description The fitter's note where it was overruled; it then binds no more. */
+            overruled: null | string;
         };
+        /** @description What may cause a symptom. */
+        Cause: {
+            /** @description Stable id. */
+            id: string;
+            /** @description In a sentence. */
+            says: string;
+            /** @description The number that tells. */
+            looks: components["schemas"]["CauseLooks"];
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
+            /** @description What to do by hand, where no number tells. */
+            hand?: null | string;
+        };
+        /**
+         * @description What of the fit tells whether a cause is likely, and what a remedy has to better.
+         * @enum {string}
+         */
+        CauseLooks: "nothing" | "eyeRoom" | "noseRoom" | "strapLoose" | "strapTight" | "gape" | "girth" | "widthMore" | "widthLess" | "mass" | "forehead" | "front" | "buckle" | "model";
+        /** @description One measure in two sets; a change beyond its doubt is real. */
+        ChangeDto: {
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** Format: double */
+            beforeMm: null | number;
+            /** Format: double */
+            afterMm: null | number;
+            /** Format: double */
+            changeMm: null | number;
+            /** Format: double */
+            doubtMm: null | number;
+            isReal: boolean;
+        };
+        /** @description What one column of a file means. */
+        ChartColumn: {
+            /**
+             * Format: int32
+             * @description Its place, from 0.
+             */
+            column: number;
+            /** @description What it holds. */
+            field: components["schemas"]["ChartField"];
+            /** @description The unit of its bare numbers; a cell that names its own unit keeps it. */
+            unit: components["schemas"]["ChartUnit"];
+        };
+        /**
+         * @description What a column of a size chart may hold.
+         * @enum {string}
+         */
+        ChartField: "label" | "length" | "depthFront" | "depthRear" | "widthRear" | "widthFront" | "openingGirth" | "girthMin" | "girthMax" | "girthRange" | "neckStrapMin" | "neckStrapMax" | "neckStrapRange" | "mass" | "price";
+        /** @description One row of a chart, understood or not. */
+        ChartRow: {
+            /**
+             * Format: int32
+             * @description Its line in the file, the heading being 1.
+             */
+            row: number;
+            /** @description Its text. */
+            raw: string;
+            size: null | components["schemas"]["MuzzleSize"];
+            /** @description What is wrong, each naming the field and what would be accepted. */
+            problems: string[];
+            /** @description What the chart does not say and will be assumed. */
+            assumed: string[];
+        };
+        /**
+         * @description The unit of a column's bare numbers.
+         * @enum {string}
+         */
+        ChartUnit: "none" | "mm" | "cm" | "in" | "g" | "oz" | "kg";
         /** @description The muzzle in use, with the reasons as they were. */
         ChoiceDto: {
             /** Format: uuid */
@@ -639,10 +1525,30 @@ export interface components {
             school?: null | components["schemas"]["School"];
             /** Format: int32 */
             fingers?: null | number;
+            /** Format: int32 */
+            minutes?: null | number;
+            warm?: null | boolean;
             note?: null | string;
+        };
+        /** @description Two rules that pull apart, and what to do about it. */
+        Clash: {
+            /** @description Stable id. */
+            id: string;
+            /** @description Ids of the rules of one side. */
+            rules: string[];
+            /** @description Ids of the rules of the other. */
+            against: string[];
+            /** @description What pulls apart. */
+            says: string;
+            /** @description What to do. */
+            do: string;
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
         };
         /** @enum {string} */
         Closure: "clip" | "buckle" | "both";
+        /** @enum {string} */
+        Coat: "ordinary" | "thick" | "clipped";
         /** @description A coat colour to pick from, with the shade it is drawn in. The shades are sketches (House). */
         CoatColour: {
             /** @description Stable id. */
@@ -652,22 +1558,77 @@ export interface components {
             /** @description sRGB, as #rrggbb. */
             hex: string;
         };
-        /** @description One criterion's outcome. A null margin belongs to a yes-or-no rule. */
+        /** @description One criterion's outcome. */
         CriterionDto: {
             name: components["schemas"]["CriterionName"];
             verdict: components["schemas"]["Verdict"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Distance to the nearest bound, negative when missed; null for a yes-or-no rule.
+             */
             marginMm: null | number;
             reason: string;
             basis: components["schemas"]["Basis"];
+            /**
+             * Format: double
+             * @description What was found.
+             */
+            valueMm: null | number;
+            /**
+             * Format: double
+             * @description Least wanted.
+             */
+            lowMm: null | number;
+            /**
+             * Format: double
+             * @description Most wanted.
+             */
+            highMm: null | number;
+            /**
+             * Format: double
+             * @description Chance that it holds, 0 to 1; null when not drawn.
+             */
+            chance: null | number;
+            /** @description A wish that never decides. */
+            soft: boolean;
         };
         /**
          * @description What a muzzle is checked for.
          * @enum {string}
          */
-        CriterionName: "seat" | "shove" | "chinRoom" | "gape" | "girth" | "width" | "neckStrap" | "use" | "containment" | "front";
+        CriterionName: "seat" | "shove" | "chinRoom" | "gape" | "girth" | "width" | "neckStrap" | "slipOff" | "use" | "containment" | "front" | "closure" | "feeding" | "heat" | "weight" | "visibility";
         /** @enum {string} */
         DecisionKind: "endNow" | "back" | "same" | "raise" | "passed";
+        /**
+         * @description How much the brief asks for it.
+         * @enum {string}
+         */
+        Demand: "allowed" | "wanted" | "required" | "ruledOut";
+        /** @description What is seen, and how it is fastened. */
+        DiagnoseEntry: {
+            sizeId?: null | string;
+            symptom?: null | string;
+            /** Format: int32 */
+            hole?: null | number;
+            /** Format: double */
+            fromTightestMm?: null | number;
+        };
+        /** @description A cause, whether the numbers speak for it, and its remedies, the cheapest first. */
+        Diagnosed: {
+            /** @description The cause. */
+            cause: components["schemas"]["Cause"];
+            /** @description Whether the numbers speak for it; null where none tells. */
+            likely: null | boolean;
+            /** @description The numbers, in a sentence. */
+            evidence: string;
+            /** @description What to do, the cheapest first. */
+            remedies: components["schemas"]["TryOnRemedy"][];
+        };
+        /** @description A symptom with its causes and remedies. */
+        DiagnosisDto: {
+            symptom: components["schemas"]["Symptom"];
+            causes: components["schemas"]["Diagnosed"][];
+        };
         /** @description A dimension of the drawing. */
         DimensionDto: {
             name: string;
@@ -705,6 +1666,7 @@ export interface components {
             /** Format: double */
             bodyMassKg: null | number;
             coatId: null | string;
+            coatSeen: null | components["schemas"]["Coat"];
             purposes: components["schemas"]["Purpose"][];
             temperament: components["schemas"]["Temperament"];
             sensitivities: components["schemas"]["Sensitivity"][];
@@ -727,6 +1689,7 @@ export interface components {
             /** Format: double */
             bodyMassKg?: null | number;
             coatId?: null | string;
+            coatSeen?: null | components["schemas"]["Coat"];
             purposes?: null | components["schemas"]["Purpose"][];
             temperament?: null | components["schemas"]["Temperament"];
             sensitivities?: null | components["schemas"]["Sensitivity"][];
@@ -738,7 +1701,66 @@ export interface components {
              */
             version?: null | number;
         };
-        /** @description One thing the readings say against each other. */
+        /**
+         * @description How a number behind the snout model may be off.
+         * @enum {string}
+         */
+        DoubtKind: "reading" | "section" | "assumed" | "hinge" | "gap";
+        /** @description A geometry to be drawn while it is typed. */
+        DrawEntry: {
+            type?: null | components["schemas"]["MuzzleType"];
+            size?: null | components["schemas"]["SizeEntry"];
+        };
+        /**
+         * @description From where a head is looked at.
+         * @default side
+         * @enum {string}
+         */
+        DrawingView: "side" | "top" | "front";
+        /** @description What is wrong with a geometry, and how it looks on a head of its size. */
+        DrawnSizeDto: {
+            problems: components["schemas"]["GeometryProblem"][];
+            drawing: null | components["schemas"]["FitDrawingDto"];
+            /** @description What was assumed to draw it. */
+            assumed: null | string;
+        };
+        /** @description Dogs the practice expects. */
+        ExpectedDogDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            headShape: components["schemas"]["HeadShape"];
+            /** Format: double */
+            eyeMm: number;
+            /** Format: double */
+            girthMm: null | number;
+            /** Format: double */
+            widthMm: null | number;
+            /** Format: double */
+            neckMm: null | number;
+            biteTier: components["schemas"]["BiteTier"];
+            purposes: components["schemas"]["Purpose"][];
+        };
+        /** @description The same, as entered. */
+        ExpectedDogEntry: {
+            name?: null | string;
+            /** Format: int32 */
+            count?: null | number;
+            headShape?: null | components["schemas"]["HeadShape"];
+            /** Format: double */
+            eyeMm?: null | number;
+            /** Format: double */
+            girthMm?: null | number;
+            /** Format: double */
+            widthMm?: null | number;
+            /** Format: double */
+            neckMm?: null | number;
+            biteTier?: null | components["schemas"]["BiteTier"];
+            purposes?: null | components["schemas"]["Purpose"][];
+        };
+        /** @description Something that does not add up, and which reading to take again. */
         Finding: {
             /** @description Stable code of the check. */
             code: string;
@@ -753,7 +1775,7 @@ export interface components {
             /** @description Why the limit is where it is. */
             basis: components["schemas"]["Basis"];
         };
-        /** @description The judgement. Room and margin numbers are signed: negative means missed or past the eye. */
+        /** @description The judgement. Chance and retake are there when an uncertainty was given. Room and margin numbers are signed: negative means missed or past the eye. */
         FitAnswer: {
             /** Format: double */
             noseRoomMm: number;
@@ -778,39 +1800,35 @@ export interface components {
             criteria: components["schemas"]["CriterionDto"][];
             notChecked: components["schemas"]["NotChecked"][];
             snout: components["schemas"]["SourceDto"][];
+            /** Format: double */
+            chance: null | number;
+            retake: null | components["schemas"]["Retake"];
         };
-        /** @description One muzzle on one dog with its drawing; a sleeve or cover has none. */
+        /** @description One muzzle on one dog with its drawing. */
         FitDetailDto: {
             fit: components["schemas"]["FitDto"];
-            drawing: null | components["schemas"]["FitDrawingDto"];
+            drawing: components["schemas"]["FitDrawingDto"];
         };
-        /** @description Basket over snout, to scale. */
+        /** @description A muzzle over a snout, to scale. */
         FitDrawingDto: {
             head: components["schemas"]["HeadDrawing"];
             basket: components["schemas"]["Stroke"][];
             basketSection: components["schemas"]["Stroke"];
             dimensions: components["schemas"]["DimensionDto"][];
+            sectionDimensions: components["schemas"]["DimensionDto"][];
             /** Format: double */
             gapeDeg: number;
         };
-        /** @description One size of one model, judged. */
+        /** @description One muzzle judged in full. */
         FitDto: {
             sizeId: string;
-            model: string;
-            maker: string;
-            type: components["schemas"]["MuzzleType"];
-            material: components["schemas"]["Material"];
-            closure: components["schemas"]["Closure"];
-            foreheadStrap: components["schemas"]["ForeheadStrap"];
-            collarLink: boolean;
-            frontBar: boolean;
-            frontOpening: components["schemas"]["FrontOpening"];
-            colours: components["schemas"]["MuzzleColour"][];
-            note: string;
-            sizeLabel: string;
-            /** Format: int32 */
-            massG: number;
+            /** @description The model without its other sizes. */
+            bare: components["schemas"]["MuzzleModel"];
+            size: components["schemas"]["MuzzleSize"];
             verdict: components["schemas"]["Verdict"];
+            /** Format: double */
+            chance: null | number;
+            retake: null | components["schemas"]["Retake"];
             deciding: components["schemas"]["CriterionDto"];
             criteria: components["schemas"]["CriterionDto"][];
             notChecked: components["schemas"]["NotChecked"][];
@@ -819,23 +1837,125 @@ export interface components {
             /** Format: double */
             eyeRoomMm: null | number;
             /** Format: double */
+            shoveEyeRoomMm: null | number;
+            /** Format: double */
             gapeDeg: null | number;
             gapeClass: null | components["schemas"]["GapeClass"];
             /** Format: double */
             neckLoopMm: null | number;
+            strap: null | components["schemas"]["StrapDto"];
+            /** @description What the fitter's weights look at, each 0 to 1. */
+            score: components["schemas"]["FitScore"];
+            /** @description The colour that serves the wish to be seen or to blend in best. */
+            colour: null | string;
+            /** @description What has to be said of a sleeve or face cover. */
+            caution: null | string;
+            /** Format: int32 */
+            inVan: number;
+            remedies: components["schemas"]["RemedyDto"][];
+        };
+        /**
+         * @description Where a muzzle stands in the list.
+         * @enum {string}
+         */
+        FitGroup: "fits" | "near" | "out";
+        /** @description One size of one model in the ranked list. */
+        FitRowDto: {
+            sizeId: string;
+            modelId: string;
+            model: string;
+            maker: string;
+            type: components["schemas"]["MuzzleType"];
+            material: components["schemas"]["Material"];
+            sizeLabel: string;
+            /** Format: int32 */
+            massG: null | number;
+            /** Format: double */
+            price: null | number;
+            /** Format: int32 */
+            leadDays: null | number;
+            /** Format: int32 */
+            inVan: number;
+            group: components["schemas"]["FitGroup"];
+            verdict: components["schemas"]["Verdict"];
+            /**
+             * Format: double
+             * @description Chance that all that has to hold does, 0 to 1.
+             */
+            chance: null | number;
+            retake: null | components["schemas"]["Retake"];
+            deciding: components["schemas"]["CriterionDto"];
+            /** Format: double */
+            gapeDeg: null | number;
+            gapeClass: null | components["schemas"]["GapeClass"];
+            note: string;
+            /** Format: double */
+            weighted: number;
+            notChecked: components["schemas"]["CriterionName"][];
+            /** @description What would save a near miss, the cheapest first. */
+            remedies: components["schemas"]["RemedyDto"][];
+        };
+        /**
+         * @description How well a muzzle serves beyond fitting, each 0 to 1, for the order of muzzles that fit equally surely. Basis: House; each is the
+         *     plain mean of the points named beside it.
+         */
+        FitScore: {
+            /**
+             * Format: double
+             * @description Room to open the mouth up to a yawn; softness; lightness against the most it may weigh; a centred seat.
+             */
+            comfort?: number;
+            /**
+             * Format: double
+             * @description Does not give; front bar; forehead strap; collar link; closures; an edge that cannot reach the eye; being seen as wished.
+             */
+            safety?: number;
+            /**
+             * Format: double
+             * @description A way for treats, and room to take them.
+             */
+            feeding?: number;
+        };
+        /** @description How the practice fits. */
+        FitSettingsDto: {
+            material: components["schemas"]["MaterialSchool"];
+            visibility: components["schemas"]["VisibilitySchool"];
+            /** Format: double */
+            fingerMm: number;
+            /** Format: double */
+            comfort: number;
+            /** Format: double */
+            safety: number;
+            /** Format: double */
+            feeding: number;
+        };
+        /** @description How the practice fits, as entered. */
+        FitSettingsEntry: {
+            material?: null | components["schemas"]["MaterialSchool"];
+            visibility?: null | components["schemas"]["VisibilitySchool"];
+            /** Format: double */
+            fingerMm?: null | number;
+            /** Format: double */
+            comfort?: null | number;
+            /** Format: double */
+            safety?: null | number;
+            /** Format: double */
+            feeding?: null | number;
         };
         /** @description The whole catalogue judged for one dog. */
         FitsDto: {
-            uses: components["schemas"]["Purpose"][];
-            school: components["schemas"]["School"];
-            /** Format: int32 */
-            fingers: number;
-            /** Format: double */
-            neededGapeDeg: number;
-            brief: components["schemas"]["BriefLine"][];
+            brief: components["schemas"]["BriefDto"];
             snout: components["schemas"]["SourceDto"][];
-            fits: components["schemas"]["FitDto"][];
+            fits: components["schemas"]["FitRowDto"][];
+            /**
+             * Format: int32
+             * @description How many sizes the filters left out.
+             */
+            filteredOut: number;
+            /** @description Light baskets to train in, where two muzzles are advised. */
+            training: components["schemas"]["FitRowDto"][];
             missing: components["schemas"]["MissingMeasure"][];
+            settings: components["schemas"]["FitSettingsDto"];
         };
         /** @enum {string} */
         ForeheadStrap: "none" | "optional" | "fitted";
@@ -849,6 +1969,13 @@ export interface components {
          * @enum {string}
          */
         GapeClass: "closed" | "halfPant" | "fullPant" | "yawn";
+        /** @description What is wrong with a model or size as entered. */
+        GeometryProblem: {
+            /** @description The field, such as "name" or "sizes[2].depthRearMm". */
+            field: string;
+            /** @description What is wrong and what would be accepted. */
+            says: string;
+        };
         GoDto: {
             /** Format: uuid */
             id: string;
@@ -866,7 +1993,22 @@ export interface components {
              */
             heldMs?: null | number;
         };
-        /** @description A dog's head in side view with the section across its snout, to scale from its own numbers. */
+        /** @description A row that can be taken over. */
+        GoodRowDto: {
+            /** Format: int32 */
+            row: number;
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            asTaken: string;
+            /** Format: double */
+            mm: number;
+            tool: components["schemas"]["Tool"];
+            takenBy: null | string;
+            /** Format: date-time */
+            takenAt: null | string;
+            setAside: null | string;
+        };
+        /** @description A dog's head from the side, from above and from the front, to scale from its own numbers. */
         HeadDrawing: {
             head: components["schemas"]["Stroke"][];
             jaw: components["schemas"]["Stroke"];
@@ -875,15 +2017,31 @@ export interface components {
             highNeckTop: components["schemas"]["PointMm"];
             highNeckUnder: components["schemas"]["PointMm"];
             section: components["schemas"]["Stroke"];
+            top: components["schemas"]["Stroke"][];
+            front: components["schemas"]["Stroke"][];
             marks: components["schemas"]["MeasureMark"][];
         };
         /** @enum {string} */
         HeadShape: "long" | "medium" | "short";
-        /** @description The head shape to work with, and why. */
+        /** @description The head shape to work with, and what every way says. */
         HeadShapeChoice: {
+            /** @description The shape. */
             shape: components["schemas"]["HeadShape"];
+            /** @description Why this one. */
             reason: string;
+            /** @description What it stands on. */
             basis: components["schemas"]["Basis"];
+            /** @description Everything known, the most trusted first; empty when nothing is. */
+            ways: components["schemas"]["ShapeReading"][];
+            /** @description The craniofacial ratio is below Grounded&lt;double&gt; HeadShapes.AirwayRatio. */
+            airwayCaution: boolean;
+            /** @description Whether two ways point to different shapes. */
+            disagree?: boolean;
+        };
+        /** @description A dog's measuring sets, the newest first. */
+        HistoryDto: {
+            sets: components["schemas"]["MeasuringSetRecordDto"][];
+            measureAgain: string[];
         };
         /** @description A number of the job with its basis. */
         HouseNumberDto: {
@@ -892,6 +2050,28 @@ export interface components {
             what: string;
             value: string;
             basis: components["schemas"]["Basis"];
+        };
+        /** Format: binary */
+        IFormFile: string;
+        /** @description A chart to be taken into the catalogue: a new model, or the sizes of one there is. */
+        ImportChartEntry: {
+            text?: null | string;
+            columns?: null | components["schemas"]["ChartColumn"][];
+            /** @description The model whose sizes it replaces; null for a new one. */
+            modelId?: null | string;
+            model?: null | components["schemas"]["MuzzleEntry"];
+        };
+        /** @description A muzzle kept earlier, drawn as it was. */
+        KeptChoiceDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            chosenAt: string;
+            /** Format: date-time */
+            withdrawnAt: null | string;
+            sizeId: string;
+            kept: components["schemas"]["KeptFit"];
+            drawing: null | components["schemas"]["FitDrawingDto"];
         };
         KeptCriterion: {
             name: components["schemas"]["CriterionName"];
@@ -920,6 +2100,12 @@ export interface components {
             snout: components["schemas"]["KeptNumber"][];
             notChecked: string[];
             note: null | string;
+            muzzle?: null | components["schemas"]["MuzzleModel"];
+            numbers?: null | components["schemas"]["KeptSnout"];
+            brief?: null | components["schemas"]["BriefLine"][];
+            strap?: null | components["schemas"]["KeptStrap"];
+            /** Format: double */
+            chance?: null | number;
         };
         KeptNumber: {
             name: string;
@@ -928,22 +2114,94 @@ export interface components {
             provenance: components["schemas"]["Provenance"];
             how: string;
         };
+        KeptSnout: {
+            /** Format: double */
+            eyeLeft: null | number;
+            /** Format: double */
+            eyeRight: null | number;
+            /** Format: double */
+            eyeSpacing: null | number;
+            /** Format: double */
+            fitLine: null | number;
+            /** Format: double */
+            fitLineGap: null | number;
+            /** Format: double */
+            girth: null | number;
+            /** Format: double */
+            height: null | number;
+            /** Format: double */
+            width: null | number;
+            /** Format: double */
+            jaw: null | number;
+            /** Format: double */
+            neck: null | number;
+            /** Format: double */
+            headGirth: null | number;
+            /** Format: double */
+            occiput: null | number;
+            /** Format: double */
+            stopToNose: null | number;
+            /** Format: double */
+            stopToOcciput: null | number;
+            /** Format: double */
+            skullWidth: null | number;
+            headShape: components["schemas"]["HeadShape"];
+        };
+        KeptStrap: {
+            /** Format: double */
+            loopMm: number;
+            /** Format: int32 */
+            hole: null | number;
+            /** Format: int32 */
+            holes: null | number;
+            /** Format: double */
+            fromTightestMm: null | number;
+        };
+        /**
+         * @description A place on the head that is marked on a picture.
+         * @enum {string}
+         */
+        Landmark: "noseTip" | "innerEye" | "fitLineTop" | "fitLineUnder" | "throatBump" | "bridgeFront" | "bridgeBack" | "stop" | "occiput" | "innerEyeLeft" | "innerEyeRight" | "snoutLeft" | "snoutRight" | "skullLeft" | "skullRight";
+        /** @description A place a measure is taken from, named. */
+        LandmarkPoint: {
+            name: string;
+            at: components["schemas"]["PointMm"];
+        };
         /** @description A step this dog does not need. */
         LeftOutDto: {
             name: string;
             stage: components["schemas"]["Stage"];
             reason: string;
         };
+        /** @description What is marked on a picture. */
+        MarksEntry: {
+            view?: null | components["schemas"]["PhotoView"];
+            side?: null | components["schemas"]["Side"];
+            kind?: null | components["schemas"]["ReferenceKind"];
+            /**
+             * Format: double
+             * @description The distance of a ruler's two marks.
+             */
+            rulerMm?: null | number;
+            /** @description The reference's corners in order around it, the first two along a long side; a ruler's two marks. */
+            corners?: null | components["schemas"]["PixelPoint"][];
+            /** @description The places marked so far. */
+            landmarks?: null | {
+                [key: string]: components["schemas"]["PixelPoint"];
+            };
+        };
         /**
          * @description What a muzzle is made of.
          * @enum {string}
          */
         Material: "coatedWire" | "rigidPlastic" | "mouldedRubber" | "clearVinyl" | "leather" | "coatedWebbing" | "fabric";
+        /** @enum {string} */
+        MaterialSchool: "sturdy" | "metalOnly";
         /**
          * @description What is measured on a dog's head. Landmarks and method are in MeasureGuide.
          * @enum {string}
          */
-        Measure: "noseToInnerEye" | "snoutGirth" | "snoutHeight" | "snoutWidth" | "jawToNose" | "neckGirth" | "innerEyeSpacing";
+        Measure: "noseToInnerEye" | "fitLineLength" | "snoutGirth" | "snoutHeight" | "snoutWidth" | "jawToNose" | "noseToOcciput" | "neckGirth" | "innerEyeSpacing" | "stopToNose" | "stopToOcciput" | "skullWidth" | "headGirth";
         /** @description How one measure is taken, for the person holding the tape. */
         MeasureGuide: {
             /** @description Which measure. */
@@ -952,27 +2210,49 @@ export interface components {
             name: string;
             /** @description The landmarks it runs between. */
             where: string;
+            /** @description How the landmarks are found by eye and finger, for someone who never did. */
+            find: string;
             /** @description How the tape is held. */
             how: string;
             /** @description The usual mistake. */
             mistake: string;
+            /** @description The view of the head drawing that shows it best. */
+            view?: components["schemas"]["DrawingView"];
             /**
              * @description Whether it is taken left and right.
              * @default false
              */
             hasSides: boolean;
             /**
-             * @description Whether a fit can be worked out well without it.
+             * @description Whether neither school asks for it.
              * @default false
              */
             optional: boolean;
         };
-        /** @description Where one measure runs on the drawing. */
-        MeasureMark: {
-            measure: components["schemas"]["Measure"];
-            paths: components["schemas"]["PointMm"][][];
-            inSection: boolean;
+        /** @description One line of a bench: a measure, and its side where it has two. */
+        MeasureLine: {
+            measure?: components["schemas"]["Measure"];
+            side?: null | components["schemas"]["Side"];
         };
+        /** @description Where one measure runs in one view. */
+        MeasureMark: {
+            /** @description Which measure. */
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** @description The view. */
+            view: components["schemas"]["DrawingView"];
+            /** @description The tape's path. */
+            paths: components["schemas"]["PointMm"][][];
+            /** @description The places it runs between. */
+            landmarks: components["schemas"]["LandmarkPoint"][];
+            /** @description A dimension line's two ends, clear of the head; empty for a girth. */
+            dimension: components["schemas"]["PointMm"][];
+        };
+        /**
+         * @description What a measure is wanted for.
+         * @enum {string}
+         */
+        MeasureUse: "choosing" | "strap" | "headShape";
         /** @description All readings of one measure together. */
         MeasuredDto: {
             measure: components["schemas"]["Measure"];
@@ -986,11 +2266,62 @@ export interface components {
             /** Format: double */
             standardUncertaintyMm: number;
         };
+        /** @description A measuring set. */
+        MeasuringSetDto: {
+            /** Format: uuid */
+            id: null | string;
+            /** Format: date-time */
+            startedAt: null | string;
+            school: components["schemas"]["School"];
+            /** Format: double */
+            bodyMassKg: null | number;
+            coat: components["schemas"]["Coat"];
+            /** Format: double */
+            fitLineGapMm: null | number;
+            /** Format: double */
+            usualGapMm: number;
+            /** Format: int32 */
+            setsBefore: number;
+        };
+        /** @description What belongs to a whole measuring set. */
+        MeasuringSetEntry: {
+            school?: null | components["schemas"]["School"];
+            /**
+             * Format: double
+             * @description 0.4 to 120; also becomes the dog's.
+             */
+            bodyMassKg?: null | number;
+            coat?: null | components["schemas"]["Coat"];
+            /**
+             * Format: double
+             * @description The gap left between eye line and fit line, 2 to 60; the usual one when left out.
+             */
+            fitLineGapMm?: null | number;
+        };
+        /** @description A measuring set of the record. */
+        MeasuringSetRecordDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            startedAt: string;
+            school: null | components["schemas"]["School"];
+            /** Format: double */
+            bodyMassKg: null | number;
+            coat: components["schemas"]["Coat"];
+            takenBy: string[];
+            measures: components["schemas"]["MeasuredDto"][];
+            setAside: components["schemas"]["ReadingDto"][];
+        };
         /** @description A measure that is still wanting, and what cannot be answered without it. */
         MissingMeasure: {
+            /** @description Which one. */
             measure: components["schemas"]["Measure"];
             side: null | components["schemas"]["Side"];
+            /** @description What it is for. */
+            use: components["schemas"]["MeasureUse"];
+            /** @description What cannot be answered without it, in words that follow "for". */
             neededFor: string;
+            /** @description Whether nothing can be answered before it is read. */
             blocking: boolean;
         };
         /** @description A colour a model comes in. */
@@ -1000,47 +2331,183 @@ export interface components {
             /** @description sRGB, as #rrggbb. */
             hex: string;
         };
+        /** @description One muzzle or two, and when to change. */
+        MuzzleCount: {
+            /** @description A lighter one to train in comes before the final one. */
+            trainingFirst: boolean;
+            /** @description What to get. */
+            says: string;
+            /** @description Why, and when to change. */
+            reason: string;
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
+        };
+        /** @description A model of the catalogue. */
+        MuzzleDto: {
+            model: components["schemas"]["MuzzleModel"];
+            /** Format: int32 */
+            version: number;
+            /** @description The practice's own, or its correction of a shipped one. */
+            own: boolean;
+            /** @description There is a shipped one behind it to go back to. */
+            shipped: boolean;
+            /** Format: int32 */
+            inVan: number;
+        };
+        /** @description A model as entered. */
+        MuzzleEntry: {
+            name?: null | string;
+            maker?: null | string;
+            type?: null | components["schemas"]["MuzzleType"];
+            material?: null | components["schemas"]["Material"];
+            closure?: null | components["schemas"]["Closure"];
+            foreheadStrap?: null | components["schemas"]["ForeheadStrap"];
+            /** @default false */
+            collarLink: boolean;
+            /** @default false */
+            frontBar: boolean;
+            frontOpening?: null | components["schemas"]["FrontOpening"];
+            colours?: null | components["schemas"]["MuzzleColour"][];
+            note?: null | string;
+            sizes?: null | components["schemas"]["SizeEntry"][];
+            /** Format: double */
+            frontBarGapMm?: null | number;
+            /** Format: double */
+            plateMm?: null | number;
+            /** Format: double */
+            formableMm?: null | number;
+            /** Format: double */
+            holePitchMm?: null | number;
+            /** Format: int32 */
+            leadDays?: null | number;
+            /**
+             * Format: int32
+             * @description The version that was edited; a newer one on record is a conflict. Not needed for a new model.
+             */
+            version?: null | number;
+        };
         /** @description A muzzle as its maker sells it. */
         MuzzleModel: {
+            /** @description Stable id. */
             id: string;
+            /** @description What the maker calls it. */
             name: string;
+            /** @description Who makes it. */
             maker: string;
+            /** @description What sort of muzzle it is. */
             type: components["schemas"]["MuzzleType"];
+            /** @description What it is made of. */
             material: components["schemas"]["Material"];
+            /** @description What fastens it behind the head. */
             closure: components["schemas"]["Closure"];
+            /** @description Whether it has a forehead strap. */
             foreheadStrap: components["schemas"]["ForeheadStrap"];
+            /** @description It links to the collar. */
             collarLink: boolean;
+            /** @description A bar in front keeps front teeth in. */
             frontBar: boolean;
+            /** @description The hole for treats. */
             frontOpening: components["schemas"]["FrontOpening"];
+            /** @description The colours it comes in. */
             colours: components["schemas"]["MuzzleColour"][];
+            /** @description What a fitter should know of it. */
             note: string;
+            /** @description Its sizes. */
             sizes: components["schemas"]["MuzzleSize"][];
-            /** @description Wire and rigid plastic do not give when bitten or pressed (chapter on materials; Practice). */
-            doesNotGive?: boolean;
+            /**
+             * Format: double
+             * @description Widest gap in front, mm, that a treat or a tongue goes through.
+             */
+            frontBarGapMm?: null | number;
+            /**
+             * Format: double
+             * @description What taking the front plate out adds to the length, mm.
+             */
+            plateMm?: null | number;
+            /**
+             * Format: double
+             * @description How far the width can be formed either way, mm.
+             */
+            formableMm?: null | number;
+            /**
+             * Format: double
+             * @description Distance of the strap's holes, mm; null for a strap that slides.
+             */
+            holePitchMm?: null | number;
+            /**
+             * Format: int32
+             * @description Days from order to delivery.
+             */
+            leadDays?: null | number;
         };
-        /** @description One size of a model. Baskets have depths, width and opening; tubes and covers have a girth range. */
+        /**
+         * @description One size of a model. Baskets have depths, width and opening, or as some charts do only length and opening girth; sleeves and
+         *     covers have a girth range.
+         */
         MuzzleSize: {
+            /** @description Stable id. */
             id: string;
+            /** @description What the maker calls it. */
             label: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Inner length, mm: for a basket the rear edge of the nose rest to the inside of the front.
+             */
             lengthMm: number;
-            /** Format: double */
-            neckStrapMinMm: number;
-            /** Format: double */
-            neckStrapMaxMm: number;
-            /** Format: int32 */
-            massG: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Shortest neck loop, mm; null when the chart does not say.
+             */
+            neckStrapMinMm?: null | number;
+            /**
+             * Format: double
+             * @description Longest neck loop, mm.
+             */
+            neckStrapMaxMm?: null | number;
+            /**
+             * Format: int32
+             * @description Mass in g; null when the chart does not say.
+             */
+            massG?: null | number;
+            /**
+             * Format: double
+             * @description In the practice's currency; null when unknown.
+             */
+            price?: null | number;
+            /**
+             * Format: double
+             * @description Nose rest to floor in front, mm.
+             */
             depthFrontMm?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Nose rest to floor at the rear edge, mm.
+             */
             depthRearMm?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Across at the rear edge, mm.
+             */
             widthRearMm?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Across in front, mm.
+             */
+            widthFrontMm?: null | number;
+            /**
+             * Format: double
+             * @description Around the inside of the rear edge, mm.
+             */
             openingGirthMm?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Least snout girth of a sleeve or cover, mm.
+             */
             girthMinMm?: null | number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Greatest, mm.
+             */
             girthMaxMm?: null | number;
         };
         /**
@@ -1048,6 +2515,14 @@ export interface components {
          * @enum {string}
          */
         MuzzleType: "basket" | "sleeve" | "faceCover";
+        /** @description One version of a model; null where it was put away. */
+        MuzzleVersionDto: {
+            /** Format: int32 */
+            version: number;
+            /** Format: date-time */
+            at: null | string;
+            model: null | components["schemas"]["MuzzleModel"];
+        };
         /**
          * @description Which room the next thing is done in.
          * @enum {string}
@@ -1063,6 +2538,120 @@ export interface components {
         NotChecked: {
             name: components["schemas"]["CriterionName"];
             reason: string;
+        };
+        /** @description A chart as text, to be opened. */
+        OpenChartEntry: {
+            text?: null | string;
+            type?: null | components["schemas"]["MuzzleType"];
+        };
+        /** @description A file opened: its headings, its first rows, and what its columns seem to mean. */
+        OpenedChart: {
+            /** @description The first row. */
+            headings: string[];
+            /** @description Up to five rows below it. */
+            sample: string[][];
+            /** @description What the columns seem to mean; columns that mean nothing to us are left out. */
+            guess: components["schemas"]["ChartColumn"][];
+        };
+        /** @description One inner dimension of a custom muzzle, mm. */
+        OrderDimensionDto: {
+            name: string;
+            /** Format: double */
+            wantedMm: number;
+            /** Format: double */
+            leastMm: null | number;
+            /** Format: double */
+            mostMm: null | number;
+            why: string;
+        };
+        /** @description What a maker needs for a muzzle made to measure. */
+        OrderSheetDto: {
+            dog: string;
+            breeds: string;
+            /** Format: date */
+            date: string;
+            dimensions: components["schemas"]["OrderDimensionDto"][];
+            features: string[];
+            shapeNotes: string[];
+            confirm: string[];
+            /**
+             * Format: double
+             * @description How far the mouth opens in the wanted dimensions.
+             */
+            gapeDeg: number;
+            check: components["schemas"]["Verdict"];
+            /** @description What the snout rests on. */
+            readings: components["schemas"]["SourceDto"][];
+            cautions: string[];
+        };
+        /** @description Why a line of the brief does not bind. */
+        OverruleEntry: {
+            note?: null | string;
+        };
+        /** @description A picture of a dog, what is marked on it, and what follows. */
+        PhotoDto: {
+            /** Format: uuid */
+            id: string;
+            view: components["schemas"]["PhotoView"];
+            side: components["schemas"]["Side"];
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            /** Format: date-time */
+            addedAt: string;
+            kind: components["schemas"]["ReferenceKind"];
+            /** Format: double */
+            rulerMm: null | number;
+            corners: components["schemas"]["PixelPoint"][];
+            landmarks: {
+                [key: string]: components["schemas"]["PixelPoint"];
+            };
+            /** @description The landmarks that can be placed in this view, in order. */
+            wanted: components["schemas"]["Landmark"][];
+            /** @description As far as the landmarks go; empty while the reference is not placed or the picture is refused. */
+            measures: components["schemas"]["PhotoMeasureDto"][];
+            /** Format: double */
+            millimetresPerPixel: null | number;
+            /** Format: double */
+            slantDeg: null | number;
+            refusal: null | components["schemas"]["PhotoRefusal"];
+        };
+        /** @description A measure from a picture, with what its doubt consists of. */
+        PhotoMeasureDto: {
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** Format: double */
+            mm: number;
+            /** Format: double */
+            standardUncertaintyMm: number;
+            /** Format: double */
+            expandedUncertaintyMm: number;
+            /** Format: double */
+            fromClicksMm: number;
+            /** Format: double */
+            fromReferenceMm: number;
+            /** Format: double */
+            fromPlaneMm: number;
+            how: string;
+        };
+        /** @description Why a picture cannot be measured, and how to take it again. */
+        PhotoRefusal: {
+            code: string;
+            message: string;
+            retake: string;
+        };
+        /**
+         * @description From where the picture was taken.
+         * @enum {string}
+         */
+        PhotoView: "side" | "top";
+        /** @description A point on a picture, pixels: x to the right, y down, from the top left corner. */
+        PixelPoint: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
         };
         /** @description A dog's plan and where it stands. */
         PlanDto: {
@@ -1123,6 +2712,12 @@ export interface components {
          * @enum {string}
          */
         Purpose: "clinic" | "walks" | "visitors" | "transport" | "scavenging" | "working";
+        /** @description A chart with what its columns mean. */
+        ReadChartEntry: {
+            text?: null | string;
+            type?: null | components["schemas"]["MuzzleType"];
+            columns?: null | components["schemas"]["ChartColumn"][];
+        };
         /** @description A reading on record. */
         ReadingDto: {
             /** Format: uuid */
@@ -1133,10 +2728,18 @@ export interface components {
             unit: components["schemas"]["ReadingUnit"];
             /** Format: double */
             mm: number;
+            tool: components["schemas"]["Tool"];
+            takenBy: null | string;
             /** Format: date-time */
             takenAt: string;
+            /** @description Why it counts for nothing; null while it is in use. */
+            setAside: null | string;
+            /** @description It stands apart and is kept all the same. */
+            kept: boolean;
+            /** @description It is the odd one out, proposed to be set aside. */
+            standsApart: boolean;
         };
-        /** @description A reading for a dog. */
+        /** @description A reading for a dog: a text, or the two marks of a string laid on a ruler. */
         ReadingEntry: {
             /**
              * Format: uuid
@@ -1147,6 +2750,17 @@ export interface components {
             side?: null | components["schemas"]["Side"];
             text?: null | string;
             unit?: null | components["schemas"]["ReadingUnit"];
+            tool?: null | components["schemas"]["Tool"];
+            takenBy?: null | string;
+            /** @description Where a string's first mark lies on the ruler; left out, at its beginning. */
+            from?: null | string;
+            /** @description Where its second mark lies; then text is not needed and the tool is the string. */
+            to?: null | string;
+        };
+        /** @description What the fitter decides about a reading that stands apart: set aside with a reason, or kept, or neither. */
+        ReadingJudgement: {
+            setAside?: null | string;
+            keep?: null | boolean;
         };
         /** @description What is made of a length while it is still being typed: either a length or what is wrong so far. */
         ReadingSoFar: {
@@ -1160,10 +2774,47 @@ export interface components {
             millimetres: number;
             asTaken: string;
         };
-        /** @enum {string} */
+        /**
+         * @description The unit a reading is written or shown in.
+         * @enum {string}
+         */
         ReadingUnit: "mm" | "cm" | "in";
         /**
-         * @description How close a basket is to sit.
+         * @description The thing of known size in the picture.
+         * @enum {string}
+         */
+        ReferenceKind: "card" | "a4" | "a5" | "ruler";
+        /** @description A change that would make a muzzle fit. */
+        RemedyDto: {
+            kinds: components["schemas"]["RemedyKind"][];
+            says: string;
+            after: components["schemas"]["Verdict"];
+            /** Format: double */
+            chance: null | number;
+            sizeId: string;
+        };
+        /**
+         * @description What can be changed on a muzzle, the cheapest first.
+         * @enum {string}
+         */
+        RemedyKind: "hand" | "strap" | "plate" | "forming" | "size" | "model";
+        /** @description Which reading, taken again, would settle a fit most. */
+        Retake: {
+            /** @description The measure to take. */
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** @description Whether a reading is doubted or one is missing. */
+            kind: components["schemas"]["DoubtKind"];
+            /**
+             * Format: double
+             * @description Share of the doubt about the whole that knowing this length would end, 0 to 1.
+             */
+            settles: number;
+            /** @description What to do, in a sentence. */
+            says?: null | string;
+        };
+        /**
+         * @description The two schools of the trade: which measures are taken, and how close a basket is to sit.
          * @enum {string}
          */
         School: "everyday" | "working";
@@ -1222,7 +2873,44 @@ export interface components {
          * @enum {string}
          */
         Severity: "note" | "check";
-        /** @enum {string} */
+        /** @description What one way says. */
+        ShapeReading: {
+            /** @description Which way. */
+            way: components["schemas"]["ShapeWay"];
+            /**
+             * Format: double
+             * @description The ratio or index, where the way has one.
+             */
+            value: null | number;
+            /** @description The shape it points to. */
+            shape: components["schemas"]["HeadShape"];
+            /** @description In one sentence. */
+            reason: string;
+            /** @description What its cuts stand on. */
+            basis: components["schemas"]["Basis"];
+        };
+        /**
+         * @description A way of telling the head shape, the most trusted first.
+         * @enum {string}
+         */
+        ShapeWay: "seen" | "craniofacialRatio" | "cranialIndex" | "breed";
+        /** @description What a CSV file holds, row by row. */
+        SheetDto: {
+            good: components["schemas"]["GoodRowDto"][];
+            bad: components["schemas"]["BadRow"][];
+        };
+        /** @description A CSV file to be read. */
+        SheetEntry: {
+            /** @description The file's text. */
+            text?: null | string;
+            unit?: null | components["schemas"]["ReadingUnit"];
+            /** @description Whether the readings become a set of their own. */
+            newSet?: null | boolean;
+        };
+        /**
+         * @description The side of the dog, seen from the dog.
+         * @enum {string}
+         */
         Side: "left" | "right";
         /** @description An observable sign. Basis of the grouping: Practice. */
         Sign: {
@@ -1239,7 +2927,40 @@ export interface components {
          * @enum {string}
          */
         SignGroup: "atEase" | "unsure" | "worried" | "overThreshold";
-        /** @description What was measured. Left out numbers are completed and lower the trust. */
+        /** @description A size as entered. Every field may be missing; the check says which must not. */
+        SizeEntry: {
+            /** @description The size it was; empty for a new one. */
+            id?: null | string;
+            label?: null | string;
+            /** Format: double */
+            lengthMm?: null | number;
+            /** Format: double */
+            neckStrapMinMm?: null | number;
+            /** Format: double */
+            neckStrapMaxMm?: null | number;
+            /** Format: int32 */
+            massG?: null | number;
+            /** Format: double */
+            price?: null | number;
+            /** Format: double */
+            depthFrontMm?: null | number;
+            /** Format: double */
+            depthRearMm?: null | number;
+            /** Format: double */
+            widthRearMm?: null | number;
+            /** Format: double */
+            widthFrontMm?: null | number;
+            /** Format: double */
+            openingGirthMm?: null | number;
+            /** Format: double */
+            girthMinMm?: null | number;
+            /** Format: double */
+            girthMaxMm?: null | number;
+        };
+        /**
+         * @description What was measured. Left out numbers are completed and lower the trust. Each length may have its standard uncertainty beside it, named
+         *     like it with UMm at its end; when at least one is given, the answer has chances.
+         */
         SnoutInput: {
             /** Format: double */
             noseToInnerEyeLeftMm?: null | number;
@@ -1258,6 +2979,26 @@ export interface components {
             /** Format: double */
             neckGirthMm?: null | number;
             headShape?: null | components["schemas"]["HeadShape"];
+            /** Format: double */
+            headGirthMm?: null | number;
+            /** Format: double */
+            noseToInnerEyeLeftUMm?: null | number;
+            /** Format: double */
+            noseToInnerEyeRightUMm?: null | number;
+            /** Format: double */
+            innerEyeSpacingUMm?: null | number;
+            /** Format: double */
+            snoutGirthUMm?: null | number;
+            /** Format: double */
+            snoutHeightUMm?: null | number;
+            /** Format: double */
+            snoutWidthUMm?: null | number;
+            /** Format: double */
+            jawToNoseUMm?: null | number;
+            /** Format: double */
+            neckGirthUMm?: null | number;
+            /** Format: double */
+            headGirthUMm?: null | number;
         };
         /** @description One number of the snout model and what it rests on. */
         SourceDto: {
@@ -1272,6 +3013,12 @@ export interface components {
          * @enum {string}
          */
         Stage: "ready" | "oddObjects" | "meetIt" | "comeToIt" | "noseIn" | "hold" | "theWord" | "soundsAndHands" | "firstFastening" | "wearingStill" | "moving" | "places" | "thePurpose" | "upkeep";
+        /** @description Something to be done with the stand-in tape. */
+        StandInEntry: {
+            act?: null | components["schemas"]["TapeAct"];
+            measure?: null | components["schemas"]["Measure"];
+            side?: null | components["schemas"]["Side"];
+        };
         /** @description A step of a dog's plan. */
         StepDto: {
             id: string;
@@ -1292,6 +3039,17 @@ export interface components {
          * @enum {string}
          */
         StepState: "passed" | "here" | "ahead";
+        /** @description A strap's setting to mark. */
+        StrapDto: {
+            /** Format: double */
+            loopMm: number;
+            /** Format: int32 */
+            hole: null | number;
+            /** Format: int32 */
+            holes: null | number;
+            /** Format: double */
+            fromTightestMm: null | number;
+        };
         /** @description The loop the strap must make. */
         StrapLoop: {
             /** Format: double */
@@ -1303,16 +3061,257 @@ export interface components {
             points: components["schemas"]["PointMm"][];
             closed: boolean;
         };
+        /** @description Something wrong, as seen on the dog. */
+        Symptom: {
+            /** @description Stable id. */
+            id: string;
+            /** @description In the fitter's words. */
+            says: string;
+            /** @description Ids of what may cause it, the likeliest first. */
+            causes: string[];
+        };
+        /** @description The measures of a picture to take over as readings: those named, or all. */
+        TakeEntry: {
+            lines?: null | components["schemas"]["MeasureLine"][];
+            takenBy?: null | string;
+        };
+        /** @enum {string} */
+        TapeAct: "press" | "garble" | "slip" | "breakOff";
+        /** @description Something the bench should know of the tape. */
+        TapeNews: {
+            /** @description Whether it can be reached. */
+            state: components["schemas"]["TapeState"];
+            /** @description What it calls itself. */
+            name?: null | string;
+            /**
+             * Format: int32
+             * @description Its charge, when it told.
+             */
+            batteryPercent?: null | number;
+            /**
+             * Format: int32
+             * @description The reading's number, for a reading.
+             */
+            number?: null | number;
+            /**
+             * Format: double
+             * @description The reading.
+             */
+            millimetres?: null | number;
+            /** @description A reading that did not come through, in words. */
+            trouble?: null | string;
+        };
+        /**
+         * @description Whether the tape can be reached.
+         * @enum {string}
+         */
+        TapeState: "connecting" | "connected" | "lost";
         /**
          * @description How the dog meets new things.
          * @enum {string}
          */
         Temperament: "bold" | "typical" | "wary" | "soured";
         /**
+         * @description What a reading was taken with.
+         * @enum {string}
+         */
+        Tool: "softTape" | "string" | "caliper" | "photo" | "digitalTape";
+        /** @description Something looked at on the dog. */
+        TryOnCheck: {
+            /** @description Stable id. */
+            id: string;
+            /** @description The question, answered yes or no. */
+            asks: string;
+            /** @description What good looks like. */
+            good: string;
+            /** @description What a no may be. */
+            symptoms: string[];
+        };
+        /** @description A try-on on record. */
+        TryOnDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            at: string;
+            sizeId: string;
+            seen: components["schemas"]["TryOnRecord"];
+            hasPicture: boolean;
+        };
+        /** @description A try-on to keep. */
+        TryOnEntry: {
+            sizeId?: null | string;
+            answers?: null | {
+                [key: string]: boolean;
+            };
+            symptoms?: null | string[];
+            /** Format: int32 */
+            hole?: null | number;
+            /** Format: double */
+            fromTightestMm?: null | number;
+            note?: null | string;
+        };
+        /** @description What is looked at on the dog, and what may be wrong. */
+        TryOnGuide: {
+            sizeId: string;
+            muzzle: string;
+            /** @description Whether the dog wears it yet: the try-on comes late, on a dog that accepts it. */
+            accepts: boolean;
+            nextStep: null | string;
+            right: null | components["schemas"]["StrapDto"];
+            /** @description The loops its strap makes, mm; null when unknown. */
+            neckRange: null | number[];
+            /** Format: double */
+            holePitchMm: null | number;
+            checks: components["schemas"]["TryOnCheck"][];
+            symptoms: components["schemas"]["Symptom"][];
+            cautions: string[];
+        };
+        TryOnRecord: {
+            muzzle: string;
+            answers: {
+                [key: string]: boolean;
+            };
+            symptoms: string[];
+            strap: null | components["schemas"]["KeptStrap"];
+            note: null | string;
+        };
+        /** @description A remedy for a cause, recomputed with the change made. */
+        TryOnRemedy: {
+            /** @description What is changed. */
+            kind: components["schemas"]["RemedyKind"];
+            /** @description What to do. */
+            does: string;
+            /** @description What it changes, in numbers; empty where none tells. */
+            effect: string;
+            after?: null | components["schemas"]["Verdict"];
+            /** @description The size it points to; null for a change to the one in hand. */
+            sizeId?: null | string;
+        };
+        /** @description What the bench would look like with the reading that is being typed; nothing is stored. */
+        TypingDto: {
+            /** @description What is made of the text so far. */
+            reading: components["schemas"]["ReadingSoFar"];
+            measures: components["schemas"]["MeasuredDto"][];
+            findings: components["schemas"]["Finding"][];
+            headShape: components["schemas"]["HeadShapeChoice"];
+            drawing: components["schemas"]["HeadDrawing"];
+        };
+        /** @description A dog the van is planned for. */
+        VanDogDto: {
+            /**
+             * Format: uuid
+             * @description The dog's, or the expected dogs' entry.
+             */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            expected: boolean;
+            /**
+             * Format: int32
+             * @description How many sizes of the whole catalogue would fit it today.
+             */
+            fitsToday: number;
+            /** @description The size of the plan it would get; null for none. */
+            from: null | string;
+            /** @description It finds one among what is in the van now. */
+            inVan: boolean;
+        };
+        /** @description How many of a size lie in the van. */
+        VanEntry: {
+            /** Format: int32 */
+            count?: null | number;
+        };
+        /** @description What to carry. */
+        VanPlanDto: {
+            /** Format: int32 */
+            sizes: number;
+            steps: components["schemas"]["VanStepDto"][];
+            /** Format: int32 */
+            covered: number;
+            /** Format: int32 */
+            coverable: number;
+            /** Format: int32 */
+            dogs: number;
+            isExact: boolean;
+            /** Format: int32 */
+            atMost: number;
+            curve: number[];
+            /**
+             * Format: int32
+             * @description Dogs that find one among what is in the van now.
+             */
+            coveredNow: number;
+            carried: components["schemas"]["VanSizeDto"][];
+            plannedFor: components["schemas"]["VanDogDto"][];
+            /** @description Dogs left out because they are not measured. */
+            notMeasured: string[];
+            expected: components["schemas"]["ExpectedDogDto"][];
+        };
+        /** @description A size in the van. */
+        VanSizeDto: {
+            sizeId: string;
+            muzzle: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            fitsDogs: number;
+        };
+        /** @description One more size of the plan. */
+        VanStepDto: {
+            sizeId: string;
+            muzzle: string;
+            /** Format: double */
+            price: null | number;
+            /** Format: int32 */
+            adds: number;
+            /** Format: int32 */
+            covered: number;
+            dogs: string[];
+        };
+        /**
          * @description How a criterion, or the whole, came out. Ordered from best to worst.
          * @enum {string}
          */
         Verdict: "fits" | "marginal" | "out";
+        /** @enum {string} */
+        VisibilitySchool: "standOut" | "blendIn";
+        /** @description A dog and what a muzzle is wanted for. */
+        WhatIfBrief: {
+            dog?: null | components["schemas"]["WhatIfDog"];
+            purposes?: null | components["schemas"]["Purpose"][];
+            school?: null | components["schemas"]["School"];
+            /** Format: int32 */
+            fingers?: null | number;
+            /** Format: int32 */
+            minutes?: null | number;
+            warm?: null | boolean;
+            material?: null | components["schemas"]["MaterialSchool"];
+            visibility?: null | components["schemas"]["VisibilitySchool"];
+            /** @description It wears one at ease already. */
+            wearsHappily?: null | boolean;
+            overruled?: null | {
+                [key: string]: string;
+            };
+        };
+        /** @description What the rules need to know of a dog. */
+        WhatIfDog: {
+            name?: null | string;
+            /** @description Up to two shipped breeds. */
+            breedIds?: null | string[];
+            headShape?: null | components["schemas"]["HeadShape"];
+            /** Format: double */
+            bodyMassKg?: null | number;
+            /** Format: int32 */
+            ageMonths?: null | number;
+            coatId?: null | string;
+            coat?: null | components["schemas"]["Coat"];
+            temperament?: null | components["schemas"]["Temperament"];
+            sensitivities?: null | components["schemas"]["Sensitivity"][];
+            biteTier?: null | components["schemas"]["BiteTier"];
+            /** @description Its purposes, where they are not given beside the dog. */
+            purposes?: null | components["schemas"]["Purpose"][];
+        };
         /** @description A basket to be judged on a snout. */
         WhatIfFit: {
             snout?: null | components["schemas"]["SnoutInput"];
@@ -1323,11 +3322,106 @@ export interface components {
             /** Format: int32 */
             fingers?: null | number;
         };
+        /** @description The readings judged. */
+        WhatIfMeasureAnswer: {
+            measures: components["schemas"]["WhatIfMeasured"][];
+            findings: components["schemas"]["Finding"][];
+            headShape: components["schemas"]["WhatIfShape"];
+            missing: components["schemas"]["MissingMeasure"][];
+        };
+        /** @description Readings to be judged without a dog on record. */
+        WhatIfMeasureQuestion: {
+            school?: null | components["schemas"]["School"];
+            headShape?: null | components["schemas"]["HeadShape"];
+            /** @description Id, name or another name of a shipped breed. */
+            breed?: null | string;
+            coat?: null | components["schemas"]["Coat"];
+            /**
+             * Format: double
+             * @description 0.4 to 120.
+             */
+            bodyMassKg?: null | number;
+            /**
+             * Format: double
+             * @description The gap left between eye line and fit line, 2 to 60.
+             */
+            fitLineGapMm?: null | number;
+            /** @description Up to 500. */
+            readings?: null | components["schemas"]["WhatIfMeasureReading"][];
+        };
+        /** @description One reading: measure, side where it has two, the text as written, its unit where the text has none, and the tool. */
+        WhatIfMeasureReading: {
+            measure?: null | components["schemas"]["Measure"];
+            side?: null | components["schemas"]["Side"];
+            text?: null | string;
+            unit?: null | components["schemas"]["ReadingUnit"];
+            tool?: null | components["schemas"]["Tool"];
+        };
+        /** @description A measure as read, worked out or assumed. n is 0 unless it was read. */
+        WhatIfMeasured: {
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** Format: int32 */
+            n: number;
+            /** Format: double */
+            meanMm: number;
+            /** Format: double */
+            standardUncertaintyMm: number;
+            state: components["schemas"]["Provenance"];
+        };
+        /** @description The measures of a marked picture. */
+        WhatIfPhotoAnswer: {
+            measures: components["schemas"]["PhotoMeasureDto"][];
+            /** Format: double */
+            millimetresPerPixel: number;
+            /** Format: double */
+            slantDeg: number;
+        };
+        /** @description A marked picture to be worked out. */
+        WhatIfPhotoQuestion: {
+            reference?: null | components["schemas"]["WhatIfReference"];
+            /**
+             * @description Places by name, each [x, y] in pixels. From the side: noseTip, innerEye, bridgeFront, bridgeBack, fitLineTop, fitLineUnder, throatBump, stop, occiput. From
+             *     above: noseTip, innerEyeLeft, innerEyeRight, snoutLeft, snoutRight, stop, occiput, skullLeft, skullRight.
+             */
+            landmarks?: null | {
+                [key: string]: number[];
+            };
+            view?: null | components["schemas"]["PhotoView"];
+            side?: null | components["schemas"]["Side"];
+            /**
+             * Format: double
+             * @description How far a click lies off, one standard deviation, 0.1 to 50; the House value when left out.
+             */
+            clickPixels?: null | number;
+        };
         /** @description A length as somebody wrote it. */
         WhatIfReading: {
             /** @description What was written, such as `9,5 cm` or `3 3/4"`. */
             text?: null | string;
             unit?: null | components["schemas"]["ReadingUnit"];
+        };
+        /** @description The reference: kind card, a4, a5 or ruler; corners as [x, y], four or a ruler's two, those of a card in order around it from one end of a long side; a ruler's length between its marks. */
+        WhatIfReference: {
+            kind?: null | string;
+            corners?: null | number[][];
+            /** Format: double */
+            lengthMm?: null | number;
+        };
+        /** @description The head shape used, with every way of telling it. */
+        WhatIfShape: {
+            shape: components["schemas"]["HeadShape"];
+            ways: components["schemas"]["WhatIfShapeWay"][];
+            airwayCaution: boolean;
+        };
+        /** @description What one way of telling the head shape says. */
+        WhatIfShapeWay: {
+            way: components["schemas"]["ShapeWay"];
+            /** Format: double */
+            value: null | number;
+            shape: components["schemas"]["HeadShape"];
+            basis: components["schemas"]["Basis"];
+            reason: string;
         };
         /** @description A neck and the fingers wanted under its strap. */
         WhatIfStrap: {
@@ -1434,44 +3528,6 @@ export interface operations {
             };
         };
     };
-    breeds: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Breed"][];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
     coatColours: {
         parameters: {
             query?: never;
@@ -1510,53 +3566,13 @@ export interface operations {
             };
         };
     };
-    whatIfReading: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["WhatIfReading"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReadingUnderstood"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
     readingSoFar: {
         parameters: {
-            query: {
-                text: string;
+            query?: {
+                text?: string;
                 unit?: string;
+                from?: string;
+                to?: string;
             };
             header?: never;
             path?: never;
@@ -1593,11 +3609,13 @@ export interface operations {
             };
         };
     };
-    catalogue: {
+    demoPicture: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                view: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -1608,7 +3626,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MuzzleModel"][];
+                    "image/jpeg": string;
                 };
             };
             /** @description Bad Request */
@@ -1622,6 +3640,202 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    photos: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    file?: components["schemas"]["IFormFile"];
+                } & {
+                    view?: string;
+                } & {
+                    side?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tryOnPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                tryOnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addTryOnPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                tryOnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    file?: components["schemas"]["IFormFile"];
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1846,6 +4060,172 @@ export interface operations {
             };
         };
     };
+    breeds: {
+        parameters: {
+            query?: {
+                find?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BreedDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addBreed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BreedEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BreedDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    editBreed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                breedId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BreedEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BreedDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    resetBreed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                breedId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BreedDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     bench: {
         parameters: {
             query?: {
@@ -1867,6 +4247,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    editMeasuringSet: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuringSetEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    typing: {
+        parameters: {
+            query?: {
+                measure?: string;
+                side?: string;
+                text?: string;
+                tool?: string;
+                /** @description The unit the messages speak in: mm, cm or in; mm when left out. */
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TypingDto"];
                 };
             };
             /** @description Bad Request */
@@ -2019,6 +4492,864 @@ export interface operations {
             };
         };
     };
+    judgeReading: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingJudgement"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    measuringSets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    startMeasuringSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    compareSets: {
+        parameters: {
+            query: {
+                before: string;
+                after: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeMeasuringSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                setId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreMeasuringSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                setId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    exportReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    previewReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    importReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    markPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarksEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeFromPhoto: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restorePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfReading"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingUnderstood"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfMeasure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfMeasureQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfMeasureAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfPhotoQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfPhotoAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tapeNews: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["TapeNews"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    standInTape: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     whatIfStrap: {
         parameters: {
             query?: never;
@@ -2103,6 +5434,48 @@ export interface operations {
             };
         };
     };
+    whatIfBrief: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfBrief"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BriefDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     fits: {
         parameters: {
             query?: {
@@ -2114,6 +5487,13 @@ export interface operations {
                 school?: string;
                 /** @description fingers under the neck strap, 0 to 4 */
                 fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+                inVan?: boolean;
+                mostPrice?: number;
+                by?: string;
             };
             header?: never;
             path: {
@@ -2163,6 +5543,10 @@ export interface operations {
                 school?: string;
                 /** @description fingers under the neck strap, 0 to 4 */
                 fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
             };
             header?: never;
             path: {
@@ -2180,6 +5564,200 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FitDetailDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    fitDrawing: {
+        parameters: {
+            query?: {
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
+                fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+                with?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                sizeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    overrule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OverruleEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BriefDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    letStand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BriefDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    order: {
+        parameters: {
+            query?: {
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
+                fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderSheetDto"];
                 };
             };
             /** @description Bad Request */
@@ -2224,6 +5802,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChoiceDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptChoiceDto"][];
                 };
             };
             /** @description Bad Request */
@@ -2306,6 +5924,983 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChoiceDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    fitSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitSettingsDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setFitSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FitSettingsEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitSettingsDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    catalogue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addMuzzle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MuzzleEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    editMuzzle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                modelId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MuzzleEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    putMuzzleAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                modelId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    muzzleVersions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                modelId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleVersionDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    bringMuzzleBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                modelId: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    drawSize: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawnSizeDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    chart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                modelId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    openChart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenChartEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenedChart"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readChart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadChartEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChartRow"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    importChart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportChartEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tryOnGuide: {
+        parameters: {
+            query?: {
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
+                fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+                size?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnGuide"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    diagnose: {
+        parameters: {
+            query?: {
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
+                fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DiagnoseEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DiagnosisDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tryOns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepTryOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TryOnEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeTryOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                tryOnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreTryOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                tryOnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    van: {
+        parameters: {
+            query?: {
+                sizes?: number;
+                expected?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VanPlanDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setVanCount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sizeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VanEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VanSizeDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    expectDogs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExpectedDogEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExpectedDogDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    unexpectDogs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                expectedId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExpectedDogDto"][];
                 };
             };
             /** @description Bad Request */

@@ -33,6 +33,13 @@ export function lengthText(mm: number, unit: Unit, withUnit = true): string {
   return withUnit ? `${tidy} ${unit}` : tidy;
 }
 
+/** A standard uncertainty: a tenth finer than the lengths beside it. */
+export const doubtText = (mm: number, unit: Unit) => (unit === 'mm' ? `${mm.toFixed(1)} mm` : lengthText(mm, unit));
+
+/** A change with its sign. */
+export const changeText = (mm: number, unit: Unit) =>
+  (mm > 0 ? '+' : mm < 0 ? '−' : '±') + lengthText(Math.abs(mm), unit);
+
 function inches(value: number): string {
   const sixteenths = Math.round(Math.abs(value) * 16);
   const whole = Math.floor(sixteenths / 16);

@@ -37,6 +37,69 @@ export const biteWords: Record<Schemas['BiteTier'], string> = {
 
 export const shapeWords: Record<Schemas['HeadShape'], string> = { long: 'Long', medium: 'Medium', short: 'Short' };
 
+export const schoolWords: Record<Schemas['School'], string> = { everyday: 'Everyday', working: 'Working' };
+
+export const toolWords: Record<Schemas['Tool'], string> = {
+  softTape: 'Soft tape',
+  string: 'String and ruler',
+  caliper: 'Caliper',
+  photo: 'Photo',
+  digitalTape: 'Digital tape',
+};
+
+export const coatWords: Record<Schemas['Coat'], string> = { ordinary: 'Ordinary', thick: 'Thick', clipped: 'Clipped' };
+
+export const shapeWayWords: Record<Schemas['ShapeWay'], string> = {
+  seen: 'As seen',
+  craniofacialRatio: 'Face against skull',
+  cranialIndex: 'Breadth of the skull',
+  breed: 'Breed',
+};
+
+export const traitWords: Record<Schemas['BreedTrait'], string> = {
+  noBridge: 'No bridge to rest on',
+  heavyJowls: 'Heavy jowls',
+  broadHead: 'Broad head',
+  narrowHead: 'Head narrower than the neck',
+  longCoat: 'Long coat',
+  toy: 'Toy size',
+};
+
+export const referenceWords: Record<Schemas['ReferenceKind'], string> = {
+  card: 'Card, 85.6 × 54 mm',
+  a4: 'A4 sheet',
+  a5: 'A5 sheet',
+  ruler: 'Ruler, two marks',
+};
+
+export const viewWords: Record<Schemas['PhotoView'], string> = { side: 'From the side', top: 'From above' };
+
+export const sideWords: Record<Schemas['Side'], string> = { left: 'its left side', right: 'its right side' };
+
+export const landmarkWords: Record<Schemas['Landmark'], string> = {
+  noseTip: 'Nose tip',
+  innerEye: 'Inner eye corner',
+  bridgeFront: 'Bridge, near the nose',
+  bridgeBack: 'Bridge, near the eyes',
+  fitLineTop: 'Fit line, on the bridge',
+  fitLineUnder: 'Fit line, under the jaw',
+  throatBump: 'Throat bump',
+  stop: 'Stop',
+  occiput: 'Base of skull',
+  innerEyeLeft: 'Inner eye, left',
+  innerEyeRight: 'Inner eye, right',
+  snoutLeft: 'Snout edge, left',
+  snoutRight: 'Snout edge, right',
+  skullLeft: 'Cheek bone, left',
+  skullRight: 'Cheek bone, right',
+};
+
+export const useWords: Record<Schemas['MeasureUse'], string> = {
+  choosing: 'Choosing a muzzle',
+  strap: 'The neck strap',
+  headShape: 'Head shape and airway',
+};
+
 export const verdictWords: Record<Schemas['Verdict'], string> = { fits: 'Fits', marginal: 'Just fits', out: 'Out' };
 
 export const gapeWords: Record<Schemas['GapeClass'], string> = {
@@ -54,9 +117,99 @@ export const criterionWords: Record<Schemas['CriterionName'], string> = {
   girth: 'Girth',
   width: 'Width',
   neckStrap: 'Neck strap',
+  slipOff: 'Slip-off',
   use: 'Use',
   containment: 'Containment',
   front: 'Front',
+  closure: 'Closure',
+  feeding: 'Feeding',
+  heat: 'Heat',
+  weight: 'Weight',
+  visibility: 'Visibility',
+};
+
+export const demandWords: Record<Schemas['Demand'], string> = {
+  required: 'must',
+  wanted: 'wish',
+  ruledOut: 'never',
+  allowed: 'may',
+};
+
+export const groupWords: Record<Schemas['FitGroup'], string> = {
+  fits: 'Fits',
+  near: 'Near misses',
+  out: 'Out',
+};
+
+export const typeWords: Record<Schemas['MuzzleType'], string> = {
+  basket: 'Basket',
+  sleeve: 'Sleeve',
+  faceCover: 'Face cover',
+};
+
+export const materialWords: Record<Schemas['Material'], string> = {
+  coatedWire: 'Coated wire',
+  rigidPlastic: 'Rigid plastic',
+  mouldedRubber: 'Moulded rubber',
+  clearVinyl: 'Clear vinyl',
+  leather: 'Leather',
+  coatedWebbing: 'Coated webbing',
+  fabric: 'Fabric',
+};
+
+export const closureWords: Record<Schemas['Closure'], string> = {
+  clip: 'Clip',
+  buckle: 'Buckle',
+  both: 'Clip and buckle',
+};
+
+export const foreheadWords: Record<Schemas['ForeheadStrap'], string> = {
+  none: 'None',
+  optional: 'Optional',
+  fitted: 'Fitted',
+};
+
+export const frontWords: Record<Schemas['FrontOpening'], string> = {
+  none: 'Closed',
+  fixed: 'Open',
+  canBeCut: 'Can be cut',
+};
+
+export const remedyWords: Record<Schemas['RemedyKind'], string> = {
+  hand: 'By hand',
+  strap: 'Strap',
+  plate: 'Plate',
+  forming: 'Forming',
+  size: 'Size',
+  model: 'Model',
+};
+
+export const materialSchoolWords: Record<Schemas['MaterialSchool'], string> = {
+  sturdy: 'Any sturdy basket, up to tier 3',
+  metalOnly: 'Metal only, from contact on',
+};
+
+export const visibilityWords: Record<Schemas['VisibilitySchool'], string> = {
+  standOut: 'Stand out from the coat',
+  blendIn: 'Blend in with the coat',
+};
+
+export const chartFieldWords: Record<Schemas['ChartField'], string> = {
+  label: 'Size label',
+  length: 'Inner length',
+  depthFront: 'Depth in front',
+  depthRear: 'Depth at the rear',
+  widthRear: 'Width at the rear',
+  widthFront: 'Width in front',
+  openingGirth: 'Girth of the rear edge',
+  girthMin: 'Least snout girth',
+  girthMax: 'Greatest snout girth',
+  girthRange: 'Snout girth, from–to',
+  neckStrapMin: 'Neck strap, shortest',
+  neckStrapMax: 'Neck strap, longest',
+  neckStrapRange: 'Neck strap, from–to',
+  mass: 'Mass',
+  price: 'Price',
 };
 
 export const stageWords: Record<Schemas['Stage'], string> = {

@@ -3,16 +3,6 @@ using UnitsNet;
 
 namespace JauntyBadge.Core.Fitting;
 
-/// <summary>How close a basket is to sit.</summary>
-public enum School
-{
-    /// <summary>Room to pant: half an inch to an inch before the nose and the eyes, two fingers under the strap.</summary>
-    Everyday,
-
-    /// <summary>Snug for agitation and close work: 6 to 13 mm, one finger under the strap.</summary>
-    Working,
-}
-
 /// <summary>A wanted range, both ends in.</summary>
 public readonly record struct Window(Length Low, Length High)
 {
@@ -42,22 +32,45 @@ public static class FitRules
     public static readonly Grounded<Length> SleeveEyeRoom = new("fit.sleeve-eye-room", "Least distance of a sleeve's or face cover's edge from the eye", Length.FromMillimeters(6), Basis.House("fabric moves"));
     public static readonly Grounded<TimeSpan> SleeveCap = new("fit.sleeve-cap", "Longest a sleeve is worn", TimeSpan.FromMinutes(5), Basis.House("a dog in a sleeve cannot pant"));
 
+    public static readonly Grounded<TimeSpan> CoverCap = new("fit.cover-cap", "Longest a face cover is worn", TimeSpan.FromMinutes(15), Basis.House("a short visit; a flat face cools poorly under anything"));
+
     public static IReadOnlyList<IGrounded> All { get; } =
     [
         EverydayLow, EverydayHigh, WorkingLow, WorkingHigh, ChinRoom, FloorClearance, WidestGape, HalfPant, FullPant, Yawn,
-        WidthLow, WidthHigh, Finger, Marginal, SleeveEyeRoom, SleeveCap,
+        WidthLow, WidthHigh, Finger, Marginal, SleeveEyeRoom, SleeveCap, CoverCap,
     ];
 
     /// <summary>The window for nose room and eye room, shrunk for a small dog.</summary>
     public static (Window Window, Basis Basis) SeatWindow(School school, SnoutModel snout)
     {
-        var (low, high) = school == School.Working ? (WorkingLow, WorkingHigh) : (EverydayLow, EverydayHigh);
+        var (low, high) = Bounds(school);
         var eye = snout.EyeLine.Value;
         var basis = eye < SnoutRules.SmallDogFrom.Value
             ? Basis.House($"{low.Value.Millimeters}–{high.Value.Millimeters} mm shrunk by {snout.SmallDogScale:0.00} for a snout under 70 mm, never under 4 mm")
             : low.Basis;
         return (new Window(SnoutRules.Scaled(low.Value, eye), SnoutRules.Scaled(high.Value, eye)), basis);
     }
+
+    /// <summary>What has to be said on the spot of a sleeve or face cover; null for a basket.</summary>
+    public static string? Caution(MuzzleType type) => type switch
+    {
+        MuzzleType.Sleeve => $"It holds the mouth shut: the dog cannot pant, drink or vomit in it, and front teeth can still nip. {SleeveCap.Value.TotalMinutes:0} minutes at most, watched all the time, never in warmth or training; under sedation only by the clinic's own staff.",
+        MuzzleType.FaceCover => $"It lies on the face itself. {CoverCap.Value.TotalMinutes:0} minutes at most, cool and watched all the time, never in warmth. Off at any sign of breathing trouble.",
+        _ => null,
+    };
+
+    /// <summary>The opening a class begins at.</summary>
+    public static Angle From(GapeClass gape) => gape switch
+    {
+        GapeClass.Closed => Angle.Zero,
+        GapeClass.HalfPant => HalfPant.Value,
+        GapeClass.FullPant => FullPant.Value,
+        _ => Yawn.Value,
+    };
+
+    /// <summary>Least and greatest nose and eye room of a school, not yet shrunk for a small dog.</summary>
+    public static (Grounded<Length> Low, Grounded<Length> High) Bounds(School school) =>
+        school == School.Working ? (WorkingLow, WorkingHigh) : (EverydayLow, EverydayHigh);
 
     /// <summary>Fingers under the neck strap by school. Basis: Practice.</summary>
     public static int Fingers(School school) => school == School.Working ? 1 : 2;

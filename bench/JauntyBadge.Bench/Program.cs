@@ -1,0 +1,54 @@
+using BenchmarkDotNet.Attributes;
+using BenchmarkDotNet.Running;
+using JauntyBadge.Bench;
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Photos;
+using JauntyBadge.Data.Demo;
+using UnitsNet;
+
+// Without words: the benchmarks. With "picture FILE": a noisy 12-megapixel JPEG to upload.
+if (args is ["picture", var file])
+{
+    await File.WriteAllBytesAsync(file, NoisyPicture.TwelveMegapixels());
+    return;
+}
+
+BenchmarkSwitcher.FromAssembly(typeof(MeasuringBenchmarks).Assembly).Run(args.Length > 0 ? args : ["--filter", "*"]);
+
+namespace JauntyBadge.Bench
+{
+    /// <summary>What the measuring bench asks of the core on every keystroke and every click.</summary>
+    [MemoryDiagnoser]
+    public class MeasuringBenchmarks
+    {
+        private readonly List<Reading> forty = [];
+        private readonly Circumstances about = new() { BodyMass = Mass.FromKilograms(28) };
+        private PhotoQuestion photo = null!;
+
+        [GlobalSetup]
+        public void Prepare()
+        {
+            var random = new Random(40);
+            while (forty.Count < 40)
+            {
+                var line = SchoolMeasures.All[forty.Count % SchoolMeasures.All.Count];
+                var usual = PlausibleRange.Usual(line.Measure, HeadShape.Medium, Mass.FromKilograms(28)).Millimeters;
+                forty.Add(new Reading(line.Measure, line.Side, Length.FromMillimeters(usual + 6 * random.NextDouble()), ReadingUnit.Mm));
+            }
+
+            photo = DemoPicture.Draw(PhotoView.Side).Marks.ToQuestion(PhotoView.Side, Side.Left);
+        }
+
+        /// <summary>Means, uncertainties, all cross-checks, head shape and what is missing.</summary>
+        [Benchmark(Description = "assessment of 40 readings")]
+        public Assessment Assess() => Assessment.Of(forty, about);
+
+        /// <summary>The same with the head drawn in three views.</summary>
+        [Benchmark(Description = "assessment of 40 readings and drawing")]
+        public HeadDrawing AssessAndDraw() => HeadDrawing.Of(Assessment.Of(forty, about).Snout!);
+
+        /// <summary>Homography, seven measures, and their uncertainty from every click and corner.</summary>
+        [Benchmark(Description = "photo solution")]
+        public PhotoSolution Solve() => PhotoSolver.TrySolve(photo, out var solution, out _) ? solution : throw new InvalidOperationException("It must solve.");
+    }
+}

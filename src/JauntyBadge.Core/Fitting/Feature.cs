@@ -1,0 +1,128 @@
+namespace JauntyBadge.Core.Fitting;
+
+/// <summary>Something a muzzle has or has not, as the brief asks for it.</summary>
+public enum Feature
+{
+    Basket,
+    Sleeve,
+    FaceCover,
+
+    /// <summary>Wire or rigid plastic.</summary>
+    DoesNotGive,
+
+    /// <summary>Does not give, or leather.</summary>
+    Sturdy,
+    Metal,
+
+    /// <summary>Rubber, webbing, vinyl or leather: kind at the edges.</summary>
+    Soft,
+    ForeheadStrap,
+    CollarLink,
+    FrontBar,
+
+    /// <summary>No hole for treats, or one that is only there once cut.</summary>
+    ClosedFront,
+
+    /// <summary>A hole for treats that is always there.</summary>
+    OpenFront,
+
+    /// <summary>A way for treats: a hole, one that can be cut, or a gap wide enough.</summary>
+    TreatWay,
+
+    /// <summary>A clip, alone or beside a buckle.</summary>
+    QuickClip,
+
+    /// <summary>A buckle, alone or beside a clip.</summary>
+    Buckle,
+
+    /// <summary>A clip and nothing else.</summary>
+    ClipAlone,
+    TwoClosures,
+}
+
+/// <summary>How much the brief asks for it.</summary>
+public enum Demand
+{
+    Allowed,
+    Wanted,
+    Required,
+    RuledOut,
+}
+
+/// <summary>What a model has.</summary>
+public static class Features
+{
+    public static readonly Grounded<double> TreatGapMm = new(
+        "fit.treat-gap", "Gap in front that a treat goes through, mm", 12, Basis.House("a small soft treat between two fingertips"));
+
+    /// <summary>Whether a model has a feature.</summary>
+    public static bool Has(this MuzzleModel model, Feature feature) => feature switch
+    {
+        Feature.Basket => model.Type == MuzzleType.Basket,
+        Feature.Sleeve => model.Type == MuzzleType.Sleeve,
+        Feature.FaceCover => model.Type == MuzzleType.FaceCover,
+        Feature.DoesNotGive => model.DoesNotGive,
+        Feature.Sturdy => model.Sturdy,
+        Feature.Metal => model.Material == Material.CoatedWire,
+        Feature.Soft => model.Material is Material.MouldedRubber or Material.CoatedWebbing or Material.ClearVinyl or Material.Leather or Material.Fabric,
+        Feature.ForeheadStrap => model.ForeheadStrap != ForeheadStrap.None,
+        Feature.CollarLink => model.CollarLink,
+        Feature.FrontBar => model.FrontBar,
+        Feature.ClosedFront => model.FrontOpening != FrontOpening.Fixed,
+        Feature.OpenFront => model.FrontOpening == FrontOpening.Fixed,
+        Feature.TreatWay => model.FrontOpening != FrontOpening.None || model.FrontBarGapMm >= TreatGapMm.Value,
+        Feature.QuickClip => model.Closure != Closure.Buckle,
+        Feature.Buckle => model.Closure != Closure.Clip,
+        Feature.ClipAlone => model.Closure == Closure.Clip,
+        Feature.TwoClosures => model.Closure == Closure.Both,
+        _ => throw new ArgumentOutOfRangeException(nameof(feature)),
+    };
+
+    /// <summary>The criterion a demand on a feature is shown under.</summary>
+    public static CriterionName Criterion(this Feature feature) => feature switch
+    {
+        Feature.Basket or Feature.Sleeve or Feature.FaceCover => CriterionName.Use,
+        Feature.ClosedFront or Feature.OpenFront => CriterionName.Front,
+        Feature.TreatWay => CriterionName.Feeding,
+        Feature.QuickClip or Feature.Buckle or Feature.ClipAlone or Feature.TwoClosures => CriterionName.Closure,
+        _ => CriterionName.Containment,
+    };
+
+    /// <summary>What a model has or has not, in the words of a refusal.</summary>
+    public static string Words(this Feature feature, bool has) => (feature, has) switch
+    {
+        (Feature.Basket, true) => "It is a basket.",
+        (Feature.Basket, false) => "It is no basket.",
+        (Feature.Sleeve, _) => "It is a sleeve: it holds the mouth shut.",
+        (Feature.FaceCover, _) => "It is a face cover: it lies on the face itself.",
+        (Feature.DoesNotGive, true) => "It does not give when pressed.",
+        (Feature.DoesNotGive, false) => "It gives when pressed.",
+        (Feature.Sturdy, true) => "It is sturdy.",
+        (Feature.Sturdy, false) => "It is soft and compresses.",
+        (Feature.Metal, true) => "It is metal.",
+        (Feature.Metal, false) => "It is not metal.",
+        (Feature.Soft, true) => "It is soft at the edges.",
+        (Feature.Soft, false) => "It is hard at the edges.",
+        (Feature.ForeheadStrap, true) => "It takes a forehead strap.",
+        (Feature.ForeheadStrap, false) => "No forehead strap can be fitted.",
+        (Feature.CollarLink, true) => "It links to the collar.",
+        (Feature.CollarLink, false) => "It has no link to the collar.",
+        (Feature.FrontBar, true) => "It has a front bar.",
+        (Feature.FrontBar, false) => "It has no front bar, so front teeth can reach someone.",
+        (Feature.ClosedFront, true) => "Its front is closed.",
+        (Feature.ClosedFront, false) => "Its front is open.",
+        (Feature.OpenFront, true) => "Its front is open.",
+        (Feature.OpenFront, false) => "Its front is closed.",
+        (Feature.TreatWay, true) => "Treats go through.",
+        (Feature.TreatWay, false) => "No treat goes through it.",
+        (Feature.QuickClip, true) => "It has a quick clip.",
+        (Feature.QuickClip, false) => "It has no quick clip.",
+        (Feature.Buckle, true) => "It has a buckle.",
+        (Feature.Buckle, false) => "It has no buckle.",
+        (Feature.ClipAlone, true) => "A quick clip alone holds it.",
+        (Feature.ClipAlone, false) => "More than a clip holds it.",
+        (Feature.TwoClosures, true) => "It has two closures.",
+        (Feature.TwoClosures, false) => "It has one closure only.",
+        _ => throw new ArgumentOutOfRangeException(nameof(feature)),
+    };
+}

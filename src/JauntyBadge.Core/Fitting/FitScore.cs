@@ -1,0 +1,86 @@
+using UnitsNet;
+
+namespace JauntyBadge.Core.Fitting;
+
+/// <summary>What the fitter weighs among muzzles that fit equally surely, each 0 to 5.</summary>
+public sealed record Weights(double Comfort, double Safety, double Feeding)
+{
+    public static readonly Grounded<double> UsualWeight = new("fit.usual-weight", "Weight of comfort, safety and feeding until the fitter sets them", 2, Basis.House("all three alike"));
+
+    public static Weights Usual { get; } = new(UsualWeight.Value, UsualWeight.Value, UsualWeight.Value);
+}
+
+/// <summary>
+/// How well a muzzle serves beyond fitting, each 0 to 1, for the order of muzzles that fit equally surely. Basis: House; each is the
+/// plain mean of the points named beside it.
+/// </summary>
+/// <param name="Comfort">Room to open the mouth up to a yawn; softness; lightness against the most it may weigh; a centred seat.</param>
+/// <param name="Safety">Does not give; front bar; forehead strap; collar link; closures; an edge that cannot reach the eye; being seen as wished.</param>
+/// <param name="Feeding">A way for treats, and room to take them.</param>
+public readonly record struct FitScore(double Comfort, double Safety, double Feeding)
+{
+    public static readonly Grounded<double> Kind = new("score.kind", "Softness of vinyl and leather, where rubber and webbing are 1", 0.8, Basis.House("soft, but with an edge"));
+    public static readonly Grounded<double> Hard = new("score.hard", "Softness of wire and rigid plastic", 0.5, Basis.House("hard, yet padded at the nose"));
+    public static readonly Grounded<double> OptionalStrap = new("score.optional-strap", "A forehead strap that can be fitted, where a fitted one is 1", 0.7, Basis.House("it may be left off"));
+    public static readonly Grounded<double> BuckleAlone = new("score.buckle-alone", "A buckle alone, where two closures are 1", 0.7, Basis.House("one may fail"));
+    public static readonly Grounded<double> ClipAlone = new("score.clip-alone", "A clip alone, where two closures are 1", 0.4, Basis.House("one snag opens it"));
+    public static readonly Grounded<double> FrontToCut = new("score.front-to-cut", "A front that can be cut for treats, where an open one is 1", 0.8, Basis.House("a little work"));
+    public static readonly Grounded<double> ThroughBars = new("score.through-bars", "Treats between the bars", 0.5, Basis.House("small ones only"));
+    public static readonly Grounded<double> NoWay = new("score.no-way", "No way for a treat", 0.1, Basis.House("paste may still be licked"));
+    public static readonly Grounded<double> Unknown = new("score.unknown", "What is not known: mass, or the coat's colour", 0.5, Basis.House("neither for it nor against it"));
+
+    public static IReadOnlyList<IGrounded> All { get; } = [Kind, Hard, OptionalStrap, BuckleAlone, ClipAlone, FrontToCut, ThroughBars, NoWay, Unknown];
+
+    /// <summary>The weighted mean, 0 to 1; all weights zero count alike.</summary>
+    public double Weighted(Weights weights)
+    {
+        var all = weights.Comfort + weights.Safety + weights.Feeding;
+        return all <= 0 ? (Comfort + Safety + Feeding) / 3 : (weights.Comfort * Comfort + weights.Safety * Safety + weights.Feeding * Feeding) / all;
+    }
+
+    internal static FitScore Of(MuzzleModel model, MuzzleSize size, in Margins margins, double gapeRad, double seatHalf, double seen, Mass? mostMass)
+    {
+        var yawn = Math.Min(1, gapeRad / FitRules.Yawn.Value.Radians);
+        var light = mostMass is { } most && size.MassG is { } grams ? Math.Clamp(1 - grams / most.Grams, 0, 1) : Unknown.Value;
+        var centred = Math.Clamp(margins.Seat / seatHalf, 0, 1);
+        return new FitScore(
+            (yawn + Softness(model.Material) + light + centred) / 4,
+            (One(model.DoesNotGive) + One(model.FrontBar) + Strap(model.ForeheadStrap) + One(model.CollarLink) + Closing(model.Closure) + One(margins.Shove >= 0) + seen) / 7,
+            (Treats(model) + yawn) / 2);
+    }
+
+    /// <summary>How well a model meets the wish to be seen or to blend in, 0 to 1.</summary>
+    internal static double Seen(MuzzleModel model, MuzzleBrief brief) => Sight(model, brief) is { } contrast ? One(contrast.Met) : Unknown.Value;
+
+    /// <summary>The colour that serves the wish to be seen or to blend in best; null when the coat is not known or the model has no colours.</summary>
+    public static (MuzzleColour Colour, double Ratio, bool Met)? Sight(MuzzleModel model, MuzzleBrief brief)
+    {
+        if (brief.CoatHex is not { } coat || model.Colours.Count == 0)
+            return null;
+        var ratios = model.Colours.Select(c => (Colour: c, Ratio: Contrast.Ratio(c.Hex, coat)));
+        if (brief.Visibility == VisibilitySchool.StandOut)
+        {
+            var most = ratios.MaxBy(r => r.Ratio);
+            return (most.Colour, most.Ratio, most.Ratio >= Contrast.StandsOut.Value);
+        }
+
+        var least = ratios.MinBy(r => r.Ratio);
+        return (least.Colour, least.Ratio, least.Ratio <= Contrast.BlendsIn.Value);
+    }
+
+    private static double One(bool holds) => holds ? 1 : 0;
+
+    private static double Softness(Material material) => material switch
+    {
+        Material.MouldedRubber or Material.CoatedWebbing or Material.Fabric => 1,
+        Material.ClearVinyl or Material.Leather => Kind.Value,
+        _ => Hard.Value,
+    };
+
+    private static double Strap(ForeheadStrap strap) => strap switch { ForeheadStrap.Fitted => 1, ForeheadStrap.Optional => OptionalStrap.Value, _ => 0 };
+
+    private static double Closing(Closure closure) => closure switch { Closure.Both => 1, Closure.Buckle => BuckleAlone.Value, _ => ClipAlone.Value };
+
+    private static double Treats(MuzzleModel model) =>
+        model.FrontOpening == FrontOpening.Fixed ? 1 : model.FrontOpening == FrontOpening.CanBeCut ? FrontToCut.Value : model.Has(Feature.TreatWay) ? ThroughBars.Value : NoWay.Value;
+}

@@ -1,0 +1,167 @@
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+
+namespace JauntyBadge.Core.Fitting;
+
+/// <summary>One size of one model, judged for one dog. Order and verdict are there at once; sentences are made when asked for.</summary>
+public sealed class RankedFit
+{
+    private readonly ModelJudge judge;
+    private readonly IReadOnlyList<Criterion> refusals;
+    private readonly Chances? chances;
+    private (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked, FitAssessment? Assessment)? told;
+
+    internal RankedFit(
+        ModelJudge judge, MuzzleModel model, MuzzleSize size, IReadOnlyList<Criterion> refusals, Verdict verdict, double tightestMm, FitScore score, Chances? chances)
+    {
+        (this.judge, Model, Size, this.refusals, Verdict, TightestMm, Score, this.chances) = (judge, model, size, refusals, verdict, tightestMm, score, chances);
+        IsRefused = refusals.Any(r => r.Verdict == Verdict.Out);
+        Weighted = Math.Round(score.Weighted(Question.Weights), 6);
+        ChanceSteps = chances is null ? 0 : (int)Math.Floor((IsRefused ? 0 : chances.Whole) / Ranking.ChanceStep.Value + 1e-9);
+    }
+
+    public MuzzleModel Model { get; }
+    public MuzzleSize Size { get; }
+
+    /// <summary>The worst of what has to hold.</summary>
+    public Verdict Verdict { get; }
+
+    /// <summary>What the fitter's weights look at.</summary>
+    public FitScore Score { get; }
+
+    /// <summary>The score by the fitter's weights, 0 to 1.</summary>
+    public double Weighted { get; }
+
+    /// <summary>Something required is missing, or something ruled out is there.</summary>
+    public bool IsRefused { get; }
+
+    /// <summary>Chance that all that has to hold does hold, given the doubt about the readings; 0 when refused, null when not drawn.</summary>
+    public double? Chance => chances is null ? null : IsRefused ? 0 : chances.Whole;
+
+    /// <summary>The reading that would settle the decision most; null when there is little doubt.</summary>
+    public Retake? Retake => IsRefused ? null : chances?.Retake;
+
+    /// <summary>The smallest margin of what has to hold.</summary>
+    public Length TightestMargin => Length.FromMillimeters(TightestMm);
+
+    /// <summary>Every criterion, what the brief refuses first.</summary>
+    public IReadOnlyList<Criterion> Criteria => Told.Criteria;
+
+    /// <summary>What could not be checked.</summary>
+    public IReadOnlyList<NotChecked> NotChecked => Told.NotChecked;
+
+    /// <summary>The basket arithmetic; null for a sleeve or face cover.</summary>
+    public FitAssessment? Assessment => Told.Assessment;
+
+    /// <summary>The criterion that decides: of those that came out worst the first refusal, else the one with the least margin.</summary>
+    public Criterion Deciding => Criteria.Where(c => c.Verdict == Verdict && !c.IsSoft && (Verdict != Verdict.Fits || c.Name != CriterionName.Shove))
+        .OrderBy(c => c.Margin?.Millimeters ?? double.NegativeInfinity).First();
+
+    /// <summary>The setting to mark on the neck strap; null when it is not known or out of the strap's range.</summary>
+    public StrapSetting? Strap => double.IsNaN(judge.Loop) || Size.NeckStrapRange() is not { } range
+        ? null
+        : StrapSetting.For(Length.FromMillimeters(judge.Loop), range, Model.HolePitchMm is { } pitch ? Length.FromMillimeters(pitch) : null);
+
+    /// <summary>The inner shape on this snout; null for a sleeve or face cover.</summary>
+    public BasketModel? Basket => Model.Type == MuzzleType.Basket ? Size.Basket(Snout.Width.Value) : null;
+
+    /// <summary>The snout it was judged on.</summary>
+    public SnoutModel Snout => Question.Snout;
+
+    /// <summary>The brief it was judged by.</summary>
+    public MuzzleBrief Brief => Question.Brief;
+
+    internal double TightestMm { get; }
+
+    internal int ChanceSteps { get; }
+
+    internal FitQuestion Question => judge.Question;
+
+    /// <summary>The same model with its size changed, judged anew.</summary>
+    internal RankedFit With(MuzzleSize changed, bool withChances) => judge.Judge(Model, changed, withChances);
+
+    private (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked, FitAssessment? Assessment) Told => told ??= Tell();
+
+    private (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked, FitAssessment? Assessment) Tell()
+    {
+        var request = Question.Request(Model.ForeheadStrap);
+        IReadOnlyList<Criterion> criteria;
+        IReadOnlyList<NotChecked> notChecked;
+        FitAssessment? assessment = null;
+        if (Basket is { } basket)
+        {
+            assessment = BasketFit.Assess(Snout, basket, request);
+            (criteria, notChecked) = (assessment.Criteria, assessment.NotChecked);
+        }
+        else
+        {
+            (criteria, notChecked) = TubeFit.Assess(Snout, Size, request);
+        }
+
+        return ([.. refusals, .. criteria.Select(c => c with { Chance = chances?.Of(c.Name) }), .. SoftCriteria.Of(this, assessment)], notChecked, assessment);
+    }
+}
+
+/// <summary>What is wished rather than needed: it never decides whether a muzzle may be worn.</summary>
+internal static class SoftCriteria
+{
+    public static IEnumerable<Criterion> Of(RankedFit fit, FitAssessment? assessment)
+    {
+        var (model, brief) = (fit.Model, fit.Question.Brief);
+        foreach (var (rule, has) in brief.Wishes(model))
+            yield return Soft(rule.Feature!.Value.Criterion(), has, $"{rule.Feature.Value.Words(has)} Wanted: {char.ToLowerInvariant(rule.Reason[0])}{rule.Reason[1..]}", rule.Basis);
+        if (brief.Wear.Warm && assessment is not null)
+        {
+            var opens = assessment.Gape.Degrees;
+            yield return Soft(
+                CriterionName.Heat, assessment.Gape >= FitRules.FullPant.Value, $"It opens {opens:0}°; worn in warmth a dog needs a full pant, {FitRules.FullPant.Value.Degrees:0}° or more, shade, water and short wears.",
+                FitRules.FullPant.Basis);
+        }
+
+        if (brief.MostMass is { } most && fit.Size.MassG is { } grams)
+        {
+            var light = grams <= most.Grams;
+            yield return Soft(CriterionName.Weight, light, $"{grams} g; up to {most.Grams:0} g is wanted on this dog.", MuzzleBrief.MostMassShare.Basis);
+        }
+
+        if (FitScore.Sight(model, brief) is { } sight)
+        {
+            var stand = brief.Visibility == VisibilitySchool.StandOut;
+            var wanted = stand ? $"{Contrast.StandsOut.Value} or more to stand out" : $"{Contrast.BlendsIn.Value} or less to blend in";
+            yield return Soft(
+                CriterionName.Visibility, sight.Met, $"In {sight.Colour.Name} its contrast with the coat is {sight.Ratio:0.0}; {wanted} is wanted.",
+                stand ? Contrast.StandsOut.Basis : Contrast.BlendsIn.Basis);
+        }
+    }
+
+    private static Criterion Soft(CriterionName name, bool met, string reason, Basis basis) =>
+        new(name, met ? Verdict.Fits : Verdict.Marginal, null, reason, basis) { IsSoft = true };
+}
+
+/// <summary>Judges what lies on the face itself: sleeves and face covers. The mouth is closed in a sleeve.</summary>
+internal static class TubeFit
+{
+    public static (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked) Assess(SnoutModel snout, MuzzleSize size, FitRequest request)
+    {
+        var judge = new Judge(snout, request);
+        var eyeRoom = snout.EyeLine.Value - Length.FromMillimeters(size.LengthMm);
+        var least = SnoutRules.Scaled(FitRules.SleeveEyeRoom.Value, snout.EyeLine.Value);
+        var range = size.GirthRange() ?? throw new InvalidOperationException($"{size.Id} has no girth range.");
+        var girth = snout.Girth.Value;
+        List<Criterion> criteria =
+        [
+            judge.Hard(
+                CriterionName.Seat, eyeRoom - least,
+                $"Its edge ends {eyeRoom.Show(request.Shown)} before the eyes; at least {least.Show(request.Shown)} is wanted", FitRules.SleeveEyeRoom.Basis)
+                with { Value = eyeRoom, Low = least },
+            judge.Hard(
+                CriterionName.Girth, range.MarginOf(girth),
+                $"The closed snout is {girth.Show(request.Shown)} around; this size takes {range.Low.ShowRange(range.High, request.Shown)}",
+                Basis.Practice("the maker's girth range"), snout.Girth)
+                with { Value = girth, Low = range.Low, High = range.High },
+        ];
+        var strap = judge.Strap(size.NeckStrapRange());
+        var slip = judge.SlipOff(strap.Loop);
+        return ([.. criteria, .. strap.Criteria, .. slip.Criteria], [.. strap.NotChecked, .. slip.NotChecked]);
+    }
+}

@@ -1,0 +1,150 @@
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+
+namespace JauntyBadge.Core.Fitting;
+
+/// <summary>What can be changed on a muzzle, the cheapest first.</summary>
+public enum RemedyKind
+{
+    /// <summary>Something put right by hand, off the dog.</summary>
+    Hand,
+
+    /// <summary>Another setting of the neck strap, or a hole punched.</summary>
+    Strap,
+
+    /// <summary>The front plate taken out.</summary>
+    Plate,
+
+    /// <summary>Softened in hot water and formed.</summary>
+    Forming,
+
+    /// <summary>Another size of the same model.</summary>
+    Size,
+
+    /// <summary>Another model.</summary>
+    Model,
+}
+
+/// <summary>A change that would make a muzzle fit, judged anew with it made.</summary>
+/// <param name="Kinds">What is changed, the cheapest first.</param>
+/// <param name="Says">What to do, in a sentence.</param>
+/// <param name="After">The muzzle as changed, judged.</param>
+public sealed record Remedy(IReadOnlyList<RemedyKind> Kinds, string Says, RankedFit After);
+
+/// <summary>Looks for what would save a muzzle that just misses.</summary>
+public static class Remedies
+{
+    public static readonly Grounded<Length> NearMiss = new(
+        "fit.near-miss", "A miss larger than this is not looked at for remedies", Length.FromMillimeters(15), Basis.House("plates, forming and holes move no more"));
+
+    public static readonly Grounded<int> ExtraHoles = new("fit.extra-holes", "Holes that can be punched beyond a strap's tightest", 2, Basis.House("more, and the strap's end flaps"));
+
+    /// <summary>What would save a muzzle that is out by its geometry alone, the cheapest first; empty when nothing would.</summary>
+    /// <param name="fit">The muzzle as judged.</param>
+    /// <param name="sizes">The other sizes of its model as judged; those that fit are a remedy too.</param>
+    public static IReadOnlyList<Remedy> For(RankedFit fit, IEnumerable<RankedFit> sizes)
+    {
+        if (fit.Verdict != Verdict.Out || fit.IsRefused || -fit.TightestMm > NearMiss.Value.Millimeters)
+            return [];
+        List<Remedy> found = [];
+        foreach (var plate in fit.Model.PlateMm is { } mm ? new[] { 0, mm } : [0])
+        {
+            if (Formed(fit, plate) is { } remedy)
+                found.Add(remedy);
+        }
+
+        var other = sizes.Where(s => s.Model.Id == fit.Model.Id && s.Size.Id != fit.Size.Id && s.Verdict != Verdict.Out).OrderByDescending(s => s.Chance ?? 1).ThenBy(s => s.Verdict).FirstOrDefault();
+        if (other is not null)
+            found.Add(new Remedy([RemedyKind.Size], $"Size {other.Size.Label} of the same model fits.", other));
+        return [.. found.OrderBy(r => r.Kinds.Max()).ThenBy(r => r.Kinds.Count)];
+    }
+
+    /// <summary>The least forming, and the fewest holes, that make it fit with the plate in or out; null when none does.</summary>
+    private static Remedy? Formed(RankedFit fit, double plateMm)
+    {
+        var reach = fit.Model.Type == MuzzleType.Basket ? (int)(fit.Model.FormableMm ?? 0) : 0;
+        var holes = fit.Model.HolePitchMm is { } pitch && fit.Size.NeckStrapMinMm is not null ? ExtraHoles.Value * pitch : 0;
+        foreach (var by in Enumerable.Range(-reach, 2 * reach + 1).OrderBy(Math.Abs).ThenByDescending(d => d))
+        {
+            if (plateMm == 0 && by == 0 && holes == 0)
+                continue;
+            var changed = Changed(fit.Size, plateMm, by);
+            if (changed is null)
+                continue;
+            var judged = fit.With(changed, withChances: false);
+            var punched = 0;
+            if (judged.Verdict == Verdict.Out && holes > 0)
+            {
+                changed = changed with { NeckStrapMinMm = changed.NeckStrapMinMm - holes };
+                judged = fit.With(changed, withChances: false);
+                punched = judged.Criteria.FirstOrDefault(c => c.Name == CriterionName.NeckStrap)?.Value is { } loop
+                    ? (int)Math.Ceiling((fit.Size.NeckStrapMinMm!.Value - loop.Millimeters) / fit.Model.HolePitchMm!.Value)
+                    : 0;
+            }
+
+            if (judged.Verdict == Verdict.Out)
+                continue;
+            return new Remedy(
+                [.. new[] { (punched > 0, RemedyKind.Strap), (plateMm > 0, RemedyKind.Plate), (by != 0, RemedyKind.Forming) }.Where(k => k.Item1).Select(k => k.Item2)],
+                Sentence(fit.Question.Shown, plateMm, by, punched), fit.With(changed, withChances: true));
+        }
+
+        return null;
+    }
+
+    /// <summary>A size with its plate out and its width formed by so much; a formed edge keeps its girth, so depth gives what width takes.</summary>
+    private static MuzzleSize? Changed(MuzzleSize size, double plateMm, int formedMm)
+    {
+        var changed = size with { LengthMm = size.LengthMm + plateMm };
+        if (formedMm == 0)
+            return changed;
+        if (size is not { WidthRearMm: { } width, DepthRearMm: { } depth })
+            return null;
+        return depth - formedMm > 0 && width + formedMm > 0 ? changed with { WidthRearMm = width + formedMm, DepthRearMm = depth - formedMm } : null;
+    }
+
+    private static string Sentence(ReadingUnit shown, double plateMm, int formedMm, int punched)
+    {
+        List<string> steps = [];
+        if (punched > 0)
+            steps.Add(punched == 1 ? "punch one more hole in the neck strap" : $"punch {punched} more holes in the neck strap");
+        if (plateMm > 0)
+            steps.Add($"take the front plate out, which adds {Length.FromMillimeters(plateMm).Show(shown)}");
+        if (formedMm != 0)
+            steps.Add($"form it {Length.FromMillimeters(Math.Abs(formedMm)).Show(shown)} {(formedMm > 0 ? "wider" : "narrower")} in hot water");
+        var all = string.Join(" and ", steps);
+        return $"{char.ToUpperInvariant(all[0])}{all[1..]}.";
+    }
+}
+
+/// <summary>A light basket to train in before the final one.</summary>
+public static class TrainingMuzzle
+{
+    private const int Most = 3;
+
+    /// <summary>
+    /// Baskets with a quick clip and soft edges, one or two sizes up from the model's size nearest to the snout, that open and fasten as needed: the cheapest first.
+    /// </summary>
+    /// <param name="ranked">The whole catalogue as judged.</param>
+    public static IReadOnlyList<RankedFit> From(IReadOnlyList<RankedFit> ranked)
+    {
+        if (ranked.Count == 0)
+            return [];
+        var eye = ranked[0].Question.Snout.EyeLine.Mm;
+        return
+        [
+            .. ranked.Where(f => f.Model.Type == MuzzleType.Basket && f.Model.Has(Feature.QuickClip) && f.Model.Has(Feature.Soft) && !f.IsRefused)
+                .GroupBy(f => f.Model.Id)
+                .SelectMany(sizes =>
+                {
+                    var inOrder = sizes.OrderBy(f => f.Size.LengthMm).ToList();
+                    var own = inOrder.FindIndex(f => f.Size.LengthMm == inOrder.MinBy(s => Math.Abs(s.Size.LengthMm - eye))!.Size.LengthMm);
+                    return inOrder.Skip(own + 1).Take(2).Where(Serves);
+                })
+                .OrderBy(f => f.Size.Price ?? decimal.MaxValue).ThenBy(f => f.Size.MassG ?? int.MaxValue).ThenBy(f => f.Size.Id, StringComparer.Ordinal).Take(Most),
+        ];
+    }
+
+    /// <summary>Only its being roomy may be missed.</summary>
+    private static bool Serves(RankedFit fit) => fit.Criteria.All(c => c.Verdict != Verdict.Out || c.Name is CriterionName.Seat or CriterionName.Width or CriterionName.Shove);
+}

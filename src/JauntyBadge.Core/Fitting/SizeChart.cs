@@ -1,0 +1,318 @@
+using System.Globalization;
+using CsvHelper;
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+using UnitsNet.Units;
+
+namespace JauntyBadge.Core.Fitting;
+
+/// <summary>What a column of a size chart may hold.</summary>
+public enum ChartField
+{
+    Label,
+    Length,
+    DepthFront,
+    DepthRear,
+    WidthRear,
+    WidthFront,
+    OpeningGirth,
+    GirthMin,
+    GirthMax,
+
+    /// <summary>Both girths in one cell, as in "12-14".</summary>
+    GirthRange,
+    NeckStrapMin,
+    NeckStrapMax,
+
+    /// <summary>Both loops in one cell.</summary>
+    NeckStrapRange,
+    Mass,
+    Price,
+}
+
+/// <summary>The unit of a column's bare numbers.</summary>
+public enum ChartUnit
+{
+    None,
+    Mm,
+    Cm,
+    In,
+    G,
+    Oz,
+    Kg,
+}
+
+/// <summary>What one column of a file means.</summary>
+/// <param name="Column">Its place, from 0.</param>
+/// <param name="Field">What it holds.</param>
+/// <param name="Unit">The unit of its bare numbers; a cell that names its own unit keeps it.</param>
+public sealed record ChartColumn(int Column, ChartField Field, ChartUnit Unit);
+
+/// <summary>A file opened: its headings, its first rows, and what its columns seem to mean.</summary>
+/// <param name="Headings">The first row.</param>
+/// <param name="Sample">Up to five rows below it.</param>
+/// <param name="Guess">What the columns seem to mean; columns that mean nothing to us are left out.</param>
+public sealed record OpenedChart(IReadOnlyList<string> Headings, IReadOnlyList<IReadOnlyList<string>> Sample, IReadOnlyList<ChartColumn> Guess);
+
+/// <summary>One row of a chart, understood or not.</summary>
+/// <param name="Row">Its line in the file, the heading being 1.</param>
+/// <param name="Raw">Its text.</param>
+/// <param name="Size">The size; null when a problem stands in the way.</param>
+/// <param name="Problems">What is wrong, each naming the field and what would be accepted.</param>
+/// <param name="Assumed">What the chart does not say and will be assumed.</param>
+public sealed record ChartRow(int Row, string Raw, MuzzleSize? Size, IReadOnlyList<string> Problems, IReadOnlyList<string> Assumed);
+
+/// <summary>Size charts as comma-separated values (RFC 4180), in and out.</summary>
+public static class SizeChart
+{
+    /// <summary>Most rows read from one chart; a model has no more sizes.</summary>
+    public const int MostRows = 60;
+
+    private const int LongestRaw = 200;
+
+    /// <summary>The columns we write, with their units in the headings.</summary>
+    private static readonly (string Heading, ChartField Field, Func<MuzzleSize, object?> Of)[] Written =
+    [
+        ("label", ChartField.Label, s => s.Label), ("length_mm", ChartField.Length, s => s.LengthMm), ("depth_front_mm", ChartField.DepthFront, s => s.DepthFrontMm),
+        ("depth_rear_mm", ChartField.DepthRear, s => s.DepthRearMm), ("width_rear_mm", ChartField.WidthRear, s => s.WidthRearMm),
+        ("width_front_mm", ChartField.WidthFront, s => s.WidthFrontMm), ("opening_girth_mm", ChartField.OpeningGirth, s => s.OpeningGirthMm),
+        ("girth_min_mm", ChartField.GirthMin, s => s.GirthMinMm), ("girth_max_mm", ChartField.GirthMax, s => s.GirthMaxMm),
+        ("neck_strap_min_mm", ChartField.NeckStrapMin, s => s.NeckStrapMinMm), ("neck_strap_max_mm", ChartField.NeckStrapMax, s => s.NeckStrapMaxMm),
+        ("mass_g", ChartField.Mass, s => s.MassG), ("price", ChartField.Price, s => s.Price),
+    ];
+
+    /// <summary>Words by which a heading is known, the more particular ones first.</summary>
+    private static readonly (string[] Words, ChartField Field)[] Known =
+    [
+        (["neck", "strap", "collar"], ChartField.NeckStrapRange), (["front", "depth"], ChartField.DepthFront), (["front", "height"], ChartField.DepthFront),
+        (["depth"], ChartField.DepthRear), (["height"], ChartField.DepthRear), (["front", "width"], ChartField.WidthFront), (["width"], ChartField.WidthRear),
+        (["girth"], ChartField.OpeningGirth), (["circumference"], ChartField.OpeningGirth), (["around"], ChartField.OpeningGirth),
+        (["length"], ChartField.Length), (["long"], ChartField.Length), (["weight"], ChartField.Mass), (["mass"], ChartField.Mass), (["price"], ChartField.Price), (["cost"], ChartField.Price),
+        (["size"], ChartField.Label), (["label"], ChartField.Label), (["name"], ChartField.Label),
+    ];
+
+    private static readonly char[] RangeMarks = ['-', '–', '—'];
+
+    /// <summary>Whether a field is a length.</summary>
+    public static bool IsLength(ChartField field) => field is not (ChartField.Label or ChartField.Mass or ChartField.Price);
+
+    /// <summary>Opens a file and guesses what its columns mean.</summary>
+    /// <returns>Null when it has no heading row with at least two columns.</returns>
+    public static OpenedChart? Open(string text, MuzzleType type)
+    {
+        var rows = Rows(text).Take(6).Select(r => r.Cells).ToList();
+        if (rows is not [{ Count: >= 2 } headings, ..])
+            return null;
+        var guess = new List<ChartColumn>();
+        for (var i = 0; i < headings.Count; i++)
+        {
+            if (GuessField(headings[i], type, rows.Skip(1).Select(r => i < r.Count ? r[i] : "")) is { } field && guess.TrueForAll(g => g.Field != field))
+                guess.Add(new ChartColumn(i, field, GuessUnit(headings[i], field)));
+        }
+
+        return new OpenedChart(headings, [.. rows.Skip(1)], guess);
+    }
+
+    /// <summary>Reads every row by a mapping; nothing is left out silently.</summary>
+    /// <param name="text">The file.</param>
+    /// <param name="columns">What its columns mean.</param>
+    /// <param name="type">The model's type, which decides what a size needs.</param>
+    /// <exception cref="ArgumentException">The mapping lacks label or length, or uses a field twice.</exception>
+    public static IReadOnlyList<ChartRow> Read(string text, IReadOnlyList<ChartColumn> columns, MuzzleType type)
+    {
+        if (Problem(columns) is { } wrong)
+            throw new ArgumentException(wrong, nameof(columns));
+        var rows = new List<ChartRow>();
+        var labels = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
+        foreach (var (row, raw, cells, broken) in Rows(text).Skip(1))
+        {
+            if (rows.Count == MostRows)
+            {
+                rows.Add(new ChartRow(row, "", null, [$"Only {MostRows} sizes are read from one chart."], []));
+                break;
+            }
+
+            rows.Add(broken
+                ? new ChartRow(row, raw, null, ["A quotation mark is left open or stands where it should not."], [])
+                : ReadRow(row, raw, cells, columns, type, labels));
+        }
+
+        return rows;
+    }
+
+    /// <summary>What is wrong with a mapping, or null.</summary>
+    public static string? Problem(IReadOnlyList<ChartColumn> columns)
+    {
+        if (columns.Any(c => c.Column < 0))
+            return "Columns are counted from 0.";
+        if (columns.GroupBy(c => c.Field).FirstOrDefault(g => g.Count() > 1) is { } twice)
+            return $"Two columns are taken for {twice.Key}; each is one column.";
+        foreach (var needed in new[] { ChartField.Label, ChartField.Length })
+        {
+            if (columns.All(c => c.Field != needed))
+                return $"Say which column is the {needed.ToString().ToLowerInvariant()}.";
+        }
+
+        return null;
+    }
+
+    /// <summary>Writes a model's sizes.</summary>
+    public static string Write(MuzzleModel model)
+    {
+        using var text = new StringWriter(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
+        using (var csv = new CsvWriter(text, Csv.Writing))
+        {
+            foreach (var (heading, _, _) in Written)
+                csv.WriteField(heading);
+            csv.NextRecord();
+            foreach (var size in model.Sizes)
+            {
+                foreach (var (_, _, of) in Written)
+                    csv.WriteField(of(size) is { } value ? Convert.ToString(value, CultureInfo.InvariantCulture) : "");
+                csv.NextRecord();
+            }
+        }
+
+        return text.ToString();
+    }
+
+    private static ChartRow ReadRow(int row, string raw, IReadOnlyList<string> cells, IReadOnlyList<ChartColumn> columns, MuzzleType type, HashSet<string> labels)
+    {
+        List<string> problems = [];
+        var numbers = new Dictionary<ChartField, double>();
+        var label = "";
+        foreach (var column in columns)
+        {
+            var cell = column.Column < cells.Count ? cells[column.Column] : "";
+            if (column.Field == ChartField.Label)
+                label = cell;
+            else if (cell != "" && ReadCell(column, cell, numbers) is { } wrong)
+                problems.Add($"{InWords(column.Field.ToString())}: {wrong}");
+        }
+
+        if (label != "" && !labels.Add(label))
+            problems.Add($"label: \"{label}\" is there twice.");
+        if (problems.Count == 0 && !numbers.ContainsKey(ChartField.Length))
+            problems.Add("length: the cell is empty; an inner length is needed.");
+        if (problems.Count > 0)
+            return new ChartRow(row, raw, null, problems, []);
+        double? Of(ChartField field) => numbers.TryGetValue(field, out var value) ? value : null;
+        var size = new MuzzleSize(
+            "", label, numbers[ChartField.Length], Of(ChartField.NeckStrapMin), Of(ChartField.NeckStrapMax), Of(ChartField.Mass) is { } grams ? (int)Math.Round(grams) : null,
+            Of(ChartField.Price) is { } price ? (decimal)price : null, Of(ChartField.DepthFront), Of(ChartField.DepthRear), Of(ChartField.WidthRear), Of(ChartField.WidthFront),
+            type == MuzzleType.Basket ? Of(ChartField.OpeningGirth) : null, Of(ChartField.GirthMin), Of(ChartField.GirthMax));
+        problems.AddRange(MuzzleCheck.Of(type, size).Select(p => $"{InWords(p.Field)}: {p.Says}"));
+        if (problems.Count > 0)
+            return new ChartRow(row, raw, null, problems, []);
+        List<string> assumed = [];
+        if (size.IsLengthAndGirthOnly)
+            assumed.Add("depth and width: a box of that girth, as wide as the snout and 14 mm");
+        if (size.NeckStrapMinMm is null)
+            assumed.Add("the neck strap is not checked");
+        return new ChartRow(row, raw, size, [], assumed);
+    }
+
+    /// <summary>A field's name as words: "neckStrapMaxMm" becomes "neck strap max".</summary>
+    private static string InWords(string field) =>
+        string.Concat(field.Select(c => char.IsUpper(c) ? $" {char.ToLowerInvariant(c)}" : c.ToString())).Trim() is var words && words.EndsWith(" mm", StringComparison.Ordinal) ? words[..^3] : words;
+
+    private static string? ReadCell(ChartColumn column, string cell, Dictionary<ChartField, double> numbers)
+    {
+        var range = column.Field switch
+        {
+            ChartField.NeckStrapRange => (ChartField.NeckStrapMin, ChartField.NeckStrapMax),
+            ChartField.GirthRange => (ChartField.GirthMin, ChartField.GirthMax),
+            _ => ((ChartField Low, ChartField High)?)null,
+        };
+        if (range is { } ends)
+        {
+            var at = cell.IndexOfAny(RangeMarks, 1);
+            if (at < 0)
+                return $"\"{cell}\" is not a range such as 12-14.";
+            var (low, high) = (cell[..at].Trim(), cell[(at + 1)..].Trim());
+            return ReadLength(low, UnitOf(low, high, column.Unit), ends.Item1, numbers) ?? ReadLength(high, column.Unit, ends.Item2, numbers);
+        }
+
+        if (IsLength(column.Field))
+            return ReadLength(cell, column.Unit, column.Field, numbers);
+        if (column.Field == ChartField.Price)
+            return ReadNumber(cell, out var price) && price >= 0 ? Keep(numbers, ChartField.Price, price) : $"\"{cell}\" is not a price such as 24.50.";
+        return ReadMass(cell, column.Unit, numbers);
+    }
+
+    /// <summary>In "12-14 in" the unit stands once, behind the second number.</summary>
+    private static ChartUnit UnitOf(string low, string high, ChartUnit unit) =>
+        low.Any(char.IsLetter) || low.EndsWith('"') || !ReadingParser.TryParse(high, Bare(unit), out var parsed, out _) ? unit
+        : parsed.Unit switch { ReadingUnit.Cm => ChartUnit.Cm, ReadingUnit.In => ChartUnit.In, _ => ChartUnit.Mm };
+
+    private static string? ReadLength(string cell, ChartUnit unit, ChartField field, Dictionary<ChartField, double> numbers) =>
+        ReadingParser.TryParse(cell, Bare(unit), out var parsed, out var problem) ? Keep(numbers, field, Math.Round(parsed.Value.Millimeters, 2)) : problem;
+
+    private static string? ReadMass(string cell, ChartUnit unit, Dictionary<ChartField, double> numbers)
+    {
+        var letters = cell.SkipWhile(c => !char.IsLetter(c)).ToArray();
+        var own = new string(letters).Trim().ToLowerInvariant() switch { "" => unit, "g" or "grams" => ChartUnit.G, "oz" => ChartUnit.Oz, "kg" => ChartUnit.Kg, _ => ChartUnit.None };
+        if (own == ChartUnit.None || !ReadNumber(cell[..^letters.Length], out var number) || number <= 0)
+            return $"\"{cell}\" is not a mass such as 120, 120 g, 4.2 oz or 0.12 kg.";
+        return Keep(numbers, ChartField.Mass, Mass.From(number, own switch { ChartUnit.Oz => MassUnit.Ounce, ChartUnit.Kg => MassUnit.Kilogram, _ => MassUnit.Gram }).Grams);
+    }
+
+    private static string? Keep(Dictionary<ChartField, double> numbers, ChartField field, double value)
+    {
+        numbers[field] = value;
+        return null;
+    }
+
+    private static bool ReadNumber(string cell, out double number) =>
+        double.TryParse(cell.Trim().Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out number) && double.IsFinite(number);
+
+    private static ReadingUnit Bare(ChartUnit unit) => unit switch { ChartUnit.Cm => ReadingUnit.Cm, ChartUnit.In => ReadingUnit.In, _ => ReadingUnit.Mm };
+
+    private static ChartField? GuessField(string heading, MuzzleType type, IEnumerable<string> cells)
+    {
+        var plain = heading.Trim().ToLowerInvariant().Replace('_', ' ');
+        foreach (var (own, field, _) in Written)
+        {
+            if (own.Replace('_', ' ') == plain)
+                return field;
+        }
+
+        bool Says(string word) => plain.Contains(word, StringComparison.Ordinal);
+        var least = Says("min") || Says("from") || Says("least") || Says("shortest");
+        var most = Says("max") || Says(" to") || Says("most") || Says("longest");
+        var ranged = cells.Any(c => c.IndexOfAny(RangeMarks) > 0);
+        if (Says("neck") || Says("strap") || Says("collar"))
+            return least ? ChartField.NeckStrapMin : most ? ChartField.NeckStrapMax : ranged ? ChartField.NeckStrapRange : null;
+        var found = Known.Where(k => k.Words.All(Says)).Select(k => (ChartField?)k.Field).FirstOrDefault();
+        if (found == ChartField.OpeningGirth && type != MuzzleType.Basket)
+            return least ? ChartField.GirthMin : most ? ChartField.GirthMax : ranged ? ChartField.GirthRange : null;
+        return found;
+    }
+
+    private static ChartUnit GuessUnit(string heading, ChartField field)
+    {
+        var words = heading.ToLowerInvariant().Split([' ', '_', '(', ')', '[', ']', ',', '/', '.'], StringSplitOptions.RemoveEmptyEntries);
+        bool Says(params string[] any) => any.Any(words.Contains);
+        if (field == ChartField.Mass)
+            return Says("oz", "ounces") ? ChartUnit.Oz : Says("kg") ? ChartUnit.Kg : ChartUnit.G;
+        if (!IsLength(field))
+            return ChartUnit.None;
+        return Says("in", "inch", "inches", "\"") ? ChartUnit.In : Says("cm") ? ChartUnit.Cm : ChartUnit.Mm;
+    }
+
+    private static IEnumerable<(int Row, string Raw, IReadOnlyList<string> Cells, bool Broken)> Rows(string text)
+    {
+        var broken = false;
+        var reading = Csv.Reading(() => broken = true);
+        reading.HasHeaderRecord = false;
+        using var csv = new CsvReader(new StringReader(text.TrimStart('\uFEFF')), reading);
+        while (csv.Read())
+        {
+            var raw = csv.Parser.RawRecord.Trim();
+            IReadOnlyList<string> cells = [.. Enumerable.Range(0, csv.Parser.Count).Select(i => Csv.Bare(csv.Parser[i]))];
+            if (cells.Any(c => c != ""))
+                yield return (csv.Parser.RawRow, Csv.Shortened(raw, LongestRaw), cells, broken);
+            broken = false;
+        }
+    }
+}

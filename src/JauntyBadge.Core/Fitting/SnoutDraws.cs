@@ -1,0 +1,173 @@
+using JauntyBadge.Core.Measuring;
+using MathNet.Numerics.Distributions;
+using UnitsNet;
+
+namespace JauntyBadge.Core.Fitting;
+
+/// <summary>Which reading, taken again, would settle a fit most.</summary>
+/// <param name="Measure">The measure to take.</param>
+/// <param name="Side">Its side.</param>
+/// <param name="Kind">Whether a reading is doubted or one is missing.</param>
+/// <param name="Settles">Share of the doubt about the whole that knowing this length would end, 0 to 1.</param>
+public sealed record Retake(Measure Measure, Side? Side, DoubtKind Kind, double Settles)
+{
+    /// <summary>What to do, in a sentence.</summary>
+    public string Says
+    {
+        get
+        {
+            var name = MeasureGuide.For(Measure).Name.ToLowerInvariant() + (Side is { } side ? $", {side.ToString().ToLowerInvariant()}" : "");
+            return Kind == DoubtKind.Reading ? $"Take {name} again: it would settle most of the doubt." : $"Take {name}, which was not read: it would settle most of the doubt.";
+        }
+    }
+}
+
+/// <summary>
+/// A snout drawn many times from the doubt about its readings, each doubt in equal parts of its normal distribution (a Latin
+/// hypercube), so that a thousand draws count one criterion's chance to within a thousandth. The same draws serve every muzzle.
+/// </summary>
+public sealed class SnoutDraws
+{
+    public static readonly Grounded<int> Usual = new("fit.draws", "Draws from the doubt about the readings", 1000, Basis.House("a chance is then told to within a percent or so"));
+
+    public static readonly Grounded<double> SettlesLeast = new(
+        "fit.settles-least", "Least share of the doubt a reading must settle to be asked for again", 0.05, Basis.House("less is lost in the counting"));
+
+    /// <summary>Seed of the generator the product draws with, so that the same readings give the same chances (House).</summary>
+    public const int Seed = 1914;
+
+    /// <summary>Parts each doubt is sorted into when asking which reading to take again.</summary>
+    private const int Parts = 10;
+
+    private static readonly Length Thinnest = Length.FromMillimeters(1);
+
+    private readonly IReadOnlyList<Doubt> doubts;
+    private readonly byte[][] parts;
+
+    private SnoutDraws(IReadOnlyList<Doubt> doubts, SnoutMm[] snouts, byte[][] parts)
+    {
+        this.doubts = doubts;
+        this.parts = parts;
+        Snouts = snouts;
+    }
+
+    /// <summary>How many.</summary>
+    public int Count => Snouts.Length;
+
+    internal SnoutMm[] Snouts { get; }
+
+    /// <summary>Draws a snout.</summary>
+    /// <param name="snout">The snout as read.</param>
+    /// <param name="doubts">The doubts about it.</param>
+    /// <param name="count">How many draws, 10 to 100,000.</param>
+    /// <param name="random">A seeded generator: the same seed gives the same draws.</param>
+    /// <exception cref="ArgumentOutOfRangeException">The count is out of range.</exception>
+    public static SnoutDraws Of(SnoutModel snout, IReadOnlyList<Doubt> doubts, int count, Random random)
+    {
+        ArgumentOutOfRangeException.ThrowIfLessThan(count, Parts);
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(count, 100_000);
+        var parts = new byte[doubts.Count][];
+        var off = new double[doubts.Count][];
+        for (var d = 0; d < doubts.Count; d++)
+        {
+            var order = Enumerable.Range(0, count).ToArray();
+            random.Shuffle(order);
+            parts[d] = [.. order.Select(i => (byte)((long)i * Parts / count))];
+            var standard = doubts[d].Standard.Millimeters;
+            off[d] = [.. order.Select(i => standard * Normal.InvCDF(0, 1, (i + 0.5) / count))];
+        }
+
+        var snouts = new SnoutMm[count];
+        for (var i = 0; i < count; i++)
+            snouts[i] = Draw(snout, doubts, off, i);
+        return new SnoutDraws(doubts, snouts, parts);
+    }
+
+    /// <summary>The reading that would settle most of whether these draws hold; null when there is little doubt or no single reading stands out.</summary>
+    internal Retake? WouldSettle(ReadOnlySpan<bool> holds)
+    {
+        var all = 0;
+        foreach (var one in holds)
+            all += one ? 1 : 0;
+        var share = (double)all / Count;
+        var doubt = share * (1 - share);
+        if (doubt <= 0)
+            return null;
+        var (best, most) = (-1, SettlesLeast.Value);
+        Span<int> held = stackalloc int[Parts];
+        Span<int> of = stackalloc int[Parts];
+        for (var d = 0; d < doubts.Count; d++)
+        {
+            held.Clear();
+            of.Clear();
+            var part = parts[d];
+            for (var i = 0; i < part.Length; i++)
+            {
+                of[part[i]]++;
+                held[part[i]] += holds[i] ? 1 : 0;
+            }
+
+            var between = 0.0;
+            for (var p = 0; p < Parts; p++)
+                between += of[p] * Math.Pow((double)held[p] / of[p] - share, 2);
+            var settles = (between / Count - doubt * (Parts - 1) / Count) / doubt;
+            if (settles > most)
+                (best, most) = (d, settles);
+        }
+
+        return best < 0 ? null : new Retake(doubts[best].Line.Measure, doubts[best].Line.Side, doubts[best].Kind, Math.Min(1, most));
+    }
+
+    private static SnoutMm Draw(SnoutModel snout, IReadOnlyList<Doubt> doubts, double[][] off, int draw)
+    {
+        var numbers = snout.Numbers;
+        for (var d = 0; d < doubts.Count; d++)
+        {
+            var by = Length.FromMillimeters(off[d][draw]);
+            numbers = doubts[d].Kind switch
+            {
+                DoubtKind.Reading => Moved(numbers, doubts[d].Line, by),
+                DoubtKind.Assumed when doubts[d].Line.Measure == Measure.SnoutWidth => numbers with { SnoutWidth = Least(snout.Width.Value + by) },
+                DoubtKind.Assumed => numbers with { SnoutHeight = Least(snout.Height.Value + by) },
+                DoubtKind.Gap => numbers with { FitLineGap = Least(snout.EyeLine.Value - snout.FitLine.Value + by) },
+                _ => numbers,
+            };
+        }
+
+        var drawn = SnoutMm.Of(SnoutModel.From(numbers));
+        var whole = SnoutMm.Of(snout);
+        for (var d = 0; d < doubts.Count; d++)
+        {
+            var by = off[d][draw];
+            drawn = (doubts[d].Kind, doubts[d].Line.Measure) switch
+            {
+                (DoubtKind.Hinge, _) => drawn with { HingeX = drawn.HingeX * (1 + by / whole.HingeX) },
+                (DoubtKind.Section, Measure.SnoutGirth) => drawn with { Girth = drawn.Girth * (1 + by / whole.Girth) },
+                (DoubtKind.Section, Measure.SnoutWidth) => drawn with { Width = drawn.Width * (1 + by / whole.Width) },
+                (DoubtKind.Section, _) => drawn.Taller(1 + by / whole.Height),
+                _ => drawn,
+            };
+        }
+
+        return drawn;
+    }
+
+    private static SnoutNumbers Moved(SnoutNumbers n, MeasureLine line, Length by) => (line.Measure, line.Side) switch
+    {
+        (Measure.NoseToInnerEye, Side.Left) => n with { NoseToInnerEyeLeft = Least(n.NoseToInnerEyeLeft + by) },
+        (Measure.NoseToInnerEye, _) => n with { NoseToInnerEyeRight = Least(n.NoseToInnerEyeRight + by) },
+        (Measure.InnerEyeSpacing, _) => n with { InnerEyeSpacing = Least(n.InnerEyeSpacing + by) },
+        (Measure.FitLineLength, _) => n with { FitLineLength = Least(n.FitLineLength + by) },
+        (Measure.SnoutGirth, _) => n with { SnoutGirth = Least(n.SnoutGirth + by) },
+        (Measure.SnoutHeight, _) => n with { SnoutHeight = Least(n.SnoutHeight + by) },
+        (Measure.SnoutWidth, _) => n with { SnoutWidth = Least(n.SnoutWidth + by) },
+        (Measure.JawToNose, _) => n with { JawToNose = Least(n.JawToNose + by) },
+        (Measure.NeckGirth, _) => n with { NeckGirth = Least(n.NeckGirth + by) },
+        (Measure.HeadGirth, _) => n with { HeadGirth = Least(n.HeadGirth + by) },
+        _ => n,
+    };
+
+    private static Length? Least(Length? length) => length is { } given ? Least(given) : null;
+
+    private static Length Least(Length length) => UnitMath.Max(length, Thinnest);
+}

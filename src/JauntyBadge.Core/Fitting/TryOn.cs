@@ -1,0 +1,228 @@
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+
+namespace JauntyBadge.Core.Fitting;
+
+/// <summary>Something looked at on the dog.</summary>
+/// <param name="Id">Stable id.</param>
+/// <param name="Asks">The question, answered yes or no.</param>
+/// <param name="Good">What good looks like.</param>
+/// <param name="Symptoms">What a no may be.</param>
+public sealed record TryOnCheck(string Id, string Asks, string Good, IReadOnlyList<string> Symptoms)
+{
+    public static IReadOnlyList<TryOnCheck> All { get; } = Load();
+
+    private static IReadOnlyList<TryOnCheck> Load()
+    {
+        var rows = Tables.Read<TryOnCheck>("try-on.json");
+        Tables.RefuseTwins("try-on.json", rows.Select(r => r.Id));
+        var known = Symptom.All.Select(s => s.Id).ToHashSet();
+        Tables.Refuse("try-on.json", "symptoms that exist", rows.SelectMany(r => r.Symptoms).Where(s => !known.Contains(s)));
+        return rows;
+    }
+}
+
+/// <summary>Something wrong, as seen on the dog.</summary>
+/// <param name="Id">Stable id.</param>
+/// <param name="Says">In the fitter's words.</param>
+/// <param name="Causes">Ids of what may cause it, the likeliest first.</param>
+public sealed record Symptom(string Id, string Says, IReadOnlyList<string> Causes)
+{
+    public static IReadOnlyList<Symptom> All { get; } = Load();
+
+    /// <summary>The symptom with this id, or null.</summary>
+    public static Symptom? Find(string id) => All.FirstOrDefault(s => s.Id == id);
+
+    private static IReadOnlyList<Symptom> Load()
+    {
+        var rows = Tables.Read<Symptom>("symptoms.json");
+        Tables.RefuseTwins("symptoms.json", rows.Select(r => r.Id));
+        var known = Cause.All.Select(c => c.Id).ToHashSet();
+        Tables.Refuse("symptoms.json", "causes that exist", rows.SelectMany(r => r.Causes).Where(c => !known.Contains(c)));
+        return rows;
+    }
+}
+
+/// <summary>What of the fit tells whether a cause is likely, and what a remedy has to better.</summary>
+public enum CauseLooks
+{
+    /// <summary>No number tells; look at the dog.</summary>
+    Nothing,
+    EyeRoom,
+    NoseRoom,
+    StrapLoose,
+    StrapTight,
+    Gape,
+    Girth,
+    WidthMore,
+    WidthLess,
+    Mass,
+    Forehead,
+    Front,
+    Buckle,
+    Model,
+}
+
+/// <summary>What may cause a symptom.</summary>
+/// <param name="Id">Stable id.</param>
+/// <param name="Says">In a sentence.</param>
+/// <param name="Looks">The number that tells.</param>
+/// <param name="Basis">On what ground.</param>
+/// <param name="Hand">What to do by hand, where no number tells.</param>
+public sealed record Cause(string Id, string Says, CauseLooks Looks, Basis Basis, string? Hand = null)
+{
+    public static IReadOnlyList<Cause> All { get; } = Load();
+
+    private static IReadOnlyList<Cause> Load()
+    {
+        var rows = Tables.Read<Cause>("causes.json");
+        Tables.RefuseTwins("causes.json", rows.Select(r => r.Id));
+        Tables.Refuse("causes.json", "something to do by hand where no number tells", rows.Where(r => r.Looks == CauseLooks.Nothing && r.Hand is null).Select(r => r.Id));
+        return rows;
+    }
+}
+
+/// <summary>A remedy for a cause, recomputed with the change made.</summary>
+/// <param name="Kind">What is changed.</param>
+/// <param name="Does">What to do.</param>
+/// <param name="Effect">What it changes, in numbers; empty where none tells.</param>
+/// <param name="After">How the whole then comes out; null where nothing was recomputed.</param>
+/// <param name="SizeId">The size it points to; null for a change to the one in hand.</param>
+public sealed record TryOnRemedy(RemedyKind Kind, string Does, string Effect, Verdict? After = null, string? SizeId = null);
+
+/// <summary>A cause, whether the numbers speak for it, and its remedies, the cheapest first.</summary>
+/// <param name="Cause">The cause.</param>
+/// <param name="Likely">Whether the numbers speak for it; null where none tells.</param>
+/// <param name="Evidence">The numbers, in a sentence.</param>
+/// <param name="Remedies">What to do, the cheapest first.</param>
+public sealed record Diagnosed(Cause Cause, bool? Likely, string Evidence, IReadOnlyList<TryOnRemedy> Remedies);
+
+/// <summary>From what is seen on the dog to causes and the cheapest remedy.</summary>
+public static class TryOn
+{
+    /// <summary>Diagnoses a symptom of a muzzle on a dog.</summary>
+    /// <param name="symptom">What is seen.</param>
+    /// <param name="fit">The muzzle as judged.</param>
+    /// <param name="fastened">The strap as fastened; null when not known.</param>
+    /// <param name="ranked">The whole catalogue as judged, best first.</param>
+    /// <returns>Causes in the order of the table, but those the numbers speak for first and those they speak against last.</returns>
+    public static IReadOnlyList<Diagnosed> Diagnose(Symptom symptom, RankedFit fit, StrapSetting? fastened, IReadOnlyList<RankedFit> ranked)
+    {
+        var look = new Look(fit, fastened, ranked);
+        return [.. symptom.Causes.Select(id => look.At(Cause.All.First(c => c.Id == id))).OrderBy(d => d.Likely switch { true => 0, null => 1, false => 2 })];
+    }
+
+    /// <summary>One muzzle on one dog, looked at for causes.</summary>
+    private sealed class Look(RankedFit fit, StrapSetting? fastened, IReadOnlyList<RankedFit> ranked)
+    {
+        private readonly ReadingUnit shown = fit.Question.Shown;
+
+        public Diagnosed At(Cause cause) => cause.Looks switch
+        {
+            CauseLooks.Nothing => new Diagnosed(cause, null, "No number tells; look at the dog.", [new(RemedyKind.Hand, cause.Hand!, "")]),
+            CauseLooks.EyeRoom => ByNumber(cause, "Room before the eyes", f => f.Assessment?.Seat.EyeRoom, Low(CriterionName.Seat), fit.Assessment?.Seat.ShoveEyeRoom < Length.Zero),
+            CauseLooks.NoseRoom => ByNumber(cause, "Room before the nose", f => f.Assessment?.Seat.NoseRoom, Low(CriterionName.Seat), false),
+            CauseLooks.Gape => ByNumber(cause, $"Room under the jaw at {fit.Question.Brief.NeededGape.Degrees:0}°", f => Of(f, CriterionName.Gape)?.Value, FitRules.FloorClearance.Value, false),
+            CauseLooks.Girth => ByNumber(cause, "Girth beyond what the open mouth needs", f => f.Assessment?.GirthMargin, Length.Zero, false),
+            CauseLooks.WidthMore => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, FitRules.WidthLow.Value, false),
+            CauseLooks.WidthLess => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, FitRules.WidthHigh.Value, false, lessIsBetter: true),
+            CauseLooks.StrapLoose => ByStrap(cause, loose: true),
+            CauseLooks.StrapTight => ByStrap(cause, loose: false),
+            CauseLooks.Mass => ByMass(cause),
+            CauseLooks.Forehead => ByFeature(cause, Feature.ForeheadStrap, "Fit its forehead strap, without slack and never tight."),
+            CauseLooks.Front => ByFront(cause),
+            CauseLooks.Buckle => ByFeature(cause, Feature.Buckle, "Fasten by its buckle and leave the clip done up."),
+            _ => new Diagnosed(cause, null, "What is left when nothing cheaper serves.", [.. Other(f => f.Model.Id != fit.Model.Id && f.Model.Type == fit.Model.Type, f => $"Chance of fit {Percent(f)}")]),
+        };
+
+        private static Criterion? Of(RankedFit f, CriterionName name) => f.Criteria.FirstOrDefault(c => c.Name == name && c.Value is not null);
+
+        private Length Low(CriterionName name) => Of(fit, name)?.Low ?? Length.Zero;
+
+        private static string Percent(RankedFit f) => f.Chance is { } chance ? $"{chance:0%}" : "not drawn";
+
+        private static string Whole(RankedFit f) => f.Verdict switch { Verdict.Fits => "the whole fits", Verdict.Marginal => "the whole just fits", _ => $"but it is out: {f.Deciding.Reason}" };
+
+        /// <summary>A cause that one number of the fit tells: likely when the number is under what is wanted, or within the tape's doubt of it.</summary>
+        private Diagnosed ByNumber(Cause cause, string what, Func<RankedFit, Length?> number, Length wanted, bool speaksAnyway, bool lessIsBetter = false)
+        {
+            if (number(fit) is not { } now)
+                return new Diagnosed(cause, null, "Not known for this muzzle.", []);
+            var toSpare = lessIsBetter ? wanted - now : now - wanted;
+            var evidence = $"{what}: {now.Show(shown)}; {(lessIsBetter ? "up to" : "at least")} {wanted.Show(shown)} is wanted.";
+            bool Better(RankedFit then) => number(then) is { } after && (lessIsBetter ? after < now : after > now);
+            string Effect(RankedFit then) => $"{what}: {now.Show(shown)} becomes {number(then)!.Value.Show(shown)}; {Whole(then)}.";
+            return new Diagnosed(
+                cause, toSpare < FitRules.Marginal.Value * fit.Question.Snout.SmallDogScale || speaksAnyway, speaksAnyway ? $"{evidence} Pushed back, its edge goes past the eye line." : evidence,
+                [
+                    .. Changes().Where(c => Better(c.After)).Select(c => new TryOnRemedy(c.Kind, c.Does, Effect(c.After), c.After.Verdict)).OrderBy(r => r.After == Verdict.Out).Take(2),
+                    .. Other(f => f.Model.Id == fit.Model.Id && f.Size.Id != fit.Size.Id && Better(f), Effect),
+                    .. Other(f => f.Model.Id != fit.Model.Id && f.Model.Type == fit.Model.Type && Better(f), Effect),
+                ]);
+        }
+
+        /// <summary>The plate out, and the width formed as far as it goes either way.</summary>
+        private IEnumerable<(RemedyKind Kind, string Does, RankedFit After)> Changes()
+        {
+            if (fit.Model.Type != MuzzleType.Basket)
+                yield break;
+            if (fit.Model.PlateMm is { } plate)
+                yield return (RemedyKind.Plate, $"Take the front plate out, which adds {Length.FromMillimeters(plate).Show(shown)}.", Judge(fit.Size with { LengthMm = fit.Size.LengthMm + plate }));
+            if (fit.Model.FormableMm is not { } form || fit.Size is not { WidthRearMm: { } width, DepthRearMm: { } depth })
+                yield break;
+            foreach (var by in new[] { form, -form })
+            {
+                yield return (
+                    RemedyKind.Forming, $"Soften it in hot water, off the dog, and form it {Length.FromMillimeters(form).Show(shown)} {(by > 0 ? "wider" : "narrower and deeper")}.",
+                    Judge(fit.Size with { WidthRearMm = width + by, DepthRearMm = depth - by }));
+            }
+        }
+
+        private RankedFit Judge(MuzzleSize changed) => fit.With(changed, withChances: false);
+
+        /// <summary>The best muzzle of some that may be worn.</summary>
+        private IEnumerable<TryOnRemedy> Other(Func<RankedFit, bool> which, Func<RankedFit, string> effect) =>
+            ranked.Where(f => f.Verdict != Verdict.Out && which(f)).Take(1).Select(f => new TryOnRemedy(
+                f.Model.Id == fit.Model.Id ? RemedyKind.Size : RemedyKind.Model, $"Change to {f.Model.Name} {f.Size.Label}.", effect(f), f.Verdict, f.Size.Id));
+
+        private Diagnosed ByStrap(Cause cause, bool loose)
+        {
+            if (fit.Strap is not { } right)
+                return new Diagnosed(cause, null, "The strap's right setting is not known: read the neck girth.", [new(RemedyKind.Strap, $"Set it to {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} by hand.", "")]);
+            if (fastened is not { } now)
+            {
+                return new Diagnosed(cause, null, $"Say at which setting it is fastened; {InWords(right)} is right.", [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"A loop of {right.Loop.Show(shown)}.")]);
+            }
+
+            var off = loose ? now.Loop - right.Loop : right.Loop - now.Loop;
+            var wrong = off > FitRules.Marginal.Value;
+            var evidence = $"Fastened at {InWords(now)}, a loop of {now.Loop.Show(shown)}; {InWords(right)}, {right.Loop.Show(shown)}, is right.";
+            return new Diagnosed(cause, wrong, evidence, wrong ? [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"The loop becomes {right.Loop.Show(shown)}: {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} under it.", fit.Verdict)] : []);
+        }
+
+        private string InWords(StrapSetting s) => s.Hole is { } hole ? $"hole {hole} of {s.Holes}" : $"{(s.FromTightest ?? Length.Zero).Show(shown)} from its tightest";
+
+        private Diagnosed ByMass(Cause cause)
+        {
+            if (fit.Question.Brief.MostMass is not { } most || fit.Size.MassG is not { } grams)
+                return new Diagnosed(cause, null, "Its mass or the dog's is not known.", []);
+            return new Diagnosed(
+                cause, grams > most.Grams, $"{grams} g; up to {most.Grams:0} g is wanted on this dog.",
+                [.. Other(f => f.Model.Type == fit.Model.Type && f.Size.MassG < grams && f.Model.Id != fit.Model.Id, f => $"{grams} g becomes {f.Size.MassG} g; {Whole(f)}.")]);
+        }
+
+        private Diagnosed ByFeature(Cause cause, Feature feature, string does) => fit.Model.Has(feature)
+            ? new Diagnosed(cause, null, feature.Words(true), [new(RemedyKind.Hand, does, "")])
+            : new Diagnosed(cause, true, feature.Words(false), [.. Other(f => f.Model.Type == fit.Model.Type && f.Model.Has(feature), f => $"{feature.Words(true)} Chance of fit {Percent(f)}.")]);
+
+        private Diagnosed ByFront(Cause cause)
+        {
+            var mayCut = fit.Model.FrontOpening == FrontOpening.CanBeCut && fit.Question.Brief.Lines.All(l => l.Id is not ("tier3-no-open-front" or "scavenger-closed") || l.Overruled is not null);
+            List<TryOnRemedy> remedies = mayCut ? [new(RemedyKind.Forming, "Cut the bar where the maker marks it, off the dog, and smooth the ends.", "Treats then go through.")] : [];
+            if (fit.Model.PlateMm is not null)
+                remedies.Insert(0, new(RemedyKind.Plate, "Take the front plate out.", "Treats then go through, and it is that much longer."));
+            remedies.AddRange(Other(f => f.Model.Type == fit.Model.Type && f.Model.Id != fit.Model.Id && f.Model.Has(Feature.TreatWay) && (f.Model.FrontBarGapMm ?? 0) > (fit.Model.FrontBarGapMm ?? 0), f => $"A gap of {f.Model.FrontBarGapMm:0} mm in place of {fit.Model.FrontBarGapMm ?? 0:0} mm; {Whole(f)}."));
+            return new Diagnosed(cause, !fit.Model.Has(Feature.TreatWay), fit.Model.FrontBarGapMm is { } gap ? $"Its widest gap is {gap:0} mm; {Features.TreatGapMm.Value:0} mm lets a treat through." : "The chart gives no gap.", remedies);
+        }
+    }
+}

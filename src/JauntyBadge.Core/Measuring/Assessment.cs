@@ -1,0 +1,53 @@
+using UnitsNet;
+
+namespace JauntyBadge.Core.Measuring;
+
+/// <summary>What has to be known besides the readings to judge them.</summary>
+public sealed record Circumstances
+{
+    /// <summary>The school measured by.</summary>
+    public School School { get; init; } = School.Everyday;
+
+    /// <summary>What the fitter saw and the breed says of the head shape.</summary>
+    public IReadOnlyList<ShapeReading> OtherWays { get; init; } = [];
+
+    /// <summary>Body mass when known; without it only the widest ranges are used.</summary>
+    public Mass? BodyMass { get; init; }
+
+    /// <summary>The coat under the tape.</summary>
+    public Coat Coat { get; init; }
+
+    /// <summary>The gap left between eye line and fit line; null for the usual one.</summary>
+    public Length? FitLineGap { get; init; }
+
+    /// <summary>This practice's own ranges for the breed, where it has enough dogs.</summary>
+    public IReadOnlyDictionary<Measure, BreedRange> OwnRanges { get; init; } = new Dictionary<Measure, BreedRange>();
+
+    /// <summary>The unit the messages speak in.</summary>
+    public ReadingUnit Shown { get; init; }
+}
+
+/// <summary>Everything the bench knows of a dog's readings: means with their doubt, what disagrees, the head shape, and what is still missing.</summary>
+/// <param name="Measured">One row a measure and side.</param>
+/// <param name="HeadShape">The shape with every way of telling it.</param>
+/// <param name="Findings">What disagrees, worst first.</param>
+/// <param name="Missing">What is wanting for each use.</param>
+/// <param name="Numbers">The means as the snout model takes them.</param>
+public sealed record Assessment(
+    IReadOnlyList<Measured> Measured, HeadShapeChoice HeadShape, IReadOnlyList<Finding> Findings, IReadOnlyList<MissingMeasure> Missing,
+    SnoutNumbers Numbers)
+{
+    /// <summary>The snout as measured, or null while neither the nose to inner eye nor the fit line's length is read.</summary>
+    public SnoutModel? Snout => Completeness.CanFit(Measured) ? SnoutModel.From(Numbers) : null;
+
+    /// <summary>Judges the readings in use.</summary>
+    public static Assessment Of(IReadOnlyList<Reading> readings, Circumstances circumstances)
+    {
+        var measured = Measuring.Measured.From(readings, circumstances.Coat);
+        var shape = HeadShapeChoice.From([.. circumstances.OtherWays, .. HeadShapes.Read(measured)]);
+        var numbers = SnoutNumbers.From(measured, shape.Shape) with { FitLineGap = circumstances.FitLineGap };
+        return new Assessment(
+            measured, shape, new CrossChecks(readings, measured, shape, numbers, circumstances).Run(),
+            Completeness.Missing(measured, circumstances.School), numbers);
+    }
+}

@@ -1,0 +1,82 @@
+using UnitsNet;
+
+namespace JauntyBadge.Core.Measuring;
+
+/// <summary>A measure as the snout model uses it: read, worked out from others, or assumed.</summary>
+/// <param name="Measure">Which measure.</param>
+/// <param name="Side">Its side where it was read on one; null for a number worked out for both.</param>
+/// <param name="Count">How many readings; 0 unless read.</param>
+/// <param name="Mean">The length.</param>
+/// <param name="StandardUncertainty">Its doubt.</param>
+/// <param name="State">Where it comes from.</param>
+public sealed record CompletedMeasure(Measure Measure, Side? Side, int Count, Length Mean, Length StandardUncertainty, Provenance State);
+
+/// <summary>All measures of a dog: those read, and those the snout model completes, each with its doubt.</summary>
+public static class CompletedMeasures
+{
+    public static readonly Grounded<double> SectionDoubt = new(
+        "snout.u-section", "Standard uncertainty of a snout's section taken as a rounded box, as a share", 0.04, Basis.House("ellipse and rounded box of the same sides lie about that far apart on either side of the middle"));
+
+    public static readonly Grounded<double> AssumedDoubt = new(
+        "snout.u-assumed", "Standard uncertainty of a length assumed from the head shape, as a share", 0.15, Basis.House("heads of one shape differ; wide on purpose"));
+
+    public static readonly Grounded<double> HingeDoubt = new(
+        "snout.u-hinge", "Standard uncertainty of a jaw hinge worked out from the eye line, as a share", 0.05, Basis.House("mandibles of one head shape differ by a tenth or so"));
+
+    public static readonly Grounded<Length> GapDoubt = new(
+        "snout.u-gap", "Standard uncertainty of a fit-line gap that was not written down", Length.FromMillimeters(3.7), Basis.House("half an inch to an inch, all equally likely"));
+
+    private const double Step = 0.01;
+
+    public static IReadOnlyList<IGrounded> All { get; } = [SectionDoubt, AssumedDoubt, HingeDoubt, GapDoubt];
+
+    /// <summary>What was read, then what the model makes of the rest; only what was read while there is no model yet.</summary>
+    public static IReadOnlyList<CompletedMeasure> Of(Assessment assessment)
+    {
+        List<CompletedMeasure> all = [.. assessment.Measured.Select(m => new CompletedMeasure(m.Measure, m.Side, m.Count, m.Mean, m.StandardUncertainty, Provenance.Measured))];
+        if (assessment.Snout is not { } snout)
+            return all;
+        var read = assessment.Measured;
+        var eye = read.Where(m => m.Measure == Measure.NoseToInnerEye).MinBy(m => m.Mean)?.StandardUncertainty.Millimeters;
+        var fit = Find(read, Measure.FitLineLength)?.StandardUncertainty.Millimeters;
+        var gap = assessment.Numbers.FitLineGap is null ? GapDoubt.Value.Millimeters : 0;
+        var eyeDoubt = eye ?? Root(fit ?? 0, gap);
+        void Add(Measure measure, Sourced number, double doubt)
+        {
+            if (all.TrueForAll(m => m.Measure != measure))
+                all.Add(new CompletedMeasure(measure, null, 0, number.Value, Length.FromMillimeters(doubt), number.Provenance));
+        }
+
+        Add(Measure.NoseToInnerEye, snout.EyeLine, eyeDoubt);
+        Add(Measure.FitLineLength, snout.FitLine, Root(eyeDoubt, gap));
+        Add(Measure.SnoutGirth, snout.Girth, Section(assessment, snout, s => s.Girth));
+        Add(Measure.SnoutHeight, snout.Height, Section(assessment, snout, s => s.Height));
+        Add(Measure.SnoutWidth, snout.Width, Section(assessment, snout, s => s.Width));
+        Add(Measure.JawToNose, snout.Hinge, Root(eyeDoubt * (snout.Hinge.Mm / snout.EyeLine.Mm), HingeDoubt.Value * snout.Hinge.Mm));
+        return all;
+    }
+
+    /// <summary>The doubt of a completed height, width or girth: what the doubt of the two read ones makes of it, and the section's shape.</summary>
+    private static double Section(Assessment assessment, SnoutModel snout, Func<SnoutModel, Sourced> pick)
+    {
+        var number = pick(snout);
+        if (number.Provenance == Provenance.Assumed)
+            return AssumedDoubt.Value * number.Mm;
+        var numbers = assessment.Numbers;
+        double Moved(Measure measure, Func<Length, SnoutNumbers> with)
+        {
+            if (Find(assessment.Measured, measure) is not { } m)
+                return 0;
+            var change = pick(SnoutModel.From(with(m.Mean * (1 + Step)))).Mm - number.Mm;
+            return change / (Step * m.Mean.Millimeters) * m.StandardUncertainty.Millimeters;
+        }
+
+        return Root(
+            Moved(Measure.SnoutGirth, v => numbers with { SnoutGirth = v }), Moved(Measure.SnoutHeight, v => numbers with { SnoutHeight = v }),
+            Moved(Measure.SnoutWidth, v => numbers with { SnoutWidth = v }), SectionDoubt.Value * number.Mm);
+    }
+
+    private static Measured? Find(IReadOnlyList<Measured> measured, Measure measure) => measured.FirstOrDefault(m => m.Measure == measure);
+
+    private static double Root(params double[] parts) => Math.Sqrt(parts.Sum(p => p * p));
+}

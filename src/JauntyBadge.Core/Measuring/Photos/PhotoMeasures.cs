@@ -1,0 +1,100 @@
+namespace JauntyBadge.Core.Measuring.Photos;
+
+/// <summary>How one measure follows from landmarks in the plane.</summary>
+/// <param name="Measure">Which measure.</param>
+/// <param name="Side">Its side, where it has two.</param>
+/// <param name="Uses">The landmarks, in the order the formula takes them.</param>
+/// <param name="Of">The length in mm from their places in the plane.</param>
+/// <param name="Assumed">Standard uncertainty in mm that something assumed adds, from the places and the value.</param>
+/// <param name="How">In words.</param>
+/// <param name="OffPlane">Whether a landmark lies beside the reference's plane, so that a slant shifts it.</param>
+internal sealed record PhotoFormula(
+    Measure Measure, Side? Side, IReadOnlyList<Landmark> Uses, Func<PointMm[], double> Of, Func<PointMm[], double, double> Assumed, string How,
+    bool OffPlane = false);
+
+/// <summary>The measures that landmarks give, view by view.</summary>
+internal static class PhotoMeasures
+{
+    /// <summary>Every measure whose landmarks were placed.</summary>
+    public static IEnumerable<PhotoFormula> For(PhotoQuestion question) =>
+        (question.View == PhotoView.Side ? FromTheSide(question) : FromAbove())
+            .Where(f => f.Uses.All(question.Landmarks.ContainsKey))
+            .DistinctBy(f => (f.Measure, f.Side));
+
+    private static IEnumerable<PhotoFormula> FromTheSide(PhotoQuestion question)
+    {
+        // Seen from the side, the nose to inner eye is straight ahead; the tape also goes half the eye spacing sideways.
+        var spacing = question.InnerEyeSpacing;
+        double Half(double ahead) => (spacing?.Mean.Millimeters ?? PhotoRules.AssumedSpacing.Value * ahead) / 2;
+        double HalfDoubt(double ahead) => (spacing?.StandardUncertainty.Millimeters ?? PhotoRules.SpacingDoubt.Value * ahead) / 2;
+        yield return new(
+            Measure.NoseToInnerEye, question.Side, [Landmark.NoseTip, Landmark.InnerEye],
+            p => Math.Sqrt(Math.Pow(Distance(p[0], p[1]), 2) + Math.Pow(Half(Distance(p[0], p[1])), 2)),
+            (p, value) => Half(Distance(p[0], p[1])) / value * HalfDoubt(Distance(p[0], p[1])),
+            spacing is null ? "seen straight ahead, made slanted with a usual inner eye spacing" : "seen straight ahead, made slanted with the inner eye spacing", OffPlane: true);
+        foreach (var level in new[] { true, false })
+        {
+            var along = level ? new[] { Landmark.BridgeFront, Landmark.BridgeBack } : [Landmark.NoseTip, Landmark.InnerEye];
+            var how = level ? "along the head's level, as the bridge shows it" : "along the line from nose tip to inner eye, since the bridge was not marked";
+            double Assumed(PointMm[] p) => level ? 0 : Across(p) * Math.Tan(PhotoRules.LevelDoubt.Value.Radians);
+            yield return new(Measure.JawToNose, null, [Landmark.NoseTip, Landmark.ThroatBump, .. along], Along, (p, _) => Assumed(p), how);
+            yield return new(Measure.FitLineLength, null, [Landmark.NoseTip, Landmark.FitLineTop, .. along], Along, (p, _) => Assumed(p), how);
+        }
+
+        yield return Straight(Measure.SnoutHeight, Landmark.FitLineTop, Landmark.FitLineUnder);
+        yield return Straight(Measure.StopToNose, Landmark.Stop, Landmark.NoseTip);
+        yield return Straight(Measure.StopToOcciput, Landmark.Stop, Landmark.Occiput);
+        yield return new(
+            Measure.NoseToOcciput, null, [Landmark.NoseTip, Landmark.Stop, Landmark.Occiput], p => Distance(p[0], p[1]) + Distance(p[1], p[2]), (_, value) => PhotoRules.SkullCurve.Value * value,
+            "nose to stop and stop to base of skull; the tape follows the skull's curve and reads a little more");
+    }
+
+    /// <summary>From above the landmarks lie at different heights; only left and right of the same thing are shifted alike.</summary>
+    private static IEnumerable<PhotoFormula> FromAbove()
+    {
+        yield return Straight(Measure.NoseToInnerEye, Landmark.NoseTip, Landmark.InnerEyeLeft, Side.Left) with { OffPlane = true };
+        yield return Straight(Measure.NoseToInnerEye, Landmark.NoseTip, Landmark.InnerEyeRight, Side.Right) with { OffPlane = true };
+        yield return Straight(Measure.InnerEyeSpacing, Landmark.InnerEyeLeft, Landmark.InnerEyeRight);
+        yield return Straight(Measure.SnoutWidth, Landmark.SnoutLeft, Landmark.SnoutRight);
+        yield return Straight(Measure.SkullWidth, Landmark.SkullLeft, Landmark.SkullRight);
+        yield return Straight(Measure.StopToNose, Landmark.Stop, Landmark.NoseTip) with { OffPlane = true };
+        yield return Straight(Measure.StopToOcciput, Landmark.Stop, Landmark.Occiput) with { OffPlane = true };
+    }
+
+    private static PhotoFormula Straight(Measure measure, Landmark from, Landmark to, Side? side = null) =>
+        new(measure, side, [from, to], p => Distance(p[0], p[1]), (_, _) => 0, "straight between the two landmarks");
+
+    private static double Distance(PointMm a, PointMm b) => Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2));
+
+    /// <summary>From the first to the second point, along the line through the third and fourth.</summary>
+    private static double Along(PointMm[] p)
+    {
+        var level = Distance(p[2], p[3]);
+        return Math.Abs((p[1].X - p[0].X) * (p[3].X - p[2].X) + (p[1].Y - p[0].Y) * (p[3].Y - p[2].Y)) / level;
+    }
+
+    /// <summary>The same, square to that line.</summary>
+    private static double Across(PointMm[] p)
+    {
+        var level = Distance(p[2], p[3]);
+        return Math.Abs((p[1].X - p[0].X) * (p[3].Y - p[2].Y) - (p[1].Y - p[0].Y) * (p[3].X - p[2].X)) / level;
+    }
+}
+
+/// <summary>The landmarks that can be placed in each view, in the order of placing.</summary>
+public static class PhotoLandmarks
+{
+    private static readonly Landmark[] Side =
+    [
+        Landmark.NoseTip, Landmark.InnerEye, Landmark.BridgeFront, Landmark.BridgeBack, Landmark.FitLineTop, Landmark.FitLineUnder, Landmark.ThroatBump,
+        Landmark.Stop, Landmark.Occiput,
+    ];
+
+    private static readonly Landmark[] Top =
+    [
+        Landmark.NoseTip, Landmark.InnerEyeLeft, Landmark.InnerEyeRight, Landmark.SnoutLeft, Landmark.SnoutRight, Landmark.Stop, Landmark.Occiput,
+        Landmark.SkullLeft, Landmark.SkullRight,
+    ];
+
+    public static IReadOnlyList<Landmark> For(PhotoView view) => view == PhotoView.Side ? Side : Top;
+}

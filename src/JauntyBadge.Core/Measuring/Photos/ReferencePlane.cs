@@ -1,0 +1,140 @@
+using UnitsNet;
+
+namespace JauntyBadge.Core.Measuring.Photos;
+
+/// <summary>The reference's plane: corners put in order, checked, and turned into a homography.</summary>
+internal static class ReferencePlane
+{
+    private static readonly PhotoRefusal Corners = new(
+        "corners", "The reference's points do not make a sheet with four corners.",
+        "Place one point on each corner. If a corner is hidden, take the picture again with the whole reference in sight.");
+
+    private const double ConvergenceSeen = 0.02;
+    private const double SquareOn = 0.97;
+    private const double SquareOnConvergence = 0.05;
+
+    /// <summary>Corners in order around the reference, the first edge a long one; a ruler's two marks as they are. Null when they make no sheet.</summary>
+    public static IReadOnlyList<PixelPoint>? Ordered(PhotoReference reference)
+    {
+        if (PhotoRules.Size(reference.Kind) is not { } size)
+            return reference.Corners.Count == 2 && Distance(reference.Corners[0], reference.Corners[1]) > 0 ? reference.Corners : null;
+        if (reference.Corners.Count != 4)
+            return null;
+        if (reference.LongSideFirst && Turns(reference.Corners) is [var first, .. var others] && others.All(t => t * first > 0))
+            return reference.Corners;
+        var (cx, cy) = (reference.Corners.Average(p => p.X), reference.Corners.Average(p => p.Y));
+        PixelPoint[] around = [.. reference.Corners.OrderBy(p => Math.Atan2(p.Y - cy, p.X - cx))];
+        if (Turns(around).Any(t => t <= 0))
+            return null;
+        PixelPoint[] turned = [around[1], around[2], around[3], around[0]];
+        return new[] { around, turned }.OrderByDescending(ring => Agrees(ring, size)).ThenByDescending(ring => Evenness(ring, size).Share).First();
+    }
+
+    /// <summary>Which way the outline turns at each corner, 0 where three corners lie on a line.</summary>
+    private static List<int> Turns(IReadOnlyList<PixelPoint> ring) =>
+    [
+        .. Enumerable.Range(0, 4).Select(i =>
+        {
+            var (a, b, c) = (ring[i], ring[(i + 1) % 4], ring[(i + 2) % 4]);
+            var turn = (b.X - a.X) * (c.Y - b.Y) - (b.Y - a.Y) * (c.X - b.X);
+            return Math.Abs(turn) <= 1e-6 * Distance(a, b) * Distance(b, c) ? 0 : Math.Sign(turn);
+        }),
+    ];
+
+    /// <summary>How evenly both directions are scaled (1: square on), and whether the long one is the shorter for it.</summary>
+    private static (double Share, bool LongIsShort) Evenness(PixelPoint[] ring, (Length Long, Length Short) size)
+    {
+        var along = (Distance(ring[0], ring[1]) + Distance(ring[2], ring[3])) / size.Long.Millimeters;
+        var across = (Distance(ring[1], ring[2]) + Distance(ring[3], ring[0])) / size.Short.Millimeters;
+        return (Math.Min(along, across) / Math.Max(along, across), along < across);
+    }
+
+    /// <summary>
+    /// A side turned away looks shorter and its far edge smaller. A card that stands on its short side and one lying far turned away can look
+    /// alike in outline; mostly, both signs lie in the same direction only in the right reading. Who says which side comes first is surer.
+    /// </summary>
+    private static bool Agrees(PixelPoint[] ring, (Length Long, Length Short) size)
+    {
+        var along = Math.Abs(Math.Log(Distance(ring[1], ring[2]) / Distance(ring[3], ring[0])));
+        var across = Math.Abs(Math.Log(Distance(ring[0], ring[1]) / Distance(ring[2], ring[3])));
+        var (share, longIsShort) = Evenness(ring, size);
+        var seen = Math.Max(along, across) > ConvergenceSeen && (along > 2 * across || across > 2 * along);
+        return !seen || longIsShort == along > across || (share > SquareOn && Math.Max(along, across) < SquareOnConvergence);
+    }
+
+    /// <summary>The homography of corners already in order.</summary>
+    public static Homography? Of(PhotoReference reference, IReadOnlyList<PixelPoint> ordered)
+    {
+        if (PhotoRules.Size(reference.Kind) is not { } size)
+            return Homography.Scale(reference.Length!.Value.Millimeters / Distance(ordered[0], ordered[1]));
+        var (l, s) = (size.Long.Millimeters, size.Short.Millimeters);
+        return Homography.Through(ordered, [new(0, 0), new(l, 0), new(l, s), new(0, s)]);
+    }
+
+    /// <summary>Why a picture set up like this is refused; null when it can be measured.</summary>
+    public static PhotoRefusal? Refusal(PhotoQuestion question, IReadOnlyList<PixelPoint>? ordered, Homography? plane)
+    {
+        if (ordered is null || plane is null)
+            return Corners;
+        var ruler = question.Reference.Kind == ReferenceKind.Ruler;
+        var shortest = ruler ? Distance(ordered[0], ordered[1]) : Enumerable.Range(0, 4).Min(i => Distance(ordered[i], ordered[(i + 1) % 4]));
+        var longest = ruler ? shortest : Enumerable.Range(0, 4).Max(i => Distance(ordered[i], ordered[(i + 1) % 4]));
+        var centre = Centre(ordered);
+        if (!ruler && Slant(plane, centre) > PhotoRules.GreatestSlant.Value)
+        {
+            return new(
+                "too-slanted", $"The reference is turned away from the camera by {Slant(plane, centre).Degrees:0}°; up to {PhotoRules.GreatestSlant.Value.Degrees:0}° can be measured.",
+                "Hold the reference flat beside the head, facing the camera, and take the picture square on. Check too that corner 1 to corner 2 runs along a long side.");
+        }
+
+        if (shortest < PhotoRules.SmallestSide.Value)
+        {
+            return new(
+                "reference-too-small", $"The reference is only {shortest:0} pixels across; {PhotoRules.SmallestSide.Value:0} are needed.",
+                "Go nearer, use a larger sheet, or take a sharper picture, so that the reference fills more of it.");
+        }
+
+        var far = question.Landmarks.Where(l => Distance(l.Value, centre) > PhotoRules.Furthest.Value * longest).Select(l => l.Key).ToList();
+        if (far.Count > 0)
+        {
+            return new(
+                "reference-too-far", $"The reference is too far from {Words(far[0])} for its size.",
+                "Hold it right beside the head, or use a larger sheet.");
+        }
+
+        var scale = Mean(plane.ScaleAt(centre));
+        foreach (var (landmark, at) in question.Landmarks)
+        {
+            var ratio = plane.Sees(at) ? Mean(plane.ScaleAt(at)) / scale : double.PositiveInfinity;
+            if (ratio > PhotoRules.DepthChange.Value || ratio < 1 / PhotoRules.DepthChange.Value)
+            {
+                return new(
+                    "out-of-plane", $"The reference does not lie in the plane of the head: at {Words(landmark)} its plane would be much {(ratio > 1 ? "further from" : "nearer to")} the camera.",
+                    "Hold the reference flat in the plane that runs through nose and eyes, not in front of the head or tilted against it, and take the picture again.");
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>How far the plane is turned away from the camera, from how unevenly it is foreshortened.</summary>
+    public static Angle Slant(Homography plane, PixelPoint centre)
+    {
+        var (most, least) = plane.ScaleAt(centre);
+        return Angle.FromRadians(Math.Acos(Math.Clamp(least / most, 0, 1)));
+    }
+
+    public static PixelPoint Centre(IReadOnlyList<PixelPoint> points) => new(points.Average(p => p.X), points.Average(p => p.Y));
+
+    public static double Mean((double Most, double Least) scale) => Math.Sqrt(scale.Most * scale.Least);
+
+    public static double Distance(PixelPoint a, PixelPoint b) => Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2));
+
+    private static string Words(Landmark landmark) => landmark switch
+    {
+        Landmark.NoseTip => "the nose tip",
+        Landmark.Occiput => "the base of the skull",
+        Landmark.ThroatBump => "the throat bump",
+        _ => $"the landmark {char.ToLowerInvariant(landmark.ToString()[0])}{landmark.ToString()[1..]}",
+    };
+}

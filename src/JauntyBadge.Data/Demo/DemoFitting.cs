@@ -1,0 +1,40 @@
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data.Dogs;
+using JauntyBadge.Data.Fitting;
+
+namespace JauntyBadge.Data.Demo;
+
+/// <summary>What the demo practice's fitting room holds beside the choices: a van, expected dogs, a chart of its own, a try-on, a line overruled.</summary>
+internal static class DemoFitting
+{
+    public static void Fill(PracticeDb db, DateTime now)
+    {
+        (string SizeId, int Count)[] van = [("lantern-m", 2), ("lantern-ml", 1), ("withy-4", 1), ("bellows-48", 1), ("sedge-d", 1), ("puddock-4", 1), ("barge-2", 3)];
+        db.Van.AddRange(van.Select(v => new VanRow { SizeId = v.SizeId, Count = v.Count }));
+        db.ExpectedDogs.AddRange(
+            new ExpectedDogRow { Id = Guid.NewGuid(), Name = "young spaniels from the ferry", Count = 3, HeadShape = HeadShape.Medium, EyeMm = 81, GirthMm = 212, WidthMm = 56, NeckMm = 340, Purposes = [Purpose.Transport, Purpose.Walks] },
+            new ExpectedDogRow { Id = Guid.NewGuid(), Name = "lurchers from Hollin Bank", Count = 2, HeadShape = HeadShape.Long, EyeMm = 116, GirthMm = 214, WidthMm = 55, NeckMm = 390, Purposes = [Purpose.Walks] });
+
+        // A chart that came with length and girth only, as many do; and an older version of it.
+        var barge = new MuzzleModel(
+            "barge", "Barge", "Wend Lock chandlery", MuzzleType.Basket, Material.MouldedRubber, Closure.Buckle, ForeheadStrap.Optional, true, false, FrontOpening.CanBeCut,
+            [new MuzzleColour("tar black", "#26241f")], "Bought by the box; the chart gives length and girth only.",
+            [new("barge-1", "1", 76, 270, 420, OpeningGirthMm: 280, Price: 15), new("barge-2", "2", 90, 310, 480, OpeningGirthMm: 325, Price: 16), new("barge-3", "3", 104, 350, 540, OpeningGirthMm: 372, Price: 17)],
+            HolePitchMm: 20, LeadDays: 2);
+        db.Muzzles.Add(MuzzleRow.Of("barge", barge with { Sizes = [.. barge.Sizes.Take(2)] }, 1, now.AddDays(-140)));
+        db.Muzzles.Add(MuzzleRow.Of("barge", barge, 2, now.AddDays(-31)));
+
+        var admiral = Dog(db, "Admiral");
+        db.Overrules.Add(new OverruleRow { DogId = admiral.Id, LineId = "tier2-sturdy", Note = "Only for the doorbell, five minutes at a time; soft will do.", At = now.AddDays(-20) });
+        if (db.Choices.Local.FirstOrDefault(c => c.DogId == Dog(db, "Otis").Id) is { } worn)
+        {
+            var seen = new TryOnRecord(
+                $"{worn.KeptFit.Model} {worn.KeptFit.Size.Label}", TryOnCheck.All.ToDictionary(c => c.Id, c => c.Id != "rub"), ["rubs-bridge"], worn.KeptFit.Strap, "A line on the bridge after five minutes; padded it.");
+            db.TryOns.Add(new TryOnRow { Id = Guid.NewGuid(), DogId = worn.DogId, SizeId = worn.SizeId, At = now.AddDays(-9), Record = TryOnRow.Write(seen) });
+        }
+    }
+
+    private static DogRow Dog(PracticeDb db, string name) => db.Dogs.Local.First(d => d.Name == name);
+}

@@ -1,0 +1,102 @@
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Photos;
+using JauntyBadge.Data.Measuring;
+using SkiaSharp;
+using UnitsNet;
+
+namespace JauntyBadge.Data.Demo;
+
+/// <summary>
+/// A picture of an invented dog's head with a card beside it, drawn in perspective from known dimensions, so that what a
+/// measured picture should give is known.
+/// </summary>
+/// <param name="View">From where it is seen.</param>
+/// <param name="Jpeg">The picture.</param>
+/// <param name="Marks">Where everything truly lies on it.</param>
+/// <param name="Truth">What the measures truly are.</param>
+public sealed record DemoPicture(PhotoView View, byte[] Jpeg, PhotoMarks Marks, IReadOnlyDictionary<MeasureLine, Length> Truth)
+{
+    private const int Quality = 90;
+
+    /// <summary>The invented head: every length of it.</summary>
+    public static SnoutModel Head { get; } = SnoutModel.From(new SnoutNumbers
+    {
+        NoseToInnerEyeLeft = Length.FromMillimeters(Math.Sqrt(92 * 92 + 20 * 20)),
+        NoseToInnerEyeRight = Length.FromMillimeters(Math.Sqrt(92 * 92 + 20 * 20)),
+        InnerEyeSpacing = Length.FromMillimeters(40),
+        SnoutHeight = Length.FromMillimeters(72),
+        SnoutWidth = Length.FromMillimeters(66),
+        JawToNose = Length.FromMillimeters(139),
+        NeckGirth = Length.FromMillimeters(400),
+        NoseToOcciput = Length.FromMillimeters(205),
+        StopToNose = Length.FromMillimeters(95),
+        SkullWidth = Length.FromMillimeters(108),
+    });
+
+    /// <summary>Draws the head.</summary>
+    /// <param name="view">From where.</param>
+    /// <param name="width">Width of the picture in pixels; its height is three quarters of it.</param>
+    public static DemoPicture Draw(PhotoView view, int width = 1600)
+    {
+        var scene = DemoScene.Of(view, Head);
+        var camera = new DemoCamera(width);
+        var info = new SKImageInfo(width, width * 3 / 4, SKColorType.Rgba8888, SKAlphaType.Opaque);
+        using var surface = SKSurface.Create(info);
+        Backdrop(surface.Canvas, info);
+        foreach (var shape in scene.Shapes)
+        {
+            using var outline = new SKPathBuilder();
+            outline.AddPoly([.. shape.Points.Select(p => Pixel(camera.See(p)))], shape.Closed);
+            using var path = outline.Detach();
+            using var fill = new SKPaint { Color = SKColor.Parse(shape.Fill), IsAntialias = true, Style = SKPaintStyle.Fill };
+            using var edge = new SKPaint { Color = SKColor.Parse(shape.Edge), IsAntialias = true, Style = SKPaintStyle.Stroke, StrokeWidth = width / 700f };
+            if (shape.Closed)
+                surface.Canvas.DrawPath(path, fill);
+            surface.Canvas.DrawPath(path, edge);
+        }
+
+        using var image = surface.Snapshot();
+        using var data = image.Encode(SKEncodedImageFormat.Jpeg, Quality);
+        var marks = new PhotoMarks
+        {
+            Kind = ReferenceKind.Card,
+            Corners = [.. scene.Card.Select(camera.See)],
+            Landmarks = scene.Landmarks.ToDictionary(l => l.Key, l => camera.See(l.Value)),
+        };
+        return new DemoPicture(view, data.ToArray(), marks, scene.Truth);
+    }
+
+    private static SKPoint Pixel(PixelPoint p) => new((float)p.X, (float)p.Y);
+
+    private static void Backdrop(SKCanvas canvas, SKImageInfo info)
+    {
+        using var wall = new SKPaint();
+        wall.Shader = SKShader.CreateLinearGradient(
+            new SKPoint(0, 0), new SKPoint(0, info.Height), [SKColor.Parse("#b9c4bd"), SKColor.Parse("#8fa099")], SKShaderTileMode.Clamp);
+        canvas.DrawRect(0, 0, info.Width, info.Height, wall);
+        using var plank = new SKPaint { Color = SKColor.Parse("#7f918a"), StrokeWidth = info.Width / 900f };
+        for (var line = 1; line < 7; line++)
+            canvas.DrawLine(0, line * info.Height / 7f, info.Width, line * info.Height / 7f, plank);
+    }
+}
+
+/// <summary>A place in front of the camera, mm: x to the right, y down, depth away from it, from the middle of the reference's plane.</summary>
+internal readonly record struct ScenePoint(double X, double Y, double Depth);
+
+/// <summary>A pinhole camera a little off square, about a metre from the head.</summary>
+internal sealed class DemoCamera(int width)
+{
+    private const double Distance = 1100;
+    private const double Yaw = 7 * Math.PI / 180;
+    private const double Pitch = -5 * Math.PI / 180;
+    private readonly double focal = 2.1 * width;
+
+    /// <summary>Where a place appears on the picture.</summary>
+    public PixelPoint See(ScenePoint p)
+    {
+        // Turned about the upright axis, then about the level one, then moved away.
+        var (x1, z1) = (p.X * Math.Cos(Yaw) + p.Depth * Math.Sin(Yaw), -p.X * Math.Sin(Yaw) + p.Depth * Math.Cos(Yaw));
+        var (y2, z2) = (p.Y * Math.Cos(Pitch) - z1 * Math.Sin(Pitch), p.Y * Math.Sin(Pitch) + z1 * Math.Cos(Pitch) + Distance);
+        return new PixelPoint(width / 2.0 + focal * x1 / z2, width * 0.375 + focal * y2 / z2);
+    }
+}

@@ -1,0 +1,25 @@
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Measuring;
+using Microsoft.EntityFrameworkCore;
+
+namespace JauntyBadge.Data.Dogs;
+
+/// <summary>A breed of the practice's own, or its correction of a shipped one.</summary>
+public sealed class BreedRow
+{
+    public required string Id { get; set; }
+    public required string Name { get; set; }
+    public HeadShape Shape { get; set; }
+    public List<BreedTrait> Traits { get; set; } = [];
+    public int GrowingMonths { get; set; }
+    public List<string> AlsoCalled { get; set; } = [];
+
+    public Breed ToBreed() => new(Id, Name, Shape, Traits, GrowingMonths, AlsoCalled);
+
+    /// <summary>The breeds the practice works with.</summary>
+    public static async Task<BreedList> ListAsync(PracticeDb db, CancellationToken cancel)
+    {
+        var own = await db.Breeds.AsNoTracking().ToListAsync(cancel);
+        return own.Count == 0 ? BreedList.Shipped : new BreedList(own.Select(b => b.ToBreed()));
+    }
+}

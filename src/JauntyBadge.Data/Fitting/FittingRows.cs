@@ -1,0 +1,94 @@
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
+using Microsoft.EntityFrameworkCore;
+
+namespace JauntyBadge.Data.Fitting;
+
+/// <summary>A line of a dog's brief the fitter overruled, with the note that stays beside it.</summary>
+public sealed class OverruleRow
+{
+    public Guid DogId { get; set; }
+    public required string LineId { get; set; }
+    public required string Note { get; set; }
+    public DateTime At { get; set; }
+
+    /// <summary>What was overruled for a dog, by line.</summary>
+    public static async Task<IReadOnlyDictionary<string, string>> OfAsync(PracticeDb db, Guid dogId, CancellationToken cancel) =>
+        await db.Overrules.AsNoTracking().Where(o => o.DogId == dogId).ToDictionaryAsync(o => o.LineId, o => o.Note, cancel);
+}
+
+/// <summary>How this practice fits: schools, its finger, and what it weighs. One row.</summary>
+public sealed class FitSettingsRow
+{
+    public const int OnlyId = 1;
+
+    public int Id { get; set; } = OnlyId;
+    public MaterialSchool Material { get; set; }
+    public VisibilitySchool Visibility { get; set; }
+    public double FingerMm { get; set; } = FitRules.Finger.Value.Millimeters;
+    public double Comfort { get; set; } = Weights.UsualWeight.Value;
+    public double Safety { get; set; } = Weights.UsualWeight.Value;
+    public double Feeding { get; set; } = Weights.UsualWeight.Value;
+
+    public Weights Weights => new(Comfort, Safety, Feeding);
+
+    /// <summary>The practice's, or ours until it sets its own.</summary>
+    public static async Task<FitSettingsRow> LoadAsync(PracticeDb db, CancellationToken cancel) =>
+        await db.FitSettings.AsNoTracking().SingleOrDefaultAsync(cancel) ?? new FitSettingsRow();
+}
+
+/// <summary>What was seen when a muzzle was tried on a dog.</summary>
+public sealed class TryOnRow
+{
+    public Guid Id { get; set; }
+    public Guid DogId { get; set; }
+    public required string SizeId { get; set; }
+    public DateTime At { get; set; }
+    public DateTime? RemovedAt { get; set; }
+    public bool HasPicture { get; set; }
+
+    /// <summary>A <see cref="TryOnRecord"/> as JSON.</summary>
+    public required string Record { get; set; }
+
+    public TryOnRecord Seen => Stored.Read<TryOnRecord>(Record);
+
+    public static string Write(TryOnRecord record) => Stored.Write(record);
+}
+
+/// <summary>Answers and setting of a try-on.</summary>
+/// <param name="Muzzle">The muzzle as it was then, in words.</param>
+/// <param name="Answers">By check: true for fine, false for not; checks not looked at are left out.</param>
+/// <param name="Symptoms">What was wrong.</param>
+/// <param name="Strap">The setting it was fastened at.</param>
+/// <param name="Note">Anything else.</param>
+public sealed record TryOnRecord(string Muzzle, IReadOnlyDictionary<string, bool> Answers, IReadOnlyList<string> Symptoms, KeptStrap? Strap, string? Note);
+
+/// <summary>A picture of a try-on.</summary>
+public sealed class TryOnPictureRow
+{
+    public Guid TryOnId { get; set; }
+    public required byte[] Jpeg { get; set; }
+}
+
+/// <summary>How many of a size lie in the van.</summary>
+public sealed class VanRow
+{
+    public required string SizeId { get; set; }
+    public int Count { get; set; }
+}
+
+/// <summary>Dogs the practice expects, described by a head.</summary>
+public sealed class ExpectedDogRow
+{
+    public Guid Id { get; set; }
+    public required string Name { get; set; }
+    public int Count { get; set; }
+    public HeadShape HeadShape { get; set; }
+    public double EyeMm { get; set; }
+    public double? GirthMm { get; set; }
+    public double? WidthMm { get; set; }
+    public double? NeckMm { get; set; }
+    public BiteTier BiteTier { get; set; }
+    public List<Purpose> Purposes { get; set; } = [];
+}

@@ -1,0 +1,14 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace JauntyBadge.Data;
+
+/// <summary>Records kept whole in a column, as JSON.</summary>
+internal static class Stored
+{
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
+
+    public static T Read<T>(string json) => JsonSerializer.Deserialize<T>(json, Options)!;
+
+    public static string Write<T>(T record) => JsonSerializer.Serialize(record, Options);
+}

@@ -1,0 +1,79 @@
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+
+namespace JauntyBadge.Server.Fitting;
+
+/// <summary>A size as entered. Every field may be missing; the check says which must not.</summary>
+/// <param name="Id">The size it was; empty for a new one.</param>
+public sealed record SizeEntry(
+    string? Id = null, string? Label = null, double? LengthMm = null, double? NeckStrapMinMm = null, double? NeckStrapMaxMm = null, int? MassG = null, decimal? Price = null,
+    double? DepthFrontMm = null, double? DepthRearMm = null, double? WidthRearMm = null, double? WidthFrontMm = null, double? OpeningGirthMm = null,
+    double? GirthMinMm = null, double? GirthMaxMm = null)
+{
+    public MuzzleSize ToSize(string id) => new(
+        id, Label?.Trim() ?? "", LengthMm ?? 0, NeckStrapMinMm, NeckStrapMaxMm, MassG, Price, DepthFrontMm, DepthRearMm, WidthRearMm, WidthFrontMm, OpeningGirthMm, GirthMinMm, GirthMaxMm);
+}
+
+/// <summary>A model as entered.</summary>
+/// <param name="Version">The version that was edited; a newer one on record is a conflict. Not needed for a new model.</param>
+public sealed record MuzzleEntry(
+    string? Name = null, string? Maker = null, MuzzleType? Type = null, Material? Material = null, Closure? Closure = null, ForeheadStrap? ForeheadStrap = null,
+    bool CollarLink = false, bool FrontBar = false, FrontOpening? FrontOpening = null, IReadOnlyList<MuzzleColour>? Colours = null, string? Note = null,
+    IReadOnlyList<SizeEntry>? Sizes = null, double? FrontBarGapMm = null, double? PlateMm = null, double? FormableMm = null, double? HolePitchMm = null, int? LeadDays = null,
+    int? Version = null)
+{
+    /// <summary>The model, sizes keeping the ids they had and new ones named after their label.</summary>
+    public MuzzleModel ToModel(string id, Func<string, string, string> sizeId) => new(
+        id, Name?.Trim() ?? "", Maker?.Trim() ?? "", Type ?? MuzzleType.Basket, Material ?? Core.Fitting.Material.MouldedRubber, Closure ?? Core.Fitting.Closure.Buckle,
+        ForeheadStrap ?? Core.Fitting.ForeheadStrap.None, CollarLink, FrontBar, FrontOpening ?? Core.Fitting.FrontOpening.None, [.. (Colours ?? []).OfType<MuzzleColour>()], Note?.Trim() ?? "",
+        [.. (Sizes ?? []).OfType<SizeEntry>().Select(s => s.ToSize(string.IsNullOrEmpty(s.Id) ? sizeId(id, s.Label ?? "") : s.Id))], FrontBarGapMm, PlateMm, FormableMm, HolePitchMm, LeadDays);
+}
+
+/// <summary>A model of the catalogue.</summary>
+/// <param name="Own">The practice's own, or its correction of a shipped one.</param>
+/// <param name="Shipped">There is a shipped one behind it to go back to.</param>
+public sealed record MuzzleDto(MuzzleModel Model, int Version, bool Own, bool Shipped, int InVan);
+
+/// <summary>One version of a model; null where it was put away.</summary>
+public sealed record MuzzleVersionDto(int Version, DateTime? At, MuzzleModel? Model);
+
+/// <summary>A geometry to be drawn while it is typed.</summary>
+public sealed record DrawEntry(MuzzleType? Type = null, SizeEntry? Size = null);
+
+/// <summary>What is wrong with a geometry, and how it looks on a head of its size.</summary>
+/// <param name="Assumed">What was assumed to draw it.</param>
+public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDrawingDto? Drawing, string? Assumed)
+{
+    /// <summary>Draws a basket over a medium head as long and wide as it suits.</summary>
+    public static DrawnSizeDto Of(MuzzleType type, MuzzleSize size)
+    {
+        var problems = MuzzleCheck.Of(type, size with { Label = size.Label == "" ? "any" : size.Label });
+        if (problems.Count > 0 || type != MuzzleType.Basket)
+            return new(problems, null, null);
+        var width = size.WidthRearMm ?? (size.OpeningGirthMm!.Value / 4.2);
+        var numbers = new SnoutNumbers
+        {
+            NoseToInnerEyeLeft = Length.FromMillimeters(size.LengthMm),
+            NoseToInnerEyeRight = Length.FromMillimeters(size.LengthMm),
+            SnoutWidth = Length.FromMillimeters(Math.Max(8, width - BasketModel.BoxSpareWidth.Value.Millimeters)),
+            SnoutHeight = size.DepthRearMm is { } rear ? Length.FromMillimeters(Math.Max(8, Math.Min(rear, size.DepthFrontMm ?? rear) - 10)) : null,
+            NeckGirth = size.NeckStrapRange() is { } range ? range.Middle * 0.93 : null,
+        };
+        var snout = SnoutModel.From(numbers);
+        var basket = size.Basket(snout.Width.Value);
+        var fit = BasketFit.Assess(snout, basket, new FitRequest(School.Everyday, FitRules.FullPant.Value, FitRules.Fingers(School.Everyday), FitRules.Finger.Value));
+        return new([], FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)), size.IsLengthAndGirthOnly ? "Depth and width are assumed: a box of that girth." : null);
+    }
+}
+
+/// <summary>A chart as text, to be opened.</summary>
+public sealed record OpenChartEntry(string? Text = null, MuzzleType? Type = null);
+
+/// <summary>A chart with what its columns mean.</summary>
+public sealed record ReadChartEntry(string? Text = null, MuzzleType? Type = null, IReadOnlyList<ChartColumn>? Columns = null);
+
+/// <summary>A chart to be taken into the catalogue: a new model, or the sizes of one there is.</summary>
+/// <param name="ModelId">The model whose sizes it replaces; null for a new one.</param>
+/// <param name="Model">The new model, without sizes.</param>
+public sealed record ImportChartEntry(string? Text = null, IReadOnlyList<ChartColumn>? Columns = null, string? ModelId = null, MuzzleEntry? Model = null);

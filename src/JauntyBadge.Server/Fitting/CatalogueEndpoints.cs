@@ -1,0 +1,153 @@
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Fitting;
+using JauntyBadge.Server.Shared;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+
+namespace JauntyBadge.Server.Fitting;
+
+/// <summary>The catalogue: models with their versions, and size charts in and out.</summary>
+internal static class CatalogueEndpoints
+{
+    private const int LongestChart = 200_000;
+
+    public static void MapCatalogue(this IEndpointRouteBuilder api)
+    {
+        var catalogue = api.MapGroup("/catalogue").WithTags("Catalogue").OneWriterAtATime();
+        catalogue.MapGet("/", ListAsync).WithName("catalogue").WithSummary("The muzzles to choose from.");
+        catalogue.MapPost("/", AddAsync).WithName("addMuzzle").WithSummary("Add a model.");
+        catalogue.MapPut("/{modelId}", EditAsync).WithName("editMuzzle").WithSummary("Change a model. The old version stays for the fits made with it.");
+        catalogue.MapDelete("/{modelId}", PutAwayAsync).WithName("putMuzzleAway").WithSummary("Put a model away; it can be brought back.");
+        catalogue.MapGet("/{modelId}/versions", VersionsAsync).WithName("muzzleVersions").WithSummary("Every version of a model, the newest first.");
+        catalogue.MapPost("/{modelId}/versions/{version:int}", BringBackAsync).WithName("bringMuzzleBack").WithSummary("Make an earlier version the newest.");
+        catalogue.MapPost("/draw", (DrawEntry entry) => DrawnSizeDto.Of(entry.Type ?? MuzzleType.Basket, (entry.Size ?? new SizeEntry()).ToSize("draft"))).WithName("drawSize").WithSummary("Draw a geometry while it is typed.");
+        catalogue.MapGet("/{modelId}/chart.csv", ChartAsync).WithName("chart").WithSummary("A model's size chart as CSV.").Produces<string>(contentType: "text/csv");
+        catalogue.MapPost("/chart/open", Open).WithName("openChart").WithSummary("Open a size chart and guess what its columns mean.");
+        catalogue.MapPost("/chart/read", Read).WithName("readChart").WithSummary("Read a size chart by a mapping, row by row, without keeping anything.");
+        catalogue.MapPost("/chart/import", ImportAsync).WithName("importChart").WithSummary("Take a size chart in, whole or not at all.");
+    }
+
+    private static async Task<IReadOnlyList<MuzzleDto>> ListAsync(PracticeDb db, CancellationToken cancel)
+    {
+        var list = await MuzzleRow.ListAsync(db, cancel);
+        var versions = await db.Muzzles.GroupBy(m => m.ModelId).Select(g => new { g.Key, Version = g.Max(m => m.Version) }).ToDictionaryAsync(g => g.Key, g => g.Version, cancel);
+        var van = await db.Van.AsNoTracking().ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel);
+        return
+        [
+            .. list.All.Select(m => new MuzzleDto(
+                m, versions.GetValueOrDefault(m.Id, MuzzleRow.ShippedVersion), versions.ContainsKey(m.Id), IsShipped(m.Id), m.Sizes.Sum(s => van.GetValueOrDefault(s.Id)))),
+        ];
+    }
+
+    private static async Task<MuzzleDto> AddAsync(MuzzleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+        await KeepAsync(await NewIdAsync(entry.Name ?? "", db, cancel), entry, db, clock, cancel);
+
+    private static async Task<MuzzleDto> EditAsync(string modelId, MuzzleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var newest = await NewestAsync(modelId, db, cancel);
+        if (newest == 0)
+            throw Refusal.NotFound("No model has this id.");
+        return entry.Version is { } edited && edited != newest
+            ? throw Refusal.Conflict($"Version {newest} was kept meanwhile. Look at it, then change it again.", (await ListAsync(db, cancel)).FirstOrDefault(m => m.Model.Id == modelId))
+            : await KeepAsync(modelId, entry, db, clock, cancel);
+    }
+
+    private static async Task<IReadOnlyList<MuzzleDto>> PutAwayAsync(string modelId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        if ((await MuzzleRow.ListAsync(db, cancel)).Find(modelId) is null)
+            throw Refusal.NotFound("No model has this id.");
+        db.Muzzles.Add(MuzzleRow.Of(modelId, null, await NewestAsync(modelId, db, cancel) + 1, clock.UtcNow()));
+        await db.SaveChangesAsync(cancel);
+        return await ListAsync(db, cancel);
+    }
+
+    private static async Task<IReadOnlyList<MuzzleVersionDto>> VersionsAsync(string modelId, PracticeDb db, CancellationToken cancel)
+    {
+        var own = await db.Muzzles.AsNoTracking().Where(m => m.ModelId == modelId).OrderByDescending(m => m.Version).ToListAsync(cancel);
+        var shipped = Catalogue.Shipped.FirstOrDefault(m => m.Id == modelId);
+        if (own.Count == 0 && shipped is null)
+            throw Refusal.NotFound("No model has this id.");
+        return [.. own.Select(m => new MuzzleVersionDto(m.Version, m.At, m.Model)), .. shipped is null ? Array.Empty<MuzzleVersionDto>() : [new(MuzzleRow.ShippedVersion, null, shipped)]];
+    }
+
+    private static async Task<MuzzleDto> BringBackAsync(string modelId, int version, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var model = (await VersionsAsync(modelId, db, cancel)).FirstOrDefault(v => v.Version == version)?.Model ?? throw Refusal.NotFound("There is no such version to bring back.");
+        return await SaveAsync(model, db, clock, cancel);
+    }
+
+    private static async Task<ContentHttpResult> ChartAsync(string modelId, PracticeDb db, CancellationToken cancel)
+    {
+        var model = (await MuzzleRow.ListAsync(db, cancel)).Find(modelId) ?? throw Refusal.NotFound("No model has this id.");
+        return TypedResults.Content(SizeChart.Write(model), "text/csv");
+    }
+
+    private static OpenedChart Open(OpenChartEntry entry) =>
+        SizeChart.Open(Text(entry.Text), entry.Type ?? MuzzleType.Basket) ?? throw Refusal.Field("text", "The first row must name the columns, two or more, with comma, semicolon or tab between them.");
+
+    private static IReadOnlyList<ChartRow> Read(ReadChartEntry entry) => Rows(entry.Text, entry.Columns, entry.Type ?? MuzzleType.Basket);
+
+    private static async Task<MuzzleDto> ImportAsync(ImportChartEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var known = entry.ModelId is null ? null : (await MuzzleRow.ListAsync(db, cancel)).Find(entry.ModelId) ?? throw Refusal.NotFound("No model has this id.");
+        var draft = entry.Model ?? new MuzzleEntry();
+        var rows = Rows(entry.Text, entry.Columns, known?.Type ?? draft.Type ?? MuzzleType.Basket);
+        if (rows.Count == 0)
+            throw Refusal.Field("text", "There is no row below the headings.");
+        var bad = rows.Where(r => r.Size is null).ToList();
+        if (bad.Count > 0)
+            throw Refusal.Field("text", $"Row {bad[0].Row} cannot be used: {bad[0].Problems[0]} Mend it in the file, or leave the column out; nothing was taken in.");
+        var id = known?.Id ?? await NewIdAsync(draft.Name ?? "", db, cancel);
+        var had = known?.Sizes.ToDictionary(s => s.Label, s => s.Id, StringComparer.OrdinalIgnoreCase) ?? [];
+        List<MuzzleSize> sizes = [.. rows.Select(r => r.Size! with { Id = had.TryGetValue(r.Size!.Label, out var old) ? old : SizeId(id, r.Size!.Label) })];
+        return await CheckedAsync((known ?? draft.ToModel(id, SizeId)) with { Sizes = sizes }, db, clock, cancel);
+    }
+
+    private static async Task<MuzzleDto> KeepAsync(string id, MuzzleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+        await CheckedAsync(entry.ToModel(id, SizeId), db, clock, cancel);
+
+    /// <summary>Refuses what cannot be made or worn, naming every field.</summary>
+    private static async Task<MuzzleDto> CheckedAsync(MuzzleModel model, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var problems = MuzzleCheck.Of(model);
+        if (problems.Count > 0)
+            throw Refusal.Fields(problems.GroupBy(p => p.Field).ToDictionary(g => g.Key, g => g.Select(p => p.Says).ToArray()));
+        var others = (await MuzzleRow.ListAsync(db, cancel)).All.Where(m => m.Id != model.Id).SelectMany(m => m.Sizes).Select(s => s.Id).ToHashSet();
+        if (model.Sizes.GroupBy(s => s.Id).Any(g => g.Count() > 1) || model.Sizes.Any(s => others.Contains(s.Id)))
+            throw Refusal.Field("sizes", "Two sizes would go by the same address; give them labels that differ in letters or digits.");
+        return await SaveAsync(model, db, clock, cancel);
+    }
+
+    private static async Task<MuzzleDto> SaveAsync(MuzzleModel model, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        db.Muzzles.Add(MuzzleRow.Of(model.Id, model, await NewestAsync(model.Id, db, cancel) + 1, clock.UtcNow()));
+        await db.SaveChangesAsync(cancel);
+        return (await ListAsync(db, cancel)).First(m => m.Model.Id == model.Id);
+    }
+
+    /// <summary>The newest version of a model; 0 for one there never was.</summary>
+    private static async Task<int> NewestAsync(string modelId, PracticeDb db, CancellationToken cancel) =>
+        await db.Muzzles.Where(m => m.ModelId == modelId).MaxAsync(m => (int?)m.Version, cancel) ?? (IsShipped(modelId) ? MuzzleRow.ShippedVersion : 0);
+
+    private static async Task<string> NewIdAsync(string name, PracticeDb db, CancellationToken cancel)
+    {
+        var id = Slug.Of(name);
+        if (id == "")
+            throw Refusal.Field("name", "Give the model a name with at least one letter from a to z.");
+        return await NewestAsync(id, db, cancel) > 0 ? throw Refusal.Field("name", $"There is a model called {name.Trim()} already, or one was put away. Change that one, or take another name.") : id;
+    }
+
+    private static IReadOnlyList<ChartRow> Rows(string? text, IReadOnlyList<ChartColumn>? columns, MuzzleType type) =>
+        (columns ?? []).OfType<ChartColumn>().ToList() is var known && SizeChart.Problem(known) is { } wrong
+            ? throw Refusal.Field("columns", wrong)
+            : SizeChart.Read(Text(text), known, type);
+
+    private static string Text(string? text) => string.IsNullOrWhiteSpace(text)
+        ? throw Refusal.Field("text", "Paste a size chart or choose a file.")
+        : text.Length > LongestChart ? throw Refusal.Field("text", $"A size chart has up to {LongestChart:N0} letters.") : text;
+
+    private static bool IsShipped(string modelId) => Catalogue.Shipped.Any(m => m.Id == modelId);
+
+    private static string SizeId(string modelId, string label) => $"{modelId}-{Slug.Of(label)}";
+}

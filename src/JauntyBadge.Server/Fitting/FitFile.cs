@@ -1,0 +1,88 @@
+using System.ComponentModel;
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Fitting;
+using JauntyBadge.Server.Dogs;
+using JauntyBadge.Server.Shared;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.EntityFrameworkCore;
+using UnitsNet;
+
+namespace JauntyBadge.Server.Fitting;
+
+/// <summary>How the catalogue is to be judged for a dog; what is left out follows from the dog.</summary>
+internal sealed record FitQuery(
+    [property: FromQuery(Name = "unit"), Description("mm, cm or in; mm when left out")] string? Unit = null,
+    [property: FromQuery(Name = "uses"), Description("the purposes it is for; all of the dog's when left out")] string[]? Uses = null,
+    [property: FromQuery(Name = "school"), Description("everyday or working")] string? School = null,
+    [property: FromQuery(Name = "fingers"), Description("fingers under the neck strap, 0 to 4")] int? Fingers = null,
+    [property: FromQuery(Name = "minutes"), Description("longest wear in minutes, 1 to 600; what is usual for the uses when left out")] int? Minutes = null,
+    [property: FromQuery(Name = "warm"), Description("whether it is worn in warmth or at exercise")] bool? Warm = null)
+{
+    public const int LongestMinutes = 600;
+
+    public FitAsked Read() => new(
+        QueryWords.Read<ReadingUnit>(Unit, "unit") ?? ReadingUnit.Mm, [.. (Uses ?? []).Select(u => QueryWords.Read<Purpose>(u, "uses")).OfType<Purpose>()],
+        QueryWords.Read<School>(School, "school"), Fingers, Minutes, Warm);
+}
+
+/// <summary>The same, understood.</summary>
+internal sealed record FitAsked(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, School? School, int? Fingers, int? Minutes, bool? Warm)
+{
+    /// <exception cref="Refusal">A number is out of range.</exception>
+    public BriefQuestion ToQuestion(DogProfile dog)
+    {
+        if (Fingers is < 0 or > NeckStrap.MostFingers)
+            throw Refusal.Field("fingers", $"fingers must be 0 to {NeckStrap.MostFingers}.");
+        if (Minutes is < 1 or > FitQuery.LongestMinutes)
+            throw Refusal.Field("minutes", $"minutes must be 1 to {FitQuery.LongestMinutes}.");
+        var usual = WearPlan.Usual(Uses.Count > 0 ? Uses : dog.Purposes);
+        return new BriefQuestion
+        {
+            Uses = Uses,
+            School = School,
+            Fingers = Fingers,
+            Wear = new WearPlan(Minutes is { } minutes ? TimeSpan.FromMinutes(minutes) : usual.Longest, Warm ?? usual.Warm),
+        };
+    }
+}
+
+/// <summary>A dog with all that decides which muzzle fits it.</summary>
+internal sealed record FitFile(
+    DogFile Dog, MuzzleList Muzzles, FitSettingsRow Settings, IReadOnlyDictionary<string, string> Overruled, IReadOnlyDictionary<string, int> Van, DateOnly Today)
+{
+    public string? CoatHex => CoatColour.Find(Dog.Dog.CoatId)?.Hex;
+
+    public static async Task<FitFile> LoadAsync(PracticeDb db, Guid id, TimeProvider clock, CancellationToken cancel) => new(
+        await DogFile.LoadAsync(db, id, cancel), await MuzzleRow.ListAsync(db, cancel), await FitSettingsRow.LoadAsync(db, cancel),
+        await OverruleRow.OfAsync(db, id, cancel), await db.Van.AsNoTracking().Where(v => v.Count > 0).ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel), clock.Today());
+
+    public MuzzleBrief Brief(FitAsked asked) => MuzzleBrief.For(Dog.Profile, asked.ToQuestion(Dog.Profile) with
+    {
+        Material = Settings.Material,
+        Visibility = Settings.Visibility,
+        Growing = Dog.Profile.IsGrowing(Today),
+        CoatHex = CoatHex,
+        Overruled = Overruled,
+    });
+
+    /// <summary>What the catalogue is judged by, with draws for the chances unless they are not wanted; null while the dog has no snout model.</summary>
+    public FitQuestion? Question(FitAsked asked, bool draws = true) => Dog.Snout is not { } snout
+        ? null
+        : new FitQuestion(snout, Brief(asked), Length.FromMillimeters(Settings.FingerMm))
+        {
+            Draws = !draws ? null : SnoutDraws.Of(snout, Doubt.Of(Dog.Assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
+            Weights = Settings.Weights,
+            Shown = asked.Shown,
+        };
+
+    /// <summary>The same, or a refusal that says what is missing.</summary>
+    public FitQuestion NeedQuestion(FitAsked asked, bool draws = true) => Question(asked, draws) ?? throw Refusal.Conflict("Nose to inner eye has to be read before a muzzle can be judged.");
+
+    /// <summary>One size judged.</summary>
+    public RankedFit Judge(string? sizeId, FitQuestion question) => Muzzles.FindSize(sizeId) is { } found
+        ? Ranking.Judge(found.Model, found.Size, question)
+        : throw Refusal.NotFound("No muzzle size has this id.");
+}

@@ -1,0 +1,172 @@
+using FluentValidation;
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Fitting;
+using JauntyBadge.Server.Dogs;
+using JauntyBadge.Server.Shared;
+using Microsoft.EntityFrameworkCore;
+using UnitsNet;
+
+namespace JauntyBadge.Server.Fitting;
+
+/// <summary>A size in the van.</summary>
+public sealed record VanSizeDto(string SizeId, string Muzzle, int Count, int FitsDogs);
+
+/// <summary>A dog the van is planned for.</summary>
+/// <param name="Id">The dog's, or the expected dogs' entry.</param>
+/// <param name="FitsToday">How many sizes of the whole catalogue would fit it today.</param>
+/// <param name="From">The size of the plan it would get; null for none.</param>
+/// <param name="InVan">It finds one among what is in the van now.</param>
+public sealed record VanDogDto(Guid Id, string Name, int Count, bool Expected, int FitsToday, string? From, bool InVan);
+
+/// <summary>One more size of the plan.</summary>
+public sealed record VanStepDto(string SizeId, string Muzzle, decimal? Price, int Adds, int Covered, IReadOnlyList<string> Dogs);
+
+/// <summary>What to carry.</summary>
+/// <param name="CoveredNow">Dogs that find one among what is in the van now.</param>
+/// <param name="NotMeasured">Dogs left out because they are not measured.</param>
+public sealed record VanPlanDto(
+    int Sizes, IReadOnlyList<VanStepDto> Steps, int Covered, int Coverable, int Dogs, bool IsExact, int AtMost, IReadOnlyList<int> Curve, int CoveredNow,
+    IReadOnlyList<VanSizeDto> Carried, IReadOnlyList<VanDogDto> PlannedFor, IReadOnlyList<string> NotMeasured, IReadOnlyList<ExpectedDogDto> Expected);
+
+/// <summary>How many of a size lie in the van.</summary>
+public sealed record VanEntry(int? Count = null);
+
+/// <summary>Dogs the practice expects.</summary>
+public sealed record ExpectedDogDto(
+    Guid Id, string Name, int Count, HeadShape HeadShape, double EyeMm, double? GirthMm, double? WidthMm, double? NeckMm, BiteTier BiteTier, IReadOnlyList<Purpose> Purposes)
+{
+    public static ExpectedDogDto Of(ExpectedDogRow d) => new(d.Id, d.Name, d.Count, d.HeadShape, d.EyeMm, d.GirthMm, d.WidthMm, d.NeckMm, d.BiteTier, d.Purposes);
+}
+
+/// <summary>The same, as entered.</summary>
+public sealed record ExpectedDogEntry(
+    string? Name = null, int? Count = null, HeadShape? HeadShape = null, double? EyeMm = null, double? GirthMm = null, double? WidthMm = null, double? NeckMm = null,
+    BiteTier? BiteTier = null, IReadOnlyList<Purpose>? Purposes = null);
+
+public sealed class ExpectedDogEntryValidator : AbstractValidator<ExpectedDogEntry>
+{
+    public ExpectedDogEntryValidator()
+    {
+        RuleFor(d => d.Name).NotEmpty().WithMessage("Say what sort of dog, such as \"young spaniels\".").MaximumLength(60).WithMessage("Up to 60 letters, please.");
+        RuleFor(d => d.Count).NotNull().InclusiveBetween(1, 99).WithMessage("1 to 99 dogs are accepted.");
+        RuleFor(d => d.HeadShape).NotNull().WithMessage("headShape is needed: long, medium or short.");
+        RuleFor(d => d.EyeMm).NotNull().InclusiveBetween(15, 200).WithMessage("Nose to inner eye is 15 to 200 mm.");
+        RuleFor(d => d.GirthMm).InclusiveBetween(60, 500).WithMessage("A snout girth is 60 to 500 mm.");
+        RuleFor(d => d.WidthMm).InclusiveBetween(15, 200).WithMessage("A snout width is 15 to 200 mm.");
+        RuleFor(d => d.NeckMm).InclusiveBetween(120, 900).WithMessage("A neck girth is 120 to 900 mm.");
+    }
+}
+
+/// <summary>What is carried in the van, and what should be.</summary>
+internal static class VanEndpoints
+{
+    private const int MostSizes = 60;
+    private const int MostOfOne = 99;
+
+    public static void MapVan(this IEndpointRouteBuilder api)
+    {
+        var van = api.MapGroup("/van").WithTags("Van").OneWriterAtATime();
+        van.MapGet("/", PlanAsync).WithName("van").WithSummary("What is in the van, and which sizes to carry so that the most dogs get a fit today.");
+        van.MapPut("/{sizeId}", CountAsync).WithName("setVanCount").WithSummary("Set how many of a size lie in the van.");
+        van.MapPost("/expected", ExpectAsync).WithName("expectDogs").WithSummary("Add dogs the practice expects.");
+        van.MapDelete("/expected/{expectedId:guid}", UnexpectAsync).WithName("unexpectDogs").WithSummary("Take expected dogs out.");
+    }
+
+    private static async Task<VanPlanDto> PlanAsync(PracticeDb db, TimeProvider clock, CancellationToken cancel, int sizes = 8, bool expected = true)
+    {
+        if (sizes is < 1 or > MostSizes)
+            throw Refusal.Field("sizes", $"sizes must be 1 to {MostSizes}.");
+        var muzzles = await MuzzleRow.ListAsync(db, cancel);
+        var settings = await FitSettingsRow.LoadAsync(db, cancel);
+        var van = await db.Van.AsNoTracking().Where(v => v.Count > 0).ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel);
+        var overruled = (await db.Overrules.AsNoTracking().ToListAsync(cancel)).ToLookup(o => o.DogId);
+        var files = await DogFile.LoadAsync(db, db.Dogs.Where(d => d.ArchivedAt == null).OrderBy(d => d.Name), cancel);
+        var awaited = await db.ExpectedDogs.AsNoTracking().OrderBy(d => d.Name).ToListAsync(cancel);
+        var today = clock.Today();
+
+        List<(Guid Id, string Name, int Count, bool Expected, HashSet<string> Fits)> dogs = [];
+        foreach (var file in files.Where(f => f.Snout is not null))
+        {
+            var fit = new FitFile(file, muzzles, settings, overruled[file.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), van, today);
+            dogs.Add((file.Dog.Id, file.Dog.Name, 1, false, FitsToday(muzzles, fit.Question(new FitQuery().Read())!)));
+        }
+
+        foreach (var dog in expected ? awaited : [])
+            dogs.Add((dog.Id, dog.Name, dog.Count, true, FitsToday(muzzles, Question(dog, settings))));
+        var stock = dogs.Select(d => new StockDog(d.Id.ToString(), d.Count, d.Fits)).ToList();
+        var plan = VanStock.Plan(stock, sizes);
+        var chosen = plan.Steps.Select(s => s.SizeId).ToList();
+        string Words(string sizeId) => muzzles.FindSize(sizeId) is { } found ? $"{found.Model.Name} {found.Size.Label}" : sizeId;
+        return new VanPlanDto(
+            sizes, [.. plan.Steps.Select(s => new VanStepDto(s.SizeId, Words(s.SizeId), muzzles.FindSize(s.SizeId)?.Size.Price, s.Adds, s.Covered, [.. dogs.Where(d => d.Fits.Contains(s.SizeId)).Select(d => d.Name)]))],
+            plan.Covered, plan.Coverable, dogs.Sum(d => d.Count), plan.IsExact, plan.AtMost, plan.Curve, dogs.Where(d => d.Fits.Any(van.ContainsKey)).Sum(d => d.Count),
+            [.. van.OrderBy(v => Words(v.Key), StringComparer.OrdinalIgnoreCase).Select(v => new VanSizeDto(v.Key, Words(v.Key), v.Value, dogs.Where(d => d.Fits.Contains(v.Key)).Sum(d => d.Count)))],
+            [.. dogs.Select(d => new VanDogDto(d.Id, d.Name, d.Count, d.Expected, d.Fits.Count, chosen.Find(d.Fits.Contains) is { } from ? Words(from) : null, d.Fits.Any(van.ContainsKey)))],
+            [.. files.Where(f => f.Snout is null).Select(f => f.Dog.Name)], [.. awaited.Select(ExpectedDogDto.Of)]);
+    }
+
+    /// <summary>Sizes that may be worn and are sure enough to be carried for this dog.</summary>
+    private static HashSet<string> FitsToday(MuzzleList muzzles, FitQuestion question) =>
+        [.. Ranking.Rank(muzzles.All, question).Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && f.Chance >= VanStock.SureEnough.Value).Select(f => f.Size.Id)];
+
+    /// <summary>An expected dog has no readings of its own: what was entered is taken as read once with a soft tape.</summary>
+    private static FitQuestion Question(ExpectedDogRow dog, FitSettingsRow settings)
+    {
+        Reading Read(Measure measure, Side? side, double mm) => new(measure, side, Length.FromMillimeters(mm), ReadingUnit.Mm);
+        List<Reading> readings = [Read(Measure.NoseToInnerEye, Side.Left, dog.EyeMm), Read(Measure.NoseToInnerEye, Side.Right, dog.EyeMm)];
+        foreach (var (measure, mm) in new[] { (Measure.SnoutGirth, dog.GirthMm), (Measure.SnoutWidth, dog.WidthMm), (Measure.NeckGirth, dog.NeckMm) })
+        {
+            if (mm is { } given)
+                readings.Add(Read(measure, null, given));
+        }
+
+        var profile = new DogProfile { Name = dog.Name, HeadShapeSeen = dog.HeadShape, BiteTier = dog.BiteTier, Purposes = dog.Purposes };
+        var assessed = Assessment.Of(readings, new Circumstances { OtherWays = profile.OtherShapes });
+        return new FitQuestion(assessed.Snout!, MuzzleBrief.For(profile, new BriefQuestion { Material = settings.Material, Visibility = settings.Visibility }), Length.FromMillimeters(settings.FingerMm))
+        {
+            Draws = SnoutDraws.Of(assessed.Snout!, Doubt.Of(assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
+        };
+    }
+
+    private static async Task<VanSizeDto> CountAsync(string sizeId, VanEntry entry, PracticeDb db, CancellationToken cancel)
+    {
+        if (entry.Count is not (>= 0 and <= MostOfOne))
+            throw Refusal.Field("count", $"0 to {MostOfOne} are accepted.");
+        var found = (await MuzzleRow.ListAsync(db, cancel)).FindSize(sizeId) ?? throw Refusal.NotFound("No muzzle size has this id.");
+        var row = await db.Van.FindAsync([sizeId], cancel);
+        if (row is null)
+            db.Van.Add(row = new VanRow { SizeId = sizeId });
+        row.Count = entry.Count.Value;
+        await db.SaveChangesAsync(cancel);
+        return new VanSizeDto(sizeId, $"{found.Model.Name} {found.Size.Label}", row.Count, 0);
+    }
+
+    private static async Task<ExpectedDogDto> ExpectAsync(ExpectedDogEntry entry, PracticeDb db, CancellationToken cancel)
+    {
+        var row = new ExpectedDogRow
+        {
+            Id = Guid.NewGuid(),
+            Name = entry.Name!.Trim(),
+            Count = entry.Count!.Value,
+            HeadShape = entry.HeadShape!.Value,
+            EyeMm = entry.EyeMm!.Value,
+            GirthMm = entry.GirthMm,
+            WidthMm = entry.WidthMm,
+            NeckMm = entry.NeckMm,
+            BiteTier = entry.BiteTier ?? BiteTier.None,
+            Purposes = [.. (entry.Purposes ?? []).Distinct()],
+        };
+        db.ExpectedDogs.Add(row);
+        await db.SaveChangesAsync(cancel);
+        return ExpectedDogDto.Of(row);
+    }
+
+    private static async Task<IReadOnlyList<ExpectedDogDto>> UnexpectAsync(Guid expectedId, PracticeDb db, CancellationToken cancel)
+    {
+        await db.ExpectedDogs.Where(d => d.Id == expectedId).ExecuteDeleteAsync(cancel);
+        return [.. (await db.ExpectedDogs.AsNoTracking().OrderBy(d => d.Name).ToListAsync(cancel)).Select(ExpectedDogDto.Of)];
+    }
+}

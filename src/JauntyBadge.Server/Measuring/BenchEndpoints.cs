@@ -1,0 +1,173 @@
+using System.ComponentModel;
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Measuring;
+using JauntyBadge.Server.Dogs;
+using JauntyBadge.Server.Shared;
+using Microsoft.EntityFrameworkCore;
+using UnitsNet;
+
+namespace JauntyBadge.Server.Measuring;
+
+/// <summary>The measuring bench.</summary>
+internal static class BenchEndpoints
+{
+    private const string Units = "The unit the messages speak in: mm, cm or in; mm when left out.";
+
+    public static void MapBench(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/readings/so-far", SoFar).WithName("readingSoFar").WithTags("Measuring").WithSummary("What is made of a length while it is being typed; half a length is no error here.");
+
+        var bench = api.MapGroup("/dogs/{id:guid}").WithTags("Measuring").OneWriterAtATime();
+        bench.MapGet("/bench", BenchAsync).WithName("bench").WithSummary("Readings, cross-checks and the head drawn from them.");
+        bench.MapGet("/bench/typing", TypingAsync).WithName("typing").WithSummary("The bench as it would be with a reading that is being typed; half a length is no error here.");
+        bench.MapPut("/bench", SetAsync).WithName("editMeasuringSet").WithSummary("School, body mass, coat and fit-line gap of the set in hand.");
+        bench.MapPost("/readings", AddAsync).WithName("addReading").WithSummary("Add a reading, kept as taken.");
+        bench.MapDelete("/readings/{readingId:guid}", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
+            ChangeAsync(id, readingId, r => r.RemovedAt ??= clock.UtcNow(), unit, db, clock, cancel)).WithName("removeReading").WithSummary("Take a reading out of use as a slip; it can be put back.");
+        bench.MapPost("/readings/{readingId:guid}/restore", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
+            ChangeAsync(id, readingId, r => r.RemovedAt = null, unit, db, clock, cancel)).WithName("restoreReading").WithSummary("Put a reading back.");
+        bench.MapPost("/readings/{readingId:guid}/judge", (Guid id, Guid readingId, ReadingJudgement judgement, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
+            ChangeAsync(id, readingId, r => (r.SetAside, r.Kept) = (judgement.SetAside?.Trim(), judgement.Keep == true), unit, db, clock, cancel)).WithName("judgeReading").WithSummary("Set a reading aside with a reason, keep it, or take either back.");
+    }
+
+    private static ReadingSoFar SoFar(string? text = null, string? unit = null, string? from = null, string? to = null)
+    {
+        try
+        {
+            return new(new ReadingEntry(Text: text, Unit: Shown(unit), From: from, To: to).Parse().Value.Millimeters.Tidy(), null);
+        }
+        catch (Refusal refusal) when (!refusal.Errors.ContainsKey("unit"))
+        {
+            return new(null, refusal.Message);
+        }
+    }
+
+    internal static ReadingUnit Shown(string? unit) => QueryWords.Read<ReadingUnit>(unit, "unit") ?? ReadingUnit.Mm;
+
+    private static Task<BenchDto> BenchAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Description(Units)] string? unit = null) =>
+        BenchInAsync(Shown(unit), id, db, clock, cancel);
+
+    internal static async Task<BenchDto> BenchInAsync(ReadingUnit unit, Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await DogFile.LoadAsync(db, id, cancel);
+        var assessment = file.Assess(unit);
+        var model = HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass);
+        var asked = SchoolMeasures.Asked(file.School);
+        return new BenchDto(
+            MeasureGuide.All, asked, [.. SchoolMeasures.All.Except(asked)], SetOf(file, model), ReadingsOf(file.ReadingRows),
+            [.. assessment.Measured.Select(MeasuredDto.Of)], assessment.Findings, assessment.HeadShape, assessment.Missing,
+            await ChangesAsync(file, assessment, db, cancel), file.MeasureAgain(clock.Today()), model.SourcesDto(), HeadDrawing.Of(model), assessment.Snout is not null);
+    }
+
+    private static async Task<TypingDto> TypingAsync(
+        Guid id, PracticeDb db, CancellationToken cancel, string? measure = null, string? side = null, string? text = null, string? tool = null, [Description(Units)] string? unit = null)
+    {
+        var shown = Shown(unit);
+        var line = new MeasureLine(QueryWords.Read<Measure>(measure, "measure") ?? throw Refusal.Field("measure", "Say which measure is being typed."), QueryWords.Read<Side>(side, "side"));
+        var file = await DogFile.LoadAsync(db, id, cancel);
+        var read = ReadingParser.TryParse(text, shown, out var parsed, out var problem);
+        var assessment = file.Assess(shown, read ? [new Reading(line.Measure, line.Side, parsed.Value, parsed.Unit, QueryWords.Read<Tool>(tool, "tool") ?? Tool.SoftTape)] : []);
+        return new TypingDto(
+            read ? new(parsed.Value.Millimeters.Tidy(), null) : new(null, problem), [.. assessment.Measured.Select(MeasuredDto.Of)], assessment.Findings,
+            assessment.HeadShape, HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass)));
+    }
+
+    private static MeasuringSetDto SetOf(DogFile file, SnoutModel model) => new(
+        file.CurrentSet?.Id, file.CurrentSet?.StartedAt, file.School, file.CurrentSet?.BodyMassKg ?? file.Dog.BodyMassKg,
+        file.CurrentSet?.Coat ?? file.Profile.Coat, file.CurrentSet?.FitLineGapMm,
+        SnoutRules.Scaled(SnoutRules.FitLineGap.Value, model.EyeLine.Value).Millimeters.Tidy(), Math.Max(0, file.Sets.Count - 1));
+
+    /// <summary>Readings in the order taken, the odd one of each measure marked.</summary>
+    private static IReadOnlyList<ReadingDto> ReadingsOf(IReadOnlyList<ReadingRow> rows)
+    {
+        var apart = rows.Where(r => r.SetAside is null).GroupBy(r => (r.Measure, r.Side))
+            .Select(g => Repeats.Odd([.. g.Select(r => r.ToReading())]) is { } odd ? g.ElementAt(odd).Id : (Guid?)null).OfType<Guid>().ToHashSet();
+        return [.. rows.Select(r => ReadingDto.Of(r, apart.Contains(r.Id)))];
+    }
+
+    private static async Task<IReadOnlyList<ChangeDto>> ChangesAsync(DogFile file, Assessment assessment, PracticeDb db, CancellationToken cancel)
+    {
+        if (file.Sets.Count < 2)
+            return [];
+        var before = file.Sets[^2];
+        var rows = await db.Readings.AsNoTracking().Where(r => r.SetId == before.Id && r.RemovedAt == null && r.SetAside == null).ToListAsync(cancel);
+        return [.. SetComparison.Of(Measured.From(rows.Select(r => r.ToReading()), before.Coat), assessment.Measured).Where(c => c.Change is not null).Select(ChangeDto.Of)];
+    }
+
+    private static async Task<BenchDto> SetAsync(Guid id, MeasuringSetEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null)
+    {
+        var shown = Shown(unit);
+        var dog = await db.DogAsync(id, cancel);
+        var set = await CurrentSetAsync(id, db, clock, cancel);
+        (set.School, set.BodyMassKg, set.Coat, set.FitLineGapMm) = (entry.School, entry.BodyMassKg, entry.Coat ?? set.Coat, entry.FitLineGapMm);
+        if ((entry.BodyMassKg is not null && entry.BodyMassKg != dog.BodyMassKg) || (entry.Coat is not null && entry.Coat != dog.CoatSeen))
+        {
+            (dog.BodyMassKg, dog.CoatSeen) = (entry.BodyMassKg ?? dog.BodyMassKg, entry.Coat ?? dog.CoatSeen);
+            dog.Version++;
+        }
+
+        await db.SaveChangesAsync(cancel);
+        return await BenchInAsync(shown, id, db, clock, cancel);
+    }
+
+    private static async Task<BenchDto> AddAsync(Guid id, ReadingEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        await db.DogAsync(id, cancel);
+        var parsed = entry.Parse();
+        var readingId = entry.Id ?? Guid.NewGuid();
+        if (!await db.Readings.AnyAsync(r => r.Id == readingId, cancel))
+        {
+            var set = await CurrentSetAsync(id, db, clock, cancel);
+            db.Readings.Add(new ReadingRow
+            {
+                Id = readingId,
+                DogId = id,
+                SetId = set.Id,
+                Measure = entry.Measure!.Value,
+                Side = entry.Side,
+                Millimetres = parsed.Value.Millimeters,
+                Unit = parsed.Unit,
+                AsTaken = parsed.AsTaken,
+                Tool = entry.Tool ?? (entry.To is null ? Tool.SoftTape : Tool.String),
+                TakenBy = string.IsNullOrWhiteSpace(entry.TakenBy) ? null : entry.TakenBy.Trim(),
+                TakenAt = clock.UtcNow(),
+            });
+            await db.SaveChangesAsync(cancel);
+        }
+
+        return await BenchInAsync(entry.Unit ?? ReadingUnit.Mm, id, db, clock, cancel);
+    }
+
+    private static async Task<BenchDto> ChangeAsync(
+        Guid id, Guid readingId, Action<ReadingRow> change, string? unit, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var row = await db.Readings.SingleOrDefaultAsync(r => r.Id == readingId && r.DogId == id, cancel) ?? throw Refusal.NotFound("No reading has this id.");
+        var shown = Shown(unit);
+        change(row);
+        await db.SaveChangesAsync(cancel);
+        return await BenchInAsync(shown, id, db, clock, cancel);
+    }
+
+    /// <summary>The set readings go into: the last one, or a first one begun now.</summary>
+    internal static async Task<MeasuringSetRow> CurrentSetAsync(Guid dogId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+        await db.MeasuringSets.Where(s => s.DogId == dogId && s.RemovedAt == null).OrderBy(s => s.StartedAt).LastOrDefaultAsync(cancel)
+            ?? await NewSetAsync(dogId, db, clock, cancel);
+
+    /// <summary>Begins a set with the dog as it is now. The caller saves.</summary>
+    internal static async Task<MeasuringSetRow> NewSetAsync(Guid dogId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await DogFile.LoadAsync(db, dogId, cancel);
+        var set = new MeasuringSetRow
+        {
+            Id = Guid.NewGuid(),
+            DogId = dogId,
+            StartedAt = clock.UtcNow(),
+            School = file.CurrentSet?.School,
+            BodyMassKg = file.Dog.BodyMassKg,
+            Coat = file.Profile.Coat,
+        };
+        db.MeasuringSets.Add(set);
+        return set;
+    }
+}

@@ -1,0 +1,124 @@
+using FluentValidation;
+using JauntyBadge.Core;
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data.Measuring;
+using JauntyBadge.Server.Shared;
+
+namespace JauntyBadge.Server.Measuring;
+
+/// <summary>A length as somebody wrote it.</summary>
+/// <param name="Text">What was written, such as <c>9,5 cm</c> or <c>3 3/4"</c>.</param>
+/// <param name="Unit">The unit of a bare number; mm when left out.</param>
+public sealed record WhatIfReading(string? Text = null, ReadingUnit? Unit = null);
+
+/// <summary>The length understood.</summary>
+public sealed record ReadingUnderstood(double Millimetres, string AsTaken);
+
+/// <summary>What is made of a length while it is still being typed: either a length or what is wrong so far.</summary>
+public sealed record ReadingSoFar(double? Millimetres, string? Problem);
+
+/// <summary>A reading for a dog: a text, or the two marks of a string laid on a ruler.</summary>
+/// <param name="Id">Made by the caller so that a reading sent twice counts once; left out, the server makes one.</param>
+/// <param name="From">Where a string's first mark lies on the ruler; left out, at its beginning.</param>
+/// <param name="To">Where its second mark lies; then text is not needed and the tool is the string.</param>
+public sealed record ReadingEntry(
+    Guid? Id = null, Measure? Measure = null, Side? Side = null, string? Text = null, ReadingUnit? Unit = null, Tool? Tool = null,
+    string? TakenBy = null, string? From = null, string? To = null)
+{
+    /// <exception cref="Refusal">Text or marks cannot be read; names the field.</exception>
+    public ParsedReading Parse()
+    {
+        var unit = Unit ?? ReadingUnit.Mm;
+        if (To is null && From is null)
+            return ReadingParser.TryParse(Text, unit, out var parsed, out var problem) ? parsed : throw Refusal.Field("text", problem);
+        return StringMarks.TryRead(From, To, unit, out var marked, out var field, out var wrong) ? marked : throw Refusal.Field(field, wrong);
+    }
+}
+
+/// <summary>What may be entered as a reading; the text itself is read by the core.</summary>
+public sealed class ReadingEntryValidator : AbstractValidator<ReadingEntry>
+{
+    public ReadingEntryValidator()
+    {
+        RuleFor(r => r.Measure).NotNull().WithMessage("Say which measure was taken.");
+        RuleFor(r => r.Side).NotNull().When(r => r.Measure == Core.Measuring.Measure.NoseToInnerEye).WithMessage("Nose to inner eye is taken left or right: say which.");
+        RuleFor(r => r.Side).Null().When(r => r.Measure is { } m && m != Core.Measuring.Measure.NoseToInnerEye).WithMessage("Only nose to inner eye has a side.");
+        RuleFor(r => r.TakenBy).MaximumLength(60).WithMessage("Up to 60 letters, please.");
+    }
+}
+
+/// <summary>What the fitter decides about a reading that stands apart: set aside with a reason, or kept, or neither.</summary>
+public sealed record ReadingJudgement(string? SetAside = null, bool? Keep = null);
+
+public sealed class ReadingJudgementValidator : AbstractValidator<ReadingJudgement>
+{
+    public ReadingJudgementValidator()
+    {
+        RuleFor(j => j.SetAside).Must(r => r is null || !string.IsNullOrWhiteSpace(r)).WithMessage("Say why it is set aside, such as \"tape slipped\".");
+        RuleFor(j => j.SetAside).MaximumLength(200).WithMessage("Up to 200 letters, please.");
+        RuleFor(j => j.Keep).Must((j, keep) => keep != true || j.SetAside is null).WithMessage("A reading is either kept or set aside.");
+    }
+}
+
+/// <summary>What belongs to a whole measuring set.</summary>
+/// <param name="School">The school measured by.</param>
+/// <param name="BodyMassKg">0.4 to 120; also becomes the dog's.</param>
+/// <param name="Coat">The coat under the tape; also becomes the dog's.</param>
+/// <param name="FitLineGapMm">The gap left between eye line and fit line, 2 to 60; the usual one when left out.</param>
+public sealed record MeasuringSetEntry(School? School = null, double? BodyMassKg = null, Coat? Coat = null, double? FitLineGapMm = null);
+
+public sealed class MeasuringSetEntryValidator : AbstractValidator<MeasuringSetEntry>
+{
+    public MeasuringSetEntryValidator()
+    {
+        RuleFor(s => s.School).NotNull().WithMessage("school is needed: everyday or working.");
+        RuleFor(s => s.BodyMassKg).InclusiveBetween(0.4, 120).WithMessage("A body mass is 0.4 to 120 kg.");
+        RuleFor(s => s.FitLineGapMm).InclusiveBetween(2, 60).WithMessage("The gap to the eyes is 2 to 60 mm.");
+    }
+}
+
+/// <summary>A reading on record.</summary>
+/// <param name="SetAside">Why it counts for nothing; null while it is in use.</param>
+/// <param name="Kept">It stands apart and is kept all the same.</param>
+/// <param name="StandsApart">It is the odd one out, proposed to be set aside.</param>
+public sealed record ReadingDto(
+    Guid Id, Measure Measure, Side? Side, string AsTaken, ReadingUnit Unit, double Mm, Tool Tool, string? TakenBy, DateTime TakenAt, string? SetAside,
+    bool Kept, bool StandsApart)
+{
+    public static ReadingDto Of(ReadingRow r, bool standsApart) => new(
+        r.Id, r.Measure, r.Side, r.AsTaken, r.Unit, r.Millimetres.Tidy(), r.Tool, r.TakenBy, r.TakenAt, r.SetAside, r.Kept, standsApart);
+}
+
+/// <summary>All readings of one measure together.</summary>
+public sealed record MeasuredDto(Measure Measure, Side? Side, int Count, double MeanMm, double SpreadMm, double StandardUncertaintyMm)
+{
+    public static MeasuredDto Of(Measured m) => new(
+        m.Measure, m.Side, m.Count, m.Mean.Millimeters.Tidy(), m.Spread.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy());
+}
+
+/// <summary>A measuring set.</summary>
+public sealed record MeasuringSetDto(
+    Guid? Id, DateTime? StartedAt, School School, double? BodyMassKg, Coat Coat, double? FitLineGapMm, double UsualGapMm, int SetsBefore);
+
+/// <summary>One measure in two sets; a change beyond its doubt is real.</summary>
+public sealed record ChangeDto(Measure Measure, Side? Side, double? BeforeMm, double? AfterMm, double? ChangeMm, double? DoubtMm, bool IsReal)
+{
+    public static ChangeDto Of(MeasureChange c) => new(
+        c.Measure, c.Side, c.Before?.Millimeters.Tidy(), c.After?.Millimeters.Tidy(), c.Change?.Millimeters.Tidy(), c.Doubt?.Millimeters.Tidy(), c.IsReal);
+}
+
+/// <summary>The measuring bench of one dog.</summary>
+/// <param name="Asked">The lines the school asks for, in order.</param>
+/// <param name="Others">Every other line there is.</param>
+/// <param name="Changes">Against the set before, where there is one.</param>
+/// <param name="MeasureAgain">Why the dog should be measured again, in sentences.</param>
+public sealed record BenchDto(
+    IReadOnlyList<MeasureGuide> Guides, IReadOnlyList<MeasureLine> Asked, IReadOnlyList<MeasureLine> Others, MeasuringSetDto Set,
+    IReadOnlyList<ReadingDto> Readings, IReadOnlyList<MeasuredDto> Measures, IReadOnlyList<Finding> Findings, HeadShapeChoice HeadShape,
+    IReadOnlyList<MissingMeasure> Missing, IReadOnlyList<ChangeDto> Changes, IReadOnlyList<string> MeasureAgain, IReadOnlyList<SourceDto> Snout,
+    HeadDrawing Drawing, bool CanFit);
+
+/// <summary>What the bench would look like with the reading that is being typed; nothing is stored.</summary>
+/// <param name="Reading">What is made of the text so far.</param>
+public sealed record TypingDto(
+    ReadingSoFar Reading, IReadOnlyList<MeasuredDto> Measures, IReadOnlyList<Finding> Findings, HeadShapeChoice HeadShape, HeadDrawing Drawing);

@@ -1,0 +1,90 @@
+using FluentValidation;
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Photos;
+using JauntyBadge.Data.Measuring;
+using JauntyBadge.Server.Shared;
+
+namespace JauntyBadge.Server.Measuring;
+
+/// <summary>What is marked on a picture.</summary>
+/// <param name="View">From the side or from above.</param>
+/// <param name="Side">The side of the dog a side picture shows.</param>
+/// <param name="Kind">The reference: card, a4, a5 or ruler.</param>
+/// <param name="RulerMm">The distance of a ruler's two marks.</param>
+/// <param name="Corners">The reference's corners in order around it, the first two along a long side; a ruler's two marks.</param>
+/// <param name="Landmarks">The places marked so far.</param>
+public sealed record MarksEntry(
+    PhotoView? View = null, Side? Side = null, ReferenceKind? Kind = null, double? RulerMm = null, IReadOnlyList<PixelPoint>? Corners = null,
+    IReadOnlyDictionary<Landmark, PixelPoint>? Landmarks = null);
+
+public sealed class MarksEntryValidator : AbstractValidator<MarksEntry>
+{
+    private const string OnPicture = "A point lies on the picture: x and y in pixels from its top left corner.";
+
+    public MarksEntryValidator()
+    {
+        RuleFor(m => m.View).NotNull().WithMessage("view is needed: side or top.");
+        RuleFor(m => m.Kind).NotNull().WithMessage("kind is needed: card, a4, a5 or ruler.");
+        RuleFor(m => m.RulerMm).InclusiveBetween(10, 1000).WithMessage("The two marks of a ruler are 10 to 1000 mm apart.");
+        RuleFor(m => m.Corners).Must(c => c is null || c.Count <= 4).WithMessage("A reference has up to four corners.");
+        RuleFor(m => m.Corners).Must(c => c is null || c.All(IsOnPicture)).WithMessage(OnPicture);
+        RuleFor(m => m.Landmarks).Must(l => l is null || l.Values.All(IsOnPicture)).WithMessage(OnPicture);
+    }
+
+    /// <summary>No stored picture is longer than this; a little beside it does no harm.</summary>
+    private static bool IsOnPicture(PixelPoint p) => p.X is >= 0 and <= PictureIntake.LongestSide && p.Y is >= 0 and <= PictureIntake.LongestSide;
+}
+
+/// <summary>A measure from a picture, with what its doubt consists of.</summary>
+public sealed record PhotoMeasureDto(
+    Measure Measure, Side? Side, double Mm, double StandardUncertaintyMm, double ExpandedUncertaintyMm, double FromClicksMm, double FromReferenceMm,
+    double FromPlaneMm, string How)
+{
+    public static PhotoMeasureDto Of(PhotoMeasure m) => new(
+        m.Measure, m.Side, m.Value.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy(),
+        (Uncertainty.Coverage.Value * m.StandardUncertainty.Millimeters).Tidy(), m.FromClicks.Millimeters.Tidy(), m.FromReference.Millimeters.Tidy(),
+        m.FromPlane.Millimeters.Tidy(), m.How);
+}
+
+/// <summary>A picture of a dog, what is marked on it, and what follows.</summary>
+/// <param name="Wanted">The landmarks that can be placed in this view, in order.</param>
+/// <param name="Measures">As far as the landmarks go; empty while the reference is not placed or the picture is refused.</param>
+/// <param name="Refusal">Why it cannot be measured, and how to take it again.</param>
+public sealed record PhotoDto(
+    Guid Id, PhotoView View, Side Side, int Width, int Height, DateTime AddedAt, ReferenceKind Kind, double? RulerMm, IReadOnlyList<PixelPoint> Corners,
+    IReadOnlyDictionary<Landmark, PixelPoint> Landmarks, IReadOnlyList<Landmark> Wanted, IReadOnlyList<PhotoMeasureDto> Measures, double? MillimetresPerPixel, double? SlantDeg,
+    PhotoRefusal? Refusal)
+{
+    /// <param name="row">The picture.</param>
+    /// <param name="known">What else was read in the set in hand.</param>
+    public static PhotoDto Of(PhotoRow row, IReadOnlyList<Measured> known)
+    {
+        var marks = PhotoMarks.Read(row.Marks);
+        PhotoSolution? solution = null;
+        PhotoRefusal? refusal = null;
+        if (marks.HasReference && !PhotoSolver.TrySolve(marks.Knowing(row, known), out solution, out refusal))
+            solution = null;
+        return new PhotoDto(
+            row.Id, row.View, row.Side, row.Width, row.Height, row.AddedAt, marks.Kind, marks.RulerMm, marks.Corners, marks.Landmarks,
+            PhotoLandmarks.For(row.View),
+            [.. (solution?.Measures ?? []).Select(PhotoMeasureDto.Of)], solution?.MillimetresPerPixel, solution?.Slant.Degrees.Tidy(), refusal);
+    }
+}
+
+/// <summary>What else is known of the dog, for a picture.</summary>
+internal static class PhotoKnowledge
+{
+    /// <summary>The question with the eye spacing and the snout's other extent, where they were read.</summary>
+    public static PhotoQuestion Knowing(this PhotoMarks marks, PhotoRow row, IReadOnlyList<Measured> known)
+    {
+        var other = row.View == PhotoView.Side ? Measure.SnoutWidth : Measure.SnoutHeight;
+        return marks.ToQuestion(row.View, row.Side) with
+        {
+            InnerEyeSpacing = known.FirstOrDefault(m => m.Measure == Measure.InnerEyeSpacing),
+            OtherExtent = known.FirstOrDefault(m => m.Measure == other),
+        };
+    }
+}
+
+/// <summary>The measures of a picture to take over as readings: those named, or all.</summary>
+public sealed record TakeEntry(IReadOnlyList<MeasureLine>? Lines = null, string? TakenBy = null);

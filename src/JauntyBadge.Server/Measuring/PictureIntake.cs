@@ -1,0 +1,106 @@
+using JauntyBadge.Server.Shared;
+using SkiaSharp;
+
+namespace JauntyBadge.Server.Measuring;
+
+/// <summary>A picture fit to be stored: upright, of a bounded size, without anything the camera wrote into it.</summary>
+public sealed record TakenIn(byte[] Jpeg, int Width, int Height);
+
+/// <summary>Turns an uploaded file into a picture to store, or refuses it. What it claims to be does not count, only what it is.</summary>
+internal static class PictureIntake
+{
+    /// <summary>Largest file taken.</summary>
+    public const long LargestFile = 20 * 1024 * 1024;
+
+    /// <summary>Most pixels decoded: a small file may unfold into a huge picture.</summary>
+    public const long MostPixels = 60_000_000;
+
+    /// <summary>Longest side stored. Two pixels of a click are then well under a millimetre on a head that fills half of it.</summary>
+    public const int LongestSide = 3000;
+
+    private const int SmallestSide = 200;
+    private const int Quality = 88;
+
+    private static readonly SKEncodedImageFormat[] Accepted = [SKEncodedImageFormat.Jpeg, SKEncodedImageFormat.Png, SKEncodedImageFormat.Webp];
+
+    /// <summary>Takes an uploaded file.</summary>
+    /// <exception cref="Refusal">There is none, or it is too large, or as below.</exception>
+    public static async Task<TakenIn> TakeAsync(IFormFile? file, CancellationToken cancel)
+    {
+        if (file is null || file.Length == 0)
+            throw Refusal.Field("file", "Choose a picture: JPEG, PNG or WebP.");
+        if (file.Length > LargestFile)
+            throw new Refusal(StatusCodes.Status413PayloadTooLarge, "Too large", $"A picture may be up to {LargestFile / 1024 / 1024} MB.");
+        var bytes = new byte[file.Length];
+        await using (var stream = file.OpenReadStream())
+            await stream.ReadExactlyAsync(bytes, cancel);
+        return Take(bytes);
+    }
+
+    /// <exception cref="Refusal">The file is no picture, of another kind, too large or too small; names the field.</exception>
+    public static TakenIn Take(byte[] file)
+    {
+        using var data = SKData.CreateCopy(file);
+        using var codec = SKCodec.Create(data);
+        if (codec is null || !Accepted.Contains(codec.EncodedFormat))
+            throw No("This is not a picture that can be read. A JPEG, PNG or WebP file is expected.");
+        var size = codec.Info;
+        if ((long)size.Width * size.Height > MostPixels)
+            throw No($"The picture would unfold to {size.Width} × {size.Height} pixels; up to {MostPixels / 1_000_000} million are taken.");
+        if (Math.Min(size.Width, size.Height) < SmallestSide)
+            throw No($"The picture is only {size.Width} × {size.Height} pixels; its shorter side must have {SmallestSide} or more.");
+
+        // A JPEG can be decoded straight to a smaller size, which spares most of the memory.
+        var wanted = Scale(size.Width, size.Height);
+        var (width, height) = codec.GetScaledDimensions(wanted) is { } smaller && Math.Max(smaller.Width, smaller.Height) >= LongestSide * wanted
+            ? (smaller.Width, smaller.Height) : (size.Width, size.Height);
+        using var decoded = new SKBitmap(new SKImageInfo(width, height, SKColorType.Rgba8888, SKAlphaType.Premul));
+        if (codec.GetPixels(decoded.Info, decoded.GetPixels()) != SKCodecResult.Success)
+            throw No("The picture is damaged or cut short. Send it again, or take another.");
+        decoded.SetImmutable();
+        using var image = SKImage.FromBitmap(decoded);
+        return Scale(width, height) >= 1 && codec.EncodedOrigin == SKEncodedOrigin.TopLeft && codec.EncodedFormat == SKEncodedImageFormat.Jpeg
+            ? Encoded(image)
+            : Upright(image, codec.EncodedOrigin);
+    }
+
+    private static float Scale(int width, int height) => Math.Min(1, (float)LongestSide / Math.Max(width, height));
+
+    private static TakenIn Upright(SKImage stored, SKEncodedOrigin origin)
+    {
+        var sideways = origin is SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightTop or SKEncodedOrigin.RightBottom or SKEncodedOrigin.LeftBottom;
+        var (width, height) = sideways ? (stored.Height, stored.Width) : (stored.Width, stored.Height);
+        var scale = Scale(width, height);
+        var (storedWidth, storedHeight) = ((int)Math.Round(width * scale), (int)Math.Round(height * scale));
+
+        // On white, so that a transparent picture is not drawn on black.
+        using var surface = SKSurface.Create(new SKImageInfo(storedWidth, storedHeight, SKColorType.Rgba8888, SKAlphaType.Opaque));
+        surface.Canvas.Clear(SKColors.White);
+        surface.Canvas.Scale((float)storedWidth / width, (float)storedHeight / height);
+        surface.Canvas.Concat(ToUpright(origin, width, height));
+        surface.Canvas.DrawImage(stored, 0, 0, new SKSamplingOptions(SKFilterMode.Linear));
+        using var upright = surface.Snapshot();
+        return Encoded(upright);
+    }
+
+    private static TakenIn Encoded(SKImage image)
+    {
+        using var encoded = image.Encode(SKEncodedImageFormat.Jpeg, Quality);
+        return new TakenIn(encoded.ToArray(), image.Width, image.Height);
+    }
+
+    /// <summary>From the stored order of pixels to upright, for the eight orientations of Exif (JEITA CP-3451, Orientation).</summary>
+    private static SKMatrix ToUpright(SKEncodedOrigin origin, int width, int height) => origin switch
+    {
+        SKEncodedOrigin.TopRight => new SKMatrix(-1, 0, width, 0, 1, 0, 0, 0, 1),
+        SKEncodedOrigin.BottomRight => new SKMatrix(-1, 0, width, 0, -1, height, 0, 0, 1),
+        SKEncodedOrigin.BottomLeft => new SKMatrix(1, 0, 0, 0, -1, height, 0, 0, 1),
+        SKEncodedOrigin.LeftTop => new SKMatrix(0, 1, 0, 1, 0, 0, 0, 0, 1),
+        SKEncodedOrigin.RightTop => new SKMatrix(0, -1, width, 1, 0, 0, 0, 0, 1),
+        SKEncodedOrigin.RightBottom => new SKMatrix(0, -1, width, -1, 0, height, 0, 0, 1),
+        SKEncodedOrigin.LeftBottom => new SKMatrix(0, 1, 0, -1, 0, height, 0, 0, 1),
+        _ => SKMatrix.Identity,
+    };
+
+    private static Refusal No(string message) => Refusal.Field("file", message);
+}

@@ -1,0 +1,132 @@
+using FsCheck.Xunit;
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
+using MathNet.Numerics.Distributions;
+using UnitsNet;
+using static JauntyBadge.Core.Tests.Heads;
+
+namespace JauntyBadge.Core.Tests.Fitting;
+
+public class ChanceTests
+{
+    private static readonly SnoutModel Snout = SnoutModel.From(Medium());
+
+    private static Chances Chance(BasketModel basket, int seed = SnoutDraws.Seed, FitRequest? request = null, params (Measure Measure, Side? Side, double U)[] doubts) => Chances.Of(
+        SnoutDraws.Of(Snout, [.. doubts.Select(d => new Doubt(new MeasureLine(d.Measure, d.Side), DoubtKind.Reading, Mm(d.U)))], 1000, new Random(seed)), basket, request ?? Everyday(0));
+
+    /// <summary>One criterion and one normal reading: the normal distribution of MathNet.Numerics tells the chance in closed form.</summary>
+    [Theory]
+    [InlineData(86, 2)] // 14 mm spare, window 6 to 30
+    [InlineData(79, 2)] // 1 mm within
+    [InlineData(79, 0.5)]
+    [InlineData(77, 2)] // 1 mm short
+    [InlineData(101, 4)] // 1 mm within the other end
+    public void The_chance_of_width_is_the_normal_distributions(double width, double u)
+    {
+        var spare = width - 72;
+        var closed = Normal.CDF(0, u, spare - 6) - Normal.CDF(0, u, spare - 30);
+        Assert.Equal(closed, Chance(Box(100, 160, width), doubts: (Measure.SnoutWidth, null, u)).Of(CriterionName.Width)!.Value, 0.0011);
+    }
+
+    [Theory]
+    [InlineData(6, 3)]
+    [InlineData(-2, 3)]
+    [InlineData(0, 1)]
+    public void The_chance_of_girth_is_the_normal_distributions(double spare, double u)
+    {
+        var basket = Box(100, 160) with { OpeningGirth = Snout.Girth.Value + Mm(spare) };
+        Assert.Equal(Normal.CDF(0, u, spare), Chance(basket, doubts: (Measure.SnoutGirth, null, u)).Of(CriterionName.Girth)!.Value, 0.0011);
+    }
+
+    /// <summary>Nose to eye enters half in nose room and half in eye room: |length − xe| ≤ 12.7 mm.</summary>
+    [Fact]
+    public void The_chance_of_the_seat_is_the_normal_distributions()
+    {
+        const double U = 3;
+        var closed = Normal.CDF(100, U, 111 + 12.7) - Normal.CDF(100, U, 111 - 12.7);
+        var numbers = Medium() with { NoseToInnerEyeRight = null };
+        var draws = SnoutDraws.Of(SnoutModel.From(numbers), [new(new MeasureLine(Measure.NoseToInnerEye, Side.Left), DoubtKind.Reading, Mm(U))], 1000, new Random(1));
+        Assert.Equal(closed, Chances.Of(draws, Box(111, 160), Everyday(0)).Of(CriterionName.Seat)!.Value, 0.0011);
+    }
+
+    /// <summary>Two doubts that bear on two criteria each alone: the whole is their product.</summary>
+    [Fact]
+    public void The_whole_of_two_independent_criteria_is_the_product()
+    {
+        var basket = Box(100, 160, 79) with { OpeningGirth = Snout.Girth.Value + Mm(2) };
+        var chances = Chance(basket, doubts: [(Measure.SnoutWidth, null, 2), (Measure.SnoutGirth, null, 3)]);
+        Assert.Equal(Normal.CDF(0, 2, 1) * Normal.CDF(0, 3, 2), chances.Whole, 0.02);
+    }
+
+    [Fact]
+    public void The_reading_that_decides_is_the_one_to_take_again()
+    {
+        var narrow = Chance(Box(100, 160, 79), doubts: [(Measure.SnoutWidth, null, 2), (Measure.SnoutGirth, null, 1), (Measure.NeckGirth, null, 4)]);
+        Assert.Equal(Measure.SnoutWidth, narrow.Retake!.Measure);
+        Assert.True(narrow.Retake.Settles > 0.5);
+        var tight = Chance(Box(100, 160, 86) with { NeckStrapMin = NeckStrap.Loop(Mm(430), 2, Mm(16)) - Mm(2) }, doubts: [(Measure.SnoutWidth, null, 2), (Measure.NeckGirth, null, 6)]);
+        Assert.Equal(Measure.NeckGirth, tight.Retake!.Measure);
+        Assert.Null(Chance(Box(100, 160), doubts: (Measure.SnoutWidth, null, 0.5)).Retake);
+    }
+
+    [Fact]
+    public void The_same_seed_gives_the_same_chance_and_another_nearly_the_same()
+    {
+        var basket = Box(101, 112, 79);
+        (Measure, Side?, double)[] doubts = [(Measure.SnoutWidth, null, 2), (Measure.SnoutHeight, null, 2), (Measure.NoseToInnerEye, Side.Left, 2)];
+        var first = Chance(basket, 7, Everyday(), doubts).Whole;
+        Assert.Equal(first, Chance(basket, 7, Everyday(), doubts).Whole);
+        Assert.Equal(first, Chance(basket, 8, Everyday(), doubts).Whole, 0.05);
+    }
+
+    [Fact]
+    public void What_was_assumed_is_doubted_more_than_what_was_read()
+    {
+        var read = SnoutModel.From(Medium());
+        var assumed = SnoutModel.From(Medium() with { SnoutHeight = null, SnoutWidth = null, JawToNose = null });
+        Assert.DoesNotContain(Doubt.Of(read, new Dictionary<MeasureLine, Length>()), d => d.Kind != DoubtKind.Reading);
+        var kinds = Doubt.Of(assumed, new Dictionary<MeasureLine, Length>()).Select(d => (d.Line.Measure, d.Kind)).ToList();
+        Assert.Contains((Measure.SnoutWidth, DoubtKind.Assumed), kinds);
+        Assert.Contains((Measure.JawToNose, DoubtKind.Hinge), kinds);
+        Assert.DoesNotContain(kinds, k => k.Measure == Measure.SnoutHeight); // the girth that was read gives it
+    }
+
+    /// <summary>Law: the more doubt, the less sure is what fits by a little.</summary>
+    [Property]
+    public bool More_doubt_never_makes_a_marginal_fit_surer(byte wide, byte u, byte more)
+    {
+        var basket = Box(100, 160, 78.2 + wide % 30 / 10.0);
+        double At(double doubt) => Chance(basket, doubts: (Measure.SnoutWidth, null, doubt)).Of(CriterionName.Width)!.Value;
+        var little = 0.5 + u % 40 / 10.0;
+        return At(little + more % 50 / 10.0) <= At(little) + 1e-9;
+    }
+
+    /// <summary>Law: with all readings in doubt, more doubt never makes certain what was not.</summary>
+    [Property(MaxTest = 60)]
+    public bool More_doubt_never_makes_certain(sbyte longer, byte deep, byte wide)
+    {
+        var basket = Box(100 + longer % 12, 100 + deep % 40, 78 + wide % 24);
+        double At(double u) => Chances.Of(Draws(Snout, 300, u), basket, Everyday()).Whole;
+        var (little, much) = (At(1.5), At(4));
+        return little > 0.999 || much < 1;
+    }
+
+    /// <summary>The bits counted over the draws are the signs of the margins told to the fitter, whatever the head and basket.</summary>
+    [Property(MaxTest = 500)]
+    public bool Counted_and_told_are_the_same(byte eye, byte high, byte wide, sbyte longer, sbyte deep, sbyte rear, sbyte broad, byte gape)
+    {
+        var xe = 25.0 + eye % 110;
+        var snout = SnoutModel.From(Medium(xe, xe * (0.5 + high % 80 / 100.0), xe * (0.45 + wide % 90 / 100.0)) with { JawToNose = null, HeadGirth = Mm(470) });
+        var basket = Box(Math.Max(15, xe + longer % 40), Math.Max(10, snout.Height.Mm + deep % 60), Math.Max(10, snout.Width.Mm + 12 + broad % 30), Math.Max(10, snout.Height.Mm + rear % 60));
+        var request = Everyday(gape % 45);
+        var asked = new Asked(SnoutMm.Of(snout), RequestMm.Of(request));
+        var (failing, m) = (asked.Fails(BasketMm.Of(basket)), asked.Of(BasketMm.Of(basket)));
+        bool Same(Failing bit, double margin) => failing.HasFlag(bit) == margin < -Asked.Slack;
+        return Same(Failing.Seat, m.Seat) && Same(Failing.Shove, m.Shove) && Same(Failing.ChinRoom, m.ChinRoom) && Same(Failing.Gape, m.Gape)
+            && Same(Failing.Girth, m.Girth) && Same(Failing.Width, m.Width) && Same(Failing.NeckStrap, m.NeckStrap) && Same(Failing.SlipOff, m.SlipOff);
+    }
+
+    [Fact]
+    public void Draws_out_of_range_are_refused() =>
+        Assert.Throws<ArgumentOutOfRangeException>(() => SnoutDraws.Of(Snout, [], 5, new Random(1)));
+}

@@ -1,0 +1,116 @@
+using System.Globalization;
+using CsvHelper;
+using JauntyBadge.Core.Fitting;
+
+namespace JauntyBadge.Core.Tests.Fitting;
+
+public class SizeChartTests
+{
+    private const string Inches = "Size;Inside length (in);Circumference (in);Neck strap (in);Weight (oz)\nS;3 1/2;9 3/4;11-16;4.5\nM;4.25;11 1/2;13–18 1/2;6\nL;five;13;15-21;7\nXL;5 1/4;14;24-18;8\n";
+
+    [Fact]
+    public void A_chart_in_inches_is_opened_with_its_columns_guessed()
+    {
+        var opened = SizeChart.Open(Inches, MuzzleType.Basket)!;
+        Assert.Equal(5, opened.Headings.Count);
+        Assert.Equal(
+            [
+                new(0, ChartField.Label, ChartUnit.None), new(1, ChartField.Length, ChartUnit.In), new(2, ChartField.OpeningGirth, ChartUnit.In),
+                new(3, ChartField.NeckStrapRange, ChartUnit.In), new ChartColumn(4, ChartField.Mass, ChartUnit.Oz),
+            ],
+            opened.Guess);
+    }
+
+    [Fact]
+    public void Good_rows_are_read_and_bad_ones_say_which_cell_and_why()
+    {
+        var rows = SizeChart.Read(Inches, SizeChart.Open(Inches, MuzzleType.Basket)!.Guess, MuzzleType.Basket);
+        Assert.Equal([2, 3, 4, 5], rows.Select(r => r.Row));
+        var small = rows[0].Size!;
+        Assert.Equal(("S", 88.9, 247.65, 279.4, 406.4), (small.Label, small.LengthMm, small.OpeningGirthMm, small.NeckStrapMinMm, small.NeckStrapMaxMm));
+        Assert.Equal(128, small.MassG); // 4.5 oz, rounded
+        Assert.True(small.IsLengthAndGirthOnly);
+        Assert.Contains(rows[0].Assumed, a => a.Contains("box", StringComparison.Ordinal));
+        Assert.Equal(469.9, rows[1].Size!.NeckStrapMaxMm);
+        Assert.Contains("\"five\" is not a length", Assert.Single(rows[2].Problems), StringComparison.Ordinal);
+        Assert.Contains("upside down", Assert.Single(rows[3].Problems), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_cell_that_names_its_unit_keeps_it()
+    {
+        const string Mixed = "size,length_mm,girth\nS,9.5 cm,260\n";
+        var rows = SizeChart.Read(Mixed, [new(0, ChartField.Label, ChartUnit.None), new(1, ChartField.Length, ChartUnit.Mm), new(2, ChartField.OpeningGirth, ChartUnit.Mm)], MuzzleType.Basket);
+        Assert.Equal((95, 260), (rows[0].Size!.LengthMm, rows[0].Size!.OpeningGirthMm));
+        Assert.Contains(rows[0].Assumed, a => a.Contains("neck strap", StringComparison.Ordinal));
+    }
+
+    [Theory]
+    [InlineData("size,length\n\"S,90\n", "quotation mark")]
+    [InlineData("size,length\nS,90\nS,95\n", "there twice")]
+    [InlineData("size,length\nS,\n", "cell is empty")]
+    [InlineData("size,length\n,90\n", "label")]
+    [InlineData("size,length\nS,4000 mm\n", "1500")]
+    public void What_cannot_be_used_is_said(string text, string says)
+    {
+        var rows = SizeChart.Read(text, [new(0, ChartField.Label, ChartUnit.None), new(1, ChartField.Length, ChartUnit.Mm)], MuzzleType.Basket);
+        Assert.Contains(rows.SelectMany(r => r.Problems), p => p.Contains(says, StringComparison.Ordinal));
+        Assert.Contains(rows, r => r.Size is null);
+    }
+
+    [Fact]
+    public void A_mapping_without_length_or_with_a_field_twice_is_refused()
+    {
+        Assert.Throws<ArgumentException>(() => SizeChart.Read("a,b\n", [new(0, ChartField.Label, ChartUnit.None)], MuzzleType.Basket));
+        Assert.NotNull(SizeChart.Problem([new(0, ChartField.Label, ChartUnit.None), new(1, ChartField.Length, ChartUnit.Mm), new(2, ChartField.Length, ChartUnit.Mm)]));
+        Assert.Null(SizeChart.Open("no headings", MuzzleType.Basket));
+    }
+
+    [Fact]
+    public void Every_shipped_model_goes_out_and_comes_back_the_same()
+    {
+        foreach (var model in Catalogue.Shipped)
+        {
+            var text = SizeChart.Write(model);
+            var rows = SizeChart.Read(text, SizeChart.Open(text, model.Type)!.Guess, model.Type);
+            Assert.Equal(model.Sizes.Select(s => s with { Id = "" }), rows.Select(r => r.Size!));
+        }
+    }
+
+    /// <summary>Second way: RFC 4180 as CsvHelper reads it by itself.</summary>
+    [Fact]
+    public void What_is_written_is_csv_another_reader_understands_and_no_formula()
+    {
+        var model = Catalogue.Shipped[0] with { Sizes = [Catalogue.Shipped[0].Sizes[0] with { Label = "=1+1, \"wide\"" }] };
+        using var csv = new CsvReader(new StringReader(SizeChart.Write(model)), CultureInfo.InvariantCulture);
+        Assert.True(csv.Read() && csv.ReadHeader() && csv.Read());
+        Assert.Equal("'=1+1, \"wide\"", csv.GetField("label"));
+        Assert.Equal(model.Sizes[0].LengthMm, csv.GetField<double>("length_mm"));
+        var text = SizeChart.Write(model);
+        Assert.Equal("=1+1, \"wide\"", SizeChart.Read(text, SizeChart.Open(text, MuzzleType.Basket)!.Guess, MuzzleType.Basket)[0].Size!.Label);
+    }
+
+    [Theory]
+    [InlineData(100, 80, 70, 300, null)]
+    [InlineData(100, 80, 70, 200, "at least 213")] // 2·√(80² + 70²) = 212.6
+    [InlineData(100, 80, 70, 310, "at most 300")]
+    public void A_rear_edge_no_girth_goes_round_is_refused(double length, double depth, double width, double girth, string? says)
+    {
+        var size = new MuzzleSize("x", "X", length, 300, 400, DepthFrontMm: depth, DepthRearMm: depth, WidthRearMm: width, OpeningGirthMm: girth);
+        var problems = MuzzleCheck.Of(MuzzleType.Basket, size);
+        if (says is null)
+            Assert.Empty(problems);
+        else
+            Assert.Contains(says, Assert.Single(problems).Says, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_strap_upside_down_half_a_geometry_and_an_empty_model_are_refused()
+    {
+        var size = new MuzzleSize("x", "X", 100, 400, 300, DepthFrontMm: 90, OpeningGirthMm: 280);
+        Assert.Equal(["neckStrapMaxMm", "depthRearMm"], MuzzleCheck.Of(MuzzleType.Basket, size).Select(p => p.Field));
+        var model = Catalogue.Shipped[0] with { Name = " ", Sizes = [], Colours = [new("red", "red")] };
+        Assert.Equal(["name", "colours", "sizes"], MuzzleCheck.Of(model).Select(p => p.Field));
+        Assert.Equal(["girthMinMm"], MuzzleCheck.Of(MuzzleType.Sleeve, size with { NeckStrapMinMm = null, NeckStrapMaxMm = null }).Select(p => p.Field));
+    }
+}

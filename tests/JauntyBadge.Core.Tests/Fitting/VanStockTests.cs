@@ -1,0 +1,68 @@
+using FsCheck.Xunit;
+using JauntyBadge.Core.Fitting;
+
+namespace JauntyBadge.Core.Tests.Fitting;
+
+public class VanStockTests
+{
+    private static List<StockDog> Dogs(int seed, int dogs, int sizes, double density, bool several)
+    {
+        var random = new Random(seed);
+        return
+        [
+            .. Enumerable.Range(0, dogs).Select(d => new StockDog(
+                $"dog {d}", several ? random.Next(1, 4) : 1, Enumerable.Range(0, sizes).Where(_ => random.NextDouble() < density).Select(s => $"s{s:00}").ToHashSet())),
+        ];
+    }
+
+    /// <summary>Second way: every set of k sizes, counted.</summary>
+    private static int Exhaustive(IReadOnlyList<StockDog> dogs, int sizes, int k)
+    {
+        var best = 0;
+        for (var set = 0; set < 1 << sizes; set++)
+        {
+            if (System.Numerics.BitOperations.PopCount((uint)set) == Math.Min(k, sizes))
+                best = Math.Max(best, dogs.Where(d => Enumerable.Range(0, sizes).Any(s => (set >> s & 1) == 1 && d.Sizes.Contains($"s{s:00}"))).Sum(d => d.Count));
+        }
+
+        return best;
+    }
+
+    [Property(MaxTest = 80)]
+    public bool The_plan_is_the_best_of_all_sets(int seed, byte dogs, byte sizes, byte k, byte density, bool several)
+    {
+        var (n, m, take) = (1 + dogs % 14, 1 + sizes % 10, 1 + k % 5);
+        var all = Dogs(seed, n, m, 0.1 + density % 50 / 100.0, several);
+        var plan = VanStock.Plan(all, take);
+        return plan.IsExact && plan.Covered == Exhaustive(all, m, take) && plan.AtMost == plan.Covered && plan.Steps.Count <= take;
+    }
+
+    /// <summary>Greedy covers at least 1 − 1/e of the best (Nemhauser, Wolsey and Fisher 1978, recalled), and the best is within its bound.</summary>
+    [Property(MaxTest = 80)]
+    public bool When_the_search_gives_up_the_bound_still_holds(int seed, byte k)
+    {
+        var all = Dogs(seed, 16, 10, 0.25, true);
+        var plan = VanStock.Plan(all, 1 + k % 5, lookedAt: 0);
+        var best = Exhaustive(all, 10, 1 + k % 5);
+        return !plan.IsExact && plan.Covered >= (1 - 1 / Math.E) * best - 1e-9 && plan.Covered <= best && best <= plan.AtMost;
+    }
+
+    [Fact]
+    public void Steps_add_up_each_adding_no_more_than_the_one_before()
+    {
+        var plan = VanStock.Plan(Dogs(4, 40, 30, 0.12, true), 6);
+        Assert.Equal(plan.Covered, plan.Steps.Sum(s => s.Adds));
+        Assert.Equal(plan.Steps.Select(s => s.Adds).OrderDescending(), plan.Steps.Select(s => s.Adds));
+        Assert.Equal(plan.Curve.Order(), plan.Curve);
+        Assert.Equal(plan.Curve[5], plan.Covered);
+        Assert.True(plan.Coverable >= plan.Covered);
+    }
+
+    [Fact]
+    public void Dogs_nothing_fits_are_counted_but_never_covered()
+    {
+        var plan = VanStock.Plan([new StockDog("a", 1, new HashSet<string> { "x" }), new StockDog("b", 3, new HashSet<string>())], 2);
+        Assert.Equal((1, 1, 1), (plan.Covered, plan.Coverable, plan.Steps.Count));
+        Assert.Throws<ArgumentOutOfRangeException>(() => VanStock.Plan([], 0));
+    }
+}

@@ -1,0 +1,61 @@
+using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
+
+namespace JauntyBadge.Server.Tests;
+
+/// <summary>A practice that was kept by an earlier version keeps everything.</summary>
+public class MigrationTests
+{
+    [Fact]
+    public async Task Readings_taken_before_there_were_sets_come_into_one_set_a_dog()
+    {
+        var path = Path.Combine(Directory.CreateTempSubdirectory("jaunty-badge-").FullName, "practice.db");
+        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite($"Data Source={path}").Options);
+        await db.GetService<IMigrator>().MigrateAsync("FirstPractice", TestContext.Current.CancellationToken);
+        var (dog, other) = (Guid.NewGuid(), Guid.NewGuid());
+        foreach (var id in new[] { dog, other })
+        {
+            await db.Database.ExecuteSqlAsync(
+                $"""
+                INSERT INTO "Dogs" ("Id", "Name", "BirthDateEstimated", "BreedIds", "BodyMassKg", "Purposes", "Temperament", "Sensitivities", "BiteTier", "CreatedAt", "Version")
+                VALUES ({id}, 'Bracken', 0, '["beagle"]', 12.5, '["Walks"]', 'Typical', '[]', 'None', '2026-05-01 10:00:00', 1)
+                """, TestContext.Current.CancellationToken);
+        }
+
+        foreach (var (mm, at) in new[] { (98.0, "2026-05-02 10:00:00"), (100.0, "2026-05-01 11:00:00") })
+        {
+            await db.Database.ExecuteSqlAsync(
+                $"""
+                INSERT INTO "Readings" ("Id", "DogId", "Measure", "Side", "Millimetres", "Unit", "AsTaken", "TakenAt")
+                VALUES ({Guid.NewGuid()}, {dog}, 'NoseToInnerEye', 'Left', {mm}, 'Mm', '98 mm', {at})
+                """, TestContext.Current.CancellationToken);
+        }
+
+        await db.PrepareAsync(TestContext.Current.CancellationToken);
+        var set = await db.MeasuringSets.SingleAsync(TestContext.Current.CancellationToken);
+        Assert.Equal((dog, 12.5, new DateTime(2026, 5, 1, 11, 0, 0, DateTimeKind.Utc)), (set.DogId, set.BodyMassKg, set.StartedAt));
+        var readings = await db.Readings.ToListAsync(TestContext.Current.CancellationToken);
+        Assert.Equal(2, readings.Count);
+        Assert.All(readings, r => Assert.Equal((set.Id, Tool.SoftTape, false), (r.SetId, r.Tool, r.Kept)));
+        Assert.Equal(2, await db.Dogs.CountAsync(TestContext.Current.CancellationToken));
+    }
+
+    /// <summary>A choice as the first version kept it: no model, no numbers, no brief. It still shows, without a drawing.</summary>
+    [Fact]
+    public void A_choice_kept_before_models_had_versions_is_still_read()
+    {
+        const string Kept = """
+            {"model":"Withy","maker":"Hobb & Daughter","type":"basket","size":{"id":"withy-5","label":"5","lengthMm":98,"neckStrapMinMm":340,"neckStrapMaxMm":560,"massG":298,
+             "depthFrontMm":119,"depthRearMm":101,"widthRearMm":88,"openingGirthMm":340,"girthMinMm":null,"girthMaxMm":null},"school":"everyday","fingers":2,"neededGapeDeg":15,"verdict":"fits",
+             "gapeDeg":16.2,"neckLoopMm":447.1,"criteria":[{"name":"seat","verdict":"fits","marginMm":6.35,"reason":"19 mm of each.","basis":"Practice: half an inch"}],
+             "snout":[{"name":"Eye line","mm":98,"provenance":"measured","how":"as read"}],"notChecked":[],"note":null}
+            """;
+        var row = new JauntyBadge.Data.Fitting.ChoiceRow { SizeId = "withy-5", Kept = Kept };
+        Assert.Equal(("Withy", 98, 298), (row.KeptFit.Model, row.KeptFit.Size.LengthMm, row.KeptFit.Size.MassG));
+        Assert.Null(row.KeptFit.Draw());
+        Assert.Null(row.KeptFit.Muzzle);
+    }
+}

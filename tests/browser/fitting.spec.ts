@@ -1,0 +1,221 @@
+import type { Page } from '@playwright/test';
+import { expect, expectNoViolations, newDog, test } from './support.js';
+
+/** A dog with a head of its own. */
+async function headed(page: Page, name: string, dog: object, readings: [string, string | null, string][]) {
+  const made = await page.request.post('/api/dogs', { data: { name, bodyMassKg: 20, purposes: ['walks'], ...dog } });
+  const { id } = (await made.json()) as { id: string };
+  for (const [measure, side, text] of readings)
+    expect((await page.request.post(`/api/dogs/${id}/readings`, { data: { measure, side, text } })).ok()).toBe(true);
+  return id;
+}
+
+const head = (
+  left: string,
+  girth: string,
+  height: string,
+  width: string,
+  neck: string,
+): [string, string | null, string][] => [
+  ['noseToInnerEye', 'left', left],
+  ['noseToInnerEye', 'right', left],
+  ['snoutGirth', null, girth],
+  ['snoutHeight', null, height],
+  ['snoutWidth', null, width],
+  ['neckGirth', null, neck],
+];
+
+test.describe('choosing for', () => {
+  test('a long face: a slim basket that opens for a full pant', async ({ page }) => {
+    const id = await headed(page, 'Needle', { headShapeSeen: 'long' }, head('116', '214', '65', '55', '390'));
+    await page.goto(`/dogs/${id}/fit`);
+    await expect(page.getByText('Opens for a full pant').first()).toBeVisible();
+    await page.getByRole('button', { name: /^Kestrel 5/ }).click();
+    await expect(page.getByRole('heading', { name: 'Kestrel 5' })).toBeVisible();
+    await expect(page.getByText(/\d+ % *sure · (just )?fits/)).toBeVisible();
+    await page.getByRole('button', { name: 'Choose Kestrel 5' }).click();
+    await expect(page.getByText('Kestrel 5 is kept with its reasons.')).toBeVisible();
+    await page.getByRole('link', { name: 'Chosen earlier' }).click();
+    await expect(page.getByRole('img', { name: 'Kestrel 5 as it was' })).toBeVisible();
+  });
+
+  test('a medium face: two compared over each other, the strap to mark, an SVG in millimetres', async ({ page }) => {
+    const id = await newDog(page, 'Middling');
+    await page.goto(`/dogs/${id}/fit`);
+    await page.getByRole('button', { name: /^Withy 5/ }).click();
+    await page.getByLabel('Compare with').selectOption({ label: 'Lantern ML' });
+    await expect(page.getByText(/^Dashed: Lantern ML\. Nose \d+ mm against \d+ mm/)).toBeVisible();
+    await page.getByLabel('How to compare').selectOption('beside');
+    await expect(page.getByRole('img', { name: /Lantern ML over the snout/ })).toBeVisible();
+    await expect(page.getByText(/Neck strap: mark hole \d+ of \d+/)).toBeVisible();
+    const link = await page.getByRole('link', { name: 'Drawing as SVG' }).getAttribute('href');
+    const svg = await (await page.request.get(link ?? '')).text();
+    expect(svg).toMatch(/<svg[^>]* width="[\d.]+mm"/);
+    expect(svg).toContain('Withy 5 and Lantern ML');
+    await page.getByRole('button', { name: 'Push it back' }).first().click();
+    await expect(page.getByRole('img', { name: /pushed back until the nose touches/ }).first()).toBeVisible();
+  });
+
+  test('a short face at the clinic: no sleeve, a cover with its cap, a sheet for one made to measure', async ({
+    page,
+  }) => {
+    const id = await headed(
+      page,
+      'Button',
+      { headShapeSeen: 'short', purposes: ['clinic'] },
+      head('40', '215', '52', '67', '380'),
+    );
+    await page.goto(`/dogs/${id}/fit`);
+    await expect(page.getByText('A sleeve on a short face', { exact: true })).toBeVisible();
+    await page.getByRole('button', { name: /^Snood M/ }).click();
+    await expect(page.getByText(/15 minutes at most, cool and watched all the time/)).toBeVisible();
+    await page.getByText(/^Out \d+: why/).click();
+    await page.getByRole('button', { name: /^Minute 1/ }).click();
+    await expect(page.getByText(/closes the mouth of a dog that needs it to breathe/).last()).toBeVisible();
+    await page.getByRole('link', { name: /Order sheet/ }).click();
+    await expect(page.getByRole('row', { name: /Inner length 40 mm/ })).toBeVisible();
+    await expect(page.getByText('That air passes freely on all sides of the nose.')).toBeVisible();
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('button', { name: 'Print it' })).toBeHidden();
+  });
+});
+
+test.describe('a line of the brief', () => {
+  test.use({ expectedErrors: [/400/] });
+  test('is overruled only with a note, which stays, and stands again on request', async ({ page }) => {
+    const id = await headed(page, 'Grazer', { headShapeSeen: 'medium', purposes: ['scavenging'] }, []);
+    await page.goto(`/dogs/${id}/fit`);
+    await page.getByRole('button', { name: 'Overrule: Closed front' }).click();
+    await page.getByRole('button', { name: 'Overrule', exact: true }).click();
+    await expect(page.getByRole('alert')).toContainText('Write down why');
+    await page.getByLabel('Why overrule: Closed front').fill('Indoors only.');
+    await page.getByRole('button', { name: 'Overrule', exact: true }).click();
+    await expect(page.getByText('Overruled: Indoors only.')).toBeVisible();
+    await page.reload();
+    await expect(page.getByText('Overruled: Indoors only.')).toBeVisible();
+    await page.getByRole('button', { name: 'Let it stand again: Closed front' }).click();
+    await expect(page.getByText('Overruled: Indoors only.')).toHaveCount(0);
+  });
+});
+
+test('what the fitter thinks in narrows the list, and what it leaves out is counted', async ({ page }) => {
+  await page.goto(`/dogs/${await newDog(page, 'Thrifty')}/fit`);
+  await page.getByLabel('Price up to').fill('20');
+  await expect(page.getByText(/\d+ sizes are left out by this/)).toBeVisible();
+  await page.getByText('In the van', { exact: true }).click();
+  const rows = page.getByRole('region', { name: 'Muzzles, ranked' }).getByRole('listitem');
+  await expect(rows.first()).toContainText('in the van');
+});
+
+test('a size chart in inches is mapped, its bad rows are named, and it is taken in once mended', async ({ page }) => {
+  await page.goto('/catalogue');
+  await page.getByRole('button', { name: 'Take a size chart in' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Reed');
+  const chart = 'Code,Inside length (in),Circumference (in),Neck (in)\nS,3 1/4,10 1/2,12-17\nM,3 7/8,twelve,14-20\n';
+  await page
+    .getByLabel('CSV file with sizes')
+    .setInputFiles({ name: 'reed.csv', mimeType: 'text/csv', buffer: Buffer.from(chart) });
+  await page.getByLabel('Meaning of Code').selectOption({ label: 'Size label' });
+  await expect(page.getByRole('row', { name: /2 S 83 mm 267 mm 305–432 mm/ })).toContainText(
+    'Assumed: depth and width',
+  );
+  await expect(page.getByRole('row', { name: /"twelve" is not a length/ })).toBeVisible();
+  const take = page.getByRole('button', { name: 'Take all 2 sizes in' });
+  await expect(take).toBeDisabled();
+  await page.getByLabel('or paste the chart').fill(chart.replace('twelve', '12 1/4').replace('Code', 'Size'));
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(take).toBeEnabled();
+  await take.click();
+  await expect(page.getByText('Reed: 2 sizes are taken in, version 1.')).toBeVisible();
+  await page.getByRole('button', { name: 'Put Reed away' }).click();
+  await expect(page.getByRole('button', { name: 'Put Reed away' })).toHaveCount(0);
+});
+
+test.describe('the catalogue editor', () => {
+  test.use({ expectedErrors: [/400/] });
+  test('draws as numbers change and refuses what cannot be, keeping what was typed', async ({ page }) => {
+    await page.goto('/catalogue');
+    await page.getByRole('button', { name: 'Change Hurdle' }).click();
+    const editor = page.getByRole('region', { name: 'Edit Hurdle' });
+    await expect(editor.getByRole('img', { name: /Size 1 over a head of its length/ })).toBeVisible();
+    const girth = editor.getByLabel('Girth, size 1');
+    const before = await girth.inputValue();
+    await girth.fill('90');
+    await expect(editor.getByText(/is at least \d+ mm around; 90 was given/)).toBeVisible();
+    await editor.getByRole('button', { name: 'Keep as a new version' }).click();
+    await expect(girth).toHaveAttribute('aria-invalid', 'true');
+    await expect(girth).toHaveValue('90');
+    await girth.fill(before);
+    await editor.getByRole('textbox', { name: 'Note' }).fill('Woven leather, bound in spring.');
+    await editor.getByRole('button', { name: 'Keep as a new version' }).click();
+    await expect(page.getByText('Hurdle is kept as version 2.')).toBeVisible();
+    await page.getByRole('button', { name: 'Change Hurdle' }).click();
+    await page.getByRole('button', { name: 'Bring back' }).click();
+    await expect(page.getByText('version 3')).toBeVisible();
+  });
+});
+
+test('a try-on that rides into the eyes leads to the cause, a remedy and a record with a picture', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const id = await newDog(page, 'Bumper');
+  await page.request.post(`/api/dogs/${id}/choice`, { data: { sizeId: 'withy-6', note: 'Borrowed to try.' } });
+  await page.goto(`/dogs/${id}/fit/try`);
+  await expect(page.getByText('Not yet.')).toBeVisible();
+  const sight = page.getByRole('group', { name: /Are the eyes clear/ });
+  await sight.getByRole('button', { name: 'No' }).click();
+  await page.getByRole('button', { name: 'Rides into the eyes' }).click();
+  const causes = page.getByRole('list', { name: 'Causes: Rides into the eyes' });
+  await expect(causes.getByRole('listitem').first()).toContainText('The basket is too long.');
+  await expect(causes).toContainText(
+    /Size: Change to Withy \d\. Room before the eyes: \d+ mm becomes \d+ mm; the whole (just )?fits/,
+  );
+  await expect(causes).toContainText('The forehead strap is too tight');
+  await page
+    .getByRole('group', { name: /Does the nose touch nothing/ })
+    .getByRole('button', { name: 'Yes' })
+    .click();
+  const drawn = await (await page.request.get('/api/demo-pictures/side')).body();
+  await page
+    .getByLabel('A picture, if it helps')
+    .setInputFiles({ name: 'on.jpg', mimeType: 'image/jpeg', buffer: drawn });
+  await page.getByLabel('Anything else').fill('Send for a 5.');
+  await page.getByRole('button', { name: 'Keep this try-on' }).click();
+  const kept = page.getByRole('region', { name: 'Earlier try-ons' });
+  await expect(kept).toContainText('2 looked at, 1 not right');
+  await expect(kept.getByRole('img', { name: 'Withy 6 on the dog' })).toBeVisible();
+  await expectNoViolations(page);
+});
+
+test('the van is planned: what each size adds, what is carried, and more dogs expected', async ({ page }) => {
+  await page.goto('/van');
+  const covered = page.getByRole('status').filter({ hasText: 'dogs' });
+  await expect(covered).toContainText(/\d+ of \d+ dogs get a fit today; no other choice covers more/);
+  await page.getByRole('slider', { name: 'Sizes to carry' }).focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowLeft');
+  const steps = page.getByRole('list', { name: 'Sizes to carry' }).getByRole('listitem');
+  await expect(steps).toHaveCount(1);
+  const before =
+    (await covered.innerText())
+      .match(/(\d+) of (\d+)/)
+      ?.slice(1)
+      .map(Number) ?? [];
+  await page.getByRole('button', { name: 'Expect more dogs' }).click();
+  await page.getByLabel('What sort').fill('tall lurchers');
+  await page.getByRole('textbox', { name: 'How many' }).fill('30');
+  await page.getByLabel('Head', { exact: true }).selectOption('long');
+  await page.getByLabel('Nose to eye, mm').fill('116');
+  await page.getByLabel('Snout girth, mm').fill('214');
+  await page.getByLabel('Snout width, mm').fill('55');
+  await page.getByLabel('Neck girth, mm').fill('390');
+  await page.getByRole('button', { name: 'Expect them' }).click();
+  await expect(covered).toContainText(`of ${(before[1] ?? 0) + 30} dogs`);
+  await expect(steps.first()).toContainText('tall lurchers');
+  await steps.first().getByRole('button', { name: 'Put one in' }).click();
+  await expect(steps.first()).toContainText('1 in the van');
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: '30 tall lurchers' })
+    .getByRole('button', { name: 'Take out' })
+    .click();
+  await expect(covered).toContainText(`of ${before[1]} dogs`);
+});

@@ -1,0 +1,128 @@
+import type { Page } from '@playwright/test';
+import { dogId, expect, newDog, test } from './support.js';
+
+interface Marked {
+  width: number;
+  corners: { x: number; y: number }[];
+  landmarks: Record<string, { x: number; y: number }>;
+}
+
+/** Where everything truly lies on the drawn picture: the demo practice holds it marked. */
+async function truth(page: Page): Promise<Marked> {
+  const id = await dogId(page, 'Nettle');
+  const photos = (await (await page.request.get(`/api/dogs/${id}/photos`)).json()) as (Marked & { view: string })[];
+  const side = photos.find((p) => p.view === 'side');
+  if (!side) throw new Error('Nettle has no picture from the side.');
+  return side;
+}
+
+async function drawnPicture(page: Page, name: string) {
+  const id = await newDog(page, name, false);
+  await page.goto(`/dogs/${id}/measure/photos`);
+  await page.getByRole('button', { name: 'Drawn from the side' }).click();
+  const picture = page.getByRole('application');
+  await expect(picture).toBeVisible();
+  await expect(page.getByText('In hand: corner 1 of the reference')).toBeVisible();
+  return { id, picture };
+}
+
+const measures = (page: Page) => page.getByRole('region', { name: 'Measures from the picture' });
+
+test('a picture is measured with the mouse and taken to the bench', async ({ page }) => {
+  const known = await truth(page);
+  const { picture } = await drawnPicture(page, 'Shy Mouse');
+  const box = await picture.boundingBox();
+  if (!box) throw new Error('No picture.');
+  const click = (p: { x: number; y: number }) =>
+    page.mouse.click(box.x + (p.x * box.width) / known.width, box.y + (p.y * box.width) / known.width);
+  for (const corner of known.corners) await click(corner);
+  for (const name of [
+    'noseTip',
+    'innerEye',
+    'bridgeFront',
+    'bridgeBack',
+    'fitLineTop',
+    'fitLineUnder',
+    'throatBump',
+    'stop',
+    'occiput',
+  ]) {
+    const at = known.landmarks[name];
+    if (at) await click(at);
+  }
+  await expect(measures(page).getByRole('listitem')).toHaveCount(7);
+  await expect(measures(page).getByRole('listitem').filter({ hasText: 'Jaw to nose' })).toContainText(
+    /13[5-9]|14[0-3]/,
+  );
+
+  // One landmark is placed wrongly and the step undone.
+  await page.getByRole('button', { name: /Throat bump/ }).click();
+  await click({ x: 1200, y: 300 });
+  await expect(measures(page).getByRole('listitem').filter({ hasText: 'Jaw to nose' })).not.toContainText(
+    /13[5-9]|14[0-3]/,
+  );
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(measures(page).getByRole('listitem').filter({ hasText: 'Jaw to nose' })).toContainText(
+    /13[5-9]|14[0-3]/,
+  );
+
+  await page.getByRole('button', { name: 'Take them to the bench' }).click();
+  await expect(page).toHaveURL(/\/measure$/);
+  await expect(page.getByText(/· photo/).first()).toBeVisible();
+});
+
+test('a picture is measured with the keys, and one badly set up says how to take it again', async ({ page }) => {
+  const known = await truth(page);
+  const { picture } = await drawnPicture(page, 'Shy Keys');
+  await picture.focus();
+  let at = { x: 800, y: 600 };
+  const moveTo = async (p: { x: number; y: number }, from = { x: 800, y: 600 }) => {
+    at = { ...from };
+    for (const [axis, less, more] of [
+      ['x', 'ArrowLeft', 'ArrowRight'],
+      ['y', 'ArrowUp', 'ArrowDown'],
+    ] as const) {
+      while (Math.abs(p[axis] - at[axis]) > 1) {
+        const far = Math.abs(p[axis] - at[axis]) >= 20;
+        const ahead = p[axis] > at[axis];
+        await page.keyboard.press((far ? 'Shift+' : '') + (ahead ? more : less));
+        at[axis] += (ahead ? 1 : -1) * (far ? 20 : 2);
+      }
+    }
+    await page.keyboard.press('Enter');
+  };
+  for (const corner of known.corners) await moveTo(corner);
+  await expect(page.getByText('In hand: nose tip')).toBeVisible();
+  const nose = known.landmarks.noseTip ?? { x: 0, y: 0 };
+  await moveTo(nose);
+  await expect(page.getByText('In hand: inner eye corner')).toBeVisible();
+  await moveTo(known.landmarks.innerEye ?? nose);
+  await expect(measures(page)).toContainText(/Nose to inner eye, left\s*9\d mm/);
+
+  // The third corner far off: no card looks like that.
+  await page.getByRole('button', { name: /Corner 3/ }).click();
+  await picture.focus();
+  const third = known.corners[2] ?? nose;
+  await moveTo({ x: third.x, y: third.y + 400 }, third);
+  await expect(page.getByRole('alert').filter({ hasText: '△' })).toContainText(/take the picture/);
+  await page.reload();
+  await expect(page.getByRole('alert').filter({ hasText: '△' })).toBeVisible();
+});
+
+test.describe('what is no picture', () => {
+  test.use({ expectedErrors: [/400/] });
+  test('is refused with words, and a picture taken out can be put back', async ({ page }) => {
+    const { id } = await drawnPicture(page, 'Shy File');
+    await page.goto(`/dogs/${id}/measure/photos`);
+    await page.getByLabel(/^Picture: JPEG/).setInputFiles({
+      name: 'not.jpg',
+      mimeType: 'image/jpeg',
+      buffer: Buffer.from('this is no picture'),
+    });
+    await expect(page.getByRole('alert').filter({ hasText: 'not a picture' })).toBeVisible();
+    await page.getByRole('button', { name: 'Take out' }).click();
+    await expect(page.getByText('None yet.')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('img', { name: /Shy File from the side/ })).toBeVisible();
+  });
+});

@@ -1,0 +1,190 @@
+import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { fieldsOf } from '../shared/api';
+import { Choice } from '../shared/Choice';
+import { usePageTitle } from '../shared/usePageTitle';
+import { Waiting } from '../shared/Waiting';
+import { entries, shapeWords, traitWords } from '../shared/words';
+import { Labelled, Several } from './fields';
+import { entryOf, useBreeds, useEditBreed, type Breed } from './useBreeds';
+
+const blank: Breed = {
+  id: '',
+  name: '',
+  shape: 'medium',
+  traits: [],
+  growingMonths: 15,
+  alsoCalled: [],
+  own: true,
+  shipped: false,
+};
+
+/** The breeds with what matters to a fitter: find, correct, add. */
+export function BreedsPage() {
+  usePageTitle('Breeds');
+  const [find, setFind] = useState('');
+  const [open, setOpen] = useState<Breed | null>(null);
+  const breeds = useBreeds(find);
+  const { edit, add, reset } = useEditBreed();
+  if (!breeds.data) return <Waiting query={breeds} />;
+  const save = (id: string) => async (breed: Breed) => {
+    await (id === '' ? add(entryOf(breed)) : edit(id, entryOf(breed)));
+    setOpen(null);
+  };
+  return (
+    <Box maxW="60rem">
+      <Heading as="h1" size="3xl">
+        Breeds
+      </Heading>
+      <Text>
+        The usual head of each breed, from memory, not looked up: correct what you know better. The dog in front of you
+        comes first.
+      </Text>
+      <Flex gap="3" my="4" align="center" wrap="wrap">
+        <Input
+          w="22rem"
+          aria-label="Find a breed"
+          placeholder="any words: terrier short jowls"
+          value={find}
+          borderColor="border.strong"
+          onChange={(e) => setFind(e.target.value)}
+        />
+        <Text role="status" color="fg.muted">
+          {breeds.data.length} {breeds.data.length === 1 ? 'breed' : 'breeds'}
+        </Text>
+        <Button
+          ms="auto"
+          size="sm"
+          variant="outline"
+          borderColor="border.strong"
+          onClick={() => setOpen({ ...blank, name: find })}
+        >
+          Add a breed
+        </Button>
+      </Flex>
+      {open?.id === '' && <Editor breed={open} onSave={save('')} onLeave={() => setOpen(null)} />}
+      <ul>
+        {breeds.data.map((breed) => (
+          <Box as="li" key={breed.id} py="1.5" borderBottomWidth="1px" borderColor="border">
+            <Flex gap="4" align="baseline" wrap="wrap">
+              <Text fontWeight="700" w="17rem">
+                {breed.name}
+                {breed.own && (
+                  <Text as="span" fontWeight="400" color="fg.muted">
+                    {' '}
+                    yours
+                  </Text>
+                )}
+              </Text>
+              <Text w="5rem">{shapeWords[breed.shape].toLowerCase()}</Text>
+              <Text flex="1" minW="12rem" color="fg.muted">
+                {[...breed.traits.map((t) => traitWords[t].toLowerCase()), `grows ${breed.growingMonths} months`].join(
+                  ', ',
+                )}
+              </Text>
+              <Button
+                size="xs"
+                variant="outline"
+                borderColor="border.strong"
+                aria-label={`Correct ${breed.name}`}
+                onClick={() => setOpen(breed)}
+              >
+                Correct
+              </Button>
+              {breed.own && (
+                <Button size="xs" variant="ghost" onClick={() => void reset(breed)}>
+                  {breed.shipped ? 'As shipped' : 'Take out'}
+                </Button>
+              )}
+            </Flex>
+            {open?.id === breed.id && <Editor breed={breed} onSave={save(breed.id)} onLeave={() => setOpen(null)} />}
+          </Box>
+        ))}
+      </ul>
+    </Box>
+  );
+}
+
+function Editor({
+  breed,
+  onSave,
+  onLeave,
+}: {
+  breed: Breed;
+  onSave: (breed: Breed) => Promise<void>;
+  onLeave: () => void;
+}) {
+  const [draft, setDraft] = useState(breed);
+  const [months, setMonths] = useState(breed.growingMonths.toString());
+  const [also, setAlso] = useState(breed.alsoCalled.join(', '));
+  const [fields, setFields] = useState<Record<string, string>>({});
+  const save = async () => {
+    try {
+      await onSave({ ...draft, growingMonths: Math.round(Number(months)) || 0, alsoCalled: also.split(',') });
+    } catch (error) {
+      setFields(fieldsOf(error, 'name'));
+    }
+  };
+  return (
+    <Box
+      as="section"
+      aria-label={`Edit ${breed.name || 'a new breed'}`}
+      borderLeftWidth="4px"
+      borderColor="accent"
+      ps="4"
+      my="3"
+    >
+      <Flex gap="4" wrap="wrap">
+        <Box w="16rem">
+          <Labelled label="Name" error={fields.name}>
+            <Input
+              value={draft.name}
+              borderColor="border.strong"
+              onChange={(e) => setDraft({ ...draft, name: e.target.value })}
+            />
+          </Labelled>
+        </Box>
+        <Box w="9rem">
+          <Labelled label="Head shape" error={fields.shape}>
+            <Choice
+              value={draft.shape}
+              options={entries(shapeWords)}
+              onChange={(shape) => setDraft({ ...draft, shape })}
+            />
+          </Labelled>
+        </Box>
+        <Box w="9rem">
+          <Labelled label="Grows, months" error={fields.growingMonths}>
+            <Input
+              value={months}
+              inputMode="numeric"
+              borderColor="border.strong"
+              onChange={(e) => setMonths(e.target.value)}
+            />
+          </Labelled>
+        </Box>
+        <Box w="14rem">
+          <Labelled label="Also called" error={fields.alsoCalled}>
+            <Input value={also} borderColor="border.strong" onChange={(e) => setAlso(e.target.value)} />
+          </Labelled>
+        </Box>
+      </Flex>
+      <Box mt="3">
+        <Several
+          legend="Traits"
+          values={draft.traits}
+          options={entries(traitWords)}
+          onChange={(traits) => setDraft({ ...draft, traits })}
+        />
+      </Box>
+      <Flex gap="2" mt="3">
+        <Button size="sm" colorPalette="marigold" onClick={() => void save()}>
+          Save
+        </Button>
+        <Button size="sm" variant="ghost" onClick={onLeave}>
+          Leave it
+        </Button>
+      </Flex>
+    </Box>
+  );
+}

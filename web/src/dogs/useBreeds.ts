@@ -1,0 +1,44 @@
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useDeferredValue } from 'react';
+import { api, ask, words, type Schemas } from '../shared/api';
+import { complain, notify } from '../shared/notices';
+
+export type Breed = Schemas['BreedDto'];
+
+/** The breeds that any words of name, head shape or traits find; all of them for none. */
+export function useBreeds(find = '') {
+  const asked = useDeferredValue(find.trim());
+  return useQuery({
+    queryKey: ['breeds', asked],
+    queryFn: () => ask(api.GET('/api/breeds', { params: { query: { find: asked } } })),
+    staleTime: 60_000,
+    placeholderData: keepPreviousData,
+  });
+}
+
+export const entryOf = ({ name, shape, traits, growingMonths, alsoCalled }: Breed): Schemas['BreedEntry'] => ({
+  name,
+  shape,
+  traits,
+  growingMonths,
+  alsoCalled,
+});
+
+export function useEditBreed() {
+  const queries = useQueryClient();
+  // Whatever shows a dog may show another head shape now.
+  const done = () => queries.invalidateQueries();
+  const edit = (id: string, body: Schemas['BreedEntry']) =>
+    ask(api.PUT('/api/breeds/{breedId}', { params: { path: { breedId: id } }, body })).then(done);
+  const add = (body: Schemas['BreedEntry']) => ask(api.POST('/api/breeds', { body })).then(done);
+  const reset = (breed: Breed) =>
+    ask(api.DELETE('/api/breeds/{breedId}', { params: { path: { breedId: breed.id } } }))
+      .then(done)
+      .then(() =>
+        notify(breed.shipped ? `${breed.name} is as it shipped.` : `${breed.name} is out of the list.`, () => {
+          void (breed.shipped ? edit(breed.id, entryOf(breed)) : add(entryOf(breed)));
+        }),
+      )
+      .catch((error: unknown) => complain(words(error)));
+  return { edit, add, reset };
+}

@@ -1,0 +1,243 @@
+import { Box, Button, chakra, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { memo, useState } from 'react';
+import { Refused, words, type Schemas } from '../shared/api';
+import { Choice } from '../shared/Choice';
+import { Why } from '../shared/Why';
+import { demandWords, entries, purposeWords, schoolWords } from '../shared/words';
+import { HowYouFit } from './HowYouFit';
+import { useOverrule, type Question } from './useFits';
+
+type Line = Schemas['BriefLine'];
+
+/** What the dog needs, line by line, before any muzzle is looked at; each line can be overruled with a note. */
+export const Brief = memo(function Brief({
+  fits,
+  card,
+  question,
+  onChange,
+}: {
+  fits: Schemas['FitsDto'];
+  card: Schemas['DogCardDto'];
+  question: Question;
+  onChange: (q: Question) => void;
+}) {
+  const { brief } = fits;
+  const topics = [...new Set(brief.lines.map((l) => l.topic))];
+  const rests = fits.snout.filter((s) => s.provenance !== 'measured' && s.name !== 'Fit line');
+  return (
+    <Box as="section" aria-label="The brief">
+      <Flex wrap="wrap" gap="4" align="end" mb="3">
+        <Heading as="h2" size="xl" me="auto">
+          What {card.dog.name} needs
+        </Heading>
+        <Named label="For">
+          <Choice
+            size="sm"
+            width="9.5rem"
+            value={question.uses?.[0] ?? ''}
+            none="All its purposes"
+            options={card.dog.purposes.map((p) => [p, `${purposeWords[p]} only`])}
+            onChange={(v) => onChange({ ...question, uses: v ? [v] : null, minutes: null, warm: null })}
+          />
+        </Named>
+        <Named label="Worn up to">
+          <Choice
+            size="sm"
+            width="7.5rem"
+            value={String(brief.minutes)}
+            options={lengthsOfWear(brief.minutes)}
+            onChange={(v) => onChange({ ...question, minutes: Number(v) })}
+          />
+        </Named>
+        <Named label="Where">
+          <Choice
+            size="sm"
+            width="12rem"
+            value={brief.warm ? 'warm' : 'cool'}
+            options={[
+              ['warm', 'Warm or at exercise'],
+              ['cool', 'Cool and calm'],
+            ]}
+            onChange={(v) => onChange({ ...question, warm: v === 'warm' })}
+          />
+        </Named>
+        <Named label="School">
+          <Choice
+            size="sm"
+            width="7.5rem"
+            value={brief.school}
+            options={entries(schoolWords)}
+            onChange={(school) => onChange({ ...question, school, fingers: null })}
+          />
+        </Named>
+        <Named label="Fingers">
+          <Choice
+            size="sm"
+            width="5.5rem"
+            value={String(brief.fingers)}
+            options={[
+              ['1', 'One'],
+              ['2', 'Two'],
+            ]}
+            onChange={(v) => onChange({ ...question, fingers: Number(v) })}
+          />
+        </Named>
+      </Flex>
+      <chakra.details open={card.choice === null}>
+        <chakra.summary cursor="pointer" mb="2">
+          {summaryOf(brief.lines)}
+        </chakra.summary>
+        <Box as="dl" css={{ columnWidth: '17rem', columnGap: '1.75rem' }}>
+          {topics.map((topic) => {
+            const lines = brief.lines.filter((l) => l.topic === topic);
+            return (
+              <Box key={topic} borderTopWidth="2px" borderColor="fg" pt="1" mb="2" css={{ breakInside: 'avoid' }}>
+                <Text as="dt" fontSize="sm" color="fg.muted">
+                  {topic}
+                </Text>
+                {lines.map((line, i) => (
+                  <BriefRow key={line.id} line={line} dogId={card.dog.id} again={lines[i - 1]?.says === line.says} />
+                ))}
+              </Box>
+            );
+          })}
+        </Box>
+      </chakra.details>
+      {brief.clashes.map((clash) => (
+        <Box key={clash.id} borderLeftWidth="4px" borderColor="accent" ps="3" mt="4" maxW="60rem">
+          <Text>
+            <b>These pull apart. {clash.says}</b> {clash.do} <Why basis={clash.basis} about="What pulls apart" />
+          </Text>
+        </Box>
+      ))}
+      <Flex gap="6" mt="4" wrap="wrap" align="start" justify="space-between">
+        <Text maxW="44rem">
+          <b>{brief.advice.says}.</b> {brief.advice.reason} <Why basis={brief.advice.basis} about="One muzzle or two" />
+        </Text>
+        <HowYouFit settings={fits.settings} />
+      </Flex>
+      {rests.length > 0 && (
+        <Text fontSize="sm" mt="2">
+          {rests.some((s) => s.provenance === 'assumed') && <b>Take the missing readings before you order. </b>}
+          Not read but worked out: {rests.map((s) => `${s.name.toLowerCase()} ${s.provenance} (${s.how})`).join('; ')}.
+        </Text>
+      )}
+    </Box>
+  );
+});
+
+/** The brief in a breath: what must be, what never, what is wished for. */
+const summaryOf = (lines: Line[]) =>
+  (['required', 'ruledOut', 'wanted'] as const)
+    .map((demand) => {
+      const says = [
+        ...new Set(lines.filter((l) => l.demand === demand && !l.overruled).map((l) => l.says.toLowerCase())),
+      ];
+      return says.length > 0 ? `${demandWords[demand]}: ${says.join(', ')}.` : '';
+    })
+    .filter(Boolean)
+    .map((text) => text.charAt(0).toUpperCase() + text.slice(1))
+    .join(' ');
+
+const lengthsOfWear = (now: number): [string, string][] =>
+  [...new Set([5, 15, 30, 60, 120, now])].sort((a, b) => a - b).map((m) => [String(m), `${m} minutes`]);
+
+function Named({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <Box as="label">
+      <Text as="span" fontSize="sm" color="fg.muted">
+        {label}
+      </Text>
+      {children}
+    </Box>
+  );
+}
+
+const settled = ['school', 'fingers', 'tier'];
+
+function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: boolean }) {
+  const { overrule, letStand } = useOverrule(dogId);
+  const [note, setNote] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const send = async () => {
+    try {
+      await overrule(line.id, note ?? '');
+      setNote(null);
+      setProblem(null);
+    } catch (error) {
+      setProblem(error instanceof Refused ? (error.fields.note ?? error.message) : words(error));
+    }
+  };
+  return (
+    <Box as="dd" pb="1.5">
+      <Flex gap="2" align="baseline" display={again && !line.overruled ? 'none' : 'flex'}>
+        <chakra.span
+          fontSize="xs"
+          fontWeight="700"
+          minW="2.6rem"
+          color={line.demand === 'ruledOut' ? 'stop' : line.demand === 'required' ? 'fg' : 'fg.muted'}
+        >
+          {demandWords[line.demand]}
+        </chakra.span>
+        <Text flex="1" fontWeight="700" textDecoration={line.overruled ? 'line-through' : undefined} lineHeight="1.25">
+          {line.says}
+        </Text>
+        <Why basis={line.basis} about={line.says} />
+      </Flex>
+      <Text fontSize="sm" ps="3.1rem" lineHeight="1.3">
+        {line.reason}{' '}
+        {!settled.includes(line.id) && !line.overruled && note === null && (
+          <chakra.button
+            type="button"
+            textDecoration="underline"
+            color="fg.muted"
+            cursor="pointer"
+            aria-label={`Overrule: ${line.says}`}
+            onClick={() => setNote('')}
+          >
+            overrule
+          </chakra.button>
+        )}
+      </Text>
+      {line.overruled && (
+        <Text fontSize="sm" ps="3.1rem">
+          <b>Overruled: {line.overruled}</b>{' '}
+          <chakra.button
+            type="button"
+            textDecoration="underline"
+            cursor="pointer"
+            aria-label={`Let it stand again: ${line.says}`}
+            onClick={() => void letStand(line.id, line.overruled ?? '')}
+          >
+            let it stand
+          </chakra.button>
+        </Text>
+      )}
+      {note !== null && (
+        <Flex as="form" gap="2" ps="3.1rem" mt="1" wrap="wrap" onSubmit={(e) => (e.preventDefault(), void send())}>
+          <Input
+            size="sm"
+            flex="1 1 9rem"
+            autoFocus
+            aria-label={`Why overrule: ${line.says}`}
+            placeholder="why: the note stays here"
+            value={note}
+            borderColor="border.strong"
+            onChange={(e) => setNote(e.target.value)}
+          />
+          <Button size="sm" type="submit" colorPalette="marigold">
+            Overrule
+          </Button>
+          <Button size="sm" variant="ghost" onClick={() => setNote(null)}>
+            Leave it
+          </Button>
+          {problem && (
+            <Text role="alert" color="stop" w="full">
+              {problem}
+            </Text>
+          )}
+        </Flex>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,292 @@
+import { Box, Button, Flex, Grid, Heading, Input, Link, Text } from '@chakra-ui/react';
+import { useDeferredValue, useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import { Refused, words, type Schemas } from '../shared/api';
+import { Cautions } from '../shared/Cautions';
+import { Choice } from '../shared/Choice';
+import { VerdictMark } from '../shared/Mark';
+import { lengthText, useUnit } from '../shared/units';
+import { Waiting } from '../shared/Waiting';
+import { closureWords, criterionWords, frontWords, materialWords, verdictWords } from '../shared/words';
+import { chanceText } from './chance';
+import { Criteria } from './Criteria';
+import { FitView } from './FitView';
+import { strapText } from './strap';
+import { useChoose, useFit, type Question } from './useFits';
+
+type Fit = Schemas['FitDto'];
+
+/** The muzzle in hand on the dog: how surely it fits, drawn to scale, its strap's setting, and every reason. */
+export function InHand({
+  card,
+  sizeId,
+  question,
+  fits,
+  onPick,
+}: {
+  card: Schemas['DogCardDto'];
+  sizeId: string;
+  question: Question;
+  fits: Schemas['FitsDto'];
+  onPick: (sizeId: string) => void;
+}) {
+  const { unit } = useUnit();
+  const [other, setOther] = useState('');
+  const [laid, setLaid] = useState<'over' | 'beside'>('over');
+  const detail = useFit(card.dog.id, sizeId, question, unit);
+  const second = useFit(card.dog.id, other || null, question, unit);
+  // The drawing comes first; the reasons follow when there is time.
+  const reasons = useDeferredValue(detail.data?.fit);
+  if (!detail.data || !reasons) return <Waiting query={detail} />;
+  const { fit, drawing } = detail.data;
+  const compared = other !== '' && other !== fit.sizeId && second.data?.fit.sizeId === other ? second.data : undefined;
+  const needed = fits.brief.neededGapeDeg;
+  const nameOf = (f: Fit) => `${f.bare.name} ${f.size.label}`;
+  return (
+    <Box as="section" aria-label={nameOf(fit)}>
+      <Flex align="baseline" wrap="wrap" columnGap="4">
+        <Heading as="h2" size="3xl">
+          {nameOf(fit)}
+        </Heading>
+        <Text color="fg.muted">{factsOf(fit)}</Text>
+      </Flex>
+      <Text>{fit.bare.note}</Text>
+      <Verdict fit={fit} />
+      {fit.caution && (
+        <Text borderLeftWidth="4px" borderColor="stop" ps="3" mb="2">
+          {fit.caution}
+        </Text>
+      )}
+      <Flex gap="3" align="center" wrap="wrap" mb="1">
+        <Text fontSize="sm">Compare with</Text>
+        <Choice
+          size="xs"
+          width="12rem"
+          label="Compare with"
+          value={other}
+          none="nothing"
+          options={fits.fits
+            .filter((f) => f.sizeId !== sizeId)
+            .slice(0, 40)
+            .map((f) => [f.sizeId, `${f.model} ${f.sizeLabel}`])}
+          onChange={setOther}
+        />
+        {other !== '' && (
+          <Choice
+            size="xs"
+            width="8rem"
+            label="How to compare"
+            value={laid}
+            options={[
+              ['over', 'over it'],
+              ['beside', 'side by side'],
+            ]}
+            onChange={setLaid}
+          />
+        )}
+        <Link
+          href={`/api/dogs/${card.dog.id}/fits/${sizeId}/drawing.svg?unit=${unit}${other ? `&with=${other}` : ''}`}
+          download={`${card.dog.name}-${sizeId}.svg`}
+          fontSize="sm"
+          color="fg"
+          textDecoration="underline"
+          ms="auto"
+        >
+          Drawing as SVG
+        </Link>
+      </Flex>
+      {compared && laid === 'beside' ? (
+        <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="6">
+          {[detail.data, compared].map((one) => (
+            <Box key={one.fit.sizeId}>
+              <Text fontWeight="700">
+                {nameOf(one.fit)}, {verdictWords[one.fit.verdict].toLowerCase()}
+                {one.fit.chance !== null && `, ${chanceText(one.fit.chance)}`}
+              </Text>
+              <FitView
+                name={nameOf(one.fit)}
+                drawing={one.drawing}
+                coat={card.coatHex}
+                neededDeg={needed}
+                gapeClass={one.fit.gapeClass}
+                compact
+              />
+            </Box>
+          ))}
+        </Grid>
+      ) : (
+        <FitView
+          name={nameOf(fit)}
+          drawing={drawing}
+          over={compared?.drawing}
+          coat={card.coatHex}
+          neededDeg={needed}
+          gapeClass={fit.gapeClass}
+        />
+      )}
+      {compared && (
+        <Text fontSize="sm">
+          {laid === 'over' && `Dashed: ${nameOf(compared.fit)}. `}
+          Nose {difference(fit.noseRoomMm, compared.fit.noseRoomMm, unit)}, eye{' '}
+          {difference(fit.eyeRoomMm, compared.fit.eyeRoomMm, unit)}, mouth{' '}
+          {fit.gapeDeg !== null && compared.fit.gapeDeg !== null
+            ? `${Math.round(fit.gapeDeg)}° against ${Math.round(compared.fit.gapeDeg)}°`
+            : 'not known'}
+          .
+        </Text>
+      )}
+      <Strap fit={fit} />
+      {fit.remedies.length > 0 && (
+        <Box borderLeftWidth="4px" borderColor="accent" ps="3" mt="3">
+          <Text fontWeight="700">What would save it</Text>
+          <ul>
+            {fit.remedies.map((r) => (
+              <li key={r.says}>
+                {r.says} Then: {verdictWords[r.after].toLowerCase()}
+                {r.chance !== null && `, ${chanceText(r.chance)}`}.{' '}
+                {r.kinds.includes('size') && (
+                  <Button size="xs" variant="outline" borderColor="border.strong" onClick={() => onPick(r.sizeId)}>
+                    Look at it
+                  </Button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </Box>
+      )}
+      <Keep key={fit.sizeId} card={card} fit={fit} question={question} />
+      <Criteria fit={reasons} />
+      <Box mt="6">
+        <Cautions cautions={card.cautions} />
+      </Box>
+    </Box>
+  );
+}
+
+const factsOf = (fit: Fit) =>
+  [
+    fit.bare.maker,
+    materialWords[fit.bare.material].toLowerCase(),
+    closureWords[fit.bare.closure].toLowerCase(),
+    `front ${frontWords[fit.bare.frontOpening].toLowerCase()}`,
+    fit.size.massG ? `${fit.size.massG} g` : '',
+    fit.size.price === null ? '' : `price ${fit.size.price}`,
+    fit.inVan > 0 ? `${fit.inVan} in the van` : fit.bare.leadDays === null ? '' : `${fit.bare.leadDays} days`,
+    fit.colour ? `in ${fit.colour}` : fit.bare.colours.map((c) => c.name).join(' or '),
+  ]
+    .filter(Boolean)
+    .join(' · ');
+
+const difference = (a: number | null, b: number | null, unit: 'mm' | 'cm' | 'in') =>
+  a === null || b === null ? 'not known' : `${lengthText(a, unit)} against ${lengthText(b, unit)}`;
+
+/** The chart gives length and girth only, so the width was not checked. */
+const chartOnly = (fit: Fit) => fit.notChecked.some((n) => n.name === 'width');
+
+/** The answer in one line: how sure, the verdict, and what decides it; below it the reading that would settle most. */
+function Verdict({ fit }: { fit: Fit }) {
+  const { unit } = useUnit();
+  const { marginMm, name } = fit.deciding;
+  const by =
+    marginMm === null
+      ? ''
+      : fit.verdict === 'out'
+        ? ` by ${lengthText(-marginMm, unit)}`
+        : marginMm < 0
+          ? ', with a warning'
+          : `, ${lengthText(marginMm, unit)} to spare`;
+  return (
+    <Box my="2">
+      <Flex
+        align="baseline"
+        gap="3"
+        wrap="wrap"
+        fontFamily="heading"
+        fontSize="2xl"
+        fontWeight="750"
+        color={fit.verdict === 'out' ? 'stop' : 'fg'}
+      >
+        <Box alignSelf="center">
+          <VerdictMark verdict={fit.verdict} size={24} />
+        </Box>
+        {fit.chance !== null && <Text fontSize="4xl">{chanceText(fit.chance)}</Text>}
+        <Text>
+          {fit.chance !== null && (chartOnly(fit) ? 'sure of what the chart tells · ' : 'sure · ')}
+          {verdictWords[fit.verdict].toLowerCase()}
+          {by}
+          <Text as="span" fontSize="md" fontWeight="400" fontFamily="body" color="fg.muted">
+            {' '}
+            · decided by {criterionWords[name].toLowerCase()}
+          </Text>
+        </Text>
+      </Flex>
+      {fit.retake && (
+        <Text>
+          <b>{fit.retake.says}</b>{' '}
+          <Text as="span" color="fg.muted">
+            About {Math.round(fit.retake.settles * 100)} % of it.
+          </Text>
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+function Strap({ fit }: { fit: Fit }) {
+  const { unit } = useUnit();
+  if (!fit.strap) return null;
+  return (
+    <Text mt="3" fontSize="lg">
+      Neck strap: mark <b>{strapText(fit.strap, unit)}</b>{' '}
+      <Text as="span" fontSize="md" color="fg.muted">
+        a loop of {lengthText(fit.strap.loopMm, unit)}
+        {fit.neckLoopMm !== null && fit.strap.hole !== null && `; ${lengthText(fit.neckLoopMm, unit)} is needed`}
+      </Text>
+    </Text>
+  );
+}
+
+/** Choosing it, trying it on, and what to write down when it is out. */
+function Keep({ card, fit, question }: { card: Schemas['DogCardDto']; fit: Fit; question: Question }) {
+  const choose = useChoose(card.dog.id);
+  const [note, setNote] = useState('');
+  const chosen = card.choice?.sizeId === fit.sizeId;
+  return (
+    <Flex mt="4" gap="3" align="end" wrap="wrap">
+      {fit.verdict === 'out' && !chosen && (
+        <Box as="label" flex="1 1 16rem">
+          <Text as="span" fontSize="sm">
+            It is out. To keep it all the same, write down why:
+          </Text>
+          <Input value={note} onChange={(e) => setNote(e.target.value)} borderColor="border.strong" />
+        </Box>
+      )}
+      <Button
+        colorPalette={fit.verdict === 'out' ? 'brick' : 'marigold'}
+        size="lg"
+        disabled={chosen}
+        loading={choose.isPending}
+        onClick={() => choose.mutate({ sizeId: fit.sizeId, ...question, note: note === '' ? null : note })}
+      >
+        {chosen
+          ? 'Chosen'
+          : fit.verdict === 'out'
+            ? 'Keep it all the same'
+            : `Choose ${fit.bare.name} ${fit.size.label}`}
+      </Button>
+      <Button asChild variant="outline" size="lg" borderColor="border.strong">
+        <RouterLink to={`/dogs/${card.dog.id}/fit/try?size=${fit.sizeId}`}>Try it on</RouterLink>
+      </Button>
+      {chosen && (
+        <Button asChild variant="outline" size="lg" borderColor="border.strong">
+          <RouterLink to={`/dogs/${card.dog.id}/plan`}>On to the plan</RouterLink>
+        </Button>
+      )}
+      {choose.error && (
+        <Text role="alert" color="stop">
+          {choose.error instanceof Refused ? (choose.error.fields.note ?? words(choose.error)) : words(choose.error)}
+        </Text>
+      )}
+    </Flex>
+  );
+}

@@ -1,0 +1,258 @@
+import { Box, Button, Flex, Heading, Input, Link, Text, Textarea } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Link as RouterLink, useSearchParams } from 'react-router';
+import { useThisDog } from '../dogs/useDog';
+import { Refused, words, type Schemas } from '../shared/api';
+import { Cautions } from '../shared/Cautions';
+import { notify } from '../shared/notices';
+import { lengthText, useUnit } from '../shared/units';
+import { Waiting } from '../shared/Waiting';
+import { Diagnosis } from './Diagnosis';
+import { strapText } from './strap';
+import { useGuide, useKeepTryOn, useTryOns } from './useTryOn';
+
+type Guide = Schemas['TryOnGuide'];
+
+/** The checks on the dog, one hand on a phone: each is fine or not, and what is not leads to its cause. */
+export function TryOnPage() {
+  const card = useThisDog();
+  const { unit } = useUnit();
+  const [search] = useSearchParams();
+  const guide = useGuide(card.dog.id, search.get('size'), unit);
+  if (guide.error instanceof Refused) {
+    return (
+      <Text fontSize="lg">
+        {guide.error.message}{' '}
+        <Link asChild color="fg" textDecoration="underline">
+          <RouterLink to={`/dogs/${card.dog.id}/fit`}>To the fitting room</RouterLink>
+        </Link>
+      </Text>
+    );
+  }
+  if (!guide.data) return <Waiting query={guide} />;
+  return <Checks key={guide.data.sizeId} guide={guide.data} dogId={card.dog.id} />;
+}
+
+function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
+  const { unit } = useUnit();
+  const { keep } = useKeepTryOn(dogId);
+  const [answers, setAnswers] = useState<Record<string, boolean>>({});
+  const [symptoms, setSymptoms] = useState<Record<string, string>>({});
+  const [setting, setSetting] = useState('');
+  const [note, setNote] = useState('');
+  const [picture, setPicture] = useState<File | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const number = setting.trim() === '' ? null : Number(setting.replace(',', '.'));
+  const holes = guide.holePitchMm !== null;
+  const fastened = { hole: holes ? number : null, fromTightestMm: holes ? null : number };
+  const answered = Object.keys(answers).length;
+  const wrong = Object.values(answers).filter((fine) => !fine).length;
+
+  const answer = (check: string, fine: boolean) => {
+    setAnswers({ ...answers, [check]: fine });
+    const others = Object.fromEntries(Object.entries(symptoms).filter(([id]) => id !== check));
+    const known = guide.checks.find((c) => c.id === check)?.symptoms ?? [];
+    setSymptoms(!fine && known.length === 1 && known[0] ? { ...others, [check]: known[0] } : others);
+  };
+  const send = async () => {
+    setProblem(null);
+    try {
+      await keep(
+        { sizeId: guide.sizeId, answers, symptoms: Object.values(symptoms), ...fastened, note: note || null },
+        picture,
+      );
+      notify('The try-on is kept.');
+      setAnswers({});
+      setSymptoms({});
+      setNote('');
+      setPicture(null);
+    } catch (error) {
+      setProblem(error instanceof Refused ? (Object.values(error.fields)[0] ?? error.message) : words(error));
+    }
+  };
+
+  return (
+    <Box maxW="44rem">
+      <Heading as="h2" size="2xl">
+        {guide.muzzle} on the dog
+      </Heading>
+      <Text>
+        First fastening a little loose. Adjust off the dog. Stop at any sign of worry.
+        {guide.right && (
+          <>
+            {' '}
+            Neck strap: <b>{strapText(guide.right, unit)}</b>, a loop of {lengthText(guide.right.loopMm, unit)}.
+          </>
+        )}
+      </Text>
+      {!guide.accepts && (
+        <Text borderLeftWidth="4px" borderColor="stop" ps="3" mt="3" role="note">
+          <b>Not yet.</b> A try-on comes late, on a dog that already accepts the muzzle
+          {guide.nextStep ? `; this one stands at “${guide.nextStep}”` : ''}. Go on with the plan first, or look only as
+          far as it offers.
+        </Text>
+      )}
+      {guide.neckRange && (
+        <Box as="label" display="block" mt="4">
+          <Text fontWeight="700">{holes ? 'Fastened at hole, 1 the tightest' : `Slider from its tightest, mm`}</Text>
+          <Input
+            size="lg"
+            w="8rem"
+            inputMode="decimal"
+            value={setting}
+            borderColor="border.strong"
+            onChange={(e) => setSetting(e.target.value)}
+          />
+        </Box>
+      )}
+      <Box as="ol" mt="4">
+        {guide.checks.map((check) => (
+          <Box as="li" key={check.id} py="3" borderTopWidth="1px" borderColor="border">
+            <Flex gap="3" align="center">
+              <Box flex="1">
+                <Text fontSize="lg" fontWeight="700" lineHeight="1.2">
+                  {check.asks}
+                </Text>
+                <Text fontSize="sm" color="fg.muted">
+                  {check.good}
+                </Text>
+              </Box>
+              <Answer label={check.asks} value={answers[check.id]} onChange={(fine) => answer(check.id, fine)} />
+            </Flex>
+            {answers[check.id] === false && (
+              <Box mt="2">
+                <Flex gap="2" wrap="wrap" role="group" aria-label="What is seen">
+                  {check.symptoms.map((id) => (
+                    <Button
+                      key={id}
+                      minH="12"
+                      variant={symptoms[check.id] === id ? 'solid' : 'outline'}
+                      borderColor="border.strong"
+                      aria-pressed={symptoms[check.id] === id}
+                      onClick={() => setSymptoms({ ...symptoms, [check.id]: id })}
+                    >
+                      {guide.symptoms.find((s) => s.id === id)?.says}
+                    </Button>
+                  ))}
+                </Flex>
+                {symptoms[check.id] && (
+                  <Diagnosis
+                    dogId={dogId}
+                    entry={{ sizeId: guide.sizeId, symptom: symptoms[check.id] ?? '', ...fastened }}
+                  />
+                )}
+              </Box>
+            )}
+          </Box>
+        ))}
+      </Box>
+      <Box as="label" display="block" mt="3">
+        <Text fontWeight="700">Anything else</Text>
+        <Textarea value={note} borderColor="border.strong" onChange={(e) => setNote(e.target.value)} />
+      </Box>
+      <Box as="label" display="block" mt="3">
+        <Text fontWeight="700">A picture, if it helps</Text>
+        <Input
+          type="file"
+          pt="2"
+          accept="image/jpeg,image/png,image/webp"
+          borderColor="border.strong"
+          onChange={(e) => setPicture(e.target.files?.[0] ?? null)}
+        />
+      </Box>
+      <Flex mt="4" gap="4" align="center" wrap="wrap">
+        <Button size="xl" colorPalette="marigold" disabled={answered === 0} onClick={() => void send()}>
+          Keep this try-on
+        </Button>
+        <Text role="status">
+          {answered} of {guide.checks.length} looked at{wrong > 0 ? `, ${wrong} not right` : ''}
+        </Text>
+      </Flex>
+      {problem && (
+        <Text role="alert" color="stop" fontWeight="700">
+          △ {problem}
+        </Text>
+      )}
+      <Kept dogId={dogId} guide={guide} />
+      <Box mt="6">
+        <Cautions cautions={guide.cautions} />
+      </Box>
+    </Box>
+  );
+}
+
+function Answer({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: boolean | undefined;
+  onChange: (fine: boolean) => void;
+}) {
+  return (
+    <Flex gap="2" role="group" aria-label={label}>
+      {([true, false] as const).map((fine) => (
+        <Button
+          key={String(fine)}
+          minW="16"
+          minH="14"
+          variant={value === fine ? 'solid' : 'outline'}
+          colorPalette={value === fine && !fine ? 'brick' : 'spruce'}
+          borderColor="border.strong"
+          aria-pressed={value === fine}
+          onClick={() => onChange(fine)}
+        >
+          {fine ? '✓ Yes' : '✕ No'}
+        </Button>
+      ))}
+    </Flex>
+  );
+}
+
+function Kept({ dogId, guide }: { dogId: string; guide: Guide }) {
+  const { unit } = useUnit();
+  const tries = useTryOns(dogId);
+  const { remove } = useKeepTryOn(dogId);
+  if (!tries.data || tries.data.length === 0) return null;
+  return (
+    <Box as="section" aria-label="Earlier try-ons" mt="8">
+      <Heading as="h3" size="lg">
+        Earlier try-ons
+      </Heading>
+      <ul>
+        {tries.data.map((t) => {
+          const wrong = Object.entries(t.seen.answers).filter(([, fine]) => !fine);
+          return (
+            <Flex as="li" key={t.id} gap="4" py="2" borderTopWidth="1px" borderColor="border" align="start">
+              <Box flex="1">
+                <Text>
+                  <b>{t.seen.muzzle}</b>, {new Date(t.at).toLocaleDateString('en-GB', { dateStyle: 'long' })}:{' '}
+                  {Object.keys(t.seen.answers).length} looked at,{' '}
+                  {wrong.length === 0 ? 'all fine' : `${wrong.length} not right`}
+                  {t.seen.strap && `, ${strapText(t.seen.strap, unit)}`}
+                </Text>
+                {t.seen.symptoms.length > 0 && (
+                  <Text color="stop">
+                    {t.seen.symptoms.map((id) => guide.symptoms.find((s) => s.id === id)?.says ?? id).join('; ')}
+                  </Text>
+                )}
+                {t.seen.note && <Text fontSize="sm">{t.seen.note}</Text>}
+              </Box>
+              {t.hasPicture && (
+                <img
+                  src={`/api/dogs/${dogId}/try-ons/${t.id}/picture`}
+                  alt={`${t.seen.muzzle} on the dog`}
+                  width={120}
+                />
+              )}
+              <Button size="xs" variant="ghost" onClick={() => void remove(t.id)}>
+                Take out
+              </Button>
+            </Flex>
+          );
+        })}
+      </ul>
+    </Box>
+  );
+}

@@ -1,0 +1,110 @@
+import type { Schemas } from '../../shared/api';
+import type { Model } from './useCatalogue';
+
+export const basketFields = [
+  ['lengthMm', 'Length'],
+  ['depthFrontMm', 'Depth front'],
+  ['depthRearMm', 'Depth rear'],
+  ['widthFrontMm', 'Width front'],
+  ['widthRearMm', 'Width rear'],
+  ['openingGirthMm', 'Girth'],
+  ['neckStrapMinMm', 'Strap from'],
+  ['neckStrapMaxMm', 'to'],
+  ['massG', 'Mass, g'],
+  ['price', 'Price'],
+] as const;
+
+export const tubeFields = [
+  ['lengthMm', 'Length'],
+  ['girthMinMm', 'Girth from'],
+  ['girthMaxMm', 'to'],
+  ['neckStrapMinMm', 'Strap from'],
+  ['neckStrapMaxMm', 'to'],
+  ['massG', 'Mass, g'],
+  ['price', 'Price'],
+] as const;
+
+export type SizeField = (typeof basketFields)[number][0] | (typeof tubeFields)[number][0];
+
+/** A size as typed. */
+export type SizeDraft = { id: string; label: string } & Partial<Record<SizeField, string>>;
+
+/** A model as typed: numbers are text until they are sent, so that nothing typed is lost. */
+export interface Draft {
+  name: string;
+  maker: string;
+  type: Schemas['MuzzleType'];
+  material: Schemas['Material'];
+  closure: Schemas['Closure'];
+  foreheadStrap: Schemas['ForeheadStrap'];
+  frontOpening: Schemas['FrontOpening'];
+  collarLink: boolean;
+  frontBar: boolean;
+  frontBarGapMm: string;
+  plateMm: string;
+  formableMm: string;
+  holePitchMm: string;
+  leadDays: string;
+  note: string;
+  colours: Schemas['MuzzleColour'][];
+  sizes: SizeDraft[];
+}
+
+const text = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value));
+
+/** A typed number; text that is none becomes NaN, which the server names. */
+export const numberOf = (value: string | undefined) =>
+  value === undefined || value.trim() === '' ? null : Number(value.trim().replace(',', '.'));
+
+export const newDraft = (): Draft => ({
+  name: '',
+  maker: '',
+  type: 'basket',
+  material: 'mouldedRubber',
+  closure: 'buckle',
+  foreheadStrap: 'optional',
+  frontOpening: 'canBeCut',
+  collarLink: false,
+  frontBar: false,
+  frontBarGapMm: '',
+  plateMm: '',
+  formableMm: '',
+  holePitchMm: '',
+  leadDays: '',
+  note: '',
+  colours: [],
+  sizes: [{ id: '', label: 'M' }],
+});
+
+const sizeFields = [...new Set([...basketFields, ...tubeFields].map(([key]) => key))];
+
+export const draftOf = (m: Model): Draft => ({
+  ...m,
+  frontBarGapMm: text(m.frontBarGapMm),
+  plateMm: text(m.plateMm),
+  formableMm: text(m.formableMm),
+  holePitchMm: text(m.holePitchMm),
+  leadDays: text(m.leadDays),
+  sizes: m.sizes.map((s) => ({
+    id: s.id,
+    label: s.label,
+    ...Object.fromEntries(sizeFields.map((key) => [key, text(s[key])])),
+  })),
+});
+
+export const sizeEntryOf = (s: SizeDraft): Schemas['SizeEntry'] => ({
+  id: s.id,
+  label: s.label,
+  ...Object.fromEntries(sizeFields.map((key) => [key, numberOf(s[key])])),
+});
+
+export const entryOf = (d: Draft, version: number | undefined): Schemas['MuzzleEntry'] => ({
+  ...d,
+  frontBarGapMm: numberOf(d.frontBarGapMm),
+  plateMm: numberOf(d.plateMm),
+  formableMm: numberOf(d.formableMm),
+  holePitchMm: numberOf(d.holePitchMm),
+  leadDays: numberOf(d.leadDays),
+  sizes: d.sizes.map(sizeEntryOf),
+  version: version ?? null,
+});

@@ -1,0 +1,8 @@
+import type { Schemas } from '../shared/api';
+import { lengthText, type Unit } from '../shared/units';
+
+/** Where a strap is set: its hole, or how far the slider stands from its tightest. */
+export const strapText = (strap: Schemas['StrapDto'], unit: Unit) =>
+  strap.hole !== null
+    ? `hole ${strap.hole} of ${strap.holes}`
+    : `${lengthText(strap.fromTightestMm ?? 0, unit)} from its tightest`;

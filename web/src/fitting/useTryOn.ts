@@ -1,0 +1,69 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { complain, notify } from '../shared/notices';
+import type { Unit } from '../shared/units';
+
+/** The checks for a muzzle on a dog; the chosen one unless a size is named. */
+export const useGuide = (dogId: string, size: string | null, unit: Unit) =>
+  useQuery({
+    queryKey: ['try-on', dogId, size, unit],
+    queryFn: () =>
+      ask(
+        api.GET('/api/dogs/{id}/try-on', { params: { path: { id: dogId }, query: { unit, size: size ?? undefined } } }),
+      ),
+    retry: (count, error) => !(error instanceof Refused) && count < 2,
+  });
+
+/** From a symptom to causes and remedies. */
+export const useDiagnosis = (dogId: string, entry: Schemas['DiagnoseEntry'] | null, unit: Unit) =>
+  useQuery({
+    queryKey: ['diagnosis', dogId, entry, unit],
+    queryFn: () =>
+      ask(
+        api.POST('/api/dogs/{id}/try-on/diagnose', {
+          params: { path: { id: dogId }, query: { unit } },
+          body: entry ?? {},
+        }),
+      ),
+    enabled: entry !== null,
+  });
+
+const key = (dogId: string) => ['try-ons', dogId];
+
+export const useTryOns = (dogId: string) =>
+  useQuery({
+    queryKey: key(dogId),
+    queryFn: () => ask(api.GET('/api/dogs/{id}/try-ons', { params: { path: { id: dogId } } })),
+  });
+
+/** Keeps a try-on, with a picture if there is one, and takes it out again. */
+export function useKeepTryOn(dogId: string) {
+  const queries = useQueryClient();
+  const done = () => queries.invalidateQueries({ queryKey: key(dogId) });
+  const path = (tryOnId: string) => ({ params: { path: { id: dogId, tryOnId } } });
+  const remove = async (tryOnId: string) => {
+    try {
+      await ask(api.DELETE('/api/dogs/{id}/try-ons/{tryOnId}', path(tryOnId)));
+      await done();
+      notify('The try-on is out of the record.', () => {
+        void ask(api.POST('/api/dogs/{id}/try-ons/{tryOnId}/restore', path(tryOnId))).then(done);
+      });
+    } catch (error) {
+      complain(words(error));
+    }
+  };
+  const keep = async (entry: Schemas['TryOnEntry'], picture: File | null) => {
+    const kept = await ask(api.POST('/api/dogs/{id}/try-ons', { params: { path: { id: dogId } }, body: entry }));
+    if (picture) {
+      const form = new FormData();
+      form.append('file', picture);
+      const sent = await fetch(`/api/dogs/${dogId}/try-ons/${kept.id}/picture`, { method: 'POST', body: form });
+      if (!sent.ok)
+        complain(
+          `The try-on is kept, its picture is not: ${((await sent.json()) as { detail?: string }).detail ?? ''}`,
+        );
+    }
+    await done();
+  };
+  return { keep, remove };
+}

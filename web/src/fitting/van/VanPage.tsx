@@ -1,0 +1,228 @@
+import { Box, Button, Flex, Heading, Link, NumberInput, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import type { Schemas } from '../../shared/api';
+import { Choice } from '../../shared/Choice';
+import { Slide } from '../../shared/Slide';
+import { usePageTitle } from '../../shared/usePageTitle';
+import { Waiting } from '../../shared/Waiting';
+import { useCatalogue } from '../catalogue/useCatalogue';
+import { Expected } from './Expected';
+import { useEditVan, useVan } from './useVan';
+
+type Plan = Schemas['VanPlanDto'];
+const MOST = 20;
+
+/** Which sizes to carry so that the most dogs get a fit today, what each adds, and what is in the van now. */
+export function VanPage() {
+  usePageTitle('Van');
+  const [sizes, setSizes] = useState(6);
+  const [asked, setAsked] = useState(6);
+  const van = useVan(asked);
+  if (!van.data) return <Waiting query={van} />;
+  const plan = van.data;
+  return (
+    <Box>
+      <Heading as="h1" size="3xl">
+        Van
+      </Heading>
+      <Text>From the dogs on the round and those you expect: which sizes to carry.</Text>
+      <Flex gap="12" mt="5" wrap="wrap" align="start">
+        <Box flex="1 1 30rem">
+          <Slide
+            label="Sizes to carry"
+            width="min(30rem, 100%)"
+            min={1}
+            max={MOST}
+            value={sizes}
+            onChange={setSizes}
+            onEnd={setAsked}
+          />
+          <Text mt="3" fontFamily="heading" fontSize="3xl" fontWeight="750" role="status">
+            {plan.covered} of {plan.dogs} dogs
+            <Text as="span" fontSize="md" fontWeight="400" fontFamily="body" color="fg.muted">
+              {' '}
+              get a fit today
+              {plan.isExact ? '; no other choice covers more' : `; a good choice, at most ${plan.atMost} could be`}
+            </Text>
+          </Text>
+          <Steps plan={plan} />
+          <Curve curve={plan.curve} dogs={plan.dogs} at={asked} />
+          <Dogs plan={plan} />
+        </Box>
+        <Box flex="1 1 22rem">
+          <Carried plan={plan} />
+          <Expected expected={plan.expected} />
+        </Box>
+      </Flex>
+    </Box>
+  );
+}
+
+function Steps({ plan }: { plan: Plan }) {
+  const { setCount } = useEditVan();
+  return (
+    <Box as="ol" mt="3" aria-label="Sizes to carry">
+      {plan.steps.map((s) => {
+        const carried = plan.carried.find((c) => c.sizeId === s.sizeId)?.count ?? 0;
+        return (
+          <Flex as="li" key={s.sizeId} gap="4" py="2" borderTopWidth="1px" borderColor="border" align="baseline">
+            <Text fontSize="xl" fontWeight="700" w="3rem">
+              +{s.adds}
+            </Text>
+            <Box flex="1">
+              <Text fontWeight="700">
+                {s.muzzle}
+                {s.price !== null && (
+                  <Text as="span" fontWeight="400" color="fg.muted">
+                    {' '}
+                    · price {s.price}
+                  </Text>
+                )}
+              </Text>
+              <Text fontSize="sm" color="fg.muted">
+                fits {s.dogs.join(', ')}
+              </Text>
+            </Box>
+            {carried > 0 ? (
+              <Text fontSize="sm">{carried} in the van</Text>
+            ) : (
+              <Button
+                size="xs"
+                variant="outline"
+                borderColor="border.strong"
+                onClick={() => void setCount(s.sizeId, 1)}
+              >
+                Put one in
+              </Button>
+            )}
+          </Flex>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** Dogs covered by the best choice of one, two, three … sizes. */
+function Curve({ curve, dogs, at }: { curve: number[]; dogs: number; at: number }) {
+  if (curve.length === 0) return null;
+  return (
+    <Box mt="4">
+      <Text fontSize="sm" color="fg.muted">
+        What each further size adds
+      </Text>
+      <Flex
+        gap="1.5"
+        align="end"
+        h="6.5rem"
+        role="img"
+        aria-label={`Dogs covered by 1 to ${curve.length} sizes: ${curve.join(', ')}`}
+      >
+        {curve.map((covered, i) => (
+          <Box key={i} textAlign="center" fontSize="sm">
+            <Text fontWeight="700">{covered}</Text>
+            <Box
+              w="1.6rem"
+              h={`${(covered / Math.max(1, dogs)) * 4}rem`}
+              bg={i + 1 === at ? 'accent' : 'border.strong'}
+            />
+            <Text>{i + 1}</Text>
+          </Box>
+        ))}
+      </Flex>
+    </Box>
+  );
+}
+
+function Dogs({ plan }: { plan: Plan }) {
+  const without = plan.plannedFor.filter((d) => d.from === null);
+  return (
+    <Box mt="4" fontSize="sm">
+      {without.length > 0 && (
+        <Text>
+          <b>Without a fit in this plan:</b>{' '}
+          {without.map((d, i) => (
+            <span key={d.id}>
+              {i > 0 && ', '}
+              {d.expected ? d.name : <Dog id={d.id} name={d.name} />}
+              {d.fitsToday === 0 ? ' (nothing in the catalogue)' : ''}
+            </span>
+          ))}
+        </Text>
+      )}
+      {plan.notMeasured.length > 0 && <Text>Not measured, so left out: {plan.notMeasured.join(', ')}.</Text>}
+    </Box>
+  );
+}
+
+const Dog = ({ id, name }: { id: string; name: string }) => (
+  <Link asChild color="fg" textDecoration="underline">
+    <RouterLink to={`/dogs/${id}/fit`}>{name}</RouterLink>
+  </Link>
+);
+
+function Carried({ plan }: { plan: Plan }) {
+  const { setCount } = useEditVan();
+  const catalogue = useCatalogue();
+  const [add, setAdd] = useState('');
+  const carried = new Set(plan.carried.map((c) => c.sizeId));
+  const options = (catalogue.data ?? []).flatMap((m) =>
+    m.model.sizes.filter((s) => !carried.has(s.id)).map((s): [string, string] => [s.id, `${m.model.name} ${s.label}`]),
+  );
+  return (
+    <Box as="section" aria-label="In the van now">
+      <Heading as="h2" size="lg">
+        In the van now
+      </Heading>
+      <Text>
+        {plan.carried.length === 0 ? 'Nothing.' : `${plan.coveredNow} of ${plan.dogs} dogs find one that fits.`}
+      </Text>
+      <ul>
+        {plan.carried.map((c) => (
+          <Flex as="li" key={c.sizeId} gap="3" py="1.5" borderTopWidth="1px" borderColor="border" align="center">
+            <Text flex="1">
+              <b>{c.muzzle}</b>{' '}
+              <Text as="span" color="fg.muted" fontSize="sm">
+                fits {c.fitsDogs}
+              </Text>
+            </Text>
+            <NumberInput.Root
+              size="sm"
+              w="5.5rem"
+              min={0}
+              max={99}
+              value={String(c.count)}
+              onValueChange={(e) => Number.isFinite(e.valueAsNumber) && void setCount(c.sizeId, e.valueAsNumber)}
+            >
+              <NumberInput.Control />
+              <NumberInput.Input aria-label={`How many ${c.muzzle}`} borderColor="border.strong" />
+            </NumberInput.Root>
+          </Flex>
+        ))}
+      </ul>
+      <Flex gap="2" mt="2">
+        <Choice
+          size="sm"
+          width="13rem"
+          label="Another size"
+          value={add}
+          none="another size"
+          options={options}
+          onChange={setAdd}
+        />
+        <Button
+          size="sm"
+          variant="outline"
+          borderColor="border.strong"
+          disabled={add === ''}
+          onClick={() => {
+            void setCount(add, 1);
+            setAdd('');
+          }}
+        >
+          Put one in
+        </Button>
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,58 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import type { Schemas } from '../shared/api';
+import { Why } from '../shared/Why';
+
+/** What does not add up, and which reading to take again. */
+export function Findings({
+  findings,
+  onRetake,
+}: {
+  findings: Schemas['Finding'][];
+  onRetake: (measure: Schemas['Measure']) => void;
+}) {
+  if (findings.length === 0) return null;
+  return (
+    <Box as="section" mt="4" aria-label="Cross-checks">
+      <Heading as="h2" size="lg">
+        Worth a second look
+      </Heading>
+      <ul>
+        {findings.map((f) => (
+          <Flex as="li" key={f.code + f.message} gap="3" py="2" align="start">
+            <Box
+              as="span"
+              fontWeight="700"
+              flexShrink="0"
+              borderWidth="1.5px"
+              borderColor={f.severity === 'check' ? 'stop' : 'border.strong'}
+              color={f.severity === 'check' ? 'stop' : 'fg'}
+              px="1.5"
+              borderRadius="sm"
+              fontSize="sm"
+            >
+              {f.severity === 'check' ? '△ Check' : '○ Note'}
+            </Box>
+            <Box flex="1">
+              <Text>{f.message}</Text>
+              <Flex align="center" gap="2">
+                <Text fontWeight="700">{f.retake}</Text>
+                <Why basis={f.basis} about={f.message} />
+              </Flex>
+            </Box>
+            {f.measures[0] && (
+              <Button
+                size="sm"
+                variant="outline"
+                borderColor="border.strong"
+                onClick={() => f.measures[0] && onRetake(f.measures[0])}
+                aria-label={`Take again: ${f.retake}`}
+              >
+                Take again
+              </Button>
+            )}
+          </Flex>
+        ))}
+      </ul>
+    </Box>
+  );
+}

@@ -1,0 +1,122 @@
+import { Box, Button, Checkbox, Flex, Input, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { notify } from '../shared/notices';
+import { lengthText, useUnit } from '../shared/units';
+import { toolWords } from '../shared/words';
+import { useTakeBench } from './useBench';
+
+/** Readings from a CSV file: what can be taken over and what cannot, row by row, before anything is stored. */
+export function ImportSheet({ dogId }: { dogId: string }) {
+  const { unit } = useUnit();
+  const take = useTakeBench(dogId, unit);
+  const [file, setFile] = useState<{ name: string; text: string } | null>(null);
+  const [sheet, setSheet] = useState<Schemas['SheetDto'] | null>(null);
+  const [newSet, setNewSet] = useState(true);
+  const [problem, setProblem] = useState<string | null>(null);
+  const params = { path: { id: dogId } };
+
+  const attempt = async (work: () => Promise<void>) => {
+    setProblem(null);
+    try {
+      await work();
+    } catch (error) {
+      setProblem(error instanceof Refused ? (Object.values(error.fields)[0] ?? error.message) : words(error));
+    }
+  };
+  const preview = (chosen: File) =>
+    attempt(async () => {
+      const text = await chosen.text();
+      setFile({ name: chosen.name, text });
+      setSheet(null);
+      setSheet(await ask(api.POST('/api/dogs/{id}/readings/import/preview', { params, body: { text, unit } })));
+    });
+  const takeOver = () =>
+    attempt(async () => {
+      await take(
+        ask(api.POST('/api/dogs/{id}/readings/import', { params, body: { text: file?.text ?? '', unit, newSet } })),
+      );
+      notify(`${sheet?.good.length ?? 0} readings are taken over.`);
+      setSheet(null);
+      setFile(null);
+    });
+
+  return (
+    <Box mt="2">
+      <Flex gap="2" align="center" wrap="wrap">
+        <Text>Readings from a CSV file:</Text>
+        <Input
+          type="file"
+          size="sm"
+          w="17rem"
+          pt="1"
+          accept=".csv,text/csv,text/plain"
+          aria-label="CSV file with readings"
+          borderColor="border.strong"
+          onChange={(e) => {
+            const chosen = e.target.files?.[0];
+            if (chosen) void preview(chosen);
+            e.target.value = '';
+          }}
+        />
+      </Flex>
+      <Text fontSize="sm" color="fg.muted">
+        Columns measure and value are needed; side, unit, tool, taken_by, taken_at, set_started and set_aside may be
+        there.
+      </Text>
+      {problem && (
+        <Text role="alert" color="stop" fontWeight="700">
+          △ {problem}
+        </Text>
+      )}
+      {sheet && file && (
+        <Box as="section" aria-label="What the file holds" borderLeftWidth="4px" borderColor="accent" ps="4" mt="3">
+          <Text fontWeight="700">
+            {file.name}: {sheet.good.length} {sheet.good.length === 1 ? 'row' : 'rows'} can be taken over,{' '}
+            {sheet.bad.length} cannot.
+          </Text>
+          {sheet.bad.length > 0 && (
+            <ul>
+              {sheet.bad.map((row) => (
+                <Text as="li" key={row.row} color="stop">
+                  △ Row {row.row}: {row.problem}{' '}
+                  <Text as="span" color="fg.muted" fontSize="sm">
+                    {row.text}
+                  </Text>
+                </Text>
+              ))}
+            </ul>
+          )}
+          <Box as="ul" mt="2">
+            {sheet.good.slice(0, 50).map((row) => (
+              <Text as="li" key={row.row} fontSize="sm">
+                Row {row.row}: {row.measure}
+                {row.side ? ` ${row.side}` : ''}, {row.asTaken} = <b>{lengthText(row.mm, unit)}</b>,{' '}
+                {toolWords[row.tool].toLowerCase()}
+              </Text>
+            ))}
+          </Box>
+          {sheet.good.length > 50 && <Text fontSize="sm">… and {sheet.good.length - 50} more.</Text>}
+          <Flex gap="4" align="center" mt="3">
+            <Button
+              size="sm"
+              colorPalette="marigold"
+              disabled={sheet.good.length === 0}
+              onClick={() => void takeOver()}
+            >
+              Take over the good rows
+            </Button>
+            <Checkbox.Root checked={newSet} onCheckedChange={(e) => setNewSet(e.checked === true)}>
+              <Checkbox.HiddenInput />
+              <Checkbox.Control borderColor="border.strong" />
+              <Checkbox.Label>as a new set</Checkbox.Label>
+            </Checkbox.Root>
+            <Button size="sm" variant="ghost" onClick={() => setSheet(null)}>
+              Leave it
+            </Button>
+          </Flex>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,82 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import type { Schemas } from '../shared/api';
+import { lengthText, useUnit } from '../shared/units';
+import { useActive, type Drafts } from './drafts';
+import { Findings } from './Findings';
+import { AirwayCaution, HeadShapePanel } from './HeadShapePanel';
+import { HeadView } from './HeadView';
+import { TapePanel } from './TapePanel';
+import { isOn, type Line } from './lines';
+import { useTyping, type Bench, type Tool } from './useBench';
+import type { useTape } from './useTape';
+
+interface Props {
+  dogId: string;
+  bench: Bench;
+  drafts: Drafts;
+  first: Line | null;
+  tool: Tool;
+}
+
+/** The line in hand, and the bench as it would be with what is typed there. */
+function useLive({ dogId, bench, drafts, first, tool }: Props) {
+  const line = useActive(drafts) ?? first;
+  const typing = useTyping(dogId, drafts, line, tool);
+  return { line, live: typing.drawn ?? bench };
+}
+
+export const meanOf = (line: Line | null, measures: Schemas['MeasuredDto'][]) =>
+  line === null ? undefined : measures.find((m) => isOn(line, m))?.meanMm;
+
+/** The head with the measure in hand, how it is taken, and the digital tape. */
+export function LiveHead({
+  name,
+  coat,
+  tape,
+  walking,
+  ...props
+}: Props & { name: string; coat: string; tape: ReturnType<typeof useTape>; walking: boolean }) {
+  const { unit } = useUnit();
+  const { line, live } = useLive(props);
+  const mean = meanOf(line, live.measures);
+  return (
+    <>
+      <HeadView
+        drawing={live.drawing}
+        coat={coat}
+        line={line}
+        value={mean === undefined ? null : lengthText(mean, unit)}
+        name={name}
+        tall={walking}
+      />
+      {line && !walking && (
+        <Box mt="2" maxW="38rem" aria-live="polite">
+          <Heading as="h2" size="xl">
+            {line.guide.name}
+            {line.side ? `, ${line.side}` : ''}
+          </Heading>
+          <Text>{line.guide.where}</Text>
+          <Text>{line.guide.how}</Text>
+          <Text color="fg.muted">
+            Usual mistake: {line.guide.mistake.charAt(0).toLowerCase() + line.guide.mistake.slice(1)}
+          </Text>
+        </Box>
+      )}
+      <Box display={walking ? { base: 'none', lg: 'block' } : 'block'}>
+        <TapePanel tape={tape} line={line} />
+      </Box>
+    </>
+  );
+}
+
+export function LiveFindings({ onRetake, ...props }: Props & { onRetake: (measure: Schemas['Measure']) => void }) {
+  return <Findings findings={useLive(props).live.findings} onRetake={onRetake} />;
+}
+
+export function LiveHeadShape(props: Props) {
+  return <HeadShapePanel choice={useLive(props).live.headShape} />;
+}
+
+export function LiveAirway(props: Props) {
+  return <AirwayCaution choice={useLive(props).live.headShape} />;
+}

@@ -1,0 +1,48 @@
+import { useSyncExternalStore } from 'react';
+import type { Line } from './lines';
+
+export interface Draft {
+  text: string;
+  /** The text came from the digital tape. */
+  fromTape: boolean;
+}
+
+const nothing: Draft = { text: '', fromTape: false };
+
+/**
+ * What is typed into the bench's fields, and which line is in hand. Kept outside the page, so that a keystroke
+ * draws its own field and the head anew, not every line.
+ */
+export class Drafts {
+  private readonly texts = new Map<string, Draft>();
+  private readonly listeners = new Set<() => void>();
+  active: Line | null = null;
+
+  readonly subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  of(key: string | undefined): Draft {
+    return this.texts.get(key ?? '') ?? nothing;
+  }
+
+  type(line: Line, text: string, fromTape = false) {
+    this.texts.set(line.key, { text, fromTape });
+    this.tell();
+  }
+
+  take(line: Line | null) {
+    this.active = line;
+    this.tell();
+  }
+
+  private tell() {
+    for (const listener of this.listeners) listener();
+  }
+}
+
+export const useDraft = (drafts: Drafts, key: string | undefined) =>
+  useSyncExternalStore(drafts.subscribe, () => drafts.of(key));
+
+export const useActive = (drafts: Drafts) => useSyncExternalStore(drafts.subscribe, () => drafts.active);

@@ -1,0 +1,275 @@
+import { Box, Button, Flex, Grid, Heading, Input, Link, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Link as RouterLink, useNavigate, useParams } from 'react-router';
+import { useThisDog } from '../../dogs/useDog';
+import { api, ask, words } from '../../shared/api';
+import { Choice } from '../../shared/Choice';
+import { Key } from '../../shared/Mark';
+import { complain, notify } from '../../shared/notices';
+import { useKept } from '../../shared/useKept';
+import { doubtText, lengthText, useUnit } from '../../shared/units';
+import { Waiting } from '../../shared/Waiting';
+import { entries, landmarkWords, referenceWords, sideWords } from '../../shared/words';
+import { useBench, useTakeBench } from '../useBench';
+import { nameOf, PhotoCanvas } from './PhotoCanvas';
+import {
+  cornersOf,
+  placed,
+  placeOf,
+  same,
+  targetsOf,
+  useMarks,
+  usePhoto,
+  type Marks,
+  type Photo,
+  type Target,
+} from './usePhoto';
+
+/** Landmarks on a picture: place the reference, place the landmarks, take the measures over. */
+export function PhotoPage() {
+  const card = useThisDog();
+  const { photoId = '' } = useParams();
+  const { photo, save } = usePhoto(card.dog.id, photoId);
+  if (!photo.data) return <Waiting query={photo} />;
+  return <Marking key={photoId} dogId={card.dog.id} photo={photo.data} save={(marks) => save.mutate(marks)} />;
+}
+
+function Marking({ dogId, photo, save }: { dogId: string; photo: Photo; save: (marks: Marks) => void }) {
+  const { marks, change, undo, canUndo } = useMarks(photo, save);
+  const targets = targetsOf(marks, photo.wanted);
+  const firstFree = targets.find((t) => !placeOf(marks, t)) ?? targets[0] ?? { corner: 0 };
+  const [chosen, setChosen] = useState<Target>(firstFree);
+  const target = targets.find((t) => same(t, chosen)) ?? firstFree;
+  const next = () => {
+    const at = targets.findIndex((t) => same(t, target));
+    const free = [...targets.slice(at + 1), ...targets.slice(0, at)].find(
+      (t) => !placeOf(marks, t) && !same(t, target),
+    );
+    setChosen(free ?? targets[(at + 1) % targets.length] ?? target);
+  };
+  // The corners are placed one after the other, so a later one cannot come before an earlier one.
+  const choose = (t: Target) => setChosen('corner' in t ? { corner: Math.min(t.corner, marks.corners.length) } : t);
+
+  return (
+    <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1.7fr) minmax(20rem, 1fr)' }} gap="6" alignItems="start">
+      <Box>
+        <PhotoCanvas
+          photo={photo}
+          src={`/api/dogs/${dogId}/photos/${photo.id}/picture`}
+          marks={marks}
+          target={target}
+          onPlace={(at) => change(placed(marks, target, at))}
+          onNext={next}
+          onUndo={undo}
+        />
+        <Flex mt="2" gap="3" align="center" wrap="wrap">
+          <Text>
+            In hand: <b>{nameOf(target)}</b>
+          </Text>
+          <Button size="xs" variant="outline" borderColor="border.strong" onClick={undo} disabled={!canUndo}>
+            Undo
+          </Button>
+          <Text id="photo-keys" fontSize="sm" color="fg.muted">
+            Click or drag; or <Key>← ↑ → ↓</Key> move it, with <Key>shift</Key> further, with <Key>alt</Key> finer,{' '}
+            <Key>Enter</Key> next.
+          </Text>
+        </Flex>
+      </Box>
+      <Box>
+        <Link asChild fontSize="sm" textDecoration="underline" color="fg">
+          <RouterLink to={`/dogs/${dogId}/measure/photos`}>All pictures</RouterLink>
+        </Link>
+        {marks.view === 'side' && (
+          <Flex gap="2" align="center" mt="2">
+            <Text>Seen is</Text>
+            <Choice
+              label="Side of the dog"
+              size="sm"
+              width="9rem"
+              value={marks.side}
+              options={entries(sideWords)}
+              onChange={(side) => change({ ...marks, side })}
+            />
+          </Flex>
+        )}
+        <ReferenceBox marks={marks} target={target} onChange={change} onChoose={choose} />
+        <Heading as="h2" size="lg" mt="4">
+          Landmarks
+        </Heading>
+        <Flex wrap="wrap" gap="1" mt="1">
+          {photo.wanted.map((landmark) => (
+            <PointButton
+              key={landmark}
+              label={landmarkWords[landmark]}
+              done={marks.landmarks[landmark] !== undefined}
+              chosen={same(target, { landmark })}
+              onClick={() => choose({ landmark })}
+            />
+          ))}
+        </Flex>
+        <Outcome dogId={dogId} photo={photo} />
+      </Box>
+    </Grid>
+  );
+}
+
+function ReferenceBox({
+  marks,
+  target,
+  onChange,
+  onChoose,
+}: {
+  marks: Marks;
+  target: Target;
+  onChange: (marks: Marks) => void;
+  onChoose: (target: Target) => void;
+}) {
+  return (
+    <>
+      <Heading as="h2" size="lg" mt="2">
+        Reference
+      </Heading>
+      <Flex gap="2" mt="1">
+        <Choice
+          label="What the reference is"
+          size="sm"
+          width="12rem"
+          value={marks.kind}
+          options={entries(referenceWords)}
+          onChange={(kind) => onChange({ ...marks, kind, corners: marks.corners.slice(0, cornersOf(kind)) })}
+        />
+        {marks.kind === 'ruler' && (
+          <Input
+            size="sm"
+            w="9rem"
+            aria-label="Distance of the two marks, mm"
+            placeholder="distance, mm"
+            borderColor="border.strong"
+            defaultValue={marks.rulerMm ?? ''}
+            onBlur={(e) => {
+              const mm = Number(e.target.value.replace(',', '.'));
+              if (mm > 0) onChange({ ...marks, rulerMm: mm });
+            }}
+          />
+        )}
+      </Flex>
+      {marks.kind !== 'ruler' && (
+        <Text fontSize="sm" color="fg.muted" mt="1">
+          From corner 1 to corner 2 runs a long side, then on around.
+        </Text>
+      )}
+      <Flex wrap="wrap" gap="1" mt="1">
+        {Array.from({ length: cornersOf(marks.kind) }, (_, corner) => (
+          <PointButton
+            key={corner}
+            label={marks.kind === 'ruler' ? `Mark ${corner + 1}` : `Corner ${corner + 1}`}
+            done={marks.corners.length > corner}
+            chosen={same(target, { corner })}
+            onClick={() => onChoose({ corner })}
+          />
+        ))}
+      </Flex>
+    </>
+  );
+}
+
+function PointButton({
+  label,
+  done,
+  chosen,
+  onClick,
+}: {
+  label: string;
+  done: boolean;
+  chosen: boolean;
+  onClick: () => void;
+}) {
+  return (
+    <Button
+      size="xs"
+      variant={chosen ? 'solid' : 'outline'}
+      borderColor="border.strong"
+      aria-pressed={chosen}
+      onClick={onClick}
+    >
+      <span aria-hidden="true">{done ? '✓' : '○'}</span> {label}
+      <Box as="span" srOnly>
+        {done ? ', placed' : ', not placed'}
+      </Box>
+    </Button>
+  );
+}
+
+/** The measures with their doubt, or why the picture cannot be measured and how to take it again. */
+function Outcome({ dogId, photo }: { dogId: string; photo: Photo }) {
+  const { unit } = useUnit();
+  const go = useNavigate();
+  const take = useTakeBench(dogId, unit);
+  const { bench } = useBench(dogId, unit);
+  const [by] = useKept('jaunty-badge.taken-by', '');
+  if (photo.refusal) {
+    return (
+      <Box role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" mt="4">
+        <Text color="stop" fontWeight="700">
+          △ {photo.refusal.message}
+        </Text>
+        <Text>{photo.refusal.retake}</Text>
+      </Box>
+    );
+  }
+  if (photo.measures.length === 0)
+    return <Text mt="4">Place the reference and two landmarks: the measures appear here.</Text>;
+  const takeOver = () =>
+    take(
+      ask(
+        api.POST('/api/dogs/{id}/photos/{photoId}/take', {
+          params: { path: { id: dogId, photoId: photo.id }, query: { unit } },
+          body: { takenBy: by },
+        }),
+      ),
+    )
+      .then(() => {
+        notify('The measures are readings now, each with its doubt.');
+        return go(`/dogs/${dogId}/measure`);
+      })
+      .catch((error: unknown) => complain(words(error)));
+  return (
+    <Box as="section" aria-label="Measures from the picture" mt="4">
+      <Heading as="h2" size="lg">
+        Measures
+      </Heading>
+      <ul>
+        {photo.measures.map((m) => (
+          <Flex
+            as="li"
+            key={m.measure + (m.side ?? '')}
+            borderBottomWidth="1px"
+            borderColor="border"
+            py="1"
+            align="baseline"
+            gap="2"
+            title={m.how}
+          >
+            <Text flex="1">
+              {bench.data?.guides.find((g) => g.measure === m.measure)?.name ?? m.measure}
+              {m.side ? `, ${m.side}` : ''}
+            </Text>
+            <Text fontSize="xl" fontWeight="700">
+              {lengthText(m.mm, unit)}
+            </Text>
+            <Text fontSize="xs" color="fg.muted" minW="4rem" textAlign="end">
+              ± {doubtText(m.standardUncertaintyMm, unit)}
+            </Text>
+          </Flex>
+        ))}
+      </ul>
+      <Text fontSize="sm" color="fg.muted" mt="1">
+        {photo.slantDeg != null && `Reference turned by ${photo.slantDeg.toFixed(0)}°. `}A picture is less sure than a
+        tape; its doubt goes along.
+      </Text>
+      <Button mt="2" colorPalette="marigold" onClick={() => void takeOver()}>
+        Take them to the bench
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,116 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, words, type Schemas } from '../../shared/api';
+import { complain, notify } from '../../shared/notices';
+
+export type Photo = Schemas['PhotoDto'];
+export type Marks = Pick<Photo, 'view' | 'side' | 'kind' | 'rulerMm' | 'corners' | 'landmarks'>;
+export type Pixel = Schemas['PixelPoint'];
+
+/** The point in hand: a corner of the reference, or a landmark. */
+export type Target = { corner: number } | { landmark: Schemas['Landmark'] };
+
+const listKey = (dogId: string) => ['photos', dogId] as const;
+
+export function usePhotos(dogId: string) {
+  const queries = useQueryClient();
+  const list = useQuery({
+    queryKey: listKey(dogId),
+    queryFn: () => ask(api.GET('/api/dogs/{id}/photos', { params: { path: { id: dogId } } })),
+  });
+  const put = (photos: Photo[]) => queries.setQueryData(listKey(dogId), photos);
+  const add = useMutation({
+    mutationFn: async ({ file, view, side }: { file: Blob; view: Photo['view']; side: Photo['side'] }) => {
+      const form = new FormData();
+      form.append('file', file, 'picture');
+      form.append('view', view);
+      form.append('side', side);
+      const photo = await ask(
+        api.POST('/api/dogs/{id}/photos', {
+          params: { path: { id: dogId } },
+          // The form goes as it is; the generated type only knows its fields.
+          body: form as never,
+          bodySerializer: (body) => body as unknown as FormData,
+        }),
+      );
+      await queries.invalidateQueries({ queryKey: listKey(dogId) });
+      return photo;
+    },
+  });
+  const one = (photoId: string) => ({ params: { path: { id: dogId, photoId } } });
+  const restore = (photoId: string) =>
+    ask(api.POST('/api/dogs/{id}/photos/{photoId}/restore', one(photoId)))
+      .then(put)
+      .catch((error: unknown) => complain(words(error)));
+  const remove = (photoId: string) =>
+    ask(api.DELETE('/api/dogs/{id}/photos/{photoId}', one(photoId)))
+      .then((photos) => {
+        put(photos);
+        notify('The picture is taken out.', () => void restore(photoId));
+      })
+      .catch((error: unknown) => complain(words(error)));
+  return { list, add, remove };
+}
+
+export function usePhoto(dogId: string, photoId: string) {
+  const queries = useQueryClient();
+  const key = ['photo', dogId, photoId];
+  const params = { path: { id: dogId, photoId } };
+  const photo = useQuery({
+    queryKey: key,
+    queryFn: () => ask(api.GET('/api/dogs/{id}/photos/{photoId}', { params })),
+  });
+  const save = useMutation({
+    mutationFn: (marks: Marks) => ask(api.PUT('/api/dogs/{id}/photos/{photoId}', { params, body: marks })),
+    onSuccess: (saved) => queries.setQueryData(key, saved),
+    onError: (error) => complain(words(error)),
+    scope: { id: `photo-${photoId}` },
+  });
+  return { photo, save };
+}
+
+/** The marks as they are being placed, with every step undoable. */
+export function useMarks(photo: Photo, save: (marks: Marks) => void) {
+  const { view, side, kind, rulerMm, corners, landmarks } = photo;
+  const [marks, setMarks] = useState<Marks>({ view, side, kind, rulerMm, corners, landmarks });
+  const [past, setPast] = useState<Marks[]>([]);
+
+  const change = (next: Marks) => {
+    setPast((all) => [...all, marks]);
+    setMarks(next);
+    save(next);
+  };
+  const undo = () => {
+    const last = past[past.length - 1];
+    if (!last) return;
+    setPast(past.slice(0, -1));
+    setMarks(last);
+    save(last);
+  };
+  return { marks, change, undo, canUndo: past.length > 0 };
+}
+
+export const placeOf = (marks: Marks, target: Target): Pixel | undefined =>
+  'corner' in target ? marks.corners[target.corner] : marks.landmarks[target.landmark];
+
+export const placed = (marks: Marks, target: Target, at: Pixel): Marks =>
+  'corner' in target
+    ? {
+        ...marks,
+        corners:
+          target.corner < marks.corners.length
+            ? marks.corners.map((c, i) => (i === target.corner ? at : c))
+            : [...marks.corners, at],
+      }
+    : { ...marks, landmarks: { ...marks.landmarks, [target.landmark]: at } };
+
+export const cornersOf = (kind: Marks['kind']) => (kind === 'ruler' ? 2 : 4);
+
+/** Every point there is to place, in order. */
+export const targetsOf = (marks: Marks, wanted: Schemas['Landmark'][]): Target[] => [
+  ...Array.from({ length: cornersOf(marks.kind) }, (_, corner) => ({ corner })),
+  ...wanted.map((landmark) => ({ landmark })),
+];
+
+export const same = (a: Target, b: Target) =>
+  'corner' in a ? 'corner' in b && a.corner === b.corner : 'landmark' in b && a.landmark === b.landmark;
