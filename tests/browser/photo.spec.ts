@@ -109,6 +109,25 @@ test('a picture is measured with the keys, and one badly set up says how to take
   await expect(page.getByRole('alert').filter({ hasText: '△' })).toBeVisible();
 });
 
+test('on a slow line only the newest marks are sent', async ({ page }) => {
+  const { picture } = await drawnPicture(page, 'Shy Slow');
+  const sent: { corners: { x: number }[] }[] = [];
+  await page.route('**/photos/*', async (route) => {
+    if (route.request().method() === 'PUT') {
+      sent.push(route.request().postDataJSON() as (typeof sent)[number]);
+      await new Promise((done) => setTimeout(done, 400));
+    }
+    await route.continue();
+  });
+  await picture.focus();
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
+  await expect.poll(() => sent.at(-1)?.corners[0]?.x).toBe(800 + 12 * 2);
+  expect(sent.length).toBeLessThan(12);
+  await page.unrouteAll({ behavior: 'wait' });
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Corner 1 ?, placed$/ })).toBeVisible();
+});
+
 test.describe('what is no picture', () => {
   test.use({ expectedErrors: [/400/] });
   test('is refused with words, and a picture taken out can be put back', async ({ page }) => {

@@ -10,6 +10,8 @@ const port = Number(process.env.BROWSER_TEST_PORT ?? 5190);
 export default defineConfig({
   testDir: '.',
   timeout: 60_000,
+  // A limit for a busy machine, not a measurement: what is fast stays fast.
+  expect: { timeout: 10_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,

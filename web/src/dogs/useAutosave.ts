@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { useNewest } from '../shared/useNewest';
 import { draftOf, entryOf, type Draft } from './draft';
 import { useDogChanged } from './useDog';
 
@@ -16,20 +17,15 @@ export function useAutosave(dog: Dog) {
   const version = useRef(dog.version);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const waiting = useRef<Draft | null>(null);
-  const busy = useRef(false);
   const changed = useDogChanged();
 
-  const save = async () => {
-    const next = waiting.current;
-    if (next === null || busy.current) return;
-    waiting.current = null;
+  const { push } = useNewest(async (next: Draft) => {
     const made = entryOf(next, version.current);
     if ('fields' in made) {
       setErrors(made.fields);
       setState('Not saved yet.');
       return;
     }
-    busy.current = true;
     setState('Saving…');
     try {
       const saved = await ask(api.PUT('/api/dogs/{id}', { params: { path: { id: dog.id } }, body: made.entry }));
@@ -41,30 +37,22 @@ export function useAutosave(dog: Dog) {
       if (error instanceof Refused && error.status === 409 && error.current) setConflict(error.current as Dog);
       setErrors(error instanceof Refused ? error.fields : {});
       setState(`Not saved: ${words(error)}`);
-    } finally {
-      busy.current = false;
-      if (waiting.current !== null) void save();
     }
-  };
-
-  // What was typed last is sent when the page is left before the pause is over.
-  const saveNow = useRef(save);
-  useEffect(() => {
-    saveNow.current = save;
   });
-  useEffect(
-    () => () => {
-      clearTimeout(timer.current);
-      void saveNow.current();
-    },
-    [],
-  );
+
+  const saveNow = useCallback(() => {
+    clearTimeout(timer.current);
+    if (waiting.current !== null) push(waiting.current);
+    waiting.current = null;
+  }, [push]);
+  // What was typed last is sent when the page is left before the pause is over.
+  useEffect(() => saveNow, [saveNow]);
 
   const queue = (next: Draft) => {
     setDraft(next);
     waiting.current = next;
     clearTimeout(timer.current);
-    timer.current = setTimeout(() => void saveNow.current(), PAUSE_MS);
+    timer.current = setTimeout(saveNow, PAUSE_MS);
   };
 
   return {

@@ -29,12 +29,20 @@ import {
 export function PhotoPage() {
   const card = useThisDog();
   const { photoId = '' } = useParams();
-  const { photo, save } = usePhoto(card.dog.id, photoId);
+  const { photo, save, saved } = usePhoto(card.dog.id, photoId);
   if (!photo.data) return <Waiting query={photo} />;
-  return <Marking key={photoId} dogId={card.dog.id} photo={photo.data} save={(marks) => save.mutate(marks)} />;
+  return <Marking key={photoId} dogId={card.dog.id} photo={photo.data} save={save} saved={saved} />;
 }
 
-function Marking({ dogId, photo, save }: { dogId: string; photo: Photo; save: (marks: Marks) => void }) {
+interface MarkingProps {
+  dogId: string;
+  photo: Photo;
+  save: (marks: Marks) => void;
+  /** Fulfilled when every mark placed so far is saved. */
+  saved: () => Promise<void>;
+}
+
+function Marking({ dogId, photo, save, saved }: MarkingProps) {
   const { marks, change, undo, canUndo } = useMarks(photo, save);
   const targets = targetsOf(marks, photo.wanted);
   const firstFree = targets.find((t) => !placeOf(marks, t)) ?? targets[0] ?? { corner: 0 };
@@ -107,7 +115,7 @@ function Marking({ dogId, photo, save }: { dogId: string; photo: Photo; save: (m
             />
           ))}
         </Flex>
-        <Outcome dogId={dogId} photo={photo} />
+        <Outcome dogId={dogId} photo={photo} saved={saved} />
       </Box>
     </Grid>
   );
@@ -201,7 +209,7 @@ function PointButton({
 }
 
 /** The measures with their doubt, or why the picture cannot be measured and how to take it again. */
-function Outcome({ dogId, photo }: { dogId: string; photo: Photo }) {
+function Outcome({ dogId, photo, saved }: Omit<MarkingProps, 'save'>) {
   const { unit } = useUnit();
   const go = useNavigate();
   const take = useTakeBench(dogId, unit);
@@ -220,14 +228,17 @@ function Outcome({ dogId, photo }: { dogId: string; photo: Photo }) {
   if (photo.measures.length === 0)
     return <Text mt="4">Place the reference and two landmarks: the measures appear here.</Text>;
   const takeOver = () =>
-    take(
-      ask(
-        api.POST('/api/dogs/{id}/photos/{photoId}/take', {
-          params: { path: { id: dogId, photoId: photo.id }, query: { unit } },
-          body: { takenBy: by },
-        }),
-      ),
-    )
+    saved()
+      .then(() =>
+        take(
+          ask(
+            api.POST('/api/dogs/{id}/photos/{photoId}/take', {
+              params: { path: { id: dogId, photoId: photo.id }, query: { unit } },
+              body: { takenBy: by },
+            }),
+          ),
+        ),
+      )
       .then(() => {
         notify('The measures are readings now, each with its doubt.');
         return go(`/dogs/${dogId}/measure`);

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, words, type Schemas } from '../../shared/api';
 import { complain, notify } from '../../shared/notices';
+import { useNewest } from '../../shared/useNewest';
 
 export type Photo = Schemas['PhotoDto'];
 export type Marks = Pick<Photo, 'view' | 'side' | 'kind' | 'rulerMm' | 'corners' | 'landmarks'>;
@@ -60,13 +61,12 @@ export function usePhoto(dogId: string, photoId: string) {
     queryKey: key,
     queryFn: () => ask(api.GET('/api/dogs/{id}/photos/{photoId}', { params })),
   });
-  const save = useMutation({
-    mutationFn: (marks: Marks) => ask(api.PUT('/api/dogs/{id}/photos/{photoId}', { params, body: marks })),
-    onSuccess: (saved) => queries.setQueryData(key, saved),
-    onError: (error) => complain(words(error)),
-    scope: { id: `photo-${photoId}` },
-  });
-  return { photo, save };
+  const { push, idle } = useNewest((marks: Marks) =>
+    ask(api.PUT('/api/dogs/{id}/photos/{photoId}', { params, body: marks }))
+      .then((saved) => queries.setQueryData(key, saved))
+      .catch((error: unknown) => complain(words(error))),
+  );
+  return { photo, save: push, saved: idle };
 }
 
 /** The marks as they are being placed, with every step undoable. */
