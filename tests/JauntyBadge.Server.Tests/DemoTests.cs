@@ -72,6 +72,7 @@ public sealed class DemoTests
         }
 
         Assert.Equal(["rubs-bridge"], (await server.GetAsync($"{Dog("Otis")}/try-ons")).Json[0]!["seen"]!["symptoms"]!.AsArray().Select(s => s!.GetValue<string>()));
+        Assert.All(["Admiral", "Juno"], name => Assert.Equal(1, round.Single(c => c!["dog"]!["name"]!.GetValue<string>() == name)!["badge"]!["fitted"]!.GetValue<double>()));
         var admiral = (await server.GetAsync($"{Dog("Admiral")}/fits"))["brief"]!["lines"]!.AsArray();
         Assert.Contains("doorbell", admiral.Single(l => l!["id"]!.GetValue<string>() == "tier2-sturdy")!["overruled"]!.GetValue<string>(), StringComparison.Ordinal);
 

@@ -253,6 +253,41 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
     }
 
     [Fact]
+    public async Task What_a_try_on_shows_moves_the_badge_and_what_is_next()
+    {
+        var dog = await server.MeasuredDogAsync();
+        async Task<(double Filled, string Next, string Detail)> Stands()
+        {
+            var card = await server.GetAsync(dog);
+            return (card["badge"]!["fitted"]!.GetValue<double>(), card["next"]!["kind"]!.GetValue<string>(), card["next"]!["detail"]!.GetValue<string>());
+        }
+
+        await server.PostAsync($"{dog}/choice", new { sizeId = "withy-6", note = "Borrowed to try." });
+        Assert.Equal((0.5, "session"), ((await Stands()).Filled, (await Stands()).Next));
+
+        // Another muzzle tried on says nothing of the chosen one.
+        await server.PostAsync($"{dog}/try-ons", new { sizeId = "lantern-m", answers = new { sight = false } });
+        Assert.Equal((0.5, "session"), ((await Stands()).Filled, (await Stands()).Next));
+
+        var bad = await server.PostAsync($"{dog}/try-ons", new { sizeId = "withy-6", answers = new { sight = false, paw = false, nose = true }, symptoms = new[] { "rides-into-eyes" } });
+        var wrong = await Stands();
+        Assert.Equal((0.5 + 0.5 / 12, "tryOn"), (wrong.Filled, wrong.Next));
+        Assert.StartsWith("Rides into the eyes; “Can it not be pawed off?” No.", wrong.Detail, StringComparison.Ordinal);
+        await server.SendAsync(HttpMethod.Delete, $"{dog}/try-ons/{bad["id"]}");
+        Assert.Equal(0.5, (await Stands()).Filled);
+        await server.PostAsync($"{dog}/try-ons/{bad["id"]}/restore");
+
+        var checks = (await server.GetAsync($"{dog}/try-on"))["checks"]!.AsArray().ToDictionary(c => c!["id"]!.GetValue<string>(), _ => true);
+        await server.PostAsync($"{dog}/try-ons", new { sizeId = "withy-6", answers = checks });
+        Assert.Equal((1.0, "session"), ((await Stands()).Filled, (await Stands()).Next));
+
+        // A new choice has to be tried anew.
+        server.Clock.Advance(TimeSpan.FromHours(1));
+        await server.PostAsync($"{dog}/choice", new { sizeId = "withy-6", note = "A new one of the same." });
+        Assert.Equal(0.5, (await Stands()).Filled);
+    }
+
+    [Fact]
     public async Task The_van_is_planned_for_the_dogs_there_are_and_those_expected()
     {
         using var own = new PracticeServer();
@@ -268,6 +303,9 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
         Assert.Equal((4, 5, 1), await CoveredAsync("?sizes=1"));
         await own.PutAsync($"/api/van/{size}", new { count = 1 });
         Assert.Equal(1, (await own.GetAsync("/api/van")).Number("coveredNow"));
+        Assert.Equal(2, (await own.PutAsync($"/api/van/expected/{expected["id"]}", new { name = "Sighthounds", count = 2, headShape = "long", eyeMm = 116, girthMm = 212, widthMm = 54, neckMm = 395, purposes = new[] { "walks" } })).Number("count"));
+        Assert.Equal(2, (await own.GetAsync("/api/van"))["expected"]![0]!["count"]!.GetValue<int>());
+        Assert.Equal(HttpStatusCode.NotFound, (await own.PutAsync($"/api/van/expected/{Guid.NewGuid()}", new { name = "None", count = 2, headShape = "long", eyeMm = 116 })).Status);
         Assert.NotNull((await own.PostAsync("/api/van/expected", new { name = "", count = 0, headShape = "long", eyeMm = 4 })).Problem("eyeMm"));
         Assert.NotNull((await own.GetAsync("/api/van?sizes=0")).Problem("sizes"));
         Assert.NotNull((await own.PutAsync($"/api/van/{size}", new { count = -1 })).Problem("count"));

@@ -157,7 +157,7 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
         var card = await server.GetAsync(dog);
         Assert.Equal(reasons, card["choice"]!["kept"]!["criteria"]!.ToJsonString());
         Assert.Contains(card["choice"]!["kept"]!["snout"]!.AsArray(), n => n!["name"]!.GetValue<string>() == "Snout width" && n["mm"]!.GetValue<double>() == 73);
-        Assert.Equal(1, card["badge"]!["fitted"]!.GetValue<double>());
+        Assert.Equal(0.5, card["badge"]!["fitted"]!.GetValue<double>());
 
         await server.PostAsync($"{dog}/choice/{choice["id"]}/withdraw");
         Assert.Null((await server.GetAsync(dog))["choice"]);

@@ -184,38 +184,61 @@ test('a try-on that rides into the eyes leads to the cause, a remedy and a recor
   await expect(kept).toContainText('2 looked at, 1 not right');
   await expect(kept.getByRole('img', { name: 'Withy 6 on the dog' })).toBeVisible();
   await expectNoViolations(page);
+
+  // The dog's page says what has to be put right, and leads back here.
+  await page.goto(`/dogs/${id}`);
+  await expect(page.getByText('Rides into the eyes. Put it right before it is worn again.')).toBeVisible();
+  await page.getByRole('link', { name: 'Try on: Bumper' }).click();
+  await expect(page).toHaveURL(/fit\/try$/);
 });
 
-test('the van is planned: what each size adds, what is carried, and more dogs expected', async ({ page }) => {
-  await page.goto('/van');
-  const covered = page.getByRole('status').filter({ hasText: 'dogs' });
-  await expect(covered).toContainText(/\d+ of \d+ dogs get a fit today; no other choice covers more/);
-  await page.getByRole('slider', { name: 'Sizes to carry' }).focus();
-  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowLeft');
-  const steps = page.getByRole('list', { name: 'Sizes to carry' }).getByRole('listitem');
-  await expect(steps).toHaveCount(1);
-  const before =
-    (await covered.innerText())
-      .match(/(\d+) of (\d+)/)
-      ?.slice(1)
-      .map(Number) ?? [];
-  await page.getByRole('button', { name: 'Expect more dogs' }).click();
-  await page.getByLabel('What sort').fill('tall lurchers');
-  await page.getByRole('textbox', { name: 'How many' }).fill('30');
-  await page.getByLabel('Head', { exact: true }).selectOption('long');
-  await page.getByLabel('Nose to eye, mm').fill('116');
-  await page.getByLabel('Snout girth, mm').fill('214');
-  await page.getByLabel('Snout width, mm').fill('55');
-  await page.getByLabel('Neck girth, mm').fill('390');
-  await page.getByRole('button', { name: 'Expect them' }).click();
-  await expect(covered).toContainText(`of ${(before[1] ?? 0) + 30} dogs`);
-  await expect(steps.first()).toContainText('tall lurchers');
-  await steps.first().getByRole('button', { name: 'Put one in' }).click();
-  await expect(steps.first()).toContainText('1 in the van');
-  await page
-    .getByRole('listitem')
-    .filter({ hasText: '30 tall lurchers' })
-    .getByRole('button', { name: 'Take out' })
-    .click();
-  await expect(covered).toContainText(`of ${before[1]} dogs`);
+test.describe('with a wrong number', () => {
+  test.use({ expectedErrors: [/400/] });
+  test('the van is planned: what each size adds, what is carried, and more dogs expected', async ({ page }) => {
+    await page.goto('/van');
+    const covered = page.getByRole('status').filter({ hasText: 'dogs' });
+    await expect(covered).toContainText(/\d+ of \d+ dogs get a fit today; no other choice covers more/);
+    await page.getByRole('slider', { name: 'Sizes to carry' }).focus();
+    for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowLeft');
+    const steps = page.getByRole('list', { name: 'Sizes to carry' }).getByRole('listitem');
+    await expect(steps).toHaveCount(1);
+    const before =
+      (await covered.innerText())
+        .match(/(\d+) of (\d+)/)
+        ?.slice(1)
+        .map(Number) ?? [];
+    await page.getByRole('button', { name: 'Expect more dogs' }).click();
+    await page.getByLabel('What sort').fill('tall lurchers');
+    await page.getByRole('textbox', { name: 'How many' }).fill('30');
+    await page.getByLabel('Head', { exact: true }).selectOption('long');
+    await page.getByLabel('Nose to eye, mm').fill('116');
+    await page.getByLabel('Snout girth, mm').fill('214');
+    await page.getByLabel('Snout width, mm').fill('55');
+    await page.getByLabel('Neck girth, mm').fill('390');
+    await page.getByRole('button', { name: 'Expect them' }).click();
+    await expect(covered).toContainText(`of ${(before[1] ?? 0) + 30} dogs`);
+    await expect(steps.first()).toContainText('tall lurchers');
+    // What is in the van already comes first where it serves as well; more sizes ask for more.
+    await expect(steps.first()).toContainText('1 in the van');
+    await page.getByRole('slider', { name: 'Sizes to carry' }).focus();
+    for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
+    const asked = steps.filter({ has: page.getByRole('button', { name: 'Put one in' }) }).first();
+    const muzzle = (await asked.innerText()).match(/\n(.+?) ·/)?.[1] ?? 'no muzzle';
+    await asked.getByRole('button', { name: 'Put one in' }).click();
+    await expect(page.getByRole('region', { name: 'In the van now' })).toContainText(muzzle);
+    await expect(steps.filter({ hasText: muzzle })).toContainText('1 in the van');
+    await page.getByRole('button', { name: 'Correct: tall lurchers' }).click();
+    await page.getByRole('textbox', { name: 'How many' }).fill('0');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('1 to 99 dogs are accepted.')).toBeVisible();
+    await page.getByRole('textbox', { name: 'How many' }).fill('20');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(covered).toContainText(`of ${(before[1] ?? 0) + 20} dogs`);
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: '20 tall lurchers' })
+      .getByRole('button', { name: 'Take out' })
+      .click();
+    await expect(covered).toContainText(`of ${before[1]} dogs`);
+  });
 });

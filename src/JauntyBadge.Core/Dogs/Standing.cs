@@ -15,6 +15,8 @@ public enum Phase
 /// <param name="ReadingsToRetake">Findings that ask for a reading to be taken again.</param>
 /// <param name="Remeasure">Why it should be measured again; null when it need not.</param>
 /// <param name="MuzzleChosen">A muzzle was chosen and kept.</param>
+/// <param name="TriedShare">Share found fine of what is looked at when it is tried on the dog, 0 to 1; 0 when it was not tried since it was chosen.</param>
+/// <param name="FitWrong">What was not right then, in a sentence; null when nothing was.</param>
 /// <param name="ConditionedShare">Share passed of the steps up to the first fastening, 0 to 1.</param>
 /// <param name="WearingShare">Share passed of the steps from wearing still to the purpose, 0 to 1.</param>
 /// <param name="NextStep">Name of the step the plan stands at; null when all are passed.</param>
@@ -23,14 +25,19 @@ public enum Phase
 /// <param name="NotBefore">The day before which no session should be held.</param>
 /// <param name="SessionOpen">A session was begun and not ended.</param>
 public sealed record Standing(
-    bool HasPurpose, double MeasuredShare, int ReadingsToRetake, string? Remeasure, bool MuzzleChosen, double ConditionedShare, double WearingShare,
-    string? NextStep, string? NextTarget, DateOnly? LastTrained, DateOnly? NotBefore, bool SessionOpen)
+    bool HasPurpose, double MeasuredShare, int ReadingsToRetake, string? Remeasure, bool MuzzleChosen, double TriedShare, string? FitWrong,
+    double ConditionedShare, double WearingShare, string? NextStep, string? NextTarget, DateOnly? LastTrained, DateOnly? NotBefore, bool SessionOpen)
 {
+    /// <summary>How much of the fitted segment the choice alone fills; the rest fills as the muzzle is found fine on the dog.</summary>
+    public static readonly Grounded<double> ChoiceFills = new(
+        "badge.choice-fills", "Share of the fitted segment that choosing fills; trying on fills the rest", 0.5,
+        Basis.House("A choice on paper is half a fit: the dog has the last word."));
+
     /// <summary>The badge's segments, filled 0 to 1.</summary>
     public IReadOnlyDictionary<Phase, double> Badge => new Dictionary<Phase, double>
     {
         [Phase.Measured] = MeasuredShare,
-        [Phase.Fitted] = MuzzleChosen ? 1 : 0,
+        [Phase.Fitted] = MuzzleChosen ? ChoiceFills.Value + (1 - ChoiceFills.Value) * TriedShare : 0,
         [Phase.Conditioned] = ConditionedShare,
         [Phase.Wearing] = WearingShare,
     };
@@ -50,6 +57,10 @@ public sealed record Standing(
             return new(NextKind.Measure, "Check the readings", ReadingsToRetake == 1 ? "One reading asks to be taken again." : $"{ReadingsToRetake} things ask to be taken again.");
         if (!MuzzleChosen)
             return new(NextKind.Fit, "Choose a muzzle", "The readings are in.");
+        if (FitWrong is { } wrong)
+            return new(NextKind.TryOn, "Mend the fit", $"{wrong}. Put it right before it is worn again.");
+        if (ConditionedShare >= 1 && TriedShare < 1)
+            return new(NextKind.TryOn, TriedShare == 0 ? "Try it on" : "Finish trying it on", TriedShare == 0 ? "It takes the muzzle now: look how it sits before it is worn on." : $"{TriedShare:0%} of the checks are found fine.");
         if (NextStep is null)
             return new(NextKind.Rest, "Keep it happy", "All steps are passed. One happy wear a week keeps it so.");
         return NotBefore is { } day && day > today
@@ -68,6 +79,7 @@ public enum NextKind
     Dog,
     Measure,
     Fit,
+    TryOn,
     Session,
     Rest,
 }

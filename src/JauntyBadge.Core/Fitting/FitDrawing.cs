@@ -23,7 +23,7 @@ public sealed record FitDrawing(
     /// <summary>Draws a ranked muzzle, a sleeve or cover as the tube it is.</summary>
     public static FitDrawing Of(RankedFit fit) => fit is { Assessment: { } assessment, Basket: { } basket }
         ? Of(fit.Question.Snout, basket, assessment)
-        : OfTube(fit.Question.Snout, Length.FromMillimeters(fit.Size.LengthMm));
+        : OfTube(fit.Question.Snout, Length.FromMillimeters(fit.Size.LengthMm), fit.Size.GirthRange()!.Value.High);
 
     /// <summary>Draws an assessed basket.</summary>
     public static FitDrawing Of(SnoutModel snout, BasketModel basket, FitAssessment fit)
@@ -59,8 +59,8 @@ public sealed record FitDrawing(
             Section(snout, basket), fit.Gape);
     }
 
-    /// <summary>Draws a sleeve or cover, which lies on the closed snout.</summary>
-    private static FitDrawing OfTube(SnoutModel snout, Length length)
+    /// <summary>Draws a sleeve or cover, which lies on the closed snout; its section at its widest setting.</summary>
+    private static FitDrawing OfTube(SnoutModel snout, Length length, Length widest)
     {
         var head = HeadDrawing.Of(snout);
         var (rear, high) = (length.Millimeters, snout.Height.Mm);
@@ -71,20 +71,26 @@ public sealed record FitDrawing(
                 new("wall", [new(rear, 0), new(0.04 * rear, 0.02 * high), new(0.10 * rear, 0.86 * high), new(rear, high)], true),
                 new("strap", Strap(head, rear, high), false),
             ],
-            new Stroke("basketSection", SnoutSection.Outline(snout.Height.Value, snout.Width.Value), true),
-            [new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), snout.EyeLine.Value - length)], [], Angle.Zero);
+            new Stroke("basketSection", SnoutSection.OutlineAround(snout.Height.Value, snout.Width.Value, widest), true),
+            [new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), snout.EyeLine.Value - length)], [.. SnoutSize(snout)], Angle.Zero);
     }
 
     private static IReadOnlyList<Dimension> Section(SnoutModel snout, BasketModel basket)
     {
-        var (wide, deep, snoutWide, snoutDeep) = (basket.WidthRear.Millimeters / 2, basket.DepthRear.Millimeters, snout.Width.Mm / 2, snout.Height.Mm);
+        var (wide, deep) = (basket.WidthRear.Millimeters / 2, basket.DepthRear.Millimeters);
         return
         [
             new("basketWidth", new(-wide, -SectionGap), new(wide, -SectionGap), basket.WidthRear),
             new("basketDepth", new(wide + SectionGap, 0), new(wide + SectionGap, deep), basket.DepthRear),
-            new("snoutWidth", new(-snoutWide, snoutDeep * 0.35), new(snoutWide, snoutDeep * 0.35), snout.Width.Value),
-            new("snoutDepth", new(0, 0), new(0, snoutDeep), snout.Height.Value),
+            .. SnoutSize(snout),
         ];
+    }
+
+    private static IEnumerable<Dimension> SnoutSize(SnoutModel snout)
+    {
+        var (wide, deep) = (snout.Width.Mm / 2, snout.Height.Mm);
+        yield return new("snoutWidth", new(-wide, deep * 0.35), new(wide, deep * 0.35), snout.Width.Value);
+        yield return new("snoutDepth", new(0, 0), new(0, deep), snout.Height.Value);
     }
 
     private static IReadOnlyList<PointMm> Strap(HeadDrawing head, double rear, double depthRear) =>

@@ -10,6 +10,7 @@ public static class FitSvg
     private const double MarginMm = 12;
     private const double TextMm = 5;
     private static readonly XNamespace Svg = "http://www.w3.org/2000/svg";
+    private const string Dark = "#1c1a18";
     private static readonly string[] Inks = ["#17352d", "#b26a00"];
 
     /// <summary>One muzzle, or two over each other, on the same head; side view with the section at the rear edge beside it.</summary>
@@ -24,7 +25,7 @@ public static class FitSvg
         var shown = fits[0].Question.Shown;
         var drawings = fits.Select(FitDrawing.Of).ToList();
         var head = drawings[0].Head;
-        var side = new XElement(Svg + "g", new XAttribute("id", "side"), head.Head.Append(head.Jaw).Select(s => Line(s.Points, s.Closed, Inks[0], 0.5, coatHex)));
+        var side = new XElement(Svg + "g", new XAttribute("id", "side"), head.Head.Prepend(head.Jaw).Select(s => Line(s.Points, s.Closed, Inks[0], 0.5, s.Name is "nose" or "eye" ? Dark : coatHex)));
         var section = new XElement(Svg + "g", Line(head.Section.Points, true, Inks[0], 0.5, coatHex));
         for (var i = 0; i < drawings.Count; i++)
         {
@@ -38,13 +39,20 @@ public static class FitSvg
             side.Add(Text(dimension.From.X, dimension.From.Y - 1.5, $"{Words(dimension.Name)} {dimension.Value.Show(shown)}", Inks[0]));
         }
 
+        // Of two over each other only the first bears its size, as in the side view.
+        foreach (var dimension in drawings[0].SectionDimensions.Where(d => d.Name.StartsWith("basket", StringComparison.Ordinal)))
+        {
+            section.Add(Line([dimension.From, dimension.To], false, Inks[0], 0.4, "none"));
+            section.Add(Text(dimension.From.X + 1.5, (dimension.From.Y + dimension.To.Y) / 2 - 1.5, dimension.Value.Show(shown), Inks[0]));
+        }
+
         var points = head.Head.Append(head.Jaw).Concat(drawings.SelectMany(d => d.Basket)).SelectMany(s => s.Points).ToList();
-        var across = drawings.SelectMany(d => d.BasketSection.Points).Concat(head.Section.Points).ToList();
+        var across = drawings.SelectMany(d => d.BasketSection.Points).Concat(head.Section.Points).Concat(drawings[0].SectionDimensions.SelectMany(d => new[] { d.From, d.To })).ToList();
         var (left, top) = (points.Min(p => p.X) - MarginMm, points.Min(p => p.Y) - MarginMm - fits.Count * (TextMm + 2));
         var sectionAt = points.Max(p => p.X) + MarginMm - across.Min(p => p.X);
         section.Add(new XAttribute("id", "section"), new XAttribute("transform", $"translate({N(sectionAt)} 0)"));
-        var (width, height) = (sectionAt + across.Max(p => p.X) + MarginMm - left, Math.Max(points.Max(p => p.Y), across.Max(p => p.Y)) + MarginMm - top);
-        var names = fits.Select((f, i) => Text(left + MarginMm, top + (i + 1) * (TextMm + 2), $"{f.Model.Name} {f.Size.Label}, opens {drawings[i].Gape.Degrees:0}°", Inks[i]));
+        var (width, height) = (sectionAt + across.Max(p => p.X) + 2 * MarginMm - left, Math.Max(points.Max(p => p.Y), across.Max(p => p.Y)) + MarginMm - top);
+        var names = fits.Select((f, i) => Text(left + MarginMm, top + (i + 1) * (TextMm + 2), $"{f.Model.Name} {f.Size.Label}{(f.Assessment is null ? "" : $", opens {drawings[i].Gape.Degrees:0}°")}", Inks[i]));
         var root = new XElement(
             Svg + "svg", new XAttribute("width", $"{N(width)}mm"), new XAttribute("height", $"{N(height)}mm"), new XAttribute("viewBox", $"{N(left)} {N(top)} {N(width)} {N(height)}"),
             new XElement(Svg + "title", title), names, side, section);
@@ -64,7 +72,8 @@ public static class FitSvg
     }
 
     private static XElement Text(double x, double y, string says, string ink) => new(
-        Svg + "text", new XAttribute("x", N(x)), new XAttribute("y", N(y)), new XAttribute("font-size", N(TextMm)), new XAttribute("font-family", "sans-serif"), new XAttribute("fill", ink), says);
+        Svg + "text", new XAttribute("x", N(x)), new XAttribute("y", N(y)), new XAttribute("font-size", N(TextMm)), new XAttribute("font-family", "sans-serif"), new XAttribute("fill", ink),
+        new XAttribute("stroke", "#ffffff"), new XAttribute("stroke-width", "1.4"), new XAttribute("stroke-linejoin", "round"), new XAttribute("paint-order", "stroke"), says);
 
     private static string N(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
 }

@@ -22,6 +22,25 @@ public sealed record TryOnCheck(string Id, string Asks, string Good, IReadOnlyLi
     }
 }
 
+/// <summary>What a try-on came to.</summary>
+/// <param name="FineShare">Share of all checks found fine, 0 to 1; what was not looked at is not fine.</param>
+/// <param name="Wrong">What was not right, in words; null when nothing was.</param>
+public sealed record TryOnFinding(double FineShare, string? Wrong)
+{
+    /// <summary>Sums up a try-on.</summary>
+    /// <param name="answers">By check: true for fine, false for not.</param>
+    /// <param name="symptoms">Ids of what was seen.</param>
+    public static TryOnFinding Of(IReadOnlyDictionary<string, bool> answers, IReadOnlyList<string> symptoms)
+    {
+        string[] wrong =
+        [
+            .. TryOnCheck.All.Where(c => answers.TryGetValue(c.Id, out var fine) && !fine)
+                .Select(c => Symptom.Find(c.Symptoms.FirstOrDefault(symptoms.Contains) ?? "")?.Says ?? $"“{c.Asks}” No"),
+        ];
+        return new TryOnFinding(TryOnCheck.All.Count(c => answers.GetValueOrDefault(c.Id)) / (double)TryOnCheck.All.Count, wrong.Length > 0 ? string.Join("; ", wrong) : null);
+    }
+}
+
 /// <summary>Something wrong, as seen on the dog.</summary>
 /// <param name="Id">Stable id.</param>
 /// <param name="Says">In the fitter's words.</param>

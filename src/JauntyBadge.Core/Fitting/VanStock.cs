@@ -30,16 +30,28 @@ public static class VanStock
     /// <summary>Sets looked at before the search for the best one gives up (House: a blink on a tablet).</summary>
     private const int MostLookedAt = 300_000;
 
+    /// <summary>Baskets that would fit a dog today: those that may be worn and are sure enough.</summary>
+    /// <param name="ranked">The catalogue as judged for the dog, with chances.</param>
+    /// <returns>All of them, and those to plan by: the ones whose shape is known, for of a chart of length and girth the width could not be checked; where there are none such, all.</returns>
+    public static (IReadOnlySet<string> All, IReadOnlySet<string> PlanBy) FitsToday(IReadOnlyList<RankedFit> ranked)
+    {
+        var sure = ranked.Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && f.Chance >= SureEnough.Value).Select(f => f.Size).ToList();
+        var all = sure.Select(s => s.Id).ToHashSet();
+        var known = sure.Where(s => !s.IsLengthAndGirthOnly).Select(s => s.Id).ToHashSet();
+        return (all, known.Count > 0 ? known : all);
+    }
+
     /// <summary>Plans for a number of sizes: exact where the search ends in time, else greedy with its bound.</summary>
     /// <param name="dogs">The dogs and what fits them.</param>
     /// <param name="sizes">How many sizes the van carries, 1 or more.</param>
+    /// <param name="preferred">Sizes in the order they are preferred where the choice makes no difference to the dogs; others come after.</param>
     /// <param name="lookedAt">How many sets the exact search may look at.</param>
     /// <remarks>Greedy covers at least 1 − 1/e of the best (Nemhauser, Wolsey &amp; Fisher 1978, recalled).</remarks>
     /// <exception cref="ArgumentOutOfRangeException">The number of sizes is under 1.</exception>
-    public static StockPlan Plan(IReadOnlyList<StockDog> dogs, int sizes, int lookedAt = MostLookedAt)
+    public static StockPlan Plan(IReadOnlyList<StockDog> dogs, int sizes, IReadOnlyList<string>? preferred = null, int lookedAt = MostLookedAt)
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(sizes, 1);
-        var columns = Columns(dogs);
+        var columns = Columns(dogs, preferred ?? []);
         var (chosen, exact, atMost) = Best(columns, dogs, sizes, lookedAt);
         var curve = new List<int>();
         for (var k = 1; k <= Math.Min(columns.Count, 20) && (curve.Count < 2 || curve[^1] > curve[^2]); k++)
@@ -53,11 +65,12 @@ public static class VanStock
     /// <summary>A size and the dogs it fits; of sizes that fit the same dogs, or fewer than another, only the best is kept.</summary>
     private sealed record Column(string SizeId, HashSet<int> Fits);
 
-    private static List<Column> Columns(IReadOnlyList<StockDog> dogs)
+    private static List<Column> Columns(IReadOnlyList<StockDog> dogs, IReadOnlyList<string> preferred)
     {
+        var place = preferred.Index().ToDictionary(p => p.Item, p => p.Index);
         var all = dogs.SelectMany((d, i) => d.Sizes.Select(s => (Size: s, Dog: i))).GroupBy(p => p.Size)
             .Select(g => new Column(g.Key, [.. g.Select(p => p.Dog)]))
-            .OrderByDescending(c => c.Fits.Sum(i => dogs[i].Count)).ThenBy(c => c.SizeId, StringComparer.Ordinal).ToList();
+            .OrderByDescending(c => c.Fits.Sum(i => dogs[i].Count)).ThenBy(c => place.GetValueOrDefault(c.SizeId, int.MaxValue)).ThenBy(c => c.SizeId, StringComparer.Ordinal).ToList();
         var kept = new List<Column>();
         foreach (var column in all)
         {
@@ -153,6 +166,8 @@ public static class VanStock
         {
             var next = left.OrderByDescending(c => Gain(c, dogs, covered)).ThenBy(c => c.SizeId, StringComparer.Ordinal).First();
             var adds = Gain(next, dogs, covered);
+            if (adds == 0)
+                break;
             have += adds;
             steps.Add(new StockStep(next.SizeId, adds, have));
             foreach (var dog in next.Fits)

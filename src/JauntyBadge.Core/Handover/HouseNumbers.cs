@@ -1,4 +1,5 @@
 using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
@@ -11,6 +12,7 @@ public static class HouseNumbers
     /// <summary>By room, in reading order.</summary>
     public static IReadOnlyList<(string Room, IReadOnlyList<IGrounded> Numbers)> All { get; } =
     [
+        ("Dogs", [Standing.ChoiceFills]),
         ("Measuring",
         [
             ReadingParser.Longest, .. ToolRules.All, Uncertainty.ThickCoat, Uncertainty.Coverage, Repeats.RepeatabilityFactor, StringMarks.ShortestString,

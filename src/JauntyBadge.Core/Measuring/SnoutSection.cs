@@ -42,17 +42,26 @@ public static class SnoutSection
         (Length.FromMillimeters(2 * Math.Sqrt(Math.Pow(height.Millimeters, 2) + Math.Pow(width.Millimeters, 2))), 2 * (height + width));
 
     /// <summary>Outline of the rounded box, centred on x = 0, top at y = 0, closed.</summary>
-    public static IReadOnlyList<PointMm> Outline(Length height, Length width)
+    public static IReadOnlyList<PointMm> Outline(Length height, Length width) => Rounded(height.Millimeters, width.Millimeters / 2, 0);
+
+    /// <summary>Outline of what lies all round the box at one distance and is so long: a curve at a distance d of a convex one is 2π·d longer (Steiner's formula).</summary>
+    /// <param name="height">Height of the box.</param>
+    /// <param name="width">Width of the box.</param>
+    /// <param name="girth">Length of the outline; shorter than the box's own it presses in, at most to where its corners are square.</param>
+    public static IReadOnlyList<PointMm> OutlineAround(Length height, Length width, Length girth) =>
+        Rounded(height.Millimeters, width.Millimeters / 2, (girth - Girth(height, width)).Millimeters / (2 * Math.PI));
+
+    private static IReadOnlyList<PointMm> Rounded(double h, double halfWidth, double distance)
     {
-        var (h, halfWidth) = (height.Millimeters, width.Millimeters / 2);
         var r = Share * Math.Min(h, 2 * halfWidth);
+        var reach = Math.Max(0, r + distance);
         (double X, double Y, double Start)[] corners = [(halfWidth - r, r, -90), (halfWidth - r, h - r, 0), (r - halfWidth, h - r, 90), (r - halfWidth, r, 180)];
         return
         [
             .. corners.SelectMany(c => Enumerable.Range(0, 7).Select(i =>
             {
                 var angle = (c.Start + 15 * i) * Math.PI / 180;
-                return new PointMm(c.X + r * Math.Cos(angle), c.Y + r * Math.Sin(angle));
+                return new PointMm(c.X + reach * Math.Cos(angle), c.Y + reach * Math.Sin(angle));
             })),
         ];
     }

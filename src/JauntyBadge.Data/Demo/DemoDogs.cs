@@ -101,7 +101,6 @@ internal sealed record DemoDog(
 
     private static DemoReading[] FitLine(string text) => [new(Measure.FitLineLength, null, text)];
 
-
     private static DogRow Dog(
         string name, string place, DateOnly? born, List<string> breeds, double kg, string coat, List<Purpose> purposes, Temperament temperament,
         List<Sensitivity>? sensitivities = null, BiteTier tier = BiteTier.None, string? notes = null) => new()

@@ -28,12 +28,17 @@ internal static class DemoFitting
 
         var admiral = Dog(db, "Admiral");
         db.Overrules.Add(new OverruleRow { DogId = admiral.Id, LineId = "tier2-sturdy", Note = "Only for the doorbell, five minutes at a time; soft will do.", At = now.AddDays(-20) });
-        if (db.Choices.Local.FirstOrDefault(c => c.DogId == Dog(db, "Otis").Id) is { } worn)
-        {
-            var seen = new TryOnRecord(
-                $"{worn.KeptFit.Model} {worn.KeptFit.Size.Label}", TryOnCheck.All.ToDictionary(c => c.Id, c => c.Id != "rub"), ["rubs-bridge"], worn.KeptFit.Strap, "A line on the bridge after five minutes; padded it.");
-            db.TryOns.Add(new TryOnRow { Id = Guid.NewGuid(), DogId = worn.DogId, SizeId = worn.SizeId, At = now.AddDays(-9), Record = TryOnRow.Write(seen) });
-        }
+        Try(db, "Admiral", now.AddDays(-8), wrong: [], [], "Sat as drawn; two fingers went under.");
+        Try(db, "Juno", now.AddDays(-30), wrong: [], [], null);
+        Try(db, "Otis", now.AddDays(-9), wrong: ["rub"], ["rubs-bridge"], "A line on the bridge after five minutes; padded it.");
+    }
+
+    /// <summary>The chosen muzzle tried on the dog, all fine but what is named.</summary>
+    private static void Try(PracticeDb db, string name, DateTime at, string[] wrong, string[] symptoms, string? note)
+    {
+        var worn = db.Choices.Local.First(c => c.DogId == Dog(db, name).Id);
+        var seen = new TryOnRecord($"{worn.KeptFit.Model} {worn.KeptFit.Size.Label}", TryOnCheck.All.ToDictionary(c => c.Id, c => !wrong.Contains(c.Id)), symptoms, worn.KeptFit.Strap, note);
+        db.TryOns.Add(new TryOnRow { Id = Guid.NewGuid(), DogId = worn.DogId, SizeId = worn.SizeId, At = at, Record = TryOnRow.Write(seen) });
     }
 
     private static DogRow Dog(PracticeDb db, string name) => db.Dogs.Local.First(d => d.Name == name);

@@ -1,5 +1,6 @@
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
@@ -19,12 +20,13 @@ namespace JauntyBadge.Server.Dogs;
 /// <param name="Sets">Its measuring sets, the oldest first; the last one is in hand.</param>
 /// <param name="ReadingRows">The readings of the set in hand, those set aside among them.</param>
 /// <param name="Choice">The muzzle in use.</param>
+/// <param name="LastTryOn">The last time it was tried on the dog since it was chosen.</param>
 /// <param name="LastMove">Where the plan stands.</param>
 /// <param name="OpenSession">A session begun and not ended.</param>
 /// <param name="LastTrained">The day of the last session.</param>
 public sealed record DogFile(
     DogRow Dog, BreedList Breeds, IReadOnlyDictionary<Measure, BreedRange> OwnRanges, IReadOnlyList<MeasuringSetRow> Sets,
-    IReadOnlyList<ReadingRow> ReadingRows, ChoiceRow? Choice, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained)
+    IReadOnlyList<ReadingRow> ReadingRows, ChoiceRow? Choice, TryOnRow? LastTryOn, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained)
 {
     private TrainingPlan? plan;
     private DogProfile? profile;
@@ -77,10 +79,11 @@ public sealed record DogFile(
 
     public Standing StandingOn(DateOnly today)
     {
+        var tried = LastTryOn is { Seen: var seen } ? TryOnFinding.Of(seen.Answers, seen.Symptoms) : null;
         var index = Position is { } at ? Plan.IndexOf(at.StepId) : Plan.Steps.Count;
         return new Standing(
             Profile.Purposes.Count > 0, Completeness.Share(Assessed.Measured, School), Assessed.Findings.Count(f => f.Severity == Severity.Check),
-            MeasureAgain(today) is [var why, ..] ? why : null, Choice is not null,
+            MeasureAgain(today) is [var why, ..] ? why : null, Choice is not null, tried?.FineShare ?? 0, tried?.Wrong,
             Plan.PassedShare(index, upToFirstFastening: true), Plan.PassedShare(index, upToFirstFastening: false),
             index < Plan.Steps.Count ? Plan.Steps[index].Step.Name : null,
             index < Plan.Steps.Count ? Plan.Steps[index].Step.TargetText(Position!.Target) : null, LastTrained, Position?.NotBefore, OpenSession is not null);
@@ -97,6 +100,7 @@ public sealed record DogFile(
         var inHand = sets.Select(g => g.Last().Id).ToList();
         var readings = (await db.Readings.AsNoTracking().Where(r => inHand.Contains(r.SetId) && r.RemovedAt == null).OrderBy(r => r.TakenAt).ToListAsync(cancel)).ToLookup(r => r.DogId);
         var choices = (await db.Choices.AsNoTracking().Where(c => ids.Contains(c.DogId) && c.WithdrawnAt == null).OrderBy(c => c.ChosenAt).ToListAsync(cancel)).ToLookup(c => c.DogId);
+        var tries = (await db.TryOns.AsNoTracking().Where(t => ids.Contains(t.DogId) && t.RemovedAt == null).OrderBy(t => t.At).ToListAsync(cancel)).ToLookup(t => t.DogId);
         var lastMoves = db.PlanMoves.Where(m => ids.Contains(m.DogId)).GroupBy(m => m.DogId).Select(g => g.Max(m => m.Id));
         var moves = await db.PlanMoves.AsNoTracking().Where(m => lastMoves.Contains(m.Id)).ToDictionaryAsync(m => m.DogId, cancel);
         var open = await db.Sessions.AsNoTracking().Where(s => ids.Contains(s.DogId) && s.EndedAt == null).ToDictionaryAsync(s => s.DogId, cancel);
@@ -105,7 +109,7 @@ public sealed record DogFile(
         return
         [
             .. dogs.Select(d => new DogFile(
-                d, breeds, ranges.For(d), [.. sets[d.Id]], [.. readings[d.Id]], choices[d.Id].LastOrDefault(), moves.GetValueOrDefault(d.Id),
+                d, breeds, ranges.For(d), [.. sets[d.Id]], [.. readings[d.Id]], choices[d.Id].LastOrDefault(), LastTry(choices[d.Id].LastOrDefault(), tries[d.Id]), moves.GetValueOrDefault(d.Id),
                 open.GetValueOrDefault(d.Id), trained.TryGetValue(d.Id, out var day) ? day : null)),
         ];
     }
@@ -113,6 +117,8 @@ public sealed record DogFile(
     /// <summary>Loads one dog's file, or a 404.</summary>
     public static async Task<DogFile> LoadAsync(PracticeDb db, Guid id, CancellationToken cancel) =>
         (await LoadAsync(db, db.Dogs.Where(d => d.Id == id), cancel)).SingleOrDefault() ?? throw Shared.Refusal.NotFound("No dog has this id.");
+
+    private static TryOnRow? LastTry(ChoiceRow? choice, IEnumerable<TryOnRow> tries) => tries.LastOrDefault(t => t.SizeId == choice?.SizeId && t.At >= choice.ChosenAt);
 
     private PlanPosition? InPlan(string stepId, PlanMoveRow move)
     {

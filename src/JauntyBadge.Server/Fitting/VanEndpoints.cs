@@ -44,7 +44,23 @@ public sealed record ExpectedDogDto(
 /// <summary>The same, as entered.</summary>
 public sealed record ExpectedDogEntry(
     string? Name = null, int? Count = null, HeadShape? HeadShape = null, double? EyeMm = null, double? GirthMm = null, double? WidthMm = null, double? NeckMm = null,
-    BiteTier? BiteTier = null, IReadOnlyList<Purpose>? Purposes = null);
+    BiteTier? BiteTier = null, IReadOnlyList<Purpose>? Purposes = null)
+{
+    /// <summary>Writes what was entered onto a row.</summary>
+    public ExpectedDogRow Onto(ExpectedDogRow row)
+    {
+        row.Name = Name!.Trim();
+        row.Count = Count!.Value;
+        row.HeadShape = HeadShape!.Value;
+        row.EyeMm = EyeMm!.Value;
+        row.GirthMm = GirthMm;
+        row.WidthMm = WidthMm;
+        row.NeckMm = NeckMm;
+        row.BiteTier = BiteTier ?? Core.Dogs.BiteTier.None;
+        row.Purposes = [.. (Purposes ?? []).Distinct()];
+        return row;
+    }
+}
 
 public sealed class ExpectedDogEntryValidator : AbstractValidator<ExpectedDogEntry>
 {
@@ -72,6 +88,7 @@ internal static class VanEndpoints
         van.MapGet("/", PlanAsync).WithName("van").WithSummary("What is in the van, and which sizes to carry so that the most dogs get a fit today.");
         van.MapPut("/{sizeId}", CountAsync).WithName("setVanCount").WithSummary("Set how many of a size lie in the van.");
         van.MapPost("/expected", ExpectAsync).WithName("expectDogs").WithSummary("Add dogs the practice expects.");
+        van.MapPut("/expected/{expectedId:guid}", AmendAsync).WithName("amendExpected").WithSummary("Correct dogs the practice expects.");
         van.MapDelete("/expected/{expectedId:guid}", UnexpectAsync).WithName("unexpectDogs").WithSummary("Take expected dogs out.");
     }
 
@@ -87,30 +104,34 @@ internal static class VanEndpoints
         var awaited = await db.ExpectedDogs.AsNoTracking().OrderBy(d => d.Name).ToListAsync(cancel);
         var today = clock.Today();
 
-        List<(Guid Id, string Name, int Count, bool Expected, HashSet<string> Fits)> dogs = [];
+        List<(Guid Id, string Name, int Count, bool Expected, IReadOnlySet<string> Fits, IReadOnlySet<string> PlanBy)> dogs = [];
+        void Add(Guid id, string name, int count, bool isExpected, FitQuestion question)
+        {
+            var (fits, planBy) = VanStock.FitsToday(Ranking.Rank(muzzles.All, question));
+            dogs.Add((id, name, count, isExpected, fits, planBy));
+        }
+
         foreach (var file in files.Where(f => f.Snout is not null))
         {
             var fit = new FitFile(file, muzzles, settings, overruled[file.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), van, today);
-            dogs.Add((file.Dog.Id, file.Dog.Name, 1, false, FitsToday(muzzles, fit.Question(new FitQuery().Read())!)));
+            Add(file.Dog.Id, file.Dog.Name, 1, false, fit.Question(new FitQuery().Read())!);
         }
 
         foreach (var dog in expected ? awaited : [])
-            dogs.Add((dog.Id, dog.Name, dog.Count, true, FitsToday(muzzles, Question(dog, settings))));
-        var stock = dogs.Select(d => new StockDog(d.Id.ToString(), d.Count, d.Fits)).ToList();
-        var plan = VanStock.Plan(stock, sizes);
+            Add(dog.Id, dog.Name, dog.Count, true, Question(dog, settings));
+        var stock = dogs.Select(d => new StockDog(d.Id.ToString(), d.Count, d.PlanBy)).ToList();
+        // Where it makes no difference to the dogs: what is in the van already, then what costs less.
+        var preferred = muzzles.All.SelectMany(m => m.Sizes).OrderByDescending(s => van.ContainsKey(s.Id)).ThenBy(s => s.Price ?? decimal.MaxValue).Select(s => s.Id).ToList();
+        var plan = VanStock.Plan(stock, sizes, preferred);
         var chosen = plan.Steps.Select(s => s.SizeId).ToList();
         string Words(string sizeId) => muzzles.FindSize(sizeId) is { } found ? $"{found.Model.Name} {found.Size.Label}" : sizeId;
         return new VanPlanDto(
-            sizes, [.. plan.Steps.Select(s => new VanStepDto(s.SizeId, Words(s.SizeId), muzzles.FindSize(s.SizeId)?.Size.Price, s.Adds, s.Covered, [.. dogs.Where(d => d.Fits.Contains(s.SizeId)).Select(d => d.Name)]))],
+            sizes, [.. plan.Steps.Select(s => new VanStepDto(s.SizeId, Words(s.SizeId), muzzles.FindSize(s.SizeId)?.Size.Price, s.Adds, s.Covered, [.. dogs.Where(d => d.PlanBy.Contains(s.SizeId)).Select(d => d.Name)]))],
             plan.Covered, plan.Coverable, dogs.Sum(d => d.Count), plan.IsExact, plan.AtMost, plan.Curve, dogs.Where(d => d.Fits.Any(van.ContainsKey)).Sum(d => d.Count),
             [.. van.OrderBy(v => Words(v.Key), StringComparer.OrdinalIgnoreCase).Select(v => new VanSizeDto(v.Key, Words(v.Key), v.Value, dogs.Where(d => d.Fits.Contains(v.Key)).Sum(d => d.Count)))],
-            [.. dogs.Select(d => new VanDogDto(d.Id, d.Name, d.Count, d.Expected, d.Fits.Count, chosen.Find(d.Fits.Contains) is { } from ? Words(from) : null, d.Fits.Any(van.ContainsKey)))],
+            [.. dogs.Select(d => new VanDogDto(d.Id, d.Name, d.Count, d.Expected, d.Fits.Count, chosen.Find(d.PlanBy.Contains) is { } from ? Words(from) : null, d.Fits.Any(van.ContainsKey)))],
             [.. files.Where(f => f.Snout is null).Select(f => f.Dog.Name)], [.. awaited.Select(ExpectedDogDto.Of)]);
     }
-
-    /// <summary>Sizes that may be worn and are sure enough to be carried for this dog.</summary>
-    private static HashSet<string> FitsToday(MuzzleList muzzles, FitQuestion question) =>
-        [.. Ranking.Rank(muzzles.All, question).Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && f.Chance >= VanStock.SureEnough.Value).Select(f => f.Size.Id)];
 
     /// <summary>An expected dog has no readings of its own: what was entered is taken as read once with a soft tape.</summary>
     private static FitQuestion Question(ExpectedDogRow dog, FitSettingsRow settings)
@@ -146,20 +167,15 @@ internal static class VanEndpoints
 
     private static async Task<ExpectedDogDto> ExpectAsync(ExpectedDogEntry entry, PracticeDb db, CancellationToken cancel)
     {
-        var row = new ExpectedDogRow
-        {
-            Id = Guid.NewGuid(),
-            Name = entry.Name!.Trim(),
-            Count = entry.Count!.Value,
-            HeadShape = entry.HeadShape!.Value,
-            EyeMm = entry.EyeMm!.Value,
-            GirthMm = entry.GirthMm,
-            WidthMm = entry.WidthMm,
-            NeckMm = entry.NeckMm,
-            BiteTier = entry.BiteTier ?? BiteTier.None,
-            Purposes = [.. (entry.Purposes ?? []).Distinct()],
-        };
+        var row = entry.Onto(new ExpectedDogRow { Id = Guid.NewGuid(), Name = "" });
         db.ExpectedDogs.Add(row);
+        await db.SaveChangesAsync(cancel);
+        return ExpectedDogDto.Of(row);
+    }
+
+    private static async Task<ExpectedDogDto> AmendAsync(Guid expectedId, ExpectedDogEntry entry, PracticeDb db, CancellationToken cancel)
+    {
+        var row = entry.Onto(await db.ExpectedDogs.FindAsync([expectedId], cancel) ?? throw Refusal.NotFound("No expected dogs have this id."));
         await db.SaveChangesAsync(cancel);
         return ExpectedDogDto.Of(row);
     }

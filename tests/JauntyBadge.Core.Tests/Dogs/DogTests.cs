@@ -92,41 +92,4 @@ public class DogTests
         Assert.True(pup.IsGrowing(Today));
         Assert.False((pup with { Breeds = [BreedList.Shipped.Find("pug")!] }).IsGrowing(Today));
     }
-
-    private static Standing At(double measured = 1, int retake = 0, bool chosen = true, string? step = "Touch it", DateOnly? notBefore = null, bool open = false, bool purpose = true, string? again = null) =>
-        new(purpose, measured, retake, again, chosen, 0.4, 0, step, "5 times", Today.AddDays(-1), notBefore, open);
-
-    public static TheoryData<Standing, NextKind> NextThings => new()
-    {
-        { At(open: true, measured: 0, chosen: false), NextKind.Session },
-        { At(purpose: false), NextKind.Dog },
-        { At(measured: 0, chosen: false), NextKind.Measure },
-        { At(measured: 0.5, chosen: false), NextKind.Measure },
-        { At(retake: 1, chosen: false), NextKind.Measure },
-        { At(again: "It has grown."), NextKind.Measure },
-        { At(open: true, again: "It has grown."), NextKind.Session },
-        { At(chosen: false), NextKind.Fit },
-        { At(), NextKind.Session },
-        { At(notBefore: Today.AddDays(1)), NextKind.Rest },
-        { At(notBefore: Today), NextKind.Session },
-        { At(step: null), NextKind.Rest },
-    };
-
-    [Theory]
-    [MemberData(nameof(NextThings))]
-    public void One_thing_is_next(Standing standing, NextKind kind)
-    {
-        var next = standing.Next(Today);
-        Assert.Equal(kind, next.Kind);
-        Assert.NotEmpty(next.Title);
-        Assert.Equal(4, standing.Badge.Count);
-    }
-
-    [Theory]
-    [InlineData(null, "Target: 5 times. First session.")]
-    [InlineData(0, "Target: 5 times. Trained today.")]
-    [InlineData(1, "Target: 5 times. Last trained yesterday.")]
-    [InlineData(4, "Target: 5 times. Last trained 4 days ago.")]
-    public void A_session_due_says_the_target_and_the_last_time(int? daysAgo, string detail) =>
-        Assert.Equal(detail, (At() with { LastTrained = daysAgo is { } days ? Today.AddDays(-days) : null }).Next(Today).Detail);
 }

@@ -3,6 +3,7 @@ using FsCheck.Xunit;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using NetTopologySuite.Geometries;
 using UnitsNet;
 using static JauntyBadge.Core.Tests.Heads;
 
@@ -195,7 +196,39 @@ public class TryOnAndOrderTests
         var drawing = FitDrawing.Of(sleeve);
         Assert.Equal(98 - sleeve.Size.LengthMm, drawing.Dimensions.Single().Value.Millimeters, 6);
         Assert.Equal(sleeve.Size.LengthMm, drawing.Basket.Single(s => s.Name == "wall").Points.Max(p => p.X), 9);
+        Assert.Equal(sleeve.Size.GirthRange()!.Value.High.Millimeters, Around(drawing.BasketSection.Points), 0.5);
+        Assert.Equal(["snoutWidth", "snoutDepth"], drawing.SectionDimensions.Select(d => d.Name));
     }
+
+    [Fact]
+    public void A_try_on_sums_up_to_what_was_fine_and_what_was_not()
+    {
+        var all = TryOnCheck.All.ToDictionary(c => c.Id, _ => true);
+        Assert.Equal(new TryOnFinding(1, null), TryOnFinding.Of(all, []));
+        Assert.Equal(new TryOnFinding(2 / 12.0, null), TryOnFinding.Of(new Dictionary<string, bool> { ["nose"] = true, ["chin"] = true }, []));
+
+        // A No is said by what was seen, or by the question when nothing was picked; a symptom without a No counts for nothing.
+        all["sight"] = all["paw"] = false;
+        Assert.Equal(new TryOnFinding(10 / 12.0, "Rides into the eyes; “Can it not be pawed off?” No"), TryOnFinding.Of(all, ["rides-into-eyes", "strap-tight"]));
+    }
+
+    /// <summary>NetTopologySuite's buffer of the box, and the outline's own perimeter, are second and third ways to the length all round.</summary>
+    [Theory]
+    [InlineData(80, 73, 300)]
+    [InlineData(52, 60, 215)]
+    [InlineData(38, 35, 150)]
+    public void What_lies_all_round_a_snout_is_as_long_as_it_should_be(double height, double width, double girth)
+    {
+        var outline = SnoutSection.OutlineAround(Mm(height), Mm(width), Mm(girth));
+        Assert.Equal(girth, Around(outline), 0.005 * girth);
+        Coordinate[] box = [.. SnoutSection.Outline(Mm(height), Mm(width)).Select(p => new Coordinate(p.X, p.Y))];
+        var distance = (girth - SnoutSection.Girth(Mm(height), Mm(width)).Millimeters) / (2 * Math.PI);
+        var buffered = new Polygon(new LinearRing([.. box, box[0]])).Buffer(distance, 32);
+        Assert.All(outline, p => Assert.Equal(0, buffered.Boundary.Distance(new Point(p.X, p.Y)), 0.1));
+    }
+
+    private static double Around(IReadOnlyList<PointMm> points) =>
+        points.Zip([.. points.Skip(1), points[0]], (a, b) => Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2))).Sum();
 
     /// <summary>Of two that are as sure, the one whose shape is known comes first, whatever the weights say.</summary>
     [Fact]

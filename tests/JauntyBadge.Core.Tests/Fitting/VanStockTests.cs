@@ -1,5 +1,7 @@
 using FsCheck.Xunit;
+using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
 
 namespace JauntyBadge.Core.Tests.Fitting;
 
@@ -34,7 +36,7 @@ public class VanStockTests
         var (n, m, take) = (1 + dogs % 14, 1 + sizes % 10, 1 + k % 5);
         var all = Dogs(seed, n, m, 0.1 + density % 50 / 100.0, several);
         var plan = VanStock.Plan(all, take);
-        return plan.IsExact && plan.Covered == Exhaustive(all, m, take) && plan.AtMost == plan.Covered && plan.Steps.Count <= take;
+        return plan.IsExact && plan.Covered == Exhaustive(all, m, take) && plan.AtMost == plan.Covered && plan.Steps.Count <= take && plan.Steps.All(s => s.Adds > 0);
     }
 
     /// <summary>Greedy covers at least 1 − 1/e of the best (Nemhauser, Wolsey and Fisher 1978, recalled), and the best is within its bound.</summary>
@@ -64,5 +66,34 @@ public class VanStockTests
         var plan = VanStock.Plan([new StockDog("a", 1, new HashSet<string> { "x" }), new StockDog("b", 3, new HashSet<string>())], 2);
         Assert.Equal((1, 1, 1), (plan.Covered, plan.Coverable, plan.Steps.Count));
         Assert.Throws<ArgumentOutOfRangeException>(() => VanStock.Plan([], 0));
+    }
+
+    [Theory]
+    [InlineData(new string[0], "a")]
+    [InlineData(new[] { "c", "b" }, "c")]
+    [InlineData(new[] { "worse", "b" }, "b")]
+    public void Where_it_makes_no_difference_the_preferred_size_is_carried(string[] preferred, string carried)
+    {
+        StockDog[] dogs = [new("one", 1, new HashSet<string> { "a", "b", "c", "worse" }), new("two", 1, new HashSet<string> { "a", "b", "c" })];
+        Assert.Equal([carried], VanStock.Plan(dogs, 2, preferred).Steps.Select(s => s.SizeId));
+    }
+
+    /// <summary>A chart of length and girth counts only where nothing of known shape is sure: its width cannot be checked.</summary>
+    [Fact]
+    public void The_van_is_planned_by_known_shapes_where_there_are_any()
+    {
+        var head = SnoutModel.From(Heads.Medium(98, 80, 73));
+        var dog = new DogProfile { Name = "Bracken", HeadShapeSeen = HeadShape.Medium, Purposes = [Purpose.Walks] };
+        var question = new FitQuestion(head, MuzzleBrief.For(dog, new()), FitRules.Finger.Value) { Draws = Heads.Draws(head, 200) };
+        var lantern = Catalogue.Shipped.Single(m => m.Id == "lantern");
+        var chart = lantern with { Id = "barge", Name = "Barge", Sizes = [new("barge-2", "2", 98, 400, 560, 100, OpeningGirthMm: head.Girth.Mm + 110)] };
+        var (all, planBy) = VanStock.FitsToday(Ranking.Rank([.. Catalogue.Shipped, chart], question));
+        Assert.Contains("barge-2", all);
+        Assert.DoesNotContain("barge-2", planBy);
+        Assert.NotEmpty(planBy);
+        Assert.ProperSuperset(planBy.ToHashSet(), all.ToHashSet());
+
+        var only = VanStock.FitsToday(Ranking.Rank([chart], question));
+        Assert.Equal(["barge-2"], only.PlanBy);
     }
 }

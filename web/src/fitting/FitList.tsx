@@ -57,6 +57,8 @@ export function FitList({
     />
   );
   const nothing = of('fits').length === 0;
+  const worn = of('fits').filter((f) => f.type === 'basket');
+  const watched = of('fits').filter((f) => f.type !== 'basket');
   return (
     <Box as="section" aria-label="Muzzles, ranked">
       <FilterBar filters={filters} left={fits.filteredOut} onFilter={onFilter} />
@@ -80,8 +82,18 @@ export function FitList({
             </Text>
           ) : group === 'near' && !nothing ? (
             <Folded says="What would save them">{() => <ul>{of(group).map(row)}</ul>}</Folded>
-          ) : (
+          ) : group === 'near' ? (
             <ul>{of(group).map(row)}</ul>
+          ) : (
+            <>
+              <ul>{worn.map(row)}</ul>
+              {watched.length > 0 && (
+                <Text fontSize="xs" color="fg.muted" mt="2">
+                  sleeves and covers, after any basket: for watched minutes only
+                </Text>
+              )}
+              <ul>{watched.map(row)}</ul>
+            </>
           )}
         </Box>
       ))}

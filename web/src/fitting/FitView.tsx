@@ -12,6 +12,8 @@ type Drawing = Schemas['FitDrawingDto'];
 const WIDEST = 60;
 /** Label height as a share of the drawing's width: readable on a phone. */
 const LABEL_SHARE = 0.034;
+/** Room a label takes, in its heights. */
+const LABEL_WIDTH = 7;
 const labels: Record<string, string> = { noseRoom: 'nose', eyeRoom: 'eye', chinRoom: 'chin' };
 
 /** A muzzle over the snout, to scale, with the rooms dimensioned and a jaw that opens; another may be laid over it. */
@@ -88,6 +90,11 @@ export function FitView({
           {!compact && <Sections drawing={drawing} over={over} coat={coat} />}
         </Flex>
       )}
+      {gapeClass === null && !compact && (
+        <Flex justify="end">
+          <Sections drawing={drawing} over={over} coat={coat} />
+        </Flex>
+      )}
     </Box>
   );
 }
@@ -113,6 +120,12 @@ function Side({
   const points = [...drawing.head.head, ...drawing.basket, ...(over?.basket ?? [])].flatMap((s) => s.points);
   const box = viewBoxOf(points, 10);
   const font = box.width * LABEL_SHARE;
+  const middle = (name: string) => {
+    const found = drawing.dimensions.find((d) => d.name === name);
+    return found && (found.from.x + found.to.x) / 2;
+  };
+  // On a short face the two labels would run into each other: the one before the nose goes a line up.
+  const crowded = (middle('eyeRoom') ?? Infinity) - (middle('noseRoom') ?? -Infinity) < LABEL_WIDTH * font;
   const shown = (strokes: Schemas['Stroke'][]) =>
     strokes.filter((s) => (pushed ? s.name === 'shove' : s.name !== 'shove'));
   return (
@@ -131,7 +144,14 @@ function Side({
         drawing.dimensions
           .filter((d) => d.name !== 'chinRoom' || opened === 0)
           .map((d) => (
-            <DimensionLine key={d.name} dimension={d} says={labels[d.name] ?? d.name} font={font} unit={unit} />
+            <DimensionLine
+              key={d.name}
+              dimension={d}
+              says={labels[d.name] ?? d.name}
+              font={font}
+              unit={unit}
+              up={crowded && d.name === 'noseRoom' ? 1.2 * font : 0}
+            />
           ))}
     </chakra.svg>
   );
@@ -184,18 +204,21 @@ function DimensionLine({
   says,
   font,
   unit,
+  up,
 }: {
   dimension: Schemas['DimensionDto'];
   says: string;
   font: number;
   unit: Unit;
+  /** How far above its usual place the label goes. */
+  up: number;
 }) {
   const { from, to, mm } = dimension;
   const upright = from.x === to.x;
   const tick = font * 0.45;
   const at = upright
     ? { x: from.x - font * 0.5, y: (from.y + to.y) / 2 + font * 0.3 }
-    : { x: (from.x + to.x) / 2, y: from.y - font * 0.6 };
+    : { x: (from.x + to.x) / 2, y: from.y - font * 0.6 - up };
   const ends = upright
     ? [from, to].map((p) => `M${p.x - tick} ${p.y}h${2 * tick}`)
     : [from, to].map((p) => `M${p.x} ${p.y - tick}v${2 * tick}`);
@@ -248,7 +271,7 @@ function Sections({ drawing, over, coat }: { drawing: Drawing; over?: Drawing | 
       <chakra.svg
         viewBox={`${box.x} ${box.y} ${box.width + room} ${box.height}`}
         role="img"
-        aria-label="Section at the rear edge: snout inside the basket"
+        aria-label="Section at the rear edge: the snout inside the muzzle"
         height="11rem"
         width="13rem"
         color="fg"
@@ -296,6 +319,7 @@ function Sections({ drawing, over, coat }: { drawing: Drawing; over?: Drawing | 
       </chakra.svg>
       <Text fontSize="sm" color="fg.muted" textAlign="center">
         snout {snout.map((d) => lengthText(d.mm, unit, false)).join(' × ')} {unit}
+        {basket.length === 0 && ', in it at its widest'}
       </Text>
     </Box>
   );

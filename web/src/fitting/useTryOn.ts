@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useDogChanged } from '../dogs/useDog';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
 import { complain, notify } from '../shared/notices';
 import type { Unit } from '../shared/units';
@@ -39,7 +40,8 @@ export const useTryOns = (dogId: string) =>
 /** Keeps a try-on, with a picture if there is one, and takes it out again. */
 export function useKeepTryOn(dogId: string) {
   const queries = useQueryClient();
-  const done = () => queries.invalidateQueries({ queryKey: key(dogId) });
+  const changed = useDogChanged();
+  const done = () => Promise.all([queries.invalidateQueries({ queryKey: key(dogId) }), changed(dogId)]);
   const path = (tryOnId: string) => ({ params: { path: { id: dogId, tryOnId } } });
   const remove = async (tryOnId: string) => {
     try {

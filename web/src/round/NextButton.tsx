@@ -7,6 +7,7 @@ const rooms: Record<Exclude<Schemas['NextKind'], 'session'>, { path: string; doe
   dog: { path: '', does: 'Open' },
   measure: { path: '/measure', does: 'Measure' },
   fit: { path: '/fit', does: 'Fit' },
+  tryOn: { path: '/fit/try', does: 'Try on' },
   rest: { path: '/plan', does: 'See the plan' },
 };
 

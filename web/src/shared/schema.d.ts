@@ -1131,7 +1131,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        /** Correct dogs the practice expects. */
+        put: operations["amendExpected"];
         post?: never;
         /** Take expected dogs out. */
         delete: operations["unexpectDogs"];
@@ -2527,7 +2528,7 @@ export interface components {
          * @description Which room the next thing is done in.
          * @enum {string}
          */
-        NextKind: "dog" | "measure" | "fit" | "session" | "rest";
+        NextKind: "dog" | "measure" | "fit" | "tryOn" | "session" | "rest";
         /** @description What to do next, as a short title and one sentence. */
         NextThing: {
             kind: components["schemas"]["NextKind"];
@@ -6846,6 +6847,50 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExpectedDogEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExpectedDogDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    amendExpected: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                expectedId: string;
+            };
             cookie?: never;
         };
         requestBody: {

@@ -27,6 +27,8 @@ export function useEditVan() {
     }
   };
   const expect = (body: Schemas['ExpectedDogEntry']) => ask(api.POST('/api/van/expected', { body })).then(done);
+  const amend = (expectedId: string, body: Schemas['ExpectedDogEntry']) =>
+    ask(api.PUT('/api/van/expected/{expectedId}', { params: { path: { expectedId } }, body })).then(done);
   const unexpect = async (dog: Schemas['ExpectedDogDto']) => {
     try {
       await ask(api.DELETE('/api/van/expected/{expectedId}', { params: { path: { expectedId: dog.id } } }));
@@ -36,5 +38,5 @@ export function useEditVan() {
       complain(words(error));
     }
   };
-  return { setCount, expect, unexpect };
+  return { setCount, expect, amend, unexpect };
 }
