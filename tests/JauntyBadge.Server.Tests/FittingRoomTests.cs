@@ -272,6 +272,7 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
         var bad = await server.PostAsync($"{dog}/try-ons", new { sizeId = "withy-6", answers = new { sight = false, paw = false, nose = true }, symptoms = new[] { "rides-into-eyes" } });
         var wrong = await Stands();
         Assert.Equal((0.5 + 0.5 / 12, "tryOn"), (wrong.Filled, wrong.Next));
+        Assert.Equal("Rides into the eyes; “Can it not be pawed off?” No", (await server.GetAsync(dog))["tried"]!["wrong"]!.GetValue<string>());
         Assert.StartsWith("Rides into the eyes; “Can it not be pawed off?” No.", wrong.Detail, StringComparison.Ordinal);
         await server.SendAsync(HttpMethod.Delete, $"{dog}/try-ons/{bad["id"]}");
         Assert.Equal(0.5, (await Stands()).Filled);
@@ -285,6 +286,7 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
         server.Clock.Advance(TimeSpan.FromHours(1));
         await server.PostAsync($"{dog}/choice", new { sizeId = "withy-6", note = "A new one of the same." });
         Assert.Equal(0.5, (await Stands()).Filled);
+        Assert.Null((await server.GetAsync(dog))["tried"]);
     }
 
     [Fact]

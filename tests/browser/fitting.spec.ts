@@ -227,6 +227,11 @@ test.describe('with a wrong number', () => {
     await asked.getByRole('button', { name: 'Put one in' }).click();
     await expect(page.getByRole('region', { name: 'In the van now' })).toContainText(muzzle);
     await expect(steps.filter({ hasText: muzzle })).toContainText('1 in the van');
+    const count = page.getByRole('spinbutton', { name: `How many ${muzzle}`, exact: true });
+    await count.fill('');
+    await count.pressSequentially('12');
+    await expect(steps.filter({ hasText: muzzle })).toContainText('12 in the van');
+    await expect(count).toHaveValue('12');
     await page.getByRole('button', { name: 'Correct: tall lurchers' }).click();
     await page.getByRole('textbox', { name: 'How many' }).fill('0');
     await page.getByRole('button', { name: 'Save' }).click();

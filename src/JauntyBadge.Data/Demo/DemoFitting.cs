@@ -28,8 +28,8 @@ internal static class DemoFitting
 
         var admiral = Dog(db, "Admiral");
         db.Overrules.Add(new OverruleRow { DogId = admiral.Id, LineId = "tier2-sturdy", Note = "Only for the doorbell, five minutes at a time; soft will do.", At = now.AddDays(-20) });
-        Try(db, "Admiral", now.AddDays(-8), wrong: [], [], "Sat as drawn; two fingers went under.");
-        Try(db, "Juno", now.AddDays(-30), wrong: [], [], null);
+        Try(db, "Admiral", now.AddDays(-2), wrong: [], [], "Sat as drawn; two fingers went under.");
+        Try(db, "Juno", now.AddDays(-5), wrong: [], [], null);
         Try(db, "Otis", now.AddDays(-9), wrong: ["rub"], ["rubs-bridge"], "A line on the bridge after five minutes; padded it.");
     }
 

@@ -74,7 +74,7 @@ public sealed record BadgeDto(double Measured, double Fitted, double Conditioned
 /// <summary>A dog with where it stands, for headers and lists.</summary>
 public sealed record DogCardDto(
     DogDto Dog, BadgeDto Badge, NextThing Next, string Breeds, string? Age, HeadShapeChoice HeadShape, string CoatHex, IReadOnlyList<Stroke> Portrait,
-    IReadOnlyList<string> Cautions, ChoiceDto? Choice, Guid? OpenSessionId)
+    IReadOnlyList<string> Cautions, ChoiceDto? Choice, TriedDto? Tried, Guid? OpenSessionId)
 {
     public static DogCardDto Of(DogFile file, DateOnly today)
     {
@@ -90,7 +90,7 @@ public sealed record DogCardDto(
             file.Profile.HeadShape,
             CoatColour.Find(file.Dog.CoatId)?.Hex ?? CoatColour.UnknownHex,
             [head.Jaw, .. head.Head], file.Profile.Cautions(today),
-            file.Choice is { } choice ? ChoiceDto.Of(choice) : null, file.OpenSession?.Id);
+            file.Choice is { } choice ? ChoiceDto.Of(choice) : null, TriedDto.Of(file), file.OpenSession?.Id);
     }
 }
 
@@ -98,4 +98,13 @@ public sealed record DogCardDto(
 public sealed record ChoiceDto(Guid Id, DateTime ChosenAt, string SizeId, KeptFit Kept)
 {
     public static ChoiceDto Of(ChoiceRow row) => new(row.Id, row.ChosenAt, row.SizeId, row.KeptFit);
+}
+
+/// <summary>How the muzzle in use did on the dog when it was last tried.</summary>
+/// <param name="FineShare">Share of the checks found fine, 0 to 1.</param>
+/// <param name="Wrong">What was not right; null when nothing was.</param>
+/// <param name="Strap">The setting it was fastened at.</param>
+public sealed record TriedDto(DateTime At, double FineShare, string? Wrong, KeptStrap? Strap)
+{
+    public static TriedDto? Of(DogFile file) => file is { LastTryOn: { } row, Tried: { } found } ? new(row.At, found.FineShare, found.Wrong, row.Seen.Strap) : null;
 }

@@ -77,13 +77,15 @@ public sealed record DogFile(
         { StepId: { } step } move => InPlan(step, move),
     };
 
+    /// <summary>What the last try-on came to; null when there was none.</summary>
+    public TryOnFinding? Tried => LastTryOn is { Seen: var seen } ? TryOnFinding.Of(seen.Answers, seen.Symptoms) : null;
+
     public Standing StandingOn(DateOnly today)
     {
-        var tried = LastTryOn is { Seen: var seen } ? TryOnFinding.Of(seen.Answers, seen.Symptoms) : null;
         var index = Position is { } at ? Plan.IndexOf(at.StepId) : Plan.Steps.Count;
         return new Standing(
             Profile.Purposes.Count > 0, Completeness.Share(Assessed.Measured, School), Assessed.Findings.Count(f => f.Severity == Severity.Check),
-            MeasureAgain(today) is [var why, ..] ? why : null, Choice is not null, tried?.FineShare ?? 0, tried?.Wrong,
+            MeasureAgain(today) is [var why, ..] ? why : null, Choice is not null, Tried?.FineShare ?? 0, Tried?.Wrong,
             Plan.PassedShare(index, upToFirstFastening: true), Plan.PassedShare(index, upToFirstFastening: false),
             index < Plan.Steps.Count ? Plan.Steps[index].Step.Name : null,
             index < Plan.Steps.Count ? Plan.Steps[index].Step.TargetText(Position!.Target) : null, LastTrained, Position?.NotBefore, OpenSession is not null);

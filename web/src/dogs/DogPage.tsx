@@ -2,6 +2,7 @@ import { Box, Button, Flex, Heading, Table, Text } from '@chakra-ui/react';
 import { NextButton } from '../round/NextButton';
 import { SessionRecord } from '../conditioning/SessionRecord';
 import type { Schemas } from '../shared/api';
+import { strapText } from '../fitting/strap';
 import { Cautions } from '../shared/Cautions';
 import { useUnit, lengthText } from '../shared/units';
 import { verdictWords } from '../shared/words';
@@ -19,7 +20,7 @@ export function DogPage() {
         <NextButton card={card} />
       </Box>
       <Editor key={card.dog.id} dog={card.dog} />
-      {card.choice && <Chosen choice={card.choice} />}
+      {card.choice && <Chosen choice={card.choice} tried={card.tried} />}
       <SessionRecord dogId={card.dog.id} />
       <Cautions cautions={card.cautions} />
     </Flex>
@@ -95,9 +96,12 @@ function Conflict({
   );
 }
 
-function Chosen({ choice }: { choice: Schemas['ChoiceDto'] }) {
+function Chosen({ choice, tried }: { choice: Schemas['ChoiceDto']; tried: Schemas['DogCardDto']['tried'] }) {
   const { unit } = useUnit();
   const { kept } = choice;
+  const strap = tried?.strap ?? kept.strap;
+  const day = (at: string) =>
+    new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
   return (
     <Box as="section">
       <Heading as="h2" size="lg">
@@ -108,12 +112,22 @@ function Chosen({ choice }: { choice: Schemas['ChoiceDto'] }) {
           {kept.model} {kept.size.label}
         </b>{' '}
         by {kept.maker}, {verdictWords[kept.verdict].toLowerCase()}
-        {kept.neckLoopMm ? `, neck loop ${lengthText(kept.neckLoopMm, unit)}` : ''}
       </Text>
-      <Text color="fg.muted" fontSize="sm">
-        Chosen{' '}
-        {new Date(choice.chosenAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}; the
-        reasons as they were then:
+      {strap && (
+        <Text>
+          Neck strap: <b>{strapText(strap, unit)}</b>, a loop of {lengthText(strap.loopMm, unit)}
+          {tried?.strap ? ', as fastened on the dog' : ', as worked out'}.
+        </Text>
+      )}
+      <Text>
+        {!tried
+          ? 'Not tried on the dog yet.'
+          : tried.wrong
+            ? `Tried on ${day(tried.at)}: ${tried.wrong}.`
+            : `Tried on ${day(tried.at)}: ${tried.fineShare === 1 ? 'all fine' : `fine so far, ${Math.round(tried.fineShare * 100)} % of the checks`}.`}
+      </Text>
+      <Text color="fg.muted" fontSize="sm" mt="2">
+        Chosen {day(choice.chosenAt)}; the reasons as they were then:
       </Text>
       <Box as="ul" ps="5" listStyleType="disc" fontSize="sm" mt="1">
         {kept.criteria.map((c) => (

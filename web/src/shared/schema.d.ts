@@ -1650,6 +1650,7 @@ export interface components {
             portrait: components["schemas"]["Stroke"][];
             cautions: string[];
             choice: null | components["schemas"]["ChoiceDto"];
+            tried: null | components["schemas"]["TriedDto"];
             /** Format: uuid */
             openSessionId: null | string;
         };
@@ -3117,6 +3118,19 @@ export interface components {
          * @enum {string}
          */
         Tool: "softTape" | "string" | "caliper" | "photo" | "digitalTape";
+        /** @description How the muzzle in use did on the dog when it was last tried. */
+        TriedDto: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description Share of the checks found fine, 0 to 1.
+             */
+            fineShare: number;
+            /** @description What was not right; null when nothing was. */
+            wrong: null | string;
+            strap: null | components["schemas"]["KeptStrap"];
+        };
         /** @description Something looked at on the dog. */
         TryOnCheck: {
             /** @description Stable id. */

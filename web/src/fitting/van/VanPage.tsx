@@ -4,6 +4,7 @@ import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { Slide } from '../../shared/Slide';
+import { useNewest } from '../../shared/useNewest';
 import { usePageTitle } from '../../shared/usePageTitle';
 import { Waiting } from '../../shared/Waiting';
 import { useCatalogue } from '../catalogue/useCatalogue';
@@ -186,17 +187,7 @@ function Carried({ plan }: { plan: Plan }) {
                 fits {c.fitsDogs}
               </Text>
             </Text>
-            <NumberInput.Root
-              size="sm"
-              w="5.5rem"
-              min={0}
-              max={99}
-              value={String(c.count)}
-              onValueChange={(e) => Number.isFinite(e.valueAsNumber) && void setCount(c.sizeId, e.valueAsNumber)}
-            >
-              <NumberInput.Control />
-              <NumberInput.Input aria-label={`How many ${c.muzzle}`} borderColor="border.strong" />
-            </NumberInput.Root>
+            <Count name={c.muzzle} count={c.count} onCount={(count) => setCount(c.sizeId, count)} />
           </Flex>
         ))}
       </ul>
@@ -224,5 +215,31 @@ function Carried({ plan }: { plan: Plan }) {
         </Button>
       </Flex>
     </Box>
+  );
+}
+
+/** How many of a size there are: what is typed stays as typed while it is being saved. */
+function Count({ name, count, onCount }: { name: string; count: number; onCount: (count: number) => Promise<void> }) {
+  const [text, setText] = useState(String(count));
+  const { push } = useNewest(onCount);
+  return (
+    <NumberInput.Root
+      size="sm"
+      w="5.5rem"
+      min={0}
+      max={99}
+      value={text}
+      onValueChange={(e) => {
+        setText(e.value);
+        if (Number.isInteger(e.valueAsNumber) && e.valueAsNumber >= 0 && e.valueAsNumber <= 99) push(e.valueAsNumber);
+      }}
+    >
+      <NumberInput.Control />
+      <NumberInput.Input
+        aria-label={`How many ${name}`}
+        borderColor="border.strong"
+        onBlur={() => text.trim() === '' && setText(String(count))}
+      />
+    </NumberInput.Root>
   );
 }
