@@ -95,6 +95,14 @@ test.describe('a line of the brief', () => {
     await expect(page.getByText('Overruled: Indoors only.')).toBeVisible();
     await page.getByRole('button', { name: 'Let it stand again: Closed front' }).click();
     await expect(page.getByText('Overruled: Indoors only.')).toHaveCount(0);
+
+    // How the practice fits: a finger that is none is refused beside its field, and stays as typed.
+    await page.getByText('How you fit').click();
+    const finger = page.getByLabel('Your finger, mm');
+    await finger.fill('61');
+    await finger.press('Enter');
+    await expect(page.getByText('A finger is 8 to 30 mm thick.')).toBeVisible();
+    await expect(finger).toHaveValue('61');
   });
 });
 

@@ -1,7 +1,9 @@
-import { Box, chakra, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Schemas } from '../shared/api';
+import { Amount } from '../shared/Amount';
+import { words, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
+import { complain } from '../shared/notices';
 import { Slide } from '../shared/Slide';
 import { entries, materialSchoolWords, visibilityWords } from '../shared/words';
 import { useFitSettings } from './useFits';
@@ -14,10 +16,9 @@ const weightWords = { comfort: 'Comfort', safety: 'Safety', feeding: 'Feeding' }
 export function HowYouFit({ settings }: { settings: Settings }) {
   const keep = useFitSettings();
   const [draft, setDraft] = useState(settings);
-  const [finger, setFinger] = useState(String(settings.fingerMm));
   const change = (next: Settings) => {
     setDraft(next);
-    keep.mutate(next);
+    keep(next).catch((error: unknown) => complain(words(error)));
   };
   return (
     <details>
@@ -45,21 +46,11 @@ export function HowYouFit({ settings }: { settings: Settings }) {
             onChange={(visibility) => change({ ...draft, visibility })}
           />
         </Box>
-        <Box as="label">
-          <Text fontSize="sm">Your finger, mm</Text>
-          <Input
-            size="sm"
-            w="5rem"
-            inputMode="decimal"
-            value={finger}
-            borderColor="border.strong"
-            onChange={(e) => {
-              setFinger(e.target.value);
-              const mm = Number(e.target.value.replace(',', '.'));
-              if (mm >= 8 && mm <= 30) change({ ...draft, fingerMm: mm });
-            }}
-          />
-        </Box>
+        <Amount
+          label="Your finger, mm"
+          value={String(draft.fingerMm)}
+          onKeep={async (fingerMm) => setDraft(await keep({ ...draft, fingerMm }))}
+        />
         {weights.map((name) => (
           <Slide
             key={name}

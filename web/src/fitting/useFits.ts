@@ -116,11 +116,11 @@ export function useOverrule(dogId: string) {
 /** How the practice fits: kept at every change. */
 export function useFitSettings() {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (body: Schemas['FitSettingsEntry']) => ask(api.PUT('/api/fit-settings', { body })),
-    onSuccess: () => queries.invalidateQueries(),
-    onError: (error) => complain(words(error)),
-  });
+  return async (body: Schemas['FitSettingsEntry']) => {
+    const kept = await ask(api.PUT('/api/fit-settings', { body }));
+    await queries.invalidateQueries();
+    return kept;
+  };
 }
 
 export function useChoose(dogId: string) {

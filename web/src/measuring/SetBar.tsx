@@ -1,77 +1,12 @@
-import { Field, Flex, Input } from '@chakra-ui/react';
-import { useState, type ReactNode } from 'react';
-import { Refused, words, type Schemas } from '../shared/api';
+import { Flex, Input } from '@chakra-ui/react';
+import { Amount, Small } from '../shared/Amount';
+import { words, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { complain } from '../shared/notices';
 import { coatWords, entries, schoolWords, toolWords } from '../shared/words';
 import type { Tool } from './useBench';
 
 type MeasuringSet = Schemas['MeasuringSetDto'];
-
-function Small({ label, error, children }: { label: string; error?: string | null; children: ReactNode }) {
-  return (
-    <Field.Root w="auto" gap="0" invalid={Boolean(error)}>
-      <Field.Label fontSize="xs" color="fg.muted" fontWeight="400">
-        {label}
-      </Field.Label>
-      {children}
-      {error && (
-        <Field.ErrorText color="stop" maxW="12rem">
-          {error}
-        </Field.ErrorText>
-      )}
-    </Field.Root>
-  );
-}
-
-/** A number of the set, kept when the field is left. */
-function Amount({
-  label,
-  value,
-  placeholder,
-  onKeep,
-}: {
-  label: string;
-  value: string;
-  placeholder?: string;
-  onKeep: (value: number | null) => Promise<void>;
-}) {
-  const [text, setText] = useState<string | null>(null);
-  const [error, setError] = useState<string | null>(null);
-  const keep = async () => {
-    if (text === null || text.trim() === value) return setText(null);
-    const number = text.trim() === '' ? null : Number(text.trim().replace(',', '.'));
-    if (number !== null && !Number.isFinite(number)) return setError(`"${text}" is not a number.`);
-    try {
-      await onKeep(number);
-      setText(null);
-      setError(null);
-    } catch (problem) {
-      setError(problem instanceof Refused ? (Object.values(problem.fields)[0] ?? problem.message) : words(problem));
-    }
-  };
-  return (
-    <Small label={label} error={error}>
-      <Input
-        size="xs"
-        w="4.6rem"
-        inputMode="decimal"
-        autoComplete="off"
-        borderColor="border.strong"
-        value={text ?? value}
-        placeholder={placeholder}
-        onChange={(e) => {
-          setText(e.target.value);
-          setError(null);
-        }}
-        onBlur={() => void keep()}
-        onKeyDown={(e) => {
-          if (e.key === 'Enter') e.currentTarget.blur();
-        }}
-      />
-    </Small>
-  );
-}
 
 /** What holds for the whole set, and for the next readings: school, coat, mass, gap; tool and whose hand. */
 export function SetBar({
