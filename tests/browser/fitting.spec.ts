@@ -108,7 +108,13 @@ test.describe('a line of the brief', () => {
 
 test('what the fitter thinks in narrows the list, and what it leaves out is counted', async ({ page }) => {
   await page.goto(`/dogs/${await newDog(page, 'Thrifty')}/fit`);
-  await page.getByLabel('Price up to').fill('20');
+  const price = page.getByLabel('Price up to');
+  await price.fill('cheap');
+  await expect(page.getByText('A price is a number, such as 25.')).toBeVisible();
+  await expect(price).toHaveValue('cheap');
+  await price.fill('');
+  await price.pressSequentially('20.5');
+  await expect(price).toHaveValue('20.5');
   await expect(page.getByText(/\d+ sizes are left out by this/)).toBeVisible();
   await page.getByText('In the van', { exact: true }).click();
   const rows = page.getByRole('region', { name: 'Muzzles, ranked' }).getByRole('listitem');

@@ -130,6 +130,25 @@ test('on a slow line only the newest marks are sent', async ({ page }) => {
 
 test.describe('what is no picture', () => {
   test.use({ expectedErrors: [/400/] });
+  test('or no distance of a ruler is said beside its field, and the marks go on being kept', async ({ page }) => {
+    const { picture } = await drawnPicture(page, 'Shy Ruler');
+    await page.getByLabel('What the reference is').selectOption('ruler');
+    await expect(page.getByText('In hand: mark 1 of the ruler')).toBeVisible();
+    const distance = page.getByLabel('Distance of the two marks, mm');
+    await distance.fill('5');
+    await distance.press('Enter');
+    await expect(page.getByText('The two marks of a ruler are 10 to 1000 mm apart.')).toBeVisible();
+    await expect(distance).toHaveValue('5');
+    await picture.focus();
+    await page.keyboard.press('ArrowLeft');
+    await expect(page.getByRole('button', { name: /Mark 1 ?, placed/ })).toBeVisible();
+    await distance.fill('85,6');
+    await distance.press('Enter');
+    await expect(distance).toHaveValue('85.6');
+    await page.reload();
+    await expect(distance).toHaveValue('85.6');
+    await expect(page.getByRole('button', { name: /Mark 1 ?, placed/ })).toBeVisible();
+  });
   test('is refused with words, and a picture taken out can be put back', async ({ page }) => {
     const { id } = await drawnPicture(page, 'Shy File');
     await page.goto(`/dogs/${id}/measure/photos`);

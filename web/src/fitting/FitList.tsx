@@ -1,5 +1,6 @@
 import { Box, chakra, Checkbox, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { memo, useState, type ReactNode } from 'react';
+import { Small } from '../shared/Amount';
 import type { Schemas } from '../shared/api';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
@@ -205,20 +206,7 @@ function FilterBar({ filters, left, onFilter }: { filters: Filters; left: number
           <Checkbox.Control borderColor="border.strong" />
           <Checkbox.Label>In the van</Checkbox.Label>
         </Checkbox.Root>
-        <Box as="label">
-          <Text fontSize="xs">Price up to</Text>
-          <Input
-            size="xs"
-            w="4.2rem"
-            inputMode="decimal"
-            value={filters.mostPrice ?? ''}
-            borderColor="border.strong"
-            onChange={(e) => {
-              const price = Number(e.target.value.replace(',', '.'));
-              onFilter({ ...filters, mostPrice: e.target.value === '' || !Number.isFinite(price) ? null : price });
-            }}
-          />
-        </Box>
+        <MostPrice price={filters.mostPrice} onPrice={(mostPrice) => onFilter({ ...filters, mostPrice })} />
         <Box as="label">
           <Text fontSize="xs">Here by</Text>
           <Input
@@ -237,5 +225,29 @@ function FilterBar({ filters, left, onFilter }: { filters: Filters; left: number
         </Text>
       )}
     </Box>
+  );
+}
+
+/** What is typed stays as typed, and narrows the list as soon as it is a price. */
+function MostPrice({ price, onPrice }: { price: number | null; onPrice: (price: number | null) => void }) {
+  const [text, setText] = useState(price?.toString() ?? '');
+  const read = (typed: string) => (typed.trim() === '' ? null : Number(typed.replace(',', '.')));
+  const value = read(text);
+  const wrong = value !== null && !(value >= 0);
+  return (
+    <Small label="Price up to" error={wrong ? 'A price is a number, such as 25.' : null}>
+      <Input
+        size="xs"
+        w="4.2rem"
+        inputMode="decimal"
+        value={text}
+        borderColor="border.strong"
+        onChange={(e) => {
+          setText(e.target.value);
+          const typed = read(e.target.value);
+          if (typed === null || typed >= 0) onPrice(typed);
+        }}
+      />
+    </Small>
   );
 }

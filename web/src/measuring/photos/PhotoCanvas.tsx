@@ -76,7 +76,7 @@ export function PhotoCanvas({
       position="relative"
       tabIndex={0}
       role="application"
-      aria-label={`Picture ${photo.view === 'top' ? 'from above' : 'from the side'}. Arrow keys move ${nameOf(target)}, Enter takes the next point.`}
+      aria-label={`Picture ${photo.view === 'top' ? 'from above' : 'from the side'}. Arrow keys move ${nameOf(target, marks.kind)}, Enter takes the next point.`}
       aria-describedby="photo-keys"
       cursor="crosshair"
       lineHeight="0"
@@ -110,8 +110,12 @@ export function PhotoCanvas({
   );
 }
 
-export const nameOf = (target: Target) =>
-  'corner' in target ? `corner ${target.corner + 1} of the reference` : landmarkWords[target.landmark].toLowerCase();
+export const nameOf = (target: Target, kind: Marks['kind']) =>
+  'landmark' in target
+    ? landmarkWords[target.landmark].toLowerCase()
+    : kind === 'ruler'
+      ? `mark ${target.corner + 1} of the ruler`
+      : `corner ${target.corner + 1} of the reference`;
 
 function MarksLayer({ marks, target, unit }: { marks: Marks; target: Target; unit: number }) {
   const corners = marks.corners.map((p) => `${p.x},${p.y}`).join(' ');

@@ -1,7 +1,8 @@
-import { Box, Button, Flex, Grid, Heading, Input, Link, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import { useThisDog } from '../../dogs/useDog';
+import { Amount } from '../../shared/Amount';
 import { api, ask, words } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { Key } from '../../shared/Mark';
@@ -29,9 +30,9 @@ import {
 export function PhotoPage() {
   const card = useThisDog();
   const { photoId = '' } = useParams();
-  const { photo, save, saved } = usePhoto(card.dog.id, photoId);
+  const { photo, save, saved, send } = usePhoto(card.dog.id, photoId);
   if (!photo.data) return <Waiting query={photo} />;
-  return <Marking key={photoId} dogId={card.dog.id} photo={photo.data} save={save} saved={saved} />;
+  return <Marking key={photoId} dogId={card.dog.id} photo={photo.data} save={save} saved={saved} send={send} />;
 }
 
 interface MarkingProps {
@@ -40,9 +41,11 @@ interface MarkingProps {
   save: (marks: Marks) => void;
   /** Fulfilled when every mark placed so far is saved. */
   saved: () => Promise<void>;
+  /** Saves at once, and fails when it is refused. */
+  send: (marks: Marks) => Promise<void>;
 }
 
-function Marking({ dogId, photo, save, saved }: MarkingProps) {
+function Marking({ dogId, photo, save, saved, send }: MarkingProps) {
   const { marks, change, undo, canUndo } = useMarks(photo, save);
   const targets = targetsOf(marks, photo.wanted);
   const firstFree = targets.find((t) => !placeOf(marks, t)) ?? targets[0] ?? { corner: 0 };
@@ -72,7 +75,7 @@ function Marking({ dogId, photo, save, saved }: MarkingProps) {
         />
         <Flex mt="2" gap="3" align="center" wrap="wrap">
           <Text>
-            In hand: <b>{nameOf(target)}</b>
+            In hand: <b>{nameOf(target, marks.kind)}</b>
           </Text>
           <Button size="xs" variant="outline" borderColor="border.strong" onClick={undo} disabled={!canUndo}>
             Undo
@@ -100,7 +103,16 @@ function Marking({ dogId, photo, save, saved }: MarkingProps) {
             />
           </Flex>
         )}
-        <ReferenceBox marks={marks} target={target} onChange={change} onChoose={choose} />
+        <ReferenceBox
+          marks={marks}
+          target={target}
+          onChange={change}
+          onRuler={async (rulerMm) => {
+            await send({ ...marks, rulerMm });
+            change({ ...marks, rulerMm });
+          }}
+          onChoose={choose}
+        />
         <Heading as="h2" size="lg" mt="4">
           Landmarks
         </Heading>
@@ -125,11 +137,13 @@ function ReferenceBox({
   marks,
   target,
   onChange,
+  onRuler,
   onChoose,
 }: {
   marks: Marks;
   target: Target;
   onChange: (marks: Marks) => void;
+  onRuler: (mm: number | null) => Promise<void>;
   onChoose: (target: Target) => void;
 }) {
   return (
@@ -137,7 +151,7 @@ function ReferenceBox({
       <Heading as="h2" size="lg" mt="2">
         Reference
       </Heading>
-      <Flex gap="2" mt="1">
+      <Box my="1">
         <Choice
           label="What the reference is"
           size="sm"
@@ -146,23 +160,11 @@ function ReferenceBox({
           options={entries(referenceWords)}
           onChange={(kind) => onChange({ ...marks, kind, corners: marks.corners.slice(0, cornersOf(kind)) })}
         />
-        {marks.kind === 'ruler' && (
-          <Input
-            size="sm"
-            w="9rem"
-            aria-label="Distance of the two marks, mm"
-            placeholder="distance, mm"
-            borderColor="border.strong"
-            defaultValue={marks.rulerMm ?? ''}
-            onBlur={(e) => {
-              const mm = Number(e.target.value.replace(',', '.'));
-              if (mm > 0) onChange({ ...marks, rulerMm: mm });
-            }}
-          />
-        )}
-      </Flex>
-      {marks.kind !== 'ruler' && (
-        <Text fontSize="sm" color="fg.muted" mt="1">
+      </Box>
+      {marks.kind === 'ruler' ? (
+        <Amount label="Distance of the two marks, mm" value={marks.rulerMm?.toString() ?? ''} onKeep={onRuler} />
+      ) : (
+        <Text fontSize="sm" color="fg.muted">
           From corner 1 to corner 2 runs a long side, then on around.
         </Text>
       )}
@@ -209,7 +211,7 @@ function PointButton({
 }
 
 /** The measures with their doubt, or why the picture cannot be measured and how to take it again. */
-function Outcome({ dogId, photo, saved }: Omit<MarkingProps, 'save'>) {
+function Outcome({ dogId, photo, saved }: Pick<MarkingProps, 'dogId' | 'photo' | 'saved'>) {
   const { unit } = useUnit();
   const go = useNavigate();
   const take = useTakeBench(dogId, unit);

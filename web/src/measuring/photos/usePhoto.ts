@@ -61,12 +61,11 @@ export function usePhoto(dogId: string, photoId: string) {
     queryKey: key,
     queryFn: () => ask(api.GET('/api/dogs/{id}/photos/{photoId}', { params })),
   });
-  const { push, idle } = useNewest((marks: Marks) =>
-    ask(api.PUT('/api/dogs/{id}/photos/{photoId}', { params, body: marks }))
-      .then((saved) => queries.setQueryData(key, saved))
-      .catch((error: unknown) => complain(words(error))),
-  );
-  return { photo, save: push, saved: idle };
+  const send = async (marks: Marks) => {
+    queries.setQueryData(key, await ask(api.PUT('/api/dogs/{id}/photos/{photoId}', { params, body: marks })));
+  };
+  const { push, idle } = useNewest((marks: Marks) => send(marks).catch((error: unknown) => complain(words(error))));
+  return { photo, save: push, saved: idle, send };
 }
 
 /** The marks as they are being placed, with every step undoable. */
