@@ -175,6 +175,10 @@ test('a try-on that rides into the eyes leads to the cause, a remedy and a recor
   await page.request.post(`/api/dogs/${id}/choice`, { data: { sizeId: 'withy-6', note: 'Borrowed to try.' } });
   await page.goto(`/dogs/${id}/fit/try`);
   await expect(page.getByText('Not yet.')).toBeVisible();
+  const hole = page.getByLabel(/Fastened at hole 1 to \d+, 1 the tightest/);
+  await hole.fill('3x');
+  await expect(page.getByText('"3x" is not a number.')).toBeVisible();
+  await hole.fill('3');
   const sight = page.getByRole('group', { name: /Are the eyes clear/ });
   await sight.getByRole('button', { name: 'No' }).click();
   await page.getByRole('button', { name: 'Rides into the eyes' }).click();

@@ -44,7 +44,9 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
   const [problem, setProblem] = useState<string | null>(null);
   const number = setting.trim() === '' ? null : Number(setting.replace(',', '.'));
   const holes = guide.holePitchMm !== null;
-  const fastened = { hole: holes ? number : null, fromTightestMm: holes ? null : number };
+  const noNumber = number !== null && !Number.isFinite(number);
+  const setAt = noNumber ? null : number;
+  const fastened = { hole: holes ? setAt : null, fromTightestMm: holes ? null : setAt };
   const answered = Object.keys(answers).length;
   const wrong = Object.values(answers).filter((fine) => !fine).length;
 
@@ -56,6 +58,8 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
   };
   const send = async () => {
     setProblem(null);
+    if (noNumber)
+      return setProblem(`"${setting}" is not a number: say where the strap is fastened, or leave it empty.`);
     try {
       await keep(
         { sizeId: guide.sizeId, answers, symptoms: Object.values(symptoms), ...fastened, note: note || null },
@@ -94,15 +98,25 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
       )}
       {guide.neckRange && (
         <Box as="label" display="block" mt="4">
-          <Text fontWeight="700">{holes ? 'Fastened at hole, 1 the tightest' : `Slider from its tightest, mm`}</Text>
+          <Text fontWeight="700">
+            {holes
+              ? `Fastened at hole${guide.right?.holes ? ` 1 to ${guide.right.holes}` : ''}, 1 the tightest`
+              : 'Slider from its tightest, mm'}
+          </Text>
           <Input
             size="lg"
             w="8rem"
             inputMode="decimal"
             value={setting}
             borderColor="border.strong"
+            aria-invalid={noNumber}
             onChange={(e) => setSetting(e.target.value)}
           />
+          {noNumber && (
+            <Text color="stop" fontWeight="700">
+              △ {`"${setting}" is not a number.`}
+            </Text>
+          )}
         </Box>
       )}
       <Box as="ol" mt="4">
