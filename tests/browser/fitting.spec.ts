@@ -160,6 +160,16 @@ test.describe('the catalogue editor', () => {
     await expect(girth).toHaveAttribute('aria-invalid', 'true');
     await expect(girth).toHaveValue('90');
     await girth.fill(before);
+
+    // Text that is no number is named too, and not taken for "not given".
+    const mass = editor.getByLabel('Mass, g, size 1');
+    const weighed = await mass.inputValue();
+    await mass.fill('7x');
+    await editor.getByRole('button', { name: 'Keep as a new version' }).click();
+    await expect(mass).toHaveAttribute('aria-invalid', 'true');
+    await expect(mass).toHaveValue('7x');
+    await expect(editor.getByText(/cannot be read; a whole number is expected/).first()).toBeVisible();
+    await mass.fill(weighed);
     await editor.getByRole('textbox', { name: 'Note' }).fill('Woven leather, bound in spring.');
     await editor.getByRole('button', { name: 'Keep as a new version' }).click();
     await expect(page.getByText('Hurdle is kept as version 2.')).toBeVisible();

@@ -52,9 +52,12 @@ export interface Draft {
 
 const text = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value));
 
-/** A typed number; text that is none becomes NaN, which the server names. */
-export const numberOf = (value: string | undefined) =>
-  value === undefined || value.trim() === '' ? null : Number(value.trim().replace(',', '.'));
+/** A typed number; text that is none is sent as it is, and the server names the field. */
+export const numberOf = (value: string | undefined) => {
+  if (value === undefined || value.trim() === '') return null;
+  const number = Number(value.trim().replace(',', '.'));
+  return Number.isNaN(number) ? (value as unknown as number) : number;
+};
 
 export const newDraft = (): Draft => ({
   name: '',
