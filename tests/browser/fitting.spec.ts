@@ -80,6 +80,17 @@ test.describe('choosing for', () => {
   });
 });
 
+test('on a phone what is picked comes into view, and the list is one tap away', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`/dogs/${await newDog(page, 'Pocket')}/fit`);
+  const row = page.getByRole('region', { name: 'Muzzles, ranked' }).getByRole('button').nth(1);
+  const name = (await row.locator('b').first().innerText()).trim();
+  await row.click();
+  await expect(page.getByRole('heading', { name, exact: true })).toBeInViewport();
+  await page.getByRole('button', { name: 'Back to the list' }).click();
+  await expect(row).toBeInViewport();
+});
+
 test.describe('a line of the brief', () => {
   test.use({ expectedErrors: [/400/] });
   test('is overruled only with a note, which stays, and stands again on request', async ({ page }) => {

@@ -17,7 +17,7 @@ public sealed record Retake(Measure Measure, Side? Side, DoubtKind Kind, double 
         get
         {
             var name = MeasureGuide.For(Measure).Name.ToLowerInvariant() + (Side is { } side ? $", {side.ToString().ToLowerInvariant()}" : "");
-            return Kind == DoubtKind.Reading ? $"Take {name} again: it would settle most of the doubt." : $"Take {name}, which was not read: it would settle most of the doubt.";
+            return Kind == DoubtKind.Reading ? $"Take {name} again: no other reading settles more of the doubt." : $"Take {name}, which was not read: nothing else settles more of the doubt.";
         }
     }
 }

@@ -1,5 +1,5 @@
-import { Flex, Grid, Link, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { Box, Button, Flex, Grid, Link, Text } from '@chakra-ui/react';
+import { useRef, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useThisDog } from '../dogs/useDog';
 import { useUnit } from '../shared/units';
@@ -16,6 +16,8 @@ export function FitPage() {
   const [question, setQuestion] = useState(noQuestion);
   const [filters, setFilters] = useState<Filters>({ inVan: false, mostPrice: null, by: null });
   const [picked, setPicked] = useState<string | null>(null);
+  const list = useRef<HTMLDivElement>(null);
+  const hand = useRef<HTMLDivElement>(null);
   const fits = useFits(card.dog.id, question, filters, unit);
   const fetchAhead = useFetchAhead(card.dog.id, question, unit);
   if (!fits.data) return <Waiting query={fits} />;
@@ -24,6 +26,12 @@ export function FitPage() {
       <RouterLink to={`/dogs/${card.dog.id}/${room}`}>{label}</RouterLink>
     </Link>
   );
+  const pick = (sizeId: string) => {
+    setPicked(sizeId);
+    // Where list and drawing stand one below the other, what was picked is brought into view.
+    if (hand.current && hand.current.getBoundingClientRect().top > 0.75 * window.innerHeight)
+      hand.current.scrollIntoView({ block: 'start' });
+  };
   const measured = fits.data.snout.length > 0;
   const inHand = picked ?? card.choice?.sizeId ?? fits.data.fits[0]?.sizeId;
   return (
@@ -40,16 +48,38 @@ export function FitPage() {
           gap={{ base: 6, lg: 10 }}
           alignItems="start"
         >
-          <FitList
-            fits={fits.data}
-            inHand={inHand ?? ''}
-            chosen={card.choice?.sizeId ?? null}
-            filters={filters}
-            onFilter={setFilters}
-            onPick={setPicked}
-            onNear={fetchAhead}
-          />
-          {inHand && <InHand card={card} sizeId={inHand} question={question} fits={fits.data} onPick={setPicked} />}
+          <Box
+            ref={list}
+            position={{ lg: 'sticky' }}
+            top="4"
+            maxH={{ lg: 'calc(100vh - 2rem)' }}
+            overflowY={{ lg: 'auto' }}
+          >
+            <FitList
+              fits={fits.data}
+              inHand={inHand ?? ''}
+              chosen={card.choice?.sizeId ?? null}
+              filters={filters}
+              onFilter={setFilters}
+              onPick={pick}
+              onNear={fetchAhead}
+            />
+          </Box>
+          {inHand && (
+            <Box ref={hand} minW="0">
+              <Button
+                display={{ lg: 'none' }}
+                size="sm"
+                variant="outline"
+                borderColor="border.strong"
+                mb="2"
+                onClick={() => list.current?.scrollIntoView({ block: 'start' })}
+              >
+                ↑ Back to the list
+              </Button>
+              <InHand card={card} sizeId={inHand} question={question} fits={fits.data} onPick={pick} />
+            </Box>
+          )}
         </Grid>
       ) : (
         <Text fontSize="lg">
