@@ -253,6 +253,18 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
     }
 
     [Fact]
+    public async Task A_cover_is_tried_on_with_its_own_checks_and_its_caution()
+    {
+        var dog = await server.MeasuredDogAsync();
+        Assert.Null((await server.GetAsync($"{dog}/try-on?size=withy-6"))["caution"]);
+        var guide = await server.GetAsync($"{dog}/try-on?size=snood-m");
+        Assert.Contains("Off at any sign of breathing trouble", guide.Text("caution"), StringComparison.Ordinal);
+        Assert.Contains(guide["checks"]!.AsArray(), c => c!["id"]!.GetValue<string>() == "breath");
+        var found = await server.PostAsync($"{dog}/try-on/diagnose", new { sizeId = "snood-m", symptom = "breathes-hard" });
+        Assert.Contains("veterinarian", found["causes"]![0]!["remedies"]![0]!["does"]!.GetValue<string>(), StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task What_a_try_on_shows_moves_the_badge_and_what_is_next()
     {
         var dog = await server.MeasuredDogAsync();

@@ -8,9 +8,13 @@ namespace JauntyBadge.Core.Fitting;
 /// <param name="Asks">The question, answered yes or no.</param>
 /// <param name="Good">What good looks like.</param>
 /// <param name="Symptoms">What a no may be.</param>
-public sealed record TryOnCheck(string Id, string Asks, string Good, IReadOnlyList<string> Symptoms)
+/// <param name="Only">The types it is asked of; all when null.</param>
+public sealed record TryOnCheck(string Id, string Asks, string Good, IReadOnlyList<string> Symptoms, IReadOnlyList<MuzzleType>? Only = null)
 {
     public static IReadOnlyList<TryOnCheck> All { get; } = Load();
+
+    /// <summary>What is looked at on a muzzle of this type: no mouth opens in a sleeve, and what lies on the face must leave it its breath.</summary>
+    public static IReadOnlyList<TryOnCheck> For(MuzzleType type) => [.. All.Where(c => c.Only?.Contains(type) != false)];
 
     private static IReadOnlyList<TryOnCheck> Load()
     {
@@ -23,21 +27,23 @@ public sealed record TryOnCheck(string Id, string Asks, string Good, IReadOnlyLi
 }
 
 /// <summary>What a try-on came to.</summary>
-/// <param name="FineShare">Share of all checks found fine, 0 to 1; what was not looked at is not fine.</param>
+/// <param name="FineShare">Share found fine of the checks for its type, 0 to 1; what was not looked at is not fine.</param>
 /// <param name="Wrong">What was not right, in words; null when nothing was.</param>
 public sealed record TryOnFinding(double FineShare, string? Wrong)
 {
     /// <summary>Sums up a try-on.</summary>
+    /// <param name="type">What was tried on.</param>
     /// <param name="answers">By check: true for fine, false for not.</param>
     /// <param name="symptoms">Ids of what was seen.</param>
-    public static TryOnFinding Of(IReadOnlyDictionary<string, bool> answers, IReadOnlyList<string> symptoms)
+    public static TryOnFinding Of(MuzzleType type, IReadOnlyDictionary<string, bool> answers, IReadOnlyList<string> symptoms)
     {
+        var checks = TryOnCheck.For(type);
         string[] wrong =
         [
-            .. TryOnCheck.All.Where(c => answers.TryGetValue(c.Id, out var fine) && !fine)
+            .. checks.Where(c => answers.TryGetValue(c.Id, out var fine) && !fine)
                 .Select(c => Symptom.Find(c.Symptoms.FirstOrDefault(symptoms.Contains) ?? "")?.Says ?? $"“{c.Asks}” No"),
         ];
-        return new TryOnFinding(TryOnCheck.All.Count(c => answers.GetValueOrDefault(c.Id)) / (double)TryOnCheck.All.Count, wrong.Length > 0 ? string.Join("; ", wrong) : null);
+        return new TryOnFinding(checks.Count(c => answers.GetValueOrDefault(c.Id)) / (double)checks.Count, wrong.Length > 0 ? string.Join("; ", wrong) : null);
     }
 }
 

@@ -37,7 +37,7 @@ internal static class DemoFitting
     private static void Try(PracticeDb db, string name, DateTime at, string[] wrong, string[] symptoms, string? note)
     {
         var worn = db.Choices.Local.First(c => c.DogId == Dog(db, name).Id);
-        var seen = new TryOnRecord($"{worn.KeptFit.Model} {worn.KeptFit.Size.Label}", TryOnCheck.All.ToDictionary(c => c.Id, c => !wrong.Contains(c.Id)), symptoms, worn.KeptFit.Strap, note);
+        var seen = new TryOnRecord($"{worn.KeptFit.Model} {worn.KeptFit.Size.Label}", TryOnCheck.For(worn.KeptFit.Type).ToDictionary(c => c.Id, c => !wrong.Contains(c.Id)), symptoms, worn.KeptFit.Strap, note);
         db.TryOns.Add(new TryOnRow { Id = Guid.NewGuid(), DogId = worn.DogId, SizeId = worn.SizeId, At = at, Record = TryOnRow.Write(seen) });
     }
 

@@ -78,7 +78,7 @@ public sealed record DogFile(
     };
 
     /// <summary>What the last try-on came to; null when there was none.</summary>
-    public TryOnFinding? Tried { get; } = LastTryOn is { Seen: var seen } ? TryOnFinding.Of(seen.Answers, seen.Symptoms) : null;
+    public TryOnFinding? Tried { get; } = LastTryOn is { Seen: var seen } && Choice is not null ? TryOnFinding.Of(Choice.KeptFit.Type, seen.Answers, seen.Symptoms) : null;
 
     public Standing StandingOn(DateOnly today)
     {

@@ -14,10 +14,11 @@ namespace JauntyBadge.Server.Fitting;
 /// <summary>What is looked at on the dog, and what may be wrong.</summary>
 /// <param name="Accepts">Whether the dog wears it yet: the try-on comes late, on a dog that accepts it.</param>
 /// <param name="Right">The setting the strap should be at.</param>
+/// <param name="Caution">What is to be minded with its type; null for a basket.</param>
 /// <param name="NeckRange">The loops its strap makes, mm; null when unknown.</param>
 public sealed record TryOnGuide(
     string SizeId, string Muzzle, bool Accepts, string? NextStep, StrapDto? Right, IReadOnlyList<double>? NeckRange, double? HolePitchMm,
-    IReadOnlyList<TryOnCheck> Checks, IReadOnlyList<Symptom> Symptoms, IReadOnlyList<string> Cautions);
+    IReadOnlyList<TryOnCheck> Checks, IReadOnlyList<Symptom> Symptoms, string? Caution, IReadOnlyList<string> Cautions);
 
 /// <summary>What is seen, and how it is fastened.</summary>
 public sealed record DiagnoseEntry(string? SizeId = null, string? Symptom = null, int? Hole = null, double? FromTightestMm = null);
@@ -75,7 +76,7 @@ internal static class TryOnEndpoints
         var standing = file.Dog.StandingOn(file.Today);
         return new TryOnGuide(
             fit.Size.Id, $"{fit.Model.Name} {fit.Size.Label}", standing.ConditionedShare >= 1, standing.NextStep, StrapDto.Of(fit.Strap),
-            fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null, fit.Model.HolePitchMm, TryOnCheck.All, Symptom.All, file.Dog.Profile.Cautions(file.Today));
+            fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null, fit.Model.HolePitchMm, TryOnCheck.For(fit.Model.Type), Symptom.All, FitRules.Caution(fit.Model.Type), file.Dog.Profile.Cautions(file.Today));
     }
 
     private static async Task<DiagnosisDto> DiagnoseAsync(Guid id, DiagnoseEntry entry, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel)

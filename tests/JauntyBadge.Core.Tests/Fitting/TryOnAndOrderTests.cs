@@ -203,13 +203,25 @@ public class TryOnAndOrderTests
     [Fact]
     public void A_try_on_sums_up_to_what_was_fine_and_what_was_not()
     {
-        var all = TryOnCheck.All.ToDictionary(c => c.Id, _ => true);
-        Assert.Equal(new TryOnFinding(1, null), TryOnFinding.Of(all, []));
-        Assert.Equal(new TryOnFinding(2 / 12.0, null), TryOnFinding.Of(new Dictionary<string, bool> { ["nose"] = true, ["chin"] = true }, []));
+        var all = TryOnCheck.For(MuzzleType.Basket).ToDictionary(c => c.Id, _ => true);
+        Assert.Equal(new TryOnFinding(1, null), TryOnFinding.Of(MuzzleType.Basket, all, []));
+        Assert.Equal(new TryOnFinding(2 / 12.0, null), TryOnFinding.Of(MuzzleType.Basket, new Dictionary<string, bool> { ["nose"] = true, ["chin"] = true }, []));
 
         // A No is said by what was seen, or by the question when nothing was picked; a symptom without a No counts for nothing.
         all["sight"] = all["paw"] = false;
-        Assert.Equal(new TryOnFinding(10 / 12.0, "Rides into the eyes; “Can it not be pawed off?” No"), TryOnFinding.Of(all, ["rides-into-eyes", "strap-tight"]));
+        Assert.Equal(new TryOnFinding(10 / 12.0, "Rides into the eyes; “Can it not be pawed off?” No"), TryOnFinding.Of(MuzzleType.Basket, all, ["rides-into-eyes", "strap-tight"]));
+    }
+
+    /// <summary>Common practice: a sleeve holds the mouth shut, so it is not asked to open; what lies on the face is asked about breath instead.</summary>
+    [Theory]
+    [InlineData(MuzzleType.Basket, true, false, 12)]
+    [InlineData(MuzzleType.Sleeve, false, true, 9)]
+    [InlineData(MuzzleType.FaceCover, false, true, 9)]
+    public void What_is_looked_at_depends_on_the_type(MuzzleType type, bool mouth, bool breath, int checks)
+    {
+        var asked = TryOnCheck.For(type);
+        Assert.Equal((mouth, breath, checks), (asked.Any(c => c.Id == "mouth"), asked.Any(c => c.Id == "breath"), asked.Count));
+        Assert.Equal(new TryOnFinding(1, null), TryOnFinding.Of(type, asked.ToDictionary(c => c.Id, _ => true), []));
     }
 
     /// <summary>NetTopologySuite's buffer of the box, and the outline's own perimeter, are second and third ways to the length all round.</summary>

@@ -89,6 +89,11 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
           </>
         )}
       </Text>
+      {guide.caution && (
+        <Text borderLeftWidth="4px" borderColor="stop" ps="3" mt="3">
+          {guide.caution}
+        </Text>
+      )}
       {!guide.accepts && (
         <Text borderLeftWidth="4px" borderColor="stop" ps="3" mt="3" role="note">
           <b>Not yet.</b> A try-on comes late, on a dog that already accepts the muzzle

@@ -3141,6 +3141,8 @@ export interface components {
             good: string;
             /** @description What a no may be. */
             symptoms: string[];
+            /** @description The types it is asked of; all when null. */
+            only?: null | components["schemas"]["MuzzleType"][];
         };
         /** @description A try-on on record. */
         TryOnDto: {
@@ -3179,6 +3181,8 @@ export interface components {
             holePitchMm: null | number;
             checks: components["schemas"]["TryOnCheck"][];
             symptoms: components["schemas"]["Symptom"][];
+            /** @description What is to be minded with its type; null for a basket. */
+            caution: null | string;
             cautions: string[];
         };
         TryOnRecord: {
