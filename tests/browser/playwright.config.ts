@@ -27,6 +27,8 @@ export default defineConfig({
     command: `../../bin/demo --port ${port} --data ${mkdtempSync(join(tmpdir(), 'jaunty-badge-browser-'))}`,
     url: `http://127.0.0.1:${port}/api/health`,
     timeout: 240_000,
+    // It only speaks of what goes wrong; a 500 then stands in the test's own output with its reason.
+    stdout: 'pipe',
     gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
   },
 });
