@@ -1,4 +1,5 @@
 # What bin/demo and bin/test share. Meant to be sourced from the root of the project.
+built_stamp=artifacts/built.stamp
 server_dll=artifacts/bin/JauntyBadge.Server/release/JauntyBadge.Server.dll
 
 need_tools() {
@@ -25,16 +26,19 @@ fingerprint() {
     -type f -not -path '*/node_modules/*' -not -path '*/wwwroot/*' -not -name 'packages.lock.json' -printf '%p %s %T@\n' | LC_ALL=C sort | sha256sum
 }
 
+build_front_end() {
+  npm_install web
+  (cd web && npm run --silent build -- --logLevel warn)
+}
+
 # Builds front and back end unless nothing has changed since the last time.
 build_if_changed() {
-  local stamp=artifacts/built.stamp
-  if [ -f "$stamp" ] && [ -f "$server_dll" ] && [ -f src/JauntyBadge.Server/wwwroot/index.html ] && [ "$(fingerprint)" = "$(cat "$stamp")" ]; then
+  if [ -f "$built_stamp" ] && [ -f "$server_dll" ] && [ -f src/JauntyBadge.Server/wwwroot/index.html ] && [ "$(fingerprint)" = "$(cat "$built_stamp")" ]; then
     return
   fi
-  npm_install web
   echo "Building the front end …"
-  (cd web && npm run --silent build -- --logLevel warn)
+  build_front_end
   echo "Building the server …"
   dotnet build src/JauntyBadge.Server -c Release -v quiet --nologo
-  fingerprint >"$stamp"
+  fingerprint >"$built_stamp"
 }

@@ -44,7 +44,9 @@ test('a dog is archived, and the archive undone', async ({ page }) => {
   await page.goto(`/dogs/${id}`);
   await page.getByRole('button', { name: 'Archive this dog' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('Rover-Back is back on the round.')).toBeVisible();
+  const onTheRound = async () =>
+    ((await (await page.request.get('/api/round')).json()) as { dog: { id: string } }[]).some((c) => c.dog.id === id);
+  await expect.poll(onTheRound).toBe(true);
   await page.getByRole('button', { name: 'Archive this dog' }).click();
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Sessions due' })).toBeVisible();

@@ -1,8 +1,21 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
+import { serve } from './servers.js';
 
-/** Every test also watches its pages: no console error, no page error, no request to anywhere else. */
-export const test = base.extend<{ watched: undefined; expectedErrors: RegExp[] }>({
+/**
+ * Every worker has a server and a practice of its own, so that no test meets what another is doing. Every test also watches its
+ * pages: no console error, no page error, no request to anywhere else.
+ */
+export const test = base.extend<{ watched: undefined; expectedErrors: RegExp[] }, { practice: string }>({
+  practice: [
+    async ({}, use, worker) => {
+      const server = await serve(`browser-${worker.parallelIndex}`);
+      await use(server.address);
+      await server.stop();
+    },
+    { scope: 'worker', timeout: 240_000 },
+  ],
+  baseURL: async ({ practice }, use) => use(practice),
   expectedErrors: [[], { option: true }],
   watched: [
     async ({ context, baseURL, expectedErrors }, use) => {
@@ -31,6 +44,19 @@ export { expect };
 export async function expectNoViolations(page: Page) {
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' | ')}`)).toEqual([]);
+}
+
+/** The muzzle sizes kept for a dog, the newest first, as the server has them: a notice that passes proves nothing. */
+export async function expectChosen(page: Page, dog: string, sizes: (string | RegExp)[]) {
+  await expect
+    .poll(async () => {
+      const choices = (await (await page.request.get(`/api/dogs/${dog}/choices`)).json()) as {
+        sizeId: string;
+        withdrawnAt: string | null;
+      }[];
+      return choices.filter((c) => c.withdrawnAt === null).map((c) => c.sizeId);
+    })
+    .toEqual(sizes.map((s) => (typeof s === 'string' ? s : expect.stringMatching(s))));
 }
 
 /** The id of a dog of the demo practice. */

@@ -2,9 +2,15 @@ import { createToaster, Flex, Toast, Toaster } from '@chakra-ui/react';
 
 const toaster = createToaster({ placement: 'bottom-start', duration: 8000 });
 
-/** Says something in passing, with a way to undo it where there is one. */
+const undoStays = 60_000;
+
+/** Says something in passing; with a way to undo it, it stays long enough for a hand that is on a dog. */
 export function notify(title: string, undo?: () => void) {
-  toaster.create({ title, type: 'info', ...(undo ? { action: { label: 'Undo', onClick: undo } } : {}) });
+  toaster.create({
+    title,
+    type: 'info',
+    ...(undo ? { duration: undoStays, action: { label: 'Undo', onClick: undo } } : {}),
+  });
 }
 
 export function complain(title: string) {

@@ -1,0 +1,64 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = fileURLToPath(new URL('../..', import.meta.url));
+
+/** A port nobody listens on now. */
+export const freePort = () =>
+  new Promise<number>((found, failed) => {
+    const probe = createServer();
+    probe.once('error', failed);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo;
+      probe.close(() => found(port));
+    });
+  });
+
+/** A folder of its own for a practice. */
+export const dataFolder = (name: string) => mkdtempSync(join(tmpdir(), `jaunty-badge-${name}-`));
+
+/** Ends a process and waits until it is gone. */
+export const ended = (child: ChildProcess, signal: NodeJS.Signals) =>
+  new Promise<number | null>((gone) => {
+    child.removeAllListeners('exit');
+    child.on('exit', (code) => gone(code));
+    child.kill(signal);
+  });
+
+/** Serves a demo practice of its own until it is stopped; what the server says of failures goes into the test's output. */
+export async function serve(name: string) {
+  const [port, folder] = [await freePort(), dataFolder(name)];
+  const address = `http://127.0.0.1:${port}`;
+  const child = spawn(
+    'dotnet',
+    [
+      ...[
+        join(root, 'artifacts/bin/JauntyBadge.Server/release/JauntyBadge.Server.dll'),
+        '--contentRoot',
+        join(root, 'src/JauntyBadge.Server'),
+      ],
+      ...['--urls', address, '--data', folder, '--demo', 'true'],
+    ],
+    { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] },
+  );
+  for (let tries = 0; ; tries++) {
+    const answers = await fetch(`${address}/api/health`).then(
+      (answer) => answer.ok,
+      () => false,
+    );
+    if (answers) break;
+    if (child.exitCode !== null || tries > 1200) throw new Error(`The server did not answer (exit ${child.exitCode}).`);
+    await new Promise((wait) => setTimeout(wait, 100));
+  }
+  return {
+    address,
+    stop: async () => {
+      await ended(child, 'SIGTERM');
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
