@@ -50,6 +50,8 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext
             dog.Property(d => d.Version).IsConcurrencyToken();
             dog.PrimitiveCollection(d => d.Purposes).ElementType().HasConversion<string>();
             dog.PrimitiveCollection(d => d.Sensitivities).ElementType().HasConversion<string>();
+            dog.PrimitiveCollection(d => d.Health).ElementType().HasConversion<string>();
+            dog.PrimitiveCollection(d => d.TraitsSeen).ElementType().HasConversion<string>();
         });
         modelBuilder.Entity<BreedRow>().PrimitiveCollection(b => b.Traits).ElementType().HasConversion<string>();
         modelBuilder.Entity<MeasuringSetRow>(set =>

@@ -73,6 +73,9 @@ public sealed record TrainingPlan(IReadOnlyList<PlannedStep> Steps, IReadOnlyLis
         return part.Count == 0 ? 1 : (double)part.Count(s => s.Index < index) / part.Count;
     }
 
+    /// <summary>Whether every step up to the purpose's last is passed when the plan stands at an index: from then on the dog wears it, and only upkeep is left.</summary>
+    public bool WearsIt(int index) => PassedShare(index, upToFirstFastening: true) >= 1 && PassedShare(index, upToFirstFastening: false) >= 1;
+
     private static void Move(List<Step> steps, IReadOnlyList<string> ids, string before)
     {
         var moving = steps.Where(s => ids.Contains(s.Id)).ToList();

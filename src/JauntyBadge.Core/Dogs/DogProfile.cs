@@ -37,6 +37,18 @@ public enum Sensitivity
     Paws,
 }
 
+/// <summary>Something about its health that decides what may lie on its face.</summary>
+public enum HealthNote
+{
+    /// <summary>Airway disease, noisy breathing, or a veterinarian's word about it.</summary>
+    AirwayTrouble,
+
+    ProneToVomiting,
+
+    /// <summary>It is sedated at the clinic.</summary>
+    SedatedAtClinic,
+}
+
 /// <summary>Bite history, from which containment follows. Own wording; compare the published six-level bite scale by Ian Dunbar (Memory).</summary>
 public enum BiteTier
 {
@@ -62,6 +74,21 @@ public sealed record DogProfile
     public Temperament Temperament { get; init; } = Temperament.Typical;
     public IReadOnlyList<Sensitivity> Sensitivities { get; init; } = [];
     public BiteTier BiteTier { get; init; }
+    public IReadOnlyList<HealthNote> Health { get; init; } = [];
+
+    /// <summary>Traits seen on this dog, whatever its breed.</summary>
+    public IReadOnlyList<BreedTrait> TraitsSeen { get; init; } = [];
+
+    /// <summary>What matters to a fitter: the breeds' usual traits and those seen on this dog.</summary>
+    public IReadOnlyList<BreedTrait> Traits => [.. Breeds.SelectMany(b => b.Traits).Concat(TraitsSeen).Distinct()];
+
+    /// <summary>Why its airway is to be minded, in words that follow "because"; null when nothing says so.</summary>
+    public string? AirwayConcern =>
+        Health.Contains(HealthNote.AirwayTrouble) ? "airway trouble is noted"
+        : HeadShape.AirwayCaution ? $"its face is less than {HeadShapes.AirwayRatio.Value:0%} as long as the skull behind it"
+        : HeadShape.Shape == Measuring.HeadShape.Short ? "its face is short"
+        : Breeds.FirstOrDefault(b => b.Shape == Measuring.HeadShape.Short) is { } flat ? $"{flat.Name} is a flat-faced breed"
+        : null;
 
     /// <summary>The school it is usually measured and fitted by: the working one for working dogs and after several or deep bites.</summary>
     public School UsualSchool =>
@@ -102,10 +129,18 @@ public sealed record DogProfile
         var cautions = new List<string>();
         if (BiteTier >= BiteTier.Injured)
             cautions.Add("A bite that injured belongs with a qualified behaviour professional as well: a muzzle does not treat the cause. Local rules on dangerous dogs decide.");
+        if (Health.Contains(HealthNote.AirwayTrouble))
+            cautions.Add("Airway trouble is noted: nothing that closes its mouth or lies on its face, and a veterinarian looks at its breathing before any muzzle.");
         if (HeadShape.AirwayCaution)
             cautions.Add("The face is less than half as long as the skull behind it: airway disease was seen in such dogs (Packer et al. 2015). A veterinarian looks at its breathing before any muzzle.");
         if (HeadShape.Shape == Measuring.HeadShape.Short)
             cautions.Add("A short face pants and cools poorly: ask the veterinarian about its airway before any muzzle, and keep wears short and cool.");
+        else if (AirwayConcern is { } why && !HeadShape.AirwayCaution && !Health.Contains(HealthNote.AirwayTrouble))
+            cautions.Add($"Mind its airway, because {why}: ask the veterinarian before any muzzle, and nothing that closes its mouth.");
+        if (Health.Contains(HealthNote.ProneToVomiting))
+            cautions.Add("Prone to vomiting: nothing that closes its mouth, and off at once when it retches.");
+        if (Health.Contains(HealthNote.SedatedAtClinic))
+            cautions.Add("Sedated at the clinic: what closes its mouth is put on, watched and taken off by the clinic's own staff only.");
         if (Temperament == Temperament.Soured)
             cautions.Add("This dog has had a bad time with a muzzle. If it changed suddenly or seems in pain, see the veterinarian first.");
         if (IsGrowing(today))

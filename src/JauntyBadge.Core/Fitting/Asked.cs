@@ -15,11 +15,18 @@ internal enum Failing
     Width = 32,
     NeckStrap = 64,
     SlipOff = 128,
+
+    /// <summary>Large: it hangs and swings.</summary>
+    Large = 256,
+
+    /// <summary>So large that it is no fit.</summary>
+    FarTooLarge = 512,
 }
 
 /// <summary>By how many mm each criterion of a basket holds, negative when missed; NaN where it could not be checked.</summary>
 internal readonly record struct Margins(
-    double Seat, double Shove, double ChinRoom, double Gape, double Girth, double Width, double NeckStrap, double SlipOff);
+    double Seat, double Shove, double ChinRoom, double Gape, double Girth, double Width, double NeckStrap, double SlipOff, double Large,
+    double FarTooLarge);
 
 /// <summary>A request in plain mm and radians.</summary>
 internal readonly record struct RequestMm(
@@ -50,14 +57,25 @@ internal readonly struct Asked
     /// <summary>Doubles of numbers that meet a bound exactly may land this far beyond it.</summary>
     public const double Slack = 1e-9;
 
+    private static readonly double MostRoom = FitRules.LargeRoom.Value.Millimeters;
+    private static readonly double MostGirth = FitRules.LargeGirth.Value - 1;
+    private static readonly double Beyond = FitRules.NoFitBeyond.Value;
+
     private readonly double eye, width, girth, headGirth;
+    private readonly BoxMm box;
     private readonly JawTurn jaw;
     private readonly Pose closed, open;
     private readonly double monotoneUpTo;
     private readonly RequestMm request;
 
-    public Asked(in SnoutMm snout, in RequestMm request)
+    /// <summary>A snout and a request, with what is assumed of a basket whose chart tells length and girth only, and the loop the strap is marked for.</summary>
+    /// <param name="snout">The snout.</param>
+    /// <param name="request">The request.</param>
+    /// <param name="box">The assumed box; as usual on this snout when left out.</param>
+    /// <param name="marked">The loop the strap is marked for, which does not change with the draw; this snout's own when left out.</param>
+    public Asked(in SnoutMm snout, in RequestMm request, BoxMm? box = null, double? marked = null)
     {
+        this.box = box ?? BoxMm.On(snout.Width);
         this.request = request;
         (eye, width, girth, headGirth) = (snout.Eye, snout.Width, snout.Girth, snout.HeadGirth);
         jaw = new JawTurn(snout);
@@ -65,6 +83,7 @@ internal readonly struct Asked
         (Low, High) = (SnoutRules.ScaledMm(request.Low, eye), SnoutRules.ScaledMm(request.High, eye));
         NeededGirth = snout.GirthAt(Math.Sqrt((1 - request.NeededCos) / 2));
         Loop = NeckStrap.LoopMm(snout.Neck, request.Fingers, request.Finger);
+        MarkedFor = marked ?? Loop;
         EdgeLeast = SnoutRules.ScaledMm(EdgeRoom, eye);
     }
 
@@ -79,25 +98,34 @@ internal readonly struct Asked
     /// <summary>The loop a neck strap must make; NaN when unknown.</summary>
     public double Loop { get; }
 
+    /// <summary>The loop the setting to mark is nearest to.</summary>
+    public double MarkedFor { get; }
+
     /// <summary>Least distance of a tube's edge from the eye.</summary>
     public double EdgeLeast { get; }
 
     /// <summary>The margins of a basket.</summary>
     public Margins Of(in BasketMm shape)
     {
-        var basket = shape.On(width);
+        var basket = shape.On(box);
         var (nose, seat) = SeatOf(basket.Length);
         var floor = new FloorLine(basket, nose);
+        var gape = jaw.LeastRoom(floor, request.NeededRad) - Keep;
         return new Margins(
-            seat, eye - basket.Length, closed.Room(floor) - ChinLeast, jaw.LeastRoom(floor, request.NeededRad) - Keep,
+            seat, eye - basket.Length, closed.Room(floor) - ChinLeast, gape,
             basket.OpeningGirth - NeededGirth, shape.Box ? double.NaN : Math.Min(basket.WidthRear - width - WidthLow, WidthHigh - (basket.WidthRear - width)),
-            Math.Min(Loop - basket.StrapMin, basket.StrapMax - Loop), headGirth - Loop);
+            StrapSetting.LowMarginMm(Loop, basket.StrapMin, basket.StrapMax, basket.Pitch), headGirth - basket.SetLoop(MarkedFor), Large(gape, basket.OpeningGirth, 1),
+            Large(gape, basket.OpeningGirth, Beyond));
     }
+
+    /// <summary>By how many mm a basket is not too large, times the excess allowed: in room under the jaw, and around.</summary>
+    private double Large(double gape, double opening, double times) =>
+        Math.Min(MostRoom * times - gape, NeededGirth * (1 + MostGirth * times) - opening);
 
     /// <summary>The widest opening in a basket, radians.</summary>
     public double GapeRad(in BasketMm shape)
     {
-        var basket = shape.On(width);
+        var basket = shape.On(box);
         return jaw.WidestRad(new FloorLine(basket, SeatOf(basket.Length).Nose), Keep, FitRules.WidestGape.Value.Radians);
     }
 
@@ -105,7 +133,7 @@ internal readonly struct Asked
     public Failing Fails(in BasketMm shape)
     {
         if (shape.Box)
-            return FailsShape(shape.On(width));
+            return FailsShape(shape.On(box));
         return FailsShape(shape);
     }
 
@@ -128,16 +156,21 @@ internal readonly struct Asked
             failing |= Failing.Girth;
         if (spare < WidthLow - Slack || spare > WidthHigh + Slack)
             failing |= Failing.Width;
-        if (Loop < basket.StrapMin - Slack || Loop > basket.StrapMax + Slack)
+        if (StrapSetting.LowMarginMm(Loop, basket.StrapMin, basket.StrapMax, basket.Pitch) < -Slack)
             failing |= Failing.NeckStrap;
-        if (headGirth < Loop - Slack)
+        if (headGirth < basket.SetLoop(MarkedFor) - Slack)
             failing |= Failing.SlipOff;
+        if (Large(room - Keep, basket.OpeningGirth, 1) < -Slack)
+            failing |= Failing.Large;
+        if (Large(room - Keep, basket.OpeningGirth, Beyond) < -Slack)
+            failing |= Failing.FarTooLarge;
         return failing;
     }
 
     /// <summary>The margins of a sleeve or face cover: edge from the eye, girth range, strap.</summary>
     public (double Edge, double Girth, double NeckStrap, double SlipOff) Of(in TubeMm tube) => (
-        eye - tube.Length - EdgeLeast, Math.Min(girth - tube.GirthMin, tube.GirthMax - girth), Math.Min(Loop - tube.StrapMin, tube.StrapMax - Loop), headGirth - Loop);
+        eye - tube.Length - EdgeLeast, Math.Min(girth - tube.GirthMin, tube.GirthMax - girth), StrapSetting.LowMarginMm(Loop, tube.StrapMin, tube.StrapMax, tube.Pitch),
+        headGirth - tube.SetLoop(MarkedFor));
 
     /// <summary>Which criteria a sleeve or face cover fails.</summary>
     public Failing Fails(in TubeMm tube)
@@ -156,4 +189,8 @@ internal readonly struct Asked
 }
 
 /// <summary>A sleeve or face cover in plain mm.</summary>
-internal readonly record struct TubeMm(double Length, double GirthMin, double GirthMax, double StrapMin, double StrapMax);
+internal readonly record struct TubeMm(double Length, double GirthMin, double GirthMax, double StrapMin, double StrapMax, double Pitch = 0)
+{
+    /// <summary>The loop its strap is set to for a loop needed; the needed one where the chart gives no range or it is out of it.</summary>
+    public double SetLoop(double needed) => StrapSetting.NearestMm(needed, StrapMin, StrapMax, Pitch) is var set && double.IsNaN(set) ? needed : set;
+}

@@ -17,29 +17,31 @@ public static class BasketFit
         var gape = Fitting.Gape.Of(asked.GapeRad(shape));
         var judge = new Judge(snout, request);
         var assumed = basket.AssumedShape ? new Sourced(basket.DepthRear, Provenance.Assumed, "the basket's depth, taken from a box of its girth") : null;
-        var chinRoom = Length.FromMillimeters(margins.ChinRoom) + FitRules.ChinRoom.Value;
-        var neededGirth = Length.FromMillimeters(asked.NeededGirth);
         var widthWindow = new Window(FitRules.WidthLow.Value, FitRules.WidthHigh.Value);
         var spareWidth = basket.WidthRear - snout.Width.Value;
-        var strap = judge.Strap(basket.NeckStrap);
-        var slip = judge.SlipOff(strap.Loop);
+        var neededGirth = Length.FromMillimeters(asked.NeededGirth);
+        var strap = judge.Strap(basket.NeckStrap, margins.NeckStrap);
+        var slip = judge.SlipOff(shape.SetLoop(asked.MarkedFor), margins.SlipOff);
         List<Criterion> criteria =
         [
-            judge.Seat(seat, window, windowBasis),
+            judge.Seat(seat, window, windowBasis, Mm(margins.Seat)),
             judge.Shove(seat),
-            judge.ChinRoom(chinRoom, assumed),
-            judge.Gape(gape, Length.FromMillimeters(margins.Gape) + FitRules.FloorClearance.Value, assumed),
-            judge.Girth(basket.OpeningGirth, neededGirth),
+            judge.ChinRoom(Mm(margins.ChinRoom), assumed),
+            judge.Gape(gape, Mm(margins.Gape), assumed),
+            judge.Girth(basket.OpeningGirth, neededGirth, Mm(margins.Girth)),
+            judge.Large(Mm(margins.Large), Mm(margins.FarTooLarge), Mm(margins.Gape), basket.OpeningGirth, neededGirth),
         ];
         List<NotChecked> notChecked = [];
         if (basket.AssumedShape)
             notChecked.Add(new(CriterionName.Width, $"The chart gives length and girth only: a width of the snout and {BasketModel.BoxSpareWidth.Value.Show(request.Shown)} and one depth were assumed."));
         else
-            criteria.Add(judge.Width(spareWidth, widthWindow));
+            criteria.Add(judge.Width(spareWidth, widthWindow, Mm(margins.Width)));
         return new FitAssessment(
-            seat, chinRoom, gape, neededGirth, basket.OpeningGirth - neededGirth, widthWindow.MarginOf(spareWidth), strap.Loop,
+            seat, Mm(margins.ChinRoom) + FitRules.ChinRoom.Value, gape, neededGirth, basket.OpeningGirth - neededGirth, widthWindow.MarginOf(spareWidth), strap.Loop,
             [.. criteria, .. strap.Criteria, .. slip.Criteria], [.. notChecked, .. strap.NotChecked, .. slip.NotChecked]);
     }
+
+    private static Length Mm(double mm) => Length.FromMillimeters(mm);
 
     /// <summary>Girth the rear edge must have with the mouth open: C + 4·(xH − xf)·sin(θ/2).</summary>
     public static Length NeededGirth(SnoutModel snout, Angle opening) =>
@@ -57,9 +59,12 @@ internal sealed class Judge(SnoutModel snout, FitRequest request)
     public static Verdict VerdictOf(double marginMm, bool assumed, double smallDogScale) =>
         marginMm < -Asked.Slack ? Verdict.Out : assumed || marginMm < MarginalMm * smallDogScale ? Verdict.Marginal : Verdict.Fits;
 
-    public Criterion Seat(Seat seat, Window window, Basis basis)
+    /// <summary>How being too large comes out: a warning, and no fit far beyond it.</summary>
+    public static Verdict VerdictOfLarge(double marginMm, double farMarginMm) =>
+        farMarginMm < -Asked.Slack ? Verdict.Out : marginMm < -Asked.Slack ? Verdict.Marginal : Verdict.Fits;
+
+    public Criterion Seat(Seat seat, Window window, Basis basis, Length margin)
     {
-        var margin = UnitMath.Min(window.MarginOf(seat.NoseRoom), window.MarginOf(seat.EyeRoom));
         var wanted = $"{window.Low.ShowRange(window.High, shown)} of each is wanted";
         var rooms = $"{Say(seat.NoseRoom)} before the nose and {Say(seat.EyeRoom)} before the eyes; {wanted}";
         var lead = margin >= Length.Zero ? "" : seat.NoseRoom > seat.EyeRoom ? "Too long: " : "Too short: ";
@@ -79,16 +84,16 @@ internal sealed class Judge(SnoutModel snout, FitRequest request)
         return criterion with { Value = room, Low = Length.Zero };
     }
 
-    public Criterion ChinRoom(Length room, Sourced? assumedDepth) => Hard(
-        CriterionName.ChinRoom, room - FitRules.ChinRoom.Value,
-        $"{Say(room)} under the closed jaw; at least {Say(FitRules.ChinRoom.Value)} is wanted", FitRules.ChinRoom.Basis, assumedDepth ?? snout.Height)
+    public Criterion ChinRoom(Length margin, Sourced? assumedDepth) => Hard(
+        CriterionName.ChinRoom, margin,
+        $"{Say(margin + FitRules.ChinRoom.Value)} under the closed jaw; at least {Say(FitRules.ChinRoom.Value)} is wanted", FitRules.ChinRoom.Basis, assumedDepth ?? snout.Height)
         with
-    { Value = room, Low = FitRules.ChinRoom.Value };
+    { Value = margin + FitRules.ChinRoom.Value, Low = FitRules.ChinRoom.Value };
 
-    public Criterion Gape(Angle gape, Length roomAtNeeded, Sourced? assumedDepth)
+    public Criterion Gape(Angle gape, Length margin, Sourced? assumedDepth)
     {
         var needed = request.NeededGape;
-        var margin = roomAtNeeded - FitRules.FloorClearance.Value;
+        var roomAtNeeded = margin + FitRules.FloorClearance.Value;
         var does = Fitting.Gape.Classify(gape) switch
         {
             GapeClass.Closed => "the mouth is as good as closed",
@@ -103,25 +108,37 @@ internal sealed class Judge(SnoutModel snout, FitRequest request)
         { Value = roomAtNeeded, Low = FitRules.FloorClearance.Value };
     }
 
-    public Criterion Girth(Length opening, Length needed) => Hard(
-        CriterionName.Girth, opening - needed,
+    /// <summary>Too large: what hangs below the jaw beyond need, or goes around too wide.</summary>
+    public Criterion Large(Length margin, Length farMargin, Length room, Length opening, Length needed)
+    {
+        var verdict = VerdictOfLarge(margin.Millimeters, farMargin.Millimeters);
+        var says = $"{Say(UnitMath.Max(room, Length.Zero))} hangs below the jaw beyond what the needed opening asks, up to {Say(FitRules.LargeRoom.Value)} may; {opening / needed:0.00} times the girth needed, up to {FitRules.LargeGirth.Value:0.0} may be";
+        return new(CriterionName.Large, verdict, verdict == Verdict.Out ? farMargin : margin, verdict == Verdict.Fits ? $"{says}." : $"Large: it hangs and swings. {says}.", FitRules.LargeRoom.Basis)
+        {
+            Value = room,
+            High = FitRules.LargeRoom.Value,
+        };
+    }
+
+    public Criterion Girth(Length opening, Length needed, Length margin) => Hard(
+        CriterionName.Girth, margin,
         $"{Say(opening)} around the rear edge; {Say(needed)} is needed with the mouth open {request.NeededGape.Degrees:0}°",
         Basis.House("closed girth plus what the turning jaw adds at the fit line"), snout.Girth)
         with
     { Value = opening, Low = needed };
 
-    public Criterion Width(Length spare, Window window)
+    public Criterion Width(Length spare, Window window, Length margin)
     {
         var lead = spare < window.Low ? "Too narrow: " : spare > window.High ? "Too wide: " : "";
         return Hard(
-            CriterionName.Width, window.MarginOf(spare), $"{lead}{Say(spare)} spare across; {window.Low.ShowRange(window.High, shown)} is wanted",
+            CriterionName.Width, margin, $"{lead}{Say(spare)} spare across; {window.Low.ShowRange(window.High, shown)} is wanted",
             FitRules.WidthLow.Basis, snout.Width)
             with
         { Value = spare, Low = window.Low, High = window.High };
     }
 
     /// <summary>The neck strap's criterion, or why it could not be checked.</summary>
-    public (Length? Loop, IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked) Strap(Window? strap)
+    public (Length? Loop, IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked) Strap(Window? strap, double marginMm)
     {
         if (snout.NeckGirth is not { } neck)
             return (null, [], [new(CriterionName.NeckStrap, "Neck girth was not read, so the strap was not checked.")]);
@@ -132,7 +149,7 @@ internal sealed class Judge(SnoutModel snout, FitRequest request)
             return (loop, [], [new(CriterionName.NeckStrap, $"The chart does not give the strap's range; a loop of {Say(loop)} is needed.")]);
         var lead = loop < range.Low ? "The strap is too long: a" : loop > range.High ? "The strap is too short: a" : "A";
         var criterion = Hard(
-            CriterionName.NeckStrap, range.MarginOf(loop),
+            CriterionName.NeckStrap, Length.FromMillimeters(marginMm),
             $"{lead} loop of {Say(loop)} leaves {NeckStrap.FingersInWords(request.Fingers)} under it; the strap makes {range.Low.ShowRange(range.High, shown)}",
             Basis.Practice("one finger for working fits, two for everyday; the loop by the open-belt length, Machinery's Handbook"))
             with
@@ -140,21 +157,23 @@ internal sealed class Judge(SnoutModel snout, FitRequest request)
         return (loop, [criterion], []);
     }
 
-    /// <summary>Whether the loop could come over the head, or why that could not be checked.</summary>
-    public (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked) SlipOff(Length? loop)
+    /// <summary>Whether the loop as it will be set could come over the head, or why that could not be checked.</summary>
+    public (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked) SlipOff(double setMm, double marginMm)
     {
-        if (loop is not { } strap)
-            return ([], []);
+        if (double.IsNaN(setMm))
+            return ([], [new(CriterionName.SlipOff, "Neck girth was not read, so whether the strap can slip over the head was not checked.")]);
         if (snout.Numbers.HeadGirth is not { } head)
             return ([], [new(CriterionName.SlipOff, "Head girth was not read, so whether the strap can slip over the head was not checked.")]);
         var basis = Basis.House("a loop larger than the head comes off over it; a forehead strap stops that");
-        var says = $"The strap's loop is {Say(strap)}, the head {Say(head)} around";
-        if (head >= strap)
-            return ([Hard(CriterionName.SlipOff, head - strap, says, basis) with { Value = strap, High = head }], []);
-        var criterion = request.ForeheadStrap == ForeheadStrap.None
-            ? new Criterion(CriterionName.SlipOff, Verdict.Out, head - strap, $"{says}: it slips off, and no forehead strap can be fitted.", basis)
-            : new Criterion(CriterionName.SlipOff, Verdict.Marginal, head - strap, $"{says}: it slips off unless the forehead strap is fitted.", basis);
-        return ([criterion with { Value = strap, High = head }], []);
+        var set = Length.FromMillimeters(setMm);
+        var says = $"Set as it will be marked the strap's loop is {Say(set)}, the head {Say(head)} around";
+        var margin = Length.FromMillimeters(marginMm);
+        var criterion = marginMm >= -Asked.Slack
+            ? Hard(CriterionName.SlipOff, margin, says, basis)
+            : request.ForeheadStrap == ForeheadStrap.None
+                ? new Criterion(CriterionName.SlipOff, Verdict.Out, margin, $"{says}: it slips off, and no forehead strap can be fitted.", basis)
+                : new Criterion(CriterionName.SlipOff, Verdict.Marginal, margin, $"{says}: it slips off unless the forehead strap is fitted.", basis);
+        return ([criterion with { Value = set, High = head }], []);
     }
 
     /// <summary>A bound that has to hold: under it out, within the tape's doubt of it marginal.</summary>

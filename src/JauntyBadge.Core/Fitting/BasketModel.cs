@@ -18,11 +18,20 @@ public sealed record BasketModel(
         "fit.box-spare-width", "Spare width of a basket known by length and girth only", Length.FromMillimeters(14),
         Basis.House("the middle of what is wanted, for the chart does not say"));
 
+    public static readonly Grounded<Length> BoxWidthDoubt = new(
+        "fit.u-box-width", "Standard uncertainty of that spare width", Length.FromMillimeters(8), Basis.House("makers leave half an inch more or less to either side of it"));
+
+    public static readonly Grounded<double> BoxDepthDoubt = new(
+        "fit.u-box-depth", "Standard uncertainty of the depth assumed with it, as a share", 0.1, Basis.House("baskets of one girth are rounder or flatter by so much"));
+
     /// <summary>Stands for the depth of a box that no depth gives its girth: no jaw has room in it.</summary>
     internal static readonly Length NoDepth = Length.FromMillimeters(1);
 
     /// <summary>The loops the neck strap makes; null when unknown.</summary>
     public Window? NeckStrap => NeckStrapMin is { } min && NeckStrapMax is { } max ? new Window(min, max) : null;
+
+    /// <summary>Distance of the neck strap's holes; null for one that slides, or when the chart does not say.</summary>
+    public Length? HolePitch { get; init; }
 
     /// <summary>Depth and width were not on the chart but taken from a box of its girth.</summary>
     public bool AssumedShape { get; init; }

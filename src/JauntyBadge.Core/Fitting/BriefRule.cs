@@ -56,15 +56,20 @@ public sealed record WearPlan(TimeSpan Longest, bool Warm)
 /// <param name="Growing">Whether the head still grows.</param>
 /// <param name="Thick">Whether the coat is thick.</param>
 /// <param name="Material">The material school.</param>
+/// <param name="Airway">Whether something says that its airway is to be minded.</param>
+/// <param name="Health">Any of these notes on its health.</param>
+/// <param name="ClinicHands">Whether the clinic's own staff put it on, watch it and take it off.</param>
+/// <param name="BeyondCapOf">Worn longer than the cap of this type; exactly the cap is not beyond it.</param>
 public sealed record BriefWhen(
     IReadOnlyList<Purpose>? Uses = null, bool? ClinicOnly = null, int? TierFrom = null, int? TierTo = null, IReadOnlyList<HeadShape>? Shapes = null,
     IReadOnlyList<HeadShape>? NotShapes = null, IReadOnlyList<BreedTrait>? Traits = null, IReadOnlyList<Sensitivity>? Sensitivities = null,
-    IReadOnlyList<Temperament>? Temperaments = null, bool? Warm = null, bool? Long = null, bool? Growing = null, bool? Thick = null, MaterialSchool? Material = null)
+    IReadOnlyList<Temperament>? Temperaments = null, bool? Warm = null, bool? Long = null, bool? Growing = null, bool? Thick = null, MaterialSchool? Material = null,
+    bool? Airway = null, IReadOnlyList<HealthNote>? Health = null, bool? ClinicHands = null, MuzzleType? BeyondCapOf = null)
 {
     /// <summary>Whether it applies to a dog.</summary>
     internal bool Holds(DogProfile dog, BriefQuestion question, IReadOnlyList<Purpose> uses, WearPlan wear)
     {
-        var traits = dog.Breeds.SelectMany(b => b.Traits).ToHashSet();
+        var traits = dog.Traits;
         return (Uses is null || Uses.Any(uses.Contains))
             && (ClinicOnly is null || ClinicOnly == MuzzleBrief.IsClinicOnly(uses))
             && (TierFrom is null || (int)dog.BiteTier >= TierFrom)
@@ -78,7 +83,11 @@ public sealed record BriefWhen(
             && (Long is null || Long == wear.Longest > WearPlan.LongWear.Value)
             && (Growing is null || Growing == question.Growing)
             && (Thick is null || Thick == (dog.Coat == Coat.Thick))
-            && (Material is null || Material == question.Material);
+            && (Material is null || Material == question.Material)
+            && (Airway is null || Airway == (dog.AirwayConcern is not null))
+            && (Health is null || Health.Any(dog.Health.Contains))
+            && (ClinicHands is null || ClinicHands == question.ClinicHands)
+            && (BeyondCapOf is not { } type || wear.Longest > FitRules.Cap(type));
     }
 }
 
@@ -90,15 +99,23 @@ public sealed record BriefWhen(
 /// <param name="Demand">How much.</param>
 /// <param name="Gape">The opening asked for.</param>
 /// <param name="Says">What is asked for, short.</param>
-/// <param name="Reason">Why.</param>
+/// <param name="Reason">Why; {wear}, {cap} and {airway} stand for the minutes it is worn, those it may be, and what is said of the airway.</param>
 /// <param name="Basis">On what ground.</param>
+/// <param name="Hard">It keeps the dog from harm and cannot be overruled.</param>
 public sealed record BriefRule(
-    string Id, string Topic, BriefWhen When, Feature? Feature, Demand Demand, GapeClass? Gape, string Says, string Reason, Basis Basis)
+    string Id, string Topic, BriefWhen When, Feature? Feature, Demand Demand, GapeClass? Gape, string Says, string Reason, Basis Basis, bool Hard = false)
 {
     private const string Table = "brief.json";
 
     /// <summary>The shipped rules, in the order they are shown.</summary>
     public static IReadOnlyList<BriefRule> All { get; } = Load();
+
+    /// <summary>The rule with its reason told of one dog and wear.</summary>
+    internal BriefRule Told(DogProfile dog, WearPlan wear) => !Reason.Contains('{') ? this : this with
+    {
+        Reason = Reason.Replace("{wear}", $"{wear.Longest.TotalMinutes:0}").Replace("{airway}", dog.AirwayConcern)
+            .Replace("{cap}", When.BeyondCapOf is { } type ? $"{FitRules.Cap(type)?.TotalMinutes:0}" : ""),
+    };
 
     private static IReadOnlyList<BriefRule> Load()
     {

@@ -5,7 +5,7 @@ namespace JauntyBadge.Core.Fitting;
 /// <summary>How often each criterion and the whole held over the draws.</summary>
 public sealed class Chances
 {
-    private const int Criteria = 8;
+    private const int Criteria = 10;
 
     private readonly float[] held = new float[Criteria];
 
@@ -43,6 +43,7 @@ public sealed class Chances
             CriterionName.Width => 5,
             CriterionName.NeckStrap => 6,
             CriterionName.SlipOff => 7,
+            CriterionName.Large => 8,
             _ => -1,
         };
         return at < 0 ? null : Math.Round(held[at], 6);
@@ -53,7 +54,7 @@ public sealed class Chances
     {
         var asked = new Asked[draws?.Count ?? 0];
         for (var i = 0; i < asked.Length; i++)
-            asked[i] = new Asked(draws!.Snouts[i], request);
+            asked[i] = new Asked(draws!.Snouts[i], request, draws.Boxes[i], draws.MarkedFor(request));
         return asked;
     }
 

@@ -18,6 +18,9 @@ public enum CriterionName
     /// <summary>Whether the fastened strap stays behind the head.</summary>
     SlipOff,
 
+    /// <summary>Whether it is too large: hangs below the jaw and swings.</summary>
+    Large,
+
     /// <summary>Whether this type of muzzle may be used for this purpose and head at all.</summary>
     Use,
 
@@ -95,7 +98,7 @@ public sealed record FitRequest(
     public bool ShoveMustHold => School == School.Working || BiteTier >= BiteTier.Injured;
 
     /// <summary>The criteria that have to hold for the whole to hold.</summary>
-    internal Failing Hard => ~((ShoveMustHold ? Failing.None : Failing.Shove) | (ForeheadStrap == ForeheadStrap.None ? Failing.None : Failing.SlipOff));
+    internal Failing Hard => ~(Failing.Large | (ShoveMustHold ? Failing.None : Failing.Shove) | (ForeheadStrap == ForeheadStrap.None ? Failing.None : Failing.SlipOff));
 }
 
 /// <summary>A basket judged on a snout.</summary>

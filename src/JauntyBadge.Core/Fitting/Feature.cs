@@ -68,9 +68,9 @@ public static class Features
         Feature.ForeheadStrap => model.ForeheadStrap != ForeheadStrap.None,
         Feature.CollarLink => model.CollarLink,
         Feature.FrontBar => model.FrontBar,
-        Feature.ClosedFront => model.FrontOpening != FrontOpening.Fixed,
-        Feature.OpenFront => model.FrontOpening == FrontOpening.Fixed,
-        Feature.TreatWay => model.FrontOpening != FrontOpening.None || model.FrontBarGapMm >= TreatGapMm.Value,
+        Feature.ClosedFront => !model.Has(Feature.OpenFront),
+        Feature.OpenFront => model.Type == MuzzleType.Basket && model.FrontOpening == FrontOpening.Fixed,
+        Feature.TreatWay => model.Type == MuzzleType.Basket && (model.FrontOpening != FrontOpening.None || model.FrontBarGapMm >= TreatGapMm.Value),
         Feature.QuickClip => model.Closure != Closure.Buckle,
         Feature.Buckle => model.Closure != Closure.Clip,
         Feature.ClipAlone => model.Closure == Closure.Clip,
@@ -88,7 +88,11 @@ public static class Features
         _ => CriterionName.Containment,
     };
 
-    /// <summary>What a model has or has not, in the words of a refusal.</summary>
+    /// <summary>What a model has or has not, in the words of a refusal; what shuts the mouth is fed before it is on.</summary>
+    public static string Words(this Feature feature, MuzzleModel model, bool has) =>
+        model.Type != MuzzleType.Basket && feature is Feature.TreatWay or Feature.OpenFront && !has ? "It holds the mouth shut: treats go in only before it is on." : feature.Words(has);
+
+    /// <summary>The same of any basket.</summary>
     public static string Words(this Feature feature, bool has) => (feature, has) switch
     {
         (Feature.Basket, true) => "It is a basket.",

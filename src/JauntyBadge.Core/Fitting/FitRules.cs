@@ -34,10 +34,15 @@ public static class FitRules
 
     public static readonly Grounded<TimeSpan> CoverCap = new("fit.cover-cap", "Longest a face cover is worn", TimeSpan.FromMinutes(15), Basis.House("a short visit; a flat face cools poorly under anything"));
 
+    public static readonly Grounded<Length> LargeRoom = new("fit.large-room", "Room under the jaw beyond what the needed opening asks from which a basket hangs", Length.FromMillimeters(30), Basis.House("it catches on things and swings; twice as much, and it is no fit"));
+    public static readonly Grounded<double> LargeGirth = new("fit.large-girth", "Girth over the needed one from which a basket swings, times", 1.3, Basis.House("it turns on the face; twice the excess, and it is no fit"));
+    public static readonly Grounded<double> NoFitBeyond = new("fit.no-fit-beyond", "How many times that excess makes it no fit", 2, Basis.House("worse the further out, until it is another dog's basket"));
+
     public static IReadOnlyList<IGrounded> All { get; } =
     [
         EverydayLow, EverydayHigh, WorkingLow, WorkingHigh, ChinRoom, FloorClearance, WidestGape, HalfPant, FullPant, Yawn,
         WidthLow, WidthHigh, Finger, Marginal, SleeveEyeRoom, SleeveCap, CoverCap,
+        LargeRoom, LargeGirth, NoFitBeyond, Headline.EvenChance,
     ];
 
     /// <summary>The window for nose room and eye room, shrunk for a small dog.</summary>
@@ -51,11 +56,14 @@ public static class FitRules
         return (new Window(SnoutRules.Scaled(low.Value, eye), SnoutRules.Scaled(high.Value, eye)), basis);
     }
 
+    /// <summary>The longest a type is worn; null for a basket.</summary>
+    public static TimeSpan? Cap(MuzzleType type) => type switch { MuzzleType.Sleeve => SleeveCap.Value, MuzzleType.FaceCover => CoverCap.Value, _ => null };
+
     /// <summary>What has to be said on the spot of a sleeve or face cover; null for a basket.</summary>
     public static string? Caution(MuzzleType type) => type switch
     {
         MuzzleType.Sleeve => $"It holds the mouth shut: the dog cannot pant, drink or vomit in it, and front teeth can still nip. {SleeveCap.Value.TotalMinutes:0} minutes at most, watched all the time, never in warmth or training; under sedation only by the clinic's own staff.",
-        MuzzleType.FaceCover => $"It lies on the face itself. {CoverCap.Value.TotalMinutes:0} minutes at most, cool and watched all the time, never in warmth. Off at any sign of breathing trouble.",
+        MuzzleType.FaceCover => $"It lies on the face itself and holds the mouth shut. {CoverCap.Value.TotalMinutes:0} minutes at most, cool and watched all the time, never in warmth. Off at any sign of breathing trouble.",
         _ => null,
     };
 

@@ -14,7 +14,7 @@ public sealed record Weights(double Comfort, double Safety, double Feeding)
 /// How well a muzzle serves beyond fitting, each 0 to 1, for the order of muzzles that fit equally surely. Basis: House; each is the
 /// plain mean of the points named beside it.
 /// </summary>
-/// <param name="Comfort">Room to open the mouth up to a yawn; softness; lightness against the most it may weigh; a centred seat.</param>
+/// <param name="Comfort">Room to open the mouth up to a yawn; softness; lightness against the most it may weigh; a centred seat; not hanging.</param>
 /// <param name="Safety">Does not give; front bar; forehead strap; collar link; closures; an edge that cannot reach the eye; being seen as wished.</param>
 /// <param name="Feeding">A way for treats, and room to take them.</param>
 public readonly record struct FitScore(double Comfort, double Safety, double Feeding)
@@ -43,8 +43,9 @@ public readonly record struct FitScore(double Comfort, double Safety, double Fee
         var yawn = Math.Min(1, gapeRad / FitRules.Yawn.Value.Radians);
         var light = mostMass is { } most && size.MassG is { } grams ? Math.Clamp(1 - grams / most.Grams, 0, 1) : Unknown.Value;
         var centred = Math.Clamp(margins.Seat / seatHalf, 0, 1);
+        var snug = model.Type == MuzzleType.Basket ? Math.Clamp(margins.Large / FitRules.LargeRoom.Value.Millimeters, 0, 1) : 1;
         return new FitScore(
-            (yawn + Softness(model.Material) + light + centred) / 4,
+            (yawn + Softness(model.Material) + light + centred + snug) / 5,
             (One(model.DoesNotGive) + One(model.FrontBar) + Strap(model.ForeheadStrap) + One(model.CollarLink) + Closing(model.Closure) + One(margins.Shove >= 0) + seen) / 7,
             (Treats(model) + yawn) / 2);
     }
@@ -82,5 +83,5 @@ public readonly record struct FitScore(double Comfort, double Safety, double Fee
     private static double Closing(Closure closure) => closure switch { Closure.Both => 1, Closure.Buckle => BuckleAlone.Value, _ => ClipAlone.Value };
 
     private static double Treats(MuzzleModel model) =>
-        model.FrontOpening == FrontOpening.Fixed ? 1 : model.FrontOpening == FrontOpening.CanBeCut ? FrontToCut.Value : model.Has(Feature.TreatWay) ? ThroughBars.Value : NoWay.Value;
+        !model.Has(Feature.TreatWay) ? NoWay.Value : model.FrontOpening == FrontOpening.Fixed ? 1 : model.FrontOpening == FrontOpening.CanBeCut ? FrontToCut.Value : ThroughBars.Value;
 }

@@ -22,6 +22,9 @@ public sealed record BriefQuestion
     public MaterialSchool Material { get; init; }
     public VisibilitySchool Visibility { get; init; }
 
+    /// <summary>The clinic's own staff put it on, watch it and take it off.</summary>
+    public bool ClinicHands { get; init; }
+
     /// <summary>The head still grows.</summary>
     public bool Growing { get; init; }
 
@@ -40,7 +43,8 @@ public sealed record BriefQuestion
 /// <param name="Basis">On what ground.</param>
 /// <param name="Demand">How much it is asked for.</param>
 /// <param name="Overruled">The fitter's note where it was overruled; it then binds no more.</param>
-public sealed record BriefLine(string Id, string Topic, string Says, string Reason, Basis Basis, Demand Demand, string? Overruled);
+/// <param name="Hard">It keeps the dog from harm and cannot be overruled.</param>
+public sealed record BriefLine(string Id, string Topic, string Says, string Reason, Basis Basis, Demand Demand, string? Overruled, bool Hard = false);
 
 /// <summary>What this dog and purpose need of a muzzle, said before any muzzle is looked at.</summary>
 public sealed record MuzzleBrief
@@ -65,6 +69,9 @@ public sealed record MuzzleBrief
     public required BiteTier BiteTier { get; init; }
     public required WearPlan Wear { get; init; }
 
+    /// <summary>The clinic's own staff put it on, watch it and take it off.</summary>
+    public bool ClinicHands { get; init; }
+
     /// <summary>Most the muzzle should weigh; null when the body mass is not known or the line is overruled.</summary>
     public required Mass? MostMass { get; init; }
 
@@ -87,7 +94,11 @@ public sealed record MuzzleBrief
         var uses = question.Uses.Count > 0 ? question.Uses : dog.Purposes;
         var wear = question.Wear ?? WearPlan.Usual(uses);
         string? Note(string id) => question.Overruled.TryGetValue(id, out var note) ? note : null;
-        var rules = BriefRule.All.Where(r => r.When.Holds(dog, question, uses, wear)).Select(r => (Rule: r, Overruled: Note(r.Id))).ToList();
+        var rules = BriefRule.All.Where(r => r.When.Holds(dog, question, uses, wear)).Select(r => (Rule: r.Told(dog, wear), Overruled: r.Hard ? null : Note(r.Id))).ToList();
+
+        // What is ruled out is not allowed besides.
+        var never = rules.Where(r => r is { Overruled: null, Rule.Demand: Demand.RuledOut }).Select(r => r.Rule.Feature).ToHashSet();
+        rules.RemoveAll(r => r.Rule.Demand == Demand.Allowed && never.Contains(r.Rule.Feature));
         var gape = rules.Where(r => r.Overruled is null).Max(r => r.Rule.Gape) ?? GapeClass.Closed;
         rules.RemoveAll(r => r.Rule.Gape < gape && r.Overruled is null);
 
@@ -95,7 +106,7 @@ public sealed record MuzzleBrief
         var fingers = question.Fingers ?? FitRules.Fingers(school.School);
         var mass = Weight(dog, Note("weight"));
         var sight = Sight(question, Note("visibility"));
-        List<BriefLine> lines = [.. rules.Select(r => new BriefLine(r.Rule.Id, r.Rule.Topic, r.Rule.Says, r.Rule.Reason, r.Rule.Basis, r.Rule.Demand, r.Overruled))];
+        List<BriefLine> lines = [.. rules.Select(r => new BriefLine(r.Rule.Id, r.Rule.Topic, r.Rule.Says, r.Rule.Reason, r.Rule.Basis, r.Rule.Demand, r.Overruled, r.Rule.Hard))];
         lines.Insert(lines.FindLastIndex(l => l.Topic == "Mouth") + 1, Tier(dog.BiteTier));
         lines.Add(school.Line);
         lines.Add(new BriefLine(
@@ -112,6 +123,7 @@ public sealed record MuzzleBrief
             NeededGape = FitRules.From(gape),
             BiteTier = dog.BiteTier,
             Wear = wear,
+            ClinicHands = question.ClinicHands,
             MostMass = mass.Most,
             Visibility = question.Visibility,
             CoatHex = sight is { Overruled: null } ? question.CoatHex : null,
@@ -131,7 +143,7 @@ public sealed record MuzzleBrief
             var has = model.Has(feature);
             if (rule.Demand == Demand.Required ? has : rule.Demand != Demand.RuledOut || !has)
                 continue;
-            var why = $"{feature.Words(has)} {rule.Reason}";
+            var why = $"{feature.Words(model, has)} {rule.Reason}";
             refusals.Add(overruled is null
                 ? new Criterion(feature.Criterion(), Verdict.Out, null, why, rule.Basis)
                 : new Criterion(feature.Criterion(), Verdict.Marginal, null, $"{why} Overruled: {overruled}", rule.Basis));

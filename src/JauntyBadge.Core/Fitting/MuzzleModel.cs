@@ -104,11 +104,11 @@ public sealed record MuzzleSize(
     /// <summary>The loops the neck strap makes; null when the chart does not say.</summary>
     public Window? NeckStrapRange() => NeckStrapMinMm is { } low && NeckStrapMaxMm is { } high ? new Window(Mm(low), Mm(high)) : null;
 
-    internal BasketMm BasketMm() => new(
+    internal BasketMm BasketMm(double? holePitch) => new(
         LengthMm, DepthFrontMm ?? double.NaN, DepthRearMm ?? double.NaN, WidthRearMm ?? double.NaN, OpeningGirthMm ?? double.NaN, NeckStrapMinMm ?? double.NaN, NeckStrapMaxMm ?? double.NaN,
-        IsLengthAndGirthOnly);
+        IsLengthAndGirthOnly, holePitch ?? 0);
 
-    internal TubeMm TubeMm() => new(LengthMm, GirthMinMm ?? double.NaN, GirthMaxMm ?? double.NaN, NeckStrapMinMm ?? double.NaN, NeckStrapMaxMm ?? double.NaN);
+    internal TubeMm TubeMm(double? holePitch) => new(LengthMm, GirthMinMm ?? double.NaN, GirthMaxMm ?? double.NaN, NeckStrapMinMm ?? double.NaN, NeckStrapMaxMm ?? double.NaN, holePitch ?? 0);
 
     private static Length Mm(double value) => Length.FromMillimeters(value);
 

@@ -49,6 +49,23 @@ public static class NeckStrap
         return 2 * tangent + (fingers - 1) * 2 * finger + neck * (2 * Math.PI - onFingers) + finger * onFingers;
     }
 
+    /// <summary>How many fingers go under a loop, to a tenth and between whole fingers as the hull grows; 0 for one no longer than the neck.</summary>
+    /// <param name="neckGirth">Neck girth.</param>
+    /// <param name="loop">The loop as set.</param>
+    /// <param name="fingerThickness">Thickness of one finger.</param>
+    public static double FingersUnder(Length neckGirth, Length loop, Length fingerThickness)
+    {
+        var (neck, set, finger) = (neckGirth.Millimeters, loop.Millimeters, fingerThickness.Millimeters);
+        for (var fingers = 0; fingers < MostFingers; fingers++)
+        {
+            var (under, over) = (LoopMm(neck, fingers, finger), LoopMm(neck, fingers + 1, finger));
+            if (double.IsNaN(over) || set < over)
+                return Math.Round(Math.Max(0, fingers + (double.IsNaN(over) ? 0 : (set - under) / (over - under))), 1);
+        }
+
+        return MostFingers;
+    }
+
     /// <summary>A number of fingers in words.</summary>
     public static string FingersInWords(int fingers) => fingers switch { 0 => "no finger", 1 => "one finger", 2 => "two fingers", _ => $"{fingers} fingers" };
 

@@ -30,50 +30,115 @@ public sealed record OrderSheet(
     public static readonly Grounded<Length> MakersTolerance = new(
         "order.tolerance", "Room beyond the least, so that a maker's tolerance does not use it up", Length.FromMillimeters(3), Basis.House("wire and leather are made to a few millimetres"));
 
-    /// <summary>Works the sheet out for a snout and a brief.</summary>
+    /// <summary>Works the sheet out for a snout and a brief: windows that hold together, so that whatever lies within all of them fits.</summary>
     public static OrderSheet For(DogProfile dog, FitQuestion question)
     {
         var (snout, brief) = (question.Snout, question.Brief);
         var request = question.Request(ForeheadStrap.Fitted);
-        var (window, _) = FitRules.SeatWindow(brief.School, snout);
-        var (eye, slack) = (snout.EyeLine.Value, window.High - window.Low);
-        var tolerance = MakersTolerance.Value;
-        var longest = request.ShoveMustHold ? eye : eye + slack;
-        var length = request.ShoveMustHold ? eye - UnitMath.Min(tolerance, slack / 2) : eye;
-        var rear = snout.Height.Value + FitRules.ChinRoom.Value + tolerance;
-        var width = snout.Width.Value + (FitRules.WidthLow.Value + FitRules.WidthHigh.Value) / 2;
         var strap = NeckStrap.LoopMm(snout.NeckGirth?.Millimeters ?? double.NaN, brief.Fingers, question.Finger.Millimeters) is var mm && double.IsNaN(mm) ? (Length?)null : Length.FromMillimeters(mm);
         var (low, high) = strap is { } loop ? (loop - StrapEitherWay.Value, loop + StrapEitherWay.Value) : (Length.FromMillimeters(200), Length.FromMillimeters(700));
-        BasketModel With(Length front, Length back) => new(length, front, back, width, Girth(back, width), low, high);
 
-        // The rear edge must go round the open mouth: deepen it until it does.
-        var needed = BasketFit.NeededGirth(snout, brief.NeededGape) + tolerance;
-        if (Girth(rear, width) < needed && SnoutSection.OtherSide(needed, width) is { } deeper)
-            rear = UnitMath.Max(rear, deeper);
-        var seat = Seat.Of(snout, With(rear, rear), window);
-        bool Opens(BasketModel basket) => Gape.FloorRoom(snout, basket, seat, brief.NeededGape) >= FitRules.FloorClearance.Value && Gape.FloorRoom(snout, basket, seat, Angle.Zero) >= FitRules.ChinRoom.Value;
-
-        // However deep the front, the turned jaw must clear the rear edge; then the front is as deep as it has to be.
-        var bottomless = 20 * (snout.Height.Value + eye);
-        rear = UnitMath.Max(rear, Least(back => Opens(With(bottomless, back)), bottomless) + tolerance);
-        var least = Least(deep => Opens(With(deep, rear)), bottomless);
-        var front = UnitMath.Max(least + tolerance, rear);
-        var made = With(front, rear);
-
+        // The wider the windows the easier to make; they are narrowed until they hold together.
+        var windows = Windows.Widest(snout, request, low, high);
+        var made = windows.Wanted(low, high);
         List<OrderDimension> dimensions =
         [
-            new("Inner length", length, eye - slack, longest, request.ShoveMustHold ? "Rear edge of the nose rest to the inside of the front; no longer than nose to eye, for this dog will push." : "Rear edge of the nose rest to the inside of the front."),
-            new("Depth in front", front, least, front * (1 + FrontDepthAllowance.Value), $"Nose rest to floor in front, so that the mouth opens {brief.NeededGape.Degrees:0}° or more; never shallower than the rear."),
-            new("Depth at the rear edge", rear, rear - tolerance, rear * (1 + FrontDepthAllowance.Value), "Snout, chin room and the opening jaw; a basket deeper at the neck than in front cannot let the mouth open."),
-            new("Width at the rear edge", width, snout.Width.Value + FitRules.WidthLow.Value, snout.Width.Value + FitRules.WidthHigh.Value, "Jowls not jammed, basket not twisting."),
-            new("Girth at the rear edge", made.OpeningGirth, needed - tolerance, null, $"Around the inside, with the mouth open {brief.NeededGape.Degrees:0}°."),
+            new("Inner length", made.Length, windows.Inner.Low, windows.Inner.High, request.ShoveMustHold ? "Rear edge of the nose rest to the inside of the front; no longer than nose to eye, for this dog will push." : "Rear edge of the nose rest to the inside of the front."),
+            new("Depth in front", made.DepthFront, windows.Front.Low, windows.Front.High, $"Nose rest to floor in front, so that the mouth opens {brief.NeededGape.Degrees:0}° or more and it does not hang; never shallower than the rear."),
+            new("Depth at the rear edge", made.DepthRear, windows.Rear.Low, windows.Rear.High, "Snout, chin room and the opening jaw; a basket deeper at the neck than in front cannot let the mouth open."),
+            new("Width at the rear edge", made.WidthRear, windows.Width.Low, windows.Width.High, "Jowls not jammed, basket not twisting."),
+            new("Girth at the rear edge", made.OpeningGirth, windows.Girth.Low, windows.Girth.High, $"Around the inside, with the mouth open {brief.NeededGape.Degrees:0}°."),
         ];
         if (strap is { } setting)
             dimensions.Add(new("Neck strap loop", setting, low, high, $"With {NeckStrap.FingersInWords(brief.Fingers)} under it, and room for coat and growth."));
         return new OrderSheet(dimensions, FeaturesOf(brief), Notes(dog, snout), Confirmations(dog, brief), BasketFit.Assess(snout, made, request));
     }
 
-    private static Length Girth(Length depth, Length width) => SnoutSection.Girth(depth, width);
+    /// <summary>The windows of the inner dimensions.</summary>
+    private sealed record Windows(Window Inner, Window Front, Window Rear, Window Width, Window Girth)
+    {
+        /// <summary>The middle of every window; of the girth what such an edge measures, where that lies in its window.</summary>
+        public BasketModel Wanted(Length strapMin, Length strapMax) => new(
+            Inner.Middle, Front.Middle, Rear.Middle, Width.Middle, UnitMath.Clamp(SnoutSection.Girth(Rear.Middle, Width.Middle), Girth.Low, Girth.High), strapMin, strapMax);
+
+        private const int Narrowings = 20;
+
+        /// <summary>Spare widths aimed for: the middle of what is allowed, and less on a small head, whose rear edge would else go around it too wide.</summary>
+        private static readonly double[] SpareMm = [18, 14, 10, 8, 6.5];
+
+        /// <summary>The widest windows that hold together.</summary>
+        public static Windows Widest(SnoutModel snout, FitRequest request, Length strapMin, Length strapMax)
+        {
+            var tries =
+                from narrowed in Enumerable.Range(0, Narrowings + 1)
+                from spare in SpareMm
+                select Of(snout, request, 1 - narrowed / (double)Narrowings, Length.FromMillimeters(spare), strapMin, strapMax);
+            return tries.OfType<Windows>().FirstOrDefault() ?? AsWanted(snout, request);
+        }
+
+        /// <summary>Windows as wide as a share of what is allowed at the most; null where they do not hold together.</summary>
+        private static Windows? Of(SnoutModel snout, FitRequest request, double share, Length aim, Length strapMin, Length strapMax)
+        {
+            var (seat, _) = FitRules.SeatWindow(request.School, snout);
+            var eye = snout.EyeLine.Value;
+            var slack = (seat.High - seat.Low) * share;
+            var tolerance = MakersTolerance.Value;
+            var length = request.ShoveMustHold ? new Window(eye - slack, eye) : new Window(eye - slack, eye + slack);
+            var spare = UnitMath.Min(FitRules.WidthHigh.Value - aim, aim - FitRules.WidthLow.Value) * share;
+            var middle = snout.Width.Value + aim;
+            var width = new Window(middle - spare, middle + spare);
+            var needed = BasketFit.NeededGirth(snout, request.NeededGape);
+            bool Opens(Length inner, Length front, Length rear)
+            {
+                var basket = new BasketModel(inner, front, rear, middle, needed);
+                var at = Seat.Of(snout, basket, seat);
+                return Gape.FloorRoom(snout, basket, at, request.NeededGape) >= FitRules.FloorClearance.Value && Gape.FloorRoom(snout, basket, at, Angle.Zero) >= FitRules.ChinRoom.Value;
+            }
+
+            bool OpensAtAll(Length front, Length rear) => new[] { length.Low, length.High }.All(inner => Opens(inner, front, rear));
+
+            // However deep the front, the turned jaw must clear the rear edge, and a rear edge that deep must be able to go round the open mouth.
+            var bottomless = 20 * (snout.Height.Value + eye);
+            var least = Least(rear => OpensAtAll(bottomless, rear), bottomless);
+            if (2 * (least + width.Low) < needed + 2 * tolerance)
+                least = needed / 2 + tolerance - width.Low;
+            var rearWindow = new Window(least, least + 2 * tolerance);
+            var front = UnitMath.Max(rearWindow.High, UnitMath.Max(Least(deep => OpensAtAll(deep, rearWindow.Low), bottomless), Least(deep => OpensAtAll(deep, rearWindow.High), bottomless)));
+
+            // A front deeper than it has to be hangs.
+            var deepest = front;
+            while (deepest < front * (1 + FrontDepthAllowance.Value) && !Hangs(deepest + tolerance))
+                deepest += tolerance;
+            var girth = new Window(
+                UnitMath.Max(needed, SnoutSection.GirthBounds(rearWindow.High, width.High).Least),
+                UnitMath.Min(needed * FitRules.LargeGirth.Value, SnoutSection.GirthBounds(rearWindow.Low, width.Low).Greatest));
+            var windows = new Windows(length, new Window(front, deepest), rearWindow, width, girth);
+            return girth.High - girth.Low >= tolerance && deepest > front && windows.HoldTogether(snout, request, strapMin, strapMax) ? windows : null;
+
+            bool Hangs(Length deep) => Corners(length, new Window(deep, deep), rearWindow).Any(c =>
+                BasketFit.Assess(snout, new BasketModel(c.Length, c.Front, c.Rear, middle, needed), request).Criteria.Any(k => k.Name == CriterionName.Large && k.Verdict != Verdict.Fits));
+        }
+
+        /// <summary>What is wanted, with no room to miss it, for a head on which no windows hold together.</summary>
+        private static Windows AsWanted(SnoutModel snout, FitRequest request)
+        {
+            var (eye, rear) = (snout.EyeLine.Value, snout.Height.Value + FitRules.ChinRoom.Value + MakersTolerance.Value);
+            var width = snout.Width.Value + (FitRules.WidthLow.Value + FitRules.WidthHigh.Value) / 2;
+            var needed = UnitMath.Max(BasketFit.NeededGirth(snout, request.NeededGape), SnoutSection.Girth(rear, width));
+            rear = UnitMath.Max(rear, SnoutSection.OtherSide(needed, width) ?? rear);
+            static Window Only(Length value) => new(value, value);
+            return new Windows(Only(eye), Only(rear), Only(rear), Only(width), Only(SnoutSection.Girth(rear, width)));
+        }
+
+        /// <summary>Whether every corner of the windows fits by the product's own criteria.</summary>
+        private bool HoldTogether(SnoutModel snout, FitRequest request, Length strapMin, Length strapMax) => Corners(Inner, Front, Rear).All(c =>
+            new[] { Width.Low, Width.High }.All(wide => new[] { Girth.Low, Girth.High }.All(round =>
+                BasketFit.Assess(snout, new BasketModel(c.Length, c.Front, c.Rear, wide, round, strapMin, strapMax), request) is var fit
+                && fit.Criteria.All(k => k.Verdict != Verdict.Out && (k.Name != CriterionName.Large || k.Verdict == Verdict.Fits)))));
+
+        private static IEnumerable<(Length Length, Length Front, Length Rear)> Corners(Window length, Window front, Window rear) =>
+            from l in new[] { length.Low, length.High } from f in new[] { front.Low, front.High } from r in new[] { rear.Low, rear.High } select (l, f, r);
+    }
 
     /// <summary>The least depth that is enough, to a tenth of a millimetre; deeper is never less.</summary>
     private static Length Least(Func<Length, bool> enough, Length most)
@@ -97,7 +162,7 @@ public sealed record OrderSheet(
     private static List<string> Notes(DogProfile dog, SnoutModel snout)
     {
         List<string> notes = [$"{snout.HeadShape} head."];
-        foreach (var trait in dog.Breeds.SelectMany(b => b.Traits).Distinct())
+        foreach (var trait in dog.Traits)
         {
             notes.Add(trait switch
             {

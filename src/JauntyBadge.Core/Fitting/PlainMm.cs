@@ -20,24 +20,38 @@ internal readonly record struct SnoutMm(
 
 /// <summary>A basket's inner shape in plain mm, for the inner loops.</summary>
 internal readonly record struct BasketMm(
-    double Length, double DepthFront, double DepthRear, double WidthRear, double OpeningGirth, double StrapMin, double StrapMax, bool Box)
+    double Length, double DepthFront, double DepthRear, double WidthRear, double OpeningGirth, double StrapMin, double StrapMax, bool Box,
+    double Pitch = 0)
 {
     public static BasketMm Of(BasketModel basket) => new(
         basket.Length.Millimeters, basket.DepthFront.Millimeters, basket.DepthRear.Millimeters, basket.WidthRear.Millimeters,
-        basket.OpeningGirth.Millimeters, basket.NeckStrapMin?.Millimeters ?? double.NaN, basket.NeckStrapMax?.Millimeters ?? double.NaN, basket.AssumedShape);
+        basket.OpeningGirth.Millimeters, basket.NeckStrapMin?.Millimeters ?? double.NaN, basket.NeckStrapMax?.Millimeters ?? double.NaN, basket.AssumedShape,
+        basket.HolePitch?.Millimeters ?? 0);
 
     /// <summary>How the floor rises or falls from front to rear.</summary>
     public double Slope { get; } = (DepthRear - DepthFront) / Length;
 
-    /// <summary>The box of a chart with only length and girth, on a snout this wide; as good as no depth where none makes that girth.</summary>
-    public BasketMm On(double snoutWidth)
+    /// <summary>The loop its strap is set to for a loop needed; the needed one where the chart gives no range or it is out of it.</summary>
+    public double SetLoop(double needed) => StrapSetting.NearestMm(needed, StrapMin, StrapMax, Pitch) is var set && double.IsNaN(set) ? needed : set;
+
+    /// <summary>The box of a chart with only length and girth, this wide; as good as no depth where none makes that girth.</summary>
+    public BasketMm On(in BoxMm box)
     {
         if (!Box)
             return this;
-        var width = snoutWidth + BasketModel.BoxSpareWidth.Value.Millimeters;
-        var depth = SnoutSection.OtherSideMm(OpeningGirth, width) is var other && double.IsNaN(other) ? BasketModel.NoDepth.Millimeters : other;
-        return new BasketMm(Length, depth, depth, width, OpeningGirth, StrapMin, StrapMax, Box);
+        var depth = SnoutSection.OtherSideMm(OpeningGirth, box.Width) is var other && double.IsNaN(other) ? BasketModel.NoDepth.Millimeters : other * box.Depth;
+        return new BasketMm(Length, depth, depth, box.Width, OpeningGirth, StrapMin, StrapMax, Box, Pitch);
     }
+}
+
+/// <summary>What is assumed of a basket of which a chart tells length and girth only.</summary>
+/// <param name="Width">Its width at the rear edge.</param>
+/// <param name="Depth">Its depth, times the one that makes the girth.</param>
+internal readonly record struct BoxMm(double Width, double Depth)
+{
+    /// <summary>As assumed on a snout this wide, off by so many standard deviations.</summary>
+    public static BoxMm On(double snoutWidth, double width = 0, double depth = 0) => new(
+        snoutWidth + BasketModel.BoxSpareWidth.Value.Millimeters + width * BasketModel.BoxWidthDoubt.Value.Millimeters, 1 + depth * BasketModel.BoxDepthDoubt.Value);
 }
 
 /// <summary>The floor of a basket seated on a snout: a straight line from front to rear edge.</summary>

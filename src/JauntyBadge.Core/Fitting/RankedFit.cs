@@ -12,12 +12,13 @@ public sealed class RankedFit
     private (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked, FitAssessment? Assessment)? told;
 
     internal RankedFit(
-        ModelJudge judge, MuzzleModel model, MuzzleSize size, IReadOnlyList<Criterion> refusals, Verdict verdict, double tightestMm, FitScore score, Chances? chances)
+        ModelJudge judge, MuzzleModel model, MuzzleSize size, IReadOnlyList<Criterion> refusals, Verdict verdict, double tightestMm, bool warns, FitScore score, Chances? chances)
     {
+        Warns = warns || refusals.Count > 0;
         (this.judge, Model, Size, this.refusals, Verdict, TightestMm, Score, this.chances) = (judge, model, size, refusals, verdict, tightestMm, score, chances);
         IsRefused = refusals.Any(r => r.Verdict == Verdict.Out);
         Weighted = Math.Round(score.Weighted(Question.Weights), 6);
-        ChanceSteps = chances is null ? 0 : (int)Math.Floor((IsRefused ? 0 : chances.Whole) / Ranking.ChanceStep.Value + 1e-9);
+        ChanceSteps = chances is null ? 0 : Ranking.StepOf(IsRefused ? 0 : chances.Whole);
     }
 
     public MuzzleModel Model { get; }
@@ -34,6 +35,9 @@ public sealed class RankedFit
 
     /// <summary>Something required is missing, or something ruled out is there.</summary>
     public bool IsRefused { get; }
+
+    /// <summary>It may be worn, but with a warning: an edge that can be pushed into the eyes, a strap that may slip, a basket that hangs, or an overruled line.</summary>
+    public bool Warns { get; }
 
     /// <summary>Chance that all that has to hold does hold, given the doubt about the readings; 0 when refused, null when not drawn.</summary>
     public double? Chance => chances is null ? null : IsRefused ? 0 : chances.Whole;
@@ -57,13 +61,20 @@ public sealed class RankedFit
     public Criterion Deciding => Criteria.Where(c => c.Verdict == Verdict && !c.IsSoft && (Verdict != Verdict.Fits || c.Name != CriterionName.Shove))
         .OrderBy(c => c.Margin?.Millimeters ?? double.NegativeInfinity).First();
 
-    /// <summary>The setting to mark on the neck strap; null when it is not known or out of the strap's range.</summary>
-    public StrapSetting? Strap => double.IsNaN(judge.Loop) || Size.NeckStrapRange() is not { } range
-        ? null
-        : StrapSetting.For(Length.FromMillimeters(judge.Loop), range, Model.HolePitchMm is { } pitch ? Length.FromMillimeters(pitch) : null);
+    /// <summary>The loop a neck strap must make; null when it is not known.</summary>
+    public Length? NeckLoop => double.IsNaN(judge.Loop) ? null : Length.FromMillimeters(judge.Loop);
+
+    /// <summary>The setting to mark on the neck strap, the nearest to the loop needed; null when it is not known or out of the strap's range.</summary>
+    public StrapSetting? Strap => NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.For(loop, range, HolePitch) : null;
+
+    /// <summary>The hole on the other side of the loop needed, where that lies between two.</summary>
+    public StrapSetting? OtherStrap => Strap is { } marked && NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.OtherSide(marked, loop, range, HolePitch) : null;
+
+    /// <summary>How many fingers a setting leaves under the strap, to a tenth; null when the neck was not read.</summary>
+    public double? FingersAt(StrapSetting setting) => Snout.NeckGirth is { } neck ? NeckStrap.FingersUnder(neck, setting.Loop, Question.Finger) : null;
 
     /// <summary>The inner shape on this snout; null for a sleeve or face cover.</summary>
-    public BasketModel? Basket => Model.Type == MuzzleType.Basket ? Size.Basket(Snout.Width.Value) : null;
+    public BasketModel? Basket => Model.Type == MuzzleType.Basket ? Size.Basket(Snout.Width.Value) with { HolePitch = HolePitch } : null;
 
     /// <summary>The snout it was judged on.</summary>
     public SnoutModel Snout => Question.Snout;
@@ -72,6 +83,8 @@ public sealed class RankedFit
     public MuzzleBrief Brief => Question.Brief;
 
     internal double TightestMm { get; }
+
+    private Length? HolePitch => Model.HolePitchMm is { } pitch ? Length.FromMillimeters(pitch) : null;
 
     internal int ChanceSteps { get; }
 
@@ -95,7 +108,7 @@ public sealed class RankedFit
         }
         else
         {
-            (criteria, notChecked) = TubeFit.Assess(Snout, Size, request);
+            (criteria, notChecked) = TubeFit.Assess(Snout, Model, Size, request, Question.Brief.Wear);
         }
 
         return ([.. refusals, .. criteria.Select(c => c with { Chance = chances?.Of(c.Name) }), .. SoftCriteria.Of(this, assessment)], notChecked, assessment);
@@ -109,7 +122,7 @@ internal static class SoftCriteria
     {
         var (model, brief) = (fit.Model, fit.Question.Brief);
         foreach (var (rule, has) in brief.Wishes(model))
-            yield return Soft(rule.Feature!.Value.Criterion(), has, $"{rule.Feature.Value.Words(has)} Wanted: {char.ToLowerInvariant(rule.Reason[0])}{rule.Reason[1..]}", rule.Basis);
+            yield return Soft(rule.Feature!.Value.Criterion(), has, $"{rule.Feature.Value.Words(model, has)} Wanted: {char.ToLowerInvariant(rule.Reason[0])}{rule.Reason[1..]}", rule.Basis);
         if (brief.Wear.Warm && assessment is not null)
         {
             var opens = assessment.Gape.Degrees;
@@ -141,8 +154,12 @@ internal static class SoftCriteria
 /// <summary>Judges what lies on the face itself: sleeves and face covers. The mouth is closed in a sleeve.</summary>
 internal static class TubeFit
 {
-    public static (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked) Assess(SnoutModel snout, MuzzleSize size, FitRequest request)
+    public static (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked) Assess(SnoutModel snout, MuzzleModel model, MuzzleSize size, FitRequest request, WearPlan wear)
     {
+        var asked = new Asked(SnoutMm.Of(snout), RequestMm.Of(request));
+        var tube = size.TubeMm(model.HolePitchMm);
+        var margins = asked.Of(tube);
+        var cap = FitRules.Cap(model.Type)!.Value.TotalMinutes;
         var judge = new Judge(snout, request);
         var eyeRoom = snout.EyeLine.Value - Length.FromMillimeters(size.LengthMm);
         var least = SnoutRules.Scaled(FitRules.SleeveEyeRoom.Value, snout.EyeLine.Value);
@@ -151,17 +168,25 @@ internal static class TubeFit
         List<Criterion> criteria =
         [
             judge.Hard(
-                CriterionName.Seat, eyeRoom - least,
+                CriterionName.Seat, Length.FromMillimeters(margins.Edge),
                 $"Its edge ends {eyeRoom.Show(request.Shown)} before the eyes; at least {least.Show(request.Shown)} is wanted", FitRules.SleeveEyeRoom.Basis)
                 with { Value = eyeRoom, Low = least },
             judge.Hard(
-                CriterionName.Girth, range.MarginOf(girth),
+                CriterionName.Girth, Length.FromMillimeters(margins.Girth),
                 $"The closed snout is {girth.Show(request.Shown)} around; this size takes {range.Low.ShowRange(range.High, request.Shown)}",
                 Basis.Practice("the maker's girth range"), snout.Girth)
                 with { Value = girth, Low = range.Low, High = range.High },
+            new(
+                CriterionName.Gape, Verdict.Marginal, null,
+                $"The mouth is held shut: of the {request.NeededGape.Degrees:0}° this wear would ask for there are none. No panting, drinking or vomiting, so {cap:0} minutes at most, watched all the time.",
+                FitRules.HalfPant.Basis),
+            new(
+                CriterionName.Heat, Verdict.Marginal, null,
+                wear.Warm ? "The mouth is held shut, so it cannot cool itself by panting: never in warmth or at exercise." : "The mouth is held shut, so it cannot cool itself by panting: only in the cool, and calm.",
+                Basis.Practice("never in warmth")),
         ];
-        var strap = judge.Strap(size.NeckStrapRange());
-        var slip = judge.SlipOff(strap.Loop);
+        var strap = judge.Strap(size.NeckStrapRange(), margins.NeckStrap);
+        var slip = judge.SlipOff(tube.SetLoop(asked.MarkedFor), margins.SlipOff);
         return ([.. criteria, .. strap.Criteria, .. slip.Criteria], [.. strap.NotChecked, .. slip.NotChecked]);
     }
 }

@@ -28,7 +28,7 @@ public static class Ranking
     public static readonly Grounded<double> ChanceStep = new("fit.chance-step", "Chances within one such step count alike, and the fitter's weights decide", 0.05, Basis.House("no reading is trusted closer than that"));
 
     /// <summary>
-    /// What may be worn first, baskets before what closes the mouth or lies on the face: by chance in steps of 5 %, those whose shape is known before those of a chart of length and girth, then by the fitter's weights; then what is out, refusals last and the nearest miss first.
+    /// What may be worn first, baskets before what closes the mouth or lies on the face: by chance in steps of 5 %, those whose shape is known before those of a chart of length and girth, those without a warning before those with one, then by the fitter's weights; then what is out, refusals last and the nearest miss first.
     /// Equal ones keep the order of model and size, so the list never flips.
     /// </summary>
     public static IReadOnlyList<RankedFit> Rank(IReadOnlyList<MuzzleModel> catalogue, FitQuestion question)
@@ -48,6 +48,9 @@ public static class Ranking
     /// <summary>Judges one size of one model as the ranking does.</summary>
     public static RankedFit Judge(MuzzleModel model, MuzzleSize size, FitQuestion question) => new ModelJudge(question).Judge(model, size);
 
+    /// <summary>The step of a chance; certainty has none of its own, so that of two that are as good as sure the better one comes first.</summary>
+    internal static int StepOf(double chance) => (int)Math.Floor(Math.Min(chance, 1 - ChanceStep.Value) / ChanceStep.Value + 1e-9);
+
     private static int Compare(RankedFit a, RankedFit b)
     {
         var (aOut, bOut) = (a.Verdict == Verdict.Out, b.Verdict == Verdict.Out);
@@ -55,7 +58,7 @@ public static class Ranking
             return aOut ? 1 : -1;
         var first = aOut
             ? Then(a.IsRefused.CompareTo(b.IsRefused), b.TightestMm.CompareTo(a.TightestMm))
-            : Then((a.Model.Type != MuzzleType.Basket).CompareTo(b.Model.Type != MuzzleType.Basket), Then(b.ChanceSteps.CompareTo(a.ChanceSteps), Then(a.Size.IsLengthAndGirthOnly.CompareTo(b.Size.IsLengthAndGirthOnly), b.Weighted.CompareTo(a.Weighted))));
+            : Then((a.Model.Type != MuzzleType.Basket).CompareTo(b.Model.Type != MuzzleType.Basket), Then(b.ChanceSteps.CompareTo(a.ChanceSteps), Then(a.Size.IsLengthAndGirthOnly.CompareTo(b.Size.IsLengthAndGirthOnly), Then(a.Warns.CompareTo(b.Warns), b.Weighted.CompareTo(a.Weighted)))));
         if (first != 0)
             return first;
         var names = string.CompareOrdinal(a.Model.Name, b.Model.Name);
@@ -107,24 +110,28 @@ internal sealed class ModelJudge
         var slipIsHard = model.ForeheadStrap == ForeheadStrap.None;
         if (model.Type == MuzzleType.Basket)
         {
-            var basket = size.BasketMm();
+            var basket = size.BasketMm(model.HolePitchMm);
             var m = asked.Of(basket);
-            var slip = m.SlipOff >= 0 ? Of(m.SlipOff) : Warns(m.SlipOff, slipIsHard);
+            var slip = m.SlipOff >= -Asked.Slack ? Of(m.SlipOff) : Warns(m.SlipOff, slipIsHard);
             var verdict = Worst(
                 Worst(refused, Of(m.Seat), Warns(m.Shove, said.ShoveMustHold), Of(m.ChinRoom, assumed.Height || basket.Box)),
-                Worst(Of(m.Gape, assumed.Height || basket.Box), Of(m.Girth, assumed.Girth), Of(m.Width, assumed.Width), Of(m.NeckStrap)), slip);
-            var tightest = Least(m.Seat, m.ChinRoom, m.Gape, m.Girth, m.Width, m.NeckStrap, said.ShoveMustHold ? m.Shove : double.NaN, slipIsHard ? m.SlipOff : double.NaN);
+                Worst(Of(m.Gape, assumed.Height || basket.Box), Of(m.Girth, assumed.Girth), Of(m.Width, assumed.Width), Of(m.NeckStrap)),
+                Worst(slip, Fitting.Judge.VerdictOfLarge(m.Large, m.FarTooLarge)));
+            var tightest = Least(m.Seat, m.ChinRoom, m.Gape, m.Girth, m.Width, m.NeckStrap, said.ShoveMustHold ? m.Shove : double.NaN, slipIsHard ? m.SlipOff : double.NaN, m.FarTooLarge);
             var score = FitScore.Of(model, size, m, asked.GapeRad(basket), (asked.High - asked.Low) / 2, seen, question.Brief.MostMass);
-            return new RankedFit(this, model, size, refusals, verdict, tightest, score, drawn is null ? null : Chances.Count(drawn, draws, basket, said.Hard, holds));
+            var warns = m.Shove < -Asked.Slack || m.SlipOff < -Asked.Slack || m.Large < -Asked.Slack;
+            return new RankedFit(this, model, size, refusals, verdict, tightest, warns, score, drawn is null ? null : Chances.Count(drawn, draws, basket, said.Hard, holds));
         }
 
-        var tube = size.TubeMm();
+        var tube = size.TubeMm(model.HolePitchMm);
         var t = asked.Of(tube);
-        var over = t.SlipOff >= 0 ? Of(t.SlipOff) : Warns(t.SlipOff, slipIsHard);
-        var whole = Worst(refused, Of(t.Edge), Of(t.Girth, assumed.Girth), Worst(Of(t.NeckStrap), over));
+        var over = t.SlipOff >= -Asked.Slack ? Of(t.SlipOff) : Warns(t.SlipOff, slipIsHard);
+
+        // What holds the mouth shut is never more than a watched minute: it does not come out as a plain fit.
+        var whole = Worst(Worst(refused, Verdict.Marginal), Of(t.Edge), Of(t.Girth, assumed.Girth), Worst(Of(t.NeckStrap), over));
         var least = Least(t.Edge, t.Girth, t.NeckStrap, slipIsHard ? t.SlipOff : double.NaN);
         var serves = FitScore.Of(model, size, new Margins { Seat = t.Edge }, 0, asked.High, seen, question.Brief.MostMass);
-        return new RankedFit(this, model, size, refusals, whole, least, serves, drawn is null ? null : Chances.Count(drawn, draws, tube, said.Hard, holds));
+        return new RankedFit(this, model, size, refusals, whole, least, t.SlipOff < -Asked.Slack, serves, drawn is null ? null : Chances.Count(drawn, draws, tube, said.Hard, holds));
     }
 
     private static Verdict Worst(Verdict a, Verdict b, Verdict c, Verdict d = Verdict.Fits) =>

@@ -116,35 +116,3 @@ public static class Remedies
         return $"{char.ToUpperInvariant(all[0])}{all[1..]}.";
     }
 }
-
-/// <summary>A light basket to train in before the final one.</summary>
-public static class TrainingMuzzle
-{
-    private const int Most = 3;
-
-    /// <summary>
-    /// Baskets with a quick clip and soft edges, one or two sizes up from the model's size nearest to the snout, that open and fasten as needed: the cheapest first.
-    /// </summary>
-    /// <param name="ranked">The whole catalogue as judged.</param>
-    public static IReadOnlyList<RankedFit> From(IReadOnlyList<RankedFit> ranked)
-    {
-        if (ranked.Count == 0)
-            return [];
-        var eye = ranked[0].Question.Snout.EyeLine.Mm;
-        return
-        [
-            .. ranked.Where(f => f.Model.Type == MuzzleType.Basket && f.Model.Has(Feature.QuickClip) && f.Model.Has(Feature.Soft) && !f.IsRefused)
-                .GroupBy(f => f.Model.Id)
-                .SelectMany(sizes =>
-                {
-                    var inOrder = sizes.OrderBy(f => f.Size.LengthMm).ToList();
-                    var own = inOrder.FindIndex(f => f.Size.LengthMm == inOrder.MinBy(s => Math.Abs(s.Size.LengthMm - eye))!.Size.LengthMm);
-                    return inOrder.Skip(own + 1).Take(2).Where(Serves);
-                })
-                .OrderBy(f => f.Size.Price ?? decimal.MaxValue).ThenBy(f => f.Size.MassG ?? int.MaxValue).ThenBy(f => f.Size.Id, StringComparer.Ordinal).Take(Most),
-        ];
-    }
-
-    /// <summary>Only its being roomy may be missed.</summary>
-    private static bool Serves(RankedFit fit) => fit.Criteria.All(c => c.Verdict != Verdict.Out || c.Name is CriterionName.Seat or CriterionName.Width or CriterionName.Shove);
-}

@@ -44,8 +44,12 @@ public sealed class SnoutDraws
     private readonly IReadOnlyList<Doubt> doubts;
     private readonly byte[][] parts;
 
-    private SnoutDraws(IReadOnlyList<Doubt> doubts, SnoutMm[] snouts, byte[][] parts)
+    private readonly double neck;
+
+    private SnoutDraws(IReadOnlyList<Doubt> doubts, SnoutMm[] snouts, byte[][] parts, BoxMm[] boxes, double neck)
     {
+        Boxes = boxes;
+        this.neck = neck;
         this.doubts = doubts;
         this.parts = parts;
         Snouts = snouts;
@@ -55,6 +59,12 @@ public sealed class SnoutDraws
     public int Count => Snouts.Length;
 
     internal SnoutMm[] Snouts { get; }
+
+    /// <summary>What is assumed, draw by draw, of a basket whose chart tells length and girth only.</summary>
+    internal BoxMm[] Boxes { get; }
+
+    /// <summary>The loop a strap is marked for: the one of the neck as read, whatever the neck may truly be.</summary>
+    internal double MarkedFor(in RequestMm request) => NeckStrap.LoopMm(neck, request.Fingers, request.Finger);
 
     /// <summary>Draws a snout.</summary>
     /// <param name="snout">The snout as read.</param>
@@ -80,7 +90,17 @@ public sealed class SnoutDraws
         var snouts = new SnoutMm[count];
         for (var i = 0; i < count; i++)
             snouts[i] = Draw(snout, doubts, off, i);
-        return new SnoutDraws(doubts, snouts, parts);
+        double[] Parted()
+        {
+            var order = Enumerable.Range(0, count).ToArray();
+            random.Shuffle(order);
+            return [.. order.Select(i => Normal.InvCDF(0, 1, (i + 0.5) / count))];
+        }
+
+        var (wide, deep) = (Parted(), Parted());
+        var width = snout.Width.Mm;
+        return new SnoutDraws(
+            doubts, snouts, parts, [.. wide.Zip(deep, (w, d) => BoxMm.On(width, w, d))], snout.NeckGirth?.Millimeters ?? double.NaN);
     }
 
     /// <summary>The reading that would settle most of whether these draws hold; null when there is little doubt or no single reading stands out.</summary>

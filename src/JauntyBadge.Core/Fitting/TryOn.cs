@@ -130,12 +130,18 @@ public static class TryOn
     /// <param name="fit">The muzzle as judged.</param>
     /// <param name="fastened">The strap as fastened; null when not known.</param>
     /// <param name="ranked">The whole catalogue as judged, best first.</param>
-    /// <returns>Causes in the order of the table, but those the numbers speak for first and those they speak against last.</returns>
+    /// <returns>
+    /// Causes that a hand or the strap puts right before those that ask for the plate, forming, another size or another model; of as cheap ones those the
+    /// numbers speak for first; those the numbers speak against last of all.
+    /// </returns>
     public static IReadOnlyList<Diagnosed> Diagnose(Symptom symptom, RankedFit fit, StrapSetting? fastened, IReadOnlyList<RankedFit> ranked)
     {
         var look = new Look(fit, fastened, ranked);
-        return [.. symptom.Causes.Select(id => look.At(Cause.All.First(c => c.Id == id))).OrderBy(d => d.Likely switch { true => 0, null => 1, false => 2 })];
+        return [.. symptom.Causes.Select(id => look.At(Cause.All.First(c => c.Id == id))).OrderBy(d => d.Likely == false).ThenBy(Cheapest).ThenBy(d => d.Likely != true)];
     }
+
+    /// <summary>The cheapest thing that puts a cause right; what has no remedy comes after those that have.</summary>
+    private static RemedyKind Cheapest(Diagnosed cause) => cause.Remedies.Select(r => (RemedyKind?)r.Kind).Min() ?? RemedyKind.Model;
 
     /// <summary>One muzzle on one dog, looked at for causes.</summary>
     private sealed class Look(RankedFit fit, StrapSetting? fastened, IReadOnlyList<RankedFit> ranked)
@@ -145,12 +151,12 @@ public static class TryOn
         public Diagnosed At(Cause cause) => cause.Looks switch
         {
             CauseLooks.Nothing => new Diagnosed(cause, null, "No number tells; look at the dog.", [new(RemedyKind.Hand, cause.Hand!, "")]),
-            CauseLooks.EyeRoom => ByNumber(cause, "Room before the eyes", f => f.Assessment?.Seat.EyeRoom, Low(CriterionName.Seat), fit.Assessment?.Seat.ShoveEyeRoom < Length.Zero),
-            CauseLooks.NoseRoom => ByNumber(cause, "Room before the nose", f => f.Assessment?.Seat.NoseRoom, Low(CriterionName.Seat), false),
-            CauseLooks.Gape => ByNumber(cause, $"Room under the jaw at {fit.Question.Brief.NeededGape.Degrees:0}°", f => Of(f, CriterionName.Gape)?.Value, FitRules.FloorClearance.Value, false),
-            CauseLooks.Girth => ByNumber(cause, "Girth beyond what the open mouth needs", f => f.Assessment?.GirthMargin, Length.Zero, false),
-            CauseLooks.WidthMore => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, FitRules.WidthLow.Value, false),
-            CauseLooks.WidthLess => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, FitRules.WidthHigh.Value, false, lessIsBetter: true),
+            CauseLooks.EyeRoom => ByNumber(cause, "Room before the eyes", f => f.Assessment?.Seat.EyeRoom, Low(CriterionName.Seat), pushedIn: fit.Assessment?.Seat.ShoveEyeRoom < Length.Zero),
+            CauseLooks.NoseRoom => ByNumber(cause, "Room before the nose", f => f.Assessment?.Seat.NoseRoom, Low(CriterionName.Seat)),
+            CauseLooks.Gape => ByNumber(cause, $"Room under the jaw at {fit.Question.Brief.NeededGape.Degrees:0}°", f => Of(f, CriterionName.Gape)?.Value, FitRules.FloorClearance.Value),
+            CauseLooks.Girth => ByNumber(cause, "Girth beyond what the open mouth needs", f => f.Assessment?.GirthMargin, Length.Zero),
+            CauseLooks.WidthMore => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, FitRules.WidthLow.Value),
+            CauseLooks.WidthLess => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, FitRules.WidthHigh.Value, lessIsBetter: true),
             CauseLooks.StrapLoose => ByStrap(cause, loose: true),
             CauseLooks.StrapTight => ByStrap(cause, loose: false),
             CauseLooks.Mass => ByMass(cause),
@@ -168,8 +174,8 @@ public static class TryOn
 
         private static string Whole(RankedFit f) => f.Verdict switch { Verdict.Fits => "the whole fits", Verdict.Marginal => "the whole just fits", _ => $"but it is out: {f.Deciding.Reason}" };
 
-        /// <summary>A cause that one number of the fit tells: likely when the number is under what is wanted, or within the tape's doubt of it.</summary>
-        private Diagnosed ByNumber(Cause cause, string what, Func<RankedFit, Length?> number, Length wanted, bool speaksAnyway, bool lessIsBetter = false)
+        /// <summary>A cause that one number of the fit tells: likely only when the number is under what is wanted.</summary>
+        private Diagnosed ByNumber(Cause cause, string what, Func<RankedFit, Length?> number, Length wanted, bool pushedIn = false, bool lessIsBetter = false)
         {
             if (number(fit) is not { } now)
                 return new Diagnosed(cause, null, "Not known for this muzzle.", []);
@@ -178,7 +184,7 @@ public static class TryOn
             bool Better(RankedFit then) => number(then) is { } after && (lessIsBetter ? after < now : after > now);
             string Effect(RankedFit then) => $"{what}: {now.Show(shown)} becomes {number(then)!.Value.Show(shown)}; {Whole(then)}.";
             return new Diagnosed(
-                cause, toSpare < FitRules.Marginal.Value * fit.Question.Snout.SmallDogScale || speaksAnyway, speaksAnyway ? $"{evidence} Pushed back, its edge goes past the eye line." : evidence,
+                cause, toSpare.Millimeters < -Asked.Slack, pushedIn ? $"{evidence} Pushed back until the nose touches, its edge goes past the eye line: the strap has to hold it." : evidence,
                 [
                     .. Changes().Where(c => Better(c.After)).Select(c => new TryOnRemedy(c.Kind, c.Does, Effect(c.After), c.After.Verdict)).OrderBy(r => r.After == Verdict.Out).Take(2),
                     .. Other(f => f.Model.Id == fit.Model.Id && f.Size.Id != fit.Size.Id && Better(f), Effect),
@@ -219,9 +225,11 @@ public static class TryOn
                 return new Diagnosed(cause, null, $"Say at which setting it is fastened; {InWords(right)} is right.", [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"A loop of {right.Loop.Show(shown)}.")]);
             }
 
-            var off = loose ? now.Loop - right.Loop : right.Loop - now.Loop;
-            var wrong = off > FitRules.Marginal.Value;
-            var evidence = $"Fastened at {InWords(now)}, a loop of {now.Loop.Show(shown)}; {InWords(right)}, {right.Loop.Show(shown)}, is right.";
+            // Between two holes either is as near as the strap allows: half a pitch is no fault.
+            var needed = fit.NeckLoop ?? right.Loop;
+            var off = loose ? now.Loop - needed : needed - now.Loop;
+            var wrong = off > UnitMath.Max(FitRules.Marginal.Value, Length.FromMillimeters((fit.Model.HolePitchMm ?? 0) / 2 + Asked.Slack));
+            var evidence = $"Fastened at {InWords(now)}, a loop of {now.Loop.Show(shown)}; {needed.Show(shown)} is needed, and {InWords(right)} is nearest.";
             return new Diagnosed(cause, wrong, evidence, wrong ? [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"The loop becomes {right.Loop.Show(shown)}: {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} under it.", fit.Verdict)] : []);
         }
 

@@ -30,16 +30,10 @@ public static class VanStock
     /// <summary>Sets looked at before the search for the best one gives up (House: a blink on a tablet).</summary>
     private const int MostLookedAt = 300_000;
 
-    /// <summary>Baskets that would fit a dog today: those that may be worn and are sure enough.</summary>
+    /// <summary>Ids of the baskets that would fit a dog today: those that may be worn and are sure enough. Of a chart of length and girth none is, for its width could not be checked.</summary>
     /// <param name="ranked">The catalogue as judged for the dog, with chances.</param>
-    /// <returns>All of them, and those to plan by: the ones whose shape is known, for of a chart of length and girth the width could not be checked; where there are none such, all.</returns>
-    public static (IReadOnlySet<string> All, IReadOnlySet<string> PlanBy) FitsToday(IReadOnlyList<RankedFit> ranked)
-    {
-        var sure = ranked.Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && f.Chance >= SureEnough.Value).Select(f => f.Size).ToList();
-        var all = sure.Select(s => s.Id).ToHashSet();
-        var known = sure.Where(s => !s.IsLengthAndGirthOnly).Select(s => s.Id).ToHashSet();
-        return (all, known.Count > 0 ? known : all);
-    }
+    public static IReadOnlySet<string> FitsToday(IReadOnlyList<RankedFit> ranked) => ranked
+        .Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly && f.Chance >= SureEnough.Value).Select(f => f.Size.Id).ToHashSet();
 
     /// <summary>Plans for a number of sizes: exact where the search ends in time, else greedy with its bound.</summary>
     /// <param name="dogs">The dogs and what fits them.</param>

@@ -3,30 +3,54 @@ using UnitsNet;
 
 namespace JauntyBadge.Core.Measuring;
 
-/// <summary>Writes a length the way the fitter reads it: mm to a whole, cm to a tenth, inches to the nearest sixteenth.</summary>
+/// <summary>
+/// Writes a length the way the fitter reads it: mm to a whole, cm to a tenth, inches to the nearest sixteenth, halves away from zero; under
+/// 2 mm one digit more. What is not nothing is never written as nothing. The front end rounds alike; both are held to one list of cases.
+/// </summary>
 public static class LengthText
 {
+    /// <summary>Below this a length is written one digit finer, mm.</summary>
+    private const double Fine = 2;
+
+    private const double Nothing = 1e-9;
+
     /// <summary>The length in words, such as "17 mm", "1.7 cm" or "11/16 in". A negative length keeps its minus.</summary>
-    public static string Show(this Length length, ReadingUnit unit) => unit switch
+    public static string Show(this Length length, ReadingUnit unit)
     {
-        ReadingUnit.Cm => $"{Tidy(length.Centimeters, "0.0")} cm",
-        ReadingUnit.In => $"{Inches(length.Inches)} in",
-        _ => $"{Tidy(length.Millimeters, "0")} mm",
-    };
+        var mm = length.Millimeters;
+        var fine = Math.Abs(mm) < Fine;
+        return unit switch
+        {
+            ReadingUnit.Cm => fine ? Rounded(mm / 10, 2, "cm") : $"{Fixed(mm / 10, 1)} cm",
+            ReadingUnit.In => Math.Abs(mm) > Nothing && Inches(length.Inches) == "0" ? "under 1/32 in" : $"{Inches(length.Inches)} in",
+            _ => Rounded(mm, fine ? 1 : 0, "mm"),
+        };
+    }
 
     /// <summary>The range "low–high unit", in the unit chosen.</summary>
     public static string ShowRange(this Length low, Length high, ReadingUnit unit) => unit switch
     {
-        ReadingUnit.Cm => $"{Tidy(low.Centimeters, "0.0")}–{Tidy(high.Centimeters, "0.0")} cm",
+        ReadingUnit.Cm => $"{Fixed(low.Centimeters, 1)}–{Fixed(high.Centimeters, 1)} cm",
         ReadingUnit.In => $"{Inches(low.Inches)}–{Inches(high.Inches)} in",
-        _ => $"{Tidy(low.Millimeters, "0.#")}–{Tidy(high.Millimeters, "0.#")} mm",
+        _ => $"{Plain(low.Millimeters, 1)}–{Plain(high.Millimeters, 1)} mm",
     };
 
-    private static string Tidy(double value, string format)
+    private static string Rounded(double value, int digits, string unit)
     {
-        var text = value.ToString(format, CultureInfo.InvariantCulture);
-        return text.Trim('-', '0', '.') is "" ? text.TrimStart('-') : text;
+        var least = Math.Pow(10, -digits);
+        return Math.Abs(value) > Nothing && Math.Abs(value) < least / 2 ? $"under {least.ToString(CultureInfo.InvariantCulture)} {unit}" : $"{Plain(value, digits)} {unit}";
     }
+
+    private static double Round(double value, int digits)
+    {
+        var times = Math.Pow(10, digits);
+        var rounded = Math.Round(value * times, MidpointRounding.AwayFromZero) / times;
+        return rounded == 0 ? 0 : rounded;
+    }
+
+    private static string Plain(double value, int digits) => Round(value, digits).ToString(CultureInfo.InvariantCulture);
+
+    private static string Fixed(double value, int digits) => Round(value, digits).ToString($"F{digits}", CultureInfo.InvariantCulture);
 
     private static string Inches(double inches)
     {

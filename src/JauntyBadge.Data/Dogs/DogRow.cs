@@ -30,6 +30,10 @@ public sealed class DogRow
     public Temperament Temperament { get; set; } = Temperament.Typical;
     public List<Sensitivity> Sensitivities { get; set; } = [];
     public BiteTier BiteTier { get; set; }
+    public List<HealthNote> Health { get; set; } = [];
+
+    /// <summary>Traits seen on this dog, whatever its breed.</summary>
+    public List<BreedTrait> TraitsSeen { get; set; } = [];
     public string? Notes { get; set; }
     public DateTime CreatedAt { get; set; }
     public DateTime? ArchivedAt { get; set; }
@@ -51,5 +55,7 @@ public sealed class DogRow
         Temperament = Temperament,
         Sensitivities = Sensitivities,
         BiteTier = BiteTier,
+        Health = Health,
+        TraitsSeen = TraitsSeen,
     };
 }

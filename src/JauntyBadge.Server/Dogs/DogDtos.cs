@@ -14,7 +14,7 @@ public sealed record DogEntry(
     string? Name = null, string? Place = null, DateOnly? BirthDate = null, int? AgeMonths = null, IReadOnlyList<string>? BreedIds = null,
     HeadShape? HeadShapeSeen = null, double? BodyMassKg = null, string? CoatId = null, Coat? CoatSeen = null, IReadOnlyList<Purpose>? Purposes = null,
     Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, BiteTier? BiteTier = null, string? Notes = null,
-    int? Version = null)
+    int? Version = null, IReadOnlyList<HealthNote>? Health = null, IReadOnlyList<BreedTrait>? TraitsSeen = null)
 {
     /// <summary>Writes what was entered onto a row.</summary>
     public void Onto(DogRow dog, DateOnly today)
@@ -30,6 +30,8 @@ public sealed record DogEntry(
         dog.Purposes = [.. (Purposes ?? []).Distinct()];
         dog.Temperament = Temperament ?? Core.Dogs.Temperament.Typical;
         dog.Sensitivities = [.. (Sensitivities ?? []).Distinct()];
+        dog.Health = [.. (Health ?? []).Distinct()];
+        dog.TraitsSeen = [.. (TraitsSeen ?? []).Distinct()];
         dog.BiteTier = BiteTier ?? Core.Dogs.BiteTier.None;
         dog.Notes = Blank(Notes);
     }
@@ -61,11 +63,11 @@ public sealed class DogEntryValidator : AbstractValidator<DogEntry>
 public sealed record DogDto(
     Guid Id, string Name, string? Place, DateOnly? BirthDate, bool BirthDateEstimated, IReadOnlyList<string> BreedIds, HeadShape? HeadShapeSeen,
     double? BodyMassKg, string? CoatId, Coat? CoatSeen, IReadOnlyList<Purpose> Purposes, Temperament Temperament, IReadOnlyList<Sensitivity> Sensitivities,
-    BiteTier BiteTier, string? Notes, bool Archived, int Version)
+    BiteTier BiteTier, string? Notes, bool Archived, int Version, IReadOnlyList<HealthNote> Health, IReadOnlyList<BreedTrait> TraitsSeen)
 {
     public static DogDto Of(DogRow d) => new(
         d.Id, d.Name, d.Place, d.BirthDate, d.BirthDateEstimated, d.BreedIds, d.HeadShapeSeen, d.BodyMassKg, d.CoatId, d.CoatSeen, d.Purposes, d.Temperament,
-        d.Sensitivities, d.BiteTier, d.Notes, d.ArchivedAt is not null, d.Version);
+        d.Sensitivities, d.BiteTier, d.Notes, d.ArchivedAt is not null, d.Version, d.Health, d.TraitsSeen);
 }
 
 /// <summary>How far each phase is, 0 to 1.</summary>

@@ -80,6 +80,9 @@ public sealed record DogFile(
     /// <summary>What the last try-on came to; null when there was none.</summary>
     public TryOnFinding? Tried { get; } = LastTryOn is { Seen: var seen } && Choice is not null ? TryOnFinding.Of(Choice.KeptFit.Type, seen.Answers, seen.Symptoms) : null;
 
+    /// <summary>It wears its muzzle: every step up to the purpose's last is passed, and upkeep is what is left.</summary>
+    public bool WearsIt => Plan.WearsIt(Position is { } at ? Plan.IndexOf(at.StepId) : Plan.Steps.Count);
+
     public Standing StandingOn(DateOnly today)
     {
         var index = Position is { } at ? Plan.IndexOf(at.StepId) : Plan.Steps.Count;

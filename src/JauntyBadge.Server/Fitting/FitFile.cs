@@ -19,17 +19,18 @@ internal sealed record FitQuery(
     [property: FromQuery(Name = "school"), Description("everyday or working")] string? School = null,
     [property: FromQuery(Name = "fingers"), Description("fingers under the neck strap, 0 to 4")] int? Fingers = null,
     [property: FromQuery(Name = "minutes"), Description("longest wear in minutes, 1 to 600; what is usual for the uses when left out")] int? Minutes = null,
-    [property: FromQuery(Name = "warm"), Description("whether it is worn in warmth or at exercise")] bool? Warm = null)
+    [property: FromQuery(Name = "warm"), Description("whether it is worn in warmth or at exercise")] bool? Warm = null,
+    [property: FromQuery(Name = "clinicHands"), Description("whether the clinic's own staff put it on, watch it and take it off")] bool? ClinicHands = null)
 {
     public const int LongestMinutes = 600;
 
     public FitAsked Read() => new(
         QueryWords.Read<ReadingUnit>(Unit, "unit") ?? ReadingUnit.Mm, [.. (Uses ?? []).Select(u => QueryWords.Read<Purpose>(u, "uses")).OfType<Purpose>()],
-        QueryWords.Read<School>(School, "school"), Fingers, Minutes, Warm);
+        QueryWords.Read<School>(School, "school"), Fingers, Minutes, Warm, ClinicHands == true);
 }
 
 /// <summary>The same, understood.</summary>
-internal sealed record FitAsked(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, School? School, int? Fingers, int? Minutes, bool? Warm)
+internal sealed record FitAsked(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, School? School, int? Fingers, int? Minutes, bool? Warm, bool ClinicHands = false)
 {
     /// <exception cref="Refusal">A number is out of range.</exception>
     public BriefQuestion ToQuestion(DogProfile dog)
@@ -44,6 +45,7 @@ internal sealed record FitAsked(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, 
             Uses = Uses,
             School = School,
             Fingers = Fingers,
+            ClinicHands = ClinicHands,
             Wear = new WearPlan(Minutes is { } minutes ? TimeSpan.FromMinutes(minutes) : usual.Longest, Warm ?? usual.Warm),
         };
     }

@@ -22,9 +22,10 @@ public sealed record CriterionDto(
 }
 
 /// <summary>A strap's setting to mark.</summary>
-public sealed record StrapDto(double LoopMm, int? Hole, int? Holes, double? FromTightestMm)
+/// <param name="Fingers">How many fingers go under it, to a tenth; null when the neck was not read.</param>
+public sealed record StrapDto(double LoopMm, int? Hole, int? Holes, double? FromTightestMm, double? Fingers)
 {
-    public static StrapDto? Of(StrapSetting? s) => s is null ? null : new(s.Loop.Millimeters.Tidy(), s.Hole, s.Holes, s.FromTightest?.Millimeters.Tidy());
+    public static StrapDto? Of(RankedFit fit, StrapSetting? s) => s is null ? null : new(s.Loop.Millimeters.Tidy(), s.Hole, s.Holes, s.FromTightest?.Millimeters.Tidy(), fit.FingersAt(s));
 }
 
 /// <summary>A change that would make a muzzle fit.</summary>
@@ -36,7 +37,14 @@ public sealed record RemedyDto(IReadOnlyList<RemedyKind> Kinds, string Says, Ver
 /// <summary>Where a muzzle stands in the list.</summary>
 public enum FitGroup
 {
+    /// <summary>A basket that fits, at least as likely as not.</summary>
     Fits,
+
+    /// <summary>A sleeve or cover of the right size: for watched minutes only.</summary>
+    Watched,
+
+    /// <summary>A basket that fits as read, but with less than an even chance.</summary>
+    Unsure,
 
     /// <summary>Out, but something would save it.</summary>
     Near,
@@ -47,47 +55,67 @@ public enum FitGroup
 /// <param name="Chance">Chance that all that has to hold does, 0 to 1.</param>
 /// <param name="Retake">The reading that would settle it most.</param>
 /// <param name="Remedies">What would save a near miss, the cheapest first.</param>
+/// <param name="Headline">The answer in one line.</param>
 public sealed record FitRowDto(
     string SizeId, string ModelId, string Model, string Maker, MuzzleType Type, Material Material, string SizeLabel, int? MassG, decimal? Price, int? LeadDays, int InVan,
     FitGroup Group, Verdict Verdict, double? Chance, Retake? Retake, CriterionDto Deciding, double? GapeDeg, GapeClass? GapeClass, string Note, double Weighted, IReadOnlyList<CriterionName> NotChecked,
-    IReadOnlyList<RemedyDto> Remedies)
+    IReadOnlyList<RemedyDto> Remedies, Headline Headline)
 {
     public static FitRowDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan) => new(
         fit.Size.Id, fit.Model.Id, fit.Model.Name, fit.Model.Maker, fit.Model.Type, fit.Model.Material, fit.Size.Label, fit.Size.MassG, fit.Size.Price, fit.Model.LeadDays, inVan,
-        fit.Verdict != Verdict.Out ? FitGroup.Fits : remedies.Count > 0 ? FitGroup.Near : FitGroup.Out, fit.Verdict, fit.Chance, fit.Retake, CriterionDto.Of(fit.Deciding),
-        fit.Assessment?.Gape.Degrees.Tidy(), fit.Assessment?.GapeClass, fit.Model.Note, fit.Weighted, [.. fit.NotChecked.Select(n => n.Name)], [.. remedies.Select(RemedyDto.Of)]);
+        GroupOf(fit, remedies), fit.Verdict, fit.Chance, fit.Retake, CriterionDto.Of(fit.Deciding),
+        fit.Assessment?.Gape.Degrees.Tidy(), fit.Assessment?.GapeClass, fit.Model.Note, fit.Weighted, [.. fit.NotChecked.Select(n => n.Name)], [.. remedies.Select(RemedyDto.Of)], Headline.Of(fit));
+
+    private static FitGroup GroupOf(RankedFit fit, IReadOnlyList<Remedy> remedies) =>
+        fit.Verdict == Verdict.Out ? (remedies.Count > 0 ? FitGroup.Near : FitGroup.Out)
+        : fit.Model.Type != MuzzleType.Basket ? FitGroup.Watched
+        : fit.Chance < Headline.EvenChance.Value ? FitGroup.Unsure
+        : FitGroup.Fits;
+}
+
+/// <summary>A light basket to train in, judged for that alone.</summary>
+public sealed record TrainingRowDto(
+    string SizeId, string Model, string SizeLabel, Material Material, int SizesUp, string Says, int? MassG, decimal? Price, int? LeadDays, int InVan)
+{
+    public static TrainingRowDto Of(TrainingFit t, int inVan) => new(
+        t.Fit.Size.Id, t.Fit.Model.Name, t.Fit.Size.Label, t.Fit.Model.Material, t.SizesUp, t.Says, t.Fit.Size.MassG, t.Fit.Size.Price, t.Fit.Model.LeadDays, inVan);
 }
 
 /// <summary>One muzzle judged in full.</summary>
 /// <param name="Bare">The model without its other sizes.</param>
-/// <param name="Strap">The setting to mark.</param>
+/// <param name="Strap">The setting to mark, the nearest to the loop needed.</param>
+/// <param name="OtherStrap">The hole on the other side of the loop needed, where that lies between two.</param>
+/// <param name="Training">What it is to train in, where two muzzles are advised and it serves; null otherwise.</param>
+/// <param name="Headline">The answer in one line.</param>
 /// <param name="Score">What the fitter's weights look at, each 0 to 1.</param>
 /// <param name="Caution">What has to be said of a sleeve or face cover.</param>
 /// <param name="Colour">The colour that serves the wish to be seen or to blend in best.</param>
 public sealed record FitDto(
     string SizeId, MuzzleModel Bare, MuzzleSize Size, Verdict Verdict, double? Chance, Retake? Retake, CriterionDto Deciding,
     IReadOnlyList<CriterionDto> Criteria, IReadOnlyList<NotChecked> NotChecked, double? NoseRoomMm, double? EyeRoomMm, double? ShoveEyeRoomMm, double? GapeDeg,
-    GapeClass? GapeClass, double? NeckLoopMm, StrapDto? Strap, FitScore Score, string? Colour, string? Caution, int InVan, IReadOnlyList<RemedyDto> Remedies)
+    GapeClass? GapeClass, double? NeckLoopMm, StrapDto? Strap, FitScore Score, string? Colour, string? Caution, int InVan, IReadOnlyList<RemedyDto> Remedies, StrapDto? OtherStrap, string? Training, Headline Headline)
 {
-    public static FitDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan)
+    public static FitDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan, string? training)
     {
         var basket = fit.Assessment;
         return new FitDto(
             fit.Size.Id, fit.Model with { Sizes = [] }, fit.Size, fit.Verdict, fit.Chance, fit.Retake, CriterionDto.Of(fit.Deciding), [.. fit.Criteria.Select(CriterionDto.Of)],
             fit.NotChecked, basket?.Seat.NoseRoom.Millimeters.Tidy(), basket?.Seat.EyeRoom.Millimeters.Tidy(), basket?.Seat.ShoveEyeRoom.Millimeters.Tidy(),
-            basket?.Gape.Degrees.Tidy(), basket?.GapeClass, basket?.NeckLoop?.Millimeters.Tidy(), StrapDto.Of(fit.Strap), fit.Score,
-            FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null, FitRules.Caution(fit.Model.Type), inVan, [.. remedies.Select(RemedyDto.Of)]);
+            basket?.Gape.Degrees.Tidy(), basket?.GapeClass, basket?.NeckLoop?.Millimeters.Tidy(), StrapDto.Of(fit, fit.Strap), fit.Score,
+            FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null, FitRules.Caution(fit.Model.Type), inVan, [.. remedies.Select(RemedyDto.Of)],
+            StrapDto.Of(fit, fit.OtherStrap), training, Headline.Of(fit));
     }
 }
 
 /// <summary>What a dog needs.</summary>
 /// <param name="Advice">One muzzle or two, and when to change.</param>
 public sealed record BriefDto(
-    IReadOnlyList<Purpose> Uses, HeadShape HeadShape, School School, int Fingers, double NeededGapeDeg, GapeClass NeededGape, int Tier, int Minutes, bool Warm, double? MostMassG,
+    IReadOnlyList<Purpose> Uses, HeadShape HeadShape, School School, int Fingers, double NeededGapeDeg, GapeClass NeededGape, int Tier, int Minutes, bool Warm, bool ClinicOnly, bool ClinicHands, double? MostMassG,
     IReadOnlyList<BriefLine> Lines, IReadOnlyList<Clash> Clashes, MuzzleCount Advice)
 {
     public static BriefDto Of(MuzzleBrief b, MuzzleCount advice) => new(
         b.Uses, b.HeadShape, b.School, b.Fingers, b.NeededGape.Degrees.Tidy(), Gape.Classify(b.NeededGape), (int)b.BiteTier, (int)b.Wear.Longest.TotalMinutes, b.Wear.Warm,
+        MuzzleBrief.IsClinicOnly(b.Uses), b.ClinicHands,
         b.MostMass?.Grams.Tidy(), b.Lines, b.Clashes, advice);
 }
 
@@ -95,7 +123,7 @@ public sealed record BriefDto(
 /// <param name="FilteredOut">How many sizes the filters left out.</param>
 /// <param name="Training">Light baskets to train in, where two muzzles are advised.</param>
 public sealed record FitsDto(
-    BriefDto Brief, IReadOnlyList<SourceDto> Snout, IReadOnlyList<FitRowDto> Fits, int FilteredOut, IReadOnlyList<FitRowDto> Training, IReadOnlyList<MissingMeasure> Missing,
+    BriefDto Brief, IReadOnlyList<SourceDto> Snout, IReadOnlyList<FitRowDto> Fits, int FilteredOut, IReadOnlyList<TrainingRowDto> Training, IReadOnlyList<MissingMeasure> Missing,
     FitSettingsDto Settings);
 
 /// <summary>A dimension of the drawing.</summary>
@@ -118,7 +146,8 @@ public sealed record FitDetailDto(FitDto Fit, FitDrawingDto Drawing);
 
 /// <summary>A muzzle to keep for a dog, judged as asked.</summary>
 public sealed record ChoiceEntry(
-    string? SizeId = null, IReadOnlyList<Purpose>? Uses = null, School? School = null, int? Fingers = null, int? Minutes = null, bool? Warm = null, string? Note = null);
+    string? SizeId = null, IReadOnlyList<Purpose>? Uses = null, School? School = null, int? Fingers = null, int? Minutes = null, bool? Warm = null, string? Note = null,
+    bool? ClinicHands = null);
 
 /// <summary>A muzzle kept earlier, drawn as it was.</summary>
 public sealed record KeptChoiceDto(Guid Id, DateTime ChosenAt, DateTime? WithdrawnAt, string SizeId, KeptFit Kept, FitDrawingDto? Drawing);

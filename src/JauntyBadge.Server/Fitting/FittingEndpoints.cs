@@ -31,7 +31,7 @@ internal static class FittingEndpoints
     }
 
     /// <summary>The dog's count of muzzles: what it wears happily needs only a spare.</summary>
-    internal static MuzzleCount Advice(DogFile dog) => MuzzleCount.For(dog.Profile, dog.Choice is not null && dog.Position is null);
+    internal static MuzzleCount Advice(DogFile dog) => MuzzleCount.For(dog.Profile, dog.Choice is not null && dog.WearsIt);
 
     private static async Task<FitsDto> FitsAsync(
         Guid id, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel, bool? inVan = null, decimal? mostPrice = null, DateOnly? by = null)
@@ -49,7 +49,7 @@ internal static class FittingEndpoints
         FitRowDto Row(RankedFit f) => FitRowDto.Of(f, Remedies.For(f, byModel[f.Model.Id]), file.Van.GetValueOrDefault(f.Size.Id));
         var kept = ranked.Where(Kept).Select(Row).OrderBy(r => r.Group).ThenBy(r => r.Group == FitGroup.Near ? r.Remedies[0].Kinds.Max() : default).ToList();
         return new FitsDto(
-            BriefDto.Of(brief, advice), question?.Snout.SourcesDto() ?? [], kept, ranked.Count - kept.Count, advice.TrainingFirst ? [.. TrainingMuzzle.From(ranked).Select(Row)] : [],
+            BriefDto.Of(brief, advice), question?.Snout.SourcesDto() ?? [], kept, ranked.Count - kept.Count, advice.TrainingFirst ? [.. TrainingMuzzle.From(ranked).Select(t => TrainingRowDto.Of(t, file.Van.GetValueOrDefault(t.Fit.Size.Id)))] : [],
             file.Dog.Assessed.Missing, FitSettingsDto.Of(file.Settings));
     }
 
@@ -58,8 +58,9 @@ internal static class FittingEndpoints
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(sizeId, question);
-        var sizes = fit.Model.Sizes.Select(s => s.Id == sizeId ? fit : Ranking.Judge(fit.Model, s, question));
-        return new FitDetailDto(FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId)), FitDrawingDto.Of(FitDrawing.Of(fit)));
+        IReadOnlyList<RankedFit> sizes = [.. fit.Model.Sizes.Select(s => s.Id == sizeId ? fit : Ranking.Judge(fit.Model, s, question))];
+        var training = Advice(file.Dog).TrainingFirst ? TrainingMuzzle.Of(fit, sizes)?.Says : null;
+        return new FitDetailDto(FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId), training), FitDrawingDto.Of(FitDrawing.Of(fit)));
     }
 
     private static async Task<ContentHttpResult> SvgAsync(
@@ -78,6 +79,8 @@ internal static class FittingEndpoints
         if (note.Length is 0 or > LongestNote)
             throw Refusal.Field("note", $"Write down why, in up to {LongestNote} letters; the note stays beside the line.");
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        if (BriefRule.All.Any(r => r.Id == lineId && r.Hard))
+            throw Refusal.Conflict("This line keeps the dog from harm and cannot be overruled. Change what the muzzle is for, how long it is worn or who puts it on, where that is what is meant.");
         if (BriefRule.All.All(r => r.Id != lineId) && lineId is not ("weight" or "visibility"))
             throw Refusal.NotFound("The brief has no such line to overrule. Seat and strap are set by their own fields.");
         var row = await db.Overrules.FindAsync([id, lineId], cancel);
@@ -115,7 +118,7 @@ internal static class FittingEndpoints
     private static async Task<ChoiceDto> ChooseAsync(Guid id, ChoiceEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
-        var asked = new FitAsked(ReadingUnit.Mm, entry.Uses ?? [], entry.School, entry.Fingers, entry.Minutes, entry.Warm);
+        var asked = new FitAsked(ReadingUnit.Mm, entry.Uses ?? [], entry.School, entry.Fingers, entry.Minutes, entry.Warm, entry.ClinicHands == true);
         if (entry.Note is { Length: > LongestNote })
             throw Refusal.Field("note", $"Up to {LongestNote} letters, please.");
         var fit = file.Judge(entry.SizeId ?? throw Refusal.Field("sizeId", "Say which size is chosen."), file.NeedQuestion(asked));

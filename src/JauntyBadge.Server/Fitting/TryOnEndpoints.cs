@@ -75,7 +75,7 @@ internal static class TryOnEndpoints
         var fit = file.Judge(SizeOf(file, size, question), question);
         var standing = file.Dog.StandingOn(file.Today);
         return new TryOnGuide(
-            fit.Size.Id, $"{fit.Model.Name} {fit.Size.Label}", standing.ConditionedShare >= 1, standing.NextStep, StrapDto.Of(fit.Strap),
+            fit.Size.Id, $"{fit.Model.Name} {fit.Size.Label}", standing.ConditionedShare >= 1, standing.NextStep, StrapDto.Of(fit, fit.Strap),
             fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null, fit.Model.HolePitchMm, TryOnCheck.For(fit.Model.Type), Symptom.All, FitRules.Caution(fit.Model.Type), file.Dog.Profile.Cautions(file.Today));
     }
 

@@ -104,11 +104,11 @@ internal static class VanEndpoints
         var awaited = await db.ExpectedDogs.AsNoTracking().OrderBy(d => d.Name).ToListAsync(cancel);
         var today = clock.Today();
 
-        List<(Guid Id, string Name, int Count, bool Expected, IReadOnlySet<string> Fits, IReadOnlySet<string> PlanBy)> dogs = [];
+        List<(Guid Id, string Name, int Count, bool Expected, IReadOnlySet<string> Fits)> dogs = [];
         void Add(Guid id, string name, int count, bool isExpected, FitQuestion question)
         {
-            var (fits, planBy) = VanStock.FitsToday(Ranking.Rank(muzzles.All, question));
-            dogs.Add((id, name, count, isExpected, fits, planBy));
+            var fits = VanStock.FitsToday(Ranking.Rank(muzzles.All, question));
+            dogs.Add((id, name, count, isExpected, fits));
         }
 
         foreach (var file in files.Where(f => f.Snout is not null))
@@ -119,17 +119,17 @@ internal static class VanEndpoints
 
         foreach (var dog in expected ? awaited : [])
             Add(dog.Id, dog.Name, dog.Count, true, Question(dog, settings));
-        var stock = dogs.Select(d => new StockDog(d.Id.ToString(), d.Count, d.PlanBy)).ToList();
+        var stock = dogs.Select(d => new StockDog(d.Id.ToString(), d.Count, d.Fits)).ToList();
         // Where it makes no difference to the dogs: what is in the van already, then what costs less.
         var preferred = muzzles.All.SelectMany(m => m.Sizes).OrderByDescending(s => van.ContainsKey(s.Id)).ThenBy(s => s.Price ?? decimal.MaxValue).Select(s => s.Id).ToList();
         var plan = VanStock.Plan(stock, sizes, preferred);
         var chosen = plan.Steps.Select(s => s.SizeId).ToList();
         string Words(string sizeId) => muzzles.FindSize(sizeId) is { } found ? $"{found.Model.Name} {found.Size.Label}" : sizeId;
         return new VanPlanDto(
-            sizes, [.. plan.Steps.Select(s => new VanStepDto(s.SizeId, Words(s.SizeId), muzzles.FindSize(s.SizeId)?.Size.Price, s.Adds, s.Covered, [.. dogs.Where(d => d.PlanBy.Contains(s.SizeId)).Select(d => d.Name)]))],
+            sizes, [.. plan.Steps.Select(s => new VanStepDto(s.SizeId, Words(s.SizeId), muzzles.FindSize(s.SizeId)?.Size.Price, s.Adds, s.Covered, [.. dogs.Where(d => d.Fits.Contains(s.SizeId)).Select(d => d.Name)]))],
             plan.Covered, plan.Coverable, dogs.Sum(d => d.Count), plan.IsExact, plan.AtMost, plan.Curve, dogs.Where(d => d.Fits.Any(van.ContainsKey)).Sum(d => d.Count),
             [.. van.OrderBy(v => Words(v.Key), StringComparer.OrdinalIgnoreCase).Select(v => new VanSizeDto(v.Key, Words(v.Key), v.Value, dogs.Where(d => d.Fits.Contains(v.Key)).Sum(d => d.Count)))],
-            [.. dogs.Select(d => new VanDogDto(d.Id, d.Name, d.Count, d.Expected, d.Fits.Count, chosen.Find(d.PlanBy.Contains) is { } from ? Words(from) : null, d.Fits.Any(van.ContainsKey)))],
+            [.. dogs.Select(d => new VanDogDto(d.Id, d.Name, d.Count, d.Expected, d.Fits.Count, chosen.Find(d.Fits.Contains) is { } from ? Words(from) : null, d.Fits.Any(van.ContainsKey)))],
             [.. files.Where(f => f.Snout is null).Select(f => f.Dog.Name)], [.. awaited.Select(ExpectedDogDto.Of)]);
     }
 

@@ -56,12 +56,13 @@ public sealed record SnoutInput(
 }
 
 /// <summary>The inner shape of a basket.</summary>
+/// <param name="HolePitchMm">Distance of the neck strap's holes, 3 to 60; left out for one that slides.</param>
 public sealed record BasketInput(
     double? LengthMm = null, double? DepthFrontMm = null, double? DepthRearMm = null, double? WidthRearMm = null, double? OpeningGirthMm = null,
-    double? NeckStrapMinMm = null, double? NeckStrapMaxMm = null)
+    double? NeckStrapMinMm = null, double? NeckStrapMaxMm = null, double? HolePitchMm = null)
 {
     public BasketModel ToModel() =>
-        new(Mm(LengthMm), Mm(DepthFrontMm), Mm(DepthRearMm), Mm(WidthRearMm), Mm(OpeningGirthMm), Mm(NeckStrapMinMm), Mm(NeckStrapMaxMm));
+        new(Mm(LengthMm), Mm(DepthFrontMm), Mm(DepthRearMm), Mm(WidthRearMm), Mm(OpeningGirthMm), Mm(NeckStrapMinMm), Mm(NeckStrapMaxMm)) { HolePitch = HolePitchMm is null ? null : Mm(HolePitchMm) };
 
     private static Length Mm(double? value) => Length.FromMillimeters(value!.Value);
 }
@@ -78,15 +79,18 @@ public sealed record FitAnswer(
 /// <summary>What the rules need to know of a dog.</summary>
 /// <param name="BreedIds">Up to two shipped breeds.</param>
 /// <param name="Purposes">Its purposes, where they are not given beside the dog.</param>
+/// <param name="Traits">Traits seen on it, whatever its breed.</param>
 public sealed record WhatIfDog(
     string? Name = null, IReadOnlyList<string>? BreedIds = null, HeadShape? HeadShape = null, double? BodyMassKg = null, int? AgeMonths = null, string? CoatId = null, Coat? Coat = null,
-    Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, BiteTier? BiteTier = null, IReadOnlyList<Purpose>? Purposes = null);
+    Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, BiteTier? BiteTier = null, IReadOnlyList<Purpose>? Purposes = null,
+    IReadOnlyList<HealthNote>? Health = null, IReadOnlyList<BreedTrait>? Traits = null);
 
 /// <summary>A dog and what a muzzle is wanted for.</summary>
 /// <param name="WearsHappily">It wears one at ease already.</param>
 public sealed record WhatIfBrief(
     WhatIfDog? Dog = null, IReadOnlyList<Purpose>? Purposes = null, School? School = null, int? Fingers = null, int? Minutes = null, bool? Warm = null,
-    MaterialSchool? Material = null, VisibilitySchool? Visibility = null, bool? WearsHappily = null, IReadOnlyDictionary<string, string>? Overruled = null);
+    MaterialSchool? Material = null, VisibilitySchool? Visibility = null, bool? WearsHappily = null, IReadOnlyDictionary<string, string>? Overruled = null,
+    bool? ClinicHands = null);
 
 public sealed class WhatIfBriefValidator : AbstractValidator<WhatIfBrief>
 {
@@ -141,8 +145,10 @@ internal static class WhatIf
             Temperament = entered.Temperament ?? Temperament.Typical,
             Sensitivities = entered.Sensitivities ?? [],
             BiteTier = entered.BiteTier ?? BiteTier.None,
+            Health = entered.Health ?? [],
+            TraitsSeen = entered.Traits ?? [],
         };
-        var question = new FitAsked(ReadingUnit.Mm, [], asked.School, asked.Fingers, asked.Minutes, asked.Warm).ToQuestion(dog) with
+        var question = new FitAsked(ReadingUnit.Mm, [], asked.School, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(dog) with
         {
             Material = asked.Material ?? MaterialSchool.Sturdy,
             Visibility = asked.Visibility ?? VisibilitySchool.StandOut,
@@ -241,6 +247,7 @@ public sealed class BasketInputValidator : AbstractValidator<BasketInput>
         RuleFor(b => b.OpeningGirthMm).NeededLength();
         RuleFor(b => b.NeckStrapMinMm).NeededLength();
         RuleFor(b => b.NeckStrapMaxMm).NeededLength();
+        RuleFor(b => b.HolePitchMm).InclusiveBetween(3, 60).WithMessage("holePitchMm must be 3 to 60 mm.");
         RuleFor(b => b.NeckStrapMaxMm).Must((b, max) => max is null || b.NeckStrapMinMm is null || max > b.NeckStrapMinMm).WithMessage("neckStrapMaxMm must be more than neckStrapMinMm.");
     }
 }

@@ -83,7 +83,7 @@ public class BasketFitTests
     {
         var fit = BasketFit.Assess(Snout, Box(100, 120), Everyday());
         Assert.Equal(Verdict.Fits, fit.Verdict);
-        Assert.Equal(7, fit.Criteria.Count);
+        Assert.Equal(8, fit.Criteria.Count);
         Assert.All(fit.Criteria, c =>
         {
             Assert.Matches(@"\d", c.Reason);

@@ -17,7 +17,16 @@ public class BriefTableTests
 
     public static TheoryData<string, DogProfile, DogProfile> OnlyFor => new()
     {
-        { "sleeve-minute", Dog(Purpose.Clinic), Dog(Purpose.Walks) },
+        { "sleeve-cap", Dog(Purpose.Clinic), Dog(Purpose.Walks) },
+        { "sleeve-airway", Dog(Purpose.Clinic) with { Health = [HealthNote.AirwayTrouble] }, Dog(Purpose.Clinic) },
+        { "sleeve-vomit", Dog(Purpose.Clinic) with { Health = [HealthNote.ProneToVomiting] }, Dog(Purpose.Clinic) with { Health = [HealthNote.SedatedAtClinic] } },
+        { "cover-vomit", Dog(Purpose.Clinic) with { Health = [HealthNote.ProneToVomiting] }, Dog(Purpose.Clinic) },
+        { "sleeve-sedated", Dog(Purpose.Clinic) with { Health = [HealthNote.SedatedAtClinic] }, Dog(Purpose.Clinic) },
+        { "cover-airway", Dog(Purpose.Clinic) with { Health = [HealthNote.AirwayTrouble] }, Dog(Purpose.Clinic) },
+        { "sleeve-tier", Dog(Purpose.Clinic) with { BiteTier = BiteTier.Injured }, Dog(Purpose.Clinic) with { BiteTier = BiteTier.ContactNoInjury } },
+        { "jowls-soft", Dog(Purpose.Walks) with { TraitsSeen = [BreedTrait.HeavyJowls] }, Dog(Purpose.Walks) },
+        { "bridge-forehead", Dog(Purpose.Walks) with { TraitsSeen = [BreedTrait.NoBridge] }, Dog(Purpose.Walks) },
+        { "narrow-forehead", Dog(Purpose.Walks) with { TraitsSeen = [BreedTrait.NarrowHead] }, Dog(Purpose.Walks) },
         { "sleeve-use", Dog(Purpose.Clinic, Purpose.Walks), Dog(Purpose.Clinic) },
         { "sleeve-use", Dog(), Dog(Purpose.Clinic) },
         { "sleeve-short-face", Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Short }, Dog(Purpose.Clinic) },

@@ -35,7 +35,7 @@ public class BriefTests
     {
         Assert.NotEmpty(what);
         var dog = Dog(Enum.Parse<Purpose>(purpose, ignoreCase: true)) with { HeadShapeSeen = shape, BiteTier = (BiteTier)tier };
-        Assert.Equal(takes, Takes(Brief(dog), model));
+        Assert.Equal(takes, Takes(Brief(dog, model is "minute" or "cuff" ? new() { Wear = new(TimeSpan.FromMinutes(5), false) } : null), model));
     }
 
     [Theory]
@@ -145,7 +145,9 @@ public class BriefTests
                 foreach (var purposes in new Purpose[][] { [Purpose.Clinic], [Purpose.Walks, Purpose.Scavenging], [Purpose.Working], [] })
                 {
                     var breed = new Breed("made-up", "Made up", shape, Enum.GetValues<BreedTrait>(), 12);
-                    var dog = Dog(purposes) with { HeadShapeSeen = shape, BiteTier = tier, Breeds = [breed], Sensitivities = Enum.GetValues<Sensitivity>(), Temperament = Temperament.Soured };
+                    var dog = Dog(purposes) with { HeadShapeSeen = shape, BiteTier = tier, Breeds = [breed], Sensitivities = Enum.GetValues<Sensitivity>(), Temperament = Temperament.Soured, Health = Enum.GetValues<HealthNote>() };
+                    foreach (var line in Brief(dog with { Health = [], BiteTier = BiteTier.None }, new() { Wear = new(TimeSpan.FromMinutes(5), false) }).Lines.Concat(Brief(dog with { Health = [] }, new() { Wear = new(TimeSpan.FromMinutes(60), true) }).Lines))
+                        seen.Add(line.Id);
                     foreach (var warm in new[] { false, true })
                     {
                         var question = new BriefQuestion { Growing = true, Material = MaterialSchool.MetalOnly, Wear = new(TimeSpan.FromMinutes(warm ? 60 : 5), warm) };

@@ -125,7 +125,7 @@ public class CatalogueTests
         var dog = new DogProfile { Name = "Any", HeadShapeSeen = HeadShape.Medium, BodyMass = Mass.FromKilograms(28), Purposes = [Purpose.Walks] };
         var question = new FitQuestion(snout, MuzzleBrief.For(dog, new() { CoatHex = "#2e2c2b" }), Mm(16)) { Draws = Draws(snout, 200), Weights = new(comfort, safety, feeding) };
         var worn = Ranking.Rank(Catalogue.Shipped, question).Where(f => f.Verdict != Verdict.Out).ToList();
-        foreach (var step in worn.GroupBy(f => (f.Model.Type, Math.Floor(f.Chance!.Value / 0.05 + 1e-9))))
+        foreach (var step in worn.GroupBy(f => (f.Model.Type, Math.Min(19, Math.Floor(f.Chance!.Value / 0.05 + 1e-9)), f.Size.IsLengthAndGirthOnly, f.Warns)))
         {
             var scores = step.Select(f => Math.Round(comfort > 0 ? f.Score.Comfort : safety > 0 ? f.Score.Safety : f.Score.Feeding, 6)).ToList();
             Assert.Equal(scores.OrderDescending(), scores);
@@ -141,7 +141,8 @@ public class CatalogueTests
     {
         var snout = SnoutModel.From(Medium(98, 80, 73));
         var dog = new DogProfile { Name = "Any", HeadShapeSeen = HeadShape.Medium, Purposes = [Purpose.Clinic] };
-        var worn = Ranking.Rank(Catalogue.Shipped, new FitQuestion(snout, MuzzleBrief.For(dog, new()), Mm(16)) { Draws = Draws(snout, 100) }).TakeWhile(f => f.Verdict != Verdict.Out).ToList();
+        var minute = new BriefQuestion { Wear = new(TimeSpan.FromMinutes(5), false) };
+        var worn = Ranking.Rank(Catalogue.Shipped, new FitQuestion(snout, MuzzleBrief.For(dog, minute), Mm(16)) { Draws = Draws(snout, 100) }).TakeWhile(f => f.Verdict != Verdict.Out).ToList();
         var kinds = worn.Select(f => f.Model.Type != MuzzleType.Basket).ToList();
         Assert.Contains(true, kinds);
         Assert.Equal(kinds.Order(), kinds);

@@ -53,7 +53,7 @@ public class ChanceTests
     [Fact]
     public void The_whole_of_two_independent_criteria_is_the_product()
     {
-        var basket = Box(100, 160, 79) with { OpeningGirth = Snout.Girth.Value + Mm(2) };
+        var basket = Box(100, 118, 79) with { OpeningGirth = Snout.Girth.Value + Mm(2) };
         var chances = Chance(basket, doubts: [(Measure.SnoutWidth, null, 2), (Measure.SnoutGirth, null, 3)]);
         Assert.Equal(Normal.CDF(0, 2, 1) * Normal.CDF(0, 3, 2), chances.Whole, 0.02);
     }
@@ -61,12 +61,12 @@ public class ChanceTests
     [Fact]
     public void The_reading_that_decides_is_the_one_to_take_again()
     {
-        var narrow = Chance(Box(100, 160, 79), doubts: [(Measure.SnoutWidth, null, 2), (Measure.SnoutGirth, null, 1), (Measure.NeckGirth, null, 4)]);
+        var narrow = Chance(Box(100, 118, 79), doubts: [(Measure.SnoutWidth, null, 2), (Measure.SnoutGirth, null, 1), (Measure.NeckGirth, null, 4)]);
         Assert.Equal(Measure.SnoutWidth, narrow.Retake!.Measure);
         Assert.True(narrow.Retake.Settles > 0.5);
-        var tight = Chance(Box(100, 160, 86) with { NeckStrapMin = NeckStrap.Loop(Mm(430), 2, Mm(16)) - Mm(2) }, doubts: [(Measure.SnoutWidth, null, 2), (Measure.NeckGirth, null, 6)]);
+        var tight = Chance(Box(100, 118, 86) with { NeckStrapMin = NeckStrap.Loop(Mm(430), 2, Mm(16)) - Mm(2) }, doubts: [(Measure.SnoutWidth, null, 2), (Measure.NeckGirth, null, 6)]);
         Assert.Equal(Measure.NeckGirth, tight.Retake!.Measure);
-        Assert.Null(Chance(Box(100, 160), doubts: (Measure.SnoutWidth, null, 0.5)).Retake);
+        Assert.Null(Chance(Box(100, 118), doubts: (Measure.SnoutWidth, null, 0.5)).Retake);
     }
 
     [Fact]

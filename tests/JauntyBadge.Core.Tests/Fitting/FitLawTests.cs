@@ -35,7 +35,7 @@ public class FitLawTests
     {
         var snout = Head(eye, high, wide, shape);
         var fit = BasketFit.Assess(snout, Basket(snout, longer, deep, broad), Everyday());
-        return fit.Criteria.All(c => c.Name == CriterionName.Shove || c.Verdict == Verdict.Out == c.Margin!.Value.Millimeters < -1e-9)
+        return fit.Criteria.All(c => c.Name is CriterionName.Shove or CriterionName.Large || c.Verdict == Verdict.Out == c.Margin!.Value.Millimeters < -1e-9)
             && fit.Verdict == fit.Criteria.Max(c => c.Verdict);
     }
 

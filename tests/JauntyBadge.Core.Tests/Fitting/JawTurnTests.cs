@@ -145,13 +145,13 @@ public class JawTurnTests
         var box = new BasketMm(100, double.NaN, double.NaN, double.NaN, 360, double.NaN, double.NaN, Box: true);
         foreach (var width in new[] { 50.0, 60, 72 })
         {
-            var on = box.On(width);
+            var on = box.On(BoxMm.On(width));
             Assert.Equal(width + 14, on.WidthRear, 9);
             Assert.Equal(360, SnoutSection.Girth(Mm(on.DepthRear), Mm(on.WidthRear)).Millimeters, 6);
             Assert.Equal((on.DepthFront, 0), (on.DepthRear, on.Slope));
         }
 
-        Assert.Equal(1, box.On(200).DepthFront);
+        Assert.Equal(1, box.On(BoxMm.On(200)).DepthFront);
     }
 
     /// <summary>A chart's girth that does not even go round the snout's width and the spare: out, by a number, not an accident.</summary>

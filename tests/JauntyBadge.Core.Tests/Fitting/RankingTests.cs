@@ -18,8 +18,10 @@ public class RankingTests
         Purposes = purposes,
     };
 
-    private static IReadOnlyList<RankedFit> Rank(DogProfile dog, SnoutModel? snout = null) =>
-        Ranking.Rank(Catalogue.Shipped, new FitQuestion(snout ?? Snout, MuzzleBrief.For(dog, new()), Mm(16)) { Draws = Draws(snout ?? Snout) });
+    private static readonly WearPlan Minute = new(TimeSpan.FromMinutes(5), false);
+
+    private static IReadOnlyList<RankedFit> Rank(DogProfile dog, SnoutModel? snout = null, WearPlan? wear = null) =>
+        Ranking.Rank(Catalogue.Shipped, new FitQuestion(snout ?? Snout, MuzzleBrief.For(dog, new() { Wear = wear }), Mm(16)) { Draws = Draws(snout ?? Snout) });
 
     [Fact]
     public void The_shipped_catalogue_is_rich_enough_to_choose_from()
@@ -38,8 +40,9 @@ public class RankingTests
         Assert.Equal(Catalogue.Shipped.Sum(m => m.Sizes.Count), ranked.Count);
         Assert.Equal(Verdict.Fits, ranked[0].Verdict);
         Assert.Equal(ranked.Select(f => f.Verdict == Verdict.Out).Order(), ranked.Select(f => f.Verdict == Verdict.Out));
-        var steps = ranked.Where(f => f.Verdict != Verdict.Out).Select(f => (Math.Floor(f.Chance!.Value / 0.05 + 1e-9), f.Weighted)).ToList();
+        var steps = ranked.Where(f => f.Verdict != Verdict.Out).Select(f => (Math.Min(19, Math.Floor(f.Chance!.Value / 0.05 + 1e-9)), !f.Size.IsLengthAndGirthOnly, !f.Warns, f.Weighted)).ToList();
         Assert.Equal(steps.OrderDescending(), steps);
+        Assert.Contains(steps, s => s.Item1 == 19 && !s.Item3);
         var misses = ranked.Where(f => f.Verdict == Verdict.Out && !f.IsRefused).Select(f => f.TightestMargin.Millimeters).ToList();
         Assert.Equal(misses.OrderDescending(), misses);
         Assert.Equal(ranked.Select(f => f.Size.Id), Rank(Dog(Purpose.Walks)).Select(f => f.Size.Id));
@@ -63,7 +66,7 @@ public class RankingTests
     public void A_sleeve_is_for_the_clinic_alone_and_never_for_a_short_face(bool clinicOnly, HeadShape shape, bool allowed)
     {
         var dog = Dog(clinicOnly ? [Purpose.Clinic] : [Purpose.Clinic, Purpose.Walks]) with { HeadShapeSeen = shape };
-        var sleeves = Rank(dog).Where(f => f.Model.Type == MuzzleType.Sleeve).ToList();
+        var sleeves = Rank(dog, wear: Minute).Where(f => f.Model.Type == MuzzleType.Sleeve).ToList();
         Assert.Equal(allowed, sleeves.Any(f => f.Verdict != Verdict.Out));
         Assert.Equal(allowed, sleeves.All(f => f.Criteria.All(c => c.Name != CriterionName.Use || c.Verdict != Verdict.Out)));
     }
@@ -119,11 +122,11 @@ public class RankingTests
     }
 
     [Fact]
-    public void A_sleeve_that_stops_short_of_the_eyes_on_a_snout_in_its_range_fits()
+    public void A_sleeve_that_stops_short_of_the_eyes_on_a_snout_in_its_range_serves_a_minute_with_its_mouth_held_shut()
     {
-        var best = Rank(Dog(Purpose.Clinic)).First(f => f.Model.Type == MuzzleType.Sleeve);
-        Assert.Equal(Verdict.Fits, best.Verdict);
+        var best = Rank(Dog(Purpose.Clinic), wear: Minute).First(f => f.Model.Type == MuzzleType.Sleeve);
+        Assert.Equal(Verdict.Marginal, best.Verdict);
         Assert.Null(best.Assessment);
-        Assert.Equal([CriterionName.Seat, CriterionName.Girth, CriterionName.NeckStrap], best.Criteria.Where(c => !c.IsSoft).Select(c => c.Name));
+        Assert.Equal([CriterionName.Seat, CriterionName.Girth, CriterionName.Gape, CriterionName.Heat, CriterionName.NeckStrap], best.Criteria.Where(c => !c.IsSoft).Select(c => c.Name));
     }
 }

@@ -37,11 +37,13 @@ public class TryOnAndOrderTests
     };
 
     [Theory]
-    [InlineData(470, 20, 8, 480)] // 340 + 7·20
+    [InlineData(470, 20, 7, 460)] // half way between 7 and 8: the tighter
+    [InlineData(471, 20, 8, 480)]
     [InlineData(480, 20, 8, 480)]
-    [InlineData(341, 20, 2, 360)]
+    [InlineData(341, 20, 1, 340)]
+    [InlineData(351, 20, 2, 360)]
     [InlineData(340, 20, 1, 340)]
-    public void The_hole_is_the_tightest_that_leaves_the_loop(double wanted, double pitch, int hole, double loop)
+    public void The_hole_is_the_one_nearest_to_the_loop(double wanted, double pitch, int hole, double loop)
     {
         var setting = StrapSetting.For(Mm(wanted), new Window(Mm(340), Mm(560)), Mm(pitch))!;
         Assert.Equal((hole, 12), (setting.Hole!.Value, setting.Holes!.Value));
@@ -103,8 +105,8 @@ public class TryOnAndOrderTests
     {
         var training = TrainingMuzzle.From(Ranking.Rank(Catalogue.Shipped, Question()));
         Assert.NotEmpty(training);
-        Assert.All(training, f => Assert.True(f.Model.Has(Feature.QuickClip) && f.Model.Has(Feature.Soft) && f.Size.LengthMm > 98));
-        Assert.Equal(training.Select(f => f.Size.Price).Order(), training.Select(f => f.Size.Price));
+        Assert.All(training, f => Assert.True(f.Fit.Model.Has(Feature.QuickClip) && f.Fit.Model.Has(Feature.Soft) && f.Fit.Size.LengthMm > 98));
+        Assert.Equal(training.Select(f => f.Fit.Size.Price).Order(), training.Select(f => f.Fit.Size.Price));
     }
 
     /// <summary>Chapter 2: rides into the eyes ← forehead strap too tight, basket too long, neck strap too loose.</summary>
@@ -117,9 +119,11 @@ public class TryOnAndOrderTests
         var symptom = Symptom.Find("rides-into-eyes")!;
         Assert.Equal(["forehead-too-tight", "too-long", "neck-too-loose"], symptom.Causes.Take(3));
         var causes = TryOn.Diagnose(symptom, longOne, longOne.Strap, ranked);
-        Assert.Equal(("too-long", true), (causes[0].Cause.Id, causes[0].Likely!.Value));
+        Assert.Equal(("forehead-too-tight", null), (causes[0].Cause.Id, causes[0].Likely));
+        var tooLong = causes.Single(c => c.Likely == true);
+        Assert.Equal("too-long", tooLong.Cause.Id);
         Assert.Equal(("neck-too-loose", false), (causes[^1].Cause.Id, causes[^1].Likely!.Value));
-        var size = causes[0].Remedies.First(r => r.Kind == RemedyKind.Size);
+        var size = tooLong.Remedies.First(r => r.Kind == RemedyKind.Size);
         Assert.NotEqual(Verdict.Out, size.After);
         Assert.Contains("becomes", size.Effect, StringComparison.Ordinal);
         Assert.All(causes, c => Assert.Equal(c.Remedies.Select(r => r.Kind).Order(), c.Remedies.Select(r => r.Kind)));
@@ -132,7 +136,7 @@ public class TryOnAndOrderTests
         var good = Fit("withy", question, s => Good(s));
         var right = good.Strap!;
         var loose = StrapSetting.AtHole(right.Hole!.Value + 2, new Window(Mm(400), Mm(560)), Mm(20));
-        var cause = TryOn.Diagnose(Symptom.Find("strap-loose")!, good, loose, [good])[0];
+        var cause = TryOn.Diagnose(Symptom.Find("strap-loose")!, good, loose, [good]).Single(c => c.Cause.Id == "neck-too-loose");
         Assert.True(cause.Likely);
         Assert.Contains($"hole {right.Hole} of", Assert.Single(cause.Remedies).Does, StringComparison.Ordinal);
     }
@@ -155,8 +159,25 @@ public class TryOnAndOrderTests
         var xe = 25.0 + eye % 110;
         var snout = SnoutModel.From(Medium(xe, xe * (0.5 + high % 80 / 100.0), xe * (0.45 + wide % 90 / 100.0)) with { HeadShape = (HeadShape)(shape % 3), JawToNose = null });
         var dog = Dog with { HeadShapeSeen = (HeadShape)(shape % 3), Purposes = [working ? Purpose.Working : Purpose.Walks] };
-        var sheet = OrderSheet.For(dog, Question(snout, dog));
-        return sheet.Check.Criteria.All(c => c.Verdict != Verdict.Out)
+        var question = Question(snout, dog);
+        var sheet = OrderSheet.For(dog, question);
+        var at = sheet.Dimensions.ToDictionary(d => d.Name);
+        var random = new Random(eye + 256 * high);
+        Length Within(string name, double share) => at[name].Least!.Value + (at[name].Most!.Value - at[name].Least!.Value) * share;
+
+        // Every corner of the windows, and points between them, fit by the product's own criteria, and no front is shallower than its rear.
+        bool Fits(Func<int, double> share)
+        {
+            var made = new BasketModel(
+                Within("Inner length", share(0)), Within("Depth in front", share(1)), Within("Depth at the rear edge", share(2)), Within("Width at the rear edge", share(3)),
+                Within("Girth at the rear edge", share(4)), at["Neck strap loop"].Least, at["Neck strap loop"].Most);
+            var fit = BasketFit.Assess(snout, made, new FitRequest(question.Brief.School, question.Brief.NeededGape, question.Brief.Fingers, Mm(16), ForeheadStrap: ForeheadStrap.Fitted));
+            return made.DepthFront >= made.DepthRear && fit.Criteria.All(c => c.Verdict != Verdict.Out);
+        }
+
+        return Enumerable.Range(0, 32).All(corner => Fits(i => corner >> i & 1)) && Enumerable.Range(0, 20).All(_ => Fits(_ => random.NextDouble()))
+            && at["Depth in front"].Least >= at["Depth at the rear edge"].Most
+            && sheet.Check.Criteria.All(c => c.Verdict != Verdict.Out)
             && sheet.Dimensions.All(d => (d.Least ?? d.Wanted) <= d.Wanted + Mm(1e-6) && d.Wanted <= (d.Most ?? d.Wanted) + Mm(1e-6));
     }
 
@@ -251,7 +272,9 @@ public class TryOnAndOrderTests
         var chart = Catalogue.Shipped.Single(m => m.Id == "lantern") with { Name = "Alpha", Sizes = [new("alpha-m", "M", 98, 400, 560, 100, OpeningGirthMm: question.Snout.Girth.Mm + 110)] };
         var ranked = Ranking.Rank([chart, known], question);
         Assert.Equal(["Zeta", "Alpha"], ranked.Select(f => f.Model.Name));
-        Assert.Equal(ranked[0].ChanceSteps, ranked[1].ChanceSteps);
+
+        // Its width and depth are not known, and their doubt counts: 6 to 30 mm spare about an assumed 14 ± 8 holds four times in five.
+        Assert.InRange(ranked[1].Chance!.Value, 0.5, 0.83);
     }
 
     /// <summary>A chart of length and girth still works, and says what was assumed.</summary>
