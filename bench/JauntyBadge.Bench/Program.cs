@@ -6,7 +6,13 @@ using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Data.Demo;
 using UnitsNet;
 
-// Without words: the benchmarks. With "picture FILE": a noisy 12-megapixel JPEG to upload.
+// Without words: the benchmarks. With "picture FILE": a noisy 12-megapixel JPEG to upload. With "coverage": how many dogs the catalogue has something for, and with "why" for whom not.
+if (args is ["coverage", ..])
+{
+    Coverage.Print(args.Contains("why"));
+    return;
+}
+
 if (args is ["picture", var file])
 {
     await File.WriteAllBytesAsync(file, NoisyPicture.TwelveMegapixels());
