@@ -52,7 +52,7 @@ public sealed record Doubt(MeasureLine Line, DoubtKind Kind, Length Standard)
         if (numbers.JawToNose is null)
             Add(Measure.JawToNose, DoubtKind.Hinge, snout.Hinge.Value * CompletedMeasures.HingeDoubt.Value);
         if (numbers is { FitLineGap: null, FitLineLength: not null, NoseToInnerEyeLeft: null, NoseToInnerEyeRight: null })
-            Add(Measure.NoseToInnerEye, DoubtKind.Gap, UnitMath.Min(CompletedMeasures.GapDoubt.Value, (snout.EyeLine.Value - snout.FitLine.Value) / 3));
+            Add(Measure.NoseToInnerEye, DoubtKind.Gap, CompletedMeasures.GapDoubtOf(snout.EyeLine.Value - snout.FitLine.Value));
         return doubts;
     }
 

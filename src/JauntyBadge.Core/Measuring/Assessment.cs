@@ -43,11 +43,28 @@ public sealed record Assessment(
     /// <summary>Judges the readings in use.</summary>
     public static Assessment Of(IReadOnlyList<Reading> readings, Circumstances circumstances)
     {
-        var measured = Measuring.Measured.From(readings, circumstances.Coat);
-        var shape = HeadShapeChoice.From([.. circumstances.OtherWays, .. HeadShapes.Read(measured)]);
+        var asTaken = Measuring.Measured.From(readings, circumstances.Coat);
+        var shape = HeadShapeChoice.From([.. circumstances.OtherWays, .. HeadShapes.Read(asTaken)]);
+        var measured = MadeLevel(readings, asTaken, shape.Shape, circumstances);
         var numbers = SnoutNumbers.From(measured, shape.Shape) with { FitLineGap = circumstances.FitLineGap };
         return new Assessment(
             measured, shape, new CrossChecks(readings, measured, shape, numbers, circumstances).Run(),
             Completeness.Missing(measured, circumstances.School), numbers);
+    }
+
+    /// <summary>A jaw reading that the fitter said was held point to point counts as the level distance behind it, with the doubt that brings.</summary>
+    private static IReadOnlyList<Measured> MadeLevel(IReadOnlyList<Reading> readings, IReadOnlyList<Measured> measured, HeadShape shape, Circumstances circumstances)
+    {
+        if (!Completeness.CanFit(measured) || readings.All(r => r.Held != JawHeld.PointToPoint))
+            return measured;
+        var drop = CrossChecks.DropOf(SnoutModel.From(SnoutNumbers.From(measured, shape) with { FitLineGap = circumstances.FitLineGap }), measured);
+        var level = readings.Select(r =>
+        {
+            if (r.Held != JawHeld.PointToPoint)
+                return r;
+            var u = Uncertainty.OfMean([r]);
+            return JawCheck.LevelOf(r.Value, u, drop.Value, drop.U) is { } made ? r with { Value = made.Level, OwnUncertainty = made.U } : r;
+        });
+        return Measuring.Measured.From(level, circumstances.Coat);
     }
 }

@@ -26,6 +26,9 @@ public static class CompletedMeasures
     public static readonly Grounded<Length> GapDoubt = new(
         "snout.u-gap", "Standard uncertainty of a fit-line gap that was not written down", Length.FromMillimeters(3.7), Basis.House("half an inch to an inch, all equally likely"));
 
+    /// <summary>The doubt of a gap that was not written down, a third of it at most.</summary>
+    public static Length GapDoubtOf(Length gap) => UnitMath.Min(GapDoubt.Value, gap / 3);
+
     private const double Step = 0.01;
 
     public static IReadOnlyList<IGrounded> All { get; } = [SectionDoubt, AssumedDoubt, HingeDoubt, GapDoubt];

@@ -36,7 +36,7 @@ public sealed class CrossChecks
         (this.readings, this.measured, this.shape, this.numbers, this.about) = (readings, measured, shape, numbers, about);
 
     public static IReadOnlyList<IGrounded> All { get; } =
-        [SidesApart, SidesApartShare, LeastFaceShare, LeastFaceShareShort, GreatestFaceShare, JawCheck.Reach];
+        [SidesApart, SidesApartShare, LeastFaceShare, LeastFaceShareShort, GreatestFaceShare, .. JawCheck.All];
 
     /// <summary>Every finding, worst first.</summary>
     internal IReadOnlyList<Finding> Run() =>
@@ -105,13 +105,14 @@ public sealed class CrossChecks
             return null;
         var snout = SnoutModel.From(numbers);
         var gap = numbers.FitLineGap ?? SnoutRules.Scaled(SnoutRules.FitLineGap.Value, snout.EyeLine.Value);
+        var gapDoubt = numbers.FitLineGap is null ? CompletedMeasures.GapDoubtOf(gap).Millimeters : 0;
         var apart = fit.Mean + gap - snout.EyeLine.Value;
-        var doubt = Length.FromMillimeters(Uncertainty.Coverage.Value * Math.Sqrt(Squared(fit) + Squared(eye)));
+        var doubt = Length.FromMillimeters(Uncertainty.Coverage.Value * Math.Sqrt(Squared(fit) + Squared(eye) + gapDoubt * gapDoubt));
         if (apart.Abs() <= doubt)
             return null;
         return new Finding(
             "fit-line-gap", Severity.Check, [Measure.FitLineLength, Measure.NoseToInnerEye],
-            $"Fit line to nose ({Say(fit.Mean)}) and the gap to the eyes ({Say(gap)}) make {Say(fit.Mean + gap)}; nose to inner eye says {Say(snout.EyeLine.Value)}, {Say(apart.Abs())} {(apart > Length.Zero ? "less" : "more")}.",
+            $"Fit line to nose ({Say(fit.Mean)}) and {(numbers.FitLineGap is null ? "the usual gap" : "the gap")} to the eyes ({Say(gap)}) make {Say(fit.Mean + gap)}; nose to inner eye says {Say(snout.EyeLine.Value)}, {Say(apart.Abs())} {(apart > Length.Zero ? "less" : "more")}.",
             "Take the fit line again, and write down the gap you leave to the eyes.", Basis.House("the two lengths must agree within twice their doubt"));
     }
 
@@ -136,15 +137,43 @@ public sealed class CrossChecks
         if (Find(Measure.JawToNose) is not { } jaw || !Completeness.CanFit(measured))
             return null;
         var snout = SnoutModel.From(numbers);
-        var check = JawCheck.For(ShorterEye()?.Mean ?? snout.EyeLine.Value, snout.Height.Value, shape.Shape);
-        if (!check.LooksPointToPoint(jaw.Mean, jaw.StandardUncertainty))
-            return null;
-        return new Finding(
-            "jaw-point-to-point", Severity.Check, [Measure.JawToNose],
-            $"Jaw to nose reads {Say(jaw.Mean)}. Level, a head like this gives about {Say(check.Level)}; point to point it gives about {Say(check.Slanted)}, which is nearer.",
-            "Take it again level: head straight, a plumb line down from the nose, and from the throat bump along a level tape to that line.",
-            SnoutRules.HingeRatio(shape.Shape).Basis);
+        var held = readings.Where(r => r.Measure == Measure.JawToNose).Select(r => r.Held).Distinct().ToList();
+        var check = JawCheck.For(BothEyes(snout), Find(Measure.NoseToOcciput) is { } whole ? (whole.Mean, whole.StandardUncertainty) : null, DropOf(snout, measured), jaw.StandardUncertainty, shape.Shape)!;
+        var basis = Basis.House($"a likelihood ratio of both ways with all their doubt; at most {JawCheck.FalseAlarms.Value:0%} of level readings are called point to point");
+        var heads = $"Level, a head like this gives about {Say(check.Level)} ± {Say(2 * check.LevelDoubt)}; point to point about {Say(check.Slanted)}";
+        switch (check.Of(jaw.Mean))
+        {
+            case JawVerdict.Neither:
+                return new Finding(
+                    "jaw-unexplained", Severity.Check, [Measure.JawToNose], $"Jaw to nose reads {Say(jaw.Mean)}. {heads}: neither explains it.",
+                    "Take it again, and check the unit: throat bump to below the nose tip, horizontally.", basis);
+            case JawVerdict.PointToPoint when held is [null]:
+                return new Finding(
+                    "jaw-point-to-point", Severity.Check, [Measure.JawToNose], $"Jaw to nose reads {Say(jaw.Mean)}. {heads}, which explains it better.",
+                    "How was it held? Or take it again level: head straight, a plumb line down from the nose, and from the throat bump along a level tape to that line.", basis);
+            case JawVerdict.CannotTell when held is [null]:
+                return new Finding(
+                    "jaw-held", Severity.Note, [Measure.JawToNose], $"Jaw to nose reads {Say(jaw.Mean)}. {heads}: on such a head the numbers cannot tell the two apart.",
+                    "How was it held?", basis);
+            default:
+                return null;
+        }
     }
+
+    /// <summary>The mean of both nose to inner eyes, or of the one read; the eye line where only the fit line was.</summary>
+    private (Length Value, Length U) BothEyes(SnoutModel snout)
+    {
+        var sides = measured.Where(m => m.Measure == Measure.NoseToInnerEye).ToList();
+        if (sides.Count == 0)
+            return (snout.EyeLine.Value, CompletedMeasures.GapDoubtOf(snout.EyeLine.Value - snout.FitLine.Value));
+        return (Length.FromMillimeters(sides.Average(m => m.Mean.Millimeters)), Length.FromMillimeters(Math.Sqrt(sides.Sum(Squared)) / sides.Count));
+    }
+
+    /// <summary>The drop from nose to throat bump: the snout's height, with its doubt.</summary>
+    internal static (Length Value, Length U) DropOf(SnoutModel snout, IReadOnlyList<Measured> measured) => (
+        snout.Height.Value,
+        measured.FirstOrDefault(m => m.Measure == Measure.SnoutHeight)?.StandardUncertainty
+            ?? snout.Height.Value * (snout.Height.Provenance == Provenance.Derived ? CompletedMeasures.SectionDoubt : CompletedMeasures.AssumedDoubt).Value);
 
     private Finding? Shapes()
     {

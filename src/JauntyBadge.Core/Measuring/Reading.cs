@@ -13,6 +13,9 @@ public sealed record Reading(Measure Measure, Side? Side, Length Value, ReadingU
     /// <summary>A standard uncertainty the reading brings along, as one from a photo does; it then stands for tool and scatter.</summary>
     public Length? OwnUncertainty { get; init; }
 
+    /// <summary>How a jaw to nose was held, as the fitter said; null when nobody did.</summary>
+    public JawHeld? Held { get; init; }
+
     /// <summary>The fitter looked at it standing apart from the others and keeps it.</summary>
     public bool Kept { get; init; }
 }
@@ -37,8 +40,8 @@ public sealed record Measured(Measure Measure, Side? Side, int Count, Length Mea
 
     private static Measured Of(MeasureLine line, List<Reading> readings, Coat coat)
     {
-        var mean = Length.FromMillimeters(readings.Average(r => r.Value.Millimeters));
-        return new Measured(line.Measure, line.Side, readings.Count, mean, Repeats.Spread(readings), Uncertainty.OfMean(readings, coat));
+        var (mean, doubt) = Uncertainty.MeanOf(readings, coat);
+        return new Measured(line.Measure, line.Side, readings.Count, mean, Repeats.Spread(readings), doubt);
     }
 }
 
@@ -60,29 +63,46 @@ public static class Uncertainty
     /// <summary>Rectangular distribution of half width a: u = a/√3 (Published: GUM 4.3.7).</summary>
     public static Length Rectangular(Length halfWidth) => halfWidth / Math.Sqrt(3);
 
-    /// <summary>u² = s²/n + (a/√3)² + u_tool² of the mean, and a thick coat's doubt on a girth.</summary>
-    /// <remarks>Of several tools the least trusted counts. A single reading takes its tool's pooled scatter for s.</remarks>
+    /// <summary>
+    /// The mean of readings and its standard uncertainty. Of one tool u² = s²/n + (a/√3)² + u_tool²; means of different tools are weighted by
+    /// their variances, so that a caliper counts for more than a string. A thick coat's doubt on a girth is shared by all.
+    /// </summary>
+    /// <remarks>A single reading of a tool takes its pooled scatter for s. Weighted mean: GUM, JCGM 100:2008, by least squares.</remarks>
     /// <param name="readings">At least one reading of one measure.</param>
     /// <param name="coat">The coat under the tape.</param>
     /// <exception cref="ArgumentException">There is no reading.</exception>
-    public static Length OfMean(IReadOnlyList<Reading> readings, Coat coat = Coat.Ordinary)
+    public static (Length Mean, Length StandardUncertainty) MeanOf(IReadOnlyList<Reading> readings, Coat coat = Coat.Ordinary)
     {
         if (readings.Count == 0)
             throw new ArgumentException("At least one reading is needed.", nameof(readings));
-        var (sum, tool, resolution, pooled) = (0.0, 0.0, 0.0, 0.0);
+        var (weights, sum) = (0.0, 0.0);
+        foreach (var (mean, variance) in readings.GroupBy(r => r.Tool).Select(g => OfOneTool([.. g])))
+        {
+            weights += 1 / variance;
+            sum += mean / variance;
+        }
+
+        var fur = coat == Coat.Thick && readings[0].Measure.IsGirth() ? ThickCoat.Value.Millimeters : 0;
+        return (Length.FromMillimeters(sum / weights), Length.FromMillimeters(Math.Sqrt(1 / weights + fur * fur)));
+    }
+
+    /// <summary>The standard uncertainty alone.</summary>
+    public static Length OfMean(IReadOnlyList<Reading> readings, Coat coat = Coat.Ordinary) => MeanOf(readings, coat).StandardUncertainty;
+
+    private static (double Mean, double Variance) OfOneTool(IReadOnlyList<Reading> readings)
+    {
+        var (tool, resolution, pooled) = (0.0, 0.0, 0.0);
         foreach (var reading in readings)
         {
-            sum += reading.Value.Millimeters;
             tool = Math.Max(tool, (reading.OwnUncertainty ?? ToolRules.Own(reading.Tool)).Millimeters);
             resolution = Math.Max(resolution, Rectangular(HalfGraduation(reading.Unit)).Millimeters);
             pooled = Math.Max(pooled, reading.OwnUncertainty is null ? ToolRules.Scatter(reading.Tool).Millimeters : 0);
         }
 
-        var mean = sum / readings.Count;
+        var mean = readings.Average(r => r.Value.Millimeters);
         var variance = readings.Count > 1
             ? readings.Sum(r => Math.Pow(r.Value.Millimeters - mean, 2)) / (readings.Count - 1)
             : pooled * pooled;
-        var fur = coat == Coat.Thick && readings[0].Measure.IsGirth() ? ThickCoat.Value.Millimeters : 0;
-        return Length.FromMillimeters(Math.Sqrt(variance / readings.Count + resolution * resolution + tool * tool + fur * fur));
+        return (mean, variance / readings.Count + resolution * resolution + tool * tool);
     }
 }
