@@ -63,6 +63,9 @@ public sealed record OrderSheet(
 
         private const int Narrowings = 20;
 
+        /// <summary>Kept beyond what is needed, for the room does not shrink quite evenly between the corners (House).</summary>
+        private static readonly Length Spare = Length.FromMillimeters(0.5);
+
         /// <summary>Spare widths aimed for: the middle of what is allowed, and less on a small head, whose rear edge would else go around it too wide.</summary>
         private static readonly double[] SpareMm = [18, 14, 10, 8, 6.5];
 
@@ -92,10 +95,10 @@ public sealed record OrderSheet(
             {
                 var basket = new BasketModel(inner, front, rear, middle, needed);
                 var at = Seat.Of(snout, basket, seat);
-                return Gape.FloorRoom(snout, basket, at, request.NeededGape) >= FitRules.FloorClearance.Value && Gape.FloorRoom(snout, basket, at, Angle.Zero) >= FitRules.ChinRoom.Value;
+                return Gape.FloorRoom(snout, basket, at, request.NeededGape) >= FitRules.FloorClearance.Value + Spare && Gape.FloorRoom(snout, basket, at, Angle.Zero) >= FitRules.ChinRoom.Value + Spare;
             }
 
-            bool OpensAtAll(Length front, Length rear) => new[] { length.Low, length.High }.All(inner => Opens(inner, front, rear));
+            bool OpensAtAll(Length front, Length rear) => new[] { length.Low, length.Middle, length.High }.All(inner => Opens(inner, front, rear));
 
             // However deep the front, the turned jaw must clear the rear edge, and a rear edge that deep must be able to go round the open mouth.
             var bottomless = 20 * (snout.Height.Value + eye);

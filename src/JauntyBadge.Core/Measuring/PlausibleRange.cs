@@ -23,7 +23,7 @@ public static class PlausibleRange
         (54, 50, 32), // jaw to nose
         (82, 73, 53), // nose to base of skull
         (130, 140, 145), // neck girth
-        (14, 15, 17), // inner eye spacing
+        (0, 0, 0), // inner eye spacing: from the eyes, see below
         (40, 34, 18), // stop to nose
         (43, 38, 34), // stop to base of skull
         (32, 38, 44), // skull width
@@ -46,6 +46,13 @@ public static class PlausibleRange
     /// <summary>The usual length, for a drawing of a dog that was not measured yet.</summary>
     public static Length Usual(Measure measure, HeadShape shape, Mass bodyMass)
     {
+        if (measure == Measure.InnerEyeSpacing)
+        {
+            // The slanted nose to eye and half the spacing are two sides of a right triangle, the eye line the third.
+            var share = SnoutRules.SpacingRatio(shape).Value;
+            return Usual(Measure.NoseToInnerEye, shape, bodyMass) * (share / Math.Sqrt(1 + share * share / 4));
+        }
+
         var usual = Usuals[(int)measure];
         var factor = shape switch { HeadShape.Long => usual.Long, HeadShape.Short => usual.Short, _ => usual.Medium };
         return Length.FromMillimeters(factor * Math.Cbrt(bodyMass.Kilograms));

@@ -40,10 +40,15 @@ public static class SnoutRules
     public static readonly Grounded<double> HeightMedium = new("snout.height-medium", "Usual snout height, times its width, medium heads", 1.08, UsualProportion);
     public static readonly Grounded<double> HeightShort = new("snout.height-short", "Usual snout height, times its width, short heads", 0.90, UsualProportion);
 
+    public static readonly Grounded<double> SpacingLong = new("snout.spacing-long", "Usual inner eye spacing, times the eye line, long heads", 0.31, UsualProportion);
+    public static readonly Grounded<double> SpacingMedium = new("snout.spacing-medium", "Usual inner eye spacing, times the eye line, medium heads", 0.44, UsualProportion);
+    public static readonly Grounded<double> SpacingShort = new("snout.spacing-short", "Usual inner eye spacing, times the eye line, short heads", 0.80, UsualProportion);
+
     public static IReadOnlyList<IGrounded> All { get; } =
     [
         FitLineGap, SmallDogFrom, SmallestWindow, HingeLong, HingeMedium, HingeShort, HingeDrop, ChinForward, ChinDrop, CornerShare,
         WidthLong, WidthMedium, WidthShort, HeightLong, HeightMedium, HeightShort,
+        SpacingLong, SpacingMedium, SpacingShort,
     ];
 
     public static Grounded<double> HingeRatio(HeadShape shape) => Pick(shape, HingeLong, HingeMedium, HingeShort);
@@ -51,6 +56,9 @@ public static class SnoutRules
     public static Grounded<double> WidthRatio(HeadShape shape) => Pick(shape, WidthLong, WidthMedium, WidthShort);
 
     public static Grounded<double> HeightRatio(HeadShape shape) => Pick(shape, HeightLong, HeightMedium, HeightShort);
+
+    /// <summary>Usual inner eye spacing, times the eye line.</summary>
+    public static Grounded<double> SpacingRatio(HeadShape shape) => Pick(shape, SpacingLong, SpacingMedium, SpacingShort);
 
     /// <summary>The share by which windows shrink for a nose-to-eye this long: 1 from 70 mm up.</summary>
     public static double ScaleFor(Length eyeLine) => Math.Min(1, eyeLine / SmallDogFrom.Value);

@@ -46,7 +46,8 @@ public class PhotoTests
         var solution = Solve(SquareOn() with { InnerEyeSpacing = new Measured(Measure.InnerEyeSpacing, null, 1, Mm(40), Mm(0), Mm(2)) });
         Assert.Equal(0.25, solution.MillimetresPerPixel, 6);
         Assert.Equal(0, solution.Slant.Degrees, 3);
-        Assert.Equal(Math.Sqrt(100 * 100 + 20 * 20), Value(solution, Measure.NoseToInnerEye), 6);
+        // The eye lies 20 mm nearer than the card: at about a metre it seems 2 % further from the picture's middle than it is.
+        Assert.InRange(Value(solution, Measure.NoseToInnerEye), 0.98 * Math.Sqrt(100 * 100 + 20 * 20), 0.999 * Math.Sqrt(100 * 100 + 20 * 20));
         Assert.Equal(81, Value(solution, Measure.FitLineLength), 6);
         Assert.Equal(80, Value(solution, Measure.SnoutHeight), 6);
 
@@ -105,7 +106,7 @@ public class PhotoTests
             if (refused)
                 Assert.Equal("too-slanted", Refused(question));
             else
-                Assert.Equal(Math.Sqrt(60 * 60 + 10 * 10), Value(Solve(question), Measure.StopToNose), 6);
+                Assert.Equal(Math.Sqrt(60 * 60 + 10 * 10), Value(Solve(question), Measure.StopToNose), 0.05);
 
             // Told from the picture alone, it holds up to 65°.
             if (aboutShort <= 65)
@@ -161,7 +162,7 @@ public class PhotoTests
         Assert.Equal("corners", Refused(With((0, 0), (85, 0), (85, 54))));
         Assert.Equal("reference-too-small", Refused(SquareOn(pixelsPerMm: 1)));
         Assert.Equal("too-slanted", Refused(With((0, 0), (50, 0), (50, 53.98), (0, 53.98))));
-        Assert.Equal("out-of-plane", Refused(With((0, 0), (85.6, 8), (85.6, 46), (0, 54))));
+        Assert.Equal("turned-close", Refused(With((0, 0), (85.6, 8), (85.6, 46), (0, 54))));
         var far = question.Landmarks.ToDictionary();
         far[Landmark.Occiput] = At(4, (700, 70))[0];
         Assert.Equal("reference-too-far", Refused(question with { Landmarks = far }));
@@ -212,6 +213,16 @@ public class PhotoTests
             [Landmark.SnoutRight] = P(70, 64),
         }));
         Assert.Equal(["NoseToInnerEye/Left", "NoseToInnerEye/Right", "InnerEyeSpacing/", "SnoutWidth/"], solution.Measures.Select(m => $"{m.Measure}/{m.Side}"));
-        Assert.Equal([100, 100, 56, 72], solution.Measures.Select(m => Math.Round(m.Value.Millimeters, 6)));
+        Assert.All(new[] { 100.0, 100, 56, 72 }.Zip(solution.Measures), m => Assert.InRange(m.Second.Value.Millimeters / m.First, 0.97, 1.03));
+    }
+
+    [Fact]
+    public void One_landmark_or_landmarks_of_the_other_view_bring_advice()
+    {
+        var question = SquareOn();
+        PhotoSolution With(params Landmark[] landmarks) => Solve(question with { Landmarks = landmarks.ToDictionary(l => l, l => question.Landmarks.GetValueOrDefault(l, new PixelPoint(700, 500))) });
+        Assert.Contains("mark a second one", Assert.Single(With(Landmark.NoseTip).Advice), StringComparison.Ordinal);
+        Assert.Contains("Was it taken from above?", With(Landmark.InnerEyeLeft, Landmark.InnerEyeRight).Advice[0], StringComparison.Ordinal);
+        Assert.Empty(With(Landmark.NoseTip, Landmark.InnerEye).Advice);
     }
 }

@@ -4,13 +4,11 @@ namespace JauntyBadge.Core.Measuring.Photos;
 /// <param name="Measure">Which measure.</param>
 /// <param name="Side">Its side, where it has two.</param>
 /// <param name="Uses">The landmarks, in the order the formula takes them.</param>
-/// <param name="Of">The length in mm from their places in the plane.</param>
+/// <param name="Of">The length in mm from their places and the inner eye spacing.</param>
 /// <param name="Assumed">Standard uncertainty in mm that something assumed adds, from the places and the value.</param>
 /// <param name="How">In words.</param>
-/// <param name="OffPlane">Whether a landmark lies beside the reference's plane, so that a slant shifts it.</param>
 internal sealed record PhotoFormula(
-    Measure Measure, Side? Side, IReadOnlyList<Landmark> Uses, Func<PointMm[], double> Of, Func<PointMm[], double, double> Assumed, string How,
-    bool OffPlane = false);
+    Measure Measure, Side? Side, IReadOnlyList<Landmark> Uses, Func<PointMm[], double, double> Of, Func<PointMm[], double, double> Assumed, string How);
 
 /// <summary>The measures that landmarks give, view by view.</summary>
 internal static class PhotoMeasures
@@ -21,48 +19,58 @@ internal static class PhotoMeasures
             .Where(f => f.Uses.All(question.Landmarks.ContainsKey))
             .DistinctBy(f => (f.Measure, f.Side));
 
+    /// <summary>How far a landmark lies from the reference's plane towards the camera, mm.</summary>
+    /// <param name="landmark">The landmark.</param>
+    /// <param name="view">From where the picture was taken.</param>
+    /// <param name="spacing">Inner eye spacing, mm.</param>
+    /// <param name="height">Snout height, mm.</param>
+    public static double DepthOf(Landmark landmark, PhotoView view, double spacing, double height) => view == PhotoView.Side
+        ? landmark == Landmark.InnerEye ? PhotoRules.SideDepth.Value * spacing : 0
+        : height * (PhotoRules.CardLevel.Value - landmark switch
+        {
+            Landmark.Stop or Landmark.Occiput => 0,
+            Landmark.SnoutLeft or Landmark.SnoutRight => 0.5,
+            Landmark.SkullLeft or Landmark.SkullRight => 0.25,
+            _ => 0.055,
+        });
+
     private static IEnumerable<PhotoFormula> FromTheSide(PhotoQuestion question)
     {
         // Seen from the side, the nose to inner eye is straight ahead; the tape also goes half the eye spacing sideways.
-        var spacing = question.InnerEyeSpacing;
-        double Half(double ahead) => (spacing?.Mean.Millimeters ?? PhotoRules.AssumedSpacing.Value * ahead) / 2;
-        double HalfDoubt(double ahead) => (spacing?.StandardUncertainty.Millimeters ?? PhotoRules.SpacingDoubt.Value * ahead) / 2;
         yield return new(
-            Measure.NoseToInnerEye, question.Side, [Landmark.NoseTip, Landmark.InnerEye],
-            p => Math.Sqrt(Math.Pow(Distance(p[0], p[1]), 2) + Math.Pow(Half(Distance(p[0], p[1])), 2)),
-            (p, value) => Half(Distance(p[0], p[1])) / value * HalfDoubt(Distance(p[0], p[1])),
-            spacing is null ? "seen straight ahead, made slanted with a usual inner eye spacing" : "seen straight ahead, made slanted with the inner eye spacing", OffPlane: true);
+            Measure.NoseToInnerEye, question.Side, [Landmark.NoseTip, Landmark.InnerEye], (p, spacing) => Math.Sqrt(Math.Pow(Distance(p[0], p[1]), 2) + spacing * spacing / 4), (_, _) => 0,
+            question.InnerEyeSpacing is null ? "seen straight ahead, made slanted with the inner eye spacing usual for the head shape" : "seen straight ahead, made slanted with the inner eye spacing");
         foreach (var level in new[] { true, false })
         {
             var along = level ? new[] { Landmark.BridgeFront, Landmark.BridgeBack } : [Landmark.NoseTip, Landmark.InnerEye];
             var how = level ? "along the head's level, as the bridge shows it" : "along the line from nose tip to inner eye, since the bridge was not marked";
             double Assumed(PointMm[] p) => level ? 0 : Across(p) * Math.Tan(PhotoRules.LevelDoubt.Value.Radians);
-            yield return new(Measure.JawToNose, null, [Landmark.NoseTip, Landmark.ThroatBump, .. along], Along, (p, _) => Assumed(p), how);
-            yield return new(Measure.FitLineLength, null, [Landmark.NoseTip, Landmark.FitLineTop, .. along], Along, (p, _) => Assumed(p), how);
+            yield return new(Measure.JawToNose, null, [Landmark.NoseTip, Landmark.ThroatBump, .. along], (p, _) => Along(p), (p, _) => Assumed(p), how);
+            yield return new(Measure.FitLineLength, null, [Landmark.NoseTip, Landmark.FitLineTop, .. along], (p, _) => Along(p), (p, _) => Assumed(p), how);
         }
 
         yield return Straight(Measure.SnoutHeight, Landmark.FitLineTop, Landmark.FitLineUnder);
         yield return Straight(Measure.StopToNose, Landmark.Stop, Landmark.NoseTip);
         yield return Straight(Measure.StopToOcciput, Landmark.Stop, Landmark.Occiput);
         yield return new(
-            Measure.NoseToOcciput, null, [Landmark.NoseTip, Landmark.Stop, Landmark.Occiput], p => Distance(p[0], p[1]) + Distance(p[1], p[2]), (_, value) => PhotoRules.SkullCurve.Value * value,
+            Measure.NoseToOcciput, null, [Landmark.NoseTip, Landmark.Stop, Landmark.Occiput], (p, _) => Distance(p[0], p[1]) + Distance(p[1], p[2]), (_, value) => PhotoRules.SkullCurve.Value * value,
             "nose to stop and stop to base of skull; the tape follows the skull's curve and reads a little more");
     }
 
-    /// <summary>From above the landmarks lie at different heights; only left and right of the same thing are shifted alike.</summary>
+    /// <summary>From above the landmarks lie at different heights, each met in its own.</summary>
     private static IEnumerable<PhotoFormula> FromAbove()
     {
-        yield return Straight(Measure.NoseToInnerEye, Landmark.NoseTip, Landmark.InnerEyeLeft, Side.Left) with { OffPlane = true };
-        yield return Straight(Measure.NoseToInnerEye, Landmark.NoseTip, Landmark.InnerEyeRight, Side.Right) with { OffPlane = true };
+        yield return Straight(Measure.NoseToInnerEye, Landmark.NoseTip, Landmark.InnerEyeLeft, Side.Left);
+        yield return Straight(Measure.NoseToInnerEye, Landmark.NoseTip, Landmark.InnerEyeRight, Side.Right);
         yield return Straight(Measure.InnerEyeSpacing, Landmark.InnerEyeLeft, Landmark.InnerEyeRight);
         yield return Straight(Measure.SnoutWidth, Landmark.SnoutLeft, Landmark.SnoutRight);
         yield return Straight(Measure.SkullWidth, Landmark.SkullLeft, Landmark.SkullRight);
-        yield return Straight(Measure.StopToNose, Landmark.Stop, Landmark.NoseTip) with { OffPlane = true };
-        yield return Straight(Measure.StopToOcciput, Landmark.Stop, Landmark.Occiput) with { OffPlane = true };
+        yield return Straight(Measure.StopToNose, Landmark.Stop, Landmark.NoseTip);
+        yield return Straight(Measure.StopToOcciput, Landmark.Stop, Landmark.Occiput);
     }
 
     private static PhotoFormula Straight(Measure measure, Landmark from, Landmark to, Side? side = null) =>
-        new(measure, side, [from, to], p => Distance(p[0], p[1]), (_, _) => 0, "straight between the two landmarks");
+        new(measure, side, [from, to], (p, _) => Distance(p[0], p[1]), (_, _) => 0, "straight between the two landmarks");
 
     private static double Distance(PointMm a, PointMm b) => Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2));
 

@@ -74,6 +74,12 @@ public sealed record PhotoQuestion(PhotoView View, PhotoReference Reference, IRe
     /// <summary>The side of the dog that a side picture shows.</summary>
     public Side Side { get; init; } = Side.Left;
 
+    /// <summary>The head shape, whose usual spacing and height are taken where they are not known.</summary>
+    public HeadShape HeadShape { get; init; } = HeadShape.Medium;
+
+    /// <summary>Width and height of the picture in pixels; null when not known.</summary>
+    public (double Width, double Height)? PictureSize { get; init; }
+
     /// <summary>The inner eye spacing when it is known, for the slant of the nose to inner eye that a side picture cannot see.</summary>
     public Measured? InnerEyeSpacing { get; init; }
 
@@ -103,4 +109,5 @@ public sealed record PhotoRefusal(string Code, string Message, string Retake);
 /// <param name="Measures">As far as the landmarks go.</param>
 /// <param name="MillimetresPerPixel">Scale at the reference.</param>
 /// <param name="Slant">How far the reference is turned away from the camera.</param>
-public sealed record PhotoSolution(IReadOnlyList<PhotoMeasure> Measures, double MillimetresPerPixel, Angle Slant);
+/// <param name="Advice">What would give more: landmarks that are missing or belong to the other view, and a camera too near; empty when nothing would.</param>
+public sealed record PhotoSolution(IReadOnlyList<PhotoMeasure> Measures, double MillimetresPerPixel, Angle Slant, IReadOnlyList<string> Advice);

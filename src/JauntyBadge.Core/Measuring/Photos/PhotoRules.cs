@@ -35,9 +35,29 @@ public static class PhotoRules
         "photo.plane-offset", "Half width of the error by landmarks off the reference's plane, as a share of a length", 0.025,
         Basis.House("25 mm nearer or further at one metre; rectangular"));
 
-    public static readonly Grounded<Length> OffPlane = new(
-        "photo.off-plane", "How far a landmark beside the reference's plane may lie from it; a slant turns that into an error", Length.FromMillimeters(20),
-        Basis.House("half the spacing of the eyes; rectangular, times the tangent of the slant"));
+    public static readonly Grounded<Length> UsualDistance = new(
+        "photo.usual-distance", "Distance a picture is usually taken from", Length.FromMillimeters(1000), Basis.House("arm and a step: the head fills the picture of a telephone"));
+
+    public static readonly Grounded<double> DistanceDoubt = new(
+        "photo.u-distance", "Standard uncertainty of that distance, as a share", 0.35, Basis.House("from half a metre to two"));
+
+    public static readonly Grounded<Angle> UsualTilt = new(
+        "photo.usual-tilt", "How far a camera that is meant to be square on is off, one standard deviation about either axis", Angle.FromDegrees(12), Basis.House("held by hand beside a dog"));
+
+    public static readonly Grounded<double> MiddleDoubt = new(
+        "photo.u-middle", "Standard uncertainty of the picture's middle where its size is not known, as a share of what is marked on it", 0.25, Basis.House("a head is seldom exactly in the middle"));
+
+    public static readonly Grounded<double> SideDepth = new(
+        "photo.side-depth", "How far the eye lies off the head's middle plane in a picture from the side, times the inner eye spacing", 0.5, Basis.Published("geometry: the eyes lie half their spacing to either side"));
+
+    public static readonly Grounded<double> CardLevel = new(
+        "photo.card-level", "How far below the bridge the reference is held in a picture from above, times the snout's height", 0.3, Basis.House("level with the upper lips"));
+
+    public static readonly Grounded<Length> DepthDoubt = new(
+        "photo.u-depth", "Standard uncertainty of a landmark's depth in a picture from above", Length.FromMillimeters(6), Basis.House("heads are rounder or flatter by so much"));
+
+    public static readonly Grounded<double> CloseFrom = new(
+        "photo.close", "Camera nearer than this many of the longest lengths marked: step back", 2.5, Basis.House("nearer, a turned camera stretches one end of the head"));
 
     public static readonly Grounded<Angle> RulerSlant = new(
         "photo.ruler-slant", "Slant allowed for where only a ruler gives the scale", Angle.FromDegrees(15), Basis.House("two points cannot show a slant; taken as equally likely up to it"));
@@ -48,17 +68,13 @@ public static class PhotoRules
     public static readonly Grounded<double> SpacingDoubt = new(
         "photo.spacing-doubt", "Standard uncertainty of an assumed inner eye spacing, as a share of the eye line", 0.12, Basis.House("heads of one length differ by about a quarter of their spacing"));
 
-    public static readonly Grounded<double> AssumedSpacing = new(
-        "photo.assumed-spacing", "Inner eye spacing assumed where it is not known, as a share of the eye line", 0.45, Basis.Memory("usual medium head"));
-
     public static readonly Grounded<double> SkullCurve = new(
         "photo.skull-curve", "Standard uncertainty of nose to base of skull by the skull's curve, as a share", 0.02, Basis.House("the tape follows the curve; the picture gives two straight lines"));
 
     public static IReadOnlyList<IGrounded> All { get; } =
     [
         CardLong, CardShort, A4Long, A4Short, A5Short, Click, CornerShare, SmallestSide, Furthest, GreatestSlant, DepthChange, PlaneOffset,
-        OffPlane, RulerSlant, LevelDoubt,
-        SpacingDoubt, AssumedSpacing, SkullCurve,
+        UsualDistance, DistanceDoubt, UsualTilt, MiddleDoubt, SideDepth, CardLevel, DepthDoubt, CloseFrom, RulerSlant, LevelDoubt, SpacingDoubt, SkullCurve,
     ];
 
     /// <summary>Long and short side of a flat reference; null for a ruler.</summary>

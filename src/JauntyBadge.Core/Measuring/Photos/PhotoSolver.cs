@@ -5,7 +5,8 @@ namespace JauntyBadge.Core.Measuring.Photos;
 /// <summary>Works out measures from a marked picture, each with its doubt.</summary>
 /// <remarks>
 /// Doubt follows the GUM (JCGM 100:2008, 5.1.2): every click is moved a little, and what that does to the measure is combined as a root
-/// of squares; for the reference's corners the homography is solved anew each time. Landmarks off the reference's plane add a share of the length.
+/// of squares; for the reference's corners, and for what is usual of cameras, the pose is found anew each time. Landmarks known to lie off the
+/// reference's plane are met in their own; what is not known of that is a doubt.
 /// </remarks>
 public static class PhotoSolver
 {
@@ -25,12 +26,12 @@ public static class PhotoSolver
         if (refusal is not null)
             return false;
 
-        var work = new Work(question, ordered!, plane!);
+        var work = new PhotoWork(question, ordered!, plane!);
         var measures = PhotoMeasures.For(question).Select(work.Measure).OfType<PhotoMeasure>().ToList();
         if (GirthOf(question, measures) is { } girth)
             measures.Add(girth);
         var centre = ReferencePlane.Centre(ordered!);
-        solution = new PhotoSolution(measures, ReferencePlane.Mean(plane!.ScaleAt(centre)), ReferencePlane.Slant(plane, centre));
+        solution = new PhotoSolution(measures, ReferencePlane.Mean(plane!.ScaleAt(centre)), UnitsNet.Angle.FromRadians(work.SlantRad), PhotoAdvice.For(question, measures, work));
         return true;
     }
 
@@ -58,73 +59,5 @@ public static class PhotoSolver
         return new PhotoMeasure(
             Core.Measuring.Measure.SnoutGirth, null, value, doubt, clicks, reference, Length.FromMillimeters(Math.Sqrt(Math.Max(0, rest))),
             "between an ellipse and a rounded box of the height and width; a girth cannot be seen");
-    }
-
-    /// <summary>One picture being worked on: the plane as marked, and the plane with each corner moved a little.</summary>
-    private sealed class Work
-    {
-        /// <summary>Pixels a click is moved by to see what it does.</summary>
-        private const double Step = 0.25;
-
-        /// <summary>Millimetres; what is shorter is two landmarks placed on each other.</summary>
-        private const double Shortest = 1;
-
-        private readonly PhotoQuestion question;
-        private readonly Homography plane;
-        private readonly List<(Homography Plus, Homography Minus)> moved = [];
-        private readonly double click;
-        private readonly double tilt;
-
-        public Work(PhotoQuestion question, IReadOnlyList<PixelPoint> ordered, Homography plane)
-        {
-            (this.question, this.plane) = (question, plane);
-            click = question.ClickPixels ?? PhotoRules.Click.Value;
-            tilt = Math.Tan(ReferencePlane.Slant(plane, ReferencePlane.Centre(ordered)).Radians);
-            for (var i = 0; i < ordered.Count; i++)
-            {
-                foreach (var (dx, dy) in new[] { (Step, 0.0), (0.0, Step) })
-                    moved.Add((With(ordered, i, dx, dy), With(ordered, i, -dx, -dy)));
-            }
-        }
-
-        /// <summary>The measure, or null when its landmarks lie on each other.</summary>
-        public PhotoMeasure? Measure(PhotoFormula formula)
-        {
-            var landmarks = formula.Uses.Select(l => question.Landmarks[l]).ToArray();
-            double Value(Homography with, PixelPoint[] at) => formula.Of([.. at.Select(with.At)]);
-            var value = Value(plane, landmarks);
-            if (!(value > Shortest))
-                return null;
-            var clicks = 0.0;
-            for (var i = 0; i < landmarks.Length; i++)
-            {
-                foreach (var (dx, dy) in new[] { (Step, 0.0), (0.0, Step) })
-                {
-                    var (plus, minus) = ((PixelPoint[])landmarks.Clone(), (PixelPoint[])landmarks.Clone());
-                    plus[i] = new(plus[i].X + dx, plus[i].Y + dy);
-                    minus[i] = new(minus[i].X - dx, minus[i].Y - dy);
-                    clicks += Math.Pow((Value(plane, plus) - Value(plane, minus)) / (2 * Step), 2);
-                }
-            }
-
-            var corners = moved.Sum(m => Math.Pow((Value(m.Plus, landmarks) - Value(m.Minus, landmarks)) / (2 * Step), 2));
-            var offset = value * PhotoRules.PlaneOffset.Value / Math.Sqrt(3);
-            var slant = question.Reference.Kind == ReferenceKind.Ruler ? value * (1 - Math.Cos(PhotoRules.RulerSlant.Value.Radians)) / Math.Sqrt(3) : 0;
-            var beside = formula.OffPlane ? PhotoRules.OffPlane.Value.Millimeters / Math.Sqrt(3) * tilt : 0;
-            var assumed = formula.Assumed([.. landmarks.Select(plane.At)], value);
-            var fromPlane = Math.Sqrt(offset * offset + slant * slant + beside * beside + assumed * assumed);
-            var (fromClicks, fromReference) = (click * Math.Sqrt(clicks), click * PhotoRules.CornerShare.Value * Math.Sqrt(corners));
-            return new PhotoMeasure(
-                formula.Measure, formula.Side, Length.FromMillimeters(value),
-                Length.FromMillimeters(Math.Sqrt(fromClicks * fromClicks + fromReference * fromReference + fromPlane * fromPlane)),
-                Length.FromMillimeters(fromClicks), Length.FromMillimeters(fromReference), Length.FromMillimeters(fromPlane), formula.How);
-        }
-
-        private Homography With(IReadOnlyList<PixelPoint> ordered, int corner, double dx, double dy)
-        {
-            PixelPoint[] corners = [.. ordered];
-            corners[corner] = new(corners[corner].X + dx, corners[corner].Y + dy);
-            return ReferencePlane.Of(question.Reference, corners) ?? plane;
-        }
     }
 }

@@ -9,6 +9,7 @@ internal static class ReferencePlane
         "corners", "The reference's points do not make a sheet with four corners.",
         "Place one point on each corner. If a corner is hidden, take the picture again with the whole reference in sight.");
 
+    private const double TurnedFrom = 10;
     private const double ConvergenceSeen = 0.02;
     private const double SquareOn = 0.97;
     private const double SquareOnConvergence = 0.05;
@@ -84,7 +85,7 @@ internal static class ReferencePlane
         {
             return new(
                 "too-slanted", $"The reference is turned away from the camera by {Slant(plane, centre).Degrees:0}°; up to {PhotoRules.GreatestSlant.Value.Degrees:0}° can be measured.",
-                "Hold the reference flat beside the head, facing the camera, and take the picture square on. Check too that corner 1 to corner 2 runs along a long side.");
+                $"{PhotoAdvice.WhereToHold} Take the picture square on. Check too that corner 1 to corner 2 runs along a long side.");
         }
 
         if (shortest < PhotoRules.SmallestSide.Value)
@@ -99,7 +100,7 @@ internal static class ReferencePlane
         {
             return new(
                 "reference-too-far", $"The reference is too far from {Words(far[0])} for its size.",
-                "Hold it right beside the head, or use a larger sheet.");
+                $"{PhotoAdvice.WhereToHold} Or use a larger sheet.");
         }
 
         var scale = Mean(plane.ScaleAt(centre));
@@ -108,9 +109,14 @@ internal static class ReferencePlane
             var ratio = plane.Sees(at) ? Mean(plane.ScaleAt(at)) / scale : double.PositiveInfinity;
             if (ratio > PhotoRules.DepthChange.Value || ratio < 1 / PhotoRules.DepthChange.Value)
             {
-                return new(
+                // A camera turned and close by does the same to a reference held rightly.
+                return Slant(plane, centre).Degrees > TurnedFrom
+                    ? new(
+                        "turned-close", $"At {Words(landmark)} the reference's plane would be much {(ratio > 1 ? "further from" : "nearer to")} the camera, and it is turned away by {Slant(plane, centre).Degrees:0}°.",
+                        $"Take the picture square on, and from further away. {PhotoAdvice.WhereToHold}")
+                    : new(
                     "out-of-plane", $"The reference does not lie in the plane of the head: at {Words(landmark)} its plane would be much {(ratio > 1 ? "further from" : "nearer to")} the camera.",
-                    "Hold the reference flat in the plane that runs through nose and eyes, not in front of the head or tilted against it, and take the picture again.");
+                    $"{PhotoAdvice.WhereToHold} Take the picture again.");
             }
         }
 
@@ -130,7 +136,7 @@ internal static class ReferencePlane
 
     public static double Distance(PixelPoint a, PixelPoint b) => Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2));
 
-    private static string Words(Landmark landmark) => landmark switch
+    internal static string Words(Landmark landmark) => landmark switch
     {
         Landmark.NoseTip => "the nose tip",
         Landmark.Occiput => "the base of the skull",

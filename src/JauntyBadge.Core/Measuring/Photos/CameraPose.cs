@@ -1,0 +1,160 @@
+using MathNet.Numerics.LinearAlgebra;
+
+namespace JauntyBadge.Core.Measuring.Photos;
+
+/// <summary>
+/// Where the camera stood, seen from the reference: the pose and focal length that explain its corners best, with what is usual of cameras held by
+/// hand as further observations (a metre away, about square on). From it a landmark of known distance from the reference's plane is found where its
+/// ray meets the plane it lies in.
+/// </summary>
+/// <remarks>Least squares after Levenberg and Marquardt. Plane: x and y in mm from the reference's middle; depth counts towards the camera.</remarks>
+internal sealed class CameraPose
+{
+    /// <summary>Unknowns: two tilts, the roll, three of the place, the logarithm of the focal length.</summary>
+    private const int Unknowns = 7;
+
+    /// <summary>Observations besides the corners: the distance and two tilts.</summary>
+    public const int Usual = 3;
+
+    private const int Rounds = 40;
+    private const double Nudge = 1e-6;
+
+    private readonly double[] p;
+    private readonly double[] fromPlane;
+    private readonly double[] camera;
+    private readonly PixelPoint middle;
+
+    private CameraPose(double[] p, PixelPoint middle)
+    {
+        (this.p, this.middle) = (p, middle);
+        fromPlane = Turn(p);
+        camera = new double[3];
+        for (var i = 0; i < 3; i++)
+            camera[i] = -(fromPlane[i] * p[3] + fromPlane[3 + i] * p[4] + fromPlane[6 + i] * p[5]);
+    }
+
+    /// <summary>How far away the camera is from the reference's middle, mm.</summary>
+    public double DistanceMm => p[5];
+
+    /// <summary>How far the reference is turned away from the camera, radians.</summary>
+    public double SlantRad => Math.Acos(Math.Clamp(fromPlane[8], -1, 1));
+
+    /// <summary>Finds the pose.</summary>
+    /// <param name="corners">The reference's corners on the picture.</param>
+    /// <param name="plane">The same in mm, running the same way round.</param>
+    /// <param name="sigma">How far a corner's mark lies off, pixels.</param>
+    /// <param name="middle">The middle of the picture, through which the camera looks.</param>
+    /// <param name="from">A pose near it, to start from.</param>
+    /// <param name="usual">What is usual moved by so many of its standard deviations: distance and both tilts.</param>
+    public static CameraPose Of(IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle, CameraPose? from = null, double[]? usual = null)
+    {
+        usual ??= new double[Usual];
+        if (from is not null)
+            return new CameraPose(Fit(from.p, corners, plane, sigma, middle, usual).P, middle);
+        var (dx, dy) = (corners[1].X - corners[0].X, corners[1].Y - corners[0].Y);
+        var (px, py) = (plane[1].X - plane[0].X, plane[1].Y - plane[0].Y);
+        var roll = Math.Atan2(dy, dx) - Math.Atan2(py, px);
+        var scale = Math.Sqrt((px * px + py * py) / (dx * dx + dy * dy));
+        var distance = PhotoRules.UsualDistance.Value.Millimeters;
+        var centre = ReferencePlane.Centre(corners);
+        var (best, cost) = (Array.Empty<double>(), double.PositiveInfinity);
+
+        // A slant to one side looks much like one to the other; the better one is kept.
+        foreach (var (a, b) in new[] { (0.0, 0.0), (0.4, 0.0), (-0.4, 0.0), (0.0, 0.4), (0.0, -0.4) })
+        {
+            double[] start = [a, b, roll, (centre.X - middle.X) * scale, (centre.Y - middle.Y) * scale, distance, Math.Log(distance / scale)];
+            var fit = Fit(start, corners, plane, sigma, middle, usual);
+            if (fit.Cost < cost)
+                (best, cost) = fit;
+        }
+
+        return new CameraPose(best, middle);
+    }
+
+    /// <summary>The place, in the plane's coordinates, of what is seen at a point and lies so far from the plane towards the camera.</summary>
+    public PointMm At(PixelPoint seen, double depthMm)
+    {
+        var focal = Math.Exp(p[6]);
+        var (x, y) = ((seen.X - middle.X) / focal, (seen.Y - middle.Y) / focal);
+        Span<double> ray = stackalloc double[3];
+        for (var i = 0; i < 3; i++)
+            ray[i] = fromPlane[i] * x + fromPlane[3 + i] * y + fromPlane[6 + i];
+        var along = (-depthMm - camera[2]) / ray[2];
+        return new PointMm(camera[0] + along * ray[0], camera[1] + along * ray[1]);
+    }
+
+    private static (double[] P, double Cost) Fit(double[] start, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle, double[] usual)
+    {
+        var p = (double[])start.Clone();
+        var residuals = Residuals(p, corners, plane, sigma, middle, usual);
+        var (cost, damping) = (Squares(residuals), 1e-3);
+        for (var round = 0; round < Rounds && damping < 1e8; round++)
+        {
+            var jacobian = Matrix<double>.Build.Dense(residuals.Length, Unknowns);
+            for (var u = 0; u < Unknowns; u++)
+            {
+                var moved = (double[])p.Clone();
+                var by = Nudge * Math.Max(1, Math.Abs(p[u]));
+                moved[u] += by;
+                var then = Residuals(moved, corners, plane, sigma, middle, usual);
+                for (var r = 0; r < residuals.Length; r++)
+                    jacobian[r, u] = (then[r] - residuals[r]) / by;
+            }
+
+            var normal = jacobian.TransposeThisAndMultiply(jacobian);
+            var slope = jacobian.TransposeThisAndMultiply(Vector<double>.Build.Dense(residuals));
+            for (var u = 0; u < Unknowns; u++)
+                normal[u, u] *= 1 + damping;
+            var step = normal.Solve(-slope);
+            var tried = new double[Unknowns];
+            for (var u = 0; u < Unknowns; u++)
+                tried[u] = p[u] + step[u];
+            var after = Residuals(tried, corners, plane, sigma, middle, usual);
+            var better = Squares(after);
+            if (!(better < cost))
+            {
+                damping *= 10;
+                continue;
+            }
+
+            var done = cost - better < 1e-12 * (1 + cost);
+            (p, residuals, cost, damping) = (tried, after, better, damping / 10);
+            if (done)
+                break;
+        }
+
+        return (p, cost);
+    }
+
+    private static double[] Residuals(double[] p, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle, double[] usual)
+    {
+        var (turn, focal) = (Turn(p), Math.Exp(p[6]));
+        var residuals = new double[2 * corners.Count + Usual];
+        for (var i = 0; i < corners.Count; i++)
+        {
+            var (x, y) = (plane[i].X, plane[i].Y);
+            var depth = turn[6] * x + turn[7] * y + p[5];
+            residuals[2 * i] = (middle.X + focal * (turn[0] * x + turn[1] * y + p[3]) / depth - corners[i].X) / sigma;
+            residuals[2 * i + 1] = (middle.Y + focal * (turn[3] * x + turn[4] * y + p[4]) / depth - corners[i].Y) / sigma;
+        }
+
+        residuals[^3] = Math.Log(Math.Max(1, p[5]) / PhotoRules.UsualDistance.Value.Millimeters) / PhotoRules.DistanceDoubt.Value - usual[0];
+        residuals[^2] = p[0] / PhotoRules.UsualTilt.Value.Radians - usual[1];
+        residuals[^1] = p[1] / PhotoRules.UsualTilt.Value.Radians - usual[2];
+        return residuals;
+    }
+
+    private static double Squares(double[] values) => values.Sum(v => v * v);
+
+    /// <summary>From the plane to the camera, row by row: first rolled in its own plane, then tilted about the level and the upright axis.</summary>
+    private static double[] Turn(double[] p)
+    {
+        var ((sa, ca), (sb, cb), (sc, cc)) = (Math.SinCos(p[0]), Math.SinCos(p[1]), Math.SinCos(p[2]));
+        return
+        [
+            cb * cc, -cb * sc, sb,
+            ca * sc + sa * sb * cc, ca * cc - sa * sb * sc, -sa * cb,
+            sa * sc - ca * sb * cc, sa * cc + ca * sb * sc, ca * cb,
+        ];
+    }
+}

@@ -1,0 +1,179 @@
+using UnitsNet;
+
+namespace JauntyBadge.Core.Measuring.Photos;
+
+/// <summary>One picture being worked on: the camera as it stood, and as it would have stood with everything observed moved a little.</summary>
+internal sealed class PhotoWork
+{
+    /// <summary>Pixels a click is moved by to see what it does.</summary>
+    private const double Step = 0.25;
+
+    /// <summary>Millimetres; what is shorter is two landmarks placed on each other.</summary>
+    private const double Shortest = 1;
+
+    private readonly PhotoQuestion question;
+    private readonly CameraPose pose;
+    private readonly List<(CameraPose Plus, CameraPose Minus)> corners = [];
+    private readonly List<(CameraPose Plus, CameraPose Minus)> usual = [];
+    private readonly double click;
+
+    public PhotoWork(PhotoQuestion question, IReadOnlyList<PixelPoint> ordered, Homography plane)
+    {
+        this.question = question;
+        click = question.ClickPixels ?? PhotoRules.Click.Value;
+        var sigma = click * PhotoRules.CornerShare.Value;
+        var (middle, off) = MiddleOf(question, ordered);
+        if (question.Reference.Kind == ReferenceKind.Ruler)
+        {
+            // Two points cannot show a slant: the scale alone, as if four corners of a square lay around them square on.
+            ordered = Square(ordered);
+            plane = ReferencePlane.Of(question.Reference, [ordered[0], ordered[1]])!;
+        }
+
+        var places = Places(question.Reference, ordered);
+        CameraPose Found(IReadOnlyList<PixelPoint> at, PixelPoint through, double[]? moved = null, CameraPose? from = null) => CameraPose.Of(at, places, sigma, through, from, moved);
+        pose = Found(ordered, middle);
+        var isRuler = question.Reference.Kind == ReferenceKind.Ruler;
+        for (var i = 0; i < (isRuler ? 2 : ordered.Count); i++)
+        {
+            foreach (var (dx, dy) in new[] { (Step, 0.0), (0.0, Step) })
+                corners.Add((Found(With(ordered, i, dx, dy, isRuler), middle, from: pose), Found(With(ordered, i, -dx, -dy, isRuler), middle, from: pose)));
+        }
+
+        for (var u = 0; u < CameraPose.Usual; u++)
+        {
+            double[] Moved(double by)
+            {
+                var moved = new double[CameraPose.Usual];
+                moved[u] = by;
+                return moved;
+            }
+
+            if (!isRuler || u == 0)
+                usual.Add((Found(ordered, middle, Moved(1), pose), Found(ordered, middle, Moved(-1), pose)));
+        }
+
+        if (off > 0)
+        {
+            foreach (var (dx, dy) in new[] { (off, 0.0), (0.0, off) })
+                usual.Add((Found(ordered, new(middle.X + dx, middle.Y + dy), from: pose), Found(ordered, new(middle.X - dx, middle.Y - dy), from: pose)));
+        }
+
+        SlantRad = isRuler ? 0 : pose.SlantRad;
+    }
+
+    /// <summary>How far the reference is turned away from the camera.</summary>
+    public double SlantRad { get; }
+
+    /// <summary>How far away the camera seems to be.</summary>
+    public double DistanceMm => pose.DistanceMm;
+
+    /// <summary>The measure, or null when its landmarks lie on each other.</summary>
+    public PhotoMeasure? Measure(PhotoFormula formula)
+    {
+        var landmarks = formula.Uses.Select(l => question.Landmarks[l]).ToArray();
+        var (spacing, spacingDoubt) = Spacing();
+        var (height, heightDoubt) = Height();
+        double Value(CameraPose with, PixelPoint[] at, double eyes, double high, double nearer = 0, int one = -1) => formula.Of(
+            [.. at.Select((l, i) => with.At(l, PhotoMeasures.DepthOf(formula.Uses[i], question.View, eyes, high) + (one < 0 || one == i ? nearer : 0)))], eyes);
+        var value = Value(pose, landmarks, spacing, height);
+        if (!(value > Shortest))
+            return null;
+        double Half(double plus, double minus) => (plus - minus) / 2;
+        var clicks = 0.0;
+        for (var i = 0; i < landmarks.Length; i++)
+        {
+            foreach (var (dx, dy) in new[] { (Step, 0.0), (0.0, Step) })
+            {
+                var (plus, minus) = ((PixelPoint[])landmarks.Clone(), (PixelPoint[])landmarks.Clone());
+                plus[i] = new(plus[i].X + dx, plus[i].Y + dy);
+                minus[i] = new(minus[i].X - dx, minus[i].Y - dy);
+                clicks += Math.Pow(Half(Value(pose, plus, spacing, height), Value(pose, minus, spacing, height)) / Step, 2);
+            }
+        }
+
+        var reference = corners.Sum(m => Math.Pow(Half(Value(m.Plus, landmarks, spacing, height), Value(m.Minus, landmarks, spacing, height)) / Step, 2));
+        var camera = usual.Sum(m => Math.Pow(Half(Value(m.Plus, landmarks, spacing, height), Value(m.Minus, landmarks, spacing, height)), 2));
+
+        // What is known of depths only so well: the spacing of the eyes, the snout's height, each landmark's own, and the reference's plane itself.
+        var depths = Math.Pow(Half(Value(pose, landmarks, spacing + spacingDoubt, height), Value(pose, landmarks, spacing - spacingDoubt, height)), 2)
+            + Math.Pow(Half(Value(pose, landmarks, spacing, height + heightDoubt), Value(pose, landmarks, spacing, height - heightDoubt)), 2);
+        if (question.View == PhotoView.Top)
+        {
+            var own = PhotoRules.DepthDoubt.Value.Millimeters;
+            for (var i = 0; i < landmarks.Length; i++)
+                depths += Math.Pow(Half(Value(pose, landmarks, spacing, height, own, i), Value(pose, landmarks, spacing, height, -own, i)), 2);
+        }
+
+        var offset = value * PhotoRules.PlaneOffset.Value / Math.Sqrt(3);
+        var slant = question.Reference.Kind == ReferenceKind.Ruler ? value * (1 - Math.Cos(PhotoRules.RulerSlant.Value.Radians)) / Math.Sqrt(3) : 0;
+        var assumed = formula.Assumed([.. landmarks.Select(l => pose.At(l, 0))], value);
+        var fromPlane = Math.Sqrt(offset * offset + slant * slant + camera + depths + assumed * assumed);
+        var (fromClicks, fromReference) = (click * Math.Sqrt(clicks), click * PhotoRules.CornerShare.Value * Math.Sqrt(reference));
+        return new PhotoMeasure(
+            formula.Measure, formula.Side, Length.FromMillimeters(value),
+            Length.FromMillimeters(Math.Sqrt(fromClicks * fromClicks + fromReference * fromReference + fromPlane * fromPlane)),
+            Length.FromMillimeters(fromClicks), Length.FromMillimeters(fromReference), Length.FromMillimeters(fromPlane), formula.How);
+    }
+
+    /// <summary>The inner eye spacing as known, else as usual for the head shape and an eye line as seen; with its doubt.</summary>
+    private (double Mm, double Doubt) Spacing()
+    {
+        if (question.InnerEyeSpacing is { } known)
+            return (known.Mean.Millimeters, known.StandardUncertainty.Millimeters);
+        var eye = EyeLine();
+        return (SnoutRules.SpacingRatio(question.HeadShape).Value * eye, PhotoRules.SpacingDoubt.Value * eye);
+    }
+
+    /// <summary>The snout's height as known, else as usual; it tells how deep landmarks lie in a picture from above.</summary>
+    private (double Mm, double Doubt) Height()
+    {
+        if (question is { View: PhotoView.Top, OtherExtent: { } known })
+            return (known.Mean.Millimeters, known.StandardUncertainty.Millimeters);
+        var usualHeight = EyeLine() * SnoutRules.WidthRatio(question.HeadShape).Value * SnoutRules.HeightRatio(question.HeadShape).Value;
+        return (usualHeight, usualHeight * CompletedMeasures.AssumedDoubt.Value);
+    }
+
+    /// <summary>Nose tip to eye as far as it was marked, in the reference's plane; 0 where it was not.</summary>
+    private double EyeLine()
+    {
+        var eye = new[] { Landmark.InnerEye, Landmark.InnerEyeLeft, Landmark.InnerEyeRight }.Where(question.Landmarks.ContainsKey).Select(l => pose.At(question.Landmarks[l], 0)).ToList();
+        if (eye.Count == 0 || !question.Landmarks.TryGetValue(Landmark.NoseTip, out var tip))
+            return 0;
+        var nose = pose.At(tip, 0);
+        return eye.Average(e => Math.Sqrt(Math.Pow(e.X - nose.X, 2) + Math.Pow(e.Y - nose.Y, 2)));
+    }
+
+    /// <summary>The middle of the picture, and how far it may be off where its size is not known.</summary>
+    private static (PixelPoint Middle, double Off) MiddleOf(PhotoQuestion question, IReadOnlyList<PixelPoint> corners)
+    {
+        if (question.PictureSize is { } size)
+            return (new(size.Width / 2, size.Height / 2), 0);
+        List<PixelPoint> all = [.. corners, .. question.Landmarks.Values];
+        var (left, right, top, bottom) = (all.Min(p => p.X), all.Max(p => p.X), all.Min(p => p.Y), all.Max(p => p.Y));
+        return (new((left + right) / 2, (top + bottom) / 2), PhotoRules.MiddleDoubt.Value * Math.Max(right - left, bottom - top));
+    }
+
+    private static PixelPoint[] With(IReadOnlyList<PixelPoint> ordered, int corner, double dx, double dy, bool isRuler)
+    {
+        PixelPoint[] moved = [.. ordered];
+        moved[corner] = new(moved[corner].X + dx, moved[corner].Y + dy);
+        return isRuler ? [.. Square([moved[0], moved[1]])] : moved;
+    }
+
+    /// <summary>A square over a ruler's two marks.</summary>
+    private static IReadOnlyList<PixelPoint> Square(IReadOnlyList<PixelPoint> marks)
+    {
+        var (dx, dy) = (marks[1].X - marks[0].X, marks[1].Y - marks[0].Y);
+        return [marks[0], marks[1], new(marks[1].X - dy, marks[1].Y + dx), new(marks[0].X - dy, marks[0].Y + dx)];
+    }
+
+    /// <summary>The reference's corners in mm from its middle, running the same way round as on the picture.</summary>
+    private static PointMm[] Places(PhotoReference reference, IReadOnlyList<PixelPoint> ordered)
+    {
+        var (l, s) = PhotoRules.Size(reference.Kind) is { } size ? (size.Long.Millimeters / 2, size.Short.Millimeters / 2) : (reference.Length!.Value.Millimeters / 2, reference.Length.Value.Millimeters / 2);
+        var (a, b, c) = (ordered[0], ordered[1], ordered[2]);
+        var way = Math.Sign((b.X - a.X) * (c.Y - b.Y) - (b.Y - a.Y) * (c.X - b.X));
+        return [new(-l, -s * way), new(l, -s * way), new(l, s * way), new(-l, s * way)];
+    }
+}
