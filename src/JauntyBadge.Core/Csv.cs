@@ -21,8 +21,27 @@ internal static class Csv
         DetectDelimiter = true,
         DetectDelimiterValues = [",", ";", "\t"],
         TrimOptions = TrimOptions.Trim,
-        BadDataFound = _ => broken(),
+        BadDataFound = bad =>
+        {
+            // An inch mark behind a number is no quotation mark.
+            if (bad.Field.TrimStart().StartsWith('"'))
+                broken();
+        },
     };
+
+    /// <summary>A file without a leading line such as "sep=;" by which spreadsheets name what stands between cells, and that mark; null when it names none.</summary>
+    public static (string Text, string? Delimiter) WithoutSep(string text)
+    {
+        var bare = text.TrimStart('\uFEFF');
+        if (!bare.StartsWith("sep=", StringComparison.OrdinalIgnoreCase))
+            return (bare, null);
+        var end = bare.IndexOf('\n', StringComparison.Ordinal);
+        var mark = bare[4..(end < 0 ? bare.Length : end)].TrimEnd('\r');
+        return (end < 0 ? "" : bare[(end + 1)..], mark is "," or ";" or "\t" or "|" ? mark : null);
+    }
+
+    /// <summary>The line a record begins on, from the one it ends on.</summary>
+    public static int FirstLine(int lastLine, string raw) => lastLine - raw.TrimEnd('\r', '\n').Count(c => c == '\n');
 
     /// <summary>The cell without the apostrophe that keeps a spreadsheet from taking it for a formula.</summary>
     public static string Bare(string cell) => cell is ['\'', '=' or '@' or '+' or '-', ..] ? cell[1..] : cell;

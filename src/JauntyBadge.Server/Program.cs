@@ -12,7 +12,7 @@ using JauntyBadge.Server.Round;
 using JauntyBadge.Server.Shared;
 using Microsoft.EntityFrameworkCore;
 
-const long LargestBody = 1024 * 1024;
+const long LargestBody = TooLarge.Usual;
 
 var builder = WebApplication.CreateBuilder(args);
 var folder = builder.Configuration["data"] ?? "data";
@@ -28,7 +28,7 @@ builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails 
 {
     // Kestrel refuses these before any of our code sees them.
     if (context.ProblemDetails is { Status: StatusCodes.Status413PayloadTooLarge, Detail: null } tooLarge)
-        tooLarge.Detail = $"A request may be up to {LargestBody / 1024 / 1024} MB.";
+        tooLarge.Detail = TooLarge.Words(context.HttpContext, LargestBody);
 });
 builder.Services.AddExceptionHandler<ProblemHandler>();
 AssemblyScanner.FindValidatorsInAssemblyContaining<Program>().ForEach(v => builder.Services.AddScoped(v.InterfaceType, v.ValidatorType));

@@ -10,6 +10,9 @@ namespace JauntyBadge.Core.Fitting;
 public enum ChartField
 {
     Label,
+
+    /// <summary>The model's name, in a file that holds several.</summary>
+    Model,
     Length,
     DepthFront,
     DepthRear,
@@ -52,10 +55,13 @@ public sealed record ChartColumn(int Column, ChartField Field, ChartUnit Unit);
 /// <param name="Headings">The first row.</param>
 /// <param name="Sample">Up to five rows below it.</param>
 /// <param name="Guess">What the columns seem to mean; columns that mean nothing to us are left out.</param>
-public sealed record OpenedChart(IReadOnlyList<string> Headings, IReadOnlyList<IReadOnlyList<string>> Sample, IReadOnlyList<ChartColumn> Guess);
+/// <param name="Models">The models the file holds, where a column names them; empty otherwise.</param>
+/// <param name="Text">The file as it was read.</param>
+public sealed record OpenedChart(
+    IReadOnlyList<string> Headings, IReadOnlyList<IReadOnlyList<string>> Sample, IReadOnlyList<ChartColumn> Guess, IReadOnlyList<string> Models, string Text);
 
 /// <summary>One row of a chart, understood or not.</summary>
-/// <param name="Row">Its line in the file, the heading being 1.</param>
+/// <param name="Row">Its line in the file, from 1.</param>
 /// <param name="Raw">Its text.</param>
 /// <param name="Size">The size; null when a problem stands in the way.</param>
 /// <param name="Problems">What is wrong, each naming the field and what would be accepted.</param>
@@ -65,10 +71,17 @@ public sealed record ChartRow(int Row, string Raw, MuzzleSize? Size, IReadOnlyLi
 /// <summary>Size charts as comma-separated values (RFC 4180), in and out.</summary>
 public static class SizeChart
 {
-    /// <summary>Most rows read from one chart; a model has no more sizes.</summary>
+    /// <summary>Most sizes read of one model.</summary>
     public const int MostRows = 60;
 
+    /// <summary>Lines above the headings that may be titles and notes.</summary>
+    private const int MostTitles = 20;
+
+    /// <summary>Bare numbers whose middle is smaller than this are no lengths of muzzles in mm.</summary>
+    private const double SmallestMiddle = 25;
+
     private const int LongestRaw = 200;
+    private const int LongestHeading = 60;
 
     /// <summary>The columns we write, with their units in the headings.</summary>
     private static readonly (string Heading, ChartField Field, Func<MuzzleSize, object?> Of)[] Written =
@@ -88,47 +101,57 @@ public static class SizeChart
         (["depth"], ChartField.DepthRear), (["height"], ChartField.DepthRear), (["front", "width"], ChartField.WidthFront), (["width"], ChartField.WidthRear),
         (["girth"], ChartField.OpeningGirth), (["circumference"], ChartField.OpeningGirth), (["around"], ChartField.OpeningGirth),
         (["length"], ChartField.Length), (["long"], ChartField.Length), (["weight"], ChartField.Mass), (["mass"], ChartField.Mass), (["price"], ChartField.Price), (["cost"], ChartField.Price),
-        (["size"], ChartField.Label), (["label"], ChartField.Label), (["name"], ChartField.Label),
+        (["model"], ChartField.Model), (["product"], ChartField.Model), (["style"], ChartField.Model), (["size"], ChartField.Label), (["label"], ChartField.Label), (["name"], ChartField.Label),
     ];
 
     private static readonly char[] RangeMarks = ['-', '–', '—'];
+    private static readonly string[] Nothing = ["-", "–", "—", "n/a", "na", "none", "?"];
 
     /// <summary>Whether a field is a length.</summary>
-    public static bool IsLength(ChartField field) => field is not (ChartField.Label or ChartField.Mass or ChartField.Price);
+    public static bool IsLength(ChartField field) => field is not (ChartField.Label or ChartField.Model or ChartField.Mass or ChartField.Price);
 
     /// <summary>Opens a file and guesses what its columns mean.</summary>
     /// <returns>Null when it has no heading row with at least two columns.</returns>
     public static OpenedChart? Open(string text, MuzzleType type)
     {
-        var rows = Rows(text).Take(6).Select(r => r.Cells).ToList();
-        if (rows is not [{ Count: >= 2 } headings, ..])
+        var all = Table(text, type);
+        if (all is not [{ Cells: { Count: >= 2 } headings }, ..])
             return null;
+        List<IReadOnlyList<string>> below = [.. all.Skip(1).Select(r => r.Cells)];
+        string At(IReadOnlyList<string> cells, int column) => column < cells.Count ? cells[column] : "";
         var guess = new List<ChartColumn>();
         for (var i = 0; i < headings.Count; i++)
         {
-            if (GuessField(headings[i], type, rows.Skip(1).Select(r => i < r.Count ? r[i] : "")) is { } field && guess.TrueForAll(g => g.Field != field))
-                guess.Add(new ChartColumn(i, field, GuessUnit(headings[i], field)));
+            var cells = below.Select(r => At(r, i)).Where(c => !IsNothing(c)).ToList();
+            if (GuessField(headings[i], type, cells) is { } field && guess.TrueForAll(g => g.Field != field))
+                guess.Add(new ChartColumn(i, field, GuessUnit(headings[i], field, cells)));
         }
 
-        return new OpenedChart(headings, [.. rows.Skip(1)], guess);
+        // A name beside a size label names the model.
+        var models = guess.Find(g => g.Field == ChartField.Model) is { } named ? below.Select(r => At(r, named.Column)).Where(m => m != "").Distinct(StringComparer.OrdinalIgnoreCase).ToList() : [];
+        return new OpenedChart(headings, [.. below.Take(5)], guess, models, text);
     }
 
     /// <summary>Reads every row by a mapping; nothing is left out silently.</summary>
     /// <param name="text">The file.</param>
     /// <param name="columns">What its columns mean.</param>
     /// <param name="type">The model's type, which decides what a size needs.</param>
+    /// <param name="model">Of a file with several models, the one whose rows are read; all rows when left out.</param>
     /// <exception cref="ArgumentException">The mapping lacks label or length, or uses a field twice.</exception>
-    public static IReadOnlyList<ChartRow> Read(string text, IReadOnlyList<ChartColumn> columns, MuzzleType type)
+    public static IReadOnlyList<ChartRow> Read(string text, IReadOnlyList<ChartColumn> columns, MuzzleType type, string? model = null)
     {
         if (Problem(columns) is { } wrong)
             throw new ArgumentException(wrong, nameof(columns));
         var rows = new List<ChartRow>();
         var labels = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
-        foreach (var (row, raw, cells, broken) in Rows(text).Skip(1))
+        var named = model is null ? null : columns.FirstOrDefault(c => c.Field == ChartField.Model);
+        foreach (var (row, raw, cells, broken) in Table(text, type).Skip(1))
         {
+            if (named is not null && !string.Equals(named.Column < cells.Count ? cells[named.Column] : "", model, StringComparison.OrdinalIgnoreCase))
+                continue;
             if (rows.Count == MostRows)
             {
-                rows.Add(new ChartRow(row, "", null, [$"Only {MostRows} sizes are read from one chart."], []));
+                rows.Add(new ChartRow(row, "", null, [$"Only {MostRows} sizes of one model are read. Where the file holds several models, say which column names them."], []));
                 break;
             }
 
@@ -186,7 +209,7 @@ public static class SizeChart
             var cell = column.Column < cells.Count ? cells[column.Column] : "";
             if (column.Field == ChartField.Label)
                 label = cell;
-            else if (cell != "" && ReadCell(column, cell, numbers) is { } wrong)
+            else if (column.Field != ChartField.Model && !IsNothing(cell) && ReadCell(column, cell, numbers) is { } wrong)
                 problems.Add($"{InWords(column.Field.ToString())}: {wrong}");
         }
 
@@ -226,10 +249,8 @@ public static class SizeChart
         };
         if (range is { } ends)
         {
-            var at = cell.IndexOfAny(RangeMarks, 1);
-            if (at < 0)
-                return $"\"{cell}\" is not a range such as 12-14.";
-            var (low, high) = (cell[..at].Trim(), cell[(at + 1)..].Trim());
+            if (Ends(cell) is not var (low, high))
+                return $"\"{cell}\" is not a range such as 12-14 or 12 to 14.";
             return ReadLength(low, UnitOf(low, high, column.Unit), ends.Item1, numbers) ?? ReadLength(high, column.Unit, ends.Item2, numbers);
         }
 
@@ -245,8 +266,21 @@ public static class SizeChart
         low.Any(char.IsLetter) || low.EndsWith('"') || !ReadingParser.TryParse(high, Bare(unit), out var parsed, out _) ? unit
         : parsed.Unit switch { ReadingUnit.Cm => ChartUnit.Cm, ReadingUnit.In => ChartUnit.In, _ => ChartUnit.Mm };
 
+    /// <summary>Both ends of a range; null when the cell is none.</summary>
+    private static (string Low, string High)? Ends(string cell)
+    {
+        var to = cell.IndexOf(" to ", StringComparison.OrdinalIgnoreCase);
+        if (to > 0)
+            return (cell[..to].Trim(), cell[(to + 4)..].Trim());
+        var at = cell.Length > 1 ? cell.IndexOfAny(RangeMarks, 1) : -1;
+        return at < 0 ? null : (cell[..at].Trim(), cell[(at + 1)..].Trim());
+    }
+
+    private static bool IsNothing(string cell) => cell.Trim() is var bare && (bare == "" || Nothing.Contains(bare, StringComparer.OrdinalIgnoreCase));
+
     private static string? ReadLength(string cell, ChartUnit unit, ChartField field, Dictionary<ChartField, double> numbers) =>
-        ReadingParser.TryParse(cell, Bare(unit), out var parsed, out var problem) ? Keep(numbers, field, Math.Round(parsed.Value.Millimeters, 2)) : problem;
+        unit == ChartUnit.None && !cell.Any(c => char.IsLetter(c) || c is '"' or '″') ? $"\"{cell}\" has no unit, and as millimetres it would be no muzzle: say mm, cm or in for this column."
+        : ReadingParser.TryParse(cell, Bare(unit), out var parsed, out var problem) ? Keep(numbers, field, Math.Round(parsed.Value.Millimeters, 2)) : problem;
 
     private static string? ReadMass(string cell, ChartUnit unit, Dictionary<ChartField, double> numbers)
     {
@@ -278,9 +312,13 @@ public static class SizeChart
         }
 
         bool Says(string word) => plain.Contains(word, StringComparison.Ordinal);
+
+        // What is said of the dog is not said of the muzzle.
+        if (Says("dog") && (Says("weight") || Says("mass") || Says("breed")))
+            return null;
         var least = Says("min") || Says("from") || Says("least") || Says("shortest");
         var most = Says("max") || Says(" to") || Says("most") || Says("longest");
-        var ranged = cells.Any(c => c.IndexOfAny(RangeMarks) > 0);
+        var ranged = cells.Any(c => Ends(c) is not null);
         if (Says("neck") || Says("strap") || Says("collar"))
             return least ? ChartField.NeckStrapMin : most ? ChartField.NeckStrapMax : ranged ? ChartField.NeckStrapRange : null;
         var found = Known.Where(k => k.Words.All(Says)).Select(k => (ChartField?)k.Field).FirstOrDefault();
@@ -289,7 +327,7 @@ public static class SizeChart
         return found;
     }
 
-    private static ChartUnit GuessUnit(string heading, ChartField field)
+    private static ChartUnit GuessUnit(string heading, ChartField field, IReadOnlyList<string> cells)
     {
         var words = heading.ToLowerInvariant().Split([' ', '_', '(', ')', '[', ']', ',', '/', '.'], StringSplitOptions.RemoveEmptyEntries);
         bool Says(params string[] any) => any.Any(words.Contains);
@@ -297,7 +335,24 @@ public static class SizeChart
             return Says("oz", "ounces") ? ChartUnit.Oz : Says("kg") ? ChartUnit.Kg : ChartUnit.G;
         if (!IsLength(field))
             return ChartUnit.None;
-        return Says("in", "inch", "inches", "\"") ? ChartUnit.In : Says("cm") ? ChartUnit.Cm : ChartUnit.Mm;
+        if (Says("in", "inch", "inches", "\"") || heading.Contains('"'))
+            return ChartUnit.In;
+        if (Says("cm", "centimetres", "centimeters") || Says("mm", "millimetres", "millimeters"))
+            return Says("cm", "centimetres", "centimeters") ? ChartUnit.Cm : ChartUnit.Mm;
+
+        // Nobody says the unit: bare numbers too small for a muzzle in mm are asked about, not guessed.
+        var bare = cells.Select(c => ReadNumber(Ends(c)?.Low ?? c, out var number) ? number : double.NaN).Where(double.IsFinite).Order().ToList();
+        return bare.Count > 0 && bare[bare.Count / 2] < SmallestMiddle ? ChartUnit.None : ChartUnit.Mm;
+    }
+
+    /// <summary>The heading row and all below it; titles and notes above it are left out.</summary>
+    private static List<(int Row, string Raw, IReadOnlyList<string> Cells, bool Broken)> Table(string text, MuzzleType type)
+    {
+        var all = Rows(text).ToList();
+        int Known(IReadOnlyList<string> cells) => cells.Count(c => c.Length is > 0 and <= LongestHeading && GuessField(c, type, []) is not null);
+        var heading = all.Take(MostTitles).Index().Where(r => r.Item.Cells.Count(c => c != "") >= 2 && Known(r.Item.Cells) >= 2).Select(r => (int?)r.Index).FirstOrDefault()
+            ?? all.Take(MostTitles).Index().Where(r => r.Item.Cells.Count(c => c != "") >= 2).Select(r => (int?)r.Index).FirstOrDefault() ?? 0;
+        return [.. all.Skip(heading)];
     }
 
     private static IEnumerable<(int Row, string Raw, IReadOnlyList<string> Cells, bool Broken)> Rows(string text)
@@ -305,13 +360,17 @@ public static class SizeChart
         var broken = false;
         var reading = Csv.Reading(() => broken = true);
         reading.HasHeaderRecord = false;
-        using var csv = new CsvReader(new StringReader(text.TrimStart('\uFEFF')), reading);
+        (text, var delimiter) = Csv.WithoutSep(text);
+        var skipped = delimiter is null ? 0 : 1;
+        if (delimiter is not null)
+            (reading.DetectDelimiter, reading.Delimiter) = (false, delimiter);
+        using var csv = new CsvReader(new StringReader(text), reading);
         while (csv.Read())
         {
             var raw = csv.Parser.RawRecord.Trim();
             IReadOnlyList<string> cells = [.. Enumerable.Range(0, csv.Parser.Count).Select(i => Csv.Bare(csv.Parser[i]))];
             if (cells.Any(c => c != ""))
-                yield return (csv.Parser.RawRow, Csv.Shortened(raw, LongestRaw), cells, broken);
+                yield return (Csv.FirstLine(csv.Parser.RawRow, csv.Parser.RawRecord) + skipped, Csv.Shortened(raw, LongestRaw), cells, broken);
             broken = false;
         }
     }

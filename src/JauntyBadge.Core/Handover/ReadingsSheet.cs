@@ -6,11 +6,13 @@ namespace JauntyBadge.Core.Handover;
 
 /// <summary>One reading as it stands on a sheet.</summary>
 public sealed record SheetReading(
-    DateTime SetStarted, Measure Measure, Side? Side, string AsTaken, double Millimetres, Tool Tool, string? TakenBy, DateTime TakenAt, string? SetAside);
+    DateTime SetStarted, Measure Measure, Side? Side, string AsTaken, double Millimetres, Tool Tool, string? TakenBy, DateTime TakenAt, string? SetAside,
+    double? UncertaintyMm = null, JawHeld? Held = null);
 
 /// <summary>A row that could be read, with its number in the file; the header is row 1.</summary>
 public sealed record GoodRow(
-    int Row, Measure Measure, Side? Side, ParsedReading Value, Tool Tool, string? TakenBy, DateTime? TakenAt, DateTime? SetStarted, string? SetAside);
+    int Row, Measure Measure, Side? Side, ParsedReading Value, Tool Tool, string? TakenBy, DateTime? TakenAt, DateTime? SetStarted, string? SetAside,
+    double? UncertaintyMm = null, JawHeld? Held = null);
 
 /// <summary>A row that could not, with why.</summary>
 public sealed record BadRow(int Row, string Text, string Problem);
@@ -25,9 +27,10 @@ public static class ReadingsSheet
     public const int MostRows = 5000;
 
     private const int LongestCell = 200;
+    private const double MostUncertain = 100;
 
     private static readonly string[] Columns =
-        ["set_started", "measure", "side", "value", "millimetres", "tool", "taken_by", "taken_at", "set_aside"];
+        ["set_started", "measure", "side", "value", "millimetres", "tool", "taken_by", "taken_at", "set_aside", "uncertainty_mm", "held"];
 
     /// <summary>Writes readings.</summary>
     public static string Write(IEnumerable<SheetReading> readings)
@@ -49,6 +52,8 @@ public static class ReadingsSheet
                 csv.WriteField(r.TakenBy ?? "");
                 csv.WriteField(Iso(r.TakenAt));
                 csv.WriteField(r.SetAside ?? "");
+                csv.WriteField(r.UncertaintyMm?.ToString("0.###", CultureInfo.InvariantCulture) ?? "");
+                csv.WriteField(r.Held is { } held ? Camel(held) : "");
                 csv.NextRecord();
             }
         }
@@ -56,7 +61,7 @@ public static class ReadingsSheet
         return text.ToString();
     }
 
-    /// <summary>Reads a sheet: comma, semicolon or tab between cells; columns in any order; measure and value are needed; side, unit, tool, taken_by, taken_at, set_started and set_aside may be there.</summary>
+    /// <summary>Reads a sheet: comma, semicolon or tab between cells; columns in any order; measure and value are needed; side, unit, tool, taken_by, taken_at, set_started, set_aside, uncertainty_mm and held may be there.</summary>
     /// <param name="text">The file.</param>
     /// <param name="unit">The unit of bare numbers where a row has none.</param>
     /// <returns>Every row, good or bad; a file without the needed columns gives one bad row 1.</returns>
@@ -67,12 +72,16 @@ public static class ReadingsSheet
         var reading = Csv.Reading(() => broken = true);
         reading.PrepareHeaderForMatch = header => header.Header.Trim().TrimStart('\uFEFF').ToLowerInvariant().Replace(' ', '_');
         reading.MissingFieldFound = null;
+        (text, var delimiter) = Csv.WithoutSep(text);
+        var skipped = delimiter is null ? 0 : 1;
+        if (delimiter is not null)
+            (reading.DetectDelimiter, reading.Delimiter) = (false, delimiter);
         using var csv = new CsvReader(new StringReader(text), reading);
         if (!csv.Read() || !csv.ReadHeader() || !csv.TryGetField("measure", out string? _) || !csv.TryGetField("value", out string? _))
             return new SheetRead([], [new BadRow(1, Csv.Shortened(text.Split('\n')[0].Trim(), LongestCell), "The first row must name the columns; measure and value are needed.")]);
         while (csv.Read())
         {
-            var (row, raw) = (csv.Parser.RawRow, Csv.Shortened(csv.Parser.RawRecord.Trim(), LongestCell));
+            var (row, raw) = (Csv.FirstLine(csv.Parser.RawRow, csv.Parser.RawRecord) + skipped, Csv.Shortened(csv.Parser.RawRecord.Trim(), LongestCell));
             if (raw == "")
                 continue;
             if (good.Count + bad.Count >= MostRows)
@@ -128,7 +137,14 @@ public static class ReadingsSheet
                 return $"{column}: up to {most} letters.";
         }
 
-        read = new GoodRow(row, measure, side, value, tool.Value, Blank(Cell("taken_by")), Time(Cell("taken_at")), Time(Cell("set_started")), Blank(Cell("set_aside")));
+        var uncertainty = Cell("uncertainty_mm");
+        double? u = double.TryParse(uncertainty.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var given) && given is > 0 and <= MostUncertain ? given : null;
+        if (uncertainty != "" && u is null)
+            return $"uncertainty_mm: \"{uncertainty}\" is not a standard uncertainty in mm, over 0 and up to {MostUncertain}.";
+        var held = Cell("held") == "" ? null : Named<JawHeld>(Cell("held"));
+        if (Cell("held") != "" && (held is null || measure != Measure.JawToNose))
+            return "held: level or pointToPoint is expected, and of jawToNose only.";
+        read = new GoodRow(row, measure, side, value, tool.Value, Blank(Cell("taken_by")), Time(Cell("taken_at")), Time(Cell("set_started")), Blank(Cell("set_aside")), u, held);
         return null;
     }
 

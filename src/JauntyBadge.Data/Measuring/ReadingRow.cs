@@ -18,8 +18,11 @@ public sealed class ReadingRow
     public string? TakenBy { get; set; }
     public DateTime TakenAt { get; set; }
 
-    /// <summary>The standard uncertainty a photo's reading brings along.</summary>
+    /// <summary>The standard uncertainty the reading brings along, as one from a photo or a file does.</summary>
     public double? UncertaintyMm { get; set; }
+
+    /// <summary>How a jaw to nose was held; null while nobody said.</summary>
+    public JawHeld? Held { get; set; }
 
     /// <summary>Why the fitter set it aside: it stands on record and counts for nothing. Null while it is in use.</summary>
     public string? SetAside { get; set; }
@@ -34,5 +37,6 @@ public sealed class ReadingRow
     {
         OwnUncertainty = UncertaintyMm is { } u ? Length.FromMillimeters(u) : null,
         Kept = Kept,
+        Held = Held,
     };
 }

@@ -251,6 +251,10 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<string>("HeadShapeSeen")
                         .HasColumnType("TEXT");
 
+                    b.PrimitiveCollection<string>("Health")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -270,6 +274,10 @@ namespace JauntyBadge.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Temperament")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.PrimitiveCollection<string>("TraitsSeen")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
@@ -583,6 +591,9 @@ namespace JauntyBadge.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<Guid>("DogId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Held")
                         .HasColumnType("TEXT");
 
                     b.Property<bool>("Kept")

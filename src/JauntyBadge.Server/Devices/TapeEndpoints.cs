@@ -1,7 +1,10 @@
+using System.ComponentModel;
 using FluentValidation;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Data;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Devices;
 
@@ -20,6 +23,14 @@ public sealed class StandInEntryValidator : AbstractValidator<StandInEntry>
     }
 }
 
+/// <summary>A bench that wants the tape's readings.</summary>
+public sealed record ClaimEntry(Guid? Bench = null);
+
+public sealed class ClaimEntryValidator : AbstractValidator<ClaimEntry>
+{
+    public ClaimEntryValidator() => RuleFor(e => e.Bench).NotNull().WithMessage("bench is needed: the id it listens with.");
+}
+
 /// <summary>The digital tape.</summary>
 internal static class TapeEndpoints
 {
@@ -36,15 +47,24 @@ internal static class TapeEndpoints
     {
         var tape = api.MapGroup("/devices/tape").WithTags("Digital tape");
         tape.MapGet("/events", News).WithName("tapeNews").WithSummary("What the digital tape sends, as server-sent events: state, battery, readings, trouble.").Produces<TapeNews>(contentType: "text/event-stream");
+        tape.MapPost("/claim", Claim).WithName("claimTape").WithSummary("Let the tape's readings come to a bench that listens, instead of to the one that has them now.").ProducesProblem(StatusCodes.Status409Conflict);
         tape.MapPost("/stand-in", Do).WithName("standInTape").WithSummary("Press the simulated tape's button, or let it fail.").ProducesProblem(StatusCodes.Status409Conflict);
     }
 
-    private static ServerSentEventsResult<TapeNews> News(TapeService tape, IHostApplicationLifetime life, HttpContext http)
+    private static NoContent Claim(ClaimEntry entry, TapeService tape) => tape.Claim(entry.Bench!.Value)
+        ? TypedResults.NoContent()
+        : throw Refusal.Conflict("This bench does not listen to the tape just now. It is tried again by itself.");
+
+    private static async Task<ServerSentEventsResult<TapeNews>> News(
+        TapeService tape, PracticeDb db, IHostApplicationLifetime life, HttpContext http, CancellationToken cancel,
+        [Description("the bench that listens, an id it keeps")] Guid? bench = null, [Description("the dog on it")] Guid? dog = null)
     {
+        var name = await db.Dogs.AsNoTracking().Where(d => d.Id == dog).Select(d => d.Name).FirstOrDefaultAsync(cancel);
+
         // An open stream must not keep the server from stopping.
         var stop = CancellationTokenSource.CreateLinkedTokenSource(http.RequestAborted, life.ApplicationStopping);
         http.Response.RegisterForDispose(stop);
-        return TypedResults.ServerSentEvents(UntilCancelled(tape.NewsAsync(stop.Token)), "tape");
+        return TypedResults.ServerSentEvents(UntilCancelled(tape.NewsAsync(new TapeBench(bench ?? Guid.NewGuid(), name ?? "another dog"), stop.Token)), "tape");
     }
 
     private static async IAsyncEnumerable<TapeNews> UntilCancelled(IAsyncEnumerable<TapeNews> news)

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
 using System.Threading.Channels;
 using JauntyBadge.Server.Shared;
@@ -22,9 +21,17 @@ public enum TapeState
 /// <param name="Number">The reading's number, for a reading.</param>
 /// <param name="Millimetres">The reading.</param>
 /// <param name="Trouble">A reading that did not come through, in words.</param>
-public sealed record TapeNews(TapeState State, string? Name = null, int? BatteryPercent = null, int? Number = null, double? Millimetres = null, string? Trouble = null);
+/// <param name="Mine">Its readings come to this bench.</param>
+/// <param name="HeldFor">The dog on whose bench they land instead; null when they land on none.</param>
+public sealed record TapeNews(
+    TapeState State, string? Name = null, int? BatteryPercent = null, int? Number = null, double? Millimetres = null, string? Trouble = null, bool Mine = false, string? HeldFor = null);
 
-/// <summary>Keeps the link to the digital tape, and tells every bench that listens what comes over it.</summary>
+/// <summary>A bench that listens to the tape.</summary>
+/// <param name="Id">Made by the bench, the same when it comes back after a broken connection.</param>
+/// <param name="Dog">The dog on it.</param>
+public sealed record TapeBench(Guid Id, string Dog);
+
+/// <summary>Keeps the link to the digital tape. How it stands is told to every bench that listens; a reading goes to the one bench that claimed it.</summary>
 public sealed class TapeService(ITapeLink link, TimeProvider clock, ILogger<TapeService> log) : BackgroundService
 {
     /// <summary>Longest wait before the link is tried again.</summary>
@@ -32,24 +39,53 @@ public sealed class TapeService(ITapeLink link, TimeProvider clock, ILogger<Tape
 
     private static readonly TimeSpan FirstWait = TimeSpan.FromSeconds(1);
 
-    private readonly ConcurrentDictionary<Guid, Channel<TapeNews>> listeners = [];
+    private readonly Lock gate = new();
+    private readonly List<Listener> listeners = [];
+    private Guid? holder;
     private TapeNews now = new(TapeState.Connecting);
 
-    /// <summary>What comes over the link from now on; how it stands is told at once.</summary>
-    public async IAsyncEnumerable<TapeNews> NewsAsync([EnumeratorCancellation] CancellationToken cancel)
+    /// <summary>What comes over the link from now on; how it stands is told at once. The first bench to listen claims the readings.</summary>
+    public async IAsyncEnumerable<TapeNews> NewsAsync(TapeBench bench, [EnumeratorCancellation] CancellationToken cancel)
     {
-        var id = Guid.NewGuid();
-        var channel = Channel.CreateBounded<TapeNews>(new BoundedChannelOptions(100) { FullMode = BoundedChannelFullMode.DropOldest });
-        channel.Writer.TryWrite(now);
-        listeners[id] = channel;
+        var listener = new Listener(bench, Channel.CreateBounded<TapeNews>(new BoundedChannelOptions(100) { FullMode = BoundedChannelFullMode.DropOldest }));
+        lock (gate)
+        {
+            listeners.Add(listener);
+            if (holder is null || listeners.TrueForAll(l => l.Bench.Id != holder))
+                holder = bench.Id;
+            Tell(now);
+        }
+
         try
         {
-            await foreach (var news in channel.Reader.ReadAllAsync(cancel))
+            await foreach (var news in listener.News.Reader.ReadAllAsync(cancel))
                 yield return news;
         }
         finally
         {
-            listeners.TryRemove(id, out _);
+            lock (gate)
+            {
+                listeners.Remove(listener);
+                if (listeners.TrueForAll(l => l.Bench.Id != holder))
+                {
+                    // The one bench that is left needs no asking; of several none is guessed.
+                    holder = listeners.Select(l => l.Bench.Id).Distinct().ToList() is [var only] ? only : null;
+                    Tell(now);
+                }
+            }
+        }
+    }
+
+    /// <summary>Lets the readings come to a bench from now on; false when it does not listen.</summary>
+    public bool Claim(Guid bench)
+    {
+        lock (gate)
+        {
+            if (listeners.TrueForAll(l => l.Bench.Id != bench))
+                return false;
+            holder = bench;
+            Tell(now);
+            return true;
         }
     }
 
@@ -110,17 +146,32 @@ public sealed class TapeService(ITapeLink link, TimeProvider clock, ILogger<Tape
 
     private int lastNumber = -1;
 
+    /// <summary>Tells every bench how the tape stands, and whose its readings are.</summary>
     private void Tell(TapeNews state)
     {
-        now = state;
-        Pass(state);
+        lock (gate)
+        {
+            now = state;
+            foreach (var listener in listeners)
+                listener.News.Writer.TryWrite(For(listener, state));
+        }
     }
 
+    /// <summary>Passes a reading, or the trouble with one, to the bench that claimed it and to no other.</summary>
     private void Pass(TapeNews news)
     {
-        foreach (var listener in listeners.Values)
-            listener.Writer.TryWrite(news);
+        lock (gate)
+        {
+            foreach (var listener in listeners.Where(l => l.Bench.Id == holder))
+                listener.News.Writer.TryWrite(For(listener, news));
+        }
     }
+
+    private TapeNews For(Listener listener, TapeNews news) => listener.Bench.Id == holder
+        ? news with { Mine = true }
+        : news with { Mine = false, HeldFor = listeners.FirstOrDefault(l => l.Bench.Id == holder)?.Bench.Dog };
+
+    private sealed record Listener(TapeBench Bench, Channel<TapeNews> News);
 }
 
 internal static partial class Log

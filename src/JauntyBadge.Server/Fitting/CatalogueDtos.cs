@@ -68,12 +68,14 @@ public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDr
 }
 
 /// <summary>A chart as text, to be opened.</summary>
-public sealed record OpenChartEntry(string? Text = null, MuzzleType? Type = null);
+public sealed record OpenChartEntry(string? Text = null, MuzzleType? Type = null, byte[]? File = null);
 
 /// <summary>A chart with what its columns mean.</summary>
-public sealed record ReadChartEntry(string? Text = null, MuzzleType? Type = null, IReadOnlyList<ChartColumn>? Columns = null);
+/// <param name="Of">Of a file with several models, the one to be read.</param>
+public sealed record ReadChartEntry(string? Text = null, MuzzleType? Type = null, IReadOnlyList<ChartColumn>? Columns = null, string? Of = null);
 
 /// <summary>A chart to be taken into the catalogue: a new model, or the sizes of one there is.</summary>
 /// <param name="ModelId">The model whose sizes it replaces; null for a new one.</param>
 /// <param name="Model">The new model, without sizes.</param>
-public sealed record ImportChartEntry(string? Text = null, IReadOnlyList<ChartColumn>? Columns = null, string? ModelId = null, MuzzleEntry? Model = null);
+/// <param name="Of">Of a file with several models, the one to be taken in.</param>
+public sealed record ImportChartEntry(string? Text = null, IReadOnlyList<ChartColumn>? Columns = null, string? ModelId = null, MuzzleEntry? Model = null, string? Of = null);

@@ -84,15 +84,15 @@ internal static class CatalogueEndpoints
     }
 
     private static OpenedChart Open(OpenChartEntry entry) =>
-        SizeChart.Open(Text(entry.Text), entry.Type ?? MuzzleType.Basket) ?? throw Refusal.Field("text", "The first row must name the columns, two or more, with comma, semicolon or tab between them.");
+        SizeChart.Open(Text(FileWords.Of(entry.Text, entry.File)), entry.Type ?? MuzzleType.Basket) ?? throw Refusal.Field("text", "The first row must name the columns, two or more, with comma, semicolon or tab between them.");
 
-    private static IReadOnlyList<ChartRow> Read(ReadChartEntry entry) => Rows(entry.Text, entry.Columns, entry.Type ?? MuzzleType.Basket);
+    private static IReadOnlyList<ChartRow> Read(ReadChartEntry entry) => Rows(entry.Text, entry.Columns, entry.Type ?? MuzzleType.Basket, entry.Of);
 
     private static async Task<MuzzleDto> ImportAsync(ImportChartEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var known = entry.ModelId is null ? null : (await MuzzleRow.ListAsync(db, cancel)).Find(entry.ModelId) ?? throw Refusal.NotFound("No model has this id.");
         var draft = entry.Model ?? new MuzzleEntry();
-        var rows = Rows(entry.Text, entry.Columns, known?.Type ?? draft.Type ?? MuzzleType.Basket);
+        var rows = Rows(entry.Text, entry.Columns, known?.Type ?? draft.Type ?? MuzzleType.Basket, entry.Of);
         if (rows.Count == 0)
             throw Refusal.Field("text", "There is no row below the headings.");
         var bad = rows.Where(r => r.Size is null).ToList();
@@ -138,10 +138,10 @@ internal static class CatalogueEndpoints
         return await NewestAsync(id, db, cancel) > 0 ? throw Refusal.Field("name", $"There is a model called {name.Trim()} already, or one was put away. Change that one, or take another name.") : id;
     }
 
-    private static IReadOnlyList<ChartRow> Rows(string? text, IReadOnlyList<ChartColumn>? columns, MuzzleType type) =>
+    private static IReadOnlyList<ChartRow> Rows(string? text, IReadOnlyList<ChartColumn>? columns, MuzzleType type, string? of) =>
         (columns ?? []).OfType<ChartColumn>().ToList() is var known && SizeChart.Problem(known) is { } wrong
             ? throw Refusal.Field("columns", wrong)
-            : SizeChart.Read(Text(text), known, type);
+            : SizeChart.Read(Text(text), known, type, of);
 
     private static string Text(string? text) => string.IsNullOrWhiteSpace(text)
         ? throw Refusal.Field("text", "Paste a size chart or choose a file.")

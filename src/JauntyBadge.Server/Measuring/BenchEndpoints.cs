@@ -22,6 +22,7 @@ internal static class BenchEndpoints
         bench.MapGet("/bench", BenchAsync).WithName("bench").WithSummary("Readings, cross-checks and the head drawn from them.");
         bench.MapGet("/bench/typing", TypingAsync).WithName("typing").WithSummary("The bench as it would be with a reading that is being typed; half a length is no error here.");
         bench.MapPut("/bench", SetAsync).WithName("editMeasuringSet").WithSummary("School, body mass, coat and fit-line gap of the set in hand.");
+        bench.MapPost("/jaw-held", HeldAsync).WithName("jawHeld").WithSummary("Say how the jaw to nose readings in hand were held: level or point to point.");
         bench.MapPost("/readings", AddAsync).WithName("addReading").WithSummary("Add a reading, kept as taken.");
         bench.MapDelete("/readings/{readingId:guid}", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
             ChangeAsync(id, readingId, r => r.RemovedAt ??= clock.UtcNow(), unit, db, clock, cancel)).WithName("removeReading").WithSummary("Take a reading out of use as a slip; it can be put back.");
@@ -55,7 +56,7 @@ internal static class BenchEndpoints
         var model = HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass);
         var asked = SchoolMeasures.Asked(file.School);
         return new BenchDto(
-            MeasureGuide.All, asked, [.. SchoolMeasures.All.Except(asked)], SetOf(file, model), ReadingsOf(file.ReadingRows),
+            MeasureGuide.All, asked, [.. SchoolMeasures.All.Except(asked)], SetOf(file, model, clock), ReadingsOf(file.ReadingRows),
             [.. assessment.Measured.Select(MeasuredDto.Of)], assessment.Findings, assessment.HeadShape, assessment.Missing,
             await ChangesAsync(file, assessment, db, cancel), file.MeasureAgain(clock.Today()), model.SourcesDto(), HeadDrawing.Of(model), assessment.Snout is not null);
     }
@@ -65,6 +66,8 @@ internal static class BenchEndpoints
     {
         var shown = Shown(unit);
         var line = new MeasureLine(QueryWords.Read<Measure>(measure, "measure") ?? throw Refusal.Field("measure", "Say which measure is being typed."), QueryWords.Read<Side>(side, "side"));
+        if (MeasureGuide.For(line.Measure).HasSides != line.Side is not null)
+            throw Refusal.Field("side", line.Side is null ? ReadingEntryValidator.SayWhichSide : ReadingEntryValidator.HasNoSide);
         var file = await DogFile.LoadAsync(db, id, cancel);
         var read = ReadingParser.TryParse(text, shown, out var parsed, out var problem);
         var assessment = file.Assess(shown, read ? [new Reading(line.Measure, line.Side, parsed.Value, parsed.Unit, QueryWords.Read<Tool>(tool, "tool") ?? Tool.SoftTape)] : []);
@@ -73,10 +76,11 @@ internal static class BenchEndpoints
             assessment.HeadShape, HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass)));
     }
 
-    private static MeasuringSetDto SetOf(DogFile file, SnoutModel model) => new(
+    private static MeasuringSetDto SetOf(DogFile file, SnoutModel model, TimeProvider clock) => new(
         file.CurrentSet?.Id, file.CurrentSet?.StartedAt, file.School, file.CurrentSet?.BodyMassKg ?? file.Dog.BodyMassKg,
         file.CurrentSet?.Coat ?? file.Profile.Coat, file.CurrentSet?.FitLineGapMm,
-        SnoutRules.Scaled(SnoutRules.FitLineGap.Value, model.EyeLine.Value).Millimeters.Tidy(), Math.Max(0, file.Sets.Count - 1));
+        SnoutRules.Scaled(SnoutRules.FitLineGap.Value, model.EyeLine.Value).Millimeters.Tidy(), Math.Max(0, file.Sets.Count - 1),
+        IsOver(file.CurrentSet, file.ReadingRows, clock));
 
     /// <summary>Readings in the order taken, the odd one of each measure marked.</summary>
     private static IReadOnlyList<ReadingDto> ReadingsOf(IReadOnlyList<ReadingRow> rows)
@@ -100,6 +104,10 @@ internal static class BenchEndpoints
         var shown = Shown(unit);
         var dog = await db.DogAsync(id, cancel);
         var set = await CurrentSetAsync(id, db, clock, cancel);
+
+        // What the dog weighs and wears today is not what it did when an old set was taken.
+        if ((entry.BodyMassKg != set.BodyMassKg && entry.BodyMassKg is not null) || (entry.Coat is { } coat && coat != set.Coat))
+            set = await SetForNowAsync(id, entry.IntoOldSet == true, db, clock, cancel);
         (set.School, set.BodyMassKg, set.Coat, set.FitLineGapMm) = (entry.School, entry.BodyMassKg, entry.Coat ?? set.Coat, entry.FitLineGapMm);
         if ((entry.BodyMassKg is not null && entry.BodyMassKg != dog.BodyMassKg) || (entry.Coat is not null && entry.Coat != dog.CoatSeen))
         {
@@ -118,7 +126,7 @@ internal static class BenchEndpoints
         var readingId = entry.Id ?? Guid.NewGuid();
         if (!await db.Readings.AnyAsync(r => r.Id == readingId, cancel))
         {
-            var set = await CurrentSetAsync(id, db, clock, cancel);
+            var set = await SetForNowAsync(id, entry.IntoOldSet == true, db, clock, cancel);
             db.Readings.Add(new ReadingRow
             {
                 Id = readingId,
@@ -132,6 +140,7 @@ internal static class BenchEndpoints
                 Tool = entry.Tool ?? (entry.To is null ? Tool.SoftTape : Tool.String),
                 TakenBy = string.IsNullOrWhiteSpace(entry.TakenBy) ? null : entry.TakenBy.Trim(),
                 TakenAt = clock.UtcNow(),
+                Held = entry.Measure == Measure.JawToNose ? entry.Held : null,
             });
             await db.SaveChangesAsync(cancel);
         }
@@ -147,6 +156,41 @@ internal static class BenchEndpoints
         change(row);
         await db.SaveChangesAsync(cancel);
         return await BenchInAsync(shown, id, db, clock, cancel);
+    }
+
+    /// <summary>Says how every jaw to nose in hand was held.</summary>
+    private static async Task<BenchDto> HeldAsync(Guid id, JawHeldEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null)
+    {
+        var shown = Shown(unit);
+        await db.DogAsync(id, cancel);
+        var set = await CurrentSetAsync(id, db, clock, cancel);
+        var rows = await db.Readings.Where(r => r.SetId == set.Id && r.Measure == Measure.JawToNose && r.RemovedAt == null).ToListAsync(cancel);
+        if (rows.Count == 0)
+            throw Refusal.Conflict("Jaw to nose was not read in this set.");
+        rows.ForEach(r => r.Held = entry.Held);
+        await db.SaveChangesAsync(cancel);
+        return await BenchInAsync(shown, id, db, clock, cancel);
+    }
+
+    /// <summary>How long after its last reading a set still goes on, so that midnight does not cut one in two.</summary>
+    private static readonly TimeSpan Sitting = TimeSpan.FromHours(3);
+
+    /// <summary>Whether a set is of an earlier day: what is read now belongs to a new one.</summary>
+    private static bool IsOver(MeasuringSetRow? set, IEnumerable<ReadingRow> readings, TimeProvider clock)
+    {
+        if (set is null || readings.Select(r => (DateTime?)r.TakenAt).Max() is not { } last)
+            return false;
+        var day = DateOnly.FromDateTime(TimeZoneInfo.ConvertTimeFromUtc(DateTime.SpecifyKind(last, DateTimeKind.Utc), clock.LocalTimeZone));
+        return day < clock.Today() && clock.UtcNow() - last >= Sitting;
+    }
+
+    /// <summary>The set that what is read now goes into: the one in hand, or a new one where that is of an earlier day and the fitter did not say otherwise.</summary>
+    internal static async Task<MeasuringSetRow> SetForNowAsync(Guid dogId, bool intoOldSet, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var set = await CurrentSetAsync(dogId, db, clock, cancel);
+        return !intoOldSet && IsOver(set, await db.Readings.AsNoTracking().Where(r => r.SetId == set.Id && r.RemovedAt == null).ToListAsync(cancel), clock)
+            ? await NewSetAsync(dogId, db, clock, cancel)
+            : set;
     }
 
     /// <summary>The set readings go into: the last one, or a first one begun now.</summary>

@@ -18,10 +18,11 @@ public sealed record MeasuringSetRecordDto(
 public sealed record HistoryDto(IReadOnlyList<MeasuringSetRecordDto> Sets, IReadOnlyList<string> MeasureAgain);
 
 /// <summary>A CSV file to be read.</summary>
-/// <param name="Text">The file's text.</param>
+/// <param name="Text">The file's text; or its bytes below.</param>
+/// <param name="File">The file's bytes in base64: UTF-8, UTF-16 or Windows-1252.</param>
 /// <param name="Unit">The unit of bare numbers.</param>
 /// <param name="NewSet">Whether the readings become a set of their own.</param>
-public sealed record SheetEntry(string? Text = null, ReadingUnit? Unit = null, bool? NewSet = null);
+public sealed record SheetEntry(string? Text = null, ReadingUnit? Unit = null, bool? NewSet = null, byte[]? File = null);
 
 /// <summary>A row that can be taken over.</summary>
 public sealed record GoodRowDto(int Row, Measure Measure, Side? Side, string AsTaken, double Mm, Tool Tool, string? TakenBy, DateTime? TakenAt, string? SetAside);
@@ -96,7 +97,7 @@ internal static class HistoryEndpoints
             .Join(db.MeasuringSets.Where(s => s.RemovedAt == null), r => r.SetId, s => s.Id, (r, s) => new { Reading = r, s.StartedAt })
             .OrderBy(r => r.StartedAt).ThenBy(r => r.Reading.TakenAt).ToListAsync(cancel);
         var sheet = ReadingsSheet.Write(rows.Select(r => new SheetReading(
-            r.StartedAt, r.Reading.Measure, r.Reading.Side, r.Reading.AsTaken, r.Reading.Millimetres, r.Reading.Tool, r.Reading.TakenBy, r.Reading.TakenAt, r.Reading.SetAside)));
+            r.StartedAt, r.Reading.Measure, r.Reading.Side, r.Reading.AsTaken, r.Reading.Millimetres, r.Reading.Tool, r.Reading.TakenBy, r.Reading.TakenAt, r.Reading.SetAside, r.Reading.UncertaintyMm, r.Reading.Held)));
         var name = string.Concat(dog.Name.Where(char.IsLetterOrDigit));
         return TypedResults.File(System.Text.Encoding.UTF8.GetBytes(sheet), "text/csv; charset=utf-8", $"readings-{(name == "" ? "dog" : name)}.csv");
     }
@@ -117,13 +118,20 @@ internal static class HistoryEndpoints
             throw Refusal.Field("text", $"No row can be taken over. {(read.Bad.Count > 0 ? read.Bad[0].Problem : "The file has no rows.")}");
         var now = clock.UtcNow();
         var known = (await db.Readings.AsNoTracking().Where(r => r.DogId == id && r.RemovedAt == null).ToListAsync(cancel))
-            .Select(r => (r.Measure, r.Side, Math.Round(r.Millimetres, 3), r.TakenAt)).ToHashSet();
+            .CountBy(r => (r.Measure, r.Side, Math.Round(r.Millimetres, 3), r.TakenAt)).ToDictionary();
+        var seen = known.ToDictionary(k => k.Key, _ => 0);
         var sets = new SetsByStart(id, entry.NewSet == true, db, clock);
         foreach (var g in read.Good)
         {
             var at = g.TakenAt is { } taken && taken < now ? taken : now.AddMilliseconds(g.Row);
-            if (!known.Add((g.Measure, g.Side, Math.Round(g.Value.Value.Millimeters, 3), at)))
+            // Equal repeats with one time stamp are readings of their own; only as many as are on record already are left out.
+            var key = (g.Measure, g.Side, Math.Round(g.Value.Value.Millimeters, 3), at);
+            if (seen.TryGetValue(key, out var passed) && passed < known[key])
+            {
+                seen[key] = passed + 1;
                 continue;
+            }
+
             db.Readings.Add(new ReadingRow
             {
                 Id = Guid.NewGuid(),
@@ -138,6 +146,8 @@ internal static class HistoryEndpoints
                 TakenBy = g.TakenBy,
                 TakenAt = at,
                 SetAside = g.SetAside,
+                UncertaintyMm = g.UncertaintyMm,
+                Held = g.Held,
             });
         }
 
@@ -170,7 +180,7 @@ internal static class HistoryEndpoints
         }
     }
 
-    private static SheetRead Read(SheetEntry entry) => string.IsNullOrWhiteSpace(entry.Text)
-        ? throw Refusal.Field("text", "Choose a CSV file with rows in it.")
-        : ReadingsSheet.Read(entry.Text, entry.Unit ?? ReadingUnit.Mm);
+    private static SheetRead Read(SheetEntry entry) => FileWords.Of(entry.Text, entry.File) is { Length: > 0 } text && !string.IsNullOrWhiteSpace(text)
+        ? ReadingsSheet.Read(text, entry.Unit ?? ReadingUnit.Mm)
+        : throw Refusal.Field("text", "Choose a CSV file with rows in it.");
 }

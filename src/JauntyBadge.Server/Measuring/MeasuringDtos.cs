@@ -21,9 +21,11 @@ public sealed record ReadingSoFar(double? Millimetres, string? Problem);
 /// <param name="Id">Made by the caller so that a reading sent twice counts once; left out, the server makes one.</param>
 /// <param name="From">Where a string's first mark lies on the ruler; left out, at its beginning.</param>
 /// <param name="To">Where its second mark lies; then text is not needed and the tool is the string.</param>
+/// <param name="Held">How a jaw to nose was held, where it is known.</param>
+/// <param name="IntoOldSet">Add it to the set in hand although that is of an earlier day; else a new one is begun.</param>
 public sealed record ReadingEntry(
     Guid? Id = null, Measure? Measure = null, Side? Side = null, string? Text = null, ReadingUnit? Unit = null, Tool? Tool = null,
-    string? TakenBy = null, string? From = null, string? To = null)
+    string? TakenBy = null, string? From = null, string? To = null, JawHeld? Held = null, bool? IntoOldSet = null)
 {
     /// <exception cref="Refusal">Text or marks cannot be read; names the field.</exception>
     public ParsedReading Parse()
@@ -38,14 +40,20 @@ public sealed record ReadingEntry(
 /// <summary>What may be entered as a reading; the text itself is read by the core.</summary>
 public sealed class ReadingEntryValidator : AbstractValidator<ReadingEntry>
 {
+    internal const string SayWhichSide = "Nose to inner eye is taken left or right: say which.";
+    internal const string HasNoSide = "Only nose to inner eye has a side.";
+
     public ReadingEntryValidator()
     {
         RuleFor(r => r.Measure).NotNull().WithMessage("Say which measure was taken.");
-        RuleFor(r => r.Side).NotNull().When(r => r.Measure == Core.Measuring.Measure.NoseToInnerEye).WithMessage("Nose to inner eye is taken left or right: say which.");
-        RuleFor(r => r.Side).Null().When(r => r.Measure is { } m && m != Core.Measuring.Measure.NoseToInnerEye).WithMessage("Only nose to inner eye has a side.");
+        RuleFor(r => r.Side).NotNull().When(r => r.Measure == Core.Measuring.Measure.NoseToInnerEye).WithMessage(SayWhichSide);
+        RuleFor(r => r.Side).Null().When(r => r.Measure is { } m && m != Core.Measuring.Measure.NoseToInnerEye).WithMessage(HasNoSide);
         RuleFor(r => r.TakenBy).MaximumLength(60).WithMessage("Up to 60 letters, please.");
     }
 }
+
+/// <summary>How the jaw to nose was held; left out takes it back.</summary>
+public sealed record JawHeldEntry(JawHeld? Held = null);
 
 /// <summary>What the fitter decides about a reading that stands apart: set aside with a reason, or kept, or neither.</summary>
 public sealed record ReadingJudgement(string? SetAside = null, bool? Keep = null);
@@ -65,7 +73,8 @@ public sealed class ReadingJudgementValidator : AbstractValidator<ReadingJudgeme
 /// <param name="BodyMassKg">0.4 to 120; also becomes the dog's.</param>
 /// <param name="Coat">The coat under the tape; also becomes the dog's.</param>
 /// <param name="FitLineGapMm">The gap left between eye line and fit line, 2 to 60; the usual one when left out.</param>
-public sealed record MeasuringSetEntry(School? School = null, double? BodyMassKg = null, Coat? Coat = null, double? FitLineGapMm = null);
+/// <param name="IntoOldSet">Change the set in hand although it is of an earlier day; else another mass or coat begins a new one.</param>
+public sealed record MeasuringSetEntry(School? School = null, double? BodyMassKg = null, Coat? Coat = null, double? FitLineGapMm = null, bool? IntoOldSet = null);
 
 public sealed class MeasuringSetEntryValidator : AbstractValidator<MeasuringSetEntry>
 {
@@ -83,10 +92,10 @@ public sealed class MeasuringSetEntryValidator : AbstractValidator<MeasuringSetE
 /// <param name="StandsApart">It is the odd one out, proposed to be set aside.</param>
 public sealed record ReadingDto(
     Guid Id, Measure Measure, Side? Side, string AsTaken, ReadingUnit Unit, double Mm, Tool Tool, string? TakenBy, DateTime TakenAt, string? SetAside,
-    bool Kept, bool StandsApart)
+    bool Kept, bool StandsApart, JawHeld? Held)
 {
     public static ReadingDto Of(ReadingRow r, bool standsApart) => new(
-        r.Id, r.Measure, r.Side, r.AsTaken, r.Unit, r.Millimetres.Tidy(), r.Tool, r.TakenBy, r.TakenAt, r.SetAside, r.Kept, standsApart);
+        r.Id, r.Measure, r.Side, r.AsTaken, r.Unit, r.Millimetres.Tidy(), r.Tool, r.TakenBy, r.TakenAt, r.SetAside, r.Kept, standsApart, r.Held);
 }
 
 /// <summary>All readings of one measure together.</summary>
@@ -97,8 +106,9 @@ public sealed record MeasuredDto(Measure Measure, Side? Side, int Count, double 
 }
 
 /// <summary>A measuring set.</summary>
+/// <param name="IsOver">It is of an earlier day: what is read now begins a new one unless told otherwise.</param>
 public sealed record MeasuringSetDto(
-    Guid? Id, DateTime? StartedAt, School School, double? BodyMassKg, Coat Coat, double? FitLineGapMm, double UsualGapMm, int SetsBefore);
+    Guid? Id, DateTime? StartedAt, School School, double? BodyMassKg, Coat Coat, double? FitLineGapMm, double UsualGapMm, int SetsBefore, bool IsOver);
 
 /// <summary>One measure in two sets; a change beyond its doubt is real.</summary>
 public sealed record ChangeDto(Measure Measure, Side? Side, double? BeforeMm, double? AfterMm, double? ChangeMm, double? DoubtMm, bool IsReal)

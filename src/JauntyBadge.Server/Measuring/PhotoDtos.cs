@@ -2,7 +2,9 @@ using FluentValidation;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Data.Measuring;
+using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
+using UnitsNet;
 
 namespace JauntyBadge.Server.Measuring;
 
@@ -53,38 +55,53 @@ public sealed record PhotoMeasureDto(
 public sealed record PhotoDto(
     Guid Id, PhotoView View, Side Side, int Width, int Height, DateTime AddedAt, ReferenceKind Kind, double? RulerMm, IReadOnlyList<PixelPoint> Corners,
     IReadOnlyDictionary<Landmark, PixelPoint> Landmarks, IReadOnlyList<Landmark> Wanted, IReadOnlyList<PhotoMeasureDto> Measures, double? MillimetresPerPixel, double? SlantDeg,
-    PhotoRefusal? Refusal)
+    PhotoRefusal? Refusal, IReadOnlyList<string> Advice)
 {
     /// <param name="row">The picture.</param>
-    /// <param name="known">What else was read in the set in hand.</param>
-    public static PhotoDto Of(PhotoRow row, IReadOnlyList<Measured> known)
+    /// <param name="known">What else is known of the dog.</param>
+    internal static PhotoDto Of(PhotoRow row, PhotoKnowledge known)
     {
         var marks = PhotoMarks.Read(row.Marks);
         PhotoSolution? solution = null;
         PhotoRefusal? refusal = null;
-        if (marks.HasReference && !PhotoSolver.TrySolve(marks.Knowing(row, known), out solution, out refusal))
+        if (marks.HasReference && !PhotoSolver.TrySolve(known.Of(marks, row), out solution, out refusal))
             solution = null;
         return new PhotoDto(
             row.Id, row.View, row.Side, row.Width, row.Height, row.AddedAt, marks.Kind, marks.RulerMm, marks.Corners, marks.Landmarks,
             PhotoLandmarks.For(row.View),
-            [.. (solution?.Measures ?? []).Select(PhotoMeasureDto.Of)], solution?.MillimetresPerPixel, solution?.Slant.Degrees.Tidy(), refusal);
+            [.. (solution?.Measures ?? []).Select(PhotoMeasureDto.Of)], solution?.MillimetresPerPixel, solution?.Slant.Degrees.Tidy(), refusal, solution?.Advice ?? []);
     }
 }
 
 /// <summary>What else is known of the dog, for a picture.</summary>
-internal static class PhotoKnowledge
+/// <param name="Shape">Its head shape.</param>
+/// <param name="Read">What was read in the set in hand.</param>
+/// <param name="Spacing">The inner eye spacing its picture from above shows; null where there is none.</param>
+internal sealed record PhotoKnowledge(HeadShape Shape, IReadOnlyList<Measured> Read, Measured? Spacing)
 {
-    /// <summary>The question with the eye spacing and the snout's other extent, where they were read.</summary>
-    public static PhotoQuestion Knowing(this PhotoMarks marks, PhotoRow row, IReadOnlyList<Measured> known)
+    /// <summary>Of a dog with its pictures.</summary>
+    public static PhotoKnowledge Of(DogFile file, IEnumerable<PhotoRow> photos)
+    {
+        var known = new PhotoKnowledge(file.Profile.HeadShape.Shape, file.Measured, null);
+        var seen = photos.Where(p => p.View == PhotoView.Top && p.RemovedAt == null).OrderByDescending(p => p.AddedAt).Select(p => (Row: p, Marks: PhotoMarks.Read(p.Marks)))
+            .Where(p => p.Marks.HasReference).Select(p => PhotoSolver.TrySolve(known.Of(p.Marks, p.Row), out var solution, out _) ? solution.Measures.FirstOrDefault(m => m.Measure == Measure.InnerEyeSpacing) : null)
+            .OfType<PhotoMeasure>().FirstOrDefault();
+        return seen is null ? known : known with { Spacing = new Measured(Measure.InnerEyeSpacing, null, 1, seen.Value, Length.Zero, seen.StandardUncertainty) };
+    }
+
+    /// <summary>The question with the eye spacing and the snout's other extent, where they are known.</summary>
+    public PhotoQuestion Of(PhotoMarks marks, PhotoRow row)
     {
         var other = row.View == PhotoView.Side ? Measure.SnoutWidth : Measure.SnoutHeight;
         return marks.ToQuestion(row.View, row.Side) with
         {
-            InnerEyeSpacing = known.FirstOrDefault(m => m.Measure == Measure.InnerEyeSpacing),
-            OtherExtent = known.FirstOrDefault(m => m.Measure == other),
+            HeadShape = Shape,
+            PictureSize = (row.Width, row.Height),
+            InnerEyeSpacing = Read.FirstOrDefault(m => m.Measure == Measure.InnerEyeSpacing) ?? Spacing,
+            OtherExtent = Read.FirstOrDefault(m => m.Measure == other),
         };
     }
 }
 
 /// <summary>The measures of a picture to take over as readings: those named, or all.</summary>
-public sealed record TakeEntry(IReadOnlyList<MeasureLine>? Lines = null, string? TakenBy = null);
+public sealed record TakeEntry(IReadOnlyList<MeasureLine>? Lines = null, string? TakenBy = null, bool? IntoOldSet = null);

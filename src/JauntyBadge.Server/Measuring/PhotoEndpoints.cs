@@ -58,18 +58,23 @@ internal static class PhotoEndpoints
         db.Photos.Add(row);
         db.Pictures.Add(new PictureRow { PhotoId = row.Id, Jpeg = picture.Jpeg });
         await db.SaveChangesAsync(cancel);
-        return PhotoDto.Of(row, []);
+        return await OneAsync(id, row.Id, db, cancel);
     }
 
     private static async Task<IReadOnlyList<PhotoDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
         var file = await DogFile.LoadAsync(db, id, cancel);
         var rows = await db.Photos.AsNoTracking().Where(p => p.DogId == id && p.RemovedAt == null).OrderByDescending(p => p.AddedAt).ToListAsync(cancel);
-        return [.. rows.Select(r => PhotoDto.Of(r, file.Measured))];
+        var known = PhotoKnowledge.Of(file, rows);
+        return [.. rows.Select(r => PhotoDto.Of(r, known))];
     }
 
-    private static async Task<PhotoDto> OneAsync(Guid id, Guid photoId, PracticeDb db, CancellationToken cancel) =>
-        PhotoDto.Of(await FindAsync(id, photoId, db, cancel), (await DogFile.LoadAsync(db, id, cancel)).Measured);
+    private static async Task<PhotoDto> OneAsync(Guid id, Guid photoId, PracticeDb db, CancellationToken cancel)
+    {
+        var photos = await db.Photos.AsNoTracking().Where(p => p.DogId == id && (p.Id == photoId || p.View == PhotoView.Top)).ToListAsync(cancel);
+        var row = photos.Find(p => p.Id == photoId) ?? throw Refusal.NotFound("No picture has this id.");
+        return PhotoDto.Of(row, PhotoKnowledge.Of(await DogFile.LoadAsync(db, id, cancel), photos.Where(p => p.Id != photoId)));
+    }
 
     private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid photoId, PracticeDb db, HttpContext http, CancellationToken cancel)
     {
@@ -103,7 +108,7 @@ internal static class PhotoEndpoints
         var taken = photo.Measures.Where(m => entry.Lines is null || entry.Lines.Contains(new MeasureLine(m.Measure, m.Side))).ToList();
         if (taken.Count == 0)
             throw Refusal.Conflict("Nothing can be measured on this picture yet: place the reference and some landmarks.");
-        var set = await BenchEndpoints.CurrentSetAsync(id, db, clock, cancel);
+        var set = await BenchEndpoints.SetForNowAsync(id, entry.IntoOldSet == true, db, clock, cancel);
         var now = clock.UtcNow();
         db.Readings.AddRange(taken.Select((m, i) => new ReadingRow
         {

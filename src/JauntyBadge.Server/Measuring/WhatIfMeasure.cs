@@ -79,10 +79,15 @@ public sealed record WhatIfMeasureAnswer(
 /// <param name="View">side or top.</param>
 /// <param name="Side">The side of the dog a side picture shows; left when left out.</param>
 /// <param name="ClickPixels">How far a click lies off, one standard deviation, 0.1 to 50; the House value when left out.</param>
+/// <param name="HeadShape">The head shape, whose usual inner eye spacing is taken; medium when left out.</param>
+/// <param name="InnerEyeSpacingMm">The inner eye spacing, 5 to 150, where it was measured.</param>
+/// <param name="PictureWidth">The picture's width in pixels; with its height it tells where the camera looked.</param>
+/// <param name="PictureHeight">Its height in pixels.</param>
 public sealed record WhatIfPhotoQuestion(
-    WhatIfReference? Reference = null, IReadOnlyDictionary<string, double[]>? Landmarks = null, PhotoView? View = null, Side? Side = null, double? ClickPixels = null);
+    WhatIfReference? Reference = null, IReadOnlyDictionary<string, double[]>? Landmarks = null, PhotoView? View = null, Side? Side = null, double? ClickPixels = null,
+    HeadShape? HeadShape = null, double? InnerEyeSpacingMm = null, double? PictureWidth = null, double? PictureHeight = null);
 
-/// <summary>The reference: kind card, a4, a5 or ruler; corners as [x, y], four or a ruler's two, those of a card in order around it from one end of a long side; a ruler's length between its marks.</summary>
+/// <summary>The reference: kind card, a4, a5 or ruler; corners as [x, y], four or a ruler's two, those of a card or sheet in order around it from one end of a long side; a ruler's length between its marks.</summary>
 public sealed record WhatIfReference(string? Kind = null, IReadOnlyList<double[]>? Corners = null, double? LengthMm = null);
 
 public sealed class WhatIfPhotoQuestionValidator : AbstractValidator<WhatIfPhotoQuestion>
@@ -93,6 +98,10 @@ public sealed class WhatIfPhotoQuestionValidator : AbstractValidator<WhatIfPhoto
     {
         RuleFor(q => q.View).NotNull().WithMessage("view is needed: side or top.");
         RuleFor(q => q.ClickPixels).InclusiveBetween(0.1, 50).WithMessage("clickPixels must be 0.1 to 50.");
+        RuleFor(q => q.InnerEyeSpacingMm).InclusiveBetween(5, 150).WithMessage("innerEyeSpacingMm must be 5 to 150 mm.");
+        RuleFor(q => q.PictureWidth).InclusiveBetween(100, 20_000).WithMessage("pictureWidth must be 100 to 20000 pixels.");
+        RuleFor(q => q.PictureHeight).InclusiveBetween(100, 20_000).WithMessage("pictureHeight must be 100 to 20000 pixels.");
+        RuleFor(q => q.PictureHeight).Must((q, height) => height is null == q.PictureWidth is null).WithMessage("Give both pictureWidth and pictureHeight, or neither.");
         RuleFor(q => q.Reference).NotNull().WithMessage("reference is needed: its kind and corners.");
         RuleFor(q => q.Reference!.Kind).Must(k => Kind(k) is not null).When(q => q.Reference is not null).WithMessage("kind must be one of card, a4, a5, ruler.");
         RuleFor(q => q.Reference!.Corners).NotNull().WithMessage("corners are needed: four points, or two for a ruler.").When(q => q.Reference is not null);
@@ -130,7 +139,8 @@ public sealed class WhatIfPhotoQuestionValidator : AbstractValidator<WhatIfPhoto
 }
 
 /// <summary>The measures of a marked picture.</summary>
-public sealed record WhatIfPhotoAnswer(IReadOnlyList<PhotoMeasureDto> Measures, double MillimetresPerPixel, double SlantDeg);
+/// <param name="Advice">What would give more; empty when nothing would.</param>
+public sealed record WhatIfPhotoAnswer(IReadOnlyList<PhotoMeasureDto> Measures, double MillimetresPerPixel, double SlantDeg, IReadOnlyList<string> Advice);
 
 /// <summary>Stateless answers from the same core functions the bench uses.</summary>
 internal static class WhatIfMeasure
@@ -187,11 +197,16 @@ internal static class WhatIfMeasure
             asked.View!.Value,
             new PhotoReference(
                 kind, [.. reference.Corners!.Select(Point)],
-                reference.LengthMm is { } mm ? Length.FromMillimeters(mm) : null, LongSideFirst: kind == ReferenceKind.Card),
+                reference.LengthMm is { } mm ? Length.FromMillimeters(mm) : null, LongSideFirst: kind != ReferenceKind.Ruler),
             asked.Landmarks!.ToDictionary(l => Enum.Parse<Landmark>(l.Key, ignoreCase: true), l => Point(l.Value)))
         {
             Side = asked.Side ?? Side.Left,
             ClickPixels = asked.ClickPixels,
+            HeadShape = asked.HeadShape ?? HeadShape.Medium,
+            InnerEyeSpacing = asked.InnerEyeSpacingMm is { } spacing
+                ? Uncertainty.MeanOf([new Reading(Core.Measuring.Measure.InnerEyeSpacing, null, Length.FromMillimeters(spacing), ReadingUnit.Mm)]) is var (mean, u) ? new Measured(Core.Measuring.Measure.InnerEyeSpacing, null, 1, mean, Length.Zero, u) : null
+                : null,
+            PictureSize = asked is { PictureWidth: { } wide, PictureHeight: { } high } ? (wide, high) : null,
         };
         if (!PhotoSolver.TrySolve(question, out var solution, out var refusal))
         {
@@ -202,7 +217,7 @@ internal static class WhatIfMeasure
             };
         }
 
-        return new WhatIfPhotoAnswer([.. solution.Measures.Select(PhotoMeasureDto.Of)], solution.MillimetresPerPixel, solution.Slant.Degrees.Tidy());
+        return new WhatIfPhotoAnswer([.. solution.Measures.Select(PhotoMeasureDto.Of)], solution.MillimetresPerPixel, solution.Slant.Degrees.Tidy(), solution.Advice);
     }
 
     private static PixelPoint Point(double[] point) => new(point[0], point[1]);

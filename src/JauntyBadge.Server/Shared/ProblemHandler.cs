@@ -13,6 +13,7 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems) : 
     [GeneratedRegex("Failed to bind parameter \"(?<type>\\S+) (?<name>\\w+)\"")]
     private static partial Regex UnboundParameter();
 
+    /// <summary>Answers a failure, if it is one that the caller can mend.</summary>
     public ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
         var refusal = exception switch
@@ -20,6 +21,7 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems) : 
             Refusal known => known,
             BadHttpRequestException { InnerException: JsonException json } => NotReadable(
                 json, httpContext.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => new Refusal(StatusCodes.Status413PayloadTooLarge, "Too large", TooLarge.Words(httpContext, TooLarge.Usual)),
             BadHttpRequestException bad => NotUsable(bad),
             DbUpdateConcurrencyException => Refusal.Conflict("It was changed by someone else in the meantime. Load it again; what you typed is still on your screen."),
             _ => null,

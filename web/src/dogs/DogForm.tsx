@@ -6,7 +6,9 @@ import {
   biteWords,
   coatWords,
   entries,
+  healthWords,
   purposeWords,
+  seenTraits,
   sensitivityWords,
   shapeWords,
   temperamentWords,
@@ -167,6 +169,18 @@ export function DogForm({
           values={draft.sensitivities}
           options={entries(sensitivityWords)}
           onChange={(sensitivities) => onChange({ sensitivities })}
+        />
+        <Several
+          legend="Health"
+          values={draft.health}
+          options={entries(healthWords)}
+          onChange={(health) => onChange({ health })}
+        />
+        <Several
+          legend="Its head, whatever the breed"
+          values={draft.traitsSeen}
+          options={seenTraits}
+          onChange={(traitsSeen) => onChange({ traitsSeen })}
         />
         <Box>
           <Labelled label="Notes" error={errors.notes}>

@@ -19,6 +19,8 @@ export interface Draft {
   sensitivities: Schemas['Sensitivity'][];
   biteTier: Schemas['BiteTier'];
   notes: string;
+  health: Schemas['HealthNote'][];
+  traitsSeen: Schemas['BreedTrait'][];
 }
 
 export const emptyDraft: Draft = {
@@ -37,6 +39,8 @@ export const emptyDraft: Draft = {
   sensitivities: [],
   biteTier: 'none',
   notes: '',
+  health: [],
+  traitsSeen: [],
 };
 
 export const draftOf = (dog: Dog): Draft => ({
@@ -54,6 +58,8 @@ export const draftOf = (dog: Dog): Draft => ({
   sensitivities: dog.sensitivities,
   biteTier: dog.biteTier,
   notes: dog.notes ?? '',
+  health: dog.health,
+  traitsSeen: dog.traitsSeen,
 });
 
 /** Text that should be a number: NaN for what is none, so that the form can say so. */
@@ -86,6 +92,8 @@ export function entryOf(
       sensitivities: draft.sensitivities,
       biteTier: draft.biteTier,
       notes: draft.notes,
+      health: draft.health,
+      traitsSeen: draft.traitsSeen,
       version: version ?? null,
     },
   };
@@ -105,6 +113,8 @@ const labels: Partial<Record<keyof Draft, string>> = {
   sensitivities: 'Minds',
   biteTier: 'Bite history',
   notes: 'Notes',
+  health: 'Health',
+  traitsSeen: 'Its head',
 };
 
 /** Where two drafts differ, in words. */

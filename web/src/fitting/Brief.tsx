@@ -37,7 +37,9 @@ export const Brief = memo(function Brief({
             value={question.uses?.[0] ?? ''}
             none="All its purposes"
             options={card.dog.purposes.map((p) => [p, `${purposeWords[p]} only`])}
-            onChange={(v) => onChange({ ...question, uses: v ? [v] : null, minutes: null, warm: null })}
+            onChange={(v) =>
+              onChange({ ...question, uses: v ? [v] : null, minutes: null, warm: null, clinicHands: null })
+            }
           />
         </Named>
         <Named label="Worn up to">
@@ -61,6 +63,20 @@ export const Brief = memo(function Brief({
             onChange={(v) => onChange({ ...question, warm: v === 'warm' })}
           />
         </Named>
+        {brief.clinicOnly && (
+          <Named label="Put on by">
+            <Choice
+              size="sm"
+              width="11rem"
+              value={brief.clinicHands ? 'clinic' : 'others'}
+              options={[
+                ['others', 'You or its keeper'],
+                ['clinic', "The clinic's own staff"],
+              ]}
+              onChange={(v) => onChange({ ...question, clinicHands: v === 'clinic' })}
+            />
+          </Named>
+        )}
         <Named label="School">
           <Choice
             size="sm"
@@ -186,7 +202,7 @@ function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: bo
       </Flex>
       <Text fontSize="sm" ps="3.1rem" lineHeight="1.3">
         {line.reason}{' '}
-        {!settled.includes(line.id) && !line.overruled && note === null && (
+        {!settled.includes(line.id) && !line.hard && !line.overruled && note === null && (
           <chakra.button
             type="button"
             textDecoration="underline"

@@ -4,8 +4,7 @@ import { Small } from '../shared/Amount';
 import type { Schemas } from '../shared/api';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
-import { criterionWords, groupWords } from '../shared/words';
-import { chanceText } from './chance';
+import { criterionWords, groupWords, materialWords } from '../shared/words';
 import type { Filters } from './useFits';
 
 type Fit = Schemas['FitRowDto'];
@@ -58,58 +57,74 @@ export function FitList({
     />
   );
   const nothing = of('fits').length === 0;
-  const worn = of('fits').filter((f) => f.type === 'basket');
-  const watched = of('fits').filter((f) => f.type !== 'basket');
   return (
     <Box as="section" aria-label="Muzzles, ranked">
       <FilterBar filters={filters} left={fits.filteredOut} onFilter={onFilter} />
-      {(['fits', 'near'] as const).map((group) => (
-        <Box key={group} mb="4">
-          <Heading as="h3" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">
-            {groupWords[group]} {of(group).length}
-          </Heading>
-          {group === 'fits' && of(group).length > 0 && (
-            <Text fontSize="xs" color="fg.muted">
-              by how sure, in steps of 5 %, then by what you weigh
-            </Text>
-          )}
-          {of(group).length === 0 ? (
-            <Text fontSize="sm" py="2">
-              {group === 'near'
-                ? 'None.'
-                : fits.filteredOut > 0
-                  ? 'None of what the filters leave.'
-                  : 'Nothing fits as it is: order one made to measure.'}
-            </Text>
-          ) : group === 'near' && !nothing ? (
-            <Folded says="What would save them">{() => <ul>{of(group).map(row)}</ul>}</Folded>
-          ) : group === 'near' ? (
-            <ul>{of(group).map(row)}</ul>
-          ) : (
-            <>
-              <ul>{worn.map(row)}</ul>
-              {watched.length > 0 && (
-                <Text fontSize="xs" color="fg.muted" mt="2">
-                  sleeves and covers, after any basket: for watched minutes only
-                </Text>
-              )}
-              <ul>{watched.map(row)}</ul>
-            </>
-          )}
-        </Box>
-      ))}
+      {groups
+        .filter((g) => g === 'fits' || g === 'near' || of(g).length > 0)
+        .map((group) => (
+          <Box key={group} mb="4">
+            <Heading as="h3" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">
+              {groupWords[group]} {of(group).length}
+            </Heading>
+            {of(group).length > 0 && saidOf[group] && (
+              <Text fontSize="xs" color="fg.muted">
+                {saidOf[group]}
+              </Text>
+            )}
+            {of(group).length === 0 ? (
+              <Text fontSize="sm" py="2">
+                {group === 'near'
+                  ? 'None.'
+                  : fits.filteredOut > 0
+                    ? 'None of what the filters leave.'
+                    : 'Nothing fits as it is: order one made to measure.'}
+              </Text>
+            ) : group === 'near' && !nothing ? (
+              <Folded says="What would save them">{() => <ul>{of(group).map(row)}</ul>}</Folded>
+            ) : (
+              <ul>{of(group).map(row)}</ul>
+            )}
+          </Box>
+        ))}
       {fits.training.length > 0 && (
         <Box mb="4">
           <Heading as="h3" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">
             To train in first
           </Heading>
-          <ul>{fits.training.map(row)}</ul>
+          <ul>
+            {fits.training.map((t) => (
+              <li key={t.sizeId}>
+                <Row type="button" aria-pressed={t.sizeId === inHand} onClick={() => onPick(t.sizeId)}>
+                  <b>
+                    {t.model} {t.sizeLabel}
+                  </b>{' '}
+                  <Text as="span" color="fg.muted">
+                    {materialWords[t.material].toLowerCase()}
+                    {t.price === null ? '' : `, price ${t.price}`}
+                    {t.inVan > 0 ? `, ${t.inVan} in the van` : ''}
+                  </Text>
+                  <Text fontSize="sm" color="fg.muted" lineHeight="1.3">
+                    {t.says}
+                  </Text>
+                </Row>
+              </li>
+            ))}
+          </ul>
         </Box>
       )}
       <Folded says={`Out ${of('out').length}: why, nearest miss first`}>{() => <ul>{of('out').map(row)}</ul>}</Folded>
     </Box>
   );
 }
+
+const groups = ['fits', 'watched', 'unsure', 'near'] as const;
+
+const saidOf: Partial<Record<Schemas['FitGroup'], string>> = {
+  fits: 'by how sure, in steps of 5 %, then by what you weigh',
+  watched: 'right in size; they hold the mouth shut, so after any basket',
+  unsure: 'fit as read, but with less than an even chance: measure again',
+};
 
 /** A list that is only made once it is opened. */
 function Folded({ says, children }: { says: string; children: () => ReactNode }) {
@@ -155,7 +170,6 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
     fit.massG ? `${fit.massG} g` : null,
     fit.price === null ? null : `price ${fit.price}`,
     fit.inVan > 0 ? `${fit.inVan} in the van` : fit.leadDays === null ? null : `${fit.leadDays} days`,
-    ...fit.notChecked.filter((n) => n !== 'slipOff').map((n) => `${criterionWords[n].toLowerCase()} not checked`),
   ];
   return (
     <>
@@ -175,11 +189,21 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
           color={fit.verdict === 'out' ? 'stop' : 'fg'}
           whiteSpace="nowrap"
         >
-          {fit.group === 'fits' && fit.chance !== null
-            ? chanceText(fit.chance)
-            : misses === null
-              ? criterionWords[fit.deciding.name]
-              : `${criterionWords[fit.deciding.name]} ${lengthText(misses, unit)}`}
+          {fit.verdict !== 'out' ? (
+            <>
+              {fit.headline.chance}
+              {fit.headline.unchecked && (
+                <Text as="span" fontSize="xs" fontWeight="400" color="fg.muted">
+                  {' '}
+                  {shortly(fit.notChecked)} unchecked
+                </Text>
+              )}
+            </>
+          ) : misses === null ? (
+            criterionWords[fit.deciding.name]
+          ) : (
+            `${criterionWords[fit.deciding.name]} ${lengthText(misses, unit)}`
+          )}
         </Text>
       </Flex>
       <Text fontSize="sm" color="fg.muted" lineHeight="1.3">
@@ -192,6 +216,10 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
     </>
   );
 }
+
+/** What could not be checked, in a word. */
+const shortly = (names: Schemas['CriterionName'][]) =>
+  names.includes('width') ? 'width' : names.includes('neckStrap') ? 'strap' : 'slip-off';
 
 function FilterBar({ filters, left, onFilter }: { filters: Filters; left: number; onFilter: (f: Filters) => void }) {
   return (

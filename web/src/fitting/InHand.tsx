@@ -7,11 +7,11 @@ import { Choice } from '../shared/Choice';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
-import { closureWords, criterionWords, frontWords, materialWords, verdictWords } from '../shared/words';
+import { closureWords, frontWords, materialWords, verdictWords } from '../shared/words';
 import { chanceText } from './chance';
 import { Criteria } from './Criteria';
 import { FitView } from './FitView';
-import { strapText } from './strap';
+import { fingersText, strapText } from './strap';
 import { useChoose, useFit, type Question } from './useFits';
 
 type Fit = Schemas['FitDto'];
@@ -100,8 +100,7 @@ export function InHand({
           {[detail.data, compared].map((one) => (
             <Box key={one.fit.sizeId}>
               <Text fontWeight="700">
-                {nameOf(one.fit)}, {verdictWords[one.fit.verdict].toLowerCase()}
-                {one.fit.chance !== null && `, ${chanceText(one.fit.chance)}`}
+                {nameOf(one.fit)}: {one.fit.headline.chance} {one.fit.headline.says}
               </Text>
               <FitView
                 name={nameOf(one.fit)}
@@ -143,7 +142,7 @@ export function InHand({
             {fit.remedies.map((r) => (
               <li key={r.says}>
                 {r.says} Then: {verdictWords[r.after].toLowerCase()}
-                {r.chance !== null && `, ${chanceText(r.chance)}`}.{' '}
+                {r.chance !== null && `, ${chanceText(r.chance)} sure`}.{' '}
                 {r.kinds.includes('size') && (
                   <Button size="xs" variant="outline" borderColor="border.strong" onClick={() => onPick(r.sizeId)}>
                     Look at it
@@ -180,45 +179,33 @@ const factsOf = (fit: Fit) =>
 const difference = (a: number | null, b: number | null, unit: 'mm' | 'cm' | 'in') =>
   a === null || b === null ? 'not known' : `${lengthText(a, unit)} against ${lengthText(b, unit)}`;
 
-/** The chart gives length and girth only, so the width was not checked. */
-const chartOnly = (fit: Fit) => fit.notChecked.some((n) => n.name === 'width');
-
-/** The answer in one line: how sure, the verdict, and what decides it; below it the reading that would settle most. */
+/** The answer in one line, as the core words it; below it the reading that would settle most. */
 function Verdict({ fit }: { fit: Fit }) {
-  const { unit } = useUnit();
-  const { marginMm, name } = fit.deciding;
-  const by =
-    marginMm === null
-      ? ''
-      : fit.verdict === 'out'
-        ? ` by ${lengthText(-marginMm, unit)}`
-        : marginMm < 0
-          ? ', with a warning'
-          : `, ${lengthText(marginMm, unit)} to spare`;
+  const { chance, says } = fit.headline;
+  const final = fit.training === null;
   return (
     <Box my="2">
+      {!final && (
+        <Text fontFamily="heading" fontSize="xl" fontWeight="750">
+          To train in: {fit.training}
+        </Text>
+      )}
       <Flex
         align="baseline"
         gap="3"
         wrap="wrap"
         fontFamily="heading"
-        fontSize="2xl"
+        fontSize={final ? '2xl' : 'md'}
         fontWeight="750"
-        color={fit.verdict === 'out' ? 'stop' : 'fg'}
+        color={final && fit.verdict === 'out' ? 'stop' : 'fg'}
       >
-        <Box alignSelf="center">
-          <VerdictMark verdict={fit.verdict} size={24} />
-        </Box>
-        {fit.chance !== null && <Text fontSize="4xl">{chanceText(fit.chance)}</Text>}
-        <Text>
-          {fit.chance !== null && (chartOnly(fit) ? 'sure of what the chart tells · ' : 'sure · ')}
-          {verdictWords[fit.verdict].toLowerCase()}
-          {by}
-          <Text as="span" fontSize="md" fontWeight="400" fontFamily="body" color="fg.muted">
-            {' '}
-            · decided by {criterionWords[name].toLowerCase()}
-          </Text>
-        </Text>
+        {final && (
+          <Box alignSelf="center">
+            <VerdictMark verdict={fit.verdict} size={24} />
+          </Box>
+        )}
+        {chance !== null && <Text fontSize={final ? '4xl' : 'md'}>{chance}</Text>}
+        <Text>{final ? says : `As the final one: ${says}`}</Text>
       </Flex>
       {fit.retake && (
         <Text>
@@ -235,12 +222,15 @@ function Verdict({ fit }: { fit: Fit }) {
 function Strap({ fit }: { fit: Fit }) {
   const { unit } = useUnit();
   if (!fit.strap) return null;
+  const leaves = (strap: Schemas['StrapDto']) =>
+    `a loop of ${lengthText(strap.loopMm, unit)}${strap.fingers === null ? '' : `, ${fingersText(strap.fingers)} under it`}`;
   return (
     <Text mt="3" fontSize="lg">
       Neck strap: mark <b>{strapText(fit.strap, unit)}</b>{' '}
       <Text as="span" fontSize="md" color="fg.muted">
-        a loop of {lengthText(fit.strap.loopMm, unit)}
+        {leaves(fit.strap)}
         {fit.neckLoopMm !== null && fit.strap.hole !== null && `; ${lengthText(fit.neckLoopMm, unit)} is needed`}
+        {fit.otherStrap && `. It lies between two: ${strapText(fit.otherStrap, unit)} makes ${leaves(fit.otherStrap)}`}
       </Text>
     </Text>
   );

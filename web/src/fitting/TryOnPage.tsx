@@ -9,7 +9,7 @@ import { lengthText, useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
 import { Diagnosis } from './Diagnosis';
 import { strapText } from './strap';
-import { useGuide, useKeepTryOn, useTryOns } from './useTryOn';
+import { nothingSeen, useGuide, useKeepTryOn, useSeen, useTryOns } from './useTryOn';
 
 type Guide = Schemas['TryOnGuide'];
 
@@ -36,10 +36,10 @@ export function TryOnPage() {
 function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
   const { unit } = useUnit();
   const { keep } = useKeepTryOn(dogId);
-  const [answers, setAnswers] = useState<Record<string, boolean>>({});
-  const [symptoms, setSymptoms] = useState<Record<string, string>>({});
-  const [setting, setSetting] = useState('');
-  const [note, setNote] = useState('');
+  const [{ answers, symptoms, setting, note }, setSeen] = useSeen(dogId, guide.sizeId);
+  const setSetting = (next: string) => setSeen({ setting: next });
+  const setNote = (next: string) => setSeen({ note: next });
+  const setSymptoms = (next: Record<string, string>) => setSeen({ symptoms: next });
   const [picture, setPicture] = useState<File | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const number = setting.trim() === '' ? null : Number(setting.replace(',', '.'));
@@ -51,10 +51,12 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
   const wrong = Object.values(answers).filter((fine) => !fine).length;
 
   const answer = (check: string, fine: boolean) => {
-    setAnswers({ ...answers, [check]: fine });
     const others = Object.fromEntries(Object.entries(symptoms).filter(([id]) => id !== check));
     const known = guide.checks.find((c) => c.id === check)?.symptoms ?? [];
-    setSymptoms(!fine && known.length === 1 && known[0] ? { ...others, [check]: known[0] } : others);
+    setSeen({
+      answers: { ...answers, [check]: fine },
+      symptoms: !fine && known.length === 1 && known[0] ? { ...others, [check]: known[0] } : others,
+    });
   };
   const send = async () => {
     setProblem(null);
@@ -66,9 +68,7 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
         picture,
       );
       notify('The try-on is kept.');
-      setAnswers({});
-      setSymptoms({});
-      setNote('');
+      setSeen(nothingSeen);
       setPicture(null);
     } catch (error) {
       setProblem(error instanceof Refused ? (Object.values(error.fields)[0] ?? error.message) : words(error));

@@ -12,6 +12,7 @@ export interface Question {
   fingers: number | null;
   minutes: number | null;
   warm: boolean | null;
+  clinicHands: boolean | null;
 }
 
 /** What the list is narrowed to. */
@@ -22,7 +23,14 @@ export interface Filters {
   by: string | null;
 }
 
-export const noQuestion: Question = { uses: null, school: null, fingers: null, minutes: null, warm: null };
+export const noQuestion: Question = {
+  uses: null,
+  school: null,
+  fingers: null,
+  minutes: null,
+  warm: null,
+  clinicHands: null,
+};
 
 const queryOf = (question: Question, unit: Unit) => ({
   unit,
@@ -31,6 +39,7 @@ const queryOf = (question: Question, unit: Unit) => ({
   fingers: question.fingers ?? undefined,
   minutes: question.minutes ?? undefined,
   warm: question.warm ?? undefined,
+  clinicHands: question.clinicHands ?? undefined,
 });
 
 export const useFits = (dogId: string, question: Question, filters: Filters, unit: Unit) =>

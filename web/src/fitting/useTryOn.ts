@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useDogChanged } from '../dogs/useDog';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
 import { complain, notify } from '../shared/notices';
@@ -68,4 +69,30 @@ export function useKeepTryOn(dogId: string) {
     await done();
   };
   return { keep, remove };
+}
+
+/** What was answered so far on one muzzle. */
+interface Seen {
+  answers: Record<string, boolean>;
+  symptoms: Record<string, string>;
+  setting: string;
+  note: string;
+}
+
+export const nothingSeen: Seen = { answers: {}, symptoms: {}, setting: '', note: '' };
+
+/** What was answered, remembered on this device for this dog and muzzle until the try-on is kept: through a reload and a look at another muzzle. */
+export function useSeen(dogId: string, sizeId: string) {
+  const key = `jaunty-badge.try-on.${dogId}.${sizeId}`;
+  const [seen, setState] = useState<Seen>(() => {
+    const kept = localStorage.getItem(key);
+    return kept ? { ...nothingSeen, ...(JSON.parse(kept) as Partial<Seen>) } : nothingSeen;
+  });
+  const setSeen = (change: Partial<Seen>) => {
+    const next = { ...seen, ...change };
+    if (change === nothingSeen) localStorage.removeItem(key);
+    else localStorage.setItem(key, JSON.stringify(next));
+    setState(next);
+  };
+  return [seen, setSeen] as const;
 }

@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Grid, Link, Text } from '@chakra-ui/react';
+import { Box, Button, Checkbox, Flex, Grid, Link, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useThisDog } from '../dogs/useDog';
@@ -10,23 +10,25 @@ import { Drafts, type Draft } from './drafts';
 import { LiveAirway, LiveFindings, LiveHead, LiveHeadShape, meanOf } from './Live';
 import { MissingPanel } from './MissingPanel';
 import { ReadingLine } from './ReadingLine';
-import { SetBar } from './SetBar';
+import { Gap, SetBar } from './SetBar';
 import { StringSheet } from './StringSheet';
 import { isOn, linesOf, type Line } from './lines';
 import { useBench, type Tool } from './useBench';
 import { useTape } from './useTape';
-import { WalkThrough } from './WalkThrough';
+import { BeforeMeasuring, WalkThrough } from './WalkThrough';
 
 /** The measuring bench: the readings the school asks for, the dog's head beside them, what disagrees below. */
 export function BenchPage() {
   const card = useThisDog();
   const dogId = card.dog.id;
   const { unit } = useUnit();
-  const { bench, add, remove, judge, editSet } = useBench(dogId, unit);
+  const { bench, add, remove, judge, editSet, held, begin } = useBench(dogId, unit);
+  // Asked once: whether what is read now belongs to the set of an earlier day after all.
+  const [intoOldSet, setIntoOldSet] = useState(false);
   const [drafts] = useState(() => new Drafts());
   const [tool, setTool] = useState<Tool>('softTape');
   const [by, setBy] = useKept('jaunty-badge.taken-by', '');
-  const [mode, setMode] = useState<'list' | 'walk' | 'string'>('list');
+  const [mode, setMode] = useState<'list' | 'ready' | 'walk' | 'string'>('list');
   const [step, setStep] = useState(0);
   const lines = bench.data ? linesOf(bench.data) : { asked: [], others: [] };
   const first = lines.asked[0] ?? null;
@@ -39,9 +41,10 @@ export function BenchPage() {
       text,
       tool: fromTape ? 'digitalTape' : tool,
       takenBy: by,
+      intoOldSet,
     });
   // A reading of the tape lands in the field in hand; one that finds text there is kept at once, so that neither is lost.
-  const tape = useTape((mm) => {
+  const tape = useTape(dogId, (mm) => {
     const line = drafts.active ?? first;
     if (!line) return;
     const text = `${mm} mm`;
@@ -93,33 +96,70 @@ export function BenchPage() {
       </Box>
       <Box>
         <LiveAirway {...live} />
-        {data.measureAgain.map((why) => (
-          <Text key={why} borderLeftWidth="4px" borderColor="accent" ps="3" mb="2">
-            <b>Measure again:</b> {why}
-          </Text>
-        ))}
-        {walked ? (
+        {(data.measureAgain.length > 0 || data.set.isOver) && (
+          <Box borderLeftWidth="4px" borderColor="accent" ps="3" mb="2">
+            {data.measureAgain.map((why) => (
+              <Text key={why}>
+                <b>Measure again:</b> {why}
+              </Text>
+            ))}
+            <Flex gap="3" align="center" wrap="wrap">
+              {data.set.isOver && data.set.startedAt && (
+                <Checkbox.Root checked={!intoOldSet} onCheckedChange={(e) => setIntoOldSet(e.checked !== true)}>
+                  <Checkbox.HiddenInput />
+                  <Checkbox.Control borderColor="border.strong" />
+                  <Checkbox.Label>
+                    This set is of {day(data.set.startedAt)}: what is read now begins a new one
+                  </Checkbox.Label>
+                </Checkbox.Root>
+              )}
+              <Button size="xs" variant="outline" borderColor="border.strong" onClick={() => void begin()}>
+                Begin a new set
+              </Button>
+            </Flex>
+          </Box>
+        )}
+        {mode === 'ready' ? (
+          <BeforeMeasuring
+            dogId={dogId}
+            tool={tool}
+            onTool={setTool}
+            onBegin={() => {
+              setMode('walk');
+              walkTo(0);
+            }}
+            onLeave={() => setMode('list')}
+          />
+        ) : walked ? (
           <WalkThrough
             {...field}
             line={walked}
             at={step}
             of={lines.asked.length}
             shown={mean === undefined ? null : lengthText(mean, unit)}
+            readings={data.readings.filter((r) => isOn(walked, r) && r.setAside === null)}
+            findings={data.findings.filter((f) => f.measures.includes(walked.guide.measure))}
+            onHeld={(how) => void held(how)}
+            gap={
+              walked.guide.measure === 'fitLineLength' ? (
+                <Gap set={data.set} onEdit={(set) => editSet({ ...set, intoOldSet })} />
+              ) : null
+            }
             onBack={() => walkTo(step - 1)}
             onLeave={() => setMode('list')}
           />
         ) : (
           <>
-            <SetBar set={data.set} tool={tool} onTool={setTool} by={by} onBy={setBy} onEdit={editSet} />
+            <SetBar
+              set={data.set}
+              tool={tool}
+              onTool={setTool}
+              by={by}
+              onBy={setBy}
+              onEdit={(set) => editSet({ ...set, intoOldSet })}
+            />
             <Flex gap="2" wrap="wrap" my="2" align="center">
-              <Mode
-                onClick={() => {
-                  setMode('walk');
-                  walkTo(0);
-                }}
-              >
-                Walk me through
-              </Mode>
+              <Mode onClick={() => setMode('ready')}>Walk me through</Mode>
               <Mode onClick={() => setMode(mode === 'string' ? 'list' : 'string')}>String and ruler</Mode>
               <Way to={`/dogs/${dogId}/measure/photos`}>From a photo</Way>
               <Way to={`/dogs/${dogId}/measure/history`}>
@@ -129,7 +169,7 @@ export function BenchPage() {
             {mode === 'string' && (
               <StringSheet
                 lines={[...lines.asked, ...lines.others]}
-                onAdd={(reading) => add.mutateAsync({ ...reading, takenBy: by })}
+                onAdd={(reading) => add.mutateAsync({ ...reading, takenBy: by, intoOldSet })}
                 onClose={() => setMode('list')}
               />
             )}
@@ -143,7 +183,7 @@ export function BenchPage() {
               </Box>
               <ul>{rows(lines.others)}</ul>
             </Box>
-            <LiveFindings {...live} onRetake={goTo} />
+            <LiveFindings {...live} onRetake={goTo} onHeld={(how) => void held(how)} />
             <MissingPanel bench={data} dogId={dogId} />
             <LiveHeadShape {...live} />
           </>
@@ -152,6 +192,8 @@ export function BenchPage() {
     </Grid>
   );
 }
+
+const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
 
 /** Puts the focus into the field of a measure, or of one of its sides. */
 function goTo(key: string) {

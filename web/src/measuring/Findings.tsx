@@ -6,9 +6,11 @@ import { Why } from '../shared/Why';
 export function Findings({
   findings,
   onRetake,
+  onHeld,
 }: {
   findings: Schemas['Finding'][];
   onRetake: (measure: Schemas['Measure']) => void;
+  onHeld: (how: Schemas['JawHeld']) => void;
 }) {
   if (findings.length === 0) return null;
   return (
@@ -38,6 +40,7 @@ export function Findings({
                 <Text fontWeight="700">{f.retake}</Text>
                 <Why basis={f.basis} about={f.message} />
               </Flex>
+              <HowHeld finding={f} onHeld={onHeld} />
             </Box>
             {f.measures[0] && (
               <Button
@@ -54,5 +57,26 @@ export function Findings({
         ))}
       </ul>
     </Box>
+  );
+}
+
+/** Two taps for what the numbers cannot tell: how the jaw to nose was held. */
+export function HowHeld({
+  finding,
+  onHeld,
+}: {
+  finding: Schemas['Finding'];
+  onHeld: (how: Schemas['JawHeld']) => void;
+}) {
+  if (finding.code !== 'jaw-held' && finding.code !== 'jaw-point-to-point') return null;
+  return (
+    <Flex gap="2" mt="1" role="group" aria-label="How was it held?">
+      <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => onHeld('level')}>
+        Level
+      </Button>
+      <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => onHeld('pointToPoint')}>
+        Point to point
+      </Button>
+    </Flex>
   );
 }

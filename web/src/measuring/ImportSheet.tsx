@@ -2,7 +2,9 @@ import { Box, Button, Checkbox, Flex, Input, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
 import { notify } from '../shared/notices';
-import { lengthText, useUnit } from '../shared/units';
+import { bytesOf } from '../shared/bytes';
+import { Choice } from '../shared/Choice';
+import { lengthText, useUnit, type Unit } from '../shared/units';
 import { toolWords } from '../shared/words';
 import { useTakeBench } from './useBench';
 
@@ -10,7 +12,8 @@ import { useTakeBench } from './useBench';
 export function ImportSheet({ dogId }: { dogId: string }) {
   const { unit } = useUnit();
   const take = useTakeBench(dogId, unit);
-  const [file, setFile] = useState<{ name: string; text: string } | null>(null);
+  const [file, setFile] = useState<{ name: string; bytes: string } | null>(null);
+  const [bare, setBare] = useState(unit);
   const [sheet, setSheet] = useState<Schemas['SheetDto'] | null>(null);
   const [newSet, setNewSet] = useState(true);
   const [problem, setProblem] = useState<string | null>(null);
@@ -24,17 +27,27 @@ export function ImportSheet({ dogId }: { dogId: string }) {
       setProblem(error instanceof Refused ? (Object.values(error.fields)[0] ?? error.message) : words(error));
     }
   };
-  const preview = (chosen: File) =>
+  const read = (bytes: string, as: Unit) =>
     attempt(async () => {
-      const text = await chosen.text();
-      setFile({ name: chosen.name, text });
       setSheet(null);
-      setSheet(await ask(api.POST('/api/dogs/{id}/readings/import/preview', { params, body: { text, unit } })));
+      setSheet(
+        await ask(api.POST('/api/dogs/{id}/readings/import/preview', { params, body: { file: bytes, unit: as } })),
+      );
     });
+  const preview = async (chosen: File) => {
+    const bytes = await bytesOf(chosen);
+    setFile({ name: chosen.name, bytes });
+    await read(bytes, bare);
+  };
   const takeOver = () =>
     attempt(async () => {
       await take(
-        ask(api.POST('/api/dogs/{id}/readings/import', { params, body: { text: file?.text ?? '', unit, newSet } })),
+        ask(
+          api.POST('/api/dogs/{id}/readings/import', {
+            params,
+            body: { file: file?.bytes ?? null, unit: bare, newSet },
+          }),
+        ),
       );
       notify(`${sheet?.good.length ?? 0} readings are taken over.`);
       setSheet(null);
@@ -61,8 +74,8 @@ export function ImportSheet({ dogId }: { dogId: string }) {
         />
       </Flex>
       <Text fontSize="sm" color="fg.muted">
-        Columns measure and value are needed; side, unit, tool, taken_by, taken_at, set_started and set_aside may be
-        there.
+        Columns measure and value are needed; side, unit, tool, taken_by, taken_at, set_started, set_aside,
+        uncertainty_mm and held may be there.
       </Text>
       {problem && (
         <Text role="alert" color="stop" fontWeight="700">
@@ -75,6 +88,24 @@ export function ImportSheet({ dogId }: { dogId: string }) {
             {file.name}: {sheet.good.length} {sheet.good.length === 1 ? 'row' : 'rows'} can be taken over,{' '}
             {sheet.bad.length} cannot.
           </Text>
+          <Flex as="label" gap="2" align="center" my="1">
+            <Text fontSize="sm">Numbers without a unit are</Text>
+            <Choice
+              size="xs"
+              width="6rem"
+              label="Unit of bare numbers"
+              value={bare}
+              options={[
+                ['mm', 'mm'],
+                ['cm', 'cm'],
+                ['in', 'inches'],
+              ]}
+              onChange={(as) => {
+                setBare(as);
+                void read(file.bytes, as);
+              }}
+            />
+          </Flex>
           {sheet.bad.length > 0 && (
             <ul>
               {sheet.bad.map((row) => (

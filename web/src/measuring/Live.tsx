@@ -69,8 +69,12 @@ export function LiveHead({
   );
 }
 
-export function LiveFindings({ onRetake, ...props }: Props & { onRetake: (measure: Schemas['Measure']) => void }) {
-  return <Findings findings={useLive(props).live.findings} onRetake={onRetake} />;
+export function LiveFindings({
+  onRetake,
+  onHeld,
+  ...props
+}: Props & { onRetake: (measure: Schemas['Measure']) => void; onHeld: (how: Schemas['JawHeld']) => void }) {
+  return <Findings findings={useLive(props).live.findings} onRetake={onRetake} onHeld={onHeld} />;
 }
 
 export function LiveHeadShape(props: Props) {

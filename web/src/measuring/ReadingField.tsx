@@ -16,7 +16,16 @@ export interface Field {
 }
 
 /** Where a length is typed as it is read. Enter keeps it and goes on; what is refused stays with its message. */
-export function ReadingField({ dogId, line, drafts, tool, onAdd, onNext, large = false }: Field & { large?: boolean }) {
+export function ReadingField({
+  dogId,
+  line,
+  drafts,
+  tool,
+  onAdd,
+  onNext,
+  large = false,
+  onKept,
+}: Field & { large?: boolean; onKept?: () => void }) {
   const { unit } = useUnit();
   const draft = useDraft(drafts, line.key);
   const { text, fromTape } = draft;
@@ -39,7 +48,7 @@ export function ReadingField({ dogId, line, drafts, tool, onAdd, onNext, large =
       await onAdd(line, draft);
       drafts.type(line, '');
       setProblem(null);
-      if (large) onNext(line);
+      if (large) onKept?.();
     } catch (error) {
       setProblem(
         error instanceof Refused

@@ -49,8 +49,12 @@ export function ReadingLine({ readings, measured, change, doubtful, onRemove, on
           {measured ? lengthText(measured.meanMm, unit) : '–'}
         </Text>
         {measured && (
-          <Text fontSize="xs" color="fg.muted" title="Standard uncertainty of the mean">
-            ± {doubtText(measured.standardUncertaintyMm, unit)}
+          <Text
+            fontSize="xs"
+            color="fg.muted"
+            title="Twice the standard uncertainty of the mean: nineteen times in twenty the length lies within it"
+          >
+            ± {doubtText(2 * measured.standardUncertaintyMm, unit)}, 19 in 20
             {measured.count > 1 && `, ${measured.count} within ${lengthText(measured.spreadMm, unit)}`}
           </Text>
         )}

@@ -43,12 +43,7 @@ export function SetBar({
         value={set.bodyMassKg?.toString() ?? ''}
         onKeep={(bodyMassKg) => onEdit({ ...entry, bodyMassKg })}
       />
-      <Amount
-        label="Eye gap, mm"
-        value={set.fitLineGapMm?.toString() ?? ''}
-        placeholder={Math.round(set.usualGapMm).toString()}
-        onKeep={(fitLineGapMm) => onEdit({ ...entry, fitLineGapMm })}
-      />
+      <Gap set={set} onEdit={onEdit} />
       <Small label="Taken by">
         <Input
           size="xs"
@@ -60,5 +55,25 @@ export function SetBar({
         />
       </Small>
     </Flex>
+  );
+}
+
+/** The gap left between the eyes and the fit line, where it was written down. */
+export function Gap({
+  set,
+  onEdit,
+}: {
+  set: MeasuringSet;
+  onEdit: (set: Schemas['MeasuringSetEntry']) => Promise<void>;
+}) {
+  return (
+    <Amount
+      label="Eye gap, mm"
+      value={set.fitLineGapMm?.toString() ?? ''}
+      placeholder={Math.round(set.usualGapMm).toString()}
+      onKeep={(fitLineGapMm) =>
+        onEdit({ school: set.school, bodyMassKg: set.bodyMassKg, coat: set.coat, fitLineGapMm })
+      }
+    />
   );
 }

@@ -14,7 +14,7 @@ export function TapePanel({ tape, line }: { tape: ReturnType<typeof useTape>; li
           <b>Digital tape</b> (simulated) {stateWords[tape.state]}
           {tape.battery !== null && `, battery ${tape.battery} %`}
         </Text>
-        {at && (
+        {at && tape.mine && (
           <Flex gap="1">
             <Button
               size="xs"
@@ -50,6 +50,16 @@ export function TapePanel({ tape, line }: { tape: ReturnType<typeof useTape>; li
           </Flex>
         )}
       </Flex>
+      {!tape.mine && (
+        <Flex align="center" gap="3" wrap="wrap" role="note">
+          <Text>
+            <b>{tape.heldFor ? `Its readings go to ${tape.heldFor}.` : 'Its readings go to no bench yet.'}</b>
+          </Text>
+          <Button size="xs" variant="outline" borderColor="border.strong" onClick={() => void tape.claim()}>
+            Take it over
+          </Button>
+        </Flex>
+      )}
       {tape.trouble && (
         <Text color="stop" fontWeight="700" role="alert">
           △ {tape.trouble}

@@ -1,17 +1,96 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Link, Text } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Link as RouterLink } from 'react-router';
+import type { Schemas } from '../shared/api';
+import { Choice } from '../shared/Choice';
+import { entries, toolWords } from '../shared/words';
+import { HowHeld } from './Findings';
 import { ReadingField, type Field } from './ReadingField';
 import { nameOf } from './lines';
+import type { Reading, Tool } from './useBench';
 
-/** One measure at a time, large, for someone who has never measured: where, how, and the usual mistake. */
+/** Before the first measure: the order of the work, for someone who has never measured. */
+export function BeforeMeasuring({
+  dogId,
+  tool,
+  onTool,
+  onBegin,
+  onLeave,
+}: {
+  dogId: string;
+  tool: Tool;
+  onTool: (tool: Tool) => void;
+  onBegin: () => void;
+  onLeave: () => void;
+}) {
+  return (
+    <Box as="section" aria-label="Before you measure">
+      <Flex align="center">
+        <Heading as="h2" size="2xl">
+          Before you measure
+        </Heading>
+        <Button ms="auto" size="sm" variant="outline" borderColor="border.strong" onClick={onLeave}>
+          Back to the list
+        </Button>
+      </Flex>
+      <Box as="ol" ps="5" mt="3" fontSize="lg" css={{ listStyle: 'decimal', '& li': { marginBottom: '0.75rem' } }}>
+        <li>
+          <b>Calm first.</b> Let it settle where it is at ease, after its run. A bad day is a day off.
+        </li>
+        <li>
+          <b>A tool it accepts.</b> Let it sniff the tool, lay it along the shoulder, then nearer the head, with a treat
+          each time.
+          <Box w="13rem" mt="1">
+            <Choice size="sm" label="Tool" value={tool} options={entries(toolWords)} onChange={onTool} />
+          </Box>
+        </li>
+        <li>
+          <b>It will not be touched?</b> Do not hold it. Take a string or a lead it knows, or{' '}
+          <Link asChild color="fg" textDecoration="underline">
+            <RouterLink to={`/dogs/${dogId}/measure/photos`}>measure from a photo</RouterLink>
+          </Link>
+          .
+        </li>
+        <li>
+          <b>Each measure twice,</b> the tape laid anew. A third is asked for where two disagree.
+        </li>
+        <li>
+          <b>Never a muzzle pushed on to try it:</b> it is chosen from the measures.
+        </li>
+      </Box>
+      <Button size="lg" colorPalette="marigold" mt="2" onClick={onBegin}>
+        It is calm: begin
+      </Button>
+    </Box>
+  );
+}
+
+/** One measure at a time, large, for someone who has never measured: where, how, the usual mistake, and what does not add up yet. */
 export function WalkThrough({
   at,
   of,
   shown,
+  readings,
+  findings,
+  gap,
+  onHeld,
   onBack,
   onLeave,
   ...field
-}: Field & { at: number; of: number; shown: string | null; onBack: () => void; onLeave: () => void }) {
+}: Field & {
+  at: number;
+  of: number;
+  shown: string | null;
+  readings: Reading[];
+  /** What concerns this measure. */
+  findings: Schemas['Finding'][];
+  gap: ReactNode;
+  onHeld: (how: Schemas['JawHeld']) => void;
+  onBack: () => void;
+  onLeave: () => void;
+}) {
   const { guide } = field.line;
+  const once = readings.length === 1;
   return (
     <Box as="section" aria-label="Walk-through">
       <Flex align="center" gap="3">
@@ -45,26 +124,54 @@ export function WalkThrough({
         </Text>
       </Box>
       <Flex mt="5" gap="4" align="start" wrap="wrap">
-        <ReadingField key={field.line.key} {...field} large />
+        <ReadingField
+          key={field.line.key}
+          {...field}
+          large
+          onKept={() => readings.length > 0 && field.onNext(field.line)}
+        />
         <Box>
           <Text fontSize="4xl" fontWeight="700" lineHeight="1">
             {shown ?? '–'}
           </Text>
           <Text fontSize="sm" color="fg.muted">
-            read so far
+            {readings.length === 0 ? 'read so far' : readings.map((r) => r.asTaken).join(' · ')}
           </Text>
         </Box>
+        {gap}
       </Flex>
+      {once && (
+        <Text fontSize="lg" fontWeight="700" role="status">
+          Once more: lay the tape anew and read it a second time.
+        </Text>
+      )}
+      {findings.map((f) => (
+        <Box
+          key={f.code}
+          borderLeftWidth="4px"
+          borderColor={f.severity === 'check' ? 'stop' : 'border.strong'}
+          ps="3"
+          mt="3"
+        >
+          <Text>
+            <b>{f.severity === 'check' ? '△ Check: ' : '○ Note: '}</b>
+            {f.message} <b>{f.retake}</b>
+          </Text>
+          <HowHeld finding={f} onHeld={onHeld} />
+        </Box>
+      ))}
       <Flex gap="3" mt="4">
         <Button variant="outline" borderColor="border.strong" disabled={at === 0} onClick={onBack}>
           Back
         </Button>
-        <Button colorPalette="marigold" onClick={() => field.onNext(field.line)}>
+        <Button
+          colorPalette={once ? 'gray' : 'marigold'}
+          variant={once ? 'outline' : 'solid'}
+          borderColor="border.strong"
+          onClick={() => field.onNext(field.line)}
+        >
           {at + 1 === of ? 'Done' : 'Next'}
         </Button>
-        <Text fontSize="sm" color="fg.muted" alignSelf="center">
-          Take each two or three times: the same measure may be read again.
-        </Text>
       </Flex>
     </Box>
   );

@@ -52,7 +52,15 @@ export function useBench(dogId: string, unit: Unit) {
       .catch(complained);
   const judge = (reading: Reading, judgement: Schemas['ReadingJudgement']) =>
     take(ask(api.POST('/api/dogs/{id}/readings/{readingId}/judge', { ...one(reading.id), body: judgement })));
-  return { bench, add, remove, judge, editSet };
+  const held = (how: Schemas['JawHeld']) =>
+    take(ask(api.POST('/api/dogs/{id}/jaw-held', { params: path, body: { held: how } }))).catch(complained);
+  const begin = () =>
+    take(
+      ask(api.POST('/api/dogs/{id}/measuring-sets', { params: { path: { id: dogId } } })).then(() =>
+        ask(api.GET('/api/dogs/{id}/bench', { params: path })),
+      ),
+    ).catch(complained);
+  return { bench, add, remove, judge, editSet, held, begin };
 }
 
 /** The bench as it would be with what is typed on a line; the last answer stays until the next one is there. */

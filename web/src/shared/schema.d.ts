@@ -265,6 +265,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{id}/jaw-held": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say how the jaw to nose readings in hand were held: level or point to point. */
+        post: operations["jawHeld"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{id}/readings": {
         parameters: {
             query?: never;
@@ -585,6 +602,23 @@ export interface paths {
         get: operations["tapeNews"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/tape/claim": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let the tape's readings come to a bench that listens, instead of to the one that has them now. */
+        post: operations["claimTape"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1347,6 +1381,11 @@ export interface components {
             neckStrapMinMm?: null | number;
             /** Format: double */
             neckStrapMaxMm?: null | number;
+            /**
+             * Format: double
+             * @description Distance of the neck strap's holes, 3 to 60; left out for one that slides.
+             */
+            holePitchMm?: null | number;
         };
         /** @description The measuring bench of one dog. */
         BenchDto: {
@@ -1417,6 +1456,8 @@ export interface components {
             /** Format: int32 */
             minutes: number;
             warm: boolean;
+            clinicOnly: boolean;
+            clinicHands: boolean;
             /** Format: double */
             mostMassG: null | number;
             lines: components["schemas"]["BriefLine"][];
@@ -1440,6 +1481,11 @@ export interface components {
             demand: components["schemas"]["Demand"];
             /** @description The fitter's note where it was overruled; it then binds no more. */
             overruled: null | string;
+            /**
+             * @description It keeps the dog from harm and cannot be overruled.
+             * @default false
+             */
+            hard: boolean;
         };
         /** @description What may cause a symptom. */
         Cause: {
@@ -1489,12 +1535,12 @@ export interface components {
          * @description What a column of a size chart may hold.
          * @enum {string}
          */
-        ChartField: "label" | "length" | "depthFront" | "depthRear" | "widthRear" | "widthFront" | "openingGirth" | "girthMin" | "girthMax" | "girthRange" | "neckStrapMin" | "neckStrapMax" | "neckStrapRange" | "mass" | "price";
+        ChartField: "label" | "model" | "length" | "depthFront" | "depthRear" | "widthRear" | "widthFront" | "openingGirth" | "girthMin" | "girthMax" | "girthRange" | "neckStrapMin" | "neckStrapMax" | "neckStrapRange" | "mass" | "price";
         /** @description One row of a chart, understood or not. */
         ChartRow: {
             /**
              * Format: int32
-             * @description Its line in the file, the heading being 1.
+             * @description Its line in the file, from 1.
              */
             row: number;
             /** @description Its text. */
@@ -1530,6 +1576,12 @@ export interface components {
             minutes?: null | number;
             warm?: null | boolean;
             note?: null | string;
+            clinicHands?: null | boolean;
+        };
+        /** @description A bench that wants the tape's readings. */
+        ClaimEntry: {
+            /** Format: uuid */
+            bench?: null | string;
         };
         /** @description Two rules that pull apart, and what to do about it. */
         Clash: {
@@ -1597,7 +1649,7 @@ export interface components {
          * @description What a muzzle is checked for.
          * @enum {string}
          */
-        CriterionName: "seat" | "shove" | "chinRoom" | "gape" | "girth" | "width" | "neckStrap" | "slipOff" | "use" | "containment" | "front" | "closure" | "feeding" | "heat" | "weight" | "visibility";
+        CriterionName: "seat" | "shove" | "chinRoom" | "gape" | "girth" | "width" | "neckStrap" | "slipOff" | "large" | "use" | "containment" | "front" | "closure" | "feeding" | "heat" | "weight" | "visibility";
         /** @enum {string} */
         DecisionKind: "endNow" | "back" | "same" | "raise" | "passed";
         /**
@@ -1677,6 +1729,8 @@ export interface components {
             archived: boolean;
             /** Format: int32 */
             version: number;
+            health: components["schemas"]["HealthNote"][];
+            traitsSeen: components["schemas"]["BreedTrait"][];
         };
         /** @description A dog as entered. Every field may be missing; the validator says which must not. */
         DogEntry: {
@@ -1702,6 +1756,8 @@ export interface components {
              * @description The version that was edited; a newer one on record is a conflict. Not needed for a new dog.
              */
             version?: null | number;
+            health?: null | components["schemas"]["HealthNote"][];
+            traitsSeen?: null | components["schemas"]["BreedTrait"][];
         };
         /**
          * @description How a number behind the snout model may be off.
@@ -1855,12 +1911,17 @@ export interface components {
             /** Format: int32 */
             inVan: number;
             remedies: components["schemas"]["RemedyDto"][];
+            otherStrap: null | components["schemas"]["StrapDto"];
+            /** @description What it is to train in, where two muzzles are advised and it serves; null otherwise. */
+            training: null | string;
+            /** @description The answer in one line. */
+            headline: components["schemas"]["Headline"];
         };
         /**
          * @description Where a muzzle stands in the list.
          * @enum {string}
          */
-        FitGroup: "fits" | "near" | "out";
+        FitGroup: "fits" | "watched" | "unsure" | "near" | "out";
         /** @description One size of one model in the ranked list. */
         FitRowDto: {
             sizeId: string;
@@ -1896,6 +1957,8 @@ export interface components {
             notChecked: components["schemas"]["CriterionName"][];
             /** @description What would save a near miss, the cheapest first. */
             remedies: components["schemas"]["RemedyDto"][];
+            /** @description The answer in one line. */
+            headline: components["schemas"]["Headline"];
         };
         /**
          * @description How well a muzzle serves beyond fitting, each 0 to 1, for the order of muzzles that fit equally surely. Basis: House; each is the
@@ -1904,7 +1967,7 @@ export interface components {
         FitScore: {
             /**
              * Format: double
-             * @description Room to open the mouth up to a yawn; softness; lightness against the most it may weigh; a centred seat.
+             * @description Room to open the mouth up to a yawn; softness; lightness against the most it may weigh; a centred seat; not hanging.
              */
             comfort?: number;
             /**
@@ -1955,7 +2018,7 @@ export interface components {
              */
             filteredOut: number;
             /** @description Light baskets to train in, where two muzzles are advised. */
-            training: components["schemas"]["FitRowDto"][];
+            training: components["schemas"]["TrainingRowDto"][];
             missing: components["schemas"]["MissingMeasure"][];
             settings: components["schemas"]["FitSettingsDto"];
         };
@@ -2040,6 +2103,20 @@ export interface components {
             /** @description Whether two ways point to different shapes. */
             disagree?: boolean;
         };
+        /** @description The answer about one muzzle in one line. What stands in it is read without what stands below it. */
+        Headline: {
+            /** @description How sure, such as "96 %"; null where it is out or was not drawn. Never 100 %. */
+            chance: null | string;
+            /** @description The verdict in words, with what it does not cover. */
+            says: string;
+            /** @description What could not be checked, short; null when everything was. */
+            unchecked: null | string;
+        };
+        /**
+         * @description Something about its health that decides what may lie on its face.
+         * @enum {string}
+         */
+        HealthNote: "airwayTrouble" | "proneToVomiting" | "sedatedAtClinic";
         /** @description A dog's measuring sets, the newest first. */
         HistoryDto: {
             sets: components["schemas"]["MeasuringSetRecordDto"][];
@@ -2062,6 +2139,14 @@ export interface components {
             /** @description The model whose sizes it replaces; null for a new one. */
             modelId?: null | string;
             model?: null | components["schemas"]["MuzzleEntry"];
+            /** @description Of a file with several models, the one to be taken in. */
+            of?: null | string;
+        };
+        /** @enum {string} */
+        JawHeld: "level" | "pointToPoint";
+        /** @description How the jaw to nose was held; left out takes it back. */
+        JawHeldEntry: {
+            held?: null | components["schemas"]["JawHeld"];
         };
         /** @description A muzzle kept earlier, drawn as it was. */
         KeptChoiceDto: {
@@ -2284,6 +2369,8 @@ export interface components {
             usualGapMm: number;
             /** Format: int32 */
             setsBefore: number;
+            /** @description It is of an earlier day: what is read now begins a new one unless told otherwise. */
+            isOver: boolean;
         };
         /** @description What belongs to a whole measuring set. */
         MeasuringSetEntry: {
@@ -2299,6 +2386,8 @@ export interface components {
              * @description The gap left between eye line and fit line, 2 to 60; the usual one when left out.
              */
             fitLineGapMm?: null | number;
+            /** @description Change the set in hand although it is of an earlier day; else another mass or coat begins a new one. */
+            intoOldSet?: null | boolean;
         };
         /** @description A measuring set of the record. */
         MeasuringSetRecordDto: {
@@ -2545,6 +2634,8 @@ export interface components {
         OpenChartEntry: {
             text?: null | string;
             type?: null | components["schemas"]["MuzzleType"];
+            /** Format: byte */
+            file?: null | string;
         };
         /** @description A file opened: its headings, its first rows, and what its columns seem to mean. */
         OpenedChart: {
@@ -2554,6 +2645,10 @@ export interface components {
             sample: string[][];
             /** @description What the columns seem to mean; columns that mean nothing to us are left out. */
             guess: components["schemas"]["ChartColumn"][];
+            /** @description The models the file holds, where a column names them; empty otherwise. */
+            models: string[];
+            /** @description The file as it was read. */
+            text: string;
         };
         /** @description One inner dimension of a custom muzzle, mm. */
         OrderDimensionDto: {
@@ -2618,6 +2713,7 @@ export interface components {
             /** Format: double */
             slantDeg: null | number;
             refusal: null | components["schemas"]["PhotoRefusal"];
+            advice: string[];
         };
         /** @description A measure from a picture, with what its doubt consists of. */
         PhotoMeasureDto: {
@@ -2719,6 +2815,8 @@ export interface components {
             text?: null | string;
             type?: null | components["schemas"]["MuzzleType"];
             columns?: null | components["schemas"]["ChartColumn"][];
+            /** @description Of a file with several models, the one to be read. */
+            of?: null | string;
         };
         /** @description A reading on record. */
         ReadingDto: {
@@ -2740,6 +2838,7 @@ export interface components {
             kept: boolean;
             /** @description It is the odd one out, proposed to be set aside. */
             standsApart: boolean;
+            held: null | components["schemas"]["JawHeld"];
         };
         /** @description A reading for a dog: a text, or the two marks of a string laid on a ruler. */
         ReadingEntry: {
@@ -2758,6 +2857,9 @@ export interface components {
             from?: null | string;
             /** @description Where its second mark lies; then text is not needed and the tool is the string. */
             to?: null | string;
+            held?: null | components["schemas"]["JawHeld"];
+            /** @description Add it to the set in hand although that is of an earlier day; else a new one is begun. */
+            intoOldSet?: null | boolean;
         };
         /** @description What the fitter decides about a reading that stands apart: set aside with a reason, or kept, or neither. */
         ReadingJudgement: {
@@ -2903,11 +3005,16 @@ export interface components {
         };
         /** @description A CSV file to be read. */
         SheetEntry: {
-            /** @description The file's text. */
+            /** @description The file's text; or its bytes below. */
             text?: null | string;
             unit?: null | components["schemas"]["ReadingUnit"];
             /** @description Whether the readings become a set of their own. */
             newSet?: null | boolean;
+            /**
+             * Format: byte
+             * @description The file's bytes in base64: UTF-8, UTF-16 or Windows-1252.
+             */
+            file?: null | string;
         };
         /**
          * @description The side of the dog, seen from the dog.
@@ -3051,6 +3158,11 @@ export interface components {
             holes: null | number;
             /** Format: double */
             fromTightestMm: null | number;
+            /**
+             * Format: double
+             * @description How many fingers go under it, to a tenth; null when the neck was not read.
+             */
+            fingers: null | number;
         };
         /** @description The loop the strap must make. */
         StrapLoop: {
@@ -3076,6 +3188,7 @@ export interface components {
         TakeEntry: {
             lines?: null | components["schemas"]["MeasureLine"][];
             takenBy?: null | string;
+            intoOldSet?: null | boolean;
         };
         /** @enum {string} */
         TapeAct: "press" | "garble" | "slip" | "breakOff";
@@ -3102,6 +3215,13 @@ export interface components {
             millimetres?: null | number;
             /** @description A reading that did not come through, in words. */
             trouble?: null | string;
+            /**
+             * @description Its readings come to this bench.
+             * @default false
+             */
+            mine: boolean;
+            /** @description The dog on whose bench they land instead; null when they land on none. */
+            heldFor?: null | string;
         };
         /**
          * @description Whether the tape can be reached.
@@ -3118,6 +3238,24 @@ export interface components {
          * @enum {string}
          */
         Tool: "softTape" | "string" | "caliper" | "photo" | "digitalTape";
+        /** @description A light basket to train in, judged for that alone. */
+        TrainingRowDto: {
+            sizeId: string;
+            model: string;
+            sizeLabel: string;
+            material: components["schemas"]["Material"];
+            /** Format: int32 */
+            sizesUp: number;
+            says: string;
+            /** Format: int32 */
+            massG: null | number;
+            /** Format: double */
+            price: null | number;
+            /** Format: int32 */
+            leadDays: null | number;
+            /** Format: int32 */
+            inVan: number;
+        };
         /** @description How the muzzle in use did on the dog when it was last tried. */
         TriedDto: {
             /** Format: date-time */
@@ -3312,6 +3450,7 @@ export interface components {
             overruled?: null | {
                 [key: string]: string;
             };
+            clinicHands?: null | boolean;
         };
         /** @description What the rules need to know of a dog. */
         WhatIfDog: {
@@ -3330,6 +3469,9 @@ export interface components {
             biteTier?: null | components["schemas"]["BiteTier"];
             /** @description Its purposes, where they are not given beside the dog. */
             purposes?: null | components["schemas"]["Purpose"][];
+            health?: null | components["schemas"]["HealthNote"][];
+            /** @description Traits seen on it, whatever its breed. */
+            traits?: null | components["schemas"]["BreedTrait"][];
         };
         /** @description A basket to be judged on a snout. */
         WhatIfFit: {
@@ -3395,6 +3537,8 @@ export interface components {
             millimetresPerPixel: number;
             /** Format: double */
             slantDeg: number;
+            /** @description What would give more; empty when nothing would. */
+            advice: string[];
         };
         /** @description A marked picture to be worked out. */
         WhatIfPhotoQuestion: {
@@ -3413,6 +3557,22 @@ export interface components {
              * @description How far a click lies off, one standard deviation, 0.1 to 50; the House value when left out.
              */
             clickPixels?: null | number;
+            headShape?: null | components["schemas"]["HeadShape"];
+            /**
+             * Format: double
+             * @description The inner eye spacing, 5 to 150, where it was measured.
+             */
+            innerEyeSpacingMm?: null | number;
+            /**
+             * Format: double
+             * @description The picture's width in pixels; with its height it tells where the camera looked.
+             */
+            pictureWidth?: null | number;
+            /**
+             * Format: double
+             * @description Its height in pixels.
+             */
+            pictureHeight?: null | number;
         };
         /** @description A length as somebody wrote it. */
         WhatIfReading: {
@@ -3420,7 +3580,7 @@ export interface components {
             text?: null | string;
             unit?: null | components["schemas"]["ReadingUnit"];
         };
-        /** @description The reference: kind card, a4, a5 or ruler; corners as [x, y], four or a ruler's two, those of a card in order around it from one end of a long side; a ruler's length between its marks. */
+        /** @description The reference: kind card, a4, a5 or ruler; corners as [x, y], four or a ruler's two, those of a card or sheet in order around it from one end of a long side; a ruler's length between its marks. */
         WhatIfReference: {
             kind?: null | string;
             corners?: null | number[][];
@@ -4381,6 +4541,52 @@ export interface operations {
             };
         };
     };
+    jawHeld: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JawHeldEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     addReading: {
         parameters: {
             query?: never;
@@ -5284,7 +5490,12 @@ export interface operations {
     };
     tapeNews: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the bench that listens, an id it keeps */
+                bench?: string;
+                /** @description the dog on it */
+                dog?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5311,6 +5522,55 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    claimTape: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClaimEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5510,6 +5770,8 @@ export interface operations {
                 minutes?: number;
                 /** @description whether it is worn in warmth or at exercise */
                 warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
                 inVan?: boolean;
                 mostPrice?: number;
                 by?: string;
@@ -5566,6 +5828,8 @@ export interface operations {
                 minutes?: number;
                 /** @description whether it is worn in warmth or at exercise */
                 warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
             };
             header?: never;
             path: {
@@ -5620,6 +5884,8 @@ export interface operations {
                 minutes?: number;
                 /** @description whether it is worn in warmth or at exercise */
                 warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
                 with?: string;
             };
             header?: never;
@@ -5761,6 +6027,8 @@ export interface operations {
                 minutes?: number;
                 /** @description whether it is worn in warmth or at exercise */
                 warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
             };
             header?: never;
             path: {
@@ -6513,6 +6781,8 @@ export interface operations {
                 minutes?: number;
                 /** @description whether it is worn in warmth or at exercise */
                 warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
                 size?: string;
             };
             header?: never;
@@ -6567,6 +6837,8 @@ export interface operations {
                 minutes?: number;
                 /** @description whether it is worn in warmth or at exercise */
                 warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
             };
             header?: never;
             path: {

@@ -27,6 +27,19 @@ export const sensitivityWords: Record<Schemas['Sensitivity'], string> = {
   paws: 'Paws at its face',
 };
 
+export const healthWords: Record<Schemas['HealthNote'], string> = {
+  airwayTrouble: 'Airway trouble',
+  proneToVomiting: 'Prone to vomiting',
+  sedatedAtClinic: 'Sedated at the clinic',
+};
+
+/** What can be seen on a dog whatever its breed. */
+export const seenTraits: [Schemas['BreedTrait'], string][] = [
+  ['noBridge', 'No bridge to rest on'],
+  ['heavyJowls', 'Heavy jowls'],
+  ['narrowHead', 'Head narrower than the neck'],
+];
+
 export const biteWords: Record<Schemas['BiteTier'], string> = {
   none: 'None known',
   threatens: '1 Threatens, no contact',
@@ -118,6 +131,7 @@ export const criterionWords: Record<Schemas['CriterionName'], string> = {
   width: 'Width',
   neckStrap: 'Neck strap',
   slipOff: 'Slip-off',
+  large: 'Too large',
   use: 'Use',
   containment: 'Containment',
   front: 'Front',
@@ -137,6 +151,8 @@ export const demandWords: Record<Schemas['Demand'], string> = {
 
 export const groupWords: Record<Schemas['FitGroup'], string> = {
   fits: 'Fits',
+  watched: 'For watched minutes',
+  unsure: 'More likely not',
   near: 'Near misses',
   out: 'Out',
 };
@@ -196,6 +212,7 @@ export const visibilityWords: Record<Schemas['VisibilitySchool'], string> = {
 
 export const chartFieldWords: Record<Schemas['ChartField'], string> = {
   label: 'Size label',
+  model: 'Model',
   length: 'Inner length',
   depthFront: 'Depth in front',
   depthRear: 'Depth at the rear',

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Labelled } from '../../dogs/fields';
 import { api, ask, fieldsOf, type Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
+import { bytesOf } from '../../shared/bytes';
 import { notify } from '../../shared/notices';
 import { lengthText, useUnit } from '../../shared/units';
 import { chartFieldWords, closureWords, entries, materialWords, typeWords } from '../../shared/words';
@@ -14,6 +15,7 @@ const lengthUnits: [Schemas['ChartUnit'], string][] = [
   ['mm', 'mm'],
   ['cm', 'cm'],
   ['in', 'inches'],
+  ['none', 'unit?'],
 ];
 const massUnits: [Schemas['ChartUnit'], string][] = [
   ['g', 'g'],
@@ -38,6 +40,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
   });
   const [opened, setOpened] = useState<Schemas['OpenedChart'] | null>(null);
   const [columns, setColumns] = useState<Column[]>([]);
+  const [of, setOf] = useState<string | null>(null);
   const [rows, setRows] = useState<Schemas['ChartRow'][] | null>(null);
   const [errors, setErrors] = useState<Record<string, string>>({});
   const type = models.find((m) => m.model.id === into)?.model.type ?? model.type ?? 'basket';
@@ -50,31 +53,36 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
       setErrors(fieldsOf(error, 'text'));
     }
   };
-  const read = async (chart: string, mapping: Column[]) => {
+  const read = async (chart: string, mapping: Column[], one: string | null) => {
     setRows(null);
-    setRows(await ask(api.POST('/api/catalogue/chart/read', { body: { text: chart, type, columns: mapping } })));
+    setRows(
+      await ask(api.POST('/api/catalogue/chart/read', { body: { text: chart, type, columns: mapping, of: one } })),
+    );
   };
-  const open = (chart: string) =>
+  const open = (chart: { text: string } | { file: string }) =>
     attempt(async () => {
-      setText(chart);
       setOpened(null);
       setRows(null);
-      const found = await ask(api.POST('/api/catalogue/chart/open', { body: { text: chart, type } }));
+      const found = await ask(api.POST('/api/catalogue/chart/open', { body: { ...chart, type } }));
+      const first = found.models[0] ?? null;
+      setText(found.text);
       setOpened(found);
       setColumns(found.guess);
+      setOf(first);
+      if (first && into === '' && !model.name) setModel({ ...model, name: first });
       if (found.guess.some((c) => c.field === 'label') && found.guess.some((c) => c.field === 'length'))
-        await read(chart, found.guess);
+        await read(found.text, found.guess, first);
     });
   const remap = (column: number, change: Partial<Column> | null) => {
     const others = columns.filter((c) => c.column !== column);
     const known = columns.find((c) => c.column === column) ?? { column, field: 'length', unit: 'mm' };
     const next = change === null ? others : [...others, { ...known, ...change }];
     setColumns(next);
-    void attempt(() => read(text, next));
+    void attempt(() => read(text, next, of));
   };
   const keep = () =>
     attempt(async () => {
-      const kept = await takeIn({ text, columns, ...(into ? { modelId: into } : { model }) });
+      const kept = await takeIn({ text, columns, of, ...(into ? { modelId: into } : { model }) });
       notify(`${kept.model.name}: ${kept.model.sizes.length} sizes are taken in, version ${kept.version}.`);
       onLeave();
     });
@@ -163,7 +171,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
           borderColor="border.strong"
           onChange={(e) => {
             const file = e.target.files?.[0];
-            if (file) void file.text().then(open);
+            if (file) void bytesOf(file).then((bytes) => open({ file: bytes }));
             e.target.value = '';
           }}
         />
@@ -176,12 +184,29 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
           value={text}
           borderColor="border.strong"
           onChange={(e) => setText(e.target.value)}
-          onBlur={() => text.trim() !== '' && opened === null && void open(text)}
+          onBlur={() => text.trim() !== '' && opened === null && void open({ text })}
         />
-        <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => void open(text)}>
+        <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => void open({ text })}>
           Open it
         </Button>
       </Flex>
+      {opened && opened.models.length > 1 && (
+        <Flex as="label" gap="2" align="center" mt="3">
+          <Text>The file holds {opened.models.length} models. Read</Text>
+          <Choice
+            size="sm"
+            width="14rem"
+            label="Model in the file"
+            value={of ?? ''}
+            options={opened.models.map((m) => [m, m])}
+            onChange={(one) => {
+              setOf(one);
+              if (into === '') setModel({ ...model, name: one });
+              void attempt(() => read(text, columns, one));
+            }}
+          />
+        </Flex>
+      )}
       {opened && (
         <Box overflowX="auto" mt="3">
           <Text fontWeight="700">What the columns mean</Text>
@@ -210,7 +235,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
                               unit:
                                 field === 'mass'
                                   ? 'g'
-                                  : field === 'label' || field === 'price'
+                                  : field === 'label' || field === 'model' || field === 'price'
                                     ? 'none'
                                     : (column?.unit ?? 'mm') === 'none'
                                       ? 'mm'
@@ -219,7 +244,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
                       )
                     }
                   />
-                  {column && column.field !== 'label' && column.field !== 'price' && (
+                  {column && column.field !== 'label' && column.field !== 'model' && column.field !== 'price' && (
                     <Choice
                       size="xs"
                       label={`Unit of ${heading}`}

@@ -228,7 +228,12 @@ function Outcome({ dogId, photo, saved }: Pick<MarkingProps, 'dogId' | 'photo' |
     );
   }
   if (photo.measures.length === 0)
-    return <Text mt="4">Place the reference and two landmarks: the measures appear here.</Text>;
+    return (
+      <Box mt="4">
+        {photo.advice.length === 0 && <Text>Place the reference and two landmarks: the measures appear here.</Text>}
+        <Advice advice={photo.advice} />
+      </Box>
+    );
   const takeOver = () =>
     saved()
       .then(() =>
@@ -271,18 +276,28 @@ function Outcome({ dogId, photo, saved }: Pick<MarkingProps, 'dogId' | 'photo' |
               {lengthText(m.mm, unit)}
             </Text>
             <Text fontSize="xs" color="fg.muted" minW="4rem" textAlign="end">
-              ± {doubtText(m.standardUncertaintyMm, unit)}
+              ± {doubtText(m.expandedUncertaintyMm, unit)}
             </Text>
           </Flex>
         ))}
       </ul>
       <Text fontSize="sm" color="fg.muted" mt="1">
         {photo.slantDeg != null && `Reference turned by ${photo.slantDeg.toFixed(0)}°. `}A picture is less sure than a
-        tape; its doubt goes along.
+        tape: nineteen times in twenty the length lies within what stands behind ±.
       </Text>
+      <Advice advice={photo.advice} />
       <Button mt="2" colorPalette="marigold" onClick={() => void takeOver()}>
         Take them to the bench
       </Button>
     </Box>
   );
+}
+
+/** What would make more of the picture. */
+function Advice({ advice }: { advice: string[] }) {
+  return advice.map((a) => (
+    <Text key={a} role="note">
+      ○ {a}
+    </Text>
+  ));
 }

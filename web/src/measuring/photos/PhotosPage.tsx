@@ -38,8 +38,9 @@ export function PhotosPage() {
         </Heading>
         <List.Root ps="5" mt="2">
           <List.Item>
-            Hold a card, a sheet of paper or a ruler in the plane of the head: flat, square to the camera, right beside
-            the snout.
+            Hold a card, a sheet of paper or a ruler in front of the nose or under the chin, in line with the middle of
+            the head, flat and square to the camera. Not beside the snout: there it lies nearer than the head, which
+            then seems smaller.
           </List.Item>
           <List.Item>
             From the side: camera level with the nose, the whole head in sight, from two steps away. From above: the
