@@ -40,8 +40,9 @@ internal static class Csv
         return (end < 0 ? "" : bare[(end + 1)..], mark is "," or ";" or "\t" or "|" ? mark : null);
     }
 
-    /// <summary>The line a record begins on, from the one it ends on.</summary>
-    public static int FirstLine(int lastLine, string raw) => lastLine - raw.TrimEnd('\r', '\n').Count(c => c == '\n');
+    /// <summary>The line a record begins on, from the one it ends on; one with a quotation mark left open swallows the last line's end too.</summary>
+    public static int FirstLine(int lastLine, string raw) =>
+        lastLine - (raw.Count(c => c == '"') % 2 == 0 ? raw.TrimEnd('\r', '\n') : raw).Count(c => c == '\n');
 
     /// <summary>The cell without the apostrophe that keeps a spreadsheet from taking it for a formula.</summary>
     public static string Bare(string cell) => cell is ['\'', '=' or '@' or '+' or '-', ..] ? cell[1..] : cell;

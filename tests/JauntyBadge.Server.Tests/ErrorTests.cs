@@ -7,7 +7,7 @@ public sealed class ErrorTests(PracticeServer server) : IClassFixture<PracticeSe
     [Fact]
     public async Task A_body_over_a_megabyte_is_too_large()
     {
-        var answer = await server.PostAsync("/api/dogs", new { name = new string('x', 1_100_000) });
+        var answer = await server.PostAsync("/api/dogs", $$"""{"name": "{{new string('x', 1_100_000)}}"}""");
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, answer.Status);
         Assert.Contains("1 MB", answer.Text("detail"), StringComparison.Ordinal);
     }

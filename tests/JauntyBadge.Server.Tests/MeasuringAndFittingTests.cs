@@ -180,9 +180,9 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
     public async Task A_sleeve_can_be_kept_for_the_clinic()
     {
         var dog = await server.MeasuredDogAsync();
-        var fits = (await server.GetAsync($"{dog}/fits?uses=clinic"))["fits"]!.AsArray();
+        var fits = (await server.GetAsync($"{dog}/fits?uses=clinic&minutes=5"))["fits"]!.AsArray();
         var sleeve = fits.First(f => f!["type"]!.GetValue<string>() == "sleeve" && f["verdict"]!.GetValue<string>() != "out")!;
-        var kept = await server.PostAsync($"{dog}/choice", new { sizeId = sleeve["sizeId"]!.GetValue<string>(), uses = new[] { "clinic" } });
+        var kept = await server.PostAsync($"{dog}/choice", new { sizeId = sleeve["sizeId"]!.GetValue<string>(), uses = new[] { "clinic" }, minutes = 5 });
         Assert.Equal("sleeve", kept["kept"]!["type"]!.GetValue<string>());
         Assert.NotNull((await server.GetAsync(dog))["choice"]);
     }

@@ -214,6 +214,7 @@ public sealed class PhotoTests(PracticeServer server) : IClassFixture<PracticeSe
             var question = drawn.Marks.ToQuestion(view, Side.Left);
             question = question with
             {
+                PictureSize = (1600, 1200),
                 Reference = question.Reference with { Corners = [.. question.Reference.Corners.Select(c => Clicked(c, PhotoRules.Click.Value * PhotoRules.CornerShare.Value))] },
                 Landmarks = question.Landmarks.ToDictionary(l => l.Key, l => Clicked(l.Value, PhotoRules.Click.Value)),
             };

@@ -43,6 +43,8 @@ public sealed class PracticeServer : IDisposable
         using var request = new HttpRequestMessage(method, path);
         if (body is not null)
             request.Content = body is string raw ? new StringContent(raw, System.Text.Encoding.UTF8, "application/json") : JsonContent.Create(body);
+        // So that the server can refuse a large body before it is sent.
+        request.Headers.ExpectContinue = body is string { Length: > 500_000 };
         using var response = await Http.SendAsync(request);
         var text = await response.Content.ReadAsStringAsync();
         return new Answer(response.StatusCode, text.StartsWith('{') || text.StartsWith('[') ? JsonNode.Parse(text)! : new JsonObject(), response.Content.Headers.ContentType?.MediaType);

@@ -118,6 +118,35 @@ public sealed class TapeTests(PracticeServer server) : IClassFixture<PracticeSer
         Assert.NotNull((await UntilAsync(news, n => n["millimetres"] is not null))["number"]);
     }
 
+    /// <summary>Two dogs open on two benches: a reading lands on the one that claimed the tape, and the other can take it over.</summary>
+    [Fact]
+    public async Task A_reading_lands_on_the_one_bench_that_claimed_it()
+    {
+        using var own = new PracticeServer();
+        var (mine, theirs) = (Guid.NewGuid(), Guid.NewGuid());
+        var dog = (await own.NewDogAsync()).Split('/')[^1];
+        Task<Stream> Listen(Guid bench) => own.Http.GetStreamAsync(new Uri($"/api/devices/tape/events?bench={bench}&dog={dog}", UriKind.Relative));
+        await using var first = SseParser.Create(await Listen(mine)).EnumerateAsync().GetAsyncEnumerator();
+        await UntilAsync(first, n => n["state"]!.GetValue<string>() == "connected" && n["mine"]!.GetValue<bool>());
+        await using var second = SseParser.Create(await Listen(theirs)).EnumerateAsync().GetAsyncEnumerator();
+        var told = await UntilAsync(second, n => n["state"]!.GetValue<string>() == "connected");
+        Assert.Equal((false, "Bracken"), (told["mine"]!.GetValue<bool>(), told["heldFor"]!.GetValue<string>()));
+
+        Task PressAsync() => own.PostAsync("/api/devices/tape/stand-in", new { act = "press", measure = "neckGirth" });
+        await PressAsync();
+        await UntilAsync(first, n => n["millimetres"] is not null);
+        Assert.Equal(HttpStatusCode.NoContent, (await own.PostAsync("/api/devices/tape/claim", new { bench = theirs })).Status);
+
+        // The second bench hears of the claim first: the reading before it never came here.
+        var next = await UntilAsync(second, n => n["mine"]!.GetValue<bool>() || n["millimetres"] is not null);
+        Assert.Null(next["millimetres"]);
+        await UntilAsync(first, n => !n["mine"]!.GetValue<bool>());
+        await PressAsync();
+        await UntilAsync(second, n => n["millimetres"] is not null);
+        Assert.Equal(HttpStatusCode.Conflict, (await own.PostAsync("/api/devices/tape/claim", new { bench = Guid.NewGuid() })).Status);
+        Assert.NotNull((await own.PostAsync("/api/devices/tape/claim", new { })).Problem("bench"));
+    }
+
     [Fact]
     public async Task A_wrong_act_is_named()
     {

@@ -31,7 +31,7 @@ public sealed class WhatIfMeasureTests(PracticeServer server) : IClassFixture<Pr
     [Fact]
     public async Task Findings_say_what_disagrees_and_what_to_take_again()
     {
-        var answer = await AskAsync(R("noseToInnerEye", "98", "left"), R("noseToInnerEye", "110", "right"), R("jawToNose", "168"), R("snoutHeight", "80"));
+        var answer = await AskAsync(R("noseToInnerEye", "98", "left"), R("noseToInnerEye", "110", "right"), R("jawToNose", "182"), R("snoutHeight", "80"));
         var codes = answer["findings"]!.AsArray().Select(f => f!["code"]!.GetValue<string>()).ToList();
         Assert.Equal(["sides-differ", "jaw-point-to-point"], codes);
         Assert.All(answer["findings"]!.AsArray(), f => Assert.False(string.IsNullOrEmpty(f!["retake"]!.GetValue<string>())));

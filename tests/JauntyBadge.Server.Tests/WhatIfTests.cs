@@ -57,7 +57,7 @@ public sealed class WhatIfTests(PracticeServer server) : IClassFixture<PracticeS
         Assert.Equal(375 - answer.Number("neededGirthMm"), answer.Number("girthMarginMm"), 5);
         Assert.Equal(8, answer.Number("widthMarginMm"), 5);
         Assert.InRange(answer.Number("neckLoopMm"), 430, 520);
-        Assert.Equal(["seat", "shove", "chinRoom", "gape", "girth", "width", "neckStrap"], answer["criteria"]!.AsArray().Select(c => c!["name"]!.GetValue<string>()));
+        Assert.Equal(["seat", "shove", "chinRoom", "gape", "girth", "large", "width", "neckStrap"], answer["criteria"]!.AsArray().Select(c => c!["name"]!.GetValue<string>()));
         Assert.All(answer["criteria"]!.AsArray(), c => Assert.NotEmpty(c!["basis"]!["note"]!.GetValue<string>()));
     }
 

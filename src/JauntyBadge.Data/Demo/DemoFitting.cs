@@ -11,7 +11,7 @@ internal static class DemoFitting
 {
     public static void Fill(PracticeDb db, DateTime now)
     {
-        (string SizeId, int Count)[] van = [("lantern-m", 2), ("lantern-ml", 1), ("withy-4", 1), ("bellows-48", 1), ("sedge-d", 1), ("puddock-4", 1), ("barge-2", 3)];
+        (string SizeId, int Count)[] van = [("lantern-m", 2), ("lantern-ml", 1), ("withy-4", 1), ("bellows-48", 1), ("sedge-d", 1), ("puddock-4", 1)];
         db.Van.AddRange(van.Select(v => new VanRow { SizeId = v.SizeId, Count = v.Count }));
         db.ExpectedDogs.AddRange(
             new ExpectedDogRow { Id = Guid.NewGuid(), Name = "young spaniels from the ferry", Count = 3, HeadShape = HeadShape.Medium, EyeMm = 81, GirthMm = 212, WidthMm = 56, NeckMm = 340, Purposes = [Purpose.Transport, Purpose.Walks] },

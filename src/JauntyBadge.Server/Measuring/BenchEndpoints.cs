@@ -107,7 +107,7 @@ internal static class BenchEndpoints
 
         // What the dog weighs and wears today is not what it did when an old set was taken.
         if ((entry.BodyMassKg != set.BodyMassKg && entry.BodyMassKg is not null) || (entry.Coat is { } coat && coat != set.Coat))
-            set = await SetForNowAsync(id, entry.IntoOldSet == true, db, clock, cancel);
+            set = await FollowingAsync(set, entry.IntoOldSet == true, db, clock, cancel);
         (set.School, set.BodyMassKg, set.Coat, set.FitLineGapMm) = (entry.School, entry.BodyMassKg, entry.Coat ?? set.Coat, entry.FitLineGapMm);
         if ((entry.BodyMassKg is not null && entry.BodyMassKg != dog.BodyMassKg) || (entry.Coat is not null && entry.Coat != dog.CoatSeen))
         {
@@ -180,18 +180,18 @@ internal static class BenchEndpoints
     {
         if (set is null || readings.Select(r => (DateTime?)r.TakenAt).Max() is not { } last)
             return false;
-        var day = DateOnly.FromDateTime(TimeZoneInfo.ConvertTimeFromUtc(DateTime.SpecifyKind(last, DateTimeKind.Utc), clock.LocalTimeZone));
+        var day = DateOnly.FromDateTime(TimeZoneInfo.ConvertTimeFromUtc(DateTime.SpecifyKind(set.StartedAt, DateTimeKind.Utc), clock.LocalTimeZone));
         return day < clock.Today() && clock.UtcNow() - last >= Sitting;
     }
 
     /// <summary>The set that what is read now goes into: the one in hand, or a new one where that is of an earlier day and the fitter did not say otherwise.</summary>
-    internal static async Task<MeasuringSetRow> SetForNowAsync(Guid dogId, bool intoOldSet, PracticeDb db, TimeProvider clock, CancellationToken cancel)
-    {
-        var set = await CurrentSetAsync(dogId, db, clock, cancel);
-        return !intoOldSet && IsOver(set, await db.Readings.AsNoTracking().Where(r => r.SetId == set.Id && r.RemovedAt == null).ToListAsync(cancel), clock)
-            ? await NewSetAsync(dogId, db, clock, cancel)
+    internal static async Task<MeasuringSetRow> SetForNowAsync(Guid dogId, bool intoOldSet, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+        await FollowingAsync(await CurrentSetAsync(dogId, db, clock, cancel), intoOldSet, db, clock, cancel);
+
+    private static async Task<MeasuringSetRow> FollowingAsync(MeasuringSetRow set, bool intoOldSet, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+        !intoOldSet && IsOver(set, await db.Readings.AsNoTracking().Where(r => r.SetId == set.Id && r.RemovedAt == null).ToListAsync(cancel), clock)
+            ? await NewSetAsync(set.DogId, db, clock, cancel)
             : set;
-    }
 
     /// <summary>The set readings go into: the last one, or a first one begun now.</summary>
     internal static async Task<MeasuringSetRow> CurrentSetAsync(Guid dogId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>

@@ -113,4 +113,44 @@ public class SizeChartTests
         Assert.Equal(["name", "colours", "sizes"], MuzzleCheck.Of(model).Select(p => p.Field));
         Assert.Equal(["girthMinMm"], MuzzleCheck.Of(MuzzleType.Sleeve, size with { NeckStrapMinMm = null, NeckStrapMaxMm = null }).Select(p => p.Field));
     }
+
+    /// <summary>Charts as makers send them: a title and a note above the headings, inch marks, ranges in words, dashes for nothing, what is said of the dog.</summary>
+    [Fact]
+    public void A_chart_with_titles_inch_marks_ranges_and_dashes_is_read()
+    {
+        const string Chart = "Quillet size guide,,,,\nAll sizes in inches,,,,\nSize,Length,Neck,Dog weight,Circumference\nS,3 1/2\",12 to 16 in,10-20 lb,\"10 1/2\"\"\"\nM,4\",-,20-40 lb,12 in\n";
+        var opened = SizeChart.Open(Chart, MuzzleType.Basket)!;
+        Assert.Equal(["Size", "Length", "Neck", "Dog weight", "Circumference"], opened.Headings);
+        Assert.DoesNotContain(opened.Guess, g => g.Field == ChartField.Mass);
+        var rows = SizeChart.Read(Chart, opened.Guess, MuzzleType.Basket);
+        Assert.All(rows, r => Assert.Empty(r.Problems));
+        Assert.Equal([88.9, 101.6], rows.Select(r => r.Size!.LengthMm));
+        Assert.Equal((304.8, 406.4), (rows[0].Size!.NeckStrapMinMm!.Value, rows[0].Size!.NeckStrapMaxMm!.Value));
+        Assert.Null(rows[1].Size!.NeckStrapMinMm);
+        Assert.Equal([4, 5], rows.Select(r => r.Row));
+    }
+
+    [Fact]
+    public void Bare_numbers_that_would_make_a_muzzle_of_twelve_millimetres_are_asked_about()
+    {
+        const string Chart = "Size,Length,Girth\nS,9,26\nM,12,32\n";
+        var opened = SizeChart.Open(Chart, MuzzleType.Basket)!;
+        Assert.Equal(ChartUnit.None, opened.Guess.Single(g => g.Field == ChartField.Length).Unit);
+        Assert.All(SizeChart.Read(Chart, opened.Guess, MuzzleType.Basket), r => Assert.Contains("has no unit", r.Problems[0], StringComparison.Ordinal));
+        var inCm = opened.Guess.Select(g => SizeChart.IsLength(g.Field) ? g with { Unit = ChartUnit.Cm } : g).ToList();
+        Assert.Equal([90, 120], SizeChart.Read(Chart, inCm, MuzzleType.Basket).Select(r => r.Size!.LengthMm));
+    }
+
+    /// <summary>Two models in one file go by the same labels and are read one at a time; five thousand rows are no trouble.</summary>
+    [Fact]
+    public void Several_models_in_one_file_are_read_one_at_a_time()
+    {
+        var chart = "Model,Size,Length mm,Girth mm\n" + string.Concat(Enumerable.Range(0, 5000).Select(i => $"Reed {i / 50},S{i % 50},{60 + i % 50},{250 + i % 50}\n"));
+        var opened = SizeChart.Open(chart, MuzzleType.Basket)!;
+        Assert.Equal(100, opened.Models.Count);
+        var rows = SizeChart.Read(chart, opened.Guess, MuzzleType.Basket, "Reed 7");
+        Assert.Equal(50, rows.Count);
+        Assert.All(rows, r => Assert.NotNull(r.Size));
+        Assert.Contains(SizeChart.Read(chart, opened.Guess, MuzzleType.Basket), r => r.Problems.Any(p => p.Contains("several models", StringComparison.Ordinal)));
+    }
 }

@@ -75,4 +75,31 @@ public class ReadingsSheetTests
         Assert.Equal(ReadingsSheet.MostRows, read.Good.Count);
         Assert.Contains("Only 5000 rows", read.Bad.Single().Problem, StringComparison.Ordinal);
     }
+
+    [Fact]
+    public void A_row_left_open_by_a_quote_is_named_by_its_first_line()
+    {
+        var read = ReadingsSheet.Read("measure,value\nneckGirth,430\nsnoutWidth,\"73\nsnoutHeight,80\n", ReadingUnit.Mm);
+        var bad = Assert.Single(read.Bad);
+        Assert.Equal(3, bad.Row);
+        Assert.Contains("quotation mark", bad.Problem, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_spreadsheets_sep_line_is_read_and_rows_keep_their_line()
+    {
+        var read = ReadingsSheet.Read("sep=;\r\nmeasure;value\r\nsnoutWidth;7,3 cm\r\ntail;40\r\n", ReadingUnit.Mm);
+        Assert.Equal(73, Assert.Single(read.Good).Value.Value.Millimeters, 6);
+        Assert.Equal(4, Assert.Single(read.Bad).Row);
+    }
+
+    [Fact]
+    public void Uncertainty_and_how_a_jaw_was_held_come_back()
+    {
+        var written = ReadingsSheet.Write([new(DateTime.UnixEpoch, Measure.JawToNose, null, "150 mm", 150, Tool.Photo, null, DateTime.UnixEpoch, null, 3.2, JawHeld.PointToPoint)]);
+        var row = Assert.Single(ReadingsSheet.Read(written, ReadingUnit.Mm).Good);
+        Assert.Equal((3.2, JawHeld.PointToPoint), (row.UncertaintyMm!.Value, row.Held!.Value));
+        Assert.Contains("uncertainty_mm", Assert.Single(ReadingsSheet.Read("measure,value,uncertainty_mm\nneckGirth,430,-1\n", ReadingUnit.Mm).Bad).Problem, StringComparison.Ordinal);
+        Assert.Contains("held", Assert.Single(ReadingsSheet.Read("measure,value,held\nneckGirth,430,level\n", ReadingUnit.Mm).Bad).Problem, StringComparison.Ordinal);
+    }
 }
