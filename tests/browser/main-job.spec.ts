@@ -36,7 +36,7 @@ test('the whole main job by keyboard', async ({ page }) => {
   await expect(page.getByRole('textbox', { name: 'Fit line to nose' })).toBeFocused();
 
   await page.keyboard.press('Alt+3');
-  await expect(page.getByText(/sure · (just )?fits/)).toBeVisible();
+  await expect(page.getByText(/sure of what was checked · (just )?fits/)).toBeVisible();
   await page.getByRole('slider').focus();
   for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowRight');
   await expect(page.getByText('the jaw touches the floor')).toBeVisible();

@@ -49,25 +49,65 @@ test.describe('walked through', () => {
     const id = await newDog(page, 'Novice', false);
     await page.goto(`/dogs/${id}/measure`);
     await page.getByRole('button', { name: 'Walk me through' }).click();
+    await expect(page.getByRole('region', { name: 'Before you measure' })).toContainText('It will not be touched?');
+    await page.getByRole('button', { name: 'It is calm: begin' }).click();
     await expect(page.getByText('1 of 5')).toBeVisible();
     await expect(page.getByText(/Lay a finger across the snout/)).toBeVisible();
     await expect(page.getByText(/Usual mistake:/)).toBeVisible();
+    await expect(page.getByRole('textbox', { name: 'Eye gap, mm' })).toBeVisible();
     const field = page.getByRole('textbox', { name: 'Fit line to nose' });
     await expect(field).toBeFocused();
     await field.fill('1600');
     await field.press('Enter');
     await expect(page.getByRole('alert').filter({ hasText: 'up to 1500 mm' })).toBeVisible();
-    await expect(page.getByText('1 of 5')).toBeVisible();
     await field.fill('80');
     await field.press('Enter');
+    await expect(page.getByText('Once more: lay the tape anew')).toBeVisible();
+    await field.fill('92');
+    await field.press('Enter');
+
+    // The second reading takes it on; going back, the check that came of it stands there.
     await expect(page.getByText('2 of 5')).toBeVisible();
     await expect(page.getByRole('textbox', { name: 'Snout height' })).toBeFocused();
     await page.getByRole('button', { name: 'Back', exact: true }).click();
-    await expect(page.getByText('80 mm').last()).toBeVisible();
+    await expect(page.getByText('80 mm · 92 mm')).toBeVisible();
+    await expect(page.getByText(/are 12 mm apart/)).toBeVisible();
     for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next' }).click();
     await page.getByRole('button', { name: 'Done' }).click();
-    await expect(line(page, 'Fit line to nose')).toContainText('80 mm');
+    await expect(line(page, 'Fit line to nose')).toContainText('86 mm');
   });
+});
+
+test('how a jaw was held is asked where the numbers cannot tell, and two taps answer it', async ({ page }) => {
+  const id = await newDog(page, 'Needlenose', false);
+  const read = (measure: string, side: string | null, text: string) =>
+    page.request.post(`/api/dogs/${id}/readings`, { data: { measure, side, text } });
+  await page.request.put(`/api/dogs/${id}`, {
+    data: { name: 'Needlenose', headShapeSeen: 'long', purposes: ['working'], version: 1 },
+  });
+  for (const side of ['left', 'right']) await read('noseToInnerEye', side, '114');
+  await read('snoutHeight', null, '64');
+  await read('jawToNose', null, '170');
+  await page.goto(`/dogs/${id}/measure`);
+  const held = page.getByRole('group', { name: 'How was it held?' });
+  await expect(held).toBeVisible();
+  await held.getByRole('button', { name: 'Point to point' }).click();
+  await expect(held).toHaveCount(0);
+  await expect(line(page, 'Jaw to nose')).toContainText('157 mm');
+});
+
+test('readings of the tape land on one of two benches, and the other takes it over', async ({ page, context }) => {
+  const [one, two] = [await newDog(page, 'Tape One', false), await newDog(page, 'Tape Two', false)];
+  await page.goto(`/dogs/${one}/measure`);
+  const panel = page.getByRole('region', { name: 'Digital tape' });
+  await expect(panel).toContainText('● connected');
+  const other = await context.newPage();
+  await other.goto(`/dogs/${two}/measure`);
+  const there = other.getByRole('region', { name: 'Digital tape' });
+  await expect(there).toContainText('Its readings go to Tape One.');
+  await there.getByRole('button', { name: 'Take it over' }).click();
+  await expect(there.getByRole('button', { name: /Press its button/ })).toBeVisible();
+  await expect(panel).toContainText('Its readings go to Tape Two.');
 });
 
 test('marks on one string become readings', async ({ page }) => {
@@ -143,6 +183,11 @@ test('sets are compared, and readings come from a file with bad rows', async ({ 
   await expect(file).toContainText('old.csv: 2 rows can be taken over, 2 cannot.');
   await expect(file).toContainText('Row 4: measure: "tail" is not known');
   await expect(file).toContainText('Row 5: value: "ninety" is not a length');
+  await expect(file).toContainText('6,1 cm = 61 mm');
+  await file.getByLabel('Unit of bare numbers').selectOption('cm');
+  await expect(file).toContainText('92 cm = 920 mm');
+  await file.getByLabel('Unit of bare numbers').selectOption('mm');
+  await expect(file).toContainText('92 mm = 92 mm');
   await file.getByRole('button', { name: 'Take over the good rows' }).click();
   const table = page.getByRole('region', { name: 'Two sets beside each other' });
   await expect(table.getByRole('row', { name: /Snout width 73 mm 61 mm −12 mm ● more than/ })).toBeVisible();

@@ -104,7 +104,7 @@ test('a picture is measured with the keys, and one badly set up says how to take
   await picture.focus();
   const third = known.corners[2] ?? nose;
   await moveTo({ x: third.x, y: third.y + 400 }, third);
-  await expect(page.getByRole('alert').filter({ hasText: '△' })).toContainText(/take the picture/);
+  await expect(page.getByRole('alert').filter({ hasText: '△' })).toContainText(/take the picture/i);
   await page.reload();
   await expect(page.getByRole('alert').filter({ hasText: '△' })).toBeVisible();
 });

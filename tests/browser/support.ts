@@ -40,9 +40,10 @@ export const test = base.extend<{ watched: undefined; expectedErrors: RegExp[] }
 
 export { expect };
 
-/** axe finds nothing on the page as it stands. */
-export async function expectNoViolations(page: Page) {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+/** axe finds nothing on the page as it stands, by all its rules or by some. */
+export async function expectNoViolations(page: Page, rules?: string[]) {
+  const axe = new AxeBuilder({ page });
+  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' | ')}`)).toEqual([]);
 }
 

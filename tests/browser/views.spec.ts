@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { dogId, expect, expectNoViolations, newDog, test } from './support.js';
 
 const rooms = [
@@ -12,7 +13,9 @@ const rooms = [
   '/plan',
 ];
 
+// Both schemes are one page in two sets of colours: in the dark one only those are judged again.
 for (const scheme of ['light', 'dark'] as const) {
+  const axe = (page: Page) => expectNoViolations(page, scheme === 'dark' ? ['color-contrast'] : undefined);
   test(`axe finds no violation on any view, ${scheme}`, async ({ page }) => {
     test.setTimeout(480_000);
     await page.addInitScript((s) => localStorage.setItem('jaunty-badge.scheme', s), scheme);
@@ -20,7 +23,7 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await page.waitForLoadState('networkidle');
-      await expectNoViolations(page);
+      await axe(page);
     }
     for (const name of scheme === 'light' ? ['Dumpling', 'Otis'] : ['Otis']) {
       const id = await dogId(page, name);
@@ -28,31 +31,32 @@ for (const scheme of ['light', 'dark'] as const) {
         await page.goto(`/dogs/${id}${room}`);
         await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
         await page.waitForLoadState('networkidle');
-        await expectNoViolations(page);
+        await axe(page);
       }
     }
     const nettle = await dogId(page, 'Nettle');
     const photos = (await (await page.request.get(`/api/dogs/${nettle}/photos`)).json()) as { id: string }[];
     await page.goto(`/dogs/${nettle}/measure/photos/${photos[1]?.id}`);
     await expect(page.getByRole('application')).toBeVisible();
-    await expectNoViolations(page);
+    await axe(page);
     await page.goto(`/dogs/${nettle}/measure`);
     await page.getByRole('button', { name: 'String and ruler' }).click();
     await page.getByText('More measures').click();
-    await expectNoViolations(page);
+    await axe(page);
     await page.getByRole('button', { name: 'Walk me through' }).click();
+    await page.getByRole('button', { name: 'It is calm: begin' }).click();
     await expect(page.getByText('1 of 5')).toBeVisible();
-    await expectNoViolations(page);
+    await axe(page);
     const own = await newDog(page, `Axe ${scheme}`);
     await page.goto(`/dogs/${own}/plan`);
     await page.getByRole('button', { name: 'Start a session' }).click();
     await page.getByRole('button', { name: 'Looks away' }).click();
     await page.getByRole('button', { name: 'Snaps' }).click();
     await expect(page.getByText('Over threshold. End now')).toBeVisible();
-    await expectNoViolations(page);
+    await axe(page);
     await page.getByRole('button', { name: /End it here/ }).click();
     await expect(page.getByText('End now', { exact: true })).toBeVisible();
-    await expectNoViolations(page);
+    await axe(page);
   });
 }
 

@@ -111,7 +111,7 @@ public sealed class RankedFit
             (criteria, notChecked) = TubeFit.Assess(Snout, Model, Size, request, Question.Brief.Wear);
         }
 
-        return ([.. refusals, .. criteria.Select(c => c with { Chance = chances?.Of(c.Name) }), .. SoftCriteria.Of(this, assessment)], notChecked, assessment);
+        return ([.. refusals, .. criteria.Select(c => c with { Chance = c.Margin is null ? null : chances?.Of(c.Name) }), .. SoftCriteria.Of(this, assessment)], notChecked, assessment);
     }
 }
 

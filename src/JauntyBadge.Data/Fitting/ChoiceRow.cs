@@ -19,13 +19,14 @@ public sealed class ChoiceRow
     public KeptFit KeptFit => Stored.Read<KeptFit>(Kept);
 
     /// <summary>Keeps a ranked fit for a dog.</summary>
-    public static ChoiceRow Of(Guid dogId, RankedFit fit, string? note, DateTime at) => new()
+    /// <param name="training">What it is to train in, where that is what it is kept for; it is then judged as such.</param>
+    public static ChoiceRow Of(Guid dogId, RankedFit fit, string? note, DateTime at, string? training = null) => new()
     {
         Id = Guid.NewGuid(),
         DogId = dogId,
         ChosenAt = at,
         SizeId = fit.Size.Id,
-        Kept = Stored.Write(KeptFit.Of(fit, note)),
+        Kept = Stored.Write(KeptFit.Of(fit, note, training)),
     };
 }
 
@@ -50,15 +51,16 @@ public sealed record KeptFit(
         return FitDrawing.Of(snout, basket, BasketFit.Assess(snout, basket, new FitRequest(School, Angle.FromDegrees(NeededGapeDeg), Fingers, FitRules.Finger.Value)));
     }
 
-    internal static KeptFit Of(RankedFit fit, string? note)
+    internal static KeptFit Of(RankedFit fit, string? note, string? training)
     {
+        Criterion As(Criterion c) => training is null ? c : TrainingMuzzle.InTraining(c);
         var (snout, brief) = (fit.Snout, fit.Brief);
         return new KeptFit(
-            fit.Model.Name, fit.Model.Maker, fit.Model.Type, fit.Size, brief.School, brief.Fingers, brief.NeededGape.Degrees, fit.Verdict,
+            fit.Model.Name, fit.Model.Maker, fit.Model.Type, fit.Size, brief.School, brief.Fingers, brief.NeededGape.Degrees, training is null ? fit.Verdict : Verdict.Marginal,
             fit.Assessment?.Gape.Degrees, fit.Assessment?.NeckLoop?.Millimeters,
-            [.. fit.Criteria.Select(c => new KeptCriterion(c.Name, c.Verdict, c.Margin?.Millimeters, c.Reason, c.Basis.ToString()))],
+            [.. fit.Criteria.Select(As).Select(c => new KeptCriterion(c.Name, c.Verdict, c.Margin?.Millimeters, c.Reason, c.Basis.ToString()))],
             [.. snout.Sources.Select(s => new KeptNumber(s.Name, Math.Round(s.Number.Mm, 2), s.Number.Provenance, s.Number.How))],
-            [.. fit.NotChecked.Select(n => n.Reason)], note, fit.Model with { Sizes = [fit.Size] }, KeptSnout.Of(snout.Numbers), brief.Lines,
+            [.. fit.NotChecked.Select(n => n.Reason)], training is null ? note : string.Join(" ", new[] { $"To train in. {training}", note }.OfType<string>()), fit.Model with { Sizes = [fit.Size] }, KeptSnout.Of(snout.Numbers), brief.Lines,
             fit.Strap is { } strap ? new KeptStrap(Math.Round(strap.Loop.Millimeters, 1), strap.Hole, strap.Holes, strap.FromTightest?.Millimeters) : null, fit.Chance);
     }
 }

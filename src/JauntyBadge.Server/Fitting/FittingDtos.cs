@@ -98,11 +98,13 @@ public sealed record FitDto(
     public static FitDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan, string? training)
     {
         var basket = fit.Assessment;
+        Criterion As(Criterion c) => training is null ? c : TrainingMuzzle.InTraining(c);
         return new FitDto(
-            fit.Size.Id, fit.Model with { Sizes = [] }, fit.Size, fit.Verdict, fit.Chance, fit.Retake, CriterionDto.Of(fit.Deciding), [.. fit.Criteria.Select(CriterionDto.Of)],
+            fit.Size.Id, fit.Model with { Sizes = [] }, fit.Size, training is null ? fit.Verdict : Verdict.Marginal, fit.Chance, fit.Retake, CriterionDto.Of(As(fit.Deciding)),
+            [.. fit.Criteria.Select(c => CriterionDto.Of(As(c)))],
             fit.NotChecked, basket?.Seat.NoseRoom.Millimeters.Tidy(), basket?.Seat.EyeRoom.Millimeters.Tidy(), basket?.Seat.ShoveEyeRoom.Millimeters.Tidy(),
             basket?.Gape.Degrees.Tidy(), basket?.GapeClass, basket?.NeckLoop?.Millimeters.Tidy(), StrapDto.Of(fit, fit.Strap), fit.Score,
-            FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null, FitRules.Caution(fit.Model.Type), inVan, [.. remedies.Select(RemedyDto.Of)],
+            FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null, FitRules.Caution(fit.Model.Type), inVan, [.. training is null ? remedies.Select(RemedyDto.Of) : []],
             StrapDto.Of(fit, fit.OtherStrap), training, Headline.Of(fit));
     }
 }

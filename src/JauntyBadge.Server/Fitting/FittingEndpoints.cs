@@ -59,9 +59,11 @@ internal static class FittingEndpoints
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(sizeId, question);
         IReadOnlyList<RankedFit> sizes = [.. fit.Model.Sizes.Select(s => s.Id == sizeId ? fit : Ranking.Judge(fit.Model, s, question))];
-        var training = Advice(file.Dog).TrainingFirst ? TrainingMuzzle.Of(fit, sizes)?.Says : null;
-        return new FitDetailDto(FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId), training), FitDrawingDto.Of(FitDrawing.Of(fit)));
+        return new FitDetailDto(FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId), TrainingOf(file, fit, sizes)), FitDrawingDto.Of(FitDrawing.Of(fit)));
     }
+
+    /// <summary>What it is to train in, where the dog is advised a light one first and it serves; null otherwise.</summary>
+    private static string? TrainingOf(FitFile file, RankedFit fit, IReadOnlyList<RankedFit> sizes) => Advice(file.Dog).TrainingFirst ? TrainingMuzzle.Of(fit, sizes)?.Says : null;
 
     private static async Task<ContentHttpResult> SvgAsync(
         Guid id, string sizeId, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? with = null)
@@ -121,10 +123,12 @@ internal static class FittingEndpoints
         var asked = new FitAsked(ReadingUnit.Mm, entry.Uses ?? [], entry.School, entry.Fingers, entry.Minutes, entry.Warm, entry.ClinicHands == true);
         if (entry.Note is { Length: > LongestNote })
             throw Refusal.Field("note", $"Up to {LongestNote} letters, please.");
-        var fit = file.Judge(entry.SizeId ?? throw Refusal.Field("sizeId", "Say which size is chosen."), file.NeedQuestion(asked));
-        if (fit.Verdict == Verdict.Out && string.IsNullOrWhiteSpace(entry.Note))
+        var question = file.NeedQuestion(asked);
+        var fit = file.Judge(entry.SizeId ?? throw Refusal.Field("sizeId", "Say which size is chosen."), question);
+        var training = TrainingOf(file, fit, [.. fit.Model.Sizes.Select(s => s.Id == fit.Size.Id ? fit : Ranking.Judge(fit.Model, s, question))]);
+        if (fit.Verdict == Verdict.Out && training is null && string.IsNullOrWhiteSpace(entry.Note))
             throw Refusal.Field("note", $"This one is out: {fit.Deciding.Reason} To keep it all the same, write down why.");
-        var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow());
+        var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow(), training);
         db.Choices.Add(row);
         await db.SaveChangesAsync(cancel);
         return ChoiceDto.Of(row);

@@ -51,7 +51,7 @@ function Row({ criterion: c }: { criterion: Criterion }) {
     ? c.verdict === 'fits'
       ? 'Met'
       : 'Not met'
-    : c.name === 'shove' && c.verdict === 'marginal'
+    : c.verdict === 'marginal' && (c.marginMm === null || c.marginMm < 0)
       ? 'Warning'
       : verdictWords[c.verdict];
   return (
@@ -78,7 +78,11 @@ function Row({ criterion: c }: { criterion: Criterion }) {
       {!c.soft && (
         <Box w="6rem" flexShrink="0" textAlign="end" lineHeight="1.2" whiteSpace="nowrap">
           <Text fontSize="xl" fontWeight="700" color={c.verdict === 'out' ? 'stop' : 'fg'}>
-            {c.marginMm === null ? 'no' : `${c.marginMm >= 0 ? '+' : ''}${lengthText(c.marginMm, unit)}`}
+            {c.marginMm === null
+              ? c.verdict === 'out'
+                ? 'no'
+                : '△'
+              : `${c.marginMm >= 0 ? '+' : ''}${lengthText(c.marginMm, unit)}`}
           </Text>
           {c.chance !== null && (
             <Text fontSize="sm" color="fg.muted">

@@ -166,6 +166,7 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
   const { unit } = useUnit();
   const misses = fit.deciding.marginMm;
   const facts = [
+    chosen ? 'chosen' : null,
     fit.gapeDeg === null ? null : `opens ${Math.round(fit.gapeDeg)}°`,
     fit.massG ? `${fit.massG} g` : null,
     fit.price === null ? null : `price ${fit.price}`,
@@ -180,7 +181,6 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
         <b>
           {fit.model} {fit.sizeLabel}
         </b>
-        {chosen && <span>· chosen</span>}
         <Text
           as="span"
           ms="auto"

@@ -8,4 +8,5 @@ export const strapText = (strap: Schemas['KeptStrap'], unit: Unit) =>
     : `${lengthText(strap.fromTightestMm ?? 0, unit)} from its tightest`;
 
 /** How many fingers go under it, such as "1.6 fingers". */
-export const fingersText = (fingers: number) => (fingers === 1 ? 'one finger' : fingers >= 4 ? 'four fingers or more' : `${fingers} fingers`);
+export const fingersText = (fingers: number) =>
+  fingers === 1 ? 'one finger' : fingers >= 4 ? 'four fingers or more' : `${fingers} fingers`;

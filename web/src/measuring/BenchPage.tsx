@@ -87,7 +87,7 @@ export function BenchPage() {
 
   return (
     <Grid
-      templateColumns={{ base: '1fr', lg: 'minmax(0, 1.1fr) minmax(27rem, 1fr)' }}
+      templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.1fr) minmax(27rem, 1fr)' }}
       gap={{ base: 4, lg: 8 }}
       alignItems="start"
     >

@@ -20,7 +20,7 @@ export function Findings({
       </Heading>
       <ul>
         {findings.map((f) => (
-          <Flex as="li" key={f.code + f.message} gap="3" py="2" align="start">
+          <Flex as="li" key={f.code + f.message} gap="3" py="2" align="start" wrap={{ base: 'wrap', md: 'nowrap' }}>
             <Box
               as="span"
               fontWeight="700"
@@ -34,7 +34,7 @@ export function Findings({
             >
               {f.severity === 'check' ? '△ Check' : '○ Note'}
             </Box>
-            <Box flex="1">
+            <Box flex="1 1 12rem" minW="0">
               <Text>{f.message}</Text>
               <Flex align="center" gap="2">
                 <Text fontWeight="700">{f.retake}</Text>
@@ -70,7 +70,7 @@ export function HowHeld({
 }) {
   if (finding.code !== 'jaw-held' && finding.code !== 'jaw-point-to-point') return null;
   return (
-    <Flex gap="2" mt="1" role="group" aria-label="How was it held?">
+    <Flex gap="2" mt="1" wrap="wrap" role="group" aria-label="How was it held?">
       <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => onHeld('level')}>
         Level
       </Button>

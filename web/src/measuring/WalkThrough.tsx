@@ -165,7 +165,7 @@ export function WalkThrough({
           Back
         </Button>
         <Button
-          colorPalette={once ? 'gray' : 'marigold'}
+          {...(once ? {} : { colorPalette: 'marigold' })}
           variant={once ? 'outline' : 'solid'}
           borderColor="border.strong"
           onClick={() => field.onNext(field.line)}
