@@ -193,9 +193,8 @@ function Verdict({ fit }: { fit: Fit }) {
       <Flex
         align="baseline"
         gap="3"
-        wrap="wrap"
         fontFamily="heading"
-        fontSize={final ? '2xl' : 'md'}
+        fontSize={final ? 'xl' : 'md'}
         fontWeight="750"
         color={final && fit.verdict === 'out' ? 'stop' : 'fg'}
       >
@@ -204,10 +203,16 @@ function Verdict({ fit }: { fit: Fit }) {
             <VerdictMark verdict={fit.verdict} size={24} />
           </Box>
         )}
-        {chance !== null && <Text fontSize={final ? '4xl' : 'md'}>{chance}</Text>}
-        <Text>{final ? says : `As the final one: ${says}`}</Text>
+        {chance !== null && (
+          <Text fontSize={final ? '4xl' : 'md'} whiteSpace="nowrap">
+            {chance}
+          </Text>
+        )}
+        <Text flex="1" minW="0">
+          {final ? says : `As the final one: ${says}`}
+        </Text>
       </Flex>
-      {fit.retake && (
+      {final && fit.retake && (
         <Text>
           <b>{fit.retake.says}</b>{' '}
           <Text as="span" color="fg.muted">
