@@ -1,12 +1,17 @@
 using System.Globalization;
+using System.Text.RegularExpressions;
 using CsvHelper;
 using CsvHelper.Configuration;
 
 namespace JauntyBadge.Core;
 
 /// <summary>Comma-separated values as every room writes and reads them (RFC 4180).</summary>
-internal static class Csv
+internal static partial class Csv
 {
+    /// <summary>A length or range in inches by their marks, such as 3 1/2" or 12" to 16".</summary>
+    [GeneratedRegex(@"^[ \d./,½¼¾⅛⅜⅝⅞″–\-to]*\d[ \d./,½¼¾⅛⅜⅝⅞″–\-to""]*$")]
+    private static partial Regex InchMarks();
+
     /// <summary>How sheets are written: a cell that a spreadsheet would take for a formula gets an apostrophe before it.</summary>
     public static CsvConfiguration Writing { get; } = new(CultureInfo.InvariantCulture)
     {
@@ -24,7 +29,7 @@ internal static class Csv
         BadDataFound = bad =>
         {
             // An inch mark behind a number is no quotation mark.
-            if (bad.Field.TrimStart().StartsWith('"'))
+            if (!InchMarks().IsMatch(bad.Field))
                 broken();
         },
     };
@@ -41,8 +46,8 @@ internal static class Csv
     }
 
     /// <summary>The line a record begins on, from the one it ends on; one with a quotation mark left open swallows the last line's end too.</summary>
-    public static int FirstLine(int lastLine, string raw) =>
-        lastLine - (raw.Count(c => c == '"') % 2 == 0 ? raw.TrimEnd('\r', '\n') : raw).Count(c => c == '\n');
+    public static int FirstLine(int lastLine, string raw, bool broken) =>
+        lastLine - (!broken || raw.Count(c => c == '"') % 2 == 0 ? raw.TrimEnd('\r', '\n') : raw).Count(c => c == '\n');
 
     /// <summary>The cell without the apostrophe that keeps a spreadsheet from taking it for a formula.</summary>
     public static string Bare(string cell) => cell is ['\'', '=' or '@' or '+' or '-', ..] ? cell[1..] : cell;

@@ -42,7 +42,7 @@ export { expect };
 
 /** axe finds nothing on the page as it stands, by all its rules or by some. */
 export async function expectNoViolations(page: Page, rules?: string[]) {
-  const axe = new AxeBuilder({ page });
+  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' | ')}`)).toEqual([]);
 }

@@ -370,7 +370,7 @@ public static class SizeChart
             var raw = csv.Parser.RawRecord.Trim();
             IReadOnlyList<string> cells = [.. Enumerable.Range(0, csv.Parser.Count).Select(i => Csv.Bare(csv.Parser[i]))];
             if (cells.Any(c => c != ""))
-                yield return (Csv.FirstLine(csv.Parser.RawRow, csv.Parser.RawRecord) + skipped, Csv.Shortened(raw, LongestRaw), cells, broken);
+                yield return (Csv.FirstLine(csv.Parser.RawRow, csv.Parser.RawRecord, broken) + skipped, Csv.Shortened(raw, LongestRaw), cells, broken);
             broken = false;
         }
     }

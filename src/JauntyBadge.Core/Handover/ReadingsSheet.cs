@@ -81,7 +81,9 @@ public static class ReadingsSheet
             return new SheetRead([], [new BadRow(1, Csv.Shortened(text.Split('\n')[0].Trim(), LongestCell), "The first row must name the columns; measure and value are needed.")]);
         while (csv.Read())
         {
-            var (row, raw) = (Csv.FirstLine(csv.Parser.RawRow, csv.Parser.RawRecord) + skipped, Csv.Shortened(csv.Parser.RawRecord.Trim(), LongestCell));
+            // Cells are looked at when they are asked for: only then is a mark left open noticed.
+            _ = csv.Parser.Record;
+            var (row, raw) = (Csv.FirstLine(csv.Parser.RawRow, csv.Parser.RawRecord, broken) + skipped, Csv.Shortened(csv.Parser.RawRecord.Trim(), LongestCell));
             if (raw == "")
                 continue;
             if (good.Count + bad.Count >= MostRows)

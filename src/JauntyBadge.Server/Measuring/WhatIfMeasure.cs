@@ -20,8 +20,8 @@ public sealed record WhatIfMeasureQuestion(
     School? School = null, HeadShape? HeadShape = null, string? Breed = null, Coat? Coat = null, double? BodyMassKg = null, double? FitLineGapMm = null,
     IReadOnlyList<WhatIfMeasureReading>? Readings = null);
 
-/// <summary>One reading: measure, side where it has two, the text as written, its unit where the text has none, and the tool.</summary>
-public sealed record WhatIfMeasureReading(Measure? Measure = null, Side? Side = null, string? Text = null, ReadingUnit? Unit = null, Tool? Tool = null);
+/// <summary>One reading: measure, side where it has two, the text as written, its unit where the text has none, the tool, and how a jaw to nose was held.</summary>
+public sealed record WhatIfMeasureReading(Measure? Measure = null, Side? Side = null, string? Text = null, ReadingUnit? Unit = null, Tool? Tool = null, JawHeld? Held = null);
 
 public sealed class WhatIfMeasureQuestionValidator : AbstractValidator<WhatIfMeasureQuestion>
 {
@@ -170,7 +170,7 @@ internal static class WhatIfMeasure
         var readings = asked.Readings!.Select(r =>
         {
             ReadingParser.TryParse(r.Text, r.Unit ?? ReadingUnit.Mm, out var parsed, out _);
-            return new Reading(r.Measure!.Value, r.Side, parsed.Value, parsed.Unit, r.Tool ?? Tool.SoftTape);
+            return new Reading(r.Measure!.Value, r.Side, parsed.Value, parsed.Unit, r.Tool ?? Tool.SoftTape) { Held = r.Measure == Core.Measuring.Measure.JawToNose ? r.Held : null };
         }).ToList();
         var assessment = Assessment.Of(readings, new Circumstances
         {

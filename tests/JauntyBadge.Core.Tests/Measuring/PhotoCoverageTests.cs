@@ -39,24 +39,44 @@ public class PhotoCoverageTests
             var (landmarks, truth) = view == PhotoView.Side
                 ? (new Dictionary<Landmark, Place>
                 {
-                    [Landmark.NoseTip] = new(0, 0.05 * height, 0), [Landmark.InnerEye] = new(eye, 0.06 * height, half), [Landmark.FitLineTop] = new(eye - 15, 0, 0),
-                    [Landmark.FitLineUnder] = new(eye - 15, height, 0), [Landmark.ThroatBump] = new(jaw, height, 0), [Landmark.BridgeFront] = new(0.2 * eye, 0, 0),
-                    [Landmark.BridgeBack] = new(0.8 * eye, 0, 0), [Landmark.Stop] = new(stop, -6, 0), [Landmark.Occiput] = new(occiput, -20, 0),
+                    [Landmark.NoseTip] = new(0, 0.05 * height, 0),
+                    [Landmark.InnerEye] = new(eye, 0.06 * height, half),
+                    [Landmark.FitLineTop] = new(eye - 15, 0, 0),
+                    [Landmark.FitLineUnder] = new(eye - 15, height, 0),
+                    [Landmark.ThroatBump] = new(jaw, height, 0),
+                    [Landmark.BridgeFront] = new(0.2 * eye, 0, 0),
+                    [Landmark.BridgeBack] = new(0.8 * eye, 0, 0),
+                    [Landmark.Stop] = new(stop, -6, 0),
+                    [Landmark.Occiput] = new(occiput, -20, 0),
                 }, new Dictionary<MeasureLine, double>
                 {
-                    [new(Measure.NoseToInnerEye, Side.Left)] = Math.Sqrt(eye * eye + Math.Pow(0.01 * height, 2) + half * half), [new(Measure.FitLineLength)] = eye - 15, [new(Measure.SnoutHeight)] = height,
-                    [new(Measure.JawToNose)] = jaw, [new(Measure.StopToNose)] = Math.Sqrt(stop * stop + Math.Pow(6 + 0.05 * height, 2)),
+                    [new(Measure.NoseToInnerEye, Side.Left)] = Math.Sqrt(eye * eye + Math.Pow(0.01 * height, 2) + half * half),
+                    [new(Measure.FitLineLength)] = eye - 15,
+                    [new(Measure.SnoutHeight)] = height,
+                    [new(Measure.JawToNose)] = jaw,
+                    [new(Measure.StopToNose)] = Math.Sqrt(stop * stop + Math.Pow(6 + 0.05 * height, 2)),
                     [new(Measure.StopToOcciput)] = Math.Sqrt(Math.Pow(occiput - stop, 2) + 14 * 14),
                 })
                 : (new Dictionary<Landmark, Place>
                 {
-                    [Landmark.NoseTip] = Above(0, 0, 0.05), [Landmark.InnerEyeLeft] = Above(eye, half, 0.06), [Landmark.InnerEyeRight] = Above(eye, -half, 0.06), [Landmark.SnoutLeft] = Above(eye - 15, width / 2, 0.5),
-                    [Landmark.SnoutRight] = Above(eye - 15, -width / 2, 0.5), [Landmark.SkullLeft] = Above(1.4 * eye, skull, 0.25), [Landmark.SkullRight] = Above(1.4 * eye, -skull, 0.25),
-                    [Landmark.Stop] = Above(stop, 0, 0), [Landmark.Occiput] = Above(occiput, 0, 0),
+                    [Landmark.NoseTip] = Above(0, 0, 0.05),
+                    [Landmark.InnerEyeLeft] = Above(eye, half, 0.06),
+                    [Landmark.InnerEyeRight] = Above(eye, -half, 0.06),
+                    [Landmark.SnoutLeft] = Above(eye - 15, width / 2, 0.5),
+                    [Landmark.SnoutRight] = Above(eye - 15, -width / 2, 0.5),
+                    [Landmark.SkullLeft] = Above(1.4 * eye, skull, 0.25),
+                    [Landmark.SkullRight] = Above(1.4 * eye, -skull, 0.25),
+                    [Landmark.Stop] = Above(stop, 0, 0),
+                    [Landmark.Occiput] = Above(occiput, 0, 0),
                 }, new Dictionary<MeasureLine, double>
                 {
-                    [new(Measure.NoseToInnerEye, Side.Left)] = Math.Sqrt(eye * eye + half * half), [new(Measure.NoseToInnerEye, Side.Right)] = Math.Sqrt(eye * eye + half * half),
-                    [new(Measure.InnerEyeSpacing)] = 2 * half, [new(Measure.SnoutWidth)] = width, [new(Measure.SkullWidth)] = 2 * skull, [new(Measure.StopToNose)] = stop, [new(Measure.StopToOcciput)] = occiput - stop,
+                    [new(Measure.NoseToInnerEye, Side.Left)] = Math.Sqrt(eye * eye + half * half),
+                    [new(Measure.NoseToInnerEye, Side.Right)] = Math.Sqrt(eye * eye + half * half),
+                    [new(Measure.InnerEyeSpacing)] = 2 * half,
+                    [new(Measure.SnoutWidth)] = width,
+                    [new(Measure.SkullWidth)] = 2 * skull,
+                    [new(Measure.StopToNose)] = stop,
+                    [new(Measure.StopToOcciput)] = occiput - stop,
                 });
             Place Above(double x, double y, double down) => new(x, y, (0.3 - down) * height + 5 * Normal());
             var distance = 700 + 900 * random.NextDouble();

@@ -3510,13 +3510,14 @@ export interface components {
             /** @description Up to 500. */
             readings?: null | components["schemas"]["WhatIfMeasureReading"][];
         };
-        /** @description One reading: measure, side where it has two, the text as written, its unit where the text has none, and the tool. */
+        /** @description One reading: measure, side where it has two, the text as written, its unit where the text has none, the tool, and how a jaw to nose was held. */
         WhatIfMeasureReading: {
             measure?: null | components["schemas"]["Measure"];
             side?: null | components["schemas"]["Side"];
             text?: null | string;
             unit?: null | components["schemas"]["ReadingUnit"];
             tool?: null | components["schemas"]["Tool"];
+            held?: null | components["schemas"]["JawHeld"];
         };
         /** @description A measure as read, worked out or assumed. n is 0 unless it was read. */
         WhatIfMeasured: {
