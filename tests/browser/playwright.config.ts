@@ -8,7 +8,8 @@ export default defineConfig({
   // Limits for a busy machine, not measurements: what is fast stays fast.
   timeout: 120_000,
   expect: { timeout: 20_000 },
-  workers: 2,
+  // They mostly wait for pages: three keep two cores busy.
+  workers: 3,
   fullyParallel: true,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: process.env.BROWSER_TEST_REPORT ?? 'test-results/report.json' }]],

@@ -82,10 +82,8 @@ public class ReadingParserTests
     [Fact]
     public void Lengths_are_shown_in_the_users_unit_as_the_front_end_shows_them()
     {
-        var cases = JsonNode.Parse(File.ReadAllText(Path.Combine(Here(), "../../length-cases.json")))!.AsArray();
+        var cases = JsonNode.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "length-cases.json")))!.AsArray();
         Assert.True(cases.Count > 20);
         Assert.All(cases, c => Assert.Equal((string)c![2]!, Length.FromMillimeters((double)c[0]!).Show(Enum.Parse<ReadingUnit>((string)c[1]!, ignoreCase: true))));
     }
-
-    private static string Here([System.Runtime.CompilerServices.CallerFilePath] string path = "") => Path.GetDirectoryName(path)!;
 }

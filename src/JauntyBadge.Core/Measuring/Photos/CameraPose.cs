@@ -45,12 +45,10 @@ internal sealed class CameraPose
     /// <param name="sigma">How far a corner's mark lies off, pixels.</param>
     /// <param name="middle">The middle of the picture, through which the camera looks.</param>
     /// <param name="from">A pose near it, to start from.</param>
-    /// <param name="usual">What is usual moved by so many of its standard deviations: distance and both tilts.</param>
-    public static CameraPose Of(IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle, CameraPose? from = null, double[]? usual = null)
+    public static CameraPose Of(IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle, CameraPose? from = null)
     {
-        usual ??= new double[Usual];
         if (from is not null)
-            return new CameraPose(Fit(from.p, corners, plane, sigma, middle, usual).P, middle);
+            return new CameraPose(Fit(from.p, corners, plane, sigma, middle).P, middle);
         var (dx, dy) = (corners[1].X - corners[0].X, corners[1].Y - corners[0].Y);
         var (px, py) = (plane[1].X - plane[0].X, plane[1].Y - plane[0].Y);
         var roll = Math.Atan2(dy, dx) - Math.Atan2(py, px);
@@ -63,12 +61,32 @@ internal sealed class CameraPose
         foreach (var (a, b) in new[] { (0.0, 0.0), (0.4, 0.0), (-0.4, 0.0), (0.0, 0.4), (0.0, -0.4) })
         {
             double[] start = [a, b, roll, (centre.X - middle.X) * scale, (centre.Y - middle.Y) * scale, distance, Math.Log(distance / scale)];
-            var fit = Fit(start, corners, plane, sigma, middle, usual);
+            var fit = Fit(start, corners, plane, sigma, middle);
             if (fit.Cost < cost)
                 (best, cost) = fit;
         }
 
         return new CameraPose(best, middle);
+    }
+
+    /// <summary>
+    /// The pose as it would be with each observation moved by one of its standard deviations either way: every coordinate of every corner, then the
+    /// distance and both tilts. By the slope at the best fit: p moves by (JᵀJ)⁻¹Jᵀ.
+    /// </summary>
+    public IReadOnlyList<(CameraPose Plus, CameraPose Minus)> Moved(IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma)
+    {
+        var residuals = Residuals(p, corners, plane, sigma, middle);
+        var jacobian = Slopes(p, residuals, corners, plane, sigma, middle);
+        var moves = jacobian.TransposeThisAndMultiply(jacobian).Solve(jacobian.Transpose());
+        CameraPose By(int observation, int way)
+        {
+            var moved = new double[Unknowns];
+            for (var u = 0; u < Unknowns; u++)
+                moved[u] = p[u] + way * moves[u, observation];
+            return new CameraPose(moved, middle);
+        }
+
+        return [.. Enumerable.Range(0, residuals.Length).Select(i => (By(i, 1), By(i, -1)))];
     }
 
     /// <summary>The place, in the plane's coordinates, of what is seen at a point and lies so far from the plane towards the camera.</summary>
@@ -83,24 +101,14 @@ internal sealed class CameraPose
         return new PointMm(camera[0] + along * ray[0], camera[1] + along * ray[1]);
     }
 
-    private static (double[] P, double Cost) Fit(double[] start, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle, double[] usual)
+    private static (double[] P, double Cost) Fit(double[] start, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle)
     {
         var p = (double[])start.Clone();
-        var residuals = Residuals(p, corners, plane, sigma, middle, usual);
+        var residuals = Residuals(p, corners, plane, sigma, middle);
         var (cost, damping) = (Squares(residuals), 1e-3);
         for (var round = 0; round < Rounds && damping < 1e8; round++)
         {
-            var jacobian = Matrix<double>.Build.Dense(residuals.Length, Unknowns);
-            for (var u = 0; u < Unknowns; u++)
-            {
-                var moved = (double[])p.Clone();
-                var by = Nudge * Math.Max(1, Math.Abs(p[u]));
-                moved[u] += by;
-                var then = Residuals(moved, corners, plane, sigma, middle, usual);
-                for (var r = 0; r < residuals.Length; r++)
-                    jacobian[r, u] = (then[r] - residuals[r]) / by;
-            }
-
+            var jacobian = Slopes(p, residuals, corners, plane, sigma, middle);
             var normal = jacobian.TransposeThisAndMultiply(jacobian);
             var slope = jacobian.TransposeThisAndMultiply(Vector<double>.Build.Dense(residuals));
             for (var u = 0; u < Unknowns; u++)
@@ -109,7 +117,7 @@ internal sealed class CameraPose
             var tried = new double[Unknowns];
             for (var u = 0; u < Unknowns; u++)
                 tried[u] = p[u] + step[u];
-            var after = Residuals(tried, corners, plane, sigma, middle, usual);
+            var after = Residuals(tried, corners, plane, sigma, middle);
             var better = Squares(after);
             if (!(better < cost))
             {
@@ -117,7 +125,7 @@ internal sealed class CameraPose
                 continue;
             }
 
-            var done = cost - better < 1e-12 * (1 + cost);
+            var done = cost - better < 1e-10 * (1 + cost);
             (p, residuals, cost, damping) = (tried, after, better, damping / 10);
             if (done)
                 break;
@@ -126,7 +134,23 @@ internal sealed class CameraPose
         return (p, cost);
     }
 
-    private static double[] Residuals(double[] p, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle, double[] usual)
+    private static Matrix<double> Slopes(double[] p, double[] residuals, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle)
+    {
+        var slopes = Matrix<double>.Build.Dense(residuals.Length, Unknowns);
+        for (var u = 0; u < Unknowns; u++)
+        {
+            var moved = (double[])p.Clone();
+            var by = Nudge * Math.Max(1, Math.Abs(p[u]));
+            moved[u] += by;
+            var then = Residuals(moved, corners, plane, sigma, middle);
+            for (var r = 0; r < residuals.Length; r++)
+                slopes[r, u] = (then[r] - residuals[r]) / by;
+        }
+
+        return slopes;
+    }
+
+    private static double[] Residuals(double[] p, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle)
     {
         var (turn, focal) = (Turn(p), Math.Exp(p[6]));
         var residuals = new double[2 * corners.Count + Usual];
@@ -138,9 +162,9 @@ internal sealed class CameraPose
             residuals[2 * i + 1] = (middle.Y + focal * (turn[3] * x + turn[4] * y + p[4]) / depth - corners[i].Y) / sigma;
         }
 
-        residuals[^3] = Math.Log(Math.Max(1, p[5]) / PhotoRules.UsualDistance.Value.Millimeters) / PhotoRules.DistanceDoubt.Value - usual[0];
-        residuals[^2] = p[0] / PhotoRules.UsualTilt.Value.Radians - usual[1];
-        residuals[^1] = p[1] / PhotoRules.UsualTilt.Value.Radians - usual[2];
+        residuals[^3] = Math.Log(Math.Max(1, p[5]) / PhotoRules.UsualDistance.Value.Millimeters) / PhotoRules.DistanceDoubt.Value;
+        residuals[^2] = p[0] / PhotoRules.UsualTilt.Value.Radians;
+        residuals[^1] = p[1] / PhotoRules.UsualTilt.Value.Radians;
         return residuals;
     }
 

@@ -31,32 +31,31 @@ internal sealed class PhotoWork
         }
 
         var places = Places(question.Reference, ordered);
-        CameraPose Found(IReadOnlyList<PixelPoint> at, PixelPoint through, double[]? moved = null, CameraPose? from = null) => CameraPose.Of(at, places, sigma, through, from, moved);
-        pose = Found(ordered, middle);
         var isRuler = question.Reference.Kind == ReferenceKind.Ruler;
-        for (var i = 0; i < (isRuler ? 2 : ordered.Count); i++)
+        CameraPose Found(IReadOnlyList<PixelPoint> at, PixelPoint through, CameraPose? from = null) => CameraPose.Of(at, places, sigma, through, from);
+        pose = Found(ordered, middle);
+        var moved = pose.Moved(ordered, places, sigma);
+        if (isRuler)
         {
-            foreach (var (dx, dy) in new[] { (Step, 0.0), (0.0, Step) })
-                corners.Add((Found(With(ordered, i, dx, dy, isRuler), middle, from: pose), Found(With(ordered, i, -dx, -dy, isRuler), middle, from: pose)));
-        }
-
-        for (var u = 0; u < CameraPose.Usual; u++)
-        {
-            double[] Moved(double by)
+            // The square hangs on its two marks alone.
+            for (var i = 0; i < 2; i++)
             {
-                var moved = new double[CameraPose.Usual];
-                moved[u] = by;
-                return moved;
+                foreach (var (dx, dy) in new[] { (sigma, 0.0), (0.0, sigma) })
+                    corners.Add((Found(With(ordered, i, dx, dy), middle, pose), Found(With(ordered, i, -dx, -dy), middle, pose)));
             }
 
-            if (!isRuler || u == 0)
-                usual.Add((Found(ordered, middle, Moved(1), pose), Found(ordered, middle, Moved(-1), pose)));
+            usual.Add(moved[^CameraPose.Usual]);
+        }
+        else
+        {
+            corners.AddRange(moved.Take(moved.Count - CameraPose.Usual));
+            usual.AddRange(moved.Skip(moved.Count - CameraPose.Usual));
         }
 
         if (off > 0)
         {
             foreach (var (dx, dy) in new[] { (off, 0.0), (0.0, off) })
-                usual.Add((Found(ordered, new(middle.X + dx, middle.Y + dy), from: pose), Found(ordered, new(middle.X - dx, middle.Y - dy), from: pose)));
+                usual.Add((Found(ordered, new(middle.X + dx, middle.Y + dy), pose), Found(ordered, new(middle.X - dx, middle.Y - dy), pose)));
         }
 
         SlantRad = isRuler ? 0 : pose.SlantRad;
@@ -92,7 +91,7 @@ internal sealed class PhotoWork
             }
         }
 
-        var reference = corners.Sum(m => Math.Pow(Half(Value(m.Plus, landmarks, spacing, height), Value(m.Minus, landmarks, spacing, height)) / Step, 2));
+        var reference = corners.Sum(m => Math.Pow(Half(Value(m.Plus, landmarks, spacing, height), Value(m.Minus, landmarks, spacing, height)), 2));
         var camera = usual.Sum(m => Math.Pow(Half(Value(m.Plus, landmarks, spacing, height), Value(m.Minus, landmarks, spacing, height)), 2));
 
         // What is known of depths only so well: the spacing of the eyes, the snout's height, each landmark's own, and the reference's plane itself.
@@ -109,7 +108,7 @@ internal sealed class PhotoWork
         var slant = question.Reference.Kind == ReferenceKind.Ruler ? value * (1 - Math.Cos(PhotoRules.RulerSlant.Value.Radians)) / Math.Sqrt(3) : 0;
         var assumed = formula.Assumed([.. landmarks.Select(l => pose.At(l, 0))], value);
         var fromPlane = Math.Sqrt(offset * offset + slant * slant + camera + depths + assumed * assumed);
-        var (fromClicks, fromReference) = (click * Math.Sqrt(clicks), click * PhotoRules.CornerShare.Value * Math.Sqrt(reference));
+        var (fromClicks, fromReference) = (click * Math.Sqrt(clicks), Math.Sqrt(reference));
         return new PhotoMeasure(
             formula.Measure, formula.Side, Length.FromMillimeters(value),
             Length.FromMillimeters(Math.Sqrt(fromClicks * fromClicks + fromReference * fromReference + fromPlane * fromPlane)),
@@ -154,11 +153,12 @@ internal sealed class PhotoWork
         return (new((left + right) / 2, (top + bottom) / 2), PhotoRules.MiddleDoubt.Value * Math.Max(right - left, bottom - top));
     }
 
-    private static PixelPoint[] With(IReadOnlyList<PixelPoint> ordered, int corner, double dx, double dy, bool isRuler)
+    /// <summary>The square over a ruler with one of its marks moved.</summary>
+    private static IReadOnlyList<PixelPoint> With(IReadOnlyList<PixelPoint> marks, int mark, double dx, double dy)
     {
-        PixelPoint[] moved = [.. ordered];
-        moved[corner] = new(moved[corner].X + dx, moved[corner].Y + dy);
-        return isRuler ? [.. Square([moved[0], moved[1]])] : moved;
+        PixelPoint[] moved = [marks[0], marks[1]];
+        moved[mark] = new(moved[mark].X + dx, moved[mark].Y + dy);
+        return Square(moved);
     }
 
     /// <summary>A square over a ruler's two marks.</summary>
