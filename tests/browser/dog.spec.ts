@@ -48,6 +48,7 @@ test('a dog is archived, and the archive undone', async ({ page }) => {
     ((await (await page.request.get('/api/round')).json()) as { dog: { id: string } }[]).some((c) => c.dog.id === id);
   await expect.poll(onTheRound).toBe(true);
   await page.getByRole('button', { name: 'Archive this dog' }).click();
+  await expect.poll(onTheRound).toBe(false);
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Sessions due' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Rover-Back' })).toHaveCount(0);
