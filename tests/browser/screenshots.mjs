@@ -88,7 +88,7 @@ await picture('fit', {
     await page.getByRole('slider', { name: 'Open the jaw' }).focus();
     for (let i = 0; i < 15; i++) await page.keyboard.press('ArrowRight');
   },
-  top: 'decided by',
+  top: 'Compare with',
 });
 await picture('catalogue', {
   at: () => '/catalogue',
@@ -113,7 +113,7 @@ await picture('try-on-phone', {
   top: 'Are the eyes clear',
 });
 await picture('order', { at: (id) => `/dogs/${id('Dumpling')}/fit/order` });
-await picture('fit-dark', { scheme: 'dark', at: (id) => `/dogs/${id('Sorrel')}/fit`, top: 'decided by' });
+await picture('fit-dark', { scheme: 'dark', at: (id) => `/dogs/${id('Sorrel')}/fit`, top: 'Compare with' });
 await picture('plan', { at: (id) => `/dogs/${id('Bracken')}/plan` });
 await picture('session-phone', {
   viewport: phone,
