@@ -57,9 +57,9 @@ public sealed record OrderSheet(
     /// <summary>The windows of the inner dimensions.</summary>
     private sealed record Windows(Window Inner, Window Front, Window Rear, Window Width, Window Girth)
     {
-        /// <summary>The middle of every window; of the girth what such an edge measures, where that lies in its window.</summary>
+        /// <summary>The middle of every window; of the girth what such an edge measures, where that leaves a quarter of its window to either side.</summary>
         public BasketModel Wanted(Length strapMin, Length strapMax) => new(
-            Inner.Middle, Front.Middle, Rear.Middle, Width.Middle, UnitMath.Clamp(SnoutSection.Girth(Rear.Middle, Width.Middle), Girth.Low, Girth.High), strapMin, strapMax);
+            Inner.Middle, Front.Middle, Rear.Middle, Width.Middle, UnitMath.Clamp(SnoutSection.Girth(Rear.Middle, Width.Middle), (3 * Girth.Low + Girth.High) / 4, (Girth.Low + 3 * Girth.High) / 4), strapMin, strapMax);
 
         private const int Narrowings = 20;
 
