@@ -20,22 +20,32 @@ internal static partial class Csv
         ShouldQuote = cell => ConfigurationFunctions.ShouldQuote(cell) || cell.Field?.IndexOfAny(['\r', '\n']) >= 0,
     };
 
-    /// <summary>How sheets are read: comma, semicolon or tab between cells; a quotation mark left open is told.</summary>
-    public static CsvConfiguration Reading(Action broken) => new(CultureInfo.InvariantCulture)
+    /// <summary>
+    /// How a sheet is read: comma, semicolon or tab between cells, or the mark named by a leading line such as "sep=;", which spreadsheets write
+    /// and which is left out of the text; a quotation mark left open is told.
+    /// </summary>
+    /// <returns>The text without that line, how to read it, and how many lines to add to its line numbers.</returns>
+    public static (string Text, CsvConfiguration Reading, int Skipped) Reading(string text, Action broken)
     {
-        DetectDelimiter = true,
-        DetectDelimiterValues = [",", ";", "\t"],
-        TrimOptions = TrimOptions.Trim,
-        BadDataFound = bad =>
+        (text, var delimiter) = WithoutSep(text);
+        var reading = new CsvConfiguration(CultureInfo.InvariantCulture)
         {
-            // An inch mark behind a number is no quotation mark.
-            if (!InchMarks().IsMatch(bad.Field))
-                broken();
-        },
-    };
+            DetectDelimiter = delimiter is null,
+            DetectDelimiterValues = [",", ";", "\t"],
+            TrimOptions = TrimOptions.Trim,
+            BadDataFound = bad =>
+            {
+                // An inch mark behind a number is no quotation mark.
+                if (!InchMarks().IsMatch(bad.Field))
+                    broken();
+            },
+        };
+        if (delimiter is not null)
+            reading.Delimiter = delimiter;
+        return (text, reading, delimiter is null ? 0 : 1);
+    }
 
-    /// <summary>A file without a leading line such as "sep=;" by which spreadsheets name what stands between cells, and that mark; null when it names none.</summary>
-    public static (string Text, string? Delimiter) WithoutSep(string text)
+    private static (string Text, string? Delimiter) WithoutSep(string text)
     {
         var bare = text.TrimStart('\uFEFF');
         if (!bare.StartsWith("sep=", StringComparison.OrdinalIgnoreCase))

@@ -358,12 +358,8 @@ public static class SizeChart
     private static IEnumerable<(int Row, string Raw, IReadOnlyList<string> Cells, bool Broken)> Rows(string text)
     {
         var broken = false;
-        var reading = Csv.Reading(() => broken = true);
+        (text, var reading, var skipped) = Csv.Reading(text, () => broken = true);
         reading.HasHeaderRecord = false;
-        (text, var delimiter) = Csv.WithoutSep(text);
-        var skipped = delimiter is null ? 0 : 1;
-        if (delimiter is not null)
-            (reading.DetectDelimiter, reading.Delimiter) = (false, delimiter);
         using var csv = new CsvReader(new StringReader(text), reading);
         while (csv.Read())
         {

@@ -33,7 +33,7 @@ public static class TrainingMuzzle
     ];
 
     /// <summary>One size judged for training beside the other sizes of its model; null when it does not serve.</summary>
-    public static TrainingFit? Of(RankedFit fit, IReadOnlyList<RankedFit> sizes) => IsLight(fit.Model) ? OneOrTwoUp(sizes).FirstOrDefault(t => t.Fit.Size.Id == fit.Size.Id) : null;
+    public static TrainingFit? Of(RankedFit fit, IEnumerable<RankedFit> sizes) => IsLight(fit.Model) ? OneOrTwoUp([.. sizes]).FirstOrDefault(t => t.Fit.Size.Id == fit.Size.Id) : null;
 
     /// <summary>A criterion as it counts in training: being roomy is worth knowing and no fault.</summary>
     public static Criterion InTraining(Criterion criterion) =>

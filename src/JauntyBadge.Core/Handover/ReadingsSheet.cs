@@ -69,13 +69,9 @@ public static class ReadingsSheet
     {
         var (good, bad) = (new List<GoodRow>(), new List<BadRow>());
         var broken = false;
-        var reading = Csv.Reading(() => broken = true);
+        (text, var reading, var skipped) = Csv.Reading(text, () => broken = true);
         reading.PrepareHeaderForMatch = header => header.Header.Trim().TrimStart('\uFEFF').ToLowerInvariant().Replace(' ', '_');
         reading.MissingFieldFound = null;
-        (text, var delimiter) = Csv.WithoutSep(text);
-        var skipped = delimiter is null ? 0 : 1;
-        if (delimiter is not null)
-            (reading.DetectDelimiter, reading.Delimiter) = (false, delimiter);
         using var csv = new CsvReader(new StringReader(text), reading);
         if (!csv.Read() || !csv.ReadHeader() || !csv.TryGetField("measure", out string? _) || !csv.TryGetField("value", out string? _))
             return new SheetRead([], [new BadRow(1, Csv.Shortened(text.Split('\n')[0].Trim(), LongestCell), "The first row must name the columns; measure and value are needed.")]);

@@ -63,7 +63,7 @@ internal static class FittingEndpoints
     }
 
     /// <summary>What it is to train in, where the dog is advised a light one first and it serves; null otherwise.</summary>
-    private static string? TrainingOf(FitFile file, RankedFit fit, IReadOnlyList<RankedFit> sizes) => Advice(file.Dog).TrainingFirst ? TrainingMuzzle.Of(fit, sizes)?.Says : null;
+    private static string? TrainingOf(FitFile file, RankedFit fit, IEnumerable<RankedFit> sizes) => Advice(file.Dog).TrainingFirst ? TrainingMuzzle.Of(fit, sizes)?.Says : null;
 
     private static async Task<ContentHttpResult> SvgAsync(
         Guid id, string sizeId, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? with = null)
@@ -125,7 +125,7 @@ internal static class FittingEndpoints
             throw Refusal.Field("note", $"Up to {LongestNote} letters, please.");
         var question = file.NeedQuestion(asked);
         var fit = file.Judge(entry.SizeId ?? throw Refusal.Field("sizeId", "Say which size is chosen."), question);
-        var training = TrainingOf(file, fit, [.. fit.Model.Sizes.Select(s => s.Id == fit.Size.Id ? fit : Ranking.Judge(fit.Model, s, question))]);
+        var training = TrainingOf(file, fit, fit.Model.Sizes.Select(s => s.Id == fit.Size.Id ? fit : Ranking.Judge(fit.Model, s, question)));
         if (fit.Verdict == Verdict.Out && training is null && string.IsNullOrWhiteSpace(entry.Note))
             throw Refusal.Field("note", $"This one is out: {fit.Deciding.Reason} To keep it all the same, write down why.");
         var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow(), training);
