@@ -3,15 +3,13 @@ using System.Text.Json.Nodes;
 
 namespace JauntyBadge.Server.Tests;
 
-public sealed class DemoTests
+public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPracticeFolder>
 {
     [Fact]
     public async Task The_demo_practice_has_dogs_at_every_point_of_the_way_and_is_filled_once()
     {
-        string folder;
-        using (var first = new PracticeServer(demo: true))
+        using (var first = filled.Open())
         {
-            folder = first.Folder;
             var round = (await first.GetAsync("/api/round")).Json.AsArray();
             Assert.True(round.Count >= 6);
             string[] Of(Func<JsonNode, string> pick) => [.. round.Select(c => pick(c!)).Distinct().Order()];
@@ -23,7 +21,8 @@ public sealed class DemoTests
                 Assert.Equal(HttpStatusCode.OK, (await first.GetAsync($"/api/dogs/{card!["dog"]!["id"]}/sessions")).Status);
         }
 
-        using var second = new PracticeServer(demo: true, folder);
+        // Every server of this class has started on what the first one filled.
+        using var second = filled.Open();
         Assert.Equal(10, (await second.GetAsync("/api/round")).Json.AsArray().Count);
     }
 
@@ -31,7 +30,7 @@ public sealed class DemoTests
     [Fact]
     public async Task The_demo_practice_shows_what_the_bench_can_do()
     {
-        using var server = new PracticeServer(demo: true);
+        using var server = filled.Open();
         var ids = (await server.GetAsync("/api/round")).Json.AsArray().ToDictionary(c => c!["dog"]!["name"]!.GetValue<string>(), c => $"/api/dogs/{c!["dog"]!["id"]}");
         var sorrel = await server.GetAsync($"{ids["Sorrel"]}/measuring-sets");
         Assert.Equal(3, sorrel["sets"]!.AsArray().Count);
@@ -48,7 +47,7 @@ public sealed class DemoTests
     [Fact]
     public async Task Records_are_dated_before_today()
     {
-        using var server = new PracticeServer(demo: true);
+        using var server = filled.Open();
         foreach (var card in (await server.GetAsync("/api/round")).Json.AsArray())
         {
             var sessions = (await server.GetAsync($"/api/dogs/{card!["dog"]!["id"]}/sessions")).Json.AsArray();
@@ -59,7 +58,7 @@ public sealed class DemoTests
     [Fact]
     public async Task The_demo_practice_shows_what_the_fitting_room_can_do()
     {
-        using var server = new PracticeServer(demo: true);
+        using var server = filled.Open();
         var round = (await server.GetAsync("/api/round")).Json.AsArray();
         string Dog(string name) => $"/api/dogs/{round.Single(c => c!["dog"]!["name"]!.GetValue<string>() == name)!["dog"]!["id"]}";
 
@@ -88,5 +87,25 @@ public sealed class DemoTests
         Assert.True(van.Number("covered") > van.Number("coveredNow"));
         Assert.Equal(2, van["expected"]!.AsArray().Count);
         Assert.Equal(2, (await server.GetAsync("/api/catalogue/barge/versions")).Json.AsArray().Count);
+    }
+}
+
+/// <summary>A practice filled by the demo once; every test opens a copy of its own.</summary>
+public sealed class DemoPracticeFolder
+{
+    private readonly string folder;
+
+    public DemoPracticeFolder()
+    {
+        using var server = new PracticeServer(demo: true);
+        folder = server.Folder;
+    }
+
+    internal PracticeServer Open()
+    {
+        var copy = Directory.CreateTempSubdirectory("jaunty-badge-").FullName;
+        foreach (var file in Directory.GetFiles(folder, "practice.db*"))
+            File.Copy(file, Path.Combine(copy, Path.GetFileName(file)));
+        return new PracticeServer(demo: true, copy);
     }
 }

@@ -10,6 +10,13 @@ namespace JauntyBadge.Server.Tests;
 public class MigrationTests
 {
     [Fact]
+    public void Every_change_of_the_model_has_its_migration()
+    {
+        using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite("Data Source=:memory:").Options);
+        Assert.False(db.Database.HasPendingModelChanges());
+    }
+
+    [Fact]
     public async Task Readings_taken_before_there_were_sets_come_into_one_set_a_dog()
     {
         var path = Path.Combine(Directory.CreateTempSubdirectory("jaunty-badge-").FullName, "practice.db");

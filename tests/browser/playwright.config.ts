@@ -9,7 +9,7 @@ export default defineConfig({
   timeout: 120_000,
   expect: { timeout: 20_000 },
   // They mostly wait for pages: three keep two cores busy.
-  workers: 3,
+  workers: Number(process.env.WORKERS ?? 3),
   fullyParallel: true,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: process.env.BROWSER_TEST_REPORT ?? 'test-results/report.json' }]],

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -21,6 +21,8 @@ export const freePort = () =>
 /** A folder of its own for a practice. */
 export const dataFolder = (name: string) => mkdtempSync(join(tmpdir(), `jaunty-badge-${name}-`));
 
+export const remove = (folder: string) => rmSync(folder, { recursive: true, force: true });
+
 /** Ends a process and waits until it is gone. */
 export const ended = (child: ChildProcess, signal: NodeJS.Signals) =>
   new Promise<number | null>((gone) => {
@@ -32,6 +34,8 @@ export const ended = (child: ChildProcess, signal: NodeJS.Signals) =>
 /** Serves a demo practice of its own until it is stopped; what the server says of failures goes into the test's output. */
 export async function serve(name: string) {
   const [port, folder] = [await freePort(), dataFolder(name)];
+  // Filled once for all workers (see build.ts).
+  if (process.env.FILLED_PRACTICE) cpSync(process.env.FILLED_PRACTICE, folder, { recursive: true });
   const address = `http://127.0.0.1:${port}`;
   const child = spawn(
     'dotnet',
@@ -54,11 +58,6 @@ export async function serve(name: string) {
     if (child.exitCode !== null || tries > 1200) throw new Error(`The server did not answer (exit ${child.exitCode}).`);
     await new Promise((wait) => setTimeout(wait, 100));
   }
-  return {
-    address,
-    stop: async () => {
-      await ended(child, 'SIGTERM');
-      rmSync(folder, { recursive: true, force: true });
-    },
-  };
+  const stop = () => ended(child, 'SIGTERM');
+  return { address, folder, stop, remove: () => stop().then(() => remove(folder)) };
 }

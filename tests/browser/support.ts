@@ -11,7 +11,7 @@ export const test = base.extend<{ watched: undefined; expectedErrors: RegExp[] }
     async ({}, use, worker) => {
       const server = await serve(`browser-${worker.parallelIndex}`);
       await use(server.address);
-      await server.stop();
+      await server.remove();
     },
     { scope: 'worker', timeout: 240_000 },
   ],

@@ -31,9 +31,20 @@ public static class VanStock
     private const int MostLookedAt = 300_000;
 
     /// <summary>Ids of the baskets that would fit a dog today: those that may be worn and are sure enough. Of a chart of length and girth none is, for its width could not be checked.</summary>
-    /// <param name="ranked">The catalogue as judged for the dog, with chances.</param>
-    public static IReadOnlySet<string> FitsToday(IReadOnlyList<RankedFit> ranked) => ranked
-        .Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly && f.Chance >= SureEnough.Value).Select(f => f.Size.Id).ToHashSet();
+    /// <param name="catalogue">The muzzles there are.</param>
+    /// <param name="question">The dog, with draws.</param>
+    /// <remarks>The same as the ranking would say; chances, which cost most, are counted only where they can still matter.</remarks>
+    public static IReadOnlySet<string> FitsToday(IReadOnlyList<MuzzleModel> catalogue, FitQuestion question)
+    {
+        var one = new ModelJudge(question);
+        return
+        (
+            from model in catalogue
+            where model.Type == MuzzleType.Basket
+            from size in model.Sizes
+            where !size.IsLengthAndGirthOnly && one.Judge(model, size, withChances: false).Verdict != Verdict.Out && one.Judge(model, size).Chance >= SureEnough.Value
+            select size.Id).ToHashSet();
+    }
 
     /// <summary>Plans for a number of sizes: exact where the search ends in time, else greedy with its bound.</summary>
     /// <param name="dogs">The dogs and what fits them.</param>

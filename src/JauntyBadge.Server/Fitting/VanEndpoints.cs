@@ -107,7 +107,7 @@ internal static class VanEndpoints
         List<(Guid Id, string Name, int Count, bool Expected, IReadOnlySet<string> Fits)> dogs = [];
         void Add(Guid id, string name, int count, bool isExpected, FitQuestion question)
         {
-            var fits = VanStock.FitsToday(Ranking.Rank(muzzles.All, question));
+            var fits = VanStock.FitsToday(muzzles.All, question);
             dogs.Add((id, name, count, isExpected, fits));
         }
 

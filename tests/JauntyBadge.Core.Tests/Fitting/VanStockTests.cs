@@ -83,13 +83,27 @@ public class VanStockTests
     public void The_van_is_planned_by_known_shapes()
     {
         var head = SnoutModel.From(Heads.Medium(98, 80, 73));
-        var dog = new DogProfile { Name = "Bracken", HeadShapeSeen = HeadShape.Medium, Purposes = [Purpose.Walks] };
-        var question = new FitQuestion(head, MuzzleBrief.For(dog, new()), FitRules.Finger.Value) { Draws = Heads.Draws(head, 200) };
         var lantern = Catalogue.Shipped.Single(m => m.Id == "lantern");
         var chart = lantern with { Id = "barge", Name = "Barge", Sizes = [new("barge-2", "2", 98, 400, 560, 100, OpeningGirthMm: head.Girth.Mm + 110)] };
-        var sure = VanStock.FitsToday(Ranking.Rank([.. Catalogue.Shipped, chart], question));
+        var sure = VanStock.FitsToday([.. Catalogue.Shipped, chart], Question(head));
         Assert.NotEmpty(sure);
         Assert.DoesNotContain("barge-2", sure);
-        Assert.Empty(VanStock.FitsToday(Ranking.Rank([chart], question)));
+        Assert.Empty(VanStock.FitsToday([chart], Question(head)));
     }
+
+    [Theory]
+    [InlineData(62, 48, 44, Purpose.Walks)]
+    [InlineData(98, 80, 73, Purpose.Clinic)]
+    [InlineData(118, 88, 70, Purpose.Scavenging)]
+    public void A_size_counts_when_the_ranking_says_it_may_be_worn_and_is_sure_enough(double eye, double height, double width, Purpose purpose)
+    {
+        var question = Question(SnoutModel.From(Heads.Medium(eye, height, width)), purpose);
+        var ranked = Ranking.Rank(Catalogue.Shipped, question)
+            .Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly && f.Chance >= VanStock.SureEnough.Value).Select(f => f.Size.Id).ToHashSet();
+        Assert.NotEmpty(ranked);
+        Assert.Equal(ranked, VanStock.FitsToday(Catalogue.Shipped, question));
+    }
+
+    private static FitQuestion Question(SnoutModel head, Purpose purpose = Purpose.Walks) =>
+        new(head, MuzzleBrief.For(new DogProfile { Name = "Bracken", HeadShapeSeen = HeadShape.Medium, Purposes = [purpose] }, new()), FitRules.Finger.Value) { Draws = Heads.Draws(head, 200) };
 }

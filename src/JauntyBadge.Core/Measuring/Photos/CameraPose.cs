@@ -17,6 +17,12 @@ internal sealed class CameraPose
     public const int Usual = 3;
 
     private const int Rounds = 40;
+
+    /// <summary>Rounds after which it shows which of the starts leads to the best fit.</summary>
+    private const int FirstRounds = 6;
+
+    /// <summary>Change of the squares, as a share, from which on nothing more is to be had.</summary>
+    private const double Settled = 1e-10;
     private const double Nudge = 1e-6;
 
     private readonly double[] p;
@@ -48,7 +54,7 @@ internal sealed class CameraPose
     public static CameraPose Of(IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle, CameraPose? from = null)
     {
         if (from is not null)
-            return new CameraPose(Fit(from.p, corners, plane, sigma, middle).P, middle);
+            return new CameraPose(Fit(from.p, corners, plane, sigma, middle, Rounds).P, middle);
         var (dx, dy) = (corners[1].X - corners[0].X, corners[1].Y - corners[0].Y);
         var (px, py) = (plane[1].X - plane[0].X, plane[1].Y - plane[0].Y);
         var roll = Math.Atan2(dy, dx) - Math.Atan2(py, px);
@@ -61,12 +67,12 @@ internal sealed class CameraPose
         foreach (var (a, b) in new[] { (0.0, 0.0), (0.4, 0.0), (-0.4, 0.0), (0.0, 0.4), (0.0, -0.4) })
         {
             double[] start = [a, b, roll, (centre.X - middle.X) * scale, (centre.Y - middle.Y) * scale, distance, Math.Log(distance / scale)];
-            var fit = Fit(start, corners, plane, sigma, middle);
+            var fit = Fit(start, corners, plane, sigma, middle, FirstRounds);
             if (fit.Cost < cost)
                 (best, cost) = fit;
         }
 
-        return new CameraPose(best, middle);
+        return new CameraPose(Fit(best, corners, plane, sigma, middle, Rounds).P, middle);
     }
 
     /// <summary>
@@ -101,16 +107,16 @@ internal sealed class CameraPose
         return new PointMm(camera[0] + along * ray[0], camera[1] + along * ray[1]);
     }
 
-    private static (double[] P, double Cost) Fit(double[] start, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle)
+    private static (double[] P, double Cost) Fit(double[] start, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle, int rounds)
     {
         var p = (double[])start.Clone();
         var residuals = Residuals(p, corners, plane, sigma, middle);
         var (cost, damping) = (Squares(residuals), 1e-3);
-        for (var round = 0; round < Rounds && damping < 1e8; round++)
+        var slopes = Slopes(p, residuals, corners, plane, sigma, middle);
+        for (var round = 0; round < rounds && damping < 1e8; round++)
         {
-            var jacobian = Slopes(p, residuals, corners, plane, sigma, middle);
-            var normal = jacobian.TransposeThisAndMultiply(jacobian);
-            var slope = jacobian.TransposeThisAndMultiply(Vector<double>.Build.Dense(residuals));
+            var normal = slopes.TransposeThisAndMultiply(slopes);
+            var slope = slopes.TransposeThisAndMultiply(Vector<double>.Build.Dense(residuals));
             for (var u = 0; u < Unknowns; u++)
                 normal[u, u] *= 1 + damping;
             var step = normal.Solve(-slope);
@@ -119,14 +125,18 @@ internal sealed class CameraPose
                 tried[u] = p[u] + step[u];
             var after = Residuals(tried, corners, plane, sigma, middle);
             var better = Squares(after);
-            if (!(better < cost))
+            var done = Math.Abs(cost - better) < Settled * (1 + cost);
+            if (better < cost)
+            {
+                (p, residuals, cost, damping) = (tried, after, better, damping / 10);
+                if (!done)
+                    slopes = Slopes(p, residuals, corners, plane, sigma, middle);
+            }
+            else
             {
                 damping *= 10;
-                continue;
             }
 
-            var done = cost - better < 1e-10 * (1 + cost);
-            (p, residuals, cost, damping) = (tried, after, better, damping / 10);
             if (done)
                 break;
         }
