@@ -3,7 +3,7 @@ using System.Text.Json.Nodes;
 
 namespace JauntyBadge.Server.Tests;
 
-public sealed class DogTests(PracticeServer server) : IClassFixture<PracticeServer>
+public sealed class DogTests(PracticeServer server)
 {
     [Fact]
     public async Task A_dog_is_added_read_and_edited()

@@ -2,7 +2,7 @@ using System.Net;
 
 namespace JauntyBadge.Server.Tests;
 
-public sealed class ErrorTests(PracticeServer server) : IClassFixture<PracticeServer>
+public sealed class ErrorTests(PracticeServer server)
 {
     [Fact]
     public async Task A_body_over_a_megabyte_is_too_large()

@@ -4,7 +4,7 @@ using System.Text.Json.Nodes;
 namespace JauntyBadge.Server.Tests;
 
 /// <summary>One dog from the first reading to the try-on: every address that tells a number tells the same one.</summary>
-public sealed class JourneyTests(PracticeServer server) : IClassFixture<PracticeServer>
+public sealed class JourneyTests(PracticeServer server)
 {
     /// <summary>A head as read, each measure once.</summary>
     public sealed record Head(string Shape, string Purpose, double Left, double Right, double Girth, double Height, double Width, double Jaw, double Neck);

@@ -8,6 +8,9 @@ using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.DependencyInjection.Extensions;
 using Microsoft.Extensions.Time.Testing;
 
+// One for all classes that neither turn its clock nor count what is there; the others take one of their own as a class fixture.
+[assembly: AssemblyFixture(typeof(JauntyBadge.Server.Tests.PracticeServer))]
+
 namespace JauntyBadge.Server.Tests;
 
 /// <summary>The real server on a real port with a real SQLite file of its own; only the clock is ours.</summary>

@@ -4,7 +4,7 @@ using Microsoft.Data.Sqlite;
 
 namespace JauntyBadge.Server.Tests;
 
-public sealed class ServingTests(PracticeServer server) : IClassFixture<PracticeServer>
+public sealed class ServingTests(PracticeServer server)
 {
     [Theory]
     [InlineData("/api/round")]

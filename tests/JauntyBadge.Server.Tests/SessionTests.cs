@@ -3,12 +3,8 @@ using System.Text.Json.Nodes;
 
 namespace JauntyBadge.Server.Tests;
 
-public sealed class SessionTests : IDisposable
+public sealed class SessionTests(PracticeServer server) : IClassFixture<PracticeServer>
 {
-    private readonly PracticeServer server = new();
-
-    public void Dispose() => server.Dispose();
-
     private async Task<(string Dog, string Session)> StartAsync()
     {
         var dog = await server.NewDogAsync();
@@ -83,7 +79,7 @@ public sealed class SessionTests : IDisposable
         var finished = await server.PostAsync($"{session}/sets/1/finish");
         Assert.Equal("endNow", Decision(finished));
         Assert.NotNull(finished["endedAt"]);
-        Assert.Equal("2026-06-02", (await server.GetAsync($"{dog}/plan")).Text("notBefore"));
+        Assert.Equal($"{server.Today.AddDays(1):yyyy-MM-dd}", (await server.GetAsync($"{dog}/plan")).Text("notBefore"));
         var tooSoon = await server.PostAsync($"{dog}/sessions");
         Assert.Equal(HttpStatusCode.Conflict, tooSoon.Status);
         Assert.Contains("not before", tooSoon.Text("detail"), StringComparison.Ordinal);

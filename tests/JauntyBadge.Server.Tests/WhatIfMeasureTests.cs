@@ -3,7 +3,7 @@ using System.Text.Json.Nodes;
 
 namespace JauntyBadge.Server.Tests;
 
-public sealed class WhatIfMeasureTests(PracticeServer server) : IClassFixture<PracticeServer>
+public sealed class WhatIfMeasureTests(PracticeServer server)
 {
     private static object R(string measure, string text, string? side = null, string tool = "softTape", string? unit = null) => new { measure, side, text, unit, tool };
 

@@ -3,7 +3,7 @@ using System.Text.Json.Nodes;
 
 namespace JauntyBadge.Server.Tests;
 
-public sealed class WhatIfTests(PracticeServer server) : IClassFixture<PracticeServer>
+public sealed class WhatIfTests(PracticeServer server)
 {
     private static JsonObject Fit(Action<JsonObject>? change = null)
     {
