@@ -6,8 +6,8 @@ export default defineConfig({
   testDir: '.',
   globalSetup: './build.ts',
   // Limits for a busy machine, not measurements: what is fast stays fast.
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 240_000,
+  expect: { timeout: 60_000 },
   // They mostly wait for pages: three keep two cores busy.
   workers: Number(process.env.WORKERS ?? 3),
   fullyParallel: true,

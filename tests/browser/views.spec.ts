@@ -25,10 +25,10 @@ for (const scheme of ['light', 'dark'] as const) {
     await axe(page);
   };
 
-  for (const path of scheme === 'dark' ? ['/', '/van'] : ['/', '/dogs/new', '/numbers', '/catalogue', '/van'])
+  for (const path of scheme === 'dark' ? ['/'] : ['/', '/dogs/new', '/numbers', '/catalogue', '/van'])
     test(`axe finds no violation on ${path}, ${scheme}`, ({ page }) => looked(page, path));
 
-  const ofDogs = scheme === 'dark' ? ['', '/measure', '/fit', '/fit/try', '/plan'] : rooms;
+  const ofDogs = scheme === 'dark' ? ['', '/measure', '/fit'] : rooms;
   for (const [dog, room] of [
     ...ofDogs.map((r) => ['Otis', r] as const),
     ...(scheme === 'light' ? (['/measure', '/fit'] as const).map((r) => ['Dumpling', r] as const) : []),
@@ -36,30 +36,32 @@ for (const scheme of ['light', 'dark'] as const) {
     test(`axe finds no violation at ${dog}${room}, ${scheme}`, async ({ page }) =>
       looked(page, `/dogs/${await dogId(page, dog)}${room}`));
 
-  test(`axe finds no violation among breeds found, ${scheme}`, ({ page }) =>
-    looked(page, '/breeds', async () => {
-      await page.getByLabel('Find a breed').fill('short');
-      await expect(page.getByText('short').first()).toBeVisible();
-    }));
+  if (scheme === 'light') {
+    test(`axe finds no violation among breeds found`, ({ page }) =>
+      looked(page, '/breeds', async () => {
+        await page.getByLabel('Find a breed').fill('pug');
+        await expect(page.getByText(/^[1-9] breeds?$/)).toBeVisible();
+      }));
 
-  test(`axe finds no violation on a picture, ${scheme}`, async ({ page }) => {
-    const nettle = await dogId(page, 'Nettle');
-    const photos = (await (await page.request.get(`/api/dogs/${nettle}/photos`)).json()) as { id: string }[];
-    await looked(page, `/dogs/${nettle}/measure/photos/${photos[1]?.id}`, () =>
-      expect(page.getByRole('application')).toBeVisible(),
-    );
-  });
-
-  test(`axe finds no violation at string, ruler and walk-through, ${scheme}`, async ({ page }) => {
-    await looked(page, `/dogs/${await dogId(page, 'Nettle')}/measure`, async () => {
-      await page.getByRole('button', { name: 'String and ruler' }).click();
-      await page.getByText('More measures').click();
+    test(`axe finds no violation on a picture`, async ({ page }) => {
+      const nettle = await dogId(page, 'Nettle');
+      const photos = (await (await page.request.get(`/api/dogs/${nettle}/photos`)).json()) as { id: string }[];
+      await looked(page, `/dogs/${nettle}/measure/photos/${photos[1]?.id}`, () =>
+        expect(page.getByRole('application')).toBeVisible(),
+      );
     });
-    await page.getByRole('button', { name: 'Walk me through' }).click();
-    await page.getByRole('button', { name: 'It is calm: begin' }).click();
-    await expect(page.getByText('1 of 5')).toBeVisible();
-    await axe(page);
-  });
+
+    test(`axe finds no violation at string, ruler and walk-through`, async ({ page }) => {
+      await looked(page, `/dogs/${await dogId(page, 'Nettle')}/measure`, async () => {
+        await page.getByRole('button', { name: 'String and ruler' }).click();
+        await page.getByText('More measures').click();
+      });
+      await page.getByRole('button', { name: 'Walk me through' }).click();
+      await page.getByRole('button', { name: 'It is calm: begin' }).click();
+      await expect(page.getByText('1 of 5')).toBeVisible();
+      await axe(page);
+    });
+  }
 
   test(`axe finds no violation on the pad, ${scheme}`, async ({ page }) => {
     const own = await newDog(page, `Axe ${scheme}`);
