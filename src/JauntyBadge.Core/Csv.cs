@@ -9,7 +9,7 @@ namespace JauntyBadge.Core;
 internal static partial class Csv
 {
     /// <summary>A length or range in inches by their marks, such as 3 1/2" or 12" to 16".</summary>
-    [GeneratedRegex(@"^[ \d./,½¼¾⅛⅜⅝⅞″–\-to]*\d[ \d./,½¼¾⅛⅜⅝⅞″–\-to""]*$")]
+    [GeneratedRegex(@"^[ 0-9./,½¼¾⅛⅜⅝⅞″–\-to]*[0-9][ 0-9./,½¼¾⅛⅜⅝⅞″–\-to""]*$")]
     private static partial Regex InchMarks();
 
     /// <summary>How sheets are written: a cell that a spreadsheet would take for a formula gets an apostrophe before it.</summary>
@@ -27,7 +27,7 @@ internal static partial class Csv
     /// <returns>The text without that line, how to read it, and how many lines to add to its line numbers.</returns>
     public static (string Text, CsvConfiguration Reading, int Skipped) Reading(string text, Action broken)
     {
-        (text, var delimiter) = WithoutSep(text);
+        (text, var delimiter, var skipped) = WithoutSep(text);
         var reading = new CsvConfiguration(CultureInfo.InvariantCulture)
         {
             DetectDelimiter = delimiter is null,
@@ -42,17 +42,17 @@ internal static partial class Csv
         };
         if (delimiter is not null)
             reading.Delimiter = delimiter;
-        return (text, reading, delimiter is null ? 0 : 1);
+        return (text, reading, skipped);
     }
 
-    private static (string Text, string? Delimiter) WithoutSep(string text)
+    private static (string Text, string? Delimiter, int Skipped) WithoutSep(string text)
     {
         var bare = text.TrimStart('\uFEFF');
         if (!bare.StartsWith("sep=", StringComparison.OrdinalIgnoreCase))
-            return (bare, null);
+            return (bare, null, 0);
         var end = bare.IndexOf('\n', StringComparison.Ordinal);
         var mark = bare[4..(end < 0 ? bare.Length : end)].TrimEnd('\r');
-        return (end < 0 ? "" : bare[(end + 1)..], mark is "," or ";" or "\t" or "|" ? mark : null);
+        return (end < 0 ? "" : bare[(end + 1)..], mark is "," or ";" or "\t" or "|" ? mark : null, 1);
     }
 
     /// <summary>The line a record begins on, from the one it ends on; one with a quotation mark left open swallows the last line's end too.</summary>

@@ -30,12 +30,20 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext
     public DbSet<SignRow> Signs => Set<SignRow>();
     public DbSet<PlanMoveRow> PlanMoves => Set<PlanMoveRow>();
 
-    /// <summary>Brings the schema up to date and switches to a write-ahead log, which survives a crash and lets readers read on.</summary>
-    public async Task PrepareAsync(CancellationToken cancel = default)
+    /// <summary>Saves what was changed, numbered and with its new versions, all of it or nothing.</summary>
+    public override async Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)
     {
-        await Database.MigrateAsync(cancel);
-        await Database.ExecuteSqlRawAsync("PRAGMA journal_mode=WAL;", cancel);
+        ChangeTracker.DetectChanges();
+        await using var own = Database.CurrentTransaction is null && Numbering.Needed(this) ? await Database.BeginTransactionAsync(cancellationToken) : null;
+        await Numbering.NumberAsync(this, cancellationToken);
+        var saved = await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
+        if (own is not null)
+            await own.CommitAsync(cancellationToken);
+        return saved;
     }
+
+    /// <summary>Not offered: numbers are given on the asynchronous way only.</summary>
+    public override int SaveChanges(bool acceptAllChangesOnSuccess) => throw new NotSupportedException("Save asynchronously.");
 
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder)
     {
@@ -45,9 +53,16 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
+        modelBuilder.Entity<CounterRow>(counter =>
+        {
+            counter.ToTable("Counter");
+            counter.Property(c => c.Id).ValueGeneratedNever();
+            counter.HasData(new CounterRow());
+        });
+        foreach (var versioned in modelBuilder.Model.GetEntityTypes().Where(t => typeof(IVersioned).IsAssignableFrom(t.ClrType)))
+            versioned.FindProperty(nameof(IVersioned.Version))!.IsConcurrencyToken = true;
         modelBuilder.Entity<DogRow>(dog =>
         {
-            dog.Property(d => d.Version).IsConcurrencyToken();
             dog.PrimitiveCollection(d => d.Purposes).ElementType().HasConversion<string>();
             dog.PrimitiveCollection(d => d.Sensitivities).ElementType().HasConversion<string>();
             dog.PrimitiveCollection(d => d.Health).ElementType().HasConversion<string>();

@@ -29,8 +29,8 @@ public sealed class DogTests(PracticeServer server)
         Assert.Equal("measure", card["next"]!["kind"]!.GetValue<string>());
 
         var born = card["dog"]!["birthDate"]!.GetValue<string>();
-        var edited = await server.PutAsync(dog, new { name = "Fern", birthDate = born, purposes = new[] { "clinic" }, version = 1 });
-        Assert.Equal(2, edited.Number("version"));
+        var edited = await server.PutAsync(dog, new { name = "Fern", birthDate = born, purposes = new[] { "clinic" } });
+        Assert.True(edited.Number("version") > card["dog"]!["version"]!.GetValue<int>());
         Assert.True(edited["birthDateEstimated"]!.GetValue<bool>());
         Assert.Null((await server.GetAsync(dog))["dog"]!["place"]);
     }
@@ -39,22 +39,24 @@ public sealed class DogTests(PracticeServer server)
     public async Task The_second_of_two_people_is_told_and_shown_what_the_first_one_saved()
     {
         var dog = await server.NewDogAsync();
-        Assert.Equal(HttpStatusCode.OK, (await server.PutAsync(dog, new { name = "First", version = 1 })).Status);
-        var second = await server.PutAsync(dog, new { name = "Second", version = 1 });
-        Assert.Equal(HttpStatusCode.Conflict, second.Status);
+        var version = (await server.GetAsync(dog))["dog"]!["version"]!.GetValue<long>();
+        Assert.Equal(HttpStatusCode.OK, (await server.EditAsync(HttpMethod.Put, dog, new { name = "First" }, version)).Status);
+        var second = await server.EditAsync(HttpMethod.Put, dog, new { name = "Second" }, version);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, second.Status);
         Assert.Equal("First", second["current"]!["name"]!.GetValue<string>());
-        var over = await server.PutAsync(dog, new { name = "Second", version = second["current"]!["version"]!.GetValue<int>() });
+        var over = await server.EditAsync(HttpMethod.Put, dog, new { name = "Second" }, second["current"]!["version"]!.GetValue<long>());
         Assert.Equal("Second", over.Text("name"));
-        Assert.Equal(HttpStatusCode.BadRequest, (await server.PutAsync(dog, new { name = "Third" })).Status);
+        Assert.Equal(HttpStatusCode.PreconditionRequired, (await server.EditAsync(HttpMethod.Put, dog, new { name = "Third" }, null)).Status);
     }
 
     [Fact]
     public async Task Edits_in_the_same_moment_let_exactly_one_through()
     {
         var dog = await server.NewDogAsync();
-        var all = await Task.WhenAll(Enumerable.Range(0, 8).Select(i => server.PutAsync(dog, new { name = $"Name {i}", version = 1 })));
+        var version = (await server.GetAsync(dog))["dog"]!["version"]!.GetValue<long>();
+        var all = await Task.WhenAll(Enumerable.Range(0, 8).Select(i => server.EditAsync(HttpMethod.Put, dog, new { name = $"Name {i}" }, version)));
         Assert.Single(all, a => a.Status == HttpStatusCode.OK);
-        Assert.Equal(7, all.Count(a => a.Status == HttpStatusCode.Conflict));
+        Assert.Equal(7, all.Count(a => a.Status == HttpStatusCode.PreconditionFailed));
     }
 
     [Fact]

@@ -17,8 +17,8 @@ public sealed class DurabilityTests
             folder = first.Folder;
             dog = await first.MeasuredDogAsync();
             await first.PostAsync($"{dog}/choice", new { sizeId = "withy-5" });
-            var session = (await first.PostAsync($"{dog}/sessions")).Text("id");
-            await first.PutAsync($"/api/sessions/{session}/goes/{Guid.NewGuid()}", new { success = true });
+            var session = await first.PostAsync($"{dog}/sessions");
+            await first.PutAsync($"/api/sessions/{session["id"]}/goes/{Guid.NewGuid()}", SessionTests.Go(session["openSet"]!));
         }
 
         using var second = new PracticeServer(demo: false, folder);
@@ -51,11 +51,12 @@ public sealed class DurabilityTests
             var made = await server.Http.PostAsJsonAsync("/api/dogs", new { name = "Bracken" });
             var dog = (await made.Content.ReadFromJsonAsync<JsonNode>())!["id"];
             var started = await server.Http.PostAsync($"/api/dogs/{dog}/sessions", null);
-            session = $"/api/sessions/{(await started.Content.ReadFromJsonAsync<JsonNode>())!["id"]}";
+            var begun = (await started.Content.ReadFromJsonAsync<JsonNode>())!;
+            session = $"/api/sessions/{begun["id"]}";
             for (var i = 0; i < 7; i++)
             {
                 var go = Guid.NewGuid().ToString();
-                Assert.Equal(HttpStatusCode.OK, (await server.Http.PutAsJsonAsync($"{session}/goes/{go}", new { success = true })).StatusCode);
+                Assert.Equal(HttpStatusCode.OK, (await server.Http.PutAsJsonAsync($"{session}/goes/{go}", SessionTests.Go(begun["openSet"]!))).StatusCode);
                 saved.Add(go);
             }
 
@@ -66,41 +67,5 @@ public sealed class DurabilityTests
         var found = await again.Http.GetFromJsonAsync<JsonNode>(session);
         Assert.Equal(saved, found!["openSet"]!["goes"]!.AsArray().Select(g => g!["id"]!.GetValue<string>()));
         again.Kill();
-    }
-
-    private sealed class RealServer(Process process, HttpClient http) : IDisposable
-    {
-        public HttpClient Http { get; } = http;
-
-        public static async Task<RealServer> StartAsync(string folder)
-        {
-            var dll = Path.Combine(AppContext.BaseDirectory, "JauntyBadge.Server.dll");
-            var start = new ProcessStartInfo("dotnet", [dll, "--urls", "http://127.0.0.1:0", "--data", folder, "--contentRoot", folder])
-            {
-                RedirectStandardOutput = true,
-                Environment = { ["Logging__LogLevel__Microsoft.Hosting.Lifetime"] = "Information" },
-            };
-            var process = Process.Start(start)!;
-            while (await process.StandardOutput.ReadLineAsync() is { } line)
-            {
-                if (line.IndexOf("http://127.0.0.1:", StringComparison.Ordinal) is var at and >= 0)
-                    return new RealServer(process, new HttpClient { BaseAddress = new Uri(line[at..].Trim()) });
-            }
-
-            throw new InvalidOperationException("The server ended before it answered.");
-        }
-
-        /// <summary>SIGKILL: no handler runs.</summary>
-        public void Kill()
-        {
-            process.Kill();
-            process.WaitForExit();
-        }
-
-        public void Dispose()
-        {
-            Http.Dispose();
-            process.Dispose();
-        }
     }
 }

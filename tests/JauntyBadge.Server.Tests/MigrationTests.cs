@@ -41,7 +41,8 @@ public class MigrationTests
                 """, TestContext.Current.CancellationToken);
         }
 
-        await db.PrepareAsync(TestContext.Current.CancellationToken);
+        using var folder = PracticeFolder.Hold(Path.GetDirectoryName(path)!);
+        await folder.PrepareAsync(db, TimeProvider.System, TestContext.Current.CancellationToken);
         var set = await db.MeasuringSets.SingleAsync(TestContext.Current.CancellationToken);
         Assert.Equal((dog, 12.5, new DateTime(2026, 5, 1, 11, 0, 0, DateTimeKind.Utc)), (set.DogId, set.BodyMassKg, set.StartedAt));
         var readings = await db.Readings.ToListAsync(TestContext.Current.CancellationToken);

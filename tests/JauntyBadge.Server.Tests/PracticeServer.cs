@@ -1,9 +1,13 @@
+using System.Data.Common;
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using JauntyBadge.Data;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Diagnostics;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.DependencyInjection.Extensions;
 using Microsoft.Extensions.Time.Testing;
@@ -17,6 +21,7 @@ namespace JauntyBadge.Server.Tests;
 public sealed class PracticeServer : IDisposable
 {
     private readonly Factory factory;
+    private readonly Disk disk = new();
 
     public PracticeServer()
         : this(demo: false)
@@ -26,7 +31,7 @@ public sealed class PracticeServer : IDisposable
     internal PracticeServer(bool demo, string? folder = null)
     {
         Folder = folder ?? Directory.CreateTempSubdirectory("jaunty-badge-").FullName;
-        factory = new Factory(Folder, demo, Clock);
+        factory = new Factory(Folder, demo, Clock, disk);
         factory.UseKestrel(0);
         factory.StartServer();
         Http = factory.CreateClient();
@@ -40,10 +45,22 @@ public sealed class PracticeServer : IDisposable
 
     public DateOnly Today => DateOnly.FromDateTime(Clock.GetUtcNow().DateTime);
 
-    /// <summary>Sends a request and answers status and JSON.</summary>
+    /// <summary>Sends a request and answers status and JSON. An edit that names no version is made of the newest one, as by somebody who looked first.</summary>
     public async Task<Answer> SendAsync(HttpMethod method, string path, object? body = null)
     {
+        var answer = await EditAsync(method, path, body, null);
+        if (answer.Status != HttpStatusCode.PreconditionRequired)
+            return answer;
+        var newest = (await EditAsync(method, path, body, -1))["version"]?.GetValue<long>();
+        return await EditAsync(method, path, body, newest);
+    }
+
+    /// <summary>Sends an edit of a version.</summary>
+    public async Task<Answer> EditAsync(HttpMethod method, string path, object? body, long? version)
+    {
         using var request = new HttpRequestMessage(method, path);
+        if (version is not null)
+            request.Headers.TryAddWithoutValidation("If-Match", $"\"{version}\"");
         if (body is not null)
             request.Content = body is string raw ? new StringContent(raw, System.Text.Encoding.UTF8, "application/json") : JsonContent.Create(body);
         // So that the server can refuse a large body before it is sent.
@@ -58,6 +75,9 @@ public sealed class PracticeServer : IDisposable
     public Task<Answer> PostAsync(string path, object? body = null) => SendAsync(HttpMethod.Post, path, body);
 
     public Task<Answer> PutAsync(string path, object? body = null) => SendAsync(HttpMethod.Put, path, body);
+
+    /// <summary>Lets the practice's file grow no further, or grow again: SQLite then says that the disk is full.</summary>
+    public void FillDisk(bool full) => disk.IsFull = full;
 
     /// <summary>A dog with a purpose; answers its address.</summary>
     public async Task<string> NewDogAsync(object? dog = null)
@@ -87,12 +107,33 @@ public sealed class PracticeServer : IDisposable
         factory.Dispose();
     }
 
-    private sealed class Factory(string folder, bool demo, TimeProvider clock) : WebApplicationFactory<Program>
+    private sealed class Factory(string folder, bool demo, TimeProvider clock, Disk disk) : WebApplicationFactory<Program>
     {
         protected override void ConfigureWebHost(IWebHostBuilder builder)
         {
             builder.UseEnvironment("Production").UseSetting("data", folder).UseSetting("demo", demo.ToString());
-            builder.ConfigureServices(services => services.Replace(ServiceDescriptor.Singleton(clock)));
+            builder.ConfigureServices(services => services.Replace(ServiceDescriptor.Singleton(clock)).ConfigureDbContext<PracticeDb>(db => db.AddInterceptors(disk)));
+        }
+    }
+
+    /// <summary>Sets the limit of pages on every connection: SQLite's own SQLITE_FULL, no more and no less.</summary>
+    private sealed class Disk : DbConnectionInterceptor
+    {
+        public bool IsFull { get; set; }
+
+        public override void ConnectionOpened(DbConnection connection, ConnectionEndEventData eventData) => Limit(connection);
+
+        public override Task ConnectionOpenedAsync(DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+        {
+            Limit(connection);
+            return Task.CompletedTask;
+        }
+
+        private void Limit(DbConnection connection)
+        {
+            using var command = connection.CreateCommand();
+            command.CommandText = $"PRAGMA max_page_count = {(IsFull ? 1 : 1_000_000_000)}";
+            command.ExecuteNonQuery();
         }
     }
 }

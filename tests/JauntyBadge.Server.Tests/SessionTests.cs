@@ -16,9 +16,23 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
     private async Task<Answer> GoesAsync(string session, int good, int missed = 0)
     {
         for (var i = 0; i < good + missed; i++)
-            Assert.Equal(HttpStatusCode.OK, (await server.PutAsync($"{session}/goes/{Guid.NewGuid()}", new { success = i < good, heldMs = 1200 })).Status);
+            Assert.Equal(HttpStatusCode.OK, (await GoAsync(session, Guid.NewGuid(), i < good)).Status);
         return await server.GetAsync(session);
     }
+
+    /// <summary>A go tapped in a set, as the pad sends it.</summary>
+    internal static JsonObject Go(JsonNode? set, bool success = true) => new(Tapped(set)) { ["success"] = success, ["heldMs"] = 1200 };
+
+    private static JsonObject Sign(JsonNode? set, string sign) => new(Tapped(set)) { ["signId"] = sign };
+
+    private static IEnumerable<KeyValuePair<string, JsonNode?>> Tapped(JsonNode? set) =>
+        [new("set", set?["number"]?.DeepClone() ?? 1), new("stepId", set?["stepId"]?.DeepClone() ?? "none"), new("target", set?["target"]?.DeepClone() ?? 0)];
+
+    /// <summary>A go tapped in the set that is open.</summary>
+    private async Task<Answer> GoAsync(string session, Guid id, bool success = true) =>
+        await server.PutAsync($"{session}/goes/{id}", Go((await server.GetAsync(session))["openSet"], success));
+
+    private async Task<Answer> SignAsync(string session, string path, string sign) => await server.PutAsync(path, Sign((await server.GetAsync(session))["openSet"], sign));
 
     private static string Decision(Answer session) => session["sets"]!.AsArray()[^1]!["decision"]!.GetValue<string>();
 
@@ -44,20 +58,21 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
     public async Task A_go_sent_twice_counts_once_one_can_be_taken_back_and_a_set_has_ten()
     {
         var (_, session) = await StartAsync();
-        var go = $"{session}/goes/{Guid.NewGuid()}";
-        await server.PutAsync(go, new { success = true });
-        await server.PutAsync(go, new { success = true });
+        var id = Guid.NewGuid();
+        var go = $"{session}/goes/{id}";
+        await GoAsync(session, id);
+        await GoAsync(session, id);
         Assert.Single((await server.GetAsync(session))["openSet"]!["goes"]!.AsArray());
         Assert.Empty((await server.SendAsync(HttpMethod.Delete, go))["openSet"]!["goes"]!.AsArray());
         await GoesAsync(session, 10);
-        Assert.Equal(HttpStatusCode.Conflict, (await server.PutAsync($"{session}/goes/{Guid.NewGuid()}", new { success = true })).Status);
+        Assert.Equal(HttpStatusCode.Conflict, (await GoAsync(session, Guid.NewGuid())).Status);
     }
 
     [Fact]
     public async Task Two_devices_at_once_never_make_a_set_longer_than_ten_nor_decide_it_twice()
     {
         var (dog, session) = await StartAsync();
-        var puts = await Task.WhenAll(Enumerable.Range(0, 24).Select(_ => server.PutAsync($"{session}/goes/{Guid.NewGuid()}", new { success = true })));
+        var puts = await Task.WhenAll(Enumerable.Range(0, 24).Select(_ => GoAsync(session, Guid.NewGuid())));
         Assert.Equal(10, puts.Count(p => p.Status == HttpStatusCode.OK));
         Assert.Equal(14, puts.Count(p => p.Status == HttpStatusCode.Conflict));
         Assert.Equal(10, (await server.GetAsync(session))["openSet"]!["goes"]!.AsArray().Count);
@@ -74,7 +89,7 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
     {
         var (dog, session) = await StartAsync();
         await GoesAsync(session, 2);
-        var seen = await server.PutAsync($"{session}/signs/{Guid.NewGuid()}", new { signId = "freezes" });
+        var seen = await SignAsync(session, $"{session}/signs/{Guid.NewGuid()}", "freezes");
         Assert.True(seen["endNow"]!.GetValue<bool>());
         var finished = await server.PostAsync($"{session}/sets/1/finish");
         Assert.Equal("endNow", Decision(finished));
@@ -92,9 +107,40 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
     {
         var (_, session) = await StartAsync();
         var seen = $"{session}/signs/{Guid.NewGuid()}";
-        await server.PutAsync(seen, new { signId = "growls" });
+        await SignAsync(session, seen, "growls");
         Assert.False((await server.SendAsync(HttpMethod.Delete, seen))["endNow"]!.GetValue<bool>());
-        Assert.NotNull((await server.PutAsync(seen, new { signId = "sings" })).Problem("signId"));
+        Assert.NotNull((await SignAsync(session, seen, "sings")).Problem("signId"));
+    }
+
+    /// <summary>Tapped on a pad that shows a set which is finished meanwhile: refused with where things stand, and counted nowhere.</summary>
+    [Fact]
+    public async Task What_was_tapped_in_one_set_never_counts_in_another()
+    {
+        var (_, session) = await StartAsync();
+        var shown = (await GoesAsync(session, 6))["openSet"]!;
+        Assert.Equal(HttpStatusCode.OK, (await server.PostAsync($"{session}/sets/1/finish")).Status);
+        var second = shown.DeepClone();
+        second["number"] = 2;
+        foreach (var (path, body) in new[] { ($"goes/{Guid.NewGuid()}", Go(shown)), ($"signs/{Guid.NewGuid()}", Sign(shown, "growls")), ($"goes/{Guid.NewGuid()}", Go(second)) })
+        {
+            var stale = await server.PutAsync($"{session}/{path}", body);
+            Assert.Equal(HttpStatusCode.Conflict, stale.Status);
+            Assert.Equal(2, stale["current"]!["openSet"]!["number"]!.GetValue<int>());
+        }
+
+        Assert.Empty((await server.GetAsync(session))["openSet"]!["goes"]!.AsArray());
+        Assert.NotNull((await server.PutAsync($"{session}/goes/{Guid.NewGuid()}", new { success = true })).Problem("set"));
+    }
+
+    [Fact]
+    public async Task An_id_used_again_for_something_else_is_a_conflict()
+    {
+        var (_, session) = await StartAsync();
+        var id = Guid.NewGuid();
+        Assert.Equal(HttpStatusCode.OK, (await GoAsync(session, id)).Status);
+        Assert.Equal(HttpStatusCode.Conflict, (await GoAsync(session, id, success: false)).Status);
+        Assert.Equal(HttpStatusCode.OK, (await GoAsync(session, id)).Status);
+        Assert.True((await server.GetAsync(session))["openSet"]!["goes"]![0]!["success"]!.GetValue<bool>());
     }
 
     [Fact]
@@ -132,7 +178,7 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
         await GoesAsync(other, 1);
         var ended = await server.PostAsync($"{other}/end");
         Assert.Equal("same", Decision(ended));
-        Assert.Equal(HttpStatusCode.Conflict, (await server.PutAsync($"{other}/goes/{Guid.NewGuid()}", new { success = true })).Status);
+        Assert.Equal(HttpStatusCode.Conflict, (await GoAsync(other, Guid.NewGuid())).Status);
         Assert.Equal(HttpStatusCode.NotFound, (await server.PostAsync($"{other}/sets/9/finish")).Status);
     }
 
@@ -161,7 +207,7 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
     {
         var dog = await server.NewDogAsync(new { name = "Nettle", temperament = "soured" });
         await server.PostAsync($"{dog}/plan/position", new { stepId = "muzzle-alone", note = "x" });
-        await server.PutAsync(dog, new { name = "Nettle", temperament = "bold", version = 1 });
+        await server.PutAsync(dog, new { name = "Nettle", temperament = "bold" });
         var here = (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Single((JsonNode? s) => s!["state"]!.GetValue<string>() == "here")!;
         Assert.Equal("look-at-it", here["step"]!["id"]!.GetValue<string>());
     }

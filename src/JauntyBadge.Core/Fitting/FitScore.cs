@@ -42,7 +42,7 @@ public readonly record struct FitScore(double Comfort, double Safety, double Fee
     {
         var yawn = Math.Min(1, gapeRad / FitRules.Yawn.Value.Radians);
         var light = mostMass is { } most && size.MassG is { } grams ? Math.Clamp(1 - grams / most.Grams, 0, 1) : Unknown.Value;
-        var centred = Math.Clamp(margins.Seat / seatHalf, 0, 1);
+        var centred = seatHalf > 0 ? Math.Clamp(margins.Seat / seatHalf, 0, 1) : One(margins.Seat >= 0);
         var snug = model.Type == MuzzleType.Basket ? Math.Clamp(margins.Large / FitRules.LargeRoom.Value.Millimeters, 0, 1) : 1;
         return new FitScore(
             (yawn + Softness(model.Material) + light + centred + snug) / 5,

@@ -37,11 +37,11 @@ public static partial class ReadingParser
     };
 
     [GeneratedRegex(
-        """^(?:(?<whole>\d{1,6})(?:\s+|-))?(?<top>\d{1,3})\s*/\s*(?<bottom>\d{1,3})\s*(?<unit>\D*)$""",
+        """^(?:(?<whole>[0-9]{1,6})(?:\s+|-))?(?<top>[0-9]{1,3})\s*/\s*(?<bottom>[0-9]{1,3})\s*(?<unit>[^0-9]*)$""",
         RegexOptions.CultureInvariant)]
     private static partial Regex Fraction();
 
-    [GeneratedRegex("""^(?<number>\d{1,6}(?:[.,]\d{1,6})?|[.,]\d{1,6})\s*(?<unit>[^\d.,\s].*)?$""", RegexOptions.CultureInvariant)]
+    [GeneratedRegex("""^(?<number>[0-9]{1,6}(?:[.,][0-9]{1,6})?|[.,][0-9]{1,6})\s*(?<unit>[^0-9.,\s].*)?$""", RegexOptions.CultureInvariant)]
     private static partial Regex Plain();
 
     /// <summary>Reads a length.</summary>

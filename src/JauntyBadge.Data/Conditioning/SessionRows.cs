@@ -3,9 +3,10 @@ using JauntyBadge.Core.Conditioning;
 namespace JauntyBadge.Data.Conditioning;
 
 /// <summary>One training session.</summary>
-public sealed class SessionRow
+public sealed class SessionRow : INumbered
 {
     public Guid Id { get; set; }
+    public long Number { get; set; }
     public Guid DogId { get; set; }
     public DateTime StartedAt { get; set; }
     public DateTime? EndedAt { get; set; }
@@ -62,11 +63,12 @@ public sealed class SetRow
 }
 
 /// <summary>One go.</summary>
-public sealed class GoRow
+public sealed class GoRow : INumbered
 {
     /// <summary>Made by the pad, so that a go sent twice counts once.</summary>
     public Guid Id { get; set; }
 
+    public long Number { get; set; }
     public int SetId { get; set; }
     public bool Success { get; set; }
     public int? HeldMs { get; set; }
@@ -74,9 +76,10 @@ public sealed class GoRow
 }
 
 /// <summary>A sign seen during a set.</summary>
-public sealed class SignRow
+public sealed class SignRow : INumbered
 {
     public Guid Id { get; set; }
+    public long Number { get; set; }
     public int SetId { get; set; }
     public required string SignId { get; set; }
     public DateTime At { get; set; }

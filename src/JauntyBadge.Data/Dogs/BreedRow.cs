@@ -5,9 +5,10 @@ using Microsoft.EntityFrameworkCore;
 namespace JauntyBadge.Data.Dogs;
 
 /// <summary>A breed of the practice's own, or its correction of a shipped one.</summary>
-public sealed class BreedRow
+public sealed class BreedRow : IVersioned
 {
     public required string Id { get; set; }
+    public long Version { get; set; }
     public required string Name { get; set; }
     public HeadShape Shape { get; set; }
     public List<BreedTrait> Traits { get; set; } = [];

@@ -5,7 +5,7 @@ using UnitsNet;
 namespace JauntyBadge.Data.Dogs;
 
 /// <summary>A dog on the round.</summary>
-public sealed class DogRow
+public sealed class DogRow : IVersioned
 {
     public Guid Id { get; set; }
     public required string Name { get; set; }
@@ -38,8 +38,7 @@ public sealed class DogRow
     public DateTime CreatedAt { get; set; }
     public DateTime? ArchivedAt { get; set; }
 
-    /// <summary>Raised by every edit, so that two people editing at once notice each other.</summary>
-    public int Version { get; set; } = 1;
+    public long Version { get; set; }
 
     /// <summary>The dog as the rules see it.</summary>
     /// <param name="breeds">The breeds the practice works with; the shipped ones when left out.</param>

@@ -5,9 +5,10 @@ using UnitsNet;
 namespace JauntyBadge.Data.Fitting;
 
 /// <summary>A muzzle chosen for a dog, with everything as it was on that day.</summary>
-public sealed class ChoiceRow
+public sealed class ChoiceRow : INumbered
 {
     public Guid Id { get; set; }
+    public long Number { get; set; }
     public Guid DogId { get; set; }
     public DateTime ChosenAt { get; set; }
     public DateTime? WithdrawnAt { get; set; }

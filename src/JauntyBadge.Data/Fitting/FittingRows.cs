@@ -19,11 +19,12 @@ public sealed class OverruleRow
 }
 
 /// <summary>How this practice fits: schools, its finger, and what it weighs. One row.</summary>
-public sealed class FitSettingsRow
+public sealed class FitSettingsRow : IVersioned
 {
     public const int OnlyId = 1;
 
     public int Id { get; set; } = OnlyId;
+    public long Version { get; set; }
     public MaterialSchool Material { get; set; }
     public VisibilitySchool Visibility { get; set; }
     public double FingerMm { get; set; } = FitRules.Finger.Value.Millimeters;
@@ -39,9 +40,10 @@ public sealed class FitSettingsRow
 }
 
 /// <summary>What was seen when a muzzle was tried on a dog.</summary>
-public sealed class TryOnRow
+public sealed class TryOnRow : INumbered
 {
     public Guid Id { get; set; }
+    public long Number { get; set; }
     public Guid DogId { get; set; }
     public required string SizeId { get; set; }
     public DateTime At { get; set; }
@@ -72,16 +74,18 @@ public sealed class TryOnPictureRow
 }
 
 /// <summary>How many of a size lie in the van.</summary>
-public sealed class VanRow
+public sealed class VanRow : IVersioned
 {
     public required string SizeId { get; set; }
+    public long Version { get; set; }
     public int Count { get; set; }
 }
 
 /// <summary>Dogs the practice expects, described by a head.</summary>
-public sealed class ExpectedDogRow
+public sealed class ExpectedDogRow : IVersioned
 {
     public Guid Id { get; set; }
+    public long Version { get; set; }
     public required string Name { get; set; }
     public int Count { get; set; }
     public HeadShape HeadShape { get; set; }

@@ -4,9 +4,11 @@ using UnitsNet;
 namespace JauntyBadge.Data.Measuring;
 
 /// <summary>Readings taken together, with what the dog was like then.</summary>
-public sealed class MeasuringSetRow
+public sealed class MeasuringSetRow : INumbered, IVersioned
 {
     public Guid Id { get; set; }
+    public long Number { get; set; }
+    public long Version { get; set; }
     public Guid DogId { get; set; }
     public DateTime StartedAt { get; set; }
 

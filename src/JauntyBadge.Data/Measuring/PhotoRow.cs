@@ -6,9 +6,11 @@ using UnitsNet;
 namespace JauntyBadge.Data.Measuring;
 
 /// <summary>A picture of a dog's head with what was marked on it. The picture itself is a <see cref="PictureRow"/>, loaded only to be shown.</summary>
-public sealed class PhotoRow
+public sealed class PhotoRow : INumbered, IVersioned
 {
     public Guid Id { get; set; }
+    public long Number { get; set; }
+    public long Version { get; set; }
     public Guid DogId { get; set; }
     public PhotoView View { get; set; }
     public Side Side { get; set; }

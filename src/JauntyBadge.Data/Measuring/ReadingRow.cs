@@ -4,9 +4,10 @@ using UnitsNet;
 namespace JauntyBadge.Data.Measuring;
 
 /// <summary>A reading, kept as taken.</summary>
-public sealed class ReadingRow
+public sealed class ReadingRow : INumbered
 {
     public Guid Id { get; set; }
+    public long Number { get; set; }
     public Guid DogId { get; set; }
     public Guid SetId { get; set; }
     public Measure Measure { get; set; }

@@ -5,10 +5,21 @@ using JauntyBadge.Server.Dogs;
 
 namespace JauntyBadge.Server.Conditioning;
 
+/// <summary>Which set something was tapped in: its number in the session, the step and the target that were shown.</summary>
+public interface ITapped
+{
+    int? Set { get; }
+    string? StepId { get; }
+    int? Target { get; }
+}
+
 /// <summary>One go's outcome.</summary>
 /// <param name="Success">Whether it did what the step asks.</param>
 /// <param name="HeldMs">How long it held, where the step has a timer.</param>
-public sealed record GoEntry(bool? Success = null, int? HeldMs = null);
+/// <param name="Set">The set it was tapped in: it counts in that one or in none.</param>
+/// <param name="StepId">The step that was shown.</param>
+/// <param name="Target">The target that was shown.</param>
+public sealed record GoEntry(bool? Success = null, int? HeldMs = null, int? Set = null, string? StepId = null, int? Target = null) : ITapped;
 
 public sealed class GoEntryValidator : AbstractValidator<GoEntry>
 {
@@ -16,18 +27,33 @@ public sealed class GoEntryValidator : AbstractValidator<GoEntry>
 
     public GoEntryValidator()
     {
+        this.SaysWhere();
         RuleFor(g => g.Success).NotNull().WithMessage("Say whether the go succeeded.");
         RuleFor(g => g.HeldMs).InclusiveBetween(0, LongestHoldMs).WithMessage("A hold is 0 to 3600000 ms.");
     }
 }
 
 /// <summary>A sign seen.</summary>
-public sealed record SignEntry(string? SignId = null);
+public sealed record SignEntry(string? SignId = null, int? Set = null, string? StepId = null, int? Target = null) : ITapped;
 
 public sealed class SignEntryValidator : AbstractValidator<SignEntry>
 {
-    public SignEntryValidator() =>
+    public SignEntryValidator()
+    {
+        this.SaysWhere();
         RuleFor(s => s.SignId).Must(id => id is not null && Sign.Find(id) is not null).WithMessage("\"{PropertyValue}\" is not a sign on the list.");
+    }
+}
+
+internal static class TappedRules
+{
+    public static void SaysWhere<T>(this AbstractValidator<T> validator)
+        where T : ITapped
+    {
+        validator.RuleFor(t => t.Set).NotNull().WithMessage("Say in which set of the session it was tapped.");
+        validator.RuleFor(t => t.StepId).NotNull().WithMessage("Say which step was shown.");
+        validator.RuleFor(t => t.Target).NotNull().WithMessage("Say which target was shown.");
+    }
 }
 
 public sealed record GoDto(Guid Id, bool Success, int? HeldMs);
@@ -63,13 +89,16 @@ public sealed record SessionDto(
     private static SetDto Of(SetRow set)
     {
         var step = KnownStep(set.StepId);
-        var target = Math.Min(set.Target, step?.TopTarget ?? 0);
+        var target = Shown(set);
         return new SetDto(
             set.Number, set.StepId, step?.Name ?? set.StepId, target, step?.TargetText(target) ?? "", step?.Hold(target)?.TotalSeconds,
-            [.. set.Goes.OrderBy(g => g.At).Select(g => new GoDto(g.Id, g.Success, g.HeldMs))],
-            [.. set.Signs.OrderBy(s => s.At).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
+            [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs))],
+            [.. set.Signs.OrderBy(s => s.Number).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
             set.Decision, set.Reason, set.Basis, set.IfStuck, set.EndSession);
     }
+
+    /// <summary>The target as it is shown.</summary>
+    internal static int Shown(SetRow set) => Math.Min(set.Target, KnownStep(set.StepId)?.TopTarget ?? 0);
 
     private static Step? KnownStep(string id) => Core.Conditioning.Step.All.FirstOrDefault(s => s.Id == id);
 }

@@ -44,7 +44,7 @@ internal static class SessionEndpoints
     private static async Task<IReadOnlyList<SessionDto>> RecordAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
         var file = await DogFile.LoadAsync(db, id, cancel);
-        var sessions = await WithSets(db).AsNoTracking().Where(s => s.DogId == id).OrderByDescending(s => s.StartedAt).Take(50).ToListAsync(cancel);
+        var sessions = await WithSets(db).AsNoTracking().Where(s => s.DogId == id).OrderByDescending(s => s.Number).Take(50).ToListAsync(cancel);
         return [.. sessions.Select(s => SessionDto.Of(s, file))];
     }
 
@@ -55,13 +55,17 @@ internal static class SessionEndpoints
     }
 
     private static Task<SessionDto> PutGoAsync(Guid sessionId, Guid goId, GoEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, async (session, _) =>
+        ChangeAsync(sessionId, db, async (session, file) =>
         {
-            if (await db.Goes.AnyAsync(g => g.Id == goId, cancel))
+            if (await db.Goes.AsNoTracking().SingleOrDefaultAsync(g => g.Id == goId, cancel) is { } known)
+            {
+                SentAgain(session, known.SetId, entry, (known.Success, known.HeldMs) == (entry.Success!.Value, entry.HeldMs));
                 return;
-            var set = OpenSet(session);
+            }
+
+            var set = TappedIn(session, file, entry);
             if (set.Goes.Count >= Progression.GoesInSet)
-                throw Refusal.Conflict($"A set has {Progression.GoesInSet} goes. Finish it first.");
+                throw Refusal.Conflict($"A set has {Progression.GoesInSet} goes. Finish it first.", SessionDto.Of(session, file));
             db.Goes.Add(new GoRow { Id = goId, SetId = set.Id, Success = entry.Success!.Value, HeldMs = entry.HeldMs, At = clock.UtcNow() });
         }, cancel);
 
@@ -74,10 +78,12 @@ internal static class SessionEndpoints
         }, cancel);
 
     private static Task<SessionDto> PutSignAsync(Guid sessionId, Guid seenId, SignEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, async (session, _) =>
+        ChangeAsync(sessionId, db, async (session, file) =>
         {
-            if (!await db.Signs.AnyAsync(s => s.Id == seenId, cancel))
-                db.Signs.Add(new SignRow { Id = seenId, SetId = OpenSet(session).Id, SignId = entry.SignId!, At = clock.UtcNow() });
+            if (await db.Signs.AsNoTracking().SingleOrDefaultAsync(s => s.Id == seenId, cancel) is { } known)
+                SentAgain(session, known.SetId, entry, known.SignId == entry.SignId);
+            else
+                db.Signs.Add(new SignRow { Id = seenId, SetId = TappedIn(session, file, entry).Id, SignId = entry.SignId!, At = clock.UtcNow() });
         }, cancel);
 
     private static Task<SessionDto> DeleteSignAsync(Guid sessionId, Guid seenId, PracticeDb db, CancellationToken cancel) =>
@@ -148,6 +154,25 @@ internal static class SessionEndpoints
         Day = clock.Today(),
     };
 
+    /// <summary>What is sent twice counts once; an id that stands for something else is refused.</summary>
+    private static void SentAgain(SessionRow session, int setId, ITapped tapped, bool same)
+    {
+        if (!same || session.Sets.SingleOrDefault(s => s.Id == setId) is not { } set || !IsOf(set, tapped))
+            throw Refusal.Conflict("This id stands for something else that was tapped. Send this with an id of its own.");
+    }
+
+    /// <summary>The open set, if that is where it was tapped; it never counts in another.</summary>
+    private static SetRow TappedIn(SessionRow session, DogFile file, ITapped tapped)
+    {
+        var open = session.EndedAt is null ? session.Sets.SingleOrDefault(s => s.ClosedAt is null) : null;
+        if (open is not null && IsOf(open, tapped))
+            return open;
+        var stands = open is null ? "the session has ended" : $"set {open.Number} is open, {Step.All.FirstOrDefault(s => s.Id == open.StepId)?.Name ?? open.StepId}";
+        throw Refusal.Conflict($"This was tapped in set {tapped.Set}; now {stands}. It was not counted: say on the pad where it belongs.", SessionDto.Of(session, file));
+    }
+
+    private static bool IsOf(SetRow set, ITapped tapped) => (set.Number, set.StepId, SessionDto.Shown(set)) == (tapped.Set, tapped.StepId, tapped.Target);
+
     private static SetRow OpenSet(SessionRow session) => session.EndedAt is not null
         ? throw Refusal.Conflict("This session has ended.")
         : session.Sets.SingleOrDefault(s => s.ClosedAt is null) ?? throw Refusal.Conflict("No set is open.");
@@ -159,5 +184,5 @@ internal static class SessionEndpoints
     }
 
     private static IQueryable<SessionRow> WithSets(PracticeDb db) =>
-        db.Sessions.Include(s => s.Sets.OrderBy(x => x.Number)).ThenInclude(s => s.Goes.OrderBy(g => g.At)).Include(s => s.Sets).ThenInclude(s => s.Signs.OrderBy(x => x.At)).AsSplitQuery();
+        db.Sessions.Include(s => s.Sets.OrderBy(x => x.Number)).ThenInclude(s => s.Goes.OrderBy(g => g.Number)).Include(s => s.Sets).ThenInclude(s => s.Signs.OrderBy(x => x.Number)).AsSplitQuery();
 }

@@ -9,12 +9,11 @@ using JauntyBadge.Server.Shared;
 namespace JauntyBadge.Server.Dogs;
 
 /// <summary>A dog as entered. Every field may be missing; the validator says which must not.</summary>
-/// <param name="Version">The version that was edited; a newer one on record is a conflict. Not needed for a new dog.</param>
 public sealed record DogEntry(
     string? Name = null, string? Place = null, DateOnly? BirthDate = null, int? AgeMonths = null, IReadOnlyList<string>? BreedIds = null,
     HeadShape? HeadShapeSeen = null, double? BodyMassKg = null, string? CoatId = null, Coat? CoatSeen = null, IReadOnlyList<Purpose>? Purposes = null,
     Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, BiteTier? BiteTier = null, string? Notes = null,
-    int? Version = null, IReadOnlyList<HealthNote>? Health = null, IReadOnlyList<BreedTrait>? TraitsSeen = null)
+    IReadOnlyList<HealthNote>? Health = null, IReadOnlyList<BreedTrait>? TraitsSeen = null, Guid? Id = null)
 {
     /// <summary>Writes what was entered onto a row.</summary>
     public void Onto(DogRow dog, DateOnly today)
@@ -63,7 +62,7 @@ public sealed class DogEntryValidator : AbstractValidator<DogEntry>
 public sealed record DogDto(
     Guid Id, string Name, string? Place, DateOnly? BirthDate, bool BirthDateEstimated, IReadOnlyList<string> BreedIds, HeadShape? HeadShapeSeen,
     double? BodyMassKg, string? CoatId, Coat? CoatSeen, IReadOnlyList<Purpose> Purposes, Temperament Temperament, IReadOnlyList<Sensitivity> Sensitivities,
-    BiteTier BiteTier, string? Notes, bool Archived, int Version, IReadOnlyList<HealthNote> Health, IReadOnlyList<BreedTrait> TraitsSeen)
+    BiteTier BiteTier, string? Notes, bool Archived, long Version, IReadOnlyList<HealthNote> Health, IReadOnlyList<BreedTrait> TraitsSeen) : IAtVersion
 {
     public static DogDto Of(DogRow d) => new(
         d.Id, d.Name, d.Place, d.BirthDate, d.BirthDateEstimated, d.BreedIds, d.HeadShapeSeen, d.BodyMassKg, d.CoatId, d.CoatSeen, d.Purposes, d.Temperament,

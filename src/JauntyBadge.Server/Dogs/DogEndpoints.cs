@@ -3,6 +3,7 @@ using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Dogs;
 
@@ -16,15 +17,22 @@ internal static class DogEndpoints
         var dogs = api.MapGroup("/dogs").WithTags("Dogs").OneWriterAtATime();
         dogs.MapPost("/", CreateAsync).WithName("createDog").WithSummary("Add a dog.");
         dogs.MapGet("/{id:guid}", CardAsync).WithName("dog").WithSummary("A dog and where it stands.");
-        dogs.MapPut("/{id:guid}", EditAsync).WithName("editDog").WithSummary("Edit a dog.").ProducesProblem(StatusCodes.Status409Conflict);
+        dogs.MapPut("/{id:guid}", EditAsync).WithName("editDog").WithSummary("Edit a dog.").NeedsVersion();
         dogs.MapPost("/{id:guid}/archive", (Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) => ArchiveAsync(id, true, db, clock, cancel)).WithName("archiveDog").WithSummary("Take a dog off the round.");
         dogs.MapPost("/{id:guid}/restore", (Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) => ArchiveAsync(id, false, db, clock, cancel)).WithName("restoreDog").WithSummary("Put an archived dog back.");
     }
 
     private static async Task<Created<DogDto>> CreateAsync(DogEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var dog = new DogRow { Id = Guid.NewGuid(), Name = "", CreatedAt = clock.UtcNow() };
+        var dog = new DogRow { Id = entry.Id ?? Guid.NewGuid(), Name = "", CreatedAt = clock.UtcNow() };
         entry.Onto(dog, clock.Today());
+        if (await db.Dogs.AsNoTracking().SingleOrDefaultAsync(d => d.Id == dog.Id, cancel) is { } known)
+        {
+            // Sent again because the answer got lost: it is there as it was sent.
+            dog.Version = known.Version;
+            return DogDto.Of(known).SaysTheSame(DogDto.Of(dog)) ? TypedResults.Created($"/api/dogs/{dog.Id}", DogDto.Of(known)) : throw Refusal.Conflict("This id stands for another dog.");
+        }
+
         db.Dogs.Add(dog);
         await db.SaveChangesAsync(cancel);
         return TypedResults.Created($"/api/dogs/{dog.Id}", DogDto.Of(dog));
@@ -33,15 +41,11 @@ internal static class DogEndpoints
     private static async Task<DogCardDto> CardAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
         DogCardDto.Of(await DogFile.LoadAsync(db, id, cancel), clock.Today());
 
-    private static async Task<DogDto> EditAsync(Guid id, DogEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<DogDto> EditAsync(Guid id, DogEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
     {
         var dog = await db.DogAsync(id, cancel);
-        if (entry.Version is not { } edited)
-            throw Refusal.Field("version", "Say which version was edited, as it was read.");
-        if (edited != dog.Version)
-            throw Refusal.Conflict($"{dog.Name} was changed by someone else while you were editing. Nothing you typed is lost.", DogDto.Of(dog));
+        Versions.Need(edited, dog.Version, dog.Name, DogDto.Of(dog));
         entry.Onto(dog, clock.Today());
-        dog.Version++;
         await db.SaveChangesAsync(cancel);
         return DogDto.Of(dog);
     }

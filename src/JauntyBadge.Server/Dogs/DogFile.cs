@@ -101,16 +101,16 @@ public sealed record DogFile(
         var ids = dogs.Select(d => d.Id).ToList();
         var breeds = await BreedRow.ListAsync(db, cancel);
         var ranges = await Measuring.OwnRanges.LoadAsync(db, dogs, cancel);
-        var sets = (await db.MeasuringSets.AsNoTracking().Where(s => ids.Contains(s.DogId) && s.RemovedAt == null).OrderBy(s => s.StartedAt).ToListAsync(cancel)).ToLookup(s => s.DogId);
+        var sets = (await db.MeasuringSets.AsNoTracking().Where(s => ids.Contains(s.DogId) && s.RemovedAt == null).OrderBy(s => s.Number).ToListAsync(cancel)).ToLookup(s => s.DogId);
         var inHand = sets.Select(g => g.Last().Id).ToList();
-        var readings = (await db.Readings.AsNoTracking().Where(r => inHand.Contains(r.SetId) && r.RemovedAt == null).OrderBy(r => r.TakenAt).ToListAsync(cancel)).ToLookup(r => r.DogId);
-        var choices = (await db.Choices.AsNoTracking().Where(c => ids.Contains(c.DogId) && c.WithdrawnAt == null).OrderBy(c => c.ChosenAt).ToListAsync(cancel)).ToLookup(c => c.DogId);
-        var tries = (await db.TryOns.AsNoTracking().Where(t => ids.Contains(t.DogId) && t.RemovedAt == null).OrderBy(t => t.At).ToListAsync(cancel)).ToLookup(t => t.DogId);
+        var readings = (await db.Readings.AsNoTracking().Where(r => inHand.Contains(r.SetId) && r.RemovedAt == null).OrderBy(r => r.Number).ToListAsync(cancel)).ToLookup(r => r.DogId);
+        var choices = (await db.Choices.AsNoTracking().Where(c => ids.Contains(c.DogId) && c.WithdrawnAt == null).OrderBy(c => c.Number).ToListAsync(cancel)).ToLookup(c => c.DogId);
+        var tries = (await db.TryOns.AsNoTracking().Where(t => ids.Contains(t.DogId) && t.RemovedAt == null).OrderBy(t => t.Number).ToListAsync(cancel)).ToLookup(t => t.DogId);
         var lastMoves = db.PlanMoves.Where(m => ids.Contains(m.DogId)).GroupBy(m => m.DogId).Select(g => g.Max(m => m.Id));
         var moves = await db.PlanMoves.AsNoTracking().Where(m => lastMoves.Contains(m.Id)).ToDictionaryAsync(m => m.DogId, cancel);
         var open = await db.Sessions.AsNoTracking().Where(s => ids.Contains(s.DogId) && s.EndedAt == null).ToDictionaryAsync(s => s.DogId, cancel);
-        var trained = await db.Sets.Where(s => ids.Contains(s.DogId) && s.ClosedAt != null).GroupBy(s => s.DogId)
-            .Select(g => new { g.Key, Day = g.Max(s => s.Day) }).ToDictionaryAsync(g => g.Key, g => g.Day, cancel);
+        var lastSets = db.Sets.Where(s => ids.Contains(s.DogId) && s.ClosedAt != null).GroupBy(s => s.DogId).Select(g => g.Max(s => s.Id));
+        var trained = await db.Sets.Where(s => lastSets.Contains(s.Id)).ToDictionaryAsync(s => s.DogId, s => s.Day, cancel);
         return
         [
             .. dogs.Select(d => new DogFile(
@@ -123,7 +123,7 @@ public sealed record DogFile(
     public static async Task<DogFile> LoadAsync(PracticeDb db, Guid id, CancellationToken cancel) =>
         (await LoadAsync(db, db.Dogs.Where(d => d.Id == id), cancel)).SingleOrDefault() ?? throw Shared.Refusal.NotFound("No dog has this id.");
 
-    private static TryOnRow? LastTry(ChoiceRow? choice, IEnumerable<TryOnRow> tries) => tries.LastOrDefault(t => t.SizeId == choice?.SizeId && t.At >= choice.ChosenAt);
+    private static TryOnRow? LastTry(ChoiceRow? choice, IEnumerable<TryOnRow> tries) => tries.LastOrDefault(t => t.SizeId == choice?.SizeId && t.Number > choice.Number);
 
     private PlanPosition? InPlan(string stepId, PlanMoveRow move)
     {

@@ -1,5 +1,6 @@
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Server.Shared;
 using UnitsNet;
 
 namespace JauntyBadge.Server.Fitting;
@@ -16,12 +17,10 @@ public sealed record SizeEntry(
 }
 
 /// <summary>A model as entered.</summary>
-/// <param name="Version">The version that was edited; a newer one on record is a conflict. Not needed for a new model.</param>
 public sealed record MuzzleEntry(
     string? Name = null, string? Maker = null, MuzzleType? Type = null, Material? Material = null, Closure? Closure = null, ForeheadStrap? ForeheadStrap = null,
     bool CollarLink = false, bool FrontBar = false, FrontOpening? FrontOpening = null, IReadOnlyList<MuzzleColour>? Colours = null, string? Note = null,
-    IReadOnlyList<SizeEntry>? Sizes = null, double? FrontBarGapMm = null, double? PlateMm = null, double? FormableMm = null, double? HolePitchMm = null, int? LeadDays = null,
-    int? Version = null)
+    IReadOnlyList<SizeEntry>? Sizes = null, double? FrontBarGapMm = null, double? PlateMm = null, double? FormableMm = null, double? HolePitchMm = null, int? LeadDays = null)
 {
     /// <summary>The model, sizes keeping the ids they had and new ones named after their label.</summary>
     public MuzzleModel ToModel(string id, Func<string, string, string> sizeId) => new(
@@ -33,7 +32,7 @@ public sealed record MuzzleEntry(
 /// <summary>A model of the catalogue.</summary>
 /// <param name="Own">The practice's own, or its correction of a shipped one.</param>
 /// <param name="Shipped">There is a shipped one behind it to go back to.</param>
-public sealed record MuzzleDto(MuzzleModel Model, int Version, bool Own, bool Shipped, int InVan);
+public sealed record MuzzleDto(MuzzleModel Model, long Version, bool Own, bool Shipped, int InVan) : IAtVersion;
 
 /// <summary>One version of a model; null where it was put away.</summary>
 public sealed record MuzzleVersionDto(int Version, DateTime? At, MuzzleModel? Model);

@@ -17,15 +17,15 @@ internal static class CatalogueEndpoints
         var catalogue = api.MapGroup("/catalogue").WithTags("Catalogue").OneWriterAtATime();
         catalogue.MapGet("/", ListAsync).WithName("catalogue").WithSummary("The muzzles to choose from.");
         catalogue.MapPost("/", AddAsync).WithName("addMuzzle").WithSummary("Add a model.");
-        catalogue.MapPut("/{modelId}", EditAsync).WithName("editMuzzle").WithSummary("Change a model. The old version stays for the fits made with it.");
-        catalogue.MapDelete("/{modelId}", PutAwayAsync).WithName("putMuzzleAway").WithSummary("Put a model away; it can be brought back.");
+        catalogue.MapPut("/{modelId}", EditAsync).WithName("editMuzzle").WithSummary("Change a model. The old version stays for the fits made with it.").NeedsVersion();
+        catalogue.MapDelete("/{modelId}", PutAwayAsync).WithName("putMuzzleAway").WithSummary("Put a model away; it can be brought back.").NeedsVersion();
         catalogue.MapGet("/{modelId}/versions", VersionsAsync).WithName("muzzleVersions").WithSummary("Every version of a model, the newest first.");
-        catalogue.MapPost("/{modelId}/versions/{version:int}", BringBackAsync).WithName("bringMuzzleBack").WithSummary("Make an earlier version the newest.");
-        catalogue.MapPost("/draw", (DrawEntry entry) => DrawnSizeDto.Of(entry.Type ?? MuzzleType.Basket, (entry.Size ?? new SizeEntry()).ToSize("draft"))).WithName("drawSize").WithSummary("Draw a geometry while it is typed.");
+        catalogue.MapPost("/{modelId}/versions/{version:int}", BringBackAsync).WithName("bringMuzzleBack").WithSummary("Make an earlier version the newest.").NeedsVersion();
+        catalogue.MapPost("/draw", (DrawEntry entry) => DrawnSizeDto.Of(entry.Type ?? MuzzleType.Basket, (entry.Size ?? new SizeEntry()).ToSize("draft"))).WithName("drawSize").WithSummary("Draw a geometry while it is typed.").OnlyReads();
         catalogue.MapGet("/{modelId}/chart.csv", ChartAsync).WithName("chart").WithSummary("A model's size chart as CSV.").Produces<string>(contentType: "text/csv");
-        catalogue.MapPost("/chart/open", Open).WithName("openChart").WithSummary("Open a size chart and guess what its columns mean.");
-        catalogue.MapPost("/chart/read", Read).WithName("readChart").WithSummary("Read a size chart by a mapping, row by row, without keeping anything.");
-        catalogue.MapPost("/chart/import", ImportAsync).WithName("importChart").WithSummary("Take a size chart in, whole or not at all.");
+        catalogue.MapPost("/chart/open", Open).WithName("openChart").WithSummary("Open a size chart and guess what its columns mean.").OnlyReads();
+        catalogue.MapPost("/chart/read", Read).WithName("readChart").WithSummary("Read a size chart by a mapping, row by row, without keeping anything.").OnlyReads();
+        catalogue.MapPost("/chart/import", ImportAsync).WithName("importChart").WithSummary("Take a size chart in, whole or not at all; into a model that is there, with the version it is meant for.").NeedsVersion();
     }
 
     private static async Task<IReadOnlyList<MuzzleDto>> ListAsync(PracticeDb db, CancellationToken cancel)
@@ -40,23 +40,26 @@ internal static class CatalogueEndpoints
         ];
     }
 
-    private static async Task<MuzzleDto> AddAsync(MuzzleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        await KeepAsync(await NewIdAsync(entry.Name ?? "", db, cancel), entry, db, clock, cancel);
-
-    private static async Task<MuzzleDto> EditAsync(string modelId, MuzzleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<MuzzleDto> AddAsync(MuzzleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var newest = await NewestAsync(modelId, db, cancel);
-        if (newest == 0)
-            throw Refusal.NotFound("No model has this id.");
-        return entry.Version is { } edited && edited != newest
-            ? throw Refusal.Conflict($"Version {newest} was kept meanwhile. Look at it, then change it again.", (await ListAsync(db, cancel)).FirstOrDefault(m => m.Model.Id == modelId))
-            : await KeepAsync(modelId, entry, db, clock, cancel);
+        // Sent again because the answer got lost: it is there as it was sent.
+        var id = Slug.Of(entry.Name ?? "");
+        return (await ListAsync(db, cancel)).FirstOrDefault(m => m.Model.Id == id) is { } known && known.Model.SaysTheSame(entry.ToModel(id, SizeId))
+            ? known
+            : await KeepAsync(await NewIdAsync(entry.Name ?? "", db, cancel), entry, db, clock, cancel);
     }
 
-    private static async Task<IReadOnlyList<MuzzleDto>> PutAwayAsync(string modelId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<MuzzleDto> EditAsync(string modelId, MuzzleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
+    {
+        await NeedNewestAsync(modelId, edited, db, cancel);
+        return await KeepAsync(modelId, entry, db, clock, cancel);
+    }
+
+    private static async Task<IReadOnlyList<MuzzleDto>> PutAwayAsync(string modelId, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
     {
         if ((await MuzzleRow.ListAsync(db, cancel)).Find(modelId) is null)
             throw Refusal.NotFound("No model has this id.");
+        await NeedNewestAsync(modelId, edited, db, cancel);
         db.Muzzles.Add(MuzzleRow.Of(modelId, null, await NewestAsync(modelId, db, cancel) + 1, clock.UtcNow()));
         await db.SaveChangesAsync(cancel);
         return await ListAsync(db, cancel);
@@ -71,10 +74,11 @@ internal static class CatalogueEndpoints
         return [.. own.Select(m => new MuzzleVersionDto(m.Version, m.At, m.Model)), .. shipped is null ? Array.Empty<MuzzleVersionDto>() : [new(MuzzleRow.ShippedVersion, null, shipped)]];
     }
 
-    private static async Task<MuzzleDto> BringBackAsync(string modelId, int version, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<MuzzleDto> BringBackAsync(string modelId, int version, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
     {
         var model = (await VersionsAsync(modelId, db, cancel)).FirstOrDefault(v => v.Version == version)?.Model ?? throw Refusal.NotFound("There is no such version to bring back.");
-        return await SaveAsync(model, db, clock, cancel);
+        await NeedNewestAsync(modelId, edited, db, cancel);
+        return await CheckedAsync(model, db, clock, cancel);
     }
 
     private static async Task<ContentHttpResult> ChartAsync(string modelId, PracticeDb db, CancellationToken cancel)
@@ -88,9 +92,11 @@ internal static class CatalogueEndpoints
 
     private static IReadOnlyList<ChartRow> Read(ReadChartEntry entry) => Rows(entry.Text, entry.Columns, entry.Type ?? MuzzleType.Basket, entry.Of);
 
-    private static async Task<MuzzleDto> ImportAsync(ImportChartEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<MuzzleDto> ImportAsync(ImportChartEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
     {
         var known = entry.ModelId is null ? null : (await MuzzleRow.ListAsync(db, cancel)).Find(entry.ModelId) ?? throw Refusal.NotFound("No model has this id.");
+        if (known is not null)
+            await NeedNewestAsync(known.Id, edited, db, cancel);
         var draft = entry.Model ?? new MuzzleEntry();
         var rows = Rows(entry.Text, entry.Columns, known?.Type ?? draft.Type ?? MuzzleType.Basket, entry.Of);
         if (rows.Count == 0)
@@ -124,6 +130,15 @@ internal static class CatalogueEndpoints
         db.Muzzles.Add(MuzzleRow.Of(model.Id, model, await NewestAsync(model.Id, db, cancel) + 1, clock.UtcNow()));
         await db.SaveChangesAsync(cancel);
         return (await ListAsync(db, cancel)).First(m => m.Model.Id == model.Id);
+    }
+
+    private static async Task NeedNewestAsync(string modelId, string? edited, PracticeDb db, CancellationToken cancel)
+    {
+        var newest = await NewestAsync(modelId, db, cancel);
+        if (newest == 0)
+            throw Refusal.NotFound("No model has this id.");
+        var now = (await ListAsync(db, cancel)).FirstOrDefault(m => m.Model.Id == modelId);
+        Versions.Need(edited, newest, now?.Model.Name ?? "The model", now);
     }
 
     /// <summary>The newest version of a model; 0 for one there never was.</summary>

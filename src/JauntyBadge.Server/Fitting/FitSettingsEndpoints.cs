@@ -32,12 +32,13 @@ internal static class FitSettingsEndpoints
     {
         var settings = api.MapGroup("/fit-settings").WithTags("Fitting").OneWriterAtATime();
         settings.MapGet("/", async (PracticeDb db, CancellationToken cancel) => FitSettingsDto.Of(await FitSettingsRow.LoadAsync(db, cancel))).WithName("fitSettings").WithSummary("How the practice fits.");
-        settings.MapPut("/", SetAsync).WithName("setFitSettings").WithSummary("Set how the practice fits.");
+        settings.MapPut("/", SetAsync).WithName("setFitSettings").WithSummary("Set how the practice fits.").NeedsVersion();
     }
 
-    private static async Task<FitSettingsDto> SetAsync(FitSettingsEntry entry, PracticeDb db, CancellationToken cancel)
+    private static async Task<FitSettingsDto> SetAsync(FitSettingsEntry entry, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
     {
         var row = await db.FitSettings.FindAsync([FitSettingsRow.OnlyId], cancel);
+        Versions.Need(edited, row?.Version ?? 0, "How you fit", FitSettingsDto.Of(row ?? new FitSettingsRow()));
         if (row is null)
             db.FitSettings.Add(row = new FitSettingsRow());
         (row.Material, row.Visibility, row.FingerMm) = (entry.Material!.Value, entry.Visibility!.Value, entry.FingerMm!.Value);

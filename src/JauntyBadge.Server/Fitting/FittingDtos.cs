@@ -158,9 +158,9 @@ public sealed record KeptChoiceDto(Guid Id, DateTime ChosenAt, DateTime? Withdra
 public sealed record OverruleEntry(string? Note = null);
 
 /// <summary>How the practice fits.</summary>
-public sealed record FitSettingsDto(MaterialSchool Material, VisibilitySchool Visibility, double FingerMm, double Comfort, double Safety, double Feeding)
+public sealed record FitSettingsDto(MaterialSchool Material, VisibilitySchool Visibility, double FingerMm, double Comfort, double Safety, double Feeding, long Version) : IAtVersion
 {
-    public static FitSettingsDto Of(FitSettingsRow s) => new(s.Material, s.Visibility, s.FingerMm, s.Comfort, s.Safety, s.Feeding);
+    public static FitSettingsDto Of(FitSettingsRow s) => new(s.Material, s.Visibility, s.FingerMm, s.Comfort, s.Safety, s.Feeding, s.Version);
 }
 
 /// <summary>One inner dimension of a custom muzzle, mm.</summary>

@@ -137,7 +137,7 @@ internal static class FittingEndpoints
     private static async Task<IReadOnlyList<KeptChoiceDto>> ChoicesAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
-        var rows = await db.Choices.AsNoTracking().Where(c => c.DogId == id).OrderByDescending(c => c.ChosenAt).ToListAsync(cancel);
+        var rows = await db.Choices.AsNoTracking().Where(c => c.DogId == id).OrderByDescending(c => c.Number).ToListAsync(cancel);
         return
         [
             .. rows.Select(r => (Row: r, Kept: r.KeptFit)).Select(r => new KeptChoiceDto(

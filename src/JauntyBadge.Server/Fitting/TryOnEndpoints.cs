@@ -60,7 +60,7 @@ internal static class TryOnEndpoints
 
         var tries = api.MapGroup("/dogs/{id:guid}").WithTags("Try-on").OneWriterAtATime();
         tries.MapGet("/try-on", GuideAsync).WithName("tryOnGuide").WithSummary("The checks for a muzzle on this dog: the size named, else the one chosen, else the one ranked first.");
-        tries.MapPost("/try-on/diagnose", DiagnoseAsync).WithName("diagnose").WithSummary("From a symptom to causes and the cheapest remedy, recomputed.");
+        tries.MapPost("/try-on/diagnose", DiagnoseAsync).WithName("diagnose").WithSummary("From a symptom to causes and the cheapest remedy, recomputed.").OnlyReads();
         tries.MapGet("/try-ons", ListAsync).WithName("tryOns").WithSummary("A dog's try-ons, the newest first.");
         tries.MapPost("/try-ons", KeepAsync).WithName("keepTryOn").WithSummary("Keep a try-on.");
         tries.MapGet("/try-ons/{tryOnId:guid}/picture", PictureAsync).WithName("tryOnPicture").WithSummary("Its picture.").Produces<byte[]>(contentType: "image/jpeg");
@@ -91,7 +91,7 @@ internal static class TryOnEndpoints
     private static async Task<IReadOnlyList<TryOnDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
-        return [.. (await db.TryOns.AsNoTracking().Where(t => t.DogId == id && t.RemovedAt == null).OrderByDescending(t => t.At).ToListAsync(cancel)).Select(TryOnDto.Of)];
+        return [.. (await db.TryOns.AsNoTracking().Where(t => t.DogId == id && t.RemovedAt == null).OrderByDescending(t => t.Number).ToListAsync(cancel)).Select(TryOnDto.Of)];
     }
 
     private static async Task<TryOnDto> KeepAsync(Guid id, TryOnEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -108,10 +108,16 @@ internal static class TryOnEndpoints
         return TryOnDto.Of(row);
     }
 
-    private static async Task<TryOnDto> AddPictureAsync(Guid id, Guid tryOnId, IFormFile? file, PracticeDb db, CancellationToken cancel)
+    private static async Task<TryOnDto> AddPictureAsync(Guid id, Guid tryOnId, IFormFile? file, PracticeDb db, WriteGate gate, CancellationToken cancel)
+    {
+        await FindAsync(id, tryOnId, db, cancel);
+        var picture = await PictureIntake.TakeAsync(file, cancel);
+        return await gate.WriteAsync(db, () => KeepPictureAsync(id, tryOnId, picture, db, cancel), cancel);
+    }
+
+    private static async Task<TryOnDto> KeepPictureAsync(Guid id, Guid tryOnId, TakenIn picture, PracticeDb db, CancellationToken cancel)
     {
         var row = await FindAsync(id, tryOnId, db, cancel);
-        var picture = await PictureIntake.TakeAsync(file, cancel);
         var kept = await db.TryOnPictures.FindAsync([tryOnId], cancel);
         if (kept is null)
             db.TryOnPictures.Add(new TryOnPictureRow { TryOnId = tryOnId, Jpeg = picture.Jpeg });
@@ -141,7 +147,9 @@ internal static class TryOnEndpoints
 
     /// <summary>The size named, else the one chosen, else the one ranked first.</summary>
     private static string SizeOf(FitFile file, string? size, FitQuestion question) =>
-        size ?? (file.Muzzles.FindSize(file.Dog.Choice?.SizeId) is { } chosen ? chosen.Size.Id : Ranking.Rank(file.Muzzles.All, question)[0].Size.Id);
+        size ?? (file.Muzzles.FindSize(file.Dog.Choice?.SizeId) is { } chosen ? chosen.Size.Id
+            : Ranking.Rank(file.Muzzles.All, question) is [var first, ..] ? first.Size.Id
+            : throw Refusal.Conflict("The catalogue is empty: bring a model back, or add one, before a muzzle is tried on."));
 
     /// <summary>The setting it is fastened at, checked against the strap.</summary>
     private static StrapSetting? Fastened(RankedFit fit, int? hole, double? fromTightestMm)

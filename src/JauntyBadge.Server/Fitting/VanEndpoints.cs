@@ -12,7 +12,7 @@ using UnitsNet;
 namespace JauntyBadge.Server.Fitting;
 
 /// <summary>A size in the van.</summary>
-public sealed record VanSizeDto(string SizeId, string Muzzle, int Count, int FitsDogs);
+public sealed record VanSizeDto(string SizeId, string Muzzle, int Count, int FitsDogs, long Version) : IAtVersion;
 
 /// <summary>A dog the van is planned for.</summary>
 /// <param name="Id">The dog's, or the expected dogs' entry.</param>
@@ -36,15 +36,16 @@ public sealed record VanEntry(int? Count = null);
 
 /// <summary>Dogs the practice expects.</summary>
 public sealed record ExpectedDogDto(
-    Guid Id, string Name, int Count, HeadShape HeadShape, double EyeMm, double? GirthMm, double? WidthMm, double? NeckMm, BiteTier BiteTier, IReadOnlyList<Purpose> Purposes)
+    Guid Id, string Name, int Count, HeadShape HeadShape, double EyeMm, double? GirthMm, double? WidthMm, double? NeckMm, BiteTier BiteTier, IReadOnlyList<Purpose> Purposes, long Version) : IAtVersion
 {
-    public static ExpectedDogDto Of(ExpectedDogRow d) => new(d.Id, d.Name, d.Count, d.HeadShape, d.EyeMm, d.GirthMm, d.WidthMm, d.NeckMm, d.BiteTier, d.Purposes);
+    public static ExpectedDogDto Of(ExpectedDogRow d) => new(d.Id, d.Name, d.Count, d.HeadShape, d.EyeMm, d.GirthMm, d.WidthMm, d.NeckMm, d.BiteTier, d.Purposes, d.Version);
 }
 
 /// <summary>The same, as entered.</summary>
+/// <param name="Id">Made by whoever adds them, so that what is sent twice is added once.</param>
 public sealed record ExpectedDogEntry(
     string? Name = null, int? Count = null, HeadShape? HeadShape = null, double? EyeMm = null, double? GirthMm = null, double? WidthMm = null, double? NeckMm = null,
-    BiteTier? BiteTier = null, IReadOnlyList<Purpose>? Purposes = null)
+    BiteTier? BiteTier = null, IReadOnlyList<Purpose>? Purposes = null, Guid? Id = null)
 {
     /// <summary>Writes what was entered onto a row.</summary>
     public ExpectedDogRow Onto(ExpectedDogRow row)
@@ -86,10 +87,10 @@ internal static class VanEndpoints
     {
         var van = api.MapGroup("/van").WithTags("Van").OneWriterAtATime();
         van.MapGet("/", PlanAsync).WithName("van").WithSummary("What is in the van, and which sizes to carry so that the most dogs get a fit today.");
-        van.MapPut("/{sizeId}", CountAsync).WithName("setVanCount").WithSummary("Set how many of a size lie in the van.");
+        van.MapPut("/{sizeId}", CountAsync).WithName("setVanCount").WithSummary("Set how many of a size lie in the van.").NeedsVersion();
         van.MapPost("/expected", ExpectAsync).WithName("expectDogs").WithSummary("Add dogs the practice expects.");
-        van.MapPut("/expected/{expectedId:guid}", AmendAsync).WithName("amendExpected").WithSummary("Correct dogs the practice expects.");
-        van.MapDelete("/expected/{expectedId:guid}", UnexpectAsync).WithName("unexpectDogs").WithSummary("Take expected dogs out.");
+        van.MapPut("/expected/{expectedId:guid}", AmendAsync).WithName("amendExpected").WithSummary("Correct dogs the practice expects.").NeedsVersion();
+        van.MapDelete("/expected/{expectedId:guid}", UnexpectAsync).WithName("unexpectDogs").WithSummary("Take expected dogs out.").NeedsVersion();
     }
 
     private static async Task<VanPlanDto> PlanAsync(PracticeDb db, TimeProvider clock, CancellationToken cancel, int sizes = 8, bool expected = true)
@@ -98,7 +99,8 @@ internal static class VanEndpoints
             throw Refusal.Field("sizes", $"sizes must be 1 to {MostSizes}.");
         var muzzles = await MuzzleRow.ListAsync(db, cancel);
         var settings = await FitSettingsRow.LoadAsync(db, cancel);
-        var van = await db.Van.AsNoTracking().Where(v => v.Count > 0).ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel);
+        var van = await db.Van.AsNoTracking().ToDictionaryAsync(v => v.SizeId, cancel);
+        var carried = van.ToDictionary(v => v.Key, v => v.Value.Count);
         var overruled = (await db.Overrules.AsNoTracking().ToListAsync(cancel)).ToLookup(o => o.DogId);
         var files = await DogFile.LoadAsync(db, db.Dogs.Where(d => d.ArchivedAt == null).OrderBy(d => d.Name), cancel);
         var awaited = await db.ExpectedDogs.AsNoTracking().OrderBy(d => d.Name).ToListAsync(cancel);
@@ -113,7 +115,7 @@ internal static class VanEndpoints
 
         foreach (var file in files.Where(f => f.Snout is not null))
         {
-            var fit = new FitFile(file, muzzles, settings, overruled[file.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), van, today);
+            var fit = new FitFile(file, muzzles, settings, overruled[file.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), carried, today);
             Add(file.Dog.Id, file.Dog.Name, 1, false, fit.Question(new FitQuery().Read())!);
         }
 
@@ -128,7 +130,7 @@ internal static class VanEndpoints
         return new VanPlanDto(
             sizes, [.. plan.Steps.Select(s => new VanStepDto(s.SizeId, Words(s.SizeId), muzzles.FindSize(s.SizeId)?.Size.Price, s.Adds, s.Covered, [.. dogs.Where(d => d.Fits.Contains(s.SizeId)).Select(d => d.Name)]))],
             plan.Covered, plan.Coverable, dogs.Sum(d => d.Count), plan.IsExact, plan.AtMost, plan.Curve, dogs.Where(d => d.Fits.Any(van.ContainsKey)).Sum(d => d.Count),
-            [.. van.OrderBy(v => Words(v.Key), StringComparer.OrdinalIgnoreCase).Select(v => new VanSizeDto(v.Key, Words(v.Key), v.Value, dogs.Where(d => d.Fits.Contains(v.Key)).Sum(d => d.Count)))],
+            [.. van.Values.OrderBy(v => Words(v.SizeId), StringComparer.OrdinalIgnoreCase).Select(v => new VanSizeDto(v.SizeId, Words(v.SizeId), v.Count, dogs.Where(d => d.Fits.Contains(v.SizeId)).Sum(d => d.Count), v.Version))],
             [.. dogs.Select(d => new VanDogDto(d.Id, d.Name, d.Count, d.Expected, d.Fits.Count, chosen.Find(d.Fits.Contains) is { } from ? Words(from) : null, d.Fits.Any(van.ContainsKey)))],
             [.. files.Where(f => f.Snout is null).Select(f => f.Dog.Name)], [.. awaited.Select(ExpectedDogDto.Of)]);
     }
@@ -152,37 +154,57 @@ internal static class VanEndpoints
         };
     }
 
-    private static async Task<VanSizeDto> CountAsync(string sizeId, VanEntry entry, PracticeDb db, CancellationToken cancel)
+    private static async Task<VanSizeDto> CountAsync(string sizeId, VanEntry entry, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
     {
         if (entry.Count is not (>= 0 and <= MostOfOne))
             throw Refusal.Field("count", $"0 to {MostOfOne} are accepted.");
         var found = (await MuzzleRow.ListAsync(db, cancel)).FindSize(sizeId) ?? throw Refusal.NotFound("No muzzle size has this id.");
         var row = await db.Van.FindAsync([sizeId], cancel);
-        if (row is null)
+        VanSizeDto Dto(int count, long version) => new(sizeId, $"{found.Model.Name} {found.Size.Label}", count, 0, version);
+        Versions.Need(edited, row?.Version ?? 0, $"The count of {found.Model.Name} {found.Size.Label}", Dto(row?.Count ?? 0, row?.Version ?? 0));
+        if (row is null && entry.Count > 0)
             db.Van.Add(row = new VanRow { SizeId = sizeId });
-        row.Count = entry.Count.Value;
+        if (row is not null && entry.Count == 0)
+            db.Van.Remove(row);
+        else if (row is not null)
+            row.Count = entry.Count.Value;
         await db.SaveChangesAsync(cancel);
-        return new VanSizeDto(sizeId, $"{found.Model.Name} {found.Size.Label}", row.Count, 0);
+        return Dto(entry.Count.Value, entry.Count == 0 ? 0 : row!.Version);
     }
 
     private static async Task<ExpectedDogDto> ExpectAsync(ExpectedDogEntry entry, PracticeDb db, CancellationToken cancel)
     {
-        var row = entry.Onto(new ExpectedDogRow { Id = Guid.NewGuid(), Name = "" });
+        var row = entry.Onto(new ExpectedDogRow { Id = entry.Id ?? Guid.NewGuid(), Name = "" });
+        if (await db.ExpectedDogs.AsNoTracking().SingleOrDefaultAsync(d => d.Id == row.Id, cancel) is { } known)
+        {
+            // Sent again because the answer got lost: it is there as it was sent.
+            row.Version = known.Version;
+            return ExpectedDogDto.Of(known).SaysTheSame(ExpectedDogDto.Of(row)) ? ExpectedDogDto.Of(known) : throw Refusal.Conflict("This id stands for other expected dogs.");
+        }
+
         db.ExpectedDogs.Add(row);
         await db.SaveChangesAsync(cancel);
         return ExpectedDogDto.Of(row);
     }
 
-    private static async Task<ExpectedDogDto> AmendAsync(Guid expectedId, ExpectedDogEntry entry, PracticeDb db, CancellationToken cancel)
+    private static async Task<ExpectedDogDto> AmendAsync(Guid expectedId, ExpectedDogEntry entry, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
     {
-        var row = entry.Onto(await db.ExpectedDogs.FindAsync([expectedId], cancel) ?? throw Refusal.NotFound("No expected dogs have this id."));
+        var row = await db.ExpectedDogs.FindAsync([expectedId], cancel) ?? throw Refusal.NotFound("No expected dogs have this id.");
+        Versions.Need(edited, row.Version, row.Name, ExpectedDogDto.Of(row));
+        entry.Onto(row);
         await db.SaveChangesAsync(cancel);
         return ExpectedDogDto.Of(row);
     }
 
-    private static async Task<IReadOnlyList<ExpectedDogDto>> UnexpectAsync(Guid expectedId, PracticeDb db, CancellationToken cancel)
+    private static async Task<IReadOnlyList<ExpectedDogDto>> UnexpectAsync(Guid expectedId, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
     {
-        await db.ExpectedDogs.Where(d => d.Id == expectedId).ExecuteDeleteAsync(cancel);
+        if (await db.ExpectedDogs.FindAsync([expectedId], cancel) is { } row)
+        {
+            Versions.Need(edited, row.Version, row.Name, ExpectedDogDto.Of(row));
+            db.ExpectedDogs.Remove(row);
+            await db.SaveChangesAsync(cancel);
+        }
+
         return [.. (await db.ExpectedDogs.AsNoTracking().OrderBy(d => d.Name).ToListAsync(cancel)).Select(ExpectedDogDto.Of)];
     }
 }

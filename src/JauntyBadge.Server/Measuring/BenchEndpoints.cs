@@ -21,7 +21,7 @@ internal static class BenchEndpoints
         var bench = api.MapGroup("/dogs/{id:guid}").WithTags("Measuring").OneWriterAtATime();
         bench.MapGet("/bench", BenchAsync).WithName("bench").WithSummary("Readings, cross-checks and the head drawn from them.");
         bench.MapGet("/bench/typing", TypingAsync).WithName("typing").WithSummary("The bench as it would be with a reading that is being typed; half a length is no error here.");
-        bench.MapPut("/bench", SetAsync).WithName("editMeasuringSet").WithSummary("School, body mass, coat and fit-line gap of the set in hand.");
+        bench.MapPut("/bench", SetAsync).WithName("editMeasuringSet").WithSummary("School, body mass, coat and fit-line gap of the set in hand.").NeedsVersion();
         bench.MapPost("/jaw-held", HeldAsync).WithName("jawHeld").WithSummary("Say how the jaw to nose readings in hand were held: level or point to point.");
         bench.MapPost("/readings", AddAsync).WithName("addReading").WithSummary("Add a reading, kept as taken.");
         bench.MapDelete("/readings/{readingId:guid}", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
@@ -80,7 +80,7 @@ internal static class BenchEndpoints
         file.CurrentSet?.Id, file.CurrentSet?.StartedAt, file.School, file.CurrentSet?.BodyMassKg ?? file.Dog.BodyMassKg,
         file.CurrentSet?.Coat ?? file.Profile.Coat, file.CurrentSet?.FitLineGapMm,
         SnoutRules.Scaled(SnoutRules.FitLineGap.Value, model.EyeLine.Value).Millimeters.Tidy(), Math.Max(0, file.Sets.Count - 1),
-        IsOver(file.CurrentSet, file.ReadingRows, clock));
+        IsOver(file.CurrentSet, file.ReadingRows, clock), file.CurrentSet?.Version ?? 0);
 
     /// <summary>Readings in the order taken, the odd one of each measure marked.</summary>
     private static IReadOnlyList<ReadingDto> ReadingsOf(IReadOnlyList<ReadingRow> rows)
@@ -99,10 +99,12 @@ internal static class BenchEndpoints
         return [.. SetComparison.Of(Measured.From(rows.Select(r => r.ToReading()), before.Coat), assessment.Measured).Where(c => c.Change is not null).Select(ChangeDto.Of)];
     }
 
-    private static async Task<BenchDto> SetAsync(Guid id, MeasuringSetEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null)
+    private static async Task<BenchDto> SetAsync(Guid id, MeasuringSetEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null, [Edited] string? edited = null)
     {
         var shown = Shown(unit);
         var dog = await db.DogAsync(id, cancel);
+        var now = (await BenchInAsync(shown, id, db, clock, cancel)).Set;
+        Versions.Need(edited, now.Version, "What belongs to this measuring set", now);
         var set = await CurrentSetAsync(id, db, clock, cancel);
 
         // What the dog weighs and wears today is not what it did when an old set was taken.
@@ -112,7 +114,6 @@ internal static class BenchEndpoints
         if ((entry.BodyMassKg is not null && entry.BodyMassKg != dog.BodyMassKg) || (entry.Coat is not null && entry.Coat != dog.CoatSeen))
         {
             (dog.BodyMassKg, dog.CoatSeen) = (entry.BodyMassKg ?? dog.BodyMassKg, entry.Coat ?? dog.CoatSeen);
-            dog.Version++;
         }
 
         await db.SaveChangesAsync(cancel);
@@ -124,7 +125,12 @@ internal static class BenchEndpoints
         await db.DogAsync(id, cancel);
         var parsed = entry.Parse();
         var readingId = entry.Id ?? Guid.NewGuid();
-        if (!await db.Readings.AnyAsync(r => r.Id == readingId, cancel))
+        if (await db.Readings.AsNoTracking().SingleOrDefaultAsync(r => r.Id == readingId, cancel) is { } known)
+        {
+            if ((known.DogId, known.Measure, known.Side, known.AsTaken) != (id, entry.Measure!.Value, entry.Side, parsed.AsTaken))
+                throw Refusal.Conflict("This id stands for another reading. Send this one with an id of its own.");
+        }
+        else
         {
             var set = await SetForNowAsync(id, entry.IntoOldSet == true, db, clock, cancel);
             db.Readings.Add(new ReadingRow
@@ -195,7 +201,7 @@ internal static class BenchEndpoints
 
     /// <summary>The set readings go into: the last one, or a first one begun now.</summary>
     internal static async Task<MeasuringSetRow> CurrentSetAsync(Guid dogId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        await db.MeasuringSets.Where(s => s.DogId == dogId && s.RemovedAt == null).OrderBy(s => s.StartedAt).LastOrDefaultAsync(cancel)
+        await db.MeasuringSets.Where(s => s.DogId == dogId && s.RemovedAt == null).OrderBy(s => s.Number).LastOrDefaultAsync(cancel)
             ?? await NewSetAsync(dogId, db, clock, cancel);
 
     /// <summary>Begins a set with the dog as it is now. The caller saves.</summary>

@@ -44,14 +44,14 @@ internal static class HistoryEndpoints
         dog.MapPost("/measuring-sets/{setId:guid}/restore", (Guid id, Guid setId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
             RemoveAsync(id, setId, false, db, clock, cancel)).WithName("restoreMeasuringSet").WithSummary("Put a set back.");
         dog.MapGet("/readings.csv", ExportAsync).WithName("exportReadings").WithSummary("All readings of the dog as CSV.").Produces<string>(contentType: "text/csv");
-        dog.MapPost("/readings/import/preview", PreviewAsync).WithName("previewReadings").WithSummary("What a CSV file holds: good rows and bad ones with their number. Nothing is stored.");
+        dog.MapPost("/readings/import/preview", PreviewAsync).WithName("previewReadings").WithSummary("What a CSV file holds: good rows and bad ones with their number. Nothing is stored.").OnlyReads();
         dog.MapPost("/readings/import", ImportAsync).WithName("importReadings").WithSummary("Take over the good rows of a CSV file.");
     }
 
     private static async Task<HistoryDto> HistoryAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var file = await DogFile.LoadAsync(db, id, cancel);
-        var rows = (await db.Readings.AsNoTracking().Where(r => r.DogId == id && r.RemovedAt == null).OrderBy(r => r.TakenAt).ToListAsync(cancel)).ToLookup(r => r.SetId);
+        var rows = (await db.Readings.AsNoTracking().Where(r => r.DogId == id && r.RemovedAt == null).OrderBy(r => r.Number).ToListAsync(cancel)).ToLookup(r => r.SetId);
         return new HistoryDto(
             [
                 .. file.Sets.Reverse().Select(s => new MeasuringSetRecordDto(
@@ -94,8 +94,8 @@ internal static class HistoryEndpoints
     {
         var dog = await db.DogAsync(id, cancel);
         var rows = await db.Readings.AsNoTracking().Where(r => r.DogId == id && r.RemovedAt == null)
-            .Join(db.MeasuringSets.Where(s => s.RemovedAt == null), r => r.SetId, s => s.Id, (r, s) => new { Reading = r, s.StartedAt })
-            .OrderBy(r => r.StartedAt).ThenBy(r => r.Reading.TakenAt).ToListAsync(cancel);
+            .Join(db.MeasuringSets.Where(s => s.RemovedAt == null), r => r.SetId, s => s.Id, (r, s) => new { Reading = r, s.StartedAt, Set = s.Number })
+            .OrderBy(r => r.Set).ThenBy(r => r.Reading.Number).ToListAsync(cancel);
         var sheet = ReadingsSheet.Write(rows.Select(r => new SheetReading(
             r.StartedAt, r.Reading.Measure, r.Reading.Side, r.Reading.AsTaken, r.Reading.Millimetres, r.Reading.Tool, r.Reading.TakenBy, r.Reading.TakenAt, r.Reading.SetAside, r.Reading.UncertaintyMm, r.Reading.Held)));
         var name = string.Concat(dog.Name.Where(char.IsLetterOrDigit));

@@ -108,7 +108,7 @@ public sealed record MeasuredDto(Measure Measure, Side? Side, int Count, double 
 /// <summary>A measuring set.</summary>
 /// <param name="IsOver">It is of an earlier day: what is read now begins a new one unless told otherwise.</param>
 public sealed record MeasuringSetDto(
-    Guid? Id, DateTime? StartedAt, School School, double? BodyMassKg, Coat Coat, double? FitLineGapMm, double UsualGapMm, int SetsBefore, bool IsOver);
+    Guid? Id, DateTime? StartedAt, School School, double? BodyMassKg, Coat Coat, double? FitLineGapMm, double UsualGapMm, int SetsBefore, bool IsOver, long Version) : IAtVersion;
 
 /// <summary>One measure in two sets; a change beyond its doubt is real.</summary>
 public sealed record ChangeDto(Measure Measure, Side? Side, double? BeforeMm, double? AfterMm, double? ChangeMm, double? DoubtMm, bool IsReal)

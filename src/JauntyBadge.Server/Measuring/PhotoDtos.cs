@@ -55,7 +55,7 @@ public sealed record PhotoMeasureDto(
 public sealed record PhotoDto(
     Guid Id, PhotoView View, Side Side, int Width, int Height, DateTime AddedAt, ReferenceKind Kind, double? RulerMm, IReadOnlyList<PixelPoint> Corners,
     IReadOnlyDictionary<Landmark, PixelPoint> Landmarks, IReadOnlyList<Landmark> Wanted, IReadOnlyList<PhotoMeasureDto> Measures, double? MillimetresPerPixel, double? SlantDeg,
-    PhotoRefusal? Refusal, IReadOnlyList<string> Advice)
+    PhotoRefusal? Refusal, IReadOnlyList<string> Advice, long Version) : IAtVersion
 {
     /// <param name="row">The picture.</param>
     /// <param name="known">What else is known of the dog.</param>
@@ -69,7 +69,7 @@ public sealed record PhotoDto(
         return new PhotoDto(
             row.Id, row.View, row.Side, row.Width, row.Height, row.AddedAt, marks.Kind, marks.RulerMm, marks.Corners, marks.Landmarks,
             PhotoLandmarks.For(row.View),
-            [.. (solution?.Measures ?? []).Select(PhotoMeasureDto.Of)], solution?.MillimetresPerPixel, solution?.Slant.Degrees.Tidy(), refusal, solution?.Advice ?? []);
+            [.. (solution?.Measures ?? []).Select(PhotoMeasureDto.Of)], solution?.MillimetresPerPixel, solution?.Slant.Degrees.Tidy(), refusal, solution?.Advice ?? [], row.Version);
     }
 }
 
@@ -83,7 +83,7 @@ internal sealed record PhotoKnowledge(HeadShape Shape, IReadOnlyList<Measured> R
     public static PhotoKnowledge Of(DogFile file, IEnumerable<PhotoRow> photos)
     {
         var known = new PhotoKnowledge(file.Profile.HeadShape.Shape, file.Measured, null);
-        var seen = photos.Where(p => p.View == PhotoView.Top && p.RemovedAt == null).OrderByDescending(p => p.AddedAt).Select(p => (Row: p, Marks: PhotoMarks.Read(p.Marks)))
+        var seen = photos.Where(p => p.View == PhotoView.Top && p.RemovedAt == null).OrderByDescending(p => p.Number).Select(p => (Row: p, Marks: PhotoMarks.Read(p.Marks)))
             .Where(p => p.Marks.HasReference).Select(p => PhotoSolver.TrySolve(known.Of(p.Marks, p.Row), out var solution, out _) ? solution.Measures.FirstOrDefault(m => m.Measure == Measure.InnerEyeSpacing) : null)
             .OfType<PhotoMeasure>().FirstOrDefault();
         return seen is null ? known : known with { Spacing = new Measured(Measure.InnerEyeSpacing, null, 1, seen.Value, Length.Zero, seen.StandardUncertainty) };

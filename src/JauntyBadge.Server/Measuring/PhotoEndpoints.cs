@@ -29,7 +29,7 @@ internal static class PhotoEndpoints
         photos.MapGet("/", ListAsync).WithName("photos").WithSummary("A dog's pictures, the newest first.");
         photos.MapGet("/{photoId:guid}", OneAsync).WithName("photo").WithSummary("What is marked on a picture, and what follows.");
         photos.MapGet("/{photoId:guid}/picture", PictureAsync).WithName("picture").WithSummary("The picture itself.").Produces<byte[]>(contentType: "image/jpeg");
-        photos.MapPut("/{photoId:guid}", MarkAsync).WithName("markPhoto").WithSummary("Keep what is marked on a picture.");
+        photos.MapPut("/{photoId:guid}", MarkAsync).WithName("markPhoto").WithSummary("Keep what is marked on a picture.").NeedsVersion();
         photos.MapPost("/{photoId:guid}/take", TakeAsync).WithName("takeFromPhoto").WithSummary("Take a picture's measures over as readings.");
         photos.MapDelete("/{photoId:guid}", (Guid id, Guid photoId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
             RemoveAsync(id, photoId, true, db, clock, cancel)).WithName("removePhoto").WithSummary("Take a picture out; it can be put back.");
@@ -41,7 +41,7 @@ internal static class PhotoEndpoints
         TypedResults.File(DemoPicture.Draw(QueryWords.Read<PhotoView>(view, "view")!.Value).Jpeg, "image/jpeg");
 
     private static async Task<PhotoDto> AddAsync(
-        Guid id, IFormFile? file, PracticeDb db, TimeProvider clock, CancellationToken cancel, [FromForm] string? view = null, [FromForm] string? side = null)
+        Guid id, IFormFile? file, PracticeDb db, WriteGate gate, TimeProvider clock, CancellationToken cancel, [FromForm] string? view = null, [FromForm] string? side = null)
     {
         await db.DogAsync(id, cancel);
         var row = new PhotoRow
@@ -55,16 +55,19 @@ internal static class PhotoEndpoints
         };
         var picture = await PictureIntake.TakeAsync(file, cancel);
         (row.Width, row.Height) = (picture.Width, picture.Height);
-        db.Photos.Add(row);
-        db.Pictures.Add(new PictureRow { PhotoId = row.Id, Jpeg = picture.Jpeg });
-        await db.SaveChangesAsync(cancel);
-        return await OneAsync(id, row.Id, db, cancel);
+        return await gate.WriteAsync(db, async () =>
+        {
+            db.Photos.Add(row);
+            db.Pictures.Add(new PictureRow { PhotoId = row.Id, Jpeg = picture.Jpeg });
+            await db.SaveChangesAsync(cancel);
+            return await OneAsync(id, row.Id, db, cancel);
+        }, cancel);
     }
 
     private static async Task<IReadOnlyList<PhotoDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
         var file = await DogFile.LoadAsync(db, id, cancel);
-        var rows = await db.Photos.AsNoTracking().Where(p => p.DogId == id && p.RemovedAt == null).OrderByDescending(p => p.AddedAt).ToListAsync(cancel);
+        var rows = await db.Photos.AsNoTracking().Where(p => p.DogId == id && p.RemovedAt == null).OrderByDescending(p => p.Number).ToListAsync(cancel);
         var known = PhotoKnowledge.Of(file, rows);
         return [.. rows.Select(r => PhotoDto.Of(r, known))];
     }
@@ -84,9 +87,10 @@ internal static class PhotoEndpoints
         return TypedResults.File(picture.Jpeg, "image/jpeg");
     }
 
-    private static async Task<PhotoDto> MarkAsync(Guid id, Guid photoId, MarksEntry entry, PracticeDb db, CancellationToken cancel)
+    private static async Task<PhotoDto> MarkAsync(Guid id, Guid photoId, MarksEntry entry, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
     {
         var row = await FindAsync(id, photoId, db, cancel);
+        Versions.Need(edited, row.Version, "The picture's marks", await OneAsync(id, photoId, db, cancel));
         (row.View, row.Side) = (entry.View!.Value, entry.Side ?? row.Side);
         row.Marks = new PhotoMarks
         {

@@ -12,9 +12,6 @@ internal static class PictureIntake
     /// <summary>Largest file taken.</summary>
     public const long LargestFile = 20 * 1024 * 1024;
 
-    /// <summary>Most pixels decoded: a small file may unfold into a huge picture.</summary>
-    public const long MostPixels = 60_000_000;
-
     /// <summary>Longest side stored. Two pixels of a click are then well under a millimetre on a head that fills half of it.</summary>
     public const int LongestSide = 3000;
 
@@ -23,30 +20,57 @@ internal static class PictureIntake
 
     private static readonly SKEncodedImageFormat[] Accepted = [SKEncodedImageFormat.Jpeg, SKEncodedImageFormat.Png, SKEncodedImageFormat.Webp];
 
+    /// <summary>One picture is unfolded at a time, whoever sends how many.</summary>
+    private static readonly SemaphoreSlim Turn = new(1);
+
+    private static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(20);
+
     /// <summary>Takes an uploaded file.</summary>
-    /// <exception cref="Refusal">There is none, or it is too large, or as below.</exception>
+    /// <exception cref="Refusal">There is none, or it is too large, or as below; 503 while others are being taken.</exception>
     public static async Task<TakenIn> TakeAsync(IFormFile? file, CancellationToken cancel)
     {
         if (file is null || file.Length == 0)
             throw Refusal.Field("file", "Choose a picture: JPEG, PNG or WebP.");
         if (file.Length > LargestFile)
             throw new Refusal(StatusCodes.Status413PayloadTooLarge, "Too large", $"A picture may be up to {LargestFile / 1024 / 1024} MB.");
-        var bytes = new byte[file.Length];
-        await using (var stream = file.OpenReadStream())
-            await stream.ReadExactlyAsync(bytes, cancel);
-        return Take(bytes);
+        if (!await Turn.WaitAsync(LongestWait, cancel))
+            throw Refusal.Later("Other pictures are being taken in. Send this one again in a moment.");
+        try
+        {
+            await using var stream = file.OpenReadStream();
+            return Take(stream);
+        }
+        finally
+        {
+            Turn.Release();
+        }
     }
 
     /// <exception cref="Refusal">The file is no picture, of another kind, too large or too small; names the field.</exception>
-    public static TakenIn Take(byte[] file)
+    private static TakenIn Take(Stream file)
     {
-        using var data = SKData.CreateCopy(file);
-        using var codec = SKCodec.Create(data);
+        var (decoded, origin, asItIs) = Decode(file);
+        using (decoded)
+        {
+            decoded.SetImmutable();
+            using var image = SKImage.FromBitmap(decoded);
+            return asItIs ? Encoded(image) : Upright(image, origin);
+        }
+    }
+
+    /// <summary>Unfolds a picture no further than is stored, and says how it lay in the camera and whether it can be stored as it is.</summary>
+    private static (SKBitmap Decoded, SKEncodedOrigin Origin, bool AsItIs) Decode(Stream file)
+    {
+        using var kept = new SKManagedStream(file, disposeManagedStream: false);
+        using var codec = SKCodec.Create(kept);
         if (codec is null || !Accepted.Contains(codec.EncodedFormat))
             throw No("This is not a picture that can be read. A JPEG, PNG or WebP file is expected.");
         var size = codec.Info;
-        if ((long)size.Width * size.Height > MostPixels)
-            throw No($"The picture would unfold to {size.Width} × {size.Height} pixels; up to {MostPixels / 1_000_000} million are taken.");
+        var at = file.Position;
+        var cost = PictureCost.Of(codec.EncodedFormat, file);
+        file.Position = at;
+        if ((long)size.Width * size.Height > cost.MostPixels)
+            throw No($"The picture would unfold to {size.Width} × {size.Height} pixels; of a {cost.Kind} up to {cost.MostPixels / 1_000_000} million are taken. Send it smaller{(cost.Kind == "JPEG" ? "" : ", or as an ordinary JPEG")}.");
         if (Math.Min(size.Width, size.Height) < SmallestSide)
             throw No($"The picture is only {size.Width} × {size.Height} pixels; its shorter side must have {SmallestSide} or more.");
 
@@ -54,14 +78,14 @@ internal static class PictureIntake
         var wanted = Scale(size.Width, size.Height);
         var (width, height) = codec.GetScaledDimensions(wanted) is { } smaller && Math.Max(smaller.Width, smaller.Height) >= LongestSide * wanted
             ? (smaller.Width, smaller.Height) : (size.Width, size.Height);
-        using var decoded = new SKBitmap(new SKImageInfo(width, height, SKColorType.Rgba8888, SKAlphaType.Premul));
+        var decoded = new SKBitmap(new SKImageInfo(width, height, SKColorType.Rgba8888, SKAlphaType.Premul));
         if (codec.GetPixels(decoded.Info, decoded.GetPixels()) != SKCodecResult.Success)
+        {
+            decoded.Dispose();
             throw No("The picture is damaged or cut short. Send it again, or take another.");
-        decoded.SetImmutable();
-        using var image = SKImage.FromBitmap(decoded);
-        return Scale(width, height) >= 1 && codec.EncodedOrigin == SKEncodedOrigin.TopLeft && codec.EncodedFormat == SKEncodedImageFormat.Jpeg
-            ? Encoded(image)
-            : Upright(image, codec.EncodedOrigin);
+        }
+
+        return (decoded, codec.EncodedOrigin, Scale(width, height) >= 1 && codec.EncodedOrigin == SKEncodedOrigin.TopLeft && codec.EncodedFormat == SKEncodedImageFormat.Jpeg);
     }
 
     private static float Scale(int width, int height) => Math.Min(1, (float)LongestSide / Math.Max(width, height));

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
@@ -10,6 +11,9 @@ internal static class Lookup
     /// <summary>The dog, or a 404.</summary>
     public static async Task<DogRow> DogAsync(this PracticeDb db, Guid id, CancellationToken cancel) =>
         await db.Dogs.FindAsync([id], cancel) ?? throw Refusal.NotFound("No dog has this id.");
+
+    /// <summary>Whether two records say the same, lists and all: what was sent again is what is there.</summary>
+    public static bool SaysTheSame<T>(this T one, T other) => JsonSerializer.Serialize(one) == JsonSerializer.Serialize(other);
 
     public static DateOnly Today(this TimeProvider clock) => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
 

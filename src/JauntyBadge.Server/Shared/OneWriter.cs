@@ -1,22 +1,94 @@
 using JauntyBadge.Data;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Storage;
 
 namespace JauntyBadge.Server.Shared;
 
 /// <summary>
-/// Lets writes of a group of endpoints happen one after the other, each whole or not at all: what a handler has read is still true when
-/// it writes. SQLite has one writer at a time anyway; taking its place in the queue before reading costs nothing.
+/// Lets writers in one after the other. They wait without holding a thread, and no longer than a person would; readers never come here. SQLite has
+/// one writer at a time anyway: taking one's place before reading means that what was read is still true when it is written.
 /// </summary>
+internal sealed class WriteGate : IDisposable
+{
+    /// <summary>How long a writer waits for its turn before it is told to come back (House).</summary>
+    public static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(5);
+
+    private static readonly TimeSpan Between = TimeSpan.FromMilliseconds(50);
+
+    private readonly SemaphoreSlim turn = new(1);
+
+    /// <summary>Does something whole or not at all, as the only writer.</summary>
+    /// <exception cref="Refusal">Others took too long: 503.</exception>
+    public async Task<T> WriteAsync<T>(PracticeDb db, Func<Task<T>> write, CancellationToken cancel)
+    {
+        var until = DateTime.UtcNow + LongestWait;
+        if (!await turn.WaitAsync(LongestWait, cancel))
+            throw Busy();
+        try
+        {
+            await using var transaction = await BeginAsync(db, until, cancel);
+            var answer = await write();
+            await transaction.CommitAsync(cancel);
+            return answer;
+        }
+        finally
+        {
+            turn.Release();
+        }
+    }
+
+    public void Dispose() => turn.Dispose();
+
+    /// <summary>Begins as the only writer of the file, which another program may hold.</summary>
+    private static async Task<IDbContextTransaction> BeginAsync(PracticeDb db, DateTime until, CancellationToken cancel)
+    {
+        while (true)
+        {
+            try
+            {
+                return await db.Database.BeginTransactionAsync(cancel);
+            }
+            catch (Exception e) when (SqliteWords.Of(e) == SqliteWords.Trouble.Busy)
+            {
+                if (DateTime.UtcNow >= until)
+                    throw Busy();
+            }
+
+            await Task.Delay(Between, cancel);
+        }
+    }
+
+    private static Refusal Busy() => Refusal.Later("Others are writing just now, or another program holds the practice's file. Nothing of this was saved yet; try again in a moment.");
+}
+
+/// <summary>How a group of endpoints reads and writes.</summary>
 internal static class OneWriter
 {
+    /// <summary>Writes happen one after the other, each whole or not at all; a read sees the practice as it was at one moment.</summary>
     public static RouteGroupBuilder OneWriterAtATime(this RouteGroupBuilder group) => group.AddEndpointFilter(async (call, next) =>
     {
-        var request = call.HttpContext.Request;
-        if (HttpMethods.IsGet(request.Method))
-            return await next(call);
-        var db = call.HttpContext.RequestServices.GetRequiredService<PracticeDb>();
-        await using var transaction = await db.Database.BeginTransactionAsync(call.HttpContext.RequestAborted);
-        var answer = await next(call);
-        await transaction.CommitAsync(call.HttpContext.RequestAborted);
-        return answer;
+        var (services, cancel) = (call.HttpContext.RequestServices, call.HttpContext.RequestAborted);
+        var db = services.GetRequiredService<PracticeDb>();
+        if (!HttpMethods.IsGet(call.HttpContext.Request.Method) && call.HttpContext.GetEndpoint()?.Metadata.GetMetadata<Reading>() is null)
+            return Tagged(await services.GetRequiredService<WriteGate>().WriteAsync(db, () => next(call).AsTask(), cancel), call.HttpContext);
+        await db.Database.OpenConnectionAsync(cancel);
+        await using var moment = await db.Database.UseTransactionAsync(((Microsoft.Data.Sqlite.SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true), cancel);
+        return Tagged(await next(call), call.HttpContext);
     });
+
+    /// <summary>Says that an endpoint writes nothing, though what it is asked about comes in a body.</summary>
+    public static RouteHandlerBuilder OnlyReads(this RouteHandlerBuilder endpoint) => endpoint.WithMetadata(new Reading());
+
+    /// <summary>Says that an edit must name the version that was edited.</summary>
+    public static RouteHandlerBuilder NeedsVersion(this RouteHandlerBuilder endpoint) =>
+        endpoint.ProducesProblem(StatusCodes.Status412PreconditionFailed).ProducesProblem(StatusCodes.Status428PreconditionRequired);
+
+    private sealed record Reading;
+
+    private static object? Tagged(object? answer, HttpContext http)
+    {
+        if (answer is IAtVersion at)
+            http.Response.Headers.ETag = Versions.Tag(at.Version);
+        return answer;
+    }
 }

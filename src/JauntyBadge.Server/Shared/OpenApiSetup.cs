@@ -39,6 +39,11 @@ internal static class OpenApiSetup
             schema.Enum = [.. values.Where(v => v is not null && !v.IsJsonNullSentinel())];
         }
 
+        // Our own reading of numbers takes the type away from them.
+        if (type == typeof(double) || type == typeof(double?))
+            (schema.Type, schema.Format) = (type == typeof(double) ? JsonSchemaType.Number : JsonSchemaType.Number | JsonSchemaType.Null, "double");
+        if (typeof(IEnumerable<double>).IsAssignableFrom(type))
+            schema.Items = new OpenApiSchema { Type = JsonSchemaType.Number, Format = "double" };
         if ((type == typeof(PointMm) || type == typeof(PixelPoint)) && schema.Properties is { } members)
             schema.Required = new HashSet<string>(members.Keys);
         return Task.CompletedTask;

@@ -1,5 +1,7 @@
 using System.Text.Json;
+using System.Diagnostics;
 using System.Text.RegularExpressions;
+using JauntyBadge.Data;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
@@ -8,12 +10,15 @@ using Microsoft.EntityFrameworkCore;
 namespace JauntyBadge.Server.Shared;
 
 /// <summary>Answers every failure with RFC 9457 problem details that name the field where there is one.</summary>
-internal sealed partial class ProblemHandler(IProblemDetailsService problems) : IExceptionHandler
+internal sealed partial class ProblemHandler(IProblemDetailsService problems, PracticeFolder folder, ILogger<ProblemHandler> log) : IExceptionHandler
 {
     [GeneratedRegex("Failed to bind parameter \"(?<type>\\S+) (?<name>\\w+)\"")]
     private static partial Regex UnboundParameter();
 
-    /// <summary>Answers a failure, if it is one that the caller can mend.</summary>
+    /// <summary>When to try again after a 503 (House).</summary>
+    private const int RetryAfterSeconds = 2;
+
+    /// <summary>Answers a failure in words: what the caller can mend, what the disk or another program does, and what is our own fault.</summary>
     public ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
         var refusal = exception switch
@@ -24,10 +29,15 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems) : 
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => new Refusal(StatusCodes.Status413PayloadTooLarge, "Too large", TooLarge.Words(httpContext, TooLarge.Usual)),
             BadHttpRequestException bad => NotUsable(bad),
             DbUpdateConcurrencyException => Refusal.Conflict("It was changed by someone else in the meantime. Load it again; what you typed is still on your screen."),
-            _ => null,
+            OperationCanceledException when httpContext.RequestAborted.IsCancellationRequested => new Refusal(StatusCodes.Status499ClientClosedRequest, "Gone", "The page that asked is gone."),
+            _ when SqliteWords.Of(exception) is { } trouble => Troubled(trouble),
+            _ => new Refusal(StatusCodes.Status500InternalServerError, "That went wrong", "Something in Jaunty Badge failed. What was saved before is still there; the note below finds it in the log."),
         };
-        if (refusal is null)
-            return ValueTask.FromResult(false);
+        var trace = Activity.Current?.Id ?? httpContext.TraceIdentifier;
+        if (refusal.Status >= StatusCodes.Status500InternalServerError)
+            log.LogError(exception, "{Method} {Path} answered {Status}, trace {Trace}", httpContext.Request.Method, httpContext.Request.Path, refusal.Status, trace);
+        if (refusal.Status == StatusCodes.Status503ServiceUnavailable)
+            httpContext.Response.Headers.RetryAfter = RetryAfterSeconds.ToString(System.Globalization.CultureInfo.InvariantCulture);
 
         var details = refusal.Errors.Count > 0
             ? new HttpValidationProblemDetails(refusal.Errors.ToDictionary())
@@ -40,6 +50,11 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems) : 
         httpContext.Response.StatusCode = refusal.Status;
         return problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = httpContext, ProblemDetails = details });
     }
+
+    /// <summary>Reads go on; nothing of what was refused is half written.</summary>
+    private Refusal Troubled(SqliteWords.Trouble trouble) => trouble == SqliteWords.Trouble.Full
+        ? new Refusal(StatusCodes.Status507InsufficientStorage, "The disk is full", "Nothing of this was saved: the disk that holds the practice is full. Make room on it; what is on your screen can then be saved.")
+        : Refusal.Later($"Nothing of this was saved. {SqliteWords.Say(trouble, folder.DatabasePath)}");
 
     private static Refusal NotReadable(JsonException json, Type? body)
     {

@@ -20,6 +20,9 @@ public sealed class Refusal(int status, string title, string detail) : Exception
     public static Refusal Conflict(string detail, object? current = null) =>
         new(StatusCodes.Status409Conflict, "Someone or something was faster", detail) { Current = current };
 
+    /// <summary>Not now: the same request may do in a moment.</summary>
+    public static Refusal Later(string detail) => new(StatusCodes.Status503ServiceUnavailable, "Not just now", detail);
+
     /// <summary>One field is wrong.</summary>
     public static Refusal Field(string field, string message) => Fields(new Dictionary<string, string[]> { [field] = [message] });
 

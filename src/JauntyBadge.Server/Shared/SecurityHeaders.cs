@@ -23,6 +23,8 @@ internal static class SecurityHeaders
             context.Response.Headers.ContentSecurityPolicy = OnlyFromHere;
             context.Response.Headers.XContentTypeOptions = "nosniff";
             context.Response.Headers["Referrer-Policy"] = "same-origin";
+            context.Response.Headers["Cross-Origin-Resource-Policy"] = "same-origin";
+            context.Response.Headers["Cross-Origin-Opener-Policy"] = "same-origin";
             return Task.CompletedTask;
         });
         return next(context);

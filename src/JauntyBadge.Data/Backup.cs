@@ -1,0 +1,57 @@
+using Microsoft.Data.Sqlite;
+
+namespace JauntyBadge.Data;
+
+/// <summary>One whole file of a practice, made while it may be in use.</summary>
+public static class Backup
+{
+    /// <summary>Copies a practice by SQLite's own backup and checks the copy.</summary>
+    /// <param name="from">The practice's file.</param>
+    /// <param name="to">The file to make; there must be none of that name.</param>
+    /// <exception cref="PracticeProblem">There is no practice, the copy cannot be written, or it is not whole; then no copy is left behind.</exception>
+    public static void Make(string from, string to)
+    {
+        if (!File.Exists(from))
+            throw new PracticeProblem($"There is no practice at {from}.");
+        if (File.Exists(to))
+            throw new PracticeProblem($"{to} is there already. Give the backup another name.");
+        try
+        {
+            // Made first, so that it is never readable by others.
+            new FileStream(to, new FileStreamOptions { Mode = FileMode.CreateNew, Access = FileAccess.Write, UnixCreateMode = UnixFileMode.UserRead | UnixFileMode.UserWrite }).Dispose();
+            using var source = Open(from, SqliteOpenMode.ReadOnly);
+            using (var copy = Open(to, SqliteOpenMode.ReadWrite))
+            {
+                source.BackupDatabase(copy);
+                Ask(copy, "PRAGMA journal_mode=DELETE");
+                if (Ask(copy, "PRAGMA integrity_check") is not "ok")
+                    throw new PracticeProblem(SqliteWords.Say(SqliteWords.Trouble.Damaged, from));
+            }
+        }
+        catch (Exception e)
+        {
+            File.Delete(to);
+            throw e switch
+            {
+                PracticeProblem => e,
+                _ when SqliteWords.Of(e) is { } trouble => new PracticeProblem(SqliteWords.Say(trouble, trouble is SqliteWords.Trouble.Damaged or SqliteWords.Trouble.Busy ? from : to), e),
+                IOException or UnauthorizedAccessException => new PracticeProblem($"{to} cannot be written: {e.Message.TrimEnd('.')}. Choose another place for the backup.", e),
+                _ => e,
+            };
+        }
+    }
+
+    private static SqliteConnection Open(string path, SqliteOpenMode mode)
+    {
+        var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = mode, Pooling = false, DefaultTimeout = 30 }.ToString());
+        connection.Open();
+        return connection;
+    }
+
+    private static string? Ask(SqliteConnection connection, string sql)
+    {
+        using var command = connection.CreateCommand();
+        command.CommandText = sql;
+        return command.ExecuteScalar() as string;
+    }
+}

@@ -1,0 +1,37 @@
+using JauntyBadge.Server.Shared;
+using Microsoft.AspNetCore.HostFiltering;
+
+namespace JauntyBadge.Server.Start;
+
+/// <summary>Keeps other websites out: a page from elsewhere, open in the same browser, can neither write here nor pass off another name as this machine.</summary>
+internal static class FromHereOnly
+{
+    private static readonly string[] Loopback = ["localhost", "127.0.0.1", "[::1]"];
+
+    /// <summary>Which names the server answers to: those of this machine, and those set as <c>hosts</c>, apart by semicolons.</summary>
+    public static void AddHosts(this WebApplicationBuilder builder) => builder.Services.Configure<HostFilteringOptions>(filter =>
+        filter.AllowedHosts = [.. Loopback, .. (builder.Configuration["hosts"] ?? "").Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)]);
+
+    /// <summary>
+    /// Refuses what writes and comes from a page of another origin. Browsers say so in Sec-Fetch-Site (W3C Fetch Metadata), older ones in Origin
+    /// (RFC 6454); what says neither is no browser and may write.
+    /// </summary>
+    public static Task RefuseOthers(HttpContext context, RequestDelegate next)
+    {
+        var request = context.Request;
+        if (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method) || HttpMethods.IsOptions(request.Method))
+            return next(context);
+        var site = request.Headers["Sec-Fetch-Site"].ToString();
+        var origin = request.Headers.Origin.ToString();
+        var fromHere = site != "" ? site is "same-origin" or "none" : origin == "" || (Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == request.Host.Value);
+        return fromHere
+            ? next(context)
+            : throw new Refusal(StatusCodes.Status403Forbidden, "Not from here", "This came from a page of another site. Only Jaunty Badge's own pages may change the practice.");
+    }
+
+    /// <summary>A text in an encoding nobody knows cannot be read.</summary>
+    public static Task RefuseUnreadable(HttpContext context, RequestDelegate next) =>
+        Microsoft.Net.Http.Headers.MediaTypeHeaderValue.TryParse(context.Request.ContentType, out var type) && type.Charset.HasValue && type.Encoding is null
+            ? throw new Refusal(StatusCodes.Status415UnsupportedMediaType, "Not readable", $"The encoding {type.Charset} is not known. Send UTF-8.")
+            : next(context);
+}

@@ -1,0 +1,57 @@
+using JauntyBadge.Data;
+using JauntyBadge.Data.Demo;
+using Microsoft.EntityFrameworkCore;
+
+namespace JauntyBadge.Server.Start;
+
+/// <summary>The practice as it is opened when the server starts, and copied by <c>backup</c>.</summary>
+internal static class Practice
+{
+    /// <summary>Where the practice is kept when nobody says.</summary>
+    public static string FolderOf(IConfiguration settings) => settings["data"] ?? "data";
+
+    /// <summary>Takes the folder, sets an old practice aside where that was asked for, brings it up to date and fills it with the demo where that was asked for.</summary>
+    /// <exception cref="PracticeProblem">It cannot be opened.</exception>
+    public static async Task OpenAsync(WebApplication app)
+    {
+        var folder = app.Services.GetRequiredService<PracticeFolder>();
+        var clock = app.Services.GetRequiredService<TimeProvider>();
+        var settings = app.Configuration;
+        if (settings.GetValue<bool>("fresh"))
+            BeginAfresh(folder, settings.GetValue<bool>("yes"), clock);
+        using var scope = app.Services.CreateScope();
+        var db = scope.ServiceProvider.GetRequiredService<PracticeDb>();
+        await folder.PrepareAsync(db, clock);
+        if (!settings.GetValue<bool>("demo") || await db.Dogs.AnyAsync())
+            return;
+        try
+        {
+            await DemoPractice.FillAsync(db, clock);
+        }
+        catch (Exception e) when (SqliteWords.Of(e) is { } trouble)
+        {
+            throw new PracticeProblem(SqliteWords.Say(trouble, folder.DatabasePath), e);
+        }
+
+        folder.MarkDemo();
+    }
+
+    /// <summary>Makes a backup: <c>backup --data FOLDER --to FILE</c>.</summary>
+    public static int BackUp(string[] args)
+    {
+        var settings = new ConfigurationBuilder().AddCommandLine(args).Build();
+        var folder = Path.GetFullPath(FolderOf(settings));
+        var to = Path.GetFullPath(settings["to"] ?? $"jaunty-badge-{TimeProvider.System.GetLocalNow():yyyy-MM-dd-HHmmss}.db");
+        Backup.Make(PracticeFolder.DatabaseIn(folder), to);
+        Console.WriteLine($"{to} holds the practice of {folder}: one file, whole, checked.");
+        return 0;
+    }
+
+    private static void BeginAfresh(PracticeFolder folder, bool yes, TimeProvider clock)
+    {
+        if (folder is { HasPractice: true, IsDemo: false } && !yes)
+            throw new PracticeProblem($"{folder.Path} holds a practice that the demo did not make. Nothing was done. To set it aside and begin afresh, say --yes as well.");
+        if (folder.SetAside(clock) is { } aside)
+            Console.WriteLine($"The practice so far is set aside in {aside}.");
+    }
+}

@@ -1,0 +1,170 @@
+using System.Diagnostics;
+using JauntyBadge.Data;
+using Microsoft.Data.Sqlite;
+
+namespace JauntyBadge.Server.Tests;
+
+/// <summary>Opening a practice: what was cut short, what is another's, and what cannot be opened is said in one sentence. Real processes throughout.</summary>
+public sealed class OpeningTests
+{
+    private static string NewFolder() => Directory.CreateTempSubdirectory("jaunty-badge-open-").FullName;
+
+    private static string[] On(string folder, params string[] more) => ["--urls", "http://127.0.0.1:0", "--data", folder, "--contentRoot", AppContext.BaseDirectory, .. more];
+
+    private static void Do(string folder, string sql)
+    {
+        using var connection = new SqliteConnection($"Data Source={PracticeFolder.DatabaseIn(folder)};Pooling=False");
+        connection.Open();
+        using var command = connection.CreateCommand();
+        command.CommandText = sql;
+        command.ExecuteNonQuery();
+    }
+
+    private static async Task<string> FilledAsync()
+    {
+        var folder = NewFolder();
+        using var server = await RealServer.StartAsync(folder);
+        using var made = await server.Http.PostAsync("/api/dogs", new StringContent("""{"name":"Bracken"}""", System.Text.Encoding.UTF8, "application/json"));
+        Assert.True(made.IsSuccessStatusCode);
+        server.Kill();
+        return folder;
+    }
+
+    private static void IsOneSentence((int Code, string Said) ended, string what)
+    {
+        Assert.NotEqual(0, ended.Code);
+        Assert.Contains(what, ended.Said, StringComparison.Ordinal);
+        Assert.DoesNotContain("   at ", ended.Said, StringComparison.Ordinal);
+        Assert.DoesNotContain("Exception", ended.Said, StringComparison.Ordinal);
+    }
+
+    /// <summary>What a start killed in the middle of a migration leaves behind.</summary>
+    [Fact]
+    public async Task A_lock_left_by_a_start_cut_short_keeps_nobody_out()
+    {
+        var folder = await FilledAsync();
+        Do(folder, """
+            CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER NOT NULL PRIMARY KEY, "Timestamp" TEXT NOT NULL);
+            INSERT OR REPLACE INTO "__EFMigrationsLock" VALUES (1, '2026-01-01');
+            DELETE FROM "__EFMigrationsHistory" WHERE "MigrationId" LIKE '%OrderAndVersions';
+            DROP TABLE "Counter";
+            """);
+        foreach (var (table, column) in new[] { ("Van", "Version"), ("TryOns", "Number"), ("Signs", "Number"), ("Sessions", "Number"), ("Readings", "Number"), ("Photos", "Number"), ("Photos", "Version"), ("MeasuringSets", "Number"), ("MeasuringSets", "Version"), ("Goes", "Number"), ("FitSettings", "Version"), ("ExpectedDogs", "Version"), ("Choices", "Number"), ("Breeds", "Version") })
+            Do(folder, $"""ALTER TABLE "{table}" DROP COLUMN "{column}";""");
+        var watch = Stopwatch.StartNew();
+        using var server = await RealServer.StartAsync(folder);
+        Assert.Contains("Bracken", await server.Http.GetStringAsync("/api/round"), StringComparison.Ordinal);
+        Assert.True(watch.Elapsed < TimeSpan.FromMinutes(1));
+
+        // What was there before the schema changed is kept beside it.
+        var copy = Assert.Single(Directory.GetFiles(Path.Combine(folder, "backups")));
+        Assert.Contains("before-OrderAndVersions", copy, StringComparison.Ordinal);
+        Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite, File.GetUnixFileMode(copy));
+    }
+
+    [Fact]
+    public async Task A_second_one_on_the_same_folder_is_told_so()
+    {
+        var folder = NewFolder();
+        using var first = await RealServer.StartAsync(folder);
+        IsOneSentence(await RealServer.RunAsync(On(folder)), "Another Jaunty Badge is using");
+        IsOneSentence(await RealServer.RunAsync(On(folder, "--fresh", "true", "--yes", "true")), "Another Jaunty Badge is using");
+        Assert.Equal("[]", await first.Http.GetStringAsync("/api/round"));
+    }
+
+    [Fact]
+    public async Task What_cannot_be_opened_is_left_as_it_is()
+    {
+        var newer = await FilledAsync();
+        Do(newer, """INSERT INTO "__EFMigrationsHistory" VALUES ('20990101000000_FromTheFuture', '99.0');""");
+        var damaged = NewFolder();
+        File.WriteAllText(PracticeFolder.DatabaseIn(damaged), new string('x', 20_000));
+        var others = NewFolder();
+        Do(others, "CREATE TABLE Recipes (Name TEXT);");
+        var holed = await FilledAsync();
+        using (var file = File.OpenWrite(PracticeFolder.DatabaseIn(holed)))
+        {
+            file.Position = 4096 * 3;
+            file.Write(new byte[4096 * 4]);
+        }
+
+        foreach (var (folder, what) in new[] { (newer, "newer release"), (damaged, "is damaged"), (others, "not one of Jaunty Badge"), (holed, "is damaged") })
+        {
+            var before = await File.ReadAllBytesAsync(PracticeFolder.DatabaseIn(folder), TestContext.Current.CancellationToken);
+            IsOneSentence(await RealServer.RunAsync(On(folder)), what);
+            Assert.Equal(before, await File.ReadAllBytesAsync(PracticeFolder.DatabaseIn(folder), TestContext.Current.CancellationToken));
+        }
+
+        var inTheWay = Path.Combine(NewFolder(), "file");
+        File.WriteAllText(inTheWay, "not a folder");
+        IsOneSentence(await RealServer.RunAsync(On(Path.Combine(inTheWay, "practice"))), "cannot be used to keep a practice");
+        IsOneSentence(await RealServer.RunAsync(On("/proc/jaunty-badge")), "cannot be used to keep a practice");
+    }
+
+    [Theory]
+    [InlineData("http://0.0.0.0:0")]
+    [InlineData("http://*:0")]
+    [InlineData("http://[::]:0")]
+    public async Task It_does_not_listen_where_others_could_come_in(string address)
+    {
+        var folder = NewFolder();
+        IsOneSentence(await RealServer.RunAsync("--urls", address, "--data", folder, "--contentRoot", AppContext.BaseDirectory), "nobody signs in");
+    }
+
+    [Fact]
+    public async Task A_port_that_is_taken_is_said()
+    {
+        using var first = await RealServer.StartAsync(NewFolder());
+        var folder = NewFolder();
+        IsOneSentence(await RealServer.RunAsync("--urls", first.Http.BaseAddress!.ToString(), "--data", folder, "--contentRoot", AppContext.BaseDirectory), "Something else answers");
+    }
+
+    [Fact]
+    public async Task Only_this_user_may_look_in()
+    {
+        var folder = Path.Combine(NewFolder(), "practice");
+        using var server = await RealServer.StartAsync(folder);
+        await server.Http.PostAsync("/api/dogs", new StringContent("""{"name":"Bracken"}""", System.Text.Encoding.UTF8, "application/json"));
+        Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute, File.GetUnixFileMode(folder));
+        Assert.All(Directory.GetFiles(folder), f => Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite, File.GetUnixFileMode(f)));
+        Assert.Contains(Directory.GetFiles(folder), f => f.EndsWith("practice.db-wal", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public async Task Beginning_afresh_asks_and_sets_aside()
+    {
+        var folder = await FilledAsync();
+        IsOneSentence(await RealServer.RunAsync(On(folder, "--fresh", "true")), "the demo did not make");
+        using (var server = await RealServer.StartAsync(folder))
+            Assert.Contains("Bracken", await server.Http.GetStringAsync("/api/round"), StringComparison.Ordinal);
+        using (var held = PracticeFolder.Hold(folder))
+        {
+            var aside = held.SetAside(TimeProvider.System)!;
+            Assert.False(held.HasPractice);
+            Assert.True(File.Exists(PracticeFolder.DatabaseIn(aside)));
+        }
+
+        using var again = await RealServer.StartAsync(folder);
+        Assert.Equal("[]", await again.Http.GetStringAsync("/api/round"));
+    }
+
+    /// <summary>A backup made while the server runs is whole; a copied file is not, for what was written last lies beside it.</summary>
+    [Fact]
+    public async Task A_backup_made_while_it_runs_is_one_whole_file()
+    {
+        var folder = NewFolder();
+        using var server = await RealServer.StartAsync(folder);
+        using var made = await server.Http.PostAsync("/api/dogs", new StringContent("""{"name":"Bracken"}""", System.Text.Encoding.UTF8, "application/json"));
+        var to = Path.Combine(NewFolder(), "copy.db");
+        var (code, said) = await RealServer.RunAsync("backup", "--data", folder, "--to", to);
+        Assert.True(code == 0, said);
+        Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite, File.GetUnixFileMode(to));
+        IsOneSentence(await RealServer.RunAsync("backup", "--data", folder, "--to", to), "is there already");
+        IsOneSentence(await RealServer.RunAsync("backup", "--data", NewFolder(), "--to", to + "2"), "no practice");
+
+        var restored = NewFolder();
+        File.Copy(to, PracticeFolder.DatabaseIn(restored));
+        using var second = await RealServer.StartAsync(restored);
+        Assert.Contains("Bracken", await second.Http.GetStringAsync("/api/round"), StringComparison.Ordinal);
+    }
+}
