@@ -1,10 +1,10 @@
 import { expect, newDog, test } from './support.js';
 
 test.describe('two people at one dog', () => {
-  test.use({ expectedErrors: [/409/] });
-  test('the second is told and loses nothing', async ({ page, context }) => {
+  test.use({ expectedErrors: [/412/] });
+  test('the second is told and loses nothing', async ({ page, browser, baseURL }) => {
     const id = await newDog(page, 'Twin', false);
-    const other = await context.newPage();
+    const other = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
     await page.goto(`/dogs/${id}`);
     await other.goto(`/dogs/${id}`);
     await page.getByLabel('Keeper or place').fill('First house');
@@ -19,6 +19,7 @@ test.describe('two people at one dog', () => {
     await expect(other.getByText(/^Saved at/)).toBeVisible();
     await page.reload();
     await expect(page.getByLabel('Notes')).toHaveValue('Typed by the second person.');
+    await other.context().close();
   });
 });
 

@@ -1,4 +1,4 @@
-import { expect, newDog, test } from './support.js';
+import { expect, newDog, versionOf, test } from './support.js';
 
 /** The mean shown for a line of the bench. */
 const line = (page: import('@playwright/test').Page, name: string) =>
@@ -83,7 +83,8 @@ test('how a jaw was held is asked where the numbers cannot tell, and two taps an
   const read = (measure: string, side: string | null, text: string) =>
     page.request.post(`/api/dogs/${id}/readings`, { data: { measure, side, text } });
   await page.request.put(`/api/dogs/${id}`, {
-    data: { name: 'Needlenose', headShapeSeen: 'long', purposes: ['working'], version: 1 },
+    data: { name: 'Needlenose', headShapeSeen: 'long', purposes: ['working'] },
+    headers: { 'If-Match': await versionOf(page, id) },
   });
   for (const side of ['left', 'right']) await read('noseToInnerEye', side, '114');
   await read('snoutHeight', null, '64');

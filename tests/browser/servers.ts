@@ -32,10 +32,10 @@ export const ended = (child: ChildProcess, signal: NodeJS.Signals) =>
   });
 
 /** Serves a demo practice of its own until it is stopped; what the server says of failures goes into the test's output. */
-export async function serve(name: string) {
-  const [port, folder] = [await freePort(), dataFolder(name)];
+export async function serve(name: string, again?: { port: number; folder: string }) {
+  const { port, folder } = again ?? { port: await freePort(), folder: dataFolder(name) };
   // Filled once for all workers (see build.ts).
-  if (process.env.FILLED_PRACTICE) cpSync(process.env.FILLED_PRACTICE, folder, { recursive: true });
+  if (process.env.FILLED_PRACTICE && !again) cpSync(process.env.FILLED_PRACTICE, folder, { recursive: true });
   const address = `http://127.0.0.1:${port}`;
   const child = spawn(
     'dotnet',
@@ -59,5 +59,5 @@ export async function serve(name: string) {
     await new Promise((wait) => setTimeout(wait, 100));
   }
   const stop = () => ended(child, 'SIGTERM');
-  return { address, folder, stop, remove: () => stop().then(() => remove(folder)) };
+  return { address, port, folder, stop, remove: () => stop().then(() => remove(folder)) };
 }

@@ -89,3 +89,9 @@ export async function newDog(page: Page, name: string, measured = true): Promise
   }
   return id;
 }
+
+/** The version a dog is at, as If-Match names it. */
+export async function versionOf(page: Page, id: string): Promise<string> {
+  const { dog } = (await (await page.request.get(`/api/dogs/${id}`)).json()) as { dog: { version: number } };
+  return `"${dog.version}"`;
+}

@@ -1,17 +1,27 @@
-import { Box, Heading, Link, Text } from '@chakra-ui/react';
+import { Box, Button, Heading, Link, Text } from '@chakra-ui/react';
 import { Link as RouterLink, useRouteError } from 'react-router';
 
 /** What a person sees when an address leads nowhere or a page breaks. */
 export function Failure() {
   const error = useRouteError();
+  const outOfDate = error instanceof Error && /dynamically imported module|Importing a module/.test(error.message);
   return (
     <Box as="main" maxW="40rem" mx="auto" p="8">
       <Heading as="h1" size="3xl" mb="3">
         {error ? 'That went wrong' : 'Nothing lives here'}
       </Heading>
       <Text mb="4">
-        {error instanceof Error ? error.message : 'The address leads nowhere. Everything you saved is still there.'}
+        {outOfDate
+          ? 'This page is older than Jaunty Badge is by now. Load it again: what you typed is kept.'
+          : error instanceof Error
+            ? error.message
+            : 'The address leads nowhere. Everything you saved is still there.'}
       </Text>
+      {outOfDate && (
+        <Button mb="4" me="4" onClick={() => window.location.reload()}>
+          Load it again
+        </Button>
+      )}
       <Link asChild textDecoration="underline">
         <RouterLink to="/">Back to the round</RouterLink>
       </Link>

@@ -1,24 +1,21 @@
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bricolage-grotesque';
 import { ChakraProvider } from '@chakra-ui/react';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { Notices } from '../shared/notices';
-import { Refused } from '../shared/api';
+import { outbox, queries } from '../shared/queries';
 import { UnitProvider } from '../shared/units';
+import { documents } from './documents';
 import { router } from './routes';
 import { applyScheme } from './scheme';
 import { system } from './theme';
 
 applyScheme();
 
-const queries = new QueryClient({
-  defaultOptions: {
-    queries: { staleTime: 5_000, retry: (count, error) => !(error instanceof Refused) && count < 2 },
-  },
-});
+outbox.open(documents);
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root element.');

@@ -27,6 +27,7 @@ export function SessionPage() {
           {pad.unsent.length > 0 ? `${pad.unsent.length} not saved yet, trying again` : 'Saved as it happens'}
         </Text>
       </Flex>
+      <Strays pad={pad} session={session} />
       {session.gapReason && <Text mt="2">{session.gapReason}</Text>}
       {session.sets.at(-1) && (
         <DecisionBox set={session.sets.at(-1) as Schemas['SetDto']} ended={session.endedAt !== null} />
@@ -45,6 +46,35 @@ export function SessionPage() {
       )}
     </Box>
   );
+}
+
+/** What was tapped in a set that is over by now counts nowhere until somebody says where it belongs. */
+function Strays({ pad, session }: { pad: ReturnType<typeof useSession>; session: Session }) {
+  const open = session.openSet;
+  return pad.strays.map((item) => (
+    <Box key={item.id} role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" my="3">
+      <Text fontWeight="700">
+        {item.kind === 'go' ? `A go (${item.success ? 'good' : 'not yet'})` : 'A sign'} of set {item.set} was not
+        counted
+      </Text>
+      <Text fontSize="sm">{item.stray}</Text>
+      <Flex gap="2" mt="1" wrap="wrap">
+        {open && (
+          <Button
+            size="sm"
+            variant="outline"
+            borderColor="border.strong"
+            onClick={() => pad.place(item, { set: open.number, stepId: open.stepId, target: open.target })}
+          >
+            Count it in set {open.number}
+          </Button>
+        )}
+        <Button size="sm" variant="ghost" onClick={() => pad.leaveOut(item)}>
+          Leave it out
+        </Button>
+      </Flex>
+    </Box>
+  ));
 }
 
 function OpenSet({
@@ -66,9 +96,10 @@ function OpenSet({
   const full = goes.length >= session.goesInSet;
   const begun = goes.length > 0 || seen.length > 0;
   const last = set.goes.at(-1);
+  const where = { set: set.number, stepId: set.stepId, target: set.target };
   const record = (success: boolean) => {
     if (full) return;
-    pad.go(success, hold.stop());
+    pad.go(where, success, hold.stop());
   };
   const finish = () => begun && !pad.busy && pad.finish(set.number);
   const takeBack = () => last && pad.takeBackGo(last.id);
@@ -110,7 +141,7 @@ function OpenSet({
         {step.caution && <Text fontWeight="700">{step.caution}</Text>}
       </Box>
       <Goes goes={goes} of={session.goesInSet} />
-      <Signs seen={set.signs} count={seen} onTap={pad.sign} onTakeBack={pad.takeBackSign} />
+      <Signs seen={set.signs} count={seen} onTap={(signId) => pad.sign(where, signId)} onTakeBack={pad.takeBackSign} />
       <Box
         position="sticky"
         bottom="0"

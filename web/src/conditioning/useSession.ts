@@ -2,9 +2,10 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useDogChanged } from '../dogs/useDog';
-import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { api, ask, isLater, Refused, words, type Schemas } from '../shared/api';
+import { newId } from '../shared/ids';
 import { complain } from '../shared/notices';
-import { forget, keep, waitingFor, type Unsent } from './unsent';
+import { amend, forget, keep, waitingFor, type Tapped, type Unsent } from './unsent';
 
 export type Session = Schemas['SessionDto'];
 
@@ -27,20 +28,25 @@ export function useStartSession(dogId: string) {
   });
 }
 
-const send = (sessionId: string, item: Unsent) =>
-  item.kind === 'go'
+const send = (sessionId: string, item: Unsent) => {
+  const { set, stepId, target } = item;
+  return item.kind === 'go'
     ? ask(
         api.PUT('/api/sessions/{sessionId}/goes/{goId}', {
           params: { path: { sessionId, goId: item.id } },
-          body: { success: item.success, heldMs: item.heldMs },
+          body: { success: item.success, heldMs: item.heldMs, set, stepId, target },
         }),
       )
     : ask(
         api.PUT('/api/sessions/{sessionId}/signs/{seenId}', {
           params: { path: { sessionId, seenId: item.id } },
-          body: { signId: item.signId },
+          body: { signId: item.signId, set, stepId, target },
         }),
       );
+};
+
+/** What still goes to the server of its own accord. */
+const onTheirWay = (sessionId: string) => waitingFor(sessionId).filter((i) => !i.stray);
 
 /** A session and everything that can be done in it. Goes and signs stay on this device until the server has them. */
 export function useSession(sessionId: string) {
@@ -70,27 +76,30 @@ export function useSession(sessionId: string) {
     if (delivering.current) return;
     delivering.current = true;
     try {
-      for (let item = waitingFor(sessionId)[0]; item; item = waitingFor(sessionId)[0]) {
+      for (let item = onTheirWay(sessionId)[0]; item; item = onTheirWay(sessionId)[0]) {
         try {
           take(await send(sessionId, item));
+          forget(sessionId, item.id);
         } catch (error) {
-          // The network may come back; a refusal will not change.
-          if (!(error instanceof Refused) || error.status >= 500) return;
-          failed(error);
+          // The server may come back; a refusal will not change.
+          if (isLater(error)) return;
+          // Things have moved on: it stays here until a person says where it belongs.
+          amend(sessionId, { ...item, stray: words(error) });
+          if (error instanceof Refused && error.current) take(error.current as Session);
+          else void queries.invalidateQueries({ queryKey: sessionKey(sessionId) });
         }
-        forget(sessionId, item.id);
         setUnsent(waitingFor(sessionId));
       }
     } finally {
       delivering.current = false;
     }
-  }, [sessionId, take, failed]);
+  }, [sessionId, take, queries]);
 
   useEffect(() => {
-    if (unsent.length === 0) return;
+    if (!unsent.some((i) => !i.stray)) return;
     const timer = setInterval(() => void deliver(), RETRY_MS);
     return () => clearInterval(timer);
-  }, [unsent.length, deliver]);
+  }, [unsent, deliver]);
 
   const save = (item: Unsent) => {
     keep(sessionId, item);
@@ -99,7 +108,7 @@ export function useSession(sessionId: string) {
   };
   /** A set is finished on what the server has, so everything tapped goes there first. */
   const delivered = async () => {
-    for (let tries = 0; waitingFor(sessionId).length > 0; tries++) {
+    for (let tries = 0; onTheirWay(sessionId).length > 0; tries++) {
       if (tries === MOST_TRIES) throw new Error('Not everything is saved yet. Try again when the network is back.');
       await deliver();
       await new Promise((done) => setTimeout(done, 100));
@@ -118,10 +127,22 @@ export function useSession(sessionId: string) {
   const path = { sessionId };
   return {
     session,
-    unsent,
+    unsent: unsent.filter((i) => !i.stray),
+    strays: unsent.filter((i) => i.stray),
+    /** Counts what went astray in the set that is open now. */
+    place: (item: Unsent, where: Tapped) => {
+      amend(sessionId, { ...item, ...where, stray: '' });
+      setUnsent(waitingFor(sessionId));
+      void deliver();
+    },
+    leaveOut: (item: Unsent) => {
+      forget(sessionId, item.id);
+      setUnsent(waitingFor(sessionId));
+    },
     busy: act.isPending,
-    go: (success: boolean, heldMs: number | null) => save({ kind: 'go', id: crypto.randomUUID(), success, heldMs }),
-    sign: (signId: string) => save({ kind: 'sign', id: crypto.randomUUID(), signId }),
+    go: (where: Tapped, success: boolean, heldMs: number | null) =>
+      save({ ...where, kind: 'go', id: newId(), success, heldMs }),
+    sign: (where: Tapped, signId: string) => save({ ...where, kind: 'sign', id: newId(), signId }),
     takeBackGo: (goId: string) =>
       act.mutate(() =>
         ask(api.DELETE('/api/sessions/{sessionId}/goes/{goId}', { params: { path: { ...path, goId } } })),

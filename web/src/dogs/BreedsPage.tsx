@@ -1,7 +1,10 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { fieldsOf } from '../shared/api';
 import { Choice } from '../shared/Choice';
+import { Conflict } from '../shared/saving/Conflict';
+import { LeaveButton } from '../shared/saving/LeaveButton';
+import { keptDrafts, NEW, useKeptDraft } from '../shared/saving/useKeptDraft';
+import { useSubmit } from '../shared/saving/useSubmit';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { entries, shapeWords, traitWords } from '../shared/words';
@@ -17,18 +20,23 @@ const blank: Breed = {
   alsoCalled: [],
   own: true,
   shipped: false,
+  version: 0,
 };
 
 /** The breeds with what matters to a fitter: find, correct, add. */
 export function BreedsPage() {
   usePageTitle('Breeds');
   const [find, setFind] = useState('');
-  const [open, setOpen] = useState<Breed | null>(null);
+  // What was being typed when the page was left is open again.
+  const [open, setOpen] = useState<Breed | null>(() => {
+    const [id] = keptDrafts('breed');
+    return id === undefined ? null : { ...blank, id: id === NEW ? '' : id };
+  });
   const breeds = useBreeds(find);
   const { edit, add, reset } = useEditBreed();
   if (!breeds.data) return <Waiting query={breeds} />;
-  const save = (id: string) => async (breed: Breed) => {
-    await (id === '' ? add(entryOf(breed)) : edit(id, entryOf(breed)));
+  const save = (id: string) => async (breed: Breed, version: number) => {
+    await (id === '' ? add(entryOf(breed)) : edit(id, entryOf(breed), version));
     setOpen(null);
   };
   return (
@@ -111,19 +119,28 @@ function Editor({
   onLeave,
 }: {
   breed: Breed;
-  onSave: (breed: Breed) => Promise<void>;
+  onSave: (breed: Breed, version: number) => Promise<void>;
   onLeave: () => void;
 }) {
-  const [draft, setDraft] = useState(breed);
-  const [months, setMonths] = useState(breed.growingMonths.toString());
-  const [also, setAlso] = useState(breed.alsoCalled.join(', '));
-  const [fields, setFields] = useState<Record<string, string>>({});
-  const save = async () => {
-    try {
-      await onSave({ ...draft, growingMonths: Math.round(Number(months)) || 0, alsoCalled: also.split(',') });
-    } catch (error) {
-      setFields(fieldsOf(error, 'name'));
-    }
+  const kept = useKeptDraft(
+    `breed/${breed.id || NEW}`,
+    { ...breed, months: breed.growingMonths.toString(), also: breed.alsoCalled.join(', ') },
+    breed.version,
+  );
+  const { draft, setDraft } = kept;
+  const { submit, fields, conflict, state, settled } = useSubmit<Breed>('name');
+  const save = (version = kept.version) =>
+    submit(() =>
+      onSave(
+        { ...draft, growingMonths: Math.round(Number(draft.months)) || 0, alsoCalled: draft.also.split(',') },
+        version,
+      ),
+    ).then((done) => {
+      if (done) kept.drop();
+    });
+  const leave = () => {
+    kept.drop();
+    onLeave();
   };
   return (
     <Box
@@ -156,16 +173,20 @@ function Editor({
         <Box w="9rem">
           <Labelled label="Grows, months" error={fields.growingMonths}>
             <Input
-              value={months}
+              value={draft.months}
               inputMode="numeric"
               borderColor="border.strong"
-              onChange={(e) => setMonths(e.target.value)}
+              onChange={(e) => setDraft({ ...draft, months: e.target.value })}
             />
           </Labelled>
         </Box>
         <Box w="14rem">
           <Labelled label="Also called" error={fields.alsoCalled}>
-            <Input value={also} borderColor="border.strong" onChange={(e) => setAlso(e.target.value)} />
+            <Input
+              value={draft.also}
+              borderColor="border.strong"
+              onChange={(e) => setDraft({ ...draft, also: e.target.value })}
+            />
           </Labelled>
         </Box>
       </Flex>
@@ -177,13 +198,29 @@ function Editor({
           onChange={(traits) => setDraft({ ...draft, traits })}
         />
       </Box>
-      <Flex gap="2" mt="3">
+      {conflict && (
+        <Conflict
+          says={`${conflict.name} was changed by someone else in the meantime. What you typed is still here.`}
+          differences={[]}
+          keepMine={() => {
+            kept.onVersion(conflict.version);
+            settled();
+            void save(conflict.version);
+          }}
+          takeTheirs={() => {
+            settled();
+            leave();
+          }}
+        />
+      )}
+      <Flex gap="2" mt="3" align="center" wrap="wrap">
         <Button size="sm" colorPalette="marigold" onClick={() => void save()}>
           Save
         </Button>
-        <Button size="sm" variant="ghost" onClick={onLeave}>
-          Leave it
-        </Button>
+        <LeaveButton touched={kept.touched} onLeave={leave} />
+        <Text role="status" color="fg.muted" fontSize="sm">
+          {state}
+        </Text>
       </Flex>
     </Box>
   );

@@ -1,14 +1,16 @@
-import { Box, Button, Flex, Heading, Table, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { NextButton } from '../round/NextButton';
 import { SessionRecord } from '../conditioning/SessionRecord';
 import type { Schemas } from '../shared/api';
 import { strapText } from '../fitting/strap';
 import { Cautions } from '../shared/Cautions';
+import { Conflict } from '../shared/saving/Conflict';
+import { useDocument } from '../shared/saving/useDocument';
 import { useUnit, lengthText } from '../shared/units';
 import { verdictWords } from '../shared/words';
 import { DogForm } from './DogForm';
-import { differences, draftOf, type Draft } from './draft';
-import { useAutosave } from './useAutosave';
+import { dogDocument } from './document';
+import { differences, draftOf } from './draft';
 import { useArchive, useRestore, useThisDog } from './useDog';
 
 /** Who the dog is, what is next for it and what has happened so far. */
@@ -28,68 +30,31 @@ export function DogPage() {
 }
 
 function Editor({ dog }: { dog: Schemas['DogDto'] }) {
-  const { draft, change, errors, state, conflict, keepMine, takeTheirs } = useAutosave(dog);
+  const { value, change, fields, state, theirs, keepMine, takeTheirs } = useDocument(
+    dogDocument,
+    dog.id,
+    dog,
+    dog.name,
+  );
   const archive = useArchive();
   const restore = useRestore();
   return (
     <Box>
-      {conflict && <Conflict mine={draft} theirs={draftOf(conflict)} keepMine={keepMine} takeTheirs={takeTheirs} />}
-      <DogForm draft={draft} errors={errors} onChange={change} />
+      {theirs && (
+        <Conflict
+          says="Someone else changed this dog while you were typing. Nothing you typed is lost."
+          differences={differences(value, draftOf(theirs))}
+          keepMine={keepMine}
+          takeTheirs={takeTheirs}
+        />
+      )}
+      <DogForm draft={value} errors={fields} onChange={(some) => change({ ...value, ...some })} />
       <Flex mt="4" gap="4" align="center">
         <Text role="status" color="fg.muted" minW="12rem">
           {state}
         </Text>
         <Button variant="ghost" size="sm" ms="auto" onClick={() => void (dog.archived ? restore(dog) : archive(dog))}>
           {dog.archived ? 'Put back on the round' : 'Archive this dog'}
-        </Button>
-      </Flex>
-    </Box>
-  );
-}
-
-function Conflict({
-  mine,
-  theirs,
-  keepMine,
-  takeTheirs,
-}: {
-  mine: Draft;
-  theirs: Draft;
-  keepMine: () => void;
-  takeTheirs: () => void;
-}) {
-  return (
-    <Box role="alert" borderWidth="2px" borderColor="stop" borderRadius="md" p="4" mb="6">
-      <Text fontWeight="700">Someone else changed this dog while you were typing. Nothing you typed is lost.</Text>
-      <Table.Root
-        size="sm"
-        my="3"
-        maxW="40rem"
-        css={{ '& td, & th': { background: 'transparent', borderColor: 'border' } }}
-      >
-        <Table.Header>
-          <Table.Row bg="transparent">
-            <Table.ColumnHeader>Differs</Table.ColumnHeader>
-            <Table.ColumnHeader>Yours</Table.ColumnHeader>
-            <Table.ColumnHeader>Theirs</Table.ColumnHeader>
-          </Table.Row>
-        </Table.Header>
-        <Table.Body>
-          {differences(mine, theirs).map((d) => (
-            <Table.Row key={d.label} bg="transparent">
-              <Table.Cell fontWeight="700">{d.label}</Table.Cell>
-              <Table.Cell>{d.mine || '–'}</Table.Cell>
-              <Table.Cell>{d.theirs || '–'}</Table.Cell>
-            </Table.Row>
-          ))}
-        </Table.Body>
-      </Table.Root>
-      <Flex gap="3">
-        <Button size="sm" onClick={keepMine}>
-          Save mine over theirs
-        </Button>
-        <Button size="sm" variant="outline" onClick={takeTheirs}>
-          Take theirs
         </Button>
       </Flex>
     </Box>

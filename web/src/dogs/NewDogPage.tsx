@@ -1,8 +1,11 @@
 import { Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, ask, Refused, words } from '../shared/api';
+import { api, ask } from '../shared/api';
+import { newId } from '../shared/ids';
+import { LeaveButton } from '../shared/saving/LeaveButton';
+import { useKeptDraft } from '../shared/saving/useKeptDraft';
+import { useSubmit } from '../shared/saving/useSubmit';
 import { usePageTitle } from '../shared/usePageTitle';
 import { DogForm } from './DogForm';
 import { emptyDraft, entryOf } from './draft';
@@ -11,44 +14,54 @@ import { useDogChanged } from './useDog';
 /** A new dog; on to the bench as soon as it is added. */
 export function NewDogPage() {
   usePageTitle('New dog');
-  const [draft, setDraft] = useState(emptyDraft);
+  const kept = useKeptDraft('dog/new', { ...emptyDraft, made: newId() });
+  const { made, ...draft } = kept.draft;
   const [typed, setTyped] = useState<Record<string, string>>({});
   const go = useNavigate();
   const changed = useDogChanged();
-  const add = useMutation({
-    mutationFn: async () => {
-      const made = entryOf(draft);
-      setTyped('fields' in made ? made.fields : {});
-      return 'fields' in made ? null : ask(api.POST('/api/dogs', { body: made.entry }));
-    },
-    onSuccess: async (dog) => {
-      if (!dog) return;
-      await changed(dog.id);
-      await go(`/dogs/${dog.id}/measure`);
-    },
-  });
-  const errors = { ...(add.error instanceof Refused ? add.error.fields : {}), ...typed };
+  const { submit, fields, state } = useSubmit('other');
+  const add = async () => {
+    const entry = entryOf(draft);
+    setTyped('fields' in entry ? entry.fields : {});
+    if ('fields' in entry) return;
+    const done = await submit(() => ask(api.POST('/api/dogs', { body: { ...entry.entry, id: made } })));
+    if (!done) return;
+    kept.drop();
+    await changed(made);
+    await go(`/dogs/${made}/measure`);
+  };
+  const errors = { ...fields, ...typed };
 
   return (
     <form
       noValidate
       onSubmit={(e) => {
         e.preventDefault();
-        add.mutate();
+        void add();
       }}
     >
       <Heading as="h1" size="3xl" mb="5">
         New dog
       </Heading>
-      <DogForm draft={draft} errors={errors} onChange={(change) => setDraft({ ...draft, ...change })} />
-      <Flex mt="8" gap="4" align="center">
-        <Button type="submit" colorPalette="marigold" size="lg" loading={add.isPending}>
+      <DogForm draft={draft} errors={errors} onChange={(change) => kept.setDraft({ ...kept.draft, ...change })} />
+      <Flex mt="8" gap="4" align="center" wrap="wrap">
+        <Button type="submit" colorPalette="marigold" size="lg" loading={state === 'Saving …'}>
           Add and measure
         </Button>
-        {add.error && (
+        <Text role="status" color="fg.muted">
+          {state}
+        </Text>
+        {errors.other && (
           <Text role="alert" color="stop">
-            {words(add.error)}
+            {errors.other}
           </Text>
+        )}
+        {kept.touched && (
+          <LeaveButton
+            touched
+            label="Clear the form"
+            onLeave={() => kept.startWith({ ...emptyDraft, made: newId() }, 0)}
+          />
         )}
       </Flex>
     </form>

@@ -66,10 +66,7 @@ export const draftOf = (dog: Dog): Draft => ({
 const number = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')));
 
 /** What was typed, as the server takes it, or messages by field. */
-export function entryOf(
-  draft: Draft,
-  version?: number,
-): { entry: Schemas['DogEntry'] } | { fields: Record<string, string> } {
+export function entryOf(draft: Draft): { entry: Schemas['DogEntry'] } | { fields: Record<string, string> } {
   const [mass, years, months] = [number(draft.bodyMassKg), number(draft.ageYears), number(draft.ageMonths)];
   const fields: Record<string, string> = {};
   if (Number.isNaN(mass)) fields.bodyMassKg = `"${draft.bodyMassKg}" is not a number of kilograms, such as 24,5.`;
@@ -94,7 +91,6 @@ export function entryOf(
       notes: draft.notes,
       health: draft.health,
       traitsSeen: draft.traitsSeen,
-      version: version ?? null,
     },
   };
 }

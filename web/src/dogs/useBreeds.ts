@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
-import { api, ask, words, type Schemas } from '../shared/api';
+import { api, ask, editing, words, type Schemas } from '../shared/api';
 import { complain, notify } from '../shared/notices';
 
 export type Breed = Schemas['BreedDto'];
@@ -28,15 +28,21 @@ export function useEditBreed() {
   const queries = useQueryClient();
   // Whatever shows a dog may show another head shape now.
   const done = () => queries.invalidateQueries();
-  const edit = (id: string, body: Schemas['BreedEntry']) =>
-    ask(api.PUT('/api/breeds/{breedId}', { params: { path: { breedId: id } }, body })).then(done);
+  const edit = (id: string, body: Schemas['BreedEntry'], version: number) =>
+    ask(api.PUT('/api/breeds/{breedId}', { params: { path: { breedId: id }, header: editing(version) }, body })).then(
+      done,
+    );
   const add = (body: Schemas['BreedEntry']) => ask(api.POST('/api/breeds', { body })).then(done);
   const reset = (breed: Breed) =>
-    ask(api.DELETE('/api/breeds/{breedId}', { params: { path: { breedId: breed.id } } }))
+    ask(
+      api.DELETE('/api/breeds/{breedId}', {
+        params: { path: { breedId: breed.id }, header: editing(breed.version) },
+      }),
+    )
       .then(done)
       .then(() =>
         notify(breed.shipped ? `${breed.name} is as it shipped.` : `${breed.name} is out of the list.`, () => {
-          void (breed.shipped ? edit(breed.id, entryOf(breed)) : add(entryOf(breed)));
+          void (breed.shipped ? edit(breed.id, entryOf(breed), 0) : add(entryOf(breed)));
         }),
       )
       .catch((error: unknown) => complain(words(error)));

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useOutletContext } from 'react-router';
 import { api, ask, words, type Schemas } from '../shared/api';
 import { complain, notify } from '../shared/notices';
@@ -13,13 +13,15 @@ export const useDogCard = (id: string) =>
 export const useThisDog = () => useOutletContext<Schemas['DogCardDto']>();
 
 /** Everything shown of a dog is asked for again: its badge and what is next depend on all of it. */
+export const dogChanged = (queries: QueryClient, id: string) =>
+  Promise.all([
+    queries.invalidateQueries({ queryKey: dogKey(id) }),
+    queries.invalidateQueries({ queryKey: ['round'] }),
+  ]);
+
 export function useDogChanged() {
   const queries = useQueryClient();
-  return (id: string) =>
-    Promise.all([
-      queries.invalidateQueries({ queryKey: dogKey(id) }),
-      queries.invalidateQueries({ queryKey: ['round'] }),
-    ]);
+  return (id: string) => dogChanged(queries, id);
 }
 
 export function useArchive() {

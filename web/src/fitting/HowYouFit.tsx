@@ -1,12 +1,13 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Amount } from '../shared/Amount';
-import { words, type Schemas } from '../shared/api';
+import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
-import { complain } from '../shared/notices';
+import { Conflict } from '../shared/saving/Conflict';
+import { useDocument } from '../shared/saving/useDocument';
 import { Slide } from '../shared/Slide';
 import { entries, materialSchoolWords, visibilityWords } from '../shared/words';
-import { useFitSettings } from './useFits';
+import { settingsDocument } from './document';
 
 type Settings = Schemas['FitSettingsDto'];
 const weights = ['comfort', 'safety', 'feeding'] as const;
@@ -14,14 +15,17 @@ const weightWords = { comfort: 'Comfort', safety: 'Safety', feeding: 'Feeding' }
 
 /** The practice's schools, its finger and what it weighs among muzzles that fit equally surely. Kept at every change. */
 export function HowYouFit({ settings }: { settings: Settings }) {
-  const keep = useFitSettings();
-  const [draft, setDraft] = useState(settings);
-  const change = (next: Settings) => {
-    setDraft(next);
-    keep(next).catch((error: unknown) => complain(words(error)));
-  };
+  const { value, change, tryChange, state, theirs, keepMine, takeTheirs } = useDocument(
+    settingsDocument,
+    'practice',
+    settings,
+    'how you fit',
+  );
+  // A weight moves with the hand and is kept when it is let go.
+  const [moving, setMoving] = useState<Partial<Record<(typeof weights)[number], number>>>({});
+  const draft = { ...value, ...moving };
   return (
-    <details>
+    <details open={theirs !== null || undefined}>
       <chakra.summary cursor="pointer" fontWeight="700">
         How you fit
       </chakra.summary>
@@ -33,7 +37,7 @@ export function HowYouFit({ settings }: { settings: Settings }) {
             width="16rem"
             value={draft.material}
             options={entries(materialSchoolWords)}
-            onChange={(material) => change({ ...draft, material })}
+            onChange={(material) => change({ ...value, material })}
           />
         </Box>
         <Box as="label">
@@ -43,13 +47,13 @@ export function HowYouFit({ settings }: { settings: Settings }) {
             width="13rem"
             value={draft.visibility}
             options={entries(visibilityWords)}
-            onChange={(visibility) => change({ ...draft, visibility })}
+            onChange={(visibility) => change({ ...value, visibility })}
           />
         </Box>
         <Amount
           label="Your finger, mm"
           value={String(draft.fingerMm)}
-          onKeep={async (fingerMm) => setDraft(await keep({ ...draft, fingerMm }))}
+          onKeep={(fingerMm) => tryChange({ ...value, fingerMm: fingerMm ?? value.fingerMm })}
         />
         {weights.map((name) => (
           <Slide
@@ -58,14 +62,41 @@ export function HowYouFit({ settings }: { settings: Settings }) {
             width="8rem"
             max={5}
             value={draft[name]}
-            onChange={(weight) => setDraft({ ...draft, [name]: weight })}
-            onEnd={(weight) => change({ ...draft, [name]: weight })}
+            onChange={(weight) => setMoving({ [name]: weight })}
+            onEnd={(weight) => {
+              setMoving({});
+              change({ ...value, [name]: weight });
+            }}
           />
         ))}
       </Flex>
       <Text fontSize="sm" color="fg.muted" mt="1">
-        For every dog of the practice; saved as you change it.
+        For every dog of the practice. <span role="status">{state}</span>
       </Text>
+      {theirs && (
+        <Conflict
+          says="Someone else changed how you fit in the meantime."
+          differences={differing(value, theirs)}
+          keepMine={keepMine}
+          takeTheirs={takeTheirs}
+        />
+      )}
     </details>
   );
 }
+
+const settingWords = {
+  material: 'Material against bites',
+  visibility: 'Colour',
+  fingerMm: 'Your finger, mm',
+  ...weightWords,
+} as const;
+
+/** Where two hands set differently, in words. */
+const differing = (mine: Omit<Settings, 'version'>, theirs: Settings) =>
+  (Object.keys(settingWords) as (keyof typeof settingWords)[])
+    .filter((key) => mine[key] !== theirs[key])
+    .map((key) => ({ label: settingWords[key], mine: said(mine[key]), theirs: said(theirs[key]) }));
+
+const said = (value: string | number) =>
+  ({ ...materialSchoolWords, ...visibilityWords })[value as keyof typeof materialSchoolWords] ?? String(value);

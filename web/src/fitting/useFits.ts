@@ -122,16 +122,6 @@ export function useOverrule(dogId: string) {
   return { overrule, letStand };
 }
 
-/** How the practice fits: kept at every change. */
-export function useFitSettings() {
-  const queries = useQueryClient();
-  return async (body: Schemas['FitSettingsEntry']) => {
-    const kept = await ask(api.PUT('/api/fit-settings', { body }));
-    await queries.invalidateQueries();
-    return kept;
-  };
-}
-
 export function useChoose(dogId: string) {
   const changed = useDogChanged();
   const queries = useQueryClient();

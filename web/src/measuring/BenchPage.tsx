@@ -2,6 +2,7 @@ import { Box, Button, Checkbox, Flex, Grid, Link, Text } from '@chakra-ui/react'
 import { useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useThisDog } from '../dogs/useDog';
+import { newId } from '../shared/ids';
 import { Key } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
 import { useKept } from '../shared/useKept';
@@ -25,7 +26,7 @@ export function BenchPage() {
   const { bench, add, remove, judge, editSet, held, begin } = useBench(dogId, unit);
   // Asked once: whether what is read now belongs to the set of an earlier day after all.
   const [intoOldSet, setIntoOldSet] = useState(false);
-  const [drafts] = useState(() => new Drafts());
+  const [drafts] = useState(() => new Drafts(dogId));
   const [tool, setTool] = useState<Tool>('softTape');
   const [by, setBy] = useKept('jaunty-badge.taken-by', '');
   const [mode, setMode] = useState<'list' | 'ready' | 'walk' | 'string'>('list');
@@ -35,7 +36,7 @@ export function BenchPage() {
 
   const keep = (line: Line, { text, fromTape }: Draft) =>
     add.mutateAsync({
-      id: crypto.randomUUID(),
+      id: newId(),
       measure: line.guide.measure,
       side: line.side,
       text,

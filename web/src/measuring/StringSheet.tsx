@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { newId } from '../shared/ids';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { notify } from '../shared/notices';
@@ -42,7 +43,7 @@ export function StringSheet({
       if (!line || row.to.trim() === '') continue;
       try {
         await onAdd({
-          id: crypto.randomUUID(),
+          id: newId(),
           measure: line.guide.measure,
           side: line.side,
           from: row.from,

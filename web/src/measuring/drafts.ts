@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react';
+import { dropFromDevice, fromDevice, keepOnDevice } from '../shared/saving/device';
 import type { Line } from './lines';
 
 export interface Draft {
@@ -11,12 +12,18 @@ const nothing: Draft = { text: '', fromTape: false };
 
 /**
  * What is typed into the bench's fields, and which line is in hand. Kept outside the page, so that a keystroke
- * draws its own field and the head anew, not every line.
+ * draws its own field and the head anew, not every line; and on this device, so that a reload or another room loses nothing.
  */
 export class Drafts {
-  private readonly texts = new Map<string, Draft>();
+  private readonly texts: Map<string, Draft>;
+  private readonly key: string;
   private readonly listeners = new Set<() => void>();
   active: Line | null = null;
+
+  constructor(dogId: string) {
+    this.key = `jaunty-badge.draft.bench/${dogId}`;
+    this.texts = new Map(Object.entries(fromDevice<Record<string, Draft>>(this.key) ?? {}));
+  }
 
   readonly subscribe = (listener: () => void) => {
     this.listeners.add(listener);
@@ -28,7 +35,10 @@ export class Drafts {
   }
 
   type(line: Line, text: string, fromTape = false) {
-    this.texts.set(line.key, { text, fromTape });
+    if (text === '') this.texts.delete(line.key);
+    else this.texts.set(line.key, { text, fromTape });
+    if (this.texts.size === 0) dropFromDevice(this.key);
+    else keepOnDevice(this.key, Object.fromEntries(this.texts));
     this.tell();
   }
 

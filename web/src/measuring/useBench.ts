@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { useDogChanged } from '../dogs/useDog';
-import { api, ask, words, type Schemas } from '../shared/api';
+import { api, ask, editing, Refused, words, type Schemas } from '../shared/api';
 import { complain, notify } from '../shared/notices';
 import { useUnit, type Unit } from '../shared/units';
 import { useDraft, type Drafts } from './drafts';
@@ -42,7 +42,18 @@ export function useBench(dogId: string, unit: Unit) {
       take(ask(api.POST('/api/dogs/{id}/readings', { params: { path: { id: dogId } }, body: { unit, ...reading } }))),
   });
   const editSet = (set: Schemas['MeasuringSetEntry']) =>
-    take(ask(api.PUT('/api/dogs/{id}/bench', { params: path, body: set })));
+    take(
+      ask(
+        api.PUT('/api/dogs/{id}/bench', {
+          params: { ...path, header: editing(bench.data?.set.version ?? 0) },
+          body: set,
+        }),
+      ),
+    ).catch((error: unknown) => {
+      // What another hand set comes in; what was typed stays in its field.
+      if (error instanceof Refused && error.status === 412) void bench.refetch();
+      throw error;
+    });
   const one = (readingId: string) => ({ params: { path: { id: dogId, readingId }, query: { unit } } });
   const restore = (readingId: string) =>
     take(ask(api.POST('/api/dogs/{id}/readings/{readingId}/restore', one(readingId)))).catch(complained);

@@ -1,4 +1,5 @@
 import { useEffect, useEffectEvent, useState } from 'react';
+import { newId } from '../shared/ids';
 import { api, ask, words, type Schemas } from '../shared/api';
 import { complain } from '../shared/notices';
 
@@ -6,7 +7,7 @@ type News = Schemas['TapeNews'];
 
 /** What the digital tape sends. The browser takes up a broken stream by itself; the bench works the same without it. */
 export function useTape(dogId: string, onReading: (mm: number) => void) {
-  const [bench] = useState(() => crypto.randomUUID());
+  const [bench] = useState(() => newId());
   const [news, setNews] = useState<News | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const arrived = useEffectEvent((latest: News) => {

@@ -3,7 +3,8 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import { words } from './api';
 
 /** What stands in for data that is not there yet, or could not be had. */
-export function Waiting({ query }: { query: Pick<UseQueryResult, 'error' | 'refetch'> }) {
+export function Waiting({ query }: { query: Pick<UseQueryResult, 'error' | 'refetch' | 'fetchStatus'> }) {
+  if (query.fetchStatus === 'paused') return <Text role="status">This comes up as soon as the server is back.</Text>;
   if (!query.error) return <Text color="fg.muted">One moment…</Text>;
   return (
     <Text role="alert">

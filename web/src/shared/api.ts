@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { lost } from './saving/server';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -12,6 +13,7 @@ interface Problem {
   status?: number;
   errors?: Record<string, string[]>;
   current?: unknown;
+  traceId?: string;
 }
 
 /** A request refused, with the server's words. */
@@ -23,7 +25,8 @@ export class Refused extends Error {
   readonly current: unknown;
 
   constructor(problem: Problem, status: number) {
-    super(problem.detail ?? problem.title ?? 'The server did not say why.');
+    const says = problem.detail ?? problem.title ?? 'The server did not say why.';
+    super(status >= 500 && problem.traceId ? `${says} (${problem.traceId})` : says);
     this.status = status;
     this.current = problem.current;
     this.fields = Object.fromEntries(
@@ -34,10 +37,21 @@ export class Refused extends Error {
 
 /** Waits for an answer and hands its data on, or throws {@link Refused}. */
 export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
-  const { data, error, response } = await call;
+  const { data, error, response } = await call.catch((error: unknown) => {
+    if (error instanceof TypeError) void lost();
+    throw error;
+  });
   if (!response.ok) throw new Refused((error ?? {}) as Problem, response.status);
   return data as T;
 }
+
+/** Whether the same request may do later: the server is away or busy, rather than of another mind. */
+export const isLater = (error: unknown) =>
+  error instanceof TypeError ||
+  (error instanceof Refused && (error.status === 408 || error.status === 429 || error.status >= 500));
+
+/** If-Match: which version is edited. */
+export const editing = (version: number) => ({ 'If-Match': `"${version}"` });
 
 /** The message of anything thrown. */
 export const words = (error: unknown) =>

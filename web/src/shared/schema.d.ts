@@ -1012,7 +1012,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take a size chart in, whole or not at all. */
+        /** Take a size chart in, whole or not at all; into a model that is there, with the version it is meant for. */
         post: operations["importChart"];
         delete?: never;
         options?: never;
@@ -1426,6 +1426,11 @@ export interface components {
             own: boolean;
             /** @description There is a shipped row behind it to go back to. */
             shipped: boolean;
+            /**
+             * Format: int64
+             * @description Which version it is; 0 for a shipped one nobody corrected.
+             */
+            version: number;
         };
         /** @description A breed as entered. */
         BreedEntry: {
@@ -1727,7 +1732,7 @@ export interface components {
             biteTier: components["schemas"]["BiteTier"];
             notes: null | string;
             archived: boolean;
-            /** Format: int32 */
+            /** Format: int64 */
             version: number;
             health: components["schemas"]["HealthNote"][];
             traitsSeen: components["schemas"]["BreedTrait"][];
@@ -1751,13 +1756,10 @@ export interface components {
             sensitivities?: null | components["schemas"]["Sensitivity"][];
             biteTier?: null | components["schemas"]["BiteTier"];
             notes?: null | string;
-            /**
-             * Format: int32
-             * @description The version that was edited; a newer one on record is a conflict. Not needed for a new dog.
-             */
-            version?: null | number;
             health?: null | components["schemas"]["HealthNote"][];
             traitsSeen?: null | components["schemas"]["BreedTrait"][];
+            /** Format: uuid */
+            id?: null | string;
         };
         /**
          * @description How a number behind the snout model may be off.
@@ -1800,6 +1802,8 @@ export interface components {
             neckMm: null | number;
             biteTier: components["schemas"]["BiteTier"];
             purposes: components["schemas"]["Purpose"][];
+            /** Format: int64 */
+            version: number;
         };
         /** @description The same, as entered. */
         ExpectedDogEntry: {
@@ -1817,6 +1821,11 @@ export interface components {
             neckMm?: null | number;
             biteTier?: null | components["schemas"]["BiteTier"];
             purposes?: null | components["schemas"]["Purpose"][];
+            /**
+             * Format: uuid
+             * @description Made by whoever adds them, so that what is sent twice is added once.
+             */
+            id?: null | string;
         };
         /** @description Something that does not add up, and which reading to take again. */
         Finding: {
@@ -1993,6 +2002,8 @@ export interface components {
             safety: number;
             /** Format: double */
             feeding: number;
+            /** Format: int64 */
+            version: number;
         };
         /** @description How the practice fits, as entered. */
         FitSettingsEntry: {
@@ -2057,6 +2068,18 @@ export interface components {
              * @description How long it held, where the step has a timer.
              */
             heldMs?: null | number;
+            /**
+             * Format: int32
+             * @description The set it was tapped in: it counts in that one or in none.
+             */
+            set?: null | number;
+            /** @description The step that was shown. */
+            stepId?: null | string;
+            /**
+             * Format: int32
+             * @description The target that was shown.
+             */
+            target?: null | number;
         };
         /** @description A row that can be taken over. */
         GoodRowDto: {
@@ -2371,6 +2394,8 @@ export interface components {
             setsBefore: number;
             /** @description It is of an earlier day: what is read now begins a new one unless told otherwise. */
             isOver: boolean;
+            /** Format: int64 */
+            version: number;
         };
         /** @description What belongs to a whole measuring set. */
         MeasuringSetEntry: {
@@ -2436,7 +2461,7 @@ export interface components {
         /** @description A model of the catalogue. */
         MuzzleDto: {
             model: components["schemas"]["MuzzleModel"];
-            /** Format: int32 */
+            /** Format: int64 */
             version: number;
             /** @description The practice's own, or its correction of a shipped one. */
             own: boolean;
@@ -2471,11 +2496,6 @@ export interface components {
             holePitchMm?: null | number;
             /** Format: int32 */
             leadDays?: null | number;
-            /**
-             * Format: int32
-             * @description The version that was edited; a newer one on record is a conflict. Not needed for a new model.
-             */
-            version?: null | number;
         };
         /** @description A muzzle as its maker sells it. */
         MuzzleModel: {
@@ -2714,6 +2734,8 @@ export interface components {
             slantDeg: null | number;
             refusal: null | components["schemas"]["PhotoRefusal"];
             advice: string[];
+            /** Format: int64 */
+            version: number;
         };
         /** @description A measure from a picture, with what its doubt consists of. */
         PhotoMeasureDto: {
@@ -3030,6 +3052,11 @@ export interface components {
         /** @description A sign seen. */
         SignEntry: {
             signId?: null | string;
+            /** Format: int32 */
+            set?: null | number;
+            stepId?: null | string;
+            /** Format: int32 */
+            target?: null | number;
         };
         /**
          * @description How a group of signs reads, from at ease to over threshold.
@@ -3413,6 +3440,8 @@ export interface components {
             count: number;
             /** Format: int32 */
             fitsDogs: number;
+            /** Format: int64 */
+            version: number;
         };
         /** @description One more size of the plan. */
         VanStepDto: {
@@ -4110,7 +4139,9 @@ export interface operations {
     editDog: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -4149,8 +4180,17 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
-            /** @description Conflict */
-            409: {
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4325,7 +4365,9 @@ export interface operations {
     editBreed: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 breedId: string;
             };
@@ -4364,12 +4406,32 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     resetBreed: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 breedId: string;
             };
@@ -4397,6 +4459,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4454,7 +4534,9 @@ export interface operations {
             query?: {
                 unit?: string;
             };
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };
@@ -4486,6 +4568,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5142,7 +5242,9 @@ export interface operations {
     markPhoto: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
                 photoId: string;
@@ -5175,6 +5277,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6275,7 +6395,9 @@ export interface operations {
     setFitSettings: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -6305,6 +6427,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6397,7 +6537,9 @@ export interface operations {
     editMuzzle: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 modelId: string;
             };
@@ -6436,12 +6578,32 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     putMuzzleAway: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 modelId: string;
             };
@@ -6469,6 +6631,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6521,7 +6701,9 @@ export interface operations {
     bringMuzzleBack: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 modelId: string;
                 version: number;
@@ -6550,6 +6732,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6728,7 +6928,9 @@ export interface operations {
     importChart: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -6758,6 +6960,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7092,7 +7312,9 @@ export interface operations {
     setVanCount: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 sizeId: string;
             };
@@ -7124,6 +7346,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7178,7 +7418,9 @@ export interface operations {
     amendExpected: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 expectedId: string;
             };
@@ -7217,12 +7459,32 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     unexpectDogs: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 expectedId: string;
             };
@@ -7250,6 +7512,24 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };

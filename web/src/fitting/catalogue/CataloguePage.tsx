@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Heading, Input, Link, Text } from '@chakra-ui/react';
 import { useState } from 'react';
+import { keptDrafts, NEW } from '../../shared/saving/useKeptDraft';
 import { usePageTitle } from '../../shared/usePageTitle';
 import { Waiting } from '../../shared/Waiting';
 import { closureWords, frontWords, materialWords, typeWords } from '../../shared/words';
@@ -13,7 +14,11 @@ export function CataloguePage() {
   const catalogue = useCatalogue();
   const { putAway } = useEditCatalogue();
   const [find, setFind] = useState('');
-  const [open, setOpen] = useState<string | null>(null);
+  // What was being typed when the page was left is open again.
+  const [open, setOpen] = useState<string | null>(() => {
+    const [id] = keptDrafts('muzzle');
+    return id === NEW ? '' : (id ?? null);
+  });
   const [importing, setImporting] = useState(false);
   if (!catalogue.data) return <Waiting query={catalogue} />;
   const shown = catalogue.data.filter((m) => matches(m, find));
@@ -97,7 +102,7 @@ export function CataloguePage() {
                 Put away
               </Button>
             </Flex>
-            {open === m.model.id && <MuzzleEditor key={m.version} muzzle={m} onLeave={() => setOpen(null)} />}
+            {open === m.model.id && <MuzzleEditor muzzle={m} onLeave={() => setOpen(null)} />}
           </Box>
         ))}
       </ul>

@@ -82,7 +82,10 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
   };
   const keep = () =>
     attempt(async () => {
-      const kept = await takeIn({ text, columns, of, ...(into ? { modelId: into } : { model }) });
+      const kept = await takeIn(
+        { text, columns, of, ...(into ? { modelId: into } : { model }) },
+        models.find((m) => m.model.id === into)?.version ?? 0,
+      );
       notify(`${kept.model.name}: ${kept.model.sizes.length} sizes are taken in, version ${kept.version}.`);
       onLeave();
     });

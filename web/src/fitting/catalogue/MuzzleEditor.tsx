@@ -1,9 +1,12 @@
 import { Box, Button, Checkbox, Flex, Input, Text } from '@chakra-ui/react';
-import { useState } from 'react';
 import { Labelled } from '../../dogs/fields';
-import { fieldsOf, type Schemas } from '../../shared/api';
+import type { Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { notify } from '../../shared/notices';
+import { Conflict } from '../../shared/saving/Conflict';
+import { LeaveButton } from '../../shared/saving/LeaveButton';
+import { NEW, useKeptDraft } from '../../shared/saving/useKeptDraft';
+import { useSubmit } from '../../shared/saving/useSubmit';
 import { closureWords, entries, foreheadWords, frontWords, materialWords, typeWords } from '../../shared/words';
 import { draftOf, entryOf, newDraft, type Draft } from './draft';
 import { SizeTable } from './SizeTable';
@@ -12,18 +15,25 @@ import { useEditCatalogue, useVersions, type Muzzle } from './useCatalogue';
 /** A model with its sizes, drawn as they are typed; keeping it makes a new version. */
 export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLeave: () => void }) {
   const { keep } = useEditCatalogue();
-  const [draft, setDraft] = useState<Draft>(() => (muzzle ? draftOf(muzzle.model) : newDraft()));
-  const [errors, setErrors] = useState<Record<string, string>>({});
+  const kept = useKeptDraft<Draft>(
+    `muzzle/${muzzle?.model.id ?? NEW}`,
+    muzzle ? draftOf(muzzle.model) : newDraft(),
+    muzzle?.version,
+  );
+  const { draft, setDraft } = kept;
+  const { submit, fields: errors, conflict, state, settled } = useSubmit<Muzzle>('name');
   const set = <K extends keyof Draft>(key: K, value: Draft[K]) => setDraft({ ...draft, [key]: value });
-  const save = async () => {
-    try {
-      const kept = await keep(muzzle?.model.id ?? null, entryOf(draft, muzzle?.version));
-      notify(`${kept.model.name} is kept as version ${kept.version}.`);
-      onLeave();
-    } catch (error) {
-      setErrors(fieldsOf(error, 'name'));
-    }
+  const leave = () => {
+    kept.drop();
+    onLeave();
   };
+  const save = (version = kept.version) =>
+    submit(async () => {
+      const made = await keep(muzzle?.model.id ?? null, entryOf(draft), version);
+      notify(`${made.model.name} is kept as version ${made.version}.`);
+    }).then((done) => {
+      if (done) leave();
+    });
   const field = (
     key: 'name' | 'maker' | 'frontBarGapMm' | 'plateMm' | 'formableMm' | 'holePitchMm' | 'leadDays',
     label: string,
@@ -108,13 +118,29 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
           △ {errors.sizes}
         </Text>
       )}
-      <Flex gap="2" mt="3">
+      {conflict && (
+        <Conflict
+          says={`${conflict.model.name} was changed by someone else in the meantime: version ${conflict.version} is kept. What you typed is still here.`}
+          differences={[]}
+          keepMine={() => {
+            kept.onVersion(conflict.version);
+            settled();
+            void save(conflict.version);
+          }}
+          takeTheirs={() => {
+            settled();
+            kept.startWith(draftOf(conflict.model), conflict.version);
+          }}
+        />
+      )}
+      <Flex gap="2" mt="3" align="center" wrap="wrap">
         <Button size="sm" colorPalette="marigold" onClick={() => void save()}>
           {muzzle ? 'Keep as a new version' : 'Keep it'}
         </Button>
-        <Button size="sm" variant="ghost" onClick={onLeave}>
-          Leave it
-        </Button>
+        <LeaveButton touched={kept.touched} onLeave={leave} />
+        <Text role="status" color="fg.muted" fontSize="sm">
+          {state}
+        </Text>
       </Flex>
       {muzzle?.own && <Versions muzzle={muzzle} />}
     </Box>
@@ -217,7 +243,7 @@ function Versions({ muzzle }: { muzzle: Muzzle }) {
                 size="2xs"
                 variant="outline"
                 borderColor="border.strong"
-                onClick={() => void bringBack(muzzle.model.id, v.version)}
+                onClick={() => void bringBack(muzzle.model.id, v.version, muzzle.version)}
               >
                 Bring back
               </Button>

@@ -101,7 +101,7 @@ export const sizeEntryOf = (s: SizeDraft): Schemas['SizeEntry'] => ({
   ...Object.fromEntries(sizeFields.map((key) => [key, numberOf(s[key])])),
 });
 
-export const entryOf = (d: Draft, version: number | undefined): Schemas['MuzzleEntry'] => ({
+export const entryOf = (d: Draft): Schemas['MuzzleEntry'] => ({
   ...d,
   frontBarGapMm: numberOf(d.frontBarGapMm),
   plateMm: numberOf(d.plateMm),
@@ -109,5 +109,4 @@ export const entryOf = (d: Draft, version: number | undefined): Schemas['MuzzleE
   holePitchMm: numberOf(d.holePitchMm),
   leadDays: numberOf(d.leadDays),
   sizes: d.sizes.map(sizeEntryOf),
-  version: version ?? null,
 });

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
-import { api, ask, words, type Schemas } from '../../shared/api';
+import { api, ask, editing, words, type Schemas } from '../../shared/api';
 import { complain, notify } from '../../shared/notices';
 
 export type Muzzle = Schemas['MuzzleDto'];
@@ -30,27 +30,38 @@ export function useEditCatalogue() {
   const queries = useQueryClient();
   // Fits, van and catalogue all show muzzles.
   const done = () => queries.invalidateQueries();
-  const keep = (id: string | null, body: Schemas['MuzzleEntry']) =>
+  const keep = (id: string | null, body: Schemas['MuzzleEntry'], version: number) =>
     ask(
       id === null
         ? api.POST('/api/catalogue', { body })
-        : api.PUT('/api/catalogue/{modelId}', { params: { path: { modelId: id } }, body }),
+        : api.PUT('/api/catalogue/{modelId}', { params: { path: { modelId: id }, header: editing(version) }, body }),
     ).then(async (kept) => (await done(), kept));
-  const bringBack = (modelId: string, version: number) =>
-    ask(api.POST('/api/catalogue/{modelId}/versions/{version}', { params: { path: { modelId, version } } })).then(done);
+  /** Makes an earlier version the newest, in place of the one that is. */
+  const bringBack = (modelId: string, version: number, newest: number) =>
+    ask(
+      api.POST('/api/catalogue/{modelId}/versions/{version}', {
+        params: { path: { modelId, version }, header: editing(newest) },
+      }),
+    )
+      .then(done)
+      .catch((error: unknown) => complain(words(error)));
   const putAway = async ({ model, version }: Muzzle) => {
     try {
-      await ask(api.DELETE('/api/catalogue/{modelId}', { params: { path: { modelId: model.id } } }));
+      await ask(
+        api.DELETE('/api/catalogue/{modelId}', { params: { path: { modelId: model.id }, header: editing(version) } }),
+      );
       await done();
       notify(
         `${model.name} is put away. Fits made with it stay as they were.`,
-        () => void bringBack(model.id, version),
+        () => void bringBack(model.id, version, version + 1),
       );
     } catch (error) {
       complain(words(error));
     }
   };
-  const takeIn = (body: Schemas['ImportChartEntry']) =>
-    ask(api.POST('/api/catalogue/chart/import', { body })).then(async (kept) => (await done(), kept));
+  const takeIn = (body: Schemas['ImportChartEntry'], version: number) =>
+    ask(api.POST('/api/catalogue/chart/import', { params: { header: editing(version) }, body })).then(
+      async (kept) => (await done(), kept),
+    );
   return { keep, bringBack, putAway, takeIn };
 }

@@ -1,8 +1,13 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Labelled, Several } from '../../dogs/fields';
-import { fieldsOf, type Schemas } from '../../shared/api';
+import type { Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
+import { newId } from '../../shared/ids';
+import { Conflict } from '../../shared/saving/Conflict';
+import { LeaveButton } from '../../shared/saving/LeaveButton';
+import { keptDrafts, NEW, useKeptDraft } from '../../shared/saving/useKeptDraft';
+import { useSubmit } from '../../shared/saving/useSubmit';
 import { entries, purposeWords, shapeWords } from '../../shared/words';
 import { numberOf } from '../catalogue/draft';
 import { useEditVan } from './useVan';
@@ -43,7 +48,8 @@ const draftOf = (dogs: Dogs): Draft => ({
 /** Dogs the practice expects, described by a head. */
 export function Expected({ expected }: { expected: Dogs[] }) {
   const { expect, amend, unexpect } = useEditVan();
-  const [open, setOpen] = useState<Dogs | 'new' | null>(null);
+  // What was being typed when the page was left is open again.
+  const [open, setOpen] = useState<string | null>(() => keptDrafts('expected')[0] ?? null);
   const close = () => setOpen(null);
   return (
     <Box as="section" aria-label="Dogs expected" mt="8">
@@ -53,11 +59,13 @@ export function Expected({ expected }: { expected: Dogs[] }) {
       <ul>
         {expected.map((d) => (
           <Box as="li" key={d.id} py="1.5" borderTopWidth="1px" borderColor="border">
-            {open !== 'new' && open?.id === d.id ? (
+            {open === d.id ? (
               <Sheet
+                id={d.id}
                 start={draftOf(d)}
+                version={d.version}
                 does="Save"
-                onSave={(entry) => amend(d.id, { ...entry, biteTier: d.biteTier })}
+                onSave={(entry, version) => amend(d.id, { ...entry, biteTier: d.biteTier }, version)}
                 onClose={close}
               />
             ) : (
@@ -70,7 +78,7 @@ export function Expected({ expected }: { expected: Dogs[] }) {
                     {shapeWords[d.headShape].toLowerCase()}, {Math.round(d.eyeMm)} mm to the eye
                   </Text>
                 </Text>
-                <Button size="xs" variant="ghost" aria-label={`Correct: ${d.name}`} onClick={() => setOpen(d)}>
+                <Button size="xs" variant="ghost" aria-label={`Correct: ${d.name}`} onClick={() => setOpen(d.id)}>
                   Correct
                 </Button>
                 <Button size="xs" variant="ghost" onClick={() => void unexpect(d)}>
@@ -81,10 +89,10 @@ export function Expected({ expected }: { expected: Dogs[] }) {
           </Box>
         ))}
       </ul>
-      {open === 'new' ? (
-        <Sheet start={blank} does="Expect them" onSave={expect} onClose={close} />
+      {open === NEW ? (
+        <Sheet id={NEW} start={blank} version={0} does="Expect them" onSave={expect} onClose={close} />
       ) : (
-        <Button size="sm" variant="outline" borderColor="border.strong" mt="2" onClick={() => setOpen('new')}>
+        <Button size="sm" variant="outline" borderColor="border.strong" mt="2" onClick={() => setOpen(NEW)}>
           Expect more dogs
         </Button>
       )}
@@ -93,27 +101,42 @@ export function Expected({ expected }: { expected: Dogs[] }) {
 }
 
 function Sheet({
+  id,
   start,
+  version,
   does,
   onSave,
   onClose,
 }: {
+  id: string;
   start: Draft;
+  version: number;
   does: string;
-  onSave: (entry: Schemas['ExpectedDogEntry']) => Promise<unknown>;
+  onSave: (entry: Schemas['ExpectedDogEntry'], version: number) => Promise<unknown>;
   onClose: () => void;
 }) {
-  const [draft, setDraft] = useState(start);
-  const [errors, setErrors] = useState<Record<string, string>>({});
-  const save = () =>
-    onSave({
-      name: draft.name,
-      headShape: draft.shape,
-      purposes: draft.purposes,
-      ...Object.fromEntries(fields.map(([key]) => [key, numberOf(draft[key])])),
-    })
-      .then(onClose)
-      .catch((error: unknown) => setErrors(fieldsOf(error, 'name')));
+  const kept = useKeptDraft(`expected/${id}`, { ...start, made: newId() }, version);
+  const { draft, setDraft } = kept;
+  const { submit, fields: errors, conflict, state, settled } = useSubmit<Dogs>('name');
+  const leave = () => {
+    kept.drop();
+    onClose();
+  };
+  const save = (of = kept.version) =>
+    submit(() =>
+      onSave(
+        {
+          ...(id === NEW ? { id: draft.made } : {}),
+          name: draft.name,
+          headShape: draft.shape,
+          purposes: draft.purposes,
+          ...Object.fromEntries(fields.map(([key]) => [key, numberOf(draft[key])])),
+        },
+        of,
+      ),
+    ).then((done) => {
+      if (done) leave();
+    });
   const labelled = (key: Typed, label: string, width: string) => (
     <Box key={key} w={width}>
       <Labelled label={label} {...(errors[key] ? { error: errors[key] } : {})}>
@@ -150,13 +173,29 @@ function Sheet({
           onChange={(purposes) => setDraft({ ...draft, purposes })}
         />
       </Box>
-      <Flex gap="2" mt="3">
+      {conflict && (
+        <Conflict
+          says={`${conflict.name} were changed by someone else in the meantime. What you typed is still here.`}
+          differences={[]}
+          keepMine={() => {
+            kept.onVersion(conflict.version);
+            settled();
+            void save(conflict.version);
+          }}
+          takeTheirs={() => {
+            settled();
+            leave();
+          }}
+        />
+      )}
+      <Flex gap="2" mt="3" align="center" wrap="wrap">
         <Button size="sm" colorPalette="marigold" onClick={() => void save()}>
           {does}
         </Button>
-        <Button size="sm" variant="ghost" onClick={onClose}>
-          Leave it
-        </Button>
+        <LeaveButton touched={kept.touched} onLeave={leave} />
+        <Text role="status" color="fg.muted" fontSize="sm">
+          {state}
+        </Text>
       </Flex>
     </Box>
   );

@@ -4,11 +4,13 @@ import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { Slide } from '../../shared/Slide';
-import { useNewest } from '../../shared/useNewest';
+import { Conflict } from '../../shared/saving/Conflict';
+import { useDocument } from '../../shared/saving/useDocument';
 import { usePageTitle } from '../../shared/usePageTitle';
 import { Waiting } from '../../shared/Waiting';
 import { useCatalogue } from '../catalogue/useCatalogue';
 import { Expected } from './Expected';
+import { vanDocument } from './document';
 import { useEditVan, useVan } from './useVan';
 
 type Plan = Schemas['VanPlanDto'];
@@ -61,7 +63,7 @@ export function VanPage() {
 }
 
 function Steps({ plan }: { plan: Plan }) {
-  const { setCount } = useEditVan();
+  const { putIn } = useEditVan();
   return (
     <Box as="ol" mt="3" aria-label="Sizes to carry">
       {plan.steps.map((s) => {
@@ -88,12 +90,7 @@ function Steps({ plan }: { plan: Plan }) {
             {carried > 0 ? (
               <Text fontSize="sm">{carried} in the van</Text>
             ) : (
-              <Button
-                size="xs"
-                variant="outline"
-                borderColor="border.strong"
-                onClick={() => void setCount(s.sizeId, 1)}
-              >
+              <Button size="xs" variant="outline" borderColor="border.strong" onClick={() => putIn(s.sizeId, s.muzzle)}>
                 Put one in
               </Button>
             )}
@@ -163,7 +160,7 @@ const Dog = ({ id, name }: { id: string; name: string }) => (
 );
 
 function Carried({ plan }: { plan: Plan }) {
-  const { setCount } = useEditVan();
+  const { putIn } = useEditVan();
   const catalogue = useCatalogue();
   const [add, setAdd] = useState('');
   const carried = new Set(plan.carried.map((c) => c.sizeId));
@@ -187,7 +184,7 @@ function Carried({ plan }: { plan: Plan }) {
                 fits {c.fitsDogs}
               </Text>
             </Text>
-            <Count name={c.muzzle} count={c.count} onCount={(count) => setCount(c.sizeId, count)} />
+            <Count size={c} />
           </Flex>
         ))}
       </ul>
@@ -207,7 +204,7 @@ function Carried({ plan }: { plan: Plan }) {
           borderColor="border.strong"
           disabled={add === ''}
           onClick={() => {
-            void setCount(add, 1);
+            putIn(add, options.find(([id]) => id === add)?.[1] ?? 'the van');
             setAdd('');
           }}
         >
@@ -219,27 +216,47 @@ function Carried({ plan }: { plan: Plan }) {
 }
 
 /** How many of a size there are: what is typed stays as typed while it is being saved. */
-function Count({ name, count, onCount }: { name: string; count: number; onCount: (count: number) => Promise<void> }) {
-  const [text, setText] = useState(String(count));
-  const { push } = useNewest(onCount);
+function Count({ size }: { size: Schemas['VanSizeDto'] }) {
+  const { value, change, fields, theirs, keepMine, takeTheirs } = useDocument(
+    vanDocument,
+    size.sizeId,
+    size,
+    size.muzzle,
+  );
+  const [text, setText] = useState<string | null>(null);
   return (
-    <NumberInput.Root
-      size="sm"
-      w="5.5rem"
-      min={0}
-      max={99}
-      value={text}
-      onValueChange={(e) => {
-        setText(e.value);
-        if (Number.isInteger(e.valueAsNumber) && e.valueAsNumber >= 0 && e.valueAsNumber <= 99) push(e.valueAsNumber);
-      }}
-    >
-      <NumberInput.Control />
-      <NumberInput.Input
-        aria-label={`How many ${name}`}
-        borderColor="border.strong"
-        onBlur={() => text.trim() === '' && setText(String(count))}
-      />
-    </NumberInput.Root>
+    <Box>
+      <NumberInput.Root
+        size="sm"
+        w="5.5rem"
+        min={0}
+        max={99}
+        value={text ?? String(value)}
+        onValueChange={(e) => {
+          setText(e.value);
+          if (Number.isInteger(e.valueAsNumber) && e.valueAsNumber >= 0 && e.valueAsNumber <= 99)
+            change(e.valueAsNumber);
+        }}
+      >
+        <NumberInput.Control />
+        <NumberInput.Input
+          aria-label={`How many ${size.muzzle}`}
+          borderColor="border.strong"
+          onBlur={() => setText(null)}
+        />
+      </NumberInput.Root>
+      {fields.count && <Text color="stop">{fields.count}</Text>}
+      {theirs && (
+        <Conflict
+          says="Someone else counted in the meantime."
+          differences={[{ label: 'Count', mine: String(value), theirs: String(theirs.count) }]}
+          keepMine={keepMine}
+          takeTheirs={() => {
+            setText(null);
+            takeTheirs();
+          }}
+        />
+      )}
+    </Box>
   );
 }

@@ -1,12 +1,13 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, ask, words, type Schemas } from '../../shared/api';
+import { api, ask, editing, words, type Schemas } from '../../shared/api';
 import { complain, notify } from '../../shared/notices';
+import { outbox } from '../../shared/queries';
 
 /** What is in the van and which sizes to carry. */
 export const useVan = (sizes: number) =>
   useQuery({
     queryKey: ['van', sizes],
-    queryFn: () => ask(api.GET('/api/van', { params: { query: { sizes } } })),
+    queryFn: ({ signal }) => ask(api.GET('/api/van', { params: { query: { sizes } }, signal })),
     placeholderData: keepPreviousData,
   });
 
@@ -18,25 +19,25 @@ export function useEditVan() {
       queries.invalidateQueries({ queryKey: ['fits'] }),
       queries.invalidateQueries({ queryKey: ['catalogue'] }),
     ]);
-  const setCount = async (sizeId: string, count: number) => {
-    try {
-      await ask(api.PUT('/api/van/{sizeId}', { params: { path: { sizeId } }, body: { count } }));
-      await done();
-    } catch (error) {
-      complain(words(error));
-    }
-  };
+  /** Puts one of a size in that there is none of yet. */
+  const putIn = (sizeId: string, what: string) => outbox.change('van', sizeId, 1, 0, what);
   const expect = (body: Schemas['ExpectedDogEntry']) => ask(api.POST('/api/van/expected', { body })).then(done);
-  const amend = (expectedId: string, body: Schemas['ExpectedDogEntry']) =>
-    ask(api.PUT('/api/van/expected/{expectedId}', { params: { path: { expectedId } }, body })).then(done);
+  const amend = (expectedId: string, body: Schemas['ExpectedDogEntry'], version: number) =>
+    ask(
+      api.PUT('/api/van/expected/{expectedId}', { params: { path: { expectedId }, header: editing(version) }, body }),
+    ).then(done);
   const unexpect = async (dog: Schemas['ExpectedDogDto']) => {
     try {
-      await ask(api.DELETE('/api/van/expected/{expectedId}', { params: { path: { expectedId: dog.id } } }));
+      await ask(
+        api.DELETE('/api/van/expected/{expectedId}', {
+          params: { path: { expectedId: dog.id }, header: editing(dog.version) },
+        }),
+      );
       await done();
-      notify(`${dog.name} are no longer expected.`, () => void expect(dog));
+      notify(`${dog.name} are no longer expected.`, () => void expect({ ...dog, id: null }));
     } catch (error) {
       complain(words(error));
     }
   };
-  return { setCount, expect, amend, unexpect };
+  return { putIn, expect, amend, unexpect };
 }

@@ -5,6 +5,7 @@ import { useThisDog } from '../../dogs/useDog';
 import { Amount } from '../../shared/Amount';
 import { api, ask, words } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
+import { Conflict } from '../../shared/saving/Conflict';
 import { Key } from '../../shared/Mark';
 import { complain, notify } from '../../shared/notices';
 import { useKept } from '../../shared/useKept';
@@ -30,23 +31,13 @@ import {
 export function PhotoPage() {
   const card = useThisDog();
   const { photoId = '' } = useParams();
-  const { photo, save, saved, send } = usePhoto(card.dog.id, photoId);
+  const photo = usePhoto(card.dog.id, photoId);
   if (!photo.data) return <Waiting query={photo} />;
-  return <Marking key={photoId} dogId={card.dog.id} photo={photo.data} save={save} saved={saved} send={send} />;
+  return <Marking key={photoId} dogId={card.dog.id} photo={photo.data} />;
 }
 
-interface MarkingProps {
-  dogId: string;
-  photo: Photo;
-  save: (marks: Marks) => void;
-  /** Fulfilled when every mark placed so far is saved. */
-  saved: () => Promise<void>;
-  /** Saves at once, and fails when it is refused. */
-  send: (marks: Marks) => Promise<void>;
-}
-
-function Marking({ dogId, photo, save, saved, send }: MarkingProps) {
-  const { marks, change, undo, canUndo } = useMarks(photo, save);
+function Marking({ dogId, photo }: { dogId: string; photo: Photo }) {
+  const { marks, change, tryChange, undo, canUndo, state, theirs, keepMine, takeTheirs, sent } = useMarks(dogId, photo);
   const targets = targetsOf(marks, photo.wanted);
   const firstFree = targets.find((t) => !placeOf(marks, t)) ?? targets[0] ?? { corner: 0 };
   const [chosen, setChosen] = useState<Target>(firstFree);
@@ -84,7 +75,18 @@ function Marking({ dogId, photo, save, saved, send }: MarkingProps) {
             Click or drag; or <Key>← ↑ → ↓</Key> move it, with <Key>shift</Key> further, with <Key>alt</Key> finer,{' '}
             <Key>Enter</Key> next.
           </Text>
+          <Text role="status" fontSize="sm" color="fg.muted" ms="auto">
+            {state}
+          </Text>
         </Flex>
+        {theirs && (
+          <Conflict
+            says="Someone else marked this picture in the meantime. Your marks are kept on this device."
+            differences={[]}
+            keepMine={keepMine}
+            takeTheirs={takeTheirs}
+          />
+        )}
       </Box>
       <Box>
         <Link asChild fontSize="sm" textDecoration="underline" color="fg">
@@ -107,10 +109,7 @@ function Marking({ dogId, photo, save, saved, send }: MarkingProps) {
           marks={marks}
           target={target}
           onChange={change}
-          onRuler={async (rulerMm) => {
-            await send({ ...marks, rulerMm });
-            change({ ...marks, rulerMm });
-          }}
+          onRuler={(rulerMm) => tryChange({ ...marks, rulerMm })}
           onChoose={choose}
         />
         <Heading as="h2" size="lg" mt="4">
@@ -127,7 +126,7 @@ function Marking({ dogId, photo, save, saved, send }: MarkingProps) {
             />
           ))}
         </Flex>
-        <Outcome dogId={dogId} photo={photo} saved={saved} />
+        <Outcome dogId={dogId} photo={photo} sent={sent} />
       </Box>
     </Grid>
   );
@@ -211,7 +210,7 @@ function PointButton({
 }
 
 /** The measures with their doubt, or why the picture cannot be measured and how to take it again. */
-function Outcome({ dogId, photo, saved }: Pick<MarkingProps, 'dogId' | 'photo' | 'saved'>) {
+function Outcome({ dogId, photo, sent }: { dogId: string; photo: Photo; sent: () => Promise<void> }) {
   const { unit } = useUnit();
   const go = useNavigate();
   const take = useTakeBench(dogId, unit);
@@ -235,7 +234,7 @@ function Outcome({ dogId, photo, saved }: Pick<MarkingProps, 'dogId' | 'photo' |
       </Box>
     );
   const takeOver = () =>
-    saved()
+    sent()
       .then(() =>
         take(
           ask(

@@ -2,7 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, words, type Schemas } from '../../shared/api';
 import { complain, notify } from '../../shared/notices';
-import { useNewest } from '../../shared/useNewest';
+import { useDocument } from '../../shared/saving/useDocument';
+import { photoDocument, photoId as documentId } from './document';
 
 export type Photo = Schemas['PhotoDto'];
 export type Marks = Pick<Photo, 'view' | 'side' | 'kind' | 'rulerMm' | 'corners' | 'landmarks'>;
@@ -53,40 +54,29 @@ export function usePhotos(dogId: string) {
   return { list, add, remove };
 }
 
-export function usePhoto(dogId: string, photoId: string) {
-  const queries = useQueryClient();
-  const key = ['photo', dogId, photoId];
-  const params = { path: { id: dogId, photoId } };
-  const photo = useQuery({
-    queryKey: key,
-    queryFn: () => ask(api.GET('/api/dogs/{id}/photos/{photoId}', { params })),
+export const photoKey = (dogId: string, photoId: string) => ['photo', dogId, photoId] as const;
+
+export const usePhoto = (dogId: string, photoId: string) =>
+  useQuery({
+    queryKey: photoKey(dogId, photoId),
+    queryFn: () => ask(api.GET('/api/dogs/{id}/photos/{photoId}', { params: { path: { id: dogId, photoId } } })),
   });
-  const send = async (marks: Marks) => {
-    queries.setQueryData(key, await ask(api.PUT('/api/dogs/{id}/photos/{photoId}', { params, body: marks })));
-  };
-  const { push, idle } = useNewest((marks: Marks) => send(marks).catch((error: unknown) => complain(words(error))));
-  return { photo, save: push, saved: idle, send };
-}
 
-/** The marks as they are being placed, with every step undoable. */
-export function useMarks(photo: Photo, save: (marks: Marks) => void) {
-  const { view, side, kind, rulerMm, corners, landmarks } = photo;
-  const [marks, setMarks] = useState<Marks>({ view, side, kind, rulerMm, corners, landmarks });
+/** The marks as they are being placed, saved as they are and with every step undoable. */
+export function useMarks(dogId: string, photo: Photo) {
+  const saving = useDocument(photoDocument, documentId(dogId, photo.id), photo, 'marks on a picture');
   const [past, setPast] = useState<Marks[]>([]);
-
   const change = (next: Marks) => {
-    setPast((all) => [...all, marks]);
-    setMarks(next);
-    save(next);
+    setPast((all) => [...all, saving.value]);
+    saving.change(next);
   };
   const undo = () => {
     const last = past[past.length - 1];
     if (!last) return;
     setPast(past.slice(0, -1));
-    setMarks(last);
-    save(last);
+    saving.change(last);
   };
-  return { marks, change, undo, canUndo: past.length > 0 };
+  return { ...saving, marks: saving.value, change, undo, canUndo: past.length > 0 };
 }
 
 export const placeOf = (marks: Marks, target: Target): Pixel | undefined =>

@@ -1,0 +1,49 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useSyncExternalStore } from 'react';
+import { outbox } from '../shared/queries';
+import { useReachable } from '../shared/saving/server';
+
+const LOOK_MS = 60_000;
+
+/** Which front end the server serves now: the name of its script carries a hash of what is in it. */
+const served = async () =>
+  /src="([^"]+index-[^"]+[.]js)"/.exec(await (await fetch('/', { cache: 'no-store' })).text())?.[1] ?? '';
+
+const mine = () => document.querySelector<HTMLScriptElement>('script[type=module][src]')?.getAttribute('src') ?? '';
+
+/** What stands between this page and the server: it cannot be reached, something is not saved yet, or the product was updated. */
+export function Standing() {
+  const reachable = useReachable();
+  useSyncExternalStore(outbox.subscribe, outbox.moment);
+  const unsaved = outbox.all();
+  const stuck = unsaved.filter((u) => u.trouble !== null || !reachable);
+  const newest = useQuery({ queryKey: ['served'], queryFn: served, refetchInterval: LOOK_MS, staleTime: LOOK_MS });
+  const updated = newest.data !== undefined && newest.data !== '' && mine() !== '' && newest.data !== mine();
+  if (reachable && stuck.length === 0 && !updated) return null;
+  const names = [...new Set(stuck.map((u) => u.what))].join(', ');
+  const why = stuck.find((u) => u.trouble?.kind === 'later')?.trouble?.says;
+  return (
+    <Box role="status" bg="bg.muted" borderBottomWidth="1px" borderColor="border" px={{ base: 4, md: 8 }} py="2">
+      {!reachable && (
+        <Text>
+          <b>△ The server cannot be reached just now.</b> What you enter is kept on this device and sent as soon as it
+          is back.
+        </Text>
+      )}
+      {stuck.length > 0 && (
+        <Text>
+          <b>Not saved yet:</b> {names}.{reachable && why ? ` ${why}` : ''}
+        </Text>
+      )}
+      {updated && (
+        <Flex gap="3" align="center" wrap="wrap">
+          <Text>Jaunty Badge was updated. What you typed is kept.</Text>
+          <Button size="xs" variant="outline" borderColor="border.strong" onClick={() => window.location.reload()}>
+            Load the new one
+          </Button>
+        </Flex>
+      )}
+    </Box>
+  );
+}

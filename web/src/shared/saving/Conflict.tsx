@@ -1,0 +1,53 @@
+import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
+
+/** Somebody else was faster: both are shown, and neither is lost until somebody chose. */
+export function Conflict({
+  says,
+  differences,
+  keepMine,
+  takeTheirs,
+}: {
+  says: string;
+  differences: { label: string; mine: string; theirs: string }[];
+  keepMine: () => void;
+  takeTheirs: () => void;
+}) {
+  return (
+    <Box role="alert" borderWidth="2px" borderColor="stop" borderRadius="md" p="4" mb="4">
+      <Text fontWeight="700">{says}</Text>
+      {differences.length > 0 && (
+        <Table.Root
+          size="sm"
+          my="3"
+          maxW="40rem"
+          css={{ '& td, & th': { background: 'transparent', borderColor: 'border' } }}
+        >
+          <Table.Header>
+            <Table.Row bg="transparent">
+              <Table.ColumnHeader>Differs</Table.ColumnHeader>
+              <Table.ColumnHeader>Yours</Table.ColumnHeader>
+              <Table.ColumnHeader>Theirs</Table.ColumnHeader>
+            </Table.Row>
+          </Table.Header>
+          <Table.Body>
+            {differences.map((d) => (
+              <Table.Row key={d.label} bg="transparent">
+                <Table.Cell fontWeight="700">{d.label}</Table.Cell>
+                <Table.Cell>{d.mine || '–'}</Table.Cell>
+                <Table.Cell>{d.theirs || '–'}</Table.Cell>
+              </Table.Row>
+            ))}
+          </Table.Body>
+        </Table.Root>
+      )}
+      <Flex gap="3" mt="2">
+        <Button size="sm" onClick={keepMine}>
+          Save mine over theirs
+        </Button>
+        <Button size="sm" variant="outline" onClick={takeTheirs}>
+          Take theirs
+        </Button>
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,44 @@
+/** Things kept on this device until the server has them. Where the device keeps nothing, they are kept until the page is closed, which then asks. */
+const memory = new Map<string, string>();
+
+export function keepOnDevice(key: string, value: unknown) {
+  const text = JSON.stringify(value);
+  try {
+    localStorage.setItem(key, text);
+    memory.delete(key);
+  } catch {
+    memory.set(key, text);
+  }
+}
+
+export function fromDevice<T>(key: string): T | null {
+  try {
+    return JSON.parse(memory.get(key) ?? localStorage.getItem(key) ?? 'null') as T | null;
+  } catch {
+    return null;
+  }
+}
+
+export function dropFromDevice(key: string) {
+  memory.delete(key);
+  try {
+    localStorage.removeItem(key);
+  } catch {
+    // What could not be kept need not be removed.
+  }
+}
+
+/** The keys kept that begin so. */
+export function keysOnDevice(prefix: string): string[] {
+  const kept = [...memory.keys()];
+  try {
+    for (let i = 0; i < localStorage.length; i++) kept.push(localStorage.key(i) ?? '');
+  } catch {
+    // Nothing is kept on this device.
+  }
+  return [...new Set(kept.filter((key) => key.startsWith(prefix)))].sort();
+}
+
+window.addEventListener('beforeunload', (event) => {
+  if (memory.size > 0) event.preventDefault();
+});

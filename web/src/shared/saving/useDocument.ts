@@ -1,0 +1,53 @@
+import { useState, useSyncExternalStore } from 'react';
+import { outbox } from '../queries';
+import type { Kind } from './outbox';
+
+/** A document as it is edited here, saved as it changes and kept on this device until it is. */
+export function useDocument<T, D extends { version: number }>(kind: Kind<T, D>, id: string, stored: D, what: string) {
+  useSyncExternalStore(outbox.subscribe, outbox.moment);
+  const unsaved = outbox.unsaved<T>(kind.name, id);
+  const trouble = outbox.trouble(kind.name, id);
+  const lastSaved = outbox.lastSaved(kind.name, id);
+  const [shown, setShown] = useState(() => ({ value: unsaved?.value ?? kind.read(stored), version: stored.version }));
+
+  // What another hand saved comes in where nothing of this one is under way; our own saves are on the screen already.
+  const known = Math.max(shown.version, lastSaved?.version ?? 0);
+  if (!unsaved && stored.version > known) setShown({ value: kind.read(stored), version: stored.version });
+
+  const value = unsaved ? unsaved.value : shown.value;
+  const change = (next: T) => {
+    outbox.change(kind.name, id, next, known, what);
+    setShown({ value: next, version: known });
+  };
+  const at = lastSaved?.at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  return {
+    value,
+    change,
+    fields: trouble?.kind === 'refused' ? trouble.fields : {},
+    theirs: trouble?.kind === 'conflict' ? (trouble.theirs as D) : null,
+    state: trouble
+      ? `Not saved yet: ${trouble.says}`
+      : unsaved
+        ? 'Not saved yet …'
+        : at
+          ? `Saved at ${at}.`
+          : 'Saved as you change it.',
+    keepMine: () => outbox.settle(kind.name, id, true),
+    takeTheirs: () => {
+      if (trouble?.kind !== 'conflict') return;
+      setShown({ value: kind.read(trouble.theirs as D), version: trouble.theirs.version });
+      outbox.settle(kind.name, id, false);
+    },
+    /** Changes it at once, or fails with the words and leaves it as it was. */
+    tryChange: async (next: T) => {
+      change(next);
+      await outbox.now(kind.name, id);
+      const now = outbox.trouble(kind.name, id);
+      if (now?.kind !== 'refused') return;
+      change(value);
+      throw new Error(Object.values(now.fields)[0] ?? now.says);
+    },
+    /** Fulfilled when nothing of it is on the way. */
+    sent: () => outbox.now(kind.name, id),
+  };
+}

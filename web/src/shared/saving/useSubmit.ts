@@ -1,0 +1,39 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { fieldsOf, isLater, Refused, words } from '../api';
+
+const LONGEST_DELAY_MS = 10_000;
+
+/** Sends a form by its button. While the server is away it is tried again, and says so; what is refused is said by field; a version that moved is a conflict. */
+export function useSubmit<Theirs extends { version: number }>(otherwise: string) {
+  const [fields, setFields] = useState<Record<string, string>>({});
+  const [conflict, setConflict] = useState<Theirs | null>(null);
+  const sending = useMutation({
+    mutationFn: (send: () => Promise<unknown>) => send(),
+    retry: (_, error) => isLater(error),
+    retryDelay: (tries) => Math.min(500 * 2 ** tries, LONGEST_DELAY_MS),
+  });
+  const waits = sending.isPaused || sending.failureCount > 0;
+  return {
+    fields,
+    conflict,
+    settled: () => setConflict(null),
+    state: !sending.isPending
+      ? ''
+      : waits
+        ? `Not saved yet: ${sending.failureReason ? words(sending.failureReason) : 'the server cannot be reached.'} It is tried again.`
+        : 'Saving …',
+    /** Whether it was saved. */
+    submit: async (send: () => Promise<unknown>): Promise<boolean> => {
+      try {
+        await sending.mutateAsync(send);
+        setFields({});
+        return true;
+      } catch (error) {
+        if (error instanceof Refused && error.status === 412 && error.current) setConflict(error.current as Theirs);
+        else setFields(fieldsOf(error, otherwise));
+        return false;
+      }
+    },
+  };
+}
