@@ -92,7 +92,11 @@ public sealed class PracticeFolder : IDisposable
     }
 
     /// <summary>Notes that the practice was filled by the demo, so that it may be begun afresh without asking.</summary>
-    public void MarkDemo() => File.WriteAllText(In(MadeByDemo), "This practice was filled by bin/demo.\n");
+    public void MarkDemo()
+    {
+        File.WriteAllText(In(MadeByDemo), "This practice was filled by bin/demo.\n");
+        Close();
+    }
 
     /// <summary>Moves the practice into a folder of its own beside it, so that another can begin.</summary>
     /// <returns>Where it lies now; null where there was none.</returns>

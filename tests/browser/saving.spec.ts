@@ -65,7 +65,7 @@ test.describe('while the server does not answer', () => {
     await expect(page.getByText('△ The server cannot be reached just now.')).toBeVisible();
     await page.getByRole('link', { name: 'Plan alt' }).click();
     const second = await serve('away', first);
-    await expect(page.getByRole('heading', { name: /Stage|Plan/ }).first()).toBeVisible();
+    await expect(page.getByRole('list', { name: 'Steps of the plan' })).toBeVisible();
     await expect
       .poll(
         async () => ((await (await api.get(`/api/dogs/${id}`)).json()) as { dog: { notes: string | null } }).dog.notes,

@@ -10,14 +10,14 @@ namespace JauntyBadge.Server.Measuring;
 /// <param name="MostPixels">How many pixels of this kind are taken (House: 150 MB for the worst of them).</param>
 internal sealed record PictureCost(string Kind, long MostPixels)
 {
-    private const long MostHeld = 90_000_000;
+    private const long MostHeld = 70_000_000;
     private const int BytesOfCoefficient = 2;
 
     private static readonly PictureCost OrdinaryJpeg = new("JPEG", 60_000_000);
-    private static readonly PictureCost Png = new("PNG", 24_000_000);
+    private static readonly PictureCost Png = new("PNG", 20_000_000);
     private static readonly PictureCost InterlacedPng = new("interlaced PNG", 12_000_000);
-    private static readonly PictureCost WebP = new("WebP", 24_000_000);
-    private static readonly PictureCost LosslessWebP = new("lossless WebP", 14_000_000);
+    private static readonly PictureCost WebP = new("WebP", 20_000_000);
+    private static readonly PictureCost LosslessWebP = new("lossless WebP", 12_000_000);
 
     /// <summary>Reads the header of a picture that was found to be one.</summary>
     public static PictureCost Of(SKEncodedImageFormat format, Stream file)

@@ -70,7 +70,7 @@ internal static class PictureIntake
         var cost = PictureCost.Of(codec.EncodedFormat, file);
         file.Position = at;
         if ((long)size.Width * size.Height > cost.MostPixels)
-            throw No($"The picture would unfold to {size.Width} × {size.Height} pixels; of a {cost.Kind} up to {cost.MostPixels / 1_000_000} million are taken. Send it smaller{(cost.Kind == "JPEG" ? "" : ", or as an ordinary JPEG")}.");
+            throw No($"The picture would unfold to {size.Width} × {size.Height} pixels; as {cost.Kind} up to {cost.MostPixels / 1_000_000} million are taken. Send it smaller{(cost.Kind == "JPEG" ? "" : ", or as an ordinary JPEG")}.");
         if (Math.Min(size.Width, size.Height) < SmallestSide)
             throw No($"The picture is only {size.Width} × {size.Height} pixels; its shorter side must have {SmallestSide} or more.");
 

@@ -129,4 +129,22 @@ public class RankingTests
         Assert.Null(best.Assessment);
         Assert.Equal([CriterionName.Seat, CriterionName.Girth, CriterionName.Gape, CriterionName.Heat, CriterionName.NeckStrap], best.Criteria.Where(c => !c.IsSoft).Select(c => c.Name));
     }
+
+    /// <summary>A head so small that its seat window has no width, and a basket exactly as long as its eye line: 0 of 0 is a seat in the middle.</summary>
+    [Theory]
+    [InlineData(1)]
+    [InlineData(0.001)]
+    [InlineData(15)]
+    public void The_score_of_the_tiniest_head_is_a_number(double eye)
+    {
+        var head = SnoutModel.From(new SnoutNumbers { NoseToInnerEyeLeft = Heads.Mm(eye), NoseToInnerEyeRight = Heads.Mm(eye), HeadShape = HeadShape.Short });
+        var brief = MuzzleBrief.For(new DogProfile { Name = "Mite", HeadShapeSeen = HeadShape.Short, Purposes = [Purpose.Clinic] }, new());
+        var model = Catalogue.Shipped.First(m => m.Type == MuzzleType.Basket);
+        MuzzleModel Long(double mm) => model with { Sizes = [model.Sizes[0] with { Id = "mite-1", LengthMm = mm }] };
+        foreach (var mm in new[] { eye, eye / 2, eye * 2 })
+        {
+            var fit = Ranking.Rank([Long(mm)], new FitQuestion(head, brief, FitRules.Finger.Value)).Single();
+            Assert.True(double.IsFinite(fit.Weighted), $"{mm}");
+        }
+    }
 }

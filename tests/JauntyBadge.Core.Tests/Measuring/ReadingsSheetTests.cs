@@ -88,6 +88,8 @@ public class ReadingsSheetTests
     [Fact]
     public void A_spreadsheets_sep_line_is_read_and_rows_keep_their_line()
     {
+        // A mark that is not known still takes up a line.
+        Assert.Equal([3], ReadingsSheet.Read("sep=#\nmeasure;value\ntail;40\n", ReadingUnit.Mm).Bad.Select(b => b.Row));
         var read = ReadingsSheet.Read("sep=;\r\nmeasure;value\r\nsnoutWidth;7,3 cm\r\ntail;40\r\n", ReadingUnit.Mm);
         Assert.Equal(73, Assert.Single(read.Good).Value.Value.Millimeters, 6);
         Assert.Equal(4, Assert.Single(read.Bad).Row);
