@@ -1,4 +1,5 @@
 using JauntyBadge.Data;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage;
 
@@ -72,7 +73,8 @@ internal static class OneWriter
         if (!HttpMethods.IsGet(call.HttpContext.Request.Method) && call.HttpContext.GetEndpoint()?.Metadata.GetMetadata<Reading>() is null)
             return Tagged(await services.GetRequiredService<WriteGate>().WriteAsync(db, () => next(call).AsTask(), cancel), call.HttpContext);
         await db.Database.OpenConnectionAsync(cancel);
-        await using var moment = await db.Database.UseTransactionAsync(((Microsoft.Data.Sqlite.SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true), cancel);
+        await using var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
+        await db.Database.UseTransactionAsync(moment, cancel);
         return Tagged(await next(call), call.HttpContext);
     });
 

@@ -27,13 +27,12 @@ internal static class Practice
         try
         {
             await DemoPractice.FillAsync(db, clock);
+            folder.MarkDemo();
         }
-        catch (Exception e) when (SqliteWords.Of(e) is { } trouble)
+        catch (Exception e) when (e is IOException || SqliteWords.Of(e) is not null)
         {
-            throw new PracticeProblem(SqliteWords.Say(trouble, folder.DatabasePath), e);
+            throw new PracticeProblem(SqliteWords.Say(SqliteWords.Of(e) ?? SqliteWords.Trouble.Unreachable, folder.DatabasePath), e);
         }
-
-        folder.MarkDemo();
     }
 
     /// <summary>Makes a backup: <c>backup --data FOLDER --to FILE</c>.</summary>

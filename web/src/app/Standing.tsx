@@ -21,7 +21,9 @@ export function Standing() {
   const newest = useQuery({ queryKey: ['served'], queryFn: served, refetchInterval: LOOK_MS, staleTime: LOOK_MS });
   const updated = newest.data !== undefined && newest.data !== '' && mine() !== '' && newest.data !== mine();
   if (reachable && stuck.length === 0 && !updated) return null;
-  const names = [...new Set(stuck.map((u) => u.what))].join(', ');
+  const refused = stuck.filter((u) => u.trouble?.kind === 'refused');
+  const waiting = stuck.filter((u) => u.trouble?.kind !== 'refused');
+  const names = [...new Set(waiting.map((u) => u.what))].join(', ');
   const why = stuck.find((u) => u.trouble?.kind === 'later')?.trouble?.says;
   return (
     <Box role="status" bg="bg.muted" borderBottomWidth="1px" borderColor="border" px={{ base: 4, md: 8 }} py="2">
@@ -31,11 +33,21 @@ export function Standing() {
           is back.
         </Text>
       )}
-      {stuck.length > 0 && (
+      {waiting.length > 0 && (
         <Text>
-          <b>Not saved yet:</b> {names}.{reachable && why ? ` ${why}` : ''}
+          <b>Not saved yet:</b> {names}. {reachable && why ? `${why} Kept on this device and tried again.` : ''}
         </Text>
       )}
+      {refused.map((u) => (
+        <Flex key={u.what} gap="3" align="center" wrap="wrap">
+          <Text>
+            <b>Not saved yet:</b> {u.what}. {u.trouble?.says} Mend it where you typed it, or
+          </Text>
+          <Button size="xs" variant="outline" borderColor="border.strong" onClick={u.throwAway}>
+            Throw it away
+          </Button>
+        </Flex>
+      ))}
       {updated && (
         <Flex gap="3" align="center" wrap="wrap">
           <Text>Jaunty Badge was updated. What you typed is kept.</Text>

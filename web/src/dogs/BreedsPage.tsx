@@ -2,6 +2,7 @@ import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Choice } from '../shared/Choice';
 import { Conflict } from '../shared/saving/Conflict';
+import { differences } from '../shared/saving/differences';
 import { LeaveButton } from '../shared/saving/LeaveButton';
 import { keptDrafts, NEW, useKeptDraft } from '../shared/saving/useKeptDraft';
 import { useSubmit } from '../shared/saving/useSubmit';
@@ -113,6 +114,21 @@ export function BreedsPage() {
   );
 }
 
+/** A breed as it is typed. */
+const sheetOf = (breed: Breed) => ({
+  ...breed,
+  months: breed.growingMonths.toString(),
+  also: breed.alsoCalled.join(', '),
+});
+
+const breedLabels = {
+  name: 'Name',
+  shape: 'Head shape',
+  months: 'Grows, months',
+  also: 'Also called',
+  traits: 'Traits',
+};
+
 function Editor({
   breed,
   onSave,
@@ -122,11 +138,7 @@ function Editor({
   onSave: (breed: Breed, version: number) => Promise<void>;
   onLeave: () => void;
 }) {
-  const kept = useKeptDraft(
-    `breed/${breed.id || NEW}`,
-    { ...breed, months: breed.growingMonths.toString(), also: breed.alsoCalled.join(', ') },
-    breed.version,
-  );
+  const kept = useKeptDraft(`breed/${breed.id || NEW}`, sheetOf(breed), breed.version);
   const { draft, setDraft } = kept;
   const { submit, fields, conflict, state, settled } = useSubmit<Breed>('name');
   const save = (version = kept.version) =>
@@ -201,7 +213,7 @@ function Editor({
       {conflict && (
         <Conflict
           says={`${conflict.name} was changed by someone else in the meantime. What you typed is still here.`}
-          differences={[]}
+          differences={differences(breedLabels, draft, sheetOf(conflict))}
           keepMine={() => {
             kept.onVersion(conflict.version);
             settled();

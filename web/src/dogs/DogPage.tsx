@@ -5,12 +5,13 @@ import type { Schemas } from '../shared/api';
 import { strapText } from '../fitting/strap';
 import { Cautions } from '../shared/Cautions';
 import { Conflict } from '../shared/saving/Conflict';
+import { differences } from '../shared/saving/differences';
 import { useDocument } from '../shared/saving/useDocument';
 import { useUnit, lengthText } from '../shared/units';
 import { verdictWords } from '../shared/words';
 import { DogForm } from './DogForm';
 import { dogDocument } from './document';
-import { differences, draftOf } from './draft';
+import { dogLabels, draftOf } from './draft';
 import { useArchive, useRestore, useThisDog } from './useDog';
 
 /** Who the dog is, what is next for it and what has happened so far. */
@@ -43,7 +44,7 @@ function Editor({ dog }: { dog: Schemas['DogDto'] }) {
       {theirs && (
         <Conflict
           says="Someone else changed this dog while you were typing. Nothing you typed is lost."
-          differences={differences(value, draftOf(theirs))}
+          differences={differences(dogLabels, value, draftOf(theirs))}
           keepMine={keepMine}
           takeTheirs={takeTheirs}
         />

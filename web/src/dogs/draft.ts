@@ -95,7 +95,8 @@ export function entryOf(draft: Draft): { entry: Schemas['DogEntry'] } | { fields
   };
 }
 
-const labels: Partial<Record<keyof Draft, string>> = {
+/** What the fields are called. */
+export const dogLabels: Partial<Record<keyof Draft, string>> = {
   name: 'Name',
   place: 'Keeper or place',
   birthDate: 'Born',
@@ -112,13 +113,3 @@ const labels: Partial<Record<keyof Draft, string>> = {
   health: 'Health',
   traitsSeen: 'Its head',
 };
-
-/** Where two drafts differ, in words. */
-export const differences = (mine: Draft, theirs: Draft) =>
-  (Object.keys(labels) as (keyof Draft)[])
-    .filter((key) => JSON.stringify(mine[key]) !== JSON.stringify(theirs[key]))
-    .map((key) => ({
-      label: labels[key] ?? key,
-      mine: [mine[key]].flat().join(', '),
-      theirs: [theirs[key]].flat().join(', '),
-    }));

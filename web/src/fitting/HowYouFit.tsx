@@ -4,6 +4,7 @@ import { Amount } from '../shared/Amount';
 import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { Conflict } from '../shared/saving/Conflict';
+import { differences } from '../shared/saving/differences';
 import { useDocument } from '../shared/saving/useDocument';
 import { Slide } from '../shared/Slide';
 import { entries, materialSchoolWords, visibilityWords } from '../shared/words';
@@ -76,7 +77,7 @@ export function HowYouFit({ settings }: { settings: Settings }) {
       {theirs && (
         <Conflict
           says="Someone else changed how you fit in the meantime."
-          differences={differing(value, theirs)}
+          differences={differences(settingWords, value, settingsDocument.read(theirs))}
           keepMine={keepMine}
           takeTheirs={takeTheirs}
         />
@@ -91,12 +92,3 @@ const settingWords = {
   fingerMm: 'Your finger, mm',
   ...weightWords,
 } as const;
-
-/** Where two hands set differently, in words. */
-const differing = (mine: Omit<Settings, 'version'>, theirs: Settings) =>
-  (Object.keys(settingWords) as (keyof typeof settingWords)[])
-    .filter((key) => mine[key] !== theirs[key])
-    .map((key) => ({ label: settingWords[key], mine: said(mine[key]), theirs: said(theirs[key]) }));
-
-const said = (value: string | number) =>
-  ({ ...materialSchoolWords, ...visibilityWords })[value as keyof typeof materialSchoolWords] ?? String(value);

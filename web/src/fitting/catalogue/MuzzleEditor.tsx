@@ -4,11 +4,12 @@ import type { Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { notify } from '../../shared/notices';
 import { Conflict } from '../../shared/saving/Conflict';
+import { differences } from '../../shared/saving/differences';
 import { LeaveButton } from '../../shared/saving/LeaveButton';
 import { NEW, useKeptDraft } from '../../shared/saving/useKeptDraft';
 import { useSubmit } from '../../shared/saving/useSubmit';
 import { closureWords, entries, foreheadWords, frontWords, materialWords, typeWords } from '../../shared/words';
-import { draftOf, entryOf, newDraft, type Draft } from './draft';
+import { draftOf, entryOf, muzzleLabels, newDraft, type Draft } from './draft';
 import { SizeTable } from './SizeTable';
 import { useEditCatalogue, useVersions, type Muzzle } from './useCatalogue';
 
@@ -121,7 +122,7 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
       {conflict && (
         <Conflict
           says={`${conflict.model.name} was changed by someone else in the meantime: version ${conflict.version} is kept. What you typed is still here.`}
-          differences={[]}
+          differences={differences(muzzleLabels, draft, draftOf(conflict.model))}
           keepMine={() => {
             kept.onVersion(conflict.version);
             settled();

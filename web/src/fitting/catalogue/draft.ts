@@ -110,3 +110,24 @@ export const entryOf = (d: Draft): Schemas['MuzzleEntry'] => ({
   leadDays: numberOf(d.leadDays),
   sizes: d.sizes.map(sizeEntryOf),
 });
+
+/** What the fields are called. */
+export const muzzleLabels: Partial<Record<keyof Draft, string>> = {
+  name: 'Name',
+  maker: 'Maker',
+  type: 'Type',
+  material: 'Material',
+  closure: 'Closure',
+  foreheadStrap: 'Forehead strap',
+  frontOpening: 'Front',
+  collarLink: 'Links to the collar',
+  frontBar: 'Front bar',
+  frontBarGapMm: 'Gap in front, mm',
+  plateMm: 'Plate adds, mm',
+  formableMm: 'Forms by ±mm',
+  holePitchMm: 'Holes apart, mm',
+  leadDays: 'Days to deliver',
+  note: 'Note',
+  colours: 'Colours',
+  sizes: 'Sizes',
+};

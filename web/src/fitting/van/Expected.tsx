@@ -5,6 +5,7 @@ import type { Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { newId } from '../../shared/ids';
 import { Conflict } from '../../shared/saving/Conflict';
+import { differences } from '../../shared/saving/differences';
 import { LeaveButton } from '../../shared/saving/LeaveButton';
 import { keptDrafts, NEW, useKeptDraft } from '../../shared/saving/useKeptDraft';
 import { useSubmit } from '../../shared/saving/useSubmit';
@@ -23,6 +24,8 @@ const fields = [
   ['widthMm', 'Snout width, mm'],
   ['neckMm', 'Neck girth, mm'],
 ] as const;
+
+const labels = { name: 'What sort', shape: 'Head', purposes: 'For', ...Object.fromEntries(fields) };
 
 const blank: Draft = {
   name: '',
@@ -176,7 +179,7 @@ function Sheet({
       {conflict && (
         <Conflict
           says={`${conflict.name} were changed by someone else in the meantime. What you typed is still here.`}
-          differences={[]}
+          differences={differences(labels, draft, { ...draftOf(conflict), made: '' })}
           keepMine={() => {
             kept.onVersion(conflict.version);
             settled();

@@ -6,6 +6,7 @@ import { Amount } from '../../shared/Amount';
 import { api, ask, words } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { Conflict } from '../../shared/saving/Conflict';
+import { differences } from '../../shared/saving/differences';
 import { Key } from '../../shared/Mark';
 import { complain, notify } from '../../shared/notices';
 import { useKept } from '../../shared/useKept';
@@ -13,6 +14,7 @@ import { doubtText, lengthText, useUnit } from '../../shared/units';
 import { Waiting } from '../../shared/Waiting';
 import { entries, landmarkWords, referenceWords, sideWords } from '../../shared/words';
 import { useBench, useTakeBench } from '../useBench';
+import { markLabels, photoDocument } from './document';
 import { nameOf, PhotoCanvas } from './PhotoCanvas';
 import {
   cornersOf,
@@ -82,7 +84,7 @@ function Marking({ dogId, photo }: { dogId: string; photo: Photo }) {
         {theirs && (
           <Conflict
             says="Someone else marked this picture in the meantime. Your marks are kept on this device."
-            differences={[]}
+            differences={differences(markLabels, marks, photoDocument.read(theirs))}
             keepMine={keepMine}
             takeTheirs={takeTheirs}
           />

@@ -17,3 +17,13 @@ const pathOf = (both: string) => {
   const [id = '', photoId = ''] = both.split('.');
   return { id, photoId };
 };
+
+/** What is told of two hands' marks. */
+export const markLabels = {
+  view: 'Seen from',
+  side: 'Side',
+  kind: 'Reference',
+  rulerMm: 'Distance, mm',
+  corners: 'Corners, pixels',
+  landmarks: 'Landmarks, pixels',
+};

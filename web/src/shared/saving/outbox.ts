@@ -82,10 +82,15 @@ export class Outbox {
   }
 
   /** Everything that the server does not have yet, with what stands in the way. */
-  all(): { what: string; trouble: Trouble | null }[] {
+  all(): { what: string; trouble: Trouble | null; throwAway: () => void }[] {
     return keysOnDevice(PREFIX).flatMap((key) => {
       const one = this.of(key);
-      return one ? [{ what: one.what, trouble: this.troubles.get(key) ?? null }] : [];
+      const throwAway = () => {
+        this.troubles.delete(key);
+        dropFromDevice(key);
+        this.tell();
+      };
+      return one ? [{ what: one.what, trouble: this.troubles.get(key) ?? null, throwAway }] : [];
     });
   }
 
