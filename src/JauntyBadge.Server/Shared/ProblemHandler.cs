@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Diagnostics;
 using System.Text.RegularExpressions;
 using JauntyBadge.Data;
+using JauntyBadge.Server.Start;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
@@ -10,7 +11,7 @@ using Microsoft.EntityFrameworkCore;
 namespace JauntyBadge.Server.Shared;
 
 /// <summary>Answers every failure with RFC 9457 problem details that name the field where there is one.</summary>
-internal sealed partial class ProblemHandler(IProblemDetailsService problems, PracticeFolder folder, ILogger<ProblemHandler> log) : IExceptionHandler
+internal sealed partial class ProblemHandler(IProblemDetailsService problems, IConfiguration settings, ILogger<ProblemHandler> log) : IExceptionHandler
 {
     [GeneratedRegex("Failed to bind parameter \"(?<type>\\S+) (?<name>\\w+)\"")]
     private static partial Regex UnboundParameter();
@@ -54,7 +55,7 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems, Pr
     /// <summary>Reads go on; nothing of what was refused is half written.</summary>
     private Refusal Troubled(SqliteWords.Trouble trouble) => trouble == SqliteWords.Trouble.Full
         ? new Refusal(StatusCodes.Status507InsufficientStorage, "The disk is full", "Nothing of this was saved: the disk that holds the practice is full. Make room on it; what is on your screen can then be saved.")
-        : Refusal.Later($"Nothing of this was saved. {SqliteWords.Say(trouble, folder.DatabasePath)}");
+        : Refusal.Later($"Nothing of this was saved. {SqliteWords.Say(trouble, PracticeFolder.DatabaseIn(Path.GetFullPath(Practice.FolderOf(settings))))}");
 
     private static Refusal NotReadable(JsonException json, Type? body)
     {
