@@ -87,7 +87,7 @@ internal static class BreedEndpoints
     private static async Task<IReadOnlyList<BreedDto>> ResetAsync(string breedId, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
     {
         var row = await db.Breeds.FindAsync([breedId], cancel) ?? throw Refusal.NotFound("This breed was not changed.");
-        Versions.Need(edited, row.Version, row.Name, (await ListAsync(db, cancel)).First(b => b.Id == breedId));
+        await Versions.NeedAsync(edited, row.Version, async () => (row.Name, (await ListAsync(db, cancel)).First(b => b.Id == breedId)));
         if (Breed.Shipped.All(b => b.Id != breedId) && await db.Dogs.AnyAsync(d => d.BreedIds.Any(b => b == breedId), cancel))
             throw Refusal.Conflict("A dog is of this breed. Give it another one first.");
         db.Breeds.Remove(row);

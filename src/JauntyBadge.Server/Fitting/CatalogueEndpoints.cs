@@ -137,8 +137,11 @@ internal static class CatalogueEndpoints
         var newest = await NewestAsync(modelId, db, cancel);
         if (newest == 0)
             throw Refusal.NotFound("No model has this id.");
-        var now = (await ListAsync(db, cancel)).FirstOrDefault(m => m.Model.Id == modelId);
-        Versions.Need(edited, newest, now?.Model.Name ?? "The model", now);
+        await Versions.NeedAsync(edited, newest, async () =>
+        {
+            var now = (await ListAsync(db, cancel)).FirstOrDefault(m => m.Model.Id == modelId);
+            return (now?.Model.Name ?? "The model", now);
+        });
     }
 
     /// <summary>The newest version of a model; 0 for one there never was.</summary>

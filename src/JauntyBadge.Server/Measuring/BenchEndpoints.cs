@@ -103,9 +103,8 @@ internal static class BenchEndpoints
     {
         var shown = Shown(unit);
         var dog = await db.DogAsync(id, cancel);
-        var now = (await BenchInAsync(shown, id, db, clock, cancel)).Set;
-        Versions.Need(edited, now.Version, "What belongs to this measuring set", now);
         var set = await CurrentSetAsync(id, db, clock, cancel);
+        await Versions.NeedAsync(edited, set.Version, async () => ("What belongs to this measuring set", (await BenchInAsync(shown, id, db, clock, cancel)).Set));
 
         // What the dog weighs and wears today is not what it did when an old set was taken.
         if ((entry.BodyMassKg != set.BodyMassKg && entry.BodyMassKg is not null) || (entry.Coat is { } coat && coat != set.Coat))

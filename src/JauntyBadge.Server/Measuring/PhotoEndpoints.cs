@@ -90,7 +90,7 @@ internal static class PhotoEndpoints
     private static async Task<PhotoDto> MarkAsync(Guid id, Guid photoId, MarksEntry entry, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
     {
         var row = await FindAsync(id, photoId, db, cancel);
-        Versions.Need(edited, row.Version, "The picture's marks", await OneAsync(id, photoId, db, cancel));
+        await Versions.NeedAsync(edited, row.Version, async () => ("The picture's marks", await OneAsync(id, photoId, db, cancel)));
         (row.View, row.Side) = (entry.View!.Value, entry.Side ?? row.Side);
         row.Marks = new PhotoMarks
         {

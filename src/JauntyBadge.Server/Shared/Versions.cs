@@ -28,6 +28,21 @@ internal static class Versions
     /// <exception cref="Refusal">None was named: 428. Another one is the newest: 412, with what it is now.</exception>
     public static void Need(string? edited, long version, string what, object? current)
     {
+        if (IsStale(edited, version))
+            throw Stale(version, what, current);
+    }
+
+    /// <summary>The same, where it costs something to say what is there now: it is asked for only when it is told.</summary>
+    public static async Task NeedAsync(string? edited, long version, Func<Task<(string What, object? Current)>> now)
+    {
+        if (!IsStale(edited, version))
+            return;
+        var (what, current) = await now();
+        throw Stale(version, what, current);
+    }
+
+    private static bool IsStale(string? edited, long version)
+    {
         if (string.IsNullOrWhiteSpace(edited))
         {
             throw new Refusal(
@@ -35,13 +50,13 @@ internal static class Versions
                 "Say in If-Match which version was edited, in quotes as it was read: \"0\" for what was not there yet. So nobody's work is overwritten unseen.");
         }
 
-        if (edited.Trim() != Tag(version))
-        {
-            throw new Refusal(StatusCodes.Status412PreconditionFailed, "Someone was faster", $"{what} was changed by someone else in the meantime. Nothing you typed is lost.")
-            {
-                Current = current,
-                Extensions = new Dictionary<string, object?> { ["version"] = version },
-            };
-        }
+        return edited.Trim() != Tag(version);
     }
+
+    private static Refusal Stale(long version, string what, object? current) =>
+        new(StatusCodes.Status412PreconditionFailed, "Someone was faster", $"{what} was changed by someone else in the meantime. Nothing you typed is lost.")
+        {
+            Current = current,
+            Extensions = new Dictionary<string, object?> { ["version"] = version },
+        };
 }
