@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.ChangeTracking;
 
 namespace JauntyBadge.Data;
 
@@ -27,13 +28,12 @@ public sealed class CounterRow
 /// <summary>Gives numbers and versions as records are saved.</summary>
 internal static class Numbering
 {
+    /// <summary>What is new, or changed, and waits for a number.</summary>
+    public static IReadOnlyList<EntityEntry> Waiting(PracticeDb db) => [.. db.ChangeTracker.Entries().Where(NeedsNumber)];
+
     /// <summary>Numbers what is new and gives what changed a new version. A transaction must be open: the counter is the writer's alone until it ends.</summary>
-    public static async Task NumberAsync(PracticeDb db, CancellationToken cancel)
+    public static async Task NumberAsync(PracticeDb db, IReadOnlyList<EntityEntry> entries, CancellationToken cancel)
     {
-        db.ChangeTracker.DetectChanges();
-        var entries = db.ChangeTracker.Entries().Where(NeedsNumber).ToList();
-        if (entries.Count == 0)
-            return;
         var given = await db.Database.SqlQuery<long>($"""UPDATE "Counter" SET "Last" = "Last" + {entries.Count} RETURNING "Last" AS "Value" """).ToListAsync(cancel);
         var next = given[0] - entries.Count;
         foreach (var entry in entries)
@@ -46,9 +46,6 @@ internal static class Numbering
         }
     }
 
-    /// <summary>Whether a save must wait for a number, and so for a transaction.</summary>
-    public static bool Needed(PracticeDb db) => db.ChangeTracker.Entries().Any(NeedsNumber);
-
-    private static bool NeedsNumber(Microsoft.EntityFrameworkCore.ChangeTracking.EntityEntry entry) =>
+    private static bool NeedsNumber(EntityEntry entry) =>
         (entry.State is EntityState.Added or EntityState.Modified && entry.Entity is IVersioned) || entry is { State: EntityState.Added, Entity: INumbered { Number: 0 } };
 }

@@ -33,9 +33,12 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext
     /// <summary>Saves what was changed, numbered and with its new versions, all of it or nothing.</summary>
     public override async Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)
     {
-        ChangeTracker.DetectChanges();
-        await using var own = Database.CurrentTransaction is null && Numbering.Needed(this) ? await Database.BeginTransactionAsync(cancellationToken) : null;
-        await Numbering.NumberAsync(this, cancellationToken);
+        // Looking through the entries finds what changed.
+        var waiting = Numbering.Waiting(this);
+        if (waiting.Count == 0)
+            return await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
+        await using var own = Database.CurrentTransaction is null ? await Database.BeginTransactionAsync(cancellationToken) : null;
+        await Numbering.NumberAsync(this, waiting, cancellationToken);
         var saved = await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
         if (own is not null)
             await own.CommitAsync(cancellationToken);
