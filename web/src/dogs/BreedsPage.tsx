@@ -1,9 +1,8 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Choice } from '../shared/Choice';
-import { Conflict } from '../shared/saving/Conflict';
 import { differences } from '../shared/saving/differences';
-import { LeaveButton } from '../shared/saving/LeaveButton';
+import { FormEnd } from '../shared/saving/FormEnd';
 import { keptDrafts, NEW, useKeptDraft } from '../shared/saving/useKeptDraft';
 import { useSubmit } from '../shared/saving/useSubmit';
 import { usePageTitle } from '../shared/usePageTitle';
@@ -140,7 +139,8 @@ function Editor({
 }) {
   const kept = useKeptDraft(`breed/${breed.id || NEW}`, sheetOf(breed), breed.version);
   const { draft, setDraft } = kept;
-  const { submit, fields, conflict, state, settled } = useSubmit<Breed>('name');
+  const sending = useSubmit<Breed>('name');
+  const { submit, fields } = sending;
   const save = (version = kept.version) =>
     submit(() =>
       onSave(
@@ -210,30 +210,16 @@ function Editor({
           onChange={(traits) => setDraft({ ...draft, traits })}
         />
       </Box>
-      {conflict && (
-        <Conflict
-          says={`${conflict.name} was changed by someone else in the meantime. What you typed is still here.`}
-          differences={differences(breedLabels, draft, sheetOf(conflict))}
-          keepMine={() => {
-            kept.onVersion(conflict.version);
-            settled();
-            void save(conflict.version);
-          }}
-          takeTheirs={() => {
-            settled();
-            leave();
-          }}
-        />
-      )}
-      <Flex gap="2" mt="3" align="center" wrap="wrap">
-        <Button size="sm" colorPalette="marigold" onClick={() => void save()}>
-          Save
-        </Button>
-        <LeaveButton touched={kept.touched} onLeave={leave} />
-        <Text role="status" color="fg.muted" fontSize="sm">
-          {state}
-        </Text>
-      </Flex>
+      <FormEnd
+        does="Save"
+        kept={kept}
+        sending={sending}
+        says={({ name }) => `${name} was changed by someone else in the meantime.`}
+        differences={(theirs) => differences(breedLabels, draft, sheetOf(theirs))}
+        onSave={save}
+        onTakeTheirs={leave}
+        onLeave={leave}
+      />
     </Box>
   );
 }

@@ -50,6 +50,14 @@ export const isLater = (error: unknown) =>
   error instanceof TypeError ||
   (error instanceof Refused && (error.status === 408 || error.status === 429 || error.status >= 500));
 
+const LONGEST_DELAY_MS = 10_000;
+
+/** How a mutation is tried again: as long as it may do later, less and less often. */
+export const untilAnswered = {
+  retry: (_: number, error: unknown) => isLater(error),
+  retryDelay: (tries: number) => Math.min(500 * 2 ** tries, LONGEST_DELAY_MS),
+};
+
 /** If-Match: which version is edited. */
 export const editing = (version: number) => ({ 'If-Match': `"${version}"` });
 

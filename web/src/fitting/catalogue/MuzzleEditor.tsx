@@ -3,9 +3,8 @@ import { Labelled } from '../../dogs/fields';
 import type { Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { notify } from '../../shared/notices';
-import { Conflict } from '../../shared/saving/Conflict';
 import { differences } from '../../shared/saving/differences';
-import { LeaveButton } from '../../shared/saving/LeaveButton';
+import { FormEnd } from '../../shared/saving/FormEnd';
 import { NEW, useKeptDraft } from '../../shared/saving/useKeptDraft';
 import { useSubmit } from '../../shared/saving/useSubmit';
 import { closureWords, entries, foreheadWords, frontWords, materialWords, typeWords } from '../../shared/words';
@@ -22,7 +21,8 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
     muzzle?.version,
   );
   const { draft, setDraft } = kept;
-  const { submit, fields: errors, conflict, state, settled } = useSubmit<Muzzle>('name');
+  const sending = useSubmit<Muzzle>('name');
+  const { submit, fields: errors } = sending;
   const set = <K extends keyof Draft>(key: K, value: Draft[K]) => setDraft({ ...draft, [key]: value });
   const leave = () => {
     kept.drop();
@@ -119,30 +119,18 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
           △ {errors.sizes}
         </Text>
       )}
-      {conflict && (
-        <Conflict
-          says={`${conflict.model.name} was changed by someone else in the meantime: version ${conflict.version} is kept. What you typed is still here.`}
-          differences={differences(muzzleLabels, draft, draftOf(conflict.model))}
-          keepMine={() => {
-            kept.onVersion(conflict.version);
-            settled();
-            void save(conflict.version);
-          }}
-          takeTheirs={() => {
-            settled();
-            kept.startWith(draftOf(conflict.model), conflict.version);
-          }}
-        />
-      )}
-      <Flex gap="2" mt="3" align="center" wrap="wrap">
-        <Button size="sm" colorPalette="marigold" onClick={() => void save()}>
-          {muzzle ? 'Keep as a new version' : 'Keep it'}
-        </Button>
-        <LeaveButton touched={kept.touched} onLeave={leave} />
-        <Text role="status" color="fg.muted" fontSize="sm">
-          {state}
-        </Text>
-      </Flex>
+      <FormEnd
+        does={muzzle ? 'Keep as a new version' : 'Keep it'}
+        kept={kept}
+        sending={sending}
+        says={({ model, version }) =>
+          `${model.name} was changed by someone else in the meantime: version ${version} is kept.`
+        }
+        differences={(theirs) => differences(muzzleLabels, draft, draftOf(theirs.model))}
+        onSave={save}
+        onTakeTheirs={({ model, version }) => kept.startWith(draftOf(model), version)}
+        onLeave={leave}
+      />
       {muzzle?.own && <Versions muzzle={muzzle} />}
     </Box>
   );

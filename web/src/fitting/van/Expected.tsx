@@ -4,9 +4,8 @@ import { Labelled, Several } from '../../dogs/fields';
 import type { Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { newId } from '../../shared/ids';
-import { Conflict } from '../../shared/saving/Conflict';
 import { differences } from '../../shared/saving/differences';
-import { LeaveButton } from '../../shared/saving/LeaveButton';
+import { FormEnd } from '../../shared/saving/FormEnd';
 import { keptDrafts, NEW, useKeptDraft } from '../../shared/saving/useKeptDraft';
 import { useSubmit } from '../../shared/saving/useSubmit';
 import { entries, purposeWords, shapeWords } from '../../shared/words';
@@ -120,7 +119,8 @@ function Sheet({
 }) {
   const kept = useKeptDraft(`expected/${id}`, { ...start, made: newId() }, version);
   const { draft, setDraft } = kept;
-  const { submit, fields: errors, conflict, state, settled } = useSubmit<Dogs>('name');
+  const sending = useSubmit<Dogs>('name');
+  const { submit, fields: errors } = sending;
   const leave = () => {
     kept.drop();
     onClose();
@@ -176,30 +176,16 @@ function Sheet({
           onChange={(purposes) => setDraft({ ...draft, purposes })}
         />
       </Box>
-      {conflict && (
-        <Conflict
-          says={`${conflict.name} were changed by someone else in the meantime. What you typed is still here.`}
-          differences={differences(labels, draft, { ...draftOf(conflict), made: '' })}
-          keepMine={() => {
-            kept.onVersion(conflict.version);
-            settled();
-            void save(conflict.version);
-          }}
-          takeTheirs={() => {
-            settled();
-            leave();
-          }}
-        />
-      )}
-      <Flex gap="2" mt="3" align="center" wrap="wrap">
-        <Button size="sm" colorPalette="marigold" onClick={() => void save()}>
-          {does}
-        </Button>
-        <LeaveButton touched={kept.touched} onLeave={leave} />
-        <Text role="status" color="fg.muted" fontSize="sm">
-          {state}
-        </Text>
-      </Flex>
+      <FormEnd
+        does={does}
+        kept={kept}
+        sending={sending}
+        says={({ name }) => `${name} were changed by someone else in the meantime.`}
+        differences={(theirs) => differences(labels, draft, { ...draftOf(theirs), made: '' })}
+        onSave={save}
+        onTakeTheirs={leave}
+        onLeave={leave}
+      />
     </Box>
   );
 }

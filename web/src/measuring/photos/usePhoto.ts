@@ -66,17 +66,19 @@ export const usePhoto = (dogId: string, photoId: string) =>
 export function useMarks(dogId: string, photo: Photo) {
   const saving = useDocument(photoDocument, documentId(dogId, photo.id), photo, 'marks on a picture');
   const [past, setPast] = useState<Marks[]>([]);
+  const remember = () => setPast((all) => [...all, saving.value]);
   const change = (next: Marks) => {
-    setPast((all) => [...all, saving.value]);
+    remember();
     saving.change(next);
   };
+  const tryChange = (next: Marks) => saving.tryChange(next).then(remember);
   const undo = () => {
     const last = past[past.length - 1];
     if (!last) return;
     setPast(past.slice(0, -1));
     saving.change(last);
   };
-  return { ...saving, marks: saving.value, change, undo, canUndo: past.length > 0 };
+  return { ...saving, marks: saving.value, change, tryChange, undo, canUndo: past.length > 0 };
 }
 
 export const placeOf = (marks: Marks, target: Target): Pixel | undefined =>

@@ -1,5 +1,5 @@
 import type { QueryClient } from '@tanstack/react-query';
-import { isLater, Refused, words } from '../api';
+import { isLater, Refused, untilAnswered, words } from '../api';
 import { dropFromDevice, fromDevice, keepOnDevice, keysOnDevice } from './device';
 
 /** Something that is saved as it is changed, whoever else changes it too. */
@@ -32,7 +32,6 @@ export type Trouble =
 
 const PREFIX = 'jaunty-badge.unsaved.';
 const PAUSE_MS = 700;
-const LONGEST_DELAY_MS = 10_000;
 
 const keyOf = (kind: string, id: string) => `${PREFIX}${kind}/${id}`;
 
@@ -154,8 +153,7 @@ export class Outbox {
         mutationKey: ['save', key],
         scope: { id: key },
         mutationFn: () => this.locked(key, () => this.send(key, kind, id)),
-        retry: (_, error) => isLater(error),
-        retryDelay: (tries) => Math.min(500 * 2 ** tries, LONGEST_DELAY_MS),
+        ...untilAnswered,
         onError: (error) => this.failed(key, kind, error),
         gcTime: 0,
       })

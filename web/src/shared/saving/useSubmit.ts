@@ -1,8 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { fieldsOf, isLater, Refused, words } from '../api';
-
-const LONGEST_DELAY_MS = 10_000;
+import { fieldsOf, Refused, untilAnswered, words } from '../api';
 
 /** Sends a form by its button. While the server is away it is tried again, and says so; what is refused is said by field; a version that moved is a conflict. */
 export function useSubmit<Theirs extends { version: number }>(otherwise: string) {
@@ -10,8 +8,7 @@ export function useSubmit<Theirs extends { version: number }>(otherwise: string)
   const [conflict, setConflict] = useState<Theirs | null>(null);
   const sending = useMutation({
     mutationFn: (send: () => Promise<unknown>) => send(),
-    retry: (_, error) => isLater(error),
-    retryDelay: (tries) => Math.min(500 * 2 ** tries, LONGEST_DELAY_MS),
+    ...untilAnswered,
   });
   const waits = sending.isPaused || sending.failureCount > 0;
   return {

@@ -1,0 +1,57 @@
+import { Button, Flex, Text } from '@chakra-ui/react';
+import { Conflict } from './Conflict';
+import type { Difference } from './differences';
+import { LeaveButton } from './LeaveButton';
+import type { useKeptDraft } from './useKeptDraft';
+import type { useSubmit } from './useSubmit';
+
+/** The end of a form that is sent by a button: what another hand did meanwhile, the button, the way out, and what became of it. */
+export function FormEnd<T, Theirs extends { version: number }>({
+  does,
+  kept,
+  sending: { conflict, settled, state },
+  says,
+  differences,
+  onSave,
+  onTakeTheirs,
+  onLeave,
+}: {
+  does: string;
+  kept: ReturnType<typeof useKeptDraft<T>>;
+  sending: ReturnType<typeof useSubmit<Theirs>>;
+  /** What the other hand did, in words. */
+  says: (theirs: Theirs) => string;
+  differences: (theirs: Theirs) => Difference[];
+  onSave: (version?: number) => unknown;
+  onTakeTheirs: (theirs: Theirs) => void;
+  onLeave: () => void;
+}) {
+  return (
+    <>
+      {conflict && (
+        <Conflict
+          says={`${says(conflict)} What you typed is still here.`}
+          differences={differences(conflict)}
+          keepMine={() => {
+            kept.onVersion(conflict.version);
+            settled();
+            onSave(conflict.version);
+          }}
+          takeTheirs={() => {
+            settled();
+            onTakeTheirs(conflict);
+          }}
+        />
+      )}
+      <Flex gap="2" mt="3" align="center" wrap="wrap">
+        <Button size="sm" colorPalette="marigold" onClick={() => onSave()}>
+          {does}
+        </Button>
+        <LeaveButton touched={kept.touched} onLeave={onLeave} />
+        <Text role="status" color="fg.muted" fontSize="sm">
+          {state}
+        </Text>
+      </Flex>
+    </>
+  );
+}
