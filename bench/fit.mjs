@@ -6,8 +6,8 @@ const { chromium } = createRequire(new URL('../tests/browser/package.json', impo
 const address = process.argv[2];
 const at = (times, share) => Math.round(times.sort((a, b) => a - b)[Math.floor(share * (times.length - 1))]);
 
-const round = await (await fetch(`${address}/api/round`)).json();
-const id = round.find((card) => card.dog.name === 'Bracken').dog.id;
+const { cards } = await (await fetch(`${address}/api/round`)).json();
+const id = cards.find((card) => card.name === 'Bracken').id;
 const asked = [];
 let bytes = 0;
 for (let i = 0; i < 200; i++) {

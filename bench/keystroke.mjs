@@ -6,8 +6,8 @@ const { chromium } = createRequire(new URL('../tests/browser/package.json', impo
 const address = process.argv[2];
 const browser = await chromium.launch(launchOptions);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-const round = await (await page.request.get(`${address}/api/round`)).json();
-const bracken = round.find((card) => card.dog.name === 'Bracken').dog.id;
+const { cards } = await (await page.request.get(`${address}/api/round`)).json();
+const bracken = cards.find((card) => card.name === 'Bracken').id;
 await page.goto(`${address}/dogs/${bracken}/measure`);
 const field = page.getByRole('textbox', { name: 'Snout width' });
 await field.click();

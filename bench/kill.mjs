@@ -50,7 +50,7 @@ for (let kill = 0; kill < kills; kill++) {
   slowest = Math.max(slowest, Date.now() - began);
 
   // Everything that was ever acknowledged must be there.
-  const round = new Set((await (await fetch(`${address}/api/round`)).json()).map((c) => c.dog.id));
+  const round = new Set((await (await fetch(`${address}/api/round?count=2000`)).json()).cards.map((c) => c.id));
   for (const [id, readings] of acknowledged) {
     if (!round.has(id)) lost++;
     else if (random() < 0.2 || readings.recent) {

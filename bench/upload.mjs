@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 
 const [address, file, pid] = process.argv.slice(2);
 const memory = (name) => Number(readFileSync(`/proc/${pid}/status`, 'utf8').match(new RegExp(`${name}:\\s+(\\d+)`))[1]) / 1024;
-const round = await (await fetch(`${address}/api/round`)).json();
+const { cards } = await (await fetch(`${address}/api/round`)).json();
 const bytes = readFileSync(file);
 const before = memory('VmRSS');
 const times = [];
@@ -12,7 +12,7 @@ for (let i = 0; i < 5; i++) {
   form.append('file', new Blob([bytes], { type: 'image/jpeg' }), 'picture.jpg');
   form.append('view', 'side');
   const start = performance.now();
-  const answer = await fetch(`${address}/api/dogs/${round[0].dog.id}/photos`, { method: 'POST', body: form });
+  const answer = await fetch(`${address}/api/dogs/${cards[0].id}/photos`, { method: 'POST', body: form });
   if (!answer.ok) throw new Error(await answer.text());
   await answer.json();
   times.push(performance.now() - start);

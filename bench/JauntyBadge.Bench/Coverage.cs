@@ -103,7 +103,7 @@ internal static class Coverage
         var assessed = Assessment.Of(readings, new Circumstances { OtherWays = profile.OtherShapes, BodyMass = profile.BodyMass });
         return (profile, new FitQuestion(assessed.Snout!, MuzzleBrief.For(profile, new()), FitRules.Finger.Value)
         {
-            Draws = SnoutDraws.Of(assessed.Snout!, Doubt.Of(assessed), Draws, new Random(SnoutDraws.Seed)),
+            Draws = SnoutDraws.Of(assessed.Snout!, UncertaintySource.Of(assessed), Draws, new Random(SnoutDraws.Seed)),
         });
     }
 }

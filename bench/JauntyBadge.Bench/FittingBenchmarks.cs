@@ -37,7 +37,7 @@ internal static class FittingScene
         ];
         return new FitQuestion(Snout, MuzzleBrief.For(Dog, new BriefQuestion { CoatHex = "#2e2c2b" }), Mm(16))
         {
-            Draws = draws == 0 ? null : SnoutDraws.Of(Snout, Doubt.Of(Snout, read.ToDictionary(l => l, _ => Mm(1.6))), draws, new Random(SnoutDraws.Seed)),
+            Draws = draws == 0 ? null : SnoutDraws.Of(Snout, UncertaintySource.Of(Snout, read.ToDictionary(l => l, _ => Mm(1.6))), draws, new Random(SnoutDraws.Seed)),
         };
     }
 
@@ -78,6 +78,21 @@ public class RankingBenchmarks
     public IReadOnlyList<RankedFit> Rank() => Ranking.Rank(catalogue, question);
 }
 
+/// <summary>What the van asks for every dog: its draws, and which sizes of the shipped catalogue would fit it today.</summary>
+[MemoryDiagnoser]
+[ShortRunJob]
+public class VanBenchmarks
+{
+    private readonly int draws = SnoutDraws.Usual.Value;
+    private readonly FitQuestion question = FittingScene.Question(1000);
+
+    [Benchmark(Description = "a snout drawn 1,000 times")]
+    public FitQuestion Draw() => FittingScene.Question(draws);
+
+    [Benchmark(Description = "which sizes fit it today")]
+    public IReadOnlySet<string> FitsToday() => VanStock.FitsToday(Catalogue.Shipped, question);
+}
+
 /// <summary>The gape of one pair in closed form, and by polygons in NetTopologySuite to a tenth of a degree.</summary>
 [MemoryDiagnoser]
 public class GapeBenchmarks
@@ -89,7 +104,7 @@ public class GapeBenchmarks
     [GlobalSetup]
     public void Prepare()
     {
-        seat = Seat.Of(snout, basket, FitRules.SeatWindow(School.Everyday, snout).Window);
+        seat = Seat.Of(snout, basket, FitRules.SeatWindow(FitStyle.Everyday, snout).Window);
         if (Math.Abs(ClosedForm() - ByPolygons()) > 0.1)
             throw new InvalidOperationException("The two ways disagree.");
     }
@@ -156,5 +171,5 @@ public class ContainmentBenchmarks
         });
     }
 
-    private Seat SeatOf(BasketModel basket) => Seat.Of(question.Snout, basket, FitRules.SeatWindow(question.Brief.School, question.Snout).Window);
+    private Seat SeatOf(BasketModel basket) => Seat.Of(question.Snout, basket, FitRules.SeatWindow(question.Brief.FitStyle, question.Snout).Window);
 }

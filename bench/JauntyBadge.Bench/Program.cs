@@ -1,3 +1,4 @@
+using System.Globalization;
 using BenchmarkDotNet.Attributes;
 using BenchmarkDotNet.Running;
 using JauntyBadge.Bench;
@@ -19,6 +20,13 @@ if (args is ["picture", var file])
     return;
 }
 
+// With "practice FOLDER MORE ARCHIVED": the demo practice with so many more dogs on the round, and so many archived.
+if (args is ["practice", var folder, var more, var archived])
+{
+    await LargePractice.FillAsync(folder, int.Parse(more, CultureInfo.InvariantCulture), int.Parse(archived, CultureInfo.InvariantCulture));
+    return;
+}
+
 BenchmarkSwitcher.FromAssembly(typeof(MeasuringBenchmarks).Assembly).Run(args.Length > 0 ? args : ["--filter", "*"]);
 
 namespace JauntyBadge.Bench
@@ -37,7 +45,7 @@ namespace JauntyBadge.Bench
             var random = new Random(40);
             while (forty.Count < 40)
             {
-                var line = SchoolMeasures.All[forty.Count % SchoolMeasures.All.Count];
+                var line = FitStyleMeasures.All[forty.Count % FitStyleMeasures.All.Count];
                 var usual = PlausibleRange.Usual(line.Measure, HeadShape.Medium, Mass.FromKilograms(28)).Millimeters;
                 forty.Add(new Reading(line.Measure, line.Side, Length.FromMillimeters(usual + 6 * random.NextDouble()), ReadingUnit.Mm));
             }

@@ -8,7 +8,9 @@ using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 namespace JauntyBadge.Data;
 
 /// <summary>The practice's database.</summary>
-public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext(options)
+/// <param name="options">Where it is.</param>
+/// <param name="breedRanges">What is known of the breeds, kept from one context to the next.</param>
+public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges? breedRanges = null) : DbContext(options)
 {
     public DbSet<DogRow> Dogs => Set<DogRow>();
     public DbSet<BreedRow> Breeds => Set<BreedRow>();
@@ -30,16 +32,20 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext
     public DbSet<SignRow> Signs => Set<SignRow>();
     public DbSet<PlanMoveRow> PlanMoves => Set<PlanMoveRow>();
 
+    internal BreedRanges BreedRanges { get; } = breedRanges ?? new();
+
     /// <summary>Saves what was changed, numbered and with its new versions, all of it or nothing.</summary>
     public override async Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)
     {
         // Looking through the entries finds what changed.
-        var waiting = Numbering.Waiting(this);
-        if (waiting.Count == 0)
-            return await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
+        var changed = Numbering.Changed(this);
+        if (changed.Count == 0)
+            return 0;
+        IReadOnlyList<object> records = [.. changed.Select(e => e.Entity)];
         await using var own = Database.CurrentTransaction is null ? await Database.BeginTransactionAsync(cancellationToken) : null;
-        await Numbering.NumberAsync(this, waiting, cancellationToken);
+        var number = await Numbering.NumberAsync(this, changed, cancellationToken);
         var saved = await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
+        await Numbering.TouchAsync(this, records, number, cancellationToken);
         if (own is not null)
             await own.CommitAsync(cancellationToken);
         return saved;
@@ -70,6 +76,8 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext
             dog.PrimitiveCollection(d => d.Sensitivities).ElementType().HasConversion<string>();
             dog.PrimitiveCollection(d => d.Health).ElementType().HasConversion<string>();
             dog.PrimitiveCollection(d => d.TraitsSeen).ElementType().HasConversion<string>();
+            dog.HasIndex(d => d.ArchivedAt);
+            dog.HasIndex(d => new { d.BreedIds, d.Remeasured });
         });
         modelBuilder.Entity<BreedRow>().PrimitiveCollection(b => b.Traits).ElementType().HasConversion<string>();
         modelBuilder.Entity<MeasuringSetRow>(set =>
@@ -128,6 +136,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options) : DbContext
             session.HasMany(s => s.Sets).WithOne().HasForeignKey(s => s.SessionId);
 
             // One session of a dog at a time, whoever writes.
+            session.HasIndex(s => new { s.DogId, s.Number });
             session.HasIndex(s => s.DogId).IsUnique().HasFilter("\"EndedAt\" IS NULL").HasDatabaseName("IX_Sessions_OneOpenPerDog");
         });
         modelBuilder.Entity<SetRow>(set =>

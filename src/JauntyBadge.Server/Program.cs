@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using FluentValidation;
 using JauntyBadge.Data;
+using JauntyBadge.Data.Measuring;
 using JauntyBadge.Server.Conditioning;
 using JauntyBadge.Server.Devices;
 using JauntyBadge.Server.Dogs;
@@ -11,6 +12,7 @@ using JauntyBadge.Server.Round;
 using JauntyBadge.Server.Shared;
 using JauntyBadge.Server.Start;
 using Microsoft.AspNetCore.Connections;
+using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.AspNetCore.Server.Kestrel.Transport.Sockets;
 using Microsoft.EntityFrameworkCore;
 
@@ -68,6 +70,10 @@ static WebApplication Build(string[] args)
     builder.Services.AddSingleton(_ => PracticeFolder.Hold(folder));
     builder.Services.AddSingleton<WriteGate>();
     builder.Services.AddDbContext<PracticeDb>(db => db.UseSqlite(PracticeFolder.ConnectionTo(folder)));
+    builder.Services.AddSingleton<BreedRanges>();
+    builder.Services.AddSingleton<RoundBoard>();
+    builder.Services.AddSingleton<VanFits>();
+    builder.Services.AddResponseCompression(compression => compression.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml", "application/problem+json"]);
     builder.Services.AddTape(connect: !OpenApiSetup.IsOnlyGenerating);
     builder.Services.AddOpenApi("v1", OpenApiSetup.Configure);
     return builder.Build();
@@ -80,7 +86,9 @@ static void Serve(WebApplication app)
     app.UseStatusCodePages();
     app.Use(FromHereOnly.RefuseOthers);
     app.Use(FromHereOnly.RefuseUnreadable);
+    app.UseResponseCompression();
     app.UseDefaultFiles();
+    app.Use(Precompressed.Serve(app.Environment.WebRootFileProvider));
     app.UseStaticFiles(SecurityHeaders.StaticFiles);
 
     var api = app.MapGroup("/api").AddEndpointFilterFactory(Validation.Filter)

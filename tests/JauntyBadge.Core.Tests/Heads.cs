@@ -25,21 +25,13 @@ internal static class Heads
     public static BasketModel Box(double length, double depth, double width = 86, double? depthRear = null) => new(
         Mm(length), Mm(depth), Mm(depthRear ?? depth), Mm(width), SnoutSection.Girth(Mm(depthRear ?? depth), Mm(width)), Mm(380), Mm(560));
 
-    public static FitRequest Everyday(double gapeDeg = 15) => new(School.Everyday, Angle.FromDegrees(gapeDeg), 2, Mm(16));
+    public static FitRequest Everyday(double gapeDeg = 15) => new(FitStyle.Everyday, Angle.FromDegrees(gapeDeg), 2, Mm(16));
 
-    public static Seat SeatOf(SnoutModel snout, BasketModel basket) => Seat.Of(snout, basket, FitRules.SeatWindow(School.Everyday, snout).Window);
+    public static Seat SeatOf(SnoutModel snout, BasketModel basket) => Seat.Of(snout, basket, FitRules.SeatWindow(FitStyle.Everyday, snout).Window);
 
     public static Reading Read(Measure measure, double mm, Side? side = null) => new(measure, side, Mm(mm), ReadingUnit.Mm);
 
     /// <summary>Draws from a millimetre and a half of doubt about every reading the head has.</summary>
     public static SnoutDraws Draws(SnoutModel snout, int count = 1000, double u = 1.5) =>
-        SnoutDraws.Of(snout, Doubt.Of(snout, ReadingsOf(snout.Numbers).ToDictionary(l => l, _ => Mm(u))), count, new Random(SnoutDraws.Seed));
-
-    private static IEnumerable<MeasureLine> ReadingsOf(SnoutNumbers n) =>
-        new (MeasureLine Line, Length? Value)[]
-        {
-            (new(Measure.NoseToInnerEye, Side.Left), n.NoseToInnerEyeLeft), (new(Measure.NoseToInnerEye, Side.Right), n.NoseToInnerEyeRight),
-            (new(Measure.SnoutGirth, null), n.SnoutGirth), (new(Measure.SnoutHeight, null), n.SnoutHeight), (new(Measure.SnoutWidth, null), n.SnoutWidth),
-            (new(Measure.JawToNose, null), n.JawToNose), (new(Measure.NeckGirth, null), n.NeckGirth), (new(Measure.HeadGirth, null), n.HeadGirth),
-        }.Where(p => p.Value is not null).Select(p => p.Line);
+        SnoutDraws.Of(snout, UncertaintySource.Of(snout, snout.Numbers.Lengths.ToDictionary(l => l.Key, _ => Mm(u))), count, new Random(SnoutDraws.Seed));
 }

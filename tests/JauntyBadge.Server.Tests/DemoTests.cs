@@ -10,20 +10,25 @@ public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPra
     {
         using (var first = filled.Open())
         {
-            var round = (await first.GetAsync("/api/round")).Json.AsArray();
+            var round = (await first.GetAsync("/api/round"))["cards"]!.AsArray();
             Assert.True(round.Count >= 6);
             string[] Of(Func<JsonNode, string> pick) => [.. round.Select(c => pick(c!)).Distinct().Order()];
-            Assert.Equal(["long", "medium", "short"], Of(c => c["headShape"]!["shape"]!.GetValue<string>()));
             Assert.Equal(["fit", "measure", "rest", "session"], Of(c => c["next"]!["kind"]!.GetValue<string>()));
-            Assert.Equal(4, Of(c => c["dog"]!["temperament"]!.GetValue<string>()).Length);
-            Assert.Equal(6, round.SelectMany(c => c!["dog"]!["purposes"]!.AsArray()).Select(p => p!.GetValue<string>()).Distinct().Count());
+            Assert.Equal(6, round.SelectMany(c => c!["purposes"]!.AsArray()).Select(p => p!.GetValue<string>()).Distinct().Count());
+            var dogs = new List<Answer>();
             foreach (var card in round)
-                Assert.Equal(HttpStatusCode.OK, (await first.GetAsync($"/api/dogs/{card!["dog"]!["id"]}/sessions")).Status);
+            {
+                Assert.Equal(HttpStatusCode.OK, (await first.GetAsync($"/api/dogs/{card!["id"]}/sessions")).Status);
+                dogs.Add(await first.GetAsync($"/api/dogs/{card["id"]}"));
+            }
+
+            Assert.Equal(["long", "medium", "short"], dogs.Select(d => d["headShape"]!["shape"]!.GetValue<string>()).Distinct().Order());
+            Assert.Equal(4, dogs.Select(d => d["dog"]!["temperament"]!.GetValue<string>()).Distinct().Count());
         }
 
         // Every server of this class has started on what the first one filled.
         using var second = filled.Open();
-        Assert.Equal(10, (await second.GetAsync("/api/round")).Json.AsArray().Count);
+        Assert.Equal(10, (await second.GetAsync("/api/round"))["cards"]!.AsArray().Count);
     }
 
     /// <summary>What the bench can do is there to be seen: sets over time, a range of the practice's own, a marked picture, the airway caution.</summary>
@@ -31,7 +36,7 @@ public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPra
     public async Task The_demo_practice_shows_what_the_bench_can_do()
     {
         using var server = filled.Open();
-        var ids = (await server.GetAsync("/api/round")).Json.AsArray().ToDictionary(c => c!["dog"]!["name"]!.GetValue<string>(), c => $"/api/dogs/{c!["dog"]!["id"]}");
+        var ids = (await server.GetAsync("/api/round"))["cards"]!.AsArray().ToDictionary(c => c!["name"]!.GetValue<string>(), c => $"/api/dogs/{c!["id"]}");
         var sorrel = await server.GetAsync($"{ids["Sorrel"]}/measuring-sets");
         Assert.Equal(3, sorrel["sets"]!.AsArray().Count);
         Assert.NotEmpty(sorrel["measureAgain"]!.AsArray());
@@ -48,9 +53,9 @@ public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPra
     public async Task Records_are_dated_before_today()
     {
         using var server = filled.Open();
-        foreach (var card in (await server.GetAsync("/api/round")).Json.AsArray())
+        foreach (var card in (await server.GetAsync("/api/round"))["cards"]!.AsArray())
         {
-            var sessions = (await server.GetAsync($"/api/dogs/{card!["dog"]!["id"]}/sessions")).Json.AsArray();
+            var sessions = (await server.GetAsync($"/api/dogs/{card!["id"]}/sessions")).Json.AsArray();
             Assert.All(sessions, s => Assert.True(s!["startedAt"]!.GetValue<DateTime>() <= server.Clock.GetUtcNow().UtcDateTime));
         }
     }
@@ -59,19 +64,21 @@ public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPra
     public async Task The_demo_practice_shows_what_the_fitting_room_can_do()
     {
         using var server = filled.Open();
-        var round = (await server.GetAsync("/api/round")).Json.AsArray();
-        string Dog(string name) => $"/api/dogs/{round.Single(c => c!["dog"]!["name"]!.GetValue<string>() == name)!["dog"]!["id"]}";
+        var round = (await server.GetAsync("/api/round"))["cards"]!.AsArray();
+        string Dog(string name) => $"/api/dogs/{round.Single(c => c!["name"]!.GetValue<string>() == name)!["id"]}";
 
         // Every chosen muzzle is kept with its model and can be drawn as it was; one dog has tried its own on.
-        foreach (var card in round.Where(c => c!["choice"] is not null))
+        foreach (var card in round)
         {
-            var kept = (await server.GetAsync($"/api/dogs/{card!["dog"]!["id"]}/choices")).Json[0]!;
+            if ((await server.GetAsync($"/api/dogs/{card!["id"]}"))["choice"] is null)
+                continue;
+            var kept = (await server.GetAsync($"/api/dogs/{card!["id"]}/choices")).Json[0]!;
             Assert.NotNull(kept["kept"]!["muzzle"]);
             Assert.NotEmpty(kept["drawing"]!["basket"]!.AsArray());
         }
 
         Assert.Equal(["rubs-bridge"], (await server.GetAsync($"{Dog("Otis")}/try-ons")).Json[0]!["seen"]!["symptoms"]!.AsArray().Select(s => s!.GetValue<string>()));
-        Assert.All(["Admiral", "Juno"], name => Assert.Equal(1, round.Single(c => c!["dog"]!["name"]!.GetValue<string>() == name)!["badge"]!["fitted"]!.GetValue<double>()));
+        Assert.All(["Admiral", "Juno"], name => Assert.Equal(1, round.Single(c => c!["name"]!.GetValue<string>() == name)!["badge"]!["fitted"]!.GetValue<double>()));
         var admiral = (await server.GetAsync($"{Dog("Admiral")}/fits"))["brief"]!["lines"]!.AsArray();
         Assert.Contains("doorbell", admiral.Single(l => l!["id"]!.GetValue<string>() == "tier2-sturdy")!["overruled"]!.GetValue<string>(), StringComparison.Ordinal);
 

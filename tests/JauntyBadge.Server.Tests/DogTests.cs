@@ -64,7 +64,7 @@ public sealed class DogTests(PracticeServer server)
     {
         var dog = await server.NewDogAsync(new { name = "Moss" });
         async Task<bool> OnRound(bool archived = false) =>
-            (await server.GetAsync($"/api/round?archived={archived}")).Json.AsArray().Any(c => c!["dog"]!["name"]!.GetValue<string>() == "Moss");
+            (await server.GetAsync($"/api/round?archived={archived}&search=Moss")).Number("total") == 1;
         await server.PostAsync($"{dog}/archive");
         Assert.Equal((false, true), (await OnRound(), await OnRound(archived: true)));
         await server.PostAsync($"{dog}/restore");
@@ -78,7 +78,7 @@ public sealed class DogTests(PracticeServer server)
         var card = await server.GetAsync(dog);
         Assert.Equal(1, card["badge"]!["measured"]!.GetValue<double>());
         Assert.Equal("fit", card["next"]!["kind"]!.GetValue<string>());
-        Assert.Equal(5, card["portrait"]!.AsArray().Count);
+        Assert.Equal(5, card["portrait"]!["paths"]!.AsArray().Count);
     }
 
     [Fact]

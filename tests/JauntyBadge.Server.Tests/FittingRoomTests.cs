@@ -66,6 +66,28 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
         Assert.NotNull((await server.PostAsync("/api/what-if/brief", new { dog = new { }, minutes = 0 })).Problem("minutes"));
     }
 
+    /// <summary>What the brief says may be overruled is what may be.</summary>
+    [Fact]
+    public async Task The_brief_says_itself_which_lines_may_be_overruled()
+    {
+        var dog = await server.NewDogAsync(new
+        {
+            name = "Nettle",
+            breedIds = new[] { "pug" },
+            bodyMassKg = 9,
+            purposes = new[] { "clinic", "walks" },
+            biteTier = "contactNoInjury",
+            health = new[] { "proneToVomiting" },
+        });
+        var lines = (await server.GetAsync($"{dog}/fits"))["brief"]!["lines"]!.AsArray();
+        Assert.Equal([false, true], lines.Select(l => l!["canOverrule"]!.GetValue<bool>()).Distinct().Order());
+        foreach (var line in lines)
+        {
+            var answer = await server.PutAsync($"{dog}/brief/{line!["id"]}", new { note = "Tried." });
+            Assert.Equal((line["id"]!.ToString(), line["canOverrule"]!.GetValue<bool>()), (line["id"]!.ToString(), answer.Status == HttpStatusCode.OK));
+        }
+    }
+
     [Fact]
     public async Task A_line_is_overruled_with_a_note_that_stays_and_let_stand_again()
     {

@@ -51,6 +51,44 @@ public class MigrationTests
         Assert.Equal(2, await db.Dogs.CountAsync(TestContext.Current.CancellationToken));
     }
 
+    /// <summary>A choice kept when the snout's lengths were fields by name: it draws the same head, and keeps its fit style.</summary>
+    [Fact]
+    public async Task A_kept_snout_becomes_rows_of_measure_side_and_length()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        var path = Path.Combine(Directory.CreateTempSubdirectory("jaunty-badge-").FullName, "practice.db");
+        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite($"Data Source={path}").Options);
+        await db.GetService<IMigrator>().MigrateAsync("OrderAndVersions", cancel);
+        var dog = Guid.NewGuid();
+        await db.Database.ExecuteSqlAsync(
+            $"""
+            INSERT INTO "Dogs" ("Id", "Name", "BirthDateEstimated", "BreedIds", "BodyMassKg", "Purposes", "Temperament", "Sensitivities", "BiteTier", "CreatedAt", "Version",
+              "Health", "TraitsSeen")
+            VALUES ({dog}, 'Bracken', 0, '["beagle"]', 12.5, '["Walks"]', 'Typical', '[]', 'None', '2026-05-01 10:00:00', 1, '[]', '[]')
+            """, cancel);
+        const string Kept = """
+            {"model":"Withy","maker":"Hobb & Daughter","type":"basket","size":{"id":"withy-5","label":"5","lengthMm":98,"neckStrapMinMm":340,"neckStrapMaxMm":560,"massG":298,
+             "depthFrontMm":119,"depthRearMm":101,"widthRearMm":88,"openingGirthMm":340,"girthMinMm":null,"girthMaxMm":null},"school":"working","fingers":1,"neededGapeDeg":15,"verdict":"fits",
+             "gapeDeg":16.2,"neckLoopMm":447.1,"criteria":[],"snout":[],"notChecked":[],"note":"Kept.",
+             "numbers":{"eyeLeft":98,"eyeRight":100.5,"eyeSpacing":null,"fitLine":80,"fitLineGap":15,"girth":272,"height":80,"width":73,"jaw":149,"neck":430,"headGirth":470,
+              "occiput":205,"stopToNose":95,"stopToOcciput":110,"skullWidth":108,"headShape":"long"}}
+            """;
+        await db.Database.ExecuteSqlAsync(
+            $"""
+            INSERT INTO "Choices" ("Id", "Number", "DogId", "ChosenAt", "SizeId", "Kept")
+            VALUES ({Guid.NewGuid()}, 1, {dog}, '2026-05-02 10:00:00', 'withy-5', {Kept})
+            """, cancel);
+        await db.Database.MigrateAsync(cancel);
+        var fit = (await db.Choices.SingleAsync(cancel)).KeptFit;
+        Assert.Equal((FitStyle.Working, "Kept."), (fit.FitStyle, fit.Note));
+        var numbers = fit.Numbers!.ToNumbers();
+        Assert.Equal((HeadShape.Long, 15), (numbers.HeadShape, numbers.FitLineGap!.Value.Millimeters));
+        Assert.Equal(
+            [98, 100.5, 80, 272, 80, 73, 149, 205, 430, 95, 110, 108, 470], numbers.Lengths.Select(l => l.Value.Millimeters));
+        Assert.Null(numbers.InnerEyeSpacing);
+        Assert.NotNull(fit.Draw());
+    }
+
     /// <summary>A choice as the first version kept it: no model, no numbers, no brief. It still shows, without a drawing.</summary>
     [Fact]
     public void A_choice_kept_before_models_had_versions_is_still_read()

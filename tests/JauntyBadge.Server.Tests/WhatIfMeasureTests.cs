@@ -61,9 +61,9 @@ public sealed class WhatIfMeasureTests(PracticeServer server)
     [Fact]
     public async Task A_thick_coat_widens_a_girths_doubt()
     {
-        async Task<double> Doubt(string coat) => Measure(
+        async Task<double> DoubtUnder(string coat) => Measure(
             await server.PostAsync("/api/what-if/measure", new { school = "everyday", coat, readings = new[] { R("neckGirth", "430") } }), "neckGirth")["standardUncertaintyMm"]!.GetValue<double>();
-        Assert.Equal(4, Math.Pow(await Doubt("thick"), 2) - Math.Pow(await Doubt("ordinary"), 2), 4);
+        Assert.Equal(4, Math.Pow(await DoubtUnder("thick"), 2) - Math.Pow(await DoubtUnder("ordinary"), 2), 4);
     }
 
     [Theory]

@@ -3,6 +3,7 @@ import { existsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { dataFolder, ended, freePort, root } from './servers.js';
+import type { Round } from './support.js';
 
 /** Starts bin/demo and waits for the address it prints. */
 async function demo(port: number, folder: string, ...more: string[]): Promise<ChildProcess> {
@@ -28,7 +29,7 @@ test('bin/demo starts, ends cleanly, finds everything again, and starts afresh o
   const bystander = join(folder, 'notes.txt');
   writeFileSync(bystander, 'not ours');
   const names = async () =>
-    ((await (await request.get(`${address}/api/round`)).json()) as { dog: { name: string } }[]).map((c) => c.dog.name);
+    ((await (await request.get(`${address}/api/round`)).json()) as Round).cards.map((c) => c.name);
 
   let server = await demo(port, folder);
   expect((await names()).length).toBeGreaterThanOrEqual(6);

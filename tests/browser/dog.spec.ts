@@ -1,4 +1,4 @@
-import { expect, newDog, test } from './support.js';
+import { expect, newDog, test, type Round } from './support.js';
 
 test.describe('two people at one dog', () => {
   test.use({ expectedErrors: [/412/] });
@@ -7,7 +7,7 @@ test.describe('two people at one dog', () => {
     const other = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
     await page.goto(`/dogs/${id}`);
     await other.goto(`/dogs/${id}`);
-    await page.getByLabel('Keeper or place').fill('First house');
+    await page.getByLabel('Place').fill('First house');
     await expect(page.getByText(/^Saved at/)).toBeVisible();
 
     await other.getByLabel('Notes').fill('Typed by the second person.');
@@ -46,7 +46,7 @@ test('a dog is archived, and the archive undone', async ({ page }) => {
   await page.getByRole('button', { name: 'Archive this dog' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   const onTheRound = async () =>
-    ((await (await page.request.get('/api/round')).json()) as { dog: { id: string } }[]).some((c) => c.dog.id === id);
+    ((await (await page.request.get('/api/round?count=2000')).json()) as Round).cards.some((c) => c.id === id);
   await expect.poll(onTheRound).toBe(true);
   await page.getByRole('button', { name: 'Archive this dog' }).click();
   await expect.poll(onTheRound).toBe(false);

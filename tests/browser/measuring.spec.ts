@@ -4,12 +4,12 @@ import { expect, newDog, versionOf, test } from './support.js';
 const line = (page: import('@playwright/test').Page, name: string) =>
   page.getByRole('listitem').filter({ has: page.getByRole('textbox', { name, exact: true }) });
 
-test('a dog is measured in the working school by keyboard alone', async ({ page }) => {
+test('a dog is measured in the working style by keyboard alone', async ({ page }) => {
   const id = await newDog(page, 'Five Tapes', false);
   await page.goto(`/dogs/${id}/measure`);
-  const school = page.getByLabel('School');
-  await expect(school).toBeVisible();
-  for (let i = 0; i < 60 && !(await school.evaluate((el) => el === document.activeElement)); i++)
+  const style = page.getByLabel('Fit style');
+  await expect(style).toBeVisible();
+  for (let i = 0; i < 60 && !(await style.evaluate((el) => el === document.activeElement)); i++)
     await page.keyboard.press('Tab');
   await page.keyboard.press('w');
   const first = page.getByRole('textbox', { name: 'Nose to base of skull' });

@@ -149,6 +149,18 @@ test.describe('what is no picture', () => {
     await expect(distance).toHaveValue('85.6');
     await expect(page.getByRole('button', { name: /Mark 1 ?, placed/ })).toBeVisible();
   });
+  test('a notice said before its corner came up waits for it', async ({ page }) => {
+    const { id } = await drawnPicture(page, 'Slow Line');
+    await page.route(/Toasts-.*[.]js/, async (route) => {
+      await new Promise((later) => setTimeout(later, 4000));
+      await route.continue();
+    });
+    await page.goto(`/dogs/${id}/measure/photos`);
+    await page.getByRole('button', { name: 'Take out' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click({ timeout: 20_000 });
+    await expect(page.getByRole('img', { name: /Slow Line from the side/ })).toBeVisible();
+  });
+
   test('is refused with words, and a picture taken out can be put back', async ({ page }) => {
     const { id } = await drawnPicture(page, 'Shy File');
     await page.goto(`/dogs/${id}/measure/photos`);

@@ -33,6 +33,8 @@ test('a day off after going over threshold is said on the round and in the plan'
   await page.getByRole('link', { name: 'See the plan' }).click();
   await expect(page.getByRole('button', { name: /^Not before/ })).toBeDisabled();
   await page.goto('/');
+  await page.keyboard.press('/');
+  await page.keyboard.type('overwh');
   const resting = page
     .getByRole('region', { name: 'Resting' })
     .getByRole('listitem')

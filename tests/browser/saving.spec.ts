@@ -2,7 +2,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { request as requests } from '@playwright/test';
 import { serve } from './servers.js';
-import { dogId, expect, newDog, test } from './support.js';
+import { dogId, expect, newDog, test, type Round } from './support.js';
 
 const noAnswer = [/Failed to load resource|ERR_(FAILED|CONNECTION_REFUSED|EMPTY_RESPONSE|CONNECTION_RESET)/];
 
@@ -57,7 +57,7 @@ test.describe('while the server does not answer', () => {
     const page = await (await browser.newContext()).newPage();
     const first = await serve('away');
     const api = await requests.newContext({ baseURL: first.address });
-    const id = ((await (await api.get('/api/round')).json()) as { dog: { id: string } }[])[0]?.dog.id;
+    const id = ((await (await api.get('/api/round')).json()) as Round).cards[0]?.id;
     await page.goto(`${first.address}/dogs/${id}`);
     await expect(page.getByLabel('Notes')).toBeVisible();
     await first.stop();

@@ -17,8 +17,8 @@ async function picture(name, { viewport = wide, scheme = 'light', at, then, top 
     isMobile: viewport === phone,
   });
   await page.addInitScript((s) => localStorage.setItem('jaunty-badge.scheme', s), scheme);
-  const round = await (await page.request.get(`${address}/api/round`)).json();
-  const id = (dog) => round.find((card) => card.dog.name === dog).dog.id;
+  const { cards } = await (await page.request.get(`${address}/api/round?count=2000`)).json();
+  const id = (dog) => cards.find((card) => card.name === dog).id;
   await page.goto(address + at(id));
   await page.waitForLoadState('networkidle');
   if (then) await then(page);

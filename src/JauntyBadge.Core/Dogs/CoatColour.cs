@@ -20,4 +20,7 @@ public sealed record CoatColour(string Id, string Name, string Hex)
 
     /// <summary>The colour with this id, or null.</summary>
     public static CoatColour? Find(string? id) => All.FirstOrDefault(c => c.Id == id);
+
+    /// <summary>The shade of the colour with this id, or of a coat nobody named.</summary>
+    public static string HexOf(string? id) => Find(id)?.Hex ?? UnknownHex;
 }

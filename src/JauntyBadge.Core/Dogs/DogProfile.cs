@@ -79,6 +79,9 @@ public sealed record DogProfile
     /// <summary>Traits seen on this dog, whatever its breed.</summary>
     public IReadOnlyList<BreedTrait> TraitsSeen { get; init; } = [];
 
+    /// <summary>Its breeds by name.</summary>
+    public string BreedsInWords => Breeds.Count == 0 ? "Breed unknown" : string.Join(" × ", Breeds.Select(b => b.Name));
+
     /// <summary>What matters to a fitter: the breeds' usual traits and those seen on this dog.</summary>
     public IReadOnlyList<BreedTrait> Traits => [.. Breeds.SelectMany(b => b.Traits).Concat(TraitsSeen).Distinct()];
 
@@ -90,9 +93,9 @@ public sealed record DogProfile
         : Breeds.FirstOrDefault(b => b.Shape == Measuring.HeadShape.Short) is { } flat ? $"{flat.Name} is a flat-faced breed"
         : null;
 
-    /// <summary>The school it is usually measured and fitted by: the working one for working dogs and after several or deep bites.</summary>
-    public School UsualSchool =>
-        Purposes.Contains(Purpose.Working) || BiteTier == BiteTier.SeveralOrDeep ? School.Working : School.Everyday;
+    /// <summary>The fit style it is usually measured and fitted by: the working one for working dogs and after several or deep bites.</summary>
+    public FitStyle UsualFitStyle =>
+        Purposes.Contains(Purpose.Working) || BiteTier == BiteTier.SeveralOrDeep ? FitStyle.Working : FitStyle.Everyday;
 
     /// <summary>What the dog's own measures say of its head shape.</summary>
     public IReadOnlyList<ShapeReading> MeasuredShape { get; init; } = [];

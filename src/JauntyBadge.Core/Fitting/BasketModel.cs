@@ -58,7 +58,7 @@ public sealed record Seat(Length NoseRoom, Length EyeRoom, Length ShoveEyeRoom)
     /// <summary>Seats the basket so that any misfit is shared evenly between nose and eyes.</summary>
     /// <param name="snout">The snout.</param>
     /// <param name="basket">The basket.</param>
-    /// <param name="window">The wanted room, the same before the nose and before the eyes in both schools.</param>
+    /// <param name="window">The wanted room, the same before the nose and before the eyes in both fit styles.</param>
     public static Seat Of(SnoutModel snout, BasketModel basket, Window window)
     {
         var misfit = basket.Length - snout.EyeLine.Value;

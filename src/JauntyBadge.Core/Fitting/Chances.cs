@@ -31,49 +31,43 @@ public sealed class Chances
         Count(draws, Prepare(draws, RequestMm.Of(request)), BasketMm.Of(basket), request.Hard, new bool[draws.Count]);
 
     /// <summary>The chance of a criterion that is drawn, 0 to 1; null for one that is not.</summary>
-    public double? Of(CriterionName name)
-    {
-        var at = name switch
-        {
-            CriterionName.Seat => 0,
-            CriterionName.Shove => 1,
-            CriterionName.ChinRoom => 2,
-            CriterionName.Gape => 3,
-            CriterionName.Girth => 4,
-            CriterionName.Width => 5,
-            CriterionName.NeckStrap => 6,
-            CriterionName.SlipOff => 7,
-            CriterionName.Large => 8,
-            _ => -1,
-        };
-        return at < 0 ? null : Math.Round(held[at], 6);
-    }
+    public double? Of(CriterionName name) => name <= CriterionName.Large ? Math.Round(held[(int)name], 6) : null;
 
     /// <summary>The draws, each with the request.</summary>
-    internal static Asked[] Prepare(SnoutDraws? draws, in RequestMm request)
+    internal static FitGauge[] Prepare(SnoutDraws? draws, in RequestMm request)
     {
-        var asked = new Asked[draws?.Count ?? 0];
-        for (var i = 0; i < asked.Length; i++)
-            asked[i] = new Asked(draws!.Snouts[i], request, draws.Boxes[i], draws.MarkedFor(request));
-        return asked;
+        var gauges = new FitGauge[draws?.Count ?? 0];
+        for (var i = 0; i < gauges.Length; i++)
+            gauges[i] = new FitGauge(draws!.Snouts[i], request, draws.Boxes[i], draws.MarkedFor(request));
+        return gauges;
     }
 
-    internal static Chances Count(SnoutDraws draws, Asked[] asked, in BasketMm basket, Failing hard, bool[] holds)
+    internal static Chances Count<TShape>(SnoutDraws draws, FitGauge[] gauges, in TShape shape, Failing hard, bool[] holds)
+        where TShape : struct, IShapeMm
     {
         Span<int> failed = stackalloc int[Criteria];
         failed.Clear();
-        for (var i = 0; i < asked.Length; i++)
-            holds[i] = Note(asked[i].Fails(basket), hard, failed);
+        for (var i = 0; i < gauges.Length; i++)
+            holds[i] = Note(shape.On(gauges[i]).Failing, hard, failed);
         return new Chances(failed, holds, draws);
     }
 
-    internal static Chances Count(SnoutDraws draws, Asked[] asked, in TubeMm tube, Failing hard, bool[] holds)
+    /// <summary>Whether all that has to hold does so in at least a share of the draws: the same as the chance says, counted no further than it must be.</summary>
+    internal static bool HoldsAtLeast<TShape>(double share, FitGauge[] gauges, in TShape shape, Failing hard)
+        where TShape : struct, IShapeMm
     {
-        Span<int> failed = stackalloc int[Criteria];
-        failed.Clear();
-        for (var i = 0; i < asked.Length; i++)
-            holds[i] = Note(asked[i].Fails(tube), hard, failed);
-        return new Chances(failed, holds, draws);
+        var (needed, held) = (share * gauges.Length, 0);
+        for (var i = 0; i < gauges.Length; i++)
+        {
+            if ((shape.On(gauges[i]).Failing & hard) == 0)
+                held++;
+            if (held >= needed)
+                return true;
+            if (held + gauges.Length - i - 1 < needed)
+                return false;
+        }
+
+        return held >= needed;
     }
 
     private static bool Note(Failing failing, Failing hard, Span<int> failed)

@@ -56,14 +56,36 @@ public enum Verdict
     Out,
 }
 
-/// <summary>One criterion's outcome.</summary>
+/// <summary>How one criterion came out. Ordered from best to worst.</summary>
+public enum Outcome
+{
+    /// <summary>By more than the tape's doubt.</summary>
+    Holds,
+
+    /// <summary>By less than the tape's doubt, or resting on an assumed number.</summary>
+    JustHolds,
+
+    /// <summary>It does not hold, yet the muzzle may be worn with care.</summary>
+    Warning,
+
+    /// <summary>It does not hold; the fitter took it back from the brief with a note.</summary>
+    Overruled,
+
+    /// <summary>It does not hold: the muzzle is out.</summary>
+    Missed,
+}
+
+/// <summary>One criterion's outcome in words.</summary>
 /// <param name="Name">Which criterion.</param>
-/// <param name="Verdict">How it came out.</param>
+/// <param name="Outcome">How it came out.</param>
 /// <param name="Margin">Distance to the nearest bound, negative when missed; null for a yes-or-no rule.</param>
 /// <param name="Reason">One sentence: what is, what is wanted.</param>
 /// <param name="Basis">What the bound stands on.</param>
-public sealed record Criterion(CriterionName Name, Verdict Verdict, Length? Margin, string Reason, Basis Basis)
+public sealed record Criterion(CriterionName Name, Outcome Outcome, Length? Margin, string Reason, Basis Basis)
 {
+    /// <summary>What its outcome makes of the whole.</summary>
+    public Verdict Verdict => Outcome.Verdict();
+
     /// <summary>What was found: a length, where the criterion is about one.</summary>
     public Length? Value { get; init; }
 
@@ -75,15 +97,33 @@ public sealed record Criterion(CriterionName Name, Verdict Verdict, Length? Marg
     /// <summary>Chance that it holds given the doubt about the readings, 0 to 1; null when it was not drawn.</summary>
     public double? Chance { get; init; }
 
+    /// <summary>It can make a muzzle unfit; otherwise it warns at the most.</summary>
+    public bool IsHard { get; init; }
+
     /// <summary>A wish: it never decides whether the muzzle may be worn.</summary>
     public bool IsSoft { get; init; }
+
+    /// <summary>How the number it rests on was come by, where that was not read; null otherwise.</summary>
+    public string? RestsOn { get; init; }
+}
+
+/// <summary>What outcomes make of the whole.</summary>
+public static class Outcomes
+{
+    /// <summary>Missed is out; what does not plainly hold is marginal.</summary>
+    public static Verdict Verdict(this Outcome outcome) => outcome switch
+    {
+        Outcome.Holds => Fitting.Verdict.Fits,
+        Outcome.Missed => Fitting.Verdict.Out,
+        _ => Fitting.Verdict.Marginal,
+    };
 }
 
 /// <summary>A criterion that could not be checked, and what is missing for it.</summary>
 public sealed record NotChecked(CriterionName Name, string Reason);
 
 /// <summary>How a fit is to be judged.</summary>
-/// <param name="School">Windows for nose and eye room.</param>
+/// <param name="FitStyle">Windows for nose and eye room.</param>
 /// <param name="NeededGape">The opening the purpose needs, 0 to 60°.</param>
 /// <param name="Fingers">Fingers under the neck strap, 0 to 4.</param>
 /// <param name="FingerThickness">One finger's thickness.</param>
@@ -91,11 +131,11 @@ public sealed record NotChecked(CriterionName Name, string Reason);
 /// <param name="Shown">The unit the reasons speak in.</param>
 /// <param name="ForeheadStrap">The muzzle's, which decides whether a slip over the head is stopped.</param>
 public sealed record FitRequest(
-    School School, Angle NeededGape, int Fingers, Length FingerThickness, BiteTier BiteTier = BiteTier.None, ReadingUnit Shown = ReadingUnit.Mm,
+    FitStyle FitStyle, Angle NeededGape, int Fingers, Length FingerThickness, BiteTier BiteTier = BiteTier.None, ReadingUnit Shown = ReadingUnit.Mm,
     ForeheadStrap ForeheadStrap = ForeheadStrap.Optional)
 {
     /// <summary>Whether an edge that can be pushed past the eye line is a fault rather than a warning.</summary>
-    public bool ShoveMustHold => School == School.Working || BiteTier >= BiteTier.Injured;
+    public bool ShoveMustHold => FitStyle == FitStyle.Working || BiteTier >= BiteTier.Injured;
 
     /// <summary>The criteria that have to hold for the whole to hold.</summary>
     internal Failing Hard => ~(Failing.Large | (ShoveMustHold ? Failing.None : Failing.Shove) | (ForeheadStrap == ForeheadStrap.None ? Failing.None : Failing.SlipOff));

@@ -46,9 +46,9 @@ public static class FitRules
     ];
 
     /// <summary>The window for nose room and eye room, shrunk for a small dog.</summary>
-    public static (Window Window, Basis Basis) SeatWindow(School school, SnoutModel snout)
+    public static (Window Window, Basis Basis) SeatWindow(FitStyle style, SnoutModel snout)
     {
-        var (low, high) = Bounds(school);
+        var (low, high) = Bounds(style);
         var eye = snout.EyeLine.Value;
         var basis = eye < SnoutRules.SmallDogFrom.Value
             ? Basis.House($"{low.Value.Millimeters}–{high.Value.Millimeters} mm shrunk by {snout.SmallDogScale:0.00} for a snout under 70 mm, never under 4 mm")
@@ -76,10 +76,10 @@ public static class FitRules
         _ => Yawn.Value,
     };
 
-    /// <summary>Least and greatest nose and eye room of a school, not yet shrunk for a small dog.</summary>
-    public static (Grounded<Length> Low, Grounded<Length> High) Bounds(School school) =>
-        school == School.Working ? (WorkingLow, WorkingHigh) : (EverydayLow, EverydayHigh);
+    /// <summary>Least and greatest nose and eye room of a fit style, not yet shrunk for a small dog.</summary>
+    public static (Grounded<Length> Low, Grounded<Length> High) Bounds(FitStyle style) =>
+        style == FitStyle.Working ? (WorkingLow, WorkingHigh) : (EverydayLow, EverydayHigh);
 
-    /// <summary>Fingers under the neck strap by school. Basis: Practice.</summary>
-    public static int Fingers(School school) => school == School.Working ? 1 : 2;
+    /// <summary>Fingers under the neck strap by fit style. Basis: Practice.</summary>
+    public static int Fingers(FitStyle style) => style == FitStyle.Working ? 1 : 2;
 }

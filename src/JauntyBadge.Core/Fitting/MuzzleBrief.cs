@@ -10,8 +10,8 @@ public sealed record BriefQuestion
     /// <summary>The purposes the muzzle is for; empty takes all of the dog's.</summary>
     public IReadOnlyList<Purpose> Uses { get; init; } = [];
 
-    /// <summary>Overrules the school that follows from purpose and history.</summary>
-    public School? School { get; init; }
+    /// <summary>Overrules the fit style that follows from purpose and history.</summary>
+    public FitStyle? FitStyle { get; init; }
 
     /// <summary>Overrules the finger rule, 0 to 4.</summary>
     public int? Fingers { get; init; }
@@ -44,7 +44,13 @@ public sealed record BriefQuestion
 /// <param name="Demand">How much it is asked for.</param>
 /// <param name="Overruled">The fitter's note where it was overruled; it then binds no more.</param>
 /// <param name="Hard">It keeps the dog from harm and cannot be overruled.</param>
-public sealed record BriefLine(string Id, string Topic, string Says, string Reason, Basis Basis, Demand Demand, string? Overruled, bool Hard = false);
+/// <param name="Settled">It says what was set elsewhere, and is changed there.</param>
+public sealed record BriefLine(
+    string Id, string Topic, string Says, string Reason, Basis Basis, Demand Demand, string? Overruled, bool Hard = false, bool Settled = false)
+{
+    /// <summary>Whether the fitter may overrule it, with a note.</summary>
+    public bool CanOverrule => !Hard && !Settled && Overruled is null;
+}
 
 /// <summary>What this dog and purpose need of a muzzle, said before any muzzle is looked at.</summary>
 public sealed record MuzzleBrief
@@ -58,7 +64,7 @@ public sealed record MuzzleBrief
 
     public required IReadOnlyList<Purpose> Uses { get; init; }
     public required HeadShape HeadShape { get; init; }
-    public required School School { get; init; }
+    public required FitStyle FitStyle { get; init; }
 
     /// <summary>Fingers under the neck strap.</summary>
     public required int Fingers { get; init; }
@@ -102,23 +108,23 @@ public sealed record MuzzleBrief
         var gape = rules.Where(r => r.Overruled is null).Max(r => r.Rule.Gape) ?? GapeClass.Closed;
         rules.RemoveAll(r => r.Rule.Gape < gape && r.Overruled is null);
 
-        var school = SchoolFor(dog, uses, question.School);
-        var fingers = question.Fingers ?? FitRules.Fingers(school.School);
+        var style = FitStyleFor(dog, uses, question.FitStyle);
+        var fingers = question.Fingers ?? FitRules.Fingers(style.FitStyle);
         var mass = Weight(dog, Note("weight"));
         var sight = Sight(question, Note("visibility"));
         List<BriefLine> lines = [.. rules.Select(r => new BriefLine(r.Rule.Id, r.Rule.Topic, r.Rule.Says, r.Rule.Reason, r.Rule.Basis, r.Rule.Demand, r.Overruled, r.Rule.Hard))];
         lines.Insert(lines.FindLastIndex(l => l.Topic == "Mouth") + 1, Tier(dog.BiteTier));
-        lines.Add(school.Line);
+        lines.Add(style.Line);
         lines.Add(new BriefLine(
             "fingers", "Neck strap", $"{NeckStrap.FingersInWords(fingers)} under it" is var says ? char.ToUpperInvariant(says[0]) + says[1..] : "",
-            question.Fingers is null ? $"The {school.School.ToString().ToLowerInvariant()} school's rule." : "Set by the fitter.", Basis.Practice("finger rules of the two schools"), Demand.Required, null));
+            question.Fingers is null ? $"The {style.FitStyle.ToString().ToLowerInvariant()} style's rule." : "Set by the fitter.", Basis.Practice("finger rules of the two fit styles"), Demand.Required, null, Settled: true));
         lines.AddRange(new[] { mass.Line, sight }.OfType<BriefLine>());
         var binding = rules.Where(r => r.Overruled is null).Select(r => r.Rule.Id).ToHashSet();
         return new MuzzleBrief(rules)
         {
             Uses = uses,
             HeadShape = dog.HeadShape.Shape,
-            School = school.School,
+            FitStyle = style.FitStyle,
             Fingers = fingers,
             NeededGape = FitRules.From(gape),
             BiteTier = dog.BiteTier,
@@ -145,8 +151,8 @@ public sealed record MuzzleBrief
                 continue;
             var why = $"{feature.Words(model, has)} {rule.Reason}";
             refusals.Add(overruled is null
-                ? new Criterion(feature.Criterion(), Verdict.Out, null, why, rule.Basis)
-                : new Criterion(feature.Criterion(), Verdict.Marginal, null, $"{why} Overruled: {overruled}", rule.Basis));
+                ? new Criterion(feature.Criterion(), Outcome.Missed, null, why, rule.Basis) { IsHard = true }
+                : new Criterion(feature.Criterion(), Outcome.Overruled, null, $"{why} Overruled: {overruled}", rule.Basis) { IsHard = true });
         }
 
         return refusals;
@@ -170,18 +176,18 @@ public sealed record MuzzleBrief
             BiteTier.Injured => "A bite that injured: see a qualified behaviour professional as well.",
             _ => "Several or deep bites: see a qualified behaviour professional as well.",
         },
-        Basis.Memory("own wording; compare the published six-level bite scale by Ian Dunbar"), Demand.Allowed, null);
+        Basis.Memory("own wording; compare the published six-level bite scale by Ian Dunbar"), Demand.Allowed, null, Settled: true);
 
-    private static (School School, BriefLine Line) SchoolFor(DogProfile dog, IReadOnlyList<Purpose> uses, School? set)
+    private static (FitStyle FitStyle, BriefLine Line) FitStyleFor(DogProfile dog, IReadOnlyList<Purpose> uses, FitStyle? set)
     {
-        var (school, reason, basis) = set is { } given
-            ? (given, "Set by the fitter.", Basis.Practice("two schools, both in use"))
+        var (style, reason, basis) = set is { } given
+            ? (given, "Set by the fitter.", Basis.Practice("two fit styles, both in use"))
             : dog.BiteTier == BiteTier.SeveralOrDeep
-                ? (School.Working, "Several or deep bites ask for a snug fit.", Basis.House("containment tier 4"))
+                ? (FitStyle.Working, "Several or deep bites ask for a snug fit.", Basis.House("containment tier 4"))
                 : uses.Contains(Purpose.Working)
-                    ? (School.Working, "Working fits sit snug.", Basis.Practice("the working school"))
-                    : (School.Everyday, "Room to pant comes first.", Basis.Practice("the everyday school"));
-        return (school, new("school", "Seat", school == School.Working ? "Working: snug" : "Everyday: roomy", reason, basis, Demand.Required, null));
+                    ? (FitStyle.Working, "Working fits sit snug.", Basis.Practice("the working style"))
+                    : (FitStyle.Everyday, "Room to pant comes first.", Basis.Practice("the everyday style"));
+        return (style, new("school", "Seat", style == FitStyle.Working ? "Working: snug" : "Everyday: roomy", reason, basis, Demand.Required, null, Settled: true));
     }
 
     private static (Mass? Most, BriefLine? Line) Weight(DogProfile dog, string? overruled)

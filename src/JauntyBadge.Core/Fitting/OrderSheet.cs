@@ -82,7 +82,7 @@ public sealed record OrderSheet(
         /// <summary>Windows as wide as a share of what is allowed at the most; null where they do not hold together.</summary>
         private static Windows? Of(SnoutModel snout, FitRequest request, double share, Length aim, Length strapMin, Length strapMax)
         {
-            var (seat, _) = FitRules.SeatWindow(request.School, snout);
+            var (seat, _) = FitRules.SeatWindow(request.FitStyle, snout);
             var eye = snout.EyeLine.Value;
             var slack = (seat.High - seat.Low) * share;
             var tolerance = MakersTolerance.Value;
@@ -119,7 +119,7 @@ public sealed record OrderSheet(
             return girth.High - girth.Low >= tolerance && deepest > front && windows.HoldTogether(snout, request, strapMin, strapMax) ? windows : null;
 
             bool Hangs(Length deep) => Corners(length, new Window(deep, deep), rearWindow).Any(c =>
-                BasketFit.Assess(snout, new BasketModel(c.Length, c.Front, c.Rear, middle, needed), request).Criteria.Any(k => k.Name == CriterionName.Large && k.Verdict != Verdict.Fits));
+                IsLarge(BasketFit.Judge(snout, new BasketModel(c.Length, c.Front, c.Rear, middle, needed), request)));
         }
 
         /// <summary>What is wanted, with no room to miss it, for a head on which no windows hold together.</summary>
@@ -136,8 +136,9 @@ public sealed record OrderSheet(
         /// <summary>Whether every corner of the windows fits by the product's own criteria.</summary>
         private bool HoldTogether(SnoutModel snout, FitRequest request, Length strapMin, Length strapMax) => Corners(Inner, Front, Rear).All(c =>
             new[] { Width.Low, Width.High }.All(wide => new[] { Girth.Low, Girth.High }.All(round =>
-                BasketFit.Assess(snout, new BasketModel(c.Length, c.Front, c.Rear, wide, round, strapMin, strapMax), request) is var fit
-                && fit.Criteria.All(k => k.Verdict != Verdict.Out && (k.Name != CriterionName.Large || k.Verdict == Verdict.Fits)))));
+                BasketFit.Judge(snout, new BasketModel(c.Length, c.Front, c.Rear, wide, round, strapMin, strapMax), request) is { IsMissed: false } fit && !IsLarge(fit))));
+
+        private static bool IsLarge(Judgement fit) => fit.Of(CriterionName.Large) is not { Outcome: Outcome.Holds };
 
         private static IEnumerable<(Length Length, Length Front, Length Rear)> Corners(Window length, Window front, Window rear) =>
             from l in new[] { length.Low, length.High } from f in new[] { front.Low, front.High } from r in new[] { rear.Low, rear.High } select (l, f, r);

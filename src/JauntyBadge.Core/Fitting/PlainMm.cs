@@ -21,12 +21,14 @@ internal readonly record struct SnoutMm(
 /// <summary>A basket's inner shape in plain mm, for the inner loops.</summary>
 internal readonly record struct BasketMm(
     double Length, double DepthFront, double DepthRear, double WidthRear, double OpeningGirth, double StrapMin, double StrapMax, bool Box,
-    double Pitch = 0)
+    double Pitch = 0) : IShapeMm
 {
     public static BasketMm Of(BasketModel basket) => new(
         basket.Length.Millimeters, basket.DepthFront.Millimeters, basket.DepthRear.Millimeters, basket.WidthRear.Millimeters,
         basket.OpeningGirth.Millimeters, basket.NeckStrapMin?.Millimeters ?? double.NaN, basket.NeckStrapMax?.Millimeters ?? double.NaN, basket.AssumedShape,
         basket.HolePitch?.Millimeters ?? 0);
+
+    public Margins On(in FitGauge gauge) => gauge.Of(this);
 
     /// <summary>How the floor rises or falls from front to rear.</summary>
     public double Slope { get; } = (DepthRear - DepthFront) / Length;

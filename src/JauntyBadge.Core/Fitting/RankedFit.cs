@@ -12,11 +12,13 @@ public sealed class RankedFit
     private (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked, FitAssessment? Assessment)? told;
 
     internal RankedFit(
-        ModelJudge judge, MuzzleModel model, MuzzleSize size, IReadOnlyList<Criterion> refusals, Verdict verdict, double tightestMm, bool warns, FitScore score, Chances? chances)
+        ModelJudge judge, MuzzleModel model, MuzzleSize size, IReadOnlyList<Criterion> refusals, Judgement judgement, FitScore score, Chances? chances)
     {
-        Warns = warns || refusals.Count > 0;
-        (this.judge, Model, Size, this.refusals, Verdict, TightestMm, Score, this.chances) = (judge, model, size, refusals, verdict, tightestMm, score, chances);
-        IsRefused = refusals.Any(r => r.Verdict == Verdict.Out);
+        (this.judge, Model, Size, this.refusals, Judgement, Score, this.chances) = (judge, model, size, refusals, judgement, score, chances);
+        IsRefused = refusals.Any(r => r.Outcome == Outcome.Missed);
+        Warns = judgement.Warns || refusals.Count > 0;
+        Verdict = refusals.Select(r => r.Outcome).Append(judgement.Worst).Max().Verdict();
+        TightestMm = judgement.TightestMm;
         Weighted = Math.Round(score.Weighted(Question.Weights), 6);
         ChanceSteps = chances is null ? 0 : Ranking.StepOf(IsRefused ? 0 : chances.Whole);
     }
@@ -84,6 +86,9 @@ public sealed class RankedFit
 
     internal double TightestMm { get; }
 
+    /// <summary>What it was judged to be, in numbers.</summary>
+    internal Judgement Judgement { get; }
+
     private Length? HolePitch => Model.HolePitchMm is { } pitch ? Length.FromMillimeters(pitch) : null;
 
     internal int ChanceSteps { get; }
@@ -101,14 +106,16 @@ public sealed class RankedFit
         IReadOnlyList<Criterion> criteria;
         IReadOnlyList<NotChecked> notChecked;
         FitAssessment? assessment = null;
-        if (Basket is { } basket)
+        if (Model.Type == MuzzleType.Basket)
         {
-            assessment = BasketFit.Assess(Snout, basket, request);
+            assessment = BasketFit.Told(judge.FitJudge, Size.BasketMm(Model.HolePitchMm), Judgement, Snout, request);
             (criteria, notChecked) = (assessment.Criteria, assessment.NotChecked);
         }
         else
         {
-            (criteria, notChecked) = TubeFit.Assess(Snout, Model, Size, request, Question.Brief.Wear);
+            var words = new FitWords(Snout, request);
+            criteria = [.. Judgement.Criteria.Select(c => words.OfTube(c, Model.Type, Brief.Wear))];
+            notChecked = [.. Judgement.Unchecked.Select(u => words.Of(u.Name, u.Why, judge.Loop))];
         }
 
         return ([.. refusals, .. criteria.Select(c => c with { Chance = c.Margin is null ? null : chances?.Of(c.Name) }), .. SoftCriteria.Of(this, assessment)], notChecked, assessment);
@@ -148,45 +155,5 @@ internal static class SoftCriteria
     }
 
     private static Criterion Soft(CriterionName name, bool met, string reason, Basis basis) =>
-        new(name, met ? Verdict.Fits : Verdict.Marginal, null, reason, basis) { IsSoft = true };
-}
-
-/// <summary>Judges what lies on the face itself: sleeves and face covers. The mouth is closed in a sleeve.</summary>
-internal static class TubeFit
-{
-    public static (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked) Assess(SnoutModel snout, MuzzleModel model, MuzzleSize size, FitRequest request, WearPlan wear)
-    {
-        var asked = new Asked(SnoutMm.Of(snout), RequestMm.Of(request));
-        var tube = size.TubeMm(model.HolePitchMm);
-        var margins = asked.Of(tube);
-        var cap = FitRules.Cap(model.Type)!.Value.TotalMinutes;
-        var judge = new Judge(snout, request);
-        var eyeRoom = snout.EyeLine.Value - Length.FromMillimeters(size.LengthMm);
-        var least = SnoutRules.Scaled(FitRules.SleeveEyeRoom.Value, snout.EyeLine.Value);
-        var range = size.GirthRange() ?? throw new InvalidOperationException($"{size.Id} has no girth range.");
-        var girth = snout.Girth.Value;
-        List<Criterion> criteria =
-        [
-            judge.Hard(
-                CriterionName.Seat, Length.FromMillimeters(margins.Edge),
-                $"Its edge ends {eyeRoom.Show(request.Shown)} before the eyes; at least {least.Show(request.Shown)} is wanted", FitRules.SleeveEyeRoom.Basis)
-                with { Value = eyeRoom, Low = least },
-            judge.Hard(
-                CriterionName.Girth, Length.FromMillimeters(margins.Girth),
-                $"The closed snout is {girth.Show(request.Shown)} around; this size takes {range.Low.ShowRange(range.High, request.Shown)}",
-                Basis.Practice("the maker's girth range"), snout.Girth)
-                with { Value = girth, Low = range.Low, High = range.High },
-            new(
-                CriterionName.Gape, Verdict.Marginal, null,
-                $"The mouth is held shut: of the {request.NeededGape.Degrees:0}° this wear would ask for there are none. No panting, drinking or vomiting, so {cap:0} minutes at most, watched all the time.",
-                FitRules.HalfPant.Basis),
-            new(
-                CriterionName.Heat, Verdict.Marginal, null,
-                wear.Warm ? "The mouth is held shut, so it cannot cool itself by panting: never in warmth or at exercise." : "The mouth is held shut, so it cannot cool itself by panting: only in the cool, and calm.",
-                Basis.Practice("never in warmth")),
-        ];
-        var strap = judge.Strap(size.NeckStrapRange(), margins.NeckStrap);
-        var slip = judge.SlipOff(tube.SetLoop(asked.MarkedFor), margins.SlipOff);
-        return ([.. criteria, .. strap.Criteria, .. slip.Criteria], [.. strap.NotChecked, .. slip.NotChecked]);
-    }
+        new(name, met ? Outcome.Holds : Outcome.Warning, null, reason, basis) { IsSoft = true };
 }

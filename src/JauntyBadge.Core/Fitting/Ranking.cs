@@ -18,7 +18,7 @@ public sealed record FitQuestion(SnoutModel Snout, MuzzleBrief Brief, Length Fin
     /// <summary>The unit the reasons speak in.</summary>
     public ReadingUnit Shown { get; init; }
 
-    internal FitRequest Request(ForeheadStrap strap) => new(Brief.School, Brief.NeededGape, Brief.Fingers, Finger, Brief.BiteTier, Shown, strap);
+    internal FitRequest Request(ForeheadStrap strap) => new(Brief.FitStyle, Brief.NeededGape, Brief.Fingers, Finger, Brief.BiteTier, Shown, strap);
 }
 
 /// <summary>Puts a catalogue in order for a snout and a brief.</summary>
@@ -68,86 +68,80 @@ public static class Ranking
     private static int Then(int first, int next) => first != 0 ? first : next;
 }
 
-/// <summary>Judges the sizes of one model after another against one question, in plain numbers.</summary>
+/// <summary>Judges the sizes of one model after another against one question.</summary>
 internal sealed class ModelJudge
 {
     private readonly FitQuestion question;
-    private readonly Asked asked;
-    private readonly Asked[] draws;
+    private readonly FitJudge judge;
+    private readonly FitGauge[] draws;
     private readonly bool[] holds;
-    private readonly (bool Height, bool Width, bool Girth) assumed;
-    private MuzzleModel? inHand;
+    private MuzzleModel? model;
     private IReadOnlyList<Criterion> refusals = [];
-    private FitRequest said = null!;
+    private FitRequest request = null!;
     private double seen;
 
     public ModelJudge(FitQuestion question)
     {
         this.question = question;
-        var snout = question.Snout;
-        var request = RequestMm.Of(question.Request(ForeheadStrap.Optional));
-        asked = new Asked(SnoutMm.Of(snout), request);
-        draws = Chances.Prepare(question.Draws, request);
+        var any = question.Request(ForeheadStrap.Optional);
+        judge = new FitJudge(question.Snout, any);
+        draws = Chances.Prepare(question.Draws, RequestMm.Of(any));
         holds = new bool[draws.Length];
-        assumed = (snout.Height.Provenance == Provenance.Assumed, snout.Width.Provenance == Provenance.Assumed, snout.Girth.Provenance == Provenance.Assumed);
     }
 
     public FitQuestion Question => question;
 
+    /// <summary>What it judges a size by.</summary>
+    public FitJudge FitJudge => judge;
+
     /// <summary>The loop a neck strap must make, mm; NaN when unknown.</summary>
-    public double Loop => asked.Loop;
+    public double Loop => judge.Gauge.Loop;
 
     /// <summary>Judges a size, with its chances where the question has draws and they are wanted.</summary>
     public RankedFit Judge(MuzzleModel model, MuzzleSize size, bool withChances = true)
     {
-        if (!ReferenceEquals(model, inHand))
-            (inHand, refusals, said, seen) = (model, question.Brief.Refusals(model), question.Request(model.ForeheadStrap), FitScore.Seen(model, question.Brief));
-        var drawn = withChances ? question.Draws : null;
-        var refused = refusals.Count == 0 ? Verdict.Fits : refusals.Max(r => r.Verdict);
-        var scale = question.Snout.SmallDogScale;
-        Verdict Of(double margin, bool rests = false) => double.IsNaN(margin) ? Verdict.Fits : Fitting.Judge.VerdictOf(margin, rests, scale);
-        Verdict Warns(double margin, bool hard) => double.IsNaN(margin) ? Verdict.Fits : margin >= -Asked.Slack ? Verdict.Fits : hard ? Verdict.Out : Verdict.Marginal;
-        var slipIsHard = model.ForeheadStrap == ForeheadStrap.None;
-        if (model.Type == MuzzleType.Basket)
-        {
-            var basket = size.BasketMm(model.HolePitchMm);
-            var m = asked.Of(basket);
-            var slip = m.SlipOff >= -Asked.Slack ? Of(m.SlipOff) : Warns(m.SlipOff, slipIsHard);
-            var verdict = Worst(
-                Worst(refused, Of(m.Seat), Warns(m.Shove, said.ShoveMustHold), Of(m.ChinRoom, assumed.Height || basket.Box)),
-                Worst(Of(m.Gape, assumed.Height || basket.Box), Of(m.Girth, assumed.Girth), Of(m.Width, assumed.Width), Of(m.NeckStrap)),
-                Worst(slip, Fitting.Judge.VerdictOfLarge(m.Large, m.FarTooLarge)));
-            var tightest = Least(m.Seat, m.ChinRoom, m.Gape, m.Girth, m.Width, m.NeckStrap, said.ShoveMustHold ? m.Shove : double.NaN, slipIsHard ? m.SlipOff : double.NaN, m.FarTooLarge);
-            var score = FitScore.Of(model, size, m, asked.GapeRad(basket), (asked.High - asked.Low) / 2, seen, question.Brief.MostMass);
-            var warns = m.Shove < -Asked.Slack || m.SlipOff < -Asked.Slack || m.Large < -Asked.Slack;
-            return new RankedFit(this, model, size, refusals, verdict, tightest, warns, score, drawn is null ? null : Chances.Count(drawn, draws, basket, said.Hard, holds));
-        }
-
-        var tube = size.TubeMm(model.HolePitchMm);
-        var t = asked.Of(tube);
-        var over = t.SlipOff >= -Asked.Slack ? Of(t.SlipOff) : Warns(t.SlipOff, slipIsHard);
-
-        // What holds the mouth shut is never more than a watched minute: it does not come out as a plain fit.
-        var whole = Worst(Worst(refused, Verdict.Marginal), Of(t.Edge), Of(t.Girth, assumed.Girth), Worst(Of(t.NeckStrap), over));
-        var least = Least(t.Edge, t.Girth, t.NeckStrap, slipIsHard ? t.SlipOff : double.NaN);
-        var serves = FitScore.Of(model, size, new Margins { Seat = t.Edge }, 0, asked.High, seen, question.Brief.MostMass);
-        return new RankedFit(this, model, size, refusals, whole, least, t.SlipOff < -Asked.Slack, serves, drawn is null ? null : Chances.Count(drawn, draws, tube, said.Hard, holds));
+        TakeUp(model);
+        return model.Type == MuzzleType.Basket
+            ? Judge(size, size.BasketMm(model.HolePitchMm), withChances)
+            : Judge(size, size.TubeMm(model.HolePitchMm), withChances);
     }
 
-    private static Verdict Worst(Verdict a, Verdict b, Verdict c, Verdict d = Verdict.Fits) =>
-        (Verdict)Math.Max(Math.Max((int)a, (int)b), Math.Max((int)c, (int)d));
-
-    private static Verdict Worst(Verdict a, Verdict b) => a > b ? a : b;
-
-    private static double Least(params ReadOnlySpan<double> margins)
+    /// <summary>Whether a basket may be worn and is this sure to fit, without working out more than that.</summary>
+    public bool Serves(MuzzleModel model, MuzzleSize size, double sure)
     {
-        var least = double.PositiveInfinity;
-        foreach (var margin in margins)
-        {
-            if (margin < least)
-                least = margin;
-        }
-
-        return double.IsFinite(least) ? least : 0;
+        TakeUp(model);
+        var basket = size.BasketMm(model.HolePitchMm);
+        return refusals.All(r => r.Outcome != Outcome.Missed) && !judge.Judge(basket, request.ForeheadStrap).IsMissed
+            && Chances.HoldsAtLeast(sure, draws, basket, request.Hard);
     }
+
+    /// <summary>Works out what holds for every size of a model, once as long as its sizes follow each other.</summary>
+    private void TakeUp(MuzzleModel next)
+    {
+        if (ReferenceEquals(next, model))
+            return;
+        model = next;
+        refusals = question.Brief.Refusals(next);
+        request = question.Request(next.ForeheadStrap);
+        seen = FitScore.Seen(next, question.Brief);
+    }
+
+    private RankedFit Judge(MuzzleSize size, in BasketMm basket, bool withChances)
+    {
+        var judgement = judge.Judge(basket, request.ForeheadStrap);
+        var half = (judge.Gauge.High - judge.Gauge.Low) / 2;
+        var score = FitScore.Of(model!, size, judgement.Margins, judge.Gauge.GapeRad(basket), half, seen, question.Brief.MostMass);
+        return new RankedFit(this, model!, size, refusals, judgement, score, ChancesOf(basket, withChances));
+    }
+
+    private RankedFit Judge(MuzzleSize size, in TubeMm tube, bool withChances)
+    {
+        var judgement = judge.Judge(tube, request.ForeheadStrap);
+        var score = FitScore.Of(model!, size, new Margins { Seat = judgement.Margins.Seat }, 0, judge.Gauge.High, seen, question.Brief.MostMass);
+        return new RankedFit(this, model!, size, refusals, judgement, score, ChancesOf(tube, withChances));
+    }
+
+    private Chances? ChancesOf<TShape>(in TShape shape, bool withChances)
+        where TShape : struct, IShapeMm =>
+        withChances && question.Draws is { } drawn ? Chances.Count(drawn, draws, shape, request.Hard, holds) : null;
 }

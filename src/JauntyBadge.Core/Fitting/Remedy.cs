@@ -77,8 +77,8 @@ public static class Remedies
             {
                 changed = changed with { NeckStrapMinMm = changed.NeckStrapMinMm - holes };
                 judged = fit.With(changed, withChances: false);
-                punched = judged.Criteria.FirstOrDefault(c => c.Name == CriterionName.NeckStrap)?.Value is { } loop
-                    ? (int)Math.Ceiling((fit.Size.NeckStrapMinMm!.Value - loop.Millimeters) / fit.Model.HolePitchMm!.Value)
+                punched = judged.Judgement.Of(CriterionName.NeckStrap)?.Value is { } loop
+                    ? (int)Math.Ceiling((fit.Size.NeckStrapMinMm!.Value - loop) / fit.Model.HolePitchMm!.Value)
                     : 0;
             }
 

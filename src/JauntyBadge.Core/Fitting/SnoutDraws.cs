@@ -9,15 +9,15 @@ namespace JauntyBadge.Core.Fitting;
 /// <param name="Side">Its side.</param>
 /// <param name="Kind">Whether a reading is doubted or one is missing.</param>
 /// <param name="Settles">Share of the doubt about the whole that knowing this length would end, 0 to 1.</param>
-public sealed record Retake(Measure Measure, Side? Side, DoubtKind Kind, double Settles)
+public sealed record Retake(Measure Measure, Side? Side, UncertaintyKind Kind, double Settles)
 {
     /// <summary>What to do, in a sentence.</summary>
     public string Says
     {
         get
         {
-            var name = MeasureGuide.For(Measure).Name.ToLowerInvariant() + (Side is { } side ? $", {side.ToString().ToLowerInvariant()}" : "");
-            return Kind == DoubtKind.Reading ? $"Take {name} again: no other reading settles more of the doubt." : $"Take {name}, which was not read: nothing else settles more of the doubt.";
+            var name = MeasureDefinition.For(Measure).Guide.Name.ToLowerInvariant() + (Side is { } side ? $", {side.ToString().ToLowerInvariant()}" : "");
+            return Kind == UncertaintyKind.Reading ? $"Take {name} again: no other reading settles more of the doubt." : $"Take {name}, which was not read: nothing else settles more of the doubt.";
         }
     }
 }
@@ -41,12 +41,12 @@ public sealed class SnoutDraws
 
     private static readonly Length Thinnest = Length.FromMillimeters(1);
 
-    private readonly IReadOnlyList<Doubt> doubts;
+    private readonly IReadOnlyList<UncertaintySource> doubts;
     private readonly byte[][] parts;
 
     private readonly double neck;
 
-    private SnoutDraws(IReadOnlyList<Doubt> doubts, SnoutMm[] snouts, byte[][] parts, BoxMm[] boxes, double neck)
+    private SnoutDraws(IReadOnlyList<UncertaintySource> doubts, SnoutMm[] snouts, byte[][] parts, BoxMm[] boxes, double neck)
     {
         Boxes = boxes;
         this.neck = neck;
@@ -72,7 +72,7 @@ public sealed class SnoutDraws
     /// <param name="count">How many draws, 10 to 100,000.</param>
     /// <param name="random">A seeded generator: the same seed gives the same draws.</param>
     /// <exception cref="ArgumentOutOfRangeException">The count is out of range.</exception>
-    public static SnoutDraws Of(SnoutModel snout, IReadOnlyList<Doubt> doubts, int count, Random random)
+    public static SnoutDraws Of(SnoutModel snout, IReadOnlyList<UncertaintySource> doubts, int count, Random random)
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(count, Parts);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(count, 100_000);
@@ -138,7 +138,7 @@ public sealed class SnoutDraws
         return best < 0 ? null : new Retake(doubts[best].Line.Measure, doubts[best].Line.Side, doubts[best].Kind, Math.Min(1, most));
     }
 
-    private static SnoutMm Draw(SnoutModel snout, IReadOnlyList<Doubt> doubts, double[][] off, int draw)
+    private static SnoutMm Draw(SnoutModel snout, IReadOnlyList<UncertaintySource> doubts, double[][] off, int draw)
     {
         var numbers = snout.Numbers;
         for (var d = 0; d < doubts.Count; d++)
@@ -146,10 +146,10 @@ public sealed class SnoutDraws
             var by = Length.FromMillimeters(off[d][draw]);
             numbers = doubts[d].Kind switch
             {
-                DoubtKind.Reading => Moved(numbers, doubts[d].Line, by),
-                DoubtKind.Assumed when doubts[d].Line.Measure == Measure.SnoutWidth => numbers with { SnoutWidth = Least(snout.Width.Value + by) },
-                DoubtKind.Assumed => numbers with { SnoutHeight = Least(snout.Height.Value + by) },
-                DoubtKind.Gap => numbers with { FitLineGap = Least(snout.EyeLine.Value - snout.FitLine.Value + by) },
+                UncertaintyKind.Reading => Moved(numbers, doubts[d].Line, by),
+                UncertaintyKind.Assumed when doubts[d].Line.Measure == Measure.SnoutWidth => numbers with { SnoutWidth = Least(snout.Width.Value + by) },
+                UncertaintyKind.Assumed => numbers with { SnoutHeight = Least(snout.Height.Value + by) },
+                UncertaintyKind.Gap => numbers with { FitLineGap = Least(snout.EyeLine.Value - snout.FitLine.Value + by) },
                 _ => numbers,
             };
         }
@@ -161,10 +161,10 @@ public sealed class SnoutDraws
             var by = off[d][draw];
             drawn = (doubts[d].Kind, doubts[d].Line.Measure) switch
             {
-                (DoubtKind.Hinge, _) => drawn with { HingeX = drawn.HingeX * (1 + by / whole.HingeX) },
-                (DoubtKind.Section, Measure.SnoutGirth) => drawn with { Girth = drawn.Girth * (1 + by / whole.Girth) },
-                (DoubtKind.Section, Measure.SnoutWidth) => drawn with { Width = drawn.Width * (1 + by / whole.Width) },
-                (DoubtKind.Section, _) => drawn.Taller(1 + by / whole.Height),
+                (UncertaintyKind.Hinge, _) => drawn with { HingeX = drawn.HingeX * (1 + by / whole.HingeX) },
+                (UncertaintyKind.Section, Measure.SnoutGirth) => drawn with { Girth = drawn.Girth * (1 + by / whole.Girth) },
+                (UncertaintyKind.Section, Measure.SnoutWidth) => drawn with { Width = drawn.Width * (1 + by / whole.Width) },
+                (UncertaintyKind.Section, _) => drawn.Taller(1 + by / whole.Height),
                 _ => drawn,
             };
         }
@@ -172,22 +172,8 @@ public sealed class SnoutDraws
         return drawn;
     }
 
-    private static SnoutNumbers Moved(SnoutNumbers n, MeasureLine line, Length by) => (line.Measure, line.Side) switch
-    {
-        (Measure.NoseToInnerEye, Side.Left) => n with { NoseToInnerEyeLeft = Least(n.NoseToInnerEyeLeft + by) },
-        (Measure.NoseToInnerEye, _) => n with { NoseToInnerEyeRight = Least(n.NoseToInnerEyeRight + by) },
-        (Measure.InnerEyeSpacing, _) => n with { InnerEyeSpacing = Least(n.InnerEyeSpacing + by) },
-        (Measure.FitLineLength, _) => n with { FitLineLength = Least(n.FitLineLength + by) },
-        (Measure.SnoutGirth, _) => n with { SnoutGirth = Least(n.SnoutGirth + by) },
-        (Measure.SnoutHeight, _) => n with { SnoutHeight = Least(n.SnoutHeight + by) },
-        (Measure.SnoutWidth, _) => n with { SnoutWidth = Least(n.SnoutWidth + by) },
-        (Measure.JawToNose, _) => n with { JawToNose = Least(n.JawToNose + by) },
-        (Measure.NeckGirth, _) => n with { NeckGirth = Least(n.NeckGirth + by) },
-        (Measure.HeadGirth, _) => n with { HeadGirth = Least(n.HeadGirth + by) },
-        _ => n,
-    };
-
-    private static Length? Least(Length? length) => length is { } given ? Least(given) : null;
+    private static SnoutNumbers Moved(SnoutNumbers numbers, MeasureLine line, Length by) =>
+        numbers[line] is { } length ? numbers.With(line, Least(length + by)) : numbers;
 
     private static Length Least(Length length) => UnitMath.Max(length, Thinnest);
 }

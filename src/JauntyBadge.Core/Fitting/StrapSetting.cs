@@ -39,7 +39,7 @@ public sealed record StrapSetting(Length Loop, int? Hole, int? Holes, Length? Fr
     /// <summary>The loop set, in plain mm; a pitch of 0 slides. NaN where no setting is near enough, or a number is missing.</summary>
     internal static double NearestMm(double wanted, double low, double high, double pitch)
     {
-        if (double.IsNaN(LowMarginMm(wanted, low, high, pitch)) || LowMarginMm(wanted, low, high, pitch) < -Asked.Slack)
+        if (LowMarginMm(wanted, low, high, pitch) is var margin && (double.IsNaN(margin) || Margins.IsMissed(margin)))
             return double.NaN;
         if (pitch == 0)
             return wanted;

@@ -37,7 +37,7 @@ public static class TrainingMuzzle
 
     /// <summary>A criterion as it counts in training: being roomy is worth knowing and no fault.</summary>
     public static Criterion InTraining(Criterion criterion) =>
-        criterion.Verdict == Verdict.Out && (MayBeRoomy.Contains(criterion.Name) || criterion.Margin is null) ? criterion with { Verdict = Verdict.Marginal } : criterion;
+        criterion.Outcome == Outcome.Missed && (MayBeRoomy.Contains(criterion.Name) || criterion.Margin is null) ? criterion with { Outcome = Outcome.Warning } : criterion;
 
     private static IEnumerable<TrainingFit> OneOrTwoUp(IReadOnlyList<RankedFit> sizes)
     {
@@ -55,8 +55,8 @@ public static class TrainingMuzzle
 
     /// <summary>No measure is missed but for being roomy, the nose touches nothing, and it is light enough where both masses are known; what the brief asks of a muzzle worn outside is not asked of it.</summary>
     private static bool Serves(RankedFit fit) =>
-        fit.Assessment is { } basket && basket.Criteria.All(c => c.Verdict != Verdict.Out || MayBeRoomy.Contains(c.Name))
-        && basket.Seat.NoseRoom > Length.Zero && (fit.Brief.MostMass is not { } most || fit.Size.MassG is not { } grams || grams <= most.Grams);
+        fit.Judgement.Criteria.All(c => c.Outcome != Outcome.Missed || MayBeRoomy.Contains(c.Name))
+        && fit.Judgement.Of(CriterionName.Seat)!.Value.Value > 0 && (fit.Brief.MostMass is not { } most || fit.Size.MassG is not { } grams || grams <= most.Grams);
 
     private static string Sentence(RankedFit fit, int up)
     {

@@ -184,7 +184,7 @@ public static class TryOn
             bool Better(RankedFit then) => number(then) is { } after && (lessIsBetter ? after < now : after > now);
             string Effect(RankedFit then) => $"{what}: {now.Show(shown)} becomes {number(then)!.Value.Show(shown)}; {Whole(then)}.";
             return new Diagnosed(
-                cause, toSpare.Millimeters < -Asked.Slack, pushedIn ? $"{evidence} Pushed back until the nose touches, its edge goes past the eye line: the strap has to hold it." : evidence,
+                cause, Margins.IsMissed(toSpare.Millimeters), pushedIn ? $"{evidence} Pushed back until the nose touches, its edge goes past the eye line: the strap has to hold it." : evidence,
                 [
                     .. Changes().Where(c => Better(c.After)).Select(c => new TryOnRemedy(c.Kind, c.Does, Effect(c.After), c.After.Verdict)).OrderBy(r => r.After == Verdict.Out).Take(2),
                     .. Other(f => f.Model.Id == fit.Model.Id && f.Size.Id != fit.Size.Id && Better(f), Effect),
@@ -228,7 +228,7 @@ public static class TryOn
             // Between two holes either is as near as the strap allows: half a pitch is no fault.
             var needed = fit.NeckLoop ?? right.Loop;
             var off = loose ? now.Loop - needed : needed - now.Loop;
-            var wrong = off > UnitMath.Max(FitRules.Marginal.Value, Length.FromMillimeters((fit.Model.HolePitchMm ?? 0) / 2 + Asked.Slack));
+            var wrong = off > UnitMath.Max(FitRules.Marginal.Value, Length.FromMillimeters((fit.Model.HolePitchMm ?? 0) / 2 + Margins.Slack));
             var evidence = $"Fastened at {InWords(now)}, a loop of {now.Loop.Show(shown)}; {needed.Show(shown)} is needed, and {InWords(right)} is nearest.";
             return new Diagnosed(cause, wrong, evidence, wrong ? [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"The loop becomes {right.Loop.Show(shown)}: {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} under it.", fit.Verdict)] : []);
         }

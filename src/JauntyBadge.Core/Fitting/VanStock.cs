@@ -30,10 +30,16 @@ public static class VanStock
     /// <summary>Sets looked at before the search for the best one gives up (House: a blink on a tablet).</summary>
     private const int MostLookedAt = 300_000;
 
+    /// <summary>The same in gains counted, of which one set needs as many as there are dogs under all sizes: a thousand dogs are looked at less thoroughly.</summary>
+    private const int MostWork = 30_000_000;
+
+    /// <summary>The curve beside the plan is looked at so much less thoroughly.</summary>
+    private const int LessForCurve = 40;
+
     /// <summary>Ids of the baskets that would fit a dog today: those that may be worn and are sure enough. Of a chart of length and girth none is, for its width could not be checked.</summary>
     /// <param name="catalogue">The muzzles there are.</param>
     /// <param name="question">The dog, with draws.</param>
-    /// <remarks>The same as the ranking would say; chances, which cost most, are counted only where they can still matter.</remarks>
+    /// <remarks>The same as the ranking would say, but no chance is counted further than it can matter.</remarks>
     public static IReadOnlySet<string> FitsToday(IReadOnlyList<MuzzleModel> catalogue, FitQuestion question)
     {
         var one = new ModelJudge(question);
@@ -42,7 +48,7 @@ public static class VanStock
             from model in catalogue
             where model.Type == MuzzleType.Basket
             from size in model.Sizes
-            where !size.IsLengthAndGirthOnly && one.Judge(model, size, withChances: false).Verdict != Verdict.Out && one.Judge(model, size).Chance >= SureEnough.Value
+            where !size.IsLengthAndGirthOnly && one.Serves(model, size, SureEnough.Value)
             select size.Id).ToHashSet();
     }
 
@@ -57,10 +63,11 @@ public static class VanStock
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(sizes, 1);
         var columns = Columns(dogs, preferred ?? []);
+        lookedAt = Math.Min(lookedAt, MostWork / (1 + columns.Sum(c => c.Fits.Length)));
         var (chosen, exact, atMost) = Best(columns, dogs, sizes, lookedAt);
         var curve = new List<int>();
         for (var k = 1; k <= Math.Min(columns.Count, 20) && (curve.Count < 2 || curve[^1] > curve[^2]); k++)
-            curve.Add(k == sizes ? Covered(chosen, dogs) : Covered(Best(columns, dogs, k, lookedAt / 10).Chosen, dogs));
+            curve.Add(k == sizes ? Covered(chosen, dogs) : Covered(Best(columns, dogs, k, lookedAt / LessForCurve).Chosen, dogs));
         for (var k = 1; k < curve.Count; k++)
             curve[k] = Math.Max(curve[k], curve[k - 1]);
         var steps = InOrder(chosen, dogs);
@@ -68,7 +75,7 @@ public static class VanStock
     }
 
     /// <summary>A size and the dogs it fits; of sizes that fit the same dogs, or fewer than another, only the best is kept.</summary>
-    private sealed record Column(string SizeId, HashSet<int> Fits);
+    private sealed record Column(string SizeId, int[] Fits);
 
     private static List<Column> Columns(IReadOnlyList<StockDog> dogs, IReadOnlyList<string> preferred)
     {
@@ -76,14 +83,14 @@ public static class VanStock
         var all = dogs.SelectMany((d, i) => d.Sizes.Select(s => (Size: s, Dog: i))).GroupBy(p => p.Size)
             .Select(g => new Column(g.Key, [.. g.Select(p => p.Dog)]))
             .OrderByDescending(c => c.Fits.Sum(i => dogs[i].Count)).ThenBy(c => place.GetValueOrDefault(c.SizeId, int.MaxValue)).ThenBy(c => c.SizeId, StringComparer.Ordinal).ToList();
-        var kept = new List<Column>();
+        var kept = new List<(Column Column, HashSet<int> Fits)>();
         foreach (var column in all)
         {
-            if (!kept.Exists(k => column.Fits.IsSubsetOf(k.Fits)))
-                kept.Add(column);
+            if (!kept.Exists(k => k.Fits.IsSupersetOf(column.Fits)))
+                kept.Add((column, [.. column.Fits]));
         }
 
-        return kept;
+        return [.. kept.Select(k => k.Column)];
     }
 
     private static (List<Column> Chosen, bool Exact, int AtMost) Best(List<Column> columns, IReadOnlyList<StockDog> dogs, int sizes, int mayLookAt)

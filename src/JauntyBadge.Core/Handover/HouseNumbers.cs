@@ -12,7 +12,7 @@ public static class HouseNumbers
     /// <summary>By room, in reading order.</summary>
     public static IReadOnlyList<(string Room, IReadOnlyList<IGrounded> Numbers)> All { get; } =
     [
-        ("Dogs", [Standing.ChoiceFills]),
+        ("Dogs", [DogProgress.ChoiceFills]),
         ("Measuring",
         [
             ReadingParser.Longest, .. ToolRules.All, Uncertainty.ThickCoat, Uncertainty.Coverage, Repeats.RepeatabilityFactor, StringMarks.ShortestString,

@@ -109,7 +109,7 @@ public static class ReadingsSheet
         read = null;
         if (Named<Measure>(Cell("measure")) is not { } measure)
             return $"measure: \"{Cell("measure")}\" is not known; one of {string.Join(", ", Enum.GetValues<Measure>().Select(Camel))} is expected.";
-        var sides = MeasureGuide.For(measure).HasSides;
+        var sides = MeasureDefinition.For(measure).Guide.HasSides;
         var side = Cell("side") == "" ? null : Named<Side>(Cell("side"));
         if (sides && side is null)
             return $"side: {Camel(measure)} is taken left or right.";
@@ -165,7 +165,7 @@ public static class ReadingsSheet
         var wanted = Letters(text);
         foreach (var value in Enum.GetValues<TEnum>())
         {
-            if (Letters(value.ToString()) == wanted || (value is Measure m && Letters(MeasureGuide.For(m).Name) == wanted) || (value is Side && wanted.Length == 1 && Letters(value.ToString())[0] == wanted[0]))
+            if (Letters(value.ToString()) == wanted || (value is Measure m && Letters(MeasureDefinition.For(m).Guide.Name) == wanted) || (value is Side && wanted.Length == 1 && Letters(value.ToString())[0] == wanted[0]))
                 return value;
         }
 

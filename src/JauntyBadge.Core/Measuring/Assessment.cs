@@ -5,8 +5,8 @@ namespace JauntyBadge.Core.Measuring;
 /// <summary>What has to be known besides the readings to judge them.</summary>
 public sealed record Circumstances
 {
-    /// <summary>The school measured by.</summary>
-    public School School { get; init; } = School.Everyday;
+    /// <summary>The fit style measured by.</summary>
+    public FitStyle FitStyle { get; init; } = FitStyle.Everyday;
 
     /// <summary>What the fitter saw and the breed says of the head shape.</summary>
     public IReadOnlyList<ShapeReading> OtherWays { get; init; } = [];
@@ -37,6 +37,12 @@ public sealed record Assessment(
     IReadOnlyList<Measured> Measured, HeadShapeChoice HeadShape, IReadOnlyList<Finding> Findings, IReadOnlyList<MissingMeasure> Missing,
     SnoutNumbers Numbers)
 {
+    /// <summary>The measures that something asks to be taken again.</summary>
+    public IReadOnlyList<Measure> Doubted => [.. Findings.Where(f => f.Severity == Severity.Check).SelectMany(f => f.Measures).Distinct()];
+
+    /// <summary>Everything a muzzle is chosen by is read, and nothing asks to be taken again.</summary>
+    public bool IsReady => Missing.All(m => m.Use != MeasureUse.Choosing) && Doubted.Count == 0;
+
     /// <summary>The snout as measured, or null while neither the nose to inner eye nor the fit line's length is read.</summary>
     public SnoutModel? Snout => Completeness.CanFit(Measured) ? SnoutModel.From(Numbers) : null;
 
@@ -49,7 +55,7 @@ public sealed record Assessment(
         var numbers = SnoutNumbers.From(measured, shape.Shape) with { FitLineGap = circumstances.FitLineGap };
         return new Assessment(
             measured, shape, new CrossChecks(readings, measured, shape, numbers, circumstances).Run(),
-            Completeness.Missing(measured, circumstances.School), numbers);
+            Completeness.Missing(measured, circumstances.FitStyle), numbers);
     }
 
     /// <summary>A jaw reading that the fitter said was held point to point counts as the level distance behind it, with the doubt that brings.</summary>

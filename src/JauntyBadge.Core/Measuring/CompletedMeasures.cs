@@ -44,7 +44,7 @@ public static class CompletedMeasures
         var fit = Find(read, Measure.FitLineLength)?.StandardUncertainty.Millimeters;
         var gap = assessment.Numbers.FitLineGap is null ? GapDoubt.Value.Millimeters : 0;
         var eyeDoubt = eye ?? Root(fit ?? 0, gap);
-        void Add(Measure measure, Sourced number, double doubt)
+        void Add(Measure measure, ModelLength number, double doubt)
         {
             if (all.TrueForAll(m => m.Measure != measure))
                 all.Add(new CompletedMeasure(measure, null, 0, number.Value, Length.FromMillimeters(doubt), number.Provenance));
@@ -60,23 +60,22 @@ public static class CompletedMeasures
     }
 
     /// <summary>The doubt of a completed height, width or girth: what the doubt of the two read ones makes of it, and the section's shape.</summary>
-    private static double Section(Assessment assessment, SnoutModel snout, Func<SnoutModel, Sourced> pick)
+    private static double Section(Assessment assessment, SnoutModel snout, Func<SnoutModel, ModelLength> pick)
     {
         var number = pick(snout);
         if (number.Provenance == Provenance.Assumed)
             return AssumedDoubt.Value * number.Mm;
         var numbers = assessment.Numbers;
-        double Moved(Measure measure, Func<Length, SnoutNumbers> with)
+        double Moved(Measure measure)
         {
             if (Find(assessment.Measured, measure) is not { } m)
                 return 0;
-            var change = pick(SnoutModel.From(with(m.Mean * (1 + Step)))).Mm - number.Mm;
+            var change = pick(SnoutModel.From(numbers.With(new(measure), m.Mean * (1 + Step)))).Mm - number.Mm;
             return change / (Step * m.Mean.Millimeters) * m.StandardUncertainty.Millimeters;
         }
 
         return Root(
-            Moved(Measure.SnoutGirth, v => numbers with { SnoutGirth = v }), Moved(Measure.SnoutHeight, v => numbers with { SnoutHeight = v }),
-            Moved(Measure.SnoutWidth, v => numbers with { SnoutWidth = v }), SectionDoubt.Value * number.Mm);
+            Moved(Measure.SnoutGirth), Moved(Measure.SnoutHeight), Moved(Measure.SnoutWidth), SectionDoubt.Value * number.Mm);
     }
 
     private static Measured? Find(IReadOnlyList<Measured> measured, Measure measure) => measured.FirstOrDefault(m => m.Measure == measure);

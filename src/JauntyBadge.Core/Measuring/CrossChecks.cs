@@ -188,13 +188,13 @@ public sealed class CrossChecks
 
     private Finding? Unusual(Measured m)
     {
-        var name = MeasureGuide.NameOf(new(m.Measure, m.Side));
+        var name = MeasureDefinition.NameOf(new(m.Measure, m.Side));
         if (about.OwnRanges.GetValueOrDefault(m.Measure) is { } own)
         {
             return m.Mean >= own.Low && m.Mean <= own.High ? null : new Finding(
                 "outside-own-range", Severity.Check, [m.Measure],
                 $"{name} reads {Say(m.Mean)}; {own.Dogs} earlier dogs of this breed had {own.Low.ShowRange(own.High, about.Shown)}, half of them around {Say(own.Median)}.",
-                $"Take it again. {MeasureGuide.For(m.Measure).How}", BreedRange.Width.Basis);
+                $"Take it again. {MeasureDefinition.For(m.Measure).Guide.How}", BreedRange.Width.Basis);
         }
 
         var (low, high) = PlausibleRange.For(m.Measure, shape.Shape, about.BodyMass);
@@ -204,12 +204,12 @@ public sealed class CrossChecks
         return new Finding(
             "implausible", Severity.Check, [m.Measure],
             $"{name} reads {Say(m.Mean)}; for {of} we expect {low.ShowRange(high, about.Shown)}.",
-            $"Take it again and check the unit and the head shape. {MeasureGuide.For(m.Measure).How}", PlausibleRange.Basis);
+            $"Take it again and check the unit and the head shape. {MeasureDefinition.For(m.Measure).Guide.How}", PlausibleRange.Basis);
     }
 
     private Finding? Scatter(MeasureLine line, List<Reading> repeats)
     {
-        var name = MeasureGuide.NameOf(line);
+        var name = MeasureDefinition.NameOf(line);
         var (spread, limit) = (Repeats.Spread(repeats), Repeats.Limit(repeats));
         if (Repeats.WantThird(repeats))
         {

@@ -16,13 +16,13 @@ internal sealed record HeadSketch
             _ => (0.471, 0.17, 0.45, 1.12),
         };
         Eye = snout.EyeLine.Mm;
-        var read = numbers.NoseToOcciput?.Millimeters * 0.96 ?? (numbers.StopToNose + numbers.StopToOcciput)?.Millimeters;
+        var read = numbers[Measure.NoseToOcciput]?.Millimeters * 0.96 ?? (numbers[Measure.StopToNose] + numbers[Measure.StopToOcciput])?.Millimeters;
         Occiput = Math.Max(read ?? Eye / faceShare, 1.25 * Eye);
         Top = -rise * (Eye / faceShare);
-        Stop = Math.Clamp(numbers.StopToNose?.Millimeters ?? Eye, 0.8 * Eye, Eye + 0.4 * (Occiput - Eye));
+        Stop = Math.Clamp(numbers[Measure.StopToNose]?.Millimeters ?? Eye, 0.8 * Eye, Eye + 0.4 * (Occiput - Eye));
         var apart = numbers.InnerEyeSpacing is { } s && s.Millimeters < 1.8 * Eye ? s.Millimeters : spacing * Eye;
         HalfSpacing = apart / 2;
-        HalfSkull = Math.Max(numbers.SkullWidth?.Millimeters ?? skull * Eye, 1.05 * Math.Max(snout.Width.Mm, apart)) / 2;
+        HalfSkull = Math.Max(numbers[Measure.SkullWidth]?.Millimeters ?? skull * Eye, 1.05 * Math.Max(snout.Width.Mm, apart)) / 2;
     }
 
     /// <summary>Eye line, base of the skull and stop, straight back from the nose tip.</summary>

@@ -1,6 +1,6 @@
 namespace JauntyBadge.Core.Measuring;
 
-/// <summary>What is measured on a dog's head. Landmarks and method are in <see cref="MeasureGuide"/>.</summary>
+/// <summary>What is measured on a dog's head. Landmarks and method are in <see cref="MeasureDefinition"/>.</summary>
 public enum Measure
 {
     /// <summary>Nose tip to the inner eye corner, straight line, one reading a side.</summary>
@@ -41,13 +41,6 @@ public enum Measure
 
     /// <summary>Around the head at its widest, ears included; optional.</summary>
     HeadGirth,
-}
-
-/// <summary>What the rules ask of a measure.</summary>
-public static class MeasureKinds
-{
-    /// <summary>Whether a tape goes all the way round, so that the coat counts.</summary>
-    public static bool IsGirth(this Measure measure) => measure is Measure.SnoutGirth or Measure.NeckGirth or Measure.HeadGirth;
 }
 
 /// <summary>The side of the dog, seen from the dog.</summary>

@@ -12,24 +12,6 @@ public static class PlausibleRange
     private const double Low = 0.55;
     private const double High = 1.65;
 
-    // Usual length for a long, a medium and a short head, in the order of the enum.
-    private static readonly (double Long, double Medium, double Short)[] Usuals =
-    [
-        (38, 33, 18), // nose to inner eye
-        (32, 27, 13), // fit line to nose
-        (71, 90, 98), // snout girth
-        (21, 27, 26), // snout height
-        (19, 24, 29), // snout width
-        (54, 50, 32), // jaw to nose
-        (82, 73, 53), // nose to base of skull
-        (130, 140, 145), // neck girth
-        (0, 0, 0), // inner eye spacing: from the eyes, see below
-        (40, 34, 18), // stop to nose
-        (43, 38, 34), // stop to base of skull
-        (32, 38, 44), // skull width
-        (145, 160, 165), // head girth
-    ];
-
     public static Basis Basis { get; } = Basis.House(
         $"{Low} to {High} times the usual length for the head shape and the cube root of the mass (usual lengths from memory)");
 
@@ -46,16 +28,12 @@ public static class PlausibleRange
     /// <summary>The usual length, for a drawing of a dog that was not measured yet.</summary>
     public static Length Usual(Measure measure, HeadShape shape, Mass bodyMass)
     {
-        if (measure == Measure.InnerEyeSpacing)
-        {
-            // The slanted nose to eye and half the spacing are two sides of a right triangle, the eye line the third.
-            var share = SnoutRules.SpacingRatio(shape).Value;
-            return Usual(Measure.NoseToInnerEye, shape, bodyMass) * (share / Math.Sqrt(1 + share * share / 4));
-        }
+        if (MeasureDefinition.For(measure).Usual is { } usual)
+            return Length.FromMillimeters(usual.For(shape) * Math.Cbrt(bodyMass.Kilograms));
 
-        var usual = Usuals[(int)measure];
-        var factor = shape switch { HeadShape.Long => usual.Long, HeadShape.Short => usual.Short, _ => usual.Medium };
-        return Length.FromMillimeters(factor * Math.Cbrt(bodyMass.Kilograms));
+        // Inner eye spacing: the slanted nose to eye and half the spacing are two sides of a right triangle, the eye line the third.
+        var share = SnoutRules.SpacingRatio(shape).Value;
+        return Usual(Measure.NoseToInnerEye, shape, bodyMass) * (share / Math.Sqrt(1 + share * share / 4));
     }
 }
 

@@ -82,7 +82,7 @@ public static class Uncertainty
             sum += mean / variance;
         }
 
-        var fur = coat == Coat.Thick && readings[0].Measure.IsGirth() ? ThickCoat.Value.Millimeters : 0;
+        var fur = coat == Coat.Thick && MeasureDefinition.For(readings[0].Measure).IsGirth ? ThickCoat.Value.Millimeters : 0;
         return (Length.FromMillimeters(sum / weights), Length.FromMillimeters(Math.Sqrt(1 / weights + fur * fur)));
     }
 

@@ -16,7 +16,7 @@ public enum Provenance
 }
 
 /// <summary>A length of the model with where it came from.</summary>
-public sealed record Sourced(Length Value, Provenance Provenance, string How)
+public sealed record ModelLength(Length Value, Provenance Provenance, string How)
 {
     public double Mm => Value.Millimeters;
 }
@@ -24,72 +24,21 @@ public sealed record Sourced(Length Value, Provenance Provenance, string How)
 /// <summary>A point in the side view, mm: origin at the nose tip on the bridge line, x towards the skull, y downwards.</summary>
 public readonly record struct PointMm(double X, double Y);
 
-/// <summary>What was measured, one number a measure. A missing number is null.</summary>
-public sealed record SnoutNumbers
-{
-    public Length? NoseToInnerEyeLeft { get; init; }
-    public Length? NoseToInnerEyeRight { get; init; }
-    public Length? InnerEyeSpacing { get; init; }
-    public Length? FitLineLength { get; init; }
-
-    /// <summary>The gap left between eye line and fit line when the latter was measured; null for the usual one.</summary>
-    public Length? FitLineGap { get; init; }
-
-    public Length? SnoutGirth { get; init; }
-    public Length? SnoutHeight { get; init; }
-    public Length? SnoutWidth { get; init; }
-    public Length? JawToNose { get; init; }
-    public Length? NeckGirth { get; init; }
-    public HeadShape HeadShape { get; init; } = HeadShape.Medium;
-
-    // Beyond the snout: for the head shape and the drawing only.
-    public Length? NoseToOcciput { get; init; }
-    public Length? StopToNose { get; init; }
-    public Length? StopToOcciput { get; init; }
-    public Length? SkullWidth { get; init; }
-    public Length? HeadGirth { get; init; }
-
-    /// <summary>The means of a dog's readings.</summary>
-    public static SnoutNumbers From(IEnumerable<Measured> measured, HeadShape shape)
-    {
-        var means = measured.ToDictionary(m => (m.Measure, m.Side), m => m.Mean);
-        Length? Mean(Measure measure, Side? side = null) => means.TryGetValue((measure, side), out var mean) ? mean : null;
-        return new SnoutNumbers
-        {
-            NoseToInnerEyeLeft = Mean(Measure.NoseToInnerEye, Side.Left),
-            NoseToInnerEyeRight = Mean(Measure.NoseToInnerEye, Side.Right),
-            InnerEyeSpacing = Mean(Measure.InnerEyeSpacing),
-            FitLineLength = Mean(Measure.FitLineLength),
-            SnoutGirth = Mean(Measure.SnoutGirth),
-            SnoutHeight = Mean(Measure.SnoutHeight),
-            SnoutWidth = Mean(Measure.SnoutWidth),
-            JawToNose = Mean(Measure.JawToNose),
-            NeckGirth = Mean(Measure.NeckGirth),
-            NoseToOcciput = Mean(Measure.NoseToOcciput),
-            StopToNose = Mean(Measure.StopToNose),
-            StopToOcciput = Mean(Measure.StopToOcciput),
-            SkullWidth = Mean(Measure.SkullWidth),
-            HeadGirth = Mean(Measure.HeadGirth),
-            HeadShape = shape,
-        };
-    }
-}
-
 /// <summary>The snout a muzzle has to go over, completed from the readings.</summary>
 public sealed record SnoutModel
 {
     /// <summary>xe: nose tip to the eye line, straight ahead.</summary>
-    public required Sourced EyeLine { get; init; }
+    public required ModelLength EyeLine { get; init; }
 
     /// <summary>xf: nose tip to the fit line, where a basket's rear edge sits.</summary>
-    public required Sourced FitLine { get; init; }
+    public required ModelLength FitLine { get; init; }
 
-    public required Sourced Height { get; init; }
-    public required Sourced Width { get; init; }
-    public required Sourced Girth { get; init; }
+    public required ModelLength Height { get; init; }
+    public required ModelLength Width { get; init; }
+    public required ModelLength Girth { get; init; }
 
     /// <summary>xH: the jaw hinge, straight back from the nose tip.</summary>
-    public required Sourced Hinge { get; init; }
+    public required ModelLength Hinge { get; init; }
 
     /// <summary>What it was built from.</summary>
     public required SnoutNumbers Numbers { get; init; }
@@ -112,7 +61,7 @@ public sealed record SnoutModel
     public double SmallDogScale => SnoutRules.ScaleFor(EyeLine.Value);
 
     /// <summary>Every number of the model with what it rests on, for "what was measured, derived or assumed".</summary>
-    public IReadOnlyList<(string Name, Sourced Number)> Sources =>
+    public IReadOnlyList<(string Name, ModelLength Number)> Sources =>
     [
         ("Eye line", EyeLine), ("Fit line", FitLine), ("Snout height", Height), ("Snout width", Width),
         ("Snout girth", Girth), ("Jaw hinge", Hinge),
@@ -134,13 +83,13 @@ public sealed record SnoutModel
             Width = width,
             Girth = girth,
             Hinge = numbers.JawToNose is { } jaw
-                ? new Sourced(jaw, Provenance.Measured, "jaw to nose, as read")
-                : new Sourced(eye.Value * ratio.Value, Provenance.Derived, $"{ratio.Value} times the eye line"),
+                ? new ModelLength(jaw, Provenance.Measured, "jaw to nose, as read")
+                : new ModelLength(eye.Value * ratio.Value, Provenance.Derived, $"{ratio.Value} times the eye line"),
             Numbers = numbers,
         };
     }
 
-    private static Sourced EyeLineOf(SnoutNumbers numbers)
+    private static ModelLength EyeLineOf(SnoutNumbers numbers)
     {
         var sides = new[] { numbers.NoseToInnerEyeLeft, numbers.NoseToInnerEyeRight }.OfType<Length>().ToList();
         if (sides.Count == 0)
@@ -148,27 +97,27 @@ public sealed record SnoutModel
         var shorter = sides.Min();
         var which = sides.Count == 2 ? "the shorter nose to inner eye" : "nose to inner eye, one side only";
         if (numbers.InnerEyeSpacing is not { } spacing)
-            return new Sourced(shorter, Provenance.Measured, which);
+            return new ModelLength(shorter, Provenance.Measured, which);
         if (SnoutRules.Contradict(shorter, spacing))
-            return new Sourced(shorter, Provenance.Measured, which + "; the inner eye spacing contradicts it and is left out");
+            return new ModelLength(shorter, Provenance.Measured, which + "; the inner eye spacing contradicts it and is left out");
         var squared = Math.Pow(shorter.Millimeters, 2) - Math.Pow(spacing.Millimeters / 2, 2);
-        return new Sourced(Length.FromMillimeters(Math.Sqrt(squared)), Provenance.Derived, which + ", made straight with the inner eye spacing");
+        return new ModelLength(Length.FromMillimeters(Math.Sqrt(squared)), Provenance.Derived, which + ", made straight with the inner eye spacing");
     }
 
-    private static Sourced EyeLineFromFitLine(SnoutNumbers numbers)
+    private static ModelLength EyeLineFromFitLine(SnoutNumbers numbers)
     {
         if (numbers.FitLineLength is not { } fitLine)
             throw new ArgumentException("Nose to inner eye on a side or the fit line's length is needed.", nameof(numbers));
         var gap = numbers.FitLineGap ?? SnoutRules.GapBehind(fitLine);
-        return new Sourced(fitLine + gap, Provenance.Derived, $"the fit line's length and a gap of {gap.Millimeters:0.#} mm");
+        return new ModelLength(fitLine + gap, Provenance.Derived, $"the fit line's length and a gap of {gap.Millimeters:0.#} mm");
     }
 
     /// <summary>As read where it lies in front of the eyes; else the eye line less the gap.</summary>
-    private static Sourced FitLineOf(SnoutNumbers numbers, Length eyeLine)
+    private static ModelLength FitLineOf(SnoutNumbers numbers, Length eyeLine)
     {
         if (numbers.FitLineLength is { } read && read < eyeLine)
-            return new Sourced(read, Provenance.Measured, "fit line to nose, as read");
+            return new ModelLength(read, Provenance.Measured, "fit line to nose, as read");
         var gap = numbers.FitLineGap ?? SnoutRules.Scaled(SnoutRules.FitLineGap.Value, eyeLine);
-        return new Sourced(eyeLine - gap, Provenance.Derived, $"the eye line less a gap of {gap.Millimeters:0.#} mm");
+        return new ModelLength(eyeLine - gap, Provenance.Derived, $"the eye line less a gap of {gap.Millimeters:0.#} mm");
     }
 }

@@ -66,7 +66,7 @@ public static class SnoutSection
         ];
     }
 
-    internal static (Sourced Height, Sourced Width, Sourced Girth) Complete(SnoutNumbers numbers, Length eyeLine)
+    internal static (ModelLength Height, ModelLength Width, ModelLength Girth) Complete(SnoutNumbers numbers, Length eyeLine)
     {
         var height = Read(numbers.SnoutHeight, "snout height");
         var width = Read(numbers.SnoutWidth, "snout width");
@@ -74,36 +74,36 @@ public static class SnoutSection
         var measured = new[] { height, width, girth }.Count(s => s is not null);
 
         if (measured == 0)
-            width = new Sourced(eyeLine * SnoutRules.WidthRatio(numbers.HeadShape).Value, Provenance.Assumed, "the head shape's usual proportion to the eye line");
+            width = new ModelLength(eyeLine * SnoutRules.WidthRatio(numbers.HeadShape).Value, Provenance.Assumed, "the head shape's usual proportion to the eye line");
         if (measured < 2)
             (height, width) = FromUsualShape(height, width, girth, SnoutRules.HeightRatio(numbers.HeadShape).Value);
 
         height ??= FromGirth(girth!, width!, "height");
         width ??= FromGirth(girth!, height, "width");
-        girth ??= new Sourced(Girth(height.Value, width.Value), Weaker(height, width), "a rounded box of the height and width");
+        girth ??= new ModelLength(Girth(height.Value, width.Value), Weaker(height, width), "a rounded box of the height and width");
         return (height, width, girth);
     }
 
-    private static Sourced? Read(Length? value, string name) =>
-        value is { } length ? new Sourced(length, Provenance.Measured, $"{name}, as read") : null;
+    private static ModelLength? Read(Length? value, string name) =>
+        value is { } length ? new ModelLength(length, Provenance.Measured, $"{name}, as read") : null;
 
-    private static (Sourced? Height, Sourced? Width) FromUsualShape(Sourced? height, Sourced? width, Sourced? girth, double heightPerWidth)
+    private static (ModelLength? Height, ModelLength? Width) FromUsualShape(ModelLength? height, ModelLength? width, ModelLength? girth, double heightPerWidth)
     {
         const string How = "the head shape's usual height for its width";
         if (width is not null)
-            return (new Sourced(width.Value * heightPerWidth, Provenance.Assumed, How), width);
+            return (new ModelLength(width.Value * heightPerWidth, Provenance.Assumed, How), width);
         if (height is not null)
-            return (height, new Sourced(height.Value / heightPerWidth, Provenance.Assumed, How));
+            return (height, new ModelLength(height.Value / heightPerWidth, Provenance.Assumed, How));
         var girthPerWidth = Girth(Length.FromMillimeters(heightPerWidth), Length.FromMillimeters(1)).Millimeters;
-        var assumed = new Sourced(girth!.Value / girthPerWidth, Provenance.Assumed, How);
+        var assumed = new ModelLength(girth!.Value / girthPerWidth, Provenance.Assumed, How);
         return (assumed with { Value = assumed.Value * heightPerWidth }, assumed);
     }
 
-    private static Sourced FromGirth(Sourced girth, Sourced side, string name) =>
+    private static ModelLength FromGirth(ModelLength girth, ModelLength side, string name) =>
         OtherSide(girth.Value, side.Value) is { } other
-            ? new Sourced(other, Provenance.Derived, $"the {name} of a rounded box with that girth")
-            : new Sourced(side.Value, Provenance.Assumed, "girth and the other side do not go together; taken as square");
+            ? new ModelLength(other, Provenance.Derived, $"the {name} of a rounded box with that girth")
+            : new ModelLength(side.Value, Provenance.Assumed, "girth and the other side do not go together; taken as square");
 
-    private static Provenance Weaker(Sourced a, Sourced b) =>
+    private static Provenance Weaker(ModelLength a, ModelLength b) =>
         a.Provenance == Provenance.Assumed || b.Provenance == Provenance.Assumed ? Provenance.Assumed : Provenance.Derived;
 }

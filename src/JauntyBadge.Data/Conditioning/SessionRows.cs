@@ -3,7 +3,7 @@ using JauntyBadge.Core.Conditioning;
 namespace JauntyBadge.Data.Conditioning;
 
 /// <summary>One training session.</summary>
-public sealed class SessionRow : INumbered
+public sealed class SessionRow : INumbered, IOfDog
 {
     public Guid Id { get; set; }
     public long Number { get; set; }
@@ -18,7 +18,7 @@ public sealed class SessionRow : INumbered
 }
 
 /// <summary>A set of goes at one target, and what the rule made of it.</summary>
-public sealed class SetRow
+public sealed class SetRow : IOfDog
 {
     public int Id { get; set; }
     public Guid SessionId { get; set; }
@@ -86,7 +86,7 @@ public sealed class SignRow : INumbered
 }
 
 /// <summary>Where the plan was moved to, by the rule or by hand. The latest one is where it stands.</summary>
-public sealed class PlanMoveRow
+public sealed class PlanMoveRow : IOfDog
 {
     public int Id { get; set; }
     public Guid DogId { get; set; }

@@ -28,10 +28,8 @@ public sealed record DemoPicture(PhotoView View, byte[] Jpeg, PhotoMarks Marks, 
         SnoutWidth = Length.FromMillimeters(66),
         JawToNose = Length.FromMillimeters(139),
         NeckGirth = Length.FromMillimeters(400),
-        NoseToOcciput = Length.FromMillimeters(205),
-        StopToNose = Length.FromMillimeters(95),
-        SkullWidth = Length.FromMillimeters(108),
-    });
+    }.With(new(Measure.NoseToOcciput), Length.FromMillimeters(205)).With(new(Measure.StopToNose), Length.FromMillimeters(95))
+        .With(new(Measure.SkullWidth), Length.FromMillimeters(108)));
 
     /// <summary>Draws the head.</summary>
     /// <param name="view">From where.</param>

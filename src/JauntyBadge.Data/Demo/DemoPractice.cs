@@ -106,7 +106,7 @@ public static class DemoPractice
         var snout = assessed.Snout!;
         var question = new FitQuestion(snout, MuzzleBrief.For(profile, new BriefQuestion { CoatHex = CoatColour.Find(demo.Row.CoatId)?.Hex }), FitRules.Finger.Value)
         {
-            Draws = SnoutDraws.Of(snout, Doubt.Of(assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
+            Draws = SnoutDraws.Of(snout, UncertaintySource.Of(assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
         };
         var best = Ranking.Rank(Catalogue.Shipped, question)[0];
         return best.Verdict == Verdict.Out

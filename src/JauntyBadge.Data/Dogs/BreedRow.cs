@@ -17,6 +17,10 @@ public sealed class BreedRow : IVersioned
 
     public Breed ToBreed() => new(Id, Name, Shape, Traits, GrowingMonths, AlsoCalled);
 
+    /// <summary>Tells whether the practice's own breeds changed: how many there are, and the last change of one.</summary>
+    public static async Task<(int Count, long Last)> StampAsync(PracticeDb db, CancellationToken cancel) =>
+        (await db.Breeds.CountAsync(cancel), await db.Breeds.MaxAsync(b => (long?)b.Version, cancel) ?? 0);
+
     /// <summary>The breeds the practice works with.</summary>
     public static async Task<BreedList> ListAsync(PracticeDb db, CancellationToken cancel)
     {

@@ -10,7 +10,10 @@ public sealed class DogRow : IVersioned
     public Guid Id { get; set; }
     public required string Name { get; set; }
 
-    /// <summary>Who keeps it, or where it is met.</summary>
+    /// <summary>Who keeps it.</summary>
+    public string? Keeper { get; set; }
+
+    /// <summary>Where it is met.</summary>
     public string? Place { get; set; }
 
     public DateOnly? BirthDate { get; set; }
@@ -39,6 +42,12 @@ public sealed class DogRow : IVersioned
     public DateTime? ArchivedAt { get; set; }
 
     public long Version { get; set; }
+
+    /// <summary>When something on record of this dog changed last, in the practice's own count.</summary>
+    public long Touched { get; set; }
+
+    /// <summary>The same of what it measures, or of who it is.</summary>
+    public long Remeasured { get; set; }
 
     /// <summary>The dog as the rules see it.</summary>
     /// <param name="breeds">The breeds the practice works with; the shipped ones when left out.</param>

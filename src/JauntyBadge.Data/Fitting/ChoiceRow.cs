@@ -5,7 +5,7 @@ using UnitsNet;
 namespace JauntyBadge.Data.Fitting;
 
 /// <summary>A muzzle chosen for a dog, with everything as it was on that day.</summary>
-public sealed class ChoiceRow : INumbered
+public sealed class ChoiceRow : INumbered, IOfDog
 {
     public Guid Id { get; set; }
     public long Number { get; set; }
@@ -17,7 +17,7 @@ public sealed class ChoiceRow : INumbered
     /// <summary>A <see cref="KeptFit"/> as JSON.</summary>
     public required string Kept { get; set; }
 
-    public KeptFit KeptFit => Stored.Read<KeptFit>(Kept);
+    public KeptFit KeptFit => JsonColumn.Read<KeptFit>(Kept);
 
     /// <summary>Keeps a ranked fit for a dog.</summary>
     /// <param name="training">What it is to train in, where that is what it is kept for; it is then judged as such.</param>
@@ -27,7 +27,7 @@ public sealed class ChoiceRow : INumbered
         DogId = dogId,
         ChosenAt = at,
         SizeId = fit.Size.Id,
-        Kept = Stored.Write(KeptFit.Of(fit, note, training)),
+        Kept = JsonColumn.Write(KeptFit.Of(fit, note, training)),
     };
 }
 
@@ -38,7 +38,7 @@ public sealed class ChoiceRow : INumbered
 /// <param name="Strap">The setting to mark on the neck strap.</param>
 /// <param name="Chance">Chance that the whole holds.</param>
 public sealed record KeptFit(
-    string Model, string Maker, MuzzleType Type, MuzzleSize Size, School School, int Fingers, double NeededGapeDeg, Verdict Verdict,
+    string Model, string Maker, MuzzleType Type, MuzzleSize Size, FitStyle FitStyle, int Fingers, double NeededGapeDeg, Verdict Verdict,
     double? GapeDeg, double? NeckLoopMm, IReadOnlyList<KeptCriterion> Criteria, IReadOnlyList<KeptNumber> Snout, IReadOnlyList<string> NotChecked,
     string? Note, MuzzleModel? Muzzle = null, KeptSnout? Numbers = null, IReadOnlyList<BriefLine>? Brief = null, KeptStrap? Strap = null, double? Chance = null)
 {
@@ -49,7 +49,7 @@ public sealed record KeptFit(
             return null;
         var snout = SnoutModel.From(Numbers.ToNumbers());
         var basket = Size.Basket(snout.Width.Value);
-        return FitDrawing.Of(snout, basket, BasketFit.Assess(snout, basket, new FitRequest(School, Angle.FromDegrees(NeededGapeDeg), Fingers, FitRules.Finger.Value)));
+        return FitDrawing.Of(snout, basket, BasketFit.Assess(snout, basket, new FitRequest(FitStyle, Angle.FromDegrees(NeededGapeDeg), Fingers, FitRules.Finger.Value)));
     }
 
     internal static KeptFit Of(RankedFit fit, string? note, string? training)
@@ -57,7 +57,7 @@ public sealed record KeptFit(
         Criterion As(Criterion c) => training is null ? c : TrainingMuzzle.InTraining(c);
         var (snout, brief) = (fit.Snout, fit.Brief);
         return new KeptFit(
-            fit.Model.Name, fit.Model.Maker, fit.Model.Type, fit.Size, brief.School, brief.Fingers, brief.NeededGape.Degrees, training is null ? fit.Verdict : Verdict.Marginal,
+            fit.Model.Name, fit.Model.Maker, fit.Model.Type, fit.Size, brief.FitStyle, brief.Fingers, brief.NeededGape.Degrees, training is null ? fit.Verdict : Verdict.Marginal,
             fit.Assessment?.Gape.Degrees, fit.Assessment?.NeckLoop?.Millimeters,
             [.. fit.Criteria.Select(As).Select(c => new KeptCriterion(c.Name, c.Verdict, c.Margin?.Millimeters, c.Reason, c.Basis.ToString()))],
             [.. snout.Sources.Select(s => new KeptNumber(s.Name, Math.Round(s.Number.Mm, 2), s.Number.Provenance, s.Number.How))],
@@ -75,36 +75,18 @@ public sealed record KeptNumber(string Name, double Mm, Provenance Provenance, s
 /// <summary>The strap's setting as it was to be marked.</summary>
 public sealed record KeptStrap(double LoopMm, int? Hole, int? Holes, double? FromTightestMm);
 
-/// <summary>The measures a snout was built from, mm.</summary>
-public sealed record KeptSnout(
-    double? EyeLeft, double? EyeRight, double? EyeSpacing, double? FitLine, double? FitLineGap, double? Girth, double? Height, double? Width, double? Jaw, double? Neck,
-    double? HeadGirth, double? Occiput, double? StopToNose, double? StopToOcciput, double? SkullWidth, HeadShape HeadShape)
+/// <summary>One length as it was.</summary>
+public sealed record KeptLength(Measure Measure, Side? Side, double Mm);
+
+/// <summary>The lengths a snout was built from.</summary>
+public sealed record KeptSnout(IReadOnlyList<KeptLength> Lengths, double? FitLineGapMm, HeadShape HeadShape)
 {
-    public static KeptSnout Of(SnoutNumbers n) => new(
-        Mm(n.NoseToInnerEyeLeft), Mm(n.NoseToInnerEyeRight), Mm(n.InnerEyeSpacing), Mm(n.FitLineLength), Mm(n.FitLineGap), Mm(n.SnoutGirth), Mm(n.SnoutHeight), Mm(n.SnoutWidth),
-        Mm(n.JawToNose), Mm(n.NeckGirth), Mm(n.HeadGirth), Mm(n.NoseToOcciput), Mm(n.StopToNose), Mm(n.StopToOcciput), Mm(n.SkullWidth), n.HeadShape);
+    public static KeptSnout Of(SnoutNumbers numbers) => new(
+        [.. numbers.Lengths.Select(l => new KeptLength(l.Key.Measure, l.Key.Side, l.Value.Millimeters))], numbers.FitLineGap?.Millimeters, numbers.HeadShape);
 
-    public SnoutNumbers ToNumbers() => new()
-    {
-        NoseToInnerEyeLeft = Of(EyeLeft),
-        NoseToInnerEyeRight = Of(EyeRight),
-        InnerEyeSpacing = Of(EyeSpacing),
-        FitLineLength = Of(FitLine),
-        FitLineGap = Of(FitLineGap),
-        SnoutGirth = Of(Girth),
-        SnoutHeight = Of(Height),
-        SnoutWidth = Of(Width),
-        JawToNose = Of(Jaw),
-        NeckGirth = Of(Neck),
-        HeadGirth = Of(HeadGirth),
-        NoseToOcciput = Of(Occiput),
-        StopToNose = Of(StopToNose),
-        StopToOcciput = Of(StopToOcciput),
-        SkullWidth = Of(SkullWidth),
-        HeadShape = HeadShape,
-    };
-
-    private static double? Mm(Length? length) => length?.Millimeters;
-
-    private static Length? Of(double? mm) => mm is { } value ? Length.FromMillimeters(value) : null;
+    public SnoutNumbers ToNumbers() =>
+        SnoutNumbers.From(Lengths.Select(l => KeyValuePair.Create(new MeasureLine(l.Measure, l.Side), Length.FromMillimeters(l.Mm))), HeadShape) with
+        {
+            FitLineGap = FitLineGapMm is { } gap ? Length.FromMillimeters(gap) : null,
+        };
 }

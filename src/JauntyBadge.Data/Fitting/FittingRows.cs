@@ -6,7 +6,7 @@ using Microsoft.EntityFrameworkCore;
 namespace JauntyBadge.Data.Fitting;
 
 /// <summary>A line of a dog's brief the fitter overruled, with the note that stays beside it.</summary>
-public sealed class OverruleRow
+public sealed class OverruleRow : IOfDog
 {
     public Guid DogId { get; set; }
     public required string LineId { get; set; }
@@ -40,7 +40,7 @@ public sealed class FitSettingsRow : IVersioned
 }
 
 /// <summary>What was seen when a muzzle was tried on a dog.</summary>
-public sealed class TryOnRow : INumbered
+public sealed class TryOnRow : INumbered, IOfDog
 {
     public Guid Id { get; set; }
     public long Number { get; set; }
@@ -53,9 +53,9 @@ public sealed class TryOnRow : INumbered
     /// <summary>A <see cref="TryOnRecord"/> as JSON.</summary>
     public required string Record { get; set; }
 
-    public TryOnRecord Seen => Stored.Read<TryOnRecord>(Record);
+    public TryOnRecord Seen => JsonColumn.Read<TryOnRecord>(Record);
 
-    public static string Write(TryOnRecord record) => Stored.Write(record);
+    public static string Write(TryOnRecord record) => JsonColumn.Write(record);
 }
 
 /// <summary>Answers and setting of a try-on.</summary>

@@ -16,10 +16,10 @@ public sealed class MuzzleRow
     /// <summary>A <see cref="MuzzleModel"/> as JSON; null where this version puts the model away.</summary>
     public string? Body { get; set; }
 
-    public MuzzleModel? Model => Body is null ? null : Stored.Read<MuzzleModel>(Body);
+    public MuzzleModel? Model => Body is null ? null : JsonColumn.Read<MuzzleModel>(Body);
 
     public static MuzzleRow Of(string modelId, MuzzleModel? model, int version, DateTime at) =>
-        new() { ModelId = modelId, Version = version, At = at, Body = model is null ? null : Stored.Write(model) };
+        new() { ModelId = modelId, Version = version, At = at, Body = model is null ? null : JsonColumn.Write(model) };
 
     /// <summary>The muzzles the practice chooses from: the newest version of each.</summary>
     public static async Task<MuzzleList> ListAsync(PracticeDb db, CancellationToken cancel)

@@ -4,7 +4,7 @@ using UnitsNet;
 namespace JauntyBadge.Data.Measuring;
 
 /// <summary>Readings taken together, with what the dog was like then.</summary>
-public sealed class MeasuringSetRow : INumbered, IVersioned
+public sealed class MeasuringSetRow : INumbered, IOfDog, IVersioned
 {
     public Guid Id { get; set; }
     public long Number { get; set; }
@@ -12,8 +12,8 @@ public sealed class MeasuringSetRow : INumbered, IVersioned
     public Guid DogId { get; set; }
     public DateTime StartedAt { get; set; }
 
-    /// <summary>The school measured by; null follows from the dog's purposes.</summary>
-    public School? School { get; set; }
+    /// <summary>The fit style measured by; null follows from the dog's purposes.</summary>
+    public FitStyle? FitStyle { get; set; }
 
     public double? BodyMassKg { get; set; }
     public Coat Coat { get; set; }

@@ -6,7 +6,7 @@ using UnitsNet;
 namespace JauntyBadge.Data.Measuring;
 
 /// <summary>A picture of a dog's head with what was marked on it. The picture itself is a <see cref="PictureRow"/>, loaded only to be shown.</summary>
-public sealed class PhotoRow : INumbered, IVersioned
+public sealed class PhotoRow : INumbered, IOfDog, IVersioned
 {
     public Guid Id { get; set; }
     public long Number { get; set; }
@@ -47,9 +47,9 @@ public sealed record PhotoMarks
     [JsonIgnore]
     public bool HasReference => Kind == ReferenceKind.Ruler ? Corners.Count == 2 && RulerMm > 0 : Corners.Count == 4;
 
-    public static PhotoMarks Read(string json) => Stored.Read<PhotoMarks>(json);
+    public static PhotoMarks Read(string json) => JsonColumn.Read<PhotoMarks>(json);
 
-    public string Write() => Stored.Write(this);
+    public string Write() => JsonColumn.Write(this);
 
     /// <summary>As the solver takes it.</summary>
     /// <exception cref="InvalidOperationException">The reference is not placed.</exception>

@@ -4,7 +4,7 @@ using UnitsNet;
 namespace JauntyBadge.Data.Measuring;
 
 /// <summary>A reading, kept as taken.</summary>
-public sealed class ReadingRow : INumbered
+public sealed class ReadingRow : INumbered, IOfDog
 {
     public Guid Id { get; set; }
     public long Number { get; set; }

@@ -2,7 +2,6 @@ using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
-using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Conditioning;
@@ -54,11 +53,11 @@ internal static class PlanEndpoints
     }
 
     private static async Task<PlanDto> PlanAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        Of(await DogFile.LoadAsync(db, id, cancel), clock.Today());
+        Of(await db.TrainedDogAsync(id, cancel), clock.Today());
 
     private static async Task<PlanDto> MoveAsync(Guid id, PositionEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var file = await DogFile.LoadAsync(db, id, cancel);
+        var file = await db.TrainedDogAsync(id, cancel);
         var step = file.Plan.Steps.FirstOrDefault(s => s.Step.Id == entry.StepId)?.Step ?? throw Refusal.Field("stepId", "This step is not in the dog's plan.");
         if (entry.Target is < 0 || entry.Target > step.TopTarget)
             throw Refusal.Field("target", $"This step's targets are numbered 0 to {step.TopTarget}.");
@@ -71,7 +70,7 @@ internal static class PlanEndpoints
         return await PlanAsync(id, db, clock, cancel);
     }
 
-    private static PlanDto Of(DogFile file, DateOnly today)
+    private static PlanDto Of(TrainedDog file, DateOnly today)
     {
         var position = file.Position;
         var gap = position is null ? null : Progression.AfterGap(file.Plan, position, file.LastTrained, today).Reason;

@@ -1,7 +1,6 @@
 using FluentValidation;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Data.Conditioning;
-using JauntyBadge.Server.Dogs;
 
 namespace JauntyBadge.Server.Conditioning;
 
@@ -65,6 +64,9 @@ public sealed record SetDto(
     int Number, string StepId, string StepName, int Target, string TargetText, double? HoldSeconds, IReadOnlyList<GoDto> Goes, IReadOnlyList<SeenDto> Signs,
     DecisionKind? Decision, string? Reason, string? Basis, string? IfStuck, bool EndSession);
 
+/// <summary>A dog as its sessions need it.</summary>
+internal sealed record PlannedDog(string Name, TrainingPlan Plan);
+
 /// <summary>A session. The open set, if any, is the last one.</summary>
 /// <param name="Step">The step of the latest set.</param>
 /// <param name="EndNow">A sign over threshold was tapped in the open set: end now.</param>
@@ -72,18 +74,20 @@ public sealed record SessionDto(
     Guid Id, Guid DogId, string DogName, DateTime StartedAt, DateTime? EndedAt, string? GapReason, int GoesInSet, StepDto? Step,
     IReadOnlyList<SetDto> Sets, SetDto? OpenSet, bool EndNow)
 {
-    public static SessionDto Of(SessionRow session, DogFile file)
+    /// <param name="session">The session with its sets.</param>
+    /// <param name="dog">Whose it is, with the plan it is trained by.</param>
+    internal static SessionDto Of(SessionRow session, PlannedDog dog)
     {
         var rows = session.Sets.OrderBy(s => s.Number).ToList();
         var open = session.EndedAt is null ? rows.SingleOrDefault(s => s.ClosedAt is null) : null;
         return new SessionDto(
-            session.Id, session.DogId, file.Dog.Name, session.StartedAt, session.EndedAt, session.GapReason, Progression.GoesInSet,
-            rows.Count == 0 ? null : StepOf(rows[^1].StepId, file), [.. rows.Where(s => s.ClosedAt is not null).Select(Of)],
+            session.Id, session.DogId, dog.Name, session.StartedAt, session.EndedAt, session.GapReason, Progression.GoesInSet,
+            rows.Count == 0 ? null : StepOf(rows[^1].StepId, dog), [.. rows.Where(s => s.ClosedAt is not null).Select(Of)],
             open is null ? null : Of(open), open is not null && Progression.EndsNow(open.ToRecord().Worst));
     }
 
-    private static StepDto? StepOf(string stepId, DogFile file) =>
-        file.Plan.Steps.FirstOrDefault(s => s.Step.Id == stepId) is { } planned ? StepDto.Of(planned)
+    private static StepDto? StepOf(string stepId, PlannedDog dog) =>
+        dog.Plan.Steps.FirstOrDefault(s => s.Step.Id == stepId) is { } planned ? StepDto.Of(planned)
         : KnownStep(stepId) is { } retired ? StepDto.Of(new PlannedStep(retired, [])) : null;
 
     private static SetDto Of(SetRow set)

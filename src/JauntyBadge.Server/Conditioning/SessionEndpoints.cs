@@ -1,7 +1,6 @@
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
-using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
 using Microsoft.EntityFrameworkCore;
 
@@ -27,7 +26,7 @@ internal static class SessionEndpoints
 
     private static async Task<SessionDto> StartAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var file = await DogFile.LoadAsync(db, id, cancel);
+        var file = await db.TrainedDogAsync(id, cancel);
         if (file.OpenSession is { } open)
             return await GetAsync(open.Id, db, cancel);
         var position = file.Position ?? throw Refusal.Conflict("Every step of the plan is passed. Set the plan to a step to train it again.");
@@ -38,24 +37,24 @@ internal static class SessionEndpoints
         session.Sets.Add(NewSet(session, 1, start, clock));
         db.Sessions.Add(session);
         await db.SaveChangesAsync(cancel);
-        return SessionDto.Of(session, file);
+        return SessionDto.Of(session, new PlannedDog(file.Measured.Dog.Name, file.Plan));
     }
 
     private static async Task<IReadOnlyList<SessionDto>> RecordAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
-        var file = await DogFile.LoadAsync(db, id, cancel);
+        var dog = await PlannedAsync(db, id, cancel);
         var sessions = await WithSets(db).AsNoTracking().Where(s => s.DogId == id).OrderByDescending(s => s.Number).Take(50).ToListAsync(cancel);
-        return [.. sessions.Select(s => SessionDto.Of(s, file))];
+        return [.. sessions.Select(s => SessionDto.Of(s, dog))];
     }
 
     private static async Task<SessionDto> GetAsync(Guid sessionId, PracticeDb db, CancellationToken cancel)
     {
-        var (session, file) = await LoadAsync(db, sessionId, cancel);
-        return SessionDto.Of(session, file);
+        var (session, dog) = await LoadAsync(db, sessionId, cancel);
+        return SessionDto.Of(session, dog);
     }
 
     private static Task<SessionDto> PutGoAsync(Guid sessionId, Guid goId, GoEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, async (session, file) =>
+        ChangeAsync(sessionId, db, async (session, dog) =>
         {
             if (await db.Goes.AsNoTracking().SingleOrDefaultAsync(g => g.Id == goId, cancel) is { } known)
             {
@@ -63,9 +62,9 @@ internal static class SessionEndpoints
                 return;
             }
 
-            var set = TappedIn(session, file, entry);
+            var set = TappedIn(session, dog, entry);
             if (set.Goes.Count >= Progression.GoesInSet)
-                throw Refusal.Conflict($"A set has {Progression.GoesInSet} goes. Finish it first.", SessionDto.Of(session, file));
+                throw Refusal.Conflict($"A set has {Progression.GoesInSet} goes. Finish it first.", SessionDto.Of(session, dog));
             db.Goes.Add(new GoRow { Id = goId, SetId = set.Id, Success = entry.Success!.Value, HeldMs = entry.HeldMs, At = clock.UtcNow() });
         }, cancel);
 
@@ -78,12 +77,12 @@ internal static class SessionEndpoints
         }, cancel);
 
     private static Task<SessionDto> PutSignAsync(Guid sessionId, Guid seenId, SignEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, async (session, file) =>
+        ChangeAsync(sessionId, db, async (session, dog) =>
         {
             if (await db.Signs.AsNoTracking().SingleOrDefaultAsync(s => s.Id == seenId, cancel) is { } known)
                 SentAgain(session, known.SetId, entry, known.SignId == entry.SignId);
             else
-                db.Signs.Add(new SignRow { Id = seenId, SetId = TappedIn(session, file, entry).Id, SignId = entry.SignId!, At = clock.UtcNow() });
+                db.Signs.Add(new SignRow { Id = seenId, SetId = TappedIn(session, dog, entry).Id, SignId = entry.SignId!, At = clock.UtcNow() });
         }, cancel);
 
     private static Task<SessionDto> DeleteSignAsync(Guid sessionId, Guid seenId, PracticeDb db, CancellationToken cancel) =>
@@ -95,14 +94,14 @@ internal static class SessionEndpoints
         }, cancel);
 
     private static Task<SessionDto> FinishSetAsync(Guid sessionId, int number, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, async (session, file) =>
+        ChangeAsync(sessionId, db, async (session, dog) =>
         {
             var set = session.Sets.SingleOrDefault(s => s.Number == number) ?? throw Refusal.NotFound("The session has no set of this number.");
             if (set.ClosedAt is not null)
                 return;
             if (set.Goes.Count == 0 && set.Signs.Count == 0)
                 throw Refusal.Conflict("Nothing has happened in this set yet.");
-            var next = await DecideAsync(session, set, file, db, clock, cancel);
+            var next = await DecideAsync(session, set, dog, db, clock, cancel);
             if (next is not null)
                 session.Sets.Add(NewSet(session, number + 1, next, clock));
             else
@@ -110,7 +109,7 @@ internal static class SessionEndpoints
         }, cancel);
 
     private static Task<SessionDto> EndAsync(Guid sessionId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, async (session, file) =>
+        ChangeAsync(sessionId, db, async (session, dog) =>
         {
             if (session.EndedAt is not null)
                 return;
@@ -118,27 +117,27 @@ internal static class SessionEndpoints
             if (open is { Goes.Count: 0, Signs.Count: 0 })
                 session.Sets.Remove(open);
             else if (open is not null)
-                await DecideAsync(session, open, file, db, clock, cancel);
+                await DecideAsync(session, open, dog, db, clock, cancel);
             session.EndedAt = clock.UtcNow();
             if (session.Sets.Count == 0)
                 db.Sessions.Remove(session);
         }, cancel);
 
     /// <summary>Changes a session, saves it and answers how it stands now.</summary>
-    private static async Task<SessionDto> ChangeAsync(Guid sessionId, PracticeDb db, Func<SessionRow, DogFile, Task> change, CancellationToken cancel)
+    private static async Task<SessionDto> ChangeAsync(Guid sessionId, PracticeDb db, Func<SessionRow, PlannedDog, Task> change, CancellationToken cancel)
     {
-        var (session, file) = await LoadAsync(db, sessionId, cancel);
-        await change(session, file);
+        var (session, dog) = await LoadAsync(db, sessionId, cancel);
+        await change(session, dog);
         await db.SaveChangesAsync(cancel);
-        return SessionDto.Of(session, file);
+        return SessionDto.Of(session, dog);
     }
 
     /// <summary>Closes a set by the rule and answers where to go on in this session, or null when it should end.</summary>
-    private static async Task<PlanPosition?> DecideAsync(SessionRow session, SetRow set, DogFile file, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<PlanPosition?> DecideAsync(SessionRow session, SetRow set, PlannedDog dog, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var earlier = await db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs)
             .Where(s => s.DogId == session.DogId && s.StepId == set.StepId && s.ClosedAt != null).OrderBy(s => s.Id).ToListAsync(cancel);
-        var decision = Progression.AfterSet(file.Plan, set.ToRecord(), [.. earlier.Select(s => s.ToRecord())], clock.UtcNow() - session.StartedAt);
+        var decision = Progression.AfterSet(dog.Plan, set.ToRecord(), [.. earlier.Select(s => s.ToRecord())], clock.UtcNow() - session.StartedAt);
         db.PlanMoves.Add(set.Close(decision, clock.UtcNow()));
         return decision.EndSession ? null : decision.Next;
     }
@@ -162,13 +161,13 @@ internal static class SessionEndpoints
     }
 
     /// <summary>The open set, if that is where it was tapped; it never counts in another.</summary>
-    private static SetRow TappedIn(SessionRow session, DogFile file, ITapped tapped)
+    private static SetRow TappedIn(SessionRow session, PlannedDog dog, ITapped tapped)
     {
         var open = session.EndedAt is null ? session.Sets.SingleOrDefault(s => s.ClosedAt is null) : null;
         if (open is not null && IsOf(open, tapped))
             return open;
         var stands = open is null ? "the session has ended" : $"set {open.Number} is open, {Step.All.FirstOrDefault(s => s.Id == open.StepId)?.Name ?? open.StepId}";
-        throw Refusal.Conflict($"This was tapped in set {tapped.Set}; now {stands}. It was not counted: say on the pad where it belongs.", SessionDto.Of(session, file));
+        throw Refusal.Conflict($"This was tapped in set {tapped.Set}; now {stands}. It was not counted: say on the pad where it belongs.", SessionDto.Of(session, dog));
     }
 
     private static bool IsOf(SetRow set, ITapped tapped) => (set.Number, set.StepId, SessionDto.Shown(set)) == (tapped.Set, tapped.StepId, tapped.Target);
@@ -177,10 +176,17 @@ internal static class SessionEndpoints
         ? throw Refusal.Conflict("This session has ended.")
         : session.Sets.SingleOrDefault(s => s.ClosedAt is null) ?? throw Refusal.Conflict("No set is open.");
 
-    private static async Task<(SessionRow Session, DogFile File)> LoadAsync(PracticeDb db, Guid sessionId, CancellationToken cancel)
+    private static async Task<(SessionRow Session, PlannedDog Dog)> LoadAsync(PracticeDb db, Guid sessionId, CancellationToken cancel)
     {
         var session = await WithSets(db).SingleOrDefaultAsync(s => s.Id == sessionId, cancel) ?? throw Refusal.NotFound("No session has this id.");
-        return (session, await DogFile.LoadAsync(db, session.DogId, cancel));
+        return (session, await PlannedAsync(db, session.DogId, cancel));
+    }
+
+    /// <summary>The dog as its plan needs it: a tap asks for no more.</summary>
+    private static async Task<PlannedDog> PlannedAsync(PracticeDb db, Guid dogId, CancellationToken cancel)
+    {
+        var dog = await db.ProfiledDogAsync(dogId, cancel);
+        return new PlannedDog(dog.Dog.Name, TrainingPlan.For(dog.Profile));
     }
 
     private static IQueryable<SessionRow> WithSets(PracticeDb db) =>

@@ -10,7 +10,7 @@ namespace JauntyBadge.Server.Dogs;
 
 /// <summary>A dog as entered. Every field may be missing; the validator says which must not.</summary>
 public sealed record DogEntry(
-    string? Name = null, string? Place = null, DateOnly? BirthDate = null, int? AgeMonths = null, IReadOnlyList<string>? BreedIds = null,
+    string? Name = null, string? Keeper = null, string? Place = null, DateOnly? BirthDate = null, int? AgeMonths = null, IReadOnlyList<string>? BreedIds = null,
     HeadShape? HeadShapeSeen = null, double? BodyMassKg = null, string? CoatId = null, Coat? CoatSeen = null, IReadOnlyList<Purpose>? Purposes = null,
     Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, BiteTier? BiteTier = null, string? Notes = null,
     IReadOnlyList<HealthNote>? Health = null, IReadOnlyList<BreedTrait>? TraitsSeen = null, Guid? Id = null)
@@ -19,6 +19,7 @@ public sealed record DogEntry(
     public void Onto(DogRow dog, DateOnly today)
     {
         dog.Name = Name!.Trim();
+        dog.Keeper = Blank(Keeper);
         dog.Place = Blank(Place);
         (dog.BirthDate, dog.BirthDateEstimated) = BirthDate is { } born ? (born, dog.BirthDateEstimated && dog.BirthDate == born) : AgeMonths is { } age ? (today.AddMonths(-age), true) : ((DateOnly?)null, false);
         dog.BreedIds = [.. BreedIds ?? []];
@@ -46,6 +47,7 @@ public sealed class DogEntryValidator : AbstractValidator<DogEntry>
     public DogEntryValidator(TimeProvider clock, PracticeDb db)
     {
         RuleFor(d => d.Name).NotEmpty().WithMessage("Give the dog a name.").MaximumLength(60).WithMessage("A name has up to 60 letters.");
+        RuleFor(d => d.Keeper).MaximumLength(120).WithMessage("Up to 120 letters, please.");
         RuleFor(d => d.Place).MaximumLength(120).WithMessage("Up to 120 letters, please.");
         RuleFor(d => d.Notes).MaximumLength(4000).WithMessage("Up to 4000 letters, please.");
         RuleFor(d => d.BirthDate).Must(d => d is null || d <= clock.Today()).WithMessage("A birth date cannot be in the future.");
@@ -60,38 +62,43 @@ public sealed class DogEntryValidator : AbstractValidator<DogEntry>
 
 /// <summary>A dog on record.</summary>
 public sealed record DogDto(
-    Guid Id, string Name, string? Place, DateOnly? BirthDate, bool BirthDateEstimated, IReadOnlyList<string> BreedIds, HeadShape? HeadShapeSeen,
+    Guid Id, string Name, string? Keeper, string? Place, DateOnly? BirthDate, bool BirthDateEstimated, IReadOnlyList<string> BreedIds, HeadShape? HeadShapeSeen,
     double? BodyMassKg, string? CoatId, Coat? CoatSeen, IReadOnlyList<Purpose> Purposes, Temperament Temperament, IReadOnlyList<Sensitivity> Sensitivities,
     BiteTier BiteTier, string? Notes, bool Archived, long Version, IReadOnlyList<HealthNote> Health, IReadOnlyList<BreedTrait> TraitsSeen) : IAtVersion
 {
     public static DogDto Of(DogRow d) => new(
-        d.Id, d.Name, d.Place, d.BirthDate, d.BirthDateEstimated, d.BreedIds, d.HeadShapeSeen, d.BodyMassKg, d.CoatId, d.CoatSeen, d.Purposes, d.Temperament,
+        d.Id, d.Name, d.Keeper, d.Place, d.BirthDate, d.BirthDateEstimated, d.BreedIds, d.HeadShapeSeen, d.BodyMassKg, d.CoatId, d.CoatSeen, d.Purposes, d.Temperament,
         d.Sensitivities, d.BiteTier, d.Notes, d.ArchivedAt is not null, d.Version, d.Health, d.TraitsSeen);
 }
 
 /// <summary>How far each phase is, 0 to 1.</summary>
-public sealed record BadgeDto(double Measured, double Fitted, double Conditioned, double Wearing);
+public sealed record BadgeDto(double Measured, double Fitted, double Conditioned, double Wearing)
+{
+    public static BadgeDto Of(DogProgress progress)
+    {
+        var badge = progress.Badge;
+        return new(badge[Phase.Measured], badge[Phase.Fitted], badge[Phase.Conditioned], badge[Phase.Wearing]);
+    }
+}
 
 /// <summary>A dog with where it stands, for headers and lists.</summary>
 public sealed record DogCardDto(
-    DogDto Dog, BadgeDto Badge, NextThing Next, string Breeds, string? Age, HeadShapeChoice HeadShape, string CoatHex, IReadOnlyList<Stroke> Portrait,
+    DogDto Dog, BadgeDto Badge, NextThing Next, string Breeds, string? Age, HeadShapeChoice HeadShape, string CoatHex, HeadPortrait Portrait,
     IReadOnlyList<string> Cautions, ChoiceDto? Choice, TriedDto? Tried, Guid? OpenSessionId)
 {
     public static DogCardDto Of(DogFile file, DateOnly today)
     {
-        var standing = file.StandingOn(today);
-        var badge = standing.Badge;
-        var head = HeadDrawing.Of(HeadDrawing.ModelToDraw(file.Assessed.Numbers, file.Profile.BodyMass));
+        var progress = file.ProgressOn(today);
         return new DogCardDto(
             DogDto.Of(file.Dog),
-            new BadgeDto(badge[Phase.Measured], badge[Phase.Fitted], badge[Phase.Conditioned], badge[Phase.Wearing]),
-            standing.Next(today),
-            file.Profile.Breeds.Count == 0 ? "Breed unknown" : string.Join(" × ", file.Profile.Breeds.Select(b => b.Name)),
+            BadgeDto.Of(progress),
+            progress.Next(today),
+            file.Profile.BreedsInWords,
             file.Profile.Age(today),
             file.Profile.HeadShape,
-            CoatColour.Find(file.Dog.CoatId)?.Hex ?? CoatColour.UnknownHex,
-            [head.Jaw, .. head.Head], file.Profile.Cautions(today),
-            file.Choice is { } choice ? ChoiceDto.Of(choice) : null, TriedDto.Of(file), file.OpenSession?.Id);
+            CoatColour.HexOf(file.Dog.CoatId),
+            file.Portrait, file.Profile.Cautions(today),
+            file.Muzzle.Choice is { } choice ? ChoiceDto.Of(choice) : null, TriedDto.Of(file.Muzzle), file.Trained.OpenSession?.Id);
     }
 }
 
@@ -107,5 +114,5 @@ public sealed record ChoiceDto(Guid Id, DateTime ChosenAt, string SizeId, KeptFi
 /// <param name="Strap">The setting it was fastened at.</param>
 public sealed record TriedDto(DateTime At, double FineShare, string? Wrong, KeptStrap? Strap)
 {
-    public static TriedDto? Of(DogFile file) => file is { LastTryOn: { } row, Tried: { } found } ? new(row.At, found.FineShare, found.Wrong, row.Seen.Strap) : null;
+    public static TriedDto? Of(MuzzleInUse muzzle) => muzzle is { LastTryOn: { } row, Tried: { } found } ? new(row.At, found.FineShare, found.Wrong, row.Seen.Strap) : null;
 }

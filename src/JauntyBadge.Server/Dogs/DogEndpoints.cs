@@ -39,7 +39,7 @@ internal static class DogEndpoints
     }
 
     private static async Task<DogCardDto> CardAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        DogCardDto.Of(await DogFile.LoadAsync(db, id, cancel), clock.Today());
+        DogCardDto.Of(await db.DogFileAsync(id, cancel), clock.Today());
 
     private static async Task<DogDto> EditAsync(Guid id, DogEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
     {

@@ -61,7 +61,7 @@ public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDr
         };
         var snout = SnoutModel.From(numbers);
         var basket = size.Basket(snout.Width.Value);
-        var fit = BasketFit.Assess(snout, basket, new FitRequest(School.Everyday, FitRules.FullPant.Value, FitRules.Fingers(School.Everyday), FitRules.Finger.Value));
+        var fit = BasketFit.Assess(snout, basket, new FitRequest(FitStyle.Everyday, FitRules.FullPant.Value, FitRules.Fingers(FitStyle.Everyday), FitRules.Finger.Value));
         return new([], FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)), size.IsLengthAndGirthOnly ? "Depth and width are assumed: a box of that girth." : null);
     }
 }

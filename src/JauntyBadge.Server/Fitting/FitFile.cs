@@ -3,8 +3,9 @@ using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
+using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
-using JauntyBadge.Server.Dogs;
+using JauntyBadge.Data.Measuring;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
@@ -24,13 +25,13 @@ internal sealed record FitQuery(
 {
     public const int LongestMinutes = 600;
 
-    public FitAsked Read() => new(
+    public FitTerms Read() => new(
         QueryWords.Read<ReadingUnit>(Unit, "unit") ?? ReadingUnit.Mm, [.. (Uses ?? []).Select(u => QueryWords.Read<Purpose>(u, "uses")).OfType<Purpose>()],
-        QueryWords.Read<School>(School, "school"), Fingers, Minutes, Warm, ClinicHands == true);
+        QueryWords.Read<FitStyle>(School, "school"), Fingers, Minutes, Warm, ClinicHands == true);
 }
 
 /// <summary>The same, understood.</summary>
-internal sealed record FitAsked(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, School? School, int? Fingers, int? Minutes, bool? Warm, bool ClinicHands = false)
+internal sealed record FitTerms(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, FitStyle? FitStyle, int? Fingers, int? Minutes, bool? Warm, bool ClinicHands = false)
 {
     /// <exception cref="Refusal">A number is out of range.</exception>
     public BriefQuestion ToQuestion(DogProfile dog)
@@ -43,7 +44,7 @@ internal sealed record FitAsked(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, 
         return new BriefQuestion
         {
             Uses = Uses,
-            School = School,
+            FitStyle = FitStyle,
             Fingers = Fingers,
             ClinicHands = ClinicHands,
             Wear = new WearPlan(Minutes is { } minutes ? TimeSpan.FromMinutes(minutes) : usual.Longest, Warm ?? usual.Warm),
@@ -51,17 +52,17 @@ internal sealed record FitAsked(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, 
     }
 }
 
-/// <summary>A dog with all that decides which muzzle fits it.</summary>
-internal sealed record FitFile(
-    DogFile Dog, MuzzleList Muzzles, FitSettingsRow Settings, IReadOnlyDictionary<string, string> Overruled, IReadOnlyDictionary<string, int> Van, DateOnly Today)
+/// <summary>What decides which muzzle fits a dog that was measured.</summary>
+/// <param name="Dog">The dog with its readings.</param>
+/// <param name="Muzzles">The muzzles to choose from.</param>
+/// <param name="Settings">How the practice fits.</param>
+/// <param name="Overruled">Lines of the brief overruled, with the notes.</param>
+/// <param name="Today">The day it is judged.</param>
+internal record FitBasis(MeasuredDog Dog, MuzzleList Muzzles, FitSettingsRow Settings, IReadOnlyDictionary<string, string> Overruled, DateOnly Today)
 {
     public string? CoatHex => CoatColour.Find(Dog.Dog.CoatId)?.Hex;
 
-    public static async Task<FitFile> LoadAsync(PracticeDb db, Guid id, TimeProvider clock, CancellationToken cancel) => new(
-        await DogFile.LoadAsync(db, id, cancel), await MuzzleRow.ListAsync(db, cancel), await FitSettingsRow.LoadAsync(db, cancel),
-        await OverruleRow.OfAsync(db, id, cancel), await db.Van.AsNoTracking().Where(v => v.Count > 0).ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel), clock.Today());
-
-    public MuzzleBrief Brief(FitAsked asked) => MuzzleBrief.For(Dog.Profile, asked.ToQuestion(Dog.Profile) with
+    public MuzzleBrief Brief(FitTerms asked) => MuzzleBrief.For(Dog.Profile, asked.ToQuestion(Dog.Profile) with
     {
         Material = Settings.Material,
         Visibility = Settings.Visibility,
@@ -71,20 +72,39 @@ internal sealed record FitFile(
     });
 
     /// <summary>What the catalogue is judged by, with draws for the chances unless they are not wanted; null while the dog has no snout model.</summary>
-    public FitQuestion? Question(FitAsked asked, bool draws = true) => Dog.Snout is not { } snout
+    public FitQuestion? Question(FitTerms asked, bool draws = true) => Dog.Snout is not { } snout
         ? null
         : new FitQuestion(snout, Brief(asked), Length.FromMillimeters(Settings.FingerMm))
         {
-            Draws = !draws ? null : SnoutDraws.Of(snout, Doubt.Of(Dog.Assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
+            Draws = !draws ? null : SnoutDraws.Of(snout, UncertaintySource.Of(Dog.Assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
             Weights = Settings.Weights,
             Shown = asked.Shown,
         };
 
     /// <summary>The same, or a refusal that says what is missing.</summary>
-    public FitQuestion NeedQuestion(FitAsked asked, bool draws = true) => Question(asked, draws) ?? throw Refusal.Conflict("Nose to inner eye has to be read before a muzzle can be judged.");
+    public FitQuestion NeedQuestion(FitTerms asked, bool draws = true) => Question(asked, draws) ?? throw Refusal.Conflict("Nose to inner eye has to be read before a muzzle can be judged.");
 
     /// <summary>One size judged.</summary>
     public RankedFit Judge(string? sizeId, FitQuestion question) => Muzzles.FindSize(sizeId) is { } found
         ? Ranking.Judge(found.Model, found.Size, question)
         : throw Refusal.NotFound("No muzzle size has this id.");
+}
+
+/// <summary>The same as the fitting room needs it: with the muzzle the dog uses, its plan, and what lies in the van.</summary>
+/// <param name="File">Everything that decides how far the dog has come.</param>
+/// <param name="Muzzles">The muzzles to choose from.</param>
+/// <param name="Settings">How the practice fits.</param>
+/// <param name="Overruled">Lines of the brief overruled, with the notes.</param>
+/// <param name="Van">How many of each size lie in the van.</param>
+/// <param name="Today">The day it is judged.</param>
+internal sealed record FitFile(
+    DogFile File, MuzzleList Muzzles, FitSettingsRow Settings, IReadOnlyDictionary<string, string> Overruled, IReadOnlyDictionary<string, int> Van, DateOnly Today)
+    : FitBasis(File.Measured, Muzzles, Settings, Overruled, Today)
+{
+    /// <summary>Whether it wears one at ease already.</summary>
+    public bool WearsItHappily => File is { Muzzle.Choice: not null, Trained.WearsIt: true };
+
+    public static async Task<FitFile> LoadAsync(PracticeDb db, Guid id, TimeProvider clock, CancellationToken cancel) => new(
+        await db.DogFileAsync(id, cancel), await MuzzleRow.ListAsync(db, cancel), await FitSettingsRow.LoadAsync(db, cancel),
+        await OverruleRow.OfAsync(db, id, cancel), await db.Van.AsNoTracking().Where(v => v.Count > 0).ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel), clock.Today());
 }

@@ -14,11 +14,16 @@ namespace JauntyBadge.Server.Fitting;
 /// <param name="HighMm">Most wanted.</param>
 /// <param name="Chance">Chance that it holds, 0 to 1; null when not drawn.</param>
 /// <param name="Soft">A wish that never decides.</param>
+/// <param name="Outcome">How it came out, closer than the verdict.</param>
+/// <param name="Hard">It can make a muzzle unfit; otherwise it warns at the most.</param>
+/// <param name="RestsOn">How the number it rests on was come by, where that was not read.</param>
 public sealed record CriterionDto(
-    CriterionName Name, Verdict Verdict, double? MarginMm, string Reason, Basis Basis, double? ValueMm, double? LowMm, double? HighMm, double? Chance, bool Soft)
+    CriterionName Name, Verdict Verdict, double? MarginMm, string Reason, Basis Basis, double? ValueMm, double? LowMm, double? HighMm, double? Chance, bool Soft,
+    Outcome Outcome, bool Hard, string? RestsOn)
 {
     public static CriterionDto Of(Criterion c) => new(
-        c.Name, c.Verdict, c.Margin?.Millimeters.Tidy(), c.Reason, c.Basis, c.Value?.Millimeters.Tidy(), c.Low?.Millimeters.Tidy(), c.High?.Millimeters.Tidy(), c.Chance, c.IsSoft);
+        c.Name, c.Verdict, c.Margin?.Millimeters.Tidy(), c.Reason, c.Basis, c.Value?.Millimeters.Tidy(), c.Low?.Millimeters.Tidy(), c.High?.Millimeters.Tidy(), c.Chance, c.IsSoft,
+        c.Outcome, c.IsHard, c.RestsOn);
 }
 
 /// <summary>A strap's setting to mark.</summary>
@@ -88,12 +93,14 @@ public sealed record TrainingRowDto(
 /// <param name="Training">What it is to train in, where two muzzles are advised and it serves; null otherwise.</param>
 /// <param name="Headline">The answer in one line.</param>
 /// <param name="Score">What the fitter's weights look at, each 0 to 1.</param>
+/// <param name="NeedsNote">It is kept only with a note that says why.</param>
 /// <param name="Caution">What has to be said of a sleeve or face cover.</param>
 /// <param name="Colour">The colour that serves the wish to be seen or to blend in best.</param>
 public sealed record FitDto(
     string SizeId, MuzzleModel Bare, MuzzleSize Size, Verdict Verdict, double? Chance, Retake? Retake, CriterionDto Deciding,
     IReadOnlyList<CriterionDto> Criteria, IReadOnlyList<NotChecked> NotChecked, double? NoseRoomMm, double? EyeRoomMm, double? ShoveEyeRoomMm, double? GapeDeg,
-    GapeClass? GapeClass, double? NeckLoopMm, StrapDto? Strap, FitScore Score, string? Colour, string? Caution, int InVan, IReadOnlyList<RemedyDto> Remedies, StrapDto? OtherStrap, string? Training, Headline Headline)
+    GapeClass? GapeClass, double? NeckLoopMm, StrapDto? Strap, FitScore Score, string? Colour, string? Caution, int InVan, IReadOnlyList<RemedyDto> Remedies, StrapDto? OtherStrap, string? Training, Headline Headline,
+    bool NeedsNote)
 {
     public static FitDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan, string? training)
     {
@@ -105,18 +112,21 @@ public sealed record FitDto(
             fit.NotChecked, basket?.Seat.NoseRoom.Millimeters.Tidy(), basket?.Seat.EyeRoom.Millimeters.Tidy(), basket?.Seat.ShoveEyeRoom.Millimeters.Tidy(),
             basket?.Gape.Degrees.Tidy(), basket?.GapeClass, basket?.NeckLoop?.Millimeters.Tidy(), StrapDto.Of(fit, fit.Strap), fit.Score,
             FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null, FitRules.Caution(fit.Model.Type), inVan, [.. training is null ? remedies.Select(RemedyDto.Of) : []],
-            StrapDto.Of(fit, fit.OtherStrap), training, Headline.Of(fit));
+            StrapDto.Of(fit, fit.OtherStrap), training, Headline.Of(fit), NeedsNoteToKeep(fit, training));
     }
+
+    /// <summary>Whether it is kept only with a note that says why: it is out, and not to train in.</summary>
+    public static bool NeedsNoteToKeep(RankedFit fit, string? training) => fit.Verdict == Verdict.Out && training is null;
 }
 
 /// <summary>What a dog needs.</summary>
 /// <param name="Advice">One muzzle or two, and when to change.</param>
 public sealed record BriefDto(
-    IReadOnlyList<Purpose> Uses, HeadShape HeadShape, School School, int Fingers, double NeededGapeDeg, GapeClass NeededGape, int Tier, int Minutes, bool Warm, bool ClinicOnly, bool ClinicHands, double? MostMassG,
+    IReadOnlyList<Purpose> Uses, HeadShape HeadShape, FitStyle School, int Fingers, double NeededGapeDeg, GapeClass NeededGape, int Tier, int Minutes, bool Warm, bool ClinicOnly, bool ClinicHands, double? MostMassG,
     IReadOnlyList<BriefLine> Lines, IReadOnlyList<Clash> Clashes, MuzzleCount Advice)
 {
     public static BriefDto Of(MuzzleBrief b, MuzzleCount advice) => new(
-        b.Uses, b.HeadShape, b.School, b.Fingers, b.NeededGape.Degrees.Tidy(), Gape.Classify(b.NeededGape), (int)b.BiteTier, (int)b.Wear.Longest.TotalMinutes, b.Wear.Warm,
+        b.Uses, b.HeadShape, b.FitStyle, b.Fingers, b.NeededGape.Degrees.Tidy(), Gape.Classify(b.NeededGape), (int)b.BiteTier, (int)b.Wear.Longest.TotalMinutes, b.Wear.Warm,
         MuzzleBrief.IsClinicOnly(b.Uses), b.ClinicHands,
         b.MostMass?.Grams.Tidy(), b.Lines, b.Clashes, advice);
 }
@@ -148,7 +158,7 @@ public sealed record FitDetailDto(FitDto Fit, FitDrawingDto Drawing);
 
 /// <summary>A muzzle to keep for a dog, judged as asked.</summary>
 public sealed record ChoiceEntry(
-    string? SizeId = null, IReadOnlyList<Purpose>? Uses = null, School? School = null, int? Fingers = null, int? Minutes = null, bool? Warm = null, string? Note = null,
+    string? SizeId = null, IReadOnlyList<Purpose>? Uses = null, FitStyle? School = null, int? Fingers = null, int? Minutes = null, bool? Warm = null, string? Note = null,
     bool? ClinicHands = null);
 
 /// <summary>A muzzle kept earlier, drawn as it was.</summary>

@@ -31,7 +31,7 @@ internal static class FittingEndpoints
     }
 
     /// <summary>The dog's count of muzzles: what it wears happily needs only a spare.</summary>
-    internal static MuzzleCount Advice(DogFile dog) => MuzzleCount.For(dog.Profile, dog.Choice is not null && dog.WearsIt);
+    internal static MuzzleCount Advice(FitFile file) => MuzzleCount.For(file.Dog.Profile, file.WearsItHappily);
 
     private static async Task<FitsDto> FitsAsync(
         Guid id, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel, bool? inVan = null, decimal? mostPrice = null, DateOnly? by = null)
@@ -40,7 +40,7 @@ internal static class FittingEndpoints
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
         var question = file.Question(asked);
         var brief = question?.Brief ?? file.Brief(asked);
-        var advice = Advice(file.Dog);
+        var advice = Advice(file);
         IReadOnlyList<RankedFit> ranked = question is null ? [] : Ranking.Rank(file.Muzzles.All, question);
         bool Kept(RankedFit f) =>
             (inVan != true || file.Van.ContainsKey(f.Size.Id)) && (mostPrice is null || f.Size.Price <= mostPrice)
@@ -63,7 +63,7 @@ internal static class FittingEndpoints
     }
 
     /// <summary>What it is to train in, where the dog is advised a light one first and it serves; null otherwise.</summary>
-    private static string? TrainingOf(FitFile file, RankedFit fit, IEnumerable<RankedFit> sizes) => Advice(file.Dog).TrainingFirst ? TrainingMuzzle.Of(fit, sizes)?.Says : null;
+    private static string? TrainingOf(FitFile file, RankedFit fit, IEnumerable<RankedFit> sizes) => Advice(file).TrainingFirst ? TrainingMuzzle.Of(fit, sizes)?.Says : null;
 
     private static async Task<ContentHttpResult> SvgAsync(
         Guid id, string sizeId, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? with = null)
@@ -96,14 +96,16 @@ internal static class FittingEndpoints
     private static async Task<BriefDto> UnruleAsync(Guid id, string lineId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
-        await db.Overrules.Where(o => o.DogId == id && o.LineId == lineId).ExecuteDeleteAsync(cancel);
+        if (await db.Overrules.FindAsync([id, lineId], cancel) is { } row)
+            db.Overrules.Remove(row);
+        await db.SaveChangesAsync(cancel);
         return await BriefAsync(file, db, cancel);
     }
 
     private static async Task<BriefDto> BriefAsync(FitFile file, PracticeDb db, CancellationToken cancel)
     {
         var now = file with { Overruled = await OverruleRow.OfAsync(db, file.Dog.Dog.Id, cancel) };
-        return BriefDto.Of(now.Brief(new FitQuery().Read()), Advice(file.Dog));
+        return BriefDto.Of(now.Brief(new FitQuery().Read()), Advice(file));
     }
 
     private static async Task<OrderSheetDto> OrderAsync(Guid id, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -120,13 +122,13 @@ internal static class FittingEndpoints
     private static async Task<ChoiceDto> ChooseAsync(Guid id, ChoiceEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
-        var asked = new FitAsked(ReadingUnit.Mm, entry.Uses ?? [], entry.School, entry.Fingers, entry.Minutes, entry.Warm, entry.ClinicHands == true);
+        var asked = new FitTerms(ReadingUnit.Mm, entry.Uses ?? [], entry.School, entry.Fingers, entry.Minutes, entry.Warm, entry.ClinicHands == true);
         if (entry.Note is { Length: > LongestNote })
             throw Refusal.Field("note", $"Up to {LongestNote} letters, please.");
         var question = file.NeedQuestion(asked);
         var fit = file.Judge(entry.SizeId ?? throw Refusal.Field("sizeId", "Say which size is chosen."), question);
         var training = TrainingOf(file, fit, fit.Model.Sizes.Select(s => s.Id == fit.Size.Id ? fit : Ranking.Judge(fit.Model, s, question)));
-        if (fit.Verdict == Verdict.Out && training is null && string.IsNullOrWhiteSpace(entry.Note))
+        if (FitDto.NeedsNoteToKeep(fit, training) && string.IsNullOrWhiteSpace(entry.Note))
             throw Refusal.Field("note", $"This one is out: {fit.Deciding.Reason} To keep it all the same, write down why.");
         var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow(), training);
         db.Choices.Add(row);

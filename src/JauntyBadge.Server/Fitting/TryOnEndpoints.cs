@@ -73,7 +73,7 @@ internal static class TryOnEndpoints
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(SizeOf(file, size, question), question);
-        var standing = file.Dog.StandingOn(file.Today);
+        var standing = file.File.ProgressOn(file.Today);
         return new TryOnGuide(
             fit.Size.Id, $"{fit.Model.Name} {fit.Size.Label}", standing.ConditionedShare >= 1, standing.NextStep, StrapDto.Of(fit, fit.Strap),
             fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null, fit.Model.HolePitchMm, TryOnCheck.For(fit.Model.Type), Symptom.All, FitRules.Caution(fit.Model.Type), file.Dog.Profile.Cautions(file.Today));
@@ -147,7 +147,7 @@ internal static class TryOnEndpoints
 
     /// <summary>The size named, else the one chosen, else the one ranked first.</summary>
     private static string SizeOf(FitFile file, string? size, FitQuestion question) =>
-        size ?? (file.Muzzles.FindSize(file.Dog.Choice?.SizeId) is { } chosen ? chosen.Size.Id
+        size ?? (file.Muzzles.FindSize(file.File.Muzzle.Choice?.SizeId) is { } chosen ? chosen.Size.Id
             : Ranking.Rank(file.Muzzles.All, question) is [var first, ..] ? first.Size.Id
             : throw Refusal.Conflict("The catalogue is empty: bring a model back, or add one, before a muzzle is tried on."));
 

@@ -4,7 +4,6 @@ using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
-using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
 using Microsoft.EntityFrameworkCore;
 using UnitsNet;
@@ -93,38 +92,26 @@ internal static class VanEndpoints
         van.MapDelete("/expected/{expectedId:guid}", UnexpectAsync).WithName("unexpectDogs").WithSummary("Take expected dogs out.").NeedsVersion();
     }
 
-    private static async Task<VanPlanDto> PlanAsync(PracticeDb db, TimeProvider clock, CancellationToken cancel, int sizes = 8, bool expected = true)
+    private static async Task<VanPlanDto> PlanAsync(PracticeDb db, VanFits fits, TimeProvider clock, CancellationToken cancel, int sizes = 8, bool expected = true)
     {
         if (sizes is < 1 or > MostSizes)
             throw Refusal.Field("sizes", $"sizes must be 1 to {MostSizes}.");
         var muzzles = await MuzzleRow.ListAsync(db, cancel);
         var settings = await FitSettingsRow.LoadAsync(db, cancel);
         var van = await db.Van.AsNoTracking().ToDictionaryAsync(v => v.SizeId, cancel);
-        var carried = van.ToDictionary(v => v.Key, v => v.Value.Count);
-        var overruled = (await db.Overrules.AsNoTracking().ToListAsync(cancel)).ToLookup(o => o.DogId);
-        var files = await DogFile.LoadAsync(db, db.Dogs.Where(d => d.ArchivedAt == null).OrderBy(d => d.Name), cancel);
+        var round = await fits.ReadAsync(db, muzzles, settings, clock.Today(), cancel);
         var awaited = await db.ExpectedDogs.AsNoTracking().OrderBy(d => d.Name).ToListAsync(cancel);
-        var today = clock.Today();
 
-        List<(Guid Id, string Name, int Count, bool Expected, IReadOnlySet<string> Fits)> dogs = [];
-        void Add(Guid id, string name, int count, bool isExpected, FitQuestion question)
-        {
-            var fits = VanStock.FitsToday(muzzles.All, question);
-            dogs.Add((id, name, count, isExpected, fits));
-        }
-
-        foreach (var file in files.Where(f => f.Snout is not null))
-        {
-            var fit = new FitFile(file, muzzles, settings, overruled[file.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), carried, today);
-            Add(file.Dog.Id, file.Dog.Name, 1, false, fit.Question(new FitQuery().Read())!);
-        }
-
+        List<(Guid Id, string Name, int Count, bool Expected, IReadOnlySet<string> Fits)> dogs =
+        [
+            .. round.Where(d => d.Fits is not null).Select(d => (d.Id, d.Name, 1, false, d.Fits!)),
+        ];
         foreach (var dog in expected ? awaited : [])
-            Add(dog.Id, dog.Name, dog.Count, true, Question(dog, settings));
+            dogs.Add((dog.Id, dog.Name, dog.Count, true, await fits.ReadAsync(db, muzzles, settings, dog, () => Question(dog, settings), cancel)));
         var stock = dogs.Select(d => new StockDog(d.Id.ToString(), d.Count, d.Fits)).ToList();
         // Where it makes no difference to the dogs: what is in the van already, then what costs less.
         var preferred = muzzles.All.SelectMany(m => m.Sizes).OrderByDescending(s => van.ContainsKey(s.Id)).ThenBy(s => s.Price ?? decimal.MaxValue).Select(s => s.Id).ToList();
-        var plan = VanStock.Plan(stock, sizes, preferred);
+        var plan = fits.Plan(stock, sizes, preferred);
         var chosen = plan.Steps.Select(s => s.SizeId).ToList();
         string Words(string sizeId) => muzzles.FindSize(sizeId) is { } found ? $"{found.Model.Name} {found.Size.Label}" : sizeId;
         return new VanPlanDto(
@@ -132,7 +119,7 @@ internal static class VanEndpoints
             plan.Covered, plan.Coverable, dogs.Sum(d => d.Count), plan.IsExact, plan.AtMost, plan.Curve, dogs.Where(d => d.Fits.Any(van.ContainsKey)).Sum(d => d.Count),
             [.. van.Values.OrderBy(v => Words(v.SizeId), StringComparer.OrdinalIgnoreCase).Select(v => new VanSizeDto(v.SizeId, Words(v.SizeId), v.Count, dogs.Where(d => d.Fits.Contains(v.SizeId)).Sum(d => d.Count), v.Version))],
             [.. dogs.Select(d => new VanDogDto(d.Id, d.Name, d.Count, d.Expected, d.Fits.Count, chosen.Find(d.Fits.Contains) is { } from ? Words(from) : null, d.Fits.Any(van.ContainsKey)))],
-            [.. files.Where(f => f.Snout is null).Select(f => f.Dog.Name)], [.. awaited.Select(ExpectedDogDto.Of)]);
+            [.. round.Where(d => d.Fits is null).Select(d => d.Name)], [.. awaited.Select(ExpectedDogDto.Of)]);
     }
 
     /// <summary>An expected dog has no readings of its own: what was entered is taken as read once with a soft tape.</summary>
@@ -150,7 +137,7 @@ internal static class VanEndpoints
         var assessed = Assessment.Of(readings, new Circumstances { OtherWays = profile.OtherShapes });
         return new FitQuestion(assessed.Snout!, MuzzleBrief.For(profile, new BriefQuestion { Material = settings.Material, Visibility = settings.Visibility }), Length.FromMillimeters(settings.FingerMm))
         {
-            Draws = SnoutDraws.Of(assessed.Snout!, Doubt.Of(assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
+            Draws = SnoutDraws.Of(assessed.Snout!, UncertaintySource.Of(assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
         };
     }
 

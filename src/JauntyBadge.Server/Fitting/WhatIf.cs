@@ -27,32 +27,22 @@ public sealed record SnoutInput(
     double? SnoutGirthUMm = null, double? SnoutHeightUMm = null, double? SnoutWidthUMm = null, double? JawToNoseUMm = null, double? NeckGirthUMm = null,
     double? HeadGirthUMm = null)
 {
-    /// <summary>The uncertainties given, each with its length.</summary>
-    internal IReadOnlyList<(string Name, MeasureLine Line, double? Mm, double? U)> Uncertain =>
+    /// <summary>The lengths of the snout, those not given too, each with its uncertainty.</summary>
+    internal IReadOnlyList<(string Name, MeasureLine Line, double? Mm, double? U)> Lengths =>
     [
-        ("noseToInnerEyeLeftUMm", new(Measure.NoseToInnerEye, Side.Left), NoseToInnerEyeLeftMm, NoseToInnerEyeLeftUMm),
-        ("noseToInnerEyeRightUMm", new(Measure.NoseToInnerEye, Side.Right), NoseToInnerEyeRightMm, NoseToInnerEyeRightUMm),
-        ("innerEyeSpacingUMm", new(Measure.InnerEyeSpacing, null), InnerEyeSpacingMm, InnerEyeSpacingUMm), ("snoutGirthUMm", new(Measure.SnoutGirth, null), SnoutGirthMm, SnoutGirthUMm),
-        ("snoutHeightUMm", new(Measure.SnoutHeight, null), SnoutHeightMm, SnoutHeightUMm), ("snoutWidthUMm", new(Measure.SnoutWidth, null), SnoutWidthMm, SnoutWidthUMm),
-        ("jawToNoseUMm", new(Measure.JawToNose, null), JawToNoseMm, JawToNoseUMm), ("neckGirthUMm", new(Measure.NeckGirth, null), NeckGirthMm, NeckGirthUMm),
-        ("headGirthUMm", new(Measure.HeadGirth, null), HeadGirthMm, HeadGirthUMm),
+        ("noseToInnerEyeLeft", new(Measure.NoseToInnerEye, Side.Left), NoseToInnerEyeLeftMm, NoseToInnerEyeLeftUMm),
+        ("noseToInnerEyeRight", new(Measure.NoseToInnerEye, Side.Right), NoseToInnerEyeRightMm, NoseToInnerEyeRightUMm),
+        ("innerEyeSpacing", new(Measure.InnerEyeSpacing), InnerEyeSpacingMm, InnerEyeSpacingUMm),
+        ("snoutGirth", new(Measure.SnoutGirth), SnoutGirthMm, SnoutGirthUMm),
+        ("snoutHeight", new(Measure.SnoutHeight), SnoutHeightMm, SnoutHeightUMm),
+        ("snoutWidth", new(Measure.SnoutWidth), SnoutWidthMm, SnoutWidthUMm),
+        ("jawToNose", new(Measure.JawToNose), JawToNoseMm, JawToNoseUMm),
+        ("neckGirth", new(Measure.NeckGirth), NeckGirthMm, NeckGirthUMm),
+        ("headGirth", new(Measure.HeadGirth), HeadGirthMm, HeadGirthUMm),
     ];
 
-    public SnoutNumbers ToNumbers() => new()
-    {
-        NoseToInnerEyeLeft = Mm(NoseToInnerEyeLeftMm),
-        NoseToInnerEyeRight = Mm(NoseToInnerEyeRightMm),
-        InnerEyeSpacing = Mm(InnerEyeSpacingMm),
-        SnoutGirth = Mm(SnoutGirthMm),
-        SnoutHeight = Mm(SnoutHeightMm),
-        SnoutWidth = Mm(SnoutWidthMm),
-        JawToNose = Mm(JawToNoseMm),
-        NeckGirth = Mm(NeckGirthMm),
-        HeadGirth = Mm(HeadGirthMm),
-        HeadShape = HeadShape!.Value,
-    };
-
-    private static Length? Mm(double? value) => value is { } mm ? Length.FromMillimeters(mm) : null;
+    public SnoutNumbers ToNumbers() => SnoutNumbers.From(
+        from length in Lengths where length.Mm is not null select KeyValuePair.Create(length.Line, Length.FromMillimeters(length.Mm!.Value)), HeadShape!.Value);
 }
 
 /// <summary>The inner shape of a basket.</summary>
@@ -68,7 +58,7 @@ public sealed record BasketInput(
 }
 
 /// <summary>A basket to be judged on a snout.</summary>
-public sealed record WhatIfFit(SnoutInput? Snout = null, BasketInput? Basket = null, School? School = null, double? NeededGapeDeg = null, int? Fingers = null);
+public sealed record WhatIfFit(SnoutInput? Snout = null, BasketInput? Basket = null, FitStyle? School = null, double? NeededGapeDeg = null, int? Fingers = null);
 
 /// <summary>The judgement. Chance and retake are there when an uncertainty was given. Room and margin numbers are signed: negative means missed or past the eye.</summary>
 public sealed record FitAnswer(
@@ -88,7 +78,7 @@ public sealed record WhatIfDog(
 /// <summary>A dog and what a muzzle is wanted for.</summary>
 /// <param name="WearsHappily">It wears one at ease already.</param>
 public sealed record WhatIfBrief(
-    WhatIfDog? Dog = null, IReadOnlyList<Purpose>? Purposes = null, School? School = null, int? Fingers = null, int? Minutes = null, bool? Warm = null,
+    WhatIfDog? Dog = null, IReadOnlyList<Purpose>? Purposes = null, FitStyle? School = null, int? Fingers = null, int? Minutes = null, bool? Warm = null,
     MaterialSchool? Material = null, VisibilitySchool? Visibility = null, bool? WearsHappily = null, IReadOnlyDictionary<string, string>? Overruled = null,
     bool? ClinicHands = null);
 
@@ -148,7 +138,7 @@ internal static class WhatIf
             Health = entered.Health ?? [],
             TraitsSeen = entered.Traits ?? [],
         };
-        var question = new FitAsked(ReadingUnit.Mm, [], asked.School, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(dog) with
+        var question = new FitTerms(ReadingUnit.Mm, [], asked.School, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(dog) with
         {
             Material = asked.Material ?? MaterialSchool.Sturdy,
             Visibility = asked.Visibility ?? VisibilitySchool.StandOut,
@@ -165,10 +155,10 @@ internal static class WhatIf
         var request = new FitRequest(asked.School!.Value, Angle.FromDegrees(asked.NeededGapeDeg!.Value), asked.Fingers!.Value, FitRules.Finger.Value);
         var basket = asked.Basket!.ToModel();
         var fit = BasketFit.Assess(snout, basket, request);
-        var doubts = asked.Snout.Uncertain.Where(u => u.U is not null).ToDictionary(u => u.Line, u => Length.FromMillimeters(u.U!.Value));
+        var doubts = asked.Snout.Lengths.Where(u => u.U is not null).ToDictionary(u => u.Line, u => Length.FromMillimeters(u.U!.Value));
         var chances = doubts.Count == 0
             ? null
-            : Chances.Of(SnoutDraws.Of(snout, Doubt.Of(snout, doubts), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)), basket, request);
+            : Chances.Of(SnoutDraws.Of(snout, UncertaintySource.Of(snout, doubts), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)), basket, request);
         return new FitAnswer(
             fit.Seat.NoseRoom.Millimeters.Tidy(), fit.Seat.EyeRoom.Millimeters.Tidy(), fit.Seat.ShoveEyeRoom.Millimeters.Tidy(), fit.ChinRoom.Millimeters.Tidy(),
             fit.Gape.Degrees.Tidy(), fit.GapeClass, fit.NeededGirth.Millimeters.Tidy(), fit.GirthMargin.Millimeters.Tidy(), fit.WidthMargin.Millimeters.Tidy(),
@@ -224,8 +214,9 @@ public sealed class SnoutInputValidator : AbstractValidator<SnoutInput>
         RuleFor(s => s.HeadGirthMm).AnyLength();
         RuleFor(s => s).Custom((s, context) =>
         {
-            foreach (var (name, _, mm, u) in s.Uncertain)
+            foreach (var (length, _, mm, u) in s.Lengths)
             {
+                var name = $"{length}UMm";
                 if (u is { } given && !(given >= 0 && given <= MostUncertain))
                     context.AddFailure(name, $"{name} must be 0 to {MostUncertain} mm; {given} was given.");
                 else if (u is not null && mm is null)

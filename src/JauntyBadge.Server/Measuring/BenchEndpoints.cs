@@ -2,7 +2,6 @@ using System.ComponentModel;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Measuring;
-using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
 using Microsoft.EntityFrameworkCore;
 using UnitsNet;
@@ -21,7 +20,7 @@ internal static class BenchEndpoints
         var bench = api.MapGroup("/dogs/{id:guid}").WithTags("Measuring").OneWriterAtATime();
         bench.MapGet("/bench", BenchAsync).WithName("bench").WithSummary("Readings, cross-checks and the head drawn from them.");
         bench.MapGet("/bench/typing", TypingAsync).WithName("typing").WithSummary("The bench as it would be with a reading that is being typed; half a length is no error here.");
-        bench.MapPut("/bench", SetAsync).WithName("editMeasuringSet").WithSummary("School, body mass, coat and fit-line gap of the set in hand.").NeedsVersion();
+        bench.MapPut("/bench", SetAsync).WithName("editMeasuringSet").WithSummary("Fit style, body mass, coat and fit-line gap of the set in hand.").NeedsVersion();
         bench.MapPost("/jaw-held", HeldAsync).WithName("jawHeld").WithSummary("Say how the jaw to nose readings in hand were held: level or point to point.");
         bench.MapPost("/readings", AddAsync).WithName("addReading").WithSummary("Add a reading, kept as taken.");
         bench.MapDelete("/readings/{readingId:guid}", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
@@ -51,14 +50,14 @@ internal static class BenchEndpoints
 
     internal static async Task<BenchDto> BenchInAsync(ReadingUnit unit, Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var file = await DogFile.LoadAsync(db, id, cancel);
+        var file = await db.MeasuredDogAsync(id, cancel);
         var assessment = file.Assess(unit);
         var model = HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass);
-        var asked = SchoolMeasures.Asked(file.School);
+        var asked = FitStyleMeasures.AskedBy(file.FitStyle);
         return new BenchDto(
-            MeasureGuide.All, asked, [.. SchoolMeasures.All.Except(asked)], SetOf(file, model, clock), ReadingsOf(file.ReadingRows),
+            [.. MeasureDefinition.All.Select(m => m.Guide)], asked, [.. FitStyleMeasures.All.Except(asked)], SetOf(file, model, clock), ReadingsOf(file.ReadingRows),
             [.. assessment.Measured.Select(MeasuredDto.Of)], assessment.Findings, assessment.HeadShape, assessment.Missing,
-            await ChangesAsync(file, assessment, db, cancel), file.MeasureAgain(clock.Today()), model.SourcesDto(), HeadDrawing.Of(model), assessment.Snout is not null);
+            await ChangesAsync(file, assessment, db, cancel), file.MeasureAgain(clock.Today()), model.SourcesDto(), HeadDrawing.Of(model), assessment.Snout is not null, assessment.Doubted, assessment.IsReady);
     }
 
     private static async Task<TypingDto> TypingAsync(
@@ -66,9 +65,9 @@ internal static class BenchEndpoints
     {
         var shown = Shown(unit);
         var line = new MeasureLine(QueryWords.Read<Measure>(measure, "measure") ?? throw Refusal.Field("measure", "Say which measure is being typed."), QueryWords.Read<Side>(side, "side"));
-        if (MeasureGuide.For(line.Measure).HasSides != line.Side is not null)
+        if (MeasureDefinition.For(line.Measure).Guide.HasSides != line.Side is not null)
             throw Refusal.Field("side", line.Side is null ? ReadingEntryValidator.SayWhichSide : ReadingEntryValidator.HasNoSide);
-        var file = await DogFile.LoadAsync(db, id, cancel);
+        var file = await db.MeasuredDogAsync(id, cancel);
         var read = ReadingParser.TryParse(text, shown, out var parsed, out var problem);
         var assessment = file.Assess(shown, read ? [new Reading(line.Measure, line.Side, parsed.Value, parsed.Unit, QueryWords.Read<Tool>(tool, "tool") ?? Tool.SoftTape)] : []);
         return new TypingDto(
@@ -76,8 +75,8 @@ internal static class BenchEndpoints
             assessment.HeadShape, HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass)));
     }
 
-    private static MeasuringSetDto SetOf(DogFile file, SnoutModel model, TimeProvider clock) => new(
-        file.CurrentSet?.Id, file.CurrentSet?.StartedAt, file.School, file.CurrentSet?.BodyMassKg ?? file.Dog.BodyMassKg,
+    private static MeasuringSetDto SetOf(MeasuredDog file, SnoutModel model, TimeProvider clock) => new(
+        file.CurrentSet?.Id, file.CurrentSet?.StartedAt, file.FitStyle, file.CurrentSet?.BodyMassKg ?? file.Dog.BodyMassKg,
         file.CurrentSet?.Coat ?? file.Profile.Coat, file.CurrentSet?.FitLineGapMm,
         SnoutRules.Scaled(SnoutRules.FitLineGap.Value, model.EyeLine.Value).Millimeters.Tidy(), Math.Max(0, file.Sets.Count - 1),
         IsOver(file.CurrentSet, file.ReadingRows, clock), file.CurrentSet?.Version ?? 0);
@@ -90,7 +89,7 @@ internal static class BenchEndpoints
         return [.. rows.Select(r => ReadingDto.Of(r, apart.Contains(r.Id)))];
     }
 
-    private static async Task<IReadOnlyList<ChangeDto>> ChangesAsync(DogFile file, Assessment assessment, PracticeDb db, CancellationToken cancel)
+    private static async Task<IReadOnlyList<ChangeDto>> ChangesAsync(MeasuredDog file, Assessment assessment, PracticeDb db, CancellationToken cancel)
     {
         if (file.Sets.Count < 2)
             return [];
@@ -109,7 +108,7 @@ internal static class BenchEndpoints
         // What the dog weighs and wears today is not what it did when an old set was taken.
         if ((entry.BodyMassKg != set.BodyMassKg && entry.BodyMassKg is not null) || (entry.Coat is { } coat && coat != set.Coat))
             set = await FollowingAsync(set, entry.IntoOldSet == true, db, clock, cancel);
-        (set.School, set.BodyMassKg, set.Coat, set.FitLineGapMm) = (entry.School, entry.BodyMassKg, entry.Coat ?? set.Coat, entry.FitLineGapMm);
+        (set.FitStyle, set.BodyMassKg, set.Coat, set.FitLineGapMm) = (entry.School, entry.BodyMassKg, entry.Coat ?? set.Coat, entry.FitLineGapMm);
         if ((entry.BodyMassKg is not null && entry.BodyMassKg != dog.BodyMassKg) || (entry.Coat is not null && entry.Coat != dog.CoatSeen))
         {
             (dog.BodyMassKg, dog.CoatSeen) = (entry.BodyMassKg ?? dog.BodyMassKg, entry.Coat ?? dog.CoatSeen);
@@ -206,13 +205,13 @@ internal static class BenchEndpoints
     /// <summary>Begins a set with the dog as it is now. The caller saves.</summary>
     internal static async Task<MeasuringSetRow> NewSetAsync(Guid dogId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var file = await DogFile.LoadAsync(db, dogId, cancel);
+        var file = await db.MeasuredDogAsync(dogId, cancel);
         var set = new MeasuringSetRow
         {
             Id = Guid.NewGuid(),
             DogId = dogId,
             StartedAt = clock.UtcNow(),
-            School = file.CurrentSet?.School,
+            FitStyle = file.CurrentSet?.FitStyle,
             BodyMassKg = file.Dog.BodyMassKg,
             Coat = file.Profile.Coat,
         };

@@ -2,7 +2,6 @@ using JauntyBadge.Core.Handover;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Measuring;
-using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
@@ -11,7 +10,7 @@ namespace JauntyBadge.Server.Measuring;
 
 /// <summary>A measuring set of the record.</summary>
 public sealed record MeasuringSetRecordDto(
-    Guid Id, DateTime StartedAt, School? School, double? BodyMassKg, Coat Coat, IReadOnlyList<string> TakenBy, IReadOnlyList<MeasuredDto> Measures,
+    Guid Id, DateTime StartedAt, FitStyle? School, double? BodyMassKg, Coat Coat, IReadOnlyList<string> TakenBy, IReadOnlyList<MeasuredDto> Measures,
     IReadOnlyList<ReadingDto> SetAside);
 
 /// <summary>A dog's measuring sets, the newest first.</summary>
@@ -50,12 +49,12 @@ internal static class HistoryEndpoints
 
     private static async Task<HistoryDto> HistoryAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var file = await DogFile.LoadAsync(db, id, cancel);
+        var file = await db.MeasuredDogAsync(id, cancel);
         var rows = (await db.Readings.AsNoTracking().Where(r => r.DogId == id && r.RemovedAt == null).OrderBy(r => r.Number).ToListAsync(cancel)).ToLookup(r => r.SetId);
         return new HistoryDto(
             [
                 .. file.Sets.Reverse().Select(s => new MeasuringSetRecordDto(
-                    s.Id, s.StartedAt, s.School, s.BodyMassKg, s.Coat, [.. rows[s.Id].Select(r => r.TakenBy).OfType<string>().Distinct()],
+                    s.Id, s.StartedAt, s.FitStyle, s.BodyMassKg, s.Coat, [.. rows[s.Id].Select(r => r.TakenBy).OfType<string>().Distinct()],
                     [.. MeasuredIn(rows[s.Id], s).Select(MeasuredDto.Of)], [.. rows[s.Id].Where(r => r.SetAside is not null).Select(r => ReadingDto.Of(r, false))])),
             ],
             file.MeasureAgain(clock.Today()));

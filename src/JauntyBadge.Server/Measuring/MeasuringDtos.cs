@@ -69,12 +69,12 @@ public sealed class ReadingJudgementValidator : AbstractValidator<ReadingJudgeme
 }
 
 /// <summary>What belongs to a whole measuring set.</summary>
-/// <param name="School">The school measured by.</param>
+/// <param name="School">The fit style measured by.</param>
 /// <param name="BodyMassKg">0.4 to 120; also becomes the dog's.</param>
 /// <param name="Coat">The coat under the tape; also becomes the dog's.</param>
 /// <param name="FitLineGapMm">The gap left between eye line and fit line, 2 to 60; the usual one when left out.</param>
 /// <param name="IntoOldSet">Change the set in hand although it is of an earlier day; else another mass or coat begins a new one.</param>
-public sealed record MeasuringSetEntry(School? School = null, double? BodyMassKg = null, Coat? Coat = null, double? FitLineGapMm = null, bool? IntoOldSet = null);
+public sealed record MeasuringSetEntry(FitStyle? School = null, double? BodyMassKg = null, Coat? Coat = null, double? FitLineGapMm = null, bool? IntoOldSet = null);
 
 public sealed class MeasuringSetEntryValidator : AbstractValidator<MeasuringSetEntry>
 {
@@ -108,7 +108,7 @@ public sealed record MeasuredDto(Measure Measure, Side? Side, int Count, double 
 /// <summary>A measuring set.</summary>
 /// <param name="IsOver">It is of an earlier day: what is read now begins a new one unless told otherwise.</param>
 public sealed record MeasuringSetDto(
-    Guid? Id, DateTime? StartedAt, School School, double? BodyMassKg, Coat Coat, double? FitLineGapMm, double UsualGapMm, int SetsBefore, bool IsOver, long Version) : IAtVersion;
+    Guid? Id, DateTime? StartedAt, FitStyle School, double? BodyMassKg, Coat Coat, double? FitLineGapMm, double UsualGapMm, int SetsBefore, bool IsOver, long Version) : IAtVersion;
 
 /// <summary>One measure in two sets; a change beyond its doubt is real.</summary>
 public sealed record ChangeDto(Measure Measure, Side? Side, double? BeforeMm, double? AfterMm, double? ChangeMm, double? DoubtMm, bool IsReal)
@@ -118,15 +118,17 @@ public sealed record ChangeDto(Measure Measure, Side? Side, double? BeforeMm, do
 }
 
 /// <summary>The measuring bench of one dog.</summary>
-/// <param name="Asked">The lines the school asks for, in order.</param>
+/// <param name="Asked">The lines the fit style asks for, in order.</param>
 /// <param name="Others">Every other line there is.</param>
 /// <param name="Changes">Against the set before, where there is one.</param>
 /// <param name="MeasureAgain">Why the dog should be measured again, in sentences.</param>
+/// <param name="Doubted">The measures that something asks to be taken again.</param>
+/// <param name="IsReady">Everything a muzzle is chosen by is read, and nothing asks to be taken again.</param>
 public sealed record BenchDto(
     IReadOnlyList<MeasureGuide> Guides, IReadOnlyList<MeasureLine> Asked, IReadOnlyList<MeasureLine> Others, MeasuringSetDto Set,
     IReadOnlyList<ReadingDto> Readings, IReadOnlyList<MeasuredDto> Measures, IReadOnlyList<Finding> Findings, HeadShapeChoice HeadShape,
     IReadOnlyList<MissingMeasure> Missing, IReadOnlyList<ChangeDto> Changes, IReadOnlyList<string> MeasureAgain, IReadOnlyList<SourceDto> Snout,
-    HeadDrawing Drawing, bool CanFit);
+    HeadDrawing Drawing, bool CanFit, IReadOnlyList<Measure> Doubted, bool IsReady);
 
 /// <summary>What the bench would look like with the reading that is being typed; nothing is stored.</summary>
 /// <param name="Reading">What is made of the text so far.</param>

@@ -2,7 +2,6 @@ using FluentValidation;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Data.Measuring;
-using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
 using UnitsNet;
 
@@ -80,7 +79,7 @@ public sealed record PhotoDto(
 internal sealed record PhotoKnowledge(HeadShape Shape, IReadOnlyList<Measured> Read, Measured? Spacing)
 {
     /// <summary>Of a dog with its pictures.</summary>
-    public static PhotoKnowledge Of(DogFile file, IEnumerable<PhotoRow> photos)
+    public static PhotoKnowledge Of(MeasuredDog file, IEnumerable<PhotoRow> photos)
     {
         var known = new PhotoKnowledge(file.Profile.HeadShape.Shape, file.Measured, null);
         var seen = photos.Where(p => p.View == PhotoView.Top && p.RemovedAt == null).OrderByDescending(p => p.Number).Select(p => (Row: p, Marks: PhotoMarks.Read(p.Marks)))

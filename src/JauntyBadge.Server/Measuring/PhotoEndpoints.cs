@@ -3,7 +3,6 @@ using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Demo;
 using JauntyBadge.Data.Measuring;
-using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -66,7 +65,7 @@ internal static class PhotoEndpoints
 
     private static async Task<IReadOnlyList<PhotoDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
-        var file = await DogFile.LoadAsync(db, id, cancel);
+        var file = await db.MeasuredDogAsync(id, cancel);
         var rows = await db.Photos.AsNoTracking().Where(p => p.DogId == id && p.RemovedAt == null).OrderByDescending(p => p.Number).ToListAsync(cancel);
         var known = PhotoKnowledge.Of(file, rows);
         return [.. rows.Select(r => PhotoDto.Of(r, known))];
@@ -76,7 +75,7 @@ internal static class PhotoEndpoints
     {
         var photos = await db.Photos.AsNoTracking().Where(p => p.DogId == id && (p.Id == photoId || p.View == PhotoView.Top)).ToListAsync(cancel);
         var row = photos.Find(p => p.Id == photoId) ?? throw Refusal.NotFound("No picture has this id.");
-        return PhotoDto.Of(row, PhotoKnowledge.Of(await DogFile.LoadAsync(db, id, cancel), photos.Where(p => p.Id != photoId)));
+        return PhotoDto.Of(row, PhotoKnowledge.Of(await db.MeasuredDogAsync(id, cancel), photos.Where(p => p.Id != photoId)));
     }
 
     private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid photoId, PracticeDb db, HttpContext http, CancellationToken cancel)

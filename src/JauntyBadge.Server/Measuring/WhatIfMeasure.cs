@@ -17,7 +17,7 @@ namespace JauntyBadge.Server.Measuring;
 /// <param name="FitLineGapMm">The gap left between eye line and fit line, 2 to 60.</param>
 /// <param name="Readings">Up to 500.</param>
 public sealed record WhatIfMeasureQuestion(
-    School? School = null, HeadShape? HeadShape = null, string? Breed = null, Coat? Coat = null, double? BodyMassKg = null, double? FitLineGapMm = null,
+    FitStyle? School = null, HeadShape? HeadShape = null, string? Breed = null, Coat? Coat = null, double? BodyMassKg = null, double? FitLineGapMm = null,
     IReadOnlyList<WhatIfMeasureReading>? Readings = null);
 
 /// <summary>One reading: measure, side where it has two, the text as written, its unit where the text has none, the tool, and how a jaw to nose was held.</summary>
@@ -174,7 +174,7 @@ internal static class WhatIfMeasure
         }).ToList();
         var assessment = Assessment.Of(readings, new Circumstances
         {
-            School = asked.School!.Value,
+            FitStyle = asked.School!.Value,
             OtherWays = dog.OtherShapes,
             BodyMass = asked.BodyMassKg is { } kg ? Mass.FromKilograms(kg) : null,
             Coat = dog.Coat,

@@ -1,7 +1,9 @@
 using System.Text.Json;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
+using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Dogs;
+using JauntyBadge.Data.Measuring;
 
 namespace JauntyBadge.Server.Shared;
 
@@ -10,10 +12,28 @@ internal static class Lookup
 {
     /// <summary>The dog, or a 404.</summary>
     public static async Task<DogRow> DogAsync(this PracticeDb db, Guid id, CancellationToken cancel) =>
-        await db.Dogs.FindAsync([id], cancel) ?? throw Refusal.NotFound("No dog has this id.");
+        await db.Dogs.FindAsync([id], cancel) ?? throw NoSuchDog();
+
+    /// <summary>The dog with what was measured on it, or a 404.</summary>
+    public static async Task<MeasuredDog> MeasuredDogAsync(this PracticeDb db, Guid id, CancellationToken cancel) =>
+        await MeasuredDog.FindAsync(db, id, cancel) ?? throw NoSuchDog();
+
+    /// <summary>The dog with its readings, for its profile only, or a 404.</summary>
+    public static async Task<MeasuredDog> ProfiledDogAsync(this PracticeDb db, Guid id, CancellationToken cancel) =>
+        await MeasuredDog.FindProfileAsync(db, id, cancel) ?? throw NoSuchDog();
+
+    /// <summary>The dog with its plan, or a 404.</summary>
+    public static async Task<TrainedDog> TrainedDogAsync(this PracticeDb db, Guid id, CancellationToken cancel) =>
+        await TrainedDog.FindAsync(db, id, cancel) ?? throw NoSuchDog();
+
+    /// <summary>Everything that decides how far a dog has come, or a 404.</summary>
+    public static async Task<DogFile> DogFileAsync(this PracticeDb db, Guid id, CancellationToken cancel) =>
+        await DogFile.FindAsync(db, id, cancel) ?? throw NoSuchDog();
 
     /// <summary>Whether two records say the same, lists and all: what was sent again is what is there.</summary>
     public static bool SaysTheSame<T>(this T one, T other) => JsonSerializer.Serialize(one) == JsonSerializer.Serialize(other);
+
+    private static Refusal NoSuchDog() => Refusal.NotFound("No dog has this id.");
 
     public static DateOnly Today(this TimeProvider clock) => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
 

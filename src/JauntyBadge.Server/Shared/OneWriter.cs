@@ -75,7 +75,9 @@ internal static class OneWriter
         await db.Database.OpenConnectionAsync(cancel);
         await using var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
         await db.Database.UseTransactionAsync(moment, cancel);
-        return Tagged(await next(call), call.HttpContext);
+        return HttpMethods.IsGet(call.HttpContext.Request.Method)
+            ? await NotModified.AnswerAsync(call, next, db, services.GetRequiredService<TimeProvider>())
+            : await next(call);
     });
 
     /// <summary>Says that an endpoint writes nothing, though what it is asked about comes in a body.</summary>

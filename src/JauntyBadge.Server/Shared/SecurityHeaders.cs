@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.StaticFiles;
 using Microsoft.Net.Http.Headers;
 
 namespace JauntyBadge.Server.Shared;
@@ -11,8 +12,12 @@ internal static class SecurityHeaders
     /// <summary>Built files carry a hash in their name and may be kept; the page itself is asked for again.</summary>
     public static StaticFileOptions StaticFiles { get; } = new()
     {
-        OnPrepareResponse = file => file.Context.Response.Headers[HeaderNames.CacheControl] =
-            file.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable",
+        ContentTypeProvider = new FileExtensionContentTypeProvider { Mappings = { [Precompressed.Suffix] = "application/octet-stream" } },
+        OnPrepareResponse = file =>
+        {
+            file.Context.Response.Headers[HeaderNames.CacheControl] = file.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable";
+            Precompressed.SayWhatItIs(file);
+        },
     };
 
     public static Task Add(HttpContext context, RequestDelegate next)

@@ -30,22 +30,22 @@ public class BasketFitTests
     [Fact]
     public void Working_windows_are_snug_and_small_dogs_windows_shrink_never_under_four()
     {
-        var (working, _) = FitRules.SeatWindow(School.Working, Snout);
+        var (working, _) = FitRules.SeatWindow(FitStyle.Working, Snout);
         Assert.Equal((6, 13), (working.Low.Millimeters, working.High.Millimeters));
-        var (small, basis) = FitRules.SeatWindow(School.Everyday, SnoutModel.From(Medium(eye: 35, 30, 28)));
+        var (small, basis) = FitRules.SeatWindow(FitStyle.Everyday, SnoutModel.From(Medium(eye: 35, 30, 28)));
         Assert.Equal((6.35, 12.7), (small.Low.Millimeters, small.High.Millimeters));
         Assert.Equal(BasisKind.House, basis.Kind);
-        var (tiny, _) = FitRules.SeatWindow(School.Working, SnoutModel.From(Medium(eye: 30, 26, 24)));
+        var (tiny, _) = FitRules.SeatWindow(FitStyle.Working, SnoutModel.From(Medium(eye: 30, 26, 24)));
         Assert.Equal(4, tiny.Low.Millimeters, 9);
     }
 
     [Theory]
-    [InlineData(School.Everyday, BiteTier.None, Verdict.Marginal)]
-    [InlineData(School.Everyday, BiteTier.Injured, Verdict.Out)]
-    [InlineData(School.Working, BiteTier.None, Verdict.Out)]
-    public void A_shove_past_the_eyes_warns_or_fails(School school, BiteTier tier, Verdict verdict)
+    [InlineData(FitStyle.Everyday, BiteTier.None, Verdict.Marginal)]
+    [InlineData(FitStyle.Everyday, BiteTier.Injured, Verdict.Out)]
+    [InlineData(FitStyle.Working, BiteTier.None, Verdict.Out)]
+    public void A_shove_past_the_eyes_warns_or_fails(FitStyle school, BiteTier tier, Verdict verdict)
     {
-        var request = Everyday() with { School = school, BiteTier = tier };
+        var request = Everyday() with { FitStyle = school, BiteTier = tier };
         Assert.Equal(verdict, One(BasketFit.Assess(Snout, Box(103, 120), request), CriterionName.Shove).Verdict);
         Assert.Equal(Verdict.Fits, One(BasketFit.Assess(Snout, Box(100, 120), request), CriterionName.Shove).Verdict);
     }

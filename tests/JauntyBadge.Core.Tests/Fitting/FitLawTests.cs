@@ -24,7 +24,7 @@ public class FitLawTests
     {
         var snout = Head(eye, high, wide, shape);
         var basket = Basket(snout, longer, deep, broad);
-        var (window, _) = FitRules.SeatWindow(School.Everyday, snout);
+        var (window, _) = FitRules.SeatWindow(FitStyle.Everyday, snout);
         var seat = SeatOf(snout, basket);
         return Math.Abs((seat.NoseRoom + seat.EyeRoom - 2 * window.Middle).Millimeters) < 1e-9
             && Math.Abs((seat.NoseRoom - seat.EyeRoom - (basket.Length - snout.EyeLine.Value)).Millimeters) < 1e-9;

@@ -132,7 +132,7 @@ public class JawTurnTests
     public bool A_longer_basket_never_has_less_misfit_on_both_sides(byte eye, byte length, byte more)
     {
         var snout = SnoutModel.From(Medium(30.0 + eye % 100));
-        var (window, _) = FitRules.SeatWindow(School.Everyday, snout);
+        var (window, _) = FitRules.SeatWindow(FitStyle.Everyday, snout);
         Seat At(double mm) => SeatOf(snout, Box(mm, 200));
         double Misfit(Length room) => Math.Max(0, Math.Max((window.Low - room).Millimeters, (room - window.High).Millimeters));
         var (shorter, longer) = (At(20 + length), At(20 + length + more));

@@ -88,7 +88,7 @@ public class RankingTests
         var ranked = Rank(Dog(Purpose.Walks) with { BiteTier = BiteTier.Injured });
         Assert.All(ranked.Where(f => f.Verdict != Verdict.Out), f => Assert.True(f.Model is { DoesNotGive: true, CollarLink: true, FrontBar: true }));
         var deep = MuzzleBrief.For(Dog(Purpose.Walks) with { BiteTier = BiteTier.SeveralOrDeep }, new());
-        Assert.Equal(School.Working, deep.School);
+        Assert.Equal(FitStyle.Working, deep.FitStyle);
         Assert.NotEmpty(deep.Refusals(Catalogue.Shipped.First(m => m.Id == "heron")));
     }
 
@@ -112,12 +112,12 @@ public class RankingTests
     public void The_brief_says_why()
     {
         var walks = MuzzleBrief.For(Dog(Purpose.Walks), new());
-        Assert.Equal((15, School.Everyday, 2), (walks.NeededGape.Degrees, walks.School, walks.Fingers));
+        Assert.Equal((15, FitStyle.Everyday, 2), (walks.NeededGape.Degrees, walks.FitStyle, walks.Fingers));
         var clinic = MuzzleBrief.For(Dog(Purpose.Walks, Purpose.Clinic), new() { Uses = [Purpose.Clinic] });
         Assert.Equal(8, clinic.NeededGape.Degrees, 9);
         var working = MuzzleBrief.For(Dog(Purpose.Working), new());
-        Assert.Equal((School.Working, 1), (working.School, working.Fingers));
-        Assert.Equal(School.Everyday, MuzzleBrief.For(Dog(Purpose.Working), new() { School = School.Everyday }).School);
+        Assert.Equal((FitStyle.Working, 1), (working.FitStyle, working.Fingers));
+        Assert.Equal(FitStyle.Everyday, MuzzleBrief.For(Dog(Purpose.Working), new() { FitStyle = FitStyle.Everyday }).FitStyle);
         Assert.All(walks.Lines.Concat(working.Lines), l => Assert.True(l.Reason.Length > 5 && l.Basis.Note.Length > 5));
     }
 

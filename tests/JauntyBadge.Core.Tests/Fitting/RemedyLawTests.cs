@@ -14,7 +14,7 @@ public class RemedyLawTests
     {
         var head = SnoutModel.From(Medium(60 + eye % 70, 50 + high % 50, 45 + wide % 45) with { NeckGirth = Mm(4 * (60 + eye % 70) + wide % 40) });
         var dog = new DogProfile { Name = "Any", HeadShapeSeen = HeadShape.Medium, BodyMass = Mass.FromKilograms(25), Purposes = [Purpose.Walks] };
-        return new FitQuestion(head, MuzzleBrief.For(dog, new() { School = working ? School.Working : School.Everyday }), Mm(16)) { Draws = Draws(head, 50) };
+        return new FitQuestion(head, MuzzleBrief.For(dog, new() { FitStyle = working ? FitStyle.Working : FitStyle.Everyday }), Mm(16)) { Draws = Draws(head, 50) };
     }
 
     private static List<(RankedFit Fit, Remedy Remedy)> All(FitQuestion question)

@@ -171,7 +171,7 @@ public class TryOnAndOrderTests
             var made = new BasketModel(
                 Within("Inner length", share(0)), Within("Depth in front", share(1)), Within("Depth at the rear edge", share(2)), Within("Width at the rear edge", share(3)),
                 Within("Girth at the rear edge", share(4)), at["Neck strap loop"].Least, at["Neck strap loop"].Most);
-            var fit = BasketFit.Assess(snout, made, new FitRequest(question.Brief.School, question.Brief.NeededGape, question.Brief.Fingers, Mm(16), ForeheadStrap: ForeheadStrap.Fitted));
+            var fit = BasketFit.Assess(snout, made, new FitRequest(question.Brief.FitStyle, question.Brief.NeededGape, question.Brief.Fingers, Mm(16), ForeheadStrap: ForeheadStrap.Fitted));
             return made.DepthFront >= made.DepthRear && fit.Criteria.All(c => c.Verdict != Verdict.Out);
         }
 

@@ -133,20 +133,20 @@ public class CrossCheckTests
     [Fact]
     public void What_is_missing_is_listed_for_each_use()
     {
-        var nothing = Completeness.Missing([], School.Everyday);
+        var nothing = Completeness.Missing([], FitStyle.Everyday);
         Assert.Equal(
             [Measure.FitLineLength, Measure.SnoutHeight, Measure.SnoutGirth, Measure.SnoutWidth], nothing.Where(m => m.Use == MeasureUse.Choosing).Select(m => m.Measure));
         Assert.Equal([Measure.NeckGirth, Measure.HeadGirth], nothing.Where(m => m.Use == MeasureUse.Strap).Select(m => m.Measure));
         Assert.Equal(3, nothing.Count(m => m.Use == MeasureUse.HeadShape));
         Assert.Equal(Measure.FitLineLength, nothing.Single(m => m.Blocking).Measure);
-        Assert.Equal(6, Completeness.Missing([], School.Working).Count(m => m.Use == MeasureUse.Choosing || m.Measure == Measure.NeckGirth));
+        Assert.Equal(6, Completeness.Missing([], FitStyle.Working).Count(m => m.Use == MeasureUse.Choosing || m.Measure == Measure.NeckGirth));
 
         var some = Measured.From([Left(98), Left(100)]);
         Assert.True(Completeness.CanFit(some));
-        Assert.Equal(1.0 / 5, Completeness.Share(some, School.Everyday), 9);
-        Assert.Equal(1.0 / 6, Completeness.Share(some, School.Working), 9);
-        Assert.DoesNotContain(Completeness.Missing(some, School.Everyday), m => m.Blocking);
-        Assert.Empty(Completeness.Missing(Measured.From(MeasuredWell), School.Working));
+        Assert.Equal(1.0 / 5, Completeness.Share(some, FitStyle.Everyday), 9);
+        Assert.Equal(1.0 / 6, Completeness.Share(some, FitStyle.Working), 9);
+        Assert.DoesNotContain(Completeness.Missing(some, FitStyle.Everyday), m => m.Blocking);
+        Assert.Empty(Completeness.Missing(Measured.From(MeasuredWell), FitStyle.Working));
     }
 
     [Fact]
@@ -163,5 +163,20 @@ public class CrossCheckTests
         Assert.Equal(Provenance.Assumed, bare.Single(m => m.Measure == Measure.SnoutWidth).State);
         Assert.Equal(0.15, bare.Single(m => m.Measure == Measure.SnoutWidth).StandardUncertainty / bare.Single(m => m.Measure == Measure.SnoutWidth).Mean, 9);
         Assert.Single(CompletedMeasures.Of(Assessment.Of([Read(Measure.NeckGirth, 430)], Medium28)));
+    }
+
+    /// <summary>Ready is: everything to choose by is read, and nothing asks to be taken again.</summary>
+    [Fact]
+    public void What_is_doubted_and_whether_all_is_ready_come_with_the_assessment()
+    {
+        var about = new Circumstances { FitStyle = FitStyle.Working, BodyMass = Mass.FromKilograms(28) };
+        var well = Assessment.Of(MeasuredWell, about);
+        Assert.True(well.IsReady, string.Join("; ", well.Missing.Select(m => m.Measure)) + string.Join("; ", well.Findings.Select(f => f.Message)));
+        var slip = Assessment.Of([.. MeasuredWell.Where(r => r.Measure != Measure.NeckGirth), Read(Measure.NeckGirth, 43)], about);
+        Assert.Equal([Measure.NeckGirth], slip.Doubted);
+        Assert.False(slip.IsReady);
+        var missing = Assessment.Of([.. MeasuredWell.Where(r => r.Measure != Measure.SnoutGirth)], about);
+        Assert.Empty(missing.Doubted);
+        Assert.False(missing.IsReady);
     }
 }

@@ -13,16 +13,16 @@ public class MeasuringLawTests
     {
         foreach (var measure in Enum.GetValues<Measure>())
         {
-            var guide = MeasureGuide.For(measure);
+            var guide = MeasureDefinition.For(measure).Guide;
             Assert.Equal(measure, guide.Measure);
             Assert.All([guide.Name, guide.Where, guide.Find, guide.How, guide.Mistake], text => Assert.True(text.Length > 8, guide.Name));
-            Assert.Equal(guide.HasSides ? 2 : 1, SchoolMeasures.All.Count(l => l.Measure == measure));
+            Assert.Equal(guide.HasSides ? 2 : 1, FitStyleMeasures.All.Count(l => l.Measure == measure));
             foreach (var shape in Enum.GetValues<HeadShape>())
                 Assert.InRange(PlausibleRange.Usual(measure, shape, Mass.FromKilograms(20)).Millimeters, 20, 450);
         }
 
-        foreach (var school in Enum.GetValues<School>())
-            Assert.All(SchoolMeasures.Asked(school), line => Assert.False(MeasureGuide.For(line.Measure).Optional));
+        foreach (var style in Enum.GetValues<FitStyle>())
+            Assert.All(FitStyleMeasures.AskedBy(style), line => Assert.False(MeasureDefinition.For(line.Measure).Guide.Optional));
     }
 
     /// <summary>Lengths grow with the cube root of mass: eight times the mass is twice the length.</summary>

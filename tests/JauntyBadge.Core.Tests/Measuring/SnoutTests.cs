@@ -92,11 +92,11 @@ public class SnoutTests
         Assert.Equal(72, drawing.Section.Points.Max(p => p.X) - drawing.Section.Points.Min(p => p.X), 6);
         Assert.Equal(80, drawing.Section.Points.Max(p => p.Y) - drawing.Section.Points.Min(p => p.Y), 6);
         Assert.Equal(430 / Math.PI, Math.Sqrt(Math.Pow(drawing.HighNeckTop.X - drawing.HighNeckUnder.X, 2) + Math.Pow(drawing.HighNeckTop.Y - drawing.HighNeckUnder.Y, 2)), 0.2);
-        foreach (var guide in MeasureGuide.All)
+        foreach (var guide in MeasureDefinition.All.Select(m => m.Guide))
         {
             var mark = drawing.Marks.First(m => m.Measure == guide.Measure && m.View == guide.View);
             Assert.NotEmpty(mark.Landmarks);
-            Assert.True(guide.Measure.IsGirth() || mark.Dimension.Count == 2, guide.Name);
+            Assert.True(MeasureDefinition.For(guide.Measure).IsGirth || mark.Dimension.Count == 2, guide.Name);
         }
     }
 
@@ -104,7 +104,8 @@ public class SnoutTests
     [Fact]
     public void Views_are_in_the_dogs_own_proportions()
     {
-        var numbers = Medium(eye: 100, height: 80, width: 72) with { InnerEyeSpacing = Mm(44), SkullWidth = Mm(118), StopToNose = Mm(98), FitLineLength = Mm(80) };
+        var numbers = (Medium(eye: 100, height: 80, width: 72) with { InnerEyeSpacing = Mm(44), FitLineLength = Mm(80) })
+            .With(new(Measure.SkullWidth), Mm(118)).With(new(Measure.StopToNose), Mm(98));
         var drawing = HeadDrawing.Of(SnoutModel.From(numbers));
         double Drawn(Measure measure, DrawingView view) => Apart(drawing.Marks.Single(m => m.Measure == measure && m.View == view && m.Side is null).Dimension);
         foreach (var view in new[] { DrawingView.Top, DrawingView.Front })

@@ -2,7 +2,7 @@ import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer } from '@chakra-u
 import { useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { useUnit, type Unit } from '../shared/units';
-import { Standing } from './Standing';
+import { ServerState } from './ServerState';
 import { currentScheme, keepScheme } from './scheme';
 
 const SkipLink = chakra('a', {
@@ -54,7 +54,7 @@ export function Shell() {
         <UnitChoice />
         <SchemeButton />
       </Flex>
-      <Standing />
+      <ServerState />
       <Box as="main" id="page" flex="1" px={{ base: 4, md: 8 }} py={{ base: 4, md: 6 }} w="full" maxW="90rem" mx="auto">
         <Outlet />
       </Box>

@@ -1,5 +1,4 @@
 import { createBrowserRouter } from 'react-router';
-import { DogLayout } from '../dogs/DogLayout';
 import { RoundPage } from '../round/RoundPage';
 import { Failure } from './Failure';
 import { room } from './room';
@@ -16,7 +15,7 @@ export const router = createBrowserRouter([
       { path: 'dogs/new', lazy: room(() => import('../dogs/NewDogPage'), 'NewDogPage') },
       {
         path: 'dogs/:dogId',
-        element: <DogLayout />,
+        lazy: room(() => import('../dogs/DogLayout'), 'DogLayout'),
         children: [
           { index: true, lazy: room(() => import('../dogs/DogPage'), 'DogPage') },
           { path: 'measure', lazy: room(() => import('../measuring/BenchPage'), 'BenchPage') },

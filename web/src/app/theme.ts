@@ -1,4 +1,36 @@
-import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+import { createSystem, defineConfig } from '@chakra-ui/react';
+import { defaultBaseConfig } from '@chakra-ui/react/preset-base';
+import {
+  animationStyles,
+  breakpoints,
+  buttonRecipe,
+  checkboxSlotRecipe,
+  checkmarkRecipe,
+  comboboxSlotRecipe,
+  cssVarsPrefix,
+  cssVarsRoot,
+  fieldsetSlotRecipe,
+  fieldSlotRecipe,
+  globalCss,
+  headingRecipe,
+  inputRecipe,
+  keyframes,
+  layerStyles,
+  linkRecipe,
+  listSlotRecipe,
+  menuSlotRecipe,
+  nativeSelectSlotRecipe,
+  numberInputSlotRecipe,
+  popoverSlotRecipe,
+  semanticTokens,
+  sliderSlotRecipe,
+  spinnerRecipe,
+  tableSlotRecipe,
+  textareaRecipe,
+  textStyles,
+  toastSlotRecipe,
+  tokens,
+} from '@chakra-ui/react/theme';
 
 const pair = (light: string, dark: string) => ({ value: { _light: light, _dark: dark } });
 
@@ -19,6 +51,52 @@ const palette = (
   border: pair('#b9b29c', '#4b6a61'),
 });
 
+/** Chakra's own colours, as far as its shadows and components name them: all that is seen is ours. */
+const { black, white, gray, current, transparent } = tokens.colors;
+
+/**
+ * What Chakra ships, with the recipes of the components we use and no others: a component that is new here needs its recipe in this list,
+ * and so do the ones it is made of. Every token is worked out before the first page shows, so what is not used is not here.
+ */
+const chakra = defineConfig({
+  preflight: true,
+  cssVarsPrefix,
+  cssVarsRoot,
+  globalCss,
+  theme: {
+    breakpoints,
+    keyframes,
+    tokens: { ...tokens, colors: { black, white, gray, current, transparent } },
+    semanticTokens: { radii: semanticTokens.radii, shadows: semanticTokens.shadows },
+    textStyles,
+    layerStyles,
+    animationStyles,
+    recipes: {
+      button: buttonRecipe,
+      checkmark: checkmarkRecipe,
+      heading: headingRecipe,
+      input: inputRecipe,
+      link: linkRecipe,
+      spinner: spinnerRecipe,
+      textarea: textareaRecipe,
+    },
+    slotRecipes: {
+      checkbox: checkboxSlotRecipe,
+      combobox: comboboxSlotRecipe,
+      field: fieldSlotRecipe,
+      fieldset: fieldsetSlotRecipe,
+      list: listSlotRecipe,
+      menu: menuSlotRecipe,
+      nativeSelect: nativeSelectSlotRecipe,
+      numberInput: numberInputSlotRecipe,
+      popover: popoverSlotRecipe,
+      slider: sliderSlotRecipe,
+      table: tableSlotRecipe,
+      toast: toastSlotRecipe,
+    },
+  },
+});
+
 /** Warm chalk, deep spruce, one marigold accent, brick only for stop and harm. */
 const config = defineConfig({
   theme: {
@@ -36,13 +114,23 @@ const config = defineConfig({
           subtle: pair('#ebe5d6', '#162c27'),
           muted: pair('#e2dbc8', '#1f3932'),
           panel: pair('#f9f6ef', '#142822'),
+          emphasized: pair('#d6cfbb', '#28443c'),
+          inverted: pair('#16352f', '#efe9da'),
         },
         fg: {
           DEFAULT: pair('#16352f', '#efe9da'),
           muted: pair('#45605a', '#b4c2b8'),
           subtle: pair('#556b65', '#a3b3a9'),
+          inverted: pair('#f9f6ef', '#10231e'),
+          error: pair('#a03a26', '#f0957d'),
         },
-        border: { DEFAULT: pair('#cbc3ae', '#35524a'), strong: pair('#7d8a80', '#6f8c82') },
+        border: {
+          DEFAULT: pair('#cbc3ae', '#35524a'),
+          muted: pair('#cbc3ae', '#35524a'),
+          emphasized: pair('#a9a48f', '#4b6a61'),
+          strong: pair('#7d8a80', '#6f8c82'),
+          error: pair('#a03a26', '#f0957d'),
+        },
         accent: pair('#e3a11b', '#f0b340'),
         accentInk: pair('#7a4f00', '#f0b340'),
         stop: pair('#a03a26', '#f0957d'),
@@ -74,4 +162,4 @@ const config = defineConfig({
   },
 });
 
-export const system = createSystem(defaultConfig, config);
+export const system = createSystem(defaultBaseConfig, chakra, config);

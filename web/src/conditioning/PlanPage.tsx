@@ -1,8 +1,10 @@
 import { Box, Button, Flex, Grid, Heading, Input, Text } from '@chakra-ui/react';
+import { dateText } from '../shared/dates';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useDogChanged, useThisDog } from '../dogs/useDog';
+import { useDogChanged, useThisDog } from '../shared/dog';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { keys } from '../shared/keys';
 import { Cautions } from '../shared/Cautions';
 import { notify } from '../shared/notices';
 import { Waiting } from '../shared/Waiting';
@@ -16,7 +18,7 @@ type Planned = Schemas['PlannedStepDto'];
 export function PlanPage() {
   const card = useThisDog();
   const plan = useQuery({
-    queryKey: ['plan', card.dog.id],
+    queryKey: keys.ofDog(card.dog.id, 'plan'),
     queryFn: () => ask(api.GET('/api/dogs/{id}/plan', { params: { path: { id: card.dog.id } } })),
   });
   const [picked, setPicked] = useState<string | null>(null);
@@ -152,7 +154,7 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
           {plan.openSessionId
             ? 'Go on with the session'
             : resting
-              ? `Not before ${new Date(`${plan.notBefore}T00:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}`
+              ? `Not before ${dateText(plan.notBefore ?? '', 'near')}`
               : 'Start a session'}
         </Button>
       ) : (
@@ -199,7 +201,7 @@ function MoveHere({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) 
         }),
       ),
     onSuccess: async (plan) => {
-      queries.setQueryData(['plan', dogId], plan);
+      queries.setQueryData(keys.ofDog(dogId, 'plan'), plan);
       await changed(dogId);
       notify(`The plan stands at “${step.name}” now.`);
     },

@@ -1,7 +1,9 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { dateText } from '../shared/dates';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask } from '../shared/api';
+import { keys } from '../shared/keys';
 
 const FEW = 6;
 
@@ -9,7 +11,7 @@ const FEW = 6;
 export function SessionRecord({ dogId }: { dogId: string }) {
   const [all, setAll] = useState(false);
   const record = useQuery({
-    queryKey: ['dog', dogId, 'sessions'],
+    queryKey: keys.ofDog(dogId, 'sessions'),
     queryFn: () => ask(api.GET('/api/dogs/{id}/sessions', { params: { path: { id: dogId } } })),
   });
   if (!record.data || record.data.length === 0) return null;
@@ -30,7 +32,7 @@ export function SessionRecord({ dogId }: { dogId: string }) {
             wrap={{ base: 'wrap', md: 'nowrap' }}
           >
             <Text w="9rem" flexShrink="0" fontWeight="700">
-              {new Date(s.startedAt).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })}
+              {dateText(s.startedAt, 'weekday')}
             </Text>
             <Box flex="1">
               {s.sets.map((set) => (

@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../shared/api';
+import { keys } from '../shared/keys';
 import { entries, signGroupWords } from '../shared/words';
 
 interface Props {
@@ -14,7 +15,7 @@ const marks: Record<Schemas['SignGroup'], string> = { atEase: 'â—‹', unsure: 'â—
 
 /** What the dog shows, one tap each, from at ease to over threshold. */
 export function Signs({ seen, count, onTap, onTakeBack }: Props) {
-  const signs = useQuery({ queryKey: ['signs'], queryFn: () => ask(api.GET('/api/signs')), staleTime: Infinity });
+  const signs = useQuery({ queryKey: keys.signs(), queryFn: () => ask(api.GET('/api/signs')), staleTime: Infinity });
   const last = seen.at(-1);
   const name = (id: string) => signs.data?.find((s) => s.id === id)?.name ?? id;
   return (

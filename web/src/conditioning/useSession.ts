@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useDogChanged } from '../dogs/useDog';
+import { useDogChanged } from '../shared/dog';
 import { api, ask, isLater, Refused, words, type Schemas } from '../shared/api';
+import { keys } from '../shared/keys';
 import { newId } from '../shared/ids';
 import { complain } from '../shared/notices';
 import { amend, forget, keep, waitingFor, type Tapped, type Unsent } from './unsent';
@@ -12,8 +13,6 @@ export type Session = Schemas['SessionDto'];
 const RETRY_MS = 2000;
 const MOST_TRIES = 20;
 
-const sessionKey = (id: string) => ['session', id] as const;
-
 /** Starts a session where the plan stands, or goes on with the open one. */
 export function useStartSession(dogId: string) {
   const go = useNavigate();
@@ -21,7 +20,7 @@ export function useStartSession(dogId: string) {
   return useMutation({
     mutationFn: () => ask(api.POST('/api/dogs/{id}/sessions', { params: { path: { id: dogId } } })),
     onSuccess: (session) => {
-      queries.setQueryData(sessionKey(session.id), session);
+      queries.setQueryData(keys.session(session.id), session);
       void go(`/sessions/${session.id}`);
     },
     onError: (error) => complain(words(error)),
@@ -54,18 +53,18 @@ export function useSession(sessionId: string) {
   const changed = useDogChanged();
   const [unsent, setUnsent] = useState<Unsent[]>(() => waitingFor(sessionId));
   const session = useQuery({
-    queryKey: sessionKey(sessionId),
+    queryKey: keys.session(sessionId),
     queryFn: () => ask(api.GET('/api/sessions/{sessionId}', { params: { path: { sessionId } } })),
   });
 
   const take = useCallback(
-    (answer: Session) => queries.setQueryData(sessionKey(sessionId), answer),
+    (answer: Session) => queries.setQueryData(keys.session(sessionId), answer),
     [queries, sessionId],
   );
   const failed = useCallback(
     (error: unknown) => {
       complain(words(error));
-      void queries.invalidateQueries({ queryKey: sessionKey(sessionId) });
+      void queries.invalidateQueries({ queryKey: keys.session(sessionId) });
     },
     [queries, sessionId],
   );
@@ -86,7 +85,7 @@ export function useSession(sessionId: string) {
           // Things have moved on: it stays here until a person says where it belongs.
           amend(sessionId, { ...item, stray: words(error) });
           if (error instanceof Refused && error.current) take(error.current as Session);
-          else void queries.invalidateQueries({ queryKey: sessionKey(sessionId) });
+          else void queries.invalidateQueries({ queryKey: keys.session(sessionId) });
         }
         setUnsent(waitingFor(sessionId));
       }
@@ -119,7 +118,7 @@ export function useSession(sessionId: string) {
     onSuccess: async (answer) => {
       take(answer);
       await changed(answer.dogId);
-      await queries.invalidateQueries({ queryKey: ['plan', answer.dogId] });
+      await queries.invalidateQueries({ queryKey: keys.ofDog(answer.dogId, 'plan') });
     },
     onError: failed,
   });

@@ -8,7 +8,7 @@ import { useSubmit } from '../shared/saving/useSubmit';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { entries, shapeWords, traitWords } from '../shared/words';
-import { Labelled, Several } from './fields';
+import { Labelled, Several } from '../shared/fields';
 import { entryOf, useBreeds, useEditBreed, type Breed } from './useBreeds';
 
 const blank: Breed = {

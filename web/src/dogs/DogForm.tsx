@@ -1,6 +1,8 @@
 import { Box, Flex, Grid, Heading, Input, Textarea } from '@chakra-ui/react';
+import { DayField } from '../shared/DayField';
 import { useQuery } from '@tanstack/react-query';
 import { api, ask } from '../shared/api';
+import { keys } from '../shared/keys';
 import { Choice } from '../shared/Choice';
 import {
   biteWords,
@@ -16,7 +18,7 @@ import {
 import { BreedPicker } from './BreedPicker';
 import type { Draft } from './draft';
 import { useBreeds } from './useBreeds';
-import { Labelled, Several } from './fields';
+import { Labelled, Several } from '../shared/fields';
 
 /** Who the dog is: the same form for a new dog and for a known one. */
 export function DogForm({
@@ -30,7 +32,7 @@ export function DogForm({
 }) {
   const breeds = useBreeds();
   const coats = useQuery({
-    queryKey: ['coats'],
+    queryKey: keys.coats(),
     queryFn: () => ask(api.GET('/api/coat-colours')),
     staleTime: Infinity,
   });
@@ -53,7 +55,15 @@ export function DogForm({
               borderColor="border.strong"
             />
           </Labelled>
-          <Labelled label="Keeper or place" error={errors.place}>
+          <Labelled label="Keeper" error={errors.keeper}>
+            <Input
+              value={draft.keeper}
+              onChange={(e) => onChange({ keeper: e.target.value })}
+              autoComplete="off"
+              borderColor="border.strong"
+            />
+          </Labelled>
+          <Labelled label="Place" error={errors.place}>
             <Input
               value={draft.place}
               onChange={(e) => onChange({ place: e.target.value })}
@@ -105,11 +115,9 @@ export function DogForm({
             />
           </Labelled>
           <Labelled label="Born" error={errors.birthDate}>
-            <Input
-              type="date"
+            <DayField
               value={draft.birthDate}
-              onChange={(e) => onChange({ birthDate: e.target.value, ageYears: '', ageMonths: '' })}
-              borderColor="border.strong"
+              onText={(birthDate) => onChange({ birthDate, ageYears: '', ageMonths: '' })}
             />
           </Labelled>
           <Labelled label="or age: years and months" error={errors.ageMonths}>

@@ -5,7 +5,7 @@ import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
-import { useDogCard } from './useDog';
+import { useDogCard } from '../shared/dog';
 
 const rooms = [
   { path: '', label: 'Dog' },

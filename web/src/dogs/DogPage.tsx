@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { NextButton } from '../round/NextButton';
+import { dateText } from '../shared/dates';
+import { NextButton } from './NextButton';
 import { SessionRecord } from '../conditioning/SessionRecord';
 import type { Schemas } from '../shared/api';
 import { strapText } from '../fitting/strap';
@@ -12,7 +13,8 @@ import { verdictWords } from '../shared/words';
 import { DogForm } from './DogForm';
 import { dogDocument } from './document';
 import { dogLabels, draftOf } from './draft';
-import { useArchive, useRestore, useThisDog } from './useDog';
+import { useThisDog } from '../shared/dog';
+import { useArchive, useRestore } from './useArchive';
 
 /** Who the dog is, what is next for it and what has happened so far. */
 export function DogPage() {
@@ -20,7 +22,7 @@ export function DogPage() {
   return (
     <Flex direction="column" gap="8">
       <Box maxW="40rem" borderLeftWidth="4px" borderColor="accent" ps="4">
-        <NextButton card={card} />
+        <NextButton dog={card.dog} next={card.next} openSessionId={card.openSessionId} />
       </Box>
       <Editor key={card.dog.id} dog={card.dog} />
       {card.choice && <Chosen choice={card.choice} tried={card.tried} />}
@@ -66,8 +68,7 @@ function Chosen({ choice, tried }: { choice: Schemas['ChoiceDto']; tried: Schema
   const { unit } = useUnit();
   const { kept } = choice;
   const strap = tried?.strap ?? kept.strap;
-  const day = (at: string) =>
-    new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+  const day = (at: string) => dateText(at, 'day');
   return (
     <Box as="section">
       <Heading as="h2" size="lg">

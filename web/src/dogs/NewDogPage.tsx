@@ -9,7 +9,7 @@ import { useSubmit } from '../shared/saving/useSubmit';
 import { usePageTitle } from '../shared/usePageTitle';
 import { DogForm } from './DogForm';
 import { emptyDraft, entryOf } from './draft';
-import { useDogChanged } from './useDog';
+import { useDogChanged } from '../shared/dog';
 
 /** A new dog; on to the bench as soon as it is added. */
 export function NewDogPage() {

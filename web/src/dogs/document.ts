@@ -1,7 +1,7 @@
 import { api, ask, editing, Refused, type Schemas } from '../shared/api';
 import type { Kind } from '../shared/saving/outbox';
 import { draftOf, entryOf, type Draft } from './draft';
-import { dogChanged } from './useDog';
+import { dogChanged } from '../shared/dog';
 
 /** A dog's form. */
 export const dogDocument: Kind<Draft, Schemas['DogDto']> = {
@@ -19,5 +19,5 @@ export const dogDocument: Kind<Draft, Schemas['DogDto']> = {
     return ask(api.PUT('/api/dogs/{id}', { params: { path: { id }, header: editing(version) }, body: made.entry }));
   },
   read: draftOf,
-  saved: dogChanged,
+  saved: (queries, id) => dogChanged(queries, id),
 };

@@ -1,10 +1,13 @@
 import type { Schemas } from '../shared/api';
+import { dateText, readDay } from '../shared/dates';
+import { readNumber } from '../shared/numbers';
 
 type Dog = Schemas['DogDto'];
 
 /** A dog as it is being typed: numbers and dates stay text until they are sent, so that nothing typed is lost. */
 export interface Draft {
   name: string;
+  keeper: string;
   place: string;
   birthDate: string;
   ageYears: string;
@@ -25,6 +28,7 @@ export interface Draft {
 
 export const emptyDraft: Draft = {
   name: '',
+  keeper: '',
   place: '',
   birthDate: '',
   ageYears: '',
@@ -46,8 +50,9 @@ export const emptyDraft: Draft = {
 export const draftOf = (dog: Dog): Draft => ({
   ...emptyDraft,
   name: dog.name,
+  keeper: dog.keeper ?? '',
   place: dog.place ?? '',
-  birthDate: dog.birthDate ?? '',
+  birthDate: dog.birthDate ? dateText(dog.birthDate, 'short') : '',
   breedIds: dog.breedIds,
   headShapeSeen: dog.headShapeSeen ?? '',
   bodyMassKg: dog.bodyMassKg?.toString() ?? '',
@@ -62,22 +67,24 @@ export const draftOf = (dog: Dog): Draft => ({
   traitsSeen: dog.traitsSeen,
 });
 
-/** Text that should be a number: NaN for what is none, so that the form can say so. */
-const number = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')));
-
 /** What was typed, as the server takes it, or messages by field. */
 export function entryOf(draft: Draft): { entry: Schemas['DogEntry'] } | { fields: Record<string, string> } {
-  const [mass, years, months] = [number(draft.bodyMassKg), number(draft.ageYears), number(draft.ageMonths)];
+  const [mass, years, months] = [draft.bodyMassKg, draft.ageYears, draft.ageMonths].map(readNumber) as (
+    number | null
+  )[];
+  const born = readDay(draft.birthDate);
   const fields: Record<string, string> = {};
   if (Number.isNaN(mass)) fields.bodyMassKg = `"${draft.bodyMassKg}" is not a number of kilograms, such as 24,5.`;
   if (Number.isNaN(years) || Number.isNaN(months)) fields.ageMonths = 'Write the age in whole years and months.';
+  if (born === null) fields.birthDate = `"${draft.birthDate}" is not a day, such as 26 Nov 2023 or 26.11.2023.`;
   if (Object.keys(fields).length > 0) return { fields };
   const age = years === null && months === null ? null : Math.round((years ?? 0) * 12 + (months ?? 0));
   return {
     entry: {
       name: draft.name,
+      keeper: draft.keeper,
       place: draft.place,
-      birthDate: draft.birthDate === '' || age !== null ? null : draft.birthDate,
+      birthDate: age !== null ? null : born || null,
       ageMonths: age,
       breedIds: draft.breedIds.filter((id) => id !== ''),
       headShapeSeen: draft.headShapeSeen === '' ? null : draft.headShapeSeen,
@@ -98,7 +105,8 @@ export function entryOf(draft: Draft): { entry: Schemas['DogEntry'] } | { fields
 /** What the fields are called. */
 export const dogLabels: Partial<Record<keyof Draft, string>> = {
   name: 'Name',
-  place: 'Keeper or place',
+  keeper: 'Keeper',
+  place: 'Place',
   birthDate: 'Born',
   breedIds: 'Breed',
   headShapeSeen: 'Head shape',

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { api, ask, editing, words, type Schemas } from '../shared/api';
+import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
 
 export type Breed = Schemas['BreedDto'];
@@ -9,7 +10,7 @@ export type Breed = Schemas['BreedDto'];
 export function useBreeds(find = '') {
   const asked = useDeferredValue(find.trim());
   return useQuery({
-    queryKey: ['breeds', asked],
+    queryKey: keys.breeds(asked),
     queryFn: () => ask(api.GET('/api/breeds', { params: { query: { find: asked } } })),
     staleTime: 60_000,
     placeholderData: keepPreviousData,

@@ -3,7 +3,7 @@ import { memo, useState } from 'react';
 import { Refused, words, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { Why } from '../shared/Why';
-import { demandWords, entries, purposeWords, schoolWords } from '../shared/words';
+import { demandWords, entries, purposeWords, fitStyleWords } from '../shared/words';
 import { HowYouFit } from './HowYouFit';
 import { useOverrule, type Question } from './useFits';
 
@@ -77,12 +77,12 @@ export const Brief = memo(function Brief({
             />
           </Named>
         )}
-        <Named label="School">
+        <Named label="Fit style">
           <Choice
             size="sm"
             width="7.5rem"
             value={brief.school}
-            options={entries(schoolWords)}
+            options={entries(fitStyleWords)}
             onChange={(school) => onChange({ ...question, school, fingers: null })}
           />
         </Named>
@@ -169,8 +169,6 @@ function Named({ label, children }: { label: string; children: React.ReactNode }
   );
 }
 
-const settled = ['school', 'fingers', 'tier'];
-
 function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: boolean }) {
   const { overrule, letStand } = useOverrule(dogId);
   const [note, setNote] = useState<string | null>(null);
@@ -202,7 +200,7 @@ function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: bo
       </Flex>
       <Text fontSize="sm" ps="3.1rem" lineHeight="1.3">
         {line.reason}{' '}
-        {!settled.includes(line.id) && !line.hard && !line.overruled && note === null && (
+        {line.canOverrule && note === null && (
           <chakra.button
             type="button"
             textDecoration="underline"

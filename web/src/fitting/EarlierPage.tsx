@@ -1,5 +1,6 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { useThisDog } from '../dogs/useDog';
+import { dateText } from '../shared/dates';
+import { useThisDog } from '../shared/dog';
 import { lengthText, useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
 import { verdictWords } from '../shared/words';
@@ -40,8 +41,7 @@ export function EarlierPage() {
               )}
             </Heading>
             <Text color="fg.muted">
-              {new Date(chosenAt).toLocaleDateString('en-GB', { dateStyle: 'long' })} · {kept.maker} ·{' '}
-              {verdictWords[kept.verdict].toLowerCase()}
+              {dateText(chosenAt, 'day')} · {kept.maker} · {verdictWords[kept.verdict].toLowerCase()}
               {kept.chance != null && `, ${chanceText(kept.chance)}`}
               {kept.strap && ` · ${strapText(kept.strap, unit)}`}
             </Text>

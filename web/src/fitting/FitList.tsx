@@ -1,4 +1,7 @@
 import { Box, chakra, Checkbox, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { dateText, readDay } from '../shared/dates';
+import { DayField } from '../shared/DayField';
+import { readNumber } from '../shared/numbers';
 import { memo, useState, type ReactNode } from 'react';
 import { Small } from '../shared/Amount';
 import type { Schemas } from '../shared/api';
@@ -235,17 +238,7 @@ function FilterBar({ filters, left, onFilter }: { filters: Filters; left: number
           <Checkbox.Label>In the van</Checkbox.Label>
         </Checkbox.Root>
         <MostPrice price={filters.mostPrice} onPrice={(mostPrice) => onFilter({ ...filters, mostPrice })} />
-        <Box as="label">
-          <Text fontSize="xs">Here by</Text>
-          <Input
-            size="xs"
-            w="8rem"
-            type="date"
-            value={filters.by ?? ''}
-            borderColor="border.strong"
-            onChange={(e) => onFilter({ ...filters, by: e.target.value || null })}
-          />
-        </Box>
+        <HereBy day={filters.by} onDay={(by) => onFilter({ ...filters, by })} />
       </Flex>
       {left > 0 && (
         <Text fontSize="sm" color="fg.muted" role="status">
@@ -256,11 +249,29 @@ function FilterBar({ filters, left, onFilter }: { filters: Filters; left: number
   );
 }
 
+/** What is typed stays as typed, and narrows the list as soon as it is a day. */
+function HereBy({ day, onDay }: { day: string | null; onDay: (day: string | null) => void }) {
+  const [text, setText] = useState(day ? dateText(day, 'short') : '');
+  return (
+    <Small label="Here by" error={readDay(text) === null ? 'A day is written as 26 Nov 2026 or 26.11.2026.' : null}>
+      <DayField
+        size="xs"
+        w="7rem"
+        value={text}
+        onText={(typed) => {
+          setText(typed);
+          const read = readDay(typed);
+          if (read !== null) onDay(read || null);
+        }}
+      />
+    </Small>
+  );
+}
+
 /** What is typed stays as typed, and narrows the list as soon as it is a price. */
 function MostPrice({ price, onPrice }: { price: number | null; onPrice: (price: number | null) => void }) {
   const [text, setText] = useState(price?.toString() ?? '');
-  const read = (typed: string) => (typed.trim() === '' ? null : Number(typed.replace(',', '.')));
-  const value = read(text);
+  const value = readNumber(text);
   const wrong = value !== null && !(value >= 0);
   return (
     <Small label="Price up to" error={wrong ? 'A price is a number, such as 25.' : null}>
@@ -272,7 +283,7 @@ function MostPrice({ price, onPrice }: { price: number | null; onPrice: (price: 
         borderColor="border.strong"
         onChange={(e) => {
           setText(e.target.value);
-          const typed = read(e.target.value);
+          const typed = readNumber(e.target.value);
           if (typed === null || typed >= 0) onPrice(typed);
         }}
       />

@@ -1,12 +1,12 @@
 import { Box, Button, Flex, Grid, Link, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { useThisDog } from '../dogs/useDog';
+import { useThisDog } from '../shared/dog';
 import { useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
 import { Brief } from './Brief';
 import { FitList } from './FitList';
-import { InHand } from './InHand';
+import { MuzzleDetail } from './MuzzleDetail';
 import { noQuestion, useFetchAhead, useFits, type Filters } from './useFits';
 
 /** From measurements to the right muzzle: the brief, the ranked catalogue, and the one in hand drawn over the snout. */
@@ -77,7 +77,7 @@ export function FitPage() {
               >
                 ↑ Back to the list
               </Button>
-              <InHand card={card} sizeId={inHand} question={question} fits={fits.data} onPick={pick} />
+              <MuzzleDetail card={card} sizeId={inHand} question={question} fits={fits.data} onPick={pick} />
             </Box>
           )}
         </Grid>

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Heading, Link, List, Table, Text } from '@chakra-ui/react';
-import { useThisDog } from '../dogs/useDog';
+import { dateText } from '../shared/dates';
+import { useThisDog } from '../shared/dog';
 import type { Schemas } from '../shared/api';
 import { lengthText, useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
@@ -18,11 +19,7 @@ export function OrderPage() {
         <Heading as="h2" size="2xl">
           A muzzle made to measure for {sheet.dog}
         </Heading>
-        <Text color="fg.muted">
-          {[sheet.breeds, new Date(sheet.date).toLocaleDateString('en-GB', { dateStyle: 'long' })]
-            .filter(Boolean)
-            .join(' · ')}
-        </Text>
+        <Text color="fg.muted">{[sheet.breeds, dateText(sheet.date, 'day')].filter(Boolean).join(' · ')}</Text>
       </Flex>
       <Flex gap="4" my="3" align="center" className="no-print">
         <Button colorPalette="marigold" onClick={() => window.print()}>

@@ -1,7 +1,9 @@
 import { Box, Button, Flex, Heading, Input, Link, Text, Textarea } from '@chakra-ui/react';
+import { dateText } from '../shared/dates';
+import { readNumber } from '../shared/numbers';
 import { useState } from 'react';
 import { Link as RouterLink, useSearchParams } from 'react-router';
-import { useThisDog } from '../dogs/useDog';
+import { useThisDog } from '../shared/dog';
 import { Refused, words, type Schemas } from '../shared/api';
 import { Cautions } from '../shared/Cautions';
 import { notify } from '../shared/notices';
@@ -42,7 +44,7 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
   const setSymptoms = (next: Record<string, string>) => setSeen({ symptoms: next });
   const [picture, setPicture] = useState<File | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const number = setting.trim() === '' ? null : Number(setting.replace(',', '.'));
+  const number = readNumber(setting);
   const holes = guide.holePitchMm !== null;
   const noNumber = number !== null && !Number.isFinite(number);
   const setAt = noNumber ? null : number;
@@ -246,8 +248,7 @@ function Kept({ dogId, guide }: { dogId: string; guide: Guide }) {
             <Flex as="li" key={t.id} gap="4" py="2" borderTopWidth="1px" borderColor="border" align="start">
               <Box flex="1">
                 <Text>
-                  <b>{t.seen.muzzle}</b>, {new Date(t.at).toLocaleDateString('en-GB', { dateStyle: 'long' })}:{' '}
-                  {Object.keys(t.seen.answers).length} looked at,{' '}
+                  <b>{t.seen.muzzle}</b>, {dateText(t.at, 'day')}: {Object.keys(t.seen.answers).length} looked at,{' '}
                   {wrong.length === 0 ? 'all fine' : `${wrong.length} not right`}
                   {t.seen.strap && `, ${strapText(t.seen.strap, unit)}`}
                 </Text>

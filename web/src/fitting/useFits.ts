@@ -1,14 +1,15 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
-import { useDogChanged } from '../dogs/useDog';
+import { useDogChanged } from '../shared/dog';
 import { api, ask, words, type Schemas } from '../shared/api';
+import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
 import type { Unit } from '../shared/units';
 
 /** How the catalogue is to be judged; what is null follows from the dog. */
 export interface Question {
   uses: Schemas['Purpose'][] | null;
-  school: Schemas['School'] | null;
+  school: Schemas['FitStyle'] | null;
   fingers: number | null;
   minutes: number | null;
   warm: boolean | null;
@@ -44,7 +45,7 @@ const queryOf = (question: Question, unit: Unit) => ({
 
 export const useFits = (dogId: string, question: Question, filters: Filters, unit: Unit) =>
   useQuery({
-    queryKey: ['fits', dogId, question, filters, unit],
+    queryKey: keys.ofDog(dogId, 'fits', question, filters, unit),
     queryFn: () =>
       ask(
         api.GET('/api/dogs/{id}/fits', {
@@ -63,7 +64,7 @@ export const useFits = (dogId: string, question: Question, filters: Filters, uni
   });
 
 const fitOf = (dogId: string, sizeId: string, question: Question, unit: Unit) => ({
-  queryKey: ['fits', dogId, question, unit, sizeId],
+  queryKey: keys.ofDog(dogId, 'fit', question, unit, sizeId),
   queryFn: () =>
     ask(
       api.GET('/api/dogs/{id}/fits/{sizeId}', {
@@ -92,20 +93,20 @@ export function useFetchAhead(dogId: string, question: Question, unit: Unit) {
 /** Every muzzle chosen for a dog, each as it was. */
 export const useChoices = (dogId: string) =>
   useQuery({
-    queryKey: ['choices', dogId],
+    queryKey: keys.ofDog(dogId, 'choices'),
     queryFn: () => ask(api.GET('/api/dogs/{id}/choices', { params: { path: { id: dogId } } })),
   });
 
 export const useOrder = (dogId: string, unit: Unit) =>
   useQuery({
-    queryKey: ['order', dogId, unit],
+    queryKey: keys.ofDog(dogId, 'order', unit),
     queryFn: () => ask(api.GET('/api/dogs/{id}/order', { params: { path: { id: dogId }, query: { unit } } })),
   });
 
 /** Overrules a line of the brief, or lets it stand again. */
 export function useOverrule(dogId: string) {
-  const queries = useQueryClient();
-  const done = () => queries.invalidateQueries({ queryKey: ['fits', dogId] });
+  const changed = useDogChanged();
+  const done = () => changed(dogId);
   const overrule = (lineId: string, note: string) =>
     ask(api.PUT('/api/dogs/{id}/brief/{lineId}', { params: { path: { id: dogId, lineId } }, body: { note } })).then(
       done,
@@ -124,11 +125,7 @@ export function useOverrule(dogId: string) {
 
 export function useChoose(dogId: string) {
   const changed = useDogChanged();
-  const queries = useQueryClient();
-  const done = async () => {
-    await changed(dogId);
-    await queries.invalidateQueries({ queryKey: ['choices', dogId] });
-  };
+  const done = () => changed(dogId);
   const withdraw = async (choiceId: string) => {
     try {
       await ask(api.POST('/api/dogs/{id}/choice/{choiceId}/withdraw', { params: { path: { id: dogId, choiceId } } }));

@@ -1,14 +1,15 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useDogChanged } from '../dogs/useDog';
+import { useDogChanged } from '../shared/dog';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
 import type { Unit } from '../shared/units';
 
 /** The checks for a muzzle on a dog; the chosen one unless a size is named. */
 export const useGuide = (dogId: string, size: string | null, unit: Unit) =>
   useQuery({
-    queryKey: ['try-on', dogId, size, unit],
+    queryKey: keys.ofDog(dogId, 'try-on', size, unit),
     queryFn: () =>
       ask(
         api.GET('/api/dogs/{id}/try-on', { params: { path: { id: dogId }, query: { unit, size: size ?? undefined } } }),
@@ -19,7 +20,7 @@ export const useGuide = (dogId: string, size: string | null, unit: Unit) =>
 /** From a symptom to causes and remedies. */
 export const useDiagnosis = (dogId: string, entry: Schemas['DiagnoseEntry'] | null, unit: Unit) =>
   useQuery({
-    queryKey: ['diagnosis', dogId, entry, unit],
+    queryKey: keys.ofDog(dogId, 'diagnosis', entry, unit),
     queryFn: () =>
       ask(
         api.POST('/api/dogs/{id}/try-on/diagnose', {
@@ -30,19 +31,16 @@ export const useDiagnosis = (dogId: string, entry: Schemas['DiagnoseEntry'] | nu
     enabled: entry !== null,
   });
 
-const key = (dogId: string) => ['try-ons', dogId];
-
 export const useTryOns = (dogId: string) =>
   useQuery({
-    queryKey: key(dogId),
+    queryKey: keys.ofDog(dogId, 'try-ons'),
     queryFn: () => ask(api.GET('/api/dogs/{id}/try-ons', { params: { path: { id: dogId } } })),
   });
 
 /** Keeps a try-on, with a picture if there is one, and takes it out again. */
 export function useKeepTryOn(dogId: string) {
-  const queries = useQueryClient();
   const changed = useDogChanged();
-  const done = () => Promise.all([queries.invalidateQueries({ queryKey: key(dogId) }), changed(dogId)]);
+  const done = () => changed(dogId);
   const path = (tryOnId: string) => ({ params: { path: { id: dogId, tryOnId } } });
   const remove = async (tryOnId: string) => {
     try {

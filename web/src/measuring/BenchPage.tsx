@@ -1,7 +1,8 @@
 import { Box, Button, Checkbox, Flex, Grid, Link, Text } from '@chakra-ui/react';
+import { dateText } from '../shared/dates';
 import { useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { useThisDog } from '../dogs/useDog';
+import { useThisDog } from '../shared/dog';
 import { newId } from '../shared/ids';
 import { Key } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
@@ -18,7 +19,7 @@ import { useBench, type Tool } from './useBench';
 import { useTape } from './useTape';
 import { BeforeMeasuring, WalkThrough } from './WalkThrough';
 
-/** The measuring bench: the readings the school asks for, the dog's head beside them, what disagrees below. */
+/** The measuring bench: the readings the fit style asks for, the dog's head beside them, what disagrees below. */
 export function BenchPage() {
   const card = useThisDog();
   const dogId = card.dog.id;
@@ -77,7 +78,7 @@ export function BenchPage() {
         readings={data.readings.filter((r) => isOn(line, r))}
         measured={data.measures.find((m) => isOn(line, m))}
         change={data.changes.find((c) => isOn(line, c))}
-        doubtful={data.findings.some((f) => f.severity === 'check' && f.measures.includes(line.guide.measure))}
+        doubtful={data.doubted.includes(line.guide.measure)}
         onRemove={(reading) => void remove(reading)}
         onJudge={judge}
       />
@@ -194,7 +195,7 @@ export function BenchPage() {
   );
 }
 
-const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
+const day = (at: string) => dateText(at, 'near');
 
 /** Puts the focus into the field of a measure, or of one of its sides. */
 function goTo(key: string) {

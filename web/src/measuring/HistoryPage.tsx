@@ -2,36 +2,33 @@ import { Box, Button, Flex, Heading, Link, Table, Text } from '@chakra-ui/react'
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link as RouterLink, useNavigate } from 'react-router';
-import { useDogChanged, useThisDog } from '../dogs/useDog';
+import { useDogChanged, useThisDog } from '../shared/dog';
 import { api, ask, words, type Schemas } from '../shared/api';
+import { dateText } from '../shared/dates';
+import { keys } from '../shared/keys';
 import { Choice } from '../shared/Choice';
 import { complain, notify } from '../shared/notices';
 import { changeText, doubtText, lengthText, useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
-import { coatWords, schoolWords } from '../shared/words';
+import { coatWords, fitStyleWords } from '../shared/words';
 import { ImportSheet } from './ImportSheet';
-import { benchKey, useBench } from './useBench';
+import { useBench } from './useBench';
 
 type MeasuringSet = Schemas['MeasuringSetRecordDto'];
 
-const day = (at: string) =>
-  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+const day = (at: string) => dateText(at, 'short');
 
 function useHistory(dogId: string) {
   const queries = useQueryClient();
   const changed = useDogChanged();
-  const key = ['measuring-sets', dogId];
+  const key = keys.ofDog(dogId, 'measuring-sets');
   const history = useQuery({
     queryKey: key,
     queryFn: () => ask(api.GET('/api/dogs/{id}/measuring-sets', { params: { path: { id: dogId } } })),
   });
   const take = async (call: Promise<Schemas['HistoryDto']>) => {
     queries.setQueryData(key, await call);
-    await Promise.all([
-      queries.invalidateQueries({ queryKey: benchKey(dogId) }),
-      queries.invalidateQueries({ queryKey: ['fits', dogId] }),
-      changed(dogId),
-    ]);
+    await changed(dogId, key);
   };
   const complained = (error: unknown) => complain(words(error));
   const one = (setId: string) => ({ params: { path: { id: dogId, setId } } });
@@ -131,7 +128,7 @@ export function HistoryPage() {
                   `${set.measures.length} measures`,
                   set.bodyMassKg ? `${set.bodyMassKg} kg` : '',
                   `${coatWords[set.coat].toLowerCase()} coat`,
-                  set.school ? `${schoolWords[set.school].toLowerCase()} school` : '',
+                  set.school ? `${fitStyleWords[set.school].toLowerCase()} style` : '',
                   set.takenBy.length > 0 ? `by ${set.takenBy.join(', ')}` : '',
                   i === 0 ? 'in use' : '',
                 ]
@@ -173,7 +170,7 @@ function Comparison({ dogId, before, after }: { dogId: string; before: Measuring
   const { unit } = useUnit();
   const { bench } = useBench(dogId, unit);
   const changes = useQuery({
-    queryKey: ['measuring-sets', dogId, 'compare', before.id, after.id],
+    queryKey: keys.ofDog(dogId, 'measuring-sets', 'compare', before.id, after.id),
     queryFn: () =>
       ask(
         api.GET('/api/dogs/{id}/measuring-sets/compare', {

@@ -6,7 +6,7 @@ import type { Bench } from './useBench';
 
 /** What is still wanting for each use, and the way on. */
 export function MissingPanel({ bench, dogId }: { bench: Bench; dogId: string }) {
-  const ready = !bench.missing.some((m) => m.use === 'choosing') && !bench.findings.some((f) => f.severity === 'check');
+  const ready = bench.isReady;
   const name = (m: Schemas['MissingMeasure']) =>
     (bench.guides.find((g) => g.measure === m.measure)?.name ?? m.measure).toLowerCase() + (m.side ? ` ${m.side}` : '');
   const names = (wanting: Schemas['MissingMeasure'][], why: string) =>

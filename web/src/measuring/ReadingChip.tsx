@@ -1,4 +1,5 @@
 import { Box, Button, type ButtonProps, Flex, IconButton, Input, Popover, Portal, Text } from '@chakra-ui/react';
+import { dateText } from '../shared/dates';
 import { useState } from 'react';
 import { words, type Schemas } from '../shared/api';
 import { complain } from '../shared/notices';
@@ -47,7 +48,7 @@ export function ReadingChip({
   const [open, setOpen] = useState(false);
   const judge = (judgement: Schemas['ReadingJudgement']) =>
     void onJudge(judgement).catch((error: unknown) => complain(words(error)));
-  const taken = new Date(reading.takenAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+  const taken = dateText(reading.takenAt, 'moment');
   return (
     <Flex
       as="span"

@@ -3,12 +3,12 @@ import { Amount, Small } from '../shared/Amount';
 import { words, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { complain } from '../shared/notices';
-import { coatWords, entries, schoolWords, toolWords } from '../shared/words';
+import { coatWords, entries, fitStyleWords, toolWords } from '../shared/words';
 import type { Tool } from './useBench';
 
 type MeasuringSet = Schemas['MeasuringSetDto'];
 
-/** What holds for the whole set, and for the next readings: school, coat, mass, gap; tool and whose hand. */
+/** What holds for the whole set, and for the next readings: fit style, coat, mass, gap; tool and whose hand. */
 export function SetBar({
   set,
   tool,
@@ -29,8 +29,8 @@ export function SetBar({
     void onEdit({ ...entry, ...change }).catch((e: unknown) => complain(words(e)));
   return (
     <Flex columnGap="2.5" rowGap="1" wrap="wrap" align="start">
-      <Small label="School">
-        <Choice size="xs" value={set.school} options={entries(schoolWords)} onChange={(school) => edit({ school })} />
+      <Small label="Fit style">
+        <Choice size="xs" value={set.school} options={entries(fitStyleWords)} onChange={(school) => edit({ school })} />
       </Small>
       <Small label="Tool">
         <Choice size="xs" value={tool} options={entries(toolWords)} onChange={onTool} />

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { newId } from '../shared/ids';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { keys } from '../shared/keys';
 import { Choice } from '../shared/Choice';
 import { notify } from '../shared/notices';
 import { lengthText, useUnit } from '../shared/units';
@@ -146,7 +147,7 @@ function Mark({
 function Difference({ row }: { row: Row }) {
   const { unit } = useUnit();
   const so = useQuery({
-    queryKey: ['marks', row.from, row.to, unit],
+    queryKey: keys.stringMarks(row.from, row.to, unit),
     queryFn: () =>
       ask(api.GET('/api/readings/so-far', { params: { query: { from: row.from, to: row.to, unit, text: '' } } })),
     enabled: row.to.trim() !== '',

@@ -14,7 +14,7 @@ const lineOf = (bench: Bench, at: Schemas['MeasureLine']): Line[] => {
   return guide ? [{ key: at.measure + (at.side ?? ''), guide, side: at.side ?? null }] : [];
 };
 
-/** The lines the school asks for, and all the others. */
+/** The lines the fit style asks for, and all the others. */
 export const linesOf = (bench: Bench) => ({
   asked: bench.asked.flatMap((line) => lineOf(bench, line)),
   others: bench.others.flatMap((line) => lineOf(bench, line)),

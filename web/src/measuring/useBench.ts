@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
-import { useDogChanged } from '../dogs/useDog';
+import { useDogChanged } from '../shared/dog';
 import { api, ask, editing, Refused, words, type Schemas } from '../shared/api';
+import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
 import { useUnit, type Unit } from '../shared/units';
 import { useDraft, type Drafts } from './drafts';
@@ -11,20 +12,14 @@ export type Bench = Schemas['BenchDto'];
 export type Reading = Schemas['ReadingDto'];
 export type Tool = Schemas['Tool'];
 
-export const benchKey = (dogId: string) => ['bench', dogId] as const;
-
 /** Takes a new bench in, and lets everything that depends on it be asked for again. */
 export function useTakeBench(dogId: string, unit: Unit) {
   const queries = useQueryClient();
   const changed = useDogChanged();
   return async (call: Promise<Bench>) => {
-    queries.setQueryData([...benchKey(dogId), unit], await call);
-    await Promise.all([
-      queries.invalidateQueries({ queryKey: ['fits', dogId] }),
-      queries.invalidateQueries({ queryKey: ['measuring-sets', dogId] }),
-      queries.invalidateQueries({ queryKey: ['typing', dogId] }),
-      changed(dogId),
-    ]);
+    const bench = keys.ofDog(dogId, 'bench', unit);
+    queries.setQueryData(bench, await call);
+    await changed(dogId, bench);
   };
 }
 
@@ -32,7 +27,7 @@ export function useBench(dogId: string, unit: Unit) {
   const take = useTakeBench(dogId, unit);
   const path = { path: { id: dogId }, query: { unit } };
   const bench = useQuery({
-    queryKey: [...benchKey(dogId), unit],
+    queryKey: keys.ofDog(dogId, 'bench', unit),
     queryFn: () => ask(api.GET('/api/dogs/{id}/bench', { params: path })),
   });
   const complained = (error: unknown) => complain(words(error));
@@ -82,7 +77,7 @@ export function useTyping(dogId: string, drafts: Drafts, line: Line | null, tool
   const by = draft.fromTape ? 'digitalTape' : tool;
   const typed = asked !== '' && line !== null;
   const query = useQuery({
-    queryKey: ['typing', dogId, line?.key, asked, by, unit],
+    queryKey: keys.ofDog(dogId, 'typing', line?.key, asked, by, unit),
     queryFn: () =>
       ask(
         api.GET('/api/dogs/{id}/bench/typing', {
@@ -94,7 +89,7 @@ export function useTyping(dogId: string, drafts: Drafts, line: Line | null, tool
       ),
     enabled: typed,
     // Of the same line, so that the head does not jump back between two keys.
-    placeholderData: (previous, query) => (query?.queryKey[2] === line?.key ? previous : undefined),
+    placeholderData: (previous, query) => (query?.queryKey[3] === line?.key ? previous : undefined),
     staleTime: Infinity,
     gcTime: 10_000,
   });

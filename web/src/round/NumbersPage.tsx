@@ -1,6 +1,7 @@
 import { Box, Heading, Table, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { api, ask } from '../shared/api';
+import { keys } from '../shared/keys';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 
@@ -8,7 +9,7 @@ import { Waiting } from '../shared/Waiting';
 export function NumbersPage() {
   usePageTitle('House numbers');
   const numbers = useQuery({
-    queryKey: ['house-numbers'],
+    queryKey: keys.houseNumbers(),
     queryFn: () => ask(api.GET('/api/house-numbers')),
     staleTime: Infinity,
   });

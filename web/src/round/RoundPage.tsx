@@ -1,47 +1,43 @@
-import { Box, Button, Flex, Heading, Link, Text } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { memo, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link as RouterLink, useNavigate } from 'react-router';
-import { useRestore } from '../dogs/useDog';
-import { api, ask, type Schemas } from '../shared/api';
+import { useRestore } from '../dogs/useArchive';
+import type { Schemas } from '../shared/api';
 import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
-import { purposeWords } from '../shared/words';
-import { NextButton } from './NextButton';
+import { purposeWords, roundGroupWords } from '../shared/words';
+import { NextButton } from '../dogs/NextButton';
+import styles from './round.module.css';
+import { useRound } from './useRound';
 
-type Card = Schemas['DogCardDto'];
-
-const groups: { title: string; holds: (card: Card) => boolean }[] = [
-  { title: 'Sessions due', holds: (c) => c.next.kind === 'session' },
-  { title: 'On the bench', holds: (c) => c.next.kind !== 'session' && c.next.kind !== 'rest' },
-  { title: 'Resting', holds: (c) => c.next.kind === 'rest' },
-];
+type Card = Schemas['RoundCardDto'];
 
 /** Today at a glance: every dog with its badge and the one thing that is next. */
 export function RoundPage() {
   usePageTitle('');
   const [archived, setArchived] = useState(false);
-  const round = useQuery({
-    queryKey: ['round', archived],
-    queryFn: () => ask(api.GET('/api/round', { params: { query: { archived } } })),
-  });
+  const [search, setSearch] = useState('');
+  const round = useRound(archived, search.trim());
+  // A long list comes up bit by bit, so that a tap or a key never waits for it.
+  const data = useDeferredValue(round.data);
   const go = useNavigate();
   useHotkeys('n', () => void go('/dogs/new'));
+  const cards = data?.pages.flatMap((page) => page.cards) ?? [];
+  const first = data?.pages[0];
 
   return (
     <Box maxW="70rem" mx="auto">
       <Flex align="end" wrap="wrap" gap="4" mb="6">
         <Box flex="1" minW="16rem">
-          <Text color="fg.muted">
-            {new Date().toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })}
-          </Text>
+          <Text color="fg.muted">{first?.day ?? ' '}</Text>
           <Heading as="h1" size="4xl" lineHeight="1.1">
             {archived ? 'Archived dogs' : 'The round'}
           </Heading>
         </Box>
+        {first !== undefined && first.all > 0 && <Search text={search} onChange={setSearch} />}
         <Button variant="ghost" size="sm" onClick={() => setArchived(!archived)}>
           {archived ? 'Back to the round' : 'Archived dogs'}
         </Button>
@@ -51,20 +47,91 @@ export function RoundPage() {
           </RouterLink>
         </Button>
       </Flex>
-      {!round.data ? (
+      {!first ? (
         <Waiting query={round} />
-      ) : archived ? (
-        <Archived cards={round.data} />
-      ) : round.data.length === 0 ? (
-        <Text fontSize="lg">No dog on the round yet. Add the first one: a name is enough to begin measuring.</Text>
+      ) : first.all === 0 ? (
+        <Text fontSize="lg">
+          {archived
+            ? 'No dog is archived.'
+            : 'No dog on the round yet. Add the first one: a name is enough to begin measuring.'}
+        </Text>
       ) : (
-        groups.map((g) => <Group key={g.title} title={g.title} cards={round.data.filter(g.holds)} />)
+        <>
+          <Text role="status" srOnly={search === ''} mb="4" color="fg.muted">
+            {search === '' ? '' : first.total === 0 ? 'No dog found.' : `${first.total} of ${first.all} dogs`}
+          </Text>
+          {archived ? (
+            <Archived cards={cards} />
+          ) : (
+            first.groups.map(({ group, count }) => (
+              <Group
+                key={group}
+                title={roundGroupWords[group]}
+                count={count}
+                cards={cards.filter((card) => card.group === group)}
+              />
+            ))
+          )}
+          {round.hasNextPage && (
+            <More
+              left={first.total - cards.length}
+              loading={round.isFetchingNextPage}
+              onMore={() => void round.fetchNextPage()}
+            />
+          )}
+        </>
       )}
     </Box>
   );
 }
 
-function Group({ title, cards }: { title: string; cards: Card[] }) {
+/** Finds dogs as one types. */
+function Search({ text, onChange }: { text: string; onChange: (text: string) => void }) {
+  const field = useRef<HTMLInputElement>(null);
+  useHotkeys('slash', (event) => {
+    event.preventDefault();
+    field.current?.focus();
+  });
+  return (
+    <Flex as="label" align="center" gap="2" w={{ base: 'full', md: '19rem' }}>
+      <Input
+        ref={field}
+        type="search"
+        size="sm"
+        aria-label="Find a dog"
+        placeholder="Name, keeper, place or breed"
+        borderColor="border.strong"
+        value={text}
+        onChange={(event) => onChange(event.target.value)}
+        onKeyDown={(event) => event.key === 'Escape' && onChange('')}
+      />
+      <Key>/</Key>
+    </Flex>
+  );
+}
+
+/** What comes next as one scrolls; a button for whoever does not. */
+function More({ left, loading, onMore }: { left: number; loading: boolean; onMore: () => void }) {
+  const here = useRef<HTMLDivElement>(null);
+  const more = useRef(onMore);
+  useEffect(() => {
+    more.current = onMore;
+  });
+  useEffect(() => {
+    const watch = new IntersectionObserver(([seen]) => seen?.isIntersecting && more.current(), { rootMargin: '600px' });
+    if (here.current) watch.observe(here.current);
+    return () => watch.disconnect();
+  }, [left]);
+  return (
+    <Box ref={here} textAlign="center" py="4">
+      <Button variant="outline" borderColor="border.strong" size="sm" loading={loading} onClick={onMore}>
+        {left} more
+      </Button>
+    </Box>
+  );
+}
+
+function Group({ title, count, cards }: { title: string; count: number; cards: Card[] }) {
   if (cards.length === 0) return null;
   return (
     <Box as="section" mb="8" aria-label={title}>
@@ -72,53 +139,48 @@ function Group({ title, cards }: { title: string; cards: Card[] }) {
         <Heading as="h2" size="lg">
           {title}
         </Heading>
-        <Text fontWeight="700">{cards.length}</Text>
+        <Text fontWeight="700">{count}</Text>
       </Flex>
       <ul>
         {cards.map((card) => (
-          <Flex
-            as="li"
-            key={card.dog.id}
-            align="center"
-            gap={{ base: 3, md: 5 }}
-            py="3"
-            borderBottomWidth="1px"
-            borderColor="border"
-            wrap={{ base: 'wrap', md: 'nowrap' }}
-          >
-            <Badge card={card} size={76} />
-            <Box flex="1" minW="0">
-              <Link asChild fontFamily="heading" fontSize="2xl" fontWeight="700" lineHeight="1.15" color="fg">
-                <RouterLink to={`/dogs/${card.dog.id}`}>{card.dog.name}</RouterLink>
-              </Link>
-              <Text color="fg.muted" fontSize="sm">
-                {[card.breeds, card.dog.place, card.dog.purposes.map((p) => purposeWords[p].toLowerCase()).join(', ')]
-                  .filter(Boolean)
-                  .join(' · ')}
-              </Text>
-            </Box>
-            <Box flex={{ base: '1 0 100%', md: '0 0 24rem' }}>
-              <NextButton card={card} />
-            </Box>
-          </Flex>
+          <Row key={card.id} card={card} />
         ))}
       </ul>
     </Box>
   );
 }
 
+const Row = memo(({ card }: { card: Card }) => (
+  <li className={styles.row}>
+    <Badge card={card} size={76} />
+    <div className={styles.who}>
+      <RouterLink className={styles.name} to={`/dogs/${card.id}`}>
+        {card.name}
+      </RouterLink>
+      <p className={styles.muted}>
+        {[card.breeds, card.keeper, card.place, card.purposes.map((p) => purposeWords[p].toLowerCase()).join(', ')]
+          .filter(Boolean)
+          .join(' · ')}
+      </p>
+    </div>
+    <div className={styles.next}>
+      <NextButton dog={card} next={card.next} openSessionId={card.openSessionId} />
+    </div>
+  </li>
+));
+Row.displayName = 'Row';
+
 function Archived({ cards }: { cards: Card[] }) {
   const restore = useRestore();
-  if (cards.length === 0) return <Text>No dog is archived.</Text>;
   return (
     <ul>
       {cards.map((card) => (
-        <Flex as="li" key={card.dog.id} align="center" gap="4" py="3" borderBottomWidth="1px" borderColor="border">
+        <Flex as="li" key={card.id} align="center" gap="4" py="3" borderBottomWidth="1px" borderColor="border">
           <Badge card={card} size={52} />
           <Text flex="1" fontFamily="heading" fontSize="xl">
-            {card.dog.name}
+            {card.name}
           </Text>
-          <Button variant="outline" size="sm" onClick={() => restore(card.dog)}>
+          <Button variant="outline" size="sm" onClick={() => void restore(card)}>
             Put back on the round
           </Button>
         </Flex>

@@ -1,4 +1,5 @@
 import { Field, Input } from '@chakra-ui/react';
+import { readNumber } from './numbers';
 import { useState, type ReactNode } from 'react';
 import { Refused, words } from './api';
 
@@ -35,7 +36,7 @@ export function Amount({
   const [error, setError] = useState<string | null>(null);
   const keep = async () => {
     if (text === null || text.trim() === value) return setText(null);
-    const number = text.trim() === '' ? null : Number(text.trim().replace(',', '.'));
+    const number = readNumber(text);
     if (number !== null && !Number.isFinite(number)) return setError(`"${text}" is not a number.`);
     try {
       await onKeep(number);

@@ -1,11 +1,12 @@
-import { chakra } from '@chakra-ui/react';
 import { useId } from 'react';
 import type { Schemas } from './api';
-import { outlinePath, viewBoxOf } from './drawing';
 
 const phases = ['measured', 'fitted', 'conditioned', 'wearing'] as const;
 const [outer, inner] = [47, 36];
 const gap = 5;
+
+/** A colour of the theme. A badge is plain SVG: a list has many, and they come up at once. */
+const colour = (token: string) => `var(--chakra-colors-${token})`;
 
 /** A sector of the rim, degrees clockwise from the top. */
 function sector(from: number, to: number): string {
@@ -23,21 +24,17 @@ export function Badge({
   size: number;
 }) {
   const id = useId();
-  const box = viewBoxOf(
-    card.portrait.flatMap((stroke) => stroke.points),
-    0,
-  );
-  const scale = 58 / Math.max(box.width, box.height * 1.05);
+  const { width, height, paths } = card.portrait;
+  const scale = 58 / Math.max(width, height * 1.05);
   const label = phases.map((p) => `${p} ${Math.round(card.badge[p] * 100)} %`).join(', ');
   return (
-    <chakra.svg
+    <svg
       viewBox="0 0 100 100"
       width={`${size}px`}
       height={`${size}px`}
-      flexShrink="0"
+      style={{ flexShrink: 0, color: colour('fg') }}
       role="img"
       aria-label={`Badge: ${label}`}
-      color="fg"
     >
       <defs>
         <pattern id={`${id}fitted`} width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -53,7 +50,7 @@ export function Badge({
           <circle cx="50" cy="50" r={inner - 3} />
         </clipPath>
       </defs>
-      <chakra.circle cx="50" cy="50" r="49" fill="bg.panel" stroke="currentColor" strokeWidth="1" />
+      <circle cx="50" cy="50" r="49" fill={colour('bg-panel')} stroke="currentColor" strokeWidth="1" />
       {phases.map((phase, i) => {
         const [from, to] = [i * 90 + gap / 2, (i + 1) * 90 - gap / 2];
         const filled = from + (to - from) * card.badge[phase];
@@ -62,23 +59,21 @@ export function Badge({
             <path d={sector(from, to)} fill="none" stroke="currentColor" strokeWidth="0.8" />
             {card.badge[phase] > 0 && (
               <>
-                <chakra.path d={sector(from, filled)} fill="accent" />
+                <path d={sector(from, filled)} fill={colour('accent')} />
                 <path d={sector(from, filled)} fill={phase === 'measured' ? 'none' : `url(#${id}${phase})`} />
               </>
             )}
           </g>
         );
       })}
-      <chakra.circle cx="50" cy="50" r={inner - 3} fill="bg.muted" stroke="currentColor" strokeWidth="1" />
+      <circle cx="50" cy="50" r={inner - 3} fill={colour('bg-muted')} stroke="currentColor" strokeWidth="1" />
       <g clipPath={`url(#${id}inside)`}>
-        <g
-          transform={`translate(51 51) scale(${scale}) translate(${-(box.x + box.width / 2)} ${-(box.y + box.height / 2)})`}
-        >
-          {card.portrait.map((stroke) => (
+        <g transform={`translate(51 51) scale(${scale}) translate(${-width / 2} ${-height / 2})`}>
+          {paths.map((path) => (
             <path
-              key={stroke.name}
-              d={outlinePath(stroke)}
-              fill={stroke.name === 'eye' || stroke.name === 'nose' ? '#1c1a18' : card.coatHex}
+              key={path.name}
+              d={path.d}
+              fill={path.name === 'eye' || path.name === 'nose' ? '#1c1a18' : card.coatHex}
               stroke="currentColor"
               strokeWidth={1.2 / scale}
               strokeLinejoin="round"
@@ -86,6 +81,6 @@ export function Badge({
           ))}
         </g>
       </g>
-    </chakra.svg>
+    </svg>
   );
 }

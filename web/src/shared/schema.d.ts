@@ -11,7 +11,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Dogs with their badge and what is next; archived=true lists the archived ones. */
+        /** Dogs with their badge and what is next, a stretch at a time; archived=true lists the archived ones. */
         get: operations["round"];
         put?: never;
         post?: never;
@@ -239,7 +239,7 @@ export interface paths {
         };
         /** Readings, cross-checks and the head drawn from them. */
         get: operations["bench"];
-        /** School, body mass, coat and fit-line gap of the set in hand. */
+        /** Fit style, body mass, coat and fit-line gap of the set in hand. */
         put: operations["editMeasuringSet"];
         post?: never;
         delete?: never;
@@ -1390,7 +1390,7 @@ export interface components {
         /** @description The measuring bench of one dog. */
         BenchDto: {
             guides: components["schemas"]["MeasureGuide"][];
-            /** @description The lines the school asks for, in order. */
+            /** @description The lines the fit style asks for, in order. */
             asked: components["schemas"]["MeasureLine"][];
             /** @description Every other line there is. */
             others: components["schemas"]["MeasureLine"][];
@@ -1407,6 +1407,10 @@ export interface components {
             snout: components["schemas"]["SourceDto"][];
             drawing: components["schemas"]["HeadDrawing"];
             canFit: boolean;
+            /** @description The measures that something asks to be taken again. */
+            doubted: components["schemas"]["Measure"][];
+            /** @description Everything a muzzle is chosen by is read, and nothing asks to be taken again. */
+            isReady: boolean;
         };
         /**
          * @description Bite history, from which containment follows. Own wording; compare the published six-level bite scale by Ian Dunbar (Memory).
@@ -1450,7 +1454,7 @@ export interface components {
         BriefDto: {
             uses: components["schemas"]["Purpose"][];
             headShape: components["schemas"]["HeadShape"];
-            school: components["schemas"]["School"];
+            school: components["schemas"]["FitStyle"];
             /** Format: int32 */
             fingers: number;
             /** Format: double */
@@ -1491,6 +1495,13 @@ export interface components {
              * @default false
              */
             hard: boolean;
+            /**
+             * @description It says what was set elsewhere, and is changed there.
+             * @default false
+             */
+            settled: boolean;
+            /** @description Whether the fitter may overrule it, with a note. */
+            canOverrule?: boolean;
         };
         /** @description What may cause a symptom. */
         Cause: {
@@ -1574,7 +1585,7 @@ export interface components {
         ChoiceEntry: {
             sizeId?: null | string;
             uses?: null | components["schemas"]["Purpose"][];
-            school?: null | components["schemas"]["School"];
+            school?: null | components["schemas"]["FitStyle"];
             /** Format: int32 */
             fingers?: null | number;
             /** Format: int32 */
@@ -1649,6 +1660,12 @@ export interface components {
             chance: null | number;
             /** @description A wish that never decides. */
             soft: boolean;
+            /** @description How it came out, closer than the verdict. */
+            outcome: components["schemas"]["Outcome"];
+            /** @description It can make a muzzle unfit; otherwise it warns at the most. */
+            hard: boolean;
+            /** @description How the number it rests on was come by, where that was not read. */
+            restsOn: null | string;
         };
         /**
          * @description What a muzzle is checked for.
@@ -1704,7 +1721,7 @@ export interface components {
             age: null | string;
             headShape: components["schemas"]["HeadShapeChoice"];
             coatHex: string;
-            portrait: components["schemas"]["Stroke"][];
+            portrait: components["schemas"]["HeadPortrait"];
             cautions: string[];
             choice: null | components["schemas"]["ChoiceDto"];
             tried: null | components["schemas"]["TriedDto"];
@@ -1716,6 +1733,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
+            keeper: null | string;
             place: null | string;
             /** Format: date */
             birthDate: null | string;
@@ -1740,6 +1758,7 @@ export interface components {
         /** @description A dog as entered. Every field may be missing; the validator says which must not. */
         DogEntry: {
             name?: null | string;
+            keeper?: null | string;
             place?: null | string;
             /** Format: date */
             birthDate?: null | string;
@@ -1761,11 +1780,6 @@ export interface components {
             /** Format: uuid */
             id?: null | string;
         };
-        /**
-         * @description How a number behind the snout model may be off.
-         * @enum {string}
-         */
-        DoubtKind: "reading" | "section" | "assumed" | "hinge" | "gap";
         /** @description A geometry to be drawn while it is typed. */
         DrawEntry: {
             type?: null | components["schemas"]["MuzzleType"];
@@ -1925,6 +1939,8 @@ export interface components {
             training: null | string;
             /** @description The answer in one line. */
             headline: components["schemas"]["Headline"];
+            /** @description It is kept only with a note that says why. */
+            needsNote: boolean;
         };
         /**
          * @description Where a muzzle stands in the list.
@@ -2018,6 +2034,11 @@ export interface components {
             /** Format: double */
             feeding?: null | number;
         };
+        /**
+         * @description The two ways of the trade to measure and fit: which measures are taken, and how close a basket is to sit.
+         * @enum {string}
+         */
+        FitStyle: "everyday" | "working";
         /** @description The whole catalogue judged for one dog. */
         FitsDto: {
             brief: components["schemas"]["BriefDto"];
@@ -2109,6 +2130,21 @@ export interface components {
             front: components["schemas"]["Stroke"][];
             marks: components["schemas"]["MeasureMark"][];
         };
+        /** @description A head from the side, small: for a badge. Its longer side is int HeadPortrait.Size steps, so that a list of dogs stays light. */
+        HeadPortrait: {
+            /**
+             * Format: int32
+             * @description Width in steps.
+             */
+            width: number;
+            /**
+             * Format: int32
+             * @description Height in steps.
+             */
+            height: number;
+            /** @description What is drawn, the hindmost first. */
+            paths: components["schemas"]["PortraitPath"][];
+        };
         /** @enum {string} */
         HeadShape: "long" | "medium" | "short";
         /** @description The head shape to work with, and what every way says. */
@@ -2196,7 +2232,7 @@ export interface components {
             maker: string;
             type: components["schemas"]["MuzzleType"];
             size: components["schemas"]["MuzzleSize"];
-            school: components["schemas"]["School"];
+            fitStyle: components["schemas"]["FitStyle"];
             /** Format: int32 */
             fingers: number;
             /** Format: double */
@@ -2217,6 +2253,12 @@ export interface components {
             /** Format: double */
             chance?: null | number;
         };
+        KeptLength: {
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** Format: double */
+            mm: number;
+        };
         KeptNumber: {
             name: string;
             /** Format: double */
@@ -2225,36 +2267,9 @@ export interface components {
             how: string;
         };
         KeptSnout: {
+            lengths: components["schemas"]["KeptLength"][];
             /** Format: double */
-            eyeLeft: null | number;
-            /** Format: double */
-            eyeRight: null | number;
-            /** Format: double */
-            eyeSpacing: null | number;
-            /** Format: double */
-            fitLine: null | number;
-            /** Format: double */
-            fitLineGap: null | number;
-            /** Format: double */
-            girth: null | number;
-            /** Format: double */
-            height: null | number;
-            /** Format: double */
-            width: null | number;
-            /** Format: double */
-            jaw: null | number;
-            /** Format: double */
-            neck: null | number;
-            /** Format: double */
-            headGirth: null | number;
-            /** Format: double */
-            occiput: null | number;
-            /** Format: double */
-            stopToNose: null | number;
-            /** Format: double */
-            stopToOcciput: null | number;
-            /** Format: double */
-            skullWidth: null | number;
+            fitLineGapMm: null | number;
             headShape: components["schemas"]["HeadShape"];
         };
         KeptStrap: {
@@ -2308,7 +2323,7 @@ export interface components {
         /** @enum {string} */
         MaterialSchool: "sturdy" | "metalOnly";
         /**
-         * @description What is measured on a dog's head. Landmarks and method are in MeasureGuide.
+         * @description What is measured on a dog's head. Landmarks and method are in MeasureDefinition.
          * @enum {string}
          */
         Measure: "noseToInnerEye" | "fitLineLength" | "snoutGirth" | "snoutHeight" | "snoutWidth" | "jawToNose" | "noseToOcciput" | "neckGirth" | "innerEyeSpacing" | "stopToNose" | "stopToOcciput" | "skullWidth" | "headGirth";
@@ -2334,7 +2349,7 @@ export interface components {
              */
             hasSides: boolean;
             /**
-             * @description Whether neither school asks for it.
+             * @description Whether neither fit style asks for it.
              * @default false
              */
             optional: boolean;
@@ -2382,7 +2397,7 @@ export interface components {
             id: null | string;
             /** Format: date-time */
             startedAt: null | string;
-            school: components["schemas"]["School"];
+            school: components["schemas"]["FitStyle"];
             /** Format: double */
             bodyMassKg: null | number;
             coat: components["schemas"]["Coat"];
@@ -2399,7 +2414,7 @@ export interface components {
         };
         /** @description What belongs to a whole measuring set. */
         MeasuringSetEntry: {
-            school?: null | components["schemas"]["School"];
+            school?: null | components["schemas"]["FitStyle"];
             /**
              * Format: double
              * @description 0.4 to 120; also becomes the dog's.
@@ -2420,7 +2435,7 @@ export interface components {
             id: string;
             /** Format: date-time */
             startedAt: string;
-            school: null | components["schemas"]["School"];
+            school: null | components["schemas"]["FitStyle"];
             /** Format: double */
             bodyMassKg: null | number;
             coat: components["schemas"]["Coat"];
@@ -2701,6 +2716,11 @@ export interface components {
             readings: components["schemas"]["SourceDto"][];
             cautions: string[];
         };
+        /**
+         * @description How one criterion came out. Ordered from best to worst.
+         * @enum {string}
+         */
+        Outcome: "holds" | "justHolds" | "warning" | "overruled" | "missed";
         /** @description Why a line of the brief does not bind. */
         OverruleEntry: {
             note?: null | string;
@@ -2806,6 +2826,11 @@ export interface components {
             choice: string;
             reason: string;
             basis: components["schemas"]["Basis"];
+        };
+        /** @description One line of a portrait as SVG path data. */
+        PortraitPath: {
+            name: string;
+            d: string;
         };
         /** @description A place in the plan set by hand. */
         PositionEntry: {
@@ -2930,7 +2955,7 @@ export interface components {
             measure: components["schemas"]["Measure"];
             side: null | components["schemas"]["Side"];
             /** @description Whether a reading is doubted or one is missing. */
-            kind: components["schemas"]["DoubtKind"];
+            kind: components["schemas"]["UncertaintyKind"];
             /**
              * Format: double
              * @description Share of the doubt about the whole that knowing this length would end, 0 to 1.
@@ -2939,11 +2964,59 @@ export interface components {
             /** @description What to do, in a sentence. */
             says?: null | string;
         };
+        /** @description A dog on the round: its badge, what is next, and by what it is found. */
+        RoundCardDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            keeper: null | string;
+            place: null | string;
+            breeds: string;
+            purposes: components["schemas"]["Purpose"][];
+            badge: components["schemas"]["BadgeDto"];
+            group: components["schemas"]["RoundGroup"];
+            next: components["schemas"]["NextThing"];
+            coatHex: string;
+            /** @description The head inside the badge. */
+            portrait: components["schemas"]["HeadPortrait"];
+            /** Format: uuid */
+            openSessionId: null | string;
+        };
+        /** @description A stretch of the round. */
+        RoundDto: {
+            /** @description The groups that hold a dog, in the order they are shown. */
+            groups: components["schemas"]["RoundGroupDto"][];
+            /**
+             * Format: int32
+             * @description How many dogs were found.
+             */
+            total: number;
+            /**
+             * Format: int32
+             * @description How many of them come before this stretch.
+             */
+            from: number;
+            /** @description The stretch. */
+            cards: components["schemas"]["RoundCardDto"][];
+            /**
+             * Format: int32
+             * @description How many dogs there are, found or not.
+             */
+            all: number;
+            /** @description The day it is, in words. */
+            day: string;
+        };
         /**
-         * @description The two schools of the trade: which measures are taken, and how close a basket is to sit.
+         * @description Where on the round a dog stands. What a fitter does standing up comes first: sessions, then the bench, then dogs that rest.
          * @enum {string}
          */
-        School: "everyday" | "working";
+        RoundGroup: "sessionsDue" | "onTheBench" | "resting";
+        /** @description How many dogs a group of the round holds. */
+        RoundGroupDto: {
+            group: components["schemas"]["RoundGroup"];
+            /** Format: int32 */
+            count: number;
+        };
         SeenDto: {
             /** Format: uuid */
             id: string;
@@ -3380,6 +3453,11 @@ export interface components {
             headShape: components["schemas"]["HeadShapeChoice"];
             drawing: components["schemas"]["HeadDrawing"];
         };
+        /**
+         * @description How a number behind the snout model may be off.
+         * @enum {string}
+         */
+        UncertaintyKind: "reading" | "section" | "assumed" | "hinge" | "gap";
         /** @description A dog the van is planned for. */
         VanDogDto: {
             /**
@@ -3466,7 +3544,7 @@ export interface components {
         WhatIfBrief: {
             dog?: null | components["schemas"]["WhatIfDog"];
             purposes?: null | components["schemas"]["Purpose"][];
-            school?: null | components["schemas"]["School"];
+            school?: null | components["schemas"]["FitStyle"];
             /** Format: int32 */
             fingers?: null | number;
             /** Format: int32 */
@@ -3506,7 +3584,7 @@ export interface components {
         WhatIfFit: {
             snout?: null | components["schemas"]["SnoutInput"];
             basket?: null | components["schemas"]["BasketInput"];
-            school?: null | components["schemas"]["School"];
+            school?: null | components["schemas"]["FitStyle"];
             /** Format: double */
             neededGapeDeg?: null | number;
             /** Format: int32 */
@@ -3521,7 +3599,7 @@ export interface components {
         };
         /** @description Readings to be judged without a dog on record. */
         WhatIfMeasureQuestion: {
-            school?: null | components["schemas"]["School"];
+            school?: null | components["schemas"]["FitStyle"];
             headShape?: null | components["schemas"]["HeadShape"];
             /** @description Id, name or another name of a shipped breed. */
             breed?: null | string;
@@ -3663,6 +3741,12 @@ export interface operations {
         parameters: {
             query?: {
                 archived?: boolean;
+                /** @description words of a name, keeper, place or breed; the beginning of each is enough */
+                search?: string;
+                /** @description how many dogs to leave out before */
+                from?: number;
+                /** @description how many dogs to list */
+                count?: number;
             };
             header?: never;
             path?: never;
@@ -3676,7 +3760,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DogCardDto"][];
+                    "application/json": components["schemas"]["RoundDto"];
                 };
             };
             /** @description Bad Request */

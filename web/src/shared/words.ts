@@ -50,7 +50,7 @@ export const biteWords: Record<Schemas['BiteTier'], string> = {
 
 export const shapeWords: Record<Schemas['HeadShape'], string> = { long: 'Long', medium: 'Medium', short: 'Short' };
 
-export const schoolWords: Record<Schemas['School'], string> = { everyday: 'Everyday', working: 'Working' };
+export const fitStyleWords: Record<Schemas['FitStyle'], string> = { everyday: 'Everyday', working: 'Working' };
 
 export const toolWords: Record<Schemas['Tool'], string> = {
   softTape: 'Soft tape',
@@ -255,3 +255,9 @@ export const signGroupWords: Record<Schemas['SignGroup'], string> = {
 
 /** The entries of a word list in its own order, typed. */
 export const entries = <K extends string>(list: Record<K, string>) => Object.entries(list) as [K, string][];
+
+export const roundGroupWords: Record<Schemas['RoundGroup'], string> = {
+  sessionsDue: 'Sessions due',
+  onTheBench: 'On the bench',
+  resting: 'Resting',
+};

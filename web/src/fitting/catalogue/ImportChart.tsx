@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Input, Table, Text, Textarea } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Labelled } from '../../dogs/fields';
+import { Labelled } from '../../shared/fields';
 import { api, ask, fieldsOf, type Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { bytesOf } from '../../shared/bytes';

@@ -1,5 +1,6 @@
 import { Box, Button, Checkbox, Flex, Input, Text } from '@chakra-ui/react';
-import { Labelled } from '../../dogs/fields';
+import { dateText } from '../../shared/dates';
+import { Labelled } from '../../shared/fields';
 import type { Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { notify } from '../../shared/notices';
@@ -221,11 +222,8 @@ function Versions({ muzzle }: { muzzle: Muzzle }) {
         {versions.data.map((v) => (
           <Flex as="li" key={v.version} gap="3" align="center">
             <Text>
-              {v.version}:{' '}
-              {v.at
-                ? new Date(v.at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
-                : 'as shipped'}
-              , {v.model ? `${v.model.sizes.length} sizes` : 'put away'}
+              {v.version}: {v.at ? dateText(v.at, 'moment') : 'as shipped'},{' '}
+              {v.model ? `${v.model.sizes.length} sizes` : 'put away'}
             </Text>
             {v.model && v.version !== muzzle.version && (
               <Button

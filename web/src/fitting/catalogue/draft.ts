@@ -1,4 +1,5 @@
 import type { Schemas } from '../../shared/api';
+import { readNumber } from '../../shared/numbers';
 import type { Model } from './useCatalogue';
 
 export const basketFields = [
@@ -54,8 +55,7 @@ const text = (value: number | null | undefined) => (value === null || value === 
 
 /** A typed number; text that is none is sent as it is, and the server names the field. */
 export const numberOf = (value: string | undefined) => {
-  if (value === undefined || value.trim() === '') return null;
-  const number = Number(value.trim().replace(',', '.'));
+  const number = readNumber(value);
   return Number.isNaN(number) ? (value as unknown as number) : number;
 };
 

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { api, ask, editing, words, type Schemas } from '../../shared/api';
+import { keys } from '../../shared/keys';
 import { complain, notify } from '../../shared/notices';
 
 export type Muzzle = Schemas['MuzzleDto'];
@@ -8,11 +9,11 @@ export type Model = Schemas['MuzzleModel'];
 export type Size = Schemas['MuzzleSize'];
 
 export const useCatalogue = () =>
-  useQuery({ queryKey: ['catalogue'], queryFn: () => ask(api.GET('/api/catalogue')), staleTime: 30_000 });
+  useQuery({ queryKey: keys.catalogue(), queryFn: () => ask(api.GET('/api/catalogue')), staleTime: 30_000 });
 
 export const useVersions = (modelId: string) =>
   useQuery({
-    queryKey: ['catalogue', modelId, 'versions'],
+    queryKey: keys.catalogue(modelId, 'versions'),
     queryFn: () => ask(api.GET('/api/catalogue/{modelId}/versions', { params: { path: { modelId } } })),
   });
 
@@ -20,7 +21,7 @@ export const useVersions = (modelId: string) =>
 export function useDrawn(type: Schemas['MuzzleType'], size: Schemas['SizeEntry']) {
   const asked = useDeferredValue(size);
   return useQuery({
-    queryKey: ['drawn', type, asked],
+    queryKey: keys.drawnSize(type, asked),
     queryFn: () => ask(api.POST('/api/catalogue/draw', { body: { type, size: asked } })),
     placeholderData: keepPreviousData,
   });

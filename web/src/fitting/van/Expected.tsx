@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Labelled, Several } from '../../dogs/fields';
+import { Labelled, Several } from '../../shared/fields';
 import type { Schemas } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { newId } from '../../shared/ids';

@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
-import { useThisDog } from '../../dogs/useDog';
+import { useThisDog } from '../../shared/dog';
 import { Amount } from '../../shared/Amount';
 import { api, ask, words } from '../../shared/api';
 import { Choice } from '../../shared/Choice';

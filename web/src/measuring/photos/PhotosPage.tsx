@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Heading, Input, Link, List, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link as RouterLink, useNavigate } from 'react-router';
-import { useThisDog } from '../../dogs/useDog';
+import { useThisDog } from '../../shared/dog';
 import { Refused, words } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { Waiting } from '../../shared/Waiting';

@@ -1,6 +1,7 @@
 import { api, ask, editing } from '../../shared/api';
+import { keys } from '../../shared/keys';
 import type { Kind } from '../../shared/saving/outbox';
-import { photoKey, type Marks, type Photo } from './usePhoto';
+import { type Marks, type Photo } from './usePhoto';
 
 /** What is marked on a picture. Its id is the dog's and the picture's, with a dot between. */
 export const photoDocument: Kind<Marks, Photo> = {
@@ -8,7 +9,7 @@ export const photoDocument: Kind<Marks, Photo> = {
   send: (id, body, version) =>
     ask(api.PUT('/api/dogs/{id}/photos/{photoId}', { params: { path: pathOf(id), header: editing(version) }, body })),
   read: ({ view, side, kind, rulerMm, corners, landmarks }) => ({ view, side, kind, rulerMm, corners, landmarks }),
-  saved: (queries, id, photo) => queries.setQueryData(photoKey(pathOf(id).id, photo.id), photo),
+  saved: (queries, id, photo) => queries.setQueryData(keys.ofDog(pathOf(id).id, 'photo', photo.id), photo),
 };
 
 export const photoId = (dogId: string, id: string) => `${dogId}.${id}`;

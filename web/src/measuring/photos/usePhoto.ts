@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, words, type Schemas } from '../../shared/api';
+import { keys } from '../../shared/keys';
 import { complain, notify } from '../../shared/notices';
 import { useDocument } from '../../shared/saving/useDocument';
 import { photoDocument, photoId as documentId } from './document';
@@ -12,15 +13,13 @@ export type Pixel = Schemas['PixelPoint'];
 /** The point in hand: a corner of the reference, or a landmark. */
 export type Target = { corner: number } | { landmark: Schemas['Landmark'] };
 
-const listKey = (dogId: string) => ['photos', dogId] as const;
-
 export function usePhotos(dogId: string) {
   const queries = useQueryClient();
   const list = useQuery({
-    queryKey: listKey(dogId),
+    queryKey: keys.ofDog(dogId, 'photos'),
     queryFn: () => ask(api.GET('/api/dogs/{id}/photos', { params: { path: { id: dogId } } })),
   });
-  const put = (photos: Photo[]) => queries.setQueryData(listKey(dogId), photos);
+  const put = (photos: Photo[]) => queries.setQueryData(keys.ofDog(dogId, 'photos'), photos);
   const add = useMutation({
     mutationFn: async ({ file, view, side }: { file: Blob; view: Photo['view']; side: Photo['side'] }) => {
       const form = new FormData();
@@ -35,7 +34,7 @@ export function usePhotos(dogId: string) {
           bodySerializer: (body) => body as unknown as FormData,
         }),
       );
-      await queries.invalidateQueries({ queryKey: listKey(dogId) });
+      await queries.invalidateQueries({ queryKey: keys.ofDog(dogId, 'photos') });
       return photo;
     },
   });
@@ -54,11 +53,9 @@ export function usePhotos(dogId: string) {
   return { list, add, remove };
 }
 
-export const photoKey = (dogId: string, photoId: string) => ['photo', dogId, photoId] as const;
-
 export const usePhoto = (dogId: string, photoId: string) =>
   useQuery({
-    queryKey: photoKey(dogId, photoId),
+    queryKey: keys.ofDog(dogId, 'photo', photoId),
     queryFn: () => ask(api.GET('/api/dogs/{id}/photos/{photoId}', { params: { path: { id: dogId, photoId } } })),
   });
 

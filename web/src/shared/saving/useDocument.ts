@@ -1,4 +1,5 @@
 import { useState, useSyncExternalStore } from 'react';
+import { dateText } from '../dates';
 import { outbox } from '../queries';
 import type { Kind } from './outbox';
 
@@ -19,7 +20,7 @@ export function useDocument<T, D extends { version: number }>(kind: Kind<T, D>, 
     outbox.change(kind.name, id, next, known, what);
     setShown({ value: next, version: known });
   };
-  const at = lastSaved?.at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  const at = lastSaved && dateText(lastSaved.at, 'time');
   return {
     value,
     change,

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { outbox } from '../shared/queries';
 import { useReachable } from '../shared/saving/server';
+import { keys } from '../shared/keys';
 
 const LOOK_MS = 60_000;
 
@@ -13,12 +14,12 @@ const served = async () =>
 const mine = () => document.querySelector<HTMLScriptElement>('script[type=module][src]')?.getAttribute('src') ?? '';
 
 /** What stands between this page and the server: it cannot be reached, something is not saved yet, or the product was updated. */
-export function Standing() {
+export function ServerState() {
   const reachable = useReachable();
   useSyncExternalStore(outbox.subscribe, outbox.moment);
   const unsaved = outbox.all();
   const stuck = unsaved.filter((u) => u.trouble !== null || !reachable);
-  const newest = useQuery({ queryKey: ['served'], queryFn: served, refetchInterval: LOOK_MS, staleTime: LOOK_MS });
+  const newest = useQuery({ queryKey: keys.served(), queryFn: served, refetchInterval: LOOK_MS, staleTime: LOOK_MS });
   const updated = newest.data !== undefined && newest.data !== '' && mine() !== '' && newest.data !== mine();
   if (reachable && stuck.length === 0 && !updated) return null;
   const refused = stuck.filter((u) => u.trouble?.kind === 'refused');

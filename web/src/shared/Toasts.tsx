@@ -1,23 +1,26 @@
 import { createToaster, Flex, Toast, Toaster } from '@chakra-ui/react';
+import { useEffect } from 'react';
+import { showNotices } from './notices';
 
 const toaster = createToaster({ placement: 'bottom-start', duration: 8000 });
 
 const undoStays = 60_000;
 
-/** Says something in passing; with a way to undo it, it stays long enough for a hand that is on a dog. */
-export function notify(title: string, undo?: () => void) {
-  toaster.create({
-    title,
-    type: 'info',
-    ...(undo ? { duration: undoStays, action: { label: 'Undo', onClick: undo } } : {}),
-  });
-}
-
-export function complain(title: string) {
-  toaster.create({ title, type: 'error' });
-}
-
-export function Notices() {
+/** Shows notices in the corner. */
+export function Toasts() {
+  // In a task of its own: the corner begins to listen in a microtask after it is drawn, and what is said before that it never shows.
+  useEffect(() => {
+    const listening = setTimeout(() =>
+      showNotices(({ title, type, undo }) =>
+        toaster.create({
+          title,
+          type,
+          ...(undo ? { duration: undoStays, action: { label: 'Undo', onClick: undo } } : {}),
+        }),
+      ),
+    );
+    return () => clearTimeout(listening);
+  }, []);
   return (
     <Toaster toaster={toaster} insetInline={{ mdDown: '4' }}>
       {(toast) => (

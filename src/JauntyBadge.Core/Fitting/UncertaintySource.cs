@@ -4,7 +4,7 @@ using UnitsNet;
 namespace JauntyBadge.Core.Fitting;
 
 /// <summary>How a number behind the snout model may be off.</summary>
-public enum DoubtKind
+public enum UncertaintyKind
 {
     /// <summary>A reading, by its standard uncertainty.</summary>
     Reading,
@@ -26,38 +26,38 @@ public enum DoubtKind
 /// <param name="Line">The reading.</param>
 /// <param name="Kind">How it enters.</param>
 /// <param name="Standard">Standard uncertainty, mm of length.</param>
-public sealed record Doubt(MeasureLine Line, DoubtKind Kind, Length Standard)
+public sealed record UncertaintySource(MeasureLine Line, UncertaintyKind Kind, Length Standard)
 {
     /// <summary>Every doubt about a snout: its readings' own, and those of what the model makes of what was not read.</summary>
     /// <param name="snout">The snout.</param>
     /// <param name="readings">Standard uncertainties of the readings it was built from; readings without one count as exact.</param>
-    public static IReadOnlyList<Doubt> Of(SnoutModel snout, IReadOnlyDictionary<MeasureLine, Length> readings)
+    public static IReadOnlyList<UncertaintySource> Of(SnoutModel snout, IReadOnlyDictionary<MeasureLine, Length> readings)
     {
         var numbers = snout.Numbers;
-        List<Doubt> doubts = [.. readings.Where(r => r.Value > Length.Zero).OrderBy(r => (r.Key.Measure, r.Key.Side)).Select(r => new Doubt(r.Key, DoubtKind.Reading, r.Value))];
-        void Add(Measure measure, DoubtKind kind, Length standard) => doubts.Add(new Doubt(new MeasureLine(measure, null), kind, standard));
-        void Side(Measure measure, Sourced side, bool varied)
+        List<UncertaintySource> doubts = [.. readings.Where(r => r.Value > Length.Zero).OrderBy(r => (r.Key.Measure, r.Key.Side)).Select(r => new UncertaintySource(r.Key, UncertaintyKind.Reading, r.Value))];
+        void Add(Measure measure, UncertaintyKind kind, Length standard) => doubts.Add(new UncertaintySource(new MeasureLine(measure, null), kind, standard));
+        void Side(Measure measure, ModelLength side, bool varied)
         {
             if (side.Provenance == Provenance.Derived)
-                Add(measure, DoubtKind.Section, side.Value * CompletedMeasures.SectionDoubt.Value);
+                Add(measure, UncertaintyKind.Section, side.Value * CompletedMeasures.SectionDoubt.Value);
             else if (side.Provenance == Provenance.Assumed && varied)
-                Add(measure, DoubtKind.Assumed, side.Value * CompletedMeasures.AssumedDoubt.Value);
+                Add(measure, UncertaintyKind.Assumed, side.Value * CompletedMeasures.AssumedDoubt.Value);
         }
 
         // An assumed pair under a girth that was read is one doubt: the girth gives the other side.
         Side(Measure.SnoutWidth, snout.Width, true);
         Side(Measure.SnoutHeight, snout.Height, numbers.SnoutGirth is null);
         if (numbers.SnoutGirth is null)
-            Add(Measure.SnoutGirth, DoubtKind.Section, snout.Girth.Value * CompletedMeasures.SectionDoubt.Value);
+            Add(Measure.SnoutGirth, UncertaintyKind.Section, snout.Girth.Value * CompletedMeasures.SectionDoubt.Value);
         if (numbers.JawToNose is null)
-            Add(Measure.JawToNose, DoubtKind.Hinge, snout.Hinge.Value * CompletedMeasures.HingeDoubt.Value);
+            Add(Measure.JawToNose, UncertaintyKind.Hinge, snout.Hinge.Value * CompletedMeasures.HingeDoubt.Value);
         if (numbers is { FitLineGap: null, FitLineLength: not null, NoseToInnerEyeLeft: null, NoseToInnerEyeRight: null })
-            Add(Measure.NoseToInnerEye, DoubtKind.Gap, CompletedMeasures.GapDoubtOf(snout.EyeLine.Value - snout.FitLine.Value));
+            Add(Measure.NoseToInnerEye, UncertaintyKind.Gap, CompletedMeasures.GapDoubtOf(snout.EyeLine.Value - snout.FitLine.Value));
         return doubts;
     }
 
     /// <summary>The doubts of an assessed dog; none while it has no snout model.</summary>
-    public static IReadOnlyList<Doubt> Of(Assessment assessment) => assessment.Snout is not { } snout
+    public static IReadOnlyList<UncertaintySource> Of(Assessment assessment) => assessment.Snout is not { } snout
         ? []
         : Of(snout, assessment.Measured.ToDictionary(m => new MeasureLine(m.Measure, m.Side), m => m.StandardUncertainty));
 }

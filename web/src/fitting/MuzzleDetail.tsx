@@ -17,7 +17,7 @@ import { useChoose, useFit, type Question } from './useFits';
 type Fit = Schemas['FitDto'];
 
 /** The muzzle in hand on the dog: how surely it fits, drawn to scale, its strap's setting, and every reason. */
-export function InHand({
+export function MuzzleDetail({
   card,
   sizeId,
   question,
@@ -248,7 +248,7 @@ function Keep({ card, fit, question }: { card: Schemas['DogCardDto']; fit: Fit; 
   const chosen = card.choice?.sizeId === fit.sizeId;
   return (
     <Flex mt="4" gap="3" align="end" wrap="wrap">
-      {fit.verdict === 'out' && !chosen && (
+      {fit.needsNote && !chosen && (
         <Box as="label" flex="1 1 16rem">
           <Text as="span" fontSize="sm">
             It is out. To keep it all the same, write down why:
@@ -257,17 +257,13 @@ function Keep({ card, fit, question }: { card: Schemas['DogCardDto']; fit: Fit; 
         </Box>
       )}
       <Button
-        colorPalette={fit.verdict === 'out' ? 'brick' : 'marigold'}
+        colorPalette={fit.needsNote ? 'brick' : 'marigold'}
         size="lg"
         disabled={chosen}
         loading={choose.isPending}
         onClick={() => choose.mutate({ sizeId: fit.sizeId, ...question, note: note === '' ? null : note })}
       >
-        {chosen
-          ? 'Chosen'
-          : fit.verdict === 'out'
-            ? 'Keep it all the same'
-            : `Choose ${fit.bare.name} ${fit.size.label}`}
+        {chosen ? 'Chosen' : fit.needsNote ? 'Keep it all the same' : `Choose ${fit.bare.name} ${fit.size.label}`}
       </Button>
       <Button asChild variant="outline" size="lg" borderColor="border.strong">
         <RouterLink to={`/dogs/${card.dog.id}/fit/try?size=${fit.sizeId}`}>Try it on</RouterLink>

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using JauntyBadge.Core.Measuring;
 
 namespace JauntyBadge.Core.Fitting;
@@ -23,10 +24,33 @@ internal enum Failing
     FarTooLarge = 512,
 }
 
-/// <summary>By how many mm each criterion of a basket holds, negative when missed; NaN where it could not be checked.</summary>
+/// <summary>
+/// By how many mm each criterion holds, negative when missed; NaN where a number for it is missing, infinite where it does not concern the
+/// muzzle. The one arithmetic of the fit: verdict, sentence, chance, remedy and order sheet are made from it.
+/// </summary>
 internal readonly record struct Margins(
     double Seat, double Shove, double ChinRoom, double Gape, double Girth, double Width, double NeckStrap, double SlipOff, double Large,
-    double FarTooLarge);
+    double FarTooLarge)
+{
+    /// <summary>Doubles of numbers that meet a bound exactly may land this far beyond it.</summary>
+    public const double Slack = 1e-9;
+
+    /// <summary>Whether a margin is missed; what cannot be told is not.</summary>
+    public static bool IsMissed(double margin) => margin < -Slack;
+
+    /// <summary>The criteria missed.</summary>
+    public Failing Failing => (IsMissed(Seat) ? Failing.Seat : 0) | (IsMissed(Shove) ? Failing.Shove : 0) | (IsMissed(ChinRoom) ? Failing.ChinRoom : 0)
+        | (IsMissed(Gape) ? Failing.Gape : 0) | (IsMissed(Girth) ? Failing.Girth : 0) | (IsMissed(Width) ? Failing.Width : 0)
+        | (IsMissed(NeckStrap) ? Failing.NeckStrap : 0) | (IsMissed(SlipOff) ? Failing.SlipOff : 0) | (IsMissed(Large) ? Failing.Large : 0)
+        | (IsMissed(FarTooLarge) ? Failing.FarTooLarge : 0);
+}
+
+/// <summary>The inner shape of a size, in plain mm, that can be held against a snout.</summary>
+internal interface IShapeMm
+{
+    /// <summary>The margins of this shape on what it is held against.</summary>
+    Margins On(in FitGauge gauge);
+}
 
 /// <summary>A request in plain mm and radians.</summary>
 internal readonly record struct RequestMm(
@@ -34,7 +58,7 @@ internal readonly record struct RequestMm(
 {
     public static RequestMm Of(FitRequest request)
     {
-        var (low, high) = FitRules.Bounds(request.School);
+        var (low, high) = FitRules.Bounds(request.FitStyle);
         var (sin, cos) = Math.SinCos(request.NeededGape.Radians);
         return new RequestMm(
             low.Value.Millimeters, high.Value.Millimeters, request.ShoveMustHold, request.NeededGape.Radians, sin, cos, request.Fingers,
@@ -42,20 +66,14 @@ internal readonly record struct RequestMm(
     }
 }
 
-/// <summary>
-/// One snout with a request: what every basket is held against. It holds the one arithmetic of the fit criteria; verdicts, sentences
-/// and chances are made from it.
-/// </summary>
-internal readonly struct Asked
+/// <summary>One snout with a request: what every muzzle is held against, as a workpiece against a gauge.</summary>
+internal readonly struct FitGauge
 {
     private static readonly double ChinLeast = FitRules.ChinRoom.Value.Millimeters;
     private static readonly double Keep = FitRules.FloorClearance.Value.Millimeters;
     private static readonly double WidthLow = FitRules.WidthLow.Value.Millimeters;
     private static readonly double WidthHigh = FitRules.WidthHigh.Value.Millimeters;
-    private static readonly double EdgeRoom = FitRules.SleeveEyeRoom.Value.Millimeters;
-
-    /// <summary>Doubles of numbers that meet a bound exactly may land this far beyond it.</summary>
-    public const double Slack = 1e-9;
+    private static readonly double EdgeKeep = FitRules.SleeveEyeRoom.Value.Millimeters;
 
     private static readonly double MostRoom = FitRules.LargeRoom.Value.Millimeters;
     private static readonly double MostGirth = FitRules.LargeGirth.Value - 1;
@@ -73,7 +91,7 @@ internal readonly struct Asked
     /// <param name="request">The request.</param>
     /// <param name="box">The assumed box; as usual on this snout when left out.</param>
     /// <param name="marked">The loop the strap is marked for, which does not change with the draw; this snout's own when left out.</param>
-    public Asked(in SnoutMm snout, in RequestMm request, BoxMm? box = null, double? marked = null)
+    public FitGauge(in SnoutMm snout, in RequestMm request, BoxMm? box = null, double? marked = null)
     {
         this.box = box ?? BoxMm.On(snout.Width);
         this.request = request;
@@ -84,7 +102,7 @@ internal readonly struct Asked
         NeededGirth = snout.GirthAt(Math.Sqrt((1 - request.NeededCos) / 2));
         Loop = NeckStrap.LoopMm(snout.Neck, request.Fingers, request.Finger);
         MarkedFor = marked ?? Loop;
-        EdgeLeast = SnoutRules.ScaledMm(EdgeRoom, eye);
+        EdgeLeast = SnoutRules.ScaledMm(EdgeKeep, eye);
     }
 
     /// <summary>Least and greatest nose and eye room.</summary>
@@ -104,18 +122,35 @@ internal readonly struct Asked
     /// <summary>Least distance of a tube's edge from the eye.</summary>
     public double EdgeLeast { get; }
 
+    /// <summary>How much wider a basket is at its rear edge than the snout.</summary>
+    public double SpareWidth(in BasketMm basket) => basket.WidthRear - width;
+
+    /// <summary>From the edge of a tube to the eye line.</summary>
+    public double EdgeRoom(in TubeMm tube) => eye - tube.Length;
+
+    /// <summary>Nose room with any misfit shared evenly between nose and eyes.</summary>
+    public double NoseRoom(double length) => (Low + High) / 2 + (length - eye) / 2;
+
+    /// <summary>The basket as it stands on this snout: what its chart does not tell is assumed.</summary>
+    public BasketMm Seated(in BasketMm basket) => basket.On(box);
+
     /// <summary>The margins of a basket.</summary>
-    public Margins Of(in BasketMm shape)
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public Margins Of(in BasketMm basket) => basket.Box ? OfShape(basket.On(box)) : OfShape(basket);
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private Margins OfShape(in BasketMm basket)
     {
-        var basket = shape.On(box);
-        var (nose, seat) = SeatOf(basket.Length);
-        var floor = new FloorLine(basket, nose);
-        var gape = jaw.LeastRoom(floor, request.NeededRad) - Keep;
+        var floor = new FloorLine(basket, NoseRoom(basket.Length));
+        var spare = SpareWidth(basket);
+
+        // Over a floor that does not rise, the needed opening itself tells what the way there would.
+        var gape = (floor.Slope <= 0 && floor.RearX <= monotoneUpTo ? open.Room(floor) : jaw.LeastRoom(floor, request.NeededRad)) - Keep;
         return new Margins(
-            seat, eye - basket.Length, closed.Room(floor) - ChinLeast, gape,
-            basket.OpeningGirth - NeededGirth, shape.Box ? double.NaN : Math.Min(basket.WidthRear - width - WidthLow, WidthHigh - (basket.WidthRear - width)),
-            StrapSetting.LowMarginMm(Loop, basket.StrapMin, basket.StrapMax, basket.Pitch), headGirth - basket.SetLoop(MarkedFor), Large(gape, basket.OpeningGirth, 1),
-            Large(gape, basket.OpeningGirth, Beyond));
+            (High - Low) / 2 - Math.Abs(basket.Length - eye) / 2, eye - basket.Length, closed.Room(floor) - ChinLeast, gape,
+            basket.OpeningGirth - NeededGirth, Math.Min(spare - WidthLow, WidthHigh - spare),
+            StrapSetting.LowMarginMm(Loop, basket.StrapMin, basket.StrapMax, basket.Pitch), headGirth - basket.SetLoop(MarkedFor),
+            Large(gape, basket.OpeningGirth, 1), Large(gape, basket.OpeningGirth, Beyond));
     }
 
     /// <summary>By how many mm a basket is not too large, times the excess allowed: in room under the jaw, and around.</summary>
@@ -126,71 +161,24 @@ internal readonly struct Asked
     public double GapeRad(in BasketMm shape)
     {
         var basket = shape.On(box);
-        return jaw.WidestRad(new FloorLine(basket, SeatOf(basket.Length).Nose), Keep, FitRules.WidestGape.Value.Radians);
+        return jaw.WidestRad(new FloorLine(basket, NoseRoom(basket.Length)), Keep, FitRules.WidestGape.Value.Radians);
     }
 
-    /// <summary>Which criteria a basket fails, the same as a negative margin; what cannot be checked does not fail.</summary>
-    public Failing Fails(in BasketMm shape)
+    /// <summary>The margins of a sleeve or face cover: its edge from the eye, its girth range, its strap.</summary>
+    public Margins Of(in TubeMm tube)
     {
-        if (shape.Box)
-            return FailsShape(shape.On(box));
-        return FailsShape(shape);
-    }
-
-    private Failing FailsShape(in BasketMm basket)
-    {
-        var (nose, seat) = SeatOf(basket.Length);
-        var floor = new FloorLine(basket, nose);
-        var spare = basket.WidthRear - width;
-        var failing = seat < -Slack ? Failing.Seat : Failing.None;
-        if (eye - basket.Length < -Slack)
-            failing |= Failing.Shove;
-        if (!(closed.Room(floor) >= ChinLeast - Slack))
-            failing |= Failing.ChinRoom;
-
-        // Over a floor that does not rise, the needed opening itself tells what the way there would.
-        var room = floor.Slope <= 0 && floor.RearX <= monotoneUpTo ? open.Room(floor) : jaw.LeastRoom(floor, request.NeededRad);
-        if (!(room >= Keep - Slack))
-            failing |= Failing.Gape;
-        if (basket.OpeningGirth < NeededGirth - Slack)
-            failing |= Failing.Girth;
-        if (spare < WidthLow - Slack || spare > WidthHigh + Slack)
-            failing |= Failing.Width;
-        if (StrapSetting.LowMarginMm(Loop, basket.StrapMin, basket.StrapMax, basket.Pitch) < -Slack)
-            failing |= Failing.NeckStrap;
-        if (headGirth < basket.SetLoop(MarkedFor) - Slack)
-            failing |= Failing.SlipOff;
-        if (Large(room - Keep, basket.OpeningGirth, 1) < -Slack)
-            failing |= Failing.Large;
-        if (Large(room - Keep, basket.OpeningGirth, Beyond) < -Slack)
-            failing |= Failing.FarTooLarge;
-        return failing;
-    }
-
-    /// <summary>The margins of a sleeve or face cover: edge from the eye, girth range, strap.</summary>
-    public (double Edge, double Girth, double NeckStrap, double SlipOff) Of(in TubeMm tube) => (
-        eye - tube.Length - EdgeLeast, Math.Min(girth - tube.GirthMin, tube.GirthMax - girth), StrapSetting.LowMarginMm(Loop, tube.StrapMin, tube.StrapMax, tube.Pitch),
-        headGirth - tube.SetLoop(MarkedFor));
-
-    /// <summary>Which criteria a sleeve or face cover fails.</summary>
-    public Failing Fails(in TubeMm tube)
-    {
-        var margins = Of(tube);
-        return (margins.Edge < -Slack ? Failing.Seat : 0) | (margins.Girth < -Slack ? Failing.Girth : 0)
-            | (margins.NeckStrap < -Slack ? Failing.NeckStrap : 0) | (margins.SlipOff < -Slack ? Failing.SlipOff : 0);
-    }
-
-    /// <summary>Nose room with any misfit shared evenly, and by how much it and the eye room hold.</summary>
-    private (double Nose, double Margin) SeatOf(double length)
-    {
-        var (middle, half) = ((Low + High) / 2, (length - eye) / 2);
-        return (middle + half, (High - Low) / 2 - Math.Abs(half));
+        const double None = double.PositiveInfinity;
+        return new Margins(
+            EdgeRoom(tube) - EdgeLeast, None, None, None, Math.Min(girth - tube.GirthMin, tube.GirthMax - girth), None,
+            StrapSetting.LowMarginMm(Loop, tube.StrapMin, tube.StrapMax, tube.Pitch), headGirth - tube.SetLoop(MarkedFor), None, None);
     }
 }
 
 /// <summary>A sleeve or face cover in plain mm.</summary>
-internal readonly record struct TubeMm(double Length, double GirthMin, double GirthMax, double StrapMin, double StrapMax, double Pitch = 0)
+internal readonly record struct TubeMm(double Length, double GirthMin, double GirthMax, double StrapMin, double StrapMax, double Pitch = 0) : IShapeMm
 {
+    public Margins On(in FitGauge gauge) => gauge.Of(this);
+
     /// <summary>The loop its strap is set to for a loop needed; the needed one where the chart gives no range or it is out of it.</summary>
     public double SetLoop(double needed) => StrapSetting.NearestMm(needed, StrapMin, StrapMax, Pitch) is var set && double.IsNaN(set) ? needed : set;
 }

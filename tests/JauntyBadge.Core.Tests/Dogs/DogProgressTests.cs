@@ -7,13 +7,13 @@ public class StandingTests
 {
     private static readonly DateOnly Today = new(2026, 5, 4);
 
-    private static readonly Standing Fresh = new(
+    private static readonly DogProgress Fresh = new(
         HasPurpose: true, MeasuredShare: 0, ReadingsToRetake: 0, Remeasure: null, MuzzleChosen: false, TriedShare: 0, FitWrong: null,
         ConditionedShare: 0, WearingShare: 0, NextStep: "Muzzle in sight", NextTarget: "1 s", LastTrained: null, NotBefore: null, SessionOpen: false);
 
-    private static readonly Standing Chosen = Fresh with { MeasuredShare = 1, MuzzleChosen = true };
+    private static readonly DogProgress Chosen = Fresh with { MeasuredShare = 1, MuzzleChosen = true };
 
-    public static TheoryData<Standing, NextKind, string> Ways => new()
+    public static TheoryData<DogProgress, NextKind, string> Ways => new()
     {
         { Fresh with { HasPurpose = false }, NextKind.Dog, "Say what it is for" },
         { Fresh, NextKind.Measure, "Measure" },
@@ -37,7 +37,7 @@ public class StandingTests
 
     [Theory]
     [MemberData(nameof(Ways))]
-    public void What_is_next_follows_the_order_of_the_job(Standing standing, NextKind kind, string title)
+    public void What_is_next_follows_the_order_of_the_job(DogProgress standing, NextKind kind, string title)
     {
         var next = standing.Next(Today);
         Assert.Equal((kind, title), (next.Kind, next.Title));

@@ -4,7 +4,7 @@ using System.Text.Json.Serialization;
 namespace JauntyBadge.Data;
 
 /// <summary>Records kept whole in a column, as JSON.</summary>
-internal static class Stored
+internal static class JsonColumn
 {
     private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
 

@@ -24,7 +24,7 @@ public enum Phase
 /// <param name="LastTrained">The day of the last session; null for none.</param>
 /// <param name="NotBefore">The day before which no session should be held.</param>
 /// <param name="SessionOpen">A session was begun and not ended.</param>
-public sealed record Standing(
+public sealed record DogProgress(
     bool HasPurpose, double MeasuredShare, int ReadingsToRetake, string? Remeasure, bool MuzzleChosen, double TriedShare, string? FitWrong,
     double ConditionedShare, double WearingShare, string? NextStep, string? NextTarget, DateOnly? LastTrained, DateOnly? NotBefore, bool SessionOpen)
 {
@@ -82,6 +82,26 @@ public enum NextKind
     TryOn,
     Session,
     Rest,
+}
+
+/// <summary>Where on the round a dog stands. What a fitter does standing up comes first: sessions, then the bench, then dogs that rest.</summary>
+public enum RoundGroup
+{
+    SessionsDue,
+    OnTheBench,
+    Resting,
+}
+
+/// <summary>Sorts what is next.</summary>
+public static class NextKinds
+{
+    /// <summary>The group of the round a dog stands in.</summary>
+    public static RoundGroup Group(this NextKind kind) => kind switch
+    {
+        NextKind.Session => RoundGroup.SessionsDue,
+        NextKind.Rest => RoundGroup.Resting,
+        _ => RoundGroup.OnTheBench,
+    };
 }
 
 /// <summary>What to do next, as a short title and one sentence.</summary>

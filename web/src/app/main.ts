@@ -1,0 +1,11 @@
+/** Lets the browser paint and answer between one piece of work and the next. */
+const pause = () => new Promise((done) => setTimeout(done));
+
+export {};
+
+// The theme, the program and the first page, each in a task of its own: together they would hold a phone up for a second.
+const { system } = await import('./theme');
+await pause();
+const { start } = await import('./start');
+await pause();
+start(system);

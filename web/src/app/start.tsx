@@ -1,0 +1,36 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/bricolage-grotesque';
+import { ChakraProvider, type SystemContext } from '@chakra-ui/react';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { startTransition, StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { outbox, queries } from '../shared/queries';
+import { UnitProvider } from '../shared/units';
+import { documents } from './documents';
+import { Notices } from './Notices';
+import { router } from './routes';
+import { applyScheme } from './scheme';
+
+/** Brings up the product in the page. */
+export function start(system: SystemContext) {
+  applyScheme();
+  outbox.open(documents);
+  const root = document.getElementById('root');
+  if (!root) throw new Error('The page has no root element.');
+  // As a transition it is drawn bit by bit.
+  startTransition(() =>
+    createRoot(root).render(
+      <StrictMode>
+        <ChakraProvider value={system}>
+          <QueryClientProvider client={queries}>
+            <UnitProvider>
+              <RouterProvider router={router} />
+              <Notices />
+            </UnitProvider>
+          </QueryClientProvider>
+        </ChakraProvider>
+      </StrictMode>,
+    ),
+  );
+}

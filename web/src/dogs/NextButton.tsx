@@ -1,0 +1,52 @@
+import { Link as RouterLink } from 'react-router';
+import { useStartSession } from '../conditioning/useSession';
+import type { Schemas } from '../shared/api';
+import styles from './next.module.css';
+
+const rooms: Record<Exclude<Schemas['NextKind'], 'session'>, { path: string; does: string }> = {
+  dog: { path: '', does: 'Open' },
+  measure: { path: '/measure', does: 'Measure' },
+  fit: { path: '/fit', does: 'Fit' },
+  tryOn: { path: '/fit/try', does: 'Try on' },
+  rest: { path: '/plan', does: 'See the plan' },
+};
+
+/** The one thing that is next for a dog, one click from doing it. */
+export function NextButton({
+  dog,
+  next: { kind, title, detail },
+  openSessionId,
+}: {
+  dog: { id: string; name: string };
+  next: Schemas['NextThing'];
+  openSessionId: string | null;
+}) {
+  const start = useStartSession(dog.id);
+  return (
+    <div className={styles.thing}>
+      <div className={styles.said}>
+        <p className={styles.title}>{title}</p>
+        <p className={styles.muted}>{detail}</p>
+      </div>
+      {kind === 'session' ? (
+        <button
+          type="button"
+          className={`${styles.do} ${styles.train}`}
+          aria-busy={start.isPending}
+          onClick={() => start.isPending || start.mutate()}
+          aria-label={`${openSessionId ? 'Go on' : 'Train'}: ${dog.name}`}
+        >
+          {openSessionId ? 'Go on' : 'Train'}
+        </button>
+      ) : (
+        <RouterLink
+          className={`${styles.do} ${kind === 'rest' ? '' : styles.outlined}`}
+          to={`/dogs/${dog.id}${rooms[kind].path}`}
+          aria-label={`${rooms[kind].does}: ${dog.name}`}
+        >
+          {rooms[kind].does}
+        </RouterLink>
+      )}
+    </div>
+  );
+}

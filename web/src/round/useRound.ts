@@ -1,0 +1,14 @@
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { api, ask } from '../shared/api';
+import { keys } from '../shared/keys';
+
+/** The round as far as one has scrolled, or the archived dogs; only those found where something is typed. */
+export const useRound = (archived: boolean, search: string) =>
+  useInfiniteQuery({
+    queryKey: keys.round({ archived, search }),
+    queryFn: ({ pageParam, signal }) =>
+      ask(api.GET('/api/round', { params: { query: { archived, search, from: pageParam } }, signal })),
+    initialPageParam: 0,
+    getNextPageParam: ({ from, cards, total }) => (from + cards.length < total ? from + cards.length : undefined),
+    placeholderData: keepPreviousData,
+  });

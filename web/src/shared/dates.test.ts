@@ -1,0 +1,28 @@
+import { expect, test } from 'vitest';
+import { dateText, readDay } from './dates';
+
+test.each([
+  ['2026-11-26', '2026-11-26'],
+  ['26.11.2026', '2026-11-26'],
+  ['26/11/2026', '2026-11-26'],
+  [' 26 Nov 2026 ', '2026-11-26'],
+  ['26 november 2026', '2026-11-26'],
+  ['3.4.2026', '2026-04-03'],
+  ['29.2.2024', '2024-02-29'],
+  ['', ''],
+])('"%s" is read as %s', (typed, day) => expect(readDay(typed)).toBe(day));
+
+// The month never comes first: what could only be read so is no day.
+test.each(['11/26/2026', '31.4.2026', '29.2.2026', '0.1.2026', '26.11.26', '26 Foo 2026', 'soon', '2026-13-01'])(
+  '"%s" is no day',
+  (typed) => expect(readDay(typed)).toBeNull(),
+);
+
+test('a day is written with its month as a word, and read back the same', () => {
+  expect(dateText('2026-03-04', 'day')).toBe('4 March 2026');
+  expect(dateText('2026-03-04', 'near')).toBe('4 March');
+  for (let day = Date.UTC(2023, 0, 1); day < Date.UTC(2025, 0, 1); day += 86_400_000) {
+    const iso = new Date(day).toISOString().slice(0, 10);
+    expect(readDay(dateText(iso, 'short'))).toBe(iso);
+  }
+});

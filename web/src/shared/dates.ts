@@ -1,0 +1,45 @@
+/** How dates are written: the day before the month, which is a word. House: English, until the practice chooses. */
+const LOCALE = 'en-GB';
+
+const forms = {
+  /** 26 November 2026 */
+  day: { day: 'numeric', month: 'long', year: 'numeric' },
+  /** 26 Nov 2026 */
+  short: { day: 'numeric', month: 'short', year: 'numeric' },
+  /** 26 November */
+  near: { day: 'numeric', month: 'long' },
+  /** Thu 26 Nov */
+  weekday: { weekday: 'short', day: 'numeric', month: 'short' },
+  /** 26 Nov 2026, 14:05 */
+  moment: { dateStyle: 'medium', timeStyle: 'short' },
+  /** 14:05 */
+  time: { hour: '2-digit', minute: '2-digit' },
+} as const satisfies Record<string, Intl.DateTimeFormatOptions>;
+
+/** A moment, or a day such as 2026-11-26, as it is read. */
+export const dateText = (at: string | Date, form: keyof typeof forms): string =>
+  new Intl.DateTimeFormat(LOCALE, forms[form]).format(
+    typeof at === 'string' && at.length === 10 ? new Date(`${at}T00:00`) : new Date(at),
+  );
+
+const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+/**
+ * A day as people write it: 26.11.2026, 26/11/2026, 26 Nov 2026 or 2026-11-26, the day always before the month.
+ * @returns The day as 2026-11-26; an empty text for nothing typed, null for what is no day.
+ */
+export function readDay(text: string): string | null {
+  const typed = text.trim().toLowerCase();
+  if (typed === '') return '';
+  const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(typed);
+  const written = /^(\d{1,2})[.\s/-]+(\d{1,2}|[a-z]{3,})[.\s/-]+(\d{4})$/.exec(typed);
+  const [year, month, day] = iso ? iso.slice(1) : written ? [written[3], written[2], written[1]] : [];
+  if (year === undefined || month === undefined || day === undefined) return null;
+  const named = months.indexOf(month.slice(0, 3)) + 1;
+  const [y, m, d] = [Number(year), named > 0 ? named : Number(month), Number(day)];
+  const read = new Date(Date.UTC(y, m - 1, d));
+  // The 31st of a month that has 30 days is no day.
+  return read.getUTCFullYear() === y && read.getUTCMonth() === m - 1 && read.getUTCDate() === d
+    ? read.toISOString().slice(0, 10)
+    : null;
+}

@@ -1,0 +1,30 @@
+import { hashKey, useQuery, useQueryClient, type QueryClient, type QueryKey } from '@tanstack/react-query';
+import { useOutletContext } from 'react-router';
+import { api, ask, type Schemas } from './api';
+import { keys } from './keys';
+
+/** A dog and where it stands. */
+export const useDogCard = (id: string) =>
+  useQuery({
+    queryKey: keys.ofDog(id, 'card'),
+    queryFn: () => ask(api.GET('/api/dogs/{id}', { params: { path: { id } } })),
+  });
+
+/** The dog of the page, loaded by its layout. */
+export const useThisDog = () => useOutletContext<Schemas['DogCardDto']>();
+
+/** Everything shown of a dog is asked for again, but what the answer to the change brought along. */
+export const dogChanged = (queries: QueryClient, id: string, brought?: QueryKey) =>
+  Promise.all([
+    queries.invalidateQueries({
+      queryKey: keys.dog(id),
+      predicate: (query) => brought === undefined || hashKey(query.queryKey) !== hashKey(brought),
+    }),
+    queries.invalidateQueries({ queryKey: keys.rounds() }),
+    queries.invalidateQueries({ queryKey: keys.vans() }),
+  ]);
+
+export function useDogChanged() {
+  const queries = useQueryClient();
+  return (id: string, brought?: QueryKey) => dogChanged(queries, id, brought);
+}

@@ -1,0 +1,40 @@
+/** What is asked about one dog. */
+type DogRoom =
+  | 'card'
+  | 'bench'
+  | 'typing'
+  | 'measuring-sets'
+  | 'photos'
+  | 'photo'
+  | 'fits'
+  | 'fit'
+  | 'choices'
+  | 'order'
+  | 'try-on'
+  | 'try-ons'
+  | 'diagnosis'
+  | 'plan'
+  | 'sessions';
+
+/**
+ * The names under which this page keeps what the server said. All that is shown of a dog stands under the dog, so that one change of it makes all
+ * of that be asked for again; what did not change is answered in a few bytes.
+ */
+export const keys = {
+  rounds: () => ['round'] as const,
+  round: (asked: { archived: boolean; search: string }) => ['round', asked] as const,
+  dogs: () => ['dog'] as const,
+  dog: (id: string) => ['dog', id] as const,
+  ofDog: (id: string, room: DogRoom, ...asked: unknown[]) => ['dog', id, room, ...asked] as const,
+  session: (id: string) => ['session', id] as const,
+  signs: () => ['signs'] as const,
+  coats: () => ['coats'] as const,
+  breeds: (asked: string) => ['breeds', asked] as const,
+  houseNumbers: () => ['house-numbers'] as const,
+  vans: () => ['van'] as const,
+  van: (sizes: number) => ['van', sizes] as const,
+  catalogue: (...asked: unknown[]) => ['catalogue', ...asked] as const,
+  stringMarks: (...asked: unknown[]) => ['marks', ...asked] as const,
+  drawnSize: (...asked: unknown[]) => ['drawn', ...asked] as const,
+  served: () => ['served'] as const,
+};
