@@ -33,7 +33,10 @@ test('a day off after going over threshold is said on the round and in the plan'
   await page.getByRole('link', { name: 'See the plan' }).click();
   await expect(page.getByRole('button', { name: /^Not before/ })).toBeDisabled();
   await page.goto('/');
+  const search = page.getByRole('searchbox', { name: 'Find a dog' });
+  await expect(search).toBeVisible();
   await page.keyboard.press('/');
+  await expect(search).toBeFocused();
   await page.keyboard.type('overwh');
   const resting = page
     .getByRole('region', { name: 'Resting' })

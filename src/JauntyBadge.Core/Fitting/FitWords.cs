@@ -98,7 +98,8 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request)
         var girth = all.Of(CriterionName.Girth)!.Value;
         var lead = c.Outcome == Outcome.Holds ? "" : "Large: it hangs and swings. ";
         return $"{lead}{Say(Math.Max(c.Value, 0))} hangs below the jaw beyond what the needed opening asks, up to {Say(c.High)} may; "
-            + $"{girth.Value / girth.Low:0.00} times the girth needed, up to {FitRules.LargeGirth.Value:0.0} may be.";
+            + $"{girth.Value / girth.Low:0.00} times the girth needed, up to {FitRules.LargeGirth.Value:0.0} may be"
+            + (c.Outcome == Outcome.Holds ? "." : $": {Say(-c.Margin)} too much.");
     }
 
     private Criterion SlipOff(in JudgedCriterion c)

@@ -40,7 +40,7 @@ public class OneJudgeTests
         yield return (CriterionName.Seat, Of(length: eye - spread));
         yield return (CriterionName.ChinRoom, Of(depth: snout.Height.Value + FitRules.ChinRoom.Value));
         yield return (CriterionName.Girth, Of(girth: needed));
-        yield return (CriterionName.Large, Of(girth: needed * FitRules.LargeGirth.Value));
+        yield return (CriterionName.Large, Of(depth: snout.Height.Value + Mm(34), girth: needed * FitRules.LargeGirth.Value));
         yield return (CriterionName.Width, Of(width: snout.Width.Value + FitRules.WidthLow.Value));
         yield return (CriterionName.Width, Of(width: snout.Width.Value + FitRules.WidthHigh.Value));
         yield return (CriterionName.NeckStrap, Of(strapMin: loop));
@@ -81,6 +81,17 @@ public class OneJudgeTests
                 && !hit.Reason.Contains("-0", StringComparison.Ordinal)
                 && AllAgree(fit);
         });
+    }
+
+    /// <summary>What is too large by less than its rounded numbers show says by how much.</summary>
+    [Fact]
+    public void Large_by_a_hair_says_by_how_much()
+    {
+        var snout = Head(24, 48, 44, true);
+        var question = Question(snout, new(FitStyle.Everyday, ReadingUnit.Mm));
+        var (_, size) = OnABound(snout, question).Single(at => at.Hit == CriterionName.Large);
+        var fit = Ranking.Rank([Model(size with { OpeningGirthMm = size.OpeningGirthMm + 0.1 })], question).Single();
+        Assert.EndsWith("up to 1.3 may be: 0.1 mm too much.", fit.Criteria.Single(c => c.Name == CriterionName.Large).Reason, StringComparison.Ordinal);
     }
 
     /// <summary>List, sentences, chances without doubt, headline and drawing of one muzzle say the same, whatever it is.</summary>

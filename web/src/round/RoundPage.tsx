@@ -37,7 +37,7 @@ export function RoundPage() {
             {archived ? 'Archived dogs' : 'The round'}
           </Heading>
         </Box>
-        {first !== undefined && first.all > 0 && <Search text={search} onChange={setSearch} />}
+        {first?.all !== 0 && <Search text={search} onChange={setSearch} />}
         <Button variant="ghost" size="sm" onClick={() => setArchived(!archived)}>
           {archived ? 'Back to the round' : 'Archived dogs'}
         </Button>
