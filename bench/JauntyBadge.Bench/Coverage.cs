@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -40,11 +41,11 @@ internal static class Coverage
                         var (profile, question) = Measured(kind, tier, lengths, random);
                         var ranked = Ranking.Rank(Catalogue.Shipped, question);
                         var best = ranked.Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly).MaxBy(f => f.Chance);
-                        if (best?.Chance >= VanStock.SureEnough.Value)
+                        if (best?.Chance >= VanStock.SureEnough.Ours)
                             found++;
                         else if (why)
                             Explain(ranked, best);
-                        if (MadeToMeasure(profile, question).Chance >= VanStock.SureEnough.Value)
+                        if (MadeToMeasure(profile, question).Chance >= VanStock.SureEnough.Ours)
                             possible++;
                     }
 
@@ -81,8 +82,8 @@ internal static class Coverage
         double About(double value) => value * (1 + Spread * Normal.InvCDF(0, 1, random.NextDouble()));
         var size = Math.Exp(Math.Log(kind.Least) + random.NextDouble() * Math.Log(kind.Most / kind.Least));
         var eye = kind.Face * size;
-        var width = About(eye * SnoutRules.WidthRatio(kind.Shape).Value);
-        var height = About(width * SnoutRules.HeightRatio(kind.Shape).Value);
+        var width = About(eye * SnoutRules.WidthRatio(kind.Shape).Ours);
+        var height = About(width * SnoutRules.HeightRatio(kind.Shape).Ours);
         var mass = About(kind.Mass * Math.Pow(size, 3));
         var neck = About(141 * Math.Cbrt(mass));
         var truth = new (Measure Measure, Side? Side, double Mm, Tool Tool)[]
@@ -94,14 +95,14 @@ internal static class Coverage
         List<Reading> readings = [];
         foreach (var (measure, side, mm, tool) in truth)
         {
-            var slip = ToolRules.Own(tool).Millimeters * Normal.InvCDF(0, 1, random.NextDouble());
+            var slip = ToolRules.Own(tool, HouseRules.Ours).Millimeters * Normal.InvCDF(0, 1, random.NextDouble());
             for (var i = 0; i < 2; i++)
-                readings.Add(new Reading(measure, side, Length.FromMillimeters(Math.Round(mm + slip + ToolRules.Scatter(tool).Millimeters * Normal.InvCDF(0, 1, random.NextDouble()))), ReadingUnit.Mm, tool));
+                readings.Add(new Reading(measure, side, Length.FromMillimeters(Math.Round(mm + slip + ToolRules.Scatter(tool, HouseRules.Ours).Millimeters * Normal.InvCDF(0, 1, random.NextDouble()))), ReadingUnit.Mm, tool));
         }
 
         var profile = new DogProfile { Name = "Any", HeadShapeSeen = kind.Shape, BodyMass = Mass.FromKilograms(mass), BiteTier = tier, Purposes = [Purpose.Walks] };
         var assessed = Assessment.Of(readings, new Circumstances { OtherWays = profile.OtherShapes, BodyMass = profile.BodyMass });
-        return (profile, new FitQuestion(assessed.Snout!, MuzzleBrief.For(profile, new()), FitRules.Finger.Value)
+        return (profile, new FitQuestion(assessed.Snout!, MuzzleBrief.For(profile, new()), FitRules.Finger.Ours)
         {
             Draws = SnoutDraws.Of(assessed.Snout!, UncertaintySource.Of(assessed), Draws, new Random(SnoutDraws.Seed)),
         });

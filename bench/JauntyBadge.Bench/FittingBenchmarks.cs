@@ -83,7 +83,7 @@ public class RankingBenchmarks
 [ShortRunJob]
 public class VanBenchmarks
 {
-    private readonly int draws = SnoutDraws.Usual.Value;
+    private readonly int draws = SnoutDraws.Usual.Ours;
     private readonly FitQuestion question = FittingScene.Question(1000);
 
     [Benchmark(Description = "a snout drawn 1,000 times")]
@@ -151,7 +151,7 @@ public class ContainmentBenchmarks
     }
 
     [Benchmark(Baseline = true, Description = "500 sizes ranked, all criteria")]
-    public int OpenEnough() => Ranking.Rank(catalogue, question).Count(f => Gape.FloorRoom(f.Snout, f.Basket!, SeatOf(f.Basket!), question.Brief.NeededGape) >= FitRules.FloorClearance.Value);
+    public int OpenEnough() => Ranking.Rank(catalogue, question).Count(f => Gape.FloorRoom(f.Snout, f.Basket!, SeatOf(f.Basket!), question.Brief.NeededGape) >= FitRules.FloorClearance.Ours);
 
     [Benchmark(Description = "500 sizes, gape alone by polygons")]
     public int ByPolygons()
@@ -162,7 +162,7 @@ public class ContainmentBenchmarks
         var turned = Enumerable.Range(0, (int)(needed * 2) + 1).Select(i => AffineTransformation.RotationInstance(-i / 2.0 * Math.PI / 180, question.Snout.HingePoint.X, question.Snout.HingePoint.Y).Transform(border)).ToList();
         return catalogue.SelectMany(m => m.Sizes).Count(size =>
         {
-            var basket = size.Basket(question.Snout.Width.Value);
+            var basket = size.Basket(question.Snout);
             var x0 = -SeatOf(basket).NoseRoom.Millimeters;
             var x1 = x0 + basket.Length.Millimeters;
             var inside = factory.CreatePolygon([new(x0, -500), new(x1, -500), new(x1, basket.DepthRear.Millimeters - 3), new(x0, basket.DepthFront.Millimeters - 3), new(x0, -500)]);

@@ -2,6 +2,7 @@ using System.Globalization;
 using BenchmarkDotNet.Attributes;
 using BenchmarkDotNet.Running;
 using JauntyBadge.Bench;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Data.Demo;
@@ -46,7 +47,7 @@ namespace JauntyBadge.Bench
             while (forty.Count < 40)
             {
                 var line = FitStyleMeasures.All[forty.Count % FitStyleMeasures.All.Count];
-                var usual = PlausibleRange.Usual(line.Measure, HeadShape.Medium, Mass.FromKilograms(28)).Millimeters;
+                var usual = PlausibleRange.Usual(line.Measure, HeadShape.Medium, Mass.FromKilograms(28), HouseRules.Ours).Millimeters;
                 forty.Add(new Reading(line.Measure, line.Side, Length.FromMillimeters(usual + 6 * random.NextDouble()), ReadingUnit.Mm));
             }
 

@@ -32,26 +32,3 @@ public sealed record Basis(BasisKind Kind, string Note)
     /// <summary>Kind and note in one line, such as "House: the tape's own doubt".</summary>
     public override string ToString() => $"{Kind}: {Note}";
 }
-
-/// <summary>A constant of the job with its ground, as the house rules list it.</summary>
-public interface IGrounded
-{
-    /// <summary>Stable identifier: room, dot, short name.</summary>
-    string Id { get; }
-
-    /// <summary>What the number decides, in plain words.</summary>
-    string What { get; }
-
-    /// <summary>The value with its unit, as text.</summary>
-    string Shown { get; }
-
-    Basis Basis { get; }
-}
-
-/// <summary>A typed constant of the job that carries its basis.</summary>
-/// <typeparam name="T">A UnitsNet quantity, a TimeSpan, or a plain number for a ratio or a count.</typeparam>
-public sealed record Grounded<T>(string Id, string What, T Value, Basis Basis) : IGrounded
-    where T : notnull
-{
-    public string Shown => Value is TimeSpan span && span.TotalDays >= 1 ? $"{span.TotalDays:0} days" : $"{Value}";
-}

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
@@ -31,6 +32,11 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<GoRow> Goes => Set<GoRow>();
     public DbSet<SignRow> Signs => Set<SignRow>();
     public DbSet<PlanMoveRow> PlanMoves => Set<PlanMoveRow>();
+    public DbSet<HouseNumberRow> HouseNumbers => Set<HouseNumberRow>();
+    public DbSet<RuleBookRow> RuleBooks => Set<RuleBookRow>();
+
+    /// <summary>Numbers that everything read through this context is judged by instead of the practice's, to see what they would change.</summary>
+    public HouseRules? RulesTried { get; set; }
 
     internal BreedRanges BreedRanges { get; } = breedRanges ?? new();
 
@@ -146,6 +152,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
             set.HasIndex(s => s.DogId);
             set.HasIndex(s => new { s.SessionId, s.Number }).IsUnique();
         });
+        modelBuilder.Entity<HouseNumberRow>().HasIndex(n => n.NumberId);
         modelBuilder.Entity<PlanMoveRow>().HasOne<DogRow>().WithMany().HasForeignKey(m => m.DogId);
     }
 

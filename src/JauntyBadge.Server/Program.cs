@@ -7,6 +7,7 @@ using JauntyBadge.Server.Conditioning;
 using JauntyBadge.Server.Devices;
 using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Fitting;
+using JauntyBadge.Server.House;
 using JauntyBadge.Server.Measuring;
 using JauntyBadge.Server.Round;
 using JauntyBadge.Server.Shared;
@@ -94,6 +95,7 @@ static void Serve(WebApplication app)
     var api = app.MapGroup("/api").AddEndpointFilterFactory(Validation.Filter)
         .ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound);
     api.MapRound();
+    api.MapHouseNumbers();
     api.MapDogs();
     api.MapBreeds();
     api.MapBench();

@@ -20,14 +20,14 @@ public class TablesTests
         Assert.True(declared.Count > 40);
         Assert.Equal(declared, listed.Select(n => n.Id).Order());
         Assert.Equal(listed.Count, listed.Select(n => n.Id).Distinct().Count());
-        Assert.All(listed, n => Assert.True(n.Basis.Note.Length > 5 && n.What.Length > 10 && n.Shown.Length > 0, n.Id));
+        Assert.All(listed, n => Assert.True(n.Basis.Note.Length > 5 && n.What.Length > 10 && n.Show(n.Plain).Length > 0, n.Id));
     }
 
     [Fact]
     public void A_basis_says_its_kind_and_note() => Assert.Equal("House: because", Basis.House("because").ToString());
 
     [Fact]
-    public void Spans_of_days_are_shown_as_days() => Assert.Equal("7 days", Progression.ShortGap.Shown);
+    public void Spans_of_days_are_shown_as_days() => Assert.Equal("7 days", Progression.ShortGap.Show(Progression.ShortGap.Plain));
 
     [Fact]
     public void A_table_that_does_not_ship_stops_the_program_with_its_name()
@@ -62,7 +62,7 @@ public class TablesTests
             {
                 Assert.Equal(model.Type == MuzzleType.Basket, size.GirthRange() is null);
                 if (model.Type != MuzzleType.Basket)
-                    Assert.Throws<InvalidOperationException>(() => size.Basket(Length.FromMillimeters(60)));
+                    Assert.Throws<InvalidOperationException>(() => size.Basket(Core.Measuring.SnoutModel.From(Heads.Medium())));
             }
         }
     }

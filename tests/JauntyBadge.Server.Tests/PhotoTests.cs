@@ -220,8 +220,8 @@ public sealed class PhotoTests(PracticeServer server) : IClassFixture<PracticeSe
             question = question with
             {
                 PictureSize = (1600, 1200),
-                Reference = question.Reference with { Corners = [.. question.Reference.Corners.Select(c => Clicked(c, PhotoRules.Click.Value * PhotoRules.CornerShare.Value))] },
-                Landmarks = question.Landmarks.ToDictionary(l => l.Key, l => Clicked(l.Value, PhotoRules.Click.Value)),
+                Reference = question.Reference with { Corners = [.. question.Reference.Corners.Select(c => Clicked(c, PhotoRules.Click.Ours * PhotoRules.CornerShare.Ours))] },
+                Landmarks = question.Landmarks.ToDictionary(l => l.Key, l => Clicked(l.Value, PhotoRules.Click.Ours)),
             };
             Assert.True(PhotoSolver.TrySolve(question, out var solution, out _));
             all++;
@@ -229,7 +229,7 @@ public sealed class PhotoTests(PracticeServer server) : IClassFixture<PracticeSe
             {
                 var line = new MeasureLine(measure.Measure, measure.Side);
                 var off = (measure.Value - drawn.Truth[line]).Abs();
-                inside[line] = inside.GetValueOrDefault(line) + (off <= Uncertainty.Coverage.Value * measure.StandardUncertainty ? 1 : 0);
+                inside[line] = inside.GetValueOrDefault(line) + (off <= Uncertainty.Coverage.Ours * measure.StandardUncertainty ? 1 : 0);
             }
         }
 

@@ -18,7 +18,7 @@ public sealed record SetRecord(string StepId, int Target, DateOnly Day, int Goes
     public double Share => Goes == 0 ? 0 : (double)Successes / Goes;
 
     /// <summary>Eight of ten or better, long enough to tell, and at ease.</summary>
-    public bool WentWell => Share >= Progression.GoodShare.Value && Worst == SignGroup.AtEase && Goes >= Progression.FewestToRaise.Value;
+    public bool WentWell(HouseRules rules) => Share >= rules[Progression.GoodShare] && Worst == SignGroup.AtEase && Goes >= rules[Progression.FewestToRaise];
 }
 
 /// <summary>What the rule makes of a set.</summary>
@@ -76,12 +76,13 @@ public static class Progression
     /// <param name="set">The set just finished, at least one go or one sign.</param>
     /// <param name="earlier">Earlier sets of this dog, oldest first.</param>
     /// <param name="sessionLength">How long the session has lasted.</param>
-    public static Decision AfterSet(TrainingPlan plan, SetRecord set, IReadOnlyList<SetRecord> earlier, TimeSpan sessionLength)
+    /// <param name="rules">The numbers that decide.</param>
+    public static Decision AfterSet(TrainingPlan plan, SetRecord set, IReadOnlyList<SetRecord> earlier, TimeSpan sessionLength, HouseRules rules)
     {
         var index = plan.IndexOf(set.StepId);
         var step = plan.Steps[Math.Min(index, plan.Steps.Count - 1)].Step;
         var count = $"{set.Successes} of {set.Goes} went well";
-        var cap = step.Stage > Stage.FirstFastening ? LaterSession.Value : EarlySession.Value;
+        var cap = step.Stage > Stage.FirstFastening ? rules[LaterSession] : rules[EarlySession];
         var enough = sessionLength >= cap;
         var closing = enough ? $" {cap.TotalMinutes:0} minutes are enough for today: end while it wants more." : "";
         var here = new PlanPosition(set.StepId, set.Target);
@@ -90,40 +91,40 @@ public static class Progression
 
         if (EndsNow(set.Worst))
         {
-            var back = plan.Steps[Math.Max(0, index - StepsBack.Value)].Step;
+            var back = plan.Steps[Math.Max(0, index - rules[StepsBack])].Step;
             return new Decision(
                 DecisionKind.EndNow, new PlanPosition(back.Id, 0, set.Day.AddDays(1)), true,
-                $"It went over threshold ({count}). End now. Next time two steps back, at \"{back.Name}\", and not before tomorrow.", StepsBack.Basis, step.IfStuck);
+                $"It went over threshold ({count}). End now. Next time two steps back, at \"{back.Name}\", and not before tomorrow.", rules.Basis(StepsBack), step.IfStuck);
         }
 
-        if (set.Worst == SignGroup.Worried || set.Share < PoorShare.Value)
+        if (set.Worst == SignGroup.Worried || set.Share < rules[PoorShare])
         {
-            var safe = earlier.LastOrDefault(s => s.StepId == set.StepId && s.Target < set.Target && s.WentWell)?.Target ?? 0;
+            var safe = earlier.LastOrDefault(s => s.StepId == set.StepId && s.Target < set.Target && s.WentWell(rules))?.Target ?? 0;
             var why = set.Worst == SignGroup.Worried ? $"It was worried ({count})" : $"Only {count}";
             return Keep(
                 DecisionKind.Back, here with { Target = safe },
                 safe == set.Target ? $"{why}. It is at the first target already: make it easier." : $"{why}, so back to {step.TargetText(safe)}, the last target that was easy.",
-                PoorShare.Basis, stuck: true);
+                rules.Basis(PoorShare), stuck: true);
         }
 
-        if (set.Worst == SignGroup.Unsure || set.Share < GoodShare.Value)
-            return Keep(DecisionKind.Same, here, set.Worst == SignGroup.Unsure ? $"It was unsure ({count}), so the same again." : $"{count}; the same again until it is 8 in 10.", GoodShare.Basis);
-        if (set.Goes < FewestToRaise.Value)
-            return Keep(DecisionKind.Same, here, $"{count}, but {set.Goes} is too few to tell, so the same again.", FewestToRaise.Basis);
+        if (set.Worst == SignGroup.Unsure || set.Share < rules[GoodShare])
+            return Keep(DecisionKind.Same, here, set.Worst == SignGroup.Unsure ? $"It was unsure ({count}), so the same again." : $"{count}; the same again until it is 8 in 10.", rules.Basis(GoodShare));
+        if (set.Goes < rules[FewestToRaise])
+            return Keep(DecisionKind.Same, here, $"{count}, but {set.Goes} is too few to tell, so the same again.", rules.Basis(FewestToRaise));
         if (set.Target < step.TopTarget)
-            return Keep(DecisionKind.Raise, here with { Target = set.Target + 1 }, $"{count} and it was at ease, so on to {step.TargetText(set.Target + 1)}.", GoodShare.Basis);
+            return Keep(DecisionKind.Raise, here with { Target = set.Target + 1 }, $"{count} and it was at ease, so on to {step.TargetText(set.Target + 1)}.", rules.Basis(GoodShare));
 
-        var goodDays = earlier.Append(set).Where(s => s.StepId == set.StepId && s.Target == set.Target && s.WentWell).Select(s => s.Day).Distinct().Count();
-        if (goodDays < DaysToPass.Value)
+        var goodDays = earlier.Append(set).Where(s => s.StepId == set.StepId && s.Target == set.Target && s.WentWell(rules)).Select(s => s.Day).Distinct().Count();
+        if (goodDays < rules[DaysToPass])
         {
             return new Decision(
-                DecisionKind.Same, here, true, $"{count} at the top target. One more such set on another day and the step is passed.", DaysToPass.Basis);
+                DecisionKind.Same, here, true, $"{count} at the top target. One more such set on another day and the step is passed.", rules.Basis(DaysToPass));
         }
 
         var next = index + 1 < plan.Steps.Count ? plan.Steps[index + 1].Step : null;
         return new Decision(
             DecisionKind.Passed, next is null ? null : new PlanPosition(next.Id, 0), enough,
-            next is null ? $"{count}, on two days. That was the last step." : $"{count}, on two days: \"{step.Name}\" is passed. Next: \"{next.Name}\".{closing}", DaysToPass.Basis);
+            next is null ? $"{count}, on two days. That was the last step." : $"{count}, on two days: \"{step.Name}\" is passed. Next: \"{next.Name}\".{closing}", rules.Basis(DaysToPass));
     }
 
     /// <summary>Where to start today after a pause, and why if it is lower than where the plan stood.</summary>
@@ -131,20 +132,21 @@ public static class Progression
     /// <param name="position">Where the plan stands.</param>
     /// <param name="lastTrained">Day of the last session; null for a dog never trained.</param>
     /// <param name="today">Today.</param>
-    public static (PlanPosition Position, string? Reason) AfterGap(TrainingPlan plan, PlanPosition position, DateOnly? lastTrained, DateOnly today)
+    /// <param name="rules">The numbers that decide.</param>
+    public static (PlanPosition Position, string? Reason) AfterGap(TrainingPlan plan, PlanPosition position, DateOnly? lastTrained, DateOnly today, HouseRules rules)
     {
         if (lastTrained is not { } last)
             return (position, null);
         var gap = TimeSpan.FromDays(today.DayNumber - last.DayNumber);
         var step = plan.Steps[Math.Min(plan.IndexOf(position.StepId), plan.Steps.Count - 1)].Step;
-        if (gap > LongGap.Value)
+        if (gap > rules[LongGap])
         {
             var lower = plan.Steps.Select(s => s.Step).Where(s => s.Stage < step.Stage).Select(s => s.Stage).DefaultIfEmpty(step.Stage).Max();
             var start = plan.Steps.First(s => s.Step.Stage == lower).Step;
             return (new PlanPosition(start.Id, 0), $"{gap.TotalDays:0} days without training, so one stage lower, at \"{start.Name}\".");
         }
 
-        if (gap > ShortGap.Value && position.Target > 0)
+        if (gap > rules[ShortGap] && position.Target > 0)
             return (position with { Target = position.Target - 1 }, $"{gap.TotalDays:0} days without training, so one target lower.");
         return (position, null);
     }

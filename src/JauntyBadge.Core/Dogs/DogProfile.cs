@@ -88,7 +88,7 @@ public sealed record DogProfile
     /// <summary>Why its airway is to be minded, in words that follow "because"; null when nothing says so.</summary>
     public string? AirwayConcern =>
         Health.Contains(HealthNote.AirwayTrouble) ? "airway trouble is noted"
-        : HeadShape.AirwayCaution ? $"its face is less than {HeadShapes.AirwayRatio.Value:0%} as long as the skull behind it"
+        : HeadShape.AirwayCaution ? $"its face is less than {HeadShapes.AirwayRatio.Ours:0%} as long as the skull behind it"
         : HeadShape.Shape == Measuring.HeadShape.Short ? "its face is short"
         : Breeds.FirstOrDefault(b => b.Shape == Measuring.HeadShape.Short) is { } flat ? $"{flat.Name} is a flat-faced breed"
         : null;

@@ -31,13 +31,13 @@ public sealed record DogProgress(
     /// <summary>How much of the fitted segment the choice alone fills; the rest fills as the muzzle is found fine on the dog.</summary>
     public static readonly Grounded<double> ChoiceFills = new(
         "badge.choice-fills", "Share of the fitted segment that choosing fills; trying on fills the rest", 0.5,
-        Basis.House("A choice on paper is half a fit: the dog has the last word."));
+        Basis.House("A choice on paper is half a fit: the dog has the last word.")) { SetElsewhere = "It only draws the badge." };
 
     /// <summary>The badge's segments, filled 0 to 1.</summary>
     public IReadOnlyDictionary<Phase, double> Badge => new Dictionary<Phase, double>
     {
         [Phase.Measured] = MeasuredShare,
-        [Phase.Fitted] = MuzzleChosen ? ChoiceFills.Value + (1 - ChoiceFills.Value) * TriedShare : 0,
+        [Phase.Fitted] = MuzzleChosen ? ChoiceFills.Ours + (1 - ChoiceFills.Ours) * TriedShare : 0,
         [Phase.Conditioned] = ConditionedShare,
         [Phase.Wearing] = WearingShare,
     };

@@ -30,9 +30,10 @@ public static class BasketFit
         var gape = Fitting.Gape.Of(gauge.GapeRad(shape));
         var words = new FitWords(snout, request);
         return new FitAssessment(
-            new Seat(Mm(noseRoom), Mm(noseRoom + margins.Shove), Mm(margins.Shove)), Mm(margins.ChinRoom) + FitRules.ChinRoom.Value, gape,
+            new Seat(Mm(noseRoom), Mm(noseRoom + margins.Shove), Mm(margins.Shove)), Mm(margins.ChinRoom) + snout.Rules[FitRules.ChinRoom], gape,
             Mm(gauge.NeededGirth), Mm(margins.Girth), Mm(margins.Width), double.IsNaN(gauge.Loop) ? null : Mm(gauge.Loop),
-            [.. judgement.Criteria.Select(c => words.Of(c, gape, judgement))], [.. judgement.Unchecked.Select(u => words.Of(u.Name, u.Why, gauge.Loop))]);
+            [.. judgement.Criteria.Select(c => words.Of(c, gape, judgement))], [.. judgement.Unchecked.Select(u => words.Of(u.Name, u.Why, gauge.Loop))],
+            Fitting.Gape.Classify(gape, snout.Rules));
     }
 
     private static Length Mm(double mm) => Length.FromMillimeters(mm);

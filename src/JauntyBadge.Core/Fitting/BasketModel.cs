@@ -37,16 +37,13 @@ public sealed record BasketModel(
     public bool AssumedShape { get; init; }
 
     /// <summary>
-    /// A chart that gives only length and girth, taken as a box: rear width W + 14 mm and the one depth that makes the girth.
+    /// A chart that gives only length and girth, taken as a box this wide and of the one depth that makes the girth.
     /// </summary>
     /// <returns>Null when no depth makes that girth at that width.</returns>
-    public static BasketModel? FromLengthAndGirth(Length length, Length girth, Length snoutWidth, Length? strapMin, Length? strapMax)
-    {
-        var width = snoutWidth + BoxSpareWidth.Value;
-        return SnoutSection.OtherSide(girth, width) is { } depth
+    public static BasketModel? FromLengthAndGirth(Length length, Length girth, Length width, Length? strapMin, Length? strapMax) =>
+        SnoutSection.OtherSide(girth, width) is { } depth
             ? new BasketModel(length, depth, depth, width, girth, strapMin, strapMax) { AssumedShape = true }
             : null;
-    }
 }
 
 /// <summary>A basket seated on a snout.</summary>

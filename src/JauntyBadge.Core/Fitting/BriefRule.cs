@@ -29,7 +29,7 @@ public enum VisibilitySchool
 public sealed record WearPlan(TimeSpan Longest, bool Warm)
 {
     public static readonly Grounded<TimeSpan> LongWear = new(
-        "fit.long-wear", "Wear longer than this needs a full pant", TimeSpan.FromMinutes(20), Basis.House("calm dogs begin to need it about then"));
+        "fit.long-wear", "Wear longer than this needs a full pant", TimeSpan.FromMinutes(20), Basis.House("calm dogs begin to need it about then")) { Most = 20 };
 
     public static readonly Grounded<TimeSpan> ClinicWear = new(
         "fit.clinic-wear", "Longest wear taken for the clinic alone, in the cool", TimeSpan.FromMinutes(15), Basis.House("a visit; say so where it is longer"));
@@ -38,7 +38,8 @@ public sealed record WearPlan(TimeSpan Longest, bool Warm)
         "fit.other-wear", "Longest wear taken for anything else, in warmth or at exercise", TimeSpan.FromMinutes(60), Basis.House("a walk; say so where it is other"));
 
     /// <summary>What is taken until the fitter says otherwise.</summary>
-    public static WearPlan Usual(IReadOnlyList<Purpose> uses) => MuzzleBrief.IsClinicOnly(uses) ? new(ClinicWear.Value, false) : new(OtherWear.Value, true);
+    public static WearPlan Usual(IReadOnlyList<Purpose> uses, HouseRules rules) =>
+        MuzzleBrief.IsClinicOnly(uses) ? new(rules[ClinicWear], false) : new(rules[OtherWear], true);
 }
 
 /// <summary>When a rule of the brief applies; everything given has to hold.</summary>
@@ -80,14 +81,14 @@ public sealed record BriefWhen(
             && (Sensitivities is null || Sensitivities.Any(dog.Sensitivities.Contains))
             && (Temperaments is null || Temperaments.Contains(dog.Temperament))
             && (Warm is null || Warm == wear.Warm)
-            && (Long is null || Long == wear.Longest > WearPlan.LongWear.Value)
+            && (Long is null || Long == wear.Longest > question.Rules[WearPlan.LongWear])
             && (Growing is null || Growing == question.Growing)
             && (Thick is null || Thick == (dog.Coat == Coat.Thick))
             && (Material is null || Material == question.Material)
             && (Airway is null || Airway == (dog.AirwayConcern is not null))
             && (Health is null || Health.Any(dog.Health.Contains))
             && (ClinicHands is null || ClinicHands == question.ClinicHands)
-            && (BeyondCapOf is not { } type || wear.Longest > FitRules.Cap(type));
+            && (BeyondCapOf is not { } type || wear.Longest > FitRules.Cap(type, question.Rules));
     }
 }
 
@@ -111,10 +112,10 @@ public sealed record BriefRule(
     public static IReadOnlyList<BriefRule> All { get; } = Load();
 
     /// <summary>The rule with its reason told of one dog and wear.</summary>
-    internal BriefRule Told(DogProfile dog, WearPlan wear) => !Reason.Contains('{') ? this : this with
+    internal BriefRule Told(DogProfile dog, WearPlan wear, HouseRules rules) => !Reason.Contains('{') ? this : this with
     {
         Reason = Reason.Replace("{wear}", $"{wear.Longest.TotalMinutes:0}").Replace("{airway}", dog.AirwayConcern)
-            .Replace("{cap}", When.BeyondCapOf is { } type ? $"{FitRules.Cap(type)?.TotalMinutes:0}" : ""),
+            .Replace("{cap}", When.BeyondCapOf is { } type ? $"{FitRules.Cap(type, rules)?.TotalMinutes:0}" : ""),
     };
 
     private static IReadOnlyList<BriefRule> Load()

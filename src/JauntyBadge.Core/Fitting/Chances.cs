@@ -28,7 +28,7 @@ public sealed class Chances
 
     /// <summary>The chances of one basket.</summary>
     public static Chances Of(SnoutDraws draws, BasketModel basket, FitRequest request) =>
-        Count(draws, Prepare(draws, RequestMm.Of(request)), BasketMm.Of(basket), request.Hard, new bool[draws.Count]);
+        Count(draws, Prepare(draws, RequestMm.Of(request, draws.Rules)), BasketMm.Of(basket), request.Hard, new bool[draws.Count]);
 
     /// <summary>The chance of a criterion that is drawn, 0 to 1; null for one that is not.</summary>
     public double? Of(CriterionName name) => name <= CriterionName.Large ? Math.Round(held[(int)name], 6) : null;

@@ -144,10 +144,8 @@ public sealed record FitRequest(
 /// <summary>A basket judged on a snout.</summary>
 public sealed record FitAssessment(
     Seat Seat, Length ChinRoom, Angle Gape, Length NeededGirth, Length GirthMargin, Length WidthMargin, Length? NeckLoop,
-    IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked)
+    IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked, GapeClass GapeClass)
 {
-    public GapeClass GapeClass => Fitting.Gape.Classify(Gape);
-
     /// <summary>The worst of the criteria.</summary>
     public Verdict Verdict => Criteria.Max(c => c.Verdict);
 }

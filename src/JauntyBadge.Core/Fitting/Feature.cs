@@ -53,7 +53,7 @@ public enum Demand
 public static class Features
 {
     public static readonly Grounded<double> TreatGapMm = new(
-        "fit.treat-gap", "Gap in front that a treat goes through, mm", 12, Basis.House("a small soft treat between two fingertips"));
+        "fit.treat-gap", "Gap in front that a treat goes through, mm", 12, Basis.House("a small soft treat between two fingertips")) { SetElsewhere = "Part of what a row of the catalogue says." };
 
     /// <summary>Whether a model has a feature.</summary>
     public static bool Has(this MuzzleModel model, Feature feature) => feature switch
@@ -70,7 +70,7 @@ public static class Features
         Feature.FrontBar => model.FrontBar,
         Feature.ClosedFront => !model.Has(Feature.OpenFront),
         Feature.OpenFront => model.Type == MuzzleType.Basket && model.FrontOpening == FrontOpening.Fixed,
-        Feature.TreatWay => model.Type == MuzzleType.Basket && (model.FrontOpening != FrontOpening.None || model.FrontBarGapMm >= TreatGapMm.Value),
+        Feature.TreatWay => model.Type == MuzzleType.Basket && (model.FrontOpening != FrontOpening.None || model.FrontBarGapMm >= TreatGapMm.Ours),
         Feature.QuickClip => model.Closure != Closure.Buckle,
         Feature.Buckle => model.Closure != Closure.Clip,
         Feature.ClipAlone => model.Closure == Closure.Clip,

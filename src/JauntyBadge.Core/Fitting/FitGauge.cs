@@ -52,39 +52,44 @@ internal interface IShapeMm
     Margins On(in FitGauge gauge);
 }
 
-/// <summary>A request in plain mm and radians.</summary>
-internal readonly record struct RequestMm(
-    double Low, double High, bool ShoveMustHold, double NeededRad, double NeededSin, double NeededCos, int Fingers, double Finger)
+/// <summary>The numbers of the fit in plain mm.</summary>
+internal sealed record FitRulesMm(
+    double ChinRoom, double FloorClearance, double WidthLow, double WidthHigh, double SleeveEyeRoom, double LargeRoom, double LargeGirthExcess, double NoFitBeyond,
+    double Marginal, double SmallDogFrom, double SmallestWindow, double BoxSpareWidth)
 {
-    public static RequestMm Of(FitRequest request)
+    public static FitRulesMm Of(HouseRules rules) => new(
+        rules[FitRules.ChinRoom].Millimeters, rules[FitRules.FloorClearance].Millimeters, rules[FitRules.WidthLow].Millimeters, rules[FitRules.WidthHigh].Millimeters,
+        rules[FitRules.SleeveEyeRoom].Millimeters, rules[FitRules.LargeRoom].Millimeters, rules[FitRules.LargeGirth] - 1, rules[FitRules.NoFitBeyond],
+        rules[FitRules.Marginal].Millimeters, rules[SnoutRules.SmallDogFrom].Millimeters, rules[SnoutRules.SmallestWindow].Millimeters, rules[BasketModel.BoxSpareWidth].Millimeters);
+
+    /// <summary>A bound shrunk for a small dog.</summary>
+    public double Scaled(double bound, double eyeLine) => Math.Max(bound * Math.Min(1, eyeLine / SmallDogFrom), Math.Min(bound, SmallestWindow));
+}
+
+/// <summary>A request in plain mm and radians, with the numbers it is judged by.</summary>
+internal readonly record struct RequestMm(
+    double Low, double High, bool ShoveMustHold, double NeededRad, double NeededSin, double NeededCos, int Fingers, double Finger, FitRulesMm Rules)
+{
+    public static RequestMm Of(FitRequest request, HouseRules rules)
     {
         var (low, high) = FitRules.Bounds(request.FitStyle);
         var (sin, cos) = Math.SinCos(request.NeededGape.Radians);
         return new RequestMm(
-            low.Value.Millimeters, high.Value.Millimeters, request.ShoveMustHold, request.NeededGape.Radians, sin, cos, request.Fingers,
-            request.FingerThickness.Millimeters);
+            rules[low].Millimeters, rules[high].Millimeters, request.ShoveMustHold, request.NeededGape.Radians, sin, cos, request.Fingers,
+            request.FingerThickness.Millimeters, FitRulesMm.Of(rules));
     }
 }
 
 /// <summary>One snout with a request: what every muzzle is held against, as a workpiece against a gauge.</summary>
 internal readonly struct FitGauge
 {
-    private static readonly double ChinLeast = FitRules.ChinRoom.Value.Millimeters;
-    private static readonly double Keep = FitRules.FloorClearance.Value.Millimeters;
-    private static readonly double WidthLow = FitRules.WidthLow.Value.Millimeters;
-    private static readonly double WidthHigh = FitRules.WidthHigh.Value.Millimeters;
-    private static readonly double EdgeKeep = FitRules.SleeveEyeRoom.Value.Millimeters;
-
-    private static readonly double MostRoom = FitRules.LargeRoom.Value.Millimeters;
-    private static readonly double MostGirth = FitRules.LargeGirth.Value - 1;
-    private static readonly double Beyond = FitRules.NoFitBeyond.Value;
-
     private readonly double eye, width, girth, headGirth;
     private readonly BoxMm box;
     private readonly JawTurn jaw;
     private readonly Pose closed, open;
     private readonly double monotoneUpTo;
     private readonly RequestMm request;
+    private readonly FitRulesMm rules;
 
     /// <summary>A snout and a request, with what is assumed of a basket whose chart tells length and girth only, and the loop the strap is marked for.</summary>
     /// <param name="snout">The snout.</param>
@@ -93,17 +98,20 @@ internal readonly struct FitGauge
     /// <param name="marked">The loop the strap is marked for, which does not change with the draw; this snout's own when left out.</param>
     public FitGauge(in SnoutMm snout, in RequestMm request, BoxMm? box = null, double? marked = null)
     {
-        this.box = box ?? BoxMm.On(snout.Width);
-        this.request = request;
+        (this.request, rules) = (request, request.Rules);
+        this.box = box ?? new BoxMm(snout.Width + rules.BoxSpareWidth, 1);
         (eye, width, girth, headGirth) = (snout.Eye, snout.Width, snout.Girth, snout.HeadGirth);
         jaw = new JawTurn(snout);
         (closed, open, monotoneUpTo) = (jaw.At(0, 1), jaw.At(request.NeededSin, request.NeededCos), jaw.MonotoneUpTo);
-        (Low, High) = (SnoutRules.ScaledMm(request.Low, eye), SnoutRules.ScaledMm(request.High, eye));
+        (Low, High) = (rules.Scaled(request.Low, eye), rules.Scaled(request.High, eye));
         NeededGirth = snout.GirthAt(Math.Sqrt((1 - request.NeededCos) / 2));
         Loop = NeckStrap.LoopMm(snout.Neck, request.Fingers, request.Finger);
         MarkedFor = marked ?? Loop;
-        EdgeLeast = SnoutRules.ScaledMm(EdgeKeep, eye);
+        EdgeLeast = rules.Scaled(rules.SleeveEyeRoom, eye);
     }
+
+    /// <summary>The numbers it judges by.</summary>
+    public FitRulesMm Rules => rules;
 
     /// <summary>Least and greatest nose and eye room.</summary>
     public double Low { get; }
@@ -145,23 +153,23 @@ internal readonly struct FitGauge
         var spare = SpareWidth(basket);
 
         // Over a floor that does not rise, the needed opening itself tells what the way there would.
-        var gape = (floor.Slope <= 0 && floor.RearX <= monotoneUpTo ? open.Room(floor) : jaw.LeastRoom(floor, request.NeededRad)) - Keep;
+        var gape = (floor.Slope <= 0 && floor.RearX <= monotoneUpTo ? open.Room(floor) : jaw.LeastRoom(floor, request.NeededRad)) - rules.FloorClearance;
         return new Margins(
-            (High - Low) / 2 - Math.Abs(basket.Length - eye) / 2, eye - basket.Length, closed.Room(floor) - ChinLeast, gape,
-            basket.OpeningGirth - NeededGirth, Math.Min(spare - WidthLow, WidthHigh - spare),
+            (High - Low) / 2 - Math.Abs(basket.Length - eye) / 2, eye - basket.Length, closed.Room(floor) - rules.ChinRoom, gape,
+            basket.OpeningGirth - NeededGirth, Math.Min(spare - rules.WidthLow, rules.WidthHigh - spare),
             StrapSetting.LowMarginMm(Loop, basket.StrapMin, basket.StrapMax, basket.Pitch), headGirth - basket.SetLoop(MarkedFor),
-            Large(gape, basket.OpeningGirth, 1), Large(gape, basket.OpeningGirth, Beyond));
+            Large(gape, basket.OpeningGirth, 1), Large(gape, basket.OpeningGirth, rules.NoFitBeyond));
     }
 
     /// <summary>By how many mm a basket is not too large, times the excess allowed: in room under the jaw, and around.</summary>
     private double Large(double gape, double opening, double times) =>
-        Math.Min(MostRoom * times - gape, NeededGirth * (1 + MostGirth * times) - opening);
+        Math.Min(rules.LargeRoom * times - gape, NeededGirth * (1 + rules.LargeGirthExcess * times) - opening);
 
     /// <summary>The widest opening in a basket, radians.</summary>
     public double GapeRad(in BasketMm shape)
     {
         var basket = shape.On(box);
-        return jaw.WidestRad(new FloorLine(basket, NoseRoom(basket.Length)), Keep, FitRules.WidestGape.Value.Radians);
+        return jaw.WidestRad(new FloorLine(basket, NoseRoom(basket.Length)), rules.FloorClearance, FitRules.WidestGape.Ours.Radians);
     }
 
     /// <summary>The margins of a sleeve or face cover: its edge from the eye, its girth range, its strap.</summary>

@@ -5,9 +5,9 @@ namespace JauntyBadge.Core.Fitting;
 /// <summary>What the fitter weighs among muzzles that fit equally surely, each 0 to 5.</summary>
 public sealed record Weights(double Comfort, double Safety, double Feeding)
 {
-    public static readonly Grounded<double> UsualWeight = new("fit.usual-weight", "Weight of comfort, safety and feeding until the fitter sets them", 2, Basis.House("all three alike"));
+    public static readonly Grounded<double> UsualWeight = new("fit.usual-weight", "Weight of comfort, safety and feeding until the fitter sets them", 2, Basis.House("all three alike")) { SetElsewhere = "Set under How you fit, beside a dog's fits." };
 
-    public static Weights Usual { get; } = new(UsualWeight.Value, UsualWeight.Value, UsualWeight.Value);
+    public static Weights Usual { get; } = new(UsualWeight.Ours, UsualWeight.Ours, UsualWeight.Ours);
 }
 
 /// <summary>
@@ -38,20 +38,20 @@ public readonly record struct FitScore(double Comfort, double Safety, double Fee
         return all <= 0 ? (Comfort + Safety + Feeding) / 3 : (weights.Comfort * Comfort + weights.Safety * Safety + weights.Feeding * Feeding) / all;
     }
 
-    internal static FitScore Of(MuzzleModel model, MuzzleSize size, in Margins margins, double gapeRad, double seatHalf, double seen, Mass? mostMass)
+    internal static FitScore Of(MuzzleModel model, MuzzleSize size, in Margins margins, double gapeRad, double seatHalf, double seen, Mass? mostMass, HouseRules rules)
     {
-        var yawn = Math.Min(1, gapeRad / FitRules.Yawn.Value.Radians);
-        var light = mostMass is { } most && size.MassG is { } grams ? Math.Clamp(1 - grams / most.Grams, 0, 1) : Unknown.Value;
+        var yawn = Math.Min(1, gapeRad / rules[FitRules.Yawn].Radians);
+        var light = mostMass is { } most && size.MassG is { } grams ? Math.Clamp(1 - grams / most.Grams, 0, 1) : rules[Unknown];
         var centred = seatHalf > 0 ? Math.Clamp(margins.Seat / seatHalf, 0, 1) : One(margins.Seat >= 0);
-        var snug = model.Type == MuzzleType.Basket ? Math.Clamp(margins.Large / FitRules.LargeRoom.Value.Millimeters, 0, 1) : 1;
+        var snug = model.Type == MuzzleType.Basket ? Math.Clamp(margins.Large / rules[FitRules.LargeRoom].Millimeters, 0, 1) : 1;
         return new FitScore(
-            (yawn + Softness(model.Material) + light + centred + snug) / 5,
-            (One(model.DoesNotGive) + One(model.FrontBar) + Strap(model.ForeheadStrap) + One(model.CollarLink) + Closing(model.Closure) + One(margins.Shove >= 0) + seen) / 7,
-            (Treats(model) + yawn) / 2);
+            (yawn + Softness(model.Material, rules) + light + centred + snug) / 5,
+            (One(model.DoesNotGive) + One(model.FrontBar) + Strap(model.ForeheadStrap, rules) + One(model.CollarLink) + Closing(model.Closure, rules) + One(margins.Shove >= 0) + seen) / 7,
+            (Treats(model, rules) + yawn) / 2);
     }
 
     /// <summary>How well a model meets the wish to be seen or to blend in, 0 to 1.</summary>
-    internal static double Seen(MuzzleModel model, MuzzleBrief brief) => Sight(model, brief) is { } contrast ? One(contrast.Met) : Unknown.Value;
+    internal static double Seen(MuzzleModel model, MuzzleBrief brief) => Sight(model, brief) is { } contrast ? One(contrast.Met) : brief.Rules[Unknown];
 
     /// <summary>The colour that serves the wish to be seen or to blend in best; null when the coat is not known or the model has no colours.</summary>
     public static (MuzzleColour Colour, double Ratio, bool Met)? Sight(MuzzleModel model, MuzzleBrief brief)
@@ -62,26 +62,26 @@ public readonly record struct FitScore(double Comfort, double Safety, double Fee
         if (brief.Visibility == VisibilitySchool.StandOut)
         {
             var most = ratios.MaxBy(r => r.Ratio);
-            return (most.Colour, most.Ratio, most.Ratio >= Contrast.StandsOut.Value);
+            return (most.Colour, most.Ratio, most.Ratio >= brief.Rules[Contrast.StandsOut]);
         }
 
         var least = ratios.MinBy(r => r.Ratio);
-        return (least.Colour, least.Ratio, least.Ratio <= Contrast.BlendsIn.Value);
+        return (least.Colour, least.Ratio, least.Ratio <= brief.Rules[Contrast.BlendsIn]);
     }
 
     private static double One(bool holds) => holds ? 1 : 0;
 
-    private static double Softness(Material material) => material switch
+    private static double Softness(Material material, HouseRules rules) => material switch
     {
         Material.MouldedRubber or Material.CoatedWebbing or Material.Fabric => 1,
-        Material.ClearVinyl or Material.Leather => Kind.Value,
-        _ => Hard.Value,
+        Material.ClearVinyl or Material.Leather => rules[Kind],
+        _ => rules[Hard],
     };
 
-    private static double Strap(ForeheadStrap strap) => strap switch { ForeheadStrap.Fitted => 1, ForeheadStrap.Optional => OptionalStrap.Value, _ => 0 };
+    private static double Strap(ForeheadStrap strap, HouseRules rules) => strap switch { ForeheadStrap.Fitted => 1, ForeheadStrap.Optional => rules[OptionalStrap], _ => 0 };
 
-    private static double Closing(Closure closure) => closure switch { Closure.Both => 1, Closure.Buckle => BuckleAlone.Value, _ => ClipAlone.Value };
+    private static double Closing(Closure closure, HouseRules rules) => closure switch { Closure.Both => 1, Closure.Buckle => rules[BuckleAlone], _ => rules[ClipAlone] };
 
-    private static double Treats(MuzzleModel model) =>
-        !model.Has(Feature.TreatWay) ? NoWay.Value : model.FrontOpening == FrontOpening.Fixed ? 1 : model.FrontOpening == FrontOpening.CanBeCut ? FrontToCut.Value : ThroughBars.Value;
+    private static double Treats(MuzzleModel model, HouseRules rules) =>
+        !model.Has(Feature.TreatWay) ? rules[NoWay] : model.FrontOpening == FrontOpening.Fixed ? 1 : model.FrontOpening == FrontOpening.CanBeCut ? rules[FrontToCut] : rules[ThroughBars];
 }

@@ -14,6 +14,7 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request)
         Basis.Practice("one finger for working fits, two for everyday; the loop by the open-belt length, Machinery's Handbook");
 
     private readonly ReadingUnit shown = request.Shown;
+    private readonly HouseRules rules = snout.Rules;
 
     /// <summary>A criterion of a basket.</summary>
     /// <param name="c">The criterion as judged.</param>
@@ -23,13 +24,13 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request)
     {
         CriterionName.Seat => MustHold(c, Seat(c, all.Margins.Shove), FitRules.SeatWindow(request.FitStyle, snout).Basis),
         CriterionName.Shove => Told(c, Shove(c), Eyes),
-        CriterionName.ChinRoom => MustHold(c, $"{Say(c.Value)} under the closed jaw; at least {Say(c.Low)} is wanted", FitRules.ChinRoom.Basis),
-        CriterionName.Gape => MustHold(c, Gape(c, gape), Fitting.Gape.Classify(request.NeededGape) == GapeClass.HalfPant ? FitRules.HalfPant.Basis : FitRules.FullPant.Basis),
+        CriterionName.ChinRoom => MustHold(c, $"{Say(c.Value)} under the closed jaw; at least {Say(c.Low)} is wanted", rules.Basis(FitRules.ChinRoom)),
+        CriterionName.Gape => MustHold(c, Gape(c, gape), Fitting.Gape.Classify(request.NeededGape, rules) == GapeClass.HalfPant ? rules.Basis(FitRules.HalfPant) : rules.Basis(FitRules.FullPant)),
         CriterionName.Girth => MustHold(
             c, $"{Say(c.Value)} around the rear edge; {Say(c.Low)} is needed with the mouth open {request.NeededGape.Degrees:0}°", ClosedGirth),
         CriterionName.Width => MustHold(
-            c, $"{Missed(c, "Too narrow: ", "Too wide: ")}{Say(c.Value)} spare across; {Range(c)} is wanted", FitRules.WidthLow.Basis),
-        CriterionName.Large => Told(c, Large(c, all), FitRules.LargeRoom.Basis),
+            c, $"{Missed(c, "Too narrow: ", "Too wide: ")}{Say(c.Value)} spare across; {Range(c)} is wanted", rules.Basis(FitRules.WidthLow)),
+        CriterionName.Large => Told(c, Large(c, all), rules.Basis(FitRules.LargeRoom)),
         _ => OfStrap(c),
     };
 
@@ -39,11 +40,11 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request)
     /// <param name="wear">How long and how warm it is to be worn.</param>
     public Criterion OfTube(in JudgedCriterion c, MuzzleType type, WearPlan wear) => c.Name switch
     {
-        CriterionName.Seat => MustHold(c, $"Its edge ends {Say(c.Value)} before the eyes; at least {Say(c.Low)} is wanted", FitRules.SleeveEyeRoom.Basis),
+        CriterionName.Seat => MustHold(c, $"Its edge ends {Say(c.Value)} before the eyes; at least {Say(c.Low)} is wanted", rules.Basis(FitRules.SleeveEyeRoom)),
         CriterionName.Girth => MustHold(c, $"The closed snout is {Say(c.Value)} around; this size takes {Range(c)}", MakersRange),
         CriterionName.Gape => Told(
             c, $"The mouth is held shut: of the {request.NeededGape.Degrees:0}° this wear would ask for there are none. No panting, drinking or vomiting, "
-                + $"so {FitRules.Cap(type)!.Value.TotalMinutes:0} minutes at most, watched all the time.", FitRules.HalfPant.Basis),
+                + $"so {FitRules.Cap(type, rules)!.Value.TotalMinutes:0} minutes at most, watched all the time.", rules.Basis(FitRules.HalfPant)),
         CriterionName.Heat => Told(
             c, "The mouth is held shut, so it cannot cool itself by panting: " + (wear.Warm ? "never in warmth or at exercise." : "only in the cool, and calm."),
             Basis.Practice("never in warmth")),
@@ -56,7 +57,7 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request)
     /// <param name="loop">The loop a neck strap must make, mm; NaN when unknown.</param>
     public NotChecked Of(CriterionName name, WhyUnchecked why, double loop) => new(name, (name, why) switch
     {
-        (_, WhyUnchecked.ShapeAssumed) => $"The chart gives length and girth only: a width of the snout and {BasketModel.BoxSpareWidth.Value.Show(shown)} and one depth were assumed.",
+        (_, WhyUnchecked.ShapeAssumed) => $"The chart gives length and girth only: a width of the snout and {rules[BasketModel.BoxSpareWidth].Show(shown)} and one depth were assumed.",
         (_, WhyUnchecked.NeckTooThin) => $"A neck girth of {snout.NeckGirth!.Value.Show(shown)} cannot be right, so the strap was not checked.",
         (_, WhyUnchecked.StrapRangeNotGiven) => $"The chart does not give the strap's range; a loop of {Say(loop)} is needed.",
         (_, WhyUnchecked.HeadNotRead) => "Head girth was not read, so whether the strap can slip over the head was not checked.",
@@ -82,7 +83,7 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request)
 
     private string Gape(in JudgedCriterion c, Angle gape)
     {
-        var does = Fitting.Gape.Classify(gape) switch
+        var does = Fitting.Gape.Classify(gape, rules) switch
         {
             GapeClass.Closed => "the mouth is as good as closed",
             GapeClass.HalfPant => "half a pant",
@@ -98,7 +99,7 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request)
         var girth = all.Of(CriterionName.Girth)!.Value;
         var lead = c.Outcome == Outcome.Holds ? "" : "Large: it hangs and swings. ";
         return $"{lead}{Say(Math.Max(c.Value, 0))} hangs below the jaw beyond what the needed opening asks, up to {Say(c.High)} may; "
-            + $"{girth.Value / girth.Low:0.00} times the girth needed, up to {FitRules.LargeGirth.Value:0.0} may be"
+            + $"{girth.Value / girth.Low:0.00} times the girth needed, up to {rules[FitRules.LargeGirth]:0.0} may be"
             + (c.Outcome == Outcome.Holds ? "." : $": {Say(-c.Margin)} too much.");
     }
 

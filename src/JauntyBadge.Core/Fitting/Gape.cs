@@ -16,10 +16,10 @@ public enum GapeClass
 public static class Gape
 {
     /// <summary>The class of an opening (House, see <see cref="FitRules"/>).</summary>
-    public static GapeClass Classify(Angle gape) =>
-        gape < FitRules.HalfPant.Value ? GapeClass.Closed
-        : gape < FitRules.FullPant.Value ? GapeClass.HalfPant
-        : gape < FitRules.Yawn.Value ? GapeClass.FullPant
+    public static GapeClass Classify(Angle gape, HouseRules rules) =>
+        gape < rules[FitRules.HalfPant] ? GapeClass.Closed
+        : gape < rules[FitRules.FullPant] ? GapeClass.HalfPant
+        : gape < rules[FitRules.Yawn] ? GapeClass.FullPant
         : GapeClass.Yawn;
 
     /// <summary>
@@ -28,10 +28,10 @@ public static class Gape
     /// Zero when not even the closed mouth keeps that distance.
     /// </summary>
     public static Angle Widest(SnoutModel snout, BasketModel basket, Seat seat) =>
-        Of(new JawTurn(SnoutMm.Of(snout)).WidestRad(FloorOf(basket, seat), FitRules.FloorClearance.Value.Millimeters, FitRules.WidestGape.Value.Radians));
+        Of(new JawTurn(SnoutMm.Of(snout)).WidestRad(FloorOf(basket, seat), snout.Rules[FitRules.FloorClearance].Millimeters, FitRules.WidestGape.Ours.Radians));
 
     /// <summary>An opening in radians as an angle, the widest looked at being exactly that.</summary>
-    internal static Angle Of(double rad) => rad >= FitRules.WidestGape.Value.Radians ? FitRules.WidestGape.Value : Angle.FromRadians(rad);
+    internal static Angle Of(double rad) => rad >= FitRules.WidestGape.Ours.Radians ? FitRules.WidestGape.Ours : Angle.FromRadians(rad);
 
     /// <summary>Least room between the lower border and the floor on the way to an opening, straight down; negative goes through it.</summary>
     public static Length FloorRoom(SnoutModel snout, BasketModel basket, Seat seat, Angle opening) =>

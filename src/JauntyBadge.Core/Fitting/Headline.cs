@@ -14,7 +14,7 @@ public sealed record Headline(string? Chance, string Says, string? Unchecked)
     /// <summary>The line for a judged muzzle.</summary>
     public static Headline Of(RankedFit fit)
     {
-        var shown = fit.Question.Shown;
+        var (shown, rules) = (fit.Question.Shown, fit.Question.Rules);
         var left = string.Join(" and ", fit.NotChecked.Select(n => Words(n.Name)).Distinct());
         var missing = left == "" ? null : $"{left} not checked";
         var decided = fit.Deciding;
@@ -22,12 +22,12 @@ public sealed record Headline(string? Chance, string Says, string? Unchecked)
             return new(null, decided.Margin is { } miss ? $"out by {(-miss).Show(shown)}, {Words(decided.Name)}" : $"out: {Words(decided.Name)}", missing);
 
         var sure = fit.Chance is null ? "" : missing is null ? "sure · " : "sure of what was checked · ";
-        var says = fit.Model.Type != MuzzleType.Basket ? $"right in size; the mouth held shut, for {FitRules.Cap(fit.Model.Type)!.Value.TotalMinutes:0} watched minutes at most"
-            : fit.Chance < EvenChance.Value ? "more likely it does not fit"
+        var says = fit.Model.Type != MuzzleType.Basket ? $"right in size; the mouth held shut, for {FitRules.Cap(fit.Model.Type, rules)!.Value.TotalMinutes:0} watched minutes at most"
+            : fit.Chance < rules[EvenChance] ? "more likely it does not fit"
             : fit.Verdict == Verdict.Fits ? $"fits, {fit.TightestMargin.Show(shown)} to spare"
             : decided.Margin is null ? "fits with a line overruled"
             : fit.Warns ? $"fits with a warning: {Words(decided.Name)}"
-            : decided.Margin.Value.Millimeters >= FitRules.Marginal.Value.Millimeters * fit.Snout.SmallDogScale ? "just fits, resting on what was not read"
+            : decided.Margin.Value.Millimeters >= rules[FitRules.Marginal].Millimeters * fit.Snout.SmallDogScale ? "just fits, resting on what was not read"
             : $"just fits, {decided.Margin.Value.Show(shown)} to spare";
         return new(fit.Chance is { } chance ? Percent(chance) : null, sure + says + (missing is null ? "" : $" · {missing}"), missing);
     }

@@ -87,24 +87,20 @@ internal sealed class FitJudge
     private const double None = double.NaN;
     private const double Never = double.PositiveInfinity;
 
-    private static readonly double ChinLeast = FitRules.ChinRoom.Value.Millimeters;
-    private static readonly double Keep = FitRules.FloorClearance.Value.Millimeters;
-    private static readonly double WidthLow = FitRules.WidthLow.Value.Millimeters;
-    private static readonly double WidthHigh = FitRules.WidthHigh.Value.Millimeters;
-    private static readonly double MostRoom = FitRules.LargeRoom.Value.Millimeters;
-
     private static readonly ModelLength BoxDepth = new(BasketModel.NoDepth, Provenance.Assumed, "the basket's depth, taken from a box of its girth");
 
     private readonly SnoutModel snout;
     private readonly FitRequest request;
+    private readonly FitRulesMm rules;
     private readonly double surelyFrom;
     private readonly ModelLength? assumedHeight, assumedWidth, assumedGirth;
 
     public FitJudge(SnoutModel snout, FitRequest request)
     {
         (this.snout, this.request) = (snout, request);
-        Gauge = new FitGauge(SnoutMm.Of(snout), RequestMm.Of(request));
-        surelyFrom = FitRules.Marginal.Value.Millimeters * snout.SmallDogScale;
+        Gauge = new FitGauge(SnoutMm.Of(snout), RequestMm.Of(request, snout.Rules));
+        rules = Gauge.Rules;
+        surelyFrom = rules.Marginal * snout.SmallDogScale;
         static ModelLength? IfAssumed(ModelLength number) => number.Provenance == Provenance.Assumed ? number : null;
         (assumedHeight, assumedWidth, assumedGirth) = (IfAssumed(snout.Height), IfAssumed(snout.Width), IfAssumed(snout.Girth));
     }
@@ -122,14 +118,14 @@ internal sealed class FitJudge
         var found = new Found();
         found.Add(MustHold(CriterionName.Seat, Gauge.NoseRoom(basket.Length), Gauge.Low, Gauge.High, margins.Seat));
         found.Add(Shove(margins.Shove));
-        found.Add(MustHold(CriterionName.ChinRoom, margins.ChinRoom + ChinLeast, ChinLeast, None, margins.ChinRoom, depth));
-        found.Add(MustHold(CriterionName.Gape, margins.Gape + Keep, Keep, None, margins.Gape, depth));
+        found.Add(MustHold(CriterionName.ChinRoom, margins.ChinRoom + rules.ChinRoom, rules.ChinRoom, None, margins.ChinRoom, depth));
+        found.Add(MustHold(CriterionName.Gape, margins.Gape + rules.FloorClearance, rules.FloorClearance, None, margins.Gape, depth));
         found.Add(MustHold(CriterionName.Girth, basket.OpeningGirth, Gauge.NeededGirth, None, margins.Girth, assumedGirth));
         found.Add(Large(margins));
         if (basket.Box)
             found.Leave(CriterionName.Width, WhyUnchecked.ShapeAssumed);
         else
-            found.Add(MustHold(CriterionName.Width, Gauge.SpareWidth(basket), WidthLow, WidthHigh, margins.Width, assumedWidth));
+            found.Add(MustHold(CriterionName.Width, Gauge.SpareWidth(basket), rules.WidthLow, rules.WidthHigh, margins.Width, assumedWidth));
         AddStrap(ref found, margins, basket.StrapMin, basket.StrapMax, basket.SetLoop(Gauge.MarkedFor), strap);
         return found.Judged(margins);
     }
@@ -164,11 +160,11 @@ internal sealed class FitJudge
     }
 
     /// <summary>Too large: a warning, and no fit far beyond it.</summary>
-    private static JudgedCriterion Large(in Margins margins)
+    private JudgedCriterion Large(in Margins margins)
     {
         var (most, far) = (OnBound(margins.Large), OnBound(margins.FarTooLarge));
         var outcome = far < 0 ? Outcome.Missed : most < 0 ? Outcome.Warning : Outcome.Holds;
-        return new(CriterionName.Large, outcome, margins.Gape, None, MostRoom, far < 0 ? far : most, far);
+        return new(CriterionName.Large, outcome, margins.Gape, None, rules.LargeRoom, far < 0 ? far : most, far);
     }
 
     private void AddStrap(ref Found found, in Margins margins, double shortest, double longest, double set, ForeheadStrap strap)

@@ -31,6 +31,9 @@ public sealed record BriefQuestion
     /// <summary>The coat's shade, #rrggbb; null when unknown.</summary>
     public string? CoatHex { get; init; }
 
+    /// <summary>The numbers that decide.</summary>
+    public HouseRules Rules { get; init; } = HouseRules.Ours;
+
     /// <summary>Lines the fitter overruled, by id, each with a note.</summary>
     public IReadOnlyDictionary<string, string> Overruled { get; init; } = new Dictionary<string, string>();
 }
@@ -61,6 +64,9 @@ public sealed record MuzzleBrief
     private readonly IReadOnlyList<(BriefRule Rule, string? Overruled)> rules;
 
     private MuzzleBrief(IReadOnlyList<(BriefRule Rule, string? Overruled)> rules) => this.rules = rules;
+
+    /// <summary>The numbers it was derived by.</summary>
+    public required HouseRules Rules { get; init; }
 
     public required IReadOnlyList<Purpose> Uses { get; init; }
     public required HeadShape HeadShape { get; init; }
@@ -98,9 +104,9 @@ public sealed record MuzzleBrief
     public static MuzzleBrief For(DogProfile dog, BriefQuestion question)
     {
         var uses = question.Uses.Count > 0 ? question.Uses : dog.Purposes;
-        var wear = question.Wear ?? WearPlan.Usual(uses);
+        var wear = question.Wear ?? WearPlan.Usual(uses, question.Rules);
         string? Note(string id) => question.Overruled.TryGetValue(id, out var note) ? note : null;
-        var rules = BriefRule.All.Where(r => r.When.Holds(dog, question, uses, wear)).Select(r => (Rule: r.Told(dog, wear), Overruled: r.Hard ? null : Note(r.Id))).ToList();
+        var rules = BriefRule.All.Where(r => r.When.Holds(dog, question, uses, wear)).Select(r => (Rule: r.Told(dog, wear, question.Rules), Overruled: r.Hard ? null : Note(r.Id))).ToList();
 
         // What is ruled out is not allowed besides.
         var never = rules.Where(r => r is { Overruled: null, Rule.Demand: Demand.RuledOut }).Select(r => r.Rule.Feature).ToHashSet();
@@ -110,7 +116,7 @@ public sealed record MuzzleBrief
 
         var style = FitStyleFor(dog, uses, question.FitStyle);
         var fingers = question.Fingers ?? FitRules.Fingers(style.FitStyle);
-        var mass = Weight(dog, Note("weight"));
+        var mass = Weight(dog, Note("weight"), question.Rules);
         var sight = Sight(question, Note("visibility"));
         List<BriefLine> lines = [.. rules.Select(r => new BriefLine(r.Rule.Id, r.Rule.Topic, r.Rule.Says, r.Rule.Reason, r.Rule.Basis, r.Rule.Demand, r.Overruled, r.Rule.Hard))];
         lines.Insert(lines.FindLastIndex(l => l.Topic == "Mouth") + 1, Tier(dog.BiteTier));
@@ -122,11 +128,12 @@ public sealed record MuzzleBrief
         var binding = rules.Where(r => r.Overruled is null).Select(r => r.Rule.Id).ToHashSet();
         return new MuzzleBrief(rules)
         {
+            Rules = question.Rules,
             Uses = uses,
             HeadShape = dog.HeadShape.Shape,
             FitStyle = style.FitStyle,
             Fingers = fingers,
-            NeededGape = FitRules.From(gape),
+            NeededGape = FitRules.From(gape, question.Rules),
             BiteTier = dog.BiteTier,
             Wear = wear,
             ClinicHands = question.ClinicHands,
@@ -190,20 +197,20 @@ public sealed record MuzzleBrief
         return (style, new("school", "Seat", style == FitStyle.Working ? "Working: snug" : "Everyday: roomy", reason, basis, Demand.Required, null, Settled: true));
     }
 
-    private static (Mass? Most, BriefLine? Line) Weight(DogProfile dog, string? overruled)
+    private static (Mass? Most, BriefLine? Line) Weight(DogProfile dog, string? overruled, HouseRules rules)
     {
         if (dog.BodyMass is not { } body)
             return (null, null);
-        var most = body * MostMassShare.Value;
+        var most = body * rules[MostMassShare];
         return (overruled is null ? most : null, new(
-            "weight", "Weight", $"Up to {most.Grams:0} g", $"{MostMassShare.Value:0.0%} of its {body.Kilograms:0.#} kg.", MostMassShare.Basis, Demand.Wanted, overruled));
+            "weight", "Weight", $"Up to {most.Grams:0} g", $"{rules[MostMassShare]:0.0%} of its {body.Kilograms:0.#} kg.", rules.Basis(MostMassShare), Demand.Wanted, overruled));
     }
 
     private static BriefLine? Sight(BriefQuestion question, string? overruled) => question.CoatHex is null
         ? null
         : question.Visibility == VisibilitySchool.StandOut
-            ? new("visibility", "Visibility", "Stands out from the coat", $"People keep away from a muzzle they see: a contrast of {Contrast.StandsOut.Value} or more.", Contrast.StandsOut.Basis, Demand.Wanted, overruled)
-            : new("visibility", "Visibility", "Blends in with the coat", $"Other dogs are less put off: a contrast of {Contrast.BlendsIn.Value} or less.", Contrast.BlendsIn.Basis, Demand.Wanted, overruled);
+            ? new("visibility", "Visibility", "Stands out from the coat", $"People keep away from a muzzle they see: a contrast of {question.Rules[Contrast.StandsOut]} or more.", question.Rules.Basis(Contrast.StandsOut), Demand.Wanted, overruled)
+            : new("visibility", "Visibility", "Blends in with the coat", $"Other dogs are less put off: a contrast of {question.Rules[Contrast.BlendsIn]} or less.", question.Rules.Basis(Contrast.BlendsIn), Demand.Wanted, overruled);
 }
 
 /// <summary>One muzzle or two, and when to change.</summary>

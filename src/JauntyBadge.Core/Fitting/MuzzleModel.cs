@@ -85,14 +85,15 @@ public sealed record MuzzleSize(
 
     /// <summary>The inner shape of a basket on a snout; a chart of length and girth takes the rest from the snout's width.</summary>
     /// <exception cref="InvalidOperationException">The size is a tube's or a cover's.</exception>
-    public BasketModel Basket(Length snoutWidth)
+    public BasketModel Basket(SnoutModel snout)
     {
         if (OpeningGirthMm is not { } girth)
             throw new InvalidOperationException($"{Id} is not a basket.");
         if (IsLengthAndGirthOnly)
         {
-            return BasketModel.FromLengthAndGirth(Mm(LengthMm), Mm(girth), snoutWidth, Mm(NeckStrapMinMm), Mm(NeckStrapMaxMm))
-                ?? new BasketModel(Mm(LengthMm), BasketModel.NoDepth, BasketModel.NoDepth, snoutWidth + BasketModel.BoxSpareWidth.Value, Mm(girth), Mm(NeckStrapMinMm), Mm(NeckStrapMaxMm)) { AssumedShape = true };
+            var width = snout.Width.Value + snout.Rules[BasketModel.BoxSpareWidth];
+            return BasketModel.FromLengthAndGirth(Mm(LengthMm), Mm(girth), width, Mm(NeckStrapMinMm), Mm(NeckStrapMaxMm))
+                ?? new BasketModel(Mm(LengthMm), BasketModel.NoDepth, BasketModel.NoDepth, width, Mm(girth), Mm(NeckStrapMinMm), Mm(NeckStrapMaxMm)) { AssumedShape = true };
         }
 
         return new BasketModel(Mm(LengthMm), Mm(DepthFrontMm!.Value), Mm(DepthRearMm!.Value), Mm(WidthRearMm!.Value), Mm(girth), Mm(NeckStrapMinMm), Mm(NeckStrapMaxMm));

@@ -36,7 +36,7 @@ public sealed record OrderSheet(
         var (snout, brief) = (question.Snout, question.Brief);
         var request = question.Request(ForeheadStrap.Fitted);
         var strap = NeckStrap.LoopMm(snout.NeckGirth?.Millimeters ?? double.NaN, brief.Fingers, question.Finger.Millimeters) is var mm && double.IsNaN(mm) ? (Length?)null : Length.FromMillimeters(mm);
-        var (low, high) = strap is { } loop ? (loop - StrapEitherWay.Value, loop + StrapEitherWay.Value) : (Length.FromMillimeters(200), Length.FromMillimeters(700));
+        var (low, high) = strap is { } loop ? (loop - snout.Rules[StrapEitherWay], loop + snout.Rules[StrapEitherWay]) : (Length.FromMillimeters(200), Length.FromMillimeters(700));
 
         // The wider the windows the easier to make; they are narrowed until they hold together.
         var windows = Windows.Widest(snout, request, low, high);
@@ -85,9 +85,9 @@ public sealed record OrderSheet(
             var (seat, _) = FitRules.SeatWindow(request.FitStyle, snout);
             var eye = snout.EyeLine.Value;
             var slack = (seat.High - seat.Low) * share;
-            var tolerance = MakersTolerance.Value;
+            var tolerance = snout.Rules[MakersTolerance];
             var length = request.ShoveMustHold ? new Window(eye - slack, eye) : new Window(eye - slack, eye + slack);
-            var spare = UnitMath.Min(FitRules.WidthHigh.Value - aim, aim - FitRules.WidthLow.Value) * share;
+            var spare = UnitMath.Min(snout.Rules[FitRules.WidthHigh] - aim, aim - snout.Rules[FitRules.WidthLow]) * share;
             var middle = snout.Width.Value + aim;
             var width = new Window(middle - spare, middle + spare);
             var needed = BasketFit.NeededGirth(snout, request.NeededGape);
@@ -95,7 +95,7 @@ public sealed record OrderSheet(
             {
                 var basket = new BasketModel(inner, front, rear, middle, needed);
                 var at = Seat.Of(snout, basket, seat);
-                return Gape.FloorRoom(snout, basket, at, request.NeededGape) >= FitRules.FloorClearance.Value + Spare && Gape.FloorRoom(snout, basket, at, Angle.Zero) >= FitRules.ChinRoom.Value + Spare;
+                return Gape.FloorRoom(snout, basket, at, request.NeededGape) >= snout.Rules[FitRules.FloorClearance] + Spare && Gape.FloorRoom(snout, basket, at, Angle.Zero) >= snout.Rules[FitRules.ChinRoom] + Spare;
             }
 
             bool OpensAtAll(Length front, Length rear) => new[] { length.Low, length.Middle, length.High }.All(inner => Opens(inner, front, rear));
@@ -110,11 +110,11 @@ public sealed record OrderSheet(
 
             // A front deeper than it has to be hangs.
             var deepest = front;
-            while (deepest < front * (1 + FrontDepthAllowance.Value) && !Hangs(deepest + tolerance))
+            while (deepest < front * (1 + snout.Rules[FrontDepthAllowance]) && !Hangs(deepest + tolerance))
                 deepest += tolerance;
             var girth = new Window(
                 UnitMath.Max(needed, SnoutSection.GirthBounds(rearWindow.High, width.High).Least),
-                UnitMath.Min(needed * FitRules.LargeGirth.Value, SnoutSection.GirthBounds(rearWindow.Low, width.Low).Greatest));
+                UnitMath.Min(needed * snout.Rules[FitRules.LargeGirth], SnoutSection.GirthBounds(rearWindow.Low, width.Low).Greatest));
             var windows = new Windows(length, new Window(front, deepest), rearWindow, width, girth);
             return girth.High - girth.Low >= tolerance && deepest > front && windows.HoldTogether(snout, request, strapMin, strapMax) ? windows : null;
 
@@ -125,8 +125,8 @@ public sealed record OrderSheet(
         /// <summary>What is wanted, with no room to miss it, for a head on which no windows hold together.</summary>
         private static Windows AsWanted(SnoutModel snout, FitRequest request)
         {
-            var (eye, rear) = (snout.EyeLine.Value, snout.Height.Value + FitRules.ChinRoom.Value + MakersTolerance.Value);
-            var width = snout.Width.Value + (FitRules.WidthLow.Value + FitRules.WidthHigh.Value) / 2;
+            var (eye, rear) = (snout.EyeLine.Value, snout.Height.Value + snout.Rules[FitRules.ChinRoom] + snout.Rules[MakersTolerance]);
+            var width = snout.Width.Value + (snout.Rules[FitRules.WidthLow] + snout.Rules[FitRules.WidthHigh]) / 2;
             var needed = UnitMath.Max(BasketFit.NeededGirth(snout, request.NeededGape), SnoutSection.Girth(rear, width));
             rear = UnitMath.Max(rear, SnoutSection.OtherSide(needed, width) ?? rear);
             static Window Only(Length value) => new(value, value);

@@ -51,9 +51,12 @@ internal readonly record struct BasketMm(
 /// <param name="Depth">Its depth, times the one that makes the girth.</param>
 internal readonly record struct BoxMm(double Width, double Depth)
 {
-    /// <summary>As assumed on a snout this wide, off by so many standard deviations.</summary>
-    public static BoxMm On(double snoutWidth, double width = 0, double depth = 0) => new(
-        snoutWidth + BasketModel.BoxSpareWidth.Value.Millimeters + width * BasketModel.BoxWidthDoubt.Value.Millimeters, 1 + depth * BasketModel.BoxDepthDoubt.Value);
+    /// <summary>As assumed on a snout, off by so many standard deviations.</summary>
+    public static BoxMm On(SnoutModel snout, double width, double depth)
+    {
+        var rules = snout.Rules;
+        return new(snout.Width.Mm + rules[BasketModel.BoxSpareWidth].Millimeters + width * rules[BasketModel.BoxWidthDoubt].Millimeters, 1 + depth * rules[BasketModel.BoxDepthDoubt]);
+    }
 }
 
 /// <summary>The floor of a basket seated on a snout: a straight line from front to rear edge.</summary>

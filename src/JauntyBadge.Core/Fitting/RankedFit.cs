@@ -20,7 +20,7 @@ public sealed class RankedFit
         Verdict = refusals.Select(r => r.Outcome).Append(judgement.Worst).Max().Verdict();
         TightestMm = judgement.TightestMm;
         Weighted = Math.Round(score.Weighted(Question.Weights), 6);
-        ChanceSteps = chances is null ? 0 : Ranking.StepOf(IsRefused ? 0 : chances.Whole);
+        ChanceSteps = chances is null ? 0 : Ranking.StepOf(IsRefused ? 0 : chances.Whole, Question.Rules);
     }
 
     public MuzzleModel Model { get; }
@@ -70,13 +70,13 @@ public sealed class RankedFit
     public StrapSetting? Strap => NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.For(loop, range, HolePitch) : null;
 
     /// <summary>The hole on the other side of the loop needed, where that lies between two.</summary>
-    public StrapSetting? OtherStrap => Strap is { } marked && NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.OtherSide(marked, loop, range, HolePitch) : null;
+    public StrapSetting? OtherStrap => Strap is { } marked && NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.OtherSide(marked, loop, range, HolePitch, Question.Rules) : null;
 
     /// <summary>How many fingers a setting leaves under the strap, to a tenth; null when the neck was not read.</summary>
     public double? FingersAt(StrapSetting setting) => Snout.NeckGirth is { } neck ? NeckStrap.FingersUnder(neck, setting.Loop, Question.Finger) : null;
 
     /// <summary>The inner shape on this snout; null for a sleeve or face cover.</summary>
-    public BasketModel? Basket => Model.Type == MuzzleType.Basket ? Size.Basket(Snout.Width.Value) with { HolePitch = HolePitch } : null;
+    public BasketModel? Basket => Model.Type == MuzzleType.Basket ? Size.Basket(Snout) with { HolePitch = HolePitch } : null;
 
     /// <summary>The snout it was judged on.</summary>
     public SnoutModel Snout => Question.Snout;
@@ -134,23 +134,23 @@ internal static class SoftCriteria
         {
             var opens = assessment.Gape.Degrees;
             yield return Soft(
-                CriterionName.Heat, assessment.Gape >= FitRules.FullPant.Value, $"It opens {opens:0}°; worn in warmth a dog needs a full pant, {FitRules.FullPant.Value.Degrees:0}° or more, shade, water and short wears.",
-                FitRules.FullPant.Basis);
+                CriterionName.Heat, assessment.Gape >= brief.Rules[FitRules.FullPant], $"It opens {opens:0}°; worn in warmth a dog needs a full pant, {brief.Rules[FitRules.FullPant].Degrees:0}° or more, shade, water and short wears.",
+                brief.Rules.Basis(FitRules.FullPant));
         }
 
         if (brief.MostMass is { } most && fit.Size.MassG is { } grams)
         {
             var light = grams <= most.Grams;
-            yield return Soft(CriterionName.Weight, light, $"{grams} g; up to {most.Grams:0} g is wanted on this dog.", MuzzleBrief.MostMassShare.Basis);
+            yield return Soft(CriterionName.Weight, light, $"{grams} g; up to {most.Grams:0} g is wanted on this dog.", brief.Rules.Basis(MuzzleBrief.MostMassShare));
         }
 
         if (FitScore.Sight(model, brief) is { } sight)
         {
             var stand = brief.Visibility == VisibilitySchool.StandOut;
-            var wanted = stand ? $"{Contrast.StandsOut.Value} or more to stand out" : $"{Contrast.BlendsIn.Value} or less to blend in";
+            var wanted = stand ? $"{brief.Rules[Contrast.StandsOut]} or more to stand out" : $"{brief.Rules[Contrast.BlendsIn]} or less to blend in";
             yield return Soft(
                 CriterionName.Visibility, sight.Met, $"In {sight.Colour.Name} its contrast with the coat is {sight.Ratio:0.0}; {wanted} is wanted.",
-                stand ? Contrast.StandsOut.Basis : Contrast.BlendsIn.Basis);
+                stand ? brief.Rules.Basis(Contrast.StandsOut) : brief.Rules.Basis(Contrast.BlendsIn));
         }
     }
 

@@ -18,6 +18,9 @@ public sealed record FitQuestion(SnoutModel Snout, MuzzleBrief Brief, Length Fin
     /// <summary>The unit the reasons speak in.</summary>
     public ReadingUnit Shown { get; init; }
 
+    /// <summary>The numbers that decide.</summary>
+    public HouseRules Rules => Snout.Rules;
+
     internal FitRequest Request(ForeheadStrap strap) => new(Brief.FitStyle, Brief.NeededGape, Brief.Fingers, Finger, Brief.BiteTier, Shown, strap);
 }
 
@@ -49,7 +52,7 @@ public static class Ranking
     public static RankedFit Judge(MuzzleModel model, MuzzleSize size, FitQuestion question) => new ModelJudge(question).Judge(model, size);
 
     /// <summary>The step of a chance; certainty has none of its own, so that of two that are as good as sure the better one comes first.</summary>
-    internal static int StepOf(double chance) => (int)Math.Floor(Math.Min(chance, 1 - ChanceStep.Value) / ChanceStep.Value + 1e-9);
+    internal static int StepOf(double chance, HouseRules rules) => (int)Math.Floor(Math.Min(chance, 1 - rules[ChanceStep]) / rules[ChanceStep] + 1e-9);
 
     private static int Compare(RankedFit a, RankedFit b)
     {
@@ -85,7 +88,7 @@ internal sealed class ModelJudge
         this.question = question;
         var any = question.Request(ForeheadStrap.Optional);
         judge = new FitJudge(question.Snout, any);
-        draws = Chances.Prepare(question.Draws, RequestMm.Of(any));
+        draws = Chances.Prepare(question.Draws, RequestMm.Of(any, question.Rules));
         holds = new bool[draws.Length];
     }
 
@@ -130,14 +133,14 @@ internal sealed class ModelJudge
     {
         var judgement = judge.Judge(basket, request.ForeheadStrap);
         var half = (judge.Gauge.High - judge.Gauge.Low) / 2;
-        var score = FitScore.Of(model!, size, judgement.Margins, judge.Gauge.GapeRad(basket), half, seen, question.Brief.MostMass);
+        var score = FitScore.Of(model!, size, judgement.Margins, judge.Gauge.GapeRad(basket), half, seen, question.Brief.MostMass, question.Rules);
         return new RankedFit(this, model!, size, refusals, judgement, score, ChancesOf(basket, withChances));
     }
 
     private RankedFit Judge(MuzzleSize size, in TubeMm tube, bool withChances)
     {
         var judgement = judge.Judge(tube, request.ForeheadStrap);
-        var score = FitScore.Of(model!, size, new Margins { Seat = judgement.Margins.Seat }, 0, judge.Gauge.High, seen, question.Brief.MostMass);
+        var score = FitScore.Of(model!, size, new Margins { Seat = judgement.Margins.Seat }, 0, judge.Gauge.High, seen, question.Brief.MostMass, question.Rules);
         return new RankedFit(this, model!, size, refusals, judgement, score, ChancesOf(tube, withChances));
     }
 

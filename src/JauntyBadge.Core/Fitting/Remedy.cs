@@ -44,7 +44,7 @@ public static class Remedies
     /// <param name="sizes">The other sizes of its model as judged; those that fit are a remedy too.</param>
     public static IReadOnlyList<Remedy> For(RankedFit fit, IEnumerable<RankedFit> sizes)
     {
-        if (fit.Verdict != Verdict.Out || fit.IsRefused || -fit.TightestMm > NearMiss.Value.Millimeters)
+        if (fit.Verdict != Verdict.Out || fit.IsRefused || -fit.TightestMm > fit.Question.Rules[NearMiss].Millimeters)
             return [];
         List<Remedy> found = [];
         foreach (var plate in fit.Model.PlateMm is { } mm ? new[] { 0, mm } : [0])
@@ -63,7 +63,7 @@ public static class Remedies
     private static Remedy? Formed(RankedFit fit, double plateMm)
     {
         var reach = fit.Model.Type == MuzzleType.Basket ? (int)(fit.Model.FormableMm ?? 0) : 0;
-        var holes = fit.Model.HolePitchMm is { } pitch && fit.Size.NeckStrapMinMm is not null ? ExtraHoles.Value * pitch : 0;
+        var holes = fit.Model.HolePitchMm is { } pitch && fit.Size.NeckStrapMinMm is not null ? fit.Question.Rules[ExtraHoles] * pitch : 0;
         foreach (var by in Enumerable.Range(-reach, 2 * reach + 1).OrderBy(Math.Abs).ThenByDescending(d => d))
         {
             if (plateMm == 0 && by == 0 && holes == 0)

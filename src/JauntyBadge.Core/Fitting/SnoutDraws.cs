@@ -28,7 +28,7 @@ public sealed record Retake(Measure Measure, Side? Side, UncertaintyKind Kind, d
 /// </summary>
 public sealed class SnoutDraws
 {
-    public static readonly Grounded<int> Usual = new("fit.draws", "Draws from the doubt about the readings", 1000, Basis.House("a chance is then told to within a percent or so"));
+    public static readonly Grounded<int> Usual = new("fit.draws", "Draws from the doubt about the readings", 1000, Basis.House("a chance is then told to within a percent or so")) { SetElsewhere = "How finely a chance is counted; it decides nothing." };
 
     public static readonly Grounded<double> SettlesLeast = new(
         "fit.settles-least", "Least share of the doubt a reading must settle to be asked for again", 0.05, Basis.House("less is lost in the counting"));
@@ -44,16 +44,17 @@ public sealed class SnoutDraws
     private readonly IReadOnlyList<UncertaintySource> doubts;
     private readonly byte[][] parts;
 
-    private readonly double neck;
+    private readonly double neck, settlesLeast;
 
-    private SnoutDraws(IReadOnlyList<UncertaintySource> doubts, SnoutMm[] snouts, byte[][] parts, BoxMm[] boxes, double neck)
+    private SnoutDraws(SnoutModel snout, IReadOnlyList<UncertaintySource> doubts, SnoutMm[] snouts, byte[][] parts, BoxMm[] boxes)
     {
-        Boxes = boxes;
-        this.neck = neck;
-        this.doubts = doubts;
-        this.parts = parts;
-        Snouts = snouts;
+        Rules = snout.Rules;
+        (neck, settlesLeast) = (snout.NeckGirth?.Millimeters ?? double.NaN, Rules[SettlesLeast]);
+        (this.doubts, this.parts, Snouts, Boxes) = (doubts, parts, snouts, boxes);
     }
+
+    /// <summary>The numbers they were drawn by.</summary>
+    internal HouseRules Rules { get; }
 
     /// <summary>How many.</summary>
     public int Count => Snouts.Length;
@@ -98,9 +99,7 @@ public sealed class SnoutDraws
         }
 
         var (wide, deep) = (Parted(), Parted());
-        var width = snout.Width.Mm;
-        return new SnoutDraws(
-            doubts, snouts, parts, [.. wide.Zip(deep, (w, d) => BoxMm.On(width, w, d))], snout.NeckGirth?.Millimeters ?? double.NaN);
+        return new SnoutDraws(snout, doubts, snouts, parts, [.. wide.Zip(deep, (w, d) => BoxMm.On(snout, w, d))]);
     }
 
     /// <summary>The reading that would settle most of whether these draws hold; null when there is little doubt or no single reading stands out.</summary>
@@ -113,7 +112,7 @@ public sealed class SnoutDraws
         var doubt = share * (1 - share);
         if (doubt <= 0)
             return null;
-        var (best, most) = (-1, SettlesLeast.Value);
+        var (best, most) = (-1, settlesLeast);
         Span<int> held = stackalloc int[Parts];
         Span<int> of = stackalloc int[Parts];
         for (var d = 0; d < doubts.Count; d++)

@@ -24,8 +24,8 @@ public sealed record StrapSetting(Length Loop, int? Hole, int? Holes, Length? Fr
     }
 
     /// <summary>The hole on the other side of the loop wanted, where that lies between two; null where the one marked makes it to the tape's own doubt, or there is no other.</summary>
-    public static StrapSetting? OtherSide(StrapSetting marked, Length wanted, Window range, Length? holePitch) =>
-        holePitch is { } pitch && marked.Hole is { } hole && (marked.Loop - wanted).Abs() >= FitRules.Marginal.Value
+    public static StrapSetting? OtherSide(StrapSetting marked, Length wanted, Window range, Length? holePitch, HouseRules rules) =>
+        holePitch is { } pitch && marked.Hole is { } hole && (marked.Loop - wanted).Abs() >= rules[FitRules.Marginal]
             ? AtHole(marked.Loop > wanted ? hole - 1 : hole + 1, range, pitch)
             : null;
 

@@ -153,10 +153,10 @@ public static class TryOn
             CauseLooks.Nothing => new Diagnosed(cause, null, "No number tells; look at the dog.", [new(RemedyKind.Hand, cause.Hand!, "")]),
             CauseLooks.EyeRoom => ByNumber(cause, "Room before the eyes", f => f.Assessment?.Seat.EyeRoom, Low(CriterionName.Seat), pushedIn: fit.Assessment?.Seat.ShoveEyeRoom < Length.Zero),
             CauseLooks.NoseRoom => ByNumber(cause, "Room before the nose", f => f.Assessment?.Seat.NoseRoom, Low(CriterionName.Seat)),
-            CauseLooks.Gape => ByNumber(cause, $"Room under the jaw at {fit.Question.Brief.NeededGape.Degrees:0}°", f => Of(f, CriterionName.Gape)?.Value, FitRules.FloorClearance.Value),
+            CauseLooks.Gape => ByNumber(cause, $"Room under the jaw at {fit.Question.Brief.NeededGape.Degrees:0}°", f => Of(f, CriterionName.Gape)?.Value, fit.Question.Rules[FitRules.FloorClearance]),
             CauseLooks.Girth => ByNumber(cause, "Girth beyond what the open mouth needs", f => f.Assessment?.GirthMargin, Length.Zero),
-            CauseLooks.WidthMore => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, FitRules.WidthLow.Value),
-            CauseLooks.WidthLess => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, FitRules.WidthHigh.Value, lessIsBetter: true),
+            CauseLooks.WidthMore => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, fit.Question.Rules[FitRules.WidthLow]),
+            CauseLooks.WidthLess => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, fit.Question.Rules[FitRules.WidthHigh], lessIsBetter: true),
             CauseLooks.StrapLoose => ByStrap(cause, loose: true),
             CauseLooks.StrapTight => ByStrap(cause, loose: false),
             CauseLooks.Mass => ByMass(cause),
@@ -228,7 +228,7 @@ public static class TryOn
             // Between two holes either is as near as the strap allows: half a pitch is no fault.
             var needed = fit.NeckLoop ?? right.Loop;
             var off = loose ? now.Loop - needed : needed - now.Loop;
-            var wrong = off > UnitMath.Max(FitRules.Marginal.Value, Length.FromMillimeters((fit.Model.HolePitchMm ?? 0) / 2 + Margins.Slack));
+            var wrong = off > UnitMath.Max(fit.Question.Rules[FitRules.Marginal], Length.FromMillimeters((fit.Model.HolePitchMm ?? 0) / 2 + Margins.Slack));
             var evidence = $"Fastened at {InWords(now)}, a loop of {now.Loop.Show(shown)}; {needed.Show(shown)} is needed, and {InWords(right)} is nearest.";
             return new Diagnosed(cause, wrong, evidence, wrong ? [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"The loop becomes {right.Loop.Show(shown)}: {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} under it.", fit.Verdict)] : []);
         }
@@ -255,7 +255,7 @@ public static class TryOn
             if (fit.Model.PlateMm is not null)
                 remedies.Insert(0, new(RemedyKind.Plate, "Take the front plate out.", "Treats then go through, and it is that much longer."));
             remedies.AddRange(Other(f => f.Model.Type == fit.Model.Type && f.Model.Id != fit.Model.Id && f.Model.Has(Feature.TreatWay) && (f.Model.FrontBarGapMm ?? 0) > (fit.Model.FrontBarGapMm ?? 0), f => $"A gap of {f.Model.FrontBarGapMm:0} mm in place of {fit.Model.FrontBarGapMm ?? 0:0} mm; {Whole(f)}."));
-            return new Diagnosed(cause, !fit.Model.Has(Feature.TreatWay), fit.Model.FrontBarGapMm is { } gap ? $"Its widest gap is {gap:0} mm; {Features.TreatGapMm.Value:0} mm lets a treat through." : "The chart gives no gap.", remedies);
+            return new Diagnosed(cause, !fit.Model.Has(Feature.TreatWay), fit.Model.FrontBarGapMm is { } gap ? $"Its widest gap is {gap:0} mm; {Features.TreatGapMm.Ours:0} mm lets a treat through." : "The chart gives no gap.", remedies);
         }
     }
 }

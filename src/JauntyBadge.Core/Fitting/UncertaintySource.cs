@@ -39,20 +39,20 @@ public sealed record UncertaintySource(MeasureLine Line, UncertaintyKind Kind, L
         void Side(Measure measure, ModelLength side, bool varied)
         {
             if (side.Provenance == Provenance.Derived)
-                Add(measure, UncertaintyKind.Section, side.Value * CompletedMeasures.SectionDoubt.Value);
+                Add(measure, UncertaintyKind.Section, side.Value * snout.Rules[CompletedMeasures.SectionDoubt]);
             else if (side.Provenance == Provenance.Assumed && varied)
-                Add(measure, UncertaintyKind.Assumed, side.Value * CompletedMeasures.AssumedDoubt.Value);
+                Add(measure, UncertaintyKind.Assumed, side.Value * snout.Rules[CompletedMeasures.AssumedDoubt]);
         }
 
         // An assumed pair under a girth that was read is one doubt: the girth gives the other side.
         Side(Measure.SnoutWidth, snout.Width, true);
         Side(Measure.SnoutHeight, snout.Height, numbers.SnoutGirth is null);
         if (numbers.SnoutGirth is null)
-            Add(Measure.SnoutGirth, UncertaintyKind.Section, snout.Girth.Value * CompletedMeasures.SectionDoubt.Value);
+            Add(Measure.SnoutGirth, UncertaintyKind.Section, snout.Girth.Value * snout.Rules[CompletedMeasures.SectionDoubt]);
         if (numbers.JawToNose is null)
-            Add(Measure.JawToNose, UncertaintyKind.Hinge, snout.Hinge.Value * CompletedMeasures.HingeDoubt.Value);
+            Add(Measure.JawToNose, UncertaintyKind.Hinge, snout.Hinge.Value * snout.Rules[CompletedMeasures.HingeDoubt]);
         if (numbers is { FitLineGap: null, FitLineLength: not null, NoseToInnerEyeLeft: null, NoseToInnerEyeRight: null })
-            Add(Measure.NoseToInnerEye, UncertaintyKind.Gap, CompletedMeasures.GapDoubtOf(snout.EyeLine.Value - snout.FitLine.Value));
+            Add(Measure.NoseToInnerEye, UncertaintyKind.Gap, CompletedMeasures.GapDoubtOf(snout.EyeLine.Value - snout.FitLine.Value, snout.Rules));
         return doubts;
     }
 

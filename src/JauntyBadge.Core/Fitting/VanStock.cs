@@ -48,7 +48,7 @@ public static class VanStock
             from model in catalogue
             where model.Type == MuzzleType.Basket
             from size in model.Sizes
-            where !size.IsLengthAndGirthOnly && one.Serves(model, size, SureEnough.Value)
+            where !size.IsLengthAndGirthOnly && one.Serves(model, size, question.Rules[SureEnough])
             select size.Id).ToHashSet();
     }
 

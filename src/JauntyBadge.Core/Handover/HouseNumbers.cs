@@ -28,4 +28,23 @@ public static class HouseNumbers
         ]),
         ("Conditioning", Progression.All),
     ];
+
+    private static readonly Dictionary<string, IGrounded> ById = All.SelectMany(r => r.Numbers).ToDictionary(n => n.Id);
+
+    /// <summary>Pairs of which the first has to stay less than the second.</summary>
+    public static IReadOnlyList<(IGrounded Less, IGrounded More)> InOrder { get; } =
+    [
+        (FitRules.EverydayLow, FitRules.EverydayHigh), (FitRules.WorkingLow, FitRules.WorkingHigh), (FitRules.HalfPant, FitRules.FullPant), (FitRules.FullPant, FitRules.Yawn),
+        (FitRules.Yawn, FitRules.WidestGape), (FitRules.WidthLow, FitRules.WidthHigh), (Contrast.BlendsIn, Contrast.StandsOut),
+        (SnoutRules.FitLineGap, SnoutRules.SmallDogFrom),
+        (HeadShapes.IndexMedium, HeadShapes.IndexShort), (HeadShapes.RatioShort, HeadShapes.RatioMedium),
+        (CrossChecks.LeastFaceShareShort, CrossChecks.LeastFaceShare), (CrossChecks.LeastFaceShare, CrossChecks.GreatestFaceShare),
+        (Progression.PoorShare, Progression.GoodShare), (Progression.ShortGap, Progression.LongGap), (Progression.EarlySession, Progression.LaterSession),
+    ];
+
+    /// <summary>The number with this id; null where there is none.</summary>
+    public static IGrounded? Find(string id) => ById.GetValueOrDefault(id);
+
+    /// <summary>What speaks against a practice's own numbers.</summary>
+    public static IEnumerable<RuleRefusal> Refusals(HouseRules rules) => rules.Refusals(ById.Values, InOrder);
 }

@@ -25,6 +25,9 @@ public sealed record Circumstances
 
     /// <summary>The unit the messages speak in.</summary>
     public ReadingUnit Shown { get; init; }
+
+    /// <summary>The numbers that decide.</summary>
+    public HouseRules Rules { get; init; } = HouseRules.Ours;
 }
 
 /// <summary>Everything the bench knows of a dog's readings: means with their doubt, what disagrees, the head shape, and what is still missing.</summary>
@@ -49,10 +52,10 @@ public sealed record Assessment(
     /// <summary>Judges the readings in use.</summary>
     public static Assessment Of(IReadOnlyList<Reading> readings, Circumstances circumstances)
     {
-        var asTaken = Measuring.Measured.From(readings, circumstances.Coat);
-        var shape = HeadShapeChoice.From([.. circumstances.OtherWays, .. HeadShapes.Read(asTaken)]);
+        var asTaken = Measuring.Measured.From(readings, circumstances.Coat, circumstances.Rules);
+        var shape = HeadShapeChoice.From([.. circumstances.OtherWays, .. HeadShapes.Read(asTaken, circumstances.Rules)]);
         var measured = MadeLevel(readings, asTaken, shape.Shape, circumstances);
-        var numbers = SnoutNumbers.From(measured, shape.Shape) with { FitLineGap = circumstances.FitLineGap };
+        var numbers = SnoutNumbers.From(measured, shape.Shape, circumstances.Rules) with { FitLineGap = circumstances.FitLineGap };
         return new Assessment(
             measured, shape, new CrossChecks(readings, measured, shape, numbers, circumstances).Run(),
             Completeness.Missing(measured, circumstances.FitStyle), numbers);
@@ -63,14 +66,14 @@ public sealed record Assessment(
     {
         if (!Completeness.CanFit(measured) || readings.All(r => r.Held != JawHeld.PointToPoint))
             return measured;
-        var drop = CrossChecks.DropOf(SnoutModel.From(SnoutNumbers.From(measured, shape) with { FitLineGap = circumstances.FitLineGap }), measured);
+        var drop = CrossChecks.DropOf(SnoutModel.From(SnoutNumbers.From(measured, shape, circumstances.Rules) with { FitLineGap = circumstances.FitLineGap }), measured);
         var level = readings.Select(r =>
         {
             if (r.Held != JawHeld.PointToPoint)
                 return r;
-            var u = Uncertainty.OfMean([r]);
-            return JawCheck.LevelOf(r.Value, u, drop.Value, drop.U) is { } made ? r with { Value = made.Level, OwnUncertainty = made.U } : r;
+            var u = Uncertainty.OfMean([r], Coat.Ordinary, circumstances.Rules);
+            return JawCheck.LevelOf(r.Value, u, drop.Value, drop.U, circumstances.Rules) is { } made ? r with { Value = made.Level, OwnUncertainty = made.U } : r;
         });
-        return Measuring.Measured.From(level, circumstances.Coat);
+        return Measuring.Measured.From(level, circumstances.Coat, circumstances.Rules);
     }
 }

@@ -27,7 +27,7 @@ public static class CompletedMeasures
         "snout.u-gap", "Standard uncertainty of a fit-line gap that was not written down", Length.FromMillimeters(3.7), Basis.House("half an inch to an inch, all equally likely"));
 
     /// <summary>The doubt of a gap that was not written down, a third of it at most.</summary>
-    public static Length GapDoubtOf(Length gap) => UnitMath.Min(GapDoubt.Value, gap / 3);
+    public static Length GapDoubtOf(Length gap, HouseRules rules) => UnitMath.Min(rules[GapDoubt], gap / 3);
 
     private const double Step = 0.01;
 
@@ -39,10 +39,10 @@ public static class CompletedMeasures
         List<CompletedMeasure> all = [.. assessment.Measured.Select(m => new CompletedMeasure(m.Measure, m.Side, m.Count, m.Mean, m.StandardUncertainty, Provenance.Measured))];
         if (assessment.Snout is not { } snout)
             return all;
-        var read = assessment.Measured;
+        var (read, rules) = (assessment.Measured, snout.Rules);
         var eye = read.Where(m => m.Measure == Measure.NoseToInnerEye).MinBy(m => m.Mean)?.StandardUncertainty.Millimeters;
         var fit = Find(read, Measure.FitLineLength)?.StandardUncertainty.Millimeters;
-        var gap = assessment.Numbers.FitLineGap is null ? GapDoubt.Value.Millimeters : 0;
+        var gap = assessment.Numbers.FitLineGap is null ? rules[GapDoubt].Millimeters : 0;
         var eyeDoubt = eye ?? Root(fit ?? 0, gap);
         void Add(Measure measure, ModelLength number, double doubt)
         {
@@ -55,7 +55,7 @@ public static class CompletedMeasures
         Add(Measure.SnoutGirth, snout.Girth, Section(assessment, snout, s => s.Girth));
         Add(Measure.SnoutHeight, snout.Height, Section(assessment, snout, s => s.Height));
         Add(Measure.SnoutWidth, snout.Width, Section(assessment, snout, s => s.Width));
-        Add(Measure.JawToNose, snout.Hinge, Root(eyeDoubt * (snout.Hinge.Mm / snout.EyeLine.Mm), HingeDoubt.Value * snout.Hinge.Mm));
+        Add(Measure.JawToNose, snout.Hinge, Root(eyeDoubt * (snout.Hinge.Mm / snout.EyeLine.Mm), rules[HingeDoubt] * snout.Hinge.Mm));
         return all;
     }
 
@@ -64,7 +64,7 @@ public static class CompletedMeasures
     {
         var number = pick(snout);
         if (number.Provenance == Provenance.Assumed)
-            return AssumedDoubt.Value * number.Mm;
+            return snout.Rules[AssumedDoubt] * number.Mm;
         var numbers = assessment.Numbers;
         double Moved(Measure measure)
         {
@@ -75,7 +75,7 @@ public static class CompletedMeasures
         }
 
         return Root(
-            Moved(Measure.SnoutGirth), Moved(Measure.SnoutHeight), Moved(Measure.SnoutWidth), SectionDoubt.Value * number.Mm);
+            Moved(Measure.SnoutGirth), Moved(Measure.SnoutHeight), Moved(Measure.SnoutWidth), snout.Rules[SectionDoubt] * number.Mm);
     }
 
     private static Measured? Find(IReadOnlyList<Measured> measured, Measure measure) => measured.FirstOrDefault(m => m.Measure == measure);

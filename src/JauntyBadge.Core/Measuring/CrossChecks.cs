@@ -63,12 +63,12 @@ public sealed class CrossChecks
 
         var apart = (left.Mean - right.Mean).Abs();
         var shorter = UnitMath.Min(left.Mean, right.Mean);
-        if (apart <= SidesApart.Value && apart / shorter <= SidesApartShare.Value)
+        if (apart <= about.Rules[SidesApart] && apart / shorter <= about.Rules[SidesApartShare])
             return null;
         return new Finding(
             "sides-differ", Severity.Check, [Measure.NoseToInnerEye],
             $"Left and right nose to inner eye differ by {Say(apart)} ({Say(left.Mean)} and {Say(right.Mean)}). The shorter side rules the fit.",
-            "Take both again, head straight, from the nose tip to the tear duct.", SidesApart.Basis);
+            "Take both again, head straight, from the nose tip to the tear duct.", about.Rules.Basis(SidesApart));
     }
 
     private Finding? Spacing()
@@ -87,7 +87,7 @@ public sealed class CrossChecks
             return null;
         var (least, greatest) = SnoutSection.GirthBounds(height.Mean, width.Mean);
         var sides = Math.Sqrt(Squared(height) + Squared(width));
-        var doubt = Length.FromMillimeters(Uncertainty.Coverage.Value * Math.Sqrt(Squared(girth) + 4 * sides * sides));
+        var doubt = Length.FromMillimeters(Uncertainty.Coverage.Ours * Math.Sqrt(Squared(girth) + 4 * sides * sides));
         var (tooShort, tooLong) = (least - girth.Mean, girth.Mean - greatest);
         if (tooShort <= doubt && tooLong <= doubt)
             return null;
@@ -104,10 +104,10 @@ public sealed class CrossChecks
         if (Find(Measure.FitLineLength) is not { } fit || ShorterEye() is not { } eye)
             return null;
         var snout = SnoutModel.From(numbers);
-        var gap = numbers.FitLineGap ?? SnoutRules.Scaled(SnoutRules.FitLineGap.Value, snout.EyeLine.Value);
-        var gapDoubt = numbers.FitLineGap is null ? CompletedMeasures.GapDoubtOf(gap).Millimeters : 0;
+        var gap = numbers.FitLineGap ?? SnoutRules.UsualGap(snout.EyeLine.Value, about.Rules);
+        var gapDoubt = numbers.FitLineGap is null ? CompletedMeasures.GapDoubtOf(gap, about.Rules).Millimeters : 0;
         var apart = fit.Mean + gap - snout.EyeLine.Value;
-        var doubt = Length.FromMillimeters(Uncertainty.Coverage.Value * Math.Sqrt(Squared(fit) + Squared(eye) + gapDoubt * gapDoubt));
+        var doubt = Length.FromMillimeters(Uncertainty.Coverage.Ours * Math.Sqrt(Squared(fit) + Squared(eye) + gapDoubt * gapDoubt));
         if (apart.Abs() <= doubt)
             return null;
         return new Finding(
@@ -122,14 +122,14 @@ public sealed class CrossChecks
             return null;
         var share = eye.Mean / whole.Mean;
         var least = shape.Shape == HeadShape.Short ? LeastFaceShareShort : LeastFaceShare;
-        if (share >= least.Value && share <= GreatestFaceShare.Value)
+        if (share >= about.Rules[least] && share <= about.Rules[GreatestFaceShare])
             return null;
         var message = share >= 1
             ? $"Nose to inner eye reads {Say(eye.Mean)} and nose to base of skull {Say(whole.Mean)}: a part cannot be longer than the whole."
-            : $"Nose to inner eye ({Say(eye.Mean)}) is {share:0%} of nose to base of skull ({Say(whole.Mean)}); {least.Value:0%} to {GreatestFaceShare.Value:0%} is usual.";
+            : $"Nose to inner eye ({Say(eye.Mean)}) is {share:0%} of nose to base of skull ({Say(whole.Mean)}); {about.Rules[least]:0%} to {about.Rules[GreatestFaceShare]:0%} is usual.";
         return new Finding(
             "face-share", Severity.Check, [Measure.NoseToOcciput, Measure.NoseToInnerEye], message,
-            "Take nose to base of skull again: along the top, to where the bone ends.", share > GreatestFaceShare.Value ? GreatestFaceShare.Basis : least.Basis);
+            "Take nose to base of skull again: along the top, to where the bone ends.", share > about.Rules[GreatestFaceShare] ? about.Rules.Basis(GreatestFaceShare) : about.Rules.Basis(least));
     }
 
     private Finding? Jaw()
@@ -138,8 +138,8 @@ public sealed class CrossChecks
             return null;
         var snout = SnoutModel.From(numbers);
         var held = readings.Where(r => r.Measure == Measure.JawToNose).Select(r => r.Held).Distinct().ToList();
-        var check = JawCheck.For(BothEyes(snout), Find(Measure.NoseToOcciput) is { } whole ? (whole.Mean, whole.StandardUncertainty) : null, DropOf(snout, measured), jaw.StandardUncertainty, shape.Shape)!;
-        var basis = Basis.House($"a likelihood ratio of both ways with all their doubt; at most {JawCheck.FalseAlarms.Value:0%} of level readings are called point to point");
+        var check = JawCheck.For(BothEyes(snout), Find(Measure.NoseToOcciput) is { } whole ? (whole.Mean, whole.StandardUncertainty) : null, DropOf(snout, measured), jaw.StandardUncertainty, shape.Shape, about.Rules)!;
+        var basis = Basis.House($"a likelihood ratio of both ways with all their doubt; at most {about.Rules[JawCheck.FalseAlarms]:0%} of level readings are called point to point");
         var heads = $"Level, a head like this gives about {Say(check.Level)} ± {Say(2 * check.LevelDoubt)}; point to point about {Say(check.Slanted)}";
         switch (check.Of(jaw.Mean))
         {
@@ -165,7 +165,7 @@ public sealed class CrossChecks
     {
         var sides = measured.Where(m => m.Measure == Measure.NoseToInnerEye).ToList();
         if (sides.Count == 0)
-            return (snout.EyeLine.Value, CompletedMeasures.GapDoubtOf(snout.EyeLine.Value - snout.FitLine.Value));
+            return (snout.EyeLine.Value, CompletedMeasures.GapDoubtOf(snout.EyeLine.Value - snout.FitLine.Value, about.Rules));
         return (Length.FromMillimeters(sides.Average(m => m.Mean.Millimeters)), Length.FromMillimeters(Math.Sqrt(sides.Sum(Squared)) / sides.Count));
     }
 
@@ -173,7 +173,7 @@ public sealed class CrossChecks
     internal static (Length Value, Length U) DropOf(SnoutModel snout, IReadOnlyList<Measured> measured) => (
         snout.Height.Value,
         measured.FirstOrDefault(m => m.Measure == Measure.SnoutHeight)?.StandardUncertainty
-            ?? snout.Height.Value * (snout.Height.Provenance == Provenance.Derived ? CompletedMeasures.SectionDoubt : CompletedMeasures.AssumedDoubt).Value);
+            ?? snout.Height.Value * snout.Rules[snout.Height.Provenance == Provenance.Derived ? CompletedMeasures.SectionDoubt : CompletedMeasures.AssumedDoubt]);
 
     private Finding? Shapes()
     {
@@ -197,7 +197,7 @@ public sealed class CrossChecks
                 $"Take it again. {MeasureDefinition.For(m.Measure).Guide.How}", BreedRange.Width.Basis);
         }
 
-        var (low, high) = PlausibleRange.For(m.Measure, shape.Shape, about.BodyMass);
+        var (low, high) = PlausibleRange.For(m.Measure, shape.Shape, about.BodyMass, about.Rules);
         if (m.Mean >= low && m.Mean <= high)
             return null;
         var of = about.BodyMass is { } mass ? $"a {shape.Shape.ToString().ToLowerInvariant()} head on a dog of {mass.Kilograms:0.#} kg" : "any dog";
@@ -210,8 +210,8 @@ public sealed class CrossChecks
     private Finding? Scatter(MeasureLine line, List<Reading> repeats)
     {
         var name = MeasureDefinition.NameOf(line);
-        var (spread, limit) = (Repeats.Spread(repeats), Repeats.Limit(repeats));
-        if (Repeats.WantThird(repeats))
+        var (spread, limit) = (Repeats.Spread(repeats), Repeats.Limit(repeats, about.Rules));
+        if (Repeats.WantThird(repeats, about.Rules))
         {
             return new Finding(
                 "third-reading", Severity.Note, [line.Measure],
@@ -219,7 +219,7 @@ public sealed class CrossChecks
                 "Take a third.", Repeats.RepeatabilityFactor.Basis);
         }
 
-        return Repeats.Odd(repeats) is not { } odd ? null : new Finding(
+        return Repeats.Odd(repeats, about.Rules) is not { } odd ? null : new Finding(
             "odd-one-out", Severity.Check, [line.Measure],
             $"Of {repeats.Count} readings of {name.ToLowerInvariant()}, {Say(repeats[odd].Value)} stands apart: they spread over {Say(spread)}, where {Say(limit)} is usual.",
             "Set it aside with a reason, keep it, or take another.", Repeats.RepeatabilityFactor.Basis);

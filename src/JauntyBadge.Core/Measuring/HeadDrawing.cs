@@ -46,7 +46,7 @@ public sealed record HeadDrawing(
     {
         if (numbers.NoseToInnerEyeLeft is not null || numbers.NoseToInnerEyeRight is not null || numbers.FitLineLength is not null)
             return SnoutModel.From(numbers);
-        var usual = PlausibleRange.Usual(Measure.NoseToInnerEye, numbers.HeadShape, bodyMass ?? Mass.FromKilograms(20));
+        var usual = PlausibleRange.Usual(Measure.NoseToInnerEye, numbers.HeadShape, bodyMass ?? Mass.FromKilograms(20), numbers.Rules);
         return SnoutModel.From(numbers with { NoseToInnerEyeLeft = usual });
     }
 

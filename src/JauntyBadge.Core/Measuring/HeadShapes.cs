@@ -41,7 +41,7 @@ public sealed record HeadShapeChoice(HeadShape Shape, string Reason, Basis Basis
     public static HeadShapeChoice From(IEnumerable<ShapeReading> ways)
     {
         var ordered = ways.OrderBy(w => w.Way).ToList();
-        var caution = ordered.Any(w => w.Way == ShapeWay.CraniofacialRatio && w.Value < HeadShapes.AirwayRatio.Value);
+        var caution = ordered.Any(w => w.Way == ShapeWay.CraniofacialRatio && w.Value < HeadShapes.AirwayRatio.Ours);
         return ordered.Count == 0
             ? new(HeadShape.Medium, "The breed is unknown, so a medium head is assumed. Set the shape if you can see it.", Basis.House("most dogs are medium"), [], false)
             : new(ordered[0].Shape, ordered[0].Reason, ordered[0].Basis, ordered, caution);
@@ -72,16 +72,16 @@ public static class HeadShapes
     public static double CranialIndex(Length skullWidth, Length skullLength) => 100 * (skullWidth / skullLength);
 
     /// <summary>The shape a cranial index points to.</summary>
-    public static HeadShape FromIndex(double index) =>
-        index >= IndexShort.Value ? HeadShape.Short : index >= IndexMedium.Value ? HeadShape.Medium : HeadShape.Long;
+    public static HeadShape FromIndex(double index, HouseRules rules) =>
+        index >= rules[IndexShort] ? HeadShape.Short : index >= rules[IndexMedium] ? HeadShape.Medium : HeadShape.Long;
 
     /// <summary>The shape a craniofacial ratio points to.</summary>
-    public static HeadShape FromRatio(double ratio) =>
-        ratio < RatioShort.Value ? HeadShape.Short : ratio < RatioMedium.Value ? HeadShape.Medium : HeadShape.Long;
+    public static HeadShape FromRatio(double ratio, HouseRules rules) =>
+        ratio < rules[RatioShort] ? HeadShape.Short : ratio < rules[RatioMedium] ? HeadShape.Medium : HeadShape.Long;
 
     /// <summary>What the measures say: the craniofacial ratio and the cranial index, as far as they were read.</summary>
     /// <remarks>Skull length is the nose to the base of the skull, or both its parts added up.</remarks>
-    public static IReadOnlyList<ShapeReading> Read(IReadOnlyList<Measured> measured)
+    public static IReadOnlyList<ShapeReading> Read(IReadOnlyList<Measured> measured, HouseRules rules)
     {
         Length? Mean(Measure measure) => measured.FirstOrDefault(m => m.Measure == measure)?.Mean;
         var ways = new List<ShapeReading>();
@@ -89,13 +89,13 @@ public static class HeadShapes
         if (face is { } front && skull is { } back)
         {
             var ratio = front / back;
-            ways.Add(new(ShapeWay.CraniofacialRatio, ratio, FromRatio(ratio), $"The face is {ratio:0.00} times as long as the skull behind the stop.", MidRatio));
+            ways.Add(new(ShapeWay.CraniofacialRatio, ratio, FromRatio(ratio, rules), $"The face is {ratio:0.00} times as long as the skull behind the stop.", MidRatio));
         }
 
         if (Mean(Measure.SkullWidth) is { } width && (Mean(Measure.NoseToOcciput) ?? face + skull) is { } length)
         {
             var index = CranialIndex(width, length);
-            ways.Add(new(ShapeWay.CranialIndex, index, FromIndex(index), $"The skull is {index:0} % as wide as it is long.", MidIndex));
+            ways.Add(new(ShapeWay.CranialIndex, index, FromIndex(index, rules), $"The skull is {index:0} % as wide as it is long.", MidIndex));
         }
 
         return ways;

@@ -37,7 +37,8 @@ public enum JawVerdict
 /// <param name="LevelDoubt">Standard uncertainty of a level reading about it.</param>
 /// <param name="Slanted">What point to point would read on such a head.</param>
 /// <param name="SlantedDoubt">Standard uncertainty of such a reading about it.</param>
-public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, Length SlantedDoubt)
+/// <param name="Rules">The numbers that decide.</param>
+public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, Length SlantedDoubt, HouseRules Rules)
 {
     public static readonly Grounded<double> RatioSpread = new(
         "check.jaw-spread", "Spread of a mandible's length among heads of one shape, as a share", 0.05, Basis.House("mandibles of one head shape differ by a tenth or so"));
@@ -71,8 +72,9 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
     /// <param name="drop">The drop, which is the snout's height, with its standard uncertainty.</param>
     /// <param name="reading">Standard uncertainty of the jaw reading itself.</param>
     /// <param name="shape">The head shape, whose usual ratios are used.</param>
+    /// <param name="rules">The numbers that decide.</param>
     /// <returns>Null when neither eye nor occiput is there.</returns>
-    public static JawCheck? For((Length Value, Length U)? eye, (Length Value, Length U)? occiput, (Length Value, Length U) drop, Length reading, HeadShape shape)
+    public static JawCheck? For((Length Value, Length U)? eye, (Length Value, Length U)? occiput, (Length Value, Length U) drop, Length reading, HeadShape shape, HouseRules rules)
     {
         List<(double Level, double Variance)> ways = [];
         void Way((Length Value, Length U)? from, double ratio)
@@ -81,33 +83,33 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
                 ways.Add((f.Value.Millimeters * ratio, Squared(f.U.Millimeters * ratio)));
         }
 
-        Way(eye, SnoutRules.HingeRatio(shape).Value);
-        Way(occiput, SkullRatio(shape).Value);
+        Way(eye, SnoutRules.HingeRatio(shape).Ours);
+        Way(occiput, SkullRatio(shape).Ours);
         if (ways.Count == 0)
             return null;
 
         // Each way's own doubt, and a spread of which the ways share a part: the best mean of two that are correlated.
-        var spread = RatioSpread.Value;
+        var spread = rules[RatioSpread];
         double Variance((double Level, double Variance) way) => way.Variance + Squared(spread * way.Level);
         var (level, variance) = (ways[0].Level, Variance(ways[0]));
         if (ways.Count == 2)
         {
             var (a, b) = (Variance(ways[0]), Variance(ways[1]));
-            var shared = SharedSpread.Value * spread * spread * ways[0].Level * ways[1].Level;
+            var shared = rules[SharedSpread] * spread * spread * ways[0].Level * ways[1].Level;
             var weight = Math.Clamp((b - shared) / (a + b - 2 * shared), 0, 1);
             level = weight * ways[0].Level + (1 - weight) * ways[1].Level;
             variance = Squared(weight) * a + Squared(1 - weight) * b + 2 * weight * (1 - weight) * shared;
         }
 
-        var (down, downU) = (drop.Value.Millimeters, Math.Sqrt(Squared(drop.U.Millimeters) + Squared(DropSpread.Value * drop.Value.Millimeters)));
+        var (down, downU) = (drop.Value.Millimeters, Math.Sqrt(Squared(drop.U.Millimeters) + Squared(rules[DropSpread] * drop.Value.Millimeters)));
         var slanted = Math.Sqrt(level * level + down * down);
         var own = Squared(reading.Millimeters);
         return new JawCheck(
-            Mm(level), Mm(Math.Sqrt(variance + own)), Mm(slanted), Mm(Math.Sqrt(Squared(level / slanted) * variance + Squared(down / slanted * downU) + own)));
+            Mm(level), Mm(Math.Sqrt(variance + own)), Mm(slanted), Mm(Math.Sqrt(Squared(level / slanted) * variance + Squared(down / slanted * downU) + own)), rules);
     }
 
     /// <summary>The reading from which on point to point is called, so that no more level readings are than may be.</summary>
-    public Length CalledFrom => Level + LevelDoubt * Normal.InvCDF(0, 1, 1 - FalseAlarms.Value);
+    public Length CalledFrom => Level + LevelDoubt * Normal.InvCDF(0, 1, 1 - Rules[FalseAlarms]);
 
     /// <summary>Share of readings taken point to point that are called so, 0 to 1.</summary>
     public double Power => 1 - Normal.CDF(Slanted.Millimeters, SlantedDoubt.Millimeters, CalledFrom.Millimeters);
@@ -119,21 +121,21 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
     /// <summary>What the numbers say of a reading.</summary>
     public JawVerdict Of(Length reading)
     {
-        var far = FarOff.Value;
+        var far = Rules[FarOff];
         if (reading < Level - far * LevelDoubt || reading > Slanted + far * SlantedDoubt)
             return JawVerdict.Neither;
         var ratio = Ratio(reading);
-        return reading > CalledFrom && ratio > 1 ? JawVerdict.PointToPoint : ratio > AskFrom.Value ? JawVerdict.CannotTell : JawVerdict.Level;
+        return reading > CalledFrom && ratio > 1 ? JawVerdict.PointToPoint : ratio > Rules[AskFrom] ? JawVerdict.CannotTell : JawVerdict.Level;
     }
 
     /// <summary>The level distance behind a reading known to be taken point to point, with its doubt; null when it is not longer than the drop.</summary>
-    public static (Length Level, Length U)? LevelOf(Length slanted, Length u, Length drop, Length dropU)
+    public static (Length Level, Length U)? LevelOf(Length slanted, Length u, Length drop, Length dropU, HouseRules rules)
     {
         var squared = Squared(slanted.Millimeters) - Squared(drop.Millimeters);
         if (squared <= 0)
             return null;
         var level = Math.Sqrt(squared);
-        var down = Math.Sqrt(Squared(dropU.Millimeters) + Squared(DropSpread.Value * drop.Millimeters));
+        var down = Math.Sqrt(Squared(dropU.Millimeters) + Squared(rules[DropSpread] * drop.Millimeters));
         return (Mm(level), Mm(Math.Sqrt(Squared(slanted.Millimeters / level * u.Millimeters) + Squared(drop.Millimeters / level * down))));
     }
 

@@ -19,21 +19,22 @@ public static class PlausibleRange
     /// <param name="measure">The measure.</param>
     /// <param name="shape">The head shape.</param>
     /// <param name="bodyMass">Null widens the range to all dogs from 1 to 90 kg.</param>
-    public static (Length Low, Length High) For(Measure measure, HeadShape shape, Mass? bodyMass)
+    /// <param name="rules">The numbers that decide.</param>
+    public static (Length Low, Length High) For(Measure measure, HeadShape shape, Mass? bodyMass, HouseRules rules)
     {
         var (lightest, heaviest) = bodyMass is { } mass ? (mass, mass) : (Mass.FromKilograms(1), Mass.FromKilograms(90));
-        return (Usual(measure, shape, lightest) * Low, Usual(measure, shape, heaviest) * High);
+        return (Usual(measure, shape, lightest, rules) * Low, Usual(measure, shape, heaviest, rules) * High);
     }
 
     /// <summary>The usual length, for a drawing of a dog that was not measured yet.</summary>
-    public static Length Usual(Measure measure, HeadShape shape, Mass bodyMass)
+    public static Length Usual(Measure measure, HeadShape shape, Mass bodyMass, HouseRules rules)
     {
         if (MeasureDefinition.For(measure).Usual is { } usual)
             return Length.FromMillimeters(usual.For(shape) * Math.Cbrt(bodyMass.Kilograms));
 
         // Inner eye spacing: the slanted nose to eye and half the spacing are two sides of a right triangle, the eye line the third.
-        var share = SnoutRules.SpacingRatio(shape).Value;
-        return Usual(Measure.NoseToInnerEye, shape, bodyMass) * (share / Math.Sqrt(1 + share * share / 4));
+        var share = rules[SnoutRules.SpacingRatio(shape)];
+        return Usual(Measure.NoseToInnerEye, shape, bodyMass, rules) * (share / Math.Sqrt(1 + share * share / 4));
     }
 }
 
@@ -60,13 +61,13 @@ public sealed record BreedRange(int Dogs, Length Median, Length Low, Length High
 
     /// <summary>Median and median absolute deviation of earlier dogs, one value a dog.</summary>
     /// <returns>Null while there are fewer than <see cref="FewestDogs"/>.</returns>
-    public static BreedRange? Of(IReadOnlyCollection<Length> oneADog)
+    public static BreedRange? Of(IReadOnlyCollection<Length> oneADog, HouseRules rules)
     {
-        if (oneADog.Count < FewestDogs.Value)
+        if (oneADog.Count < rules[FewestDogs])
             return null;
         var median = Middle([.. oneADog.Select(v => v.Millimeters)]);
         var deviation = MadToDeviation * Middle([.. oneADog.Select(v => Math.Abs(v.Millimeters - median))]);
-        var half = Math.Max(Width.Value * deviation, LeastShare.Value * median);
+        var half = Math.Max(Width.Ours * deviation, rules[LeastShare] * median);
         return new BreedRange(
             oneADog.Count, Length.FromMillimeters(median), Length.FromMillimeters(median - half), Length.FromMillimeters(median + half));
     }

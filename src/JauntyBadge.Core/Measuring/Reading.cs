@@ -30,17 +30,17 @@ public sealed record Reading(Measure Measure, Side? Side, Length Value, ReadingU
 public sealed record Measured(Measure Measure, Side? Side, int Count, Length Mean, Length Spread, Length StandardUncertainty)
 {
     /// <summary>Groups readings by measure and side, in the order of the enum.</summary>
-    public static IReadOnlyList<Measured> From(IEnumerable<Reading> readings, Coat coat = Coat.Ordinary) =>
-        [.. Group(readings).Select(g => Of(g.Key, g.Value, coat))];
+    public static IReadOnlyList<Measured> From(IEnumerable<Reading> readings, Coat coat, HouseRules rules) =>
+        [.. Group(readings).Select(g => Of(g.Key, g.Value, coat, rules))];
 
     /// <summary>Readings by measure and side, in the order of the enum.</summary>
     internal static IEnumerable<KeyValuePair<MeasureLine, List<Reading>>> Group(IEnumerable<Reading> readings) =>
         readings.GroupBy(r => new MeasureLine(r.Measure, r.Side)).OrderBy(g => (g.Key.Measure, g.Key.Side))
             .Select(g => KeyValuePair.Create(g.Key, g.ToList()));
 
-    private static Measured Of(MeasureLine line, List<Reading> readings, Coat coat)
+    private static Measured Of(MeasureLine line, List<Reading> readings, Coat coat, HouseRules rules)
     {
-        var (mean, doubt) = Uncertainty.MeanOf(readings, coat);
+        var (mean, doubt) = Uncertainty.MeanOf(readings, coat, rules);
         return new Measured(line.Measure, line.Side, readings.Count, mean, Repeats.Spread(readings), doubt);
     }
 }
@@ -70,33 +70,34 @@ public static class Uncertainty
     /// <remarks>A single reading of a tool takes its pooled scatter for s. Weighted mean: GUM, JCGM 100:2008, by least squares.</remarks>
     /// <param name="readings">At least one reading of one measure.</param>
     /// <param name="coat">The coat under the tape.</param>
+    /// <param name="rules">The doubt of tools and coat.</param>
     /// <exception cref="ArgumentException">There is no reading.</exception>
-    public static (Length Mean, Length StandardUncertainty) MeanOf(IReadOnlyList<Reading> readings, Coat coat = Coat.Ordinary)
+    public static (Length Mean, Length StandardUncertainty) MeanOf(IReadOnlyList<Reading> readings, Coat coat, HouseRules rules)
     {
         if (readings.Count == 0)
             throw new ArgumentException("At least one reading is needed.", nameof(readings));
         var (weights, sum) = (0.0, 0.0);
-        foreach (var (mean, variance) in readings.GroupBy(r => r.Tool).Select(g => OfOneTool([.. g])))
+        foreach (var (mean, variance) in readings.GroupBy(r => r.Tool).Select(g => OfOneTool([.. g], rules)))
         {
             weights += 1 / variance;
             sum += mean / variance;
         }
 
-        var fur = coat == Coat.Thick && MeasureDefinition.For(readings[0].Measure).IsGirth ? ThickCoat.Value.Millimeters : 0;
+        var fur = coat == Coat.Thick && MeasureDefinition.For(readings[0].Measure).IsGirth ? rules[ThickCoat].Millimeters : 0;
         return (Length.FromMillimeters(sum / weights), Length.FromMillimeters(Math.Sqrt(1 / weights + fur * fur)));
     }
 
     /// <summary>The standard uncertainty alone.</summary>
-    public static Length OfMean(IReadOnlyList<Reading> readings, Coat coat = Coat.Ordinary) => MeanOf(readings, coat).StandardUncertainty;
+    public static Length OfMean(IReadOnlyList<Reading> readings, Coat coat, HouseRules rules) => MeanOf(readings, coat, rules).StandardUncertainty;
 
-    private static (double Mean, double Variance) OfOneTool(IReadOnlyList<Reading> readings)
+    private static (double Mean, double Variance) OfOneTool(IReadOnlyList<Reading> readings, HouseRules rules)
     {
         var (tool, resolution, pooled) = (0.0, 0.0, 0.0);
         foreach (var reading in readings)
         {
-            tool = Math.Max(tool, (reading.OwnUncertainty ?? ToolRules.Own(reading.Tool)).Millimeters);
+            tool = Math.Max(tool, (reading.OwnUncertainty ?? ToolRules.Own(reading.Tool, rules)).Millimeters);
             resolution = Math.Max(resolution, Rectangular(HalfGraduation(reading.Unit)).Millimeters);
-            pooled = Math.Max(pooled, reading.OwnUncertainty is null ? ToolRules.Scatter(reading.Tool).Millimeters : 0);
+            pooled = Math.Max(pooled, reading.OwnUncertainty is null ? ToolRules.Scatter(reading.Tool, rules).Millimeters : 0);
         }
 
         var mean = readings.Average(r => r.Value.Millimeters);

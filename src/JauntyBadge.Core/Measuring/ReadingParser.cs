@@ -16,7 +16,7 @@ public static partial class ReadingParser
     /// <summary>Longest length taken for a reading on a dog.</summary>
     public static readonly Grounded<Length> Longest = new(
         "measure.longest-reading", "Longest length accepted as a reading", Length.FromMillimeters(1500),
-        Basis.House("no neck on a dog comes near it, so it is a slip of the finger or the unit"));
+        Basis.House("no neck on a dog comes near it, so it is a slip of the finger or the unit")) { SetElsewhere = "It only keeps slips out." };
 
     /// <summary>What is accepted, for messages beside the field.</summary>
     public const string Accepted = "a length such as 95, 9,5 cm, 3 3/4 in or 3.75in";
@@ -90,9 +90,9 @@ public static partial class ReadingParser
             ReadingUnit.In => Length.FromInches(number),
             _ => Length.FromMillimeters(number),
         };
-        if (value <= Length.Zero || value > Longest.Value)
+        if (value <= Length.Zero || value > Longest.Ours)
         {
-            problem = $"{taken} comes to {value.Millimeters:0.#} mm; a reading is over 0 and up to {Longest.Value.Millimeters:0} mm.";
+            problem = $"{taken} comes to {value.Millimeters:0.#} mm; a reading is over 0 and up to {Longest.Ours.Millimeters:0} mm.";
             return false;
         }
 

@@ -28,7 +28,7 @@ public static class SetComparison
                 return new MeasureChange(line.Measure, line.Side, old?.Mean, now?.Mean, null, null);
             var combined = Math.Sqrt(Math.Pow(old.StandardUncertainty.Millimeters, 2) + Math.Pow(now.StandardUncertainty.Millimeters, 2));
             return new MeasureChange(
-                line.Measure, line.Side, old.Mean, now.Mean, now.Mean - old.Mean, Length.FromMillimeters(Uncertainty.Coverage.Value * combined));
+                line.Measure, line.Side, old.Mean, now.Mean, now.Mean - old.Mean, Length.FromMillimeters(Uncertainty.Coverage.Ours * combined));
         }),
     ];
 }
@@ -49,13 +49,14 @@ public static class Remeasure
     /// <param name="then">The last set.</param>
     /// <param name="now">Today.</param>
     /// <param name="growing">Whether the dog is under its breed's growing age.</param>
-    public static IReadOnlyList<string> Reasons(SetState then, SetState now, bool growing)
+    /// <param name="rules">The numbers that decide.</param>
+    public static IReadOnlyList<string> Reasons(SetState then, SetState now, bool growing, HouseRules rules)
     {
         var reasons = new List<string>();
         var days = now.TakenOn.DayNumber - then.TakenOn.DayNumber;
-        if (growing && days >= GrowingEvery.Value.TotalDays)
+        if (growing && days >= rules[GrowingEvery].TotalDays)
             reasons.Add($"It is still growing, and was last measured {days} days ago.");
-        if (then.BodyMass is { } before && now.BodyMass is { } after && Math.Round(Math.Abs(after / before - 1), 9) > MassChange.Value)
+        if (then.BodyMass is { } before && now.BodyMass is { } after && Math.Round(Math.Abs(after / before - 1), 9) > rules[MassChange])
             reasons.Add($"It weighs {after.Kilograms:0.#} kg, {Math.Abs(after / before - 1):0%} {(after > before ? "more" : "less")} than when it was measured ({before.Kilograms:0.#} kg).");
         if (now.Coat == Coat.Clipped && then.Coat != Coat.Clipped)
             reasons.Add("Its coat was clipped since: girths and the strap read less now.");

@@ -43,22 +43,25 @@ public sealed record SnoutModel
     /// <summary>What it was built from.</summary>
     public required SnoutNumbers Numbers { get; init; }
 
+    /// <summary>The numbers it was completed by, and is judged by.</summary>
+    public HouseRules Rules => Numbers.Rules;
+
     public Length? NeckGirth => Numbers.NeckGirth;
     public HeadShape HeadShape => Numbers.HeadShape;
 
     /// <summary>How far below the bridge line the hinge lies.</summary>
-    public Length HingeDrop => Height.Value * SnoutRules.HingeDrop.Value;
+    public Length HingeDrop => Height.Value * Rules[SnoutRules.HingeDrop];
 
     public PointMm HingePoint => new(Hinge.Mm, HingeDrop.Millimeters);
 
     /// <summary>The front of the lower jaw.</summary>
-    public PointMm Chin => new(EyeLine.Mm * SnoutRules.ChinForward.Value, Height.Mm * SnoutRules.ChinDrop.Value);
+    public PointMm Chin => new(EyeLine.Mm * Rules[SnoutRules.ChinForward], Height.Mm * Rules[SnoutRules.ChinDrop]);
 
     /// <summary>Underside of the closed mouth, front to back: chin, fit line, below the hinge.</summary>
     public IReadOnlyList<PointMm> LowerBorder => [Chin, new(FitLine.Mm, Height.Mm), new(Hinge.Mm, Height.Mm)];
 
     /// <summary>1 for a nose-to-eye of 70 mm and over, less for smaller dogs: windows and gap shrink by it.</summary>
-    public double SmallDogScale => SnoutRules.ScaleFor(EyeLine.Value);
+    public double SmallDogScale => SnoutRules.ScaleFor(EyeLine.Value, Rules);
 
     /// <summary>Every number of the model with what it rests on, for "what was measured, derived or assumed".</summary>
     public IReadOnlyList<(string Name, ModelLength Number)> Sources =>
@@ -84,7 +87,7 @@ public sealed record SnoutModel
             Girth = girth,
             Hinge = numbers.JawToNose is { } jaw
                 ? new ModelLength(jaw, Provenance.Measured, "jaw to nose, as read")
-                : new ModelLength(eye.Value * ratio.Value, Provenance.Derived, $"{ratio.Value} times the eye line"),
+                : new ModelLength(eye.Value * ratio.Ours, Provenance.Derived, $"{ratio.Ours} times the eye line"),
             Numbers = numbers,
         };
     }
@@ -108,7 +111,7 @@ public sealed record SnoutModel
     {
         if (numbers.FitLineLength is not { } fitLine)
             throw new ArgumentException("Nose to inner eye on a side or the fit line's length is needed.", nameof(numbers));
-        var gap = numbers.FitLineGap ?? SnoutRules.GapBehind(fitLine);
+        var gap = numbers.FitLineGap ?? SnoutRules.GapBehind(fitLine, numbers.Rules);
         return new ModelLength(fitLine + gap, Provenance.Derived, $"the fit line's length and a gap of {gap.Millimeters:0.#} mm");
     }
 
@@ -117,7 +120,7 @@ public sealed record SnoutModel
     {
         if (numbers.FitLineLength is { } read && read < eyeLine)
             return new ModelLength(read, Provenance.Measured, "fit line to nose, as read");
-        var gap = numbers.FitLineGap ?? SnoutRules.Scaled(SnoutRules.FitLineGap.Value, eyeLine);
+        var gap = numbers.FitLineGap ?? SnoutRules.UsualGap(eyeLine, numbers.Rules);
         return new ModelLength(eyeLine - gap, Provenance.Derived, $"the eye line less a gap of {gap.Millimeters:0.#} mm");
     }
 }

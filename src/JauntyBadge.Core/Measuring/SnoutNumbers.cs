@@ -26,6 +26,9 @@ public sealed record SnoutNumbers
 
     public HeadShape HeadShape { get; init; } = HeadShape.Medium;
 
+    /// <summary>The numbers the rest of the head is completed by.</summary>
+    public HouseRules Rules { get; init; } = HouseRules.Ours;
+
     /// <summary>The gap left between eye line and fit line when the latter was measured; null for the usual one.</summary>
     public Length? FitLineGap { get; init; }
 
@@ -58,8 +61,8 @@ public sealed record SnoutNumbers
     public Length? this[MeasureLine line] => mm[Place(line)] is var length && double.IsNaN(length) ? null : Length.FromMillimeters(length);
 
     /// <summary>The means of a dog's readings.</summary>
-    public static SnoutNumbers From(IEnumerable<Measured> measured, HeadShape shape) =>
-        From(measured.Select(m => KeyValuePair.Create(new MeasureLine(m.Measure, m.Side), m.Mean)), shape);
+    public static SnoutNumbers From(IEnumerable<Measured> measured, HeadShape shape, HouseRules rules) =>
+        From(measured.Select(m => KeyValuePair.Create(new MeasureLine(m.Measure, m.Side), m.Mean)), shape) with { Rules = rules };
 
     /// <summary>Lengths by line; of one line twice the last counts.</summary>
     public static SnoutNumbers From(IEnumerable<KeyValuePair<MeasureLine, Length>> lengths, HeadShape shape)
@@ -74,7 +77,7 @@ public sealed record SnoutNumbers
     public SnoutNumbers With(MeasureLine line, Length? length) => new(this, Set(line, length));
 
     public bool Equals(SnoutNumbers? other) =>
-        other is not null && HeadShape == other.HeadShape && FitLineGap?.Millimeters == other.FitLineGap?.Millimeters && mm.AsSpan().SequenceEqual(other.mm);
+        other is not null && HeadShape == other.HeadShape && Rules.Equals(other.Rules) && FitLineGap?.Millimeters == other.FitLineGap?.Millimeters && mm.AsSpan().SequenceEqual(other.mm);
 
     public override int GetHashCode() => HashCode.Combine(HeadShape, FitLineGap, mm.Count(double.IsNaN));
 

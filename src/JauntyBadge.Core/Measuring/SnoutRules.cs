@@ -31,7 +31,7 @@ public static class SnoutRules
     public static readonly Grounded<double> ChinForward = new("snout.chin-forward", "Chin behind the nose tip, times the eye line", 0.06, OurSketch);
     public static readonly Grounded<double> ChinDrop = new("snout.chin-drop", "Chin below the bridge line, times the snout height", 0.75, OurSketch);
     public static readonly Grounded<double> CornerShare = new(
-        "snout.corner-share", "Corner radius of the snout's section, times its smaller side", 0.25, Basis.House("between a box and an oval; girth bounds hold for both"));
+        "snout.corner-share", "Corner radius of the snout's section, times its smaller side", 0.25, Basis.House("between a box and an oval; girth bounds hold for both")) { SetElsewhere = "Part of every girth and of the drawing; not set by a practice." };
 
     public static readonly Grounded<double> WidthLong = new("snout.width-long", "Usual snout width, times the eye line, long heads", 0.50, UsualProportion);
     public static readonly Grounded<double> WidthMedium = new("snout.width-medium", "Usual snout width, times the eye line, medium heads", 0.75, UsualProportion);
@@ -61,25 +61,29 @@ public static class SnoutRules
     public static Grounded<double> SpacingRatio(HeadShape shape) => Pick(shape, SpacingLong, SpacingMedium, SpacingShort);
 
     /// <summary>The share by which windows shrink for a nose-to-eye this long: 1 from 70 mm up.</summary>
-    public static double ScaleFor(Length eyeLine) => Math.Min(1, eyeLine / SmallDogFrom.Value);
+    public static double ScaleFor(Length eyeLine, HouseRules rules) => Math.Min(1, eyeLine / rules[SmallDogFrom]);
 
     /// <summary>A window bound or gap, shrunk for a small dog, never under <see cref="SmallestWindow"/>.</summary>
-    public static Length Scaled(Length bound, Length eyeLine) => Length.FromMillimeters(ScaledMm(bound.Millimeters, eyeLine.Millimeters));
+    public static Length Scaled(Length bound, Length eyeLine, HouseRules rules) =>
+        Length.FromMillimeters(ScaledMm(bound.Millimeters, eyeLine.Millimeters, rules));
+
+    /// <summary>The usual gap between fit line and eyes for a nose-to-eye this long.</summary>
+    public static Length UsualGap(Length eyeLine, HouseRules rules) => Scaled(rules[FitLineGap], eyeLine, rules);
 
     /// <summary>The same in plain mm.</summary>
-    internal static double ScaledMm(double bound, double eyeLine) =>
-        Math.Max(bound * Math.Min(1, eyeLine / SmallDogFrom.Value.Millimeters), Math.Min(bound, SmallestWindow.Value.Millimeters));
+    internal static double ScaledMm(double bound, double eyeLine, HouseRules rules) =>
+        Math.Max(bound * Math.Min(1, eyeLine / rules[SmallDogFrom].Millimeters), Math.Min(bound, rules[SmallestWindow].Millimeters));
 
     /// <summary>The usual gap behind a fit line this far from the nose: the one that, added to it, gives an eye line whose usual gap it is.</summary>
-    public static Length GapBehind(Length fitLineLength)
+    public static Length GapBehind(Length fitLineLength, HouseRules rules)
     {
-        var whole = FitLineGap.Value;
-        if (fitLineLength + whole >= SmallDogFrom.Value)
+        var whole = rules[FitLineGap];
+        if (fitLineLength + whole >= rules[SmallDogFrom])
             return whole;
 
         // gap = whole · (fit + gap) / small, solved for gap; never under the smallest.
-        var inProportion = fitLineLength * (whole / (SmallDogFrom.Value - whole));
-        return UnitMath.Max(inProportion, UnitMath.Min(whole, SmallestWindow.Value));
+        var inProportion = fitLineLength * (whole / (rules[SmallDogFrom] - whole));
+        return UnitMath.Max(inProportion, UnitMath.Min(whole, rules[SmallestWindow]));
     }
 
     /// <summary>Whether no triangle has this nose-to-eye on both sides and this spacing between the eyes.</summary>

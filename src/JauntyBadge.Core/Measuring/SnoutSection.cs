@@ -8,7 +8,7 @@ public static class SnoutSection
     /// <summary>What a quarter-circle corner saves of the square one, times its radius, four corners: 8 − 2π.</summary>
     private static readonly double CornersSave = 8 - 2 * Math.PI;
 
-    private static double Share => SnoutRules.CornerShare.Value;
+    private static readonly double Share = SnoutRules.CornerShare.Ours;
 
     /// <summary>Girth of the rounded box, C = 2(H+W) − (8−2π)·r with r a quarter of the smaller side (House).</summary>
     public static Length Girth(Length height, Length width) =>
@@ -74,9 +74,9 @@ public static class SnoutSection
         var measured = new[] { height, width, girth }.Count(s => s is not null);
 
         if (measured == 0)
-            width = new ModelLength(eyeLine * SnoutRules.WidthRatio(numbers.HeadShape).Value, Provenance.Assumed, "the head shape's usual proportion to the eye line");
+            width = new ModelLength(eyeLine * numbers.Rules[SnoutRules.WidthRatio(numbers.HeadShape)], Provenance.Assumed, "the head shape's usual proportion to the eye line");
         if (measured < 2)
-            (height, width) = FromUsualShape(height, width, girth, SnoutRules.HeightRatio(numbers.HeadShape).Value);
+            (height, width) = FromUsualShape(height, width, girth, numbers.Rules[SnoutRules.HeightRatio(numbers.HeadShape)]);
 
         height ??= FromGirth(girth!, width!, "height");
         width ??= FromGirth(girth!, height, "width");

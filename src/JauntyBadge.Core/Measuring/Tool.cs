@@ -54,23 +54,23 @@ public static class ToolRules
     ];
 
     /// <summary>u_tool: the tool's own standard uncertainty.</summary>
-    public static Length Own(Tool tool) => tool switch
+    public static Length Own(Tool tool, HouseRules rules) => tool switch
     {
-        Tool.String => String.Value,
-        Tool.Caliper => Caliper.Value,
-        Tool.Photo => Photo.Value,
-        Tool.DigitalTape => DigitalTape.Value,
-        _ => SoftTape.Value,
+        Tool.String => rules[String],
+        Tool.Caliper => rules[Caliper],
+        Tool.Photo => rules[Photo],
+        Tool.DigitalTape => rules[DigitalTape],
+        _ => rules[SoftTape],
     };
 
     /// <summary>s_r: standard deviation of repeats by one hand, pooled.</summary>
-    public static Length Scatter(Tool tool) => tool switch
+    public static Length Scatter(Tool tool, HouseRules rules) => tool switch
     {
-        Tool.String => StringScatter.Value,
-        Tool.Caliper => CaliperScatter.Value,
-        Tool.Photo => PhotoScatter.Value,
-        Tool.DigitalTape => DigitalTapeScatter.Value,
-        _ => SoftTapeScatter.Value,
+        Tool.String => rules[StringScatter],
+        Tool.Caliper => rules[CaliperScatter],
+        Tool.Photo => rules[PhotoScatter],
+        Tool.DigitalTape => rules[DigitalTapeScatter],
+        _ => rules[SoftTapeScatter],
     };
 
     /// <summary>The tool in plain words, for messages.</summary>

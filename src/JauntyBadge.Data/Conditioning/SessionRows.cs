@@ -37,6 +37,10 @@ public sealed class SetRow : IOfDog
     public string? Basis { get; set; }
     public string? IfStuck { get; set; }
     public bool EndSession { get; set; }
+
+    /// <summary>The numbers it was decided by, by the fingerprint they are kept under; null in older sets.</summary>
+    public string? RulesId { get; set; }
+
     public List<GoRow> Goes { get; set; } = [];
     public List<SignRow> Signs { get; set; } = [];
 
@@ -46,10 +50,10 @@ public sealed class SetRow : IOfDog
         Signs.Select(s => Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase).DefaultIfEmpty(SignGroup.AtEase).Max());
 
     /// <summary>Closes the set with the rule's decision and answers where the plan stands now.</summary>
-    public PlanMoveRow Close(Decision decision, DateTime at)
+    public PlanMoveRow Close(Decision decision, string rulesId, DateTime at)
     {
-        (ClosedAt, Decision, Reason, Basis, IfStuck, EndSession) =
-            (at, decision.Kind, decision.Reason, decision.Basis.ToString(), decision.IfStuck, decision.EndSession);
+        (ClosedAt, Decision, Reason, Basis, IfStuck, EndSession, RulesId) =
+            (at, decision.Kind, decision.Reason, decision.Basis.ToString(), decision.IfStuck, decision.EndSession, rulesId);
         return new PlanMoveRow
         {
             DogId = DogId,

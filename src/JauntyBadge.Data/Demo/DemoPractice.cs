@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
@@ -25,6 +26,7 @@ public static class DemoPractice
     public static async Task FillAsync(PracticeDb db, TimeProvider clock, CancellationToken cancel = default)
     {
         var random = new Random(Seed);
+        var rulesId = await db.KeepAsync(HouseRules.Ours, cancel);
         var now = clock.GetUtcNow().UtcDateTime;
         var today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
         foreach (var demo in DemoDog.All(today))
@@ -41,11 +43,11 @@ public static class DemoPractice
             if (demo.Pictured)
                 AddPictures(db, dog.Id, now.AddDays(-2));
             if (demo.Fitted)
-                db.Choices.Add(Choose(demo, readings, now.AddDays(-firstDay).AddHours(1)));
+                db.Choices.Add(Choose(demo, readings, now.AddDays(-firstDay).AddHours(1), rulesId));
 
             // Days in the story count from its beginning; the last session is to fall the wanted number of days ago.
             foreach (var day in story.GroupBy(t => t.Offset))
-                Write(db, dog.Id, [.. day], today.AddDays(day.Key - story[^1].Offset - demo.LastSession), now);
+                Write(db, dog.Id, [.. day], today.AddDays(day.Key - story[^1].Offset - demo.LastSession), now, rulesId);
         }
 
         foreach (var demo in DemoDog.EarlierLabradors(today, random))
@@ -98,20 +100,20 @@ public static class DemoPractice
         }),
     ];
 
-    private static ChoiceRow Choose(DemoDog demo, List<ReadingRow> readings, DateTime at)
+    private static ChoiceRow Choose(DemoDog demo, List<ReadingRow> readings, DateTime at, string rulesId)
     {
         var profile = demo.Row.ToProfile();
         var used = readings.Where(r => r.SetAside is null).Select(r => r.ToReading()).ToList();
         var assessed = Assessment.Of(used, new Circumstances { OtherWays = profile.OtherShapes, BodyMass = profile.BodyMass, Coat = profile.Coat });
         var snout = assessed.Snout!;
-        var question = new FitQuestion(snout, MuzzleBrief.For(profile, new BriefQuestion { CoatHex = CoatColour.Find(demo.Row.CoatId)?.Hex }), FitRules.Finger.Value)
+        var question = new FitQuestion(snout, MuzzleBrief.For(profile, new BriefQuestion { CoatHex = CoatColour.Find(demo.Row.CoatId)?.Hex }), FitRules.Finger.Ours)
         {
-            Draws = SnoutDraws.Of(snout, UncertaintySource.Of(assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
+            Draws = SnoutDraws.Of(snout, UncertaintySource.Of(assessed), SnoutDraws.Usual.Ours, new Random(SnoutDraws.Seed)),
         };
         var best = Ranking.Rank(Catalogue.Shipped, question)[0];
         return best.Verdict == Verdict.Out
             ? throw new InvalidDataException($"{demo.Row.Name} finds no muzzle: {best.Model.Name} {best.Size.Label}: {best.Deciding.Reason}")
-            : ChoiceRow.Of(demo.Row.Id, best, null, at);
+            : ChoiceRow.Of(demo.Row.Id, best, null, at, rulesId);
     }
 
     /// <summary>One set of the story: the day it fell on, the goes, the signs and what the rule made of it.</summary>
@@ -133,7 +135,7 @@ public static class DemoPractice
                 var record = Play(plan, position, start.AddDays(offset), bad ? 0.5 : demo.Ease, random);
                 string[] signs = bad ? ["lip-lick", "freezes"] : record.Share < 0.7 ? ["looks-away"] : random.NextDouble() < 0.5 ? ["loose-wag"] : ["eats", "comes-back"];
                 record = record with { Worst = signs.Max(s => Sign.Find(s)!.Group) };
-                var decision = Progression.AfterSet(plan, record, [.. told.Select(t => t.Set)], TimeSpan.FromMinutes(1.2 * (set + 1)));
+                var decision = Progression.AfterSet(plan, record, [.. told.Select(t => t.Set)], TimeSpan.FromMinutes(1.2 * (set + 1)), HouseRules.Ours);
                 told.Add(new Told(offset, record, signs, decision));
                 position = decision.Next ?? position;
                 if (bad || (!demo.EndsBadly && (decision.Next is null || plan.IndexOf(position.StepId) >= goal)))
@@ -155,7 +157,7 @@ public static class DemoPractice
         return new SetRecord(plan.Steps[plan.IndexOf(position.StepId)].Step.Id, position.Target, day, goes, good, SignGroup.AtEase);
     }
 
-    private static void Write(PracticeDb db, Guid dogId, IReadOnlyList<Told> sets, DateOnly day, DateTime now)
+    private static void Write(PracticeDb db, Guid dogId, IReadOnlyList<Told> sets, DateOnly day, DateTime now, string rulesId)
     {
         var at = day.ToDateTime(new TimeOnly(7, 30), DateTimeKind.Utc).AddMinutes(2 * day.DayNumber % 20);
         at = at > now.AddMinutes(-10) ? now.AddMinutes(-20) : at;
@@ -182,7 +184,7 @@ public static class DemoPractice
             session.Sets.Add(set);
             at = at.AddSeconds(70);
             session.EndedAt = at;
-            db.PlanMoves.Add(set.Close(decision, at));
+            db.PlanMoves.Add(set.Close(decision, rulesId, at));
         }
 
         db.Sessions.Add(session);

@@ -107,7 +107,7 @@ internal sealed record DemoScene(
     private static ScenePoint[] CardAt(double x0, double y0, double tiltDegrees)
     {
         var place = Placed(x0, y0, tiltDegrees);
-        var (l, s) = (PhotoRules.CardLong.Value.Millimeters, PhotoRules.CardShort.Value.Millimeters);
+        var (l, s) = (PhotoRules.CardLong.Ours.Millimeters, PhotoRules.CardShort.Ours.Millimeters);
         return [place(0, 0, 0), place(l, 0, 0), place(l, s, 0), place(0, s, 0)];
     }
 

@@ -27,10 +27,10 @@ public sealed class FitSettingsRow : IVersioned
     public long Version { get; set; }
     public MaterialSchool Material { get; set; }
     public VisibilitySchool Visibility { get; set; }
-    public double FingerMm { get; set; } = FitRules.Finger.Value.Millimeters;
-    public double Comfort { get; set; } = Weights.UsualWeight.Value;
-    public double Safety { get; set; } = Weights.UsualWeight.Value;
-    public double Feeding { get; set; } = Weights.UsualWeight.Value;
+    public double FingerMm { get; set; } = FitRules.Finger.Ours.Millimeters;
+    public double Comfort { get; set; } = Weights.UsualWeight.Ours;
+    public double Safety { get; set; } = Weights.UsualWeight.Ours;
+    public double Feeding { get; set; } = Weights.UsualWeight.Ours;
 
     public Weights Weights => new(Comfort, Safety, Feeding);
 

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data.Dogs;
 using Microsoft.EntityFrameworkCore;
@@ -15,14 +16,14 @@ public sealed class BreedRanges
     /// <summary>
     /// The ranges for each of some dogs, from the last sets of the others of its breed. Crossbreeds have no range of their own and count for none.
     /// </summary>
-    internal async Task<IReadOnlyDictionary<Guid, DogRanges>> ReadAsync(PracticeDb db, IReadOnlyCollection<DogRow> dogs, CancellationToken cancel)
+    internal async Task<IReadOnlyDictionary<Guid, DogRanges>> ReadAsync(PracticeDb db, IReadOnlyCollection<DogRow> dogs, HouseRules rules, CancellationToken cancel)
     {
-        var stampOf = await StampsAsync(db, dogs.Select(d => d.BreedIds), cancel);
+        var stampOf = await StampsAsync(db, dogs.Select(d => d.BreedIds), rules, cancel);
         var ranges = new Dictionary<Guid, DogRanges>();
         foreach (var dog in dogs)
         {
             ranges[dog.Id] = stampOf(dog.BreedIds) is var stamp && stamp != default
-                ? new DogRanges(stamp, (await ValuesAsync(db, dog.BreedIds[0], stamp, cancel)).WithoutOne(dog.Id))
+                ? new DogRanges(stamp, (await ValuesAsync(db, dog.BreedIds[0], stamp, cancel)).WithoutOne(dog.Id, rules))
                 : DogRanges.None;
         }
 
@@ -30,7 +31,7 @@ public sealed class BreedRanges
     }
 
     /// <summary>How the breeds of some dogs stand now: answers the stamp of a dog's ranges, and none where its breed has too few dogs, or it is of no one breed.</summary>
-    public static async Task<Func<IReadOnlyList<string>, BreedStamp>> StampsAsync(PracticeDb db, IEnumerable<IReadOnlyList<string>> dogs, CancellationToken cancel)
+    public static async Task<Func<IReadOnlyList<string>, BreedStamp>> StampsAsync(PracticeDb db, IEnumerable<IReadOnlyList<string>> dogs, HouseRules rules, CancellationToken cancel)
     {
         List<string> breeds = [.. dogs.Where(b => b.Count == 1).Select(b => b[0]).Distinct()];
         if (breeds.Count == 0)
@@ -43,7 +44,7 @@ public sealed class BreedRanges
             """).ToDictionaryAsync(r => r.Breed, cancel);
 
         // The dog itself is one of those counted.
-        return dog => dog is [var breed] && rows.TryGetValue(Stored(breed), out var row) && row.Dogs > BreedRange.FewestDogs.Value ? new BreedStamp(row.Last, row.Dogs) : default;
+        return dog => dog is [var breed] && rows.TryGetValue(Stored(breed), out var row) && row.Dogs > rules[BreedRange.FewestDogs] ? new BreedStamp(row.Last, row.Dogs) : default;
     }
 
     private static string Stored(string breed) => JsonSerializer.Serialize(new[] { breed });
@@ -66,12 +67,12 @@ public sealed class BreedRanges
 
     private sealed record BreedValues(BreedStamp Stamp, ILookup<Measure, (Guid DogId, double Mm)> Values)
     {
-        public Dictionary<Measure, BreedRange> WithoutOne(Guid dogId)
+        public Dictionary<Measure, BreedRange> WithoutOne(Guid dogId, HouseRules rules)
         {
             var ranges = new Dictionary<Measure, BreedRange>();
             foreach (var measure in Values)
             {
-                if (BreedRange.Of([.. measure.Where(v => v.DogId != dogId).Select(v => Length.FromMillimeters(v.Mm))]) is { } range)
+                if (BreedRange.Of([.. measure.Where(v => v.DogId != dogId).Select(v => Length.FromMillimeters(v.Mm))], rules) is { } range)
                     ranges[measure.Key] = range;
             }
 

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data.Dogs;
@@ -11,9 +12,10 @@ namespace JauntyBadge.Data.Measuring;
 /// <param name="Breeds">The breeds the practice works with.</param>
 /// <param name="Ranges">What the practice's other dogs of the breed measure; null where it was not asked for, and then nothing can be judged.</param>
 /// <param name="Sets">Its measuring sets, the oldest first; the last one is open.</param>
+/// <param name="Rules">The numbers that decide.</param>
 /// <param name="ReadingRows">The readings of the last set, those set aside among them.</param>
 public sealed record MeasuredDog(
-    DogRow Dog, BreedList Breeds, DogRanges? Ranges, IReadOnlyList<MeasuringSetRow> Sets, IReadOnlyList<ReadingRow> ReadingRows)
+    DogRow Dog, BreedList Breeds, DogRanges? Ranges, HouseRules Rules, IReadOnlyList<MeasuringSetRow> Sets, IReadOnlyList<ReadingRow> ReadingRows)
 {
     private DogProfile? profile;
     private Assessment? assessment;
@@ -23,12 +25,12 @@ public sealed record MeasuredDog(
     public FitStyle FitStyle => CurrentSet?.FitStyle ?? Profile.UsualFitStyle;
 
     /// <summary>The dog, its head shape as far as it was measured included.</summary>
-    public DogProfile Profile => profile ??= Dog.ToProfile(Breeds) with { MeasuredShape = HeadShapes.Read(Measured) };
+    public DogProfile Profile => profile ??= Dog.ToProfile(Breeds) with { MeasuredShape = HeadShapes.Read(Measured, Rules) };
 
     /// <summary>The readings in use.</summary>
     public IReadOnlyList<Reading> Readings { get; } = [.. ReadingRows.Where(r => r.SetAside is null).Select(r => r.ToReading())];
 
-    public IReadOnlyList<Measured> Measured => Core.Measuring.Measured.From(Readings, CurrentSet?.Coat ?? Coat.Ordinary);
+    public IReadOnlyList<Measured> Measured => Core.Measuring.Measured.From(Readings, CurrentSet?.Coat ?? Coat.Ordinary, Rules);
 
     /// <summary>The snout as measured, or null while neither nose to inner eye nor the fit line is read.</summary>
     public SnoutModel? Snout => Assessed.Snout;
@@ -46,12 +48,13 @@ public sealed record MeasuredDog(
         FitLineGap = CurrentSet?.FitLineGapMm is { } gap ? Length.FromMillimeters(gap) : null,
         OwnRanges = (Ranges ?? throw new InvalidOperationException("The dog was loaded without the ranges of its breed.")).ByMeasure,
         Shown = shown,
+        Rules = Rules,
     });
 
     /// <summary>Why the dog should be measured again, in sentences.</summary>
     public IReadOnlyList<string> MeasureAgain(DateOnly today) => CurrentSet is { } set && ReadingRows.Count > 0
         ? Remeasure.Reasons(
-            new SetState(DateOnly.FromDateTime(set.StartedAt), set.BodyMass, set.Coat), new SetState(today, Profile.BodyMass, Profile.Coat), Profile.IsGrowing(today))
+            new SetState(DateOnly.FromDateTime(set.StartedAt), set.BodyMass, set.Coat), new SetState(today, Profile.BodyMass, Profile.Coat), Profile.IsGrowing(today), Rules)
         : [];
 
     /// <summary>Loads some dogs with their readings, to be judged.</summary>
@@ -70,11 +73,12 @@ public sealed record MeasuredDog(
     {
         var dogs = await which.AsNoTracking().ToListAsync(cancel);
         var ids = dogs.Select(d => d.Id).ToList();
+        var rules = await db.RulesAsync(cancel);
         var breeds = await BreedRow.ListAsync(db, cancel);
-        var ranges = withRanges ? await db.BreedRanges.ReadAsync(db, dogs, cancel) : null;
+        var ranges = withRanges ? await db.BreedRanges.ReadAsync(db, dogs, rules, cancel) : null;
         var sets = (await db.MeasuringSets.AsNoTracking().Where(s => ids.Contains(s.DogId) && s.RemovedAt == null).OrderBy(s => s.Number).ToListAsync(cancel)).ToLookup(s => s.DogId);
         var open = sets.Select(g => g.Last().Id).ToList();
         var readings = (await db.Readings.AsNoTracking().Where(r => open.Contains(r.SetId) && r.RemovedAt == null).OrderBy(r => r.Number).ToListAsync(cancel)).ToLookup(r => r.DogId);
-        return [.. dogs.Select(d => new MeasuredDog(d, breeds, ranges?[d.Id], [.. sets[d.Id]], [.. readings[d.Id]]))];
+        return [.. dogs.Select(d => new MeasuredDog(d, breeds, ranges?[d.Id], rules, [.. sets[d.Id]], [.. readings[d.Id]]))];
     }
 }

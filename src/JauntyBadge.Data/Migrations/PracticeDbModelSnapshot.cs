@@ -146,6 +146,9 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<string>("Reason")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("RulesId")
+                        .HasColumnType("TEXT");
+
                     b.Property<Guid>("SessionId")
                         .HasColumnType("TEXT");
 
@@ -557,6 +560,36 @@ namespace JauntyBadge.Data.Migrations
                     b.ToTable("Van");
                 });
 
+            modelBuilder.Entity("JauntyBadge.Data.HouseNumberRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("NumberId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Reason")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("Value")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("NumberId");
+
+                    b.ToTable("HouseNumbers");
+                });
+
             modelBuilder.Entity("JauntyBadge.Data.Measuring.MeasuringSetRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -725,6 +758,20 @@ namespace JauntyBadge.Data.Migrations
                     b.HasIndex("SetId");
 
                     b.ToTable("Readings");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.RuleBookRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Numbers")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("RuleBooks");
                 });
 
             modelBuilder.Entity("JauntyBadge.Data.Conditioning.GoRow", b =>

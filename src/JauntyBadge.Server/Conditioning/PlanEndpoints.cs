@@ -73,7 +73,7 @@ internal static class PlanEndpoints
     private static PlanDto Of(TrainedDog file, DateOnly today)
     {
         var position = file.Position;
-        var gap = position is null ? null : Progression.AfterGap(file.Plan, position, file.LastTrained, today).Reason;
+        var gap = position is null ? null : Progression.AfterGap(file.Plan, position, file.LastTrained, today, file.Measured.Rules).Reason;
         var here = position is null ? file.Plan.Steps.Count : file.Plan.IndexOf(position.StepId);
         return new PlanDto(
             TrainingPlan.SchoolName,

@@ -1,4 +1,5 @@
 using FluentValidation;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Data.Conditioning;
 
@@ -65,7 +66,7 @@ public sealed record SetDto(
     DecisionKind? Decision, string? Reason, string? Basis, string? IfStuck, bool EndSession);
 
 /// <summary>A dog as its sessions need it.</summary>
-internal sealed record PlannedDog(string Name, TrainingPlan Plan);
+internal sealed record PlannedDog(string Name, TrainingPlan Plan, HouseRules Rules);
 
 /// <summary>A session. The open set, if any, is the last one.</summary>
 /// <param name="Step">The step of the latest set.</param>

@@ -32,12 +32,12 @@ internal static class SessionEndpoints
         var position = file.Position ?? throw Refusal.Conflict("Every step of the plan is passed. Set the plan to a step to train it again.");
         if (position.NotBefore > clock.Today())
             throw Refusal.Conflict($"It went over threshold last time: not before {position.NotBefore:d MMMM}. To overrule, set the plan by hand with a note.");
-        var (start, gap) = Progression.AfterGap(file.Plan, position, file.LastTrained, clock.Today());
+        var (start, gap) = Progression.AfterGap(file.Plan, position, file.LastTrained, clock.Today(), file.Measured.Rules);
         var session = new SessionRow { Id = Guid.NewGuid(), DogId = id, StartedAt = clock.UtcNow(), GapReason = gap };
         session.Sets.Add(NewSet(session, 1, start, clock));
         db.Sessions.Add(session);
         await db.SaveChangesAsync(cancel);
-        return SessionDto.Of(session, new PlannedDog(file.Measured.Dog.Name, file.Plan));
+        return SessionDto.Of(session, new PlannedDog(file.Measured.Dog.Name, file.Plan, file.Measured.Rules));
     }
 
     private static async Task<IReadOnlyList<SessionDto>> RecordAsync(Guid id, PracticeDb db, CancellationToken cancel)
@@ -137,8 +137,8 @@ internal static class SessionEndpoints
     {
         var earlier = await db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs)
             .Where(s => s.DogId == session.DogId && s.StepId == set.StepId && s.ClosedAt != null).OrderBy(s => s.Id).ToListAsync(cancel);
-        var decision = Progression.AfterSet(dog.Plan, set.ToRecord(), [.. earlier.Select(s => s.ToRecord())], clock.UtcNow() - session.StartedAt);
-        db.PlanMoves.Add(set.Close(decision, clock.UtcNow()));
+        var decision = Progression.AfterSet(dog.Plan, set.ToRecord(), [.. earlier.Select(s => s.ToRecord())], clock.UtcNow() - session.StartedAt, dog.Rules);
+        db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), clock.UtcNow()));
         return decision.EndSession ? null : decision.Next;
     }
 
@@ -186,7 +186,7 @@ internal static class SessionEndpoints
     private static async Task<PlannedDog> PlannedAsync(PracticeDb db, Guid dogId, CancellationToken cancel)
     {
         var dog = await db.ProfiledDogAsync(dogId, cancel);
-        return new PlannedDog(dog.Dog.Name, TrainingPlan.For(dog.Profile));
+        return new PlannedDog(dog.Dog.Name, TrainingPlan.For(dog.Profile), dog.Rules);
     }
 
     private static IQueryable<SessionRow> WithSets(PracticeDb db) =>

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Runtime.CompilerServices;
 using System.Threading.Channels;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using UnitsNet;
 
@@ -113,7 +114,7 @@ public sealed class StandInTape(TimeProvider clock, int seed = 1) : ITapeLink
 
     /// <summary>What the virtual dog truly measures: the usual length of a medium head of 24 kg, a little lopsided.</summary>
     public static Length Truth(Measure measure, Side? side) =>
-        PlausibleRange.Usual(measure, HeadShape.Medium, Mass.FromKilograms(24)) + Length.FromMillimeters(side == Side.Right ? 2 : 0);
+        PlausibleRange.Usual(measure, HeadShape.Medium, Mass.FromKilograms(24), HouseRules.Ours) + Length.FromMillimeters(side == Side.Right ? 2 : 0);
 
     private string Reading(Length truth)
     {

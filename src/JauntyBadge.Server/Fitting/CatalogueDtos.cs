@@ -55,13 +55,13 @@ public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDr
         {
             NoseToInnerEyeLeft = Length.FromMillimeters(size.LengthMm),
             NoseToInnerEyeRight = Length.FromMillimeters(size.LengthMm),
-            SnoutWidth = Length.FromMillimeters(Math.Max(8, width - BasketModel.BoxSpareWidth.Value.Millimeters)),
+            SnoutWidth = Length.FromMillimeters(Math.Max(8, width - BasketModel.BoxSpareWidth.Ours.Millimeters)),
             SnoutHeight = size.DepthRearMm is { } rear ? Length.FromMillimeters(Math.Max(8, Math.Min(rear, size.DepthFrontMm ?? rear) - 10)) : null,
             NeckGirth = size.NeckStrapRange() is { } range ? range.Middle * 0.93 : null,
         };
         var snout = SnoutModel.From(numbers);
-        var basket = size.Basket(snout.Width.Value);
-        var fit = BasketFit.Assess(snout, basket, new FitRequest(FitStyle.Everyday, FitRules.FullPant.Value, FitRules.Fingers(FitStyle.Everyday), FitRules.Finger.Value));
+        var basket = size.Basket(snout);
+        var fit = BasketFit.Assess(snout, basket, new FitRequest(FitStyle.Everyday, FitRules.FullPant.Ours, FitRules.Fingers(FitStyle.Everyday), FitRules.Finger.Ours));
         return new([], FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)), size.IsLengthAndGirthOnly ? "Depth and width are assumed: a box of that girth." : null);
     }
 }

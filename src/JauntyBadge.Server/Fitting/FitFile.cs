@@ -1,4 +1,5 @@
 using System.ComponentModel;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -34,19 +35,20 @@ internal sealed record FitQuery(
 internal sealed record FitTerms(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, FitStyle? FitStyle, int? Fingers, int? Minutes, bool? Warm, bool ClinicHands = false)
 {
     /// <exception cref="Refusal">A number is out of range.</exception>
-    public BriefQuestion ToQuestion(DogProfile dog)
+    public BriefQuestion ToQuestion(DogProfile dog, HouseRules rules)
     {
         if (Fingers is < 0 or > NeckStrap.MostFingers)
             throw Refusal.Field("fingers", $"fingers must be 0 to {NeckStrap.MostFingers}.");
         if (Minutes is < 1 or > FitQuery.LongestMinutes)
             throw Refusal.Field("minutes", $"minutes must be 1 to {FitQuery.LongestMinutes}.");
-        var usual = WearPlan.Usual(Uses.Count > 0 ? Uses : dog.Purposes);
+        var usual = WearPlan.Usual(Uses.Count > 0 ? Uses : dog.Purposes, rules);
         return new BriefQuestion
         {
             Uses = Uses,
             FitStyle = FitStyle,
             Fingers = Fingers,
             ClinicHands = ClinicHands,
+            Rules = rules,
             Wear = new WearPlan(Minutes is { } minutes ? TimeSpan.FromMinutes(minutes) : usual.Longest, Warm ?? usual.Warm),
         };
     }
@@ -62,7 +64,7 @@ internal record FitBasis(MeasuredDog Dog, MuzzleList Muzzles, FitSettingsRow Set
 {
     public string? CoatHex => CoatColour.Find(Dog.Dog.CoatId)?.Hex;
 
-    public MuzzleBrief Brief(FitTerms asked) => MuzzleBrief.For(Dog.Profile, asked.ToQuestion(Dog.Profile) with
+    public MuzzleBrief Brief(FitTerms asked) => MuzzleBrief.For(Dog.Profile, asked.ToQuestion(Dog.Profile, Dog.Rules) with
     {
         Material = Settings.Material,
         Visibility = Settings.Visibility,
@@ -76,7 +78,7 @@ internal record FitBasis(MeasuredDog Dog, MuzzleList Muzzles, FitSettingsRow Set
         ? null
         : new FitQuestion(snout, Brief(asked), Length.FromMillimeters(Settings.FingerMm))
         {
-            Draws = !draws ? null : SnoutDraws.Of(snout, UncertaintySource.Of(Dog.Assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
+            Draws = !draws ? null : SnoutDraws.Of(snout, UncertaintySource.Of(Dog.Assessed), SnoutDraws.Usual.Ours, new Random(SnoutDraws.Seed)),
             Weights = Settings.Weights,
             Shown = asked.Shown,
         };

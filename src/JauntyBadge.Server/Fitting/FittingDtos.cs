@@ -71,10 +71,10 @@ public sealed record FitRowDto(
         GroupOf(fit, remedies), fit.Verdict, fit.Chance, fit.Retake, CriterionDto.Of(fit.Deciding),
         fit.Assessment?.Gape.Degrees.Tidy(), fit.Assessment?.GapeClass, fit.Model.Note, fit.Weighted, [.. fit.NotChecked.Select(n => n.Name)], [.. remedies.Select(RemedyDto.Of)], Headline.Of(fit));
 
-    private static FitGroup GroupOf(RankedFit fit, IReadOnlyList<Remedy> remedies) =>
+    internal static FitGroup GroupOf(RankedFit fit, IReadOnlyList<Remedy> remedies) =>
         fit.Verdict == Verdict.Out ? (remedies.Count > 0 ? FitGroup.Near : FitGroup.Out)
         : fit.Model.Type != MuzzleType.Basket ? FitGroup.Watched
-        : fit.Chance < Headline.EvenChance.Value ? FitGroup.Unsure
+        : fit.Chance < fit.Brief.Rules[Headline.EvenChance] ? FitGroup.Unsure
         : FitGroup.Fits;
 }
 
@@ -111,7 +111,7 @@ public sealed record FitDto(
             [.. fit.Criteria.Select(c => CriterionDto.Of(As(c)))],
             fit.NotChecked, basket?.Seat.NoseRoom.Millimeters.Tidy(), basket?.Seat.EyeRoom.Millimeters.Tidy(), basket?.Seat.ShoveEyeRoom.Millimeters.Tidy(),
             basket?.Gape.Degrees.Tidy(), basket?.GapeClass, basket?.NeckLoop?.Millimeters.Tidy(), StrapDto.Of(fit, fit.Strap), fit.Score,
-            FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null, FitRules.Caution(fit.Model.Type), inVan, [.. training is null ? remedies.Select(RemedyDto.Of) : []],
+            FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null, FitRules.Caution(fit.Model.Type, fit.Brief.Rules), inVan, [.. training is null ? remedies.Select(RemedyDto.Of) : []],
             StrapDto.Of(fit, fit.OtherStrap), training, Headline.Of(fit), NeedsNoteToKeep(fit, training));
     }
 
@@ -126,7 +126,7 @@ public sealed record BriefDto(
     IReadOnlyList<BriefLine> Lines, IReadOnlyList<Clash> Clashes, MuzzleCount Advice)
 {
     public static BriefDto Of(MuzzleBrief b, MuzzleCount advice) => new(
-        b.Uses, b.HeadShape, b.FitStyle, b.Fingers, b.NeededGape.Degrees.Tidy(), Gape.Classify(b.NeededGape), (int)b.BiteTier, (int)b.Wear.Longest.TotalMinutes, b.Wear.Warm,
+        b.Uses, b.HeadShape, b.FitStyle, b.Fingers, b.NeededGape.Degrees.Tidy(), Gape.Classify(b.NeededGape, b.Rules), (int)b.BiteTier, (int)b.Wear.Longest.TotalMinutes, b.Wear.Warm,
         MuzzleBrief.IsClinicOnly(b.Uses), b.ClinicHands,
         b.MostMass?.Grams.Tidy(), b.Lines, b.Clashes, advice);
 }

@@ -130,7 +130,7 @@ internal static class FittingEndpoints
         var training = TrainingOf(file, fit, fit.Model.Sizes.Select(s => s.Id == fit.Size.Id ? fit : Ranking.Judge(fit.Model, s, question)));
         if (FitDto.NeedsNoteToKeep(fit, training) && string.IsNullOrWhiteSpace(entry.Note))
             throw Refusal.Field("note", $"This one is out: {fit.Deciding.Reason} To keep it all the same, write down why.");
-        var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow(), training);
+        var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow(), await db.KeepAsync(question.Rules, cancel), training);
         db.Choices.Add(row);
         await db.SaveChangesAsync(cancel);
         return ChoiceDto.Of(row);

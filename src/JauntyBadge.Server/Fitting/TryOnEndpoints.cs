@@ -76,7 +76,7 @@ internal static class TryOnEndpoints
         var standing = file.File.ProgressOn(file.Today);
         return new TryOnGuide(
             fit.Size.Id, $"{fit.Model.Name} {fit.Size.Label}", standing.ConditionedShare >= 1, standing.NextStep, StrapDto.Of(fit, fit.Strap),
-            fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null, fit.Model.HolePitchMm, TryOnCheck.For(fit.Model.Type), Symptom.All, FitRules.Caution(fit.Model.Type), file.Dog.Profile.Cautions(file.Today));
+            fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null, fit.Model.HolePitchMm, TryOnCheck.For(fit.Model.Type), Symptom.All, FitRules.Caution(fit.Model.Type, fit.Brief.Rules), file.Dog.Profile.Cautions(file.Today));
     }
 
     private static async Task<DiagnosisDto> DiagnoseAsync(Guid id, DiagnoseEntry entry, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel)

@@ -1,4 +1,5 @@
 using FluentValidation;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -98,6 +99,7 @@ internal static class VanEndpoints
             throw Refusal.Field("sizes", $"sizes must be 1 to {MostSizes}.");
         var muzzles = await MuzzleRow.ListAsync(db, cancel);
         var settings = await FitSettingsRow.LoadAsync(db, cancel);
+        var rules = await db.RulesAsync(cancel);
         var van = await db.Van.AsNoTracking().ToDictionaryAsync(v => v.SizeId, cancel);
         var round = await fits.ReadAsync(db, muzzles, settings, clock.Today(), cancel);
         var awaited = await db.ExpectedDogs.AsNoTracking().OrderBy(d => d.Name).ToListAsync(cancel);
@@ -107,7 +109,7 @@ internal static class VanEndpoints
             .. round.Where(d => d.Fits is not null).Select(d => (d.Id, d.Name, 1, false, d.Fits!)),
         ];
         foreach (var dog in expected ? awaited : [])
-            dogs.Add((dog.Id, dog.Name, dog.Count, true, await fits.ReadAsync(db, muzzles, settings, dog, () => Question(dog, settings), cancel)));
+            dogs.Add((dog.Id, dog.Name, dog.Count, true, await fits.ReadAsync(db, muzzles, settings, dog, () => Question(dog, settings, rules), cancel)));
         var stock = dogs.Select(d => new StockDog(d.Id.ToString(), d.Count, d.Fits)).ToList();
         // Where it makes no difference to the dogs: what is in the van already, then what costs less.
         var preferred = muzzles.All.SelectMany(m => m.Sizes).OrderByDescending(s => van.ContainsKey(s.Id)).ThenBy(s => s.Price ?? decimal.MaxValue).Select(s => s.Id).ToList();
@@ -123,7 +125,7 @@ internal static class VanEndpoints
     }
 
     /// <summary>An expected dog has no readings of its own: what was entered is taken as read once with a soft tape.</summary>
-    private static FitQuestion Question(ExpectedDogRow dog, FitSettingsRow settings)
+    private static FitQuestion Question(ExpectedDogRow dog, FitSettingsRow settings, HouseRules rules)
     {
         Reading Read(Measure measure, Side? side, double mm) => new(measure, side, Length.FromMillimeters(mm), ReadingUnit.Mm);
         List<Reading> readings = [Read(Measure.NoseToInnerEye, Side.Left, dog.EyeMm), Read(Measure.NoseToInnerEye, Side.Right, dog.EyeMm)];
@@ -134,10 +136,10 @@ internal static class VanEndpoints
         }
 
         var profile = new DogProfile { Name = dog.Name, HeadShapeSeen = dog.HeadShape, BiteTier = dog.BiteTier, Purposes = dog.Purposes };
-        var assessed = Assessment.Of(readings, new Circumstances { OtherWays = profile.OtherShapes });
-        return new FitQuestion(assessed.Snout!, MuzzleBrief.For(profile, new BriefQuestion { Material = settings.Material, Visibility = settings.Visibility }), Length.FromMillimeters(settings.FingerMm))
+        var assessed = Assessment.Of(readings, new Circumstances { OtherWays = profile.OtherShapes, Rules = rules });
+        return new FitQuestion(assessed.Snout!, MuzzleBrief.For(profile, new BriefQuestion { Material = settings.Material, Visibility = settings.Visibility, Rules = rules }), Length.FromMillimeters(settings.FingerMm))
         {
-            Draws = SnoutDraws.Of(assessed.Snout!, UncertaintySource.Of(assessed), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)),
+            Draws = SnoutDraws.Of(assessed.Snout!, UncertaintySource.Of(assessed), SnoutDraws.Usual.Ours, new Random(SnoutDraws.Seed)),
         };
     }
 

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
@@ -64,10 +65,10 @@ internal sealed class VanFits
     }
 
     private static async Task<Practice> PracticeAsync(PracticeDb db, FitSettingsRow settings, CancellationToken cancel) => new(
-        await db.Muzzles.CountAsync(cancel), settings.Version, await BreedRow.StampAsync(db, cancel));
+        await db.Muzzles.CountAsync(cancel), settings.Version, await BreedRow.StampAsync(db, cancel), await db.RulesAsync(cancel));
 
     /// <summary>What holds for every dog: versions of muzzles are only ever added.</summary>
-    private readonly record struct Practice(int Muzzles, long Settings, (int Count, long Last) Breeds);
+    private readonly record struct Practice(int Muzzles, long Settings, (int Count, long Last) Breeds, HouseRules Rules);
 
     /// <summary>A plan with what it was made for.</summary>
     private sealed record Planned(IReadOnlyList<StockDog> Dogs, int Sizes, IReadOnlyList<string> Preferred, StockPlan Plan);

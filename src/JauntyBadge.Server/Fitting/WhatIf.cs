@@ -1,4 +1,5 @@
 using FluentValidation;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -116,7 +117,7 @@ internal static class WhatIf
 
     public static StrapLoop Strap(WhatIfStrap asked)
     {
-        var finger = asked.FingerThicknessMm is { } mm ? Length.FromMillimeters(mm) : FitRules.Finger.Value;
+        var finger = asked.FingerThicknessMm is { } mm ? Length.FromMillimeters(mm) : FitRules.Finger.Ours;
         return new StrapLoop(NeckStrap.Loop(Length.FromMillimeters(asked.NeckGirthMm!.Value), asked.Fingers!.Value, finger).Millimeters.Tidy());
     }
 
@@ -138,7 +139,7 @@ internal static class WhatIf
             Health = entered.Health ?? [],
             TraitsSeen = entered.Traits ?? [],
         };
-        var question = new FitTerms(ReadingUnit.Mm, [], asked.School, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(dog) with
+        var question = new FitTerms(ReadingUnit.Mm, [], asked.School, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(dog, HouseRules.Ours) with
         {
             Material = asked.Material ?? MaterialSchool.Sturdy,
             Visibility = asked.Visibility ?? VisibilitySchool.StandOut,
@@ -152,13 +153,13 @@ internal static class WhatIf
     public static FitAnswer Fit(WhatIfFit asked)
     {
         var snout = SnoutModel.From(asked.Snout!.ToNumbers());
-        var request = new FitRequest(asked.School!.Value, Angle.FromDegrees(asked.NeededGapeDeg!.Value), asked.Fingers!.Value, FitRules.Finger.Value);
+        var request = new FitRequest(asked.School!.Value, Angle.FromDegrees(asked.NeededGapeDeg!.Value), asked.Fingers!.Value, FitRules.Finger.Ours);
         var basket = asked.Basket!.ToModel();
         var fit = BasketFit.Assess(snout, basket, request);
         var doubts = asked.Snout.Lengths.Where(u => u.U is not null).ToDictionary(u => u.Line, u => Length.FromMillimeters(u.U!.Value));
         var chances = doubts.Count == 0
             ? null
-            : Chances.Of(SnoutDraws.Of(snout, UncertaintySource.Of(snout, doubts), SnoutDraws.Usual.Value, new Random(SnoutDraws.Seed)), basket, request);
+            : Chances.Of(SnoutDraws.Of(snout, UncertaintySource.Of(snout, doubts), SnoutDraws.Usual.Ours, new Random(SnoutDraws.Seed)), basket, request);
         return new FitAnswer(
             fit.Seat.NoseRoom.Millimeters.Tidy(), fit.Seat.EyeRoom.Millimeters.Tidy(), fit.Seat.ShoveEyeRoom.Millimeters.Tidy(), fit.ChinRoom.Millimeters.Tidy(),
             fit.Gape.Degrees.Tidy(), fit.GapeClass, fit.NeededGirth.Millimeters.Tidy(), fit.GirthMargin.Millimeters.Tidy(), fit.WidthMargin.Millimeters.Tidy(),
@@ -172,7 +173,7 @@ internal static class LengthRules
 {
     public const double ShortestMm = 5;
 
-    public static double LongestMm => ReadingParser.Longest.Value.Millimeters;
+    public static double LongestMm => ReadingParser.Longest.Ours.Millimeters;
 
     /// <summary>A length in mm that may be left out.</summary>
     public static IRuleBuilderOptions<T, double?> AnyLength<T>(this IRuleBuilder<T, double?> rule) => rule
@@ -250,7 +251,7 @@ public sealed class WhatIfFitValidator : AbstractValidator<WhatIfFit>
         RuleFor(f => f.Snout).NotNull().WithMessage("snout is needed.").SetValidator(new SnoutInputValidator()!);
         RuleFor(f => f.Basket).NotNull().WithMessage("basket is needed.").SetValidator(new BasketInputValidator()!);
         RuleFor(f => f.School).NotNull().WithMessage("school is needed: everyday or working.");
-        RuleFor(f => f.NeededGapeDeg).NotNull().WithMessage("neededGapeDeg is needed: 0 to 60.").InclusiveBetween(0, FitRules.WidestGape.Value.Degrees).WithMessage("neededGapeDeg must be 0 to 60.");
+        RuleFor(f => f.NeededGapeDeg).NotNull().WithMessage("neededGapeDeg is needed: 0 to 60.").InclusiveBetween(0, FitRules.WidestGape.Ours.Degrees).WithMessage("neededGapeDeg must be 0 to 60.");
         RuleFor(f => f.Fingers).NotNull().WithMessage("fingers is needed: 0 to 4.").InclusiveBetween(0, NeckStrap.MostFingers).WithMessage($"fingers must be 0 to {NeckStrap.MostFingers}.");
     }
 }

@@ -55,7 +55,7 @@ internal static class BenchEndpoints
         var model = HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass);
         var asked = FitStyleMeasures.AskedBy(file.FitStyle);
         return new BenchDto(
-            [.. MeasureDefinition.All.Select(m => m.Guide)], asked, [.. FitStyleMeasures.All.Except(asked)], SetOf(file, model, clock), ReadingsOf(file.ReadingRows),
+            [.. MeasureDefinition.All.Select(m => m.Guide)], asked, [.. FitStyleMeasures.All.Except(asked)], SetOf(file, model, clock), ReadingsOf(file),
             [.. assessment.Measured.Select(MeasuredDto.Of)], assessment.Findings, assessment.HeadShape, assessment.Missing,
             await ChangesAsync(file, assessment, db, cancel), file.MeasureAgain(clock.Today()), model.SourcesDto(), HeadDrawing.Of(model), assessment.Snout is not null, assessment.Doubted, assessment.IsReady);
     }
@@ -78,14 +78,15 @@ internal static class BenchEndpoints
     private static MeasuringSetDto SetOf(MeasuredDog file, SnoutModel model, TimeProvider clock) => new(
         file.CurrentSet?.Id, file.CurrentSet?.StartedAt, file.FitStyle, file.CurrentSet?.BodyMassKg ?? file.Dog.BodyMassKg,
         file.CurrentSet?.Coat ?? file.Profile.Coat, file.CurrentSet?.FitLineGapMm,
-        SnoutRules.Scaled(SnoutRules.FitLineGap.Value, model.EyeLine.Value).Millimeters.Tidy(), Math.Max(0, file.Sets.Count - 1),
+        SnoutRules.UsualGap(model.EyeLine.Value, model.Rules).Millimeters.Tidy(), Math.Max(0, file.Sets.Count - 1),
         IsOver(file.CurrentSet, file.ReadingRows, clock), file.CurrentSet?.Version ?? 0);
 
     /// <summary>Readings in the order taken, the odd one of each measure marked.</summary>
-    private static IReadOnlyList<ReadingDto> ReadingsOf(IReadOnlyList<ReadingRow> rows)
+    private static IReadOnlyList<ReadingDto> ReadingsOf(MeasuredDog file)
     {
+        var rows = file.ReadingRows;
         var apart = rows.Where(r => r.SetAside is null).GroupBy(r => (r.Measure, r.Side))
-            .Select(g => Repeats.Odd([.. g.Select(r => r.ToReading())]) is { } odd ? g.ElementAt(odd).Id : (Guid?)null).OfType<Guid>().ToHashSet();
+            .Select(g => Repeats.Odd([.. g.Select(r => r.ToReading())], file.Rules) is { } odd ? g.ElementAt(odd).Id : (Guid?)null).OfType<Guid>().ToHashSet();
         return [.. rows.Select(r => ReadingDto.Of(r, apart.Contains(r.Id)))];
     }
 
@@ -95,7 +96,7 @@ internal static class BenchEndpoints
             return [];
         var before = file.Sets[^2];
         var rows = await db.Readings.AsNoTracking().Where(r => r.SetId == before.Id && r.RemovedAt == null && r.SetAside == null).ToListAsync(cancel);
-        return [.. SetComparison.Of(Measured.From(rows.Select(r => r.ToReading()), before.Coat), assessment.Measured).Where(c => c.Change is not null).Select(ChangeDto.Of)];
+        return [.. SetComparison.Of(Measured.From(rows.Select(r => r.ToReading()), before.Coat, file.Rules), assessment.Measured).Where(c => c.Change is not null).Select(ChangeDto.Of)];
     }
 
     private static async Task<BenchDto> SetAsync(Guid id, MeasuringSetEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null, [Edited] string? edited = null)

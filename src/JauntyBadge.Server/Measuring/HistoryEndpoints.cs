@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Handover;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
@@ -55,24 +56,25 @@ internal static class HistoryEndpoints
             [
                 .. file.Sets.Reverse().Select(s => new MeasuringSetRecordDto(
                     s.Id, s.StartedAt, s.FitStyle, s.BodyMassKg, s.Coat, [.. rows[s.Id].Select(r => r.TakenBy).OfType<string>().Distinct()],
-                    [.. MeasuredIn(rows[s.Id], s).Select(MeasuredDto.Of)], [.. rows[s.Id].Where(r => r.SetAside is not null).Select(r => ReadingDto.Of(r, false))])),
+                    [.. MeasuredIn(rows[s.Id], s, file.Rules).Select(MeasuredDto.Of)], [.. rows[s.Id].Where(r => r.SetAside is not null).Select(r => ReadingDto.Of(r, false))])),
             ],
             file.MeasureAgain(clock.Today()));
     }
 
     private static async Task<IReadOnlyList<ChangeDto>> CompareAsync(Guid id, Guid before, Guid after, PracticeDb db, CancellationToken cancel)
     {
+        var rules = await db.RulesAsync(cancel);
         async Task<IReadOnlyList<Measured>> Load(Guid setId, string field)
         {
             var set = await db.MeasuringSets.AsNoTracking().SingleOrDefaultAsync(s => s.Id == setId && s.DogId == id, cancel) ?? throw Refusal.Field(field, $"{field} is not a measuring set of this dog.");
-            return MeasuredIn(await db.Readings.AsNoTracking().Where(r => r.SetId == setId && r.RemovedAt == null).ToListAsync(cancel), set);
+            return MeasuredIn(await db.Readings.AsNoTracking().Where(r => r.SetId == setId && r.RemovedAt == null).ToListAsync(cancel), set, rules);
         }
 
         return [.. SetComparison.Of(await Load(before, "before"), await Load(after, "after")).Select(ChangeDto.Of)];
     }
 
-    private static IReadOnlyList<Measured> MeasuredIn(IEnumerable<ReadingRow> rows, MeasuringSetRow set) =>
-        Measured.From(rows.Where(r => r.SetAside is null).Select(r => r.ToReading()), set.Coat);
+    private static IReadOnlyList<Measured> MeasuredIn(IEnumerable<ReadingRow> rows, MeasuringSetRow set, HouseRules rules) =>
+        Measured.From(rows.Where(r => r.SetAside is null).Select(r => r.ToReading()), set.Coat, rules);
 
     private static async Task<HistoryDto> StartAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {

@@ -1,4 +1,5 @@
 using FluentValidation;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Data.Measuring;
@@ -43,7 +44,7 @@ public sealed record PhotoMeasureDto(
 {
     public static PhotoMeasureDto Of(PhotoMeasure m) => new(
         m.Measure, m.Side, m.Value.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy(),
-        (Uncertainty.Coverage.Value * m.StandardUncertainty.Millimeters).Tidy(), m.FromClicks.Millimeters.Tidy(), m.FromReference.Millimeters.Tidy(),
+        (Uncertainty.Coverage.Ours * m.StandardUncertainty.Millimeters).Tidy(), m.FromClicks.Millimeters.Tidy(), m.FromReference.Millimeters.Tidy(),
         m.FromPlane.Millimeters.Tidy(), m.How);
 }
 
@@ -76,12 +77,13 @@ public sealed record PhotoDto(
 /// <param name="Shape">Its head shape.</param>
 /// <param name="Read">What was read in the set in hand.</param>
 /// <param name="Spacing">The inner eye spacing its picture from above shows; null where there is none.</param>
-internal sealed record PhotoKnowledge(HeadShape Shape, IReadOnlyList<Measured> Read, Measured? Spacing)
+/// <param name="Rules">The numbers that decide.</param>
+internal sealed record PhotoKnowledge(HeadShape Shape, IReadOnlyList<Measured> Read, Measured? Spacing, HouseRules Rules)
 {
     /// <summary>Of a dog with its pictures.</summary>
     public static PhotoKnowledge Of(MeasuredDog file, IEnumerable<PhotoRow> photos)
     {
-        var known = new PhotoKnowledge(file.Profile.HeadShape.Shape, file.Measured, null);
+        var known = new PhotoKnowledge(file.Profile.HeadShape.Shape, file.Measured, null, file.Rules);
         var seen = photos.Where(p => p.View == PhotoView.Top && p.RemovedAt == null).OrderByDescending(p => p.Number).Select(p => (Row: p, Marks: PhotoMarks.Read(p.Marks)))
             .Where(p => p.Marks.HasReference).Select(p => PhotoSolver.TrySolve(known.Of(p.Marks, p.Row), out var solution, out _) ? solution.Measures.FirstOrDefault(m => m.Measure == Measure.InnerEyeSpacing) : null)
             .OfType<PhotoMeasure>().FirstOrDefault();
@@ -95,6 +97,7 @@ internal sealed record PhotoKnowledge(HeadShape Shape, IReadOnlyList<Measured> R
         return marks.ToQuestion(row.View, row.Side) with
         {
             HeadShape = Shape,
+            Rules = Rules,
             PictureSize = (row.Width, row.Height),
             InnerEyeSpacing = Read.FirstOrDefault(m => m.Measure == Measure.InnerEyeSpacing) ?? Spacing,
             OtherExtent = Read.FirstOrDefault(m => m.Measure == other),

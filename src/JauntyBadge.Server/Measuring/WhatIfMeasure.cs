@@ -204,7 +204,7 @@ internal static class WhatIfMeasure
             ClickPixels = asked.ClickPixels,
             HeadShape = asked.HeadShape ?? HeadShape.Medium,
             InnerEyeSpacing = asked.InnerEyeSpacingMm is { } spacing
-                ? Uncertainty.MeanOf([new Reading(Core.Measuring.Measure.InnerEyeSpacing, null, Length.FromMillimeters(spacing), ReadingUnit.Mm)]) is var (mean, u) ? new Measured(Core.Measuring.Measure.InnerEyeSpacing, null, 1, mean, Length.Zero, u) : null
+                ? Uncertainty.MeanOf([new Reading(Core.Measuring.Measure.InnerEyeSpacing, null, Length.FromMillimeters(spacing), ReadingUnit.Mm)], Coat.Ordinary, HouseRules.Ours) is var (mean, u) ? new Measured(Core.Measuring.Measure.InnerEyeSpacing, null, 1, mean, Length.Zero, u) : null
                 : null,
             PictureSize = asked is { PictureWidth: { } wide, PictureHeight: { } high } ? (wide, high) : null,
         };

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
@@ -26,14 +27,14 @@ public sealed record RoundCardDto(
 
 /// <summary>
 /// The cards of all dogs on the round, in the order of the round. A card is made anew only once something it rests on changed: the dog's own
-/// record, its breed's ranges, the breeds' list, or the day.
+/// record, its breed's ranges, the breeds' list, the house numbers, or the day.
 /// </summary>
 internal sealed class RoundBoard : IDisposable
 {
     private const int LoadedAtOnce = 200;
 
     private readonly SemaphoreSlim turn = new(1);
-    private Board board = new(-1, default, default, new Dictionary<Guid, Entry>(), []);
+    private Board board = new(-1, default, default, HouseRules.Ours, new Dictionary<Guid, Entry>(), []);
 
     /// <summary>The cards, what a fitter does first coming first.</summary>
     public async Task<IReadOnlyList<RoundCardDto>> ReadAsync(PracticeDb db, DateOnly today, CancellationToken cancel)
@@ -59,10 +60,11 @@ internal sealed class RoundBoard : IDisposable
     private static async Task<Board> RenewAsync(PracticeDb db, Board before, long last, DateOnly today, CancellationToken cancel)
     {
         var dogs = await db.Dogs.Where(d => d.ArchivedAt == null).Select(d => new { d.Id, d.Touched, d.BreedIds }).ToListAsync(cancel);
+        var rules = await db.RulesAsync(cancel);
         var ownBreeds = await BreedRow.StampAsync(db, cancel);
-        var stampOf = await BreedRanges.StampsAsync(db, dogs.Select(d => d.BreedIds), cancel);
+        var stampOf = await BreedRanges.StampsAsync(db, dogs.Select(d => d.BreedIds), rules, cancel);
 
-        var usable = before.Day == today && before.Breeds == ownBreeds;
+        var usable = before.Day == today && before.Breeds == ownBreeds && before.Rules.Equals(rules);
         var entries = new Dictionary<Guid, Entry>(dogs.Count);
         var stale = new List<Guid>();
         foreach (var dog in dogs)
@@ -79,10 +81,10 @@ internal sealed class RoundBoard : IDisposable
                 entries[file.Dog.Id] = new Entry(file.Dog.Touched, file.Measured.Ranges!.Stamp, RoundCardDto.Of(file, today));
         }
 
-        return new Board(last, today, ownBreeds, entries, [.. entries.Values.Select(e => e.Card).OrderBy(c => c.Group).ThenBy(c => c.Name, StringComparer.Ordinal)]);
+        return new Board(last, today, ownBreeds, rules, entries, [.. entries.Values.Select(e => e.Card).OrderBy(c => c.Group).ThenBy(c => c.Name, StringComparer.Ordinal)]);
     }
 
     private sealed record Entry(long Touched, BreedStamp Breed, RoundCardDto Card);
 
-    private sealed record Board(long Last, DateOnly Day, (int Count, long Last) Breeds, IReadOnlyDictionary<Guid, Entry> Entries, IReadOnlyList<RoundCardDto> InOrder);
+    private sealed record Board(long Last, DateOnly Day, (int Count, long Last) Breeds, HouseRules Rules, IReadOnlyDictionary<Guid, Entry> Entries, IReadOnlyList<RoundCardDto> InOrder);
 }

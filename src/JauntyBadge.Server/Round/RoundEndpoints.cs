@@ -1,17 +1,12 @@
 using System.ComponentModel;
 using System.Globalization;
-using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
-using JauntyBadge.Core.Handover;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Server.Shared;
 using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Round;
-
-/// <summary>A number of the job with its basis.</summary>
-public sealed record HouseNumberDto(string Id, string Room, string What, string Value, Basis Basis);
 
 /// <summary>How many dogs a group of the round holds.</summary>
 public sealed record RoundGroupDto(RoundGroup Group, int Count);
@@ -28,7 +23,7 @@ public sealed record RoundDto(IReadOnlyList<RoundGroupDto> Groups, int Total, in
     internal static string InWords(DateOnly day) => day.ToString("dddd d MMMM", CultureInfo.InvariantCulture);
 }
 
-/// <summary>The home view, and the numbers everything rests on.</summary>
+/// <summary>The home view.</summary>
 internal static class RoundEndpoints
 {
     private const int Usual = 24;
@@ -39,7 +34,6 @@ internal static class RoundEndpoints
     {
         api.MapGroup("/round").WithTags("Round").OneWriterAtATime().MapGet("/", RoundAsync).WithName("round")
             .WithSummary("Dogs with their badge and what is next, a stretch at a time; archived=true lists the archived ones.");
-        api.MapGet("/house-numbers", HouseNumbersList).WithName("houseNumbers").WithSummary("Every number of the job with its basis.");
     }
 
     private static async Task<RoundDto> RoundAsync(
@@ -70,7 +64,4 @@ internal static class RoundEndpoints
         var files = (await DogFile.LoadAsync(db, db.Dogs.Where(d => page.Contains(d.Id)), cancel)).ToDictionary(f => f.Dog.Id);
         return new RoundDto([], found.Count, from, [.. page.Select(id => RoundCardDto.Of(files[id], today))], all.Count, RoundDto.InWords(today));
     }
-
-    private static IReadOnlyList<HouseNumberDto> HouseNumbersList() =>
-        [.. HouseNumbers.All.SelectMany(r => r.Numbers.Select(n => new HouseNumberDto(n.Id, r.Room, n.What, n.Shown, n.Basis)))];
 }

@@ -1,4 +1,5 @@
 using FsCheck.Xunit;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 
@@ -15,7 +16,7 @@ public class ProgressionTests
     private static SetRecord Set(int target, int goes, int good, SignGroup worst = SignGroup.AtEase, int day = 0) =>
         new(StepId, target, Day.AddDays(day), goes, good, worst);
 
-    private static Decision After(SetRecord set, params SetRecord[] earlier) => Progression.AfterSet(Plan, set, earlier, Brief);
+    private static Decision After(SetRecord set, params SetRecord[] earlier) => Progression.AfterSet(Plan, set, earlier, Brief, HouseRules.Ours);
 
     [Theory]
     [InlineData(1, 10, 10, SignGroup.OverThreshold, DecisionKind.EndNow)]
@@ -45,7 +46,7 @@ public class ProgressionTests
         Assert.Equal(Plan.IndexOf(StepId) - 2, Plan.IndexOf(decision.Next!.StepId));
         Assert.Equal((0, Day.AddDays(1)), (decision.Next.Target, decision.Next.NotBefore));
         var first = Plan.Steps[0].Step.Id;
-        Assert.Equal(first, Progression.AfterSet(Plan, new SetRecord(first, 0, Day, 1, 0, SignGroup.OverThreshold), [], Brief).Next!.StepId);
+        Assert.Equal(first, Progression.AfterSet(Plan, new SetRecord(first, 0, Day, 1, 0, SignGroup.OverThreshold), [], Brief, HouseRules.Ours).Next!.StepId);
     }
 
     [Fact]
@@ -76,7 +77,7 @@ public class ProgressionTests
     {
         var last = Plan.Steps[^1].Step;
         var set = new SetRecord(last.Id, last.TopTarget, Day, 10, 10, SignGroup.AtEase);
-        var decision = Progression.AfterSet(Plan, set, [set with { Day = Day.AddDays(-2) }], Brief);
+        var decision = Progression.AfterSet(Plan, set, [set with { Day = Day.AddDays(-2) }], Brief, HouseRules.Ours);
         Assert.Equal(DecisionKind.Passed, decision.Kind);
         Assert.Null(decision.Next);
     }
@@ -84,10 +85,10 @@ public class ProgressionTests
     [Fact]
     public void A_session_ends_while_the_dog_wants_more()
     {
-        Assert.False(Progression.AfterSet(Plan, Set(1, 10, 9), [], TimeSpan.FromMinutes(2.9)).EndSession);
-        Assert.True(Progression.AfterSet(Plan, Set(1, 10, 9), [], TimeSpan.FromMinutes(3)).EndSession);
+        Assert.False(Progression.AfterSet(Plan, Set(1, 10, 9), [], TimeSpan.FromMinutes(2.9), HouseRules.Ours).EndSession);
+        Assert.True(Progression.AfterSet(Plan, Set(1, 10, 9), [], TimeSpan.FromMinutes(3), HouseRules.Ours).EndSession);
         var worn = new SetRecord("worn-still", 0, Day, 10, 9, SignGroup.AtEase);
-        Assert.False(Progression.AfterSet(Plan, worn, [], TimeSpan.FromMinutes(4)).EndSession);
+        Assert.False(Progression.AfterSet(Plan, worn, [], TimeSpan.FromMinutes(4), HouseRules.Ours).EndSession);
     }
 
     [Theory]
@@ -97,10 +98,10 @@ public class ProgressionTests
     [InlineData(31, "nose-at-rim", 0)]
     public void A_gap_starts_lower_and_says_why(int days, string step, int target)
     {
-        var (position, reason) = Progression.AfterGap(Plan, new PlanPosition(StepId, 2), Day, Day.AddDays(days));
+        var (position, reason) = Progression.AfterGap(Plan, new PlanPosition(StepId, 2), Day, Day.AddDays(days), HouseRules.Ours);
         Assert.Equal((step, target), (position.StepId, position.Target));
         Assert.Equal(days > 7, reason is not null);
-        Assert.Equal(new PlanPosition(StepId, 2), Progression.AfterGap(Plan, new PlanPosition(StepId, 2), null, Day).Position);
+        Assert.Equal(new PlanPosition(StepId, 2), Progression.AfterGap(Plan, new PlanPosition(StepId, 2), null, Day, HouseRules.Ours).Position);
     }
 
     /// <summary>Law: whatever happens in a set, the plan stands at a step it has, at a target that step has.</summary>
@@ -110,7 +111,7 @@ public class ProgressionTests
         var step = Plan.Steps[stepAt % Plan.Steps.Count].Step;
         var n = 1 + goes % 10;
         var set = new SetRecord(step.Id, targetAt % step.Ladder.Count, Day, n, good % (n + 1), (SignGroup)(worst % 4));
-        var next = Progression.AfterSet(Plan, set, [], Brief).Next;
+        var next = Progression.AfterSet(Plan, set, [], Brief, HouseRules.Ours).Next;
         return next is not null && Plan.Steps.Any(s => s.Step.Id == next.StepId && next.Target >= 0 && next.Target <= s.Step.TopTarget);
     }
 }

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -154,7 +155,7 @@ public class AdviceTests
             Assert.InRange(t.SizesUp, 1, 2);
             Assert.Contains("For training only", t.Says, StringComparison.Ordinal);
             Assert.True(t.Fit.Size.MassG is null || t.Fit.Size.MassG <= 420);
-            Assert.True(t.Fit.Assessment!.Gape >= FitRules.FullPant.Value);
+            Assert.True(t.Fit.Assessment!.Gape >= FitRules.FullPant.Ours);
         });
     }
 
@@ -171,9 +172,9 @@ public class AdviceTests
     public void Means_of_different_tools_are_weighted_by_their_variances()
     {
         Reading By(Tool tool, double mm) => new(Measure.SnoutWidth, null, Mm(mm), ReadingUnit.Mm, tool);
-        var caliper = Uncertainty.MeanOf([By(Tool.Caliper, 70)]);
-        var text = Uncertainty.MeanOf([By(Tool.String, 76)]);
-        var both = Uncertainty.MeanOf([By(Tool.Caliper, 70), By(Tool.String, 76)]);
+        var caliper = Uncertainty.MeanOf([By(Tool.Caliper, 70)], Coat.Ordinary, HouseRules.Ours);
+        var text = Uncertainty.MeanOf([By(Tool.String, 76)], Coat.Ordinary, HouseRules.Ours);
+        var both = Uncertainty.MeanOf([By(Tool.Caliper, 70), By(Tool.String, 76)], Coat.Ordinary, HouseRules.Ours);
         var (a, b) = (Math.Pow(caliper.StandardUncertainty.Millimeters, -2), Math.Pow(text.StandardUncertainty.Millimeters, -2));
         Assert.Equal((70 * a + 76 * b) / (a + b), both.Mean.Millimeters, 9);
         Assert.Equal(1 / Math.Sqrt(a + b), both.StandardUncertainty.Millimeters, 9);

@@ -126,8 +126,8 @@ public class BriefTableTests
         var rules = BriefRule.All.Where(r => brief.Lines.Any(l => l.Id == r.Id)).ToList();
         return brief.Lines.Select(l => l.Id).Distinct().Count() == brief.Lines.Count
             && !rules.Any(r => r.Demand == Demand.Required && r.Feature is not null && rules.Any(o => o.Demand == Demand.RuledOut && o.Feature == r.Feature))
-            && brief.NeededGape >= FitRules.HalfPant.Value
-            && (!warm || brief.NeededGape >= FitRules.FullPant.Value)
+            && brief.NeededGape >= FitRules.HalfPant.Ours
+            && (!warm || brief.NeededGape >= FitRules.FullPant.Ours)
             && Catalogue.Shipped.All(m => brief.Refusals(m).All(c => c.Margin is null && c.Reason.Length > 20 && c.Verdict == Verdict.Out))
             && Catalogue.Shipped.Where(m => m.Type == MuzzleType.Sleeve).All(m => (MuzzleBrief.IsClinicOnly(dog.Purposes) && dog.HeadShapeSeen != HeadShape.Short && !warm) || brief.Refusals(m).Count > 0);
     }

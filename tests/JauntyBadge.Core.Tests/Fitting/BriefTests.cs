@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -45,7 +46,7 @@ public class BriefTests
     public void Long_or_warm_wear_needs_a_full_pant(int minutes, bool warm, GapeClass needed)
     {
         var brief = Brief(Dog(Purpose.Clinic), new() { Wear = new WearPlan(TimeSpan.FromMinutes(minutes), warm) });
-        Assert.Equal(FitRules.From(needed), brief.NeededGape);
+        Assert.Equal(FitRules.From(needed, HouseRules.Ours), brief.NeededGape);
         Assert.Equal(needed != GapeClass.FullPant, brief.Lines.Any(l => l.Id == "gape-calm"));
     }
 
@@ -72,7 +73,7 @@ public class BriefTests
     public void Overruling_the_strongest_line_on_the_mouth_lets_the_next_one_bind()
     {
         var brief = Brief(Dog(Purpose.Walks), new() { Wear = new(TimeSpan.FromMinutes(10), false), Overruled = new Dictionary<string, string> { ["gape-out-and-about"] = "Two minutes to the car." } });
-        Assert.Equal(FitRules.HalfPant.Value, brief.NeededGape);
+        Assert.Equal(FitRules.HalfPant.Ours, brief.NeededGape);
         Assert.Contains(brief.Lines, l => l is { Id: "gape-out-and-about", Overruled: not null });
     }
 

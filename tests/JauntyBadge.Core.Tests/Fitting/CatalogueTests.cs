@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -146,9 +147,9 @@ public class CatalogueTests
         var kinds = worn.Select(f => f.Model.Type != MuzzleType.Basket).ToList();
         Assert.Contains(true, kinds);
         Assert.Equal(kinds.Order(), kinds);
-        Assert.Contains("5 minutes at most", FitRules.Caution(MuzzleType.Sleeve)!, StringComparison.Ordinal);
-        Assert.Contains("15 minutes at most", FitRules.Caution(MuzzleType.FaceCover)!, StringComparison.Ordinal);
-        Assert.Null(FitRules.Caution(MuzzleType.Basket));
+        Assert.Contains("5 minutes at most", FitRules.Caution(MuzzleType.Sleeve, HouseRules.Ours)!, StringComparison.Ordinal);
+        Assert.Contains("15 minutes at most", FitRules.Caution(MuzzleType.FaceCover, HouseRules.Ours)!, StringComparison.Ordinal);
+        Assert.Null(FitRules.Caution(MuzzleType.Basket, HouseRules.Ours));
     }
 
     [Fact]

@@ -97,7 +97,7 @@ public class JawTurnTests
         var turn = new JawTurn(SnoutMm.Of(snout));
         var floor = new FloorLine(BasketMm.Of(basket), SeatOf(snout, basket).NoseRoom.Millimeters);
         const double Keep = 3;
-        var limit = FitRules.WidestGape.Value.Radians;
+        var limit = FitRules.WidestGape.Ours.Radians;
         var first = limit;
         for (var at = 0.0; at <= limit; at += StepRad)
         {
@@ -123,7 +123,7 @@ public class JawTurnTests
         var turn = new JawTurn(SnoutMm.Of(snout));
         var floor = new FloorLine(BasketMm.Of(basket), SeatOf(snout, basket).NoseRoom.Millimeters);
         var asked = angle % 60 * Math.PI / 180;
-        var widest = turn.WidestRad(floor, 3, FitRules.WidestGape.Value.Radians);
+        var widest = turn.WidestRad(floor, 3, FitRules.WidestGape.Ours.Radians);
         return Math.Abs(widest - asked) < 1e-6 || widest >= asked == turn.LeastRoom(floor, asked) >= 3 - 1e-9;
     }
 
@@ -143,15 +143,16 @@ public class JawTurnTests
     public void A_box_of_a_chart_is_made_anew_for_every_width()
     {
         var box = new BasketMm(100, double.NaN, double.NaN, double.NaN, 360, double.NaN, double.NaN, Box: true);
+        static BoxMm On(double width) => BoxMm.On(SnoutModel.From(Heads.Medium() with { SnoutWidth = Mm(width), SnoutGirth = null }), 0, 0);
         foreach (var width in new[] { 50.0, 60, 72 })
         {
-            var on = box.On(BoxMm.On(width));
+            var on = box.On(On(width));
             Assert.Equal(width + 14, on.WidthRear, 9);
             Assert.Equal(360, SnoutSection.Girth(Mm(on.DepthRear), Mm(on.WidthRear)).Millimeters, 6);
             Assert.Equal((on.DepthFront, 0), (on.DepthRear, on.Slope));
         }
 
-        Assert.Equal(1, box.On(BoxMm.On(200)).DepthFront);
+        Assert.Equal(1, box.On(On(200)).DepthFront);
     }
 
     /// <summary>A chart's girth that does not even go round the snout's width and the spare: out, by a number, not an accident.</summary>

@@ -38,11 +38,11 @@ public class OneJudgeTests
             (depth ?? deep).Millimeters, (width ?? snout.Width.Value + Mm(14)).Millimeters, null, (girth ?? needed * 1.1).Millimeters);
         yield return (CriterionName.Shove, Of());
         yield return (CriterionName.Seat, Of(length: eye - spread));
-        yield return (CriterionName.ChinRoom, Of(depth: snout.Height.Value + FitRules.ChinRoom.Value));
+        yield return (CriterionName.ChinRoom, Of(depth: snout.Height.Value + FitRules.ChinRoom.Ours));
         yield return (CriterionName.Girth, Of(girth: needed));
-        yield return (CriterionName.Large, Of(depth: snout.Height.Value + Mm(34), girth: needed * FitRules.LargeGirth.Value));
-        yield return (CriterionName.Width, Of(width: snout.Width.Value + FitRules.WidthLow.Value));
-        yield return (CriterionName.Width, Of(width: snout.Width.Value + FitRules.WidthHigh.Value));
+        yield return (CriterionName.Large, Of(depth: snout.Height.Value + Mm(34), girth: needed * FitRules.LargeGirth.Ours));
+        yield return (CriterionName.Width, Of(width: snout.Width.Value + FitRules.WidthLow.Ours));
+        yield return (CriterionName.Width, Of(width: snout.Width.Value + FitRules.WidthHigh.Ours));
         yield return (CriterionName.NeckStrap, Of(strapMin: loop));
         yield return (CriterionName.NeckStrap, Of(strapMin: loop - Mm(20), strapMax: loop));
     }

@@ -143,7 +143,7 @@ public class RankingTests
         MuzzleModel Long(double mm) => model with { Sizes = [model.Sizes[0] with { Id = "mite-1", LengthMm = mm }] };
         foreach (var mm in new[] { eye, eye / 2, eye * 2 })
         {
-            var fit = Ranking.Rank([Long(mm)], new FitQuestion(head, brief, FitRules.Finger.Value)).Single();
+            var fit = Ranking.Rank([Long(mm)], new FitQuestion(head, brief, FitRules.Finger.Ours)).Single();
             Assert.True(double.IsFinite(fit.Weighted), $"{mm}");
         }
     }

@@ -49,7 +49,7 @@ public class RemedyLawTests
             return (plate == 0 || plate == model.PlateMm) && p.Remedy.Kinds.Contains(RemedyKind.Plate) == (plate != 0)
                 && Math.Abs(wider) <= (model.FormableMm ?? 0) && ((now.DepthRearMm - was.DepthRearMm) ?? 0) == -wider && p.Remedy.Kinds.Contains(RemedyKind.Forming) == (wider != 0)
                 && now.OpeningGirthMm == was.OpeningGirthMm
-                && (holes is null or 0 || holes == Remedies.ExtraHoles.Value * model.HolePitchMm) && (holes > 0 || !p.Remedy.Kinds.Contains(RemedyKind.Strap));
+                && (holes is null or 0 || holes == Remedies.ExtraHoles.Ours * model.HolePitchMm) && (holes > 0 || !p.Remedy.Kinds.Contains(RemedyKind.Strap));
         });
 
     /// <summary>A millimetre less of forming would not have done.</summary>

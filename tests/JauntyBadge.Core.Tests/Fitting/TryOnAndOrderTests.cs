@@ -95,7 +95,7 @@ public class TryOnAndOrderTests
     {
         var ranked = Ranking.Rank(Catalogue.Shipped, Question());
         var small = ranked.First(f => f is { Verdict: Verdict.Out, IsRefused: false } && ranked.Any(o => o.Model.Id == f.Model.Id && o.Verdict != Verdict.Out));
-        Assert.True(-small.TightestMargin <= Remedies.NearMiss.Value);
+        Assert.True(-small.TightestMargin <= Remedies.NearMiss.Ours);
         var sizes = ranked.Where(f => f.Model.Id == small.Model.Id).ToList();
         Assert.Contains(Remedies.For(small, sizes), r => r.Kinds is [RemedyKind.Size] && r.After.Verdict != Verdict.Out);
     }

@@ -99,11 +99,11 @@ public class VanStockTests
     {
         var question = Question(SnoutModel.From(Heads.Medium(eye, height, width)), purpose);
         var ranked = Ranking.Rank(Catalogue.Shipped, question)
-            .Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly && f.Chance >= VanStock.SureEnough.Value).Select(f => f.Size.Id).ToHashSet();
+            .Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly && f.Chance >= VanStock.SureEnough.Ours).Select(f => f.Size.Id).ToHashSet();
         Assert.NotEmpty(ranked);
         Assert.Equal(ranked, VanStock.FitsToday(Catalogue.Shipped, question));
     }
 
     private static FitQuestion Question(SnoutModel head, Purpose purpose = Purpose.Walks) =>
-        new(head, MuzzleBrief.For(new DogProfile { Name = "Bracken", HeadShapeSeen = HeadShape.Medium, Purposes = [purpose] }, new()), FitRules.Finger.Value) { Draws = Heads.Draws(head, 200) };
+        new(head, MuzzleBrief.For(new DogProfile { Name = "Bracken", HeadShapeSeen = HeadShape.Medium, Purposes = [purpose] }, new()), FitRules.Finger.Ours) { Draws = Heads.Draws(head, 200) };
 }

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using UnitsNet;
 using static JauntyBadge.Core.Tests.Heads;
@@ -118,11 +119,11 @@ public class CrossCheckTests
     public void The_practices_own_range_is_robust_and_needs_eight_dogs()
     {
         double[] dogs = [92, 96, 96, 100, 100, 104, 104, 108, 900];
-        var range = BreedRange.Of([.. dogs.Select(Mm)])!;
+        var range = BreedRange.Of([.. dogs.Select(Mm)], HouseRules.Ours)!;
         Assert.Equal(100, range.Median.Millimeters, 9);
         Assert.Equal(100 - 3.5 * 1.4826 * 4, range.Low.Millimeters, 6);
-        Assert.Null(BreedRange.Of([.. dogs.Take(7).Select(Mm)]));
-        var alike = BreedRange.Of([.. Enumerable.Repeat(Mm(100), 8)])!;
+        Assert.Null(BreedRange.Of([.. dogs.Take(7).Select(Mm)], HouseRules.Ours));
+        var alike = BreedRange.Of([.. Enumerable.Repeat(Mm(100), 8)], HouseRules.Ours)!;
         Assert.Equal((94, 106), (alike.Low.Millimeters, alike.High.Millimeters));
 
         var about = Medium28 with { OwnRanges = new Dictionary<Measure, BreedRange> { [Measure.SnoutWidth] = range } };
@@ -141,12 +142,12 @@ public class CrossCheckTests
         Assert.Equal(Measure.FitLineLength, nothing.Single(m => m.Blocking).Measure);
         Assert.Equal(6, Completeness.Missing([], FitStyle.Working).Count(m => m.Use == MeasureUse.Choosing || m.Measure == Measure.NeckGirth));
 
-        var some = Measured.From([Left(98), Left(100)]);
+        var some = Measured.From([Left(98), Left(100)], Coat.Ordinary, HouseRules.Ours);
         Assert.True(Completeness.CanFit(some));
         Assert.Equal(1.0 / 5, Completeness.Share(some, FitStyle.Everyday), 9);
         Assert.Equal(1.0 / 6, Completeness.Share(some, FitStyle.Working), 9);
         Assert.DoesNotContain(Completeness.Missing(some, FitStyle.Everyday), m => m.Blocking);
-        Assert.Empty(Completeness.Missing(Measured.From(MeasuredWell), FitStyle.Working));
+        Assert.Empty(Completeness.Missing(Measured.From(MeasuredWell, Coat.Ordinary, HouseRules.Ours), FitStyle.Working));
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using static JauntyBadge.Core.Tests.Heads;
 
@@ -13,7 +14,7 @@ public class HeadShapeTests
     public void Average_skulls_give_their_index_and_shape_both_ways(double length, double width, double face, double index, HeadShape shape)
     {
         Assert.Equal(index, HeadShapes.CranialIndex(Mm(width), Mm(length)), 0.5);
-        var ways = HeadShapes.Read(Measured.From([Read(Measure.StopToNose, face), Read(Measure.StopToOcciput, length - face), Read(Measure.SkullWidth, width)]));
+        var ways = HeadShapes.Read(Measured.From([Read(Measure.StopToNose, face), Read(Measure.StopToOcciput, length - face), Read(Measure.SkullWidth, width)], Coat.Ordinary, HouseRules.Ours), HouseRules.Ours);
         Assert.Equal([ShapeWay.CraniofacialRatio, ShapeWay.CranialIndex], ways.Select(w => w.Way));
         Assert.All(ways, w => Assert.Equal(shape, w.Shape));
     }
@@ -21,7 +22,7 @@ public class HeadShapeTests
     [Fact]
     public void Nose_to_base_of_skull_comes_before_its_parts_added_up()
     {
-        var ways = HeadShapes.Read(Measured.From([Read(Measure.NoseToOcciput, 200), Read(Measure.SkullWidth, 100), Read(Measure.StopToNose, 90)]));
+        var ways = HeadShapes.Read(Measured.From([Read(Measure.NoseToOcciput, 200), Read(Measure.SkullWidth, 100), Read(Measure.StopToNose, 90)], Coat.Ordinary, HouseRules.Ours), HouseRules.Ours);
         Assert.Equal(50, ways.Single().Value!.Value, 9);
     }
 
@@ -31,7 +32,7 @@ public class HeadShapeTests
     [InlineData(50, false)]
     public void Below_half_the_airway_caution_is_raised(double face, bool caution)
     {
-        var choice = HeadShapeChoice.From(HeadShapes.Read(Measured.From([Read(Measure.StopToNose, face), Read(Measure.StopToOcciput, 100)])));
+        var choice = HeadShapeChoice.From(HeadShapes.Read(Measured.From([Read(Measure.StopToNose, face), Read(Measure.StopToOcciput, 100)], Coat.Ordinary, HouseRules.Ours), HouseRules.Ours));
         Assert.Equal(caution, choice.AirwayCaution);
         Assert.Equal(HeadShape.Short, choice.Shape);
     }

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using MathNet.Numerics.Distributions;
 using UnitsNet;
@@ -27,18 +28,18 @@ public class JawCheckTests
         var random = new Random(1403);
         double Normal() => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, random.NextDouble());
         var own = HeadsDiffer / Math.Sqrt(2);
-        var tape = new Measured(Measure.JawToNose, null, 1, Mm(100), Mm(0), Uncertainty.OfMean([Read(Measure.JawToNose, 100)])).StandardUncertainty.Millimeters;
+        var tape = new Measured(Measure.JawToNose, null, 1, Mm(100), Mm(0), Uncertainty.OfMean([Read(Measure.JawToNose, 100)], Coat.Ordinary, HouseRules.Ours)).StandardUncertainty.Millimeters;
         var (from, to, skull) = shape switch { HeadShape.Long => (75, 135, 163 / 238.0), HeadShape.Short => (28, 72, 85 / 127.0), _ => (45, 115, 134 / 189.0) };
         var (dogs, caught, wrong, promised, asked) = (0, 0, 0, 0.0, 0);
         for (var eye = from; eye <= to; eye += 2)
         {
             for (var dog = 0; dog < 60; dog++)
             {
-                var height = eye * SnoutRules.WidthRatio(shape).Value * SnoutRules.HeightRatio(shape).Value * (1 + 0.1 * Normal());
+                var height = eye * SnoutRules.WidthRatio(shape).Ours * SnoutRules.HeightRatio(shape).Ours * (1 + 0.1 * Normal());
                 var jaw = 1 + own * Normal();
-                var mandible = eye * SnoutRules.HingeRatio(shape).Value * jaw;
+                var mandible = eye * SnoutRules.HingeRatio(shape).Ours * jaw;
                 var trueEye = eye * (1 + own * Normal());
-                var occiput = eye * SnoutRules.HingeRatio(shape).Value / skull * (1 + own * Normal());
+                var occiput = eye * SnoutRules.HingeRatio(shape).Ours / skull * (1 + own * Normal());
                 var drop = height * (1 + 0.1 * Normal());
                 Reading Taken(Measure measure, double mm, Side? side = null) => Read(measure, mm + tape * Normal(), side);
                 List<Reading> head = [Taken(Measure.NoseToInnerEye, trueEye, Side.Left), Taken(Measure.NoseToInnerEye, trueEye, Side.Right), Taken(Measure.SnoutHeight, height)];
@@ -50,7 +51,7 @@ public class JawCheckTests
                 asked += level.Any(f => f.Code == "jaw-held") ? 1 : 0;
                 caught += Findings(shape, [.. head, Taken(Measure.JawToNose, Math.Sqrt(mandible * mandible + drop * drop))]).Any(f => f.Code is "jaw-point-to-point" or "jaw-unexplained") ? 1 : 0;
                 var u = Mm(tape);
-                promised += JawCheck.For((Mm(trueEye), u / Math.Sqrt(2)), withOcciput ? (Mm(occiput), u) : null, (Mm(height), u), u, shape)!.Power;
+                promised += JawCheck.For((Mm(trueEye), u / Math.Sqrt(2)), withOcciput ? (Mm(occiput), u) : null, (Mm(height), u), u, shape, HouseRules.Ours)!.Power;
             }
         }
 
@@ -73,8 +74,8 @@ public class JawCheckTests
     public void The_ratio_is_that_of_the_likelihoods_summed_over_a_grid(HeadShape shape, double eye, double height)
     {
         const double U = 2;
-        var check = JawCheck.For((Mm(eye), Mm(U)), null, (Mm(height), Mm(U)), Mm(U), shape)!;
-        var ratio = SnoutRules.HingeRatio(shape).Value;
+        var check = JawCheck.For((Mm(eye), Mm(U)), null, (Mm(height), Mm(U)), Mm(U), shape, HouseRules.Ours)!;
+        var ratio = SnoutRules.HingeRatio(shape).Ours;
         var (level, levelU) = (eye * ratio, Math.Sqrt(Math.Pow(U * ratio, 2) + Math.Pow(0.05 * eye * ratio, 2)));
         var dropU = Math.Sqrt(U * U + Math.Pow(0.1 * height, 2));
         double Likelihood(double reading, bool slanted)
@@ -100,7 +101,7 @@ public class JawCheckTests
     [Fact]
     public void Held_point_to_point_the_level_distance_is_worked_out()
     {
-        var eye = 120 / SnoutRules.HingeRatio(HeadShape.Medium).Value;
+        var eye = 120 / SnoutRules.HingeRatio(HeadShape.Medium).Ours;
         Reading[] head = [Read(Measure.NoseToInnerEye, eye, Side.Left), Read(Measure.NoseToInnerEye, eye, Side.Right), Read(Measure.SnoutHeight, 90)];
         var unknown = Assessment.Of([.. head, Read(Measure.JawToNose, 150)], new Circumstances());
         var finding = unknown.Findings.Single(f => f.Code == "jaw-point-to-point");
@@ -122,7 +123,7 @@ public class JawCheckTests
     }
 
     [Fact]
-    public void What_is_no_longer_than_the_drop_was_not_held_point_to_point() => Assert.Null(JawCheck.LevelOf(Mm(90), Mm(2), Mm(90), Mm(2)));
+    public void What_is_no_longer_than_the_drop_was_not_held_point_to_point() => Assert.Null(JawCheck.LevelOf(Mm(90), Mm(2), Mm(90), Mm(2), HouseRules.Ours));
 
     /// <summary>A head that wants 156 mm: half of it, or half as much again, is questioned whichever way it was held.</summary>
     [Theory]
@@ -131,7 +132,7 @@ public class JawCheckTests
     [InlineData(240, true)]
     public void A_reading_that_neither_way_explains_is_questioned(double jaw, bool questioned)
     {
-        var eye = 156 / SnoutRules.HingeRatio(HeadShape.Long).Value;
+        var eye = 156 / SnoutRules.HingeRatio(HeadShape.Long).Ours;
         Reading[] readings = [Read(Measure.NoseToInnerEye, eye, Side.Left), Read(Measure.NoseToInnerEye, eye, Side.Right), Read(Measure.SnoutHeight, 61), Read(Measure.JawToNose, jaw)];
         Assert.Equal(questioned, Findings(HeadShape.Long, readings).Any(f => f.Code == "jaw-unexplained"));
     }

@@ -1,4 +1,5 @@
 using FsCheck.Xunit;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using UnitsNet;
 using static JauntyBadge.Core.Tests.Heads;
@@ -18,7 +19,7 @@ public class MeasuringLawTests
             Assert.All([guide.Name, guide.Where, guide.Find, guide.How, guide.Mistake], text => Assert.True(text.Length > 8, guide.Name));
             Assert.Equal(guide.HasSides ? 2 : 1, FitStyleMeasures.All.Count(l => l.Measure == measure));
             foreach (var shape in Enum.GetValues<HeadShape>())
-                Assert.InRange(PlausibleRange.Usual(measure, shape, Mass.FromKilograms(20)).Millimeters, 20, 450);
+                Assert.InRange(PlausibleRange.Usual(measure, shape, Mass.FromKilograms(20), HouseRules.Ours).Millimeters, 20, 450);
         }
 
         foreach (var style in Enum.GetValues<FitStyle>())
@@ -32,11 +33,11 @@ public class MeasuringLawTests
         var (measure, mass) = ((Measure)(which % 13), Mass.FromKilograms(2 + kg % 60));
         return Enum.GetValues<HeadShape>().All(shape =>
         {
-            var usual = PlausibleRange.Usual(measure, shape, mass);
-            var (low, high) = PlausibleRange.For(measure, shape, mass);
-            var (widestLow, widestHigh) = PlausibleRange.For(measure, shape, null);
+            var usual = PlausibleRange.Usual(measure, shape, mass, HouseRules.Ours);
+            var (low, high) = PlausibleRange.For(measure, shape, mass, HouseRules.Ours);
+            var (widestLow, widestHigh) = PlausibleRange.For(measure, shape, null, HouseRules.Ours);
             return low < usual && usual < high && widestLow <= low && high <= widestHigh
-                && Math.Abs(PlausibleRange.Usual(measure, shape, mass * 8) / usual - 2) < 1e-9;
+                && Math.Abs(PlausibleRange.Usual(measure, shape, mass * 8, HouseRules.Ours) / usual - 2) < 1e-9;
         });
     }
 
@@ -46,15 +47,15 @@ public class MeasuringLawTests
     {
         var shape = (HeadShape)(shapeByte % 3);
         var eye = shape switch { HeadShape.Long => 70 + size % 70, HeadShape.Short => 30 + size % 45, _ => 45 + size % 75 };
-        var height = eye * SnoutRules.WidthRatio(shape).Value * SnoutRules.HeightRatio(shape).Value * (0.9 + tall % 20 / 100.0);
-        var width = eye * SnoutRules.WidthRatio(shape).Value;
+        var height = eye * SnoutRules.WidthRatio(shape).Ours * SnoutRules.HeightRatio(shape).Ours * (0.9 + tall % 20 / 100.0);
+        var width = eye * SnoutRules.WidthRatio(shape).Ours;
         var gap = Math.Min(13 + gapByte % 13, 0.4 * eye);
         var face = shape switch { HeadShape.Long => 0.46, HeadShape.Short => 0.34, _ => 0.44 };
         Reading[] readings =
         [
             Read(Measure.NoseToInnerEye, eye, Side.Left), Read(Measure.NoseToInnerEye, eye + 1, Side.Right), Read(Measure.FitLineLength, eye - gap),
             Read(Measure.SnoutHeight, height), Read(Measure.SnoutWidth, width), Read(Measure.SnoutGirth, SnoutSection.Girth(Mm(height), Mm(width)).Millimeters),
-            Read(Measure.JawToNose, eye * SnoutRules.HingeRatio(shape).Value), Read(Measure.NoseToOcciput, eye / face),
+            Read(Measure.JawToNose, eye * SnoutRules.HingeRatio(shape).Ours), Read(Measure.NoseToOcciput, eye / face),
         ];
         var about = new Circumstances { OtherWays = [new(ShapeWay.Seen, null, shape, "", Basis.House("in a test"))], FitLineGap = Mm(gap) };
         return Assessment.Of(readings, about).Findings.All(f => f.Severity != Severity.Check);
@@ -66,8 +67,8 @@ public class MeasuringLawTests
     {
         var with = (Tool)(tool % 5);
         Reading[] Same(int n) => [.. Enumerable.Repeat(new Reading(Measure.SnoutWidth, null, Mm(70), ReadingUnit.Mm, with), n)];
-        var (one, many) = (Uncertainty.OfMean(Same(1)), Uncertainty.OfMean(Same(2 + count % 20)));
-        return many < one && many >= ToolRules.Own(with);
+        var (one, many) = (Uncertainty.OfMean(Same(1), Coat.Ordinary, HouseRules.Ours), Uncertainty.OfMean(Same(2 + count % 20), Coat.Ordinary, HouseRules.Ours));
+        return many < one && many >= ToolRules.Own(with, HouseRules.Ours);
     }
 
     /// <summary>The odd one is always an extreme, and taking it away leaves less spread than taking any other.</summary>
@@ -75,8 +76,8 @@ public class MeasuringLawTests
     public bool The_odd_one_out_is_the_one_whose_absence_helps_most(byte a, byte b, byte c, byte d)
     {
         Reading[] readings = [.. new[] { a, b, c, d }.Select(v => Read(Measure.NeckGirth, 300 + v))];
-        if (Repeats.Odd(readings) is not { } odd)
-            return Repeats.Spread(readings) <= Repeats.Limit(readings) + Mm(1e-6);
+        if (Repeats.Odd(readings, HouseRules.Ours) is not { } odd)
+            return Repeats.Spread(readings) <= Repeats.Limit(readings, HouseRules.Ours) + Mm(1e-6);
         Length Without(int i) => Repeats.Spread([.. readings.Where((_, j) => j != i)]);
         return Enumerable.Range(0, 4).All(i => Without(odd) <= Without(i));
     }

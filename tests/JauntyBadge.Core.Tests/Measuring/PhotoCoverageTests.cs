@@ -32,9 +32,9 @@ public class PhotoCoverageTests
         {
             var (eye, ratio) = shape switch { HeadShape.Long => (114.0, 1.43), HeadShape.Short => (48, 1.77), _ => (89, 1.51) };
             eye *= Math.Exp(0.15 * Normal());
-            var height = eye * SnoutRules.WidthRatio(shape).Value * SnoutRules.HeightRatio(shape).Value * (1 + 0.1 * Normal());
-            var width = eye * SnoutRules.WidthRatio(shape).Value * (1 + 0.1 * Normal());
-            var half = eye * SnoutRules.SpacingRatio(shape).Value * (1 + 0.1 * Normal()) / 2;
+            var height = eye * SnoutRules.WidthRatio(shape).Ours * SnoutRules.HeightRatio(shape).Ours * (1 + 0.1 * Normal());
+            var width = eye * SnoutRules.WidthRatio(shape).Ours * (1 + 0.1 * Normal());
+            var half = eye * SnoutRules.SpacingRatio(shape).Ours * (1 + 0.1 * Normal()) / 2;
             var (jaw, stop, occiput, skull) = (eye * ratio, eye * 1.05, eye * 2.1, eye * 0.6);
             var (landmarks, truth) = view == PhotoView.Side
                 ? (new Dictionary<Landmark, Place>

@@ -142,8 +142,8 @@ public class PhotoTests
         var runs = Enumerable.Range(0, 1000).Select(_ => Value(
             Solve(question with
             {
-                Landmarks = question.Landmarks.ToDictionary(l => l.Key, l => Moved(l.Value, PhotoRules.Click.Value)),
-                Reference = question.Reference with { Corners = [.. question.Reference.Corners.Select(c => Moved(c, PhotoRules.Click.Value * PhotoRules.CornerShare.Value))] },
+                Landmarks = question.Landmarks.ToDictionary(l => l.Key, l => Moved(l.Value, PhotoRules.Click.Ours)),
+                Reference = question.Reference with { Corners = [.. question.Reference.Corners.Select(c => Moved(c, PhotoRules.Click.Ours * PhotoRules.CornerShare.Ours))] },
             }),
             Measure.JawToNose)).ToList();
         var mean = runs.Average();

@@ -65,7 +65,7 @@ public class ReadingParserTests
     [Property]
     public bool Any_text_is_answered(string? text) =>
         ReadingParser.TryParse(text, ReadingUnit.Cm, out var reading, out var problem)
-            ? reading.Value > Length.Zero && reading.Value <= ReadingParser.Longest.Value && reading.AsTaken != ""
+            ? reading.Value > Length.Zero && reading.Value <= ReadingParser.Longest.Ours && reading.AsTaken != ""
             : problem.Length > 10;
 
     /// <summary>What is shown in inches is read back to within half a sixteenth.</summary>

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using UnitsNet;
 using static JauntyBadge.Core.Tests.Heads;
@@ -20,32 +21,32 @@ public class ReadingTests
     [InlineData(Tool.Caliper, 1)]
     [InlineData(Tool.DigitalTape, 1)]
     public void Uncertainty_of_a_mean_adds_repeats_resolution_and_tool(Tool tool, double own) =>
-        Assert.Equal(Math.Sqrt(4.0 / 3 + 1.0 / 12 + own * own), Uncertainty.OfMean(Girths(tool, 98, 100, 102)).Millimeters, 9);
+        Assert.Equal(Math.Sqrt(4.0 / 3 + 1.0 / 12 + own * own), Uncertainty.OfMean(Girths(tool, 98, 100, 102), Coat.Ordinary, HouseRules.Ours).Millimeters, 9);
 
     [Fact]
     public void One_reading_takes_the_tools_scatter_and_inches_their_coarser_scale()
     {
-        Assert.Equal(Math.Sqrt(1.5 * 1.5 + 1.0 / 12 + 4), Uncertainty.OfMean(Girths(Tool.SoftTape, 98)).Millimeters, 9);
+        Assert.Equal(Math.Sqrt(1.5 * 1.5 + 1.0 / 12 + 4), Uncertainty.OfMean(Girths(Tool.SoftTape, 98), Coat.Ordinary, HouseRules.Ours).Millimeters, 9);
         var inches = new Reading(Measure.SnoutGirth, null, Length.FromInches(4), ReadingUnit.In);
-        Assert.Equal(Math.Sqrt(1.5 * 1.5 + Math.Pow(25.4 / 32, 2) / 3 + 4), Uncertainty.OfMean([inches]).Millimeters, 9);
-        Assert.Throws<ArgumentException>(() => Uncertainty.OfMean([]));
+        Assert.Equal(Math.Sqrt(1.5 * 1.5 + Math.Pow(25.4 / 32, 2) / 3 + 4), Uncertainty.OfMean([inches], Coat.Ordinary, HouseRules.Ours).Millimeters, 9);
+        Assert.Throws<ArgumentException>(() => Uncertainty.OfMean([], Coat.Ordinary, HouseRules.Ours));
     }
 
     [Fact]
     public void A_thick_coat_makes_a_girth_less_sure_and_nothing_else()
     {
         var girth = Girths(Tool.SoftTape, 98, 100, 102);
-        Assert.Equal(Math.Sqrt(4.0 / 3 + 1.0 / 12 + 4 + 4), Uncertainty.OfMean(girth, Coat.Thick).Millimeters, 9);
-        Assert.Equal(Uncertainty.OfMean(girth), Uncertainty.OfMean(girth, Coat.Clipped));
+        Assert.Equal(Math.Sqrt(4.0 / 3 + 1.0 / 12 + 4 + 4), Uncertainty.OfMean(girth, Coat.Thick, HouseRules.Ours).Millimeters, 9);
+        Assert.Equal(Uncertainty.OfMean(girth, Coat.Ordinary, HouseRules.Ours), Uncertainty.OfMean(girth, Coat.Clipped, HouseRules.Ours));
         var width = new[] { Read(Measure.SnoutWidth, 70) };
-        Assert.Equal(Uncertainty.OfMean(width), Uncertainty.OfMean(width, Coat.Thick));
+        Assert.Equal(Uncertainty.OfMean(width, Coat.Ordinary, HouseRules.Ours), Uncertainty.OfMean(width, Coat.Thick, HouseRules.Ours));
     }
 
     [Fact]
     public void A_photos_reading_brings_its_own_doubt()
     {
         var photo = Girths(Tool.Photo, 98)[0] with { OwnUncertainty = Mm(3.2) };
-        Assert.Equal(Math.Sqrt(3.2 * 3.2 + 1.0 / 12), Uncertainty.OfMean([photo]).Millimeters, 9);
+        Assert.Equal(Math.Sqrt(3.2 * 3.2 + 1.0 / 12), Uncertainty.OfMean([photo], Coat.Ordinary, HouseRules.Ours).Millimeters, 9);
     }
 
     /// <summary>ISO 5725-6: r = 2.8 s_r, with the pooled 1.5 mm of a soft tape and 1 mm of a digital one (House).</summary>
@@ -55,18 +56,18 @@ public class ReadingTests
     [InlineData(Tool.DigitalTape, 2.7, false)]
     [InlineData(Tool.DigitalTape, 2.9, true)]
     public void Two_readings_further_apart_than_the_limit_want_a_third(Tool tool, double apart, bool third) =>
-        Assert.Equal(third, Repeats.WantThird(Girths(tool, 100, 100 + apart)));
+        Assert.Equal(third, Repeats.WantThird(Girths(tool, 100, 100 + apart), HouseRules.Ours));
 
     [Fact]
     public void The_odd_one_of_three_is_proposed_and_a_kept_one_is_left_in_peace()
     {
         var readings = Girths(Tool.SoftTape, 100, 109, 101);
-        Assert.Equal(1, Repeats.Odd(readings));
+        Assert.Equal(1, Repeats.Odd(readings, HouseRules.Ours));
         readings[1] = readings[1] with { Kept = true };
-        Assert.Null(Repeats.Odd(readings));
-        Assert.Null(Repeats.Odd(Girths(Tool.SoftTape, 100, 102, 104.9)));
-        Assert.Equal(0, Repeats.Odd(Girths(Tool.SoftTape, 90, 101, 102, 103)));
-        Assert.Null(Repeats.Odd(Girths(Tool.SoftTape, 100, 130)));
+        Assert.Null(Repeats.Odd(readings, HouseRules.Ours));
+        Assert.Null(Repeats.Odd(Girths(Tool.SoftTape, 100, 102, 104.9), HouseRules.Ours));
+        Assert.Equal(0, Repeats.Odd(Girths(Tool.SoftTape, 90, 101, 102, 103), HouseRules.Ours));
+        Assert.Null(Repeats.Odd(Girths(Tool.SoftTape, 100, 130), HouseRules.Ours));
     }
 
     [Theory]
@@ -94,8 +95,8 @@ public class ReadingTests
     [Fact]
     public void A_change_counts_only_beyond_the_doubt_of_both_sets()
     {
-        var before = Measured.From([Read(Measure.NeckGirth, 400), Read(Measure.SnoutWidth, 70)]);
-        var after = Measured.From([Read(Measure.NeckGirth, 420), Read(Measure.SnoutWidth, 73), Read(Measure.JawToNose, 150)]);
+        var before = Measured.From([Read(Measure.NeckGirth, 400), Read(Measure.SnoutWidth, 70)], Coat.Ordinary, HouseRules.Ours);
+        var after = Measured.From([Read(Measure.NeckGirth, 420), Read(Measure.SnoutWidth, 73), Read(Measure.JawToNose, 150)], Coat.Ordinary, HouseRules.Ours);
         var changes = SetComparison.Of(before, after).ToDictionary(c => c.Measure);
         Assert.True(changes[Measure.NeckGirth].IsReal);
         Assert.Equal(20, changes[Measure.NeckGirth].Change!.Value.Millimeters, 9);
@@ -116,6 +117,6 @@ public class ReadingTests
     {
         var today = new DateOnly(2026, 6, 1);
         Assert.Equal(reasons, Remeasure.Reasons(
-            new SetState(today.AddDays(-days), Mass.FromKilograms(kgThen), Coat.Ordinary), new SetState(today, Mass.FromKilograms(kgNow), now), growing).Count);
+            new SetState(today.AddDays(-days), Mass.FromKilograms(kgThen), Coat.Ordinary), new SetState(today, Mass.FromKilograms(kgNow), now), growing, HouseRules.Ours).Count);
     }
 }

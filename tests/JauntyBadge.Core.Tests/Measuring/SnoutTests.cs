@@ -1,4 +1,5 @@
 using FsCheck.Xunit;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using UnitsNet;
 using static JauntyBadge.Core.Tests.Heads;
@@ -140,7 +141,7 @@ public class SnoutTests
     public bool A_usual_gap_is_the_same_from_both_ends(byte length)
     {
         var fitLine = Mm(6 + length);
-        var eye = fitLine + SnoutRules.GapBehind(fitLine);
+        var eye = fitLine + SnoutRules.GapBehind(fitLine, HouseRules.Ours);
         return Math.Abs(SnoutModel.From(new SnoutNumbers { NoseToInnerEyeLeft = eye }).FitLine.Mm - fitLine.Millimeters) < 1e-6;
     }
 

@@ -59,7 +59,7 @@ internal sealed class CameraPose
         var (px, py) = (plane[1].X - plane[0].X, plane[1].Y - plane[0].Y);
         var roll = Math.Atan2(dy, dx) - Math.Atan2(py, px);
         var scale = Math.Sqrt((px * px + py * py) / (dx * dx + dy * dy));
-        var distance = PhotoRules.UsualDistance.Value.Millimeters;
+        var distance = PhotoRules.UsualDistance.Ours.Millimeters;
         var centre = ReferencePlane.Centre(corners);
         var (best, cost) = (Array.Empty<double>(), double.PositiveInfinity);
 
@@ -172,9 +172,9 @@ internal sealed class CameraPose
             residuals[2 * i + 1] = (middle.Y + focal * (turn[3] * x + turn[4] * y + p[4]) / depth - corners[i].Y) / sigma;
         }
 
-        residuals[^3] = Math.Log(Math.Max(1, p[5]) / PhotoRules.UsualDistance.Value.Millimeters) / PhotoRules.DistanceDoubt.Value;
-        residuals[^2] = p[0] / PhotoRules.UsualTilt.Value.Radians;
-        residuals[^1] = p[1] / PhotoRules.UsualTilt.Value.Radians;
+        residuals[^3] = Math.Log(Math.Max(1, p[5]) / PhotoRules.UsualDistance.Ours.Millimeters) / PhotoRules.DistanceDoubt.Ours;
+        residuals[^2] = p[0] / PhotoRules.UsualTilt.Ours.Radians;
+        residuals[^1] = p[1] / PhotoRules.UsualTilt.Ours.Radians;
         return residuals;
     }
 

@@ -25,7 +25,7 @@ internal static class PhotoAdvice
         }
 
         var longest = measures.Count == 0 ? 0 : measures.Max(m => m.Value.Millimeters);
-        if (work.SlantRad > PhotoRules.UsualTilt.Value.Radians && work.DistanceMm < PhotoRules.CloseFrom.Value * longest)
+        if (work.SlantRad > PhotoRules.UsualTilt.Ours.Radians && work.DistanceMm < question.Rules[PhotoRules.CloseFrom] * longest)
             advice.Add("The camera was turned and close by: take the picture square on and from further away, and every length is surer.");
         return advice;
     }

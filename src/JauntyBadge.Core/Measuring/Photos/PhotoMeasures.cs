@@ -24,9 +24,10 @@ internal static class PhotoMeasures
     /// <param name="view">From where the picture was taken.</param>
     /// <param name="spacing">Inner eye spacing, mm.</param>
     /// <param name="height">Snout height, mm.</param>
-    public static double DepthOf(Landmark landmark, PhotoView view, double spacing, double height) => view == PhotoView.Side
-        ? landmark == Landmark.InnerEye ? PhotoRules.SideDepth.Value * spacing : 0
-        : height * (PhotoRules.CardLevel.Value - landmark switch
+    /// <param name="rules">The numbers that decide.</param>
+    public static double DepthOf(Landmark landmark, PhotoView view, double spacing, double height, HouseRules rules) => view == PhotoView.Side
+        ? landmark == Landmark.InnerEye ? PhotoRules.SideDepth.Ours * spacing : 0
+        : height * (rules[PhotoRules.CardLevel] - landmark switch
         {
             Landmark.Stop or Landmark.Occiput => 0,
             Landmark.SnoutLeft or Landmark.SnoutRight => 0.5,
@@ -44,7 +45,7 @@ internal static class PhotoMeasures
         {
             var along = level ? new[] { Landmark.BridgeFront, Landmark.BridgeBack } : [Landmark.NoseTip, Landmark.InnerEye];
             var how = level ? "along the head's level, as the bridge shows it" : "along the line from nose tip to inner eye, since the bridge was not marked";
-            double Assumed(PointMm[] p) => level ? 0 : Across(p) * Math.Tan(PhotoRules.LevelDoubt.Value.Radians);
+            double Assumed(PointMm[] p) => level ? 0 : Across(p) * Math.Tan(question.Rules[PhotoRules.LevelDoubt].Radians);
             yield return new(Measure.JawToNose, null, [Landmark.NoseTip, Landmark.ThroatBump, .. along], (p, _) => Along(p), (p, _) => Assumed(p), how);
             yield return new(Measure.FitLineLength, null, [Landmark.NoseTip, Landmark.FitLineTop, .. along], (p, _) => Along(p), (p, _) => Assumed(p), how);
         }
@@ -53,7 +54,7 @@ internal static class PhotoMeasures
         yield return Straight(Measure.StopToNose, Landmark.Stop, Landmark.NoseTip);
         yield return Straight(Measure.StopToOcciput, Landmark.Stop, Landmark.Occiput);
         yield return new(
-            Measure.NoseToOcciput, null, [Landmark.NoseTip, Landmark.Stop, Landmark.Occiput], (p, _) => Distance(p[0], p[1]) + Distance(p[1], p[2]), (_, value) => PhotoRules.SkullCurve.Value * value,
+            Measure.NoseToOcciput, null, [Landmark.NoseTip, Landmark.Stop, Landmark.Occiput], (p, _) => Distance(p[0], p[1]) + Distance(p[1], p[2]), (_, value) => question.Rules[PhotoRules.SkullCurve] * value,
             "nose to stop and stop to base of skull; the tape follows the skull's curve and reads a little more");
     }
 

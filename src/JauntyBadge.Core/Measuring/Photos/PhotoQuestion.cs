@@ -88,6 +88,9 @@ public sealed record PhotoQuestion(PhotoView View, PhotoReference Reference, IRe
 
     /// <summary>How far a click lies off, one standard deviation in pixels; null for the House value.</summary>
     public double? ClickPixels { get; init; }
+
+    /// <summary>The numbers that decide.</summary>
+    public HouseRules Rules { get; init; } = HouseRules.Ours;
 }
 
 /// <summary>A measure worked out from a picture.</summary>

@@ -5,6 +5,8 @@ namespace JauntyBadge.Core.Measuring.Photos;
 /// <summary>The numbers a picture is measured and refused by.</summary>
 public static class PhotoRules
 {
+    private const string PartOfThePose = "Tried together with the way the camera's place is found; not set alone.";
+
     public static readonly Grounded<Length> CardLong = new("photo.card-long", "Long side of an ID-1 card", Length.FromMillimeters(85.60), Basis.Published("ISO/IEC 7810, ID-1"));
     public static readonly Grounded<Length> CardShort = new("photo.card-short", "Short side of an ID-1 card", Length.FromMillimeters(53.98), Basis.Published("ISO/IEC 7810, ID-1"));
     public static readonly Grounded<Length> A4Long = new("photo.a4-long", "Long side of an A4 sheet", Length.FromMillimeters(297), Basis.Published("ISO 216"));
@@ -36,13 +38,13 @@ public static class PhotoRules
         Basis.House("25 mm nearer or further at one metre; rectangular"));
 
     public static readonly Grounded<Length> UsualDistance = new(
-        "photo.usual-distance", "Distance a picture is usually taken from", Length.FromMillimeters(1000), Basis.House("arm and a step: the head fills the picture of a telephone"));
+        "photo.usual-distance", "Distance a picture is usually taken from", Length.FromMillimeters(1000), Basis.House("arm and a step: the head fills the picture of a telephone")) { SetElsewhere = PartOfThePose };
 
     public static readonly Grounded<double> DistanceDoubt = new(
-        "photo.u-distance", "Standard uncertainty of that distance, as a share", 0.35, Basis.House("from half a metre to two"));
+        "photo.u-distance", "Standard uncertainty of that distance, as a share", 0.35, Basis.House("from half a metre to two")) { SetElsewhere = PartOfThePose };
 
     public static readonly Grounded<Angle> UsualTilt = new(
-        "photo.usual-tilt", "How far a camera that is meant to be square on is off, one standard deviation about either axis", Angle.FromDegrees(12), Basis.House("held by hand beside a dog"));
+        "photo.usual-tilt", "How far a camera that is meant to be square on is off, one standard deviation about either axis", Angle.FromDegrees(12), Basis.House("held by hand beside a dog")) { SetElsewhere = PartOfThePose };
 
     public static readonly Grounded<double> MiddleDoubt = new(
         "photo.u-middle", "Standard uncertainty of the picture's middle where its size is not known, as a share of what is marked on it", 0.25, Basis.House("a head is seldom exactly in the middle"));
@@ -80,9 +82,9 @@ public static class PhotoRules
     /// <summary>Long and short side of a flat reference; null for a ruler.</summary>
     public static (Length Long, Length Short)? Size(ReferenceKind kind) => kind switch
     {
-        ReferenceKind.Card => (CardLong.Value, CardShort.Value),
-        ReferenceKind.A4 => (A4Long.Value, A4Short.Value),
-        ReferenceKind.A5 => (A4Short.Value, A5Short.Value),
+        ReferenceKind.Card => (CardLong.Ours, CardShort.Ours),
+        ReferenceKind.A4 => (A4Long.Ours, A4Short.Ours),
+        ReferenceKind.A5 => (A4Short.Ours, A5Short.Ours),
         _ => null,
     };
 }

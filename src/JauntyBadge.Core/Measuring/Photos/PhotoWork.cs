@@ -20,8 +20,8 @@ internal sealed class PhotoWork
     public PhotoWork(PhotoQuestion question, IReadOnlyList<PixelPoint> ordered, Homography plane)
     {
         this.question = question;
-        click = question.ClickPixels ?? PhotoRules.Click.Value;
-        var sigma = click * PhotoRules.CornerShare.Value;
+        click = question.ClickPixels ?? question.Rules[PhotoRules.Click];
+        var sigma = click * question.Rules[PhotoRules.CornerShare];
         var (middle, off) = MiddleOf(question, ordered);
         if (question.Reference.Kind == ReferenceKind.Ruler)
         {
@@ -74,7 +74,7 @@ internal sealed class PhotoWork
         var (spacing, spacingDoubt) = Spacing();
         var (height, heightDoubt) = Height();
         double Value(CameraPose with, PixelPoint[] at, double eyes, double high, double nearer = 0, int one = -1) => formula.Of(
-            [.. at.Select((l, i) => with.At(l, PhotoMeasures.DepthOf(formula.Uses[i], question.View, eyes, high) + (one < 0 || one == i ? nearer : 0)))], eyes);
+            [.. at.Select((l, i) => with.At(l, PhotoMeasures.DepthOf(formula.Uses[i], question.View, eyes, high, question.Rules) + (one < 0 || one == i ? nearer : 0)))], eyes);
         var value = Value(pose, landmarks, spacing, height);
         if (!(value > Shortest))
             return null;
@@ -99,13 +99,13 @@ internal sealed class PhotoWork
             + Math.Pow(Half(Value(pose, landmarks, spacing, height + heightDoubt), Value(pose, landmarks, spacing, height - heightDoubt)), 2);
         if (question.View == PhotoView.Top)
         {
-            var own = PhotoRules.DepthDoubt.Value.Millimeters;
+            var own = question.Rules[PhotoRules.DepthDoubt].Millimeters;
             for (var i = 0; i < landmarks.Length; i++)
                 depths += Math.Pow(Half(Value(pose, landmarks, spacing, height, own, i), Value(pose, landmarks, spacing, height, -own, i)), 2);
         }
 
-        var offset = value * PhotoRules.PlaneOffset.Value / Math.Sqrt(3);
-        var slant = question.Reference.Kind == ReferenceKind.Ruler ? value * (1 - Math.Cos(PhotoRules.RulerSlant.Value.Radians)) / Math.Sqrt(3) : 0;
+        var offset = value * question.Rules[PhotoRules.PlaneOffset] / Math.Sqrt(3);
+        var slant = question.Reference.Kind == ReferenceKind.Ruler ? value * (1 - Math.Cos(question.Rules[PhotoRules.RulerSlant].Radians)) / Math.Sqrt(3) : 0;
         var assumed = formula.Assumed([.. landmarks.Select(l => pose.At(l, 0))], value);
         var fromPlane = Math.Sqrt(offset * offset + slant * slant + camera + depths + assumed * assumed);
         var (fromClicks, fromReference) = (click * Math.Sqrt(clicks), Math.Sqrt(reference));
@@ -121,7 +121,7 @@ internal sealed class PhotoWork
         if (question.InnerEyeSpacing is { } known)
             return (known.Mean.Millimeters, known.StandardUncertainty.Millimeters);
         var eye = EyeLine();
-        return (SnoutRules.SpacingRatio(question.HeadShape).Value * eye, PhotoRules.SpacingDoubt.Value * eye);
+        return (question.Rules[SnoutRules.SpacingRatio(question.HeadShape)] * eye, question.Rules[PhotoRules.SpacingDoubt] * eye);
     }
 
     /// <summary>The snout's height as known, else as usual; it tells how deep landmarks lie in a picture from above.</summary>
@@ -129,8 +129,8 @@ internal sealed class PhotoWork
     {
         if (question is { View: PhotoView.Top, OtherExtent: { } known })
             return (known.Mean.Millimeters, known.StandardUncertainty.Millimeters);
-        var usualHeight = EyeLine() * SnoutRules.WidthRatio(question.HeadShape).Value * SnoutRules.HeightRatio(question.HeadShape).Value;
-        return (usualHeight, usualHeight * CompletedMeasures.AssumedDoubt.Value);
+        var usualHeight = EyeLine() * question.Rules[SnoutRules.WidthRatio(question.HeadShape)] * question.Rules[SnoutRules.HeightRatio(question.HeadShape)];
+        return (usualHeight, usualHeight * question.Rules[CompletedMeasures.AssumedDoubt]);
     }
 
     /// <summary>Nose tip to eye as far as it was marked, in the reference's plane; 0 where it was not.</summary>
@@ -150,7 +150,7 @@ internal sealed class PhotoWork
             return (new(size.Width / 2, size.Height / 2), 0);
         List<PixelPoint> all = [.. corners, .. question.Landmarks.Values];
         var (left, right, top, bottom) = (all.Min(p => p.X), all.Max(p => p.X), all.Min(p => p.Y), all.Max(p => p.Y));
-        return (new((left + right) / 2, (top + bottom) / 2), PhotoRules.MiddleDoubt.Value * Math.Max(right - left, bottom - top));
+        return (new((left + right) / 2, (top + bottom) / 2), question.Rules[PhotoRules.MiddleDoubt] * Math.Max(right - left, bottom - top));
     }
 
     /// <summary>The square over a ruler with one of its marks moved.</summary>

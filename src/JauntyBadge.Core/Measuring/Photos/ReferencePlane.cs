@@ -81,21 +81,21 @@ internal static class ReferencePlane
         var shortest = ruler ? Distance(ordered[0], ordered[1]) : Enumerable.Range(0, 4).Min(i => Distance(ordered[i], ordered[(i + 1) % 4]));
         var longest = ruler ? shortest : Enumerable.Range(0, 4).Max(i => Distance(ordered[i], ordered[(i + 1) % 4]));
         var centre = Centre(ordered);
-        if (!ruler && Slant(plane, centre) > PhotoRules.GreatestSlant.Value)
+        if (!ruler && Slant(plane, centre) > question.Rules[PhotoRules.GreatestSlant])
         {
             return new(
-                "too-slanted", $"The reference is turned away from the camera by {Slant(plane, centre).Degrees:0}°; up to {PhotoRules.GreatestSlant.Value.Degrees:0}° can be measured.",
+                "too-slanted", $"The reference is turned away from the camera by {Slant(plane, centre).Degrees:0}°; up to {question.Rules[PhotoRules.GreatestSlant].Degrees:0}° can be measured.",
                 $"{PhotoAdvice.WhereToHold} Take the picture square on. Check too that corner 1 to corner 2 runs along a long side.");
         }
 
-        if (shortest < PhotoRules.SmallestSide.Value)
+        if (shortest < question.Rules[PhotoRules.SmallestSide])
         {
             return new(
-                "reference-too-small", $"The reference is only {shortest:0} pixels across; {PhotoRules.SmallestSide.Value:0} are needed.",
+                "reference-too-small", $"The reference is only {shortest:0} pixels across; {question.Rules[PhotoRules.SmallestSide]:0} are needed.",
                 "Go nearer, use a larger sheet, or take a sharper picture, so that the reference fills more of it.");
         }
 
-        var far = question.Landmarks.Where(l => Distance(l.Value, centre) > PhotoRules.Furthest.Value * longest).Select(l => l.Key).ToList();
+        var far = question.Landmarks.Where(l => Distance(l.Value, centre) > question.Rules[PhotoRules.Furthest] * longest).Select(l => l.Key).ToList();
         if (far.Count > 0)
         {
             return new(
@@ -107,7 +107,7 @@ internal static class ReferencePlane
         foreach (var (landmark, at) in question.Landmarks)
         {
             var ratio = plane.Sees(at) ? Mean(plane.ScaleAt(at)) / scale : double.PositiveInfinity;
-            if (ratio > PhotoRules.DepthChange.Value || ratio < 1 / PhotoRules.DepthChange.Value)
+            if (ratio > question.Rules[PhotoRules.DepthChange] || ratio < 1 / question.Rules[PhotoRules.DepthChange])
             {
                 // A camera turned and close by does the same to a reference held rightly.
                 return Slant(plane, centre).Degrees > TurnedFrom
