@@ -47,8 +47,13 @@ public sealed class OpeningTests
     {
         // A practice as an earlier version left it.
         var folder = NewFolder();
+        string newest;
         await using (var earlier = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(folder)).Options))
+        {
             await earlier.GetService<IMigrator>().MigrateAsync("HealthAndHeld", TestContext.Current.CancellationToken);
+            newest = earlier.Database.GetMigrations().Last().Split('_')[1];
+        }
+
         Do(folder, """
             CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER NOT NULL PRIMARY KEY, "Timestamp" TEXT NOT NULL);
             INSERT OR REPLACE INTO "__EFMigrationsLock" VALUES (1, '2026-01-01');
@@ -63,7 +68,7 @@ public sealed class OpeningTests
 
         // What was there before the schema changed is kept beside it.
         var copy = Assert.Single(Directory.GetFiles(Path.Combine(folder, "backups")));
-        Assert.Contains("-before-DogsTouched", copy, StringComparison.Ordinal);
+        Assert.Contains($"-before-{newest}", copy, StringComparison.Ordinal);
         Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite, File.GetUnixFileMode(copy));
     }
 

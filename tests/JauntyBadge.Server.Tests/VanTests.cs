@@ -49,7 +49,9 @@ public class VanTests
         await LookAsync("overruling a line");
         await server.SendAsync(HttpMethod.Delete, $"{dog}/brief/{line}");
         await LookAsync("letting it stand again");
-        Assert.True(seen.Distinct().Count() >= 3, string.Join(", ", seen));
+        Assert.Equal(HttpStatusCode.OK, (await server.PutAsync("/api/house-numbers/fit.width-high", new { value = 17, reason = "Ours twist." })).Status);
+        await LookAsync("a stricter house number");
+        Assert.True(seen.Distinct().Count() >= 4, string.Join(", ", seen));
     }
 
     [Fact]

@@ -82,13 +82,13 @@ public class FitLawTests
     public bool A_chart_of_length_and_girth_gives_that_girth_back(byte wide, byte more)
     {
         var (width, girth) = (Mm(30 + wide % 70), Mm(4 * (44 + wide % 70) + more));
-        var basket = BasketModel.FromLengthAndGirth(Mm(100), girth, width, Mm(300), Mm(500));
+        var basket = BasketModel.FromLengthAndGirth(Mm(100), girth, width + BasketModel.BoxSpareWidth.Ours, Mm(300), Mm(500));
         return basket is not null && Math.Abs((SnoutSection.Girth(basket.DepthRear, basket.WidthRear) - girth).Millimeters) < 1e-6 && basket.DepthFront.Millimeters.Equals(basket.DepthRear.Millimeters);
     }
 
     [Fact]
     public void A_girth_too_small_for_the_width_makes_no_basket() =>
-        Assert.Null(BasketModel.FromLengthAndGirth(Mm(100), Mm(150), Mm(70), Mm(300), Mm(500)));
+        Assert.Null(BasketModel.FromLengthAndGirth(Mm(100), Mm(150), Mm(84), Mm(300), Mm(500)));
 
     /// <summary>Every head the product takes can be drawn: all points are numbers, and the jaw's border is the model's own.</summary>
     [Property]

@@ -132,7 +132,7 @@ public class GapeTests
         var snout = SnoutModel.From(Medium(eye, height, width));
         double GapeFor(double inches)
         {
-            var basket = BasketModel.FromLengthAndGirth(Mm(eye), snout.Girth.Value + Length.FromInches(inches), Mm(width), Mm(300), Mm(600))!;
+            var basket = BasketModel.FromLengthAndGirth(Mm(eye), snout.Girth.Value + Length.FromInches(inches), Mm(width) + BasketModel.BoxSpareWidth.Ours, Mm(300), Mm(600))!;
             Assert.Equal(width + 14, basket.WidthRear.Millimeters, 9);
             return GapeDeg(snout, basket);
         }

@@ -51,7 +51,7 @@ export const router = createBrowserRouter([
       },
       { path: 'van', lazy: room(() => import('../fitting/van/VanPage'), 'VanPage') },
       { path: 'breeds', lazy: room(() => import('../dogs/BreedsPage'), 'BreedsPage') },
-      { path: 'numbers', lazy: room(() => import('../round/NumbersPage'), 'NumbersPage') },
+      { path: 'numbers', lazy: room(() => import('../house/NumbersPage'), 'NumbersPage') },
       { path: '*', element: <Failure /> },
     ],
   },

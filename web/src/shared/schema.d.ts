@@ -28,10 +28,44 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every number of the job with its basis. */
+        /** Every number of the job with its basis, and the practice's own where it set one. */
         get: operations["houseNumbers"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-numbers/{numberId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set a number of the practice's own, with the reason; without a value it is set back to ours. */
+        put: operations["setHouseNumber"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-numbers/{numberId}/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a number would change for the dogs there are. Nothing is stored. */
+        post: operations["tryHouseNumber"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1535,6 +1569,13 @@ export interface components {
             doubtMm: null | number;
             isReal: boolean;
         };
+        /** @description A dog for which a changed number would change something. */
+        ChangedDogDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            changes: components["schemas"]["DogChangeDto"][];
+        };
         /** @description What one column of a file means. */
         ChartColumn: {
             /**
@@ -1727,6 +1768,12 @@ export interface components {
             tried: null | components["schemas"]["TriedDto"];
             /** Format: uuid */
             openSessionId: null | string;
+        };
+        /** @description What a changed number would change for one dog: before and after. */
+        DogChangeDto: {
+            what: string;
+            before: string;
+            after: string;
         };
         /** @description A dog on record. */
         DogDto: {
@@ -2181,13 +2228,92 @@ export interface components {
             sets: components["schemas"]["MeasuringSetRecordDto"][];
             measureAgain: string[];
         };
-        /** @description A number of the job with its basis. */
+        /** @description One change of a number. */
+        HouseNumberChangeDto: {
+            /** @description What it was set to, with its unit; "ours" where it was set back. */
+            value: string;
+            /** @description Why. */
+            reason: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+        };
+        /** @description A number of the job with what it stands on. */
         HouseNumberDto: {
             id: string;
             room: string;
             what: string;
+            /** @description The value that holds, with its unit. */
             value: string;
+            /**
+             * Format: double
+             * @description The same as a plain number in that unit.
+             */
+            plain: number;
+            /** @description "mm", "°", "min", "days", or empty. */
+            unit: string;
+            /** @description Our own value, with its unit. */
+            ours: string;
+            /** @description What our own value stands on. */
             basis: components["schemas"]["Basis"];
+            /** @description Whether the practice set its own. */
+            isOwn: boolean;
+            /** @description Whether it may. */
+            isEditable: boolean;
+            /** @description Where it is set instead, or why it is not; null for most. */
+            setElsewhere: null | string;
+            /**
+             * Format: double
+             * @description Least plain number accepted.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description Greatest plain number accepted.
+             */
+            most: number;
+            /** @description The same in words. */
+            accepted: string;
+            /** @description Every change, the newest first. */
+            changes: components["schemas"]["HouseNumberChangeDto"][];
+            /**
+             * Format: int64
+             * @description The number of the last change; 0 where there was none.
+             */
+            version: number;
+        };
+        /** @description A number as set. */
+        HouseNumberEntry: {
+            /**
+             * Format: double
+             * @description In the number's own unit; left out, it is set back to ours.
+             */
+            value?: null | number;
+            /** @description Why; it stays on record. Needed where a value is set. */
+            reason?: null | string;
+        };
+        /** @description What a number would change for the dogs there are, before it is kept. */
+        HouseNumberTrialDto: {
+            /** @description The value that holds now. */
+            before: string;
+            /** @description The value tried. */
+            after: string;
+            /**
+             * Format: int32
+             * @description How many dogs were looked at: those touched last.
+             */
+            lookedAt: number;
+            /**
+             * Format: int32
+             * @description How many there are on the round.
+             */
+            of: number;
+            /** @description Those for which something would change. */
+            dogs: components["schemas"]["ChangedDogDto"][];
+            /** @description What such a number decides that cannot be seen beforehand; null where everything can. */
+            notSeen: null | string;
         };
         /** Format: binary */
         IFormFile: string;
@@ -2252,6 +2378,8 @@ export interface components {
             strap?: null | components["schemas"]["KeptStrap"];
             /** Format: double */
             chance?: null | number;
+            rulesId?: null | string;
+            ownRules?: null | components["schemas"]["KeptRule"][];
         };
         KeptLength: {
             measure: components["schemas"]["Measure"];
@@ -2265,6 +2393,11 @@ export interface components {
             mm: number;
             provenance: components["schemas"]["Provenance"];
             how: string;
+        };
+        KeptRule: {
+            id: string;
+            /** Format: double */
+            value: number;
         };
         KeptSnout: {
             lengths: components["schemas"]["KeptLength"][];
@@ -3799,6 +3932,114 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HouseNumberDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setHouseNumber: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                numberId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseNumberEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseNumberDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tryHouseNumber: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                numberId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseNumberEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseNumberTrialDto"];
                 };
             };
             /** @description Bad Request */

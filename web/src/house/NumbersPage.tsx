@@ -1,0 +1,147 @@
+import { Box, Button, Flex, Heading, Input, Table, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { usePageTitle } from '../shared/usePageTitle';
+import { Waiting } from '../shared/Waiting';
+import { NumberForm } from './NumberForm';
+import { useNumbers, type HouseNumber } from './useNumbers';
+import { keptDrafts } from '../shared/saving/useKeptDraft';
+
+const kindWords: Record<HouseNumber['basis']['kind'], string> = {
+  published: 'Published',
+  practice: 'Practice',
+  house: 'House',
+  memory: 'Memory',
+};
+
+/** Every number of the job with what it stands on; those that are ours to choose are the practice's to change. */
+export function NumbersPage() {
+  usePageTitle('House numbers');
+  const numbers = useNumbers();
+  const [search, setSearch] = useState('');
+  const [ownOnly, setOwnOnly] = useState(false);
+  // What was being typed when the page was left is open again.
+  const [open, setOpen] = useState<string | null>(() => keptDrafts('number')[0] ?? null);
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const own = numbers.data?.filter((n) => n.isOwn).length ?? 0;
+  const found = numbers.data?.filter(
+    (n) =>
+      (!ownOnly || n.isOwn) &&
+      words.every((word) => `${n.what} ${n.room} ${n.value} ${n.basis.note}`.toLowerCase().includes(word)),
+  );
+  const rooms = [...new Set(found?.map((n) => n.room))];
+  return (
+    <Box maxW="64rem">
+      <Heading as="h1" size="3xl">
+        House numbers
+      </Heading>
+      <Text mb="4">
+        Every number the checks, fits and decisions rest on, and where it comes from: a published source, common
+        practice in the trade, our own choice, or memory. What is not published is yours to change, with a reason.
+      </Text>
+      <Flex gap="3" mb="6" align="center" wrap="wrap">
+        <Input
+          type="search"
+          size="sm"
+          maxW="20rem"
+          borderColor="border.strong"
+          aria-label="Find a number"
+          placeholder="Any words: chin, jowls, minutes"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+        <Button
+          size="sm"
+          variant={ownOnly ? 'solid' : 'outline'}
+          aria-pressed={ownOnly}
+          onClick={() => setOwnOnly(!ownOnly)}
+        >
+          Changed here: {own}
+        </Button>
+        <Text role="status" color="fg.muted" fontSize="sm">
+          {found && (words.length > 0 || ownOnly) ? (found.length === 0 ? 'None.' : `${found.length} shown`) : ''}
+        </Text>
+      </Flex>
+      {!numbers.data && <Waiting query={numbers} />}
+      {rooms.map((room) => (
+        <Box as="section" key={room} mb="8" overflowX="auto" tabIndex={0} role="region" aria-label={room}>
+          <Heading as="h2" size="xl" mb="1">
+            {room}
+          </Heading>
+          <Table.Root
+            size="sm"
+            css={{ '& td, & th': { background: 'transparent', borderColor: 'border', verticalAlign: 'top' } }}
+          >
+            <Table.Header>
+              <Table.Row bg="transparent">
+                <Table.ColumnHeader>What it decides</Table.ColumnHeader>
+                <Table.ColumnHeader textAlign="end">Value</Table.ColumnHeader>
+                <Table.ColumnHeader>Basis</Table.ColumnHeader>
+                <Table.ColumnHeader>
+                  <Box as="span" srOnly>
+                    Change
+                  </Box>
+                </Table.ColumnHeader>
+              </Table.Row>
+            </Table.Header>
+            <Table.Body>
+              {found
+                ?.filter((n) => n.room === room)
+                .map((n) =>
+                  n.id === open ? (
+                    <Table.Row key={n.id} bg="transparent">
+                      <Table.Cell colSpan={4} px="0">
+                        <NumberForm number={n} onLeave={() => setOpen(null)} />
+                      </Table.Cell>
+                    </Table.Row>
+                  ) : (
+                    <NumberRow key={n.id} number={n} onChange={() => setOpen(n.id)} />
+                  ),
+                )}
+            </Table.Body>
+          </Table.Root>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function NumberRow({ number, onChange }: { number: HouseNumber; onChange: () => void }) {
+  return (
+    <Table.Row bg="transparent">
+      <Table.Cell>{number.what}</Table.Cell>
+      <Table.Cell textAlign="end" whiteSpace="nowrap">
+        <b>{number.value}</b>
+        {number.isOwn && (
+          <Text fontSize="sm" color="fg.muted">
+            ours: {number.ours}
+          </Text>
+        )}
+      </Table.Cell>
+      <Table.Cell>
+        {number.isOwn ? (
+          <>
+            <b>This practice</b>: {number.changes[0]?.reason}
+          </>
+        ) : (
+          <>
+            <b>{kindWords[number.basis.kind]}</b>: {number.basis.note}
+          </>
+        )}
+        {number.setElsewhere && <Text color="fg.muted">{number.setElsewhere}</Text>}
+      </Table.Cell>
+      <Table.Cell textAlign="end">
+        {number.isEditable && (
+          <Button
+            size="xs"
+            variant="outline"
+            borderColor="border.strong"
+            aria-label={`Change: ${number.what}`}
+            onClick={onChange}
+          >
+            Change
+          </Button>
+        )}
+      </Table.Cell>
+    </Table.Row>
+  );
+}
