@@ -69,11 +69,12 @@ internal static class HouseNumberTrial
         var best = ranked.FirstOrDefault(f => f.Verdict != Verdict.Out);
         return outlook with
         {
-            FirstChoice = best is null ? "none" : $"{Words(best)}: {Headline.Of(best).Says}",
+            FirstChoice = best is null ? "none" : Words(best),
             Fits = $"{ranked.Count(f => FitRowDto.GroupOf(f, []) == FitGroup.Fits)}",
-            InUse = file.Muzzle.Choice is { } choice && ranked.FirstOrDefault(f => f.Size.Id == choice.SizeId) is { } worn ? $"{Words(worn)}: {Headline.Of(worn).Says}" : "none",
+            InUse = file.Muzzle.Choice is { } choice && ranked.FirstOrDefault(f => f.Size.Id == choice.SizeId) is { } worn ? Words(worn) : "none",
         };
     }
 
-    private static string Words(RankedFit fit) => $"{fit.Model.Name} {fit.Size.Label}";
+    private static string Words(RankedFit fit) =>
+        Headline.Of(fit) is var line && line.Chance is { } chance ? $"{fit.Model.Name} {fit.Size.Label}: {chance} {line.Says}" : $"{fit.Model.Name} {fit.Size.Label}: {line.Says}";
 }

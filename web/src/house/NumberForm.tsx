@@ -9,7 +9,7 @@ import { differences } from '../shared/saving/differences';
 import { FormEnd } from '../shared/saving/FormEnd';
 import { useKeptDraft } from '../shared/saving/useKeptDraft';
 import { useSubmit } from '../shared/saving/useSubmit';
-import { tryNumber, useSetNumber, type HouseNumber } from './useNumbers';
+import { kindWords, tryNumber, useSetNumber, type HouseNumber } from './useNumbers';
 
 /** One number: a new value, why, and what it would change before it is kept. */
 export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: () => void }) {
@@ -34,7 +34,7 @@ export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: 
         {number.what}
       </Heading>
       <Text color="fg.muted" mb="3">
-        Ours is {number.ours} ({number.basis.kind}: {number.basis.note}). Accepted: {number.accepted}.
+        Ours is {number.ours} ({kindWords[number.basis.kind]}: {number.basis.note}). Accepted: {number.accepted}.
       </Text>
       <Flex gap="4" wrap="wrap" align="start">
         <Box w="9rem">
@@ -131,10 +131,13 @@ function Trial({ trial }: { trial: Schemas['HouseNumberTrialDto'] }) {
               <Text w="9rem" flexShrink="0" color="fg.muted">
                 {change.what}
               </Text>
-              <Text flex="1">
-                <s>{change.before}</s>
+              <Text flex="1" color="fg.muted">
+                {change.before}
               </Text>
-              <Text flex="1">{change.after}</Text>
+              <Text aria-hidden>→</Text>
+              <Text flex="1" fontWeight="700">
+                {change.after}
+              </Text>
             </Flex>
           ))}
         </Box>

@@ -3,15 +3,8 @@ import { useState } from 'react';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { NumberForm } from './NumberForm';
-import { useNumbers, type HouseNumber } from './useNumbers';
+import { kindWords, useNumbers, type HouseNumber } from './useNumbers';
 import { keptDrafts } from '../shared/saving/useKeptDraft';
-
-const kindWords: Record<HouseNumber['basis']['kind'], string> = {
-  published: 'Published',
-  practice: 'Practice',
-  house: 'House',
-  memory: 'Memory',
-};
 
 /** Every number of the job with what it stands on; those that are ours to choose are the practice's to change. */
 export function NumbersPage() {
@@ -73,8 +66,10 @@ export function NumbersPage() {
           >
             <Table.Header>
               <Table.Row bg="transparent">
-                <Table.ColumnHeader>What it decides</Table.ColumnHeader>
-                <Table.ColumnHeader textAlign="end">Value</Table.ColumnHeader>
+                <Table.ColumnHeader w="40%">What it decides</Table.ColumnHeader>
+                <Table.ColumnHeader w="13%" textAlign="end">
+                  Value
+                </Table.ColumnHeader>
                 <Table.ColumnHeader>Basis</Table.ColumnHeader>
                 <Table.ColumnHeader>
                   <Box as="span" srOnly>
@@ -132,7 +127,7 @@ function NumberRow({ number, onChange }: { number: HouseNumber; onChange: () => 
       <Table.Cell textAlign="end">
         {number.isEditable && (
           <Button
-            size="xs"
+            size="2xs"
             variant="outline"
             borderColor="border.strong"
             aria-label={`Change: ${number.what}`}

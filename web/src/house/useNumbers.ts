@@ -4,6 +4,13 @@ import { keys } from '../shared/keys';
 
 export type HouseNumber = Schemas['HouseNumberDto'];
 
+export const kindWords: Record<Schemas['BasisKind'], string> = {
+  published: 'Published',
+  practice: 'Practice',
+  house: 'House',
+  memory: 'Memory',
+};
+
 /** Every number of the job. */
 export const useNumbers = () =>
   useQuery({ queryKey: keys.houseNumbers(), queryFn: ({ signal }) => ask(api.GET('/api/house-numbers', { signal })) });
