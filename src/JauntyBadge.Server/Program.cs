@@ -111,6 +111,7 @@ static void Serve(WebApplication app)
     api.MapVan();
     api.MapTrainingPlan();
     api.MapSessions();
+    api.MapWhatIfTraining();
     api.MapGet("/health", () => TypedResults.Ok(new { ok = true })).ExcludeFromDescription();
     app.MapOpenApi("/api/openapi/{documentName}.json");
 

@@ -14,7 +14,7 @@ namespace JauntyBadge.Core.Tests;
 public class HouseRulesTests
 {
     private static readonly DateOnly Day = new(2026, 11, 20);
-    private static readonly IReadOnlyList<MuzzleModel> Some = 
+    private static readonly IReadOnlyList<MuzzleModel> Some =
     [
         .. Catalogue.Shipped.Where((m, i) => i % 6 == 0 || m.Type != MuzzleType.Basket),
         new("box", "Box", "", MuzzleType.Basket, Material.CoatedWire, Closure.Both, ForeheadStrap.Fitted, true, true, FrontOpening.Fixed, [], "", [new("b", "B", 108, 380, 520, OpeningGirthMm: 350)]),
@@ -139,7 +139,10 @@ public class HouseRulesTests
             var ownRange = BreedRange.Of([.. Enumerable.Range(0, 6).Select(i => Mm(100 + 0.5 * i))], rules) ?? BreedRange.Of([.. Enumerable.Range(0, 12).Select(i => Mm(100 + 0.01 * i))], rules);
             var assessed = Assessment.Of(readings, new Circumstances
             {
-                OtherWays = profile.OtherShapes, BodyMass = profile.BodyMass, Coat = coat, Rules = rules,
+                OtherWays = profile.OtherShapes,
+                BodyMass = profile.BodyMass,
+                Coat = coat,
+                Rules = rules,
                 OwnRanges = ownRange is null ? new Dictionary<Measure, BreedRange>() : new() { [Measure.SnoutGirth] = ownRange },
             });
             yield return Say($"{ownRange} {assessed.HeadShape.Shape} {string.Join(";", assessed.Measured)} {string.Join(";", assessed.Findings.Select(f => f.Message))}");
@@ -228,13 +231,25 @@ public class HouseRulesTests
             var landmarks = view == PhotoView.Side
                 ? new Dictionary<Landmark, PixelPoint>
                 {
-                    [Landmark.NoseTip] = At(-20, 70), [Landmark.InnerEye] = At(80, 70, 20), [Landmark.FitLineTop] = At(61, 66), [Landmark.FitLineUnder] = At(61, 146),
-                    [Landmark.ThroatBump] = At(131, 146), [Landmark.Stop] = At(84, 60), [Landmark.Occiput] = At(190, 50),
+                    [Landmark.NoseTip] = At(-20, 70),
+                    [Landmark.InnerEye] = At(80, 70, 20),
+                    [Landmark.FitLineTop] = At(61, 66),
+                    [Landmark.FitLineUnder] = At(61, 146),
+                    [Landmark.ThroatBump] = At(131, 146),
+                    [Landmark.Stop] = At(84, 60),
+                    [Landmark.Occiput] = At(190, 50),
                 }
                 : new Dictionary<Landmark, PixelPoint>
                 {
-                    [Landmark.NoseTip] = At(-20, 70), [Landmark.InnerEyeLeft] = At(80, 92), [Landmark.InnerEyeRight] = At(80, 48), [Landmark.SnoutLeft] = At(61, 106), [Landmark.SnoutRight] = At(61, 34),
-                    [Landmark.Stop] = At(84, 70), [Landmark.Occiput] = At(190, 70), [Landmark.SkullLeft] = At(120, 120), [Landmark.SkullRight] = At(120, 20),
+                    [Landmark.NoseTip] = At(-20, 70),
+                    [Landmark.InnerEyeLeft] = At(80, 92),
+                    [Landmark.InnerEyeRight] = At(80, 48),
+                    [Landmark.SnoutLeft] = At(61, 106),
+                    [Landmark.SnoutRight] = At(61, 34),
+                    [Landmark.Stop] = At(84, 70),
+                    [Landmark.Occiput] = At(190, 70),
+                    [Landmark.SkullLeft] = At(120, 120),
+                    [Landmark.SkullRight] = At(120, 20),
                 };
             if (level && view == PhotoView.Side)
                 (landmarks[Landmark.BridgeFront], landmarks[Landmark.BridgeBack]) = (At(0, 66), At(50, 66));

@@ -38,6 +38,9 @@ public enum DecisionKind
 
     /// <summary>The step is passed; on to the next.</summary>
     Passed,
+
+    /// <summary>Nothing is clear yet: the set goes on.</summary>
+    GoOn,
 }
 
 /// <summary>The rule's decision after a set.</summary>

@@ -31,7 +31,8 @@ public sealed record DogProgress(
     /// <summary>How much of the fitted segment the choice alone fills; the rest fills as the muzzle is found fine on the dog.</summary>
     public static readonly Grounded<double> ChoiceFills = new(
         "badge.choice-fills", "Share of the fitted segment that choosing fills; trying on fills the rest", 0.5,
-        Basis.House("A choice on paper is half a fit: the dog has the last word.")) { SetElsewhere = "It only draws the badge." };
+        Basis.House("A choice on paper is half a fit: the dog has the last word."))
+    { SetElsewhere = "It only draws the badge." };
 
     /// <summary>The badge's segments, filled 0 to 1.</summary>
     public IReadOnlyDictionary<Phase, double> Badge => new Dictionary<Phase, double>

@@ -29,7 +29,8 @@ public enum VisibilitySchool
 public sealed record WearPlan(TimeSpan Longest, bool Warm)
 {
     public static readonly Grounded<TimeSpan> LongWear = new(
-        "fit.long-wear", "Wear longer than this needs a full pant", TimeSpan.FromMinutes(20), Basis.House("calm dogs begin to need it about then")) { Most = 20 };
+        "fit.long-wear", "Wear longer than this needs a full pant", TimeSpan.FromMinutes(20), Basis.House("calm dogs begin to need it about then"))
+    { Most = 20 };
 
     public static readonly Grounded<TimeSpan> ClinicWear = new(
         "fit.clinic-wear", "Longest wear taken for the clinic alone, in the cool", TimeSpan.FromMinutes(15), Basis.House("a visit; say so where it is longer"));

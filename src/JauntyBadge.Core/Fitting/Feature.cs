@@ -53,7 +53,8 @@ public enum Demand
 public static class Features
 {
     public static readonly Grounded<double> TreatGapMm = new(
-        "fit.treat-gap", "Gap in front that a treat goes through, mm", 12, Basis.House("a small soft treat between two fingertips")) { SetElsewhere = "Part of what a row of the catalogue says." };
+        "fit.treat-gap", "Gap in front that a treat goes through, mm", 12, Basis.House("a small soft treat between two fingertips"))
+    { SetElsewhere = "Part of what a row of the catalogue says." };
 
     /// <summary>Whether a model has a feature.</summary>
     public static bool Has(this MuzzleModel model, Feature feature) => feature switch

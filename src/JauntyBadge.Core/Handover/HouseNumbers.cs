@@ -26,7 +26,7 @@ public static class HouseNumbers
             WearPlan.LongWear, WearPlan.ClinicWear, WearPlan.OtherWear, MuzzleBrief.MostMassShare, Contrast.StandsOut, Contrast.BlendsIn, Remedies.NearMiss, Remedies.ExtraHoles,
             OrderSheet.FrontDepthAllowance, OrderSheet.StrapEitherWay, OrderSheet.MakersTolerance, VanStock.SureEnough,
         ]),
-        ("Conditioning", Progression.All),
+        ("Conditioning", [.. GoRules.All, .. Holds.All, .. Progression.All]),
     ];
 
     private static readonly Dictionary<string, IGrounded> ById = All.SelectMany(r => r.Numbers).ToDictionary(n => n.Id);
@@ -39,7 +39,7 @@ public static class HouseNumbers
         (SnoutRules.FitLineGap, SnoutRules.SmallDogFrom),
         (HeadShapes.IndexMedium, HeadShapes.IndexShort), (HeadShapes.RatioShort, HeadShapes.RatioMedium),
         (CrossChecks.LeastFaceShareShort, CrossChecks.LeastFaceShare), (CrossChecks.LeastFaceShare, CrossChecks.GreatestFaceShare),
-        (Progression.PoorShare, Progression.GoodShare), (Progression.ShortGap, Progression.LongGap), (Progression.EarlySession, Progression.LaterSession),
+        (GoRules.NotYetShare, GoRules.ReadyShare), (Progression.ShortGap, Progression.LongGap), (Progression.EarlySession, Progression.LaterSession),
     ];
 
     /// <summary>The number with this id; null where there is none.</summary>

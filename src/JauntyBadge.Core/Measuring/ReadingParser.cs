@@ -16,7 +16,8 @@ public static partial class ReadingParser
     /// <summary>Longest length taken for a reading on a dog.</summary>
     public static readonly Grounded<Length> Longest = new(
         "measure.longest-reading", "Longest length accepted as a reading", Length.FromMillimeters(1500),
-        Basis.House("no neck on a dog comes near it, so it is a slip of the finger or the unit")) { SetElsewhere = "It only keeps slips out." };
+        Basis.House("no neck on a dog comes near it, so it is a slip of the finger or the unit"))
+    { SetElsewhere = "It only keeps slips out." };
 
     /// <summary>What is accepted, for messages beside the field.</summary>
     public const string Accepted = "a length such as 95, 9,5 cm, 3 3/4 in or 3.75in";

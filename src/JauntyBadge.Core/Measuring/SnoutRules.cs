@@ -31,7 +31,8 @@ public static class SnoutRules
     public static readonly Grounded<double> ChinForward = new("snout.chin-forward", "Chin behind the nose tip, times the eye line", 0.06, OurSketch);
     public static readonly Grounded<double> ChinDrop = new("snout.chin-drop", "Chin below the bridge line, times the snout height", 0.75, OurSketch);
     public static readonly Grounded<double> CornerShare = new(
-        "snout.corner-share", "Corner radius of the snout's section, times its smaller side", 0.25, Basis.House("between a box and an oval; girth bounds hold for both")) { SetElsewhere = "Part of every girth and of the drawing; not set by a practice." };
+        "snout.corner-share", "Corner radius of the snout's section, times its smaller side", 0.25, Basis.House("between a box and an oval; girth bounds hold for both"))
+    { SetElsewhere = "Part of every girth and of the drawing; not set by a practice." };
 
     public static readonly Grounded<double> WidthLong = new("snout.width-long", "Usual snout width, times the eye line, long heads", 0.50, UsualProportion);
     public static readonly Grounded<double> WidthMedium = new("snout.width-medium", "Usual snout width, times the eye line, medium heads", 0.75, UsualProportion);

@@ -40,7 +40,11 @@ internal static class HouseNumberEndpoints
             throw Refusal.Field("reason", $"Write down why, in up to {LongestReason} letters; it stays beside the number.");
         var change = new HouseNumberRow
         {
-            Id = Guid.NewGuid(), NumberId = numberId, Value = entry.Value == number.Plain ? null : entry.Value, Reason = reason.Length > 0 ? reason : "Set back to ours.", At = clock.UtcNow(),
+            Id = Guid.NewGuid(),
+            NumberId = numberId,
+            Value = entry.Value == number.Plain ? null : entry.Value,
+            Reason = reason.Length > 0 ? reason : "Set back to ours.",
+            At = clock.UtcNow(),
         };
         db.HouseNumbers.Add(change);
         await db.SaveChangesAsync(cancel);

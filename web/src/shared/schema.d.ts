@@ -1365,6 +1365,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/what-if/set": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Decide a set of goes: on, the same again, or back. */
+        post: operations["whatIfSet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a dog holds, and what to ask of it next. */
+        post: operations["whatIfHold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1714,7 +1748,7 @@ export interface components {
          */
         CriterionName: "seat" | "shove" | "chinRoom" | "gape" | "girth" | "width" | "neckStrap" | "slipOff" | "large" | "use" | "containment" | "front" | "closure" | "feeding" | "heat" | "weight" | "visibility";
         /** @enum {string} */
-        DecisionKind: "endNow" | "back" | "same" | "raise" | "passed";
+        DecisionKind: "endNow" | "back" | "same" | "raise" | "passed" | "goOn";
         /**
          * @description How much the brief asks for it.
          * @enum {string}
@@ -2149,6 +2183,8 @@ export interface components {
              */
             target?: null | number;
         };
+        /** @enum {string} */
+        GoRule: "asSoonAsClear" | "steadyTens";
         /** @description A row that can be taken over. */
         GoodRowDto: {
             /** Format: int32 */
@@ -2228,6 +2264,11 @@ export interface components {
             sets: components["schemas"]["MeasuringSetRecordDto"][];
             measureAgain: string[];
         };
+        /**
+         * @description How a criterion for holding was come by.
+         * @enum {string}
+         */
+        HoldEstimate: "percentile" | "survival";
         /** @description One change of a number. */
         HouseNumberChangeDto: {
             /** @description What it was set to, with its unit; "ours" where it was set back. */
@@ -3200,6 +3241,19 @@ export interface components {
             ifStuck: null | string;
             endSession: boolean;
         };
+        /** @description How many more would settle a set that goes on. */
+        SettlesDto: {
+            /**
+             * Format: int32
+             * @description So many more right in a row.
+             */
+            right: number;
+            /**
+             * Format: int32
+             * @description So many more missed in a row.
+             */
+            missed: number;
+        };
         /**
          * @description How much a finding matters.
          * @enum {string}
@@ -3723,6 +3777,55 @@ export interface components {
             /** Format: int32 */
             fingers?: null | number;
         };
+        /** @description A hold. */
+        WhatIfHeld: {
+            /**
+             * Format: double
+             * @description Over 0, up to 3600.
+             */
+            seconds?: null | number;
+            /** @description The handler ended it by marking; otherwise the dog pulled out. */
+            marked?: null | boolean;
+        };
+        /** @description Holds, and what became of the set. */
+        WhatIfHold: {
+            /**
+             * Format: double
+             * @description The present criterion, 1 to 3600.
+             */
+            criterionSeconds?: null | number;
+            /**
+             * Format: double
+             * @description The share of goes in which it is to be held, over 0 and under 1; the House value when left out.
+             */
+            share?: null | number;
+            /** @description Oldest first, up to 500; the last twenty count. */
+            holds?: null | components["schemas"]["WhatIfHeld"][];
+            after?: null | components["schemas"]["DecisionKind"];
+        };
+        /** @description What the dog holds, and the criterion that follows. */
+        WhatIfHoldAnswer: {
+            how: components["schemas"]["HoldEstimate"];
+            /**
+             * Format: double
+             * @description In the percentile schedule; null for survival.
+             */
+            rank: null | number;
+            /** Format: int32 */
+            pullOuts: number;
+            /** Format: double */
+            heldSeconds: number;
+            /**
+             * Format: double
+             * @description The estimate as it is; null where nothing was held.
+             */
+            criterionSeconds: null | number;
+            /**
+             * Format: double
+             * @description After bounds and rounding.
+             */
+            nextCriterionSeconds: number;
+        };
         /** @description The readings judged. */
         WhatIfMeasureAnswer: {
             measures: components["schemas"]["WhatIfMeasured"][];
@@ -3828,6 +3931,68 @@ export interface components {
             /** Format: double */
             lengthMm?: null | number;
         };
+        /** @description A set to be decided. */
+        WhatIfSet: {
+            rule?: null | components["schemas"]["GoRule"];
+            temperament?: null | components["schemas"]["Temperament"];
+            /** @description The goes in order: true for right. Up to 100. */
+            goes?: null | boolean[];
+            /** @description The signs seen. */
+            signs?: null | components["schemas"]["WhatIfSign"][];
+            /**
+             * Format: int32
+             * @description 0 for the step's first target, −1 to −3 for the easier rungs below it.
+             */
+            target?: null | number;
+            /**
+             * Format: int32
+             * @description The step's last target, 0 to 50.
+             */
+            topTarget?: null | number;
+            /** @description Whether the step is the gate of its stage. */
+            gate?: null | boolean;
+            /**
+             * Format: int32
+             * @description Earlier days on which the top target went well, 0 to 1000.
+             */
+            goodDaysBefore?: null | number;
+            /**
+             * Format: int32
+             * @description Times it went back in this session already, 0 to 1000.
+             */
+            backsBefore?: null | number;
+        };
+        /** @description The decision. */
+        WhatIfSetAnswer: {
+            /**
+             * Format: int32
+             * @description The go after which it was clear; later ones were not looked at. Null while it goes on.
+             */
+            decidedAfter: null | number;
+            decision: components["schemas"]["DecisionKind"];
+            /**
+             * Format: int32
+             * @description Null when the step is passed.
+             */
+            nextTarget: null | number;
+            endSession: boolean;
+            /** Format: int32 */
+            stepsBack: number;
+            /** Format: int32 */
+            notBeforeDays: number;
+            /**
+             * Format: int32
+             * @description Where the step begun next starts, after a step was passed or the dog went over threshold; null otherwise.
+             */
+            startsAt: null | number;
+            /**
+             * Format: double
+             * @description Natural logarithm of how much better "ready for more" explains the goes looked at than "not yet".
+             */
+            evidence: number;
+            settles: null | components["schemas"]["SettlesDto"];
+            reason: string;
+        };
         /** @description The head shape used, with every way of telling it. */
         WhatIfShape: {
             shape: components["schemas"]["HeadShape"];
@@ -3842,6 +4007,16 @@ export interface components {
             shape: components["schemas"]["HeadShape"];
             basis: components["schemas"]["Basis"];
             reason: string;
+        };
+        /** @description A sign of a set. */
+        WhatIfSign: {
+            /**
+             * Format: int32
+             * @description How many goes were done when it was seen, 0 or more.
+             */
+            afterGo?: null | number;
+            /** @description A sign of the list. */
+            signId?: null | string;
         };
         /** @description A neck and the fingers wanted under its strap. */
         WhatIfStrap: {
@@ -8440,6 +8615,90 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfSet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfSetAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfHold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfHold"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfHoldAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

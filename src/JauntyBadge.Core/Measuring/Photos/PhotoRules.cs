@@ -38,13 +38,16 @@ public static class PhotoRules
         Basis.House("25 mm nearer or further at one metre; rectangular"));
 
     public static readonly Grounded<Length> UsualDistance = new(
-        "photo.usual-distance", "Distance a picture is usually taken from", Length.FromMillimeters(1000), Basis.House("arm and a step: the head fills the picture of a telephone")) { SetElsewhere = PartOfThePose };
+        "photo.usual-distance", "Distance a picture is usually taken from", Length.FromMillimeters(1000), Basis.House("arm and a step: the head fills the picture of a telephone"))
+    { SetElsewhere = PartOfThePose };
 
     public static readonly Grounded<double> DistanceDoubt = new(
-        "photo.u-distance", "Standard uncertainty of that distance, as a share", 0.35, Basis.House("from half a metre to two")) { SetElsewhere = PartOfThePose };
+        "photo.u-distance", "Standard uncertainty of that distance, as a share", 0.35, Basis.House("from half a metre to two"))
+    { SetElsewhere = PartOfThePose };
 
     public static readonly Grounded<Angle> UsualTilt = new(
-        "photo.usual-tilt", "How far a camera that is meant to be square on is off, one standard deviation about either axis", Angle.FromDegrees(12), Basis.House("held by hand beside a dog")) { SetElsewhere = PartOfThePose };
+        "photo.usual-tilt", "How far a camera that is meant to be square on is off, one standard deviation about either axis", Angle.FromDegrees(12), Basis.House("held by hand beside a dog"))
+    { SetElsewhere = PartOfThePose };
 
     public static readonly Grounded<double> MiddleDoubt = new(
         "photo.u-middle", "Standard uncertainty of the picture's middle where its size is not known, as a share of what is marked on it", 0.25, Basis.House("a head is seldom exactly in the middle"));

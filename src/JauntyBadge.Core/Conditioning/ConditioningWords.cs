@@ -1,0 +1,63 @@
+namespace JauntyBadge.Core.Conditioning;
+
+/// <summary>The words of the conditioning room. It decides nothing.</summary>
+public static class ConditioningWords
+{
+    /// <summary>Why a set was decided so, in one or two sentences.</summary>
+    /// <param name="decision">The decision.</param>
+    /// <param name="start">Where the set stood.</param>
+    /// <param name="target">A target of the step in words; rungs are negative.</param>
+    /// <param name="stepsBackTo">The step begun next time after going over threshold; null leaves it unnamed.</param>
+    /// <param name="next">The step begun next once this one is passed; null leaves it unnamed.</param>
+    public static string Reason(SetDecision decision, SetStart start, Func<int, string> target, string? stepsBackTo = null, string? next = null)
+    {
+        var count = decision.Goes == 0 ? "No go yet" : $"{decision.Good} of {decision.Goes} went well";
+        return (decision.Kind, decision.By) switch
+        {
+            (DecisionKind.GoOn, _) => $"{count}: not clear yet. {Settles(decision)}",
+            (DecisionKind.EndNow, _) =>
+                $"It went over threshold ({Lower(count)}). End now. Next time {InWords(decision.StepsBack)} steps back{(stepsBackTo is null ? "" : $", at \"{stepsBackTo}\"")}, and not before {Day(decision.NotBeforeDays)}.",
+            (DecisionKind.Back, DecidedBy.Worried) => $"It was worried ({Lower(count)}). {Easier(decision, start, target)} End with one easy go.",
+            (DecisionKind.Back, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}), and it is a dog to be heeded at once. {Easier(decision, start, target)} End with one easy go.",
+            (DecisionKind.Back, _) => $"{(decision.Good == 0 ? "None" : "Only " + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, start, target)}{(decision.EndSession ? " End with one easy go." : "")}",
+            (DecisionKind.Same, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}), so the same again.",
+            (DecisionKind.Same, DecidedBy.AnotherDay) => $"{count} at the top target. Once more on another day and the step is passed.",
+            (DecisionKind.Same, _) => $"{count}: neither clear. The same again.",
+            (DecisionKind.Passed, _) => $"{count} at the top target: passed.{(next is null ? "" : $" Next: \"{next}\".")}",
+            _ => $"{count} and it was at ease, so on to {target(decision.NextTarget!.Value)}.",
+        };
+    }
+
+    /// <summary>What would settle a set that goes on, such as "Two more right and it goes up, two missed and it goes back."</summary>
+    public static string Settles(SetDecision decision) => decision is { SettlesRight: { } right, SettlesMissed: { } missed }
+        ? $"{Capital(InWords(right))} more right or {InWords(missed)} missed in a row settles it."
+        : "";
+
+    /// <summary>A rung below a step's first target.</summary>
+    public static string Rung(int target) => target switch { -1 => "the first easier rung", -2 => "the second easier rung", _ => "the easiest rung" };
+
+    private static string Easier(SetDecision decision, SetStart start, Func<int, string> target) => decision.NextTarget == start.Target
+        ? "It is at the easiest already: another place, another day."
+        : $"One easier: {target(decision.NextTarget!.Value)}.";
+
+    private static string Day(int days) => days switch { <= 1 => "tomorrow", 2 => "the day after tomorrow", _ => $"in {days} days" };
+
+    private static string InWords(int count) => count switch
+    {
+        1 => "one",
+        2 => "two",
+        3 => "three",
+        4 => "four",
+        5 => "five",
+        6 => "six",
+        7 => "seven",
+        8 => "eight",
+        9 => "nine",
+        10 => "ten",
+        _ => $"{count}",
+    };
+
+    private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
+
+    private static string Lower(string text) => char.ToLowerInvariant(text[0]) + text[1..];
+}

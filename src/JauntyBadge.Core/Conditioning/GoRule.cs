@@ -1,0 +1,212 @@
+using JauntyBadge.Core.Dogs;
+
+namespace JauntyBadge.Core.Conditioning;
+
+/// <summary>How a set is decided: two presets, both in use.</summary>
+public enum GoRule
+{
+    /// <summary>The set ends as soon as it is clear (House, the default).</summary>
+    AsSoonAsClear,
+
+    /// <summary>Ten goes, eight of them right, on two days for every step (Practice).</summary>
+    SteadyTens,
+}
+
+/// <summary>Where a set stands before its first go.</summary>
+/// <param name="Rule">How it is decided.</param>
+/// <param name="Temperament">The dog's, which says how unsure signs are heeded.</param>
+/// <param name="Target">The target, 0 the first; −1 to −3 the easier rungs below it.</param>
+/// <param name="TopTarget">The step's last target, 0 or more.</param>
+/// <param name="IsGate">The step is the gate of its stage.</param>
+/// <param name="GoodDaysBefore">Earlier days on which the top target went well.</param>
+/// <param name="BacksBefore">Times it went back in this session already.</param>
+public sealed record SetStart(
+    GoRule Rule, Temperament Temperament, int Target, int TopTarget, bool IsGate, int GoodDaysBefore = 0, int BacksBefore = 0)
+{
+    /// <summary>The easiest rung below a step's first target.</summary>
+    public const int EasiestRung = -3;
+
+    /// <summary>Such a dog is heeded at its first unsure sign.</summary>
+    public bool IsFearful => Temperament is Temperament.Wary or Temperament.Soured;
+}
+
+/// <summary>A sign seen in a set.</summary>
+/// <param name="AfterGo">How many goes were done when it was seen, 0 or more.</param>
+/// <param name="Group">How it reads.</param>
+public readonly record struct SeenAt(int AfterGo, SignGroup Group);
+
+/// <summary>What decided a set.</summary>
+public enum DecidedBy
+{
+    /// <summary>Nothing yet.</summary>
+    Open,
+
+    /// <summary>The count was clear, or the set was full.</summary>
+    Count,
+
+    /// <summary>It was unsure.</summary>
+    Unsure,
+    Worried,
+    OverThreshold,
+
+    /// <summary>The top target of a gate went well for the first time: another day is needed.</summary>
+    AnotherDay,
+}
+
+/// <summary>What the rule makes of a set, in codes and numbers; the words for it stand in <see cref="ConditioningWords"/>.</summary>
+/// <param name="Kind">What to do.</param>
+/// <param name="DecidedAfter">The go after which it was clear; later ones were not looked at. Null while it goes on.</param>
+/// <param name="By">What decided.</param>
+/// <param name="NextTarget">The next target of this step, or of the one begun next after going over threshold; null when the step is passed.</param>
+/// <param name="EndSession">The session ends here, with an easy go where it ends on a step back.</param>
+/// <param name="StepsBack">Steps to go back, 0 for none.</param>
+/// <param name="NotBeforeDays">Days before the next session, 0 for any time.</param>
+/// <param name="StartsAt">Where the step begun next starts: 0, or a rung below for a fearful dog; null where no step is begun.</param>
+/// <param name="Goes">Goes looked at.</param>
+/// <param name="Good">Of them succeeded.</param>
+/// <param name="Evidence">For "ready" against "not yet", the logarithm of a ratio.</param>
+/// <param name="SettlesRight">So many more right in a row would settle it; null once it is settled.</param>
+/// <param name="SettlesMissed">So many more missed in a row would.</param>
+public sealed record SetDecision(
+    DecisionKind Kind, int? DecidedAfter, DecidedBy By, int? NextTarget, bool EndSession, int StepsBack, int NotBeforeDays, int? StartsAt, int Goes, int Good, double Evidence,
+    int? SettlesRight, int? SettlesMissed);
+
+/// <summary>Decides a set, go by go and sign by sign. Pure: the same goes, signs and numbers decide the same.</summary>
+public static class GoRules
+{
+    /// <summary>Most goes in a set.</summary>
+    public const int MostGoes = 10;
+
+    public static readonly Grounded<double> ReadyShare = new("train.ready-share", "Share of goes that succeed of a dog ready for more", 0.85, Basis.House("better than eight of ten, so that eight of ten still raises")) { Least = 0.75, Most = 0.95 };
+    public static readonly Grounded<double> NotYetShare = new("train.not-yet-share", "The same of a dog that is not", 0.5, Basis.House("a coin tossed")) { Least = 0.3, Most = 0.65 };
+    public static readonly Grounded<double> Wrong = new("train.wrong", "Share of dogs told wrongly either way", 0.1, Basis.House("one in ten; the next set mends it")) { Least = 0.05, Most = 0.2 };
+    public static readonly Grounded<int> EnoughOfTen = new("train.enough-of-ten", "Right of ten goes that raise where it was not clear before", 8, Basis.Practice("eight of ten")) { Least = 7, Most = 10 };
+    public static readonly Grounded<double> PoorOfTen = new("train.poor-of-ten", "Steady tens: share of goes under which it goes back", 0.5, Basis.Practice("half of the goes"));
+    public static readonly Grounded<int> GateDays = new("train.gate-days", "Days on which a gate's top target must go well", 2, Basis.House("one good day may be luck")) { Least = 2, Most = 4 };
+    public static readonly Grounded<int> BacksFearful = new("train.backs-fearful", "Steps back after which a fearful dog's session ends", 1, Basis.House("it has said enough")) { Most = 1 };
+    public static readonly Grounded<int> Backs = new("train.backs", "Steps back after which any other dog's session ends", 2, Basis.House("twice is enough for a day")) { Most = 3 };
+    public static readonly Grounded<int> RestDays = new("train.rest-days", "Days without a session after going over threshold", 1, Basis.Practice("not before tomorrow")) { Most = 7 };
+    public static readonly Grounded<int> RestDaysFearful = new("train.rest-days-fearful", "The same for a fearful dog", 2, Basis.House("not before the day after")) { Least = 2, Most = 14 };
+    public static readonly Grounded<int> StepsBack = new("train.steps-back", "Steps back after a dog went over threshold", 2, Basis.Practice("two steps back, another day"));
+    public static readonly Grounded<int> BeginsBelow = new("train.begins-below", "Rungs below its first target at which a fearful dog begins a step", 2, Basis.House("something new begins where it cannot go wrong")) { Most = 3 };
+
+    public static IReadOnlyList<IGrounded> All { get; } =
+        [ReadyShare, NotYetShare, Wrong, EnoughOfTen, PoorOfTen, GateDays, BacksFearful, Backs, RestDays, RestDaysFearful, StepsBack, BeginsBelow];
+
+    /// <summary>Where a step is begun by a dog: at its first target, or below it.</summary>
+    public static int BeginsAt(Temperament temperament, GoRule rule, HouseRules rules) =>
+        rule == GoRule.AsSoonAsClear && temperament is Temperament.Wary or Temperament.Soured ? -rules[BeginsBelow] : 0;
+
+    /// <summary>Decides.</summary>
+    /// <param name="start">Where the set stood before its first go.</param>
+    /// <param name="goes">The goes in order, right or missed.</param>
+    /// <param name="signs">The signs, each with how many goes were done when it was seen.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public static SetDecision Decide(SetStart start, IReadOnlyList<bool> goes, IReadOnlyList<SeenAt> signs, HouseRules rules)
+    {
+        var test = new SequentialTest(rules[ReadyShare], rules[NotYetShare], rules[Wrong]);
+        var (good, worst) = (0, SignGroup.AtEase);
+        for (var done = 0; ; done++)
+        {
+            good += done > 0 && goes[done - 1] ? 1 : 0;
+            foreach (var sign in signs)
+            {
+                if (sign.AfterGo == done || (done == goes.Count && sign.AfterGo > done))
+                    worst = sign.Group > worst ? sign.Group : worst;
+            }
+
+            var at = new Stand(start, done, good, worst, test, rules);
+            if (at.Decided() is { } decision)
+                return decision;
+            if (done == goes.Count)
+                return at.GoOn();
+        }
+    }
+
+    /// <summary>A set as it stands after some goes.</summary>
+    private readonly record struct Stand(SetStart Start, int Done, int Good, SignGroup Worst, SequentialTest Test, HouseRules Rules)
+    {
+        public SetDecision? Decided()
+        {
+            if (Worst == SignGroup.OverThreshold)
+                return OverThreshold();
+            return Start.Rule == GoRule.SteadyTens ? ByTens() : AsSoonAsClear();
+        }
+
+        public SetDecision GoOn() => new(
+            DecisionKind.GoOn, null, DecidedBy.Open, Start.Target, false, 0, 0, null, Done, Good, Test.Evidence(Done, Good), Settles(right: true), Settles(right: false));
+
+        private SetDecision? AsSoonAsClear()
+        {
+            if (Worst == SignGroup.Worried)
+                return Back(DecidedBy.Worried, endSession: true);
+            if (Worst == SignGroup.Unsure && Start.IsFearful)
+                return Back(DecidedBy.Unsure, endSession: true);
+            var clarity = Test.Of(Done, Good);
+            if (clarity == Clarity.NotClear && Done < MostGoes)
+                return null;
+            if (Worst == SignGroup.Unsure)
+                return Same(DecidedBy.Unsure);
+            return clarity switch
+            {
+                Clarity.Ready => WentWell(everyStepIsAGate: false),
+                Clarity.NotYet => Back(DecidedBy.Count, endSession: Start.BacksBefore + 1 >= Rules[Start.IsFearful ? BacksFearful : Backs]),
+                _ when Good >= Rules[EnoughOfTen] => WentWell(everyStepIsAGate: false),
+                _ => Same(DecidedBy.Count),
+            };
+        }
+
+        private SetDecision? ByTens()
+        {
+            if (Worst == SignGroup.Worried)
+                return Back(DecidedBy.Worried, endSession: false);
+            if (Done < MostGoes)
+                return null;
+            if (Good < Rules[PoorOfTen] * MostGoes)
+                return Back(DecidedBy.Count, endSession: false);
+            if (Worst == SignGroup.Unsure)
+                return Same(DecidedBy.Unsure);
+            return Good >= Rules[EnoughOfTen] ? WentWell(everyStepIsAGate: true) : Same(DecidedBy.Count);
+        }
+
+        private SetDecision OverThreshold() => Settled(DecisionKind.EndNow, DecidedBy.OverThreshold, Begins, endSession: true) with
+        {
+            StepsBack = Rules[GoRules.StepsBack],
+            NotBeforeDays = Rules[Start is { Rule: GoRule.AsSoonAsClear, IsFearful: true } ? RestDaysFearful : RestDays],
+            StartsAt = Begins,
+        };
+
+        private SetDecision WentWell(bool everyStepIsAGate)
+        {
+            if (Start.Target < Start.TopTarget)
+                return Settled(DecisionKind.Raise, DecidedBy.Count, Start.Target + 1, endSession: false);
+            return (Start.IsGate || everyStepIsAGate) && Start.GoodDaysBefore + 1 < Rules[GateDays]
+                ? Settled(DecisionKind.Same, DecidedBy.AnotherDay, Start.Target, endSession: true)
+                : Settled(DecisionKind.Passed, DecidedBy.Count, null, endSession: false) with { StartsAt = Begins };
+        }
+
+        private SetDecision Back(DecidedBy by, bool endSession)
+        {
+            var easiest = Start.Rule == GoRule.SteadyTens ? Math.Min(0, Start.Target) : SetStart.EasiestRung;
+            return Settled(DecisionKind.Back, by, Math.Max(easiest, Start.Target - 1), endSession);
+        }
+
+        private SetDecision Same(DecidedBy by) => Settled(DecisionKind.Same, by, Start.Target, endSession: false);
+
+        private SetDecision Settled(DecisionKind kind, DecidedBy by, int? nextTarget, bool endSession) =>
+            new(kind, Done, by, nextTarget, endSession, 0, 0, null, Done, Good, Test.Evidence(Done, Good), null, null);
+
+        private int Begins => BeginsAt(Start.Temperament, Start.Rule, Rules);
+
+        /// <summary>How many more in a row, right or missed, until the set is decided.</summary>
+        private int Settles(bool right)
+        {
+            for (var more = 1; ; more++)
+            {
+                var then = this with { Done = Done + more, Good = Good + (right ? more : 0) };
+                if (then.Decided() is not null)
+                    return more;
+            }
+        }
+    }
+}

@@ -1,0 +1,130 @@
+using FluentValidation;
+using JauntyBadge.Core;
+using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Server.Shared;
+
+namespace JauntyBadge.Server.Conditioning;
+
+/// <summary>A sign of a set.</summary>
+/// <param name="AfterGo">How many goes were done when it was seen, 0 or more.</param>
+/// <param name="SignId">A sign of the list.</param>
+public sealed record WhatIfSign(int? AfterGo = null, string? SignId = null);
+
+/// <summary>A set to be decided.</summary>
+/// <param name="Rule">asSoonAsClear or steadyTens.</param>
+/// <param name="Temperament">bold, typical, wary or soured.</param>
+/// <param name="Goes">The goes in order: true for right. Up to 100.</param>
+/// <param name="Signs">The signs seen.</param>
+/// <param name="Target">0 for the step's first target, −1 to −3 for the easier rungs below it.</param>
+/// <param name="TopTarget">The step's last target, 0 to 50.</param>
+/// <param name="Gate">Whether the step is the gate of its stage.</param>
+/// <param name="GoodDaysBefore">Earlier days on which the top target went well, 0 to 1000.</param>
+/// <param name="BacksBefore">Times it went back in this session already, 0 to 1000.</param>
+public sealed record WhatIfSet(
+    GoRule? Rule = null, Temperament? Temperament = null, IReadOnlyList<bool>? Goes = null, IReadOnlyList<WhatIfSign>? Signs = null, int? Target = null, int? TopTarget = null,
+    bool? Gate = null, int? GoodDaysBefore = null, int? BacksBefore = null);
+
+/// <summary>How many more would settle a set that goes on.</summary>
+/// <param name="Right">So many more right in a row.</param>
+/// <param name="Missed">So many more missed in a row.</param>
+public sealed record SettlesDto(int Right, int Missed);
+
+/// <summary>The decision.</summary>
+/// <param name="DecidedAfter">The go after which it was clear; later ones were not looked at. Null while it goes on.</param>
+/// <param name="NextTarget">Null when the step is passed.</param>
+/// <param name="StartsAt">Where the step begun next starts, after a step was passed or the dog went over threshold; null otherwise.</param>
+/// <param name="Evidence">Natural logarithm of how much better "ready for more" explains the goes looked at than "not yet".</param>
+/// <param name="Settles">Null once it is settled.</param>
+public sealed record WhatIfSetAnswer(
+    int? DecidedAfter, DecisionKind Decision, int? NextTarget, bool EndSession, int StepsBack, int NotBeforeDays, int? StartsAt, double Evidence, SettlesDto? Settles, string Reason);
+
+/// <summary>A hold.</summary>
+/// <param name="Seconds">Over 0, up to 3600.</param>
+/// <param name="Marked">The handler ended it by marking; otherwise the dog pulled out.</param>
+public sealed record WhatIfHeld(double? Seconds = null, bool? Marked = null);
+
+/// <summary>Holds, and what became of the set.</summary>
+/// <param name="CriterionSeconds">The present criterion, 1 to 3600.</param>
+/// <param name="Share">The share of goes in which it is to be held, over 0 and under 1; the House value when left out.</param>
+/// <param name="Holds">Oldest first, up to 500; the last twenty count.</param>
+/// <param name="After">raise or back; left out for neither.</param>
+public sealed record WhatIfHold(double? CriterionSeconds = null, double? Share = null, IReadOnlyList<WhatIfHeld>? Holds = null, DecisionKind? After = null);
+
+/// <summary>What the dog holds, and the criterion that follows.</summary>
+/// <param name="Rank">In the percentile schedule; null for survival.</param>
+/// <param name="CriterionSeconds">The estimate as it is; null where nothing was held.</param>
+/// <param name="NextCriterionSeconds">After bounds and rounding.</param>
+public sealed record WhatIfHoldAnswer(HoldEstimate How, double? Rank, int PullOuts, double HeldSeconds, double? CriterionSeconds, double NextCriterionSeconds);
+
+/// <summary>Stateless answers by our own numbers, from the functions the session pad uses.</summary>
+internal static class WhatIfTraining
+{
+    public static void MapWhatIfTraining(this IEndpointRouteBuilder api)
+    {
+        var whatIf = api.MapGroup("/what-if").WithTags("What if");
+        whatIf.MapPost("/set", DecideSet).WithName("whatIfSet").WithSummary("Decide a set of goes: on, the same again, or back.");
+        whatIf.MapPost("/hold", Hold).WithName("whatIfHold").WithSummary("What a dog holds, and what to ask of it next.");
+    }
+
+    private static WhatIfSetAnswer DecideSet(WhatIfSet asked)
+    {
+        var start = new SetStart(
+            asked.Rule ?? GoRule.AsSoonAsClear, asked.Temperament!.Value, asked.Target!.Value, asked.TopTarget!.Value, asked.Gate == true, asked.GoodDaysBefore ?? 0, asked.BacksBefore ?? 0);
+        var decision = GoRules.Decide(start, asked.Goes!, [.. (asked.Signs ?? []).Select(s => new SeenAt(s.AfterGo!.Value, Sign.Find(s.SignId!)!.Group))], HouseRules.Ours);
+        return new WhatIfSetAnswer(
+            decision.DecidedAfter, decision.Kind, decision.NextTarget, decision.EndSession, decision.StepsBack, decision.NotBeforeDays, decision.StartsAt, decision.Evidence,
+            decision is { SettlesRight: { } right, SettlesMissed: { } missed } ? new SettlesDto(right, missed) : null,
+            ConditioningWords.Reason(decision, start, t => t < 0 ? ConditioningWords.Rung(t) : $"target {t + 1}"));
+    }
+
+    private static WhatIfHoldAnswer Hold(WhatIfHold asked)
+    {
+        var rules = HouseRules.Ours;
+        var holds = (asked.Holds ?? []).Select(h => new HeldGo(TimeSpan.FromSeconds(h.Seconds!.Value), h.Marked == true)).ToList();
+        var estimate = Holds.Estimate(holds, asked.Share ?? rules[Holds.Share], rules);
+        var next = Holds.Next(TimeSpan.FromSeconds(asked.CriterionSeconds!.Value), estimate.Criterion, asked.After, rules);
+        return new WhatIfHoldAnswer(estimate.How, estimate.Rank, estimate.PullOuts, estimate.Held.TotalSeconds, estimate.Criterion?.TotalSeconds, next.TotalSeconds);
+    }
+}
+
+public sealed class WhatIfSetValidator : AbstractValidator<WhatIfSet>
+{
+    private const int MostTargets = 50;
+    private const int MostGoes = 100;
+    private const int Many = 1000;
+
+    public WhatIfSetValidator()
+    {
+        RuleFor(s => s.Temperament).NotNull().WithMessage("temperament is needed: bold, typical, wary or soured.");
+        RuleFor(s => s.Goes).NotNull().WithMessage("goes is needed: true or false for each, none yet as [].").Must(g => g is null || g.Count <= MostGoes).WithMessage($"Up to {MostGoes} goes, please.");
+        RuleFor(s => s.TopTarget).NotNull().InclusiveBetween(0, MostTargets).WithMessage($"topTarget must be 0 to {MostTargets}.");
+        RuleFor(s => s.Target).NotNull().Must((s, t) => t >= SetStart.EasiestRung && t <= (s.TopTarget ?? MostTargets)).WithMessage($"target must be {SetStart.EasiestRung} to topTarget.");
+        RuleFor(s => s.GoodDaysBefore).InclusiveBetween(0, Many).WithMessage($"goodDaysBefore must be 0 to {Many}.");
+        RuleFor(s => s.BacksBefore).InclusiveBetween(0, Many).WithMessage($"backsBefore must be 0 to {Many}.");
+        RuleForEach(s => s.Signs).ChildRules(sign =>
+        {
+            sign.RuleFor(s => s.AfterGo).NotNull().InclusiveBetween(0, MostGoes).WithMessage($"afterGo must be 0 to {MostGoes}.");
+            sign.RuleFor(s => s.SignId).Must(id => id is not null && Sign.Find(id) is not null).WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/signs has them.");
+        });
+    }
+}
+
+public sealed class WhatIfHoldValidator : AbstractValidator<WhatIfHold>
+{
+    private const int MostSeconds = 3600;
+    private const int MostHolds = 500;
+
+    public WhatIfHoldValidator()
+    {
+        RuleFor(h => h.CriterionSeconds).NotNull().InclusiveBetween(1, MostSeconds).WithMessage($"criterionSeconds must be 1 to {MostSeconds}.");
+        RuleFor(h => h.Share).Must(s => s is null or (> 0 and < 1)).WithMessage("share must lie between 0 and 1, such as 0.8.");
+        RuleFor(h => h.Holds).Must(h => h is null || h.Count <= MostHolds).WithMessage($"Up to {MostHolds} holds, please.");
+        RuleFor(h => h.After).Must(a => a is null or DecisionKind.Raise or DecisionKind.Back).WithMessage("after must be raise or back, or left out.");
+        RuleForEach(h => h.Holds).ChildRules(hold =>
+        {
+            hold.RuleFor(h => h.Seconds).NotNull().Must(s => s is null or (> 0 and <= MostSeconds)).WithMessage($"seconds must be over 0 and up to {MostSeconds}.");
+            hold.RuleFor(h => h.Marked).NotNull().WithMessage("marked is needed: true where the handler ended the hold, false where the dog pulled out.");
+        });
+    }
+}
