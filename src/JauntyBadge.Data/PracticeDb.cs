@@ -32,6 +32,8 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<GoRow> Goes => Set<GoRow>();
     public DbSet<SignRow> Signs => Set<SignRow>();
     public DbSet<PlanMoveRow> PlanMoves => Set<PlanMoveRow>();
+    public DbSet<GoRuleRow> GoRules => Set<GoRuleRow>();
+    public DbSet<StepPassRow> StepPasses => Set<StepPassRow>();
     public DbSet<HouseNumberRow> HouseNumbers => Set<HouseNumberRow>();
     public DbSet<RuleBookRow> RuleBooks => Set<RuleBookRow>();
 
@@ -138,6 +140,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
         modelBuilder.Entity<ExpectedDogRow>().PrimitiveCollection(d => d.Purposes).ElementType().HasConversion<string>();
         modelBuilder.Entity<SessionRow>(session =>
         {
+            session.Ignore(s => s.BegunWith);
             session.HasOne<DogRow>().WithMany().HasForeignKey(s => s.DogId);
             session.HasMany(s => s.Sets).WithOne().HasForeignKey(s => s.SessionId);
 
@@ -153,6 +156,13 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
             set.HasIndex(s => new { s.SessionId, s.Number }).IsUnique();
         });
         modelBuilder.Entity<HouseNumberRow>().HasIndex(n => n.NumberId);
+        modelBuilder.Entity<GoRuleRow>().HasOne<DogRow>().WithMany().HasForeignKey(r => r.DogId);
+        modelBuilder.Entity<StepPassRow>(pass =>
+        {
+            pass.HasOne<DogRow>().WithMany().HasForeignKey(p => p.DogId);
+            pass.HasOne(p => p.Set).WithMany().HasForeignKey(p => p.SetId);
+            pass.HasIndex(p => new { p.DogId, p.StepId }).IsUnique();
+        });
         modelBuilder.Entity<PlanMoveRow>().HasOne<DogRow>().WithMany().HasForeignKey(m => m.DogId);
     }
 

@@ -117,19 +117,36 @@ public class HouseRulesTests
             Say($"{(PhotoSolver.TrySolve(picture, out var solved, out var refused) ? string.Join(";", solved.Measures) + string.Join(";", solved.Advice) : refused.Message)}"));
     }
 
-    private static IEnumerable<string> OfTraining(HouseRules rules) =>
-        from goes in new (int All, int Good)[] { (10, 4), (10, 6), (10, 8), (10, 9), (3, 3), (8, 8) }
-        from worst in new[] { SignGroup.AtEase, SignGroup.OverThreshold }
-        let plan = TrainingPlan.For(new DogProfile { Name = "Any", Purposes = [Purpose.Walks] })
-        from at in new[] { (Step: 4, Top: false, Minutes: 2.0), (4, true, 4), (plan.Steps.Count - 2, true, 4) }
-        let step = plan.Steps[at.Step].Step
-        let set = new SetRecord(step.Id, at.Top ? step.TopTarget : 0, Day, goes.All, goes.Good, worst)
-        from said in new object[]
+    private static IEnumerable<string> OfTraining(HouseRules rules)
+    {
+        var plan = TrainingPlan.For(new DogProfile { Name = "Any", Purposes = [Purpose.Walks] });
+        foreach (var (temperament, rule) in from t in Enum.GetValues<Temperament>() from r in Enum.GetValues<GoRule>() select (t, r))
         {
-            Progression.AfterSet(plan, set, [set with { Day = Day.AddDays(-1), Successes = set.Goes }], TimeSpan.FromMinutes(at.Minutes), rules),
-            Progression.AfterGap(plan, new(step.Id, 1), Day, Day.AddDays(goes.All + 2), rules), Progression.AfterGap(plan, new(step.Id, 1), Day, Day.AddDays(20 + 3 * goes.All), rules),
+            var session = plan.ForSession(temperament, rule);
+            yield return $"{GoRules.BeginsAt(temperament, rule, rules)}";
+            foreach (var goes in new[] { "+++", "++++", "+++++", "++++++", "-", "--", "---", "-+-+--", "+++++++-+-", "++++++--++", "+-+-+-+-+-", "-++-+++--+" })
+            {
+                foreach (var worst in new[] { SignGroup.AtEase, SignGroup.OverThreshold })
+                {
+                    foreach (var (at, top, minutes, all) in new[] { (4, false, 2.0, 20), (4, true, 4, 40), (plan.Steps.Count - 2, true, 4, 8), (2, true, 1, 8) })
+                    {
+                        var step = plan.Steps[at].Step;
+                        var set = new SetRecord(step.Id, top ? step.TopTarget : 0, Day, [.. goes.Select(g => g == '+')], [new SeenAt(goes.Length, worst)]);
+                        foreach (var days in new[] { 0, 1, 2 })
+                            yield return $"{Progression.AfterSet(session, set, new HashSet<string>(), days, (TimeSpan.FromMinutes(minutes), all, days), rules)}";
+                    }
+                }
+            }
         }
-        select said.ToString();
+
+        for (var days = 3; days < 65; days += 3)
+            yield return $"{Progression.AfterGap(plan, new(plan.Steps[9].Step.Id, 1), Day, Day.AddDays(days), rules)}";
+        foreach (var kind in new DecisionKind?[] { DecisionKind.Raise, DecisionKind.Back, null })
+        {
+            List<HeldGo> held = [.. Enumerable.Range(1, 40).Select(i => new HeldGo(TimeSpan.FromSeconds(i), i % 4 == 0))];
+            yield return $"{Holds.Next(TimeSpan.FromSeconds(4), TimeSpan.FromSeconds(40), kind, rules)} {Holds.Next(TimeSpan.FromSeconds(8), Holds.Estimate(held, rules[Holds.Share], rules).Criterion, kind, rules)} {Holds.Estimate(held, rules[Holds.Share], rules)}";
+        }
+    }
 
     private static IEnumerable<string> OfDogs(HouseRules rules)
     {

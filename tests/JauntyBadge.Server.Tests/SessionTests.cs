@@ -40,11 +40,15 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
     public async Task A_set_is_saved_as_it_happens_and_the_rule_decides_with_a_reason()
     {
         var (dog, session) = await StartAsync();
-        var open = await GoesAsync(session, 4, 1);
-        Assert.Equal(5, open["openSet"]!["goes"]!.AsArray().Count);
+        var open = await GoesAsync(session, 3);
+        Assert.Equal((3, false), (open["openSet"]!["goes"]!.AsArray().Count, open["isClear"]!.GetValue<bool>()));
+        Assert.Equal("Two more right or four missed in a row settles it.", open.Text("settles"));
+        open = await GoesAsync(session, 2);
+        Assert.True(open["isClear"]!.GetValue<bool>());
+        Assert.Null(open["settles"]);
         var finished = await server.PostAsync($"{session}/sets/1/finish");
         Assert.Equal("raise", Decision(finished));
-        Assert.Contains("4 of 5 went well", finished["sets"]![0]!["reason"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Contains("5 of 5 went well", finished["sets"]![0]!["reason"]!.GetValue<string>(), StringComparison.Ordinal);
         Assert.Equal((2, 1), (finished["openSet"]!["number"]!.GetValue<int>(), finished["openSet"]!["target"]!.GetValue<int>()));
 
         var again = await server.PostAsync($"{session}/sets/1/finish");
@@ -143,19 +147,123 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
         Assert.True((await server.GetAsync(session))["openSet"]!["goes"]![0]!["success"]!.GetValue<bool>());
     }
 
+    private async Task<Answer> FinishAsync(string session, int set, int good, int missed = 0)
+    {
+        await GoesAsync(session, good, missed);
+        return await server.PostAsync($"{session}/sets/{set}/finish");
+    }
+
+    private async Task<List<string>> PassedAsync(string dog) =>
+        [.. (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Where(s => s!["passed"] is not null).Select(s => s!["step"]!["id"]!.GetValue<string>())];
+
+    /// <summary>Only the gate of a stage asks for two days.</summary>
     [Fact]
-    public async Task Two_good_days_pass_a_step()
+    public async Task A_step_is_passed_when_its_top_target_goes_well_and_a_gate_on_two_days()
     {
         var (dog, session) = await StartAsync();
-        await GoesAsync(session, 6);
-        await server.PostAsync($"{session}/sets/1/finish"); // 3 → 5 times, the top target
-        await GoesAsync(session, 6);
-        Assert.Equal("same", Decision(await server.PostAsync($"{session}/sets/2/finish")));
+        foreach (var (set, decision) in new[] { (1, "raise"), (2, "passed"), (3, "raise"), (4, "passed"), (5, "raise"), (6, "raise") })
+            Assert.Equal((set, decision), (set, Decision(await FinishAsync(session, set, 5))));
+
+        // Thirty goes are enough, whatever is next.
+        var enough = await server.GetAsync(session);
+        Assert.NotNull(enough["endedAt"]);
+        Assert.Contains("30 goes are enough", enough["sets"]![5]!["reason"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Equal(["rank-treats", "charge-marker"], await PassedAsync(dog));
+
+        var gate = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
+        Assert.Equal("settle-place", (await server.GetAsync(gate))["openSet"]!["stepId"]!.GetValue<string>());
+        var once = await FinishAsync(gate, 1, 5);
+        Assert.Equal(("same", true), (Decision(once), once["endedAt"] is not null));
+        Assert.Equal("same", Decision(await FinishAsync($"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}", 1, 5)));
         server.Clock.Advance(TimeSpan.FromDays(1));
+        Assert.Equal("passed", Decision(await FinishAsync($"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}", 1, 5)));
+        Assert.Equal(["rank-treats", "charge-marker", "settle-place"], await PassedAsync(dog));
+    }
+
+    /// <summary>A fear noticed brings steps that were never trained: they are trained before the plan goes on, and count for nothing until then.</summary>
+    [Fact]
+    public async Task A_step_that_comes_into_the_plan_or_moves_in_it_is_untrained_until_it_is_trained()
+    {
+        var dog = await server.NewDogAsync(new { name = "Sedge", temperament = "typical", purposes = new[] { "walks" } });
+        await server.PostAsync($"{dog}/plan/position", new { stepId = "hold-short", target = 0, note = "Came to us so." });
+        var before = await PassedAsync(dog);
+        await server.PutAsync(dog, new { name = "Sedge", temperament = "typical", purposes = new[] { "walks" }, sensitivities = new[] { "clicks", "handsBehindHead" } });
+        Assert.Equal(before, await PassedAsync(dog));
+        Assert.DoesNotContain("click-near", before);
+        Assert.DoesNotContain("hands-slow", before);
+
+        // Hold on where it stood; the gate's two days over, what is missing earlier comes first.
+        for (var day = 0; day < 12 && !(await PassedAsync(dog)).Contains("hold-short"); day++)
+        {
+            var session = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
+            for (var set = 1; (await server.GetAsync(session))["endedAt"] is null && set < 7; set++)
+                await FinishAsync(session, set, 5);
+            await server.PostAsync($"{session}/end");
+            server.Clock.Advance(TimeSpan.FromDays(1));
+        }
+
+        Assert.Equal("click-far", (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Single(s => s!["state"]!.GetValue<string>() == "here")!["step"]!["id"]!.GetValue<string>());
+    }
+
+    /// <summary>A session keeps the plan it began with.</summary>
+    [Fact]
+    public async Task A_dog_edited_in_mid_session_is_judged_as_the_session_began()
+    {
+        var dog = await server.NewDogAsync(new { name = "Reed", temperament = "typical", purposes = new[] { "walks" } });
+        var session = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
+        await server.PutAsync(dog, new { name = "Reed", temperament = "soured", purposes = new[] { "walks" } });
+        await server.PostAsync($"{dog}/plan/rule", new { rule = "steadyTens", reason = "Our old way." });
+        await GoesAsync(session, 2);
+        await SignAsync(session, $"{session}/signs/{Guid.NewGuid()}", "looks-away");
+        Assert.False((await server.GetAsync(session))["isClear"]!.GetValue<bool>());
+        Assert.Equal("same", Decision(await FinishAsync(session, 1, 3)));
+        await server.PostAsync($"{session}/end");
+
+        // The next one begins with what the dog is now.
         var next = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
-        await GoesAsync(next, 6);
-        Assert.Equal("passed", Decision(await server.PostAsync($"{next}/sets/1/finish")));
-        Assert.Equal("charge-marker", (await server.GetAsync(next))["openSet"]!["stepId"]!.GetValue<string>());
+        await GoesAsync(next, 5);
+        Assert.False((await server.GetAsync(next))["isClear"]!.GetValue<bool>());
+        Assert.Equal(("steadyTens", "Our old way."), (await server.GetAsync($"{dog}/plan")) is var plan ? (plan.Text("rule"), plan.Text("ruleReason")) : default);
+    }
+
+    [Fact]
+    public async Task A_wary_dog_begins_below_is_heeded_at_the_first_unsure_sign_and_rests_two_days()
+    {
+        var dog = await server.NewDogAsync(new { name = "Tansy", temperament = "wary", purposes = new[] { "walks" } });
+        var session = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
+        var begun = (await server.GetAsync(session))["openSet"]!;
+        Assert.Equal((-2, "one hand open so that it sees"), (begun["target"]!.GetValue<int>(), begun["targetText"]!.GetValue<string>()));
+        await GoesAsync(session, 2);
+        Assert.True((await SignAsync(session, $"{session}/signs/{Guid.NewGuid()}", "ears-back"))["isClear"]!.GetValue<bool>());
+        var ended = await server.PostAsync($"{session}/sets/1/finish");
+        Assert.Equal(("back", true), (Decision(ended), ended["endedAt"] is not null));
+        var next = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
+        Assert.Equal(-3, (await server.GetAsync(next))["openSet"]!["target"]!.GetValue<int>());
+        await GoesAsync(next, 1);
+        await SignAsync(next, $"{next}/signs/{Guid.NewGuid()}", "freezes");
+        await server.PostAsync($"{next}/sets/1/finish");
+        Assert.Equal($"{server.Today.AddDays(2):yyyy-MM-dd}", (await server.GetAsync($"{dog}/plan")).Text("notBefore"));
+    }
+
+    /// <summary>Goes that waited on the device carry the time they were tapped; a clock that cannot be right does not count.</summary>
+    [Fact]
+    public async Task A_go_carries_the_time_of_its_tap()
+    {
+        var (_, session) = await StartAsync();
+        var tapped = server.Clock.GetUtcNow().AddSeconds(20);
+        server.Clock.Advance(TimeSpan.FromHours(2));
+        async Task<DateTime> AtAsync(DateTimeOffset at)
+        {
+            var id = Guid.NewGuid();
+            var go = Go((await server.GetAsync(session))["openSet"]);
+            go["at"] = at;
+            await server.PutAsync($"{session}/goes/{id}", go);
+            return (await server.GetAsync(session))["openSet"]!["goes"]!.AsArray().Single(g => g!["id"]!.GetValue<Guid>() == id)!["at"]!.GetValue<DateTime>().ToUniversalTime();
+        }
+
+        Assert.Equal(tapped.UtcDateTime, await AtAsync(tapped));
+        Assert.Equal(server.Clock.GetUtcNow().UtcDateTime, await AtAsync(tapped.AddYears(-3)));
+        Assert.Equal(server.Clock.GetUtcNow().UtcDateTime, await AtAsync(tapped.AddDays(2)));
     }
 
     [Fact]

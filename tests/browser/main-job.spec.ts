@@ -49,23 +49,23 @@ test('the whole main job by keyboard', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/sessions\//);
   await expect(page.getByText('Saved as it happens')).toBeVisible();
-  for (const key of 'ggggmg') {
+  for (const key of 'gmgggggg') {
     await page.keyboard.press(key);
   }
-  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(5);
+  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(7);
   await page.reload();
-  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(5);
+  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(7);
   await expect(page.getByRole('listitem', { name: 'missed' })).toHaveCount(1);
   await page.keyboard.press('f');
   await expect(page.getByText('On to the next target')).toBeVisible();
-  await expect(page.getByText(/5 of 6 went well and it was at ease/)).toBeVisible();
+  await expect(page.getByText(/7 of 8 went well and it was at ease/)).toBeVisible();
   await tabTo('End session');
   await page.keyboard.press('Enter');
   await tabTo('See the plan', 'link');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/plan$/);
   await page.reload();
-  await expect(page.getByText(/Last time: 5 of 6 went well/)).toBeVisible();
+  await expect(page.getByText(/Last time: 7 of 8 went well/)).toBeVisible();
   await page.keyboard.press('Alt+1');
   await expect(page.getByText('The muzzle chosen')).toBeVisible();
 });

@@ -83,7 +83,7 @@ public static class GoRules
     public static readonly Grounded<int> EnoughOfTen = new("train.enough-of-ten", "Right of ten goes that raise where it was not clear before", 8, Basis.Practice("eight of ten")) { Least = 7, Most = 10 };
     public static readonly Grounded<double> PoorOfTen = new("train.poor-of-ten", "Steady tens: share of goes under which it goes back", 0.5, Basis.Practice("half of the goes"));
     public static readonly Grounded<int> GateDays = new("train.gate-days", "Days on which a gate's top target must go well", 2, Basis.House("one good day may be luck")) { Least = 2, Most = 4 };
-    public static readonly Grounded<int> BacksFearful = new("train.backs-fearful", "Steps back after which a fearful dog's session ends", 1, Basis.House("it has said enough")) { Most = 1 };
+    public static readonly Grounded<int> BacksFearful = new("train.backs-fearful", "Steps back after which a fearful dog's session ends", 1, Basis.House("it has said enough")) { SetElsewhere = "One and no more." };
     public static readonly Grounded<int> Backs = new("train.backs", "Steps back after which any other dog's session ends", 2, Basis.House("twice is enough for a day")) { Most = 3 };
     public static readonly Grounded<int> RestDays = new("train.rest-days", "Days without a session after going over threshold", 1, Basis.Practice("not before tomorrow")) { Most = 7 };
     public static readonly Grounded<int> RestDaysFearful = new("train.rest-days-fearful", "The same for a fearful dog", 2, Basis.House("not before the day after")) { Least = 2, Most = 14 };

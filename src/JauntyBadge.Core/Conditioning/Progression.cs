@@ -2,32 +2,29 @@ namespace JauntyBadge.Core.Conditioning;
 
 /// <summary>Where a dog stands in its plan.</summary>
 /// <param name="StepId">The step to train next.</param>
-/// <param name="Target">Index on its ladder, 0 the easiest.</param>
+/// <param name="Target">Index on its ladder, 0 the easiest; −1 to −3 the rungs below it.</param>
 /// <param name="NotBefore">The earliest day for the next session; null for any time.</param>
 public sealed record PlanPosition(string StepId, int Target, DateOnly? NotBefore = null);
 
-/// <summary>A finished set of goes.</summary>
+/// <summary>A set of goes as it was trained.</summary>
 /// <param name="StepId">The step trained.</param>
-/// <param name="Target">Index of the target on the step's ladder.</param>
+/// <param name="Target">The target on the step's ladder, a rung below it where negative.</param>
 /// <param name="Day">The day it was trained.</param>
-/// <param name="Goes">How many goes, 1 to <see cref="Progression.GoesInSet"/>.</param>
-/// <param name="Successes">How many succeeded.</param>
-/// <param name="Worst">The worst group of signs tapped; at ease when none was.</param>
-public sealed record SetRecord(string StepId, int Target, DateOnly Day, int Goes, int Successes, SignGroup Worst)
+/// <param name="Goes">The goes in order, right or missed.</param>
+/// <param name="Signs">The signs seen, each with how many goes were done by then.</param>
+public sealed record SetRecord(string StepId, int Target, DateOnly Day, IReadOnlyList<bool> Goes, IReadOnlyList<SeenAt> Signs)
 {
-    public double Share => Goes == 0 ? 0 : (double)Successes / Goes;
-
-    /// <summary>Eight of ten or better, long enough to tell, and at ease.</summary>
-    public bool WentWell(HouseRules rules) => Share >= rules[Progression.GoodShare] && Worst == SignGroup.AtEase && Goes >= rules[Progression.FewestToRaise];
+    /// <summary>The worst group of signs seen; at ease when none was.</summary>
+    public SignGroup Worst => Signs.Select(s => s.Group).DefaultIfEmpty(SignGroup.AtEase).Max();
 }
 
 /// <summary>What the rule makes of a set.</summary>
 public enum DecisionKind
 {
-    /// <summary>End now, two steps back, not before tomorrow.</summary>
+    /// <summary>End now, steps back, another day.</summary>
     EndNow,
 
-    /// <summary>Back to the last target that went well.</summary>
+    /// <summary>One target easier.</summary>
     Back,
 
     /// <summary>Same target again.</summary>
@@ -43,91 +40,113 @@ public enum DecisionKind
     GoOn,
 }
 
-/// <summary>The rule's decision after a set.</summary>
-/// <param name="Kind">What to do.</param>
+/// <summary>How a step came to be passed.</summary>
+public enum PassedHow
+{
+    /// <summary>Its top target went well in a set.</summary>
+    Trained,
+
+    /// <summary>By hand, with a note.</summary>
+    ByHand,
+}
+
+/// <summary>The plan a session is trained by: as it was when the session began, whatever is edited since.</summary>
+/// <param name="Rule">How sets are decided.</param>
+/// <param name="Temperament">The dog's.</param>
+/// <param name="StepIds">The steps in order.</param>
+public sealed record SessionPlan(GoRule Rule, Dogs.Temperament Temperament, IReadOnlyList<string> StepIds)
+{
+    /// <summary>The steps in order; one that ships no more is left out.</summary>
+    public IReadOnlyList<Step> Steps() => [.. StepIds.Select(Step.Find).OfType<Step>()];
+}
+
+/// <summary>The rule's decision after a set, and where the plan stands then.</summary>
+/// <param name="Set">What was made of the set.</param>
 /// <param name="Next">Where the plan stands now; null when the last step is passed.</param>
 /// <param name="EndSession">Whether the session should end here.</param>
 /// <param name="Reason">Why, in one or two sentences.</param>
 /// <param name="Basis">What the rule stands on.</param>
-/// <param name="IfStuck">The step's way out, when the dog has been here before.</param>
-public sealed record Decision(DecisionKind Kind, PlanPosition? Next, bool EndSession, string Reason, Basis Basis, string? IfStuck = null);
+/// <param name="IfStuck">The step's way out, where the dog could not go on.</param>
+public sealed record Decision(SetDecision Set, PlanPosition? Next, bool EndSession, string Reason, Basis Basis, string? IfStuck = null)
+{
+    public DecisionKind Kind => Set.Kind;
+}
 
-/// <summary>Decides after every set what comes next.</summary>
+/// <summary>Takes a dog through its plan, set by set.</summary>
 public static class Progression
 {
-    /// <summary>Goes in a full set.</summary>
-    public const int GoesInSet = 10;
+    /// <summary>Most goes in a set.</summary>
+    public const int GoesInSet = GoRules.MostGoes;
 
-    public static readonly Grounded<double> GoodShare = new("train.good-share", "Share of goes from which the target is raised", 0.8, Basis.Practice("eight of ten"));
-    public static readonly Grounded<double> PoorShare = new("train.poor-share", "Share of goes under which the target goes back", 0.5, Basis.Practice("half of the goes"));
-    public static readonly Grounded<int> FewestToRaise = new("train.fewest-goes", "A shorter set never raises the target", 5, Basis.House("two of two tells nothing"));
-    public static readonly Grounded<int> StepsBack = new("train.steps-back", "Steps back after a dog went over threshold", 2, Basis.Practice("two steps back, another day"));
-    public static readonly Grounded<int> DaysToPass = new("train.days-to-pass", "Days on which the top target must go well before a step is passed", 2, Basis.House("one good day may be luck"));
     public static readonly Grounded<TimeSpan> ShortGap = new("train.short-gap", "After a longer gap the plan starts one target lower", TimeSpan.FromDays(7), Basis.House("a week without practice"));
     public static readonly Grounded<TimeSpan> LongGap = new("train.long-gap", "After a longer gap the plan starts one stage lower", TimeSpan.FromDays(30), Basis.House("a month without practice"));
     public static readonly Grounded<TimeSpan> EarlySession = new("train.early-session", "A session up to the first fastening lasts at most", TimeSpan.FromMinutes(3), Basis.Practice("one to three minutes early on"));
     public static readonly Grounded<TimeSpan> LaterSession = new("train.later-session", "A session once it is worn lasts at most", TimeSpan.FromMinutes(5), Basis.Practice("about five minutes once worn"));
+    public static readonly Grounded<int> GoesInSession = new("train.goes-in-session", "Goes after which a session ends with its set", 30, Basis.Practice("about thirty; it should want more"));
 
-    public static IReadOnlyList<IGrounded> All { get; } =
-        [GoodShare, PoorShare, FewestToRaise, StepsBack, DaysToPass, ShortGap, LongGap, EarlySession, LaterSession];
+    public static IReadOnlyList<IGrounded> All { get; } = [ShortGap, LongGap, EarlySession, LaterSession, GoesInSession];
 
     /// <summary>Whether a sign just tapped ends the session at once.</summary>
     public static bool EndsNow(SignGroup group) => group == SignGroup.OverThreshold;
 
-    /// <summary>Decides after a set.</summary>
-    /// <param name="plan">The dog's plan.</param>
-    /// <param name="set">The set just finished, at least one go or one sign.</param>
-    /// <param name="earlier">Earlier sets of this dog, oldest first.</param>
-    /// <param name="sessionLength">How long the session has lasted.</param>
-    /// <param name="rules">The numbers that decide.</param>
-    public static Decision AfterSet(TrainingPlan plan, SetRecord set, IReadOnlyList<SetRecord> earlier, TimeSpan sessionLength, HouseRules rules)
+    /// <summary>Where a set stands before its first go.</summary>
+    /// <param name="plan">The plan of the session.</param>
+    /// <param name="set">The set.</param>
+    /// <param name="goodDaysBefore">Earlier days on which the step's top target went well.</param>
+    /// <param name="backsBefore">Times it went back in this session already.</param>
+    public static SetStart StartOf(SessionPlan plan, SetRecord set, int goodDaysBefore, int backsBefore)
     {
-        var index = plan.IndexOf(set.StepId);
-        var step = plan.Steps[Math.Min(index, plan.Steps.Count - 1)].Step;
-        var count = $"{set.Successes} of {set.Goes} went well";
-        var cap = step.Stage > Stage.FirstFastening ? rules[LaterSession] : rules[EarlySession];
-        var enough = sessionLength >= cap;
-        var closing = enough ? $" {cap.TotalMinutes:0} minutes are enough for today: end while it wants more." : "";
-        var here = new PlanPosition(set.StepId, set.Target);
-        Decision Keep(DecisionKind kind, PlanPosition next, string reason, Basis basis, bool stuck = false) =>
-            new(kind, next, enough, reason + closing, basis, stuck ? step.IfStuck : null);
+        var step = Step.Find(set.StepId);
+        var top = step?.TopTarget ?? 0;
+        return new(plan.Rule, plan.Temperament, Math.Clamp(set.Target, SetStart.EasiestRung, top), top, IsGate(plan, step), goodDaysBefore, backsBefore);
+    }
 
-        if (EndsNow(set.Worst))
+    /// <summary>Days other than a set's own on which the top target of its step went well.</summary>
+    /// <param name="plan">The plan of the session.</param>
+    /// <param name="set">The set.</param>
+    /// <param name="earlier">Earlier sets of the same dog.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public static int GoodDays(SessionPlan plan, SetRecord set, IEnumerable<SetRecord> earlier, HouseRules rules) => Step.Find(set.StepId) is not { } step ? 0 : earlier
+        .Where(s => s.StepId == set.StepId && s.Day != set.Day && s.Target >= step.TopTarget
+            && GoRules.Decide(StartOf(plan, s, rules[GoRules.GateDays], 0), s.Goes, s.Signs, rules).Kind == DecisionKind.Passed)
+        .Select(s => s.Day).Distinct().Count();
+
+    /// <summary>Decides after a set.</summary>
+    /// <param name="plan">The plan of the session.</param>
+    /// <param name="set">The set just finished, at least one go or one sign.</param>
+    /// <param name="passed">Ids of the steps passed already.</param>
+    /// <param name="goodDaysBefore">Earlier days on which the step's top target went well.</param>
+    /// <param name="session">How long the session has lasted, its goes with this set's, and the times it went back before.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public static Decision AfterSet(
+        SessionPlan plan, SetRecord set, IReadOnlySet<string> passed, int goodDaysBefore, (TimeSpan Length, int Goes, int Backs) session, HouseRules rules)
+    {
+        var steps = plan.Steps();
+        var step = Step.Find(set.StepId) ?? steps[0];
+        var start = StartOf(plan, set, goodDaysBefore, session.Backs);
+        var made = GoRules.Decide(start, set.Goes, set.Signs, rules);
+
+        // A set finished by hand before it is clear changes nothing.
+        made = made.Kind == DecisionKind.GoOn
+            ? made with { Kind = DecisionKind.Same, DecidedAfter = made.Goes, By = set.Worst == SignGroup.Unsure ? DecidedBy.Unsure : DecidedBy.Count, SettlesRight = null, SettlesMissed = null }
+            : made;
+        var back = made.Kind == DecisionKind.EndNow ? BackFrom(steps, step, made.StepsBack) : null;
+        var next = made.Kind == DecisionKind.Passed ? steps.FirstOrDefault(s => s.Id != step.Id && !passed.Contains(s.Id)) : null;
+        PlanPosition? position = made.Kind switch
         {
-            var back = plan.Steps[Math.Max(0, index - rules[StepsBack])].Step;
-            return new Decision(
-                DecisionKind.EndNow, new PlanPosition(back.Id, 0, set.Day.AddDays(1)), true,
-                $"It went over threshold ({count}). End now. Next time two steps back, at \"{back.Name}\", and not before tomorrow.", rules.Basis(StepsBack), step.IfStuck);
-        }
-
-        if (set.Worst == SignGroup.Worried || set.Share < rules[PoorShare])
-        {
-            var safe = earlier.LastOrDefault(s => s.StepId == set.StepId && s.Target < set.Target && s.WentWell(rules))?.Target ?? 0;
-            var why = set.Worst == SignGroup.Worried ? $"It was worried ({count})" : $"Only {count}";
-            return Keep(
-                DecisionKind.Back, here with { Target = safe },
-                safe == set.Target ? $"{why}. It is at the first target already: make it easier." : $"{why}, so back to {step.TargetText(safe)}, the last target that was easy.",
-                rules.Basis(PoorShare), stuck: true);
-        }
-
-        if (set.Worst == SignGroup.Unsure || set.Share < rules[GoodShare])
-            return Keep(DecisionKind.Same, here, set.Worst == SignGroup.Unsure ? $"It was unsure ({count}), so the same again." : $"{count}; the same again until it is 8 in 10.", rules.Basis(GoodShare));
-        if (set.Goes < rules[FewestToRaise])
-            return Keep(DecisionKind.Same, here, $"{count}, but {set.Goes} is too few to tell, so the same again.", rules.Basis(FewestToRaise));
-        if (set.Target < step.TopTarget)
-            return Keep(DecisionKind.Raise, here with { Target = set.Target + 1 }, $"{count} and it was at ease, so on to {step.TargetText(set.Target + 1)}.", rules.Basis(GoodShare));
-
-        var goodDays = earlier.Append(set).Where(s => s.StepId == set.StepId && s.Target == set.Target && s.WentWell(rules)).Select(s => s.Day).Distinct().Count();
-        if (goodDays < rules[DaysToPass])
-        {
-            return new Decision(
-                DecisionKind.Same, here, true, $"{count} at the top target. One more such set on another day and the step is passed.", rules.Basis(DaysToPass));
-        }
-
-        var next = index + 1 < plan.Steps.Count ? plan.Steps[index + 1].Step : null;
+            DecisionKind.EndNow => new(back!.Id, back.Within(made.StartsAt ?? 0), set.Day.AddDays(made.NotBeforeDays)),
+            DecisionKind.Passed => next is null ? null : new(next.Id, made.StartsAt ?? 0),
+            _ => new(step.Id, made.NextTarget ?? start.Target),
+        };
+        var cap = rules[step.Stage > Stage.FirstFastening ? LaterSession : EarlySession];
+        var enough = made.Kind == DecisionKind.EndNow ? "" : session.Length >= cap ? $" {cap.TotalMinutes:0} minutes are enough for today: end while it wants more."
+            : session.Goes >= rules[GoesInSession] ? $" {session.Goes} goes are enough for today: end while it wants more." : "";
+        var reason = ConditioningWords.Reason(made, start, step.TargetText, back?.Name, next?.Name);
+        if (made.Kind == DecisionKind.Passed && next is null)
+            reason += " That was the last step.";
         return new Decision(
-            DecisionKind.Passed, next is null ? null : new PlanPosition(next.Id, 0), enough,
-            next is null ? $"{count}, on two days. That was the last step." : $"{count}, on two days: \"{step.Name}\" is passed. Next: \"{next.Name}\".{closing}", rules.Basis(DaysToPass));
+            made, position, made.EndSession || enough != "", reason + enough, BasisOf(made, plan.Rule, rules),
+            made.Kind is DecisionKind.Back or DecisionKind.EndNow ? step.IfStuck : null);
     }
 
     /// <summary>Where to start today after a pause, and why if it is lower than where the plan stood.</summary>
@@ -149,8 +168,29 @@ public static class Progression
             return (new PlanPosition(start.Id, 0), $"{gap.TotalDays:0} days without training, so one stage lower, at \"{start.Name}\".");
         }
 
-        if (gap > rules[ShortGap] && position.Target > 0)
+        if (gap > rules[ShortGap] && position.Target > SetStart.EasiestRung)
             return (position with { Target = position.Target - 1 }, $"{gap.TotalDays:0} days without training, so one target lower.");
         return (position, null);
     }
+
+    /// <summary>The last step of a stage in this plan is its gate.</summary>
+    private static bool IsGate(SessionPlan plan, Step? step) => step is not null && plan.Steps().LastOrDefault(s => s.Stage == step.Stage)?.Id == step.Id;
+
+    /// <summary>So many steps back in the plan; a step that is not in it counts as the one it came after.</summary>
+    private static Step BackFrom(IReadOnlyList<Step> steps, Step step, int back)
+    {
+        var order = Step.All.Select(s => s.Id).ToList();
+        var index = steps.Index().Where(s => s.Item.Id == step.Id).Select(s => (int?)s.Index).FirstOrDefault()
+            ?? steps.Index().Where(s => order.IndexOf(s.Item.Id) < order.IndexOf(step.Id)).Select(s => s.Index + 1).DefaultIfEmpty(0).Max();
+        return steps[Math.Clamp(index - back, 0, steps.Count - 1)];
+    }
+
+    private static Basis BasisOf(SetDecision made, GoRule rule, HouseRules rules) => (made.Kind, made.By) switch
+    {
+        (DecisionKind.EndNow, _) => rules.Basis(GoRules.StepsBack),
+        (_, DecidedBy.AnotherDay) => rules.Basis(GoRules.GateDays),
+        (_, DecidedBy.Worried or DecidedBy.Unsure) => Basis.House("a sign comes before the count"),
+        _ when rule == GoRule.SteadyTens => rules.Basis(GoRules.EnoughOfTen),
+        _ => Basis.Published("Wald 1945, Ann. Math. Stat. 16:117–186: a sequential test, with the house numbers for what is ready and what is not yet"),
+    };
 }

@@ -54,6 +54,7 @@ public sealed record DogMatch(
 /// <param name="Reward">What is given, and where.</param>
 /// <param name="LadderKind">What the targets count.</param>
 /// <param name="Ladder">The targets, easiest first: numbers, or places and situations.</param>
+/// <param name="Easier">Three easier rungs below the first target, the hardest of them first.</param>
 /// <param name="IfStuck">What to try when it does not go on.</param>
 /// <param name="After">Ids of the steps that come first.</param>
 /// <param name="Basis">What the step stands on.</param>
@@ -61,17 +62,22 @@ public sealed record DogMatch(
 /// <param name="OnlyFor">The dogs it is for; null for all.</param>
 public sealed record Step(
     string Id, Stage Stage, string Name, string Purpose, string SetUp, string Success, string Reward, LadderKind LadderKind,
-    IReadOnlyList<string> Ladder, string IfStuck, IReadOnlyList<string> After, Basis Basis, string? Caution = null, DogMatch? OnlyFor = null)
+    IReadOnlyList<string> Ladder, IReadOnlyList<string> Easier, string IfStuck, IReadOnlyList<string> After, Basis Basis, string? Caution = null, DogMatch? OnlyFor = null)
 {
     private const string Table = "steps.json";
 
     /// <summary>The shipped steps in teaching order, checked when loaded.</summary>
     public static IReadOnlyList<Step> All { get; } = Load();
 
+    private static readonly Dictionary<string, Step> ById = All.ToDictionary(s => s.Id);
+
     public int TopTarget => Ladder.Count - 1;
 
-    /// <summary>A target in words, such as "3 s", "2 cm", "5 times" or "garden".</summary>
-    public string TargetText(int target) => LadderKind switch
+    /// <summary>The shipped step with this id; null where there is none.</summary>
+    public static Step? Find(string id) => ById.GetValueOrDefault(id);
+
+    /// <summary>A target in words, such as "3 s", "2 cm", "5 times" or "garden"; −1 to −3 are the easier rungs.</summary>
+    public string TargetText(int target) => target < 0 ? Easier[-target - 1] : LadderKind switch
     {
         LadderKind.Seconds => $"{Ladder[target]} s",
         LadderKind.Cm => $"{Ladder[target]} cm",
@@ -79,8 +85,11 @@ public sealed record Step(
         _ => Ladder[target],
     };
 
-    /// <summary>The hold a target asks for, or null when the step has no timer.</summary>
-    public TimeSpan? Hold(int target) => LadderKind == LadderKind.Seconds ? TimeSpan.FromSeconds(int.Parse(Ladder[target], System.Globalization.CultureInfo.InvariantCulture)) : null;
+    /// <summary>A target that the step has: none beyond its last, none below its easiest rung.</summary>
+    public int Within(int target) => Math.Clamp(target, SetStart.EasiestRung, TopTarget);
+
+    /// <summary>The hold a target asks for, or null when it has no timer.</summary>
+    public TimeSpan? Hold(int target) => LadderKind == LadderKind.Seconds && target >= 0 ? TimeSpan.FromSeconds(int.Parse(Ladder[target], System.Globalization.CultureInfo.InvariantCulture)) : null;
 
     private static IReadOnlyList<Step> Load()
     {
@@ -88,6 +97,7 @@ public sealed record Step(
         var known = rows.Select(s => s.Id).ToHashSet();
         Tables.RefuseTwins(Table, rows.Select(s => s.Id));
         Tables.Refuse(Table, "a ladder of at least one target", rows.Where(s => s.Ladder.Count == 0).Select(s => s.Id));
+        Tables.Refuse(Table, "three easier rungs", rows.Where(s => s.Easier.Count != -SetStart.EasiestRung || s.Easier.Any(string.IsNullOrWhiteSpace)).Select(s => s.Id));
         Tables.Refuse(Table, "whole numbers from 1 unless the targets are contexts", rows
             .Where(s => s.LadderKind != LadderKind.Context && !s.Ladder.All(t => int.TryParse(t, out var n) && n > 0)).Select(s => s.Id));
         Tables.Refuse(Table, "known steps in 'after', earlier in the table or stage 7", rows.Where(s => s.After.Any(a => !known.Contains(a))).Select(s => s.Id));

@@ -65,16 +65,23 @@ public sealed record TrainingPlan(IReadOnlyList<PlannedStep> Steps, IReadOnlyLis
         return next < 0 ? Steps.Count : next;
     }
 
-    /// <summary>Share passed, 0 to 1, of the steps up to (or after) the first fastening when the plan stands at an index.</summary>
-    public double PassedShare(int index, bool upToFirstFastening)
+    /// <summary>Share passed, 0 to 1, of the steps up to (or after) the first fastening.</summary>
+    /// <param name="passed">Ids of the steps on record as passed.</param>
+    /// <param name="upToFirstFastening">Which part.</param>
+    public double PassedShare(IReadOnlySet<string> passed, bool upToFirstFastening)
     {
-        var part = Steps.Select((s, i) => (s.Step.Stage, Index: i))
-            .Where(s => s.Stage != Stage.Upkeep && s.Stage <= Stage.FirstFastening == upToFirstFastening).ToList();
-        return part.Count == 0 ? 1 : (double)part.Count(s => s.Index < index) / part.Count;
+        var part = Steps.Where(s => s.Step.Stage != Stage.Upkeep && s.Step.Stage <= Stage.FirstFastening == upToFirstFastening).ToList();
+        return part.Count == 0 ? 1 : (double)part.Count(s => passed.Contains(s.Step.Id)) / part.Count;
     }
 
-    /// <summary>Whether every step up to the purpose's last is passed when the plan stands at an index: from then on the dog wears it, and only upkeep is left.</summary>
-    public bool WearsIt(int index) => PassedShare(index, upToFirstFastening: true) >= 1 && PassedShare(index, upToFirstFastening: false) >= 1;
+    /// <summary>Whether every step up to the purpose's last is passed: from then on the dog wears it, and only upkeep is left.</summary>
+    public bool WearsIt(IReadOnlySet<string> passed) => PassedShare(passed, upToFirstFastening: true) >= 1 && PassedShare(passed, upToFirstFastening: false) >= 1;
+
+    /// <summary>The first step that is not on record as passed; null when all are.</summary>
+    public Step? NextAfter(IReadOnlySet<string> passed) => Steps.FirstOrDefault(s => !passed.Contains(s.Step.Id))?.Step;
+
+    /// <summary>The plan as a session keeps it.</summary>
+    public SessionPlan ForSession(Temperament temperament, GoRule rule) => new(rule, temperament, [.. Steps.Select(s => s.Step.Id)]);
 
     private static void Move(List<Step> steps, IReadOnlyList<string> ids, string before)
     {

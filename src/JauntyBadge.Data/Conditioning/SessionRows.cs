@@ -14,6 +14,16 @@ public sealed class SessionRow : INumbered, IOfDog
     /// <summary>Why it started lower than the plan stood, after a pause.</summary>
     public string? GapReason { get; set; }
 
+    /// <summary>A <see cref="SessionPlan"/> as JSON: the plan it began with; null in older sessions.</summary>
+    public string? Plan { get; set; }
+
+    /// <summary>The plan it began with; null in older sessions.</summary>
+    public SessionPlan? BegunWith
+    {
+        get => Plan is null ? null : JsonColumn.Read<SessionPlan>(Plan);
+        set => Plan = value is null ? null : JsonColumn.Write(value);
+    }
+
     public List<SetRow> Sets { get; set; } = [];
 }
 
@@ -46,8 +56,8 @@ public sealed class SetRow : IOfDog
 
     /// <summary>The set as the progression rule sees it.</summary>
     public SetRecord ToRecord() => new(
-        StepId, Target, Day, Goes.Count, Goes.Count(g => g.Success),
-        Signs.Select(s => Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase).DefaultIfEmpty(SignGroup.AtEase).Max());
+        StepId, Target, Day, [.. Goes.OrderBy(g => g.Number).Select(g => g.Success)],
+        [.. Signs.OrderBy(s => s.Number).Select(s => new SeenAt(Goes.Count(g => g.Number < s.Number), Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))]);
 
     /// <summary>Closes the set with the rule's decision and answers where the plan stands now.</summary>
     public PlanMoveRow Close(Decision decision, string rulesId, DateTime at)
@@ -64,6 +74,34 @@ public sealed class SetRow : IOfDog
             Reason = decision.Reason,
         };
     }
+}
+
+/// <summary>A step a dog has passed: a fact with its day, never inferred from where the plan stands.</summary>
+public sealed class StepPassRow : IOfDog
+{
+    public int Id { get; set; }
+    public Guid DogId { get; set; }
+    public required string StepId { get; set; }
+    public DateOnly Day { get; set; }
+    public PassedHow How { get; set; }
+
+    /// <summary>The set that showed it; null where it was passed by hand.</summary>
+    public int? SetId { get; set; }
+
+    public SetRow? Set { get; set; }
+
+    /// <summary>Why, where it was passed by hand.</summary>
+    public string? Note { get; set; }
+}
+
+/// <summary>How a dog's sets are decided from then on; the latest one holds.</summary>
+public sealed class GoRuleRow : IOfDog
+{
+    public int Id { get; set; }
+    public Guid DogId { get; set; }
+    public DateTime At { get; set; }
+    public GoRule Rule { get; set; }
+    public required string Reason { get; set; }
 }
 
 /// <summary>One go.</summary>

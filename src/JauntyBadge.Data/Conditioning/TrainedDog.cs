@@ -9,25 +9,33 @@ namespace JauntyBadge.Data.Conditioning;
 /// <param name="LastMove">Where the plan was moved to last.</param>
 /// <param name="OpenSession">A session begun and not ended.</param>
 /// <param name="LastTrained">The day of the last session.</param>
-public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained)
+/// <param name="Passes">The steps it has passed.</param>
+/// <param name="RuleChoice">How its sets are decided, as chosen last; null for the House way.</param>
+public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained, IReadOnlyList<StepPassRow> Passes, GoRuleRow? RuleChoice)
 {
     private TrainingPlan? plan;
 
     public TrainingPlan Plan => plan ??= TrainingPlan.For(Measured.Profile);
 
-    /// <summary>Where the plan stands; null when all steps are passed.</summary>
-    public PlanPosition? Position => LastMove switch
-    {
-        null => new PlanPosition(Plan.Steps[0].Step.Id, 0),
-        { StepId: null } => null,
-        { StepId: { } step } move => InPlan(step, move),
-    };
+    /// <summary>Ids of the steps it has passed.</summary>
+    public IReadOnlySet<string> Passed { get; } = Passes.Select(p => p.StepId).ToHashSet();
 
-    /// <summary>How many steps lie behind.</summary>
-    public int Behind => Position is { } at ? Plan.IndexOf(at.StepId) : Plan.Steps.Count;
+    /// <summary>How its sets are decided.</summary>
+    public GoRule Rule => RuleChoice?.Rule ?? GoRule.AsSoonAsClear;
+
+    /// <summary>
+    /// Where the plan stands: where it was moved to last, as long as that step is in it; else its first step that is not passed, which is also
+    /// where a step that came into the plan later is trained. Null when all are passed.
+    /// </summary>
+    public PlanPosition? Position => LastMove is { StepId: { } at } move && Plan.Steps.FirstOrDefault(s => s.Step.Id == at)?.Step is { } step
+        ? new PlanPosition(at, step.Within(move.Target), move.NotBefore)
+        : Plan.NextAfter(Passed) is { } next ? new PlanPosition(next.Id, GoRules.BeginsAt(Measured.Profile.Temperament, Rule, Measured.Rules), LastMove?.NotBefore) : null;
 
     /// <summary>It wears its muzzle: every step up to the purpose's last is passed, and upkeep is what is left.</summary>
-    public bool WearsIt => Plan.WearsIt(Behind);
+    public bool WearsIt => Plan.WearsIt(Passed);
+
+    /// <summary>The plan as a session begun now keeps it.</summary>
+    public SessionPlan ForSession() => Plan.ForSession(Measured.Profile.Temperament, Rule);
 
     /// <summary>Some dogs with where their plans stand.</summary>
     public static async Task<IReadOnlyList<TrainedDog>> LoadAsync(PracticeDb db, IReadOnlyList<MeasuredDog> dogs, CancellationToken cancel)
@@ -38,25 +46,18 @@ public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, Ses
         var open = await db.Sessions.AsNoTracking().Where(s => ids.Contains(s.DogId) && s.EndedAt == null).ToDictionaryAsync(s => s.DogId, cancel);
         var lastSets = db.Sets.Where(s => ids.Contains(s.DogId) && s.ClosedAt != null).GroupBy(s => s.DogId).Select(g => g.Max(s => s.Id));
         var trained = await db.Sets.Where(s => lastSets.Contains(s.Id)).ToDictionaryAsync(s => s.DogId, s => s.Day, cancel);
+        var lastRules = db.GoRules.Where(r => ids.Contains(r.DogId)).GroupBy(r => r.DogId).Select(g => g.Max(r => r.Id));
+        var rules = await db.GoRules.AsNoTracking().Where(r => lastRules.Contains(r.Id)).ToDictionaryAsync(r => r.DogId, cancel);
+        var passes = (await db.StepPasses.AsNoTracking().Where(p => ids.Contains(p.DogId)).OrderBy(p => p.Id).ToListAsync(cancel)).ToLookup(p => p.DogId);
         return
         [
             .. dogs.Select(d => new TrainedDog(
-                d, moves.GetValueOrDefault(d.Dog.Id), open.GetValueOrDefault(d.Dog.Id), trained.TryGetValue(d.Dog.Id, out var day) ? day : null)),
+                d, moves.GetValueOrDefault(d.Dog.Id), open.GetValueOrDefault(d.Dog.Id), trained.TryGetValue(d.Dog.Id, out var day) ? day : null, [.. passes[d.Dog.Id]],
+                rules.GetValueOrDefault(d.Dog.Id))),
         ];
     }
 
     /// <summary>One dog with where its plan stands; null when there is none with this id.</summary>
     public static async Task<TrainedDog?> FindAsync(PracticeDb db, Guid id, CancellationToken cancel) =>
         await MeasuredDog.FindProfileAsync(db, id, cancel) is { } dog ? (await LoadAsync(db, [dog], cancel)).Single() : null;
-
-    private PlanPosition? InPlan(string stepId, PlanMoveRow move)
-    {
-        var index = Plan.IndexOf(stepId);
-        if (index >= Plan.Steps.Count)
-            return null;
-        var step = Plan.Steps[index].Step;
-        return step.Id == stepId
-            ? new PlanPosition(step.Id, Math.Min(move.Target, step.TopTarget), move.NotBefore)
-            : new PlanPosition(step.Id, 0, move.NotBefore);
-    }
 }

@@ -17,6 +17,7 @@ namespace JauntyBadge.Data.Demo;
 public static class DemoPractice
 {
     private const int Seed = 1887;
+    private const int SetsInSession = 4;
     private const int LongestTraining = 400;
 
     /// <summary>Adds the dogs with their records, dated relative to now.</summary>
@@ -117,26 +118,31 @@ public static class DemoPractice
     }
 
     /// <summary>One set of the story: the day it fell on, the goes, the signs and what the rule made of it.</summary>
-    private sealed record Told(int Offset, SetRecord Set, IReadOnlyList<string> Signs, Decision Decision);
+    private sealed record Told(int Offset, SessionPlan Plan, SetRecord Set, IReadOnlyList<string> Signs, Decision Decision);
 
     private static List<Told> Train(DemoDog demo, Random random)
     {
-        var plan = TrainingPlan.For(demo.Row.ToProfile());
+        var (profile, rules) = (demo.Row.ToProfile(), HouseRules.Ours);
+        var plan = TrainingPlan.For(profile);
+        var session = plan.ForSession(profile.Temperament, GoRule.AsSoonAsClear);
         var goal = plan.IndexOf(demo.TrainedUpTo!);
         var start = new DateOnly(2000, 1, 1);
-        var position = new PlanPosition(plan.Steps[0].Step.Id, 0);
-        var told = new List<Told>();
-        var offset = 0;
+        var position = new PlanPosition(plan.Steps[0].Step.Id, GoRules.BeginsAt(profile.Temperament, session.Rule, rules));
+        var (told, passed, offset) = (new List<Told>(), new HashSet<string>(), 0);
         while (told.Count < LongestTraining)
         {
-            for (var set = 0; set < 3; set++)
+            var (goes, backs) = (0, 0);
+            for (var set = 0; set < SetsInSession; set++)
             {
                 var bad = demo.EndsBadly && plan.IndexOf(position.StepId) >= goal;
-                var record = Play(plan, position, start.AddDays(offset), bad ? 0.5 : demo.Ease, random);
-                string[] signs = bad ? ["lip-lick", "freezes"] : record.Share < 0.7 ? ["looks-away"] : random.NextDouble() < 0.5 ? ["loose-wag"] : ["eats", "comes-back"];
-                record = record with { Worst = signs.Max(s => Sign.Find(s)!.Group) };
-                var decision = Progression.AfterSet(plan, record, [.. told.Select(t => t.Set)], TimeSpan.FromMinutes(1.2 * (set + 1)), HouseRules.Ours);
-                told.Add(new Told(offset, record, signs, decision));
+                var (record, signs) = Play(session, position, start.AddDays(offset), bad ? 0.5 : demo.Ease, bad, random);
+                goes += record.Goes.Count;
+                var goodDays = Progression.GoodDays(session, record, told.Select(t => t.Set), rules);
+                var decision = Progression.AfterSet(session, record, passed, goodDays, (TimeSpan.FromMinutes(0.7 * (set + 1)), goes, backs), rules);
+                told.Add(new Told(offset, session, record, signs, decision));
+                if (decision.Kind == DecisionKind.Passed)
+                    passed.Add(record.StepId);
+                backs += decision.Kind == DecisionKind.Back ? 1 : 0;
                 position = decision.Next ?? position;
                 if (bad || (!demo.EndsBadly && (decision.Next is null || plan.IndexOf(position.StepId) >= goal)))
                     return told;
@@ -150,18 +156,30 @@ public static class DemoPractice
         return told;
     }
 
-    private static SetRecord Play(TrainingPlan plan, PlanPosition position, DateOnly day, double ease, Random random)
+    /// <summary>Goes until the set is decided; now and then a sign is seen, and on a bad day one too many.</summary>
+    private static (SetRecord Set, IReadOnlyList<string> Signs) Play(SessionPlan plan, PlanPosition position, DateOnly day, double ease, bool bad, Random random)
     {
-        var goes = random.Next(6, Progression.GoesInSet + 1);
-        var good = Enumerable.Range(0, goes).Count(_ => random.NextDouble() < ease);
-        return new SetRecord(plan.Steps[plan.IndexOf(position.StepId)].Step.Id, position.Target, day, goes, good, SignGroup.AtEase);
+        var (goes, signs) = (new List<bool>(), new List<(int After, string Id)>());
+        while (true)
+        {
+            goes.Add(random.NextDouble() < ease);
+            if (bad && goes.Count == 2)
+                signs.AddRange([(2, "lip-lick"), (2, "freezes")]);
+            else if (!goes[^1] && random.NextDouble() < 0.15)
+                signs.Add((goes.Count, "looks-away"));
+            else if (signs.Count == 0 && random.NextDouble() < 0.3)
+                signs.Add((goes.Count, random.NextDouble() < 0.5 ? "loose-wag" : "eats"));
+            var set = new SetRecord(position.StepId, position.Target, day, [.. goes], [.. signs.Select(s => new SeenAt(s.After, Sign.Find(s.Id)!.Group))]);
+            if (GoRules.Decide(Progression.StartOf(plan, set, 0, 0), set.Goes, set.Signs, HouseRules.Ours).DecidedAfter is not null)
+                return (set, [.. signs.Select(s => s.Id)]);
+        }
     }
 
     private static void Write(PracticeDb db, Guid dogId, IReadOnlyList<Told> sets, DateOnly day, DateTime now, string rulesId)
     {
         var at = day.ToDateTime(new TimeOnly(7, 30), DateTimeKind.Utc).AddMinutes(2 * day.DayNumber % 20);
         at = at > now.AddMinutes(-10) ? now.AddMinutes(-20) : at;
-        var session = new SessionRow { Id = Guid.NewGuid(), DogId = dogId, StartedAt = at };
+        var session = new SessionRow { Id = Guid.NewGuid(), DogId = dogId, StartedAt = at, BegunWith = sets[0].Plan };
         foreach (var told in sets)
         {
             var hold = Step.All.Single(s => s.Id == told.Set.StepId).Hold(told.Set.Target);
@@ -175,16 +193,18 @@ public static class DemoPractice
                 Target = told.Set.Target,
                 StartedAt = start,
                 Day = day,
-                Goes = [.. Enumerable.Range(0, told.Set.Goes).Select(i => Go(i < told.Set.Successes, hold, start.AddSeconds(6 * i + 3)))],
+                Goes = [.. told.Set.Goes.Select((success, i) => Go(success, hold, start.AddSeconds(6 * i + 3)))],
                 Signs = [.. told.Signs.Select((s, i) => new SignRow { Id = Guid.NewGuid(), SignId = s, At = start.AddSeconds(20 + 5 * i) })],
             };
             var decision = told.Decision;
             if (decision.Next is { NotBefore: not null } next)
-                decision = decision with { Next = next with { NotBefore = day.AddDays(1) } };
+                decision = decision with { Next = next with { NotBefore = day.AddDays(decision.Set.NotBeforeDays) } };
             session.Sets.Add(set);
             at = at.AddSeconds(70);
             session.EndedAt = at;
             db.PlanMoves.Add(set.Close(decision, rulesId, at));
+            if (decision.Kind == DecisionKind.Passed)
+                db.StepPasses.Add(new StepPassRow { DogId = dogId, StepId = set.StepId, Day = day, How = PassedHow.Trained, Set = set });
         }
 
         db.Sessions.Add(session);

@@ -1,3 +1,4 @@
+using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data.Conditioning;
@@ -23,12 +24,12 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle)
     /// <summary>How far it has come, in the numbers that decide what is next.</summary>
     public DogProgress ProgressOn(DateOnly today)
     {
-        var (plan, behind, at) = (Trained.Plan, Trained.Behind, Trained.Position);
-        var step = behind < plan.Steps.Count ? plan.Steps[behind].Step : null;
+        var (plan, passed, at) = (Trained.Plan, Trained.Passed, Trained.Position);
+        var step = at is null ? null : Step.Find(at.StepId);
         return new DogProgress(
             Profile.Purposes.Count > 0, Completeness.Share(Measured.Assessed.Measured, Measured.FitStyle), Measured.Assessed.Findings.Count(f => f.Severity == Severity.Check),
             Measured.MeasureAgain(today) is [var why, ..] ? why : null, Muzzle.Choice is not null, Muzzle.Tried?.FineShare ?? 0, Muzzle.Tried?.Wrong,
-            plan.PassedShare(behind, upToFirstFastening: true), plan.PassedShare(behind, upToFirstFastening: false),
+            plan.PassedShare(passed, upToFirstFastening: true), plan.PassedShare(passed, upToFirstFastening: false),
             step?.Name, step?.TargetText(at!.Target), Trained.LastTrained, at?.NotBefore, Trained.OpenSession is not null);
     }
 

@@ -45,6 +45,33 @@ namespace JauntyBadge.Data.Migrations
                     b.ToTable("Goes");
                 });
 
+            modelBuilder.Entity("JauntyBadge.Data.Conditioning.GoRuleRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("DogId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Reason")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Rule")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("DogId");
+
+                    b.ToTable("GoRules");
+                });
+
             modelBuilder.Entity("JauntyBadge.Data.Conditioning.PlanMoveRow", b =>
                 {
                     b.Property<int>("Id")
@@ -97,6 +124,9 @@ namespace JauntyBadge.Data.Migrations
 
                     b.Property<long>("Number")
                         .HasColumnType("INTEGER");
+
+                    b.Property<string>("Plan")
+                        .HasColumnType("TEXT");
 
                     b.Property<DateTime>("StartedAt")
                         .HasColumnType("TEXT");
@@ -196,6 +226,42 @@ namespace JauntyBadge.Data.Migrations
                     b.HasIndex("SetId");
 
                     b.ToTable("Signs");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Conditioning.StepPassRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("DogId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("How")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Note")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int?>("SetId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("StepId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("SetId");
+
+                    b.HasIndex("DogId", "StepId")
+                        .IsUnique();
+
+                    b.ToTable("StepPasses");
                 });
 
             modelBuilder.Entity("JauntyBadge.Data.CounterRow", b =>
@@ -783,6 +849,15 @@ namespace JauntyBadge.Data.Migrations
                         .IsRequired();
                 });
 
+            modelBuilder.Entity("JauntyBadge.Data.Conditioning.GoRuleRow", b =>
+                {
+                    b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
+                        .WithMany()
+                        .HasForeignKey("DogId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("JauntyBadge.Data.Conditioning.PlanMoveRow", b =>
                 {
                     b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
@@ -817,6 +892,21 @@ namespace JauntyBadge.Data.Migrations
                         .HasForeignKey("SetId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Conditioning.StepPassRow", b =>
+                {
+                    b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
+                        .WithMany()
+                        .HasForeignKey("DogId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+
+                    b.HasOne("JauntyBadge.Data.Conditioning.SetRow", "Set")
+                        .WithMany()
+                        .HasForeignKey("SetId");
+
+                    b.Navigation("Set");
                 });
 
             modelBuilder.Entity("JauntyBadge.Data.Fitting.ChoiceRow", b =>

@@ -6,7 +6,7 @@ using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Conditioning;
 
-/// <summary>Whether a step lies behind, is where the plan stands, or lies ahead.</summary>
+/// <summary>Whether a step is on record as passed, is where the plan stands, or is still to be trained.</summary>
 public enum StepState
 {
     Passed,
@@ -15,32 +15,44 @@ public enum StepState
 }
 
 /// <summary>A step of a dog's plan.</summary>
+/// <param name="Easier">The rungs below its first target, the hardest of them first.</param>
 public sealed record StepDto(
-    string Id, Stage Stage, string Name, string Purpose, string SetUp, string Success, string Reward, IReadOnlyList<string> Targets,
+    string Id, Stage Stage, string Name, string Purpose, string SetUp, string Success, string Reward, IReadOnlyList<string> Targets, IReadOnlyList<string> Easier,
     string IfStuck, string? Caution, Basis Basis, IReadOnlyList<string> Notes)
 {
     public static StepDto Of(PlannedStep planned)
     {
         var s = planned.Step;
         return new StepDto(
-            s.Id, s.Stage, s.Name, s.Purpose, s.SetUp, s.Success, s.Reward, [.. Enumerable.Range(0, s.Ladder.Count).Select(s.TargetText)],
+            s.Id, s.Stage, s.Name, s.Purpose, s.SetUp, s.Success, s.Reward, [.. Enumerable.Range(0, s.Ladder.Count).Select(s.TargetText)], s.Easier,
             s.IfStuck, s.Caution, s.Basis, planned.Notes);
     }
 }
 
 /// <summary>A step with where the plan stands on it.</summary>
-public sealed record PlannedStepDto(StepDto Step, StepState State, int? Target);
+/// <param name="Target">The target it stands at, a rung below the first where negative; null elsewhere.</param>
+/// <param name="TargetText">The same in words.</param>
+/// <param name="Passed">When and how it was passed; null where it was not.</param>
+public sealed record PlannedStepDto(StepDto Step, StepState State, int? Target, string? TargetText, PassedDto? Passed);
+
+/// <summary>A step passed.</summary>
+public sealed record PassedDto(DateOnly Day, PassedHow How, string? Note);
 
 /// <summary>A step this dog does not need.</summary>
 public sealed record LeftOutDto(string Name, Stage Stage, string Reason);
 
 /// <summary>A dog's plan and where it stands.</summary>
+/// <param name="Rule">How its sets are decided.</param>
+/// <param name="RuleReason">Why, where somebody chose it; null for the House way.</param>
 public sealed record PlanDto(
     string School, IReadOnlyList<PlannedStepDto> Steps, IReadOnlyList<LeftOutDto> LeftOut, IReadOnlyList<Policy> Policies,
-    DateOnly? NotBefore, string? LastReason, string? GapReason, Guid? OpenSessionId);
+    DateOnly? NotBefore, string? LastReason, string? GapReason, Guid? OpenSessionId, GoRule Rule, string? RuleReason);
 
 /// <summary>A place in the plan set by hand.</summary>
 public sealed record PositionEntry(string? StepId = null, int? Target = null, string? Note = null);
+
+/// <summary>How a dog's sets are to be decided.</summary>
+public sealed record GoRuleEntry(GoRule? Rule = null, string? Reason = null);
 
 /// <summary>The conditioning plan.</summary>
 internal static class PlanEndpoints
@@ -49,6 +61,7 @@ internal static class PlanEndpoints
     {
         var plan = api.MapGroup("/dogs/{id:guid}/plan").WithTags("Conditioning").OneWriterAtATime();
         plan.MapGet("/", PlanAsync).WithName("plan").WithSummary("The dog's steps in order, adapted to it, and where it stands.");
+        plan.MapPost("/rule", RuleAsync).WithName("setGoRule").WithSummary("Choose how the dog's sets are decided, with a reason; a session under way goes on as it began.");
         plan.MapPost("/position", MoveAsync).WithName("movePlan").WithSummary("Overrule where the plan stands, with a note.");
     }
 
@@ -59,13 +72,26 @@ internal static class PlanEndpoints
     {
         var file = await db.TrainedDogAsync(id, cancel);
         var step = file.Plan.Steps.FirstOrDefault(s => s.Step.Id == entry.StepId)?.Step ?? throw Refusal.Field("stepId", "This step is not in the dog's plan.");
-        if (entry.Target is < 0 || entry.Target > step.TopTarget)
-            throw Refusal.Field("target", $"This step's targets are numbered 0 to {step.TopTarget}.");
+        if (entry.Target < SetStart.EasiestRung || entry.Target > step.TopTarget)
+            throw Refusal.Field("target", $"This step's targets are numbered 0 to {step.TopTarget}, its easier rungs -1 to {SetStart.EasiestRung}.");
         if (string.IsNullOrWhiteSpace(entry.Note) || entry.Note.Length > 500)
             throw Refusal.Field("note", "Write down why, in up to 500 letters.");
         if (file.OpenSession is not null)
             throw Refusal.Conflict("End the session under way first.");
         db.PlanMoves.Add(new PlanMoveRow { DogId = id, At = clock.UtcNow(), StepId = step.Id, Target = entry.Target ?? 0, Reason = entry.Note.Trim(), ByHand = true });
+        // What lies before it counts as passed, by hand and with the note: nobody says that it was trained.
+        foreach (var before in file.Plan.Steps.TakeWhile(s => s.Step.Id != step.Id).Where(s => !file.Passed.Contains(s.Step.Id)))
+            db.StepPasses.Add(new StepPassRow { DogId = id, StepId = before.Step.Id, Day = clock.Today(), How = PassedHow.ByHand, Note = entry.Note.Trim() });
+        await db.SaveChangesAsync(cancel);
+        return await PlanAsync(id, db, clock, cancel);
+    }
+
+    private static async Task<PlanDto> RuleAsync(Guid id, GoRuleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        await db.DogAsync(id, cancel);
+        if (string.IsNullOrWhiteSpace(entry.Reason) || entry.Reason.Length > 500)
+            throw Refusal.Field("reason", "Write down why, in up to 500 letters.");
+        db.GoRules.Add(new GoRuleRow { DogId = id, At = clock.UtcNow(), Rule = entry.Rule ?? throw Refusal.Field("rule", "rule is needed: asSoonAsClear or steadyTens."), Reason = entry.Reason.Trim() });
         await db.SaveChangesAsync(cancel);
         return await PlanAsync(id, db, clock, cancel);
     }
@@ -74,12 +100,18 @@ internal static class PlanEndpoints
     {
         var position = file.Position;
         var gap = position is null ? null : Progression.AfterGap(file.Plan, position, file.LastTrained, today, file.Measured.Rules).Reason;
-        var here = position is null ? file.Plan.Steps.Count : file.Plan.IndexOf(position.StepId);
+        var passes = file.Passes.ToDictionary(p => p.StepId, p => new PassedDto(p.Day, p.How, p.Note));
+        PlannedStepDto Stands(PlannedStep s)
+        {
+            var (isHere, passed) = (s.Step.Id == position?.StepId, passes.GetValueOrDefault(s.Step.Id));
+            return new(
+                StepDto.Of(s), isHere ? StepState.Here : passed is null ? StepState.Ahead : StepState.Passed, isHere ? position!.Target : null, isHere ? s.Step.TargetText(position!.Target) : null, passed);
+        }
+
         return new PlanDto(
             TrainingPlan.SchoolName,
-            [.. file.Plan.Steps.Select((s, i) => new PlannedStepDto(
-                StepDto.Of(s), i < here ? StepState.Passed : i == here ? StepState.Here : StepState.Ahead, i == here ? position!.Target : null))],
+            [.. file.Plan.Steps.Select(Stands)],
             [.. file.Plan.LeftOut.Select(l => new LeftOutDto(l.Step.Name, l.Step.Stage, l.Reason))],
-            file.Plan.Policies, position?.NotBefore, file.LastMove?.Reason, gap, file.OpenSession?.Id);
+            file.Plan.Policies, position?.NotBefore, file.LastMove?.Reason, gap, file.OpenSession?.Id, file.Rule, file.RuleChoice?.Reason);
     }
 }

@@ -19,7 +19,8 @@ public interface ITapped
 /// <param name="Set">The set it was tapped in: it counts in that one or in none.</param>
 /// <param name="StepId">The step that was shown.</param>
 /// <param name="Target">The target that was shown.</param>
-public sealed record GoEntry(bool? Success = null, int? HeldMs = null, int? Set = null, string? StepId = null, int? Target = null) : ITapped;
+/// <param name="At">When it was tapped, by the pad's clock; the time it arrived when left out.</param>
+public sealed record GoEntry(bool? Success = null, int? HeldMs = null, int? Set = null, string? StepId = null, int? Target = null, DateTimeOffset? At = null) : ITapped;
 
 public sealed class GoEntryValidator : AbstractValidator<GoEntry>
 {
@@ -34,7 +35,7 @@ public sealed class GoEntryValidator : AbstractValidator<GoEntry>
 }
 
 /// <summary>A sign seen.</summary>
-public sealed record SignEntry(string? SignId = null, int? Set = null, string? StepId = null, int? Target = null) : ITapped;
+public sealed record SignEntry(string? SignId = null, int? Set = null, string? StepId = null, int? Target = null, DateTimeOffset? At = null) : ITapped;
 
 public sealed class SignEntryValidator : AbstractValidator<SignEntry>
 {
@@ -56,7 +57,7 @@ internal static class TappedRules
     }
 }
 
-public sealed record GoDto(Guid Id, bool Success, int? HeldMs);
+public sealed record GoDto(Guid Id, bool Success, int? HeldMs, DateTime At);
 
 public sealed record SeenDto(Guid Id, string SignId, SignGroup Group);
 
@@ -66,14 +67,30 @@ public sealed record SetDto(
     DecisionKind? Decision, string? Reason, string? Basis, string? IfStuck, bool EndSession);
 
 /// <summary>A dog as its sessions need it.</summary>
-internal sealed record PlannedDog(string Name, TrainingPlan Plan, HouseRules Rules);
+internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Session, HouseRules Rules)
+{
+    public static PlannedDog Of(TrainedDog dog) => new(dog.Measured.Dog.Name, dog.Plan, dog.ForSession(), dog.Measured.Rules);
+
+    /// <summary>The plan a session is trained by: as it began.</summary>
+    public SessionPlan PlanOf(SessionRow session) => session.BegunWith ?? Session;
+
+    /// <summary>How an open set stands.</summary>
+    public SetDecision Standing(SessionRow session, SetRow open) => Standing(PlanOf(session), open.ToRecord(), Backs(session));
+
+    private SetDecision Standing(SessionPlan plan, SetRecord set, int backs) => GoRules.Decide(Progression.StartOf(plan, set, 0, backs), set.Goes, set.Signs, Rules);
+
+    /// <summary>Times the session went back.</summary>
+    public static int Backs(SessionRow session) => session.Sets.Count(s => s.Decision == DecisionKind.Back);
+}
 
 /// <summary>A session. The open set, if any, is the last one.</summary>
 /// <param name="Step">The step of the latest set.</param>
+/// <param name="IsClear">The open set is decided: finish it; more goes would not be looked at.</param>
+/// <param name="Settles">What would settle the open set, in a sentence; null where none is open or it is clear.</param>
 /// <param name="EndNow">A sign over threshold was tapped in the open set: end now.</param>
 public sealed record SessionDto(
     Guid Id, Guid DogId, string DogName, DateTime StartedAt, DateTime? EndedAt, string? GapReason, int GoesInSet, StepDto? Step,
-    IReadOnlyList<SetDto> Sets, SetDto? OpenSet, bool EndNow)
+    IReadOnlyList<SetDto> Sets, SetDto? OpenSet, bool IsClear, string? Settles, bool EndNow)
 {
     /// <param name="session">The session with its sets.</param>
     /// <param name="dog">Whose it is, with the plan it is trained by.</param>
@@ -81,10 +98,12 @@ public sealed record SessionDto(
     {
         var rows = session.Sets.OrderBy(s => s.Number).ToList();
         var open = session.EndedAt is null ? rows.SingleOrDefault(s => s.ClosedAt is null) : null;
+        var standing = open is null ? null : dog.Standing(session, open);
         return new SessionDto(
             session.Id, session.DogId, dog.Name, session.StartedAt, session.EndedAt, session.GapReason, Progression.GoesInSet,
             rows.Count == 0 ? null : StepOf(rows[^1].StepId, dog), [.. rows.Where(s => s.ClosedAt is not null).Select(Of)],
-            open is null ? null : Of(open), open is not null && Progression.EndsNow(open.ToRecord().Worst));
+            open is null ? null : Of(open), standing is { DecidedAfter: not null }, standing is { DecidedAfter: null } on ? ConditioningWords.Settles(on) : null,
+            open is not null && Progression.EndsNow(open.ToRecord().Worst));
     }
 
     private static StepDto? StepOf(string stepId, PlannedDog dog) =>
@@ -97,13 +116,13 @@ public sealed record SessionDto(
         var target = Shown(set);
         return new SetDto(
             set.Number, set.StepId, step?.Name ?? set.StepId, target, step?.TargetText(target) ?? "", step?.Hold(target)?.TotalSeconds,
-            [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs))],
+            [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs, g.At))],
             [.. set.Signs.OrderBy(s => s.Number).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
             set.Decision, set.Reason, set.Basis, set.IfStuck, set.EndSession);
     }
 
     /// <summary>The target as it is shown.</summary>
-    internal static int Shown(SetRow set) => Math.Min(set.Target, KnownStep(set.StepId)?.TopTarget ?? 0);
+    internal static int Shown(SetRow set) => KnownStep(set.StepId)?.Within(set.Target) ?? 0;
 
-    private static Step? KnownStep(string id) => Core.Conditioning.Step.All.FirstOrDefault(s => s.Id == id);
+    private static Step? KnownStep(string id) => Core.Conditioning.Step.Find(id);
 }

@@ -9,6 +9,8 @@ namespace JauntyBadge.Server.Conditioning;
 /// <summary>Training sessions, saved go by go.</summary>
 internal static class SessionEndpoints
 {
+    private static readonly TimeSpan ClocksApart = TimeSpan.FromMinutes(5);
+
     public static void MapSessions(this IEndpointRouteBuilder api)
     {
         var group = api.MapGroup("/").WithTags("Conditioning").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
@@ -33,11 +35,11 @@ internal static class SessionEndpoints
         if (position.NotBefore > clock.Today())
             throw Refusal.Conflict($"It went over threshold last time: not before {position.NotBefore:d MMMM}. To overrule, set the plan by hand with a note.");
         var (start, gap) = Progression.AfterGap(file.Plan, position, file.LastTrained, clock.Today(), file.Measured.Rules);
-        var session = new SessionRow { Id = Guid.NewGuid(), DogId = id, StartedAt = clock.UtcNow(), GapReason = gap };
+        var session = new SessionRow { Id = Guid.NewGuid(), DogId = id, StartedAt = clock.UtcNow(), GapReason = gap, BegunWith = file.ForSession() };
         session.Sets.Add(NewSet(session, 1, start, clock));
         db.Sessions.Add(session);
         await db.SaveChangesAsync(cancel);
-        return SessionDto.Of(session, new PlannedDog(file.Measured.Dog.Name, file.Plan, file.Measured.Rules));
+        return SessionDto.Of(session, PlannedDog.Of(file));
     }
 
     private static async Task<IReadOnlyList<SessionDto>> RecordAsync(Guid id, PracticeDb db, CancellationToken cancel)
@@ -65,7 +67,7 @@ internal static class SessionEndpoints
             var set = TappedIn(session, dog, entry);
             if (set.Goes.Count >= Progression.GoesInSet)
                 throw Refusal.Conflict($"A set has {Progression.GoesInSet} goes. Finish it first.", SessionDto.Of(session, dog));
-            db.Goes.Add(new GoRow { Id = goId, SetId = set.Id, Success = entry.Success!.Value, HeldMs = entry.HeldMs, At = clock.UtcNow() });
+            db.Goes.Add(new GoRow { Id = goId, SetId = set.Id, Success = entry.Success!.Value, HeldMs = entry.HeldMs, At = TappedAt(entry.At, session, clock) });
         }, cancel);
 
     private static Task<SessionDto> DeleteGoAsync(Guid sessionId, Guid goId, PracticeDb db, CancellationToken cancel) =>
@@ -82,7 +84,7 @@ internal static class SessionEndpoints
             if (await db.Signs.AsNoTracking().SingleOrDefaultAsync(s => s.Id == seenId, cancel) is { } known)
                 SentAgain(session, known.SetId, entry, known.SignId == entry.SignId);
             else
-                db.Signs.Add(new SignRow { Id = seenId, SetId = TappedIn(session, dog, entry).Id, SignId = entry.SignId!, At = clock.UtcNow() });
+                db.Signs.Add(new SignRow { Id = seenId, SetId = TappedIn(session, dog, entry).Id, SignId = entry.SignId!, At = TappedAt(entry.At, session, clock) });
         }, cancel);
 
     private static Task<SessionDto> DeleteSignAsync(Guid sessionId, Guid seenId, PracticeDb db, CancellationToken cancel) =>
@@ -137,9 +139,22 @@ internal static class SessionEndpoints
     {
         var earlier = await db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs)
             .Where(s => s.DogId == session.DogId && s.StepId == set.StepId && s.ClosedAt != null).OrderBy(s => s.Id).ToListAsync(cancel);
-        var decision = Progression.AfterSet(dog.Plan, set.ToRecord(), [.. earlier.Select(s => s.ToRecord())], clock.UtcNow() - session.StartedAt, dog.Rules);
+        var (plan, record) = (dog.PlanOf(session), set.ToRecord());
+        var passed = await db.StepPasses.Where(p => p.DogId == session.DogId).Select(p => p.StepId).ToListAsync(cancel);
+        var goodDays = Progression.GoodDays(plan, record, earlier.Select(s => s.ToRecord()), dog.Rules);
+        var decision = Progression.AfterSet(
+            plan, record, passed.ToHashSet(), goodDays, (clock.UtcNow() - session.StartedAt, session.Sets.Sum(s => s.Goes.Count), PlannedDog.Backs(session)), dog.Rules);
         db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), clock.UtcNow()));
+        if (decision.Kind == DecisionKind.Passed && !passed.Contains(set.StepId))
+            db.StepPasses.Add(new StepPassRow { DogId = session.DogId, StepId = set.StepId, Day = set.Day, How = PassedHow.Trained, Set = set });
         return decision.EndSession ? null : decision.Next;
+    }
+
+    /// <summary>When something was tapped, as the pad says; what its clock cannot have shown since the session began counts as now.</summary>
+    private static DateTime TappedAt(DateTimeOffset? told, SessionRow session, TimeProvider clock)
+    {
+        var now = clock.UtcNow();
+        return told?.UtcDateTime is { } at && at >= session.StartedAt - ClocksApart && at <= now + ClocksApart ? at : now;
     }
 
     private static SetRow NewSet(SessionRow session, int number, PlanPosition at, TimeProvider clock) => new()
@@ -166,7 +181,7 @@ internal static class SessionEndpoints
         var open = session.EndedAt is null ? session.Sets.SingleOrDefault(s => s.ClosedAt is null) : null;
         if (open is not null && IsOf(open, tapped))
             return open;
-        var stands = open is null ? "the session has ended" : $"set {open.Number} is open, {Step.All.FirstOrDefault(s => s.Id == open.StepId)?.Name ?? open.StepId}";
+        var stands = open is null ? "the session has ended" : $"set {open.Number} is open, {Step.Find(open.StepId)?.Name ?? open.StepId}";
         throw Refusal.Conflict($"This was tapped in set {tapped.Set}; now {stands}. It was not counted: say on the pad where it belongs.", SessionDto.Of(session, dog));
     }
 
@@ -186,7 +201,8 @@ internal static class SessionEndpoints
     private static async Task<PlannedDog> PlannedAsync(PracticeDb db, Guid dogId, CancellationToken cancel)
     {
         var dog = await db.ProfiledDogAsync(dogId, cancel);
-        return new PlannedDog(dog.Dog.Name, TrainingPlan.For(dog.Profile), dog.Rules);
+        var plan = TrainingPlan.For(dog.Profile);
+        return new PlannedDog(dog.Dog.Name, plan, plan.ForSession(dog.Profile.Temperament, GoRule.AsSoonAsClear), dog.Rules);
     }
 
     private static IQueryable<SessionRow> WithSets(PracticeDb db) =>

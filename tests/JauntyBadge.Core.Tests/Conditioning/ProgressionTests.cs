@@ -1,95 +1,93 @@
 using FsCheck.Xunit;
-using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 
 namespace JauntyBadge.Core.Tests.Conditioning;
 
-/// <summary>The progression table of chapter 3, row by row (common practice; House where said).</summary>
+/// <summary>From the decision of a set to where the plan stands (chapter 3).</summary>
 public class ProgressionTests
 {
     private const string StepId = "hold-short"; // 1, 2, 3, 5 s
+    private static readonly HouseRules Rules = HouseRules.Ours;
     private static readonly DateOnly Day = new(2026, 3, 10);
     private static readonly TrainingPlan Plan = TrainingPlan.For(new DogProfile { Name = "Bracken", Purposes = [Purpose.Walks] });
-    private static readonly TimeSpan Brief = TimeSpan.FromMinutes(1);
+    private static readonly SessionPlan Session = Plan.ForSession(Temperament.Typical, GoRule.AsSoonAsClear);
 
-    private static SetRecord Set(int target, int goes, int good, SignGroup worst = SignGroup.AtEase, int day = 0) =>
-        new(StepId, target, Day.AddDays(day), goes, good, worst);
+    private static SetRecord Set(string step, int target, string goes, params SeenAt[] signs) => new(step, target, Day, [.. goes.Select(g => g == '+')], signs);
 
-    private static Decision After(SetRecord set, params SetRecord[] earlier) => Progression.AfterSet(Plan, set, earlier, Brief, HouseRules.Ours);
+    private static Decision After(SetRecord set, IEnumerable<string>? passed = null, int goodDays = 0, double minutes = 1, int goes = 5, SessionPlan? plan = null) =>
+        Progression.AfterSet(plan ?? Session, set, (passed ?? []).ToHashSet(), goodDays, (TimeSpan.FromMinutes(minutes), goes, 0), Rules);
 
-    [Theory]
-    [InlineData(1, 10, 10, SignGroup.OverThreshold, DecisionKind.EndNow)]
-    [InlineData(1, 10, 10, SignGroup.Worried, DecisionKind.Back)]
-    [InlineData(1, 10, 4, SignGroup.AtEase, DecisionKind.Back)]
-    [InlineData(1, 10, 5, SignGroup.AtEase, DecisionKind.Same)]
-    [InlineData(1, 10, 7, SignGroup.AtEase, DecisionKind.Same)]
-    [InlineData(1, 10, 10, SignGroup.Unsure, DecisionKind.Same)]
-    [InlineData(1, 10, 8, SignGroup.AtEase, DecisionKind.Raise)]
-    [InlineData(1, 10, 10, SignGroup.AtEase, DecisionKind.Raise)]
-    [InlineData(1, 5, 4, SignGroup.AtEase, DecisionKind.Raise)]
-    [InlineData(1, 4, 4, SignGroup.AtEase, DecisionKind.Same)] // House: too few to tell
-    [InlineData(3, 10, 9, SignGroup.AtEase, DecisionKind.Same)] // top target, first good day
-    public void Each_row_decides(int target, int goes, int good, SignGroup worst, DecisionKind kind)
+    private static string At(int steps) => Plan.Steps[Plan.IndexOf(StepId) + steps].Step.Id;
+
+    [Fact]
+    public void A_raise_stays_in_the_step()
     {
-        var decision = After(Set(target, goes, good, worst));
-        Assert.Equal(kind, decision.Kind);
-        Assert.True(decision.Reason.Length > 20);
-        Assert.NotEmpty(decision.Basis.Note);
+        var decision = After(Set(StepId, 1, "+++++"));
+        Assert.Equal((DecisionKind.Raise, StepId, 2, false), (decision.Kind, decision.Next!.StepId, decision.Next.Target, decision.EndSession));
+        Assert.Equal("5 of 5 went well and it was at ease, so on to 3 s.", decision.Reason);
+        Assert.Equal(BasisKind.Published, decision.Basis.Kind);
     }
 
     [Fact]
-    public void Over_threshold_ends_now_two_steps_back_and_not_before_tomorrow()
+    public void A_step_back_says_what_is_easier_and_what_to_do_if_stuck()
     {
-        var decision = After(Set(2, 3, 3, SignGroup.OverThreshold));
-        Assert.True(decision.EndSession);
-        Assert.Equal(Plan.IndexOf(StepId) - 2, Plan.IndexOf(decision.Next!.StepId));
-        Assert.Equal((0, Day.AddDays(1)), (decision.Next.Target, decision.Next.NotBefore));
-        var first = Plan.Steps[0].Step.Id;
-        Assert.Equal(first, Progression.AfterSet(Plan, new SetRecord(first, 0, Day, 1, 0, SignGroup.OverThreshold), [], Brief, HouseRules.Ours).Next!.StepId);
-    }
-
-    [Fact]
-    public void Worried_goes_back_to_the_last_target_that_went_well()
-    {
-        var decision = After(Set(3, 10, 9, SignGroup.Worried), Set(0, 10, 10), Set(1, 10, 9), Set(2, 10, 6));
-        Assert.Equal(1, decision.Next!.Target);
+        var decision = After(Set(StepId, 0, "--"));
+        Assert.Equal((StepId, -1), (decision.Next!.StepId, decision.Next.Target));
+        Assert.Contains("One easier: in and out at once.", decision.Reason, StringComparison.Ordinal);
         Assert.NotNull(decision.IfStuck);
-        Assert.Equal(0, After(Set(2, 10, 2)).Next!.Target);
-        Assert.Contains("first target already", After(Set(0, 10, 2)).Reason, StringComparison.Ordinal);
     }
 
     [Fact]
-    public void Raising_goes_up_one_target() => Assert.Equal(2, After(Set(1, 10, 9)).Next!.Target);
+    public void Over_threshold_goes_two_steps_back_in_this_plan_and_rests()
+    {
+        var decision = After(Set(StepId, 2, "+", new SeenAt(1, SignGroup.OverThreshold)));
+        Assert.Equal((At(-2), 0, Day.AddDays(1), true), (decision.Next!.StepId, decision.Next.Target, decision.Next.NotBefore!.Value, decision.EndSession));
+        Assert.Contains("not before tomorrow", decision.Reason, StringComparison.Ordinal);
+        var first = Plan.Steps[0].Step.Id;
+        Assert.Equal(first, After(Set(first, 0, "", new SeenAt(0, SignGroup.OverThreshold))).Next!.StepId);
+        var wary = After(Set(StepId, 2, "+", new SeenAt(1, SignGroup.OverThreshold)), plan: Session with { Temperament = Temperament.Wary });
+        Assert.Equal((-2, Day.AddDays(2)), (wary.Next!.Target, wary.Next.NotBefore!.Value));
+    }
+
+    [Fact]
+    public void What_comes_next_is_the_first_step_that_is_not_on_record()
+    {
+        IEnumerable<string> before = Plan.Steps.Select(s => s.Step.Id).TakeWhile(id => id != StepId);
+        Assert.Equal(At(1), After(Set(StepId, 3, "+++++"), before).Next!.StepId);
+        Assert.Equal("touch-it", After(Set(StepId, 3, "+++++"), before.Except(["touch-it"])).Next!.StepId);
+        var all = Plan.Steps.Select(s => s.Step.Id);
+        var last = After(Set(StepId, 3, "+++++"), all.Except([StepId]));
+        Assert.Equal((DecisionKind.Passed, null), (last.Kind, last.Next));
+        Assert.EndsWith("That was the last step.", last.Reason, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void The_last_step_of_a_stage_is_its_gate_and_good_days_are_counted_once()
+    {
+        var gate = Set("hold-long", 2, "+++++");
+        Assert.Equal((DecisionKind.Same, true), (After(gate).Kind, After(gate).EndSession));
+        Assert.Equal(DecisionKind.Passed, After(gate, goodDays: 1).Kind);
+        SetRecord On(int days, string goes = "+++++", int target = 2, params SeenAt[] signs) => Set("hold-long", target, goes, signs) with { Day = Day.AddDays(days) };
+        Assert.Equal(2, Progression.GoodDays(Session, gate, [On(-3), On(-3), On(-1), On(0), On(-2, "++"), On(-2, target: 1), On(-4, signs: new SeenAt(3, SignGroup.Unsure)), On(-5) with { StepId = StepId }], Rules));
+    }
+
+    [Fact]
+    public void A_set_finished_by_hand_before_it_is_clear_changes_nothing()
+    {
+        var decision = After(Set(StepId, 1, "+++"));
+        Assert.Equal((DecisionKind.Same, StepId, 1), (decision.Kind, decision.Next!.StepId, decision.Next.Target));
+    }
 
     [Theory]
-    [InlineData(-1, DecisionKind.Passed)]
-    [InlineData(0, DecisionKind.Same)] // the same day does not count twice
-    public void A_step_is_passed_after_two_good_sets_on_different_days(int earlierDay, DecisionKind kind)
-    {
-        var decision = After(Set(3, 10, 9), Set(3, 10, 8, day: earlierDay));
-        Assert.Equal(kind, decision.Kind);
-        Assert.Equal(kind == DecisionKind.Passed ? Plan.IndexOf(StepId) + 1 : Plan.IndexOf(StepId), Plan.IndexOf(decision.Next!.StepId));
-    }
-
-    [Fact]
-    public void The_last_step_passed_ends_the_plan()
-    {
-        var last = Plan.Steps[^1].Step;
-        var set = new SetRecord(last.Id, last.TopTarget, Day, 10, 10, SignGroup.AtEase);
-        var decision = Progression.AfterSet(Plan, set, [set with { Day = Day.AddDays(-2) }], Brief, HouseRules.Ours);
-        Assert.Equal(DecisionKind.Passed, decision.Kind);
-        Assert.Null(decision.Next);
-    }
-
-    [Fact]
-    public void A_session_ends_while_the_dog_wants_more()
-    {
-        Assert.False(Progression.AfterSet(Plan, Set(1, 10, 9), [], TimeSpan.FromMinutes(2.9), HouseRules.Ours).EndSession);
-        Assert.True(Progression.AfterSet(Plan, Set(1, 10, 9), [], TimeSpan.FromMinutes(3), HouseRules.Ours).EndSession);
-        var worn = new SetRecord("worn-still", 0, Day, 10, 9, SignGroup.AtEase);
-        Assert.False(Progression.AfterSet(Plan, worn, [], TimeSpan.FromMinutes(4), HouseRules.Ours).EndSession);
-    }
+    [InlineData(StepId, 2.9, 5, false)]
+    [InlineData(StepId, 3, 5, true)]
+    [InlineData("worn-still", 4, 5, false)]
+    [InlineData("worn-still", 5, 5, true)]
+    [InlineData(StepId, 1, 29, false)]
+    [InlineData(StepId, 1, 30, true)]
+    public void A_session_ends_while_the_dog_wants_more(string step, double minutes, int goes, bool ends) =>
+        Assert.Equal(ends, After(Set(step, 0, "+++++"), minutes: minutes, goes: goes).EndSession);
 
     [Theory]
     [InlineData(7, StepId, 2)]
@@ -98,20 +96,26 @@ public class ProgressionTests
     [InlineData(31, "nose-at-rim", 0)]
     public void A_gap_starts_lower_and_says_why(int days, string step, int target)
     {
-        var (position, reason) = Progression.AfterGap(Plan, new PlanPosition(StepId, 2), Day, Day.AddDays(days), HouseRules.Ours);
+        var (position, reason) = Progression.AfterGap(Plan, new PlanPosition(StepId, 2), Day, Day.AddDays(days), Rules);
         Assert.Equal((step, target), (position.StepId, position.Target));
         Assert.Equal(days > 7, reason is not null);
-        Assert.Equal(new PlanPosition(StepId, 2), Progression.AfterGap(Plan, new PlanPosition(StepId, 2), null, Day, HouseRules.Ours).Position);
+        Assert.Equal(new PlanPosition(StepId, 2), Progression.AfterGap(Plan, new PlanPosition(StepId, 2), null, Day, Rules).Position);
+        Assert.Equal(-3, Progression.AfterGap(Plan, new PlanPosition(StepId, -3), Day, Day.AddDays(9), Rules).Position.Target);
     }
 
-    /// <summary>Law: whatever happens in a set, the plan stands at a step it has, at a target that step has.</summary>
+    /// <summary>Law: whatever happens in a set, the plan stands at a step it has, at a target or rung that step has; what was never trained is never passed.</summary>
     [Property]
-    public bool Every_decision_lands_inside_the_plan(byte stepAt, byte targetAt, byte goes, byte good, byte worst)
+    public bool Every_decision_lands_inside_the_plan(byte stepAt, sbyte targetAt, ushort goes, byte count, (byte After, byte Group)[] signs, byte temperament, bool tens, byte passedEvery)
     {
         var step = Plan.Steps[stepAt % Plan.Steps.Count].Step;
-        var n = 1 + goes % 10;
-        var set = new SetRecord(step.Id, targetAt % step.Ladder.Count, Day, n, good % (n + 1), (SignGroup)(worst % 4));
-        var next = Progression.AfterSet(Plan, set, [], Brief, HouseRules.Ours).Next;
-        return next is not null && Plan.Steps.Any(s => s.Step.Id == next.StepId && next.Target >= 0 && next.Target <= s.Step.TopTarget);
+        var set = new SetRecord(
+            step.Id, step.Within(targetAt % 8), Day, [.. Enumerable.Range(0, count % 11).Select(i => (goes >> i & 1) == 1)], [.. signs.Select(s => new SeenAt(s.After % 11, (SignGroup)(s.Group % 4)))]);
+        var plan = Plan.ForSession((Temperament)(temperament % 4), tens ? GoRule.SteadyTens : GoRule.AsSoonAsClear);
+        HashSet<string> passed = [.. Plan.Steps.Index().Where(s => s.Index % (1 + passedEvery % 4) == 0).Select(s => s.Item.Step.Id)];
+        var decision = Progression.AfterSet(plan, set, passed, 0, (TimeSpan.FromMinutes(1), set.Goes.Count, 0), Rules);
+        return decision.Next is { } next
+            && Step.Find(next.StepId) is { } at && plan.StepIds.Contains(at.Id) && next.Target == at.Within(next.Target)
+            && (decision.Kind != DecisionKind.Passed || (set.Target == step.TopTarget && set.Goes.Count(g => g) >= 5 && !passed.Contains(next.StepId)))
+            && (set.Worst != SignGroup.OverThreshold || decision.Set.DecidedAfter < set.Goes.Count || decision is { Kind: DecisionKind.EndNow, EndSession: true });
     }
 }

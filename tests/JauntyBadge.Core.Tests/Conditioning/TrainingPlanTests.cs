@@ -69,9 +69,28 @@ public class TrainingPlanTests
         var plan = TrainingPlan.For(Plain);
         Assert.Equal(plan.IndexOf("muzzle-appears"), plan.IndexOf("odd-objects"));
         Assert.Equal(0, plan.IndexOf("no-such-step"));
-        Assert.Equal(0, plan.PassedShare(0, true));
-        Assert.Equal(1, plan.PassedShare(plan.Steps.Count, true));
-        Assert.Equal(1, plan.PassedShare(plan.Steps.Count, false));
+    }
+
+    [Fact]
+    public void What_is_passed_is_what_is_on_record()
+    {
+        var plan = TrainingPlan.For(Plain);
+        HashSet<string> all = [.. plan.Steps.Select(s => s.Step.Id)];
+        Assert.Equal((0, 0, false), (plan.PassedShare(new HashSet<string>(), true), plan.PassedShare(new HashSet<string>(), false), plan.WearsIt(new HashSet<string>())));
+        Assert.Equal((1, 1, true), (plan.PassedShare(all, true), plan.PassedShare(all, false), plan.WearsIt(all)));
+        Assert.True(plan.WearsIt(all.Except(["happy-wear"]).ToHashSet()));
+        Assert.Equal("happy-wear", plan.NextAfter(all.Except(["happy-wear"]).ToHashSet())!.Id);
+        Assert.Equal("touch-it", plan.NextAfter(all.Except(["touch-it", "worn-still"]).ToHashSet())!.Id);
+        Assert.Null(plan.NextAfter(all));
+    }
+
+    [Fact]
+    public void Every_step_has_three_easier_rungs_none_of_them_its_own_target()
+    {
+        Assert.All(Step.All, s => Assert.Equal(3, s.Easier.Distinct().Except(Enumerable.Range(0, s.Ladder.Count).Select(s.TargetText)).Count()));
+        Assert.Equal("nearly all the way, marked as it arrives", Step.Find("hold-short")!.TargetText(-2));
+        Assert.Null(Step.Find("hold-short")!.Hold(-1));
+        Assert.Equal((-3, 3), (Step.Find("hold-short")!.Within(-9), Step.Find("hold-short")!.Within(99)));
     }
 
     [Fact]

@@ -7,6 +7,7 @@ const titles: Record<Schemas['DecisionKind'], string> = {
   same: 'The same again',
   raise: 'On to the next target',
   passed: 'Step passed',
+  goOn: 'Not clear yet',
 };
 
 /** What the rule made of the set just finished, and why. */

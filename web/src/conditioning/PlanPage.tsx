@@ -47,6 +47,7 @@ export function PlanPage() {
       <Flex direction="column" gap="6">
         {shown && <StepSheet key={shown.step.id} planned={shown} plan={plan.data} dogId={card.dog.id} />}
         <Policies plan={plan.data} />
+        <SetsEnd plan={plan.data} dogId={card.dog.id} />
         <Cautions cautions={card.cautions} />
       </Flex>
     </Grid>
@@ -109,7 +110,7 @@ function StageList({ steps, shown, onPick }: { steps: Planned[]; shown: string; 
 }
 
 function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['PlanDto']; dogId: string }) {
-  const { step, state, target } = planned;
+  const { step, state, target, targetText, passed } = planned;
   const start = useStartSession(dogId);
   const resting = plan.notBefore !== null && new Date(`${plan.notBefore}T00:00`) > new Date();
   return (
@@ -121,25 +122,28 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
         <Why basis={step.basis} about={step.name} />
       </Flex>
       <Text fontSize="lg">{step.purpose}</Text>
-      <Flex as="ol" aria-label="Targets" wrap="wrap" gap="2" my="4">
+      <Flex as="ol" aria-label="Targets" wrap="wrap" gap="2" mt="4" mb={state === 'here' ? 2 : 4}>
+        {target !== null && target < 0 && targetText && <Target here>{`Easier: ${targetText}`}</Target>}
         {step.targets.map((t, i) => (
-          <Box
-            as="li"
-            key={t}
-            px="3"
-            py="1"
-            borderWidth="1.5px"
-            borderRadius="full"
-            borderColor={i === target ? 'fg' : 'border'}
-            bg={i === target ? 'accent' : 'transparent'}
-            color={i === target ? '#1d2b12' : 'fg'}
-            fontWeight={i === target ? '700' : '400'}
-            aria-current={i === target ? 'step' : undefined}
-          >
+          <Target key={t} here={i === target}>
             {t}
-          </Box>
+          </Target>
         ))}
       </Flex>
+      <Box as="details" fontSize="sm" mb="3">
+        <summary>If that is too much: {step.easier.length} easier rungs</summary>
+        <ol>
+          {step.easier.map((rung) => (
+            <li key={rung}>{rung}</li>
+          ))}
+        </ol>
+      </Box>
+      {passed && (
+        <Text mb="3">
+          ✓ Passed on {dateText(passed.day, 'short')}
+          {passed.how === 'byHand' ? `, by hand, not trained here: ${passed.note}` : ', trained'}.
+        </Text>
+      )}
       {state === 'here' && plan.lastReason && <Text mb="3">Last time: {plan.lastReason}</Text>}
       {state === 'here' && plan.gapReason && <Text mb="3">Today: {plan.gapReason}</Text>}
       {state === 'here' ? (
@@ -170,6 +174,25 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
         ))}
         {step.caution && <Part term="Caution" says={step.caution} strong />}
       </Grid>
+    </Box>
+  );
+}
+
+function Target({ here, children }: { here: boolean; children: string }) {
+  return (
+    <Box
+      as="li"
+      px="3"
+      py="1"
+      borderWidth="1.5px"
+      borderRadius="full"
+      borderColor={here ? 'fg' : 'border'}
+      bg={here ? 'accent' : 'transparent'}
+      color={here ? '#1d2b12' : 'fg'}
+      fontWeight={here ? '700' : '400'}
+      aria-current={here ? 'step' : undefined}
+    >
+      {children}
     </Box>
   );
 }
@@ -212,7 +235,7 @@ function MoveHere({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) 
       <Flex gap="3" mt="2" align="end" wrap="wrap">
         <Box as="label" flex="1 1 14rem">
           <Text as="span" fontSize="sm">
-            Why? It stays on the record.
+            Why? It stays on the record. What lies before it then counts as passed by hand, not as trained.
           </Text>
           <Input value={note} onChange={(e) => setNote(e.target.value)} borderColor="border.strong" />
         </Box>
@@ -225,6 +248,66 @@ function MoveHere({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) 
           {move.error instanceof Refused ? (move.error.fields.note ?? words(move.error)) : words(move.error)}
         </Text>
       )}
+    </Box>
+  );
+}
+
+const ruleWords: Record<Schemas['GoRule'], { name: string; says: string }> = {
+  asSoonAsClear: {
+    name: 'As soon as it is clear',
+    says: 'Five right from the start raise, two missed from the start go back; at the latest ten goes tell.',
+  },
+  steadyTens: { name: 'Steady tens', says: 'Ten goes, eight of them right, on two days for every step.' },
+};
+
+/** How the dog's sets are decided: two ways, each with its reason. */
+function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
+  const [reason, setReason] = useState('');
+  const queries = useQueryClient();
+  const other = plan.rule === 'steadyTens' ? 'asSoonAsClear' : 'steadyTens';
+  const choose = useMutation({
+    mutationFn: () =>
+      ask(api.POST('/api/dogs/{id}/plan/rule', { params: { path: { id: dogId } }, body: { rule: other, reason } })),
+    onSuccess: (answer) => {
+      queries.setQueryData(keys.ofDog(dogId, 'plan'), answer);
+      setReason('');
+    },
+  });
+  return (
+    <Box as="section" aria-label="When a set ends">
+      <Heading as="h3" size="md">
+        A set ends: {ruleWords[plan.rule].name}
+      </Heading>
+      <Text>
+        {ruleWords[plan.rule].says} {plan.ruleReason && `Chosen: ${plan.ruleReason}`}
+      </Text>
+      <Box as="details" mt="1">
+        <summary>{ruleWords[other].name} instead</summary>
+        <Text>{ruleWords[other].says} A session under way goes on as it began.</Text>
+        <Flex gap="3" mt="2" align="end" wrap="wrap">
+          <Box as="label" flex="1 1 14rem">
+            <Text as="span" fontSize="sm">
+              Why this way?
+            </Text>
+            <Input value={reason} onChange={(e) => setReason(e.target.value)} borderColor="border.strong" />
+          </Box>
+          <Button
+            variant="outline"
+            borderColor="border.strong"
+            loading={choose.isPending}
+            onClick={() => choose.mutate()}
+          >
+            Decide so from now on
+          </Button>
+        </Flex>
+        {choose.error && (
+          <Text role="alert" color="stop">
+            {choose.error instanceof Refused
+              ? (choose.error.fields.reason ?? words(choose.error))
+              : words(choose.error)}
+          </Text>
+        )}
+      </Box>
     </Box>
   );
 }

@@ -93,7 +93,8 @@ function OpenSet({
   const pendingSigns = pad.unsent.filter((u) => u.kind === 'sign' && !set.signs.some((s) => s.id === u.id));
   const goes = [...set.goes, ...pending.map((u) => ({ id: u.id, success: u.kind === 'go' && u.success }))];
   const seen = [...set.signs.map((s) => s.signId), ...pendingSigns.map((u) => (u.kind === 'sign' ? u.signId : ''))];
-  const full = goes.length >= session.goesInSet;
+  // What waits on the device may have changed that: the server says once it has it.
+  const full = goes.length >= session.goesInSet || (session.isClear && pending.length === 0);
   const begun = goes.length > 0 || seen.length > 0;
   const last = set.goes.at(-1);
   const where = { set: set.number, stepId: set.stepId, target: set.target };
@@ -118,8 +119,14 @@ function OpenSet({
         <Box>
           <Text fontWeight="700" lineHeight="1.2">
             {set.stepName}
+            {set.target < 0 && ', an easier rung'}
           </Text>
-          <Text fontFamily="heading" fontWeight="750" fontSize="5xl" lineHeight="1">
+          <Text
+            fontFamily="heading"
+            fontWeight="750"
+            fontSize={set.targetText.length > 14 ? '2xl' : '5xl'}
+            lineHeight="1.05"
+          >
             {set.targetText}
           </Text>
         </Box>
@@ -141,6 +148,9 @@ function OpenSet({
         {step.caution && <Text fontWeight="700">{step.caution}</Text>}
       </Box>
       <Goes goes={goes} of={session.goesInSet} />
+      <Text role="status" minH="6" fontWeight={session.isClear ? '700' : '400'}>
+        {session.endNow ? '' : session.isClear ? 'That is clear: finish the set.' : session.settles}
+      </Text>
       <Signs seen={set.signs} count={seen} onTap={(signId) => pad.sign(where, signId)} onTakeBack={pad.takeBackSign} />
       <Box
         position="sticky"

@@ -9,6 +9,7 @@ const go = (id: string, set = 1): Unsent => ({
   target: 0,
   success: true,
   heldMs: null,
+  at: '2026-11-20T07:30:00Z',
 });
 
 beforeEach(() => localStorage.clear());

@@ -10,6 +10,8 @@ export interface Tapped {
 /** A go or a sign that the server has not confirmed yet, kept on this device so that neither a reload nor a dead spot loses it. */
 export type Unsent = Tapped & {
   id: string;
+  /** When it was tapped. */
+  at: string;
   /** The server would not take it, for that set is over: a person says where it belongs. */
   stray?: string;
 } & ({ kind: 'go'; success: boolean; heldMs: number | null } | { kind: 'sign'; signId: string });

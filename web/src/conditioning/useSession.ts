@@ -33,13 +33,13 @@ const send = (sessionId: string, item: Unsent) => {
     ? ask(
         api.PUT('/api/sessions/{sessionId}/goes/{goId}', {
           params: { path: { sessionId, goId: item.id } },
-          body: { success: item.success, heldMs: item.heldMs, set, stepId, target },
+          body: { success: item.success, heldMs: item.heldMs, set, stepId, target, at: item.at },
         }),
       )
     : ask(
         api.PUT('/api/sessions/{sessionId}/signs/{seenId}', {
           params: { path: { sessionId, seenId: item.id } },
-          body: { signId: item.signId, set, stepId, target },
+          body: { signId: item.signId, set, stepId, target, at: item.at },
         }),
       );
 };
@@ -140,8 +140,9 @@ export function useSession(sessionId: string) {
     },
     busy: act.isPending,
     go: (where: Tapped, success: boolean, heldMs: number | null) =>
-      save({ ...where, kind: 'go', id: newId(), success, heldMs }),
-    sign: (where: Tapped, signId: string) => save({ ...where, kind: 'sign', id: newId(), signId }),
+      save({ ...where, kind: 'go', id: newId(), at: new Date().toISOString(), success, heldMs }),
+    sign: (where: Tapped, signId: string) =>
+      save({ ...where, kind: 'sign', id: newId(), at: new Date().toISOString(), signId }),
     takeBackGo: (goId: string) =>
       act.mutate(() =>
         ask(api.DELETE('/api/sessions/{sessionId}/goes/{goId}', { params: { path: { ...path, goId } } })),

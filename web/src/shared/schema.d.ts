@@ -1226,6 +1226,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{id}/plan/rule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Choose how the dog's sets are decided, with a reason; a session under way goes on as it began. */
+        post: operations["setGoRule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{id}/plan/position": {
         parameters: {
             query?: never;
@@ -2160,6 +2177,8 @@ export interface components {
             success: boolean;
             /** Format: int32 */
             heldMs: null | number;
+            /** Format: date-time */
+            at: string;
         };
         /** @description One go's outcome. */
         GoEntry: {
@@ -2182,9 +2201,22 @@ export interface components {
              * @description The target that was shown.
              */
             target?: null | number;
+            /**
+             * Format: date-time
+             * @description When it was tapped, by the pad's clock; the time it arrived when left out.
+             */
+            at?: null | string;
         };
-        /** @enum {string} */
+        /**
+         * @description How a set is decided: two presets, both in use.
+         * @enum {string}
+         */
         GoRule: "asSoonAsClear" | "steadyTens";
+        /** @description How a dog's sets are to be decided. */
+        GoRuleEntry: {
+            rule?: null | components["schemas"]["GoRule"];
+            reason?: null | string;
+        };
         /** @description A row that can be taken over. */
         GoodRowDto: {
             /** Format: int32 */
@@ -2899,6 +2931,18 @@ export interface components {
         OverruleEntry: {
             note?: null | string;
         };
+        /** @description A step passed. */
+        PassedDto: {
+            /** Format: date */
+            day: string;
+            how: components["schemas"]["PassedHow"];
+            note: null | string;
+        };
+        /**
+         * @description How a step came to be passed.
+         * @enum {string}
+         */
+        PassedHow: "trained" | "byHand";
         /** @description A picture of a dog, what is marked on it, and what follows. */
         PhotoDto: {
             /** Format: uuid */
@@ -2979,13 +3023,23 @@ export interface components {
             gapReason: null | string;
             /** Format: uuid */
             openSessionId: null | string;
+            /** @description How its sets are decided. */
+            rule: components["schemas"]["GoRule"];
+            /** @description Why, where somebody chose it; null for the House way. */
+            ruleReason: null | string;
         };
         /** @description A step with where the plan stands on it. */
         PlannedStepDto: {
             step: components["schemas"]["StepDto"];
             state: components["schemas"]["StepState"];
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The target it stands at, a rung below the first where negative; null elsewhere.
+             */
             target: null | number;
+            /** @description The same in words. */
+            targetText: null | string;
+            passed: null | components["schemas"]["PassedDto"];
         };
         /** @description A point in the side view, mm: origin at the nose tip on the bridge line, x towards the skull, y downwards. */
         PointMm: {
@@ -3219,6 +3273,10 @@ export interface components {
             step: null | components["schemas"]["StepDto"];
             sets: components["schemas"]["SetDto"][];
             openSet: null | components["schemas"]["SetDto"];
+            /** @description The open set is decided: finish it; more goes would not be looked at. */
+            isClear: boolean;
+            /** @description What would settle the open set, in a sentence; null where none is open or it is clear. */
+            settles: null | string;
             /** @description A sign over threshold was tapped in the open set: end now. */
             endNow: boolean;
         };
@@ -3317,6 +3375,8 @@ export interface components {
             stepId?: null | string;
             /** Format: int32 */
             target?: null | number;
+            /** Format: date-time */
+            at?: null | string;
         };
         /**
          * @description How a group of signs reads, from at ease to over threshold.
@@ -3425,13 +3485,15 @@ export interface components {
             success: string;
             reward: string;
             targets: string[];
+            /** @description The rungs below its first target, the hardest of them first. */
+            easier: string[];
             ifStuck: string;
             caution: null | string;
             basis: components["schemas"]["Basis"];
             notes: string[];
         };
         /**
-         * @description Whether a step lies behind, is where the plan stands, or lies ahead.
+         * @description Whether a step is on record as passed, is where the plan stands, or is still to be trained.
          * @enum {string}
          */
         StepState: "passed" | "here" | "ahead";
@@ -8049,6 +8111,50 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setGoRule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoRuleEntry"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
