@@ -9,6 +9,9 @@ namespace JauntyBadge.Core.Handover;
 /// <summary>Every number of the job with its basis, for whoever asks "why this number?".</summary>
 public static class HouseNumbers
 {
+    /// <summary>The room whose numbers decide sets that are yet to be trained.</summary>
+    public const string Training = "Conditioning";
+
     /// <summary>By room, in reading order.</summary>
     public static IReadOnlyList<(string Room, IReadOnlyList<IGrounded> Numbers)> All { get; } =
     [
@@ -26,7 +29,7 @@ public static class HouseNumbers
             WearPlan.LongWear, WearPlan.ClinicWear, WearPlan.OtherWear, MuzzleBrief.MostMassShare, Contrast.StandsOut, Contrast.BlendsIn, Remedies.NearMiss, Remedies.ExtraHoles,
             OrderSheet.FrontDepthAllowance, OrderSheet.StrapEitherWay, OrderSheet.MakersTolerance, VanStock.SureEnough,
         ]),
-        ("Conditioning", [.. GoRules.All, .. Holds.All, .. Progression.All]),
+        (Training, [.. GoRules.All, .. Holds.All, .. Progression.All]),
     ];
 
     private static readonly Dictionary<string, IGrounded> ById = All.SelectMany(r => r.Numbers).ToDictionary(n => n.Id);
@@ -44,6 +47,9 @@ public static class HouseNumbers
 
     /// <summary>The number with this id; null where there is none.</summary>
     public static IGrounded? Find(string id) => ById.GetValueOrDefault(id);
+
+    /// <summary>The room a number stands in.</summary>
+    public static string RoomOf(IGrounded number) => All.First(r => r.Numbers.Contains(number)).Room;
 
     /// <summary>What speaks against a practice's own numbers.</summary>
     public static IEnumerable<RuleRefusal> Refusals(HouseRules rules) => rules.Refusals(ById.Values, InOrder);

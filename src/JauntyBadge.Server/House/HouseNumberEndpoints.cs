@@ -32,7 +32,7 @@ internal static class HouseNumberEndpoints
         var number = Known(numberId);
         var rules = await db.RulesAsync(cancel);
         var changes = await db.HouseNumbers.AsNoTracking().Where(c => c.NumberId == numberId).ToListAsync(cancel);
-        HouseNumberDto Dto(HouseRules now) => HouseNumberDto.Of(HouseNumbers.All.First(r => r.Numbers.Contains(number)).Room, number, now, changes);
+        HouseNumberDto Dto(HouseRules now) => HouseNumberDto.Of(HouseNumbers.RoomOf(number), number, now, changes);
         Versions.Need(edited, changes.Select(c => c.Number).DefaultIfEmpty(0).Max(), number.What, Dto(rules));
         var proposed = Proposed(rules, number, entry.Value);
         var reason = entry.Reason?.Trim() ?? "";

@@ -1,6 +1,6 @@
 using JauntyBadge.Core;
-using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Handover;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
@@ -38,7 +38,7 @@ internal static class HouseNumberTrial
         var changed = dogs.Select(id => new ChangedDogDto(id, before[id].Name, [.. before[id].To(after[id])])).Where(d => d.Changes.Count > 0).OrderBy(d => d.Name, StringComparer.Ordinal);
         return new HouseNumberTrialDto(
             now.Show(number), proposed.Show(number), dogs.Count, await round.CountAsync(cancel), [.. changed],
-            Progression.All.Any(n => n.Id == number.Id) ? "It decides sets that are yet to be trained: what was decided stays as it was." : null);
+            HouseNumbers.RoomOf(number) == HouseNumbers.Training ? "It decides sets that are yet to be trained: what was decided stays as it was." : null);
     }
 
     private static async Task<IReadOnlyDictionary<Guid, Outlook>> OutlooksAsync(PracticeDb db, List<Guid> dogs, HouseRules rules, DateOnly today, CancellationToken cancel)
