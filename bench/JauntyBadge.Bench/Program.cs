@@ -28,6 +28,13 @@ if (args is ["practice", var folder, var more, var archived])
     return;
 }
 
+// With "trial DOGS": ways of deciding a set, tried on so many virtual dogs of each temperament under each model.
+if (args is ["trial", var dogs])
+{
+    PolicyTrial.Run(int.Parse(dogs, CultureInfo.InvariantCulture));
+    return;
+}
+
 BenchmarkSwitcher.FromAssembly(typeof(MeasuringBenchmarks).Assembly).Run(args.Length > 0 ? args : ["--filter", "*"]);
 
 namespace JauntyBadge.Bench

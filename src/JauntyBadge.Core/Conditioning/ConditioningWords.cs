@@ -17,9 +17,9 @@ public static class ConditioningWords
             (DecisionKind.GoOn, _) => $"{count}: not clear yet. {Settles(decision)}",
             (DecisionKind.EndNow, _) =>
                 $"It went over threshold ({Lower(count)}). End now. Next time {InWords(decision.StepsBack)} steps back{(stepsBackTo is null ? "" : $", at \"{stepsBackTo}\"")}, and not before {Day(decision.NotBeforeDays)}.",
-            (DecisionKind.Back, DecidedBy.Worried) => $"It was worried ({Lower(count)}). {Easier(decision, start, target)} End with one easy go.",
-            (DecisionKind.Back, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}), and it is a dog to be heeded at once. {Easier(decision, start, target)} End with one easy go.",
-            (DecisionKind.Back, _) => $"{(decision.Good == 0 ? "None" : "Only " + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, start, target)}{(decision.EndSession ? " End with one easy go." : "")}",
+            (DecisionKind.Back, DecidedBy.Worried) => $"It was worried ({Lower(count)}). {Easier(decision, start, target)}{End(decision)}",
+            (DecisionKind.Back, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}){(start.IsFearful ? ", and it is a dog to be heeded at once" : ": not yet")}. {Easier(decision, start, target)}{End(decision)}",
+            (DecisionKind.Back, _) => $"{(decision.Good == 0 ? "None" : "Only " + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, start, target)}{End(decision)}",
             (DecisionKind.Same, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}), so the same again.",
             (DecisionKind.Same, DecidedBy.AnotherDay) => $"{count} at the top target. Once more on another day and the step is passed.",
             (DecisionKind.Same, _) => $"{count}: neither clear. The same again.",
@@ -35,6 +35,8 @@ public static class ConditioningWords
 
     /// <summary>A rung below a step's first target.</summary>
     public static string Rung(int target) => target switch { -1 => "the first easier rung", -2 => "the second easier rung", _ => "the easiest rung" };
+
+    private static string End(SetDecision decision) => decision.EndSession ? " End with one easy go." : "";
 
     private static string Easier(SetDecision decision, SetStart start, Func<int, string> target) => decision.NextTarget == start.Target
         ? "It is at the easiest already: another place, another day."

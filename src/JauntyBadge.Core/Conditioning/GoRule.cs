@@ -145,8 +145,10 @@ public static class GoRules
             var clarity = Test.Of(Done, Good);
             if (clarity == Clarity.NotClear && Done < MostGoes)
                 return null;
+
+            // The chapter says the same again whatever the count; on virtual dogs of six models a clear no heeded at once did better in each (docs/policy-trial.md).
             if (Worst == SignGroup.Unsure)
-                return Same(DecidedBy.Unsure);
+                return clarity == Clarity.NotYet ? Back(DecidedBy.Unsure, endSession: Start.BacksBefore + 1 >= Rules[Backs]) : Same(DecidedBy.Unsure);
             return clarity switch
             {
                 Clarity.Ready => WentWell(everyStepIsAGate: false),

@@ -1,0 +1,54 @@
+using System.Globalization;
+using JauntyBadge.Core;
+using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.Dogs;
+
+namespace JauntyBadge.Bench;
+
+/// <summary>Tries ways of deciding a set on virtual dogs of every temperament, under several models of how a dog learns, so that none wins by being tuned to one.</summary>
+internal static class PolicyTrial
+{
+    private const int MostSessions = 300;
+    private static readonly int[] FiveAWeek = [1, 1, 1, 1, 3];
+
+    private static readonly (string Name, Func<DogNature, DogNature> Of)[] Models =
+    [
+        ("as it is", n => n),
+        ("quicker learning", n => n with { Learning = n.Learning * 1.6 }),
+        ("slower learning", n => n with { Learning = n.Learning * 0.6 }),
+        ("nothing carries over", n => n with { Shared = 0.02 }),
+        ("strong forgetting", n => n with { ForgetsInDays = n.ForgetsInDays / 4 }),
+        ("all or none", n => n with { AllOrNone = true }),
+    ];
+
+    public static void Run(int dogs)
+    {
+        Console.WriteLine("| model | temperament | rule | ready | sessions (10/50/90 %) | days, middle | ever over threshold | worried sets a dog |");
+        Console.WriteLine("|---|---|---|--:|--:|--:|--:|--:|");
+        foreach (var (name, of) in Models)
+        {
+            foreach (var temperament in Enum.GetValues<Temperament>())
+            {
+                foreach (var rule in Enum.GetValues<GoRule>())
+                    Console.WriteLine(Row(name, temperament, rule, [.. Enumerable.Range(0, dogs).AsParallel().AsOrdered().Select(seed => One(of, temperament, rule, seed))]));
+            }
+        }
+    }
+
+    private static Course One(Func<DogNature, DogNature> of, Temperament temperament, GoRule rule, int seed)
+    {
+        var random = new Random(seed);
+        var plan = TrainingPlan.For(new DogProfile { Name = "Virtual", Temperament = temperament, Purposes = [Purpose.Walks] }).ForSession(temperament, rule);
+        var dog = new VirtualDog(of(DogNature.Of(temperament)).Drawn(random), plan.StepIds.Count, random);
+        return VirtualTraining.Train(dog, plan, MostSessions, FiveAWeek, HouseRules.Ours);
+    }
+
+    private static string Row(string model, Temperament temperament, GoRule rule, Course[] courses)
+    {
+        var ready = courses.Where(c => c.Ready).OrderBy(c => c.Sessions).ToArray();
+        string At(double share, Func<Course, int> pick) => ready.Length == 0 ? "–" : $"{pick(ready[(int)(share * (ready.Length - 1))])}";
+        return string.Create(
+            CultureInfo.InvariantCulture,
+            $"| {model} | {temperament.ToString().ToLowerInvariant()} | {(rule == GoRule.AsSoonAsClear ? "clear" : "tens")} | {(double)ready.Length / courses.Length:0 %} | {At(0.1, c => c.Sessions)} / {At(0.5, c => c.Sessions)} / {At(0.9, c => c.Sessions)} | {At(0.5, c => c.Days)} | {(double)courses.Count(c => c.EverOver) / courses.Length:0 %} | {courses.Average(c => c.WorriedSets):0.0} |");
+    }
+}

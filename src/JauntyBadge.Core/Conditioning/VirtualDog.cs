@@ -1,0 +1,202 @@
+using JauntyBadge.Core.Dogs;
+
+namespace JauntyBadge.Core.Conditioning;
+
+/// <summary>What a small stochastic dog is like. All House: they make dogs that behave as the trade tells, no more.</summary>
+/// <param name="Learning">Share of what is left to learn that a success adds (Rescorla &amp; Wagner 1972: ΔV = αβ(λ − V)).</param>
+/// <param name="Unlearning">Share of what was learned that a miss takes.</param>
+/// <param name="Shared">How much of what is learned carries over to the next step; to the one after, that much of it again.</param>
+/// <param name="Start">What it brings to a step it has never met, 0 to 1.</param>
+/// <param name="Excitable">Arousal that a miss brings; the harder it was, the more.</param>
+/// <param name="Calming">Share of arousal that is left after a go.</param>
+/// <param name="UnsureFrom">Arousal from which it mostly shows that it is unsure; half as much again from which it is worried, twice from which it is over threshold.</param>
+/// <param name="Shock">Share of what was learned that going over threshold costs.</param>
+/// <param name="ForgetsInDays">Days in which two thirds of what was learned since it last trained fade to where it began.</param>
+/// <param name="MoodSpread">Spread of the mood from day to day.</param>
+/// <param name="AllOrNone">A step is learned at once or not at all, with a chance of the learning rate.</param>
+public sealed record DogNature(
+    double Learning, double Unlearning, double Shared, double Start, double Excitable, double Calming, double UnsureFrom, double Shock, double ForgetsInDays, double MoodSpread,
+    bool AllOrNone = false)
+{
+    /// <summary>A usual dog of a temperament.</summary>
+    public static DogNature Of(Temperament temperament) => temperament switch
+    {
+        Temperament.Bold => new(0.14, 0.02, 0.55, 0.42, 0.20, 0.55, 1.10, 0.25, 60, 0.25),
+        Temperament.Wary => new(0.08, 0.05, 0.45, 0.18, 0.42, 0.75, 0.80, 0.45, 30, 0.45),
+        Temperament.Soured => new(0.065, 0.06, 0.40, 0.08, 0.50, 0.80, 0.70, 0.55, 25, 0.50),
+        _ => new(0.11, 0.03, 0.50, 0.30, 0.30, 0.65, 0.95, 0.35, 45, 0.35),
+    };
+
+    /// <summary>One dog of the kind, drawn around it: no two are alike.</summary>
+    public DogNature Drawn(Random random)
+    {
+        double Around(double value, double spread, double most = double.MaxValue) => Math.Min(most, value * Math.Exp(spread * Normal(random)));
+        return this with
+        {
+            Learning = Around(Learning, 0.25, 0.6), Shared = Around(Shared, 0.2, 0.9), Start = Around(Start, 0.3, 0.8), Excitable = Around(Excitable, 0.25),
+            UnsureFrom = Around(UnsureFrom, 0.15), ForgetsInDays = Around(ForgetsInDays, 0.3),
+        };
+    }
+
+    /// <summary>A draw from the standard normal distribution, by Box and Muller.</summary>
+    internal static double Normal(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+}
+
+/// <summary>A dog that learns, tires, forgets and shows it. Seeded: the same nature, steps and generator make the same dog.</summary>
+public sealed class VirtualDog
+{
+    // A target is so much harder than the one before; a rung below the first so much easier (House).
+    private const double FirstTarget = 0.34;
+    private const double AllTargets = 0.36;
+    private const double OneRung = 0.13;
+
+    // How steeply success rises with what was learned over how hard it is (House).
+    private const double Steepness = 9;
+    private const double MoodWeight = 1.0;
+    private const double ArousalWeight = 1.4;
+    private const double SignNoise = 0.16;
+
+    private readonly DogNature nature;
+    private readonly Random random;
+    private readonly double[] learned;
+    private double arousal, mood;
+
+    /// <param name="nature">What it is like.</param>
+    /// <param name="steps">How many steps its plan has.</param>
+    /// <param name="random">A seeded generator.</param>
+    public VirtualDog(DogNature nature, int steps, Random random)
+    {
+        (this.nature, this.random) = (nature, random);
+        learned = new double[steps];
+        Array.Fill(learned, nature.Start);
+    }
+
+    /// <summary>What it has learned of a step, 0 to 1.</summary>
+    public double Learned(int step) => learned[step];
+
+    /// <summary>How aroused it is, 0 and up.</summary>
+    public double Arousal => arousal;
+
+    /// <summary>A new session, so many days after the last one: what was learned has faded a little, and the mood is another.</summary>
+    public void Begin(double daysSince)
+    {
+        var left = Math.Exp(-daysSince / nature.ForgetsInDays);
+        for (var i = 0; i < learned.Length; i++)
+            learned[i] = nature.Start + (learned[i] - nature.Start) * left;
+        (arousal, mood) = (0, nature.MoodSpread * DogNature.Normal(random));
+    }
+
+    /// <summary>How hard a target is, on the scale of what is learned.</summary>
+    public static double Difficulty(int target, int topTarget) => target < 0
+        ? FirstTarget + OneRung * target
+        : FirstTarget + AllTargets * (topTarget == 0 ? 1 : (target + 1.0) / (topTarget + 1));
+
+    /// <summary>The chance that a go at a target succeeds as the dog is now.</summary>
+    public double Chance(int step, int target, int topTarget) =>
+        1 / (1 + Math.Exp(-(Steepness * (learned[step] - Difficulty(target, topTarget)) + 1.6 + MoodWeight * mood - ArousalWeight * arousal)));
+
+    /// <summary>One go: whether it succeeded, and the sign it showed, if any.</summary>
+    public (bool Good, SignGroup Sign) Go(int step, int target, int topTarget)
+    {
+        var good = random.NextDouble() < Chance(step, target, topTarget);
+        var over = Math.Max(0, Difficulty(target, topTarget) - learned[step]);
+        arousal = arousal * nature.Calming + (good ? 0 : nature.Excitable * (1 + 2 * over));
+        Learn(step, good);
+        var shown = arousal + SignNoise * DogNature.Normal(random);
+        var sign = shown >= 2 * nature.UnsureFrom ? SignGroup.OverThreshold : shown >= 1.5 * nature.UnsureFrom ? SignGroup.Worried : shown >= nature.UnsureFrom ? SignGroup.Unsure : SignGroup.AtEase;
+        if (sign == SignGroup.OverThreshold)
+            Shaken(step);
+        return (good, sign);
+    }
+
+    private void Learn(int step, bool good)
+    {
+        var by = !good ? -nature.Unlearning * learned[step]
+            : !nature.AllOrNone ? nature.Learning * (1 - learned[step])
+            : random.NextDouble() < nature.Learning ? 1 - learned[step] : 0;
+        for (var i = step; i < learned.Length && Math.Abs(by) > 1e-4; i++, by *= nature.Shared)
+            learned[i] = Math.Clamp(learned[i] + by, 0, 1);
+    }
+
+    /// <summary>Over threshold costs what was learned here, and half as much on either side.</summary>
+    private void Shaken(int step)
+    {
+        for (var i = Math.Max(0, step - 1); i <= Math.Min(learned.Length - 1, step + 1); i++)
+            learned[i] *= 1 - nature.Shock * (i == step ? 1 : 0.5);
+    }
+}
+
+/// <summary>How a course of training went.</summary>
+/// <param name="Ready">Every step up to the purpose's last was passed.</param>
+/// <param name="Sessions">Sessions held.</param>
+/// <param name="Days">Days from the first to the last.</param>
+/// <param name="EverOver">It went over threshold at least once.</param>
+/// <param name="WorriedSets">Sets that ended worried or worse.</param>
+public sealed record Course(bool Ready, int Sessions, int Days, bool EverOver, int WorriedSets);
+
+/// <summary>Trains virtual dogs by the real rules.</summary>
+public static class VirtualTraining
+{
+    /// <summary>Trains a dog through a plan until it wears its muzzle, or so many sessions are over.</summary>
+    /// <param name="dog">The dog.</param>
+    /// <param name="plan">Its plan, rule and temperament.</param>
+    /// <param name="mostSessions">Sessions after which one gives up.</param>
+    /// <param name="restDays">Days between sessions, in turn.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public static Course Train(VirtualDog dog, SessionPlan plan, int mostSessions, IReadOnlyList<int> restDays, HouseRules rules)
+    {
+        var steps = plan.Steps();
+        var place = steps.Index().ToDictionary(s => s.Item.Id, s => s.Index);
+        var wanted = steps.Where(s => s.Stage != Stage.Upkeep).Select(s => s.Id).ToList();
+        var (passed, goodDay) = (new HashSet<string>(), new Dictionary<string, DateOnly>());
+        var position = new PlanPosition(steps[0].Id, GoRules.BeginsAt(plan.Temperament, plan.Rule, rules));
+        var (first, day, last) = (new DateOnly(2000, 1, 3), new DateOnly(2000, 1, 3), new DateOnly(2000, 1, 3));
+        var (over, worried) = (false, 0);
+        for (var session = 1; session <= mostSessions; session++)
+        {
+            if (position.NotBefore > day)
+                day = position.NotBefore.Value;
+            dog.Begin(day.DayNumber - last.DayNumber);
+            last = day;
+            var (goes, backs) = (0, 0);
+            for (var ended = false; !ended;)
+            {
+                var step = steps[place[position.StepId]];
+                var set = Set(dog, plan, position, place[step.Id], step, day, rules);
+                goes += set.Goes.Count;
+                var goodDays = goodDay.TryGetValue(step.Id, out var earlier) && earlier != day ? 1 : 0;
+                var decision = Progression.AfterSet(plan, set, passed, goodDays, (TimeSpan.FromSeconds(5 * goes), goes, backs), rules);
+                backs += decision.Kind == DecisionKind.Back ? 1 : 0;
+                worried += set.Worst >= SignGroup.Worried ? 1 : 0;
+                over |= decision.Kind == DecisionKind.EndNow;
+                if (decision.Set.By == DecidedBy.AnotherDay)
+                    goodDay.TryAdd(step.Id, day);
+                if (decision.Kind == DecisionKind.Passed)
+                    passed.Add(step.Id);
+                if (wanted.TrueForAll(passed.Contains))
+                    return new Course(true, session, day.DayNumber - first.DayNumber + 1, over, worried);
+                ended = decision.EndSession || decision.Next is null;
+                position = decision.Next ?? position;
+            }
+
+            day = day.AddDays(restDays[session % restDays.Count]);
+        }
+
+        return new Course(false, mostSessions, day.DayNumber - first.DayNumber, over, worried);
+    }
+
+    private static SetRecord Set(VirtualDog dog, SessionPlan plan, PlanPosition at, int place, Step step, DateOnly day, HouseRules rules)
+    {
+        var (goes, signs) = (new List<bool>(), new List<SeenAt>());
+        while (true)
+        {
+            var (good, sign) = dog.Go(place, at.Target, step.TopTarget);
+            goes.Add(good);
+            if (sign != SignGroup.AtEase)
+                signs.Add(new SeenAt(goes.Count, sign));
+            var set = new SetRecord(step.Id, at.Target, day, goes, signs);
+            if (GoRules.Decide(Progression.StartOf(plan, set, 0, 0), goes, signs, rules).DecidedAfter is not null)
+                return set;
+        }
+    }
+}
