@@ -67,7 +67,7 @@ public sealed class HouseRules : IEquatable<HouseRules>
             if (!known.TryGetValue(id, out var number))
                 yield return new(id, $"There is no number called {id}.");
             else if (!number.IsEditable)
-                yield return new(id, $"{number.What} is not set by a practice: {number.Basis}.");
+                yield return new(id, $"{number.What} is not set by a practice: {number.SetElsewhere ?? $"{number.Basis}."}");
             else if (number.IsWhole && plain != Math.Floor(plain))
                 yield return new(id, $"{number.What} is a whole number.");
             else if (!double.IsFinite(plain) || plain < number.Least || plain > number.Most)

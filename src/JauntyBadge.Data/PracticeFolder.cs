@@ -35,7 +35,10 @@ public sealed class PracticeFolder : IDisposable
     public static string DatabaseIn(string folder) => System.IO.Path.Combine(folder, Database);
 
     /// <summary>How to reach it. A lock held by another program is waited for a second at a time, never longer on one thread.</summary>
-    public static string ConnectionTo(string folder) => new SqliteConnectionStringBuilder { DataSource = DatabaseIn(folder), DefaultTimeout = 1 }.ToString();
+    public static string ConnectionTo(string folder, bool readOnly = false) => new SqliteConnectionStringBuilder
+    {
+        DataSource = DatabaseIn(folder), DefaultTimeout = 1, Mode = readOnly ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWriteCreate,
+    }.ToString();
 
     /// <summary>Takes a folder for this process, making it where there is none, readable and writable by this user only.</summary>
     /// <exception cref="PracticeProblem">It cannot be made or written, or another process has it.</exception>

@@ -24,6 +24,8 @@ try
 {
     if (args is ["backup", .. var wanted])
         return Practice.BackUp(wanted);
+    if (args is ["replay", .. var of])
+        return await Practice.ReplayAsync(of);
     await using var app = Build(args);
     Serve(app);
     if (!OpenApiSetup.IsOnlyGenerating)

@@ -1,5 +1,8 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Conditioning;
+using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Tests;
 
@@ -243,6 +246,32 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
         await SignAsync(next, $"{next}/signs/{Guid.NewGuid()}", "freezes");
         await server.PostAsync($"{next}/sets/1/finish");
         Assert.Equal($"{server.Today.AddDays(2):yyyy-MM-dd}", (await server.GetAsync($"{dog}/plan")).Text("notBefore"));
+    }
+
+    /// <summary>Whatever is edited after, each set's log gives the decision on record: dog, numbers and rule are those it was decided by.</summary>
+    [Fact]
+    public async Task A_practice_replayed_from_its_log_comes_to_the_same_decisions()
+    {
+        using var own = new PracticeServer(demo: true);
+        var dog = (await own.GetAsync("/api/round"))["cards"]!.AsArray().First(c => c!["next"]!["kind"]!.GetValue<string>() == "session")!["id"]!.GetValue<string>();
+        var session = $"/api/sessions/{(await own.PostAsync($"/api/dogs/{dog}/sessions"))["id"]}";
+        var shown = (await own.GetAsync(session))["openSet"]!;
+        for (var i = 0; i < 2; i++)
+            await own.PutAsync($"{session}/goes/{Guid.NewGuid()}", Go(shown, success: false));
+        Assert.Equal("back", Decision(await own.PostAsync($"{session}/sets/1/finish")));
+        await own.PutAsync("/api/house-numbers/train.wrong", new { value = 0.05, reason = "Surer." });
+        await own.PutAsync("/api/house-numbers/train.enough-of-ten", new { value = 9, reason = "Stricter." });
+        await own.PostAsync($"/api/dogs/{dog}/plan/rule", new { rule = "steadyTens", reason = "Our old way." });
+
+        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(own.Folder)).Options);
+        var replay = await Replay.RunAsync(db, TestContext.Current.CancellationToken);
+        Assert.True(replay.Decided > 100);
+        Assert.Equal((0, 0), (replay.Older, replay.Differences.Count));
+
+        // A log that was tampered with is found.
+        await db.Database.ExecuteSqlAsync($"""UPDATE "Goes" SET "Success" = NOT "Success" WHERE "SetId" IN (SELECT "Id" FROM "Sets" WHERE "Decision" = 'Raise' ORDER BY "Id" LIMIT 1)""", TestContext.Current.CancellationToken);
+        var differs = Assert.Single((await Replay.RunAsync(db, TestContext.Current.CancellationToken)).Differences);
+        Assert.Equal(("Raise", "Back"), (differs.Recorded, differs.Now));
     }
 
     /// <summary>Goes that waited on the device carry the time they were tapped; a clock that cannot be right does not count.</summary>

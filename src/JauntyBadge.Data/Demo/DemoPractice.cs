@@ -18,6 +18,7 @@ public static class DemoPractice
 {
     private const int Seed = 1887;
     private const int SetsInSession = 4;
+    private static readonly TimeSpan SetTakes = TimeSpan.FromSeconds(42);
     private const int LongestTraining = 400;
 
     /// <summary>Adds the dogs with their records, dated relative to now.</summary>
@@ -138,7 +139,7 @@ public static class DemoPractice
                 var (record, signs) = Play(session, position, start.AddDays(offset), bad ? 0.5 : demo.Ease, bad, random);
                 goes += record.Goes.Count;
                 var goodDays = Progression.GoodDays(session, record, told.Select(t => t.Set), rules);
-                var decision = Progression.AfterSet(session, record, passed, goodDays, (TimeSpan.FromMinutes(0.7 * (set + 1)), goes, backs), rules);
+                var decision = Progression.AfterSet(session, record, passed, goodDays, (SetTakes * (set + 1), goes, backs), rules);
                 told.Add(new Told(offset, session, record, signs, decision));
                 if (decision.Kind == DecisionKind.Passed)
                     passed.Add(record.StepId);
@@ -200,7 +201,7 @@ public static class DemoPractice
             if (decision.Next is { NotBefore: not null } next)
                 decision = decision with { Next = next with { NotBefore = day.AddDays(decision.Set.NotBeforeDays) } };
             session.Sets.Add(set);
-            at = at.AddSeconds(70);
+            at += SetTakes;
             session.EndedAt = at;
             db.PlanMoves.Add(set.Close(decision, rulesId, at));
             if (decision.Kind == DecisionKind.Passed)

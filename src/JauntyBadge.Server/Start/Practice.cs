@@ -1,4 +1,5 @@
 using JauntyBadge.Data;
+using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Demo;
 using Microsoft.EntityFrameworkCore;
 
@@ -44,6 +45,22 @@ internal static class Practice
         Backup.Make(PracticeFolder.DatabaseIn(folder), to);
         Console.WriteLine($"{to} holds the practice of {folder}: one file, whole, checked.");
         return 0;
+    }
+
+    /// <summary>Decides every set anew from its log: <c>replay --data FOLDER</c>. It ends with 1 where something differs.</summary>
+    public static async Task<int> ReplayAsync(string[] args)
+    {
+        var folder = Path.GetFullPath(FolderOf(new ConfigurationBuilder().AddCommandLine(args).Build()));
+        if (!File.Exists(PracticeFolder.DatabaseIn(folder)))
+            throw new PracticeProblem($"There is no practice at {folder}.");
+        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(folder, readOnly: true)).Options);
+        if ((await db.Database.GetPendingMigrationsAsync()).Any())
+            throw new PracticeProblem($"{folder} was kept by an earlier release. Open it with this one first.");
+        var result = await Replay.RunAsync(db, CancellationToken.None);
+        foreach (var differs in result.Differences)
+            Console.WriteLine($"{differs.Dog}, {differs.Day:yyyy-MM-dd}, {differs.Step}: recorded {differs.Recorded}; its log gives {differs.Now}.");
+        Console.WriteLine($"{result.Decided} sets decided anew, {result.Differences.Count} differ{(result.Older == 0 ? "" : $"; {result.Older} from before plans and numbers were kept")}.");
+        return result.Differences.Count == 0 ? 0 : 1;
     }
 
     private static void BeginAfresh(PracticeFolder folder, bool yes, TimeProvider clock)

@@ -1,6 +1,6 @@
 import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer } from '@chakra-ui/react';
 import { useState } from 'react';
-import { NavLink, Outlet, ScrollRestoration } from 'react-router';
+import { NavLink, Outlet, ScrollRestoration, useMatch } from 'react-router';
 import { useUnit, type Unit } from '../shared/units';
 import { ServerState } from './ServerState';
 import { currentScheme, keepScheme } from './scheme';
@@ -15,6 +15,8 @@ const SkipLink = chakra('a', {
 
 /** The strip along the top and the page below it. */
 export function Shell() {
+  // On a phone the pad has the screen to itself: the badge still leads home.
+  const onPad = useMatch('/sessions/:id') !== null;
   return (
     <Flex direction="column" minH="100dvh">
       <SkipLink href="#page">Skip to the page</SkipLink>
@@ -40,6 +42,7 @@ export function Shell() {
           as="nav"
           aria-label="Main"
           gap={{ base: 3, md: 5 }}
+          display={{ base: onPad ? 'none' : 'flex', md: 'flex' }}
           order={{ base: 1, md: 0 }}
           w={{ base: 'full', md: 'auto' }}
           justify={{ base: 'space-between', md: 'start' }}
