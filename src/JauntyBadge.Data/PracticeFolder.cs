@@ -37,7 +37,9 @@ public sealed class PracticeFolder : IDisposable
     /// <summary>How to reach it. A lock held by another program is waited for a second at a time, never longer on one thread.</summary>
     public static string ConnectionTo(string folder, bool readOnly = false) => new SqliteConnectionStringBuilder
     {
-        DataSource = DatabaseIn(folder), DefaultTimeout = 1, Mode = readOnly ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWriteCreate,
+        DataSource = DatabaseIn(folder),
+        DefaultTimeout = 1,
+        Mode = readOnly ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWriteCreate,
     }.ToString();
 
     /// <summary>Takes a folder for this process, making it where there is none, readable and writable by this user only.</summary>

@@ -131,7 +131,7 @@ await picture('decision-phone-dark', {
   at: () => '/',
   then: async (page) => {
     await openSession(page, 'Admiral');
-    for (let i = 0; i < 6; i++) await page.getByRole('button', { name: /^Good/ }).click();
+    for (let i = 0; i < 5; i++) await page.getByRole('button', { name: /^Good/ }).click();
     await page.getByRole('button', { name: /^Finish the set/ }).click();
     await page.getByText('On to the next target').waitFor();
   },

@@ -33,8 +33,12 @@ public sealed record DogNature(
         double Around(double value, double spread, double most = double.MaxValue) => Math.Min(most, value * Math.Exp(spread * Normal(random)));
         return this with
         {
-            Learning = Around(Learning, 0.25, 0.6), Shared = Around(Shared, 0.2, 0.9), Start = Around(Start, 0.3, 0.8), Excitable = Around(Excitable, 0.25),
-            UnsureFrom = Around(UnsureFrom, 0.15), ForgetsInDays = Around(ForgetsInDays, 0.3),
+            Learning = Around(Learning, 0.25, 0.6),
+            Shared = Around(Shared, 0.2, 0.9),
+            Start = Around(Start, 0.3, 0.8),
+            Excitable = Around(Excitable, 0.25),
+            UnsureFrom = Around(UnsureFrom, 0.15),
+            ForgetsInDays = Around(ForgetsInDays, 0.3),
         };
     }
 
