@@ -47,8 +47,7 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
         Assert.Equal((3, false), (open["openSet"]!["goes"]!.AsArray().Count, open["isClear"]!.GetValue<bool>()));
         Assert.Equal("Two more right or four missed in a row settles it.", open.Text("settles"));
         open = await GoesAsync(session, 2);
-        Assert.True(open["isClear"]!.GetValue<bool>());
-        Assert.Null(open["settles"]);
+        Assert.Equal((true, "That is clear: finish the set."), (open["isClear"]!.GetValue<bool>(), open.Text("settles")));
         var finished = await server.PostAsync($"{session}/sets/1/finish");
         Assert.Equal("raise", Decision(finished));
         Assert.Contains("5 of 5 went well", finished["sets"]![0]!["reason"]!.GetValue<string>(), StringComparison.Ordinal);
@@ -237,7 +236,7 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
         var begun = (await server.GetAsync(session))["openSet"]!;
         Assert.Equal((-2, "one hand open so that it sees"), (begun["target"]!.GetValue<int>(), begun["targetText"]!.GetValue<string>()));
         await GoesAsync(session, 2);
-        Assert.True((await SignAsync(session, $"{session}/signs/{Guid.NewGuid()}", "ears-back"))["isClear"]!.GetValue<bool>());
+        Assert.True((await SignAsync(session, $"{session}/signs/{Guid.NewGuid()}", "ears-back")) is var unsure && unsure["isClear"]!.GetValue<bool>() && unsure.Text("settles") == "It is unsure: finish the set.");
         var ended = await server.PostAsync($"{session}/sets/1/finish");
         Assert.Equal(("back", true), (Decision(ended), ended["endedAt"] is not null));
         var next = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";

@@ -14,7 +14,7 @@ test('one thumb: goes, a sign, a go taken back, the decision', async ({ page }) 
   await expect(page.getByText('Two more right or four missed in a row settles it.')).toBeVisible();
   await page.getByRole('button', { name: 'Ears back' }).click();
   for (let i = 0; i < 2; i++) await good.click();
-  await expect(page.getByText('That is clear: finish the set.')).toBeVisible();
+  await expect(page.getByText('It is unsure: finish the set.')).toBeVisible();
   await expect(good).toBeDisabled();
   await page.getByRole('button', { name: /^Finish the set/ }).click();
   await expect(page.getByText('The same again', { exact: true })).toBeVisible();

@@ -33,6 +33,16 @@ public static class ConditioningWords
         ? $"{Capital(InWords(right))} more right or {InWords(missed)} missed in a row settles it."
         : "";
 
+    /// <summary>How an open set stands, in one sentence for whoever has a hand free: what would settle it, or that it is settled and by what.</summary>
+    public static string Standing(SetDecision decision) => decision.By switch
+    {
+        DecidedBy.Open => Settles(decision),
+        DecidedBy.Unsure => "It is unsure: finish the set.",
+        DecidedBy.Worried => "It is worried: finish the set, then one easy go.",
+        DecidedBy.OverThreshold => "It is over threshold: end now.",
+        _ => "That is clear: finish the set.",
+    };
+
     /// <summary>A rung below a step's first target.</summary>
     public static string Rung(int target) => target switch { -1 => "the first easier rung", -2 => "the second easier rung", _ => "the easiest rung" };
 

@@ -86,7 +86,7 @@ internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Se
 /// <summary>A session. The open set, if any, is the last one.</summary>
 /// <param name="Step">The step of the latest set.</param>
 /// <param name="IsClear">The open set is decided: finish it; more goes would not be looked at.</param>
-/// <param name="Settles">What would settle the open set, in a sentence; null where none is open or it is clear.</param>
+/// <param name="Settles">What would settle the open set, or that it is settled and by what, in a sentence; null where none is open.</param>
 /// <param name="EndNow">A sign over threshold was tapped in the open set: end now.</param>
 public sealed record SessionDto(
     Guid Id, Guid DogId, string DogName, DateTime StartedAt, DateTime? EndedAt, string? GapReason, int GoesInSet, StepDto? Step,
@@ -102,7 +102,7 @@ public sealed record SessionDto(
         return new SessionDto(
             session.Id, session.DogId, dog.Name, session.StartedAt, session.EndedAt, session.GapReason, Progression.GoesInSet,
             rows.Count == 0 ? null : StepOf(rows[^1].StepId, dog), [.. rows.Where(s => s.ClosedAt is not null).Select(Of)],
-            open is null ? null : Of(open), standing is { DecidedAfter: not null }, standing is { DecidedAfter: null } on ? ConditioningWords.Settles(on) : null,
+            open is null ? null : Of(open), standing is { DecidedAfter: not null }, standing is null ? null : ConditioningWords.Standing(standing),
             open is not null && Progression.EndsNow(open.ToRecord().Worst));
     }
 

@@ -149,7 +149,7 @@ function OpenSet({
       </Box>
       <Goes goes={goes} of={session.goesInSet} />
       <Text role="status" minH="6" fontWeight={session.isClear ? '700' : '400'}>
-        {session.endNow ? '' : session.isClear ? 'That is clear: finish the set.' : session.settles}
+        {session.endNow ? '' : session.settles}
       </Text>
       <Signs seen={set.signs} count={seen} onTap={(signId) => pad.sign(where, signId)} onTakeBack={pad.takeBackSign} />
       <Box

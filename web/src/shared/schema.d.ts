@@ -3275,7 +3275,7 @@ export interface components {
             openSet: null | components["schemas"]["SetDto"];
             /** @description The open set is decided: finish it; more goes would not be looked at. */
             isClear: boolean;
-            /** @description What would settle the open set, in a sentence; null where none is open or it is clear. */
+            /** @description What would settle the open set, or that it is settled and by what, in a sentence; null where none is open. */
             settles: null | string;
             /** @description A sign over threshold was tapped in the open set: end now. */
             endNow: boolean;
