@@ -47,6 +47,23 @@ public class WhatIfTrainingTests(PracticeServer server)
         Assert.NotNull(answer.Problem(field));
     }
 
+    /// <summary>The plan of the screen, in an order in which every step's needs come first; each stage has one gate.</summary>
+    [Fact]
+    public async Task A_plan_is_told_in_order_with_its_gates_and_what_is_left_out()
+    {
+        var plan = await server.PostAsync("/api/what-if/plan", new { dog = new { temperament = "wary", sensitivities = new[] { "clicks", "handsBehindHead" }, headShape = "short", purposes = new[] { "clinic" } } });
+        var steps = plan["steps"]!.AsArray().Select(s => s!).ToList();
+        List<string> ids = [.. steps.Select(s => s["id"]!.GetValue<string>())];
+        Assert.All(steps.Index(), s => Assert.All(s.Item["needs"]!.AsArray().Select(n => n!.GetValue<string>()).Where(ids.Contains), n => Assert.True(ids.IndexOf(n) < s.Index)));
+        Assert.All(steps.GroupBy(s => s["stage"]!.GetValue<string>()), g => Assert.Equal(g.Last()["id"]!.GetValue<string>(), g.Single(s => s["gate"]!.GetValue<bool>())["id"]!.GetValue<string>()));
+        Assert.True(ids.IndexOf("click-near") < ids.IndexOf("look-at-it"));
+        Assert.Contains("clinic-table", ids);
+        Assert.Contains(plan["leftOut"]!.AsArray(), l => l!["id"]!.GetValue<string>() == "walk-meet" && l["why"]!.GetValue<string>() == "Only for walks.");
+        Assert.Contains("afraid of clicks", steps.Single(s => s["id"]!.GetValue<string>() == "click-far")["why"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.NotNull((await server.PostAsync("/api/what-if/plan", new { dog = new { }, school = "Tasty floor" })).Problem("school"));
+        Assert.NotNull((await server.PostAsync("/api/what-if/plan", new { })).Problem("dog"));
+    }
+
     [Fact]
     public async Task Holds_give_what_is_asked_next()
     {

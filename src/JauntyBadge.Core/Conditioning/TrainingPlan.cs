@@ -77,6 +77,9 @@ public sealed record TrainingPlan(IReadOnlyList<PlannedStep> Steps, IReadOnlyLis
     /// <summary>Whether every step up to the purpose's last is passed: from then on the dog wears it, and only upkeep is left.</summary>
     public bool WearsIt(IReadOnlySet<string> passed) => PassedShare(passed, upToFirstFastening: true) >= 1 && PassedShare(passed, upToFirstFastening: false) >= 1;
 
+    /// <summary>Whether a step is the gate of its stage: the last of it in this plan.</summary>
+    public bool IsGate(Step step) => Steps.Last(s => s.Step.Stage == step.Stage).Step.Id == step.Id;
+
     /// <summary>The first step that is not on record as passed; null when all are.</summary>
     public Step? NextAfter(IReadOnlySet<string> passed) => Steps.FirstOrDefault(s => !passed.Contains(s.Step.Id))?.Step;
 

@@ -30,10 +30,11 @@ public sealed record StepDto(
 }
 
 /// <summary>A step with where the plan stands on it.</summary>
+/// <param name="IsGate">The gate of its stage: it is passed on two days, every other step on one.</param>
 /// <param name="Target">The target it stands at, a rung below the first where negative; null elsewhere.</param>
 /// <param name="TargetText">The same in words.</param>
 /// <param name="Passed">When and how it was passed; null where it was not.</param>
-public sealed record PlannedStepDto(StepDto Step, StepState State, int? Target, string? TargetText, PassedDto? Passed);
+public sealed record PlannedStepDto(StepDto Step, StepState State, bool IsGate, int? Target, string? TargetText, PassedDto? Passed);
 
 /// <summary>A step passed.</summary>
 public sealed record PassedDto(DateOnly Day, PassedHow How, string? Note);
@@ -105,7 +106,7 @@ internal static class PlanEndpoints
         {
             var (isHere, passed) = (s.Step.Id == position?.StepId, passes.GetValueOrDefault(s.Step.Id));
             return new(
-                StepDto.Of(s), isHere ? StepState.Here : passed is null ? StepState.Ahead : StepState.Passed, isHere ? position!.Target : null, isHere ? s.Step.TargetText(position!.Target) : null, passed);
+                StepDto.Of(s), isHere ? StepState.Here : passed is null ? StepState.Ahead : StepState.Passed, file.Plan.IsGate(s.Step), isHere ? position!.Target : null, isHere ? s.Step.TargetText(position!.Target) : null, passed);
         }
 
         return new PlanDto(

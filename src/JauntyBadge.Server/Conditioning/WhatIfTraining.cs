@@ -2,6 +2,7 @@ using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Measuring;
 using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Conditioning;
@@ -57,6 +58,38 @@ public sealed record WhatIfHold(double? CriterionSeconds = null, double? Share =
 /// <param name="NextCriterionSeconds">After bounds and rounding.</param>
 public sealed record WhatIfHoldAnswer(HoldEstimate How, double? Rank, int PullOuts, double HeldSeconds, double? CriterionSeconds, double NextCriterionSeconds);
 
+/// <summary>What a plan needs to know of a dog.</summary>
+/// <param name="Temperament">bold, typical, wary or soured; typical when left out.</param>
+public sealed record WhatIfPlanDog(
+    Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, HeadShape? HeadShape = null, IReadOnlyList<Purpose>? Purposes = null);
+
+/// <summary>A dog to plan for.</summary>
+/// <param name="Dog">The dog.</param>
+/// <param name="School">The school, "Good news first" when left out: the only one so far.</param>
+public sealed record WhatIfPlan(WhatIfPlanDog? Dog = null, string? School = null);
+
+/// <summary>A step of a plan.</summary>
+/// <param name="Targets">Its targets in words, the easiest first.</param>
+/// <param name="Gate">The gate of its stage: passed on two days.</param>
+/// <param name="Needs">Ids of the steps that come first.</param>
+/// <param name="Why">What it is good for, and what this dog changes about it.</param>
+public sealed record WhatIfPlanStep(string Id, Stage Stage, IReadOnlyList<string> Targets, bool Gate, IReadOnlyList<string> Needs, string Why);
+
+/// <summary>A step this dog does not need.</summary>
+public sealed record WhatIfLeftOut(string Id, string Why);
+
+/// <summary>A plan in order.</summary>
+public sealed record WhatIfPlanAnswer(IReadOnlyList<WhatIfPlanStep> Steps, IReadOnlyList<WhatIfLeftOut> LeftOut);
+
+public sealed class WhatIfPlanValidator : AbstractValidator<WhatIfPlan>
+{
+    public WhatIfPlanValidator()
+    {
+        RuleFor(p => p.Dog).NotNull().WithMessage("dog is needed.");
+        RuleFor(p => p.School).Must(s => s is null or TrainingPlan.SchoolName).WithMessage($"school can be left out or be \"{TrainingPlan.SchoolName}\": there is no other yet.");
+    }
+}
+
 /// <summary>Stateless answers by our own numbers, from the functions the session pad uses.</summary>
 internal static class WhatIfTraining
 {
@@ -64,6 +97,7 @@ internal static class WhatIfTraining
     {
         var whatIf = api.MapGroup("/what-if").WithTags("What if");
         whatIf.MapPost("/set", DecideSet).WithName("whatIfSet").WithSummary("Decide a set of goes: on, the same again, or back.");
+        whatIf.MapPost("/plan", Plan).WithName("whatIfPlan").WithSummary("The steps for a dog in order, with what is left out and why.");
         whatIf.MapPost("/hold", Hold).WithName("whatIfHold").WithSummary("What a dog holds, and what to ask of it next.");
     }
 
@@ -76,6 +110,24 @@ internal static class WhatIfTraining
             decision.DecidedAfter, decision.Kind, decision.NextTarget, decision.EndSession, decision.StepsBack, decision.NotBeforeDays, decision.StartsAt, decision.Evidence,
             decision is { SettlesRight: { } right, SettlesMissed: { } missed } ? new SettlesDto(right, missed) : null,
             ConditioningWords.Reason(decision, start, t => t < 0 ? ConditioningWords.Rung(t) : $"target {t + 1}"));
+    }
+
+    private static WhatIfPlanAnswer Plan(WhatIfPlan asked)
+    {
+        var plan = TrainingPlan.For(new DogProfile
+        {
+            Name = "Any",
+            Temperament = asked.Dog!.Temperament ?? Temperament.Typical,
+            Sensitivities = asked.Dog.Sensitivities ?? [],
+            HeadShapeSeen = asked.Dog.HeadShape,
+            Purposes = asked.Dog.Purposes ?? [],
+        });
+        return new WhatIfPlanAnswer(
+            [
+                .. plan.Steps.Select(s => new WhatIfPlanStep(
+                    s.Step.Id, s.Step.Stage, [.. Enumerable.Range(0, s.Step.Ladder.Count).Select(s.Step.TargetText)], plan.IsGate(s.Step), s.Step.After, string.Join(" ", [s.Step.Purpose, .. s.Notes]))),
+            ],
+            [.. plan.LeftOut.Select(l => new WhatIfLeftOut(l.Step.Id, l.Reason))]);
     }
 
     private static WhatIfHoldAnswer Hold(WhatIfHold asked)

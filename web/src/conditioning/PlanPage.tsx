@@ -110,7 +110,7 @@ function StageList({ steps, shown, onPick }: { steps: Planned[]; shown: string; 
 }
 
 function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['PlanDto']; dogId: string }) {
-  const { step, state, target, targetText, passed } = planned;
+  const { step, state, isGate, target, targetText, passed } = planned;
   const start = useStartSession(dogId);
   const resting = plan.notBefore !== null && new Date(`${plan.notBefore}T00:00`) > new Date();
   return (
@@ -138,6 +138,7 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
           ))}
         </ol>
       </Box>
+      {isGate && <Text mb="3">The gate of its stage: its last target has to go well on two different days.</Text>}
       {passed && (
         <Text mb="3">
           ✓ Passed on {dateText(passed.day, 'short')}

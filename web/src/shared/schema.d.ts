@@ -1399,6 +1399,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/what-if/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The steps for a dog in order, with what is left out and why. */
+        post: operations["whatIfPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/what-if/hold": {
         parameters: {
             query?: never;
@@ -3032,6 +3049,8 @@ export interface components {
         PlannedStepDto: {
             step: components["schemas"]["StepDto"];
             state: components["schemas"]["StepState"];
+            /** @description The gate of its stage: it is passed on two days, every other step on one. */
+            isGate: boolean;
             /**
              * Format: int32
              * @description The target it stands at, a rung below the first where negative; null elsewhere.
@@ -3888,6 +3907,11 @@ export interface components {
              */
             nextCriterionSeconds: number;
         };
+        /** @description A step this dog does not need. */
+        WhatIfLeftOut: {
+            id: string;
+            why: string;
+        };
         /** @description The readings judged. */
         WhatIfMeasureAnswer: {
             measures: components["schemas"]["WhatIfMeasured"][];
@@ -3979,6 +4003,37 @@ export interface components {
              * @description Its height in pixels.
              */
             pictureHeight?: null | number;
+        };
+        /** @description A dog to plan for. */
+        WhatIfPlan: {
+            dog?: null | components["schemas"]["WhatIfPlanDog"];
+            /** @description The school, "Good news first" when left out: the only one so far. */
+            school?: null | string;
+        };
+        /** @description A plan in order. */
+        WhatIfPlanAnswer: {
+            steps: components["schemas"]["WhatIfPlanStep"][];
+            leftOut: components["schemas"]["WhatIfLeftOut"][];
+        };
+        /** @description What a plan needs to know of a dog. */
+        WhatIfPlanDog: {
+            temperament?: null | components["schemas"]["Temperament"];
+            sensitivities?: null | components["schemas"]["Sensitivity"][];
+            headShape?: null | components["schemas"]["HeadShape"];
+            purposes?: null | components["schemas"]["Purpose"][];
+        };
+        /** @description A step of a plan. */
+        WhatIfPlanStep: {
+            id: string;
+            stage: components["schemas"]["Stage"];
+            /** @description Its targets in words, the easiest first. */
+            targets: string[];
+            /** @description The gate of its stage: passed on two days. */
+            gate: boolean;
+            /** @description Ids of the steps that come first. */
+            needs: string[];
+            /** @description What it is good for, and what this dog changes about it. */
+            why: string;
         };
         /** @description A length as somebody wrote it. */
         WhatIfReading: {
@@ -8750,6 +8805,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WhatIfSetAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfPlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfPlanAnswer"];
                 };
             };
             /** @description Bad Request */
