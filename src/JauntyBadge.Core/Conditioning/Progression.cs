@@ -56,8 +56,14 @@ public enum PassedHow
 /// <param name="StepIds">The steps in order.</param>
 public sealed record SessionPlan(GoRule Rule, Dogs.Temperament Temperament, IReadOnlyList<string> StepIds)
 {
+    private readonly Step[] steps = [.. StepIds.Select(Step.Find).OfType<Step>()];
+    private readonly HashSet<string> gates = [.. StepIds.Select(Step.Find).OfType<Step>().GroupBy(s => s.Stage).Select(g => g.Last().Id)];
+
     /// <summary>The steps in order; one that ships no more is left out.</summary>
-    public IReadOnlyList<Step> Steps() => [.. StepIds.Select(Step.Find).OfType<Step>()];
+    public IReadOnlyList<Step> Steps() => steps;
+
+    /// <summary>The last step of a stage in this plan is its gate.</summary>
+    public bool IsGate(string stepId) => gates.Contains(stepId);
 }
 
 /// <summary>The rule's decision after a set, and where the plan stands then.</summary>
@@ -98,7 +104,7 @@ public static class Progression
     {
         var step = Step.Find(set.StepId);
         var top = step?.TopTarget ?? 0;
-        return new(plan.Rule, plan.Temperament, Math.Clamp(set.Target, SetStart.EasiestRung, top), top, IsGate(plan, step), goodDaysBefore, backsBefore);
+        return new(plan.Rule, plan.Temperament, Math.Clamp(set.Target, SetStart.EasiestRung, top), top, plan.IsGate(set.StepId), goodDaysBefore, backsBefore);
     }
 
     /// <summary>Days other than a set's own on which the top target of its step went well.</summary>
@@ -172,9 +178,6 @@ public static class Progression
             return (position with { Target = position.Target - 1 }, $"{gap.TotalDays:0} days without training, so one target lower.");
         return (position, null);
     }
-
-    /// <summary>The last step of a stage in this plan is its gate.</summary>
-    private static bool IsGate(SessionPlan plan, Step? step) => step is not null && plan.Steps().LastOrDefault(s => s.Stage == step.Stage)?.Id == step.Id;
 
     /// <summary>So many steps back in the plan; a step that is not in it counts as the one it came after.</summary>
     private static Step BackFrom(IReadOnlyList<Step> steps, Step step, int back)
