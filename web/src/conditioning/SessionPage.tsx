@@ -186,9 +186,12 @@ function OpenSet({
             Good <Key>g</Key>
           </Button>
         </Flex>
-        <Flex gap="3" mt="3">
-          <Button flex="1" h="12" variant="ghost" disabled={!last || pad.busy} onClick={takeBack}>
+        <Flex gap={{ base: 1, md: 3 }} mt="3">
+          <Button flex="1" h="12" px="2" variant="ghost" disabled={!last || pad.busy} onClick={takeBack}>
             Take back <Key>u</Key>
+          </Button>
+          <Button flex="1" h="12" px="2" variant="ghost" disabled={pad.busy} onClick={pad.end}>
+            End session
           </Button>
           <Button
             flex="1.4"
@@ -202,14 +205,9 @@ function OpenSet({
           </Button>
         </Flex>
       </Box>
-      <Flex mt="4" justify="space-between" align="center">
-        <Text fontSize="sm" color="fg.muted">
-          It may leave at any time; water near by.
-        </Text>
-        <Button variant="ghost" onClick={pad.end} disabled={pad.busy}>
-          End session
-        </Button>
-      </Flex>
+      <Text mt="4" fontSize="sm" color="fg.muted">
+        It may leave at any time; water near by.
+      </Text>
       <Link asChild fontSize="sm" color="fg.muted">
         <RouterLink to={`/dogs/${session.dogId}/plan`}>The whole plan</RouterLink>
       </Link>
