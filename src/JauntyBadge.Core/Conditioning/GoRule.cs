@@ -27,7 +27,7 @@ public sealed record SetStart(
     public const int EasiestRung = -3;
 
     /// <summary>Such a dog is heeded at its first unsure sign.</summary>
-    public bool IsFearful => Temperament is Temperament.Wary or Temperament.Soured;
+    public bool IsFearful => Temperament.IsFearful();
 }
 
 /// <summary>A sign seen in a set.</summary>
@@ -95,7 +95,7 @@ public static class GoRules
 
     /// <summary>Where a step is begun by a dog: at its first target, or below it.</summary>
     public static int BeginsAt(Temperament temperament, GoRule rule, HouseRules rules) =>
-        rule == GoRule.AsSoonAsClear && temperament is Temperament.Wary or Temperament.Soured ? -rules[BeginsBelow] : 0;
+        rule == GoRule.AsSoonAsClear && temperament.IsFearful() ? -rules[BeginsBelow] : 0;
 
     /// <summary>Decides.</summary>
     /// <param name="start">Where the set stood before its first go.</param>

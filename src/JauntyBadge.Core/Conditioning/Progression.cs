@@ -57,7 +57,7 @@ public enum PassedHow
 public sealed record SessionPlan(GoRule Rule, Dogs.Temperament Temperament, IReadOnlyList<string> StepIds)
 {
     private readonly Step[] steps = [.. StepIds.Select(Step.Find).OfType<Step>()];
-    private readonly HashSet<string> gates = [.. StepIds.Select(Step.Find).OfType<Step>().GroupBy(s => s.Stage).Select(g => g.Last().Id)];
+    private readonly HashSet<string> gates = Step.Gates(StepIds.Select(Step.Find).OfType<Step>());
 
     /// <summary>The steps in order; one that ships no more is left out.</summary>
     public IReadOnlyList<Step> Steps() => steps;

@@ -85,6 +85,9 @@ public sealed record Step(
         _ => Ladder[target],
     };
 
+    /// <summary>Ids of the gates among steps in order: the last of each stage.</summary>
+    internal static HashSet<string> Gates(IEnumerable<Step> steps) => [.. steps.GroupBy(s => s.Stage).Select(g => g.Last().Id)];
+
     /// <summary>A target that the step has: none beyond its last, none below its easiest rung.</summary>
     public int Within(int target) => Math.Clamp(target, SetStart.EasiestRung, TopTarget);
 

@@ -37,6 +37,8 @@ internal sealed record Adaptation(
 /// <summary>One dog's plan: the default school's steps, chosen, ordered and annotated for it.</summary>
 public sealed record TrainingPlan(IReadOnlyList<PlannedStep> Steps, IReadOnlyList<LeftOutStep> LeftOut, IReadOnlyList<Policy> Policies)
 {
+    private readonly HashSet<string> gates = Step.Gates(Steps.Select(s => s.Step));
+
     /// <summary>The name of the default school.</summary>
     public const string SchoolName = "Good news first";
 
@@ -78,7 +80,7 @@ public sealed record TrainingPlan(IReadOnlyList<PlannedStep> Steps, IReadOnlyLis
     public bool WearsIt(IReadOnlySet<string> passed) => PassedShare(passed, upToFirstFastening: true) >= 1 && PassedShare(passed, upToFirstFastening: false) >= 1;
 
     /// <summary>Whether a step is the gate of its stage: the last of it in this plan.</summary>
-    public bool IsGate(Step step) => Steps.Last(s => s.Step.Stage == step.Stage).Step.Id == step.Id;
+    public bool IsGate(Step step) => gates.Contains(step.Id);
 
     /// <summary>The first step that is not on record as passed; null when all are.</summary>
     public Step? NextAfter(IReadOnlySet<string> passed) => Steps.FirstOrDefault(s => !passed.Contains(s.Step.Id))?.Step;
@@ -107,7 +109,7 @@ public sealed record TrainingPlan(IReadOnlyList<PlannedStep> Steps, IReadOnlyLis
 
     private static IReadOnlyList<Policy> PoliciesFor(DogProfile dog)
     {
-        var fearful = dog.Temperament is Temperament.Wary or Temperament.Soured;
+        var fearful = dog.Temperament.IsFearful();
         return
         [
             new("Food at the muzzle", "None near it at first; the sight of it predicts food elsewhere", "The default school.", Basis.House("the muzzle itself becomes the good news")),

@@ -25,6 +25,13 @@ public enum Temperament
     Soured,
 }
 
+/// <summary>What is asked of a temperament.</summary>
+public static class Temperaments
+{
+    /// <summary>Such a dog is heeded at once: wary of the world, or soured by a muzzle.</summary>
+    public static bool IsFearful(this Temperament temperament) => temperament is Temperament.Wary or Temperament.Soured;
+}
+
 /// <summary>Something that makes a part of the training harder for this dog.</summary>
 public enum Sensitivity
 {

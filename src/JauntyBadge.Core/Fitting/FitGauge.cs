@@ -63,7 +63,7 @@ internal sealed record FitRulesMm(
         rules[FitRules.Marginal].Millimeters, rules[SnoutRules.SmallDogFrom].Millimeters, rules[SnoutRules.SmallestWindow].Millimeters, rules[BasketModel.BoxSpareWidth].Millimeters);
 
     /// <summary>A bound shrunk for a small dog.</summary>
-    public double Scaled(double bound, double eyeLine) => Math.Max(bound * Math.Min(1, eyeLine / SmallDogFrom), Math.Min(bound, SmallestWindow));
+    public double Scaled(double bound, double eyeLine) => SnoutRules.ScaledMm(bound, eyeLine, SmallDogFrom, SmallestWindow);
 }
 
 /// <summary>A request in plain mm and radians, with the numbers it is judged by.</summary>

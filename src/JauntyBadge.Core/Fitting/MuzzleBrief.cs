@@ -229,7 +229,7 @@ public sealed record MuzzleCount(bool TrainingFirst, string Says, string Reason,
             return new(false, "A spare", "It wears one happily already: have a second of the same, for the day one breaks or is lost.", Basis.Practice("a dog already wearing one happily still needs a spare"));
         if (dog.BiteTier >= BiteTier.Injured)
             return new(false, "One: the final one first", "With this bite history no lighter one may stand in for it, not even in training.", Basis.Practice("at tiers 3 and 4 the final one comes first"));
-        return dog.Temperament is Temperament.Wary or Temperament.Soured
+        return dog.Temperament.IsFearful()
             ? new(true, "Two: a light one to train in, then the final one", "Train in a light, cheap, quick-clip basket one or two sizes up. Change to the final one when it wears the first for 5 to 10 minutes at ease.", Basis.Practice("fearful dogs at tiers 0 to 2"))
             : new(false, "One", "It meets new things well enough to learn in the final one.", Basis.House("a second muzzle is for fearful dogs and for spares"));
     }

@@ -66,14 +66,14 @@ public static class SnoutRules
 
     /// <summary>A window bound or gap, shrunk for a small dog, never under <see cref="SmallestWindow"/>.</summary>
     public static Length Scaled(Length bound, Length eyeLine, HouseRules rules) =>
-        Length.FromMillimeters(ScaledMm(bound.Millimeters, eyeLine.Millimeters, rules));
+        Length.FromMillimeters(ScaledMm(bound.Millimeters, eyeLine.Millimeters, rules[SmallDogFrom].Millimeters, rules[SmallestWindow].Millimeters));
 
     /// <summary>The usual gap between fit line and eyes for a nose-to-eye this long.</summary>
     public static Length UsualGap(Length eyeLine, HouseRules rules) => Scaled(rules[FitLineGap], eyeLine, rules);
 
     /// <summary>The same in plain mm.</summary>
-    internal static double ScaledMm(double bound, double eyeLine, HouseRules rules) =>
-        Math.Max(bound * Math.Min(1, eyeLine / rules[SmallDogFrom].Millimeters), Math.Min(bound, rules[SmallestWindow].Millimeters));
+    internal static double ScaledMm(double bound, double eyeLine, double smallDogFrom, double smallestWindow) =>
+        Math.Max(bound * Math.Min(1, eyeLine / smallDogFrom), Math.Min(bound, smallestWindow));
 
     /// <summary>The usual gap behind a fit line this far from the nose: the one that, added to it, gives an eye line whose usual gap it is.</summary>
     public static Length GapBehind(Length fitLineLength, HouseRules rules)

@@ -183,7 +183,7 @@ public static class DemoPractice
         var session = new SessionRow { Id = Guid.NewGuid(), DogId = dogId, StartedAt = at, BegunWith = sets[0].Plan };
         foreach (var told in sets)
         {
-            var hold = Step.All.Single(s => s.Id == told.Set.StepId).Hold(told.Set.Target);
+            var hold = Step.Find(told.Set.StepId)!.Hold(told.Set.Target);
             var start = at;
             var set = new SetRow
             {

@@ -75,9 +75,11 @@ internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Se
     public SessionPlan PlanOf(SessionRow session) => session.BegunWith ?? Session;
 
     /// <summary>How an open set stands.</summary>
-    public SetDecision Standing(SessionRow session, SetRow open) => Standing(PlanOf(session), open.ToRecord(), Backs(session));
-
-    private SetDecision Standing(SessionPlan plan, SetRecord set, int backs) => GoRules.Decide(Progression.StartOf(plan, set, 0, backs), set.Goes, set.Signs, Rules);
+    public SetDecision Standing(SessionRow session, SetRow open)
+    {
+        var set = open.ToRecord();
+        return GoRules.Decide(Progression.StartOf(PlanOf(session), set, 0, Backs(session)), set.Goes, set.Signs, Rules);
+    }
 
     /// <summary>Times the session went back.</summary>
     public static int Backs(SessionRow session) => session.Sets.Count(s => s.Decision == DecisionKind.Back);
