@@ -58,14 +58,16 @@ internal static class Coverage
         }
     }
 
+    private static readonly Length StrapSpare = Length.FromMillimeters(40);
+
     /// <summary>The muzzle of the order sheet, on the frame of one that the brief takes.</summary>
     private static RankedFit MadeToMeasure(DogProfile dog, FitQuestion question)
     {
-        var made = OrderSheet.For(dog, question).Dimensions.ToDictionary(d => d.Name, d => d.Wanted.Millimeters);
+        var made = OrderSheet.For(dog, question).Dimensions.ToDictionary(d => d.Name, d => d.Wanted);
         var loop = made["Neck strap loop"];
         var size = new MuzzleSize(
-            "made", "made", made["Inner length"], loop - 40, loop + 40, null, null, made["Depth in front"], made["Depth at the rear edge"], made["Width at the rear edge"], null, made["Girth at the rear edge"]);
-        return Ranking.Judge(Catalogue.Shipped.First(m => m.Id == "rampart") with { HolePitchMm = null }, size, question);
+            "made", "made", made["Inner length"], loop - StrapSpare, loop + StrapSpare, null, null, made["Depth in front"], made["Depth at the rear edge"], made["Width at the rear edge"], null, made["Girth at the rear edge"]);
+        return Ranking.Judge(Catalogue.Shipped.First(m => m.Id == "rampart") with { HolePitch = null }, size, question);
     }
 
     private static void Explain(IReadOnlyList<RankedFit> ranked, RankedFit? best)

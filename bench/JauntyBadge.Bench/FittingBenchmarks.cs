@@ -49,8 +49,8 @@ internal static class FittingScene
         {
             var (length, depth, width) = (80 + 40 * random.NextDouble(), 90 + 35 * random.NextDouble(), 78 + 26 * random.NextDouble());
             return new MuzzleSize(
-                $"m{model}-{n}", $"{n}", length, 340 + 60 * random.NextDouble(), 480 + 100 * random.NextDouble(), 150 + random.Next(300), random.Next(10, 60), depth + 25 * random.NextDouble(),
-                depth, width, width * 0.86, SnoutSection.Girth(Mm(depth), Mm(width)).Millimeters);
+                $"m{model}-{n}", $"{n}", Mm(length), Mm(340 + 60 * random.NextDouble()), Mm(480 + 100 * random.NextDouble()), Mass.FromGrams(150 + random.Next(300)), random.Next(10, 60),
+                Mm(depth + 25 * random.NextDouble()), Mm(depth), Mm(width), Mm(width * 0.86), SnoutSection.Girth(Mm(depth), Mm(width)));
         }
 
         return [.. Enumerable.Range(0, sizes / 10).Select(m => baskets[m % baskets.Count] with { Id = $"m{m}", Name = $"Model {m}", Sizes = [.. Enumerable.Range(0, 10).Select(n => Size(m, n))] })];

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using FluentValidation;
+using JauntyBadge.Core;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Measuring;
 using JauntyBadge.Server.Conditioning;
@@ -59,6 +60,8 @@ static WebApplication Build(string[] args)
         json.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
         json.SerializerOptions.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         json.SerializerOptions.Converters.Add(new FiniteNumbers());
+        json.SerializerOptions.Converters.Add(new LengthInMm());
+        json.SerializerOptions.Converters.Add(new MassInGrams());
     });
     builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
     builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = context =>

@@ -7,6 +7,9 @@ namespace JauntyBadge.Core.Tests;
 /// <summary>Made-up heads and baskets the tests share.</summary>
 internal static class Heads
 {
+    /// <summary>A finding in words, millimetres.</summary>
+    public static string Said(Finding finding) => new MeasuringWords(ReadingUnit.Mm).Message(finding);
+
     public static Length Mm(double value) => Length.FromMillimeters(value);
 
     /// <summary>A medium-large head, all measured, girth of a rounded box.</summary>

@@ -100,7 +100,7 @@ public class MigrationTests
              "snout":[{"name":"Eye line","mm":98,"provenance":"measured","how":"as read"}],"notChecked":[],"note":null}
             """;
         var row = new JauntyBadge.Data.Fitting.ChoiceRow { SizeId = "withy-5", Kept = Kept };
-        Assert.Equal(("Withy", 98, 298), (row.KeptFit.Model, row.KeptFit.Size.LengthMm, row.KeptFit.Size.MassG));
+        Assert.Equal(("Withy", 98, 298), (row.KeptFit.Model, row.KeptFit.Size.Length.Millimeters, row.KeptFit.Size.Mass?.Grams));
         Assert.Null(row.KeptFit.Draw());
         Assert.Null(row.KeptFit.Muzzle);
     }

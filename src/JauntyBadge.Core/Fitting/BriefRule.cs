@@ -93,9 +93,25 @@ public sealed record BriefWhen(
     }
 }
 
+/// <summary>What a line of the brief is about.</summary>
+public enum BriefTopic
+{
+    Type,
+    Containment,
+    Mouth,
+    Closure,
+    Straps,
+    Front,
+    Feel,
+    Seat,
+    NeckStrap,
+    Weight,
+    Visibility,
+}
+
 /// <summary>One rule of the brief.</summary>
 /// <param name="Id">Stable id.</param>
-/// <param name="Topic">What it is about, one or two words.</param>
+/// <param name="Topic">What it is about.</param>
 /// <param name="When">When it applies.</param>
 /// <param name="Feature">The feature asked for; null for a rule about the mouth.</param>
 /// <param name="Demand">How much.</param>
@@ -105,7 +121,7 @@ public sealed record BriefWhen(
 /// <param name="Basis">On what ground.</param>
 /// <param name="Hard">It keeps the dog from harm and cannot be overruled.</param>
 public sealed record BriefRule(
-    string Id, string Topic, BriefWhen When, Feature? Feature, Demand Demand, GapeClass? Gape, string Says, string Reason, Basis Basis, bool Hard = false)
+    string Id, BriefTopic Topic, BriefWhen When, Feature? Feature, Demand Demand, GapeClass? Gape, string Says, string Reason, Basis Basis, bool Hard = false)
 {
     private const string Table = "brief.json";
 

@@ -1,3 +1,5 @@
+using UnitsNet;
+
 namespace JauntyBadge.Core.Fitting;
 
 /// <summary>Something a muzzle has or has not, as the brief asks for it.</summary>
@@ -52,8 +54,8 @@ public enum Demand
 /// <summary>What a model has.</summary>
 public static class Features
 {
-    public static readonly Grounded<double> TreatGapMm = new(
-        "fit.treat-gap", "Gap in front that a treat goes through, mm", 12, Basis.House("a small soft treat between two fingertips"))
+    public static readonly Grounded<Length> TreatGap = new(
+        "fit.treat-gap", "Gap in front that a treat goes through", Length.FromMillimeters(12), Basis.House("a small soft treat between two fingertips"))
     { SetElsewhere = "Part of what a row of the catalogue says." };
 
     /// <summary>Whether a model has a feature.</summary>
@@ -71,7 +73,7 @@ public static class Features
         Feature.FrontBar => model.FrontBar,
         Feature.ClosedFront => !model.Has(Feature.OpenFront),
         Feature.OpenFront => model.Type == MuzzleType.Basket && model.FrontOpening == FrontOpening.Fixed,
-        Feature.TreatWay => model.Type == MuzzleType.Basket && (model.FrontOpening != FrontOpening.None || model.FrontBarGapMm >= TreatGapMm.Ours),
+        Feature.TreatWay => model.Type == MuzzleType.Basket && (model.FrontOpening != FrontOpening.None || model.FrontBarGap >= TreatGap.Ours),
         Feature.QuickClip => model.Closure != Closure.Buckle,
         Feature.Buckle => model.Closure != Closure.Clip,
         Feature.ClipAlone => model.Closure == Closure.Clip,

@@ -23,7 +23,7 @@ public sealed record FitDrawing(
     /// <summary>Draws a ranked muzzle, a sleeve or cover as the tube it is.</summary>
     public static FitDrawing Of(RankedFit fit) => fit is { Assessment: { } assessment, Basket: { } basket }
         ? Of(fit.Question.Snout, basket, assessment)
-        : OfTube(fit.Question.Snout, Length.FromMillimeters(fit.Size.LengthMm), fit.Size.GirthRange()!.Value.High);
+        : OfTube(fit.Question.Snout, fit.Size.Length, fit.Size.GirthRange()!.Value.High);
 
     /// <summary>Draws an assessed basket.</summary>
     public static FitDrawing Of(SnoutModel snout, BasketModel basket, FitAssessment fit)
@@ -36,21 +36,21 @@ public sealed record FitDrawing(
 
         var strokes = new List<Stroke>
         {
-            new("wall", [new(rear, 0), new(front, 0), new(front, depthFront), new(rear, depthRear)], true),
-            new("strap", Strap(head, rear, depthRear), false),
-            new("rail", [new(front, depthFront * 0.5), new(rear, depthRear * 0.5)], false),
-            new("shove", [new(rear - front, 0), new(0, 0), new(0, depthFront), new(rear - front, depthRear)], true),
+            new(StrokePart.Wall, [new(rear, 0), new(front, 0), new(front, depthFront), new(rear, depthRear)], true),
+            new(StrokePart.Strap, Strap(head, rear, depthRear), false),
+            new(StrokePart.Rail, [new(front, depthFront * 0.5), new(rear, depthRear * 0.5)], false),
+            new(StrokePart.Shove, [new(rear - front, 0), new(0, 0), new(0, depthFront), new(rear - front, depthRear)], true),
         };
         for (var bar = 1; bar < UprightBars; bar++)
         {
             var x = front + (rear - front) * bar / UprightBars;
-            strokes.Add(new Stroke("bar", [new(x, 0), new(x, Floor(x))], false));
+            strokes.Add(new Stroke(StrokePart.Bar, [new(x, 0), new(x, Floor(x))], false));
         }
 
         var chin = Fitting.Gape.TightestClosed(snout, basket, fit.Seat);
         var above = -0.16 * snout.Height.Mm;
         return new FitDrawing(
-            head, strokes, new Stroke("basketSection", SnoutSection.Outline(basket.DepthRear, basket.WidthRear), true),
+            head, strokes, new Stroke(StrokePart.BasketSection, SnoutSection.Outline(basket.DepthRear, basket.WidthRear), true),
             [
                 new("noseRoom", new(front, above), new(0, above), fit.Seat.NoseRoom),
                 new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), fit.Seat.EyeRoom),
@@ -68,10 +68,10 @@ public sealed record FitDrawing(
         return new FitDrawing(
             head,
             [
-                new("wall", [new(rear, 0), new(0.04 * rear, 0.02 * high), new(0.10 * rear, 0.86 * high), new(rear, high)], true),
-                new("strap", Strap(head, rear, high), false),
+                new(StrokePart.Wall, [new(rear, 0), new(0.04 * rear, 0.02 * high), new(0.10 * rear, 0.86 * high), new(rear, high)], true),
+                new(StrokePart.Strap, Strap(head, rear, high), false),
             ],
-            new Stroke("basketSection", SnoutSection.OutlineAround(snout.Height.Value, snout.Width.Value, widest), true),
+            new Stroke(StrokePart.BasketSection, SnoutSection.OutlineAround(snout.Height.Value, snout.Width.Value, widest), true),
             [new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), snout.EyeLine.Value - length)], [.. SnoutSize(snout)], Angle.Zero);
     }
 

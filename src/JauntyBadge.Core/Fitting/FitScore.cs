@@ -41,7 +41,7 @@ public readonly record struct FitScore(double Comfort, double Safety, double Fee
     internal static FitScore Of(MuzzleModel model, MuzzleSize size, in Margins margins, double gapeRad, double seatHalf, double seen, Mass? mostMass, HouseRules rules)
     {
         var yawn = Math.Min(1, gapeRad / rules[FitRules.Yawn].Radians);
-        var light = mostMass is { } most && size.MassG is { } grams ? Math.Clamp(1 - grams / most.Grams, 0, 1) : rules[Unknown];
+        var light = mostMass is { } most && size.Mass is { } mass ? Math.Clamp(1 - mass / most, 0, 1) : rules[Unknown];
         var centred = seatHalf > 0 ? Math.Clamp(margins.Seat / seatHalf, 0, 1) : One(margins.Seat >= 0);
         var snug = model.Type == MuzzleType.Basket ? Math.Clamp(margins.Large / rules[FitRules.LargeRoom].Millimeters, 0, 1) : 1;
         return new FitScore(

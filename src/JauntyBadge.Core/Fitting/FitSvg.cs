@@ -25,11 +25,11 @@ public static class FitSvg
         var shown = fits[0].Question.Shown;
         var drawings = fits.Select(FitDrawing.Of).ToList();
         var head = drawings[0].Head;
-        var side = new XElement(Svg + "g", new XAttribute("id", "side"), head.Head.Prepend(head.Jaw).Select(s => Line(s.Points, s.Closed, Inks[0], 0.5, s.Name is "nose" or "eye" ? Dark : coatHex)));
+        var side = new XElement(Svg + "g", new XAttribute("id", "side"), head.Head.Prepend(head.Jaw).Select(s => Line(s.Points, s.Closed, Inks[0], 0.5, s.Name is StrokePart.Nose or StrokePart.Eye ? Dark : coatHex)));
         var section = new XElement(Svg + "g", Line(head.Section.Points, true, Inks[0], 0.5, coatHex));
         for (var i = 0; i < drawings.Count; i++)
         {
-            side.Add(drawings[i].Basket.Select(s => Line(s.Points, s.Closed, Inks[i], s.Name == "wall" ? 1.2 : 0.6, "none", s.Name == "shove")));
+            side.Add(drawings[i].Basket.Select(s => Line(s.Points, s.Closed, Inks[i], s.Name == StrokePart.Wall ? 1.2 : 0.6, "none", s.Name == StrokePart.Shove)));
             section.Add(Line(drawings[i].BasketSection.Points, true, Inks[i], 1.2, "none"));
         }
 

@@ -118,7 +118,7 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request)
     private Criterion MustHold(in JudgedCriterion c, string says, Basis basis) => Told(c, c.Outcome switch
     {
         Outcome.Missed => $"{says}, so it misses by {Say(-c.Margin)}.",
-        Outcome.JustHolds when c.RestsOn is { } number => $"{says}. Rests on a number that was not read: {number.How}.",
+        Outcome.JustHolds when c.RestsOn is { } number => $"{says}. Rests on a number that was not read: {MeasuringWords.Of(number.Origin)}.",
         Outcome.JustHolds => $"{says}. It holds by {Say(c.Margin)} only, less than the tape's own doubt.",
         _ => $"{says}, so there is {Say(c.Margin)} to spare.",
     }, basis);
@@ -129,7 +129,7 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request)
         Low = MmOrNull(c.Low),
         High = MmOrNull(c.High),
         IsHard = c.IsHard,
-        RestsOn = c.RestsOn?.How,
+        RestsOn = c.RestsOn is { } number ? MeasuringWords.Of(number.Origin) : null,
     };
 
     private static string Missed(in JudgedCriterion c, string under, string over, string otherwise = "") =>

@@ -87,7 +87,7 @@ internal sealed class FitJudge
     private const double None = double.NaN;
     private const double Never = double.PositiveInfinity;
 
-    private static readonly ModelLength BoxDepth = new(BasketModel.NoDepth, Provenance.Assumed, "the basket's depth, taken from a box of its girth");
+    private static readonly ModelLength BoxDepth = new(BasketModel.NoDepth, Provenance.Assumed, new(OriginKind.BasketDepth));
 
     private readonly SnoutModel snout;
     private readonly FitRequest request;

@@ -49,7 +49,7 @@ public sealed record BriefQuestion
 /// <param name="Hard">It keeps the dog from harm and cannot be overruled.</param>
 /// <param name="Settled">It says what was set elsewhere, and is changed there.</param>
 public sealed record BriefLine(
-    string Id, string Topic, string Says, string Reason, Basis Basis, Demand Demand, string? Overruled, bool Hard = false, bool Settled = false)
+    string Id, BriefTopic Topic, string Says, string Reason, Basis Basis, Demand Demand, string? Overruled, bool Hard = false, bool Settled = false)
 {
     /// <summary>Whether the fitter may overrule it, with a note.</summary>
     public bool CanOverrule => !Hard && !Settled && Overruled is null;
@@ -94,6 +94,9 @@ public sealed record MuzzleBrief
 
     public required IReadOnlyList<BriefLine> Lines { get; init; }
 
+    /// <summary>Its front has to stay closed: asked for, or an open one ruled out, and not overruled.</summary>
+    public bool KeepsFrontClosed => rules.Any(r => r is { Overruled: null, Rule: { Feature: Feature.ClosedFront, Demand: Demand.Required } or { Feature: Feature.OpenFront, Demand: Demand.RuledOut } });
+
     /// <summary>What pulls apart in it, and what to do.</summary>
     public required IReadOnlyList<Clash> Clashes { get; init; }
 
@@ -119,10 +122,10 @@ public sealed record MuzzleBrief
         var mass = Weight(dog, Note("weight"), question.Rules);
         var sight = Sight(question, Note("visibility"));
         List<BriefLine> lines = [.. rules.Select(r => new BriefLine(r.Rule.Id, r.Rule.Topic, r.Rule.Says, r.Rule.Reason, r.Rule.Basis, r.Rule.Demand, r.Overruled, r.Rule.Hard))];
-        lines.Insert(lines.FindLastIndex(l => l.Topic == "Mouth") + 1, Tier(dog.BiteTier));
+        lines.Insert(lines.FindLastIndex(l => l.Topic == BriefTopic.Mouth) + 1, Tier(dog.BiteTier));
         lines.Add(style.Line);
         lines.Add(new BriefLine(
-            "fingers", "Neck strap", $"{NeckStrap.FingersInWords(fingers)} under it" is var says ? char.ToUpperInvariant(says[0]) + says[1..] : "",
+            "fingers", BriefTopic.NeckStrap, $"{NeckStrap.FingersInWords(fingers)} under it" is var says ? char.ToUpperInvariant(says[0]) + says[1..] : "",
             question.Fingers is null ? $"The {style.FitStyle.ToString().ToLowerInvariant()} style's rule." : "Set by the fitter.", Basis.Practice("finger rules of the two fit styles"), Demand.Required, null, Settled: true));
         lines.AddRange(new[] { mass.Line, sight }.OfType<BriefLine>());
         var binding = rules.Where(r => r.Overruled is null).Select(r => r.Rule.Id).ToHashSet();
@@ -174,7 +177,7 @@ public sealed record MuzzleBrief
         model.Type == MuzzleType.Basket || feature is Feature.Sleeve or Feature.FaceCover or Feature.ClipAlone || (model.Type == MuzzleType.FaceCover && feature == Feature.ForeheadStrap);
 
     private static BriefLine Tier(BiteTier tier) => new(
-        "tier", "Containment", $"Tier {(int)tier}",
+        "tier", BriefTopic.Containment, $"Tier {(int)tier}",
         tier switch
         {
             BiteTier.None => "No bite or threat known.",
@@ -194,7 +197,7 @@ public sealed record MuzzleBrief
                 : uses.Contains(Purpose.Working)
                     ? (FitStyle.Working, "Working fits sit snug.", Basis.Practice("the working style"))
                     : (FitStyle.Everyday, "Room to pant comes first.", Basis.Practice("the everyday style"));
-        return (style, new("school", "Seat", style == FitStyle.Working ? "Working: snug" : "Everyday: roomy", reason, basis, Demand.Required, null, Settled: true));
+        return (style, new("school", BriefTopic.Seat, style == FitStyle.Working ? "Working: snug" : "Everyday: roomy", reason, basis, Demand.Required, null, Settled: true));
     }
 
     private static (Mass? Most, BriefLine? Line) Weight(DogProfile dog, string? overruled, HouseRules rules)
@@ -203,14 +206,14 @@ public sealed record MuzzleBrief
             return (null, null);
         var most = body * rules[MostMassShare];
         return (overruled is null ? most : null, new(
-            "weight", "Weight", $"Up to {most.Grams:0} g", $"{rules[MostMassShare]:0.0%} of its {body.Kilograms:0.#} kg.", rules.Basis(MostMassShare), Demand.Wanted, overruled));
+            "weight", BriefTopic.Weight, $"Up to {most.Grams:0} g", $"{rules[MostMassShare]:0.0%} of its {body.Kilograms:0.#} kg.", rules.Basis(MostMassShare), Demand.Wanted, overruled));
     }
 
     private static BriefLine? Sight(BriefQuestion question, string? overruled) => question.CoatHex is null
         ? null
         : question.Visibility == VisibilitySchool.StandOut
-            ? new("visibility", "Visibility", "Stands out from the coat", $"People keep away from a muzzle they see: a contrast of {question.Rules[Contrast.StandsOut]} or more.", question.Rules.Basis(Contrast.StandsOut), Demand.Wanted, overruled)
-            : new("visibility", "Visibility", "Blends in with the coat", $"Other dogs are less put off: a contrast of {question.Rules[Contrast.BlendsIn]} or less.", question.Rules.Basis(Contrast.BlendsIn), Demand.Wanted, overruled);
+            ? new("visibility", BriefTopic.Visibility, "Stands out from the coat", $"People keep away from a muzzle they see: a contrast of {question.Rules[Contrast.StandsOut]} or more.", question.Rules.Basis(Contrast.StandsOut), Demand.Wanted, overruled)
+            : new("visibility", BriefTopic.Visibility, "Blends in with the coat", $"Other dogs are less put off: a contrast of {question.Rules[Contrast.BlendsIn]} or less.", question.Rules.Basis(Contrast.BlendsIn), Demand.Wanted, overruled);
 }
 
 /// <summary>One muzzle or two, and when to change.</summary>

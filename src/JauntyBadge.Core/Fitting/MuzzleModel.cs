@@ -62,58 +62,67 @@ public sealed record MuzzleColour(string Name, string Hex);
 /// </summary>
 /// <param name="Id">Stable id.</param>
 /// <param name="Label">What the maker calls it.</param>
-/// <param name="LengthMm">Inner length, mm: for a basket the rear edge of the nose rest to the inside of the front.</param>
-/// <param name="NeckStrapMinMm">Shortest neck loop, mm; null when the chart does not say.</param>
-/// <param name="NeckStrapMaxMm">Longest neck loop, mm.</param>
-/// <param name="MassG">Mass in g; null when the chart does not say.</param>
+/// <param name="Length">Inner length: for a basket the rear edge of the nose rest to the inside of the front.</param>
+/// <param name="NeckStrapMin">Shortest neck loop; null when the chart does not say.</param>
+/// <param name="NeckStrapMax">Longest neck loop.</param>
+/// <param name="Mass">What it weighs; null when the chart does not say.</param>
 /// <param name="Price">In the practice's currency; null when unknown.</param>
-/// <param name="DepthFrontMm">Nose rest to floor in front, mm.</param>
-/// <param name="DepthRearMm">Nose rest to floor at the rear edge, mm.</param>
-/// <param name="WidthRearMm">Across at the rear edge, mm.</param>
-/// <param name="WidthFrontMm">Across in front, mm.</param>
-/// <param name="OpeningGirthMm">Around the inside of the rear edge, mm.</param>
-/// <param name="GirthMinMm">Least snout girth of a sleeve or cover, mm.</param>
-/// <param name="GirthMaxMm">Greatest, mm.</param>
+/// <param name="DepthFront">Nose rest to floor in front.</param>
+/// <param name="DepthRear">Nose rest to floor at the rear edge.</param>
+/// <param name="WidthRear">Across at the rear edge.</param>
+/// <param name="WidthFront">Across in front.</param>
+/// <param name="OpeningGirth">Around the inside of the rear edge.</param>
+/// <param name="GirthMin">Least snout girth of a sleeve or cover.</param>
+/// <param name="GirthMax">Greatest.</param>
 public sealed record MuzzleSize(
-    string Id, string Label, double LengthMm, double? NeckStrapMinMm = null, double? NeckStrapMaxMm = null, int? MassG = null, decimal? Price = null,
-    double? DepthFrontMm = null, double? DepthRearMm = null, double? WidthRearMm = null, double? WidthFrontMm = null, double? OpeningGirthMm = null,
-    double? GirthMinMm = null, double? GirthMaxMm = null)
+    string Id,
+    string Label,
+    [property: JsonPropertyName("lengthMm")] Length Length,
+    [property: JsonPropertyName("neckStrapMinMm")] Length? NeckStrapMin = null,
+    [property: JsonPropertyName("neckStrapMaxMm")] Length? NeckStrapMax = null,
+    [property: JsonPropertyName("massG")] Mass? Mass = null,
+    decimal? Price = null,
+    [property: JsonPropertyName("depthFrontMm")] Length? DepthFront = null,
+    [property: JsonPropertyName("depthRearMm")] Length? DepthRear = null,
+    [property: JsonPropertyName("widthRearMm")] Length? WidthRear = null,
+    [property: JsonPropertyName("widthFrontMm")] Length? WidthFront = null,
+    [property: JsonPropertyName("openingGirthMm")] Length? OpeningGirth = null,
+    [property: JsonPropertyName("girthMinMm")] Length? GirthMin = null,
+    [property: JsonPropertyName("girthMaxMm")] Length? GirthMax = null)
 {
     /// <summary>Only length and girth are known, as in many charts; the rest is assumed for each snout.</summary>
     [JsonIgnore]
-    public bool IsLengthAndGirthOnly => OpeningGirthMm is not null && (DepthFrontMm is null || DepthRearMm is null || WidthRearMm is null);
+    public bool IsLengthAndGirthOnly => OpeningGirth is not null && (DepthFront is null || DepthRear is null || WidthRear is null);
 
     /// <summary>The inner shape of a basket on a snout; a chart of length and girth takes the rest from the snout's width.</summary>
     /// <exception cref="InvalidOperationException">The size is a tube's or a cover's.</exception>
     public BasketModel Basket(SnoutModel snout)
     {
-        if (OpeningGirthMm is not { } girth)
+        if (OpeningGirth is not { } girth)
             throw new InvalidOperationException($"{Id} is not a basket.");
         if (IsLengthAndGirthOnly)
         {
             var width = snout.Width.Value + snout.Rules[BasketModel.BoxSpareWidth];
-            return BasketModel.FromLengthAndGirth(Mm(LengthMm), Mm(girth), width, Mm(NeckStrapMinMm), Mm(NeckStrapMaxMm))
-                ?? new BasketModel(Mm(LengthMm), BasketModel.NoDepth, BasketModel.NoDepth, width, Mm(girth), Mm(NeckStrapMinMm), Mm(NeckStrapMaxMm)) { AssumedShape = true };
+            return BasketModel.FromLengthAndGirth(Length, girth, width, NeckStrapMin, NeckStrapMax)
+                ?? new BasketModel(Length, BasketModel.NoDepth, BasketModel.NoDepth, width, girth, NeckStrapMin, NeckStrapMax) { AssumedShape = true };
         }
 
-        return new BasketModel(Mm(LengthMm), Mm(DepthFrontMm!.Value), Mm(DepthRearMm!.Value), Mm(WidthRearMm!.Value), Mm(girth), Mm(NeckStrapMinMm), Mm(NeckStrapMaxMm));
+        return new BasketModel(Length, DepthFront!.Value, DepthRear!.Value, WidthRear!.Value, girth, NeckStrapMin, NeckStrapMax);
     }
 
     /// <summary>The snout girths a tube or cover takes, or null for a basket.</summary>
-    public Window? GirthRange() => GirthMinMm is { } low && GirthMaxMm is { } high ? new Window(Mm(low), Mm(high)) : null;
+    public Window? GirthRange() => GirthMin is { } low && GirthMax is { } high ? new Window(low, high) : null;
 
     /// <summary>The loops the neck strap makes; null when the chart does not say.</summary>
-    public Window? NeckStrapRange() => NeckStrapMinMm is { } low && NeckStrapMaxMm is { } high ? new Window(Mm(low), Mm(high)) : null;
+    public Window? NeckStrapRange() => NeckStrapMin is { } low && NeckStrapMax is { } high ? new Window(low, high) : null;
 
-    internal BasketMm BasketMm(double? holePitch) => new(
-        LengthMm, DepthFrontMm ?? double.NaN, DepthRearMm ?? double.NaN, WidthRearMm ?? double.NaN, OpeningGirthMm ?? double.NaN, NeckStrapMinMm ?? double.NaN, NeckStrapMaxMm ?? double.NaN,
-        IsLengthAndGirthOnly, holePitch ?? 0);
+    internal BasketMm BasketMm(Length? holePitch) => new(
+        Length.Millimeters, OrNaN(DepthFront), OrNaN(DepthRear), OrNaN(WidthRear), OrNaN(OpeningGirth), OrNaN(NeckStrapMin), OrNaN(NeckStrapMax), IsLengthAndGirthOnly, holePitch?.Millimeters ?? 0);
 
-    internal TubeMm TubeMm(double? holePitch) => new(LengthMm, GirthMinMm ?? double.NaN, GirthMaxMm ?? double.NaN, NeckStrapMinMm ?? double.NaN, NeckStrapMaxMm ?? double.NaN, holePitch ?? 0);
+    internal TubeMm TubeMm(Length? holePitch) =>
+        new(Length.Millimeters, OrNaN(GirthMin), OrNaN(GirthMax), OrNaN(NeckStrapMin), OrNaN(NeckStrapMax), holePitch?.Millimeters ?? 0);
 
-    private static Length Mm(double value) => Length.FromMillimeters(value);
-
-    private static Length? Mm(double? value) => value is { } mm ? Length.FromMillimeters(mm) : null;
+    private static double OrNaN(Length? length) => length?.Millimeters ?? double.NaN;
 }
 
 /// <summary>A muzzle as its maker sells it.</summary>
@@ -130,15 +139,19 @@ public sealed record MuzzleSize(
 /// <param name="Colours">The colours it comes in.</param>
 /// <param name="Note">What a fitter should know of it.</param>
 /// <param name="Sizes">Its sizes.</param>
-/// <param name="FrontBarGapMm">Widest gap in front, mm, that a treat or a tongue goes through.</param>
-/// <param name="PlateMm">What taking the front plate out adds to the length, mm.</param>
-/// <param name="FormableMm">How far the width can be formed either way, mm.</param>
-/// <param name="HolePitchMm">Distance of the strap's holes, mm; null for a strap that slides.</param>
+/// <param name="FrontBarGap">Widest gap in front that a treat or a tongue goes through.</param>
+/// <param name="Plate">What taking the front plate out adds to the length.</param>
+/// <param name="Formable">How far the width can be formed either way.</param>
+/// <param name="HolePitch">Distance of the strap's holes; null for a strap that slides.</param>
 /// <param name="LeadDays">Days from order to delivery.</param>
 public sealed record MuzzleModel(
     string Id, string Name, string Maker, MuzzleType Type, Material Material, Closure Closure, ForeheadStrap ForeheadStrap,
     bool CollarLink, bool FrontBar, FrontOpening FrontOpening, IReadOnlyList<MuzzleColour> Colours, string Note,
-    IReadOnlyList<MuzzleSize> Sizes, double? FrontBarGapMm = null, double? PlateMm = null, double? FormableMm = null, double? HolePitchMm = null,
+    IReadOnlyList<MuzzleSize> Sizes,
+    [property: JsonPropertyName("frontBarGapMm")] Length? FrontBarGap = null,
+    [property: JsonPropertyName("plateMm")] Length? Plate = null,
+    [property: JsonPropertyName("formableMm")] Length? Formable = null,
+    [property: JsonPropertyName("holePitchMm")] Length? HolePitch = null,
     int? LeadDays = null)
 {
     /// <summary>Wire and rigid plastic do not give when bitten or pressed (chapter on materials; Practice).</summary>
@@ -162,6 +175,9 @@ public static class MuzzleCheck
     private const double LongestMm = 400;
     private const double LongestStrapMm = 1200;
 
+    /// <summary>Charts are rounded to whole millimetres.</summary>
+    private static readonly Length Slack = Length.FromMillimeters(0.5);
+
     /// <summary>Everything wrong with a model; empty when it can be kept.</summary>
     public static IReadOnlyList<GeometryProblem> Of(MuzzleModel model)
     {
@@ -176,10 +192,10 @@ public static class MuzzleCheck
         Refuse(model.Maker is not { Length: <= 60 }, "maker", "A maker has up to 60 letters.");
         Refuse(model.Note is not { Length: <= 400 }, "note", "Up to 400 letters, please.");
         Refuse(model.Colours.Any(c => c.Name is not { Length: > 0 and <= 40 } || Contrast.TryLuminance(c.Hex) is null), "colours", "Each colour has a name and a shade such as #e0a020.");
-        Refuse(model.FrontBarGapMm is < 0 or > 120, "frontBarGapMm", "A gap in front is 0 to 120 mm.");
-        Refuse(model.PlateMm is <= 0 or > 60, "plateMm", "A plate adds 1 to 60 mm.");
-        Refuse(model.FormableMm is <= 0 or > 30, "formableMm", "Forming moves the width by 1 to 30 mm.");
-        Refuse(model.HolePitchMm is < 3 or > 60, "holePitchMm", "Holes are 3 to 60 mm apart.");
+        Refuse(model.FrontBarGap?.Millimeters is < 0 or > 120, "frontBarGapMm", "A gap in front is 0 to 120 mm.");
+        Refuse(model.Plate?.Millimeters is <= 0 or > 60, "plateMm", "A plate adds 1 to 60 mm.");
+        Refuse(model.Formable?.Millimeters is <= 0 or > 30, "formableMm", "Forming moves the width by 1 to 30 mm.");
+        Refuse(model.HolePitch?.Millimeters is < 3 or > 60, "holePitchMm", "Holes are 3 to 60 mm apart.");
         Refuse(model.LeadDays is < 0 or > 400, "leadDays", "Delivery takes 0 to 400 days.");
         Refuse(model.Sizes.Count == 0, "sizes", "A model has at least one size.");
         Refuse(model.Sizes.Count > 60, "sizes", "A model has up to 60 sizes.");
@@ -200,39 +216,40 @@ public static class MuzzleCheck
                 problems.Add(new(field, says));
         }
 
-        void Between(double? value, string field, double low, double high) =>
-            Refuse(value is { } mm && !(mm >= low && mm <= high), field, $"{low:0} to {high:0} mm is accepted; {value:0.#} was given.");
+        void Between(Length? value, string field, double low, double high) =>
+            Refuse(value?.Millimeters is { } mm && !(mm >= low && mm <= high), field, $"{low:0} to {high:0} mm is accepted; {value?.Millimeters:0.#} was given.");
 
         Refuse(string.IsNullOrWhiteSpace(size.Label) || size.Label.Length > 20, "label", "A size has a label of up to 20 letters.");
-        Between(size.LengthMm, "lengthMm", ShortestMm, LongestMm);
-        Between(size.NeckStrapMinMm, "neckStrapMinMm", 60, LongestStrapMm);
-        Between(size.NeckStrapMaxMm, "neckStrapMaxMm", 60, LongestStrapMm);
-        Refuse(size.NeckStrapMinMm is null != size.NeckStrapMaxMm is null, size.NeckStrapMinMm is null ? "neckStrapMinMm" : "neckStrapMaxMm", "Give both ends of the strap's range, or neither.");
-        Refuse(size.NeckStrapMinMm >= size.NeckStrapMaxMm, "neckStrapMaxMm", $"The strap is upside down: its longest loop must be more than its shortest, {size.NeckStrapMinMm:0.#} mm.");
-        Refuse(size.MassG is <= 0 or > 3000, "massG", "A mass is 1 to 3000 g.");
+        Between(size.Length, "lengthMm", ShortestMm, LongestMm);
+        Between(size.NeckStrapMin, "neckStrapMinMm", 60, LongestStrapMm);
+        Between(size.NeckStrapMax, "neckStrapMaxMm", 60, LongestStrapMm);
+        Refuse(size.NeckStrapMin is null != size.NeckStrapMax is null, size.NeckStrapMin is null ? "neckStrapMinMm" : "neckStrapMaxMm", "Give both ends of the strap's range, or neither.");
+        Refuse(size.NeckStrapMin >= size.NeckStrapMax, "neckStrapMaxMm", $"The strap is upside down: its longest loop must be more than its shortest, {size.NeckStrapMin?.Millimeters:0.#} mm.");
+        Refuse(size.Mass?.Grams is <= 0 or > 3000, "massG", "A mass is 1 to 3000 g.");
         Refuse(size.Price is < 0 or > 100_000, "price", "A price is 0 to 100,000.");
         if (type != MuzzleType.Basket)
         {
-            Refuse(size.GirthMinMm is null || size.GirthMaxMm is null, "girthMinMm", "A sleeve or cover needs the girths it takes, least and greatest.");
-            Between(size.GirthMinMm, "girthMinMm", 30, 800);
-            Between(size.GirthMaxMm, "girthMaxMm", 30, 800);
-            Refuse(size.GirthMinMm >= size.GirthMaxMm, "girthMaxMm", $"The greatest girth must be more than the least, {size.GirthMinMm:0.#} mm.");
+            Refuse(size.GirthMin is null || size.GirthMax is null, "girthMinMm", "A sleeve or cover needs the girths it takes, least and greatest.");
+            Between(size.GirthMin, "girthMinMm", 30, 800);
+            Between(size.GirthMax, "girthMaxMm", 30, 800);
+            Refuse(size.GirthMin >= size.GirthMax, "girthMaxMm", $"The greatest girth must be more than the least, {size.GirthMin?.Millimeters:0.#} mm.");
             return problems;
         }
 
-        Between(size.DepthFrontMm, "depthFrontMm", ShortestMm, LongestMm);
-        Between(size.DepthRearMm, "depthRearMm", ShortestMm, LongestMm);
-        Between(size.WidthRearMm, "widthRearMm", ShortestMm, LongestMm);
-        Between(size.WidthFrontMm, "widthFrontMm", ShortestMm, LongestMm);
-        Between(size.OpeningGirthMm, "openingGirthMm", 40, 1200);
-        Refuse(size.OpeningGirthMm is null, "openingGirthMm", "A basket needs the girth around its rear edge.");
-        var given = new[] { size.DepthFrontMm, size.DepthRearMm, size.WidthRearMm }.Count(v => v is not null);
-        Refuse(given is 1 or 2, size.DepthFrontMm is null ? "depthFrontMm" : size.DepthRearMm is null ? "depthRearMm" : "widthRearMm", "Give both depths and the width, or none of them: length and girth alone are enough.");
-        if (size is { DepthRearMm: > 0 and var depth, WidthRearMm: > 0 and var width, OpeningGirthMm: { } girth })
+        Between(size.DepthFront, "depthFrontMm", ShortestMm, LongestMm);
+        Between(size.DepthRear, "depthRearMm", ShortestMm, LongestMm);
+        Between(size.WidthRear, "widthRearMm", ShortestMm, LongestMm);
+        Between(size.WidthFront, "widthFrontMm", ShortestMm, LongestMm);
+        Between(size.OpeningGirth, "openingGirthMm", 40, 1200);
+        Refuse(size.OpeningGirth is null, "openingGirthMm", "A basket needs the girth around its rear edge.");
+        var given = new[] { size.DepthFront, size.DepthRear, size.WidthRear }.Count(v => v is not null);
+        Refuse(given is 1 or 2, size.DepthFront is null ? "depthFrontMm" : size.DepthRear is null ? "depthRearMm" : "widthRearMm", "Give both depths and the width, or none of them: length and girth alone are enough.");
+        if (size is { DepthRear: { } depth, WidthRear: { } width, OpeningGirth: { } around } && depth > Length.Zero && width > Length.Zero)
         {
-            var (least, greatest) = SnoutSection.GirthBounds(Length.FromMillimeters(depth), Length.FromMillimeters(width));
-            Refuse(girth < least.Millimeters - 0.5, "openingGirthMm", $"A rear edge {depth:0.#} mm deep and {width:0.#} mm wide is at least {Math.Ceiling(least.Millimeters):0} mm around; {girth:0.#} was given.");
-            Refuse(girth > greatest.Millimeters + 0.5, "openingGirthMm", $"A rear edge {depth:0.#} mm deep and {width:0.#} mm wide is at most {Math.Floor(greatest.Millimeters):0} mm around; {girth:0.#} was given.");
+            var (least, greatest) = SnoutSection.GirthBounds(depth, width);
+            var edge = $"A rear edge {depth.Millimeters:0.#} mm deep and {width.Millimeters:0.#} mm wide is";
+            Refuse(around < least - Slack, "openingGirthMm", $"{edge} at least {Math.Ceiling(least.Millimeters):0} mm around; {around.Millimeters:0.#} was given.");
+            Refuse(around > greatest + Slack, "openingGirthMm", $"{edge} at most {Math.Floor(greatest.Millimeters):0} mm around; {around.Millimeters:0.#} was given.");
         }
 
         return problems;

@@ -159,7 +159,9 @@ public sealed record OrderSheet(
 
     private static List<string> FeaturesOf(MuzzleBrief brief) =>
     [
-        .. brief.Lines.Where(l => l.Overruled is null && l.Demand is Demand.Required or Demand.RuledOut && l.Topic is not "Type" and not "Mouth" and not "Seat" and not "Neck strap").Select(l => $"{(l.Demand == Demand.RuledOut ? $"Not {char.ToLowerInvariant(l.Says[0])}{l.Says[1..]}" : l.Says)}: {l.Reason}"),
+        .. brief.Lines
+            .Where(l => l is { Overruled: null, Demand: Demand.Required or Demand.RuledOut, Topic: not (BriefTopic.Type or BriefTopic.Mouth or BriefTopic.Seat or BriefTopic.NeckStrap) })
+            .Select(l => $"{(l.Demand == Demand.RuledOut ? $"Not {char.ToLowerInvariant(l.Says[0])}{l.Says[1..]}" : l.Says)}: {l.Reason}"),
         .. brief.Lines.Where(l => l is { Overruled: null, Demand: Demand.Wanted }).Select(l => $"If it can be had: {l.Says.ToLowerInvariant()}. {l.Reason}"),
     ];
 
@@ -180,7 +182,7 @@ public sealed record OrderSheet(
         }
 
         foreach (var (name, number) in snout.Sources.Where(s => s.Number.Provenance == Provenance.Assumed))
-            notes.Add($"{name} was not read but assumed ({number.How}): take it before ordering.");
+            notes.Add($"{name} was not read but assumed ({MeasuringWords.Of(number.Origin)}): take it before ordering.");
         return notes;
     }
 

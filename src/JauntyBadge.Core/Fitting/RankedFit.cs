@@ -67,16 +67,16 @@ public sealed class RankedFit
     public Length? NeckLoop => double.IsNaN(judge.Loop) ? null : Length.FromMillimeters(judge.Loop);
 
     /// <summary>The setting to mark on the neck strap, the nearest to the loop needed; null when it is not known or out of the strap's range.</summary>
-    public StrapSetting? Strap => NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.For(loop, range, HolePitch) : null;
+    public StrapSetting? Strap => NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.For(loop, range, Model.HolePitch) : null;
 
     /// <summary>The hole on the other side of the loop needed, where that lies between two.</summary>
-    public StrapSetting? OtherStrap => Strap is { } marked && NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.OtherSide(marked, loop, range, HolePitch, Question.Rules) : null;
+    public StrapSetting? OtherStrap => Strap is { } marked && NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.OtherSide(marked, loop, range, Model.HolePitch, Question.Rules) : null;
 
     /// <summary>How many fingers a setting leaves under the strap, to a tenth; null when the neck was not read.</summary>
     public double? FingersAt(StrapSetting setting) => Snout.NeckGirth is { } neck ? NeckStrap.FingersUnder(neck, setting.Loop, Question.Finger) : null;
 
     /// <summary>The inner shape on this snout; null for a sleeve or face cover.</summary>
-    public BasketModel? Basket => Model.Type == MuzzleType.Basket ? Size.Basket(Snout) with { HolePitch = HolePitch } : null;
+    public BasketModel? Basket => Model.Type == MuzzleType.Basket ? Size.Basket(Snout) with { HolePitch = Model.HolePitch } : null;
 
     /// <summary>The snout it was judged on.</summary>
     public SnoutModel Snout => Question.Snout;
@@ -88,8 +88,6 @@ public sealed class RankedFit
 
     /// <summary>What it was judged to be, in numbers.</summary>
     internal Judgement Judgement { get; }
-
-    private Length? HolePitch => Model.HolePitchMm is { } pitch ? Length.FromMillimeters(pitch) : null;
 
     internal int ChanceSteps { get; }
 
@@ -108,7 +106,7 @@ public sealed class RankedFit
         FitAssessment? assessment = null;
         if (Model.Type == MuzzleType.Basket)
         {
-            assessment = BasketFit.Told(judge.FitJudge, Size.BasketMm(Model.HolePitchMm), Judgement, Snout, request);
+            assessment = BasketFit.Told(judge.FitJudge, Size.BasketMm(Model.HolePitch), Judgement, Snout, request);
             (criteria, notChecked) = (assessment.Criteria, assessment.NotChecked);
         }
         else
@@ -138,10 +136,10 @@ internal static class SoftCriteria
                 brief.Rules.Basis(FitRules.FullPant));
         }
 
-        if (brief.MostMass is { } most && fit.Size.MassG is { } grams)
+        if (brief.MostMass is { } most && fit.Size.Mass is { } mass)
         {
-            var light = grams <= most.Grams;
-            yield return Soft(CriterionName.Weight, light, $"{grams} g; up to {most.Grams:0} g is wanted on this dog.", brief.Rules.Basis(MuzzleBrief.MostMassShare));
+            var light = mass <= most;
+            yield return Soft(CriterionName.Weight, light, $"{mass.Grams:0} g; up to {most.Grams:0} g is wanted on this dog.", brief.Rules.Basis(MuzzleBrief.MostMassShare));
         }
 
         if (FitScore.Sight(model, brief) is { } sight)

@@ -65,7 +65,7 @@ public static class Ranking
         if (first != 0)
             return first;
         var names = string.CompareOrdinal(a.Model.Name, b.Model.Name);
-        return Then(Then(names, string.CompareOrdinal(a.Model.Id, b.Model.Id)), Then(a.Size.LengthMm.CompareTo(b.Size.LengthMm), string.CompareOrdinal(a.Size.Id, b.Size.Id)));
+        return Then(Then(names, string.CompareOrdinal(a.Model.Id, b.Model.Id)), Then(a.Size.Length.CompareTo(b.Size.Length), string.CompareOrdinal(a.Size.Id, b.Size.Id)));
     }
 
     private static int Then(int first, int next) => first != 0 ? first : next;
@@ -105,15 +105,15 @@ internal sealed class ModelJudge
     {
         TakeUp(model);
         return model.Type == MuzzleType.Basket
-            ? Judge(size, size.BasketMm(model.HolePitchMm), withChances)
-            : Judge(size, size.TubeMm(model.HolePitchMm), withChances);
+            ? Judge(size, size.BasketMm(model.HolePitch), withChances)
+            : Judge(size, size.TubeMm(model.HolePitch), withChances);
     }
 
     /// <summary>Whether a basket may be worn and is this sure to fit, without working out more than that.</summary>
     public bool Serves(MuzzleModel model, MuzzleSize size, double sure)
     {
         TakeUp(model);
-        var basket = size.BasketMm(model.HolePitchMm);
+        var basket = size.BasketMm(model.HolePitch);
         return refusals.All(r => r.Outcome != Outcome.Missed) && !judge.Judge(basket, request.ForeheadStrap).IsMissed
             && Chances.HoldsAtLeast(sure, draws, basket, request.Hard);
     }

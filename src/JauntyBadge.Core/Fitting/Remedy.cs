@@ -47,7 +47,7 @@ public static class Remedies
         if (fit.Verdict != Verdict.Out || fit.IsRefused || -fit.TightestMm > fit.Question.Rules[NearMiss].Millimeters)
             return [];
         List<Remedy> found = [];
-        foreach (var plate in fit.Model.PlateMm is { } mm ? new[] { 0, mm } : [0])
+        foreach (var plate in fit.Model.Plate is { } adds ? new[] { Length.Zero, adds } : [Length.Zero])
         {
             if (Formed(fit, plate) is { } remedy)
                 found.Add(remedy);
@@ -60,58 +60,58 @@ public static class Remedies
     }
 
     /// <summary>The least forming, and the fewest holes, that make it fit with the plate in or out; null when none does.</summary>
-    private static Remedy? Formed(RankedFit fit, double plateMm)
+    private static Remedy? Formed(RankedFit fit, Length plate)
     {
-        var reach = fit.Model.Type == MuzzleType.Basket ? (int)(fit.Model.FormableMm ?? 0) : 0;
-        var holes = fit.Model.HolePitchMm is { } pitch && fit.Size.NeckStrapMinMm is not null ? fit.Question.Rules[ExtraHoles] * pitch : 0;
+        var reach = fit.Model.Type == MuzzleType.Basket ? (int)(fit.Model.Formable?.Millimeters ?? 0) : 0;
+        var holes = fit.Model.HolePitch is { } pitch && fit.Size.NeckStrapMin is not null ? fit.Question.Rules[ExtraHoles] * pitch : Length.Zero;
         foreach (var by in Enumerable.Range(-reach, 2 * reach + 1).OrderBy(Math.Abs).ThenByDescending(d => d))
         {
-            if (plateMm == 0 && by == 0 && holes == 0)
+            if (by == 0 && plate <= Length.Zero && holes <= Length.Zero)
                 continue;
-            var changed = Changed(fit.Size, plateMm, by);
+            var changed = Changed(fit.Size, plate, Length.FromMillimeters(by));
             if (changed is null)
                 continue;
             var judged = fit.With(changed, withChances: false);
             var punched = 0;
-            if (judged.Verdict == Verdict.Out && holes > 0)
+            if (judged.Verdict == Verdict.Out && holes > Length.Zero)
             {
-                changed = changed with { NeckStrapMinMm = changed.NeckStrapMinMm - holes };
+                changed = changed with { NeckStrapMin = changed.NeckStrapMin - holes };
                 judged = fit.With(changed, withChances: false);
                 punched = judged.Judgement.Of(CriterionName.NeckStrap)?.Value is { } loop
-                    ? (int)Math.Ceiling((fit.Size.NeckStrapMinMm!.Value - loop) / fit.Model.HolePitchMm!.Value)
+                    ? (int)Math.Ceiling((fit.Size.NeckStrapMin!.Value.Millimeters - loop) / fit.Model.HolePitch!.Value.Millimeters)
                     : 0;
             }
 
             if (judged.Verdict == Verdict.Out)
                 continue;
             return new Remedy(
-                [.. new[] { (punched > 0, RemedyKind.Strap), (plateMm > 0, RemedyKind.Plate), (by != 0, RemedyKind.Forming) }.Where(k => k.Item1).Select(k => k.Item2)],
-                Sentence(fit.Question.Shown, plateMm, by, punched), fit.With(changed, withChances: true));
+                [.. new[] { (punched > 0, RemedyKind.Strap), (plate > Length.Zero, RemedyKind.Plate), (by != 0, RemedyKind.Forming) }.Where(k => k.Item1).Select(k => k.Item2)],
+                Sentence(fit.Question.Shown, plate, Length.FromMillimeters(by), punched), fit.With(changed, withChances: true));
         }
 
         return null;
     }
 
     /// <summary>A size with its plate out and its width formed by so much; a formed edge keeps its girth, so depth gives what width takes.</summary>
-    private static MuzzleSize? Changed(MuzzleSize size, double plateMm, int formedMm)
+    private static MuzzleSize? Changed(MuzzleSize size, Length plate, Length formed)
     {
-        var changed = size with { LengthMm = size.LengthMm + plateMm };
-        if (formedMm == 0)
+        var changed = size with { Length = size.Length + plate };
+        if (formed.Millimeters == 0)
             return changed;
-        if (size is not { WidthRearMm: { } width, DepthRearMm: { } depth })
+        if (size is not { WidthRear: { } width, DepthRear: { } depth })
             return null;
-        return depth - formedMm > 0 && width + formedMm > 0 ? changed with { WidthRearMm = width + formedMm, DepthRearMm = depth - formedMm } : null;
+        return depth > formed && width > -formed ? changed with { WidthRear = width + formed, DepthRear = depth - formed } : null;
     }
 
-    private static string Sentence(ReadingUnit shown, double plateMm, int formedMm, int punched)
+    private static string Sentence(ReadingUnit shown, Length plate, Length formed, int punched)
     {
         List<string> steps = [];
         if (punched > 0)
             steps.Add(punched == 1 ? "punch one more hole in the neck strap" : $"punch {punched} more holes in the neck strap");
-        if (plateMm > 0)
-            steps.Add($"take the front plate out, which adds {Length.FromMillimeters(plateMm).Show(shown)}");
-        if (formedMm != 0)
-            steps.Add($"form it {Length.FromMillimeters(Math.Abs(formedMm)).Show(shown)} {(formedMm > 0 ? "wider" : "narrower")} in hot water");
+        if (plate > Length.Zero)
+            steps.Add($"take the front plate out, which adds {plate.Show(shown)}");
+        if (formed.Millimeters != 0)
+            steps.Add($"form it {formed.Abs().Show(shown)} {(formed > Length.Zero ? "wider" : "narrower")} in hot water");
         var all = string.Join(" and ", steps);
         return $"{char.ToUpperInvariant(all[0])}{all[1..]}.";
     }

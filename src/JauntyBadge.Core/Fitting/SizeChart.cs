@@ -86,12 +86,12 @@ public static class SizeChart
     /// <summary>The columns we write, with their units in the headings.</summary>
     private static readonly (string Heading, ChartField Field, Func<MuzzleSize, object?> Of)[] Written =
     [
-        ("label", ChartField.Label, s => s.Label), ("length_mm", ChartField.Length, s => s.LengthMm), ("depth_front_mm", ChartField.DepthFront, s => s.DepthFrontMm),
-        ("depth_rear_mm", ChartField.DepthRear, s => s.DepthRearMm), ("width_rear_mm", ChartField.WidthRear, s => s.WidthRearMm),
-        ("width_front_mm", ChartField.WidthFront, s => s.WidthFrontMm), ("opening_girth_mm", ChartField.OpeningGirth, s => s.OpeningGirthMm),
-        ("girth_min_mm", ChartField.GirthMin, s => s.GirthMinMm), ("girth_max_mm", ChartField.GirthMax, s => s.GirthMaxMm),
-        ("neck_strap_min_mm", ChartField.NeckStrapMin, s => s.NeckStrapMinMm), ("neck_strap_max_mm", ChartField.NeckStrapMax, s => s.NeckStrapMaxMm),
-        ("mass_g", ChartField.Mass, s => s.MassG), ("price", ChartField.Price, s => s.Price),
+        ("label", ChartField.Label, s => s.Label), ("length_mm", ChartField.Length, s => s.Length.Millimeters), ("depth_front_mm", ChartField.DepthFront, s => s.DepthFront?.Millimeters),
+        ("depth_rear_mm", ChartField.DepthRear, s => s.DepthRear?.Millimeters), ("width_rear_mm", ChartField.WidthRear, s => s.WidthRear?.Millimeters),
+        ("width_front_mm", ChartField.WidthFront, s => s.WidthFront?.Millimeters), ("opening_girth_mm", ChartField.OpeningGirth, s => s.OpeningGirth?.Millimeters),
+        ("girth_min_mm", ChartField.GirthMin, s => s.GirthMin?.Millimeters), ("girth_max_mm", ChartField.GirthMax, s => s.GirthMax?.Millimeters),
+        ("neck_strap_min_mm", ChartField.NeckStrapMin, s => s.NeckStrapMin?.Millimeters), ("neck_strap_max_mm", ChartField.NeckStrapMax, s => s.NeckStrapMax?.Millimeters),
+        ("mass_g", ChartField.Mass, s => s.Mass?.Grams), ("price", ChartField.Price, s => s.Price),
     ];
 
     /// <summary>Words by which a heading is known, the more particular ones first.</summary>
@@ -219,10 +219,11 @@ public static class SizeChart
             problems.Add("length: the cell is empty; an inner length is needed.");
         if (problems.Count > 0)
             return new ChartRow(row, raw, null, problems, []);
-        double? Of(ChartField field) => numbers.TryGetValue(field, out var value) ? value : null;
+        double? Number(ChartField field) => numbers.TryGetValue(field, out var value) ? value : null;
+        Length? Of(ChartField field) => Number(field) is { } mm ? Length.FromMillimeters(mm) : null;
         var size = new MuzzleSize(
-            "", label, numbers[ChartField.Length], Of(ChartField.NeckStrapMin), Of(ChartField.NeckStrapMax), Of(ChartField.Mass) is { } grams ? (int)Math.Round(grams) : null,
-            Of(ChartField.Price) is { } price ? (decimal)price : null, Of(ChartField.DepthFront), Of(ChartField.DepthRear), Of(ChartField.WidthRear), Of(ChartField.WidthFront),
+            "", label, Length.FromMillimeters(numbers[ChartField.Length]), Of(ChartField.NeckStrapMin), Of(ChartField.NeckStrapMax),
+            Number(ChartField.Mass) is { } grams ? Mass.FromGrams(Math.Round(grams)) : null, (decimal?)Number(ChartField.Price), Of(ChartField.DepthFront), Of(ChartField.DepthRear), Of(ChartField.WidthRear), Of(ChartField.WidthFront),
             type == MuzzleType.Basket ? Of(ChartField.OpeningGirth) : null, Of(ChartField.GirthMin), Of(ChartField.GirthMax));
         problems.AddRange(MuzzleCheck.Of(type, size).Select(p => $"{InWords(p.Field)}: {p.Says}"));
         if (problems.Count > 0)
@@ -230,7 +231,7 @@ public static class SizeChart
         List<string> assumed = [];
         if (size.IsLengthAndGirthOnly)
             assumed.Add("depth and width: a box of that girth, as wide as the snout and 14 mm");
-        if (size.NeckStrapMinMm is null)
+        if (size.NeckStrapMin is null)
             assumed.Add("the neck strap is not checked");
         return new ChartRow(row, raw, size, [], assumed);
     }

@@ -29,7 +29,7 @@ public static class TrainingMuzzle
     public static IReadOnlyList<TrainingFit> From(IReadOnlyList<RankedFit> ranked) =>
     [
         .. ranked.Where(f => IsLight(f.Model)).GroupBy(f => f.Model.Id).SelectMany(sizes => OneOrTwoUp([.. sizes]))
-            .OrderBy(t => t.Fit.Size.Price ?? decimal.MaxValue).ThenBy(t => t.Fit.Size.MassG ?? int.MaxValue).ThenBy(t => t.Fit.Size.Id, StringComparer.Ordinal).Take(Most),
+            .OrderBy(t => t.Fit.Size.Price ?? decimal.MaxValue).ThenBy(t => t.Fit.Size.Mass?.Grams ?? double.MaxValue).ThenBy(t => t.Fit.Size.Id, StringComparer.Ordinal).Take(Most),
     ];
 
     /// <summary>One size judged for training beside the other sizes of its model; null when it does not serve.</summary>
@@ -44,8 +44,8 @@ public static class TrainingMuzzle
         if (sizes.Count == 0)
             yield break;
         var eye = sizes[0].Snout.EyeLine.Mm;
-        var inOrder = sizes.OrderBy(f => f.Size.LengthMm).ToList();
-        var own = inOrder.IndexOf(inOrder.MinBy(s => Math.Abs(s.Size.LengthMm - eye))!);
+        var inOrder = sizes.OrderBy(f => f.Size.Length).ToList();
+        var own = inOrder.IndexOf(inOrder.MinBy(s => Math.Abs(s.Size.Length.Millimeters - eye))!);
         for (var up = 1; up <= MostSizesUp && own + up < inOrder.Count; up++)
         {
             if (inOrder[own + up] is var fit && Serves(fit))
@@ -56,12 +56,12 @@ public static class TrainingMuzzle
     /// <summary>No measure is missed but for being roomy, the nose touches nothing, and it is light enough where both masses are known; what the brief asks of a muzzle worn outside is not asked of it.</summary>
     private static bool Serves(RankedFit fit) =>
         fit.Judgement.Criteria.All(c => c.Outcome != Outcome.Missed || MayBeRoomy.Contains(c.Name))
-        && fit.Judgement.Of(CriterionName.Seat)!.Value.Value > 0 && (fit.Brief.MostMass is not { } most || fit.Size.MassG is not { } grams || grams <= most.Grams);
+        && fit.Judgement.Of(CriterionName.Seat)!.Value.Value > 0 && (fit.Brief.MostMass is not { } most || fit.Size.Mass is not { } mass || mass <= most);
 
     private static string Sentence(RankedFit fit, int up)
     {
         var (basket, shown) = (fit.Assessment!, fit.Question.Shown);
-        var mass = fit.Size.MassG is { } grams ? $", {grams} g" : "";
+        var mass = fit.Size.Mass is { } weighs ? $", {weighs.Grams:0} g" : "";
         return $"{(up == 1 ? "One size" : "Two sizes")} up: {basket.Seat.NoseRoom.Show(shown)} before the nose, opens {basket.Gape.Degrees:0}°{mass}. For training only, held from below or worn for moments: roomy as it is, it is not what holds this dog outside.";
     }
 }

@@ -197,15 +197,15 @@ public static class TryOn
         {
             if (fit.Model.Type != MuzzleType.Basket)
                 yield break;
-            if (fit.Model.PlateMm is { } plate)
-                yield return (RemedyKind.Plate, $"Take the front plate out, which adds {Length.FromMillimeters(plate).Show(shown)}.", Judge(fit.Size with { LengthMm = fit.Size.LengthMm + plate }));
-            if (fit.Model.FormableMm is not { } form || fit.Size is not { WidthRearMm: { } width, DepthRearMm: { } depth })
+            if (fit.Model.Plate is { } plate)
+                yield return (RemedyKind.Plate, $"Take the front plate out, which adds {plate.Show(shown)}.", Judge(fit.Size with { Length = fit.Size.Length + plate }));
+            if (fit.Model.Formable is not { } form || fit.Size is not { WidthRear: { } width, DepthRear: { } depth })
                 yield break;
             foreach (var by in new[] { form, -form })
             {
                 yield return (
-                    RemedyKind.Forming, $"Soften it in hot water, off the dog, and form it {Length.FromMillimeters(form).Show(shown)} {(by > 0 ? "wider" : "narrower and deeper")}.",
-                    Judge(fit.Size with { WidthRearMm = width + by, DepthRearMm = depth - by }));
+                    RemedyKind.Forming, $"Soften it in hot water, off the dog, and form it {form.Show(shown)} {(by > Length.Zero ? "wider" : "narrower and deeper")}.",
+                    Judge(fit.Size with { WidthRear = width + by, DepthRear = depth - by }));
             }
         }
 
@@ -228,7 +228,7 @@ public static class TryOn
             // Between two holes either is as near as the strap allows: half a pitch is no fault.
             var needed = fit.NeckLoop ?? right.Loop;
             var off = loose ? now.Loop - needed : needed - now.Loop;
-            var wrong = off > UnitMath.Max(fit.Question.Rules[FitRules.Marginal], Length.FromMillimeters((fit.Model.HolePitchMm ?? 0) / 2 + Margins.Slack));
+            var wrong = off > UnitMath.Max(fit.Question.Rules[FitRules.Marginal], Length.FromMillimeters((fit.Model.HolePitch?.Millimeters ?? 0) / 2 + Margins.Slack));
             var evidence = $"Fastened at {InWords(now)}, a loop of {now.Loop.Show(shown)}; {needed.Show(shown)} is needed, and {InWords(right)} is nearest.";
             return new Diagnosed(cause, wrong, evidence, wrong ? [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"The loop becomes {right.Loop.Show(shown)}: {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} under it.", fit.Verdict)] : []);
         }
@@ -237,11 +237,11 @@ public static class TryOn
 
         private Diagnosed ByMass(Cause cause)
         {
-            if (fit.Question.Brief.MostMass is not { } most || fit.Size.MassG is not { } grams)
+            if (fit.Question.Brief.MostMass is not { } most || fit.Size.Mass is not { } mass)
                 return new Diagnosed(cause, null, "Its mass or the dog's is not known.", []);
             return new Diagnosed(
-                cause, grams > most.Grams, $"{grams} g; up to {most.Grams:0} g is wanted on this dog.",
-                [.. Other(f => f.Model.Type == fit.Model.Type && f.Size.MassG < grams && f.Model.Id != fit.Model.Id, f => $"{grams} g becomes {f.Size.MassG} g; {Whole(f)}.")]);
+                cause, mass > most, $"{mass.Grams:0} g; up to {most.Grams:0} g is wanted on this dog.",
+                [.. Other(f => f.Model.Type == fit.Model.Type && f.Size.Mass < mass && f.Model.Id != fit.Model.Id, f => $"{mass.Grams:0} g becomes {f.Size.Mass?.Grams:0} g; {Whole(f)}.")]);
         }
 
         private Diagnosed ByFeature(Cause cause, Feature feature, string does) => fit.Model.Has(feature)
@@ -250,12 +250,16 @@ public static class TryOn
 
         private Diagnosed ByFront(Cause cause)
         {
-            var mayCut = fit.Model.FrontOpening == FrontOpening.CanBeCut && fit.Question.Brief.Lines.All(l => l.Id is not ("tier3-no-open-front" or "scavenger-closed") || l.Overruled is not null);
+            var mayCut = fit.Model.FrontOpening == FrontOpening.CanBeCut && !fit.Question.Brief.KeepsFrontClosed;
             List<TryOnRemedy> remedies = mayCut ? [new(RemedyKind.Forming, "Cut the bar where the maker marks it, off the dog, and smooth the ends.", "Treats then go through.")] : [];
-            if (fit.Model.PlateMm is not null)
+            if (fit.Model.Plate is not null)
                 remedies.Insert(0, new(RemedyKind.Plate, "Take the front plate out.", "Treats then go through, and it is that much longer."));
-            remedies.AddRange(Other(f => f.Model.Type == fit.Model.Type && f.Model.Id != fit.Model.Id && f.Model.Has(Feature.TreatWay) && (f.Model.FrontBarGapMm ?? 0) > (fit.Model.FrontBarGapMm ?? 0), f => $"A gap of {f.Model.FrontBarGapMm:0} mm in place of {fit.Model.FrontBarGapMm ?? 0:0} mm; {Whole(f)}."));
-            return new Diagnosed(cause, !fit.Model.Has(Feature.TreatWay), fit.Model.FrontBarGapMm is { } gap ? $"Its widest gap is {gap:0} mm; {Features.TreatGapMm.Ours:0} mm lets a treat through." : "The chart gives no gap.", remedies);
+            static double Gap(RankedFit f) => f.Model.FrontBarGap?.Millimeters ?? 0;
+            remedies.AddRange(Other(
+                f => f.Model.Type == fit.Model.Type && f.Model.Id != fit.Model.Id && f.Model.Has(Feature.TreatWay) && Gap(f) > Gap(fit),
+                f => $"A gap of {Gap(f):0} mm in place of {Gap(fit):0} mm; {Whole(f)}."));
+            var evidence = fit.Model.FrontBarGap is null ? "The chart gives no gap." : $"Its widest gap is {Gap(fit):0} mm; {Features.TreatGap.Ours.Millimeters:0} mm lets a treat through.";
+            return new Diagnosed(cause, !fit.Model.Has(Feature.TreatWay), evidence, remedies);
         }
     }
 }

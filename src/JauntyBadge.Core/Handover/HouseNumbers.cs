@@ -25,7 +25,7 @@ public static class HouseNumbers
         ("Measuring from a photo", PhotoRules.All),
         ("Fitting",
         [
-            .. FitRules.All, BasketModel.BoxSpareWidth, BasketModel.BoxWidthDoubt, BasketModel.BoxDepthDoubt, SnoutDraws.Usual, SnoutDraws.SettlesLeast, Ranking.ChanceStep, Weights.UsualWeight, .. FitScore.All, Features.TreatGapMm,
+            .. FitRules.All, BasketModel.BoxSpareWidth, BasketModel.BoxWidthDoubt, BasketModel.BoxDepthDoubt, SnoutDraws.Usual, SnoutDraws.SettlesLeast, Ranking.ChanceStep, Weights.UsualWeight, .. FitScore.All, Features.TreatGap,
             WearPlan.LongWear, WearPlan.ClinicWear, WearPlan.OtherWear, MuzzleBrief.MostMassShare, Contrast.StandsOut, Contrast.BlendsIn, Remedies.NearMiss, Remedies.ExtraHoles,
             OrderSheet.FrontDepthAllowance, OrderSheet.StrapEitherWay, OrderSheet.MakersTolerance, VanStock.SureEnough,
         ]),

@@ -23,9 +23,6 @@ public sealed record Circumstances
     /// <summary>This practice's own ranges for the breed, where it has enough dogs.</summary>
     public IReadOnlyDictionary<Measure, BreedRange> OwnRanges { get; init; } = new Dictionary<Measure, BreedRange>();
 
-    /// <summary>The unit the messages speak in.</summary>
-    public ReadingUnit Shown { get; init; }
-
     /// <summary>The numbers that decide.</summary>
     public HouseRules Rules { get; init; } = HouseRules.Ours;
 }

@@ -22,9 +22,6 @@ public sealed class CrossChecks
     public static readonly Grounded<double> GreatestFaceShare = new(
         "check.face-share-high", "Greatest nose to inner eye over nose to base of skull", 0.56, Basis.House("beyond the longest faces by a sixth"));
 
-    private static readonly Basis ConvexSection = Basis.Published(
-        "geometry of a closed convex section inside a box of that height and width: 2√(H²+W²) ≤ girth ≤ 2(H+W)");
-
     private readonly IReadOnlyList<Reading> readings;
     private readonly IReadOnlyList<Measured> measured;
     private readonly HeadShapeChoice shape;
@@ -41,123 +38,71 @@ public sealed class CrossChecks
     /// <summary>Every finding, worst first.</summary>
     internal IReadOnlyList<Finding> Run() =>
     [
-        .. new[] { Sides(), Spacing(), Girth(), FitLine(), FaceShare(), Jaw(), Shapes() }.OfType<Finding>()
+        .. new[] { Sides(), Spacing(), Girth(), FitLine(), Face(), Jaw(), Shapes() }.OfType<Finding>()
             .Concat(measured.Select(Unusual).OfType<Finding>())
             .Concat(Measured.Group(readings).Select(g => Scatter(g.Key, g.Value)).OfType<Finding>())
             .OrderByDescending(f => f.Severity),
     ];
 
-    private Finding? Sides()
+    private Finding? Sides() => (Find(Measure.NoseToInnerEye, Side.Left)?.Mean, Find(Measure.NoseToInnerEye, Side.Right)?.Mean) switch
     {
-        var left = Find(Measure.NoseToInnerEye, Side.Left);
-        var right = Find(Measure.NoseToInnerEye, Side.Right);
-        if (left is null && right is null)
-            return null;
-        if (left is null || right is null)
-        {
-            return new Finding(
-                "one-side-only", Severity.Check, [Measure.NoseToInnerEye],
-                $"Only the {(left is null ? "right" : "left")} nose to inner eye was taken; the two seldom agree and the shorter one rules the fit.",
-                $"Take the {(left is null ? "left" : "right")} side too.", Basis.Practice("both sides are always taken"));
-        }
+        (null, null) => null,
+        (null, _) => new OneSideOnly(Side.Left),
+        (_, null) => new OneSideOnly(Side.Right),
+        ({ } left, { } right) when (left - right).Abs() is var apart && apart <= about.Rules[SidesApart] && apart / UnitMath.Min(left, right) <= about.Rules[SidesApartShare] => null,
+        ({ } left, { } right) => new SidesDiffer(left, right, about.Rules.Basis(SidesApart)),
+    };
 
-        var apart = (left.Mean - right.Mean).Abs();
-        var shorter = UnitMath.Min(left.Mean, right.Mean);
-        if (apart <= about.Rules[SidesApart] && apart / shorter <= about.Rules[SidesApartShare])
-            return null;
-        return new Finding(
-            "sides-differ", Severity.Check, [Measure.NoseToInnerEye],
-            $"Left and right nose to inner eye differ by {Say(apart)} ({Say(left.Mean)} and {Say(right.Mean)}). The shorter side rules the fit.",
-            "Take both again, head straight, from the nose tip to the tear duct.", about.Rules.Basis(SidesApart));
-    }
+    private ImpossibleSpacing? Spacing() =>
+        Find(Measure.InnerEyeSpacing) is { } spacing && ShorterEye() is { } eye && SnoutRules.Contradict(eye.Mean, spacing.Mean) ? new(spacing.Mean, eye.Mean) : null;
 
-    private Finding? Spacing()
-    {
-        if (Find(Measure.InnerEyeSpacing) is not { } spacing || ShorterEye() is not { } eye || !SnoutRules.Contradict(eye.Mean, spacing.Mean))
-            return null;
-        return new Finding(
-            "impossible-spacing", Severity.Check, [Measure.InnerEyeSpacing, Measure.NoseToInnerEye],
-            $"Eyes {Say(spacing.Mean)} apart cannot both be {Say(eye.Mean)} from the nose tip. The spacing is left out until then.",
-            "Take the inner eye spacing again, corner to corner across the bridge.", Basis.Published("geometry: two sides of a triangle are longer than the third"));
-    }
-
-    private Finding? Girth()
+    private GirthBounds? Girth()
     {
         if (Find(Measure.SnoutGirth) is not { } girth || Find(Measure.SnoutHeight) is not { } height || Find(Measure.SnoutWidth) is not { } width)
             return null;
         var (least, greatest) = SnoutSection.GirthBounds(height.Mean, width.Mean);
         var sides = Math.Sqrt(Squared(height) + Squared(width));
         var doubt = Length.FromMillimeters(Uncertainty.Coverage.Ours * Math.Sqrt(Squared(girth) + 4 * sides * sides));
-        var (tooShort, tooLong) = (least - girth.Mean, girth.Mean - greatest);
-        if (tooShort <= doubt && tooLong <= doubt)
-            return null;
-        var bound = tooShort > doubt ? $"at least {Say(least)} around; the girth reads {Say(girth.Mean)}, {Say(tooShort)} less"
-            : $"at most {Say(greatest)} around; the girth reads {Say(girth.Mean)}, {Say(tooLong)} more";
-        return new Finding(
-            "girth-bounds", Severity.Check, [Measure.SnoutGirth, Measure.SnoutHeight, Measure.SnoutWidth],
-            $"A snout {Say(height.Mean)} high and {Say(width.Mean)} wide is {bound}.",
-            "Take all three again at one and the same place on the snout, mouth closed.", ConvexSection);
+        return least - girth.Mean > doubt ? new(height.Mean, width.Mean, girth.Mean, least)
+            : girth.Mean - greatest > doubt ? new(height.Mean, width.Mean, girth.Mean, greatest)
+            : null;
     }
 
-    private Finding? FitLine()
+    private FitLineGap? FitLine()
     {
         if (Find(Measure.FitLineLength) is not { } fit || ShorterEye() is not { } eye)
             return null;
         var snout = SnoutModel.From(numbers);
         var gap = numbers.FitLineGap ?? SnoutRules.UsualGap(snout.EyeLine.Value, about.Rules);
         var gapDoubt = numbers.FitLineGap is null ? CompletedMeasures.GapDoubtOf(gap, about.Rules).Millimeters : 0;
-        var apart = fit.Mean + gap - snout.EyeLine.Value;
         var doubt = Length.FromMillimeters(Uncertainty.Coverage.Ours * Math.Sqrt(Squared(fit) + Squared(eye) + gapDoubt * gapDoubt));
-        if (apart.Abs() <= doubt)
-            return null;
-        return new Finding(
-            "fit-line-gap", Severity.Check, [Measure.FitLineLength, Measure.NoseToInnerEye],
-            $"Fit line to nose ({Say(fit.Mean)}) and {(numbers.FitLineGap is null ? "the usual gap" : "the gap")} to the eyes ({Say(gap)}) make {Say(fit.Mean + gap)}; nose to inner eye says {Say(snout.EyeLine.Value)}, {Say(apart.Abs())} {(apart > Length.Zero ? "less" : "more")}.",
-            "Take the fit line again, and write down the gap you leave to the eyes.", Basis.House("the two lengths must agree within twice their doubt"));
+        return (fit.Mean + gap - snout.EyeLine.Value).Abs() <= doubt ? null : new(fit.Mean, gap, numbers.FitLineGap is null, snout.EyeLine.Value);
     }
 
-    private Finding? FaceShare()
+    private FaceShare? Face()
     {
         if (Find(Measure.NoseToOcciput) is not { } whole || ShorterEye() is not { } eye)
             return null;
         var share = eye.Mean / whole.Mean;
         var least = shape.Shape == HeadShape.Short ? LeastFaceShareShort : LeastFaceShare;
-        if (share >= about.Rules[least] && share <= about.Rules[GreatestFaceShare])
-            return null;
-        var message = share >= 1
-            ? $"Nose to inner eye reads {Say(eye.Mean)} and nose to base of skull {Say(whole.Mean)}: a part cannot be longer than the whole."
-            : $"Nose to inner eye ({Say(eye.Mean)}) is {share:0%} of nose to base of skull ({Say(whole.Mean)}); {about.Rules[least]:0%} to {about.Rules[GreatestFaceShare]:0%} is usual.";
-        return new Finding(
-            "face-share", Severity.Check, [Measure.NoseToOcciput, Measure.NoseToInnerEye], message,
-            "Take nose to base of skull again: along the top, to where the bone ends.", share > about.Rules[GreatestFaceShare] ? about.Rules.Basis(GreatestFaceShare) : about.Rules.Basis(least));
+        var (low, high) = (about.Rules[least], about.Rules[GreatestFaceShare]);
+        return share >= low && share <= high ? null : new(eye.Mean, whole.Mean, low, high, about.Rules.Basis(share > high ? GreatestFaceShare : least));
     }
 
-    private Finding? Jaw()
+    private JawReading? Jaw()
     {
         if (Find(Measure.JawToNose) is not { } jaw || !Completeness.CanFit(measured))
             return null;
         var snout = SnoutModel.From(numbers);
-        var held = readings.Where(r => r.Measure == Measure.JawToNose).Select(r => r.Held).Distinct().ToList();
-        var check = JawCheck.For(BothEyes(snout), Find(Measure.NoseToOcciput) is { } whole ? (whole.Mean, whole.StandardUncertainty) : null, DropOf(snout, measured), jaw.StandardUncertainty, shape.Shape, about.Rules)!;
-        var basis = Basis.House($"a likelihood ratio of both ways with all their doubt; at most {about.Rules[JawCheck.FalseAlarms]:0%} of level readings are called point to point");
-        var heads = $"Level, a head like this gives about {Say(check.Level)} ± {Say(2 * check.LevelDoubt)}; point to point about {Say(check.Slanted)}";
-        switch (check.Of(jaw.Mean))
-        {
-            case JawVerdict.Neither:
-                return new Finding(
-                    "jaw-unexplained", Severity.Check, [Measure.JawToNose], $"Jaw to nose reads {Say(jaw.Mean)}. {heads}: neither explains it.",
-                    "Take it again, and check the unit: throat bump to below the nose tip, horizontally.", basis);
-            case JawVerdict.PointToPoint when held is [null]:
-                return new Finding(
-                    "jaw-point-to-point", Severity.Check, [Measure.JawToNose], $"Jaw to nose reads {Say(jaw.Mean)}. {heads}, which explains it better.",
-                    "How was it held? Or take it again level: head straight, a plumb line down from the nose, and from the throat bump along a level tape to that line.", basis);
-            case JawVerdict.CannotTell when held is [null]:
-                return new Finding(
-                    "jaw-held", Severity.Note, [Measure.JawToNose], $"Jaw to nose reads {Say(jaw.Mean)}. {heads}: on such a head the numbers cannot tell the two apart.",
-                    "How was it held?", basis);
-            default:
-                return null;
-        }
+        var check = JawCheck.For(
+            BothEyes(snout), Find(Measure.NoseToOcciput) is { } whole ? (whole.Mean, whole.StandardUncertainty) : null, DropOf(snout, measured), jaw.StandardUncertainty, shape.Shape, about.Rules)!;
+
+        // How it was held was said: then only what no way explains is asked.
+        var said = readings.Where(r => r.Measure == Measure.JawToNose).Any(r => r.Held is not null);
+        var verdict = check.Of(jaw.Mean);
+        return verdict == JawVerdict.Level || (said && verdict != JawVerdict.Neither) ? null : new(
+            verdict, jaw.Mean, check.Level, check.LevelDoubt, check.Slanted,
+            Basis.House($"a likelihood ratio of both ways with all their doubt; at most {about.Rules[JawCheck.FalseAlarms]:0%} of level readings are called point to point"));
     }
 
     /// <summary>The mean of both nose to inner eyes, or of the one read; the eye line where only the fit line was.</summary>
@@ -175,65 +120,24 @@ public sealed class CrossChecks
         measured.FirstOrDefault(m => m.Measure == Measure.SnoutHeight)?.StandardUncertainty
             ?? snout.Height.Value * snout.Rules[snout.Height.Provenance == Provenance.Derived ? CompletedMeasures.SectionDoubt : CompletedMeasures.AssumedDoubt]);
 
-    private Finding? Shapes()
-    {
-        if (!shape.Disagree)
-            return null;
-        var says = string.Join("; ", shape.Ways.Select(w => $"{WayWords(w.Way)}: {w.Shape.ToString().ToLowerInvariant()}"));
-        return new Finding(
-            "head-shape-ways", Severity.Note, [Measure.StopToNose, Measure.StopToOcciput, Measure.SkullWidth],
-            $"The ways of telling the head shape differ ({says}). The first is used.",
-            "Look at the dog, and take the stop and skull measures again if the first seems wrong.", Basis.House("the way measured on this dog comes before the breed's usual head"));
-    }
+    private HeadShapeWays? Shapes() => shape.Disagree ? new(shape.Ways) : null;
 
     private Finding? Unusual(Measured m)
     {
-        var name = MeasureDefinition.NameOf(new(m.Measure, m.Side));
+        var line = new MeasureLine(m.Measure, m.Side);
         if (about.OwnRanges.GetValueOrDefault(m.Measure) is { } own)
-        {
-            return m.Mean >= own.Low && m.Mean <= own.High ? null : new Finding(
-                "outside-own-range", Severity.Check, [m.Measure],
-                $"{name} reads {Say(m.Mean)}; {own.Dogs} earlier dogs of this breed had {own.Low.ShowRange(own.High, about.Shown)}, half of them around {Say(own.Median)}.",
-                $"Take it again. {MeasureDefinition.For(m.Measure).Guide.How}", BreedRange.Width.Basis);
-        }
-
+            return m.Mean >= own.Low && m.Mean <= own.High ? null : new OutsideOwnRange(line, m.Mean, own);
         var (low, high) = PlausibleRange.For(m.Measure, shape.Shape, about.BodyMass, about.Rules);
-        if (m.Mean >= low && m.Mean <= high)
-            return null;
-        var of = about.BodyMass is { } mass ? $"a {shape.Shape.ToString().ToLowerInvariant()} head on a dog of {mass.Kilograms:0.#} kg" : "any dog";
-        return new Finding(
-            "implausible", Severity.Check, [m.Measure],
-            $"{name} reads {Say(m.Mean)}; for {of} we expect {low.ShowRange(high, about.Shown)}.",
-            $"Take it again and check the unit and the head shape. {MeasureDefinition.For(m.Measure).Guide.How}", PlausibleRange.Basis);
+        return m.Mean >= low && m.Mean <= high ? null : new Implausible(line, m.Mean, low, high, shape.Shape, about.BodyMass);
     }
 
     private Finding? Scatter(MeasureLine line, List<Reading> repeats)
     {
-        var name = MeasureDefinition.NameOf(line);
         var (spread, limit) = (Repeats.Spread(repeats), Repeats.Limit(repeats, about.Rules));
-        if (Repeats.WantThird(repeats, about.Rules))
-        {
-            return new Finding(
-                "third-reading", Severity.Note, [line.Measure],
-                $"The two readings of {name.ToLowerInvariant()} are {Say(spread)} apart; two of one hand with this tool stay within {Say(limit)}.",
-                "Take a third.", Repeats.RepeatabilityFactor.Basis);
-        }
-
-        return Repeats.Odd(repeats, about.Rules) is not { } odd ? null : new Finding(
-            "odd-one-out", Severity.Check, [line.Measure],
-            $"Of {repeats.Count} readings of {name.ToLowerInvariant()}, {Say(repeats[odd].Value)} stands apart: they spread over {Say(spread)}, where {Say(limit)} is usual.",
-            "Set it aside with a reason, keep it, or take another.", Repeats.RepeatabilityFactor.Basis);
+        return Repeats.WantThird(repeats, about.Rules) ? new ThirdReading(line, spread, limit)
+            : Repeats.Odd(repeats, about.Rules) is { } odd ? new OddOneOut(line, repeats.Count, repeats[odd].Value, spread, limit)
+            : null;
     }
-
-    private static string WayWords(ShapeWay way) => way switch
-    {
-        ShapeWay.Seen => "the fitter",
-        ShapeWay.CraniofacialRatio => "face against skull",
-        ShapeWay.CranialIndex => "breadth of the skull",
-        _ => "the breed",
-    };
-
-    private string Say(Length length) => length.Show(about.Shown);
 
     private static double Squared(Measured m) => Math.Pow(m.StandardUncertainty.Millimeters, 2);
 

@@ -15,8 +15,32 @@ public enum DrawingView
     Front,
 }
 
+/// <summary>What a line of a drawing shows.</summary>
+public enum StrokePart
+{
+    Jaw,
+    Head,
+    Ear,
+    Nose,
+    Eye,
+    Mouth,
+
+    /// <summary>The snout cut across at the fit line.</summary>
+    Section,
+
+    /// <summary>The outline of a muzzle.</summary>
+    Wall,
+    Strap,
+    Rail,
+    Bar,
+
+    /// <summary>The muzzle pushed back as far as it goes.</summary>
+    Shove,
+    BasketSection,
+}
+
 /// <summary>A line of a drawing, mm.</summary>
-public sealed record Stroke(string Name, IReadOnlyList<PointMm> Points, bool Closed);
+public sealed record Stroke(StrokePart Name, IReadOnlyList<PointMm> Points, bool Closed);
 
 /// <summary>A place a measure is taken from, named.</summary>
 public sealed record LandmarkPoint(string Name, PointMm At);
@@ -83,7 +107,7 @@ public sealed record HeadDrawing(
         var eyeCorner = new PointMm(xe, 0.06 * h);
         var eye = Smooth.Loop([eyeCorner, new(sketch.Behind(0.07), -0.05 * h), new(sketch.Behind(0.14), 0.0), new(sketch.Behind(0.08), 0.07 * h)]);
         var jaw = new Stroke(
-            "jaw",
+            StrokePart.Jaw,
             [
                 .. snout.LowerBorder, snout.HingePoint,
                 .. Smooth.Through([snout.HingePoint, corner, new(0.40 * xe, 0.66 * h), new(0.09 * xe, 0.62 * h), snout.Chin]),
@@ -91,9 +115,9 @@ public sealed record HeadDrawing(
             Closed: true);
 
         var drawing = new HeadDrawing(
-            [new("head", head, true), new("ear", ear, true), new("nose", nose, true), new("eye", eye, true)],
+            [new(StrokePart.Head, head, true), new(StrokePart.Ear, ear, true), new(StrokePart.Nose, nose, true), new(StrokePart.Eye, eye, true)],
             jaw, snout.HingePoint, eyeCorner, neckTop, neckUnder,
-            new Stroke("section", SnoutSection.Outline(snout.Height.Value, snout.Width.Value), true),
+            new Stroke(StrokePart.Section, SnoutSection.Outline(snout.Height.Value, snout.Width.Value), true),
             HeadViews.FromAbove(snout, sketch), HeadViews.FromTheFront(snout, sketch), []);
         return drawing with { Marks = MeasureMarks.Of(snout, sketch, drawing) };
     }

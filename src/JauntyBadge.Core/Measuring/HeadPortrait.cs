@@ -4,7 +4,7 @@ using System.Text;
 namespace JauntyBadge.Core.Measuring;
 
 /// <summary>One line of a portrait as SVG path data.</summary>
-public sealed record PortraitPath(string Name, string D);
+public sealed record PortraitPath(StrokePart Name, string D);
 
 /// <summary>A head from the side, small: for a badge. Its longer side is <see cref="Size"/> steps, so that a list of dogs stays light.</summary>
 /// <param name="Width">Width in steps.</param>

@@ -26,7 +26,7 @@ internal static class HeadViews
         var nose = Smooth.Loop([new(0, 0), new(0.03 * xe, 0.26 * w), new(0.14 * xe, 0.26 * w), new(0.16 * xe, 0), new(0.14 * xe, -0.26 * w), new(0.03 * xe, -0.26 * w)]);
         return
         [
-            new("head", head, true), .. Both("ear", ear), new("nose", nose, true), .. Both("eye", eye),
+            new(StrokePart.Head, head, true), .. Both(StrokePart.Ear, ear), new(StrokePart.Nose, nose, true), .. Both(StrokePart.Eye, eye),
         ];
     }
 
@@ -49,15 +49,15 @@ internal static class HeadViews
         var nose = Smooth.Loop([new(0, 0.02 * h), new(0.34 * w, 0.05 * h), new(0.40 * w, 0.16 * h), new(0.18 * w, 0.26 * h), new(0, 0.28 * h), new(-0.18 * w, 0.26 * h), new(-0.40 * w, 0.16 * h), new(-0.34 * w, 0.05 * h)]);
         return
         [
-            .. Both("ear", ear, across: true), new("head", head, true), .. Both("eye", eye, across: true),
-            new("section", SnoutSection.Outline(snout.Height.Value, snout.Width.Value), true), new("nose", nose, true),
-            new("mouth", Smooth.Through([new(-0.62 * w, 0.62 * h), new(-0.2 * w, 0.58 * h), new(0, 0.46 * h), new(0.2 * w, 0.58 * h), new(0.62 * w, 0.62 * h)]), false),
-            new("mouth", [new(0, 0.28 * h), new(0, 0.46 * h)], false),
+            .. Both(StrokePart.Ear, ear, across: true), new(StrokePart.Head, head, true), .. Both(StrokePart.Eye, eye, across: true),
+            new(StrokePart.Section, SnoutSection.Outline(snout.Height.Value, snout.Width.Value), true), new(StrokePart.Nose, nose, true),
+            new(StrokePart.Mouth, Smooth.Through([new(-0.62 * w, 0.62 * h), new(-0.2 * w, 0.58 * h), new(0, 0.46 * h), new(0.2 * w, 0.58 * h), new(0.62 * w, 0.62 * h)]), false),
+            new(StrokePart.Mouth, [new(0, 0.28 * h), new(0, 0.46 * h)], false),
         ];
     }
 
-    private static IEnumerable<Stroke> Both(string name, PointMm[] left, bool across = false) =>
-        [new(name, Smooth.Loop(left), true), new(name, Smooth.Loop([.. left.Select(p => across ? MirroredAcross(p) : Mirrored(p))]), true)];
+    private static IEnumerable<Stroke> Both(StrokePart part, PointMm[] left, bool across = false) =>
+        [new(part, Smooth.Loop(left), true), new(part, Smooth.Loop([.. left.Select(p => across ? MirroredAcross(p) : Mirrored(p))]), true)];
 
     private static PointMm Mirrored(PointMm p) => new(p.X, -p.Y);
 

@@ -15,8 +15,56 @@ public enum Provenance
     Assumed,
 }
 
+/// <summary>How a number of the model came about.</summary>
+public enum OriginKind
+{
+    Read,
+    InnerEye,
+    TimesEyeLine,
+    FitLineAndGap,
+    EyeLineLessGap,
+
+    /// <summary>The head shape's usual width for its eye line.</summary>
+    UsualWidth,
+
+    /// <summary>The head shape's usual height for its width.</summary>
+    UsualHeight,
+
+    /// <summary>The girth of a rounded box.</summary>
+    BoxAround,
+
+    /// <summary>A side of a rounded box of that girth.</summary>
+    BoxSide,
+
+    /// <summary>Girth and the other side do not go together.</summary>
+    Square,
+
+    /// <summary>A basket's depth from a box of its girth.</summary>
+    BasketDepth,
+}
+
+/// <summary>What the inner eye spacing did to the eye line.</summary>
+public enum SpacingUse
+{
+    NotRead,
+    MadeStraight,
+
+    /// <summary>It contradicts the reading.</summary>
+    LeftOut,
+}
+
+/// <summary>How a number came about, in facts; the words stand in <see cref="MeasuringWords"/>.</summary>
+/// <param name="Kind">Which way.</param>
+/// <param name="Measure">The measure it stands for, where that matters.</param>
+/// <param name="OneSide">Only one nose to inner eye was read.</param>
+/// <param name="Spacing">What the inner eye spacing did to it.</param>
+/// <param name="Ratio">The proportion used.</param>
+/// <param name="Gap">The gap used.</param>
+public readonly record struct Origin(
+    OriginKind Kind, Measure Measure = default, bool OneSide = false, SpacingUse Spacing = SpacingUse.NotRead, double? Ratio = null, Length? Gap = null);
+
 /// <summary>A length of the model with where it came from.</summary>
-public sealed record ModelLength(Length Value, Provenance Provenance, string How)
+public sealed record ModelLength(Length Value, Provenance Provenance, Origin Origin)
 {
     public double Mm => Value.Millimeters;
 }
@@ -86,8 +134,8 @@ public sealed record SnoutModel
             Width = width,
             Girth = girth,
             Hinge = numbers.JawToNose is { } jaw
-                ? new ModelLength(jaw, Provenance.Measured, "jaw to nose, as read")
-                : new ModelLength(eye.Value * ratio.Ours, Provenance.Derived, $"{ratio.Ours} times the eye line"),
+                ? new ModelLength(jaw, Provenance.Measured, new(OriginKind.Read, Measure.JawToNose))
+                : new ModelLength(eye.Value * ratio.Ours, Provenance.Derived, new(OriginKind.TimesEyeLine, Ratio: ratio.Ours)),
             Numbers = numbers,
         };
     }
@@ -98,13 +146,13 @@ public sealed record SnoutModel
         if (sides.Count == 0)
             return EyeLineFromFitLine(numbers);
         var shorter = sides.Min();
-        var which = sides.Count == 2 ? "the shorter nose to inner eye" : "nose to inner eye, one side only";
+        var origin = new Origin(OriginKind.InnerEye, Measure.NoseToInnerEye, OneSide: sides.Count == 1);
         if (numbers.InnerEyeSpacing is not { } spacing)
-            return new ModelLength(shorter, Provenance.Measured, which);
+            return new ModelLength(shorter, Provenance.Measured, origin);
         if (SnoutRules.Contradict(shorter, spacing))
-            return new ModelLength(shorter, Provenance.Measured, which + "; the inner eye spacing contradicts it and is left out");
+            return new ModelLength(shorter, Provenance.Measured, origin with { Spacing = SpacingUse.LeftOut });
         var squared = Math.Pow(shorter.Millimeters, 2) - Math.Pow(spacing.Millimeters / 2, 2);
-        return new ModelLength(Length.FromMillimeters(Math.Sqrt(squared)), Provenance.Derived, which + ", made straight with the inner eye spacing");
+        return new ModelLength(Length.FromMillimeters(Math.Sqrt(squared)), Provenance.Derived, origin with { Spacing = SpacingUse.MadeStraight });
     }
 
     private static ModelLength EyeLineFromFitLine(SnoutNumbers numbers)
@@ -112,15 +160,15 @@ public sealed record SnoutModel
         if (numbers.FitLineLength is not { } fitLine)
             throw new ArgumentException("Nose to inner eye on a side or the fit line's length is needed.", nameof(numbers));
         var gap = numbers.FitLineGap ?? SnoutRules.GapBehind(fitLine, numbers.Rules);
-        return new ModelLength(fitLine + gap, Provenance.Derived, $"the fit line's length and a gap of {gap.Millimeters:0.#} mm");
+        return new ModelLength(fitLine + gap, Provenance.Derived, new(OriginKind.FitLineAndGap, Gap: gap));
     }
 
     /// <summary>As read where it lies in front of the eyes; else the eye line less the gap.</summary>
     private static ModelLength FitLineOf(SnoutNumbers numbers, Length eyeLine)
     {
         if (numbers.FitLineLength is { } read && read < eyeLine)
-            return new ModelLength(read, Provenance.Measured, "fit line to nose, as read");
+            return new ModelLength(read, Provenance.Measured, new(OriginKind.Read, Measure.FitLineLength));
         var gap = numbers.FitLineGap ?? SnoutRules.UsualGap(eyeLine, numbers.Rules);
-        return new ModelLength(eyeLine - gap, Provenance.Derived, $"the eye line less a gap of {gap.Millimeters:0.#} mm");
+        return new ModelLength(eyeLine - gap, Provenance.Derived, new(OriginKind.EyeLineLessGap, Gap: gap));
     }
 }

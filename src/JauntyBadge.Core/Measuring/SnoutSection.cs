@@ -68,41 +68,41 @@ public static class SnoutSection
 
     internal static (ModelLength Height, ModelLength Width, ModelLength Girth) Complete(SnoutNumbers numbers, Length eyeLine)
     {
-        var height = Read(numbers.SnoutHeight, "snout height");
-        var width = Read(numbers.SnoutWidth, "snout width");
-        var girth = Read(numbers.SnoutGirth, "snout girth");
+        var height = Read(numbers.SnoutHeight, Measure.SnoutHeight);
+        var width = Read(numbers.SnoutWidth, Measure.SnoutWidth);
+        var girth = Read(numbers.SnoutGirth, Measure.SnoutGirth);
         var measured = new[] { height, width, girth }.Count(s => s is not null);
 
         if (measured == 0)
-            width = new ModelLength(eyeLine * numbers.Rules[SnoutRules.WidthRatio(numbers.HeadShape)], Provenance.Assumed, "the head shape's usual proportion to the eye line");
+            width = new ModelLength(eyeLine * numbers.Rules[SnoutRules.WidthRatio(numbers.HeadShape)], Provenance.Assumed, new(OriginKind.UsualWidth));
         if (measured < 2)
             (height, width) = FromUsualShape(height, width, girth, numbers.Rules[SnoutRules.HeightRatio(numbers.HeadShape)]);
 
-        height ??= FromGirth(girth!, width!, "height");
-        width ??= FromGirth(girth!, height, "width");
-        girth ??= new ModelLength(Girth(height.Value, width.Value), Weaker(height, width), "a rounded box of the height and width");
+        height ??= FromGirth(girth!, width!, Measure.SnoutHeight);
+        width ??= FromGirth(girth!, height, Measure.SnoutWidth);
+        girth ??= new ModelLength(Girth(height.Value, width.Value), Weaker(height, width), new(OriginKind.BoxAround));
         return (height, width, girth);
     }
 
-    private static ModelLength? Read(Length? value, string name) =>
-        value is { } length ? new ModelLength(length, Provenance.Measured, $"{name}, as read") : null;
+    private static ModelLength? Read(Length? value, Measure measure) =>
+        value is { } length ? new ModelLength(length, Provenance.Measured, new(OriginKind.Read, measure)) : null;
 
     private static (ModelLength? Height, ModelLength? Width) FromUsualShape(ModelLength? height, ModelLength? width, ModelLength? girth, double heightPerWidth)
     {
-        const string How = "the head shape's usual height for its width";
+        var usual = new Origin(OriginKind.UsualHeight);
         if (width is not null)
-            return (new ModelLength(width.Value * heightPerWidth, Provenance.Assumed, How), width);
+            return (new ModelLength(width.Value * heightPerWidth, Provenance.Assumed, usual), width);
         if (height is not null)
-            return (height, new ModelLength(height.Value / heightPerWidth, Provenance.Assumed, How));
+            return (height, new ModelLength(height.Value / heightPerWidth, Provenance.Assumed, usual));
         var girthPerWidth = Girth(Length.FromMillimeters(heightPerWidth), Length.FromMillimeters(1)).Millimeters;
-        var assumed = new ModelLength(girth!.Value / girthPerWidth, Provenance.Assumed, How);
+        var assumed = new ModelLength(girth!.Value / girthPerWidth, Provenance.Assumed, usual);
         return (assumed with { Value = assumed.Value * heightPerWidth }, assumed);
     }
 
-    private static ModelLength FromGirth(ModelLength girth, ModelLength side, string name) =>
+    private static ModelLength FromGirth(ModelLength girth, ModelLength side, Measure measure) =>
         OtherSide(girth.Value, side.Value) is { } other
-            ? new ModelLength(other, Provenance.Derived, $"the {name} of a rounded box with that girth")
-            : new ModelLength(side.Value, Provenance.Assumed, "girth and the other side do not go together; taken as square");
+            ? new ModelLength(other, Provenance.Derived, new(OriginKind.BoxSide, measure))
+            : new ModelLength(side.Value, Provenance.Assumed, new(OriginKind.Square));
 
     private static Provenance Weaker(ModelLength a, ModelLength b) =>
         a.Provenance == Provenance.Assumed || b.Provenance == Provenance.Assumed ? Provenance.Assumed : Provenance.Derived;

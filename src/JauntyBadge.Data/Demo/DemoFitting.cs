@@ -3,6 +3,7 @@ using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
+using UnitsNet;
 
 namespace JauntyBadge.Data.Demo;
 
@@ -21,8 +22,9 @@ internal static class DemoFitting
         var barge = new MuzzleModel(
             "barge", "Barge", "Wend Lock chandlery", MuzzleType.Basket, Material.MouldedRubber, Closure.Buckle, ForeheadStrap.Optional, true, false, FrontOpening.CanBeCut,
             [new MuzzleColour("tar black", "#26241f")], "Bought by the box; the chart gives length and girth only.",
-            [new("barge-1", "1", 76, 270, 420, OpeningGirthMm: 280, Price: 15), new("barge-2", "2", 90, 310, 480, OpeningGirthMm: 325, Price: 16), new("barge-3", "3", 104, 350, 540, OpeningGirthMm: 372, Price: 17)],
-            HolePitchMm: 20, LeadDays: 2);
+            [Size(1, 76, 270, 420, 280, 15), Size(2, 90, 310, 480, 325, 16), Size(3, 104, 350, 540, 372, 17)], HolePitch: Length.FromMillimeters(20), LeadDays: 2);
+        static MuzzleSize Size(int number, double length, double strapMin, double strapMax, double girth, decimal price) => new(
+            $"barge-{number}", $"{number}", Length.FromMillimeters(length), Length.FromMillimeters(strapMin), Length.FromMillimeters(strapMax), Price: price, OpeningGirth: Length.FromMillimeters(girth));
         db.Muzzles.Add(MuzzleRow.Of("barge", barge with { Sizes = [.. barge.Sizes.Take(2)] }, 1, now.AddDays(-140)));
         db.Muzzles.Add(MuzzleRow.Of("barge", barge, 2, now.AddDays(-31)));
 

@@ -49,7 +49,7 @@ internal sealed record DemoScene(
         return new DemoScene(
             [
                 Shape(drawing.Jaw, DarkCoat, 0),
-                .. drawing.Head.Select(s => Shape(s, s.Name switch { "head" => Coat, "ear" => DarkCoat, _ => Dark }, s.Name is "eye" ? -half : 0)),
+                .. drawing.Head.Select(s => Shape(s, s.Name switch { StrokePart.Head => Coat, StrokePart.Ear => DarkCoat, _ => Dark }, s.Name is StrokePart.Eye ? -half : 0)),
                 .. CardShapes(CardAt(-105, 88, 4)),
             ],
             CardAt(-105, 88, 4), landmarks, truth);
@@ -87,8 +87,8 @@ internal sealed record DemoScene(
         return new DemoScene(
             [
                 .. drawing.Top.Select(s => new SceneShape(
-                    [.. s.Points.Select(p => P(p, s.Name is "head" or "ear" ? 0.3 * h : 0.06 * h))], s.Closed,
-                    s.Name switch { "head" => Coat, "ear" => DarkCoat, _ => Dark }, Edge)),
+                    [.. s.Points.Select(p => P(p, s.Name is StrokePart.Head or StrokePart.Ear ? 0.3 * h : 0.06 * h))], s.Closed,
+                    s.Name switch { StrokePart.Head => Coat, StrokePart.Ear => DarkCoat, _ => Dark }, Edge)),
                 .. CardShapes(CardAt(-100, 72, -3)),
             ],
             CardAt(-100, 72, -3), landmarks, truth);

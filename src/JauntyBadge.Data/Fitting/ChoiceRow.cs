@@ -69,7 +69,7 @@ public sealed record KeptFit(
             fit.Model.Name, fit.Model.Maker, fit.Model.Type, fit.Size, brief.FitStyle, brief.Fingers, brief.NeededGape.Degrees, training is null ? fit.Verdict : Verdict.Marginal,
             fit.Assessment?.Gape.Degrees, fit.Assessment?.NeckLoop?.Millimeters,
             [.. fit.Criteria.Select(As).Select(c => new KeptCriterion(c.Name, c.Verdict, c.Margin?.Millimeters, c.Reason, c.Basis.ToString()))],
-            [.. snout.Sources.Select(s => new KeptNumber(s.Name, Math.Round(s.Number.Mm, 2), s.Number.Provenance, s.Number.How))],
+            [.. snout.Sources.Select(s => new KeptNumber(s.Name, Math.Round(s.Number.Mm, 2), s.Number.Provenance, MeasuringWords.Of(s.Number.Origin)))],
             [.. fit.NotChecked.Select(n => n.Reason)], training is null ? note : string.Join(" ", new[] { $"To train in. {training}", note }.OfType<string>()), fit.Model with { Sizes = [fit.Size] }, KeptSnout.Of(snout.Numbers), brief.Lines,
             fit.Strap is { } strap ? new KeptStrap(Math.Round(strap.Loop.Millimeters, 1), strap.Hole, strap.Holes, strap.FromTightest?.Millimeters) : null, fit.Chance,
             rulesId, [.. fit.Brief.Rules.Own.Select(o => new KeptRule(o.Key, o.Value))]);

@@ -35,11 +35,11 @@ public sealed record MeasuredDog(
     /// <summary>The snout as measured, or null while neither nose to inner eye nor the fit line is read.</summary>
     public SnoutModel? Snout => Assessed.Snout;
 
-    public Assessment Assessed => assessment ??= Assess(ReadingUnit.Mm);
+    public Assessment Assessed => assessment ??= Assess();
 
-    /// <summary>Judges the readings, and any that are only being typed, with messages in a unit.</summary>
+    /// <summary>Judges the readings, and any that are only being typed.</summary>
     /// <exception cref="InvalidOperationException">It was loaded without the ranges of its breed.</exception>
-    public Assessment Assess(ReadingUnit shown, params IReadOnlyList<Reading> typed) => Assessment.Of([.. Readings, .. typed], new Circumstances
+    public Assessment Assess(params IReadOnlyList<Reading> typed) => Assessment.Of([.. Readings, .. typed], new Circumstances
     {
         FitStyle = FitStyle,
         OtherWays = Profile.OtherShapes,
@@ -47,7 +47,6 @@ public sealed record MeasuredDog(
         Coat = CurrentSet?.Coat ?? Profile.Coat,
         FitLineGap = CurrentSet?.FitLineGapMm is { } gap ? Length.FromMillimeters(gap) : null,
         OwnRanges = (Ranges ?? throw new InvalidOperationException("The dog was loaded without the ranges of its breed.")).ByMeasure,
-        Shown = shown,
         Rules = Rules,
     });
 

@@ -13,7 +13,15 @@ public sealed record SizeEntry(
     double? GirthMinMm = null, double? GirthMaxMm = null)
 {
     public MuzzleSize ToSize(string id) => new(
-        id, Label?.Trim() ?? "", LengthMm ?? 0, NeckStrapMinMm, NeckStrapMaxMm, MassG, Price, DepthFrontMm, DepthRearMm, WidthRearMm, WidthFrontMm, OpeningGirthMm, GirthMinMm, GirthMaxMm);
+        id, Label?.Trim() ?? "", Length.FromMillimeters(LengthMm ?? 0), Entered.Mm(NeckStrapMinMm), Entered.Mm(NeckStrapMaxMm), MassG is { } grams ? Mass.FromGrams(grams) : null, Price,
+        Entered.Mm(DepthFrontMm), Entered.Mm(DepthRearMm), Entered.Mm(WidthRearMm), Entered.Mm(WidthFrontMm), Entered.Mm(OpeningGirthMm), Entered.Mm(GirthMinMm), Entered.Mm(GirthMaxMm));
+}
+
+/// <summary>What was entered as bare numbers.</summary>
+internal static class Entered
+{
+    /// <summary>A number of millimetres as a length; nothing stays nothing.</summary>
+    public static Length? Mm(double? entered) => entered is { } mm ? Length.FromMillimeters(mm) : null;
 }
 
 /// <summary>A model as entered.</summary>
@@ -26,7 +34,8 @@ public sealed record MuzzleEntry(
     public MuzzleModel ToModel(string id, Func<string, string, string> sizeId) => new(
         id, Name?.Trim() ?? "", Maker?.Trim() ?? "", Type ?? MuzzleType.Basket, Material ?? Core.Fitting.Material.MouldedRubber, Closure ?? Core.Fitting.Closure.Buckle,
         ForeheadStrap ?? Core.Fitting.ForeheadStrap.None, CollarLink, FrontBar, FrontOpening ?? Core.Fitting.FrontOpening.None, [.. (Colours ?? []).OfType<MuzzleColour>()], Note?.Trim() ?? "",
-        [.. (Sizes ?? []).OfType<SizeEntry>().Select(s => s.ToSize(string.IsNullOrEmpty(s.Id) ? sizeId(id, s.Label ?? "") : s.Id))], FrontBarGapMm, PlateMm, FormableMm, HolePitchMm, LeadDays);
+        [.. (Sizes ?? []).OfType<SizeEntry>().Select(s => s.ToSize(string.IsNullOrEmpty(s.Id) ? sizeId(id, s.Label ?? "") : s.Id))],
+        Entered.Mm(FrontBarGapMm), Entered.Mm(PlateMm), Entered.Mm(FormableMm), Entered.Mm(HolePitchMm), LeadDays);
 }
 
 /// <summary>A model of the catalogue.</summary>
@@ -44,19 +53,22 @@ public sealed record DrawEntry(MuzzleType? Type = null, SizeEntry? Size = null);
 /// <param name="Assumed">What was assumed to draw it.</param>
 public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDrawingDto? Drawing, string? Assumed)
 {
+    /// <summary>The smallest snout drawn, and the room under its chin: a head to look at, not one to fit.</summary>
+    private static readonly Length Least = Length.FromMillimeters(8), ChinRoom = Length.FromMillimeters(10);
+
     /// <summary>Draws a basket over a medium head as long and wide as it suits.</summary>
     public static DrawnSizeDto Of(MuzzleType type, MuzzleSize size)
     {
         var problems = MuzzleCheck.Of(type, size with { Label = size.Label == "" ? "any" : size.Label });
         if (problems.Count > 0 || type != MuzzleType.Basket)
             return new(problems, null, null);
-        var width = size.WidthRearMm ?? (size.OpeningGirthMm!.Value / 4.2);
+        var width = size.WidthRear ?? size.OpeningGirth!.Value / 4.2;
         var numbers = new SnoutNumbers
         {
-            NoseToInnerEyeLeft = Length.FromMillimeters(size.LengthMm),
-            NoseToInnerEyeRight = Length.FromMillimeters(size.LengthMm),
-            SnoutWidth = Length.FromMillimeters(Math.Max(8, width - BasketModel.BoxSpareWidth.Ours.Millimeters)),
-            SnoutHeight = size.DepthRearMm is { } rear ? Length.FromMillimeters(Math.Max(8, Math.Min(rear, size.DepthFrontMm ?? rear) - 10)) : null,
+            NoseToInnerEyeLeft = size.Length,
+            NoseToInnerEyeRight = size.Length,
+            SnoutWidth = UnitMath.Max(Least, width - BasketModel.BoxSpareWidth.Ours),
+            SnoutHeight = size.DepthRear is { } rear ? UnitMath.Max(Least, UnitMath.Min(rear, size.DepthFront ?? rear) - ChinRoom) : null,
             NeckGirth = size.NeckStrapRange() is { } range ? range.Middle * 0.93 : null,
         };
         var snout = SnoutModel.From(numbers);

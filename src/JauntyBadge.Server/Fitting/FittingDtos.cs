@@ -67,7 +67,7 @@ public sealed record FitRowDto(
     IReadOnlyList<RemedyDto> Remedies, Headline Headline)
 {
     public static FitRowDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan) => new(
-        fit.Size.Id, fit.Model.Id, fit.Model.Name, fit.Model.Maker, fit.Model.Type, fit.Model.Material, fit.Size.Label, fit.Size.MassG, fit.Size.Price, fit.Model.LeadDays, inVan,
+        fit.Size.Id, fit.Model.Id, fit.Model.Name, fit.Model.Maker, fit.Model.Type, fit.Model.Material, fit.Size.Label, fit.Size.Mass?.WholeGrams(), fit.Size.Price, fit.Model.LeadDays, inVan,
         GroupOf(fit, remedies), fit.Verdict, fit.Chance, fit.Retake, CriterionDto.Of(fit.Deciding),
         fit.Assessment?.Gape.Degrees.Tidy(), fit.Assessment?.GapeClass, fit.Model.Note, fit.Weighted, [.. fit.NotChecked.Select(n => n.Name)], [.. remedies.Select(RemedyDto.Of)], Headline.Of(fit));
 
@@ -83,7 +83,7 @@ public sealed record TrainingRowDto(
     string SizeId, string Model, string SizeLabel, Material Material, int SizesUp, string Says, int? MassG, decimal? Price, int? LeadDays, int InVan)
 {
     public static TrainingRowDto Of(TrainingFit t, int inVan) => new(
-        t.Fit.Size.Id, t.Fit.Model.Name, t.Fit.Size.Label, t.Fit.Model.Material, t.SizesUp, t.Says, t.Fit.Size.MassG, t.Fit.Size.Price, t.Fit.Model.LeadDays, inVan);
+        t.Fit.Size.Id, t.Fit.Model.Name, t.Fit.Size.Label, t.Fit.Model.Material, t.SizesUp, t.Says, t.Fit.Size.Mass?.WholeGrams(), t.Fit.Size.Price, t.Fit.Model.LeadDays, inVan);
 }
 
 /// <summary>One muzzle judged in full.</summary>

@@ -76,7 +76,7 @@ internal static class TryOnEndpoints
         var standing = file.File.ProgressOn(file.Today);
         return new TryOnGuide(
             fit.Size.Id, $"{fit.Model.Name} {fit.Size.Label}", standing.ConditionedShare >= 1, standing.NextStep, StrapDto.Of(fit, fit.Strap),
-            fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null, fit.Model.HolePitchMm, TryOnCheck.For(fit.Model.Type), Symptom.All, FitRules.Caution(fit.Model.Type, fit.Brief.Rules), file.Dog.Profile.Cautions(file.Today));
+            fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null, fit.Model.HolePitch?.Millimeters, TryOnCheck.For(fit.Model.Type), Symptom.All, FitRules.Caution(fit.Model.Type, fit.Brief.Rules), file.Dog.Profile.Cautions(file.Today));
     }
 
     private static async Task<DiagnosisDto> DiagnoseAsync(Guid id, DiagnoseEntry entry, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -160,9 +160,9 @@ internal static class TryOnEndpoints
             throw Refusal.Field(hole is not null ? "hole" : "fromTightestMm", "This strap's range is not known.");
         if (hole is { } number)
         {
-            if (fit.Model.HolePitchMm is not { } pitch)
+            if (fit.Model.HolePitch is not { } pitch)
                 throw Refusal.Field("hole", "This strap slides; say how far it stands from its tightest.");
-            return StrapSetting.AtHole(number, range, Length.FromMillimeters(pitch)) ?? throw Refusal.Field("hole", $"This strap has holes 1 to {StrapSetting.HolesIn(range, Length.FromMillimeters(pitch))}, 1 the tightest.");
+            return StrapSetting.AtHole(number, range, pitch) ?? throw Refusal.Field("hole", $"This strap has holes 1 to {StrapSetting.HolesIn(range, pitch)}, 1 the tightest.");
         }
 
         var open = Length.FromMillimeters(fromTightestMm!.Value);

@@ -61,7 +61,7 @@ internal static class HouseNumberTrial
     private static Outlook Of(DogFile file, FitBasis basis, DateOnly today)
     {
         var next = file.ProgressOn(today).Next(today);
-        var checks = file.Measured.Assessed.Findings.Where(f => f.Severity == Severity.Check).Select(f => f.Message).ToList();
+        var checks = file.Measured.Assessed.Findings.Where(f => f.Severity == Severity.Check).Select(new MeasuringWords(ReadingUnit.Mm).Message).ToList();
         var outlook = new Outlook(file.Dog.Name, next.Title, checks.Count == 0 ? "none" : string.Join(" ", checks), "none", "none", "none");
         if (basis.Question(new FitQuery().Read()) is not { } question)
             return outlook;

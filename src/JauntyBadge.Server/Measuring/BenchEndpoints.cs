@@ -51,12 +51,12 @@ internal static class BenchEndpoints
     internal static async Task<BenchDto> BenchInAsync(ReadingUnit unit, Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.MeasuredDogAsync(id, cancel);
-        var assessment = file.Assess(unit);
+        var assessment = file.Assess();
         var model = HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass);
         var asked = FitStyleMeasures.AskedBy(file.FitStyle);
         return new BenchDto(
             [.. MeasureDefinition.All.Select(m => m.Guide)], asked, [.. FitStyleMeasures.All.Except(asked)], SetOf(file, model, clock), ReadingsOf(file),
-            [.. assessment.Measured.Select(MeasuredDto.Of)], assessment.Findings, assessment.HeadShape, assessment.Missing,
+            [.. assessment.Measured.Select(MeasuredDto.Of)], FindingDto.Of(assessment.Findings, unit), assessment.HeadShape, assessment.Missing,
             await ChangesAsync(file, assessment, db, cancel), file.MeasureAgain(clock.Today()), model.SourcesDto(), HeadDrawing.Of(model), assessment.Snout is not null, assessment.Doubted, assessment.IsReady);
     }
 
@@ -69,9 +69,9 @@ internal static class BenchEndpoints
             throw Refusal.Field("side", line.Side is null ? ReadingEntryValidator.SayWhichSide : ReadingEntryValidator.HasNoSide);
         var file = await db.MeasuredDogAsync(id, cancel);
         var read = ReadingParser.TryParse(text, shown, out var parsed, out var problem);
-        var assessment = file.Assess(shown, read ? [new Reading(line.Measure, line.Side, parsed.Value, parsed.Unit, QueryWords.Read<Tool>(tool, "tool") ?? Tool.SoftTape)] : []);
+        var assessment = file.Assess(read ? [new Reading(line.Measure, line.Side, parsed.Value, parsed.Unit, QueryWords.Read<Tool>(tool, "tool") ?? Tool.SoftTape)] : []);
         return new TypingDto(
-            read ? new(parsed.Value.Millimeters.Tidy(), null) : new(null, problem), [.. assessment.Measured.Select(MeasuredDto.Of)], assessment.Findings,
+            read ? new(parsed.Value.Millimeters.Tidy(), null) : new(null, problem), [.. assessment.Measured.Select(MeasuredDto.Of)], FindingDto.Of(assessment.Findings, shown),
             assessment.HeadShape, HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass)));
     }
 

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
@@ -98,6 +99,22 @@ public sealed record ReadingDto(
         r.Id, r.Measure, r.Side, r.AsTaken, r.Unit, r.Millimetres.Tidy(), r.Tool, r.TakenBy, r.TakenAt, r.SetAside, r.Kept, standsApart, r.Held);
 }
 
+/// <summary>Something that does not add up, and which reading to take again.</summary>
+/// <param name="Code">Stable code of the check, such as "sides-differ".</param>
+/// <param name="Severity">How much it matters.</param>
+/// <param name="Measures">The measures concerned.</param>
+/// <param name="Message">What disagrees and by how much.</param>
+/// <param name="Retake">Which reading to take again, and how.</param>
+/// <param name="Basis">Why the limit is where it is.</param>
+public sealed record FindingDto(string Code, Core.Measuring.Severity Severity, IReadOnlyList<Measure> Measures, string Message, string Retake, Basis Basis)
+{
+    public static IReadOnlyList<FindingDto> Of(IEnumerable<Finding> findings, ReadingUnit shown)
+    {
+        var words = new MeasuringWords(shown);
+        return [.. findings.Select(f => new FindingDto(JsonNamingPolicy.KebabCaseLower.ConvertName($"{f.Code}"), f.Severity, f.Measures, words.Message(f), MeasuringWords.Retake(f), f.Basis))];
+    }
+}
+
 /// <summary>All readings of one measure together.</summary>
 public sealed record MeasuredDto(Measure Measure, Side? Side, int Count, double MeanMm, double SpreadMm, double StandardUncertaintyMm)
 {
@@ -126,11 +143,11 @@ public sealed record ChangeDto(Measure Measure, Side? Side, double? BeforeMm, do
 /// <param name="IsReady">Everything a muzzle is chosen by is read, and nothing asks to be taken again.</param>
 public sealed record BenchDto(
     IReadOnlyList<MeasureGuide> Guides, IReadOnlyList<MeasureLine> Asked, IReadOnlyList<MeasureLine> Others, MeasuringSetDto Set,
-    IReadOnlyList<ReadingDto> Readings, IReadOnlyList<MeasuredDto> Measures, IReadOnlyList<Finding> Findings, HeadShapeChoice HeadShape,
+    IReadOnlyList<ReadingDto> Readings, IReadOnlyList<MeasuredDto> Measures, IReadOnlyList<FindingDto> Findings, HeadShapeChoice HeadShape,
     IReadOnlyList<MissingMeasure> Missing, IReadOnlyList<ChangeDto> Changes, IReadOnlyList<string> MeasureAgain, IReadOnlyList<SourceDto> Snout,
     HeadDrawing Drawing, bool CanFit, IReadOnlyList<Measure> Doubted, bool IsReady);
 
 /// <summary>What the bench would look like with the reading that is being typed; nothing is stored.</summary>
 /// <param name="Reading">What is made of the text so far.</param>
 public sealed record TypingDto(
-    ReadingSoFar Reading, IReadOnlyList<MeasuredDto> Measures, IReadOnlyList<Finding> Findings, HeadShapeChoice HeadShape, HeadDrawing Drawing);
+    ReadingSoFar Reading, IReadOnlyList<MeasuredDto> Measures, IReadOnlyList<FindingDto> Findings, HeadShapeChoice HeadShape, HeadDrawing Drawing);

@@ -68,7 +68,7 @@ public sealed record WhatIfShape(HeadShape Shape, IReadOnlyList<WhatIfShapeWay> 
 
 /// <summary>The readings judged.</summary>
 public sealed record WhatIfMeasureAnswer(
-    IReadOnlyList<WhatIfMeasured> Measures, IReadOnlyList<Finding> Findings, WhatIfShape HeadShape, IReadOnlyList<MissingMeasure> Missing);
+    IReadOnlyList<WhatIfMeasured> Measures, IReadOnlyList<FindingDto> Findings, WhatIfShape HeadShape, IReadOnlyList<MissingMeasure> Missing);
 
 /// <summary>A marked picture to be worked out.</summary>
 /// <param name="Reference">The thing of known size.</param>
@@ -182,7 +182,7 @@ internal static class WhatIfMeasure
         });
         return new WhatIfMeasureAnswer(
             [.. CompletedMeasures.Of(assessment).Select(m => new WhatIfMeasured(m.Measure, m.Side, m.Count, m.Mean.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy(), m.State))],
-            assessment.Findings,
+            FindingDto.Of(assessment.Findings, ReadingUnit.Mm),
             new WhatIfShape(
                 assessment.HeadShape.Shape, [.. assessment.HeadShape.Ways.Select(w => new WhatIfShapeWay(w.Way, w.Value?.Tidy(), w.Shape, w.Basis, w.Reason))],
                 assessment.HeadShape.AirwayCaution),

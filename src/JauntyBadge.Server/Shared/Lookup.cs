@@ -1,9 +1,11 @@
 using System.Text.Json;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Measuring;
+using UnitsNet;
 
 namespace JauntyBadge.Server.Shared;
 
@@ -31,7 +33,9 @@ internal static class Lookup
         await DogFile.FindAsync(db, id, cancel) ?? throw NoSuchDog();
 
     /// <summary>Whether two records say the same, lists and all: what was sent again is what is there.</summary>
-    public static bool SaysTheSame<T>(this T one, T other) => JsonSerializer.Serialize(one) == JsonSerializer.Serialize(other);
+    public static bool SaysTheSame<T>(this T one, T other) => JsonSerializer.Serialize(one, Units) == JsonSerializer.Serialize(other, Units);
+
+    private static readonly JsonSerializerOptions Units = new() { Converters = { new LengthInMm(), new MassInGrams() } };
 
     private static Refusal NoSuchDog() => Refusal.NotFound("No dog has this id.");
 
@@ -39,12 +43,14 @@ internal static class Lookup
 
     public static DateTime UtcNow(this TimeProvider clock) => clock.GetUtcNow().UtcDateTime;
 
+    public static int WholeGrams(this Mass mass) => (int)Math.Round(mass.Grams);
+
     /// <summary>A length or angle as the API gives it: free of the noise of double arithmetic.</summary>
     public static double Tidy(this double value) => Math.Round(value, 6);
 
     /// <summary>What the snout model rests on, as the API gives it.</summary>
     public static IReadOnlyList<SourceDto> SourcesDto(this SnoutModel snout) =>
-        [.. snout.Sources.Select(s => new SourceDto(s.Name, s.Number.Mm.Tidy(), s.Number.Provenance, s.Number.How))];
+        [.. snout.Sources.Select(s => new SourceDto(s.Name, s.Number.Mm.Tidy(), s.Number.Provenance, MeasuringWords.Of(s.Number.Origin)))];
 }
 
 /// <summary>One number of the snout model and what it rests on.</summary>

@@ -3,6 +3,7 @@ using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
+using UnitsNet;
 
 namespace JauntyBadge.Server.Shared;
 
@@ -42,6 +43,8 @@ internal static class OpenApiSetup
         // Our own reading of numbers takes the type away from them.
         if (type == typeof(double) || type == typeof(double?))
             (schema.Type, schema.Format) = (type == typeof(double) ? JsonSchemaType.Number : JsonSchemaType.Number | JsonSchemaType.Null, "double");
+        if ((Nullable.GetUnderlyingType(type) ?? type) == typeof(Length) || (Nullable.GetUnderlyingType(type) ?? type) == typeof(Mass))
+            (schema.Type, schema.Format) = (Nullable.GetUnderlyingType(type) is null ? JsonSchemaType.Number : JsonSchemaType.Number | JsonSchemaType.Null, "double");
         if (typeof(IEnumerable<double>).IsAssignableFrom(type))
             schema.Items = new OpenApiSchema { Type = JsonSchemaType.Number, Format = "double" };
         if ((type == typeof(PointMm) || type == typeof(PixelPoint)) && schema.Properties is { } members)

@@ -142,6 +142,6 @@ public class BasketFitTests
         var eye = drawing.Dimensions.Single(d => d.Name == "eyeRoom");
         Assert.Equal(nose.Value.Millimeters, nose.To.X - nose.From.X, 9);
         Assert.Equal(eye.Value.Millimeters, eye.To.X - eye.From.X, 9);
-        Assert.Equal(104, drawing.Basket.Single(s => s.Name == "wall").Points.Max(p => p.X) - nose.From.X, 9);
+        Assert.Equal(104, drawing.Basket.Single(s => s.Name == StrokePart.Wall).Points.Max(p => p.X) - nose.From.X, 9);
     }
 }

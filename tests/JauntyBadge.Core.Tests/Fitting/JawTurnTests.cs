@@ -160,7 +160,7 @@ public class JawTurnTests
     public void A_box_no_depth_makes_is_out()
     {
         var snout = SnoutModel.From(Medium());
-        var size = new MuzzleSize("x", "X", 100, OpeningGirthMm: 160);
+        var size = new MuzzleSize("x", "X", Mm(100), OpeningGirth: Mm(160));
         var dog = new JauntyBadge.Core.Dogs.DogProfile { Name = "Any", HeadShapeSeen = HeadShape.Medium, Purposes = [JauntyBadge.Core.Dogs.Purpose.Walks] };
         var fit = Ranking.Judge(Catalogue.Shipped[0], size, new FitQuestion(snout, MuzzleBrief.For(dog, new()), Mm(16)) { Draws = Draws(snout, 50) });
         Assert.Equal((Verdict.Out, 0), (fit.Verdict, fit.Chance));

@@ -13,7 +13,7 @@ public class OneJudgeTests
     private static readonly string[] SaidOfAMiss = ["misses by", "past the eye line", "Too ", "too long", "too short", "through the floor", "slips off", "Large:"];
 
     private static MuzzleModel Model(MuzzleSize size) => new(
-        "m", "Model", "", MuzzleType.Basket, Material.CoatedWire, Closure.Both, ForeheadStrap.None, true, true, FrontOpening.Fixed, [], "", [size], HolePitchMm: 20);
+        "m", "Model", "", MuzzleType.Basket, Material.CoatedWire, Closure.Both, ForeheadStrap.None, true, true, FrontOpening.Fixed, [], "", [size], HolePitch: Mm(20));
 
     private static FitQuestion Question(SnoutModel snout, Manner manner) => new(
         snout, MuzzleBrief.For(new DogProfile { Name = "Any", HeadShapeSeen = HeadShape.Medium, Purposes = [Purpose.Walks] }, new BriefQuestion { FitStyle = manner.FitStyle, Fingers = 2 }), Mm(16))
@@ -34,8 +34,7 @@ public class OneJudgeTests
         var loop = NeckStrap.Loop(snout.NeckGirth!.Value, 2, Mm(16));
         var deep = snout.Height.Value + Mm(40);
         MuzzleSize Of(Length? length = null, Length? depth = null, Length? width = null, Length? girth = null, Length? strapMin = null, Length? strapMax = null) => new(
-            "s", "S", (length ?? eye).Millimeters, (strapMin ?? loop - Mm(60)).Millimeters, (strapMax ?? loop + Mm(60)).Millimeters, null, null, (depth ?? deep).Millimeters,
-            (depth ?? deep).Millimeters, (width ?? snout.Width.Value + Mm(14)).Millimeters, null, (girth ?? needed * 1.1).Millimeters);
+            "s", "S", length ?? eye, strapMin ?? loop - Mm(60), strapMax ?? loop + Mm(60), null, null, depth ?? deep, depth ?? deep, width ?? snout.Width.Value + Mm(14), null, girth ?? needed * 1.1);
         yield return (CriterionName.Shove, Of());
         yield return (CriterionName.Seat, Of(length: eye - spread));
         yield return (CriterionName.ChinRoom, Of(depth: snout.Height.Value + FitRules.ChinRoom.Ours));
@@ -90,7 +89,7 @@ public class OneJudgeTests
         var snout = Head(24, 48, 44, true);
         var question = Question(snout, new(FitStyle.Everyday, ReadingUnit.Mm));
         var (_, size) = OnABound(snout, question).Single(at => at.Hit == CriterionName.Large);
-        var fit = Ranking.Rank([Model(size with { OpeningGirthMm = size.OpeningGirthMm + 0.1 })], question).Single();
+        var fit = Ranking.Rank([Model(size with { OpeningGirth = size.OpeningGirth + Mm(0.1) })], question).Single();
         Assert.EndsWith("up to 1.3 may be: 0.1 mm too much.", fit.Criteria.Single(c => c.Name == CriterionName.Large).Reason, StringComparison.Ordinal);
     }
 
@@ -100,10 +99,10 @@ public class OneJudgeTests
     {
         var snout = Head(20 + eye % 20, 40 + high % 30, 36 + wide % 30, true);
         var question = Question(snout, new(working ? FitStyle.Working : FitStyle.Everyday, ReadingUnit.Mm));
-        var depth = snout.Height.Mm + deep % 40;
+        var depth = snout.Height.Value + Mm(deep % 40);
         var size = new MuzzleSize(
-            "s", "S", snout.EyeLine.Mm + longer % 25, 380, 560, null, null, depth, depth, snout.Width.Mm + 14 + broad % 25, null,
-            BasketFit.NeededGirth(snout, question.Brief.NeededGape).Millimeters * (1.1 + round % 60 / 100.0));
+            "s", "S", snout.EyeLine.Value + Mm(longer % 25), Mm(380), Mm(560), null, null, depth, depth, snout.Width.Value + Mm(14 + broad % 25), null,
+            BasketFit.NeededGirth(snout, question.Brief.NeededGape) * (1.1 + round % 60 / 100.0));
         return AllAgree(Ranking.Rank([Model(size)], question).Single());
     }
 

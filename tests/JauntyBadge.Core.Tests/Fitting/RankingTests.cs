@@ -102,7 +102,7 @@ public class RankingTests
     [InlineData(128, 104, Verdict.Fits)]
     public void A_neck_deep_basket_is_out_for_a_walk(double front, double rear, Verdict verdict)
     {
-        var size = new MuzzleSize("any-m", "M", 98, 400, 560, 300, DepthFrontMm: front, DepthRearMm: rear, WidthRearMm: 90, OpeningGirthMm: SnoutSection.Girth(Mm(rear), Mm(90)).Millimeters);
+        var size = new MuzzleSize("any-m", "M", Mm(98), Mm(400), Mm(560), Mass.FromGrams(300), DepthFront: Mm(front), DepthRear: Mm(rear), WidthRear: Mm(90), OpeningGirth: SnoutSection.Girth(Mm(rear), Mm(90)));
         var fit = Ranking.Judge(Catalogue.Shipped.Single(m => m.Id == "withy"), size, new FitQuestion(Snout, MuzzleBrief.For(Dog(Purpose.Walks), new()), Mm(16)));
         Assert.Equal(verdict, fit.Verdict);
         Assert.Equal(verdict, fit.Criteria.Single(c => c.Name == CriterionName.Gape).Verdict);
@@ -140,7 +140,7 @@ public class RankingTests
         var head = SnoutModel.From(new SnoutNumbers { NoseToInnerEyeLeft = Heads.Mm(eye), NoseToInnerEyeRight = Heads.Mm(eye), HeadShape = HeadShape.Short });
         var brief = MuzzleBrief.For(new DogProfile { Name = "Mite", HeadShapeSeen = HeadShape.Short, Purposes = [Purpose.Clinic] }, new());
         var model = Catalogue.Shipped.First(m => m.Type == MuzzleType.Basket);
-        MuzzleModel Long(double mm) => model with { Sizes = [model.Sizes[0] with { Id = "mite-1", LengthMm = mm }] };
+        MuzzleModel Long(double mm) => model with { Sizes = [model.Sizes[0] with { Id = "mite-1", Length = Mm(mm) }] };
         foreach (var mm in new[] { eye, eye / 2, eye * 2 })
         {
             var fit = Ranking.Rank([Long(mm)], new FitQuestion(head, brief, FitRules.Finger.Ours)).Single();

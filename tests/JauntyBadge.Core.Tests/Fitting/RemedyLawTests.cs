@@ -45,11 +45,11 @@ public class RemedyLawTests
         All(Question(eye, high, wide, working)).Where(p => !p.Remedy.Kinds.Contains(RemedyKind.Size)).All(p =>
         {
             var (was, now, model) = (p.Fit.Size, p.Remedy.After.Size, p.Fit.Model);
-            var (plate, wider, holes) = (now.LengthMm - was.LengthMm, (now.WidthRearMm - was.WidthRearMm) ?? 0, was.NeckStrapMinMm - now.NeckStrapMinMm);
-            return (plate == 0 || plate == model.PlateMm) && p.Remedy.Kinds.Contains(RemedyKind.Plate) == (plate != 0)
-                && Math.Abs(wider) <= (model.FormableMm ?? 0) && ((now.DepthRearMm - was.DepthRearMm) ?? 0) == -wider && p.Remedy.Kinds.Contains(RemedyKind.Forming) == (wider != 0)
-                && now.OpeningGirthMm == was.OpeningGirthMm
-                && (holes is null or 0 || holes == Remedies.ExtraHoles.Ours * model.HolePitchMm) && (holes > 0 || !p.Remedy.Kinds.Contains(RemedyKind.Strap));
+            var (plate, wider, holes) = ((now.Length - was.Length).Millimeters, (now.WidthRear - was.WidthRear)?.Millimeters ?? 0, (was.NeckStrapMin - now.NeckStrapMin)?.Millimeters);
+            return (plate == 0 || plate == model.Plate?.Millimeters) && p.Remedy.Kinds.Contains(RemedyKind.Plate) == (plate != 0)
+                && Math.Abs(wider) <= (model.Formable?.Millimeters ?? 0) && ((now.DepthRear - was.DepthRear)?.Millimeters ?? 0) == -wider && p.Remedy.Kinds.Contains(RemedyKind.Forming) == (wider != 0)
+                && now.OpeningGirth?.Millimeters == was.OpeningGirth?.Millimeters
+                && (holes is null or 0 || holes == Remedies.ExtraHoles.Ours * model.HolePitch?.Millimeters) && (holes > 0 || !p.Remedy.Kinds.Contains(RemedyKind.Strap));
         });
 
     /// <summary>A millimetre less of forming would not have done.</summary>
@@ -60,8 +60,8 @@ public class RemedyLawTests
         return All(question).Where(p => p.Remedy.Kinds.Contains(RemedyKind.Forming)).All(p =>
         {
             var (was, now) = (p.Fit.Size, p.Remedy.After.Size);
-            var less = (now.WidthRearMm!.Value - was.WidthRearMm!.Value) is var by && by > 0 ? by - 1 : by + 1;
-            var size = now with { WidthRearMm = was.WidthRearMm + less, DepthRearMm = was.DepthRearMm - less };
+            var less = (now.WidthRear!.Value - was.WidthRear!.Value).Millimeters is var by && by > 0 ? by - 1 : by + 1;
+            var size = now with { WidthRear = was.WidthRear + Mm(less), DepthRear = was.DepthRear - Mm(less) };
             return Ranking.Judge(p.Fit.Model, size, question).Verdict == Verdict.Out;
         });
     }

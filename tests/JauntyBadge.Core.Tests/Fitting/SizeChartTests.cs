@@ -1,6 +1,9 @@
 using System.Globalization;
 using CsvHelper;
 using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+using static JauntyBadge.Core.Tests.Heads;
 
 namespace JauntyBadge.Core.Tests.Fitting;
 
@@ -27,11 +30,11 @@ public class SizeChartTests
         var rows = SizeChart.Read(Inches, SizeChart.Open(Inches, MuzzleType.Basket)!.Guess, MuzzleType.Basket);
         Assert.Equal([2, 3, 4, 5], rows.Select(r => r.Row));
         var small = rows[0].Size!;
-        Assert.Equal(("S", 88.9, 247.65, 279.4, 406.4), (small.Label, small.LengthMm, small.OpeningGirthMm, small.NeckStrapMinMm, small.NeckStrapMaxMm));
-        Assert.Equal(128, small.MassG); // 4.5 oz, rounded
+        Assert.Equal(("S", 88.9, 247.65, 279.4, 406.4), (small.Label, small.Length.Millimeters, small.OpeningGirth?.Millimeters, small.NeckStrapMin?.Millimeters, small.NeckStrapMax?.Millimeters));
+        Assert.Equal(128, small.Mass?.Grams); // 4.5 oz, rounded
         Assert.True(small.IsLengthAndGirthOnly);
         Assert.Contains(rows[0].Assumed, a => a.Contains("box", StringComparison.Ordinal));
-        Assert.Equal(469.9, rows[1].Size!.NeckStrapMaxMm);
+        Assert.Equal(469.9, rows[1].Size!.NeckStrapMax?.Millimeters);
         Assert.Contains("\"five\" is not a length", Assert.Single(rows[2].Problems), StringComparison.Ordinal);
         Assert.Contains("upside down", Assert.Single(rows[3].Problems), StringComparison.Ordinal);
     }
@@ -41,7 +44,7 @@ public class SizeChartTests
     {
         const string Mixed = "size,length_mm,girth\nS,9.5 cm,260\n";
         var rows = SizeChart.Read(Mixed, [new(0, ChartField.Label, ChartUnit.None), new(1, ChartField.Length, ChartUnit.Mm), new(2, ChartField.OpeningGirth, ChartUnit.Mm)], MuzzleType.Basket);
-        Assert.Equal((95, 260), (rows[0].Size!.LengthMm, rows[0].Size!.OpeningGirthMm));
+        Assert.Equal((95, 260), (rows[0].Size!.Length.Millimeters, rows[0].Size!.OpeningGirth?.Millimeters));
         Assert.Contains(rows[0].Assumed, a => a.Contains("neck strap", StringComparison.Ordinal));
     }
 
@@ -85,7 +88,7 @@ public class SizeChartTests
         using var csv = new CsvReader(new StringReader(SizeChart.Write(model)), CultureInfo.InvariantCulture);
         Assert.True(csv.Read() && csv.ReadHeader() && csv.Read());
         Assert.Equal("'=1+1, \"wide\"", csv.GetField("label"));
-        Assert.Equal(model.Sizes[0].LengthMm, csv.GetField<double>("length_mm"));
+        Assert.Equal(model.Sizes[0].Length.Millimeters, csv.GetField<double>("length_mm"));
         var text = SizeChart.Write(model);
         Assert.Equal("=1+1, \"wide\"", SizeChart.Read(text, SizeChart.Open(text, MuzzleType.Basket)!.Guess, MuzzleType.Basket)[0].Size!.Label);
     }
@@ -96,7 +99,7 @@ public class SizeChartTests
     [InlineData(100, 80, 70, 310, "at most 300")]
     public void A_rear_edge_no_girth_goes_round_is_refused(double length, double depth, double width, double girth, string? says)
     {
-        var size = new MuzzleSize("x", "X", length, 300, 400, DepthFrontMm: depth, DepthRearMm: depth, WidthRearMm: width, OpeningGirthMm: girth);
+        var size = new MuzzleSize("x", "X", Mm(length), Mm(300), Mm(400), DepthFront: Mm(depth), DepthRear: Mm(depth), WidthRear: Mm(width), OpeningGirth: Mm(girth));
         var problems = MuzzleCheck.Of(MuzzleType.Basket, size);
         if (says is null)
             Assert.Empty(problems);
@@ -107,11 +110,11 @@ public class SizeChartTests
     [Fact]
     public void A_strap_upside_down_half_a_geometry_and_an_empty_model_are_refused()
     {
-        var size = new MuzzleSize("x", "X", 100, 400, 300, DepthFrontMm: 90, OpeningGirthMm: 280);
+        var size = new MuzzleSize("x", "X", Mm(100), Mm(400), Mm(300), DepthFront: Mm(90), OpeningGirth: Mm(280));
         Assert.Equal(["neckStrapMaxMm", "depthRearMm"], MuzzleCheck.Of(MuzzleType.Basket, size).Select(p => p.Field));
         var model = Catalogue.Shipped[0] with { Name = " ", Sizes = [], Colours = [new("red", "red")] };
         Assert.Equal(["name", "colours", "sizes"], MuzzleCheck.Of(model).Select(p => p.Field));
-        Assert.Equal(["girthMinMm"], MuzzleCheck.Of(MuzzleType.Sleeve, size with { NeckStrapMinMm = null, NeckStrapMaxMm = null }).Select(p => p.Field));
+        Assert.Equal(["girthMinMm"], MuzzleCheck.Of(MuzzleType.Sleeve, size with { NeckStrapMin = null, NeckStrapMax = null }).Select(p => p.Field));
     }
 
     /// <summary>Charts as makers send them: a title and a note above the headings, inch marks, ranges in words, dashes for nothing, what is said of the dog.</summary>
@@ -124,9 +127,9 @@ public class SizeChartTests
         Assert.DoesNotContain(opened.Guess, g => g.Field == ChartField.Mass);
         var rows = SizeChart.Read(Chart, opened.Guess, MuzzleType.Basket);
         Assert.All(rows, r => Assert.Empty(r.Problems));
-        Assert.Equal([88.9, 101.6], rows.Select(r => r.Size!.LengthMm));
-        Assert.Equal((304.8, 406.4), (rows[0].Size!.NeckStrapMinMm!.Value, rows[0].Size!.NeckStrapMaxMm!.Value));
-        Assert.Null(rows[1].Size!.NeckStrapMinMm);
+        Assert.Equal([88.9, 101.6], rows.Select(r => r.Size!.Length.Millimeters));
+        Assert.Equal((304.8, 406.4), (rows[0].Size!.NeckStrapMin!.Value.Millimeters, rows[0].Size!.NeckStrapMax!.Value.Millimeters));
+        Assert.Null(rows[1].Size!.NeckStrapMin);
         Assert.Equal([4, 5], rows.Select(r => r.Row));
     }
 
@@ -138,7 +141,7 @@ public class SizeChartTests
         Assert.Equal(ChartUnit.None, opened.Guess.Single(g => g.Field == ChartField.Length).Unit);
         Assert.All(SizeChart.Read(Chart, opened.Guess, MuzzleType.Basket), r => Assert.Contains("has no unit", r.Problems[0], StringComparison.Ordinal));
         var inCm = opened.Guess.Select(g => SizeChart.IsLength(g.Field) ? g with { Unit = ChartUnit.Cm } : g).ToList();
-        Assert.Equal([90, 120], SizeChart.Read(Chart, inCm, MuzzleType.Basket).Select(r => r.Size!.LengthMm));
+        Assert.Equal([90, 120], SizeChart.Read(Chart, inCm, MuzzleType.Basket).Select(r => r.Size!.Length.Millimeters));
     }
 
     /// <summary>Two models in one file go by the same labels and are read one at a time; five thousand rows are no trouble.</summary>

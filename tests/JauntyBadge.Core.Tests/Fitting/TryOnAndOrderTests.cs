@@ -27,13 +27,13 @@ public class TryOnAndOrderTests
 
     private static MuzzleSize Good(MuzzleSize s, double length = 98, double width = 90, double min = 400) => s with
     {
-        LengthMm = length,
-        DepthFrontMm = 130,
-        DepthRearMm = 105,
-        WidthRearMm = width,
-        OpeningGirthMm = SnoutSection.Girth(Mm(105), Mm(width)).Millimeters,
-        NeckStrapMinMm = min,
-        NeckStrapMaxMm = 560,
+        Length = Mm(length),
+        DepthFront = Mm(130),
+        DepthRear = Mm(105),
+        WidthRear = Mm(width),
+        OpeningGirth = SnoutSection.Girth(Mm(105), Mm(width)),
+        NeckStrapMin = Mm(min),
+        NeckStrapMax = Mm(560),
     };
 
     [Theory]
@@ -74,13 +74,13 @@ public class TryOnAndOrderTests
     public void A_plate_forming_and_a_hole_save_a_near_miss_and_are_judged_anew()
     {
         var question = Question();
-        var shortOne = Fit("hatch", question, s => Good(s, length: 84), m => m with { FormableMm = null, HolePitchMm = null });
+        var shortOne = Fit("hatch", question, s => Good(s, length: 84), m => m with { Formable = null, HolePitch = null });
         var plate = Assert.Single(Remedies.For(shortOne, []));
         Assert.Equal([RemedyKind.Plate], plate.Kinds);
-        Assert.Equal(94, plate.After.Size.LengthMm);
+        Assert.Equal(94, plate.After.Size.Length.Millimeters);
         Assert.NotEqual(Verdict.Out, plate.After.Verdict);
 
-        var narrow = Fit("hatch", question, s => Good(s, width: 76), m => m with { PlateMm = null, HolePitchMm = null });
+        var narrow = Fit("hatch", question, s => Good(s, width: 76), m => m with { Plate = null, HolePitch = null });
         var forming = Assert.Single(Remedies.For(narrow, []));
         Assert.Contains("3 mm wider", forming.Says, StringComparison.Ordinal); // 76 − 73 leaves 3, and 6 is wanted
 
@@ -105,7 +105,7 @@ public class TryOnAndOrderTests
     {
         var training = TrainingMuzzle.From(Ranking.Rank(Catalogue.Shipped, Question()));
         Assert.NotEmpty(training);
-        Assert.All(training, f => Assert.True(f.Fit.Model.Has(Feature.QuickClip) && f.Fit.Model.Has(Feature.Soft) && f.Fit.Size.LengthMm > 98));
+        Assert.All(training, f => Assert.True(f.Fit.Model.Has(Feature.QuickClip) && f.Fit.Model.Has(Feature.Soft) && f.Fit.Size.Length > Mm(98)));
         Assert.Equal(training.Select(f => f.Fit.Size.Price).Order(), training.Select(f => f.Fit.Size.Price));
     }
 
@@ -206,7 +206,7 @@ public class TryOnAndOrderTests
         Assert.Equal("Bracken & <friends>", svg.Elements().First().Value);
         var wall = svg.Descendants().Where(e => e.Attribute("stroke-width")?.Value == "1.2").First().Attribute("d")!.Value;
         var xs = wall.TrimEnd('Z').Split(['M', 'L'], StringSplitOptions.RemoveEmptyEntries).Select(p => Number(p.Split(' ')[0])).ToList();
-        Assert.Equal(ranked[0].Size.LengthMm, xs.Max() - xs.Min(), 0.02);
+        Assert.Equal(ranked[0].Size.Length.Millimeters, xs.Max() - xs.Min(), 0.02);
         Assert.Throws<ArgumentException>(() => FitSvg.Write([], "", "#c99a55"));
     }
 
@@ -215,8 +215,8 @@ public class TryOnAndOrderTests
     {
         var sleeve = Ranking.Rank(Catalogue.Shipped, Question()).First(f => f.Model.Type == MuzzleType.Sleeve);
         var drawing = FitDrawing.Of(sleeve);
-        Assert.Equal(98 - sleeve.Size.LengthMm, drawing.Dimensions.Single().Value.Millimeters, 6);
-        Assert.Equal(sleeve.Size.LengthMm, drawing.Basket.Single(s => s.Name == "wall").Points.Max(p => p.X), 9);
+        Assert.Equal(98 - sleeve.Size.Length.Millimeters, drawing.Dimensions.Single().Value.Millimeters, 6);
+        Assert.Equal(sleeve.Size.Length.Millimeters, drawing.Basket.Single(s => s.Name == StrokePart.Wall).Points.Max(p => p.X), 9);
         Assert.Equal(sleeve.Size.GirthRange()!.Value.High.Millimeters, Around(drawing.BasketSection.Points), 0.5);
         Assert.Equal(["snoutWidth", "snoutDepth"], drawing.SectionDimensions.Select(d => d.Name));
     }
@@ -268,8 +268,8 @@ public class TryOnAndOrderTests
     public void A_known_shape_comes_before_a_chart_of_length_and_girth()
     {
         var question = Question();
-        var known = Catalogue.Shipped.Single(m => m.Id == "withy") with { Name = "Zeta", Sizes = [Good(new MuzzleSize("zeta-m", "M", 98, 400, 560, 400))] };
-        var chart = Catalogue.Shipped.Single(m => m.Id == "lantern") with { Name = "Alpha", Sizes = [new("alpha-m", "M", 98, 400, 560, 100, OpeningGirthMm: question.Snout.Girth.Mm + 110)] };
+        var known = Catalogue.Shipped.Single(m => m.Id == "withy") with { Name = "Zeta", Sizes = [Good(new MuzzleSize("zeta-m", "M", Mm(98), Mm(400), Mm(560), Mass.FromGrams(400)))] };
+        var chart = Catalogue.Shipped.Single(m => m.Id == "lantern") with { Name = "Alpha", Sizes = [new("alpha-m", "M", Mm(98), Mm(400), Mm(560), Mass.FromGrams(100), OpeningGirth: Mm(question.Snout.Girth.Mm + 110))] };
         var ranked = Ranking.Rank([chart, known], question);
         Assert.Equal(["Zeta", "Alpha"], ranked.Select(f => f.Model.Name));
 
@@ -282,7 +282,7 @@ public class TryOnAndOrderTests
     public void Length_and_girth_alone_are_judged_as_a_box()
     {
         var question = Question();
-        var size = new MuzzleSize("any-m", "M", 98, OpeningGirthMm: question.Snout.Girth.Mm + 100);
+        var size = new MuzzleSize("any-m", "M", Mm(98), OpeningGirth: Mm(question.Snout.Girth.Mm + 100));
         var fit = Ranking.Judge(Catalogue.Shipped[0], size, question);
         Assert.Equal(Verdict.Marginal, fit.Verdict);
         Assert.Contains("a box of its girth", fit.Criteria.Single(c => c.Name == CriterionName.Gape).Reason, StringComparison.Ordinal);

@@ -2,6 +2,8 @@ using FsCheck.Xunit;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using UnitsNet;
+using static JauntyBadge.Core.Tests.Heads;
 
 namespace JauntyBadge.Core.Tests.Fitting;
 
@@ -84,7 +86,7 @@ public class VanStockTests
     {
         var head = SnoutModel.From(Heads.Medium(98, 80, 73));
         var lantern = Catalogue.Shipped.Single(m => m.Id == "lantern");
-        var chart = lantern with { Id = "barge", Name = "Barge", Sizes = [new("barge-2", "2", 98, 400, 560, 100, OpeningGirthMm: head.Girth.Mm + 110)] };
+        var chart = lantern with { Id = "barge", Name = "Barge", Sizes = [new("barge-2", "2", Mm(98), Mm(400), Mm(560), Mass.FromGrams(100), OpeningGirth: Mm(head.Girth.Mm + 110))] };
         var sure = VanStock.FitsToday([.. Catalogue.Shipped, chart], Question(head));
         Assert.NotEmpty(sure);
         Assert.DoesNotContain("barge-2", sure);

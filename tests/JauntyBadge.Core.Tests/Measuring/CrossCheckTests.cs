@@ -13,7 +13,7 @@ public class CrossCheckTests
 
     private static IReadOnlyList<Finding> Findings(Circumstances about, params Reading[] readings) => Assessment.Of(readings, about).Findings;
 
-    private static IReadOnlyList<string> Codes(params Reading[] readings) => [.. Findings(Medium28, readings).Select(f => f.Code)];
+    private static IReadOnlyList<FindingCode> Codes(params Reading[] readings) => [.. Findings(Medium28, readings).Select(f => f.Code)];
 
     private static Reading Left(double mm) => Read(Measure.NoseToInnerEye, mm, Side.Left);
 
@@ -25,16 +25,16 @@ public class CrossCheckTests
     [InlineData(100, 105.5, true)] // over 5 mm
     [InlineData(60, 63.5, true)] // under 5 mm but over 5 %
     public void Sides_that_differ_are_taken_again(double left, double right, bool found) =>
-        Assert.Equal(found, Codes(Left(left), Right(right)).Contains("sides-differ"));
+        Assert.Equal(found, Codes(Left(left), Right(right)).Contains(FindingCode.SidesDiffer));
 
     [Fact]
-    public void One_side_only_is_said() => Assert.Contains("one-side-only", Codes(Left(100)));
+    public void One_side_only_is_said() => Assert.Contains(FindingCode.OneSideOnly, Codes(Left(100)));
 
     [Theory]
     [InlineData(199, false)]
     [InlineData(200, true)]
     public void Eyes_too_far_apart_for_their_distance_are_found(double spacing, bool found) =>
-        Assert.Equal(found, Codes(Left(100), Right(102), Read(Measure.InnerEyeSpacing, spacing)).Contains("impossible-spacing"));
+        Assert.Equal(found, Codes(Left(100), Right(102), Read(Measure.InnerEyeSpacing, spacing)).Contains(FindingCode.ImpossibleSpacing));
 
     /// <summary>2√(80²+72²) = 215.3 and 2(80+72) = 304: bounds of a convex section, widened by twice the standard uncertainty.</summary>
     [Theory]
@@ -43,31 +43,31 @@ public class CrossCheckTests
     [InlineData(190, true)]
     [InlineData(330, true)]
     public void Girth_must_go_with_height_and_width(double girth, bool found) =>
-        Assert.Equal(found, Codes(Read(Measure.SnoutGirth, girth), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 72)).Contains("girth-bounds"));
+        Assert.Equal(found, Codes(Read(Measure.SnoutGirth, girth), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 72)).Contains(FindingCode.GirthBounds));
 
     [Fact]
     public void Just_past_the_bound_but_within_the_doubt_is_not_called_wrong() =>
-        Assert.DoesNotContain("girth-bounds", Codes(Read(Measure.SnoutGirth, 306), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 72)));
+        Assert.DoesNotContain(FindingCode.GirthBounds, Codes(Read(Measure.SnoutGirth, 306), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 72)));
 
     [Theory]
     [InlineData(95, false)]
     [InlineData(9.5, true)] // centimetres typed as millimetres
     [InlineData(950, true)]
     public void A_slip_of_the_unit_is_caught(double eye, bool found) =>
-        Assert.Equal(found, Codes(Left(eye), Right(eye)).Contains("implausible"));
+        Assert.Equal(found, Codes(Left(eye), Right(eye)).Contains(FindingCode.Implausible));
 
     [Theory]
     [InlineData(99, 103, false)]
     [InlineData(99, 104, true)]
     public void Two_readings_too_far_apart_ask_for_a_third(double first, double second, bool found) =>
-        Assert.Equal(found, Codes(Read(Measure.SnoutWidth, first), Read(Measure.SnoutWidth, second)).Contains("third-reading"));
+        Assert.Equal(found, Codes(Read(Measure.SnoutWidth, first), Read(Measure.SnoutWidth, second)).Contains(FindingCode.ThirdReading));
 
     [Fact]
     public void Findings_say_what_by_how_much_and_what_to_take_again_in_the_users_unit()
     {
-        var finding = Findings(Medium28 with { Shown = ReadingUnit.Cm }, Left(95), Right(103)).Single();
-        Assert.Contains("differ by 0.8 cm (9.5 cm and 10.3 cm)", finding.Message, StringComparison.Ordinal);
-        Assert.Contains("tear duct", finding.Retake, StringComparison.Ordinal);
+        var finding = Findings(Medium28, Left(95), Right(103)).Single();
+        Assert.Contains("differ by 0.8 cm (9.5 cm and 10.3 cm)", new MeasuringWords(ReadingUnit.Cm).Message(finding), StringComparison.Ordinal);
+        Assert.Contains("tear duct", MeasuringWords.Retake(finding), StringComparison.Ordinal);
     }
 
     private static readonly Reading[] MeasuredWell =
@@ -87,11 +87,11 @@ public class CrossCheckTests
     [InlineData(64, true)]
     [InlineData(96, true)]
     public void Fit_line_and_gap_must_make_the_nose_to_inner_eye(double fitLine, bool found) =>
-        Assert.Equal(found, Codes(Left(99), Right(99), Read(Measure.FitLineLength, fitLine)).Contains("fit-line-gap"));
+        Assert.Equal(found, Codes(Left(99), Right(99), Read(Measure.FitLineLength, fitLine)).Contains(FindingCode.FitLineGap));
 
     [Fact]
     public void A_gap_written_down_counts_instead_of_the_usual_one() => Assert.DoesNotContain(
-        Findings(Medium28 with { FitLineGap = Mm(13) }, Left(100), Right(100), Read(Measure.FitLineLength, 87)), f => f.Code == "fit-line-gap");
+        Findings(Medium28 with { FitLineGap = Mm(13) }, Left(100), Right(100), Read(Measure.FitLineLength, 87)), f => f.Code == FindingCode.FitLineGap);
 
     [Theory]
     [InlineData(100, 235, HeadShape.Medium, false)]
@@ -102,7 +102,7 @@ public class CrossCheckTests
     public void The_face_is_a_plausible_share_of_the_head(double eye, double whole, HeadShape shape, bool found)
     {
         var about = new Circumstances { OtherWays = [new(ShapeWay.Seen, null, shape, "", Basis.House("in a test"))] };
-        Assert.Equal(found, Findings(about, Left(eye), Right(eye), Read(Measure.NoseToOcciput, whole)).Any(f => f.Code == "face-share"));
+        Assert.Equal(found, Findings(about, Left(eye), Right(eye), Read(Measure.NoseToOcciput, whole)).Any(f => f.Code == FindingCode.FaceShare));
     }
 
     [Fact]
@@ -110,7 +110,7 @@ public class CrossCheckTests
     {
         Reading[] girths = [Read(Measure.NeckGirth, 430), Read(Measure.NeckGirth, 431), Read(Measure.NeckGirth, 445)];
         var assessed = Assessment.Of(girths, Medium28);
-        Assert.Contains("445 mm stands apart", assessed.Findings.Single(f => f.Code == "odd-one-out").Message, StringComparison.Ordinal);
+        Assert.Contains("445 mm stands apart", Said(assessed.Findings.Single(f => f.Code == FindingCode.OddOneOut)), StringComparison.Ordinal);
         Assert.Equal(3, assessed.Measured.Single().Count);
     }
 
@@ -127,7 +127,7 @@ public class CrossCheckTests
         Assert.Equal((94, 106), (alike.Low.Millimeters, alike.High.Millimeters));
 
         var about = Medium28 with { OwnRanges = new Dictionary<Measure, BreedRange> { [Measure.SnoutWidth] = range } };
-        Assert.Contains("9 earlier dogs", Findings(about, Read(Measure.SnoutWidth, 75)).Single().Message, StringComparison.Ordinal);
+        Assert.Contains("9 earlier dogs", Said(Findings(about, Read(Measure.SnoutWidth, 75)).Single()), StringComparison.Ordinal);
         Assert.Empty(Findings(about, Read(Measure.SnoutWidth, 85)));
     }
 
@@ -172,7 +172,7 @@ public class CrossCheckTests
     {
         var about = new Circumstances { FitStyle = FitStyle.Working, BodyMass = Mass.FromKilograms(28) };
         var well = Assessment.Of(MeasuredWell, about);
-        Assert.True(well.IsReady, string.Join("; ", well.Missing.Select(m => m.Measure)) + string.Join("; ", well.Findings.Select(f => f.Message)));
+        Assert.True(well.IsReady, string.Join("; ", well.Missing.Select(m => m.Measure)) + string.Join("; ", well.Findings.Select(Said)));
         var slip = Assessment.Of([.. MeasuredWell.Where(r => r.Measure != Measure.NeckGirth), Read(Measure.NeckGirth, 43)], about);
         Assert.Equal([Measure.NeckGirth], slip.Doubted);
         Assert.False(slip.IsReady);

@@ -45,7 +45,7 @@ public class HeadShapeTests
         var assessed = Assessment.Of(flat, new Circumstances { OtherWays = [breed] });
         Assert.Equal(HeadShape.Short, assessed.HeadShape.Shape);
         Assert.True(assessed.HeadShape.Disagree);
-        Assert.Contains(assessed.Findings, f => f.Code == "head-shape-ways" && f.Severity == Severity.Note && f.Message.Contains("the breed: long", StringComparison.Ordinal));
+        Assert.Contains(assessed.Findings, f => f.Code == FindingCode.HeadShapeWays && f.Severity == Severity.Note && Said(f).Contains("the breed: long", StringComparison.Ordinal));
         var seen = new ShapeReading(ShapeWay.Seen, null, HeadShape.Medium, "Seen.", Basis.Practice("in a test"));
         Assert.Equal(HeadShape.Medium, Assessment.Of(flat, new Circumstances { OtherWays = [breed, seen] }).HeadShape.Shape);
     }

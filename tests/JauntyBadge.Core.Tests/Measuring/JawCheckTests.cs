@@ -47,9 +47,9 @@ public class JawCheckTests
                     head.Add(Taken(Measure.NoseToOcciput, occiput));
                 dogs++;
                 var level = Findings(shape, [.. head, Taken(Measure.JawToNose, mandible)]);
-                wrong += level.Any(f => f.Code == "jaw-point-to-point") ? 1 : 0;
-                asked += level.Any(f => f.Code == "jaw-held") ? 1 : 0;
-                caught += Findings(shape, [.. head, Taken(Measure.JawToNose, Math.Sqrt(mandible * mandible + drop * drop))]).Any(f => f.Code is "jaw-point-to-point" or "jaw-unexplained") ? 1 : 0;
+                wrong += level.Any(f => f.Code == FindingCode.JawPointToPoint) ? 1 : 0;
+                asked += level.Any(f => f.Code == FindingCode.JawHeld) ? 1 : 0;
+                caught += Findings(shape, [.. head, Taken(Measure.JawToNose, Math.Sqrt(mandible * mandible + drop * drop))]).Any(f => f.Code is FindingCode.JawPointToPoint or FindingCode.JawUnexplained) ? 1 : 0;
                 var u = Mm(tape);
                 promised += JawCheck.For((Mm(trueEye), u / Math.Sqrt(2)), withOcciput ? (Mm(occiput), u) : null, (Mm(height), u), u, shape, HouseRules.Ours)!.Power;
             }
@@ -104,22 +104,22 @@ public class JawCheckTests
         var eye = 120 / SnoutRules.HingeRatio(HeadShape.Medium).Ours;
         Reading[] head = [Read(Measure.NoseToInnerEye, eye, Side.Left), Read(Measure.NoseToInnerEye, eye, Side.Right), Read(Measure.SnoutHeight, 90)];
         var unknown = Assessment.Of([.. head, Read(Measure.JawToNose, 150)], new Circumstances());
-        var finding = unknown.Findings.Single(f => f.Code == "jaw-point-to-point");
-        Assert.Contains("reads 150 mm", finding.Message, StringComparison.Ordinal);
-        Assert.Contains("about 120 mm", finding.Message, StringComparison.Ordinal);
-        Assert.Contains("about 150 mm", finding.Message, StringComparison.Ordinal);
-        Assert.Contains("How was it held?", finding.Retake, StringComparison.Ordinal);
+        var finding = unknown.Findings.Single(f => f.Code == FindingCode.JawPointToPoint);
+        Assert.Contains("reads 150 mm", Said(finding), StringComparison.Ordinal);
+        Assert.Contains("about 120 mm", Said(finding), StringComparison.Ordinal);
+        Assert.Contains("about 150 mm", Said(finding), StringComparison.Ordinal);
+        Assert.Contains("How was it held?", MeasuringWords.Retake(finding), StringComparison.Ordinal);
 
         var slanted = Assessment.Of([.. head, Read(Measure.JawToNose, 150) with { Held = JawHeld.PointToPoint }], new Circumstances());
         var jaw = slanted.Measured.Single(m => m.Measure == Measure.JawToNose);
         Assert.Equal(120, jaw.Mean.Millimeters, 6);
         Assert.True(jaw.StandardUncertainty.Millimeters > 6);
         Assert.Equal(120, slanted.Snout!.Hinge.Mm, 6);
-        Assert.DoesNotContain(slanted.Findings, f => f.Code.StartsWith("jaw", StringComparison.Ordinal));
+        Assert.DoesNotContain(slanted.Findings, f => f is JawReading);
 
         var level = Assessment.Of([.. head, Read(Measure.JawToNose, 150) with { Held = JawHeld.Level }], new Circumstances());
         Assert.Equal(150, level.Snout!.Hinge.Mm, 6);
-        Assert.DoesNotContain(level.Findings, f => f.Code is "jaw-held" or "jaw-point-to-point");
+        Assert.DoesNotContain(level.Findings, f => f.Code is FindingCode.JawHeld or FindingCode.JawPointToPoint);
     }
 
     [Fact]
@@ -134,6 +134,6 @@ public class JawCheckTests
     {
         var eye = 156 / SnoutRules.HingeRatio(HeadShape.Long).Ours;
         Reading[] readings = [Read(Measure.NoseToInnerEye, eye, Side.Left), Read(Measure.NoseToInnerEye, eye, Side.Right), Read(Measure.SnoutHeight, 61), Read(Measure.JawToNose, jaw)];
-        Assert.Equal(questioned, Findings(HeadShape.Long, readings).Any(f => f.Code == "jaw-unexplained"));
+        Assert.Equal(questioned, Findings(HeadShape.Long, readings).Any(f => f.Code == FindingCode.JawUnexplained));
     }
 }

@@ -94,14 +94,14 @@ public class MeasuringLawTests
             Read(Measure.SnoutGirth, 500), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 72), Read(Measure.JawToNose, 300), Read(Measure.NoseToOcciput, 120),
             Read(Measure.NeckGirth, 430), Read(Measure.NeckGirth, 450), Read(Measure.HeadGirth, 480), Read(Measure.HeadGirth, 481), Read(Measure.HeadGirth, 500), Read(Measure.SkullWidth, 9),
         ];
-        var findings = Assessment.Of(wrong, new Circumstances { BodyMass = Mass.FromKilograms(28), Shown = unit }).Findings;
+        var findings = Assessment.Of(wrong, new Circumstances { BodyMass = Mass.FromKilograms(28) }).Findings;
         Assert.Superset(
-            new HashSet<string> { "sides-differ", "impossible-spacing", "fit-line-gap", "girth-bounds", "face-share", "jaw-unexplained", "third-reading", "odd-one-out", "implausible" },
+            new HashSet<FindingCode> { FindingCode.SidesDiffer, FindingCode.ImpossibleSpacing, FindingCode.FitLineGap, FindingCode.GirthBounds, FindingCode.FaceShare, FindingCode.JawUnexplained, FindingCode.ThirdReading, FindingCode.OddOneOut, FindingCode.Implausible },
             findings.Select(f => f.Code).ToHashSet());
         Assert.All(findings, f =>
         {
-            Assert.Contains(word, f.Message, StringComparison.Ordinal);
-            Assert.True(f.Retake.Length > 10 && f.Basis.Note.Length > 5 && f.Measures.Count > 0, f.Code);
+            Assert.Contains(word, new MeasuringWords(unit).Message(f), StringComparison.Ordinal);
+            Assert.True(MeasuringWords.Retake(f).Length > 10 && f.Basis.Note.Length > 5 && f.Measures.Count > 0, $"{f.Code}");
         });
         Assert.Equal(findings.OrderByDescending(f => f.Severity).Select(f => f.Code), findings.Select(f => f.Code));
     }

@@ -3,7 +3,7 @@ import { memo, useState } from 'react';
 import { Refused, words, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { Why } from '../shared/Why';
-import { demandWords, entries, purposeWords, fitStyleWords } from '../shared/words';
+import { demandWords, entries, purposeWords, fitStyleWords, topicWords } from '../shared/words';
 import { HowYouFit } from './HowYouFit';
 import { useOverrule, type Question } from './useFits';
 
@@ -109,7 +109,7 @@ export const Brief = memo(function Brief({
             return (
               <Box key={topic} borderTopWidth="2px" borderColor="fg" pt="1" mb="2" css={{ breakInside: 'avoid' }}>
                 <Text as="dt" fontSize="sm" color="fg.muted">
-                  {topic}
+                  {topicWords[topic]}
                 </Text>
                 {lines.map((line, i) => (
                   <BriefRow key={line.id} line={line} dogId={card.dog.id} again={lines[i - 1]?.says === line.says} />

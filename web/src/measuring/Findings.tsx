@@ -8,7 +8,7 @@ export function Findings({
   onRetake,
   onHeld,
 }: {
-  findings: Schemas['Finding'][];
+  findings: Schemas['FindingDto'][];
   onRetake: (measure: Schemas['Measure']) => void;
   onHeld: (how: Schemas['JawHeld']) => void;
 }) {
@@ -65,7 +65,7 @@ export function HowHeld({
   finding,
   onHeld,
 }: {
-  finding: Schemas['Finding'];
+  finding: Schemas['FindingDto'];
   onHeld: (how: Schemas['JawHeld']) => void;
 }) {
   if (finding.code !== 'jaw-held' && finding.code !== 'jaw-point-to-point') return null;

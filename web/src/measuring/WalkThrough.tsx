@@ -83,7 +83,7 @@ export function WalkThrough({
   shown: string | null;
   readings: Reading[];
   /** What concerns this measure. */
-  findings: Schemas['Finding'][];
+  findings: Schemas['FindingDto'][];
   gap: ReactNode;
   onHeld: (how: Schemas['JawHeld']) => void;
   onBack: () => void;

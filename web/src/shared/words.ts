@@ -33,6 +33,20 @@ export const healthWords: Record<Schemas['HealthNote'], string> = {
   sedatedAtClinic: 'Sedated at the clinic',
 };
 
+export const topicWords: Record<Schemas['BriefTopic'], string> = {
+  type: 'Type',
+  containment: 'Containment',
+  mouth: 'Mouth',
+  closure: 'Closure',
+  straps: 'Straps',
+  front: 'Front',
+  feel: 'Feel',
+  seat: 'Seat',
+  neckStrap: 'Neck strap',
+  weight: 'Weight',
+  visibility: 'Visibility',
+};
+
 /** What can be seen on a dog whatever its breed. */
 export const seenTraits: [Schemas['BreedTrait'], string][] = [
   ['noBridge', 'No bridge to rest on'],
