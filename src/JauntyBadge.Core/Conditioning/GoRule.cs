@@ -117,9 +117,22 @@ public static class GoRules
 
             var at = new Stand(start, done, good, worst, test, rules);
             if (at.Decided() is { } decision)
-                return decision;
+                return Frightened(worst, done) ?? decision;
             if (done == goes.Count)
                 return at.GoOn();
+        }
+
+        // Goes may run on past where it was clear, in a dead spot; a dog that is frightened then is never passed over.
+        SetDecision? Frightened(SignGroup soFar, int from)
+        {
+            var (group, after) = (soFar, 0);
+            foreach (var sign in signs)
+            {
+                if (sign.AfterGo > from && sign.Group >= SignGroup.Worried && (sign.Group > group || (sign.Group == group && group > soFar && sign.AfterGo < after)))
+                    (group, after) = (sign.Group, Math.Min(sign.AfterGo, goes.Count));
+            }
+
+            return group == soFar ? null : new Stand(start, after, goes.Take(after).Count(g => g), group, test, rules).Decided();
         }
     }
 

@@ -39,6 +39,21 @@ public class GoRuleTests
         Assert.Equal(kind switch { DecisionKind.Raise => 2, DecisionKind.Back => 0, _ => 1 }, decision.NextTarget);
     }
 
+    /// <summary>Goes tapped in a dead spot may run on past where it was clear; what frightens the dog then is never passed over.</summary>
+    [Theory]
+    [InlineData("+++++++", 7, SignGroup.OverThreshold, DecisionKind.EndNow, 7)]
+    [InlineData("+++++++", 6, SignGroup.OverThreshold, DecisionKind.EndNow, 6)]
+    [InlineData("--+", 3, SignGroup.OverThreshold, DecisionKind.EndNow, 3)]
+    [InlineData("+++++++", 6, SignGroup.Worried, DecisionKind.Back, 6)]
+    [InlineData("+++++++", 6, SignGroup.Unsure, DecisionKind.Raise, 5)]
+    public void A_sign_of_fear_after_it_was_clear_still_decides(string goes, int after, SignGroup group, DecisionKind kind, int decidedAfter)
+    {
+        var decision = Decide(goes, null, new SeenAt(after, group));
+        Assert.Equal((kind, decidedAfter), (decision.Kind, decision.DecidedAfter));
+        var both = Decide(goes, null, new SeenAt(after, group), new SeenAt(1, SignGroup.AtEase));
+        Assert.Equal(decision, both);
+    }
+
     [Fact]
     public void Goes_after_it_was_clear_are_not_looked_at()
     {

@@ -19,7 +19,7 @@ export function PlanPage() {
   const card = useThisDog();
   const plan = useQuery({
     queryKey: keys.ofDog(card.dog.id, 'plan'),
-    queryFn: () => ask(api.GET('/api/dogs/{id}/plan', { params: { path: { id: card.dog.id } } })),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/plan', { signal, params: { path: { id: card.dog.id } } })),
   });
   const [picked, setPicked] = useState<string | null>(null);
   if (!plan.data) return <Waiting query={plan} />;

@@ -12,7 +12,7 @@ export function SessionRecord({ dogId }: { dogId: string }) {
   const [all, setAll] = useState(false);
   const record = useQuery({
     queryKey: keys.ofDog(dogId, 'sessions'),
-    queryFn: () => ask(api.GET('/api/dogs/{id}/sessions', { params: { path: { id: dogId } } })),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/sessions', { signal, params: { path: { id: dogId } } })),
   });
   if (!record.data || record.data.length === 0) return null;
   return (

@@ -15,7 +15,11 @@ const marks: Record<Schemas['SignGroup'], string> = { atEase: 'â—‹', unsure: 'â—
 
 /** What the dog shows, one tap each. The worst stand first: they must not be looked for. */
 export function Signs({ seen, count, onTap, onTakeBack }: Props) {
-  const signs = useQuery({ queryKey: keys.signs(), queryFn: () => ask(api.GET('/api/signs')), staleTime: Infinity });
+  const signs = useQuery({
+    queryKey: keys.signs(),
+    queryFn: ({ signal }) => ask(api.GET('/api/signs', { signal })),
+    staleTime: Infinity,
+  });
   const last = seen.at(-1);
   const name = (id: string) => signs.data?.find((s) => s.id === id)?.name ?? id;
   return (

@@ -54,7 +54,7 @@ export function useSession(sessionId: string) {
   const [unsent, setUnsent] = useState<Unsent[]>(() => waitingFor(sessionId));
   const session = useQuery({
     queryKey: keys.session(sessionId),
-    queryFn: () => ask(api.GET('/api/sessions/{sessionId}', { params: { path: { sessionId } } })),
+    queryFn: ({ signal }) => ask(api.GET('/api/sessions/{sessionId}', { signal, params: { path: { sessionId } } })),
   });
 
   const take = useCallback(

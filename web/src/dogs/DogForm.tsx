@@ -33,7 +33,7 @@ export function DogForm({
   const breeds = useBreeds();
   const coats = useQuery({
     queryKey: keys.coats(),
-    queryFn: () => ask(api.GET('/api/coat-colours')),
+    queryFn: ({ signal }) => ask(api.GET('/api/coat-colours', { signal })),
     staleTime: Infinity,
   });
   const coatOptions = (coats.data ?? []).map((c): [string, string] => [c.id, c.name]);

@@ -11,7 +11,7 @@ export function useBreeds(find = '') {
   const asked = useDeferredValue(find.trim());
   return useQuery({
     queryKey: keys.breeds(asked),
-    queryFn: () => ask(api.GET('/api/breeds', { params: { query: { find: asked } } })),
+    queryFn: ({ signal }) => ask(api.GET('/api/breeds', { signal, params: { query: { find: asked } } })),
     staleTime: 60_000,
     placeholderData: keepPreviousData,
   });

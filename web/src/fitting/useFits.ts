@@ -46,9 +46,10 @@ const queryOf = (question: Question, unit: Unit) => ({
 export const useFits = (dogId: string, question: Question, filters: Filters, unit: Unit) =>
   useQuery({
     queryKey: keys.ofDog(dogId, 'fits', question, filters, unit),
-    queryFn: () =>
+    queryFn: ({ signal }) =>
       ask(
         api.GET('/api/dogs/{id}/fits', {
+          signal,
           params: {
             path: { id: dogId },
             query: {
@@ -65,9 +66,10 @@ export const useFits = (dogId: string, question: Question, filters: Filters, uni
 
 const fitOf = (dogId: string, sizeId: string, question: Question, unit: Unit) => ({
   queryKey: keys.ofDog(dogId, 'fit', question, unit, sizeId),
-  queryFn: () =>
+  queryFn: ({ signal }: { signal: AbortSignal }) =>
     ask(
       api.GET('/api/dogs/{id}/fits/{sizeId}', {
+        signal,
         params: { path: { id: dogId, sizeId }, query: queryOf(question, unit) },
       }),
     ),
@@ -94,13 +96,14 @@ export function useFetchAhead(dogId: string, question: Question, unit: Unit) {
 export const useChoices = (dogId: string) =>
   useQuery({
     queryKey: keys.ofDog(dogId, 'choices'),
-    queryFn: () => ask(api.GET('/api/dogs/{id}/choices', { params: { path: { id: dogId } } })),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/choices', { signal, params: { path: { id: dogId } } })),
   });
 
 export const useOrder = (dogId: string, unit: Unit) =>
   useQuery({
     queryKey: keys.ofDog(dogId, 'order', unit),
-    queryFn: () => ask(api.GET('/api/dogs/{id}/order', { params: { path: { id: dogId }, query: { unit } } })),
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/dogs/{id}/order', { signal, params: { path: { id: dogId }, query: { unit } } })),
   });
 
 /** Overrules a line of the brief, or lets it stand again. */

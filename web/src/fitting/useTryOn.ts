@@ -10,9 +10,12 @@ import type { Unit } from '../shared/units';
 export const useGuide = (dogId: string, size: string | null, unit: Unit) =>
   useQuery({
     queryKey: keys.ofDog(dogId, 'try-on', size, unit),
-    queryFn: () =>
+    queryFn: ({ signal }) =>
       ask(
-        api.GET('/api/dogs/{id}/try-on', { params: { path: { id: dogId }, query: { unit, size: size ?? undefined } } }),
+        api.GET('/api/dogs/{id}/try-on', {
+          signal,
+          params: { path: { id: dogId }, query: { unit, size: size ?? undefined } },
+        }),
       ),
     retry: (count, error) => !(error instanceof Refused) && count < 2,
   });
@@ -21,9 +24,10 @@ export const useGuide = (dogId: string, size: string | null, unit: Unit) =>
 export const useDiagnosis = (dogId: string, entry: Schemas['DiagnoseEntry'] | null, unit: Unit) =>
   useQuery({
     queryKey: keys.ofDog(dogId, 'diagnosis', entry, unit),
-    queryFn: () =>
+    queryFn: ({ signal }) =>
       ask(
         api.POST('/api/dogs/{id}/try-on/diagnose', {
+          signal,
           params: { path: { id: dogId }, query: { unit } },
           body: entry ?? {},
         }),
@@ -34,7 +38,7 @@ export const useDiagnosis = (dogId: string, entry: Schemas['DiagnoseEntry'] | nu
 export const useTryOns = (dogId: string) =>
   useQuery({
     queryKey: keys.ofDog(dogId, 'try-ons'),
-    queryFn: () => ask(api.GET('/api/dogs/{id}/try-ons', { params: { path: { id: dogId } } })),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/try-ons', { signal, params: { path: { id: dogId } } })),
   });
 
 /** Keeps a try-on, with a picture if there is one, and takes it out again. */

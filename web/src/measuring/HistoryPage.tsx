@@ -24,7 +24,7 @@ function useHistory(dogId: string) {
   const key = keys.ofDog(dogId, 'measuring-sets');
   const history = useQuery({
     queryKey: key,
-    queryFn: () => ask(api.GET('/api/dogs/{id}/measuring-sets', { params: { path: { id: dogId } } })),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/measuring-sets', { signal, params: { path: { id: dogId } } })),
   });
   const take = async (call: Promise<Schemas['HistoryDto']>) => {
     queries.setQueryData(key, await call);
@@ -171,9 +171,10 @@ function Comparison({ dogId, before, after }: { dogId: string; before: Measuring
   const { bench } = useBench(dogId, unit);
   const changes = useQuery({
     queryKey: keys.ofDog(dogId, 'measuring-sets', 'compare', before.id, after.id),
-    queryFn: () =>
+    queryFn: ({ signal }) =>
       ask(
         api.GET('/api/dogs/{id}/measuring-sets/compare', {
+          signal,
           params: { path: { id: dogId }, query: { before: before.id, after: after.id } },
         }),
       ),

@@ -148,8 +148,10 @@ function Difference({ row }: { row: Row }) {
   const { unit } = useUnit();
   const so = useQuery({
     queryKey: keys.stringMarks(row.from, row.to, unit),
-    queryFn: () =>
-      ask(api.GET('/api/readings/so-far', { params: { query: { from: row.from, to: row.to, unit, text: '' } } })),
+    queryFn: ({ signal }) =>
+      ask(
+        api.GET('/api/readings/so-far', { signal, params: { query: { from: row.from, to: row.to, unit, text: '' } } }),
+      ),
     enabled: row.to.trim() !== '',
     staleTime: Infinity,
   });

@@ -28,7 +28,7 @@ export function useBench(dogId: string, unit: Unit) {
   const path = { path: { id: dogId }, query: { unit } };
   const bench = useQuery({
     queryKey: keys.ofDog(dogId, 'bench', unit),
-    queryFn: () => ask(api.GET('/api/dogs/{id}/bench', { params: path })),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/bench', { signal, params: path })),
   });
   const complained = (error: unknown) => complain(words(error));
 
@@ -78,9 +78,10 @@ export function useTyping(dogId: string, drafts: Drafts, line: Line | null, tool
   const typed = asked !== '' && line !== null;
   const query = useQuery({
     queryKey: keys.ofDog(dogId, 'typing', line?.key, asked, by, unit),
-    queryFn: () =>
+    queryFn: ({ signal }) =>
       ask(
         api.GET('/api/dogs/{id}/bench/typing', {
+          signal,
           params: {
             path: { id: dogId },
             query: { measure: line?.guide.measure, side: line?.side ?? undefined, text: asked, tool: by, unit },

@@ -7,7 +7,7 @@ import { keys } from './keys';
 export const useDogCard = (id: string) =>
   useQuery({
     queryKey: keys.ofDog(id, 'card'),
-    queryFn: () => ask(api.GET('/api/dogs/{id}', { params: { path: { id } } })),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}', { signal, params: { path: { id } } })),
   });
 
 /** The dog of the page, loaded by its layout. */

@@ -9,12 +9,17 @@ export type Model = Schemas['MuzzleModel'];
 export type Size = Schemas['MuzzleSize'];
 
 export const useCatalogue = () =>
-  useQuery({ queryKey: keys.catalogue(), queryFn: () => ask(api.GET('/api/catalogue')), staleTime: 30_000 });
+  useQuery({
+    queryKey: keys.catalogue(),
+    queryFn: ({ signal }) => ask(api.GET('/api/catalogue', { signal })),
+    staleTime: 30_000,
+  });
 
 export const useVersions = (modelId: string) =>
   useQuery({
     queryKey: keys.catalogue(modelId, 'versions'),
-    queryFn: () => ask(api.GET('/api/catalogue/{modelId}/versions', { params: { path: { modelId } } })),
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/catalogue/{modelId}/versions', { signal, params: { path: { modelId } } })),
   });
 
 /** The geometry in hand, drawn by the core while it is typed, with what is wrong with it. */
@@ -22,7 +27,7 @@ export function useDrawn(type: Schemas['MuzzleType'], size: Schemas['SizeEntry']
   const asked = useDeferredValue(size);
   return useQuery({
     queryKey: keys.drawnSize(type, asked),
-    queryFn: () => ask(api.POST('/api/catalogue/draw', { body: { type, size: asked } })),
+    queryFn: ({ signal }) => ask(api.POST('/api/catalogue/draw', { signal, body: { type, size: asked } })),
     placeholderData: keepPreviousData,
   });
 }

@@ -17,7 +17,7 @@ export function usePhotos(dogId: string) {
   const queries = useQueryClient();
   const list = useQuery({
     queryKey: keys.ofDog(dogId, 'photos'),
-    queryFn: () => ask(api.GET('/api/dogs/{id}/photos', { params: { path: { id: dogId } } })),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/photos', { signal, params: { path: { id: dogId } } })),
   });
   const put = (photos: Photo[]) => queries.setQueryData(keys.ofDog(dogId, 'photos'), photos);
   const add = useMutation({
@@ -56,7 +56,8 @@ export function usePhotos(dogId: string) {
 export const usePhoto = (dogId: string, photoId: string) =>
   useQuery({
     queryKey: keys.ofDog(dogId, 'photo', photoId),
-    queryFn: () => ask(api.GET('/api/dogs/{id}/photos/{photoId}', { params: { path: { id: dogId, photoId } } })),
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/dogs/{id}/photos/{photoId}', { signal, params: { path: { id: dogId, photoId } } })),
   });
 
 /** The marks as they are being placed, saved as they are and with every step undoable. */
