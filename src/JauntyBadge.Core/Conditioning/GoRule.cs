@@ -129,7 +129,7 @@ public static class GoRules
             foreach (var sign in signs)
             {
                 if (sign.AfterGo > from && sign.Group >= SignGroup.Worried && (sign.Group > group || (sign.Group == group && group > soFar && sign.AfterGo < after)))
-                    (group, after) = (sign.Group, Math.Min(sign.AfterGo, goes.Count));
+                    (group, after) = (sign.Group, Math.Min(sign.AfterGo, Math.Min(goes.Count, MostGoes)));
             }
 
             return group == soFar ? null : new Stand(start, after, goes.Take(after).Count(g => g), group, test, rules).Decided();

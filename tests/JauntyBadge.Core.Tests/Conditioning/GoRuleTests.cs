@@ -230,7 +230,10 @@ public class GoRuleTests
         var decision = GoRules.Decide(start, goes, signs, Rules);
         var looked = decision.DecidedAfter ?? goes.Count;
         var worst = signs.Where(s => s.AfterGo <= looked || looked == goes.Count).Select(s => s.Group).DefaultIfEmpty(SignGroup.AtEase).Max();
+        var ever = signs.Select(s => s.Group).DefaultIfEmpty(SignGroup.AtEase).Max();
         return decision == GoRules.Decide(start, goes, signs, Rules)
+            && (ever != SignGroup.OverThreshold || decision.Kind == DecisionKind.EndNow)
+            && (ever < SignGroup.Worried || decision.Kind is not (DecisionKind.Raise or DecisionKind.Passed))
             && looked <= GoRules.MostGoes && decision.Goes == looked
             && (worst != SignGroup.OverThreshold || decision is { Kind: DecisionKind.EndNow, EndSession: true, NotBeforeDays: >= 1 })
             && (worst < SignGroup.Worried || decision.Kind is not (DecisionKind.Raise or DecisionKind.Passed or DecisionKind.GoOn))
