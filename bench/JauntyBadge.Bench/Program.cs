@@ -35,6 +35,13 @@ if (args is ["trial", var dogs])
     return;
 }
 
+// With "forecast DOGS": how quick a forecast is, and how well it holds on so many dogs of each temperament unlike those it is drawn from.
+if (args is ["forecast", var unlike])
+{
+    ForecastTrial.Run(int.Parse(unlike, CultureInfo.InvariantCulture));
+    return;
+}
+
 BenchmarkSwitcher.FromAssembly(typeof(MeasuringBenchmarks).Assembly).Run(args.Length > 0 ? args : ["--filter", "*"]);
 
 namespace JauntyBadge.Bench

@@ -43,6 +43,25 @@ public static class ConditioningWords
         _ => "That is clear: finish the set.",
     };
 
+    /// <summary>A way out of a date that will hardly hold, in one sentence; its chance stands beside it.</summary>
+    public static string WayOut(WayOut way, ForecastQuestion question) => way.Kind switch
+    {
+        WayOutKind.AnotherDay => $"Train on {InWords(question.Days.Count + 1)} days a week instead of {InWords(question.Days.Count)}, if the dog can take it.",
+        WayOutKind.TwiceADay => "A second short session on the days there are, if the dog can take it.",
+        WayOutKind.ShorterGoal => $"Be content with \"{Step.Find(way.StepId!)?.Name}\": {Enough(way.StepId!)}",
+        WayOutKind.MoveIt => $"Move it to {way.By:d MMMM}, if it is not urgent.",
+        WayOutKind.HappyVisit => "Ask the clinic for a visit at which nothing happens, and train there.",
+        WayOutKind.AskAboutMedication => "Ask the veterinarian about medication before the visit.",
+        _ => "A sleeve for a minute, put on and watched by the clinic's own staff.",
+    };
+
+    private static string Enough(string stepId) => Step.Find(stepId)?.Stage switch
+    {
+        Stage.Hold => "nose in and held is enough for a blood sample.",
+        Stage.FirstFastening => "fastened for a moment is enough for a look or an injection.",
+        _ => "worn while it stands still is enough for a short visit.",
+    };
+
     /// <summary>A rung below a step's first target.</summary>
     public static string Rung(int target) => target switch { -1 => "the first easier rung", -2 => "the second easier rung", _ => "the easiest rung" };
 

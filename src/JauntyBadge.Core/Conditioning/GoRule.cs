@@ -104,7 +104,7 @@ public static class GoRules
     /// <param name="rules">The numbers that decide.</param>
     public static SetDecision Decide(SetStart start, IReadOnlyList<bool> goes, IReadOnlyList<SeenAt> signs, HouseRules rules)
     {
-        var test = new SequentialTest(rules[ReadyShare], rules[NotYetShare], rules[Wrong]);
+        var test = Test(rules);
         var (good, worst) = (0, SignGroup.AtEase);
         for (var done = 0; ; done++)
         {
@@ -133,6 +133,25 @@ public static class GoRules
             }
 
             return group == soFar ? null : new Stand(start, after, goes.Take(after).Count(g => g), group, test, rules).Decided();
+        }
+    }
+
+    /// <summary>The test by the numbers that hold.</summary>
+    internal static SequentialTest Test(HouseRules rules) => new(rules[ReadyShare], rules[NotYetShare], rules[Wrong]);
+
+    /// <summary>A set that is being played, go by go: the same decisions as <see cref="Decide"/>, without looking back.</summary>
+    internal struct SetInPlay(SetStart start, SequentialTest test, HouseRules rules)
+    {
+        private int done, good;
+        private SignGroup worst;
+
+        /// <summary>The decision once the set is clear; null while it goes on.</summary>
+        public SetDecision? After(bool succeeded, SignGroup sign)
+        {
+            done++;
+            good += succeeded ? 1 : 0;
+            worst = sign > worst ? sign : worst;
+            return new Stand(start, done, good, worst, test, rules).Decided();
         }
     }
 

@@ -6,6 +6,12 @@ namespace JauntyBadge.Core.Conditioning;
 /// <param name="NotBefore">The earliest day for the next session; null for any time.</param>
 public sealed record PlanPosition(string StepId, int Target, DateOnly? NotBefore = null);
 
+/// <summary>The same by places in a plan.</summary>
+/// <param name="Step">The place of the step to train next, from 0.</param>
+/// <param name="Target">Its target.</param>
+/// <param name="WaitDays">Days before the next session, 0 for any time.</param>
+internal readonly record struct PlanPlace(int Step, int Target, int WaitDays = 0);
+
 /// <summary>A set of goes as it was trained.</summary>
 /// <param name="StepId">The step trained.</param>
 /// <param name="Target">The target on the step's ladder, a rung below it where negative.</param>
@@ -136,16 +142,13 @@ public static class Progression
         made = made.Kind == DecisionKind.GoOn
             ? made with { Kind = DecisionKind.Same, DecidedAfter = made.Goes, By = set.Worst == SignGroup.Unsure ? DecidedBy.Unsure : DecidedBy.Count, SettlesRight = null, SettlesMissed = null }
             : made;
-        var back = made.Kind == DecisionKind.EndNow ? BackFrom(steps, step, made.StepsBack) : null;
-        var next = made.Kind == DecisionKind.Passed ? steps.FirstOrDefault(s => s.Id != step.Id && !passed.Contains(s.Id)) : null;
-        PlanPosition? position = made.Kind switch
-        {
-            DecisionKind.EndNow => new(back!.Id, back.Within(made.StartsAt ?? 0), set.Day.AddDays(made.NotBeforeDays)),
-            DecisionKind.Passed => next is null ? null : new(next.Id, made.StartsAt ?? 0),
-            _ => new(step.Id, made.NextTarget ?? start.Target),
-        };
-        var cap = rules[step.Stage > Stage.FirstFastening ? LaterSession : EarlySession];
-        var enough = made.Kind == DecisionKind.EndNow ? "" : session.Length >= cap ? $" {cap.TotalMinutes:0} minutes are enough for today: end while it wants more."
+        var place = PlaceOf(steps, step);
+        var then = PlaceAfter(steps, place, made, i => steps[i].Id == step.Id || passed.Contains(steps[i].Id));
+        var (back, next) = (made.Kind == DecisionKind.EndNow ? steps[then!.Value.Step] : null, made.Kind == DecisionKind.Passed && then is { } on ? steps[on.Step] : null);
+        PlanPosition? position = then is not { } t ? null
+            : back is null && next is null ? new(step.Id, t.Target)
+            : new(steps[t.Step].Id, t.Target, t.WaitDays > 0 ? set.Day.AddDays(t.WaitDays) : null);
+        var enough = made.Kind == DecisionKind.EndNow ? "" : session.Length >= Longest(step.Stage, rules) ? $" {Longest(step.Stage, rules).TotalMinutes:0} minutes are enough for today: end while it wants more."
             : session.Goes >= rules[GoesInSession] ? $" {session.Goes} goes are enough for today: end while it wants more." : "";
         var reason = ConditioningWords.Reason(made, start, step.TargetText, back?.Name, next?.Name);
         if (made.Kind == DecisionKind.Passed && next is null)
@@ -179,13 +182,40 @@ public static class Progression
         return (position, null);
     }
 
-    /// <summary>So many steps back in the plan; a step that is not in it counts as the one it came after.</summary>
-    private static Step BackFrom(IReadOnlyList<Step> steps, Step step, int back)
+    /// <summary>Where the plan stands after a decision, by the places of its steps; null when the last one is passed.</summary>
+    /// <param name="steps">The plan's steps.</param>
+    /// <param name="place">The place of the step trained.</param>
+    /// <param name="made">What was made of the set.</param>
+    /// <param name="isPassed">Whether the step at a place is passed, the one just passed included.</param>
+    internal static PlanPlace? PlaceAfter(IReadOnlyList<Step> steps, int place, SetDecision made, Func<int, bool> isPassed)
+    {
+        switch (made.Kind)
+        {
+            case DecisionKind.EndNow:
+                var back = Math.Clamp(place - made.StepsBack, 0, steps.Count - 1);
+                return new(back, steps[back].Within(made.StartsAt ?? 0), made.NotBeforeDays);
+            case DecisionKind.Passed:
+                for (var i = 0; i < steps.Count; i++)
+                {
+                    if (!isPassed(i))
+                        return new(i, made.StartsAt ?? 0);
+                }
+
+                return null;
+            default:
+                return new(place, made.NextTarget!.Value);
+        }
+    }
+
+    /// <summary>The longest a session lasts at a stage.</summary>
+    internal static TimeSpan Longest(Stage stage, HouseRules rules) => rules[stage > Stage.FirstFastening ? LaterSession : EarlySession];
+
+    /// <summary>A step's place in a plan; one that is not in it counts as the one it came after.</summary>
+    private static int PlaceOf(IReadOnlyList<Step> steps, Step step)
     {
         var order = Step.All.Select(s => s.Id).ToList();
-        var index = steps.Index().Where(s => s.Item.Id == step.Id).Select(s => (int?)s.Index).FirstOrDefault()
+        return steps.Index().Where(s => s.Item.Id == step.Id).Select(s => (int?)s.Index).FirstOrDefault()
             ?? steps.Index().Where(s => order.IndexOf(s.Item.Id) < order.IndexOf(step.Id)).Select(s => s.Index + 1).DefaultIfEmpty(0).Max();
-        return steps[Math.Clamp(index - back, 0, steps.Count - 1)];
     }
 
     private static Basis BasisOf(SetDecision made, GoRule rule, HouseRules rules) => (made.Kind, made.By) switch

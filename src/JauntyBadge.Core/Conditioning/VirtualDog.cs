@@ -28,9 +28,11 @@ public sealed record DogNature(
     };
 
     /// <summary>One dog of the kind, drawn around it: no two are alike.</summary>
-    public DogNature Drawn(Random random)
+    /// <param name="random">A seeded generator.</param>
+    /// <param name="wider">How many times as far apart as usual they are drawn.</param>
+    public DogNature Drawn(Random random, double wider = 1)
     {
-        double Around(double value, double spread, double most = double.MaxValue) => Math.Min(most, value * Math.Exp(spread * Normal(random)));
+        double Around(double value, double spread, double most = double.MaxValue) => Math.Min(most, value * Math.Exp(wider * spread * Normal(random)));
         return this with
         {
             Learning = Around(Learning, 0.25, 0.6),
@@ -60,20 +62,39 @@ public sealed class VirtualDog
     private const double ArousalWeight = 1.4;
     private const double SignNoise = 0.16;
 
+    // Of the signs a dog shows so many are not tapped, and one in so many is tapped though it did not show (House).
+    private const double NotTapped = 0.2;
+    private const double TappedAmiss = 0.005;
+
     private readonly DogNature nature;
     private readonly Random random;
     private readonly double[] learned;
+    private readonly IReadOnlyList<double>? harder;
     private double arousal, mood;
 
     /// <param name="nature">What it is like.</param>
     /// <param name="steps">How many steps its plan has.</param>
     /// <param name="random">A seeded generator.</param>
-    public VirtualDog(DogNature nature, int steps, Random random)
+    /// <param name="harder">By how much each step is harder for this dog, on the scale of what is learned; null for none.</param>
+    public VirtualDog(DogNature nature, int steps, Random random, IReadOnlyList<double>? harder = null)
     {
-        (this.nature, this.random) = (nature, random);
+        (this.nature, this.random, this.harder) = (nature, random, harder);
         learned = new double[steps];
         Array.Fill(learned, nature.Start);
     }
+
+    /// <summary>A dog just as another is now, by a nature of its own.</summary>
+    private VirtualDog(VirtualDog other, DogNature nature)
+    {
+        (this.nature, random, harder, arousal, mood) = (nature, other.random, other.harder, other.arousal, other.mood);
+        learned = (double[])other.learned.Clone();
+    }
+
+    /// <summary>A dog just as this one is now, of a nature that may differ.</summary>
+    internal VirtualDog Again(Func<DogNature, DogNature>? changed = null) => new(this, changed is null ? nature : changed(nature));
+
+    /// <summary>What it is like.</summary>
+    internal DogNature Nature => nature;
 
     /// <summary>What it has learned of a step, 0 to 1.</summary>
     public double Learned(int step) => learned[step];
@@ -97,21 +118,61 @@ public sealed class VirtualDog
 
     /// <summary>The chance that a go at a target succeeds as the dog is now.</summary>
     public double Chance(int step, int target, int topTarget) =>
-        1 / (1 + Math.Exp(-(Steepness * (learned[step] - Difficulty(target, topTarget)) + 1.6 + MoodWeight * mood - ArousalWeight * arousal)));
+        1 / (1 + Math.Exp(-(Steepness * (learned[step] - Difficulty(target, topTarget) - Harder(step)) + 1.6 + MoodWeight * mood - ArousalWeight * arousal)));
 
     /// <summary>One go: whether it succeeded, and the sign it showed, if any.</summary>
     public (bool Good, SignGroup Sign) Go(int step, int target, int topTarget)
     {
         var good = random.NextDouble() < Chance(step, target, topTarget);
-        var over = Math.Max(0, Difficulty(target, topTarget) - learned[step]);
-        arousal = arousal * nature.Calming + (good ? 0 : nature.Excitable * (1 + 2 * over));
-        Learn(step, good);
+        Went(step, target, topTarget, good);
         var shown = arousal + SignNoise * DogNature.Normal(random);
         var sign = shown >= 2 * nature.UnsureFrom ? SignGroup.OverThreshold : shown >= 1.5 * nature.UnsureFrom ? SignGroup.Worried : shown >= nature.UnsureFrom ? SignGroup.Unsure : SignGroup.AtEase;
         if (sign == SignGroup.OverThreshold)
             Shaken(step);
         return (good, sign);
     }
+
+    /// <summary>A go that a real dog made: what it does to one of this nature, and how well this nature foretold it.</summary>
+    /// <param name="step">The step.</param>
+    /// <param name="target">The target.</param>
+    /// <param name="topTarget">The step's last.</param>
+    /// <param name="good">Whether it succeeded.</param>
+    /// <param name="seen">The worst sign tapped; at ease when none was.</param>
+    /// <returns>The chance of just this, over 0.</returns>
+    internal double See(int step, int target, int topTarget, bool good, SignGroup seen)
+    {
+        var chance = Chance(step, target, topTarget);
+        Went(step, target, topTarget, good);
+        var likely = (good ? chance : 1 - chance) * Shows(seen);
+        if (seen == SignGroup.OverThreshold)
+            Shaken(step);
+        return Math.Max(likely, 1e-12);
+    }
+
+    private void Went(int step, int target, int topTarget, bool good)
+    {
+        var over = Math.Max(0, Difficulty(target, topTarget) + Harder(step) - learned[step]);
+        arousal = arousal * nature.Calming + (good ? 0 : nature.Excitable * (1 + 2 * over));
+        Learn(step, good);
+    }
+
+    /// <summary>The chance that this sign is tapped of a dog so aroused.</summary>
+    private double Shows(SignGroup seen)
+    {
+        if (arousal + 4 * SignNoise < nature.UnsureFrom)
+            return seen == SignGroup.AtEase ? 1 - 3 * TappedAmiss : TappedAmiss;
+        double Over(double bound) => 1 - MathNet.Numerics.Distributions.Normal.CDF(arousal, SignNoise, bound);
+        var (unsure, worried, over) = (Over(nature.UnsureFrom), Over(1.5 * nature.UnsureFrom), Over(2 * nature.UnsureFrom));
+        return seen switch
+        {
+            SignGroup.AtEase => 1 - (1 - NotTapped) * unsure,
+            SignGroup.Unsure => (1 - NotTapped) * (unsure - worried),
+            SignGroup.Worried => (1 - NotTapped) * (worried - over),
+            _ => (1 - NotTapped) * over,
+        } * (1 - 3 * TappedAmiss) + TappedAmiss;
+    }
+
+    private double Harder(int step) => harder is null ? 0 : harder[step];
 
     private void Learn(int step, bool good)
     {
@@ -137,70 +198,3 @@ public sealed class VirtualDog
 /// <param name="EverOver">It went over threshold at least once.</param>
 /// <param name="WorriedSets">Sets that ended worried or worse.</param>
 public sealed record Course(bool Ready, int Sessions, int Days, bool EverOver, int WorriedSets);
-
-/// <summary>Trains virtual dogs by the real rules.</summary>
-public static class VirtualTraining
-{
-    /// <summary>Trains a dog through a plan until it wears its muzzle, or so many sessions are over.</summary>
-    /// <param name="dog">The dog.</param>
-    /// <param name="plan">Its plan, rule and temperament.</param>
-    /// <param name="mostSessions">Sessions after which one gives up.</param>
-    /// <param name="restDays">Days between sessions, in turn.</param>
-    /// <param name="rules">The numbers that decide.</param>
-    public static Course Train(VirtualDog dog, SessionPlan plan, int mostSessions, IReadOnlyList<int> restDays, HouseRules rules)
-    {
-        var steps = plan.Steps();
-        var place = steps.Index().ToDictionary(s => s.Item.Id, s => s.Index);
-        var wanted = steps.Where(s => s.Stage != Stage.Upkeep).Select(s => s.Id).ToList();
-        var (passed, goodDay) = (new HashSet<string>(), new Dictionary<string, DateOnly>());
-        var position = new PlanPosition(steps[0].Id, GoRules.BeginsAt(plan.Temperament, plan.Rule, rules));
-        var (first, day, last) = (new DateOnly(2000, 1, 3), new DateOnly(2000, 1, 3), new DateOnly(2000, 1, 3));
-        var (over, worried) = (false, 0);
-        for (var session = 1; session <= mostSessions; session++)
-        {
-            if (position.NotBefore > day)
-                day = position.NotBefore.Value;
-            dog.Begin(day.DayNumber - last.DayNumber);
-            last = day;
-            var (goes, backs) = (0, 0);
-            for (var ended = false; !ended;)
-            {
-                var step = steps[place[position.StepId]];
-                var set = Set(dog, plan, position, place[step.Id], step, day, rules);
-                goes += set.Goes.Count;
-                var goodDays = goodDay.TryGetValue(step.Id, out var earlier) && earlier != day ? 1 : 0;
-                var decision = Progression.AfterSet(plan, set, passed, goodDays, (TimeSpan.FromSeconds(5 * goes), goes, backs), rules);
-                backs += decision.Kind == DecisionKind.Back ? 1 : 0;
-                worried += set.Worst >= SignGroup.Worried ? 1 : 0;
-                over |= decision.Kind == DecisionKind.EndNow;
-                if (decision.Set.By == DecidedBy.AnotherDay)
-                    goodDay.TryAdd(step.Id, day);
-                if (decision.Kind == DecisionKind.Passed)
-                    passed.Add(step.Id);
-                if (wanted.TrueForAll(passed.Contains))
-                    return new Course(true, session, day.DayNumber - first.DayNumber + 1, over, worried);
-                ended = decision.EndSession || decision.Next is null;
-                position = decision.Next ?? position;
-            }
-
-            day = day.AddDays(restDays[session % restDays.Count]);
-        }
-
-        return new Course(false, mostSessions, day.DayNumber - first.DayNumber, over, worried);
-    }
-
-    private static SetRecord Set(VirtualDog dog, SessionPlan plan, PlanPosition at, int place, Step step, DateOnly day, HouseRules rules)
-    {
-        var (goes, signs) = (new List<bool>(), new List<SeenAt>());
-        while (true)
-        {
-            var (good, sign) = dog.Go(place, at.Target, step.TopTarget);
-            goes.Add(good);
-            if (sign != SignGroup.AtEase)
-                signs.Add(new SeenAt(goes.Count, sign));
-            var set = new SetRecord(step.Id, at.Target, day, goes, signs);
-            if (GoRules.Decide(Progression.StartOf(plan, set, 0, 0), goes, signs, rules).DecidedAfter is not null)
-                return set;
-        }
-    }
-}

@@ -1,0 +1,387 @@
+using JauntyBadge.Core.Dogs;
+
+namespace JauntyBadge.Core.Conditioning;
+
+/// <summary>When a dog will be ready, as far as its own record lets one tell.</summary>
+/// <param name="P10">The day by which one in ten dogs like it is ready; null when not within a year.</param>
+/// <param name="P50">The day by which half are.</param>
+/// <param name="P90">The day by which nine in ten are.</param>
+/// <param name="ChanceBy">The chance of being ready by the day wanted, 0 to 1; null where none is.</param>
+/// <param name="NeverShare">Share of such dogs that are not ready within a year, 0 to 1.</param>
+/// <param name="HoldsUp">What takes the most sessions from now on, the most first.</param>
+/// <param name="WaysOut">What could be done where the chance is low, each with its own chance.</param>
+/// <param name="Fan">How far such dogs have come, week by week.</param>
+public sealed record Forecast(
+    DateOnly? P10, DateOnly? P50, DateOnly? P90, double? ChanceBy, double NeverShare, IReadOnlyList<HoldUp> HoldsUp, IReadOnlyList<WayOut> WaysOut, IReadOnlyList<FanWeek> Fan);
+
+/// <summary>What a step takes from now on.</summary>
+/// <param name="StepId">The step.</param>
+/// <param name="Sessions">Sessions that begin at it, on the average of the dogs that come to it.</param>
+public sealed record HoldUp(string StepId, double Sessions);
+
+/// <summary>Steps passed at the end of a week: of ten dogs like it one has come no further than the first number, half the second, nine the third.</summary>
+public sealed record FanWeek(DateOnly Day, int P10, int P50, int P90);
+
+/// <summary>What can be done when the date will hardly hold.</summary>
+public enum WayOutKind
+{
+    /// <summary>Train on one day more a week.</summary>
+    AnotherDay,
+
+    /// <summary>A second session on the days there are.</summary>
+    TwiceADay,
+
+    /// <summary>Be content with less.</summary>
+    ShorterGoal,
+
+    /// <summary>Move what is not urgent by two weeks.</summary>
+    MoveIt,
+
+    /// <summary>Ask the clinic for a visit where nothing happens.</summary>
+    HappyVisit,
+
+    /// <summary>Ask the veterinarian about medication before the visit.</summary>
+    AskAboutMedication,
+
+    /// <summary>A sleeve for a minute, by the clinic's own staff.</summary>
+    SleeveByStaff,
+}
+
+/// <summary>A way out.</summary>
+/// <param name="Kind">What it is.</param>
+/// <param name="ChanceBy">The chance of being ready by the day so; null for what cannot be played.</param>
+/// <param name="StepId">The step that would do, for a shorter goal.</param>
+/// <param name="By">The later day, for what is moved.</param>
+public sealed record WayOut(WayOutKind Kind, double? ChanceBy, string? StepId = null, DateOnly? By = null);
+
+/// <summary>What a forecast is asked for.</summary>
+public sealed record ForecastQuestion
+{
+    /// <summary>The plan, its rule and the dog's temperament.</summary>
+    public required SessionPlan Plan { get; init; }
+
+    /// <summary>What the dog minds.</summary>
+    public IReadOnlyList<Sensitivity> Minds { get; init; } = [];
+
+    public IReadOnlyList<Purpose> Purposes { get; init; } = [];
+
+    /// <summary>A sleeve may be worn by it at all: no airway trouble, vomiting or flat face.</summary>
+    public bool MayWearSleeve { get; init; } = true;
+
+    /// <summary>The last step that has to be passed; null for the purpose's last.</summary>
+    public string? ReadyAt { get; init; }
+
+    /// <summary>The days of the week with a session.</summary>
+    public required IReadOnlyList<DayOfWeek> Days { get; init; }
+
+    /// <summary>Sessions on each of them, 1 or 2.</summary>
+    public int SessionsPerDay { get; init; } = 1;
+
+    /// <summary>The first day of the sessions to come.</summary>
+    public required DateOnly From { get; init; }
+
+    /// <summary>The day wanted; null for none.</summary>
+    public DateOnly? By { get; init; }
+
+    /// <summary>What was trained, the oldest first.</summary>
+    public IReadOnlyList<SetRecord> Log { get; init; } = [];
+
+    /// <summary>Ids of the steps on record as passed; null works them out from the log.</summary>
+    public IReadOnlySet<string>? Passed { get; init; }
+
+    /// <summary>Where the plan stands; null works it out from the log.</summary>
+    public PlanPosition? Position { get; init; }
+
+    /// <summary>Virtual dogs, 100 to 20,000.</summary>
+    public int Dogs { get; init; } = Forecasts.UsualDogs;
+
+    public HouseRules Rules { get; init; } = HouseRules.Ours;
+}
+
+/// <summary>
+/// Foretells when a dog is ready by a particle filter (Published: Gordon, Salmond &amp; Smith 1993, IEE Proc. F 140:107–113) over virtual dogs: drawn
+/// for the temperament, led through the dog's own log, weighted by how well each foretold it, and then played on by the real rules on the owner's days.
+/// </summary>
+public static class Forecasts
+{
+    public const int UsualDogs = 2000;
+
+    /// <summary>Days after which one stops looking.</summary>
+    private const int Horizon = 365;
+
+    /// <summary>How much wider than usual the dogs are drawn: so that of dogs unlike any of ours the middle four in five still hold (bench, calibration).</summary>
+    private const double Wider = 1.2;
+
+    /// <summary>The chance under which ways out are looked for (House: worse than four in five is no plan).</summary>
+    public const double LowChance = 0.8;
+
+    /// <summary>Dogs that a way out is tried on (House: to two parts in a hundred).</summary>
+    private const int TriedOn = 500;
+
+    private const int Weeks = 53;
+    private const int MostHoldUps = 5;
+
+    /// <summary>Foretells.</summary>
+    /// <param name="question">What is asked.</param>
+    /// <param name="random">A seeded generator: the same seed gives the same answer.</param>
+    public static Forecast Of(ForecastQuestion question, Random random)
+    {
+        var course = new Curriculum(question.Plan, question.ReadyAt, question.Rules);
+        var dogs = Filtered(question, course, random);
+        var calendar = new Calendar(question.Days, question.SessionsPerDay, question.From);
+        var played = new Played(course.Steps.Count, dogs.Length);
+        // Those that ways out are tried on stay where the record ends.
+        IReadOnlyList<Trainee> kept = [.. dogs.Where((_, i) => i % Math.Max(1, dogs.Length / TriedOn) == 0).Select(d => d.On(course))];
+        var ready = new int[dogs.Length];
+        for (var i = 0; i < dogs.Length; i++)
+            ready[i] = Play(dogs[i], calendar, Horizon, played, i);
+        var ordered = ready.Order().ToArray();
+        double? chance = question.By is { } by ? Share(ready, by.DayNumber) : null;
+        return new Forecast(
+            At(ordered, 0.1), At(ordered, 0.5), At(ordered, 0.9), chance, ready.Count(d => d == int.MaxValue) / (double)ready.Length,
+            played.HoldsUp(course.Steps), chance < LowChance ? WaysOut(question, kept, chance.Value) : [], played.Fan(question.From, ordered));
+    }
+
+    /// <summary>Dogs that could have made this log, as they are after it.</summary>
+    private static Trainee[] Filtered(ForecastQuestion question, Curriculum course, Random random)
+    {
+        double[]? harder = question.Minds.Count == 0 ? null : [.. course.Steps.Select(s => VirtualTraining.HarderBy(question.Minds, s.Stage))];
+        var prior = DogNature.Of(course.Plan.Temperament);
+        var filter = new ParticleFilter([.. Enumerable.Range(0, question.Dogs).Select(_ => new VirtualDog(prior.Drawn(random, Wider), course.Steps.Count, random, harder))], random);
+        var first = question.Log.Count > 0 ? question.Log[0].Day.DayNumber : question.From.DayNumber;
+        var last = first;
+        foreach (var session in Sessions(question.Log))
+        {
+            filter.Begin(session[0].Day.DayNumber - last);
+            last = session[0].Day.DayNumber;
+            foreach (var set in session.Where(s => course.Place.ContainsKey(s.StepId)))
+                filter.See(set, course.Place[set.StepId], course.Steps[course.Place[set.StepId]]);
+            filter.Resample(always: false);
+        }
+
+        filter.Resample(always: true);
+        var (passed, position, goodDays) = StandingAfter(question);
+        return [.. filter.Dogs.Select(dog =>
+        {
+            var trainee = new Trainee(dog, course, first);
+            trainee.Stands(passed, position, last);
+            foreach (var (id, day) in goodDays)
+                trainee.WentWellOn(id, day);
+            return trainee;
+        })];
+    }
+
+    /// <summary>What is passed and where the plan stands: as on record, or as the rules have it after the log.</summary>
+    private static (IReadOnlySet<string> Passed, PlanPosition? Position, Dictionary<string, int> GoodDays) StandingAfter(ForecastQuestion question)
+    {
+        var plan = question.Plan;
+        var (passed, goodDays, earlier) = (new HashSet<string>(), new Dictionary<string, int>(), new List<SetRecord>());
+        PlanPosition? position = new(plan.StepIds[0], GoRules.BeginsAt(plan.Temperament, plan.Rule, question.Rules));
+        var backs = 0;
+        foreach (var set in question.Log.Where(s => Step.Find(s.StepId) is not null && plan.StepIds.Contains(s.StepId)))
+        {
+            backs = earlier.Count > 0 && earlier[^1].Day == set.Day ? backs : 0;
+            var decision = Progression.AfterSet(plan, set, passed, Progression.GoodDays(plan, set, earlier, question.Rules), (TimeSpan.Zero, 0, backs), question.Rules);
+            backs += decision.Kind == DecisionKind.Back ? 1 : 0;
+            if (decision.Kind == DecisionKind.Passed)
+                passed.Add(set.StepId);
+            if (decision.Set.By == DecidedBy.AnotherDay)
+                goodDays.TryAdd(set.StepId, set.Day.DayNumber);
+            position = decision.Next;
+            earlier.Add(set);
+        }
+
+        return question.Passed is null ? (passed, position, goodDays) : (question.Passed, question.Position, goodDays);
+    }
+
+    /// <summary>The sets of each day.</summary>
+    private static IEnumerable<List<SetRecord>> Sessions(IReadOnlyList<SetRecord> log) => log.GroupBy(s => s.Day).OrderBy(g => g.Key).Select(g => g.ToList());
+
+    /// <summary>Plays a dog on until it is ready; answers that day, or the greatest number where the horizon comes first.</summary>
+    private static int Play(Trainee dog, Calendar calendar, int horizon, Played? played = null, int number = 0)
+    {
+        if (dog.IsReady)
+            return calendar.From;
+        for (var day = calendar.From; day <= calendar.From + horizon; day++)
+        {
+            for (var session = 0; session < calendar.SessionsOn(day) && day >= dog.NotBefore; session++)
+            {
+                var held = dog.Session(day);
+                played?.Note(held.At);
+                if (dog.IsReady)
+                {
+                    played?.Reach(number, day - calendar.From, dog.PassedSteps);
+                    return day;
+                }
+            }
+
+            played?.Reach(number, day - calendar.From, dog.PassedSteps);
+        }
+
+        return int.MaxValue;
+    }
+
+    private static List<WayOut> WaysOut(ForecastQuestion question, IReadOnlyList<Trainee> dogs, double chance)
+    {
+        var by = question.By!.Value;
+        double Chance(ForecastQuestion changed)
+        {
+            var course = new Curriculum(changed.Plan, changed.ReadyAt, changed.Rules);
+            var calendar = new Calendar(changed.Days, changed.SessionsPerDay, changed.From);
+            var horizon = changed.By!.Value.DayNumber - calendar.From;
+            return dogs.Select(d => d.On(course)).Count(d => d.IsReady || (horizon >= 0 && Play(d, calendar, horizon) != int.MaxValue)) / (double)dogs.Count;
+        }
+
+        List<WayOut> ways = [];
+        if (question.Days.Count is > 0 and < 6)
+            ways.Add(new(WayOutKind.AnotherDay, Chance(question with { Days = [.. question.Days, Another(question.Days)] })));
+        if (question.SessionsPerDay == 1)
+            ways.Add(new(WayOutKind.TwiceADay, Chance(question with { SessionsPerDay = 2 })));
+        foreach (var goal in ShorterGoals(question))
+            ways.Add(new(WayOutKind.ShorterGoal, Chance(question with { ReadyAt = goal }), goal));
+        ways.Add(new(WayOutKind.MoveIt, Chance(question with { By = by.AddDays(14) }), By: by.AddDays(14)));
+        // What does not help is no way out.
+        ways = [.. ways.Where(w => w.ChanceBy > chance + 0.02).OrderByDescending(w => w.ChanceBy)];
+        if (question.Purposes.Contains(Purpose.Clinic))
+        {
+            ways.Add(new(WayOutKind.HappyVisit, null));
+            ways.Add(new(WayOutKind.AskAboutMedication, null));
+            if (question.MayWearSleeve)
+                ways.Add(new(WayOutKind.SleeveByStaff, null));
+        }
+
+        return ways;
+    }
+
+    /// <summary>Goals short of the one asked for that would do for something: held in the nose, worn for a moment.</summary>
+    private static IEnumerable<string> ShorterGoals(ForecastQuestion question)
+    {
+        var steps = question.Plan.Steps();
+        var end = question.ReadyAt is { } id ? steps.TakeWhile(s => s.Id != id).Count() : steps.Count;
+        return new[] { Stage.Hold, Stage.FirstFastening, Stage.WearingStill }
+            .Select(stage => steps.Take(end).LastOrDefault(s => s.Stage == stage)?.Id).OfType<string>();
+    }
+
+    /// <summary>The day of the week farthest from those there are.</summary>
+    private static DayOfWeek Another(IReadOnlyList<DayOfWeek> days) => Enum.GetValues<DayOfWeek>().Where(d => !days.Contains(d))
+        .MaxBy(d => days.Min(other => Math.Min(((int)d - (int)other + 7) % 7, ((int)other - (int)d + 7) % 7)));
+
+    private static double Share(int[] ready, int by) => ready.Count(d => d <= by) / (double)ready.Length;
+
+    private static DateOnly? At(int[] ordered, double share) => ordered[Math.Max(0, (int)Math.Ceiling(share * ordered.Length) - 1)] is var day and < int.MaxValue ? DateOnly.FromDayNumber(day) : null;
+
+    /// <summary>Which days have how many sessions.</summary>
+    private sealed class Calendar(IReadOnlyList<DayOfWeek> days, int sessionsPerDay, DateOnly from)
+    {
+        private readonly int[] sessions = [.. Enum.GetValues<DayOfWeek>().Select(d => days.Contains(d) ? sessionsPerDay : 0)];
+
+        public int From { get; } = from.DayNumber;
+
+        /// <summary>1 January of the year 1, day 0, was a Monday.</summary>
+        public int SessionsOn(int day) => sessions[(day + 1) % 7];
+    }
+
+    /// <summary>What is kept of many dogs while they are played.</summary>
+    private sealed class Played(int steps, int dogs)
+    {
+        private readonly int[] begun = new int[steps];
+        private readonly byte[,] reached = new byte[Weeks, dogs];
+
+        public void Note(int step) => begun[step]++;
+
+        public void Reach(int dog, int day, int passed)
+        {
+            for (var week = day / 7; week < Weeks && reached[week, dog] < passed; week++)
+                reached[week, dog] = (byte)passed;
+        }
+
+        public IReadOnlyList<HoldUp> HoldsUp(IReadOnlyList<Step> plan) =>
+            [.. begun.Index().Where(b => b.Item > 0).OrderByDescending(b => b.Item).Take(MostHoldUps).Select(b => new HoldUp(plan[b.Index].Id, Math.Round(b.Item / (double)dogs, 1)))];
+
+        /// <summary>Until nine in ten are ready, or half a year.</summary>
+        public IReadOnlyList<FanWeek> Fan(DateOnly from, int[] ready)
+        {
+            var end = ready[Math.Max(0, (int)Math.Ceiling(0.9 * ready.Length) - 1)];
+            var weeks = end == int.MaxValue ? 26 : Math.Clamp((end - from.DayNumber) / 7 + 1, 1, Weeks);
+            return [.. Enumerable.Range(0, weeks).Select(week =>
+            {
+                var passed = Enumerable.Range(0, dogs).Select(d => (int)reached[week, d]).Order().ToArray();
+                int Of(double share) => passed[(int)(share * (passed.Length - 1))];
+                return new FanWeek(from.AddDays(7 * (week + 1)), Of(0.1), Of(0.5), Of(0.9));
+            })];
+        }
+    }
+}
+
+/// <summary>Virtual dogs weighted by how well each foretold what a real one did.</summary>
+internal sealed class ParticleFilter(VirtualDog[] dogs, Random random)
+{
+    /// <summary>So much the nature of a dog drawn again differs, that copies may part (House).</summary>
+    private const double Jitter = 0.06;
+
+    private readonly double[] logWeights = new double[dogs.Length];
+
+    public VirtualDog[] Dogs { get; private set; } = dogs;
+
+    public void Begin(int daysSince)
+    {
+        foreach (var dog in Dogs)
+            dog.Begin(daysSince);
+    }
+
+    /// <summary>A set on record, go by go.</summary>
+    public void See(SetRecord set, int place, Step step)
+    {
+        var (target, goes) = (step.Within(set.Target), set.Goes.Count);
+        var seen = new SignGroup[goes];
+        foreach (var sign in set.Signs.Where(_ => goes > 0))
+        {
+            ref var worst = ref seen[Math.Clamp(sign.AfterGo, 1, goes) - 1];
+            worst = sign.Group > worst ? sign.Group : worst;
+        }
+
+        for (var i = 0; i < Dogs.Length; i++)
+        {
+            var likely = 1.0;
+            for (var go = 0; go < goes; go++)
+                likely *= Dogs[i].See(place, target, step.TopTarget, set.Goes[go], seen[go]);
+            logWeights[i] += Math.Log(Math.Max(likely, double.Epsilon));
+        }
+    }
+
+    /// <summary>The weights, adding up to 1.</summary>
+    public double[] Weights()
+    {
+        var most = logWeights.Max();
+        var weights = logWeights.Select(w => Math.Exp(w - most)).ToArray();
+        var sum = weights.Sum();
+        return [.. weights.Select(w => w / sum)];
+    }
+
+    /// <summary>Draws the dogs anew by their weights, systematically, once half of them weigh nothing.</summary>
+    /// <param name="always">Even where they weigh much the same.</param>
+    public void Resample(bool always)
+    {
+        var weights = Weights();
+        if (!always && 1 / weights.Sum(w => w * w) > Dogs.Length / 2.0)
+            return;
+        var (drawn, taken) = (new VirtualDog[Dogs.Length], new bool[Dogs.Length]);
+        var (at, sum, from) = (random.NextDouble() / Dogs.Length, weights[0], 0);
+        for (var i = 0; i < drawn.Length; i++, at += 1.0 / drawn.Length)
+        {
+            while (sum < at && from < weights.Length - 1)
+                sum += weights[++from];
+            drawn[i] = taken[from] ? Dogs[from].Again(Jittered) : Dogs[from];
+            taken[from] = true;
+        }
+
+        Dogs = drawn;
+        Array.Clear(logWeights);
+    }
+
+    private DogNature Jittered(DogNature nature)
+    {
+        double Near(double value) => value * Math.Exp(Jitter * DogNature.Normal(random));
+        return nature with { Learning = Math.Min(0.6, Near(nature.Learning)), Excitable = Near(nature.Excitable), UnsureFrom = Near(nature.UnsureFrom), Shared = Math.Min(0.9, Near(nature.Shared)) };
+    }
+}

@@ -1,0 +1,227 @@
+using JauntyBadge.Core.Dogs;
+
+namespace JauntyBadge.Core.Conditioning;
+
+/// <summary>Trains virtual dogs by the real rules.</summary>
+public static class VirtualTraining
+{
+    /// <summary>Trains a dog through a plan until it wears its muzzle, or so many sessions are over.</summary>
+    /// <param name="dog">The dog.</param>
+    /// <param name="plan">Its plan, rule and temperament.</param>
+    /// <param name="mostSessions">Sessions after which one gives up.</param>
+    /// <param name="restDays">Days between sessions, in turn.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public static Course Train(VirtualDog dog, SessionPlan plan, int mostSessions, IReadOnlyList<int> restDays, HouseRules rules)
+    {
+        var first = new DateOnly(2000, 1, 3).DayNumber;
+        var trainee = new Trainee(dog, new Curriculum(plan, null, rules), first);
+        var (day, over, worried) = (first, false, 0);
+        for (var session = 1; session <= mostSessions; session++)
+        {
+            day = Math.Max(day, trainee.NotBefore);
+            var held = trainee.Session(day);
+            over |= held.WentOver;
+            worried += held.WorriedSets;
+            if (trainee.IsReady)
+                return new Course(true, session, day - first + 1, over, worried);
+            day += restDays[session % restDays.Count];
+        }
+
+        return new Course(false, mostSessions, day - first, over, worried);
+    }
+
+    /// <summary>Plays a dog day by day and keeps every set.</summary>
+    /// <param name="dog">The dog.</param>
+    /// <param name="plan">Its plan, rule and temperament.</param>
+    /// <param name="days">The days of the week with a session.</param>
+    /// <param name="from">The first day.</param>
+    /// <param name="most">Days after which one gives up.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    /// <returns>The sets in order, and the day on which every step up to the purpose's last was passed; null when none was.</returns>
+    public static (IReadOnlyList<SetRecord> Sets, DateOnly? ReadyOn) Play(VirtualDog dog, SessionPlan plan, IReadOnlyList<DayOfWeek> days, DateOnly from, int most, HouseRules rules)
+    {
+        var trainee = new Trainee(dog, new Curriculum(plan, null, rules), from.DayNumber) { Log = [] };
+        for (var day = from; day < from.AddDays(most); day = day.AddDays(1))
+        {
+            if (!days.Contains(day.DayOfWeek) || day.DayNumber < trainee.NotBefore)
+                continue;
+            trainee.Session(day.DayNumber);
+            if (trainee.IsReady)
+                return (trainee.Log, day);
+        }
+
+        return (trainee.Log, null);
+    }
+
+    /// <summary>How much harder a step is for a dog that minds something, on the scale of what is learned (House: felt as one or two targets).</summary>
+    public static double HarderBy(IReadOnlyList<Sensitivity> minds, Stage stage) => minds.Sum(m => (m, stage) switch
+    {
+        (Sensitivity.OddObjects, Stage.OddObjects or Stage.MeetIt) => 0.08,
+        (Sensitivity.PeopleNear, Stage.ComeToIt or Stage.ThePurpose) => 0.06,
+        (Sensitivity.HandsBehindHead, Stage.SoundsAndHands or Stage.FirstFastening) => 0.1,
+        (Sensitivity.Clicks, Stage.SoundsAndHands or Stage.FirstFastening) => 0.08,
+        (Sensitivity.Paws, Stage.FirstFastening or Stage.WearingStill) => 0.08,
+        (Sensitivity.LowFoodDrive, _) => 0.03,
+        _ => 0,
+    });
+}
+
+/// <summary>What is the same for all dogs that are played through a plan.</summary>
+internal sealed class Curriculum
+{
+    /// <param name="plan">The plan, its rule and the dog's temperament.</param>
+    /// <param name="readyAt">The last step that has to be passed; null for the last before upkeep.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public Curriculum(SessionPlan plan, string? readyAt, HouseRules rules)
+    {
+        (Plan, Steps, Rules, Test) = (plan, plan.Steps(), rules, GoRules.Test(rules));
+        Place = Steps.Index().ToDictionary(s => s.Item.Id, s => s.Index);
+        Wanted = readyAt is not null && Place.TryGetValue(readyAt, out var last) ? last + 1 : Steps.TakeWhile(s => s.Stage != Stage.Upkeep).Count();
+        IsGate = [.. Steps.Select(s => plan.IsGate(s.Id))];
+        Begins = GoRules.BeginsAt(plan.Temperament, plan.Rule, rules);
+    }
+
+    public SessionPlan Plan { get; }
+
+    public IReadOnlyList<Step> Steps { get; }
+
+    public IReadOnlyDictionary<string, int> Place { get; }
+
+    /// <summary>How many steps, from the first on, have to be passed.</summary>
+    public int Wanted { get; }
+
+    public IReadOnlyList<bool> IsGate { get; }
+
+    /// <summary>The target at which a step is begun.</summary>
+    public int Begins { get; }
+
+    public SequentialTest Test { get; }
+
+    public HouseRules Rules { get; }
+}
+
+/// <summary>A session that was played.</summary>
+/// <param name="At">The step it began at.</param>
+/// <param name="WorriedSets">Sets that ended worried or worse.</param>
+/// <param name="WentOver">The dog went over threshold.</param>
+internal readonly record struct PlayedSession(int At, int WorriedSets, bool WentOver);
+
+/// <summary>A virtual dog on its way through a plan, by the real rules and without words.</summary>
+internal sealed class Trainee
+{
+    /// <summary>A go with its treat, and the change from one set to the next (House).</summary>
+    private static readonly TimeSpan GoTakes = TimeSpan.FromSeconds(5);
+
+    private readonly VirtualDog dog;
+    private readonly Curriculum course;
+    private readonly bool[] passed;
+    private readonly int[] goodDay;
+    private PlanPlace? place;
+    private int last, left;
+
+    /// <summary>A dog that was never trained.</summary>
+    public Trainee(VirtualDog dog, Curriculum course, int firstDay)
+    {
+        (this.dog, this.course, last, left) = (dog, course, firstDay, course.Wanted);
+        (passed, goodDay) = (new bool[course.Steps.Count], new int[course.Steps.Count]);
+        place = new(0, course.Begins);
+        NotBefore = firstDay;
+    }
+
+    private Trainee(Trainee other, Curriculum course)
+    {
+        (dog, this.course, last, place, NotBefore) = (other.dog.Again(), course, other.last, other.place, other.NotBefore);
+        (passed, goodDay) = ((bool[])other.passed.Clone(), (int[])other.goodDay.Clone());
+        left = passed.Take(course.Wanted).Count(p => !p);
+    }
+
+    /// <summary>The same dog where it stands now, on a course of the same steps that may want more or less of it.</summary>
+    public Trainee On(Curriculum other) => new(this, other);
+
+    /// <summary>Every step that is wanted is passed.</summary>
+    public bool IsReady => left == 0;
+
+    /// <summary>Every set played, where one listens.</summary>
+    public List<SetRecord>? Log { get; init; }
+
+    /// <summary>How many steps are passed.</summary>
+    public int PassedSteps => passed.Count(p => p);
+
+    /// <summary>The day before which no session is held.</summary>
+    public int NotBefore { get; private set; }
+
+    /// <summary>Puts the plan where a record has it: what is passed, and where it stands.</summary>
+    public void Stands(IReadOnlySet<string> ids, PlanPosition? at, int lastDay)
+    {
+        for (var i = 0; i < passed.Length; i++)
+            passed[i] = ids.Contains(course.Steps[i].Id);
+        left = passed.Take(course.Wanted).Count(p => !p);
+        place = at is null ? null : new(course.Place.GetValueOrDefault(at.StepId), at.Target);
+        NotBefore = at?.NotBefore?.DayNumber ?? lastDay;
+        last = lastDay;
+    }
+
+    /// <summary>Notes that a gate's top target went well on a day.</summary>
+    public void WentWellOn(string stepId, int day)
+    {
+        if (course.Place.TryGetValue(stepId, out var at) && goodDay[at] == 0)
+            goodDay[at] = day;
+    }
+
+    /// <summary>Plays a session.</summary>
+    public PlayedSession Session(int day)
+    {
+        dog.Begin(day - last);
+        last = day;
+        var (goes, backs, worried, over) = (0, 0, 0, false);
+        var from = place?.Step ?? course.Steps.Count - 1;
+        while (place is { } at && !IsReady)
+        {
+            var step = course.Steps[at.Step];
+            var goodDays = goodDay[at.Step] != 0 && goodDay[at.Step] != day ? 1 : 0;
+            var start = new SetStart(course.Plan.Rule, course.Plan.Temperament, step.Within(at.Target), step.TopTarget, course.IsGate[at.Step], goodDays, backs);
+            var set = new GoRules.SetInPlay(start, course.Test, course.Rules);
+            SetDecision? made = null;
+            var worst = SignGroup.AtEase;
+            List<bool>? kept = Log is null ? null : [];
+            List<SeenAt>? seen = Log is null ? null : [];
+            while (made is null)
+            {
+                var (good, sign) = dog.Go(at.Step, start.Target, start.TopTarget);
+                goes++;
+                worst = sign > worst ? sign : worst;
+                kept?.Add(good);
+                if (sign > SignGroup.AtEase)
+                    seen?.Add(new(kept!.Count, sign));
+                made = set.After(good, sign);
+            }
+
+            Log?.Add(new(step.Id, start.Target, DateOnly.FromDayNumber(day), kept!, seen!));
+
+            backs += made.Kind == DecisionKind.Back ? 1 : 0;
+            worried += worst >= SignGroup.Worried ? 1 : 0;
+            over |= made.Kind == DecisionKind.EndNow;
+            Take(at.Step, made, day);
+            if (made.EndSession || goes >= course.Rules[Progression.GoesInSession] || goes * GoTakes >= Progression.Longest(step.Stage, course.Rules))
+                break;
+        }
+
+        return new(from, worried, over);
+    }
+
+    /// <summary>Goes on from a decision, of a set played or on record.</summary>
+    private void Take(int at, SetDecision made, int day)
+    {
+        if (made.By == DecidedBy.AnotherDay && goodDay[at] == 0)
+            goodDay[at] = day;
+        if (made.Kind == DecisionKind.Passed && !passed[at])
+        {
+            passed[at] = true;
+            left -= at < course.Wanted ? 1 : 0;
+        }
+
+        place = Progression.PlaceAfter(course.Steps, at, made, i => passed[i]);
+        if (place?.WaitDays > 0)
+            NotBefore = day + place.Value.WaitDays;
+    }
+}
