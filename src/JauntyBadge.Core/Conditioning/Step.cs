@@ -103,10 +103,24 @@ public sealed record Step(
         Tables.Refuse(Table, "three easier rungs", rows.Where(s => s.Easier.Count != -SetStart.EasiestRung || s.Easier.Any(string.IsNullOrWhiteSpace)).Select(s => s.Id));
         Tables.Refuse(Table, "whole numbers from 1 unless the targets are contexts", rows
             .Where(s => s.LadderKind != LadderKind.Context && !s.Ladder.All(t => int.TryParse(t, out var n) && n > 0)).Select(s => s.Id));
-        Tables.Refuse(Table, "known steps in 'after', earlier in the table or stage 7", rows.Where(s => s.After.Any(a => !known.Contains(a))).Select(s => s.Id));
+        Tables.Refuse(Table, "known steps in 'after'", rows.Where(s => s.After.Any(a => !known.Contains(a))).Select(s => s.Id));
+        Tables.Refuse(Table, "no step that needs itself, by whatever way", rows.Where(s => NeedsItself(s, rows)).Select(s => s.Id));
         Tables.Refuse(Table, "stages in order", rows.Zip(rows.Skip(1)).Where(p => p.First.Stage > p.Second.Stage).Select(p => p.Second.Id));
         Tables.Refuse(Table, "a basis on every row", rows.Where(s => string.IsNullOrWhiteSpace(s.Basis?.Note)).Select(s => s.Id));
         return rows;
+    }
+
+    private static bool NeedsItself(Step step, IReadOnlyList<Step> rows)
+    {
+        var needed = new HashSet<string>();
+        var open = new Stack<string>(step.After);
+        while (open.TryPop(out var id))
+        {
+            if (needed.Add(id))
+                rows.Where(r => r.Id == id).SelectMany(r => r.After).ToList().ForEach(open.Push);
+        }
+
+        return needed.Contains(step.Id);
     }
 }
 

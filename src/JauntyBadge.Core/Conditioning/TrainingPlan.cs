@@ -8,8 +8,14 @@ public sealed record PlannedStep(Step Step, IReadOnlyList<string> Notes);
 /// <summary>A step that this dog does not need, and why.</summary>
 public sealed record LeftOutStep(Step Step, string Reason);
 
-/// <summary>A choice between schools that the plan has made for this dog.</summary>
-public sealed record Policy(string Topic, string Choice, string Reason, Basis Basis);
+/// <summary>A choice between ways of working that holds for this dog.</summary>
+/// <param name="Topic">What it is about.</param>
+/// <param name="Name">The same in words.</param>
+/// <param name="OptionId">What is chosen.</param>
+/// <param name="Choice">The same in words.</param>
+/// <param name="Reason">Why.</param>
+/// <param name="Basis">What it stands on.</param>
+public sealed record Policy(PolicyTopic Topic, string Name, string OptionId, string Choice, string Reason, Basis Basis);
 
 /// <summary>A row of the adaptation table: what changes for which dogs.</summary>
 internal sealed record Adaptation(
@@ -34,26 +40,51 @@ internal sealed record Adaptation(
     }
 }
 
-/// <summary>One dog's plan: the default school's steps, chosen, ordered and annotated for it.</summary>
-public sealed record TrainingPlan(IReadOnlyList<PlannedStep> Steps, IReadOnlyList<LeftOutStep> LeftOut, IReadOnlyList<Policy> Policies)
+/// <summary>One dog's plan: a school's steps, chosen, ordered and annotated for it.</summary>
+public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Steps, IReadOnlyList<LeftOutStep> LeftOut, IReadOnlyList<Policy> Policies)
 {
     private readonly HashSet<string> gates = Step.Gates(Steps.Select(s => s.Step));
 
-    /// <summary>The name of the default school.</summary>
-    public const string SchoolName = "Good news first";
-
     /// <summary>Makes the plan for a dog.</summary>
-    public static TrainingPlan For(DogProfile dog)
+    /// <param name="dog">The dog.</param>
+    /// <param name="school">The school; null for the default.</param>
+    /// <param name="chosen">Policies that somebody chose for it, by option.</param>
+    public static TrainingPlan For(DogProfile dog, School? school = null, IReadOnlyDictionary<PolicyTopic, string>? chosen = null)
     {
-        var wanted = Step.All.Where(s => s.OnlyFor?.Holds(dog) ?? true).ToList();
+        school ??= School.Default;
+        var wanted = Step.All.Where(s => (s.OnlyFor?.Holds(dog) ?? true) && !school.Drops.Contains(s.Id) && (!School.Special.Contains(s.Id) || school.Adds.Contains(s.Id))).ToList();
+        foreach (var move in school.Move)
+            Move(wanted, move.Ids, move.Before);
         var rules = Adaptation.All.Where(a => a.When.Holds(dog)).ToList();
         foreach (var rule in rules.Where(r => r.Move is not null))
             Move(wanted, rule.Move!, rule.Before!);
         return new TrainingPlan(
-            [.. wanted.Select(s => new PlannedStep(s, [.. rules.Where(r => (r.Notes ?? []).Concat(r.Move ?? []).Contains(s.Id)).Select(r => r.Text)]))],
-            [.. Step.All.Except(wanted).Select(s => new LeftOutStep(s, WhyLeftOut(s)))],
-            PoliciesFor(dog));
+            school,
+            [.. InNeed(wanted).Select(s => new PlannedStep(Worded(s, school), [.. rules.Where(r => (r.Notes ?? []).Concat(r.Move ?? []).Contains(s.Id)).Select(r => r.Text)]))],
+            [.. Step.All.Except(wanted).Select(s => new LeftOutStep(s, WhyLeftOut(s, school, dog)))],
+            [.. PolicyRow.All.Select(p => p.For(dog, school, chosen?.GetValueOrDefault(p.Topic)))]);
     }
+
+    /// <summary>Every step after what it needs, otherwise in the order wished; what a step left out needed is needed in its stead.</summary>
+    private static List<Step> InNeed(List<Step> wished)
+    {
+        var inPlan = wished.Select(s => s.Id).ToHashSet();
+        IEnumerable<string> Needs(string id) => Step.Find(id)!.After.SelectMany(n => inPlan.Contains(n) ? [n] : Needs(n));
+        var (left, placed, ordered) = (wished.ToList(), new HashSet<string>(), new List<Step>());
+        while (left.Count > 0)
+        {
+            var next = left.First(s => Needs(s.Id).All(placed.Contains));
+            left.Remove(next);
+            placed.Add(next.Id);
+            ordered.Add(next);
+        }
+
+        return ordered;
+    }
+
+    private static Step Worded(Step step, School school) => school.Words.GetValueOrDefault(step.Id) is { } words
+        ? step with { SetUp = words.SetUp ?? step.SetUp, Reward = words.Reward ?? step.Reward }
+        : step;
 
     /// <summary>Index of a step in the plan; a step no longer in it counts as the next one that is, by teaching order.</summary>
     public int IndexOf(string stepId)
@@ -98,26 +129,14 @@ public sealed record TrainingPlan(IReadOnlyList<PlannedStep> Steps, IReadOnlyLis
         steps.InsertRange(steps.IndexOf(target), moving);
     }
 
-    private static string WhyLeftOut(Step step) => step.OnlyFor switch
+    private static string WhyLeftOut(Step step, School school, DogProfile dog) => step.OnlyFor switch
     {
+        _ when School.Special.Contains(step.Id) => $"Only in {string.Join(" and ", School.All.Where(s => s.Adds.Contains(step.Id)).Select(s => $"\"{s.Name}\""))}.",
+        _ when (step.OnlyFor?.Holds(dog) ?? true) && school.Drops.Contains(step.Id) => $"\"{school.Name}\" does without it.",
         { Purposes: { } purposes } => $"Only for {Words(purposes)}.",
         { HeadShapes: { } shapes } => $"Only for {Words(shapes)} heads.",
         _ => "Only for dogs that find this hard.",
     };
 
     private static string Words<T>(IReadOnlyList<T> values) => string.Join(" or ", values.Select(v => $"{v}".ToLowerInvariant()));
-
-    private static IReadOnlyList<Policy> PoliciesFor(DogProfile dog)
-    {
-        var fearful = dog.Temperament.IsFearful();
-        return
-        [
-            new("Food at the muzzle", "None near it at first; the sight of it predicts food elsewhere", "The default school.", Basis.House("the muzzle itself becomes the good news")),
-            new("On taking it off", "Neutral", "The default school.", Basis.House("so that taking it off is not the best part")),
-            new("When it paws", fearful ? "Off at once, shorter next time" : "Wait for the pause, then off",
-                fearful ? "A fearful dog must trust that it can stop." : "So that pawing is not what takes it off.", Basis.House("depends on the dog")),
-            new("Marker", "A word at first; later the clip's own click", "The default school.", Basis.House("one hand stays free")),
-            new("First fastening", "Fitted, off before it minds", "The default school.", Basis.House("a loose strap rides up and teaches pawing")),
-        ];
-    }
 }
