@@ -33,6 +33,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<SignRow> Signs => Set<SignRow>();
     public DbSet<PlanMoveRow> PlanMoves => Set<PlanMoveRow>();
     public DbSet<GoRuleRow> GoRules => Set<GoRuleRow>();
+    public DbSet<PlanChoiceRow> PlanChoices => Set<PlanChoiceRow>();
     public DbSet<StepPassRow> StepPasses => Set<StepPassRow>();
     public DbSet<HouseNumberRow> HouseNumbers => Set<HouseNumberRow>();
     public DbSet<RuleBookRow> RuleBooks => Set<RuleBookRow>();
@@ -157,6 +158,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
         });
         modelBuilder.Entity<HouseNumberRow>().HasIndex(n => n.NumberId);
         modelBuilder.Entity<GoRuleRow>().HasOne<DogRow>().WithMany().HasForeignKey(r => r.DogId);
+        modelBuilder.Entity<PlanChoiceRow>().Ignore(c => c.Policies).Ignore(c => c.Days).HasOne<DogRow>().WithMany().HasForeignKey(c => c.DogId);
         modelBuilder.Entity<StepPassRow>(pass =>
         {
             pass.HasOne<DogRow>().WithMany().HasForeignKey(p => p.DogId);

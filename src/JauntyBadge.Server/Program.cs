@@ -115,6 +115,7 @@ static void Serve(WebApplication app)
     api.MapTryOn();
     api.MapVan();
     api.MapTrainingPlan();
+    api.MapOutlook();
     api.MapSessions();
     api.MapWhatIfTraining();
     api.MapGet("/health", () => TypedResults.Ok(new { ok = true })).ExcludeFromDescription();

@@ -55,6 +55,16 @@ public static class ConditioningWords
         _ => "A sleeve for a minute, put on and watched by the clinic's own staff.",
     };
 
+    /// <summary>What a day of the calendar asks for, in a few words.</summary>
+    public static string Entry(CalendarEntry entry, string dog) => entry.Kind switch
+    {
+        CalendarKind.Session => $"{dog}: {Step.Find(entry.StepId!)?.Name ?? "the next step"}",
+        CalendarKind.Rest => $"{dog} rests today",
+        CalendarKind.TryOn => $"{dog}: try the muzzle on",
+        CalendarKind.Refit => $"{dog}: measure again",
+        _ => entry.StepId is { } id ? $"{dog} is wanted: {Step.Find(id)?.Name}" : $"{dog} is wanted",
+    };
+
     private static string Enough(string stepId) => Step.Find(stepId)?.Stage switch
     {
         Stage.Hold => "nose in and held is enough for a blood sample.",

@@ -10,17 +10,19 @@ namespace JauntyBadge.Core.Conditioning;
 /// <param name="NeverShare">Share of such dogs that are not ready within a year, 0 to 1.</param>
 /// <param name="HoldsUp">What takes the most sessions from now on, the most first.</param>
 /// <param name="WaysOut">What could be done where the chance is low, each with its own chance.</param>
-/// <param name="Fan">How far such dogs have come, week by week.</param>
+/// <param name="PassedNow">Steps passed now.</param>
+/// <param name="Fan">How far such dogs have come, day by day.</param>
 public sealed record Forecast(
-    DateOnly? P10, DateOnly? P50, DateOnly? P90, double? ChanceBy, double NeverShare, IReadOnlyList<HoldUp> HoldsUp, IReadOnlyList<WayOut> WaysOut, IReadOnlyList<FanWeek> Fan);
+    DateOnly? P10, DateOnly? P50, DateOnly? P90, double? ChanceBy, double NeverShare, IReadOnlyList<HoldUp> HoldsUp, IReadOnlyList<WayOut> WaysOut, int PassedNow,
+    IReadOnlyList<FanDay> Fan);
 
 /// <summary>What a step takes from now on.</summary>
 /// <param name="StepId">The step.</param>
 /// <param name="Sessions">Sessions that begin at it, on the average of the dogs that come to it.</param>
 public sealed record HoldUp(string StepId, double Sessions);
 
-/// <summary>Steps passed at the end of a week: of ten dogs like it one has come no further than the first number, half the second, nine the third.</summary>
-public sealed record FanWeek(DateOnly Day, int P10, int P50, int P90);
+/// <summary>Steps passed at the end of a day: of ten dogs like it one has come no further than the first number, half the second, nine the third.</summary>
+public sealed record FanDay(DateOnly Day, int P10, int P50, int P90);
 
 /// <summary>What can be done when the date will hardly hold.</summary>
 public enum WayOutKind
@@ -118,7 +120,7 @@ public static class Forecasts
     /// <summary>Dogs that a way out is tried on (House: to two parts in a hundred).</summary>
     private const int TriedOn = 500;
 
-    private const int Weeks = 53;
+    private const int HalfAYear = 182;
     private const int MostHoldUps = 5;
 
     /// <summary>Foretells.</summary>
@@ -132,14 +134,14 @@ public static class Forecasts
         var played = new Played(course.Steps.Count, dogs.Length);
         // Those that ways out are tried on stay where the record ends.
         IReadOnlyList<Trainee> kept = [.. dogs.Where((_, i) => i % Math.Max(1, dogs.Length / TriedOn) == 0).Select(d => d.On(course))];
-        var ready = new int[dogs.Length];
+        var (ready, passed) = (new int[dogs.Length], dogs[0].PassedSteps);
         for (var i = 0; i < dogs.Length; i++)
             ready[i] = Play(dogs[i], calendar, Horizon, played, i);
         var ordered = ready.Order().ToArray();
         double? chance = question.By is { } by ? Share(ready, by.DayNumber) : null;
         return new Forecast(
             At(ordered, 0.1), At(ordered, 0.5), At(ordered, 0.9), chance, ready.Count(d => d == int.MaxValue) / (double)ready.Length,
-            played.HoldsUp(course.Steps), chance < LowChance ? WaysOut(question, kept, chance.Value) : [], played.Fan(question.From, ordered));
+            played.HoldsUp(course.Steps), chance < LowChance ? WaysOut(question, kept, chance.Value) : [], passed, played.Fan(question.From, ordered, passed));
     }
 
     /// <summary>Dogs that could have made this log, as they are after it.</summary>
@@ -285,30 +287,31 @@ public static class Forecasts
     private sealed class Played(int steps, int dogs)
     {
         private readonly int[] begun = new int[steps];
-        private readonly byte[,] reached = new byte[Weeks, dogs];
+        private readonly byte[,] reached = new byte[Horizon + 1, dogs];
 
         public void Note(int step) => begun[step]++;
 
-        public void Reach(int dog, int day, int passed)
-        {
-            for (var week = day / 7; week < Weeks && reached[week, dog] < passed; week++)
-                reached[week, dog] = (byte)passed;
-        }
+        public void Reach(int dog, int day, int passed) => reached[day, dog] = (byte)passed;
 
         public IReadOnlyList<HoldUp> HoldsUp(IReadOnlyList<Step> plan) =>
             [.. begun.Index().Where(b => b.Item > 0).OrderByDescending(b => b.Item).Take(MostHoldUps).Select(b => new HoldUp(plan[b.Index].Id, Math.Round(b.Item / (double)dogs, 1)))];
 
         /// <summary>Until nine in ten are ready, or half a year.</summary>
-        public IReadOnlyList<FanWeek> Fan(DateOnly from, int[] ready)
+        public List<FanDay> Fan(DateOnly from, int[] ready, int passed)
         {
             var end = ready[Math.Max(0, (int)Math.Ceiling(0.9 * ready.Length) - 1)];
-            var weeks = end == int.MaxValue ? 26 : Math.Clamp((end - from.DayNumber) / 7 + 1, 1, Weeks);
-            return [.. Enumerable.Range(0, weeks).Select(week =>
+            var days = Math.Min(end == int.MaxValue ? HalfAYear : end - from.DayNumber + 1, Horizon);
+            var (fan, so) = (new List<FanDay>(), Enumerable.Repeat(passed, dogs).ToArray());
+            for (var day = 0; day < days; day++)
             {
-                var passed = Enumerable.Range(0, dogs).Select(d => (int)reached[week, d]).Order().ToArray();
-                int Of(double share) => passed[(int)(share * (passed.Length - 1))];
-                return new FanWeek(from.AddDays(7 * (week + 1)), Of(0.1), Of(0.5), Of(0.9));
-            })];
+                for (var dog = 0; dog < dogs; dog++)
+                    so[dog] = Math.Max(so[dog], reached[day, dog]);
+                var ordered = so.Order().ToArray();
+                int Of(double share) => ordered[(int)(share * (ordered.Length - 1))];
+                fan.Add(new(from.AddDays(day), Of(0.1), Of(0.5), Of(0.9)));
+            }
+
+            return fan;
         }
     }
 }

@@ -104,6 +104,36 @@ public sealed class GoRuleRow : IOfDog
     public required string Reason { get; set; }
 }
 
+/// <summary>How a dog is trained and on which days, as chosen from then on; the latest one holds.</summary>
+public sealed class PlanChoiceRow : IOfDog
+{
+    public int Id { get; set; }
+    public Guid DogId { get; set; }
+    public DateTime At { get; set; }
+    public SchoolId School { get; set; }
+
+    /// <summary>Policies chosen by topic, as JSON.</summary>
+    public string PolicyChoices { get; set; } = "{}";
+
+    /// <summary>A <see cref="TrainingWeek"/> as JSON; null for the usual one.</summary>
+    public string? Week { get; set; }
+
+    /// <summary>Why the school or a policy was chosen; null for the House way.</summary>
+    public string? Reason { get; set; }
+
+    public IReadOnlyDictionary<PolicyTopic, string> Policies
+    {
+        get => JsonColumn.Read<Dictionary<PolicyTopic, string>>(PolicyChoices);
+        set => PolicyChoices = JsonColumn.Write(value);
+    }
+
+    public TrainingWeek Days
+    {
+        get => Week is null ? TrainingWeek.Usual : JsonColumn.Read<TrainingWeek>(Week);
+        set => Week = JsonColumn.Write(value);
+    }
+}
+
 /// <summary>One go.</summary>
 public sealed class GoRow : INumbered
 {

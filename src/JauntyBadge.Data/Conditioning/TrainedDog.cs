@@ -10,12 +10,16 @@ namespace JauntyBadge.Data.Conditioning;
 /// <param name="OpenSession">A session begun and not ended.</param>
 /// <param name="LastTrained">The day of the last session.</param>
 /// <param name="Passes">The steps it has passed.</param>
+/// <param name="Choice">School, policies and days as chosen last; null for the House way.</param>
 /// <param name="RuleChoice">How its sets are decided, as chosen last; null for the House way.</param>
-public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained, IReadOnlyList<StepPassRow> Passes, GoRuleRow? RuleChoice)
+public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained, IReadOnlyList<StepPassRow> Passes, GoRuleRow? RuleChoice, PlanChoiceRow? Choice)
 {
     private TrainingPlan? plan;
 
-    public TrainingPlan Plan => plan ??= TrainingPlan.For(Measured.Profile);
+    public TrainingPlan Plan => plan ??= Choice.PlanFor(Measured.Profile);
+
+    /// <summary>The owner's days.</summary>
+    public TrainingWeek Week => Choice?.Days ?? TrainingWeek.Usual;
 
     /// <summary>Ids of the steps it has passed.</summary>
     public IReadOnlySet<string> Passed { get; } = Passes.Select(p => p.StepId).ToHashSet();
@@ -48,16 +52,39 @@ public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, Ses
         var trained = await db.Sets.Where(s => lastSets.Contains(s.Id)).ToDictionaryAsync(s => s.DogId, s => s.Day, cancel);
         var lastRules = db.GoRules.Where(r => ids.Contains(r.DogId)).GroupBy(r => r.DogId).Select(g => g.Max(r => r.Id));
         var rules = await db.GoRules.AsNoTracking().Where(r => lastRules.Contains(r.Id)).ToDictionaryAsync(r => r.DogId, cancel);
+        var choices = await LastChoicesAsync(db, ids, cancel);
         var passes = (await db.StepPasses.AsNoTracking().Where(p => ids.Contains(p.DogId)).OrderBy(p => p.Id).ToListAsync(cancel)).ToLookup(p => p.DogId);
         return
         [
             .. dogs.Select(d => new TrainedDog(
                 d, moves.GetValueOrDefault(d.Dog.Id), open.GetValueOrDefault(d.Dog.Id), trained.TryGetValue(d.Dog.Id, out var day) ? day : null, [.. passes[d.Dog.Id]],
-                rules.GetValueOrDefault(d.Dog.Id))),
+                rules.GetValueOrDefault(d.Dog.Id), choices.GetValueOrDefault(d.Dog.Id))),
         ];
     }
 
     /// <summary>One dog with where its plan stands; null when there is none with this id.</summary>
     public static async Task<TrainedDog?> FindAsync(PracticeDb db, Guid id, CancellationToken cancel) =>
         await MeasuredDog.FindProfileAsync(db, id, cancel) is { } dog ? (await LoadAsync(db, [dog], cancel)).Single() : null;
+
+    /// <summary>What was chosen last for each of some dogs.</summary>
+    private static async Task<Dictionary<Guid, PlanChoiceRow>> LastChoicesAsync(PracticeDb db, List<Guid> ids, CancellationToken cancel)
+    {
+        var last = db.PlanChoices.Where(c => ids.Contains(c.DogId)).GroupBy(c => c.DogId).Select(g => g.Max(c => c.Id));
+        return await db.PlanChoices.AsNoTracking().Where(c => last.Contains(c.Id)).ToDictionaryAsync(c => c.DogId, cancel);
+    }
+}
+
+/// <summary>What is asked of a dog's training beside where it stands.</summary>
+public static class PlanChoices
+{
+    /// <summary>Every finished set of a dog, the oldest first.</summary>
+    public static async Task<IReadOnlyList<SetRecord>> TrainedSetsAsync(this PracticeDb db, Guid dogId, CancellationToken cancel)
+    {
+        var sets = await db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs).Where(s => s.DogId == dogId && s.ClosedAt != null).OrderBy(s => s.Id).AsSplitQuery().ToListAsync(cancel);
+        return [.. sets.Select(s => s.ToRecord())];
+    }
+
+    /// <summary>A dog's plan by what was chosen for it; by the House way where nothing was.</summary>
+    public static TrainingPlan PlanFor(this PlanChoiceRow? choice, Core.Dogs.DogProfile dog) =>
+        choice is null ? TrainingPlan.For(dog) : TrainingPlan.For(dog, School.Of(choice.School), choice.Policies);
 }

@@ -43,10 +43,12 @@ public sealed record PassedDto(DateOnly Day, PassedHow How, string? Note);
 public sealed record LeftOutDto(string Name, Stage Stage, string Reason);
 
 /// <summary>A dog's plan and where it stands.</summary>
+/// <param name="School">The school's name.</param>
+/// <param name="SchoolReason">Why it was chosen; null for the House's own.</param>
 /// <param name="Rule">How its sets are decided.</param>
 /// <param name="RuleReason">Why, where somebody chose it; null for the House way.</param>
 public sealed record PlanDto(
-    string School, IReadOnlyList<PlannedStepDto> Steps, IReadOnlyList<LeftOutDto> LeftOut, IReadOnlyList<Policy> Policies,
+    SchoolId SchoolId, string School, string SchoolSays, string? SchoolReason, IReadOnlyList<PlannedStepDto> Steps, IReadOnlyList<LeftOutDto> LeftOut, IReadOnlyList<Policy> Policies,
     DateOnly? NotBefore, string? LastReason, string? GapReason, Guid? OpenSessionId, GoRule Rule, string? RuleReason);
 
 /// <summary>A place in the plan set by hand.</summary>
@@ -66,7 +68,7 @@ internal static class PlanEndpoints
         plan.MapPost("/position", MoveAsync).WithName("movePlan").WithSummary("Overrule where the plan stands, with a note.");
     }
 
-    private static async Task<PlanDto> PlanAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+    internal static async Task<PlanDto> PlanAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
         Of(await db.TrainedDogAsync(id, cancel), clock.Today());
 
     private static async Task<PlanDto> MoveAsync(Guid id, PositionEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -110,7 +112,7 @@ internal static class PlanEndpoints
         }
 
         return new PlanDto(
-            TrainingPlan.SchoolName,
+            file.Plan.School.Id, file.Plan.School.Name, file.Plan.School.Says, file.Choice?.Reason,
             [.. file.Plan.Steps.Select(Stands)],
             [.. file.Plan.LeftOut.Select(l => new LeftOutDto(l.Step.Name, l.Step.Stage, l.Reason))],
             file.Plan.Policies, position?.NotBefore, file.LastMove?.Reason, gap, file.OpenSession?.Id, file.Rule, file.RuleChoice?.Reason);

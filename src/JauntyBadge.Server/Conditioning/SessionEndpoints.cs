@@ -201,7 +201,8 @@ internal static class SessionEndpoints
     private static async Task<PlannedDog> PlannedAsync(PracticeDb db, Guid dogId, CancellationToken cancel)
     {
         var dog = await db.ProfiledDogAsync(dogId, cancel);
-        var plan = TrainingPlan.For(dog.Profile);
+        var choice = await db.PlanChoices.AsNoTracking().Where(c => c.DogId == dogId).OrderByDescending(c => c.Id).FirstOrDefaultAsync(cancel);
+        var plan = choice.PlanFor(dog.Profile);
         return new PlannedDog(dog.Dog.Name, plan, plan.ForSession(dog.Profile.Temperament, GoRule.AsSoonAsClear), dog.Rules);
     }
 

@@ -65,8 +65,9 @@ public sealed record WhatIfPlanDog(
 
 /// <summary>A dog to plan for.</summary>
 /// <param name="Dog">The dog.</param>
-/// <param name="School">The school, "Good news first" when left out: the only one so far.</param>
-public sealed record WhatIfPlan(WhatIfPlanDog? Dog = null, string? School = null);
+/// <param name="School">The school by name, such as "Good news first", or by id; the default when left out.</param>
+/// <param name="Policies">Policies chosen by topic, each an option of GET /api/ways-of-working.</param>
+public sealed record WhatIfPlan(WhatIfPlanDog? Dog = null, string? School = null, IReadOnlyDictionary<PolicyTopic, string>? Policies = null);
 
 /// <summary>A step of a plan.</summary>
 /// <param name="Targets">Its targets in words, the easiest first.</param>
@@ -86,7 +87,8 @@ public sealed class WhatIfPlanValidator : AbstractValidator<WhatIfPlan>
     public WhatIfPlanValidator()
     {
         RuleFor(p => p.Dog).NotNull().WithMessage("dog is needed.");
-        RuleFor(p => p.School).Must(s => s is null or TrainingPlan.SchoolName).WithMessage($"school can be left out or be \"{TrainingPlan.SchoolName}\": there is no other yet.");
+        RuleFor(p => p.School).Must(s => s is null || WhatIfTraining.SchoolOf(s) is not null).WithMessage(WhatIfTraining.Schools);
+        RuleFor(p => p.Policies).Must(p => p is null || p.All(c => PolicyRow.All[(int)c.Key].Option(c.Value) is not null)).WithMessage("policies takes options of GET /api/ways-of-working, by topic.");
     }
 }
 
@@ -99,6 +101,7 @@ internal static class WhatIfTraining
         whatIf.MapPost("/set", DecideSet).WithName("whatIfSet").WithSummary("Decide a set of goes: on, the same again, or back.");
         whatIf.MapPost("/plan", Plan).WithName("whatIfPlan").WithSummary("The steps for a dog in order, with what is left out and why.");
         whatIf.MapPost("/hold", Hold).WithName("whatIfHold").WithSummary("What a dog holds, and what to ask of it next.");
+        whatIf.MapPost("/forecast", WhatIfForecasts.Foretell).WithName("whatIfForecast").WithSummary("When a dog will be ready, from its log and the days there are.");
     }
 
     private static WhatIfSetAnswer DecideSet(WhatIfSet asked)
@@ -112,16 +115,25 @@ internal static class WhatIfTraining
             ConditioningWords.Reason(decision, start, t => t < 0 ? ConditioningWords.Rung(t) : $"target {t + 1}"));
     }
 
+    /// <summary>A school by name or id; null where there is none, or nothing was said.</summary>
+    internal static School? SchoolOf(string? said) =>
+        School.All.FirstOrDefault(s => string.Equals(s.Name, said, StringComparison.OrdinalIgnoreCase) || string.Equals($"{s.Id}", said, StringComparison.OrdinalIgnoreCase));
+
+    /// <summary>What would be accepted as a school.</summary>
+    internal static string Schools { get; } = $"school can be left out or be one of: {string.Join(", ", School.All.Select(s => s.Name))}.";
+
+    internal static DogProfile ProfileOf(WhatIfPlanDog dog) => new()
+    {
+        Name = "Any",
+        Temperament = dog.Temperament ?? Temperament.Typical,
+        Sensitivities = dog.Sensitivities ?? [],
+        HeadShapeSeen = dog.HeadShape,
+        Purposes = dog.Purposes ?? [],
+    };
+
     private static WhatIfPlanAnswer Plan(WhatIfPlan asked)
     {
-        var plan = TrainingPlan.For(new DogProfile
-        {
-            Name = "Any",
-            Temperament = asked.Dog!.Temperament ?? Temperament.Typical,
-            Sensitivities = asked.Dog.Sensitivities ?? [],
-            HeadShapeSeen = asked.Dog.HeadShape,
-            Purposes = asked.Dog.Purposes ?? [],
-        });
+        var plan = TrainingPlan.For(ProfileOf(asked.Dog!), SchoolOf(asked.School), asked.Policies);
         return new WhatIfPlanAnswer(
             [
                 .. plan.Steps.Select(s => new WhatIfPlanStep(

@@ -4,9033 +4,9605 @@
  */
 
 export interface paths {
-  '/api/round': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Dogs with their badge and what is next, a stretch at a time; archived=true lists the archived ones. */
-    get: operations['round'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/house-numbers': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Every number of the job with its basis, and the practice's own where it set one. */
-    get: operations['houseNumbers'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/house-numbers/{numberId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Set a number of the practice's own, with the reason; without a value it is set back to ours. */
-    put: operations['setHouseNumber'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/house-numbers/{numberId}/trial': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** What a number would change for the dogs there are. Nothing is stored. */
-    post: operations['tryHouseNumber'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/coat-colours': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The coat colours to pick from. */
-    get: operations['coatColours'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/readings/so-far': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What is made of a length while it is being typed; half a length is no error here. */
-    get: operations['readingSoFar'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/demo-pictures/{view}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A drawn picture to try with: view side or top. */
-    get: operations['demoPicture'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/photos': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A dog's pictures, the newest first. */
-    get: operations['photos'];
-    put?: never;
-    /** Upload a picture: JPEG, PNG or WebP up to 20 MB. What the camera wrote into it is not kept. */
-    post: operations['addPhoto'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/try-ons/{tryOnId}/picture': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Its picture. */
-    get: operations['tryOnPicture'];
-    put?: never;
-    /** Attach a picture: JPEG, PNG or WebP up to 20 MB. */
-    post: operations['addTryOnPicture'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Add a dog. */
-    post: operations['createDog'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A dog and where it stands. */
-    get: operations['dog'];
-    /** Edit a dog. */
-    put: operations['editDog'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/archive': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Take a dog off the round. */
-    post: operations['archiveDog'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/restore': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Put an archived dog back. */
-    post: operations['restoreDog'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/breeds': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The breeds, found by any words of name, head shape or traits. From memory unless the practice's own. */
-    get: operations['breeds'];
-    put?: never;
-    /** Add a breed. */
-    post: operations['addBreed'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/breeds/{breedId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Correct a breed. */
-    put: operations['editBreed'];
-    post?: never;
-    /** Go back to the shipped row, or take an own breed out. */
-    delete: operations['resetBreed'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/bench': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Readings, cross-checks and the head drawn from them. */
-    get: operations['bench'];
-    /** Fit style, body mass, coat and fit-line gap of the set in hand. */
-    put: operations['editMeasuringSet'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/bench/typing': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The bench as it would be with a reading that is being typed; half a length is no error here. */
-    get: operations['typing'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/jaw-held': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Say how the jaw to nose readings in hand were held: level or point to point. */
-    post: operations['jawHeld'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/readings': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Add a reading, kept as taken. */
-    post: operations['addReading'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/readings/{readingId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    /** Take a reading out of use as a slip; it can be put back. */
-    delete: operations['removeReading'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/readings/{readingId}/restore': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Put a reading back. */
-    post: operations['restoreReading'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/readings/{readingId}/judge': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Set a reading aside with a reason, keep it, or take either back. */
-    post: operations['judgeReading'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/measuring-sets': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The dog's measuring sets, the newest first. */
-    get: operations['measuringSets'];
-    put?: never;
-    /** Begin a new set; the earlier ones are kept. */
-    post: operations['startMeasuringSet'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/measuring-sets/compare': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Two sets beside each other. */
-    get: operations['compareSets'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/measuring-sets/{setId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    /** Take a set out of the record; it can be put back. */
-    delete: operations['removeMeasuringSet'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/measuring-sets/{setId}/restore': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Put a set back. */
-    post: operations['restoreMeasuringSet'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/readings.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** All readings of the dog as CSV. */
-    get: operations['exportReadings'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/readings/import/preview': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** What a CSV file holds: good rows and bad ones with their number. Nothing is stored. */
-    post: operations['previewReadings'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/readings/import': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Take over the good rows of a CSV file. */
-    post: operations['importReadings'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/photos/{photoId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What is marked on a picture, and what follows. */
-    get: operations['photo'];
-    /** Keep what is marked on a picture. */
-    put: operations['markPhoto'];
-    post?: never;
-    /** Take a picture out; it can be put back. */
-    delete: operations['removePhoto'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/photos/{photoId}/picture': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The picture itself. */
-    get: operations['picture'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/photos/{photoId}/take': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Take a picture's measures over as readings. */
-    post: operations['takeFromPhoto'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/photos/{photoId}/restore': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Put a picture back. */
-    post: operations['restorePhoto'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/what-if/reading': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Read a length the way people write it. */
-    post: operations['whatIfReading'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/what-if/measure': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Judge readings: means with their doubt, cross-checks, head shape, what is missing. */
-    post: operations['whatIfMeasure'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/what-if/photo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Work measures out of a marked picture, or say how to take it again. */
-    post: operations['whatIfPhoto'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/devices/tape/events': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What the digital tape sends, as server-sent events: state, battery, readings, trouble. */
-    get: operations['tapeNews'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/devices/tape/claim': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Let the tape's readings come to a bench that listens, instead of to the one that has them now. */
-    post: operations['claimTape'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/devices/tape/stand-in': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Press the simulated tape's button, or let it fail. */
-    post: operations['standInTape'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/what-if/strap': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The loop a neck strap must make for the fingers under it. */
-    post: operations['whatIfStrap'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/what-if/fit': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Judge one basket on one snout, with chances where uncertainties are given. */
-    post: operations['whatIfFit'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/what-if/brief': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** What a dog needs of a muzzle for its purposes. */
-    post: operations['whatIfBrief'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/fits': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The catalogue ranked for a dog, with its brief. */
-    get: operations['fits'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/fits/{sizeId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** One muzzle on the dog, drawn to scale. */
-    get: operations['fit'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/fits/{sizeId}/drawing.svg': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The drawing as SVG in true millimetres, another muzzle over it if wished. */
-    get: operations['fitDrawing'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/brief/{lineId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Overrule a line of the brief, with a note that stays visible. */
-    put: operations['overrule'];
-    post?: never;
-    /** Let a line of the brief stand again. */
-    delete: operations['letStand'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/order': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The sheet for a muzzle made to measure. */
-    get: operations['order'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/choice': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Keep a muzzle for a dog with the reasons as they are now. */
-    post: operations['choose'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/choices': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Every muzzle chosen for a dog, the newest first, each as it was. */
-    get: operations['choices'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/choice/{choiceId}/withdraw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Withdraw a choice; it can be taken up again. */
-    post: operations['withdrawChoice'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/choice/{choiceId}/restore': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Take a withdrawn choice up again. */
-    post: operations['restoreChoice'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/fit-settings': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** How the practice fits. */
-    get: operations['fitSettings'];
-    /** Set how the practice fits. */
-    put: operations['setFitSettings'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The muzzles to choose from. */
-    get: operations['catalogue'];
-    put?: never;
-    /** Add a model. */
-    post: operations['addMuzzle'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/{modelId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Change a model. The old version stays for the fits made with it. */
-    put: operations['editMuzzle'];
-    post?: never;
-    /** Put a model away; it can be brought back. */
-    delete: operations['putMuzzleAway'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/{modelId}/versions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Every version of a model, the newest first. */
-    get: operations['muzzleVersions'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/{modelId}/versions/{version}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Make an earlier version the newest. */
-    post: operations['bringMuzzleBack'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/draw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Draw a geometry while it is typed. */
-    post: operations['drawSize'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/{modelId}/chart.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A model's size chart as CSV. */
-    get: operations['chart'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/chart/open': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Open a size chart and guess what its columns mean. */
-    post: operations['openChart'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/chart/read': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Read a size chart by a mapping, row by row, without keeping anything. */
-    post: operations['readChart'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/catalogue/chart/import': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Take a size chart in, whole or not at all; into a model that is there, with the version it is meant for. */
-    post: operations['importChart'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/try-on': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The checks for a muzzle on this dog: the size named, else the one chosen, else the one ranked first. */
-    get: operations['tryOnGuide'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/try-on/diagnose': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** From a symptom to causes and the cheapest remedy, recomputed. */
-    post: operations['diagnose'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/try-ons': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A dog's try-ons, the newest first. */
-    get: operations['tryOns'];
-    put?: never;
-    /** Keep a try-on. */
-    post: operations['keepTryOn'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/try-ons/{tryOnId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    /** Take a try-on out; it can be put back. */
-    delete: operations['removeTryOn'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/try-ons/{tryOnId}/restore': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Put a try-on back. */
-    post: operations['restoreTryOn'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/van': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What is in the van, and which sizes to carry so that the most dogs get a fit today. */
-    get: operations['van'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/van/{sizeId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Set how many of a size lie in the van. */
-    put: operations['setVanCount'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/van/expected': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Add dogs the practice expects. */
-    post: operations['expectDogs'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/van/expected/{expectedId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Correct dogs the practice expects. */
-    put: operations['amendExpected'];
-    post?: never;
-    /** Take expected dogs out. */
-    delete: operations['unexpectDogs'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/plan': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The dog's steps in order, adapted to it, and where it stands. */
-    get: operations['plan'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/plan/rule': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Choose how the dog's sets are decided, with a reason; a session under way goes on as it began. */
-    post: operations['setGoRule'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/plan/position': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Overrule where the plan stands, with a note. */
-    post: operations['movePlan'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/signs': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The signs to tap. */
-    get: operations['signs'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/dogs/{id}/sessions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** The dog's sessions, newest first. */
-    get: operations['sessionRecord'];
-    put?: never;
-    /** Start a session where the plan stands, or go on with the one under way. */
-    post: operations['startSession'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sessions/{sessionId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** A session with its sets. */
-    get: operations['session'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sessions/{sessionId}/goes/{goId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Save a go; sent twice it counts once. */
-    put: operations['putGo'];
-    post?: never;
-    /** Take back a go of the open set. */
-    delete: operations['deleteGo'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sessions/{sessionId}/signs/{seenId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    /** Save a sign seen; sent twice it counts once. */
-    put: operations['putSign'];
-    post?: never;
-    /** Take back a sign of the open set. */
-    delete: operations['deleteSign'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sessions/{sessionId}/sets/{number}/finish': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Finish a set: the rule decides what is next. */
-    post: operations['finishSet'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sessions/{sessionId}/end': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** End the session; an open set with goes is finished first. */
-    post: operations['endSession'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/what-if/set': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Decide a set of goes: on, the same again, or back. */
-    post: operations['whatIfSet'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/what-if/plan': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The steps for a dog in order, with what is left out and why. */
-    post: operations['whatIfPlan'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/what-if/hold': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** What a dog holds, and what to ask of it next. */
-    post: operations['whatIfHold'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
+    "/api/round": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Dogs with their badge and what is next, a stretch at a time; archived=true lists the archived ones. */
+        get: operations["round"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-numbers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every number of the job with its basis, and the practice's own where it set one. */
+        get: operations["houseNumbers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-numbers/{numberId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set a number of the practice's own, with the reason; without a value it is set back to ours. */
+        put: operations["setHouseNumber"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-numbers/{numberId}/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a number would change for the dogs there are. Nothing is stored. */
+        post: operations["tryHouseNumber"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/coat-colours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The coat colours to pick from. */
+        get: operations["coatColours"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readings/so-far": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is made of a length while it is being typed; half a length is no error here. */
+        get: operations["readingSoFar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo-pictures/{view}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A drawn picture to try with: view side or top. */
+        get: operations["demoPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dog's pictures, the newest first. */
+        get: operations["photos"];
+        put?: never;
+        /** Upload a picture: JPEG, PNG or WebP up to 20 MB. What the camera wrote into it is not kept. */
+        post: operations["addPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-ons/{tryOnId}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its picture. */
+        get: operations["tryOnPicture"];
+        put?: never;
+        /** Attach a picture: JPEG, PNG or WebP up to 20 MB. */
+        post: operations["addTryOnPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ways-of-working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The schools and policies a plan can be chosen from. */
+        get: operations["waysOfWorking"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a dog. */
+        post: operations["createDog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dog and where it stands. */
+        get: operations["dog"];
+        /** Edit a dog. */
+        put: operations["editDog"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a dog off the round. */
+        post: operations["archiveDog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put an archived dog back. */
+        post: operations["restoreDog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/breeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The breeds, found by any words of name, head shape or traits. From memory unless the practice's own. */
+        get: operations["breeds"];
+        put?: never;
+        /** Add a breed. */
+        post: operations["addBreed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/breeds/{breedId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Correct a breed. */
+        put: operations["editBreed"];
+        post?: never;
+        /** Go back to the shipped row, or take an own breed out. */
+        delete: operations["resetBreed"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Readings, cross-checks and the head drawn from them. */
+        get: operations["bench"];
+        /** Fit style, body mass, coat and fit-line gap of the set in hand. */
+        put: operations["editMeasuringSet"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/bench/typing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The bench as it would be with a reading that is being typed; half a length is no error here. */
+        get: operations["typing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/jaw-held": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say how the jaw to nose readings in hand were held: level or point to point. */
+        post: operations["jawHeld"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a reading, kept as taken. */
+        post: operations["addReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings/{readingId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a reading out of use as a slip; it can be put back. */
+        delete: operations["removeReading"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings/{readingId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a reading back. */
+        post: operations["restoreReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings/{readingId}/judge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set a reading aside with a reason, keep it, or take either back. */
+        post: operations["judgeReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/measuring-sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The dog's measuring sets, the newest first. */
+        get: operations["measuringSets"];
+        put?: never;
+        /** Begin a new set; the earlier ones are kept. */
+        post: operations["startMeasuringSet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/measuring-sets/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two sets beside each other. */
+        get: operations["compareSets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/measuring-sets/{setId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a set out of the record; it can be put back. */
+        delete: operations["removeMeasuringSet"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/measuring-sets/{setId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a set back. */
+        post: operations["restoreMeasuringSet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All readings of the dog as CSV. */
+        get: operations["exportReadings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings/import/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a CSV file holds: good rows and bad ones with their number. Nothing is stored. */
+        post: operations["previewReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/readings/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take over the good rows of a CSV file. */
+        post: operations["importReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/photos/{photoId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is marked on a picture, and what follows. */
+        get: operations["photo"];
+        /** Keep what is marked on a picture. */
+        put: operations["markPhoto"];
+        post?: never;
+        /** Take a picture out; it can be put back. */
+        delete: operations["removePhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/photos/{photoId}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The picture itself. */
+        get: operations["picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/photos/{photoId}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a picture's measures over as readings. */
+        post: operations["takeFromPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/photos/{photoId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a picture back. */
+        post: operations["restorePhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a length the way people write it. */
+        post: operations["whatIfReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Judge readings: means with their doubt, cross-checks, head shape, what is missing. */
+        post: operations["whatIfMeasure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Work measures out of a marked picture, or say how to take it again. */
+        post: operations["whatIfPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/tape/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the digital tape sends, as server-sent events: state, battery, readings, trouble. */
+        get: operations["tapeNews"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/tape/claim": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let the tape's readings come to a bench that listens, instead of to the one that has them now. */
+        post: operations["claimTape"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/tape/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Press the simulated tape's button, or let it fail. */
+        post: operations["standInTape"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/strap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The loop a neck strap must make for the fingers under it. */
+        post: operations["whatIfStrap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Judge one basket on one snout, with chances where uncertainties are given. */
+        post: operations["whatIfFit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/brief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a dog needs of a muzzle for its purposes. */
+        post: operations["whatIfBrief"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/fits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The catalogue ranked for a dog, with its brief. */
+        get: operations["fits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/fits/{sizeId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One muzzle on the dog, drawn to scale. */
+        get: operations["fit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/fits/{sizeId}/drawing.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The drawing as SVG in true millimetres, another muzzle over it if wished. */
+        get: operations["fitDrawing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/brief/{lineId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Overrule a line of the brief, with a note that stays visible. */
+        put: operations["overrule"];
+        post?: never;
+        /** Let a line of the brief stand again. */
+        delete: operations["letStand"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheet for a muzzle made to measure. */
+        get: operations["order"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/choice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a muzzle for a dog with the reasons as they are now. */
+        post: operations["choose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every muzzle chosen for a dog, the newest first, each as it was. */
+        get: operations["choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/choice/{choiceId}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Withdraw a choice; it can be taken up again. */
+        post: operations["withdrawChoice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/choice/{choiceId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a withdrawn choice up again. */
+        post: operations["restoreChoice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit-settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the practice fits. */
+        get: operations["fitSettings"];
+        /** Set how the practice fits. */
+        put: operations["setFitSettings"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The muzzles to choose from. */
+        get: operations["catalogue"];
+        put?: never;
+        /** Add a model. */
+        post: operations["addMuzzle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{modelId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a model. The old version stays for the fits made with it. */
+        put: operations["editMuzzle"];
+        post?: never;
+        /** Put a model away; it can be brought back. */
+        delete: operations["putMuzzleAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{modelId}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every version of a model, the newest first. */
+        get: operations["muzzleVersions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{modelId}/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make an earlier version the newest. */
+        post: operations["bringMuzzleBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/draw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Draw a geometry while it is typed. */
+        post: operations["drawSize"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{modelId}/chart.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A model's size chart as CSV. */
+        get: operations["chart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/chart/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Open a size chart and guess what its columns mean. */
+        post: operations["openChart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/chart/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a size chart by a mapping, row by row, without keeping anything. */
+        post: operations["readChart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/chart/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a size chart in, whole or not at all; into a model that is there, with the version it is meant for. */
+        post: operations["importChart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The checks for a muzzle on this dog: the size named, else the one chosen, else the one ranked first. */
+        get: operations["tryOnGuide"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-on/diagnose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** From a symptom to causes and the cheapest remedy, recomputed. */
+        post: operations["diagnose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-ons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A dog's try-ons, the newest first. */
+        get: operations["tryOns"];
+        put?: never;
+        /** Keep a try-on. */
+        post: operations["keepTryOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-ons/{tryOnId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a try-on out; it can be put back. */
+        delete: operations["removeTryOn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/try-ons/{tryOnId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a try-on back. */
+        post: operations["restoreTryOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/van": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is in the van, and which sizes to carry so that the most dogs get a fit today. */
+        get: operations["van"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/van/{sizeId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set how many of a size lie in the van. */
+        put: operations["setVanCount"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/van/expected": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add dogs the practice expects. */
+        post: operations["expectDogs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/van/expected/{expectedId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Correct dogs the practice expects. */
+        put: operations["amendExpected"];
+        post?: never;
+        /** Take expected dogs out. */
+        delete: operations["unexpectDogs"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The dog's steps in order, adapted to it, and where it stands. */
+        get: operations["plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/plan/rule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Choose how the dog's sets are decided, with a reason; a session under way goes on as it began. */
+        post: operations["setGoRule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/plan/position": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Overrule where the plan stands, with a note. */
+        post: operations["movePlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/plan/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What each school would change for this dog. */
+        get: operations["schoolsCompared"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/plan/school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Train by a school and policies from now on, with a reason. What is passed stays passed. */
+        post: operations["chooseSchool"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/plan/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The owner's days, and the day it is wanted. */
+        post: operations["chooseTrainingWeek"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/plan/outlook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The plan laid on days, and when the dog will be ready, from its own record. */
+        get: operations["outlook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/plan/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same days as an iCalendar file (RFC 5545) whose entries keep their ids. */
+        get: operations["calendarFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/signs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The signs to tap. */
+        get: operations["signs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The dog's sessions, newest first. */
+        get: operations["sessionRecord"];
+        put?: never;
+        /** Start a session where the plan stands, or go on with the one under way. */
+        post: operations["startSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{sessionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A session with its sets. */
+        get: operations["session"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{sessionId}/goes/{goId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save a go; sent twice it counts once. */
+        put: operations["putGo"];
+        post?: never;
+        /** Take back a go of the open set. */
+        delete: operations["deleteGo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{sessionId}/signs/{seenId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save a sign seen; sent twice it counts once. */
+        put: operations["putSign"];
+        post?: never;
+        /** Take back a sign of the open set. */
+        delete: operations["deleteSign"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{sessionId}/sets/{number}/finish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Finish a set: the rule decides what is next. */
+        post: operations["finishSet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{sessionId}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** End the session; an open set with goes is finished first. */
+        post: operations["endSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/set": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Decide a set of goes: on, the same again, or back. */
+        post: operations["whatIfSet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The steps for a dog in order, with what is left out and why. */
+        post: operations["whatIfPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a dog holds, and what to ask of it next. */
+        post: operations["whatIfHold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** When a dog will be ready, from its log and the days there are. */
+        post: operations["whatIfForecast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    /** @description A row that could not, with why. */
-    BadRow: {
-      /** Format: int32 */
-      row: number;
-      text: string;
-      problem: string;
-    };
-    /** @description How far each phase is, 0 to 1. */
-    BadgeDto: {
-      /** Format: double */
-      measured: number;
-      /** Format: double */
-      fitted: number;
-      /** Format: double */
-      conditioned: number;
-      /** Format: double */
-      wearing: number;
-    };
-    /** @description The ground a number stands on, shown to whoever asks "why this number?". */
-    Basis: {
-      /** @description What sort of ground it is. */
-      kind: components['schemas']['BasisKind'];
-      /** @description The source (Published), the reason (House) or what is meant (Practice, Memory). Never empty. */
-      note: string;
-    };
-    /**
-     * @description Where a number or rule of the job comes from.
-     * @enum {string}
-     */
-    BasisKind: 'published' | 'practice' | 'house' | 'memory';
-    /** @description The inner shape of a basket. */
-    BasketInput: {
-      /** Format: double */
-      lengthMm?: null | number;
-      /** Format: double */
-      depthFrontMm?: null | number;
-      /** Format: double */
-      depthRearMm?: null | number;
-      /** Format: double */
-      widthRearMm?: null | number;
-      /** Format: double */
-      openingGirthMm?: null | number;
-      /** Format: double */
-      neckStrapMinMm?: null | number;
-      /** Format: double */
-      neckStrapMaxMm?: null | number;
-      /**
-       * Format: double
-       * @description Distance of the neck strap's holes, 3 to 60; left out for one that slides.
-       */
-      holePitchMm?: null | number;
-    };
-    /** @description The measuring bench of one dog. */
-    BenchDto: {
-      guides: components['schemas']['MeasureGuide'][];
-      /** @description The lines the fit style asks for, in order. */
-      asked: components['schemas']['MeasureLine'][];
-      /** @description Every other line there is. */
-      others: components['schemas']['MeasureLine'][];
-      set: components['schemas']['MeasuringSetDto'];
-      readings: components['schemas']['ReadingDto'][];
-      measures: components['schemas']['MeasuredDto'][];
-      findings: components['schemas']['FindingDto'][];
-      headShape: components['schemas']['HeadShapeChoice'];
-      missing: components['schemas']['MissingMeasure'][];
-      /** @description Against the set before, where there is one. */
-      changes: components['schemas']['ChangeDto'][];
-      /** @description Why the dog should be measured again, in sentences. */
-      measureAgain: string[];
-      snout: components['schemas']['SourceDto'][];
-      drawing: components['schemas']['HeadDrawing'];
-      canFit: boolean;
-      /** @description The measures that something asks to be taken again. */
-      doubted: components['schemas']['Measure'][];
-      /** @description Everything a muzzle is chosen by is read, and nothing asks to be taken again. */
-      isReady: boolean;
-    };
-    /**
-     * @description Bite history, from which containment follows. Own wording; compare the published six-level bite scale by Ian Dunbar (Memory).
-     * @enum {string}
-     */
-    BiteTier: 'none' | 'threatens' | 'contactNoInjury' | 'injured' | 'severalOrDeep';
-    /** @description A breed of the list. */
-    BreedDto: {
-      id: string;
-      name: string;
-      shape: components['schemas']['HeadShape'];
-      traits: components['schemas']['BreedTrait'][];
-      /** Format: int32 */
-      growingMonths: number;
-      alsoCalled: string[];
-      /** @description The practice's own, or its correction of a shipped one. */
-      own: boolean;
-      /** @description There is a shipped row behind it to go back to. */
-      shipped: boolean;
-      /**
-       * Format: int64
-       * @description Which version it is; 0 for a shipped one nobody corrected.
-       */
-      version: number;
-    };
-    /** @description A breed as entered. */
-    BreedEntry: {
-      name?: null | string;
-      shape?: null | components['schemas']['HeadShape'];
-      traits?: null | components['schemas']['BreedTrait'][];
-      /** Format: int32 */
-      growingMonths?: null | number;
-      alsoCalled?: null | string[];
-    };
-    /**
-     * @description A trait of a breed that matters to a fitter.
-     * @enum {string}
-     */
-    BreedTrait: 'noBridge' | 'heavyJowls' | 'broadHead' | 'narrowHead' | 'longCoat' | 'toy';
-    /** @description What a dog needs. */
-    BriefDto: {
-      uses: components['schemas']['Purpose'][];
-      headShape: components['schemas']['HeadShape'];
-      school: components['schemas']['FitStyle'];
-      /** Format: int32 */
-      fingers: number;
-      /** Format: double */
-      neededGapeDeg: number;
-      neededGape: components['schemas']['GapeClass'];
-      /** Format: int32 */
-      tier: number;
-      /** Format: int32 */
-      minutes: number;
-      warm: boolean;
-      clinicOnly: boolean;
-      clinicHands: boolean;
-      /** Format: double */
-      mostMassG: null | number;
-      lines: components['schemas']['BriefLine'][];
-      clashes: components['schemas']['Clash'][];
-      /** @description One muzzle or two, and when to change. */
-      advice: components['schemas']['MuzzleCount'];
-    };
-    /** @description One thing the brief asks for, with its reason. */
-    BriefLine: {
-      /** @description Stable id, by which it is overruled. */
-      id: string;
-      /** @description What it is about. */
-      topic: components['schemas']['BriefTopic'];
-      /** @description What is asked for. */
-      says: string;
-      /** @description Why. */
-      reason: string;
-      /** @description On what ground. */
-      basis: components['schemas']['Basis'];
-      /** @description How much it is asked for. */
-      demand: components['schemas']['Demand'];
-      /** @description The fitter's note where it was overruled; it then binds no more. */
-      overruled: null | string;
-      /**
-       * @description It keeps the dog from harm and cannot be overruled.
-       * @default false
-       */
-      hard: boolean;
-      /**
-       * @description It says what was set elsewhere, and is changed there.
-       * @default false
-       */
-      settled: boolean;
-      /** @description Whether the fitter may overrule it, with a note. */
-      canOverrule?: boolean;
-    };
-    /**
-     * @description What a line of the brief is about.
-     * @enum {string}
-     */
-    BriefTopic:
-      | 'type'
-      | 'containment'
-      | 'mouth'
-      | 'closure'
-      | 'straps'
-      | 'front'
-      | 'feel'
-      | 'seat'
-      | 'neckStrap'
-      | 'weight'
-      | 'visibility';
-    /** @description What may cause a symptom. */
-    Cause: {
-      /** @description Stable id. */
-      id: string;
-      /** @description In a sentence. */
-      says: string;
-      /** @description The number that tells. */
-      looks: components['schemas']['CauseLooks'];
-      /** @description On what ground. */
-      basis: components['schemas']['Basis'];
-      /** @description What to do by hand, where no number tells. */
-      hand?: null | string;
-    };
-    /**
-     * @description What of the fit tells whether a cause is likely, and what a remedy has to better.
-     * @enum {string}
-     */
-    CauseLooks:
-      | 'nothing'
-      | 'eyeRoom'
-      | 'noseRoom'
-      | 'strapLoose'
-      | 'strapTight'
-      | 'gape'
-      | 'girth'
-      | 'widthMore'
-      | 'widthLess'
-      | 'mass'
-      | 'forehead'
-      | 'front'
-      | 'buckle'
-      | 'model';
-    /** @description One measure in two sets; a change beyond its doubt is real. */
-    ChangeDto: {
-      measure: components['schemas']['Measure'];
-      side: null | components['schemas']['Side'];
-      /** Format: double */
-      beforeMm: null | number;
-      /** Format: double */
-      afterMm: null | number;
-      /** Format: double */
-      changeMm: null | number;
-      /** Format: double */
-      doubtMm: null | number;
-      isReal: boolean;
-    };
-    /** @description A dog for which a changed number would change something. */
-    ChangedDogDto: {
-      /** Format: uuid */
-      id: string;
-      name: string;
-      changes: components['schemas']['DogChangeDto'][];
-    };
-    /** @description What one column of a file means. */
-    ChartColumn: {
-      /**
-       * Format: int32
-       * @description Its place, from 0.
-       */
-      column: number;
-      /** @description What it holds. */
-      field: components['schemas']['ChartField'];
-      /** @description The unit of its bare numbers; a cell that names its own unit keeps it. */
-      unit: components['schemas']['ChartUnit'];
-    };
-    /**
-     * @description What a column of a size chart may hold.
-     * @enum {string}
-     */
-    ChartField:
-      | 'label'
-      | 'model'
-      | 'length'
-      | 'depthFront'
-      | 'depthRear'
-      | 'widthRear'
-      | 'widthFront'
-      | 'openingGirth'
-      | 'girthMin'
-      | 'girthMax'
-      | 'girthRange'
-      | 'neckStrapMin'
-      | 'neckStrapMax'
-      | 'neckStrapRange'
-      | 'mass'
-      | 'price';
-    /** @description One row of a chart, understood or not. */
-    ChartRow: {
-      /**
-       * Format: int32
-       * @description Its line in the file, from 1.
-       */
-      row: number;
-      /** @description Its text. */
-      raw: string;
-      size: null | components['schemas']['MuzzleSize'];
-      /** @description What is wrong, each naming the field and what would be accepted. */
-      problems: string[];
-      /** @description What the chart does not say and will be assumed. */
-      assumed: string[];
-    };
-    /**
-     * @description The unit of a column's bare numbers.
-     * @enum {string}
-     */
-    ChartUnit: 'none' | 'mm' | 'cm' | 'in' | 'g' | 'oz' | 'kg';
-    /** @description The muzzle in use, with the reasons as they were. */
-    ChoiceDto: {
-      /** Format: uuid */
-      id: string;
-      /** Format: date-time */
-      chosenAt: string;
-      sizeId: string;
-      kept: components['schemas']['KeptFit'];
-    };
-    /** @description A muzzle to keep for a dog, judged as asked. */
-    ChoiceEntry: {
-      sizeId?: null | string;
-      uses?: null | components['schemas']['Purpose'][];
-      school?: null | components['schemas']['FitStyle'];
-      /** Format: int32 */
-      fingers?: null | number;
-      /** Format: int32 */
-      minutes?: null | number;
-      warm?: null | boolean;
-      note?: null | string;
-      clinicHands?: null | boolean;
-    };
-    /** @description A bench that wants the tape's readings. */
-    ClaimEntry: {
-      /** Format: uuid */
-      bench?: null | string;
-    };
-    /** @description Two rules that pull apart, and what to do about it. */
-    Clash: {
-      /** @description Stable id. */
-      id: string;
-      /** @description Ids of the rules of one side. */
-      rules: string[];
-      /** @description Ids of the rules of the other. */
-      against: string[];
-      /** @description What pulls apart. */
-      says: string;
-      /** @description What to do. */
-      do: string;
-      /** @description On what ground. */
-      basis: components['schemas']['Basis'];
-    };
-    /** @enum {string} */
-    Closure: 'clip' | 'buckle' | 'both';
-    /** @enum {string} */
-    Coat: 'ordinary' | 'thick' | 'clipped';
-    /** @description A coat colour to pick from, with the shade it is drawn in. The shades are sketches (House). */
-    CoatColour: {
-      /** @description Stable id. */
-      id: string;
-      /** @description In words. */
-      name: string;
-      /** @description sRGB, as #rrggbb. */
-      hex: string;
-    };
-    /** @description One criterion's outcome. */
-    CriterionDto: {
-      name: components['schemas']['CriterionName'];
-      verdict: components['schemas']['Verdict'];
-      /**
-       * Format: double
-       * @description Distance to the nearest bound, negative when missed; null for a yes-or-no rule.
-       */
-      marginMm: null | number;
-      reason: string;
-      basis: components['schemas']['Basis'];
-      /**
-       * Format: double
-       * @description What was found.
-       */
-      valueMm: null | number;
-      /**
-       * Format: double
-       * @description Least wanted.
-       */
-      lowMm: null | number;
-      /**
-       * Format: double
-       * @description Most wanted.
-       */
-      highMm: null | number;
-      /**
-       * Format: double
-       * @description Chance that it holds, 0 to 1; null when not drawn.
-       */
-      chance: null | number;
-      /** @description A wish that never decides. */
-      soft: boolean;
-      /** @description How it came out, closer than the verdict. */
-      outcome: components['schemas']['Outcome'];
-      /** @description It can make a muzzle unfit; otherwise it warns at the most. */
-      hard: boolean;
-      /** @description How the number it rests on was come by, where that was not read. */
-      restsOn: null | string;
-    };
-    /**
-     * @description What a muzzle is checked for.
-     * @enum {string}
-     */
-    CriterionName:
-      | 'seat'
-      | 'shove'
-      | 'chinRoom'
-      | 'gape'
-      | 'girth'
-      | 'width'
-      | 'neckStrap'
-      | 'slipOff'
-      | 'large'
-      | 'use'
-      | 'containment'
-      | 'front'
-      | 'closure'
-      | 'feeding'
-      | 'heat'
-      | 'weight'
-      | 'visibility';
-    /** @enum {string} */
-    DecisionKind: 'endNow' | 'back' | 'same' | 'raise' | 'passed' | 'goOn';
-    /**
-     * @description How much the brief asks for it.
-     * @enum {string}
-     */
-    Demand: 'allowed' | 'wanted' | 'required' | 'ruledOut';
-    /** @description What is seen, and how it is fastened. */
-    DiagnoseEntry: {
-      sizeId?: null | string;
-      symptom?: null | string;
-      /** Format: int32 */
-      hole?: null | number;
-      /** Format: double */
-      fromTightestMm?: null | number;
-    };
-    /** @description A cause, whether the numbers speak for it, and its remedies, the cheapest first. */
-    Diagnosed: {
-      /** @description The cause. */
-      cause: components['schemas']['Cause'];
-      /** @description Whether the numbers speak for it; null where none tells. */
-      likely: null | boolean;
-      /** @description The numbers, in a sentence. */
-      evidence: string;
-      /** @description What to do, the cheapest first. */
-      remedies: components['schemas']['TryOnRemedy'][];
-    };
-    /** @description A symptom with its causes and remedies. */
-    DiagnosisDto: {
-      symptom: components['schemas']['Symptom'];
-      causes: components['schemas']['Diagnosed'][];
-    };
-    /** @description A dimension of the drawing. */
-    DimensionDto: {
-      name: string;
-      from: components['schemas']['PointMm'];
-      to: components['schemas']['PointMm'];
-      /** Format: double */
-      mm: number;
-    };
-    /** @description A dog with where it stands, for headers and lists. */
-    DogCardDto: {
-      dog: components['schemas']['DogDto'];
-      badge: components['schemas']['BadgeDto'];
-      next: components['schemas']['NextThing'];
-      breeds: string;
-      age: null | string;
-      headShape: components['schemas']['HeadShapeChoice'];
-      coatHex: string;
-      portrait: components['schemas']['HeadPortrait'];
-      cautions: string[];
-      choice: null | components['schemas']['ChoiceDto'];
-      tried: null | components['schemas']['TriedDto'];
-      /** Format: uuid */
-      openSessionId: null | string;
-    };
-    /** @description What a changed number would change for one dog: before and after. */
-    DogChangeDto: {
-      what: string;
-      before: string;
-      after: string;
-    };
-    /** @description A dog on record. */
-    DogDto: {
-      /** Format: uuid */
-      id: string;
-      name: string;
-      keeper: null | string;
-      place: null | string;
-      /** Format: date */
-      birthDate: null | string;
-      birthDateEstimated: boolean;
-      breedIds: string[];
-      headShapeSeen: null | components['schemas']['HeadShape'];
-      /** Format: double */
-      bodyMassKg: null | number;
-      coatId: null | string;
-      coatSeen: null | components['schemas']['Coat'];
-      purposes: components['schemas']['Purpose'][];
-      temperament: components['schemas']['Temperament'];
-      sensitivities: components['schemas']['Sensitivity'][];
-      biteTier: components['schemas']['BiteTier'];
-      notes: null | string;
-      archived: boolean;
-      /** Format: int64 */
-      version: number;
-      health: components['schemas']['HealthNote'][];
-      traitsSeen: components['schemas']['BreedTrait'][];
-    };
-    /** @description A dog as entered. Every field may be missing; the validator says which must not. */
-    DogEntry: {
-      name?: null | string;
-      keeper?: null | string;
-      place?: null | string;
-      /** Format: date */
-      birthDate?: null | string;
-      /** Format: int32 */
-      ageMonths?: null | number;
-      breedIds?: null | string[];
-      headShapeSeen?: null | components['schemas']['HeadShape'];
-      /** Format: double */
-      bodyMassKg?: null | number;
-      coatId?: null | string;
-      coatSeen?: null | components['schemas']['Coat'];
-      purposes?: null | components['schemas']['Purpose'][];
-      temperament?: null | components['schemas']['Temperament'];
-      sensitivities?: null | components['schemas']['Sensitivity'][];
-      biteTier?: null | components['schemas']['BiteTier'];
-      notes?: null | string;
-      health?: null | components['schemas']['HealthNote'][];
-      traitsSeen?: null | components['schemas']['BreedTrait'][];
-      /** Format: uuid */
-      id?: null | string;
-    };
-    /** @description A geometry to be drawn while it is typed. */
-    DrawEntry: {
-      type?: null | components['schemas']['MuzzleType'];
-      size?: null | components['schemas']['SizeEntry'];
-    };
-    /**
-     * @description From where a head is looked at.
-     * @default side
-     * @enum {string}
-     */
-    DrawingView: 'side' | 'top' | 'front';
-    /** @description What is wrong with a geometry, and how it looks on a head of its size. */
-    DrawnSizeDto: {
-      problems: components['schemas']['GeometryProblem'][];
-      drawing: null | components['schemas']['FitDrawingDto'];
-      /** @description What was assumed to draw it. */
-      assumed: null | string;
-    };
-    /** @description Dogs the practice expects. */
-    ExpectedDogDto: {
-      /** Format: uuid */
-      id: string;
-      name: string;
-      /** Format: int32 */
-      count: number;
-      headShape: components['schemas']['HeadShape'];
-      /** Format: double */
-      eyeMm: number;
-      /** Format: double */
-      girthMm: null | number;
-      /** Format: double */
-      widthMm: null | number;
-      /** Format: double */
-      neckMm: null | number;
-      biteTier: components['schemas']['BiteTier'];
-      purposes: components['schemas']['Purpose'][];
-      /** Format: int64 */
-      version: number;
-    };
-    /** @description The same, as entered. */
-    ExpectedDogEntry: {
-      name?: null | string;
-      /** Format: int32 */
-      count?: null | number;
-      headShape?: null | components['schemas']['HeadShape'];
-      /** Format: double */
-      eyeMm?: null | number;
-      /** Format: double */
-      girthMm?: null | number;
-      /** Format: double */
-      widthMm?: null | number;
-      /** Format: double */
-      neckMm?: null | number;
-      biteTier?: null | components['schemas']['BiteTier'];
-      purposes?: null | components['schemas']['Purpose'][];
-      /**
-       * Format: uuid
-       * @description Made by whoever adds them, so that what is sent twice is added once.
-       */
-      id?: null | string;
-    };
-    /** @description Something that does not add up, and which reading to take again. */
-    FindingDto: {
-      /** @description Stable code of the check, such as "sides-differ". */
-      code: string;
-      /** @description How much it matters. */
-      severity: components['schemas']['Severity'];
-      /** @description The measures concerned. */
-      measures: components['schemas']['Measure'][];
-      /** @description What disagrees and by how much. */
-      message: string;
-      /** @description Which reading to take again, and how. */
-      retake: string;
-      /** @description Why the limit is where it is. */
-      basis: components['schemas']['Basis'];
-    };
-    /** @description The judgement. Chance and retake are there when an uncertainty was given. Room and margin numbers are signed: negative means missed or past the eye. */
-    FitAnswer: {
-      /** Format: double */
-      noseRoomMm: number;
-      /** Format: double */
-      eyeRoomMm: number;
-      /** Format: double */
-      shoveEyeRoomMm: number;
-      /** Format: double */
-      chinRoomMm: number;
-      /** Format: double */
-      gapeDeg: number;
-      gapeClass: components['schemas']['GapeClass'];
-      /** Format: double */
-      neededGirthMm: number;
-      /** Format: double */
-      girthMarginMm: number;
-      /** Format: double */
-      widthMarginMm: number;
-      /** Format: double */
-      neckLoopMm: null | number;
-      verdict: components['schemas']['Verdict'];
-      criteria: components['schemas']['CriterionDto'][];
-      notChecked: components['schemas']['NotChecked'][];
-      snout: components['schemas']['SourceDto'][];
-      /** Format: double */
-      chance: null | number;
-      retake: null | components['schemas']['Retake'];
-    };
-    /** @description One muzzle on one dog with its drawing. */
-    FitDetailDto: {
-      fit: components['schemas']['FitDto'];
-      drawing: components['schemas']['FitDrawingDto'];
-    };
-    /** @description A muzzle over a snout, to scale. */
-    FitDrawingDto: {
-      head: components['schemas']['HeadDrawing'];
-      basket: components['schemas']['Stroke'][];
-      basketSection: components['schemas']['Stroke'];
-      dimensions: components['schemas']['DimensionDto'][];
-      sectionDimensions: components['schemas']['DimensionDto'][];
-      /** Format: double */
-      gapeDeg: number;
-    };
-    /** @description One muzzle judged in full. */
-    FitDto: {
-      sizeId: string;
-      /** @description The model without its other sizes. */
-      bare: components['schemas']['MuzzleModel'];
-      size: components['schemas']['MuzzleSize'];
-      verdict: components['schemas']['Verdict'];
-      /** Format: double */
-      chance: null | number;
-      retake: null | components['schemas']['Retake'];
-      deciding: components['schemas']['CriterionDto'];
-      criteria: components['schemas']['CriterionDto'][];
-      notChecked: components['schemas']['NotChecked'][];
-      /** Format: double */
-      noseRoomMm: null | number;
-      /** Format: double */
-      eyeRoomMm: null | number;
-      /** Format: double */
-      shoveEyeRoomMm: null | number;
-      /** Format: double */
-      gapeDeg: null | number;
-      gapeClass: null | components['schemas']['GapeClass'];
-      /** Format: double */
-      neckLoopMm: null | number;
-      strap: null | components['schemas']['StrapDto'];
-      /** @description What the fitter's weights look at, each 0 to 1. */
-      score: components['schemas']['FitScore'];
-      /** @description The colour that serves the wish to be seen or to blend in best. */
-      colour: null | string;
-      /** @description What has to be said of a sleeve or face cover. */
-      caution: null | string;
-      /** Format: int32 */
-      inVan: number;
-      remedies: components['schemas']['RemedyDto'][];
-      otherStrap: null | components['schemas']['StrapDto'];
-      /** @description What it is to train in, where two muzzles are advised and it serves; null otherwise. */
-      training: null | string;
-      /** @description The answer in one line. */
-      headline: components['schemas']['Headline'];
-      /** @description It is kept only with a note that says why. */
-      needsNote: boolean;
-    };
-    /**
-     * @description Where a muzzle stands in the list.
-     * @enum {string}
-     */
-    FitGroup: 'fits' | 'watched' | 'unsure' | 'near' | 'out';
-    /** @description One size of one model in the ranked list. */
-    FitRowDto: {
-      sizeId: string;
-      modelId: string;
-      model: string;
-      maker: string;
-      type: components['schemas']['MuzzleType'];
-      material: components['schemas']['Material'];
-      sizeLabel: string;
-      /** Format: int32 */
-      massG: null | number;
-      /** Format: double */
-      price: null | number;
-      /** Format: int32 */
-      leadDays: null | number;
-      /** Format: int32 */
-      inVan: number;
-      group: components['schemas']['FitGroup'];
-      verdict: components['schemas']['Verdict'];
-      /**
-       * Format: double
-       * @description Chance that all that has to hold does, 0 to 1.
-       */
-      chance: null | number;
-      retake: null | components['schemas']['Retake'];
-      deciding: components['schemas']['CriterionDto'];
-      /** Format: double */
-      gapeDeg: null | number;
-      gapeClass: null | components['schemas']['GapeClass'];
-      note: string;
-      /** Format: double */
-      weighted: number;
-      notChecked: components['schemas']['CriterionName'][];
-      /** @description What would save a near miss, the cheapest first. */
-      remedies: components['schemas']['RemedyDto'][];
-      /** @description The answer in one line. */
-      headline: components['schemas']['Headline'];
-    };
-    /**
-     * @description How well a muzzle serves beyond fitting, each 0 to 1, for the order of muzzles that fit equally surely. Basis: House; each is the
-     *     plain mean of the points named beside it.
-     */
-    FitScore: {
-      /**
-       * Format: double
-       * @description Room to open the mouth up to a yawn; softness; lightness against the most it may weigh; a centred seat; not hanging.
-       */
-      comfort?: number;
-      /**
-       * Format: double
-       * @description Does not give; front bar; forehead strap; collar link; closures; an edge that cannot reach the eye; being seen as wished.
-       */
-      safety?: number;
-      /**
-       * Format: double
-       * @description A way for treats, and room to take them.
-       */
-      feeding?: number;
-    };
-    /** @description How the practice fits. */
-    FitSettingsDto: {
-      material: components['schemas']['MaterialSchool'];
-      visibility: components['schemas']['VisibilitySchool'];
-      /** Format: double */
-      fingerMm: number;
-      /** Format: double */
-      comfort: number;
-      /** Format: double */
-      safety: number;
-      /** Format: double */
-      feeding: number;
-      /** Format: int64 */
-      version: number;
-    };
-    /** @description How the practice fits, as entered. */
-    FitSettingsEntry: {
-      material?: null | components['schemas']['MaterialSchool'];
-      visibility?: null | components['schemas']['VisibilitySchool'];
-      /** Format: double */
-      fingerMm?: null | number;
-      /** Format: double */
-      comfort?: null | number;
-      /** Format: double */
-      safety?: null | number;
-      /** Format: double */
-      feeding?: null | number;
-    };
-    /**
-     * @description The two ways of the trade to measure and fit: which measures are taken, and how close a basket is to sit.
-     * @enum {string}
-     */
-    FitStyle: 'everyday' | 'working';
-    /** @description The whole catalogue judged for one dog. */
-    FitsDto: {
-      brief: components['schemas']['BriefDto'];
-      snout: components['schemas']['SourceDto'][];
-      fits: components['schemas']['FitRowDto'][];
-      /**
-       * Format: int32
-       * @description How many sizes the filters left out.
-       */
-      filteredOut: number;
-      /** @description Light baskets to train in, where two muzzles are advised. */
-      training: components['schemas']['TrainingRowDto'][];
-      missing: components['schemas']['MissingMeasure'][];
-      settings: components['schemas']['FitSettingsDto'];
-    };
-    /** @enum {string} */
-    ForeheadStrap: 'none' | 'optional' | 'fitted';
-    /**
-     * @description The hole in the front that treats go through.
-     * @enum {string}
-     */
-    FrontOpening: 'none' | 'fixed' | 'canBeCut';
-    /**
-     * @description What a dog can do with its mouth open this far.
-     * @enum {string}
-     */
-    GapeClass: 'closed' | 'halfPant' | 'fullPant' | 'yawn';
-    /** @description What is wrong with a model or size as entered. */
-    GeometryProblem: {
-      /** @description The field, such as "name" or "sizes[2].depthRearMm". */
-      field: string;
-      /** @description What is wrong and what would be accepted. */
-      says: string;
-    };
-    GoDto: {
-      /** Format: uuid */
-      id: string;
-      success: boolean;
-      /** Format: int32 */
-      heldMs: null | number;
-      /** Format: date-time */
-      at: string;
-    };
-    /** @description One go's outcome. */
-    GoEntry: {
-      /** @description Whether it did what the step asks. */
-      success?: null | boolean;
-      /**
-       * Format: int32
-       * @description How long it held, where the step has a timer.
-       */
-      heldMs?: null | number;
-      /**
-       * Format: int32
-       * @description The set it was tapped in: it counts in that one or in none.
-       */
-      set?: null | number;
-      /** @description The step that was shown. */
-      stepId?: null | string;
-      /**
-       * Format: int32
-       * @description The target that was shown.
-       */
-      target?: null | number;
-      /**
-       * Format: date-time
-       * @description When it was tapped, by the pad's clock; the time it arrived when left out.
-       */
-      at?: null | string;
-    };
-    /**
-     * @description How a set is decided: two presets, both in use.
-     * @enum {string}
-     */
-    GoRule: 'asSoonAsClear' | 'steadyTens';
-    /** @description How a dog's sets are to be decided. */
-    GoRuleEntry: {
-      rule?: null | components['schemas']['GoRule'];
-      reason?: null | string;
-    };
-    /** @description A row that can be taken over. */
-    GoodRowDto: {
-      /** Format: int32 */
-      row: number;
-      measure: components['schemas']['Measure'];
-      side: null | components['schemas']['Side'];
-      asTaken: string;
-      /** Format: double */
-      mm: number;
-      tool: components['schemas']['Tool'];
-      takenBy: null | string;
-      /** Format: date-time */
-      takenAt: null | string;
-      setAside: null | string;
-    };
-    /** @description A dog's head from the side, from above and from the front, to scale from its own numbers. */
-    HeadDrawing: {
-      head: components['schemas']['Stroke'][];
-      jaw: components['schemas']['Stroke'];
-      hinge: components['schemas']['PointMm'];
-      eyeCorner: components['schemas']['PointMm'];
-      highNeckTop: components['schemas']['PointMm'];
-      highNeckUnder: components['schemas']['PointMm'];
-      section: components['schemas']['Stroke'];
-      top: components['schemas']['Stroke'][];
-      front: components['schemas']['Stroke'][];
-      marks: components['schemas']['MeasureMark'][];
-    };
-    /** @description A head from the side, small: for a badge. Its longer side is int HeadPortrait.Size steps, so that a list of dogs stays light. */
-    HeadPortrait: {
-      /**
-       * Format: int32
-       * @description Width in steps.
-       */
-      width: number;
-      /**
-       * Format: int32
-       * @description Height in steps.
-       */
-      height: number;
-      /** @description What is drawn, the hindmost first. */
-      paths: components['schemas']['PortraitPath'][];
-    };
-    /** @enum {string} */
-    HeadShape: 'long' | 'medium' | 'short';
-    /** @description The head shape to work with, and what every way says. */
-    HeadShapeChoice: {
-      /** @description The shape. */
-      shape: components['schemas']['HeadShape'];
-      /** @description Why this one. */
-      reason: string;
-      /** @description What it stands on. */
-      basis: components['schemas']['Basis'];
-      /** @description Everything known, the most trusted first; empty when nothing is. */
-      ways: components['schemas']['ShapeReading'][];
-      /** @description The craniofacial ratio is below Grounded&lt;double&gt; HeadShapes.AirwayRatio. */
-      airwayCaution: boolean;
-      /** @description Whether two ways point to different shapes. */
-      disagree?: boolean;
-    };
-    /** @description The answer about one muzzle in one line. What stands in it is read without what stands below it. */
-    Headline: {
-      /** @description How sure, such as "96 %"; null where it is out or was not drawn. Never 100 %. */
-      chance: null | string;
-      /** @description The verdict in words, with what it does not cover. */
-      says: string;
-      /** @description What could not be checked, short; null when everything was. */
-      unchecked: null | string;
-    };
-    /**
-     * @description Something about its health that decides what may lie on its face.
-     * @enum {string}
-     */
-    HealthNote: 'airwayTrouble' | 'proneToVomiting' | 'sedatedAtClinic';
-    /** @description A dog's measuring sets, the newest first. */
-    HistoryDto: {
-      sets: components['schemas']['MeasuringSetRecordDto'][];
-      measureAgain: string[];
-    };
-    /**
-     * @description How a criterion for holding was come by.
-     * @enum {string}
-     */
-    HoldEstimate: 'percentile' | 'survival';
-    /** @description One change of a number. */
-    HouseNumberChangeDto: {
-      /** @description What it was set to, with its unit; "ours" where it was set back. */
-      value: string;
-      /** @description Why. */
-      reason: string;
-      /**
-       * Format: date-time
-       * @description When.
-       */
-      at: string;
-    };
-    /** @description A number of the job with what it stands on. */
-    HouseNumberDto: {
-      id: string;
-      room: string;
-      what: string;
-      /** @description The value that holds, with its unit. */
-      value: string;
-      /**
-       * Format: double
-       * @description The same as a plain number in that unit.
-       */
-      plain: number;
-      /** @description "mm", "°", "min", "days", or empty. */
-      unit: string;
-      /** @description Our own value, with its unit. */
-      ours: string;
-      /** @description What our own value stands on. */
-      basis: components['schemas']['Basis'];
-      /** @description Whether the practice set its own. */
-      isOwn: boolean;
-      /** @description Whether it may. */
-      isEditable: boolean;
-      /** @description Where it is set instead, or why it is not; null for most. */
-      setElsewhere: null | string;
-      /**
-       * Format: double
-       * @description Least plain number accepted.
-       */
-      least: number;
-      /**
-       * Format: double
-       * @description Greatest plain number accepted.
-       */
-      most: number;
-      /** @description The same in words. */
-      accepted: string;
-      /** @description Every change, the newest first. */
-      changes: components['schemas']['HouseNumberChangeDto'][];
-      /**
-       * Format: int64
-       * @description The number of the last change; 0 where there was none.
-       */
-      version: number;
-    };
-    /** @description A number as set. */
-    HouseNumberEntry: {
-      /**
-       * Format: double
-       * @description In the number's own unit; left out, it is set back to ours.
-       */
-      value?: null | number;
-      /** @description Why; it stays on record. Needed where a value is set. */
-      reason?: null | string;
-    };
-    /** @description What a number would change for the dogs there are, before it is kept. */
-    HouseNumberTrialDto: {
-      /** @description The value that holds now. */
-      before: string;
-      /** @description The value tried. */
-      after: string;
-      /**
-       * Format: int32
-       * @description How many dogs were looked at: those touched last.
-       */
-      lookedAt: number;
-      /**
-       * Format: int32
-       * @description How many there are on the round.
-       */
-      of: number;
-      /** @description Those for which something would change. */
-      dogs: components['schemas']['ChangedDogDto'][];
-      /** @description What such a number decides that cannot be seen beforehand; null where everything can. */
-      notSeen: null | string;
-    };
-    /** Format: binary */
-    IFormFile: string;
-    /** @description A chart to be taken into the catalogue: a new model, or the sizes of one there is. */
-    ImportChartEntry: {
-      text?: null | string;
-      columns?: null | components['schemas']['ChartColumn'][];
-      /** @description The model whose sizes it replaces; null for a new one. */
-      modelId?: null | string;
-      model?: null | components['schemas']['MuzzleEntry'];
-      /** @description Of a file with several models, the one to be taken in. */
-      of?: null | string;
-    };
-    /** @enum {string} */
-    JawHeld: 'level' | 'pointToPoint';
-    /** @description How the jaw to nose was held; left out takes it back. */
-    JawHeldEntry: {
-      held?: null | components['schemas']['JawHeld'];
-    };
-    /** @description A muzzle kept earlier, drawn as it was. */
-    KeptChoiceDto: {
-      /** Format: uuid */
-      id: string;
-      /** Format: date-time */
-      chosenAt: string;
-      /** Format: date-time */
-      withdrawnAt: null | string;
-      sizeId: string;
-      kept: components['schemas']['KeptFit'];
-      drawing: null | components['schemas']['FitDrawingDto'];
-    };
-    KeptCriterion: {
-      name: components['schemas']['CriterionName'];
-      verdict: components['schemas']['Verdict'];
-      /** Format: double */
-      marginMm: null | number;
-      reason: string;
-      basis: string;
-    };
-    KeptFit: {
-      model: string;
-      maker: string;
-      type: components['schemas']['MuzzleType'];
-      size: components['schemas']['MuzzleSize'];
-      fitStyle: components['schemas']['FitStyle'];
-      /** Format: int32 */
-      fingers: number;
-      /** Format: double */
-      neededGapeDeg: number;
-      verdict: components['schemas']['Verdict'];
-      /** Format: double */
-      gapeDeg: null | number;
-      /** Format: double */
-      neckLoopMm: null | number;
-      criteria: components['schemas']['KeptCriterion'][];
-      snout: components['schemas']['KeptNumber'][];
-      notChecked: string[];
-      note: null | string;
-      muzzle?: null | components['schemas']['MuzzleModel'];
-      numbers?: null | components['schemas']['KeptSnout'];
-      brief?: null | components['schemas']['BriefLine'][];
-      strap?: null | components['schemas']['KeptStrap'];
-      /** Format: double */
-      chance?: null | number;
-      rulesId?: null | string;
-      ownRules?: null | components['schemas']['KeptRule'][];
-    };
-    KeptLength: {
-      measure: components['schemas']['Measure'];
-      side: null | components['schemas']['Side'];
-      /** Format: double */
-      mm: number;
-    };
-    KeptNumber: {
-      name: string;
-      /** Format: double */
-      mm: number;
-      provenance: components['schemas']['Provenance'];
-      how: string;
-    };
-    KeptRule: {
-      id: string;
-      /** Format: double */
-      value: number;
-    };
-    KeptSnout: {
-      lengths: components['schemas']['KeptLength'][];
-      /** Format: double */
-      fitLineGapMm: null | number;
-      headShape: components['schemas']['HeadShape'];
-    };
-    KeptStrap: {
-      /** Format: double */
-      loopMm: number;
-      /** Format: int32 */
-      hole: null | number;
-      /** Format: int32 */
-      holes: null | number;
-      /** Format: double */
-      fromTightestMm: null | number;
-    };
-    /**
-     * @description A place on the head that is marked on a picture.
-     * @enum {string}
-     */
-    Landmark:
-      | 'noseTip'
-      | 'innerEye'
-      | 'fitLineTop'
-      | 'fitLineUnder'
-      | 'throatBump'
-      | 'bridgeFront'
-      | 'bridgeBack'
-      | 'stop'
-      | 'occiput'
-      | 'innerEyeLeft'
-      | 'innerEyeRight'
-      | 'snoutLeft'
-      | 'snoutRight'
-      | 'skullLeft'
-      | 'skullRight';
-    /** @description A place a measure is taken from, named. */
-    LandmarkPoint: {
-      name: string;
-      at: components['schemas']['PointMm'];
-    };
-    /** @description A step this dog does not need. */
-    LeftOutDto: {
-      name: string;
-      stage: components['schemas']['Stage'];
-      reason: string;
-    };
-    /** Format: double */
-    Length: number;
-    /** @description What is marked on a picture. */
-    MarksEntry: {
-      view?: null | components['schemas']['PhotoView'];
-      side?: null | components['schemas']['Side'];
-      kind?: null | components['schemas']['ReferenceKind'];
-      /**
-       * Format: double
-       * @description The distance of a ruler's two marks.
-       */
-      rulerMm?: null | number;
-      /** @description The reference's corners in order around it, the first two along a long side; a ruler's two marks. */
-      corners?: null | components['schemas']['PixelPoint'][];
-      /** @description The places marked so far. */
-      landmarks?: null | {
-        [key: string]: components['schemas']['PixelPoint'];
-      };
-    };
-    /**
-     * @description What a muzzle is made of.
-     * @enum {string}
-     */
-    Material: 'coatedWire' | 'rigidPlastic' | 'mouldedRubber' | 'clearVinyl' | 'leather' | 'coatedWebbing' | 'fabric';
-    /** @enum {string} */
-    MaterialSchool: 'sturdy' | 'metalOnly';
-    /**
-     * @description What is measured on a dog's head. Landmarks and method are in MeasureDefinition.
-     * @enum {string}
-     */
-    Measure:
-      | 'noseToInnerEye'
-      | 'fitLineLength'
-      | 'snoutGirth'
-      | 'snoutHeight'
-      | 'snoutWidth'
-      | 'jawToNose'
-      | 'noseToOcciput'
-      | 'neckGirth'
-      | 'innerEyeSpacing'
-      | 'stopToNose'
-      | 'stopToOcciput'
-      | 'skullWidth'
-      | 'headGirth';
-    /** @description How one measure is taken, for the person holding the tape. */
-    MeasureGuide: {
-      /** @description Which measure. */
-      measure: components['schemas']['Measure'];
-      /** @description Its name in plain words. */
-      name: string;
-      /** @description The landmarks it runs between. */
-      where: string;
-      /** @description How the landmarks are found by eye and finger, for someone who never did. */
-      find: string;
-      /** @description How the tape is held. */
-      how: string;
-      /** @description The usual mistake. */
-      mistake: string;
-      /** @description The view of the head drawing that shows it best. */
-      view?: components['schemas']['DrawingView'];
-      /**
-       * @description Whether it is taken left and right.
-       * @default false
-       */
-      hasSides: boolean;
-      /**
-       * @description Whether neither fit style asks for it.
-       * @default false
-       */
-      optional: boolean;
-    };
-    /** @description One line of a bench: a measure, and its side where it has two. */
-    MeasureLine: {
-      measure?: components['schemas']['Measure'];
-      side?: null | components['schemas']['Side'];
-    };
-    /** @description Where one measure runs in one view. */
-    MeasureMark: {
-      /** @description Which measure. */
-      measure: components['schemas']['Measure'];
-      side: null | components['schemas']['Side'];
-      /** @description The view. */
-      view: components['schemas']['DrawingView'];
-      /** @description The tape's path. */
-      paths: components['schemas']['PointMm'][][];
-      /** @description The places it runs between. */
-      landmarks: components['schemas']['LandmarkPoint'][];
-      /** @description A dimension line's two ends, clear of the head; empty for a girth. */
-      dimension: components['schemas']['PointMm'][];
-    };
-    /**
-     * @description What a measure is wanted for.
-     * @enum {string}
-     */
-    MeasureUse: 'choosing' | 'strap' | 'headShape';
-    /** @description All readings of one measure together. */
-    MeasuredDto: {
-      measure: components['schemas']['Measure'];
-      side: null | components['schemas']['Side'];
-      /** Format: int32 */
-      count: number;
-      /** Format: double */
-      meanMm: number;
-      /** Format: double */
-      spreadMm: number;
-      /** Format: double */
-      standardUncertaintyMm: number;
-    };
-    /** @description A measuring set. */
-    MeasuringSetDto: {
-      /** Format: uuid */
-      id: null | string;
-      /** Format: date-time */
-      startedAt: null | string;
-      school: components['schemas']['FitStyle'];
-      /** Format: double */
-      bodyMassKg: null | number;
-      coat: components['schemas']['Coat'];
-      /** Format: double */
-      fitLineGapMm: null | number;
-      /** Format: double */
-      usualGapMm: number;
-      /** Format: int32 */
-      setsBefore: number;
-      /** @description It is of an earlier day: what is read now begins a new one unless told otherwise. */
-      isOver: boolean;
-      /** Format: int64 */
-      version: number;
-    };
-    /** @description What belongs to a whole measuring set. */
-    MeasuringSetEntry: {
-      school?: null | components['schemas']['FitStyle'];
-      /**
-       * Format: double
-       * @description 0.4 to 120; also becomes the dog's.
-       */
-      bodyMassKg?: null | number;
-      coat?: null | components['schemas']['Coat'];
-      /**
-       * Format: double
-       * @description The gap left between eye line and fit line, 2 to 60; the usual one when left out.
-       */
-      fitLineGapMm?: null | number;
-      /** @description Change the set in hand although it is of an earlier day; else another mass or coat begins a new one. */
-      intoOldSet?: null | boolean;
-    };
-    /** @description A measuring set of the record. */
-    MeasuringSetRecordDto: {
-      /** Format: uuid */
-      id: string;
-      /** Format: date-time */
-      startedAt: string;
-      school: null | components['schemas']['FitStyle'];
-      /** Format: double */
-      bodyMassKg: null | number;
-      coat: components['schemas']['Coat'];
-      takenBy: string[];
-      measures: components['schemas']['MeasuredDto'][];
-      setAside: components['schemas']['ReadingDto'][];
-    };
-    /** @description A measure that is still wanting, and what cannot be answered without it. */
-    MissingMeasure: {
-      /** @description Which one. */
-      measure: components['schemas']['Measure'];
-      side: null | components['schemas']['Side'];
-      /** @description What it is for. */
-      use: components['schemas']['MeasureUse'];
-      /** @description What cannot be answered without it, in words that follow "for". */
-      neededFor: string;
-      /** @description Whether nothing can be answered before it is read. */
-      blocking: boolean;
-    };
-    /** @description A colour a model comes in. */
-    MuzzleColour: {
-      /** @description In words. */
-      name: string;
-      /** @description sRGB, as #rrggbb. */
-      hex: string;
-    };
-    /** @description One muzzle or two, and when to change. */
-    MuzzleCount: {
-      /** @description A lighter one to train in comes before the final one. */
-      trainingFirst: boolean;
-      /** @description What to get. */
-      says: string;
-      /** @description Why, and when to change. */
-      reason: string;
-      /** @description On what ground. */
-      basis: components['schemas']['Basis'];
-    };
-    /** @description A model of the catalogue. */
-    MuzzleDto: {
-      model: components['schemas']['MuzzleModel'];
-      /** Format: int64 */
-      version: number;
-      /** @description The practice's own, or its correction of a shipped one. */
-      own: boolean;
-      /** @description There is a shipped one behind it to go back to. */
-      shipped: boolean;
-      /** Format: int32 */
-      inVan: number;
-    };
-    /** @description A model as entered. */
-    MuzzleEntry: {
-      name?: null | string;
-      maker?: null | string;
-      type?: null | components['schemas']['MuzzleType'];
-      material?: null | components['schemas']['Material'];
-      closure?: null | components['schemas']['Closure'];
-      foreheadStrap?: null | components['schemas']['ForeheadStrap'];
-      /** @default false */
-      collarLink: boolean;
-      /** @default false */
-      frontBar: boolean;
-      frontOpening?: null | components['schemas']['FrontOpening'];
-      colours?: null | components['schemas']['MuzzleColour'][];
-      note?: null | string;
-      sizes?: null | components['schemas']['SizeEntry'][];
-      /** Format: double */
-      frontBarGapMm?: null | number;
-      /** Format: double */
-      plateMm?: null | number;
-      /** Format: double */
-      formableMm?: null | number;
-      /** Format: double */
-      holePitchMm?: null | number;
-      /** Format: int32 */
-      leadDays?: null | number;
-    };
-    /** @description A muzzle as its maker sells it. */
-    MuzzleModel: {
-      /** @description Stable id. */
-      id: string;
-      /** @description What the maker calls it. */
-      name: string;
-      /** @description Who makes it. */
-      maker: string;
-      /** @description What sort of muzzle it is. */
-      type: components['schemas']['MuzzleType'];
-      /** @description What it is made of. */
-      material: components['schemas']['Material'];
-      /** @description What fastens it behind the head. */
-      closure: components['schemas']['Closure'];
-      /** @description Whether it has a forehead strap. */
-      foreheadStrap: components['schemas']['ForeheadStrap'];
-      /** @description It links to the collar. */
-      collarLink: boolean;
-      /** @description A bar in front keeps front teeth in. */
-      frontBar: boolean;
-      /** @description The hole for treats. */
-      frontOpening: components['schemas']['FrontOpening'];
-      /** @description The colours it comes in. */
-      colours: components['schemas']['MuzzleColour'][];
-      /** @description What a fitter should know of it. */
-      note: string;
-      /** @description Its sizes. */
-      sizes: components['schemas']['MuzzleSize'][];
-      /**
-       * Format: double
-       * @description Widest gap in front that a treat or a tongue goes through.
-       */
-      frontBarGapMm?: null | number;
-      /**
-       * Format: double
-       * @description What taking the front plate out adds to the length.
-       */
-      plateMm?: null | number;
-      /**
-       * Format: double
-       * @description How far the width can be formed either way.
-       */
-      formableMm?: null | number;
-      /**
-       * Format: double
-       * @description Distance of the strap's holes; null for a strap that slides.
-       */
-      holePitchMm?: null | number;
-      /**
-       * Format: int32
-       * @description Days from order to delivery.
-       */
-      leadDays?: null | number;
-    };
-    /**
-     * @description One size of a model. Baskets have depths, width and opening, or as some charts do only length and opening girth; sleeves and
-     *     covers have a girth range.
-     */
-    MuzzleSize: {
-      /** @description Stable id. */
-      id: string;
-      /** @description What the maker calls it. */
-      label: string;
-      /** @description Inner length: for a basket the rear edge of the nose rest to the inside of the front. */
-      lengthMm: components['schemas']['Length'];
-      /**
-       * Format: double
-       * @description Shortest neck loop; null when the chart does not say.
-       */
-      neckStrapMinMm?: null | number;
-      /**
-       * Format: double
-       * @description Longest neck loop.
-       */
-      neckStrapMaxMm?: null | number;
-      /**
-       * Format: double
-       * @description What it weighs; null when the chart does not say.
-       */
-      massG?: null | number;
-      /**
-       * Format: double
-       * @description In the practice's currency; null when unknown.
-       */
-      price?: null | number;
-      /**
-       * Format: double
-       * @description Nose rest to floor in front.
-       */
-      depthFrontMm?: null | number;
-      /**
-       * Format: double
-       * @description Nose rest to floor at the rear edge.
-       */
-      depthRearMm?: null | number;
-      /**
-       * Format: double
-       * @description Across at the rear edge.
-       */
-      widthRearMm?: null | number;
-      /**
-       * Format: double
-       * @description Across in front.
-       */
-      widthFrontMm?: null | number;
-      /**
-       * Format: double
-       * @description Around the inside of the rear edge.
-       */
-      openingGirthMm?: null | number;
-      /**
-       * Format: double
-       * @description Least snout girth of a sleeve or cover.
-       */
-      girthMinMm?: null | number;
-      /**
-       * Format: double
-       * @description Greatest.
-       */
-      girthMaxMm?: null | number;
-    };
-    /**
-     * @description What sort of muzzle it is.
-     * @enum {string}
-     */
-    MuzzleType: 'basket' | 'sleeve' | 'faceCover';
-    /** @description One version of a model; null where it was put away. */
-    MuzzleVersionDto: {
-      /** Format: int32 */
-      version: number;
-      /** Format: date-time */
-      at: null | string;
-      model: null | components['schemas']['MuzzleModel'];
-    };
-    /**
-     * @description Which room the next thing is done in.
-     * @enum {string}
-     */
-    NextKind: 'dog' | 'measure' | 'fit' | 'tryOn' | 'session' | 'rest';
-    /** @description What to do next, as a short title and one sentence. */
-    NextThing: {
-      kind: components['schemas']['NextKind'];
-      title: string;
-      detail: string;
-    };
-    /** @description A criterion that could not be checked, and what is missing for it. */
-    NotChecked: {
-      name: components['schemas']['CriterionName'];
-      reason: string;
-    };
-    /** @description A chart as text, to be opened. */
-    OpenChartEntry: {
-      text?: null | string;
-      type?: null | components['schemas']['MuzzleType'];
-      /** Format: byte */
-      file?: null | string;
-    };
-    /** @description A file opened: its headings, its first rows, and what its columns seem to mean. */
-    OpenedChart: {
-      /** @description The first row. */
-      headings: string[];
-      /** @description Up to five rows below it. */
-      sample: string[][];
-      /** @description What the columns seem to mean; columns that mean nothing to us are left out. */
-      guess: components['schemas']['ChartColumn'][];
-      /** @description The models the file holds, where a column names them; empty otherwise. */
-      models: string[];
-      /** @description The file as it was read. */
-      text: string;
-    };
-    /** @description One inner dimension of a custom muzzle, mm. */
-    OrderDimensionDto: {
-      name: string;
-      /** Format: double */
-      wantedMm: number;
-      /** Format: double */
-      leastMm: null | number;
-      /** Format: double */
-      mostMm: null | number;
-      why: string;
-    };
-    /** @description What a maker needs for a muzzle made to measure. */
-    OrderSheetDto: {
-      dog: string;
-      breeds: string;
-      /** Format: date */
-      date: string;
-      dimensions: components['schemas']['OrderDimensionDto'][];
-      features: string[];
-      shapeNotes: string[];
-      confirm: string[];
-      /**
-       * Format: double
-       * @description How far the mouth opens in the wanted dimensions.
-       */
-      gapeDeg: number;
-      check: components['schemas']['Verdict'];
-      /** @description What the snout rests on. */
-      readings: components['schemas']['SourceDto'][];
-      cautions: string[];
-    };
-    /**
-     * @description How one criterion came out. Ordered from best to worst.
-     * @enum {string}
-     */
-    Outcome: 'holds' | 'justHolds' | 'warning' | 'overruled' | 'missed';
-    /** @description Why a line of the brief does not bind. */
-    OverruleEntry: {
-      note?: null | string;
-    };
-    /** @description A step passed. */
-    PassedDto: {
-      /** Format: date */
-      day: string;
-      how: components['schemas']['PassedHow'];
-      note: null | string;
-    };
-    /**
-     * @description How a step came to be passed.
-     * @enum {string}
-     */
-    PassedHow: 'trained' | 'byHand';
-    /** @description A picture of a dog, what is marked on it, and what follows. */
-    PhotoDto: {
-      /** Format: uuid */
-      id: string;
-      view: components['schemas']['PhotoView'];
-      side: components['schemas']['Side'];
-      /** Format: int32 */
-      width: number;
-      /** Format: int32 */
-      height: number;
-      /** Format: date-time */
-      addedAt: string;
-      kind: components['schemas']['ReferenceKind'];
-      /** Format: double */
-      rulerMm: null | number;
-      corners: components['schemas']['PixelPoint'][];
-      landmarks: {
-        [key: string]: components['schemas']['PixelPoint'];
-      };
-      /** @description The landmarks that can be placed in this view, in order. */
-      wanted: components['schemas']['Landmark'][];
-      /** @description As far as the landmarks go; empty while the reference is not placed or the picture is refused. */
-      measures: components['schemas']['PhotoMeasureDto'][];
-      /** Format: double */
-      millimetresPerPixel: null | number;
-      /** Format: double */
-      slantDeg: null | number;
-      refusal: null | components['schemas']['PhotoRefusal'];
-      advice: string[];
-      /** Format: int64 */
-      version: number;
-    };
-    /** @description A measure from a picture, with what its doubt consists of. */
-    PhotoMeasureDto: {
-      measure: components['schemas']['Measure'];
-      side: null | components['schemas']['Side'];
-      /** Format: double */
-      mm: number;
-      /** Format: double */
-      standardUncertaintyMm: number;
-      /** Format: double */
-      expandedUncertaintyMm: number;
-      /** Format: double */
-      fromClicksMm: number;
-      /** Format: double */
-      fromReferenceMm: number;
-      /** Format: double */
-      fromPlaneMm: number;
-      how: string;
-    };
-    /** @description Why a picture cannot be measured, and how to take it again. */
-    PhotoRefusal: {
-      code: string;
-      message: string;
-      retake: string;
-    };
-    /**
-     * @description From where the picture was taken.
-     * @enum {string}
-     */
-    PhotoView: 'side' | 'top';
-    /** @description A point on a picture, pixels: x to the right, y down, from the top left corner. */
-    PixelPoint: {
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
-    };
-    /** @description A dog's plan and where it stands. */
-    PlanDto: {
-      school: string;
-      steps: components['schemas']['PlannedStepDto'][];
-      leftOut: components['schemas']['LeftOutDto'][];
-      policies: components['schemas']['Policy'][];
-      /** Format: date */
-      notBefore: null | string;
-      lastReason: null | string;
-      gapReason: null | string;
-      /** Format: uuid */
-      openSessionId: null | string;
-      /** @description How its sets are decided. */
-      rule: components['schemas']['GoRule'];
-      /** @description Why, where somebody chose it; null for the House way. */
-      ruleReason: null | string;
-    };
-    /** @description A step with where the plan stands on it. */
-    PlannedStepDto: {
-      step: components['schemas']['StepDto'];
-      state: components['schemas']['StepState'];
-      /** @description The gate of its stage: it is passed on two days, every other step on one. */
-      isGate: boolean;
-      /**
-       * Format: int32
-       * @description The target it stands at, a rung below the first where negative; null elsewhere.
-       */
-      target: null | number;
-      /** @description The same in words. */
-      targetText: null | string;
-      passed: null | components['schemas']['PassedDto'];
-    };
-    /** @description A point in the side view, mm: origin at the nose tip on the bridge line, x towards the skull, y downwards. */
-    PointMm: {
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
-    };
-    /** @description A choice between schools that the plan has made for this dog. */
-    Policy: {
-      topic: string;
-      choice: string;
-      reason: string;
-      basis: components['schemas']['Basis'];
-    };
-    /** @description One line of a portrait as SVG path data. */
-    PortraitPath: {
-      name: components['schemas']['StrokePart'];
-      d: string;
-    };
-    /** @description A place in the plan set by hand. */
-    PositionEntry: {
-      stepId?: null | string;
-      /** Format: int32 */
-      target?: null | number;
-      note?: null | string;
-    };
-    ProblemDetails: {
-      type?: null | string;
-      title?: null | string;
-      /** Format: int32 */
-      status?: null | number;
-      detail?: null | string;
-      instance?: null | string;
-    };
-    /**
-     * @description How far a number of the model can be trusted.
-     * @enum {string}
-     */
-    Provenance: 'measured' | 'derived' | 'assumed';
-    /**
-     * @description What a muzzle is wanted for.
-     * @enum {string}
-     */
-    Purpose: 'clinic' | 'walks' | 'visitors' | 'transport' | 'scavenging' | 'working';
-    /** @description A chart with what its columns mean. */
-    ReadChartEntry: {
-      text?: null | string;
-      type?: null | components['schemas']['MuzzleType'];
-      columns?: null | components['schemas']['ChartColumn'][];
-      /** @description Of a file with several models, the one to be read. */
-      of?: null | string;
-    };
-    /** @description A reading on record. */
-    ReadingDto: {
-      /** Format: uuid */
-      id: string;
-      measure: components['schemas']['Measure'];
-      side: null | components['schemas']['Side'];
-      asTaken: string;
-      unit: components['schemas']['ReadingUnit'];
-      /** Format: double */
-      mm: number;
-      tool: components['schemas']['Tool'];
-      takenBy: null | string;
-      /** Format: date-time */
-      takenAt: string;
-      /** @description Why it counts for nothing; null while it is in use. */
-      setAside: null | string;
-      /** @description It stands apart and is kept all the same. */
-      kept: boolean;
-      /** @description It is the odd one out, proposed to be set aside. */
-      standsApart: boolean;
-      held: null | components['schemas']['JawHeld'];
-    };
-    /** @description A reading for a dog: a text, or the two marks of a string laid on a ruler. */
-    ReadingEntry: {
-      /**
-       * Format: uuid
-       * @description Made by the caller so that a reading sent twice counts once; left out, the server makes one.
-       */
-      id?: null | string;
-      measure?: null | components['schemas']['Measure'];
-      side?: null | components['schemas']['Side'];
-      text?: null | string;
-      unit?: null | components['schemas']['ReadingUnit'];
-      tool?: null | components['schemas']['Tool'];
-      takenBy?: null | string;
-      /** @description Where a string's first mark lies on the ruler; left out, at its beginning. */
-      from?: null | string;
-      /** @description Where its second mark lies; then text is not needed and the tool is the string. */
-      to?: null | string;
-      held?: null | components['schemas']['JawHeld'];
-      /** @description Add it to the set in hand although that is of an earlier day; else a new one is begun. */
-      intoOldSet?: null | boolean;
-    };
-    /** @description What the fitter decides about a reading that stands apart: set aside with a reason, or kept, or neither. */
-    ReadingJudgement: {
-      setAside?: null | string;
-      keep?: null | boolean;
-    };
-    /** @description What is made of a length while it is still being typed: either a length or what is wrong so far. */
-    ReadingSoFar: {
-      /** Format: double */
-      millimetres: null | number;
-      problem: null | string;
-    };
-    /** @description The length understood. */
-    ReadingUnderstood: {
-      /** Format: double */
-      millimetres: number;
-      asTaken: string;
-    };
-    /**
-     * @description The unit a reading is written or shown in.
-     * @enum {string}
-     */
-    ReadingUnit: 'mm' | 'cm' | 'in';
-    /**
-     * @description The thing of known size in the picture.
-     * @enum {string}
-     */
-    ReferenceKind: 'card' | 'a4' | 'a5' | 'ruler';
-    /** @description A change that would make a muzzle fit. */
-    RemedyDto: {
-      kinds: components['schemas']['RemedyKind'][];
-      says: string;
-      after: components['schemas']['Verdict'];
-      /** Format: double */
-      chance: null | number;
-      sizeId: string;
-    };
-    /**
-     * @description What can be changed on a muzzle, the cheapest first.
-     * @enum {string}
-     */
-    RemedyKind: 'hand' | 'strap' | 'plate' | 'forming' | 'size' | 'model';
-    /** @description Which reading, taken again, would settle a fit most. */
-    Retake: {
-      /** @description The measure to take. */
-      measure: components['schemas']['Measure'];
-      side: null | components['schemas']['Side'];
-      /** @description Whether a reading is doubted or one is missing. */
-      kind: components['schemas']['UncertaintyKind'];
-      /**
-       * Format: double
-       * @description Share of the doubt about the whole that knowing this length would end, 0 to 1.
-       */
-      settles: number;
-      /** @description What to do, in a sentence. */
-      says?: null | string;
-    };
-    /** @description A dog on the round: its badge, what is next, and by what it is found. */
-    RoundCardDto: {
-      /** Format: uuid */
-      id: string;
-      name: string;
-      keeper: null | string;
-      place: null | string;
-      breeds: string;
-      purposes: components['schemas']['Purpose'][];
-      badge: components['schemas']['BadgeDto'];
-      group: components['schemas']['RoundGroup'];
-      next: components['schemas']['NextThing'];
-      coatHex: string;
-      /** @description The head inside the badge. */
-      portrait: components['schemas']['HeadPortrait'];
-      /** Format: uuid */
-      openSessionId: null | string;
-    };
-    /** @description A stretch of the round. */
-    RoundDto: {
-      /** @description The groups that hold a dog, in the order they are shown. */
-      groups: components['schemas']['RoundGroupDto'][];
-      /**
-       * Format: int32
-       * @description How many dogs were found.
-       */
-      total: number;
-      /**
-       * Format: int32
-       * @description How many of them come before this stretch.
-       */
-      from: number;
-      /** @description The stretch. */
-      cards: components['schemas']['RoundCardDto'][];
-      /**
-       * Format: int32
-       * @description How many dogs there are, found or not.
-       */
-      all: number;
-      /** @description The day it is, in words. */
-      day: string;
-    };
-    /**
-     * @description Where on the round a dog stands. What a fitter does standing up comes first: sessions, then the bench, then dogs that rest.
-     * @enum {string}
-     */
-    RoundGroup: 'sessionsDue' | 'onTheBench' | 'resting';
-    /** @description How many dogs a group of the round holds. */
-    RoundGroupDto: {
-      group: components['schemas']['RoundGroup'];
-      /** Format: int32 */
-      count: number;
-    };
-    SeenDto: {
-      /** Format: uuid */
-      id: string;
-      signId: string;
-      group: components['schemas']['SignGroup'];
-    };
-    /**
-     * @description Something that makes a part of the training harder for this dog.
-     * @enum {string}
-     */
-    Sensitivity: 'oddObjects' | 'handsBehindHead' | 'peopleNear' | 'clicks' | 'lowFoodDrive' | 'snatchy' | 'paws';
-    /** @description A session. The open set, if any, is the last one. */
-    SessionDto: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      dogId: string;
-      dogName: string;
-      /** Format: date-time */
-      startedAt: string;
-      /** Format: date-time */
-      endedAt: null | string;
-      gapReason: null | string;
-      /** Format: int32 */
-      goesInSet: number;
-      step: null | components['schemas']['StepDto'];
-      sets: components['schemas']['SetDto'][];
-      openSet: null | components['schemas']['SetDto'];
-      /** @description The open set is decided: finish it; more goes would not be looked at. */
-      isClear: boolean;
-      /** @description What would settle the open set, or that it is settled and by what, in a sentence; null where none is open. */
-      settles: null | string;
-      /** @description A sign over threshold was tapped in the open set: end now. */
-      endNow: boolean;
-    };
-    /** @description A set with its goes, and the rule's decision once it is finished. */
-    SetDto: {
-      /** Format: int32 */
-      number: number;
-      stepId: string;
-      stepName: string;
-      /** Format: int32 */
-      target: number;
-      targetText: string;
-      /** Format: double */
-      holdSeconds: null | number;
-      goes: components['schemas']['GoDto'][];
-      signs: components['schemas']['SeenDto'][];
-      decision: null | components['schemas']['DecisionKind'];
-      reason: null | string;
-      basis: null | string;
-      ifStuck: null | string;
-      endSession: boolean;
-    };
-    /** @description How many more would settle a set that goes on. */
-    SettlesDto: {
-      /**
-       * Format: int32
-       * @description So many more right in a row.
-       */
-      right: number;
-      /**
-       * Format: int32
-       * @description So many more missed in a row.
-       */
-      missed: number;
-    };
-    /**
-     * @description How much a finding matters.
-     * @enum {string}
-     */
-    Severity: 'note' | 'check';
-    /** @description What one way says. */
-    ShapeReading: {
-      /** @description Which way. */
-      way: components['schemas']['ShapeWay'];
-      /**
-       * Format: double
-       * @description The ratio or index, where the way has one.
-       */
-      value: null | number;
-      /** @description The shape it points to. */
-      shape: components['schemas']['HeadShape'];
-      /** @description In one sentence. */
-      reason: string;
-      /** @description What its cuts stand on. */
-      basis: components['schemas']['Basis'];
-    };
-    /**
-     * @description A way of telling the head shape, the most trusted first.
-     * @enum {string}
-     */
-    ShapeWay: 'seen' | 'craniofacialRatio' | 'cranialIndex' | 'breed';
-    /** @description What a CSV file holds, row by row. */
-    SheetDto: {
-      good: components['schemas']['GoodRowDto'][];
-      bad: components['schemas']['BadRow'][];
-    };
-    /** @description A CSV file to be read. */
-    SheetEntry: {
-      /** @description The file's text; or its bytes below. */
-      text?: null | string;
-      unit?: null | components['schemas']['ReadingUnit'];
-      /** @description Whether the readings become a set of their own. */
-      newSet?: null | boolean;
-      /**
-       * Format: byte
-       * @description The file's bytes in base64: UTF-8, UTF-16 or Windows-1252.
-       */
-      file?: null | string;
-    };
-    /**
-     * @description The side of the dog, seen from the dog.
-     * @enum {string}
-     */
-    Side: 'left' | 'right';
-    /** @description An observable sign. Basis of the grouping: Practice. */
-    Sign: {
-      id: string;
-      group: components['schemas']['SignGroup'];
-      name: string;
-    };
-    /** @description A sign seen. */
-    SignEntry: {
-      signId?: null | string;
-      /** Format: int32 */
-      set?: null | number;
-      stepId?: null | string;
-      /** Format: int32 */
-      target?: null | number;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    /**
-     * @description How a group of signs reads, from at ease to over threshold.
-     * @enum {string}
-     */
-    SignGroup: 'atEase' | 'unsure' | 'worried' | 'overThreshold';
-    /** @description A size as entered. Every field may be missing; the check says which must not. */
-    SizeEntry: {
-      /** @description The size it was; empty for a new one. */
-      id?: null | string;
-      label?: null | string;
-      /** Format: double */
-      lengthMm?: null | number;
-      /** Format: double */
-      neckStrapMinMm?: null | number;
-      /** Format: double */
-      neckStrapMaxMm?: null | number;
-      /** Format: int32 */
-      massG?: null | number;
-      /** Format: double */
-      price?: null | number;
-      /** Format: double */
-      depthFrontMm?: null | number;
-      /** Format: double */
-      depthRearMm?: null | number;
-      /** Format: double */
-      widthRearMm?: null | number;
-      /** Format: double */
-      widthFrontMm?: null | number;
-      /** Format: double */
-      openingGirthMm?: null | number;
-      /** Format: double */
-      girthMinMm?: null | number;
-      /** Format: double */
-      girthMaxMm?: null | number;
-    };
-    /**
-     * @description What was measured. Left out numbers are completed and lower the trust. Each length may have its standard uncertainty beside it, named
-     *     like it with UMm at its end; when at least one is given, the answer has chances.
-     */
-    SnoutInput: {
-      /** Format: double */
-      noseToInnerEyeLeftMm?: null | number;
-      /** Format: double */
-      noseToInnerEyeRightMm?: null | number;
-      /** Format: double */
-      innerEyeSpacingMm?: null | number;
-      /** Format: double */
-      snoutGirthMm?: null | number;
-      /** Format: double */
-      snoutHeightMm?: null | number;
-      /** Format: double */
-      snoutWidthMm?: null | number;
-      /** Format: double */
-      jawToNoseMm?: null | number;
-      /** Format: double */
-      neckGirthMm?: null | number;
-      headShape?: null | components['schemas']['HeadShape'];
-      /** Format: double */
-      headGirthMm?: null | number;
-      /** Format: double */
-      noseToInnerEyeLeftUMm?: null | number;
-      /** Format: double */
-      noseToInnerEyeRightUMm?: null | number;
-      /** Format: double */
-      innerEyeSpacingUMm?: null | number;
-      /** Format: double */
-      snoutGirthUMm?: null | number;
-      /** Format: double */
-      snoutHeightUMm?: null | number;
-      /** Format: double */
-      snoutWidthUMm?: null | number;
-      /** Format: double */
-      jawToNoseUMm?: null | number;
-      /** Format: double */
-      neckGirthUMm?: null | number;
-      /** Format: double */
-      headGirthUMm?: null | number;
-    };
-    /** @description One number of the snout model and what it rests on. */
-    SourceDto: {
-      name: string;
-      /** Format: double */
-      mm: number;
-      provenance: components['schemas']['Provenance'];
-      how: string;
-    };
-    /**
-     * @description A stage of conditioning, in teaching order.
-     * @enum {string}
-     */
-    Stage:
-      | 'ready'
-      | 'oddObjects'
-      | 'meetIt'
-      | 'comeToIt'
-      | 'noseIn'
-      | 'hold'
-      | 'theWord'
-      | 'soundsAndHands'
-      | 'firstFastening'
-      | 'wearingStill'
-      | 'moving'
-      | 'places'
-      | 'thePurpose'
-      | 'upkeep';
-    /** @description Something to be done with the stand-in tape. */
-    StandInEntry: {
-      act?: null | components['schemas']['TapeAct'];
-      measure?: null | components['schemas']['Measure'];
-      side?: null | components['schemas']['Side'];
-    };
-    /** @description A step of a dog's plan. */
-    StepDto: {
-      id: string;
-      stage: components['schemas']['Stage'];
-      name: string;
-      purpose: string;
-      setUp: string;
-      success: string;
-      reward: string;
-      targets: string[];
-      /** @description The rungs below its first target, the hardest of them first. */
-      easier: string[];
-      ifStuck: string;
-      caution: null | string;
-      basis: components['schemas']['Basis'];
-      notes: string[];
-    };
-    /**
-     * @description Whether a step is on record as passed, is where the plan stands, or is still to be trained.
-     * @enum {string}
-     */
-    StepState: 'passed' | 'here' | 'ahead';
-    /** @description A strap's setting to mark. */
-    StrapDto: {
-      /** Format: double */
-      loopMm: number;
-      /** Format: int32 */
-      hole: null | number;
-      /** Format: int32 */
-      holes: null | number;
-      /** Format: double */
-      fromTightestMm: null | number;
-      /**
-       * Format: double
-       * @description How many fingers go under it, to a tenth; null when the neck was not read.
-       */
-      fingers: null | number;
-    };
-    /** @description The loop the strap must make. */
-    StrapLoop: {
-      /** Format: double */
-      loopMm: number;
-    };
-    /** @description A line of a drawing, mm. */
-    Stroke: {
-      name: components['schemas']['StrokePart'];
-      points: components['schemas']['PointMm'][];
-      closed: boolean;
-    };
-    /**
-     * @description What a line of a drawing shows.
-     * @enum {string}
-     */
-    StrokePart:
-      | 'jaw'
-      | 'head'
-      | 'ear'
-      | 'nose'
-      | 'eye'
-      | 'mouth'
-      | 'section'
-      | 'wall'
-      | 'strap'
-      | 'rail'
-      | 'bar'
-      | 'shove'
-      | 'basketSection';
-    /** @description Something wrong, as seen on the dog. */
-    Symptom: {
-      /** @description Stable id. */
-      id: string;
-      /** @description In the fitter's words. */
-      says: string;
-      /** @description Ids of what may cause it, the likeliest first. */
-      causes: string[];
-    };
-    /** @description The measures of a picture to take over as readings: those named, or all. */
-    TakeEntry: {
-      lines?: null | components['schemas']['MeasureLine'][];
-      takenBy?: null | string;
-      intoOldSet?: null | boolean;
-    };
-    /** @enum {string} */
-    TapeAct: 'press' | 'garble' | 'slip' | 'breakOff';
-    /** @description Something the bench should know of the tape. */
-    TapeNews: {
-      /** @description Whether it can be reached. */
-      state: components['schemas']['TapeState'];
-      /** @description What it calls itself. */
-      name?: null | string;
-      /**
-       * Format: int32
-       * @description Its charge, when it told.
-       */
-      batteryPercent?: null | number;
-      /**
-       * Format: int32
-       * @description The reading's number, for a reading.
-       */
-      number?: null | number;
-      /**
-       * Format: double
-       * @description The reading.
-       */
-      millimetres?: null | number;
-      /** @description A reading that did not come through, in words. */
-      trouble?: null | string;
-      /**
-       * @description Its readings come to this bench.
-       * @default false
-       */
-      mine: boolean;
-      /** @description The dog on whose bench they land instead; null when they land on none. */
-      heldFor?: null | string;
-    };
-    /**
-     * @description Whether the tape can be reached.
-     * @enum {string}
-     */
-    TapeState: 'connecting' | 'connected' | 'lost';
-    /**
-     * @description How the dog meets new things.
-     * @enum {string}
-     */
-    Temperament: 'bold' | 'typical' | 'wary' | 'soured';
-    /**
-     * @description What a reading was taken with.
-     * @enum {string}
-     */
-    Tool: 'softTape' | 'string' | 'caliper' | 'photo' | 'digitalTape';
-    /** @description A light basket to train in, judged for that alone. */
-    TrainingRowDto: {
-      sizeId: string;
-      model: string;
-      sizeLabel: string;
-      material: components['schemas']['Material'];
-      /** Format: int32 */
-      sizesUp: number;
-      says: string;
-      /** Format: int32 */
-      massG: null | number;
-      /** Format: double */
-      price: null | number;
-      /** Format: int32 */
-      leadDays: null | number;
-      /** Format: int32 */
-      inVan: number;
-    };
-    /** @description How the muzzle in use did on the dog when it was last tried. */
-    TriedDto: {
-      /** Format: date-time */
-      at: string;
-      /**
-       * Format: double
-       * @description Share of the checks found fine, 0 to 1.
-       */
-      fineShare: number;
-      /** @description What was not right; null when nothing was. */
-      wrong: null | string;
-      strap: null | components['schemas']['KeptStrap'];
-    };
-    /** @description Something looked at on the dog. */
-    TryOnCheck: {
-      /** @description Stable id. */
-      id: string;
-      /** @description The question, answered yes or no. */
-      asks: string;
-      /** @description What good looks like. */
-      good: string;
-      /** @description What a no may be. */
-      symptoms: string[];
-      /** @description The types it is asked of; all when null. */
-      only?: null | components['schemas']['MuzzleType'][];
-    };
-    /** @description A try-on on record. */
-    TryOnDto: {
-      /** Format: uuid */
-      id: string;
-      /** Format: date-time */
-      at: string;
-      sizeId: string;
-      seen: components['schemas']['TryOnRecord'];
-      hasPicture: boolean;
-    };
-    /** @description A try-on to keep. */
-    TryOnEntry: {
-      sizeId?: null | string;
-      answers?: null | {
-        [key: string]: boolean;
-      };
-      symptoms?: null | string[];
-      /** Format: int32 */
-      hole?: null | number;
-      /** Format: double */
-      fromTightestMm?: null | number;
-      note?: null | string;
-    };
-    /** @description What is looked at on the dog, and what may be wrong. */
-    TryOnGuide: {
-      sizeId: string;
-      muzzle: string;
-      /** @description Whether the dog wears it yet: the try-on comes late, on a dog that accepts it. */
-      accepts: boolean;
-      nextStep: null | string;
-      right: null | components['schemas']['StrapDto'];
-      /** @description The loops its strap makes, mm; null when unknown. */
-      neckRange: null | number[];
-      /** Format: double */
-      holePitchMm: null | number;
-      checks: components['schemas']['TryOnCheck'][];
-      symptoms: components['schemas']['Symptom'][];
-      /** @description What is to be minded with its type; null for a basket. */
-      caution: null | string;
-      cautions: string[];
-    };
-    TryOnRecord: {
-      muzzle: string;
-      answers: {
-        [key: string]: boolean;
-      };
-      symptoms: string[];
-      strap: null | components['schemas']['KeptStrap'];
-      note: null | string;
-    };
-    /** @description A remedy for a cause, recomputed with the change made. */
-    TryOnRemedy: {
-      /** @description What is changed. */
-      kind: components['schemas']['RemedyKind'];
-      /** @description What to do. */
-      does: string;
-      /** @description What it changes, in numbers; empty where none tells. */
-      effect: string;
-      after?: null | components['schemas']['Verdict'];
-      /** @description The size it points to; null for a change to the one in hand. */
-      sizeId?: null | string;
-    };
-    /** @description What the bench would look like with the reading that is being typed; nothing is stored. */
-    TypingDto: {
-      /** @description What is made of the text so far. */
-      reading: components['schemas']['ReadingSoFar'];
-      measures: components['schemas']['MeasuredDto'][];
-      findings: components['schemas']['FindingDto'][];
-      headShape: components['schemas']['HeadShapeChoice'];
-      drawing: components['schemas']['HeadDrawing'];
-    };
-    /**
-     * @description How a number behind the snout model may be off.
-     * @enum {string}
-     */
-    UncertaintyKind: 'reading' | 'section' | 'assumed' | 'hinge' | 'gap';
-    /** @description A dog the van is planned for. */
-    VanDogDto: {
-      /**
-       * Format: uuid
-       * @description The dog's, or the expected dogs' entry.
-       */
-      id: string;
-      name: string;
-      /** Format: int32 */
-      count: number;
-      expected: boolean;
-      /**
-       * Format: int32
-       * @description How many sizes of the whole catalogue would fit it today.
-       */
-      fitsToday: number;
-      /** @description The size of the plan it would get; null for none. */
-      from: null | string;
-      /** @description It finds one among what is in the van now. */
-      inVan: boolean;
-    };
-    /** @description How many of a size lie in the van. */
-    VanEntry: {
-      /** Format: int32 */
-      count?: null | number;
-    };
-    /** @description What to carry. */
-    VanPlanDto: {
-      /** Format: int32 */
-      sizes: number;
-      steps: components['schemas']['VanStepDto'][];
-      /** Format: int32 */
-      covered: number;
-      /** Format: int32 */
-      coverable: number;
-      /** Format: int32 */
-      dogs: number;
-      isExact: boolean;
-      /** Format: int32 */
-      atMost: number;
-      curve: number[];
-      /**
-       * Format: int32
-       * @description Dogs that find one among what is in the van now.
-       */
-      coveredNow: number;
-      carried: components['schemas']['VanSizeDto'][];
-      plannedFor: components['schemas']['VanDogDto'][];
-      /** @description Dogs left out because they are not measured. */
-      notMeasured: string[];
-      expected: components['schemas']['ExpectedDogDto'][];
-    };
-    /** @description A size in the van. */
-    VanSizeDto: {
-      sizeId: string;
-      muzzle: string;
-      /** Format: int32 */
-      count: number;
-      /** Format: int32 */
-      fitsDogs: number;
-      /** Format: int64 */
-      version: number;
-    };
-    /** @description One more size of the plan. */
-    VanStepDto: {
-      sizeId: string;
-      muzzle: string;
-      /** Format: double */
-      price: null | number;
-      /** Format: int32 */
-      adds: number;
-      /** Format: int32 */
-      covered: number;
-      dogs: string[];
-    };
-    /**
-     * @description How a criterion, or the whole, came out. Ordered from best to worst.
-     * @enum {string}
-     */
-    Verdict: 'fits' | 'marginal' | 'out';
-    /** @enum {string} */
-    VisibilitySchool: 'standOut' | 'blendIn';
-    /** @description A dog and what a muzzle is wanted for. */
-    WhatIfBrief: {
-      dog?: null | components['schemas']['WhatIfDog'];
-      purposes?: null | components['schemas']['Purpose'][];
-      school?: null | components['schemas']['FitStyle'];
-      /** Format: int32 */
-      fingers?: null | number;
-      /** Format: int32 */
-      minutes?: null | number;
-      warm?: null | boolean;
-      material?: null | components['schemas']['MaterialSchool'];
-      visibility?: null | components['schemas']['VisibilitySchool'];
-      /** @description It wears one at ease already. */
-      wearsHappily?: null | boolean;
-      overruled?: null | {
-        [key: string]: string;
-      };
-      clinicHands?: null | boolean;
-    };
-    /** @description What the rules need to know of a dog. */
-    WhatIfDog: {
-      name?: null | string;
-      /** @description Up to two shipped breeds. */
-      breedIds?: null | string[];
-      headShape?: null | components['schemas']['HeadShape'];
-      /** Format: double */
-      bodyMassKg?: null | number;
-      /** Format: int32 */
-      ageMonths?: null | number;
-      coatId?: null | string;
-      coat?: null | components['schemas']['Coat'];
-      temperament?: null | components['schemas']['Temperament'];
-      sensitivities?: null | components['schemas']['Sensitivity'][];
-      biteTier?: null | components['schemas']['BiteTier'];
-      /** @description Its purposes, where they are not given beside the dog. */
-      purposes?: null | components['schemas']['Purpose'][];
-      health?: null | components['schemas']['HealthNote'][];
-      /** @description Traits seen on it, whatever its breed. */
-      traits?: null | components['schemas']['BreedTrait'][];
-    };
-    /** @description A basket to be judged on a snout. */
-    WhatIfFit: {
-      snout?: null | components['schemas']['SnoutInput'];
-      basket?: null | components['schemas']['BasketInput'];
-      school?: null | components['schemas']['FitStyle'];
-      /** Format: double */
-      neededGapeDeg?: null | number;
-      /** Format: int32 */
-      fingers?: null | number;
-    };
-    /** @description A hold. */
-    WhatIfHeld: {
-      /**
-       * Format: double
-       * @description Over 0, up to 3600.
-       */
-      seconds?: null | number;
-      /** @description The handler ended it by marking; otherwise the dog pulled out. */
-      marked?: null | boolean;
-    };
-    /** @description Holds, and what became of the set. */
-    WhatIfHold: {
-      /**
-       * Format: double
-       * @description The present criterion, 1 to 3600.
-       */
-      criterionSeconds?: null | number;
-      /**
-       * Format: double
-       * @description The share of goes in which it is to be held, over 0 and under 1; the House value when left out.
-       */
-      share?: null | number;
-      /** @description Oldest first, up to 500; the last twenty count. */
-      holds?: null | components['schemas']['WhatIfHeld'][];
-      after?: null | components['schemas']['DecisionKind'];
-    };
-    /** @description What the dog holds, and the criterion that follows. */
-    WhatIfHoldAnswer: {
-      how: components['schemas']['HoldEstimate'];
-      /**
-       * Format: double
-       * @description In the percentile schedule; null for survival.
-       */
-      rank: null | number;
-      /** Format: int32 */
-      pullOuts: number;
-      /** Format: double */
-      heldSeconds: number;
-      /**
-       * Format: double
-       * @description The estimate as it is; null where nothing was held.
-       */
-      criterionSeconds: null | number;
-      /**
-       * Format: double
-       * @description After bounds and rounding.
-       */
-      nextCriterionSeconds: number;
-    };
-    /** @description A step this dog does not need. */
-    WhatIfLeftOut: {
-      id: string;
-      why: string;
-    };
-    /** @description The readings judged. */
-    WhatIfMeasureAnswer: {
-      measures: components['schemas']['WhatIfMeasured'][];
-      findings: components['schemas']['FindingDto'][];
-      headShape: components['schemas']['WhatIfShape'];
-      missing: components['schemas']['MissingMeasure'][];
-    };
-    /** @description Readings to be judged without a dog on record. */
-    WhatIfMeasureQuestion: {
-      school?: null | components['schemas']['FitStyle'];
-      headShape?: null | components['schemas']['HeadShape'];
-      /** @description Id, name or another name of a shipped breed. */
-      breed?: null | string;
-      coat?: null | components['schemas']['Coat'];
-      /**
-       * Format: double
-       * @description 0.4 to 120.
-       */
-      bodyMassKg?: null | number;
-      /**
-       * Format: double
-       * @description The gap left between eye line and fit line, 2 to 60.
-       */
-      fitLineGapMm?: null | number;
-      /** @description Up to 500. */
-      readings?: null | components['schemas']['WhatIfMeasureReading'][];
-    };
-    /** @description One reading: measure, side where it has two, the text as written, its unit where the text has none, the tool, and how a jaw to nose was held. */
-    WhatIfMeasureReading: {
-      measure?: null | components['schemas']['Measure'];
-      side?: null | components['schemas']['Side'];
-      text?: null | string;
-      unit?: null | components['schemas']['ReadingUnit'];
-      tool?: null | components['schemas']['Tool'];
-      held?: null | components['schemas']['JawHeld'];
-    };
-    /** @description A measure as read, worked out or assumed. n is 0 unless it was read. */
-    WhatIfMeasured: {
-      measure: components['schemas']['Measure'];
-      side: null | components['schemas']['Side'];
-      /** Format: int32 */
-      n: number;
-      /** Format: double */
-      meanMm: number;
-      /** Format: double */
-      standardUncertaintyMm: number;
-      state: components['schemas']['Provenance'];
-    };
-    /** @description The measures of a marked picture. */
-    WhatIfPhotoAnswer: {
-      measures: components['schemas']['PhotoMeasureDto'][];
-      /** Format: double */
-      millimetresPerPixel: number;
-      /** Format: double */
-      slantDeg: number;
-      /** @description What would give more; empty when nothing would. */
-      advice: string[];
-    };
-    /** @description A marked picture to be worked out. */
-    WhatIfPhotoQuestion: {
-      reference?: null | components['schemas']['WhatIfReference'];
-      /**
-       * @description Places by name, each [x, y] in pixels. From the side: noseTip, innerEye, bridgeFront, bridgeBack, fitLineTop, fitLineUnder, throatBump, stop, occiput. From
-       *     above: noseTip, innerEyeLeft, innerEyeRight, snoutLeft, snoutRight, stop, occiput, skullLeft, skullRight.
-       */
-      landmarks?: null | {
-        [key: string]: number[];
-      };
-      view?: null | components['schemas']['PhotoView'];
-      side?: null | components['schemas']['Side'];
-      /**
-       * Format: double
-       * @description How far a click lies off, one standard deviation, 0.1 to 50; the House value when left out.
-       */
-      clickPixels?: null | number;
-      headShape?: null | components['schemas']['HeadShape'];
-      /**
-       * Format: double
-       * @description The inner eye spacing, 5 to 150, where it was measured.
-       */
-      innerEyeSpacingMm?: null | number;
-      /**
-       * Format: double
-       * @description The picture's width in pixels; with its height it tells where the camera looked.
-       */
-      pictureWidth?: null | number;
-      /**
-       * Format: double
-       * @description Its height in pixels.
-       */
-      pictureHeight?: null | number;
-    };
-    /** @description A dog to plan for. */
-    WhatIfPlan: {
-      dog?: null | components['schemas']['WhatIfPlanDog'];
-      /** @description The school, "Good news first" when left out: the only one so far. */
-      school?: null | string;
-    };
-    /** @description A plan in order. */
-    WhatIfPlanAnswer: {
-      steps: components['schemas']['WhatIfPlanStep'][];
-      leftOut: components['schemas']['WhatIfLeftOut'][];
-    };
-    /** @description What a plan needs to know of a dog. */
-    WhatIfPlanDog: {
-      temperament?: null | components['schemas']['Temperament'];
-      sensitivities?: null | components['schemas']['Sensitivity'][];
-      headShape?: null | components['schemas']['HeadShape'];
-      purposes?: null | components['schemas']['Purpose'][];
-    };
-    /** @description A step of a plan. */
-    WhatIfPlanStep: {
-      id: string;
-      stage: components['schemas']['Stage'];
-      /** @description Its targets in words, the easiest first. */
-      targets: string[];
-      /** @description The gate of its stage: passed on two days. */
-      gate: boolean;
-      /** @description Ids of the steps that come first. */
-      needs: string[];
-      /** @description What it is good for, and what this dog changes about it. */
-      why: string;
-    };
-    /** @description A length as somebody wrote it. */
-    WhatIfReading: {
-      /** @description What was written, such as `9,5 cm` or `3 3/4"`. */
-      text?: null | string;
-      unit?: null | components['schemas']['ReadingUnit'];
-    };
-    /** @description The reference: kind card, a4, a5 or ruler; corners as [x, y], four or a ruler's two, those of a card or sheet in order around it from one end of a long side; a ruler's length between its marks. */
-    WhatIfReference: {
-      kind?: null | string;
-      corners?: null | number[][];
-      /** Format: double */
-      lengthMm?: null | number;
-    };
-    /** @description A set to be decided. */
-    WhatIfSet: {
-      rule?: null | components['schemas']['GoRule'];
-      temperament?: null | components['schemas']['Temperament'];
-      /** @description The goes in order: true for right. Up to 100. */
-      goes?: null | boolean[];
-      /** @description The signs seen. */
-      signs?: null | components['schemas']['WhatIfSign'][];
-      /**
-       * Format: int32
-       * @description 0 for the step's first target, −1 to −3 for the easier rungs below it.
-       */
-      target?: null | number;
-      /**
-       * Format: int32
-       * @description The step's last target, 0 to 50.
-       */
-      topTarget?: null | number;
-      /** @description Whether the step is the gate of its stage. */
-      gate?: null | boolean;
-      /**
-       * Format: int32
-       * @description Earlier days on which the top target went well, 0 to 1000.
-       */
-      goodDaysBefore?: null | number;
-      /**
-       * Format: int32
-       * @description Times it went back in this session already, 0 to 1000.
-       */
-      backsBefore?: null | number;
-    };
-    /** @description The decision. */
-    WhatIfSetAnswer: {
-      /**
-       * Format: int32
-       * @description The go after which it was clear; later ones were not looked at. Null while it goes on.
-       */
-      decidedAfter: null | number;
-      decision: components['schemas']['DecisionKind'];
-      /**
-       * Format: int32
-       * @description Null when the step is passed.
-       */
-      nextTarget: null | number;
-      endSession: boolean;
-      /** Format: int32 */
-      stepsBack: number;
-      /** Format: int32 */
-      notBeforeDays: number;
-      /**
-       * Format: int32
-       * @description Where the step begun next starts, after a step was passed or the dog went over threshold; null otherwise.
-       */
-      startsAt: null | number;
-      /**
-       * Format: double
-       * @description Natural logarithm of how much better "ready for more" explains the goes looked at than "not yet".
-       */
-      evidence: number;
-      settles: null | components['schemas']['SettlesDto'];
-      reason: string;
-    };
-    /** @description The head shape used, with every way of telling it. */
-    WhatIfShape: {
-      shape: components['schemas']['HeadShape'];
-      ways: components['schemas']['WhatIfShapeWay'][];
-      airwayCaution: boolean;
-    };
-    /** @description What one way of telling the head shape says. */
-    WhatIfShapeWay: {
-      way: components['schemas']['ShapeWay'];
-      /** Format: double */
-      value: null | number;
-      shape: components['schemas']['HeadShape'];
-      basis: components['schemas']['Basis'];
-      reason: string;
-    };
-    /** @description A sign of a set. */
-    WhatIfSign: {
-      /**
-       * Format: int32
-       * @description How many goes were done when it was seen, 0 or more.
-       */
-      afterGo?: null | number;
-      /** @description A sign of the list. */
-      signId?: null | string;
-    };
-    /** @description A neck and the fingers wanted under its strap. */
-    WhatIfStrap: {
-      /**
-       * Format: double
-       * @description 60 to 1500.
-       */
-      neckGirthMm?: null | number;
-      /**
-       * Format: int32
-       * @description 0 to 4.
-       */
-      fingers?: null | number;
-      /**
-       * Format: double
-       * @description 5 to 40; the House finger when left out.
-       */
-      fingerThicknessMm?: null | number;
-    };
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+    schemas: {
+        /** @description A row that could not, with why. */
+        BadRow: {
+            /** Format: int32 */
+            row: number;
+            text: string;
+            problem: string;
+        };
+        /** @description How far each phase is, 0 to 1. */
+        BadgeDto: {
+            /** Format: double */
+            measured: number;
+            /** Format: double */
+            fitted: number;
+            /** Format: double */
+            conditioned: number;
+            /** Format: double */
+            wearing: number;
+        };
+        /** @description The ground a number stands on, shown to whoever asks "why this number?". */
+        Basis: {
+            /** @description What sort of ground it is. */
+            kind: components["schemas"]["BasisKind"];
+            /** @description The source (Published), the reason (House) or what is meant (Practice, Memory). Never empty. */
+            note: string;
+        };
+        /**
+         * @description Where a number or rule of the job comes from.
+         * @enum {string}
+         */
+        BasisKind: "published" | "practice" | "house" | "memory";
+        /** @description The inner shape of a basket. */
+        BasketInput: {
+            /** Format: double */
+            lengthMm?: null | number;
+            /** Format: double */
+            depthFrontMm?: null | number;
+            /** Format: double */
+            depthRearMm?: null | number;
+            /** Format: double */
+            widthRearMm?: null | number;
+            /** Format: double */
+            openingGirthMm?: null | number;
+            /** Format: double */
+            neckStrapMinMm?: null | number;
+            /** Format: double */
+            neckStrapMaxMm?: null | number;
+            /**
+             * Format: double
+             * @description Distance of the neck strap's holes, 3 to 60; left out for one that slides.
+             */
+            holePitchMm?: null | number;
+        };
+        /** @description The measuring bench of one dog. */
+        BenchDto: {
+            guides: components["schemas"]["MeasureGuide"][];
+            /** @description The lines the fit style asks for, in order. */
+            asked: components["schemas"]["MeasureLine"][];
+            /** @description Every other line there is. */
+            others: components["schemas"]["MeasureLine"][];
+            set: components["schemas"]["MeasuringSetDto"];
+            readings: components["schemas"]["ReadingDto"][];
+            measures: components["schemas"]["MeasuredDto"][];
+            findings: components["schemas"]["FindingDto"][];
+            headShape: components["schemas"]["HeadShapeChoice"];
+            missing: components["schemas"]["MissingMeasure"][];
+            /** @description Against the set before, where there is one. */
+            changes: components["schemas"]["ChangeDto"][];
+            /** @description Why the dog should be measured again, in sentences. */
+            measureAgain: string[];
+            snout: components["schemas"]["SourceDto"][];
+            drawing: components["schemas"]["HeadDrawing"];
+            canFit: boolean;
+            /** @description The measures that something asks to be taken again. */
+            doubted: components["schemas"]["Measure"][];
+            /** @description Everything a muzzle is chosen by is read, and nothing asks to be taken again. */
+            isReady: boolean;
+        };
+        /**
+         * @description Bite history, from which containment follows. Own wording; compare the published six-level bite scale by Ian Dunbar (Memory).
+         * @enum {string}
+         */
+        BiteTier: "none" | "threatens" | "contactNoInjury" | "injured" | "severalOrDeep";
+        /** @description A breed of the list. */
+        BreedDto: {
+            id: string;
+            name: string;
+            shape: components["schemas"]["HeadShape"];
+            traits: components["schemas"]["BreedTrait"][];
+            /** Format: int32 */
+            growingMonths: number;
+            alsoCalled: string[];
+            /** @description The practice's own, or its correction of a shipped one. */
+            own: boolean;
+            /** @description There is a shipped row behind it to go back to. */
+            shipped: boolean;
+            /**
+             * Format: int64
+             * @description Which version it is; 0 for a shipped one nobody corrected.
+             */
+            version: number;
+        };
+        /** @description A breed as entered. */
+        BreedEntry: {
+            name?: null | string;
+            shape?: null | components["schemas"]["HeadShape"];
+            traits?: null | components["schemas"]["BreedTrait"][];
+            /** Format: int32 */
+            growingMonths?: null | number;
+            alsoCalled?: null | string[];
+        };
+        /**
+         * @description A trait of a breed that matters to a fitter.
+         * @enum {string}
+         */
+        BreedTrait: "noBridge" | "heavyJowls" | "broadHead" | "narrowHead" | "longCoat" | "toy";
+        /** @description What a dog needs. */
+        BriefDto: {
+            uses: components["schemas"]["Purpose"][];
+            headShape: components["schemas"]["HeadShape"];
+            school: components["schemas"]["FitStyle"];
+            /** Format: int32 */
+            fingers: number;
+            /** Format: double */
+            neededGapeDeg: number;
+            neededGape: components["schemas"]["GapeClass"];
+            /** Format: int32 */
+            tier: number;
+            /** Format: int32 */
+            minutes: number;
+            warm: boolean;
+            clinicOnly: boolean;
+            clinicHands: boolean;
+            /** Format: double */
+            mostMassG: null | number;
+            lines: components["schemas"]["BriefLine"][];
+            clashes: components["schemas"]["Clash"][];
+            /** @description One muzzle or two, and when to change. */
+            advice: components["schemas"]["MuzzleCount"];
+        };
+        /** @description One thing the brief asks for, with its reason. */
+        BriefLine: {
+            /** @description Stable id, by which it is overruled. */
+            id: string;
+            /** @description What it is about. */
+            topic: components["schemas"]["BriefTopic"];
+            /** @description What is asked for. */
+            says: string;
+            /** @description Why. */
+            reason: string;
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
+            /** @description How much it is asked for. */
+            demand: components["schemas"]["Demand"];
+            /** @description The fitter's note where it was overruled; it then binds no more. */
+            overruled: null | string;
+            /**
+             * @description It keeps the dog from harm and cannot be overruled.
+             * @default false
+             */
+            hard: boolean;
+            /**
+             * @description It says what was set elsewhere, and is changed there.
+             * @default false
+             */
+            settled: boolean;
+            /** @description Whether the fitter may overrule it, with a note. */
+            canOverrule?: boolean;
+        };
+        /**
+         * @description What a line of the brief is about.
+         * @enum {string}
+         */
+        BriefTopic: "type" | "containment" | "mouth" | "closure" | "straps" | "front" | "feel" | "seat" | "neckStrap" | "weight" | "visibility";
+        /** @description Something on a day. */
+        CalendarEntryDto: {
+            /** Format: date */
+            day: string;
+            kind: components["schemas"]["CalendarKind"];
+            /** Format: int32 */
+            number: number;
+            says: string;
+            stepId: null | string;
+            /** @description The step that half of the dogs like it have come to by then. */
+            step: null | string;
+            /** @description How things stand before a go of it. */
+            setUp: null | string;
+        };
+        /**
+         * @description What a day of the calendar asks for.
+         * @enum {string}
+         */
+        CalendarKind: "session" | "rest" | "tryOn" | "refit" | "wanted";
+        /** @description What may cause a symptom. */
+        Cause: {
+            /** @description Stable id. */
+            id: string;
+            /** @description In a sentence. */
+            says: string;
+            /** @description The number that tells. */
+            looks: components["schemas"]["CauseLooks"];
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
+            /** @description What to do by hand, where no number tells. */
+            hand?: null | string;
+        };
+        /**
+         * @description What of the fit tells whether a cause is likely, and what a remedy has to better.
+         * @enum {string}
+         */
+        CauseLooks: "nothing" | "eyeRoom" | "noseRoom" | "strapLoose" | "strapTight" | "gape" | "girth" | "widthMore" | "widthLess" | "mass" | "forehead" | "front" | "buckle" | "model";
+        /** @description One measure in two sets; a change beyond its doubt is real. */
+        ChangeDto: {
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** Format: double */
+            beforeMm: null | number;
+            /** Format: double */
+            afterMm: null | number;
+            /** Format: double */
+            changeMm: null | number;
+            /** Format: double */
+            doubtMm: null | number;
+            isReal: boolean;
+        };
+        /** @description A dog for which a changed number would change something. */
+        ChangedDogDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            changes: components["schemas"]["DogChangeDto"][];
+        };
+        /** @description What one column of a file means. */
+        ChartColumn: {
+            /**
+             * Format: int32
+             * @description Its place, from 0.
+             */
+            column: number;
+            /** @description What it holds. */
+            field: components["schemas"]["ChartField"];
+            /** @description The unit of its bare numbers; a cell that names its own unit keeps it. */
+            unit: components["schemas"]["ChartUnit"];
+        };
+        /**
+         * @description What a column of a size chart may hold.
+         * @enum {string}
+         */
+        ChartField: "label" | "model" | "length" | "depthFront" | "depthRear" | "widthRear" | "widthFront" | "openingGirth" | "girthMin" | "girthMax" | "girthRange" | "neckStrapMin" | "neckStrapMax" | "neckStrapRange" | "mass" | "price";
+        /** @description One row of a chart, understood or not. */
+        ChartRow: {
+            /**
+             * Format: int32
+             * @description Its line in the file, from 1.
+             */
+            row: number;
+            /** @description Its text. */
+            raw: string;
+            size: null | components["schemas"]["MuzzleSize"];
+            /** @description What is wrong, each naming the field and what would be accepted. */
+            problems: string[];
+            /** @description What the chart does not say and will be assumed. */
+            assumed: string[];
+        };
+        /**
+         * @description The unit of a column's bare numbers.
+         * @enum {string}
+         */
+        ChartUnit: "none" | "mm" | "cm" | "in" | "g" | "oz" | "kg";
+        /** @description The muzzle in use, with the reasons as they were. */
+        ChoiceDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            chosenAt: string;
+            sizeId: string;
+            kept: components["schemas"]["KeptFit"];
+        };
+        /** @description A muzzle to keep for a dog, judged as asked. */
+        ChoiceEntry: {
+            sizeId?: null | string;
+            uses?: null | components["schemas"]["Purpose"][];
+            school?: null | components["schemas"]["FitStyle"];
+            /** Format: int32 */
+            fingers?: null | number;
+            /** Format: int32 */
+            minutes?: null | number;
+            warm?: null | boolean;
+            note?: null | string;
+            clinicHands?: null | boolean;
+        };
+        /** @description A bench that wants the tape's readings. */
+        ClaimEntry: {
+            /** Format: uuid */
+            bench?: null | string;
+        };
+        /** @description Two rules that pull apart, and what to do about it. */
+        Clash: {
+            /** @description Stable id. */
+            id: string;
+            /** @description Ids of the rules of one side. */
+            rules: string[];
+            /** @description Ids of the rules of the other. */
+            against: string[];
+            /** @description What pulls apart. */
+            says: string;
+            /** @description What to do. */
+            do: string;
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
+        };
+        /** @enum {string} */
+        Closure: "clip" | "buckle" | "both";
+        /** @enum {string} */
+        Coat: "ordinary" | "thick" | "clipped";
+        /** @description A coat colour to pick from, with the shade it is drawn in. The shades are sketches (House). */
+        CoatColour: {
+            /** @description Stable id. */
+            id: string;
+            /** @description In words. */
+            name: string;
+            /** @description sRGB, as #rrggbb. */
+            hex: string;
+        };
+        /** @description One criterion's outcome. */
+        CriterionDto: {
+            name: components["schemas"]["CriterionName"];
+            verdict: components["schemas"]["Verdict"];
+            /**
+             * Format: double
+             * @description Distance to the nearest bound, negative when missed; null for a yes-or-no rule.
+             */
+            marginMm: null | number;
+            reason: string;
+            basis: components["schemas"]["Basis"];
+            /**
+             * Format: double
+             * @description What was found.
+             */
+            valueMm: null | number;
+            /**
+             * Format: double
+             * @description Least wanted.
+             */
+            lowMm: null | number;
+            /**
+             * Format: double
+             * @description Most wanted.
+             */
+            highMm: null | number;
+            /**
+             * Format: double
+             * @description Chance that it holds, 0 to 1; null when not drawn.
+             */
+            chance: null | number;
+            /** @description A wish that never decides. */
+            soft: boolean;
+            /** @description How it came out, closer than the verdict. */
+            outcome: components["schemas"]["Outcome"];
+            /** @description It can make a muzzle unfit; otherwise it warns at the most. */
+            hard: boolean;
+            /** @description How the number it rests on was come by, where that was not read. */
+            restsOn: null | string;
+        };
+        /**
+         * @description What a muzzle is checked for.
+         * @enum {string}
+         */
+        CriterionName: "seat" | "shove" | "chinRoom" | "gape" | "girth" | "width" | "neckStrap" | "slipOff" | "large" | "use" | "containment" | "front" | "closure" | "feeding" | "heat" | "weight" | "visibility";
+        /** @enum {string} */
+        DayOfWeek: "sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday";
+        /** @enum {string} */
+        DecisionKind: "endNow" | "back" | "same" | "raise" | "passed" | "goOn";
+        /**
+         * @description How much the brief asks for it.
+         * @enum {string}
+         */
+        Demand: "allowed" | "wanted" | "required" | "ruledOut";
+        /** @description What is seen, and how it is fastened. */
+        DiagnoseEntry: {
+            sizeId?: null | string;
+            symptom?: null | string;
+            /** Format: int32 */
+            hole?: null | number;
+            /** Format: double */
+            fromTightestMm?: null | number;
+        };
+        /** @description A cause, whether the numbers speak for it, and its remedies, the cheapest first. */
+        Diagnosed: {
+            /** @description The cause. */
+            cause: components["schemas"]["Cause"];
+            /** @description Whether the numbers speak for it; null where none tells. */
+            likely: null | boolean;
+            /** @description The numbers, in a sentence. */
+            evidence: string;
+            /** @description What to do, the cheapest first. */
+            remedies: components["schemas"]["TryOnRemedy"][];
+        };
+        /** @description A symptom with its causes and remedies. */
+        DiagnosisDto: {
+            symptom: components["schemas"]["Symptom"];
+            causes: components["schemas"]["Diagnosed"][];
+        };
+        /** @description A dimension of the drawing. */
+        DimensionDto: {
+            name: string;
+            from: components["schemas"]["PointMm"];
+            to: components["schemas"]["PointMm"];
+            /** Format: double */
+            mm: number;
+        };
+        /** @description A dog with where it stands, for headers and lists. */
+        DogCardDto: {
+            dog: components["schemas"]["DogDto"];
+            badge: components["schemas"]["BadgeDto"];
+            next: components["schemas"]["NextThing"];
+            breeds: string;
+            age: null | string;
+            headShape: components["schemas"]["HeadShapeChoice"];
+            coatHex: string;
+            portrait: components["schemas"]["HeadPortrait"];
+            cautions: string[];
+            choice: null | components["schemas"]["ChoiceDto"];
+            tried: null | components["schemas"]["TriedDto"];
+            /** Format: uuid */
+            openSessionId: null | string;
+        };
+        /** @description What a changed number would change for one dog: before and after. */
+        DogChangeDto: {
+            what: string;
+            before: string;
+            after: string;
+        };
+        /** @description A dog on record. */
+        DogDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            keeper: null | string;
+            place: null | string;
+            /** Format: date */
+            birthDate: null | string;
+            birthDateEstimated: boolean;
+            breedIds: string[];
+            headShapeSeen: null | components["schemas"]["HeadShape"];
+            /** Format: double */
+            bodyMassKg: null | number;
+            coatId: null | string;
+            coatSeen: null | components["schemas"]["Coat"];
+            purposes: components["schemas"]["Purpose"][];
+            temperament: components["schemas"]["Temperament"];
+            sensitivities: components["schemas"]["Sensitivity"][];
+            biteTier: components["schemas"]["BiteTier"];
+            notes: null | string;
+            archived: boolean;
+            /** Format: int64 */
+            version: number;
+            health: components["schemas"]["HealthNote"][];
+            traitsSeen: components["schemas"]["BreedTrait"][];
+        };
+        /** @description A dog as entered. Every field may be missing; the validator says which must not. */
+        DogEntry: {
+            name?: null | string;
+            keeper?: null | string;
+            place?: null | string;
+            /** Format: date */
+            birthDate?: null | string;
+            /** Format: int32 */
+            ageMonths?: null | number;
+            breedIds?: null | string[];
+            headShapeSeen?: null | components["schemas"]["HeadShape"];
+            /** Format: double */
+            bodyMassKg?: null | number;
+            coatId?: null | string;
+            coatSeen?: null | components["schemas"]["Coat"];
+            purposes?: null | components["schemas"]["Purpose"][];
+            temperament?: null | components["schemas"]["Temperament"];
+            sensitivities?: null | components["schemas"]["Sensitivity"][];
+            biteTier?: null | components["schemas"]["BiteTier"];
+            notes?: null | string;
+            health?: null | components["schemas"]["HealthNote"][];
+            traitsSeen?: null | components["schemas"]["BreedTrait"][];
+            /** Format: uuid */
+            id?: null | string;
+        };
+        /** @description A geometry to be drawn while it is typed. */
+        DrawEntry: {
+            type?: null | components["schemas"]["MuzzleType"];
+            size?: null | components["schemas"]["SizeEntry"];
+        };
+        /**
+         * @description From where a head is looked at.
+         * @default side
+         * @enum {string}
+         */
+        DrawingView: "side" | "top" | "front";
+        /** @description What is wrong with a geometry, and how it looks on a head of its size. */
+        DrawnSizeDto: {
+            problems: components["schemas"]["GeometryProblem"][];
+            drawing: null | components["schemas"]["FitDrawingDto"];
+            /** @description What was assumed to draw it. */
+            assumed: null | string;
+        };
+        /** @description Dogs the practice expects. */
+        ExpectedDogDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            headShape: components["schemas"]["HeadShape"];
+            /** Format: double */
+            eyeMm: number;
+            /** Format: double */
+            girthMm: null | number;
+            /** Format: double */
+            widthMm: null | number;
+            /** Format: double */
+            neckMm: null | number;
+            biteTier: components["schemas"]["BiteTier"];
+            purposes: components["schemas"]["Purpose"][];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description The same, as entered. */
+        ExpectedDogEntry: {
+            name?: null | string;
+            /** Format: int32 */
+            count?: null | number;
+            headShape?: null | components["schemas"]["HeadShape"];
+            /** Format: double */
+            eyeMm?: null | number;
+            /** Format: double */
+            girthMm?: null | number;
+            /** Format: double */
+            widthMm?: null | number;
+            /** Format: double */
+            neckMm?: null | number;
+            biteTier?: null | components["schemas"]["BiteTier"];
+            purposes?: null | components["schemas"]["Purpose"][];
+            /**
+             * Format: uuid
+             * @description Made by whoever adds them, so that what is sent twice is added once.
+             */
+            id?: null | string;
+        };
+        /** @description Steps passed at the end of a day: one in ten dogs like it no more than the first, half the second, nine in ten the third. */
+        FanDto: {
+            /** Format: date */
+            day: string;
+            /** Format: int32 */
+            p10: number;
+            /** Format: int32 */
+            p50: number;
+            /** Format: int32 */
+            p90: number;
+        };
+        /** @description Something that does not add up, and which reading to take again. */
+        FindingDto: {
+            /** @description Stable code of the check, such as "sides-differ". */
+            code: string;
+            /** @description How much it matters. */
+            severity: components["schemas"]["Severity"];
+            /** @description The measures concerned. */
+            measures: components["schemas"]["Measure"][];
+            /** @description What disagrees and by how much. */
+            message: string;
+            /** @description Which reading to take again, and how. */
+            retake: string;
+            /** @description Why the limit is where it is. */
+            basis: components["schemas"]["Basis"];
+        };
+        /** @description The judgement. Chance and retake are there when an uncertainty was given. Room and margin numbers are signed: negative means missed or past the eye. */
+        FitAnswer: {
+            /** Format: double */
+            noseRoomMm: number;
+            /** Format: double */
+            eyeRoomMm: number;
+            /** Format: double */
+            shoveEyeRoomMm: number;
+            /** Format: double */
+            chinRoomMm: number;
+            /** Format: double */
+            gapeDeg: number;
+            gapeClass: components["schemas"]["GapeClass"];
+            /** Format: double */
+            neededGirthMm: number;
+            /** Format: double */
+            girthMarginMm: number;
+            /** Format: double */
+            widthMarginMm: number;
+            /** Format: double */
+            neckLoopMm: null | number;
+            verdict: components["schemas"]["Verdict"];
+            criteria: components["schemas"]["CriterionDto"][];
+            notChecked: components["schemas"]["NotChecked"][];
+            snout: components["schemas"]["SourceDto"][];
+            /** Format: double */
+            chance: null | number;
+            retake: null | components["schemas"]["Retake"];
+        };
+        /** @description One muzzle on one dog with its drawing. */
+        FitDetailDto: {
+            fit: components["schemas"]["FitDto"];
+            drawing: components["schemas"]["FitDrawingDto"];
+        };
+        /** @description A muzzle over a snout, to scale. */
+        FitDrawingDto: {
+            head: components["schemas"]["HeadDrawing"];
+            basket: components["schemas"]["Stroke"][];
+            basketSection: components["schemas"]["Stroke"];
+            dimensions: components["schemas"]["DimensionDto"][];
+            sectionDimensions: components["schemas"]["DimensionDto"][];
+            /** Format: double */
+            gapeDeg: number;
+        };
+        /** @description One muzzle judged in full. */
+        FitDto: {
+            sizeId: string;
+            /** @description The model without its other sizes. */
+            bare: components["schemas"]["MuzzleModel"];
+            size: components["schemas"]["MuzzleSize"];
+            verdict: components["schemas"]["Verdict"];
+            /** Format: double */
+            chance: null | number;
+            retake: null | components["schemas"]["Retake"];
+            deciding: components["schemas"]["CriterionDto"];
+            criteria: components["schemas"]["CriterionDto"][];
+            notChecked: components["schemas"]["NotChecked"][];
+            /** Format: double */
+            noseRoomMm: null | number;
+            /** Format: double */
+            eyeRoomMm: null | number;
+            /** Format: double */
+            shoveEyeRoomMm: null | number;
+            /** Format: double */
+            gapeDeg: null | number;
+            gapeClass: null | components["schemas"]["GapeClass"];
+            /** Format: double */
+            neckLoopMm: null | number;
+            strap: null | components["schemas"]["StrapDto"];
+            /** @description What the fitter's weights look at, each 0 to 1. */
+            score: components["schemas"]["FitScore"];
+            /** @description The colour that serves the wish to be seen or to blend in best. */
+            colour: null | string;
+            /** @description What has to be said of a sleeve or face cover. */
+            caution: null | string;
+            /** Format: int32 */
+            inVan: number;
+            remedies: components["schemas"]["RemedyDto"][];
+            otherStrap: null | components["schemas"]["StrapDto"];
+            /** @description What it is to train in, where two muzzles are advised and it serves; null otherwise. */
+            training: null | string;
+            /** @description The answer in one line. */
+            headline: components["schemas"]["Headline"];
+            /** @description It is kept only with a note that says why. */
+            needsNote: boolean;
+        };
+        /**
+         * @description Where a muzzle stands in the list.
+         * @enum {string}
+         */
+        FitGroup: "fits" | "watched" | "unsure" | "near" | "out";
+        /** @description One size of one model in the ranked list. */
+        FitRowDto: {
+            sizeId: string;
+            modelId: string;
+            model: string;
+            maker: string;
+            type: components["schemas"]["MuzzleType"];
+            material: components["schemas"]["Material"];
+            sizeLabel: string;
+            /** Format: int32 */
+            massG: null | number;
+            /** Format: double */
+            price: null | number;
+            /** Format: int32 */
+            leadDays: null | number;
+            /** Format: int32 */
+            inVan: number;
+            group: components["schemas"]["FitGroup"];
+            verdict: components["schemas"]["Verdict"];
+            /**
+             * Format: double
+             * @description Chance that all that has to hold does, 0 to 1.
+             */
+            chance: null | number;
+            retake: null | components["schemas"]["Retake"];
+            deciding: components["schemas"]["CriterionDto"];
+            /** Format: double */
+            gapeDeg: null | number;
+            gapeClass: null | components["schemas"]["GapeClass"];
+            note: string;
+            /** Format: double */
+            weighted: number;
+            notChecked: components["schemas"]["CriterionName"][];
+            /** @description What would save a near miss, the cheapest first. */
+            remedies: components["schemas"]["RemedyDto"][];
+            /** @description The answer in one line. */
+            headline: components["schemas"]["Headline"];
+        };
+        /**
+         * @description How well a muzzle serves beyond fitting, each 0 to 1, for the order of muzzles that fit equally surely. Basis: House; each is the
+         *     plain mean of the points named beside it.
+         */
+        FitScore: {
+            /**
+             * Format: double
+             * @description Room to open the mouth up to a yawn; softness; lightness against the most it may weigh; a centred seat; not hanging.
+             */
+            comfort?: number;
+            /**
+             * Format: double
+             * @description Does not give; front bar; forehead strap; collar link; closures; an edge that cannot reach the eye; being seen as wished.
+             */
+            safety?: number;
+            /**
+             * Format: double
+             * @description A way for treats, and room to take them.
+             */
+            feeding?: number;
+        };
+        /** @description How the practice fits. */
+        FitSettingsDto: {
+            material: components["schemas"]["MaterialSchool"];
+            visibility: components["schemas"]["VisibilitySchool"];
+            /** Format: double */
+            fingerMm: number;
+            /** Format: double */
+            comfort: number;
+            /** Format: double */
+            safety: number;
+            /** Format: double */
+            feeding: number;
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description How the practice fits, as entered. */
+        FitSettingsEntry: {
+            material?: null | components["schemas"]["MaterialSchool"];
+            visibility?: null | components["schemas"]["VisibilitySchool"];
+            /** Format: double */
+            fingerMm?: null | number;
+            /** Format: double */
+            comfort?: null | number;
+            /** Format: double */
+            safety?: null | number;
+            /** Format: double */
+            feeding?: null | number;
+        };
+        /**
+         * @description The two ways of the trade to measure and fit: which measures are taken, and how close a basket is to sit.
+         * @enum {string}
+         */
+        FitStyle: "everyday" | "working";
+        /** @description The whole catalogue judged for one dog. */
+        FitsDto: {
+            brief: components["schemas"]["BriefDto"];
+            snout: components["schemas"]["SourceDto"][];
+            fits: components["schemas"]["FitRowDto"][];
+            /**
+             * Format: int32
+             * @description How many sizes the filters left out.
+             */
+            filteredOut: number;
+            /** @description Light baskets to train in, where two muzzles are advised. */
+            training: components["schemas"]["TrainingRowDto"][];
+            missing: components["schemas"]["MissingMeasure"][];
+            settings: components["schemas"]["FitSettingsDto"];
+        };
+        /** @description When the dog will be ready. */
+        ForecastDto: {
+            /**
+             * Format: date
+             * @description The day wanted.
+             */
+            by: null | string;
+            /** @description The step that has to be passed, by name. */
+            readyAt: string;
+            /**
+             * Format: int32
+             * @description How many steps that is.
+             */
+            wanted: number;
+            /** Format: date */
+            p10: null | string;
+            /** Format: date */
+            p50: null | string;
+            /** Format: date */
+            p90: null | string;
+            /** Format: double */
+            chanceBy: null | number;
+            /** @description The chance is so low that ways out are shown. */
+            low: boolean;
+            /** Format: double */
+            neverShare: number;
+            holdsUp: components["schemas"]["HoldUpDto"][];
+            waysOut: components["schemas"]["WayOutDto"][];
+            /** Format: int32 */
+            passedNow: number;
+            fan: components["schemas"]["FanDto"][];
+        };
+        /** @enum {string} */
+        ForeheadStrap: "none" | "optional" | "fitted";
+        /**
+         * @description The hole in the front that treats go through.
+         * @enum {string}
+         */
+        FrontOpening: "none" | "fixed" | "canBeCut";
+        /**
+         * @description What a dog can do with its mouth open this far.
+         * @enum {string}
+         */
+        GapeClass: "closed" | "halfPant" | "fullPant" | "yawn";
+        /** @description What is wrong with a model or size as entered. */
+        GeometryProblem: {
+            /** @description The field, such as "name" or "sizes[2].depthRearMm". */
+            field: string;
+            /** @description What is wrong and what would be accepted. */
+            says: string;
+        };
+        GoDto: {
+            /** Format: uuid */
+            id: string;
+            success: boolean;
+            /** Format: int32 */
+            heldMs: null | number;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @description One go's outcome. */
+        GoEntry: {
+            /** @description Whether it did what the step asks. */
+            success?: null | boolean;
+            /**
+             * Format: int32
+             * @description How long it held, where the step has a timer.
+             */
+            heldMs?: null | number;
+            /**
+             * Format: int32
+             * @description The set it was tapped in: it counts in that one or in none.
+             */
+            set?: null | number;
+            /** @description The step that was shown. */
+            stepId?: null | string;
+            /**
+             * Format: int32
+             * @description The target that was shown.
+             */
+            target?: null | number;
+            /**
+             * Format: date-time
+             * @description When it was tapped, by the pad's clock; the time it arrived when left out.
+             */
+            at?: null | string;
+        };
+        /**
+         * @description How a set is decided: two presets, both in use.
+         * @enum {string}
+         */
+        GoRule: "asSoonAsClear" | "steadyTens";
+        /** @description How a dog's sets are to be decided. */
+        GoRuleEntry: {
+            rule?: null | components["schemas"]["GoRule"];
+            reason?: null | string;
+        };
+        /** @description A row that can be taken over. */
+        GoodRowDto: {
+            /** Format: int32 */
+            row: number;
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            asTaken: string;
+            /** Format: double */
+            mm: number;
+            tool: components["schemas"]["Tool"];
+            takenBy: null | string;
+            /** Format: date-time */
+            takenAt: null | string;
+            setAside: null | string;
+        };
+        /** @description A dog's head from the side, from above and from the front, to scale from its own numbers. */
+        HeadDrawing: {
+            head: components["schemas"]["Stroke"][];
+            jaw: components["schemas"]["Stroke"];
+            hinge: components["schemas"]["PointMm"];
+            eyeCorner: components["schemas"]["PointMm"];
+            highNeckTop: components["schemas"]["PointMm"];
+            highNeckUnder: components["schemas"]["PointMm"];
+            section: components["schemas"]["Stroke"];
+            top: components["schemas"]["Stroke"][];
+            front: components["schemas"]["Stroke"][];
+            marks: components["schemas"]["MeasureMark"][];
+        };
+        /** @description A head from the side, small: for a badge. Its longer side is int HeadPortrait.Size steps, so that a list of dogs stays light. */
+        HeadPortrait: {
+            /**
+             * Format: int32
+             * @description Width in steps.
+             */
+            width: number;
+            /**
+             * Format: int32
+             * @description Height in steps.
+             */
+            height: number;
+            /** @description What is drawn, the hindmost first. */
+            paths: components["schemas"]["PortraitPath"][];
+        };
+        /** @enum {string} */
+        HeadShape: "long" | "medium" | "short";
+        /** @description The head shape to work with, and what every way says. */
+        HeadShapeChoice: {
+            /** @description The shape. */
+            shape: components["schemas"]["HeadShape"];
+            /** @description Why this one. */
+            reason: string;
+            /** @description What it stands on. */
+            basis: components["schemas"]["Basis"];
+            /** @description Everything known, the most trusted first; empty when nothing is. */
+            ways: components["schemas"]["ShapeReading"][];
+            /** @description The craniofacial ratio is below Grounded&lt;double&gt; HeadShapes.AirwayRatio. */
+            airwayCaution: boolean;
+            /** @description Whether two ways point to different shapes. */
+            disagree?: boolean;
+        };
+        /** @description The answer about one muzzle in one line. What stands in it is read without what stands below it. */
+        Headline: {
+            /** @description How sure, such as "96 %"; null where it is out or was not drawn. Never 100 %. */
+            chance: null | string;
+            /** @description The verdict in words, with what it does not cover. */
+            says: string;
+            /** @description What could not be checked, short; null when everything was. */
+            unchecked: null | string;
+        };
+        /**
+         * @description Something about its health that decides what may lie on its face.
+         * @enum {string}
+         */
+        HealthNote: "airwayTrouble" | "proneToVomiting" | "sedatedAtClinic";
+        /** @description A dog's measuring sets, the newest first. */
+        HistoryDto: {
+            sets: components["schemas"]["MeasuringSetRecordDto"][];
+            measureAgain: string[];
+        };
+        /**
+         * @description How a criterion for holding was come by.
+         * @enum {string}
+         */
+        HoldEstimate: "percentile" | "survival";
+        /** @description What holds it up. */
+        HoldUpDto: {
+            stepId: string;
+            step: string;
+            /** Format: double */
+            sessions: number;
+        };
+        /** @description One change of a number. */
+        HouseNumberChangeDto: {
+            /** @description What it was set to, with its unit; "ours" where it was set back. */
+            value: string;
+            /** @description Why. */
+            reason: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+        };
+        /** @description A number of the job with what it stands on. */
+        HouseNumberDto: {
+            id: string;
+            room: string;
+            what: string;
+            /** @description The value that holds, with its unit. */
+            value: string;
+            /**
+             * Format: double
+             * @description The same as a plain number in that unit.
+             */
+            plain: number;
+            /** @description "mm", "°", "min", "days", or empty. */
+            unit: string;
+            /** @description Our own value, with its unit. */
+            ours: string;
+            /** @description What our own value stands on. */
+            basis: components["schemas"]["Basis"];
+            /** @description Whether the practice set its own. */
+            isOwn: boolean;
+            /** @description Whether it may. */
+            isEditable: boolean;
+            /** @description Where it is set instead, or why it is not; null for most. */
+            setElsewhere: null | string;
+            /**
+             * Format: double
+             * @description Least plain number accepted.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description Greatest plain number accepted.
+             */
+            most: number;
+            /** @description The same in words. */
+            accepted: string;
+            /** @description Every change, the newest first. */
+            changes: components["schemas"]["HouseNumberChangeDto"][];
+            /**
+             * Format: int64
+             * @description The number of the last change; 0 where there was none.
+             */
+            version: number;
+        };
+        /** @description A number as set. */
+        HouseNumberEntry: {
+            /**
+             * Format: double
+             * @description In the number's own unit; left out, it is set back to ours.
+             */
+            value?: null | number;
+            /** @description Why; it stays on record. Needed where a value is set. */
+            reason?: null | string;
+        };
+        /** @description What a number would change for the dogs there are, before it is kept. */
+        HouseNumberTrialDto: {
+            /** @description The value that holds now. */
+            before: string;
+            /** @description The value tried. */
+            after: string;
+            /**
+             * Format: int32
+             * @description How many dogs were looked at: those touched last.
+             */
+            lookedAt: number;
+            /**
+             * Format: int32
+             * @description How many there are on the round.
+             */
+            of: number;
+            /** @description Those for which something would change. */
+            dogs: components["schemas"]["ChangedDogDto"][];
+            /** @description What such a number decides that cannot be seen beforehand; null where everything can. */
+            notSeen: null | string;
+        };
+        /** Format: binary */
+        IFormFile: string;
+        /** @description A chart to be taken into the catalogue: a new model, or the sizes of one there is. */
+        ImportChartEntry: {
+            text?: null | string;
+            columns?: null | components["schemas"]["ChartColumn"][];
+            /** @description The model whose sizes it replaces; null for a new one. */
+            modelId?: null | string;
+            model?: null | components["schemas"]["MuzzleEntry"];
+            /** @description Of a file with several models, the one to be taken in. */
+            of?: null | string;
+        };
+        /** @enum {string} */
+        JawHeld: "level" | "pointToPoint";
+        /** @description How the jaw to nose was held; left out takes it back. */
+        JawHeldEntry: {
+            held?: null | components["schemas"]["JawHeld"];
+        };
+        /** @description A muzzle kept earlier, drawn as it was. */
+        KeptChoiceDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            chosenAt: string;
+            /** Format: date-time */
+            withdrawnAt: null | string;
+            sizeId: string;
+            kept: components["schemas"]["KeptFit"];
+            drawing: null | components["schemas"]["FitDrawingDto"];
+        };
+        KeptCriterion: {
+            name: components["schemas"]["CriterionName"];
+            verdict: components["schemas"]["Verdict"];
+            /** Format: double */
+            marginMm: null | number;
+            reason: string;
+            basis: string;
+        };
+        KeptFit: {
+            model: string;
+            maker: string;
+            type: components["schemas"]["MuzzleType"];
+            size: components["schemas"]["MuzzleSize"];
+            fitStyle: components["schemas"]["FitStyle"];
+            /** Format: int32 */
+            fingers: number;
+            /** Format: double */
+            neededGapeDeg: number;
+            verdict: components["schemas"]["Verdict"];
+            /** Format: double */
+            gapeDeg: null | number;
+            /** Format: double */
+            neckLoopMm: null | number;
+            criteria: components["schemas"]["KeptCriterion"][];
+            snout: components["schemas"]["KeptNumber"][];
+            notChecked: string[];
+            note: null | string;
+            muzzle?: null | components["schemas"]["MuzzleModel"];
+            numbers?: null | components["schemas"]["KeptSnout"];
+            brief?: null | components["schemas"]["BriefLine"][];
+            strap?: null | components["schemas"]["KeptStrap"];
+            /** Format: double */
+            chance?: null | number;
+            rulesId?: null | string;
+            ownRules?: null | components["schemas"]["KeptRule"][];
+        };
+        KeptLength: {
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** Format: double */
+            mm: number;
+        };
+        KeptNumber: {
+            name: string;
+            /** Format: double */
+            mm: number;
+            provenance: components["schemas"]["Provenance"];
+            how: string;
+        };
+        KeptRule: {
+            id: string;
+            /** Format: double */
+            value: number;
+        };
+        KeptSnout: {
+            lengths: components["schemas"]["KeptLength"][];
+            /** Format: double */
+            fitLineGapMm: null | number;
+            headShape: components["schemas"]["HeadShape"];
+        };
+        KeptStrap: {
+            /** Format: double */
+            loopMm: number;
+            /** Format: int32 */
+            hole: null | number;
+            /** Format: int32 */
+            holes: null | number;
+            /** Format: double */
+            fromTightestMm: null | number;
+        };
+        /**
+         * @description A place on the head that is marked on a picture.
+         * @enum {string}
+         */
+        Landmark: "noseTip" | "innerEye" | "fitLineTop" | "fitLineUnder" | "throatBump" | "bridgeFront" | "bridgeBack" | "stop" | "occiput" | "innerEyeLeft" | "innerEyeRight" | "snoutLeft" | "snoutRight" | "skullLeft" | "skullRight";
+        /** @description A place a measure is taken from, named. */
+        LandmarkPoint: {
+            name: string;
+            at: components["schemas"]["PointMm"];
+        };
+        /** @description A step this dog does not need. */
+        LeftOutDto: {
+            name: string;
+            stage: components["schemas"]["Stage"];
+            reason: string;
+        };
+        /** Format: double */
+        Length: number;
+        /** @description What is marked on a picture. */
+        MarksEntry: {
+            view?: null | components["schemas"]["PhotoView"];
+            side?: null | components["schemas"]["Side"];
+            kind?: null | components["schemas"]["ReferenceKind"];
+            /**
+             * Format: double
+             * @description The distance of a ruler's two marks.
+             */
+            rulerMm?: null | number;
+            /** @description The reference's corners in order around it, the first two along a long side; a ruler's two marks. */
+            corners?: null | components["schemas"]["PixelPoint"][];
+            /** @description The places marked so far. */
+            landmarks?: null | {
+                [key: string]: components["schemas"]["PixelPoint"];
+            };
+        };
+        /**
+         * @description What a muzzle is made of.
+         * @enum {string}
+         */
+        Material: "coatedWire" | "rigidPlastic" | "mouldedRubber" | "clearVinyl" | "leather" | "coatedWebbing" | "fabric";
+        /** @enum {string} */
+        MaterialSchool: "sturdy" | "metalOnly";
+        /**
+         * @description What is measured on a dog's head. Landmarks and method are in MeasureDefinition.
+         * @enum {string}
+         */
+        Measure: "noseToInnerEye" | "fitLineLength" | "snoutGirth" | "snoutHeight" | "snoutWidth" | "jawToNose" | "noseToOcciput" | "neckGirth" | "innerEyeSpacing" | "stopToNose" | "stopToOcciput" | "skullWidth" | "headGirth";
+        /** @description How one measure is taken, for the person holding the tape. */
+        MeasureGuide: {
+            /** @description Which measure. */
+            measure: components["schemas"]["Measure"];
+            /** @description Its name in plain words. */
+            name: string;
+            /** @description The landmarks it runs between. */
+            where: string;
+            /** @description How the landmarks are found by eye and finger, for someone who never did. */
+            find: string;
+            /** @description How the tape is held. */
+            how: string;
+            /** @description The usual mistake. */
+            mistake: string;
+            /** @description The view of the head drawing that shows it best. */
+            view?: components["schemas"]["DrawingView"];
+            /**
+             * @description Whether it is taken left and right.
+             * @default false
+             */
+            hasSides: boolean;
+            /**
+             * @description Whether neither fit style asks for it.
+             * @default false
+             */
+            optional: boolean;
+        };
+        /** @description One line of a bench: a measure, and its side where it has two. */
+        MeasureLine: {
+            measure?: components["schemas"]["Measure"];
+            side?: null | components["schemas"]["Side"];
+        };
+        /** @description Where one measure runs in one view. */
+        MeasureMark: {
+            /** @description Which measure. */
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** @description The view. */
+            view: components["schemas"]["DrawingView"];
+            /** @description The tape's path. */
+            paths: components["schemas"]["PointMm"][][];
+            /** @description The places it runs between. */
+            landmarks: components["schemas"]["LandmarkPoint"][];
+            /** @description A dimension line's two ends, clear of the head; empty for a girth. */
+            dimension: components["schemas"]["PointMm"][];
+        };
+        /**
+         * @description What a measure is wanted for.
+         * @enum {string}
+         */
+        MeasureUse: "choosing" | "strap" | "headShape";
+        /** @description All readings of one measure together. */
+        MeasuredDto: {
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            meanMm: number;
+            /** Format: double */
+            spreadMm: number;
+            /** Format: double */
+            standardUncertaintyMm: number;
+        };
+        /** @description A measuring set. */
+        MeasuringSetDto: {
+            /** Format: uuid */
+            id: null | string;
+            /** Format: date-time */
+            startedAt: null | string;
+            school: components["schemas"]["FitStyle"];
+            /** Format: double */
+            bodyMassKg: null | number;
+            coat: components["schemas"]["Coat"];
+            /** Format: double */
+            fitLineGapMm: null | number;
+            /** Format: double */
+            usualGapMm: number;
+            /** Format: int32 */
+            setsBefore: number;
+            /** @description It is of an earlier day: what is read now begins a new one unless told otherwise. */
+            isOver: boolean;
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description What belongs to a whole measuring set. */
+        MeasuringSetEntry: {
+            school?: null | components["schemas"]["FitStyle"];
+            /**
+             * Format: double
+             * @description 0.4 to 120; also becomes the dog's.
+             */
+            bodyMassKg?: null | number;
+            coat?: null | components["schemas"]["Coat"];
+            /**
+             * Format: double
+             * @description The gap left between eye line and fit line, 2 to 60; the usual one when left out.
+             */
+            fitLineGapMm?: null | number;
+            /** @description Change the set in hand although it is of an earlier day; else another mass or coat begins a new one. */
+            intoOldSet?: null | boolean;
+        };
+        /** @description A measuring set of the record. */
+        MeasuringSetRecordDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            startedAt: string;
+            school: null | components["schemas"]["FitStyle"];
+            /** Format: double */
+            bodyMassKg: null | number;
+            coat: components["schemas"]["Coat"];
+            takenBy: string[];
+            measures: components["schemas"]["MeasuredDto"][];
+            setAside: components["schemas"]["ReadingDto"][];
+        };
+        /** @description A measure that is still wanting, and what cannot be answered without it. */
+        MissingMeasure: {
+            /** @description Which one. */
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** @description What it is for. */
+            use: components["schemas"]["MeasureUse"];
+            /** @description What cannot be answered without it, in words that follow "for". */
+            neededFor: string;
+            /** @description Whether nothing can be answered before it is read. */
+            blocking: boolean;
+        };
+        /** @description A colour a model comes in. */
+        MuzzleColour: {
+            /** @description In words. */
+            name: string;
+            /** @description sRGB, as #rrggbb. */
+            hex: string;
+        };
+        /** @description One muzzle or two, and when to change. */
+        MuzzleCount: {
+            /** @description A lighter one to train in comes before the final one. */
+            trainingFirst: boolean;
+            /** @description What to get. */
+            says: string;
+            /** @description Why, and when to change. */
+            reason: string;
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
+        };
+        /** @description A model of the catalogue. */
+        MuzzleDto: {
+            model: components["schemas"]["MuzzleModel"];
+            /** Format: int64 */
+            version: number;
+            /** @description The practice's own, or its correction of a shipped one. */
+            own: boolean;
+            /** @description There is a shipped one behind it to go back to. */
+            shipped: boolean;
+            /** Format: int32 */
+            inVan: number;
+        };
+        /** @description A model as entered. */
+        MuzzleEntry: {
+            name?: null | string;
+            maker?: null | string;
+            type?: null | components["schemas"]["MuzzleType"];
+            material?: null | components["schemas"]["Material"];
+            closure?: null | components["schemas"]["Closure"];
+            foreheadStrap?: null | components["schemas"]["ForeheadStrap"];
+            /** @default false */
+            collarLink: boolean;
+            /** @default false */
+            frontBar: boolean;
+            frontOpening?: null | components["schemas"]["FrontOpening"];
+            colours?: null | components["schemas"]["MuzzleColour"][];
+            note?: null | string;
+            sizes?: null | components["schemas"]["SizeEntry"][];
+            /** Format: double */
+            frontBarGapMm?: null | number;
+            /** Format: double */
+            plateMm?: null | number;
+            /** Format: double */
+            formableMm?: null | number;
+            /** Format: double */
+            holePitchMm?: null | number;
+            /** Format: int32 */
+            leadDays?: null | number;
+        };
+        /** @description A muzzle as its maker sells it. */
+        MuzzleModel: {
+            /** @description Stable id. */
+            id: string;
+            /** @description What the maker calls it. */
+            name: string;
+            /** @description Who makes it. */
+            maker: string;
+            /** @description What sort of muzzle it is. */
+            type: components["schemas"]["MuzzleType"];
+            /** @description What it is made of. */
+            material: components["schemas"]["Material"];
+            /** @description What fastens it behind the head. */
+            closure: components["schemas"]["Closure"];
+            /** @description Whether it has a forehead strap. */
+            foreheadStrap: components["schemas"]["ForeheadStrap"];
+            /** @description It links to the collar. */
+            collarLink: boolean;
+            /** @description A bar in front keeps front teeth in. */
+            frontBar: boolean;
+            /** @description The hole for treats. */
+            frontOpening: components["schemas"]["FrontOpening"];
+            /** @description The colours it comes in. */
+            colours: components["schemas"]["MuzzleColour"][];
+            /** @description What a fitter should know of it. */
+            note: string;
+            /** @description Its sizes. */
+            sizes: components["schemas"]["MuzzleSize"][];
+            /**
+             * Format: double
+             * @description Widest gap in front that a treat or a tongue goes through.
+             */
+            frontBarGapMm?: null | number;
+            /**
+             * Format: double
+             * @description What taking the front plate out adds to the length.
+             */
+            plateMm?: null | number;
+            /**
+             * Format: double
+             * @description How far the width can be formed either way.
+             */
+            formableMm?: null | number;
+            /**
+             * Format: double
+             * @description Distance of the strap's holes; null for a strap that slides.
+             */
+            holePitchMm?: null | number;
+            /**
+             * Format: int32
+             * @description Days from order to delivery.
+             */
+            leadDays?: null | number;
+        };
+        /**
+         * @description One size of a model. Baskets have depths, width and opening, or as some charts do only length and opening girth; sleeves and
+         *     covers have a girth range.
+         */
+        MuzzleSize: {
+            /** @description Stable id. */
+            id: string;
+            /** @description What the maker calls it. */
+            label: string;
+            /** @description Inner length: for a basket the rear edge of the nose rest to the inside of the front. */
+            lengthMm: components["schemas"]["Length"];
+            /**
+             * Format: double
+             * @description Shortest neck loop; null when the chart does not say.
+             */
+            neckStrapMinMm?: null | number;
+            /**
+             * Format: double
+             * @description Longest neck loop.
+             */
+            neckStrapMaxMm?: null | number;
+            /**
+             * Format: double
+             * @description What it weighs; null when the chart does not say.
+             */
+            massG?: null | number;
+            /**
+             * Format: double
+             * @description In the practice's currency; null when unknown.
+             */
+            price?: null | number;
+            /**
+             * Format: double
+             * @description Nose rest to floor in front.
+             */
+            depthFrontMm?: null | number;
+            /**
+             * Format: double
+             * @description Nose rest to floor at the rear edge.
+             */
+            depthRearMm?: null | number;
+            /**
+             * Format: double
+             * @description Across at the rear edge.
+             */
+            widthRearMm?: null | number;
+            /**
+             * Format: double
+             * @description Across in front.
+             */
+            widthFrontMm?: null | number;
+            /**
+             * Format: double
+             * @description Around the inside of the rear edge.
+             */
+            openingGirthMm?: null | number;
+            /**
+             * Format: double
+             * @description Least snout girth of a sleeve or cover.
+             */
+            girthMinMm?: null | number;
+            /**
+             * Format: double
+             * @description Greatest.
+             */
+            girthMaxMm?: null | number;
+        };
+        /**
+         * @description What sort of muzzle it is.
+         * @enum {string}
+         */
+        MuzzleType: "basket" | "sleeve" | "faceCover";
+        /** @description One version of a model; null where it was put away. */
+        MuzzleVersionDto: {
+            /** Format: int32 */
+            version: number;
+            /** Format: date-time */
+            at: null | string;
+            model: null | components["schemas"]["MuzzleModel"];
+        };
+        /**
+         * @description Which room the next thing is done in.
+         * @enum {string}
+         */
+        NextKind: "dog" | "measure" | "fit" | "tryOn" | "session" | "rest";
+        /** @description What to do next, as a short title and one sentence. */
+        NextThing: {
+            kind: components["schemas"]["NextKind"];
+            title: string;
+            detail: string;
+        };
+        /** @description A criterion that could not be checked, and what is missing for it. */
+        NotChecked: {
+            name: components["schemas"]["CriterionName"];
+            reason: string;
+        };
+        /** @description A chart as text, to be opened. */
+        OpenChartEntry: {
+            text?: null | string;
+            type?: null | components["schemas"]["MuzzleType"];
+            /** Format: byte */
+            file?: null | string;
+        };
+        /** @description A file opened: its headings, its first rows, and what its columns seem to mean. */
+        OpenedChart: {
+            /** @description The first row. */
+            headings: string[];
+            /** @description Up to five rows below it. */
+            sample: string[][];
+            /** @description What the columns seem to mean; columns that mean nothing to us are left out. */
+            guess: components["schemas"]["ChartColumn"][];
+            /** @description The models the file holds, where a column names them; empty otherwise. */
+            models: string[];
+            /** @description The file as it was read. */
+            text: string;
+        };
+        /** @description One inner dimension of a custom muzzle, mm. */
+        OrderDimensionDto: {
+            name: string;
+            /** Format: double */
+            wantedMm: number;
+            /** Format: double */
+            leastMm: null | number;
+            /** Format: double */
+            mostMm: null | number;
+            why: string;
+        };
+        /** @description What a maker needs for a muzzle made to measure. */
+        OrderSheetDto: {
+            dog: string;
+            breeds: string;
+            /** Format: date */
+            date: string;
+            dimensions: components["schemas"]["OrderDimensionDto"][];
+            features: string[];
+            shapeNotes: string[];
+            confirm: string[];
+            /**
+             * Format: double
+             * @description How far the mouth opens in the wanted dimensions.
+             */
+            gapeDeg: number;
+            check: components["schemas"]["Verdict"];
+            /** @description What the snout rests on. */
+            readings: components["schemas"]["SourceDto"][];
+            cautions: string[];
+        };
+        /**
+         * @description How one criterion came out. Ordered from best to worst.
+         * @enum {string}
+         */
+        Outcome: "holds" | "justHolds" | "warning" | "overruled" | "missed";
+        /** @description The plan laid on days, and when it will be done. */
+        OutlookDto: {
+            week: components["schemas"]["TrainingWeekDto"];
+            forecast: null | components["schemas"]["ForecastDto"];
+            calendar: components["schemas"]["CalendarEntryDto"][];
+        };
+        /** @description Why a line of the brief does not bind. */
+        OverruleEntry: {
+            note?: null | string;
+        };
+        /** @description A step passed. */
+        PassedDto: {
+            /** Format: date */
+            day: string;
+            how: components["schemas"]["PassedHow"];
+            note: null | string;
+        };
+        /**
+         * @description How a step came to be passed.
+         * @enum {string}
+         */
+        PassedHow: "trained" | "byHand";
+        /** @description A picture of a dog, what is marked on it, and what follows. */
+        PhotoDto: {
+            /** Format: uuid */
+            id: string;
+            view: components["schemas"]["PhotoView"];
+            side: components["schemas"]["Side"];
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            /** Format: date-time */
+            addedAt: string;
+            kind: components["schemas"]["ReferenceKind"];
+            /** Format: double */
+            rulerMm: null | number;
+            corners: components["schemas"]["PixelPoint"][];
+            landmarks: {
+                [key: string]: components["schemas"]["PixelPoint"];
+            };
+            /** @description The landmarks that can be placed in this view, in order. */
+            wanted: components["schemas"]["Landmark"][];
+            /** @description As far as the landmarks go; empty while the reference is not placed or the picture is refused. */
+            measures: components["schemas"]["PhotoMeasureDto"][];
+            /** Format: double */
+            millimetresPerPixel: null | number;
+            /** Format: double */
+            slantDeg: null | number;
+            refusal: null | components["schemas"]["PhotoRefusal"];
+            advice: string[];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A measure from a picture, with what its doubt consists of. */
+        PhotoMeasureDto: {
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** Format: double */
+            mm: number;
+            /** Format: double */
+            standardUncertaintyMm: number;
+            /** Format: double */
+            expandedUncertaintyMm: number;
+            /** Format: double */
+            fromClicksMm: number;
+            /** Format: double */
+            fromReferenceMm: number;
+            /** Format: double */
+            fromPlaneMm: number;
+            how: string;
+        };
+        /** @description Why a picture cannot be measured, and how to take it again. */
+        PhotoRefusal: {
+            code: string;
+            message: string;
+            retake: string;
+        };
+        /**
+         * @description From where the picture was taken.
+         * @enum {string}
+         */
+        PhotoView: "side" | "top";
+        /** @description A point on a picture, pixels: x to the right, y down, from the top left corner. */
+        PixelPoint: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        /** @description A dog's plan and where it stands. */
+        PlanDto: {
+            schoolId: components["schemas"]["SchoolId"];
+            /** @description The school's name. */
+            school: string;
+            schoolSays: string;
+            /** @description Why it was chosen; null for the House's own. */
+            schoolReason: null | string;
+            steps: components["schemas"]["PlannedStepDto"][];
+            leftOut: components["schemas"]["LeftOutDto"][];
+            policies: components["schemas"]["Policy"][];
+            /** Format: date */
+            notBefore: null | string;
+            lastReason: null | string;
+            gapReason: null | string;
+            /** Format: uuid */
+            openSessionId: null | string;
+            /** @description How its sets are decided. */
+            rule: components["schemas"]["GoRule"];
+            /** @description Why, where somebody chose it; null for the House way. */
+            ruleReason: null | string;
+        };
+        /** @description A step with where the plan stands on it. */
+        PlannedStepDto: {
+            step: components["schemas"]["StepDto"];
+            state: components["schemas"]["StepState"];
+            /** @description The gate of its stage: it is passed on two days, every other step on one. */
+            isGate: boolean;
+            /**
+             * Format: int32
+             * @description The target it stands at, a rung below the first where negative; null elsewhere.
+             */
+            target: null | number;
+            /** @description The same in words. */
+            targetText: null | string;
+            passed: null | components["schemas"]["PassedDto"];
+        };
+        /** @description A point in the side view, mm: origin at the nose tip on the bridge line, x towards the skull, y downwards. */
+        PointMm: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        /** @description A choice between ways of working that holds for this dog. */
+        Policy: {
+            /** @description What it is about. */
+            topic: components["schemas"]["PolicyTopic"];
+            /** @description The same in words. */
+            name: string;
+            /** @description What is chosen. */
+            optionId: string;
+            /** @description The same in words. */
+            choice: string;
+            /** @description Why. */
+            reason: string;
+            /** @description What it stands on. */
+            basis: components["schemas"]["Basis"];
+        };
+        /** @description A policy as it is offered. */
+        PolicyChoicesDto: {
+            topic: components["schemas"]["PolicyTopic"];
+            name: string;
+            options: components["schemas"]["PolicyOption"][];
+        };
+        /** @description One way of a policy. */
+        PolicyOption: {
+            /** @description Stable id. */
+            id: string;
+            /** @description What is done. */
+            says: string;
+            /** @description Why some do so. */
+            reason: string;
+        };
+        /**
+         * @description Something about which schools disagree, set one by one in a plan.
+         * @enum {string}
+         */
+        PolicyTopic: "foodNear" | "onRemoval" | "onPawing" | "firstFastening" | "marker" | "oversize";
+        /** @description One line of a portrait as SVG path data. */
+        PortraitPath: {
+            name: components["schemas"]["StrokePart"];
+            d: string;
+        };
+        /** @description A place in the plan set by hand. */
+        PositionEntry: {
+            stepId?: null | string;
+            /** Format: int32 */
+            target?: null | number;
+            note?: null | string;
+        };
+        ProblemDetails: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+        };
+        /**
+         * @description How far a number of the model can be trusted.
+         * @enum {string}
+         */
+        Provenance: "measured" | "derived" | "assumed";
+        /**
+         * @description What a muzzle is wanted for.
+         * @enum {string}
+         */
+        Purpose: "clinic" | "walks" | "visitors" | "transport" | "scavenging" | "working";
+        /** @description A chart with what its columns mean. */
+        ReadChartEntry: {
+            text?: null | string;
+            type?: null | components["schemas"]["MuzzleType"];
+            columns?: null | components["schemas"]["ChartColumn"][];
+            /** @description Of a file with several models, the one to be read. */
+            of?: null | string;
+        };
+        /** @description A reading on record. */
+        ReadingDto: {
+            /** Format: uuid */
+            id: string;
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            asTaken: string;
+            unit: components["schemas"]["ReadingUnit"];
+            /** Format: double */
+            mm: number;
+            tool: components["schemas"]["Tool"];
+            takenBy: null | string;
+            /** Format: date-time */
+            takenAt: string;
+            /** @description Why it counts for nothing; null while it is in use. */
+            setAside: null | string;
+            /** @description It stands apart and is kept all the same. */
+            kept: boolean;
+            /** @description It is the odd one out, proposed to be set aside. */
+            standsApart: boolean;
+            held: null | components["schemas"]["JawHeld"];
+        };
+        /** @description A reading for a dog: a text, or the two marks of a string laid on a ruler. */
+        ReadingEntry: {
+            /**
+             * Format: uuid
+             * @description Made by the caller so that a reading sent twice counts once; left out, the server makes one.
+             */
+            id?: null | string;
+            measure?: null | components["schemas"]["Measure"];
+            side?: null | components["schemas"]["Side"];
+            text?: null | string;
+            unit?: null | components["schemas"]["ReadingUnit"];
+            tool?: null | components["schemas"]["Tool"];
+            takenBy?: null | string;
+            /** @description Where a string's first mark lies on the ruler; left out, at its beginning. */
+            from?: null | string;
+            /** @description Where its second mark lies; then text is not needed and the tool is the string. */
+            to?: null | string;
+            held?: null | components["schemas"]["JawHeld"];
+            /** @description Add it to the set in hand although that is of an earlier day; else a new one is begun. */
+            intoOldSet?: null | boolean;
+        };
+        /** @description What the fitter decides about a reading that stands apart: set aside with a reason, or kept, or neither. */
+        ReadingJudgement: {
+            setAside?: null | string;
+            keep?: null | boolean;
+        };
+        /** @description What is made of a length while it is still being typed: either a length or what is wrong so far. */
+        ReadingSoFar: {
+            /** Format: double */
+            millimetres: null | number;
+            problem: null | string;
+        };
+        /** @description The length understood. */
+        ReadingUnderstood: {
+            /** Format: double */
+            millimetres: number;
+            asTaken: string;
+        };
+        /**
+         * @description The unit a reading is written or shown in.
+         * @enum {string}
+         */
+        ReadingUnit: "mm" | "cm" | "in";
+        /**
+         * @description The thing of known size in the picture.
+         * @enum {string}
+         */
+        ReferenceKind: "card" | "a4" | "a5" | "ruler";
+        /** @description A change that would make a muzzle fit. */
+        RemedyDto: {
+            kinds: components["schemas"]["RemedyKind"][];
+            says: string;
+            after: components["schemas"]["Verdict"];
+            /** Format: double */
+            chance: null | number;
+            sizeId: string;
+        };
+        /**
+         * @description What can be changed on a muzzle, the cheapest first.
+         * @enum {string}
+         */
+        RemedyKind: "hand" | "strap" | "plate" | "forming" | "size" | "model";
+        /** @description Which reading, taken again, would settle a fit most. */
+        Retake: {
+            /** @description The measure to take. */
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** @description Whether a reading is doubted or one is missing. */
+            kind: components["schemas"]["UncertaintyKind"];
+            /**
+             * Format: double
+             * @description Share of the doubt about the whole that knowing this length would end, 0 to 1.
+             */
+            settles: number;
+            /** @description What to do, in a sentence. */
+            says?: null | string;
+        };
+        /** @description A dog on the round: its badge, what is next, and by what it is found. */
+        RoundCardDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            keeper: null | string;
+            place: null | string;
+            breeds: string;
+            purposes: components["schemas"]["Purpose"][];
+            badge: components["schemas"]["BadgeDto"];
+            group: components["schemas"]["RoundGroup"];
+            next: components["schemas"]["NextThing"];
+            coatHex: string;
+            /** @description The head inside the badge. */
+            portrait: components["schemas"]["HeadPortrait"];
+            /** Format: uuid */
+            openSessionId: null | string;
+        };
+        /** @description A stretch of the round. */
+        RoundDto: {
+            /** @description The groups that hold a dog, in the order they are shown. */
+            groups: components["schemas"]["RoundGroupDto"][];
+            /**
+             * Format: int32
+             * @description How many dogs were found.
+             */
+            total: number;
+            /**
+             * Format: int32
+             * @description How many of them come before this stretch.
+             */
+            from: number;
+            /** @description The stretch. */
+            cards: components["schemas"]["RoundCardDto"][];
+            /**
+             * Format: int32
+             * @description How many dogs there are, found or not.
+             */
+            all: number;
+            /** @description The day it is, in words. */
+            day: string;
+        };
+        /**
+         * @description Where on the round a dog stands. What a fitter does standing up comes first: sessions, then the bench, then dogs that rest.
+         * @enum {string}
+         */
+        RoundGroup: "sessionsDue" | "onTheBench" | "resting";
+        /** @description How many dogs a group of the round holds. */
+        RoundGroupDto: {
+            group: components["schemas"]["RoundGroup"];
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description What another school would change for one dog. */
+        SchoolComparedDto: {
+            id: components["schemas"]["SchoolId"];
+            name: string;
+            says: string;
+            isChosen: boolean;
+            /**
+             * Format: int32
+             * @description How many steps its plan would have.
+             */
+            steps: number;
+            /** @description Steps it would bring, by name. */
+            adds: string[];
+            /** @description Steps it would do without, by name. */
+            drops: string[];
+            /**
+             * Format: int32
+             * @description Steps passed already that it has too: they stay passed.
+             */
+            kept: number;
+            /** @description What it would do otherwise. */
+            policies: components["schemas"]["Policy"][];
+        };
+        /** @description A school as it is offered. */
+        SchoolDto: {
+            id: components["schemas"]["SchoolId"];
+            name: string;
+            says: string;
+        };
+        /** @description A school to be trained by from now on. */
+        SchoolEntry: {
+            school?: null | components["schemas"]["SchoolId"];
+            /** @description Policies chosen by topic, each an option of the list; topics left out follow the dog and the school. */
+            policies?: null | {
+                [key: string]: string;
+            };
+            /** @description Why. */
+            reason?: null | string;
+        };
+        /**
+         * @description A way of conditioning a dog, as one group of practitioners has it.
+         * @enum {string}
+         */
+        SchoolId: "goodNewsFirst" | "tastyFloor" | "hiddenTreat" | "ownChoice" | "mealtimeCup" | "threeWeeks" | "headThrough" | "leftAlone";
+        SeenDto: {
+            /** Format: uuid */
+            id: string;
+            signId: string;
+            group: components["schemas"]["SignGroup"];
+        };
+        /**
+         * @description Something that makes a part of the training harder for this dog.
+         * @enum {string}
+         */
+        Sensitivity: "oddObjects" | "handsBehindHead" | "peopleNear" | "clicks" | "lowFoodDrive" | "snatchy" | "paws";
+        /** @description A session. The open set, if any, is the last one. */
+        SessionDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            dogId: string;
+            dogName: string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            endedAt: null | string;
+            gapReason: null | string;
+            /** Format: int32 */
+            goesInSet: number;
+            step: null | components["schemas"]["StepDto"];
+            sets: components["schemas"]["SetDto"][];
+            openSet: null | components["schemas"]["SetDto"];
+            /** @description The open set is decided: finish it; more goes would not be looked at. */
+            isClear: boolean;
+            /** @description What would settle the open set, or that it is settled and by what, in a sentence; null where none is open. */
+            settles: null | string;
+            /** @description A sign over threshold was tapped in the open set: end now. */
+            endNow: boolean;
+        };
+        /** @description A set with its goes, and the rule's decision once it is finished. */
+        SetDto: {
+            /** Format: int32 */
+            number: number;
+            stepId: string;
+            stepName: string;
+            /** Format: int32 */
+            target: number;
+            targetText: string;
+            /** Format: double */
+            holdSeconds: null | number;
+            goes: components["schemas"]["GoDto"][];
+            signs: components["schemas"]["SeenDto"][];
+            decision: null | components["schemas"]["DecisionKind"];
+            reason: null | string;
+            basis: null | string;
+            ifStuck: null | string;
+            endSession: boolean;
+        };
+        /** @description How many more would settle a set that goes on. */
+        SettlesDto: {
+            /**
+             * Format: int32
+             * @description So many more right in a row.
+             */
+            right: number;
+            /**
+             * Format: int32
+             * @description So many more missed in a row.
+             */
+            missed: number;
+        };
+        /**
+         * @description How much a finding matters.
+         * @enum {string}
+         */
+        Severity: "note" | "check";
+        /** @description What one way says. */
+        ShapeReading: {
+            /** @description Which way. */
+            way: components["schemas"]["ShapeWay"];
+            /**
+             * Format: double
+             * @description The ratio or index, where the way has one.
+             */
+            value: null | number;
+            /** @description The shape it points to. */
+            shape: components["schemas"]["HeadShape"];
+            /** @description In one sentence. */
+            reason: string;
+            /** @description What its cuts stand on. */
+            basis: components["schemas"]["Basis"];
+        };
+        /**
+         * @description A way of telling the head shape, the most trusted first.
+         * @enum {string}
+         */
+        ShapeWay: "seen" | "craniofacialRatio" | "cranialIndex" | "breed";
+        /** @description What a CSV file holds, row by row. */
+        SheetDto: {
+            good: components["schemas"]["GoodRowDto"][];
+            bad: components["schemas"]["BadRow"][];
+        };
+        /** @description A CSV file to be read. */
+        SheetEntry: {
+            /** @description The file's text; or its bytes below. */
+            text?: null | string;
+            unit?: null | components["schemas"]["ReadingUnit"];
+            /** @description Whether the readings become a set of their own. */
+            newSet?: null | boolean;
+            /**
+             * Format: byte
+             * @description The file's bytes in base64: UTF-8, UTF-16 or Windows-1252.
+             */
+            file?: null | string;
+        };
+        /**
+         * @description The side of the dog, seen from the dog.
+         * @enum {string}
+         */
+        Side: "left" | "right";
+        /** @description An observable sign. Basis of the grouping: Practice. */
+        Sign: {
+            id: string;
+            group: components["schemas"]["SignGroup"];
+            name: string;
+        };
+        /** @description A sign seen. */
+        SignEntry: {
+            signId?: null | string;
+            /** Format: int32 */
+            set?: null | number;
+            stepId?: null | string;
+            /** Format: int32 */
+            target?: null | number;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        /**
+         * @description How a group of signs reads, from at ease to over threshold.
+         * @enum {string}
+         */
+        SignGroup: "atEase" | "unsure" | "worried" | "overThreshold";
+        /** @description A size as entered. Every field may be missing; the check says which must not. */
+        SizeEntry: {
+            /** @description The size it was; empty for a new one. */
+            id?: null | string;
+            label?: null | string;
+            /** Format: double */
+            lengthMm?: null | number;
+            /** Format: double */
+            neckStrapMinMm?: null | number;
+            /** Format: double */
+            neckStrapMaxMm?: null | number;
+            /** Format: int32 */
+            massG?: null | number;
+            /** Format: double */
+            price?: null | number;
+            /** Format: double */
+            depthFrontMm?: null | number;
+            /** Format: double */
+            depthRearMm?: null | number;
+            /** Format: double */
+            widthRearMm?: null | number;
+            /** Format: double */
+            widthFrontMm?: null | number;
+            /** Format: double */
+            openingGirthMm?: null | number;
+            /** Format: double */
+            girthMinMm?: null | number;
+            /** Format: double */
+            girthMaxMm?: null | number;
+        };
+        /**
+         * @description What was measured. Left out numbers are completed and lower the trust. Each length may have its standard uncertainty beside it, named
+         *     like it with UMm at its end; when at least one is given, the answer has chances.
+         */
+        SnoutInput: {
+            /** Format: double */
+            noseToInnerEyeLeftMm?: null | number;
+            /** Format: double */
+            noseToInnerEyeRightMm?: null | number;
+            /** Format: double */
+            innerEyeSpacingMm?: null | number;
+            /** Format: double */
+            snoutGirthMm?: null | number;
+            /** Format: double */
+            snoutHeightMm?: null | number;
+            /** Format: double */
+            snoutWidthMm?: null | number;
+            /** Format: double */
+            jawToNoseMm?: null | number;
+            /** Format: double */
+            neckGirthMm?: null | number;
+            headShape?: null | components["schemas"]["HeadShape"];
+            /** Format: double */
+            headGirthMm?: null | number;
+            /** Format: double */
+            noseToInnerEyeLeftUMm?: null | number;
+            /** Format: double */
+            noseToInnerEyeRightUMm?: null | number;
+            /** Format: double */
+            innerEyeSpacingUMm?: null | number;
+            /** Format: double */
+            snoutGirthUMm?: null | number;
+            /** Format: double */
+            snoutHeightUMm?: null | number;
+            /** Format: double */
+            snoutWidthUMm?: null | number;
+            /** Format: double */
+            jawToNoseUMm?: null | number;
+            /** Format: double */
+            neckGirthUMm?: null | number;
+            /** Format: double */
+            headGirthUMm?: null | number;
+        };
+        /** @description One number of the snout model and what it rests on. */
+        SourceDto: {
+            name: string;
+            /** Format: double */
+            mm: number;
+            provenance: components["schemas"]["Provenance"];
+            how: string;
+        };
+        /**
+         * @description A stage of conditioning, in teaching order.
+         * @enum {string}
+         */
+        Stage: "ready" | "oddObjects" | "meetIt" | "comeToIt" | "noseIn" | "hold" | "theWord" | "soundsAndHands" | "firstFastening" | "wearingStill" | "moving" | "places" | "thePurpose" | "upkeep";
+        /** @description Something to be done with the stand-in tape. */
+        StandInEntry: {
+            act?: null | components["schemas"]["TapeAct"];
+            measure?: null | components["schemas"]["Measure"];
+            side?: null | components["schemas"]["Side"];
+        };
+        /** @description A step of a dog's plan. */
+        StepDto: {
+            id: string;
+            stage: components["schemas"]["Stage"];
+            name: string;
+            purpose: string;
+            setUp: string;
+            success: string;
+            reward: string;
+            targets: string[];
+            /** @description The rungs below its first target, the hardest of them first. */
+            easier: string[];
+            ifStuck: string;
+            caution: null | string;
+            basis: components["schemas"]["Basis"];
+            notes: string[];
+        };
+        /**
+         * @description Whether a step is on record as passed, is where the plan stands, or is still to be trained.
+         * @enum {string}
+         */
+        StepState: "passed" | "here" | "ahead";
+        /** @description A strap's setting to mark. */
+        StrapDto: {
+            /** Format: double */
+            loopMm: number;
+            /** Format: int32 */
+            hole: null | number;
+            /** Format: int32 */
+            holes: null | number;
+            /** Format: double */
+            fromTightestMm: null | number;
+            /**
+             * Format: double
+             * @description How many fingers go under it, to a tenth; null when the neck was not read.
+             */
+            fingers: null | number;
+        };
+        /** @description The loop the strap must make. */
+        StrapLoop: {
+            /** Format: double */
+            loopMm: number;
+        };
+        /** @description A line of a drawing, mm. */
+        Stroke: {
+            name: components["schemas"]["StrokePart"];
+            points: components["schemas"]["PointMm"][];
+            closed: boolean;
+        };
+        /**
+         * @description What a line of a drawing shows.
+         * @enum {string}
+         */
+        StrokePart: "jaw" | "head" | "ear" | "nose" | "eye" | "mouth" | "section" | "wall" | "strap" | "rail" | "bar" | "shove" | "basketSection";
+        /** @description Something wrong, as seen on the dog. */
+        Symptom: {
+            /** @description Stable id. */
+            id: string;
+            /** @description In the fitter's words. */
+            says: string;
+            /** @description Ids of what may cause it, the likeliest first. */
+            causes: string[];
+        };
+        /** @description The measures of a picture to take over as readings: those named, or all. */
+        TakeEntry: {
+            lines?: null | components["schemas"]["MeasureLine"][];
+            takenBy?: null | string;
+            intoOldSet?: null | boolean;
+        };
+        /** @enum {string} */
+        TapeAct: "press" | "garble" | "slip" | "breakOff";
+        /** @description Something the bench should know of the tape. */
+        TapeNews: {
+            /** @description Whether it can be reached. */
+            state: components["schemas"]["TapeState"];
+            /** @description What it calls itself. */
+            name?: null | string;
+            /**
+             * Format: int32
+             * @description Its charge, when it told.
+             */
+            batteryPercent?: null | number;
+            /**
+             * Format: int32
+             * @description The reading's number, for a reading.
+             */
+            number?: null | number;
+            /**
+             * Format: double
+             * @description The reading.
+             */
+            millimetres?: null | number;
+            /** @description A reading that did not come through, in words. */
+            trouble?: null | string;
+            /**
+             * @description Its readings come to this bench.
+             * @default false
+             */
+            mine: boolean;
+            /** @description The dog on whose bench they land instead; null when they land on none. */
+            heldFor?: null | string;
+        };
+        /**
+         * @description Whether the tape can be reached.
+         * @enum {string}
+         */
+        TapeState: "connecting" | "connected" | "lost";
+        /**
+         * @description How the dog meets new things.
+         * @enum {string}
+         */
+        Temperament: "bold" | "typical" | "wary" | "soured";
+        /**
+         * @description What a reading was taken with.
+         * @enum {string}
+         */
+        Tool: "softTape" | "string" | "caliper" | "photo" | "digitalTape";
+        /** @description A light basket to train in, judged for that alone. */
+        TrainingRowDto: {
+            sizeId: string;
+            model: string;
+            sizeLabel: string;
+            material: components["schemas"]["Material"];
+            /** Format: int32 */
+            sizesUp: number;
+            says: string;
+            /** Format: int32 */
+            massG: null | number;
+            /** Format: double */
+            price: null | number;
+            /** Format: int32 */
+            leadDays: null | number;
+            /** Format: int32 */
+            inVan: number;
+        };
+        /** @description The owner's days. */
+        TrainingWeekDto: {
+            /** @description Days of the week, at least one. */
+            days?: null | components["schemas"]["DayOfWeek"][];
+            /**
+             * Format: int32
+             * @description 1 or 2.
+             */
+            sessionsPerDay?: null | number;
+            /**
+             * Format: date
+             * @description The day it is wanted; null for none.
+             */
+            by?: null | string;
+            /** @description The last step that has to be passed by then; null for the purpose's last. */
+            readyAt?: null | string;
+        };
+        /** @description How the muzzle in use did on the dog when it was last tried. */
+        TriedDto: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description Share of the checks found fine, 0 to 1.
+             */
+            fineShare: number;
+            /** @description What was not right; null when nothing was. */
+            wrong: null | string;
+            strap: null | components["schemas"]["KeptStrap"];
+        };
+        /** @description Something looked at on the dog. */
+        TryOnCheck: {
+            /** @description Stable id. */
+            id: string;
+            /** @description The question, answered yes or no. */
+            asks: string;
+            /** @description What good looks like. */
+            good: string;
+            /** @description What a no may be. */
+            symptoms: string[];
+            /** @description The types it is asked of; all when null. */
+            only?: null | components["schemas"]["MuzzleType"][];
+        };
+        /** @description A try-on on record. */
+        TryOnDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            at: string;
+            sizeId: string;
+            seen: components["schemas"]["TryOnRecord"];
+            hasPicture: boolean;
+        };
+        /** @description A try-on to keep. */
+        TryOnEntry: {
+            sizeId?: null | string;
+            answers?: null | {
+                [key: string]: boolean;
+            };
+            symptoms?: null | string[];
+            /** Format: int32 */
+            hole?: null | number;
+            /** Format: double */
+            fromTightestMm?: null | number;
+            note?: null | string;
+        };
+        /** @description What is looked at on the dog, and what may be wrong. */
+        TryOnGuide: {
+            sizeId: string;
+            muzzle: string;
+            /** @description Whether the dog wears it yet: the try-on comes late, on a dog that accepts it. */
+            accepts: boolean;
+            nextStep: null | string;
+            right: null | components["schemas"]["StrapDto"];
+            /** @description The loops its strap makes, mm; null when unknown. */
+            neckRange: null | number[];
+            /** Format: double */
+            holePitchMm: null | number;
+            checks: components["schemas"]["TryOnCheck"][];
+            symptoms: components["schemas"]["Symptom"][];
+            /** @description What is to be minded with its type; null for a basket. */
+            caution: null | string;
+            cautions: string[];
+        };
+        TryOnRecord: {
+            muzzle: string;
+            answers: {
+                [key: string]: boolean;
+            };
+            symptoms: string[];
+            strap: null | components["schemas"]["KeptStrap"];
+            note: null | string;
+        };
+        /** @description A remedy for a cause, recomputed with the change made. */
+        TryOnRemedy: {
+            /** @description What is changed. */
+            kind: components["schemas"]["RemedyKind"];
+            /** @description What to do. */
+            does: string;
+            /** @description What it changes, in numbers; empty where none tells. */
+            effect: string;
+            after?: null | components["schemas"]["Verdict"];
+            /** @description The size it points to; null for a change to the one in hand. */
+            sizeId?: null | string;
+        };
+        /** @description What the bench would look like with the reading that is being typed; nothing is stored. */
+        TypingDto: {
+            /** @description What is made of the text so far. */
+            reading: components["schemas"]["ReadingSoFar"];
+            measures: components["schemas"]["MeasuredDto"][];
+            findings: components["schemas"]["FindingDto"][];
+            headShape: components["schemas"]["HeadShapeChoice"];
+            drawing: components["schemas"]["HeadDrawing"];
+        };
+        /**
+         * @description How a number behind the snout model may be off.
+         * @enum {string}
+         */
+        UncertaintyKind: "reading" | "section" | "assumed" | "hinge" | "gap";
+        /** @description A dog the van is planned for. */
+        VanDogDto: {
+            /**
+             * Format: uuid
+             * @description The dog's, or the expected dogs' entry.
+             */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            expected: boolean;
+            /**
+             * Format: int32
+             * @description How many sizes of the whole catalogue would fit it today.
+             */
+            fitsToday: number;
+            /** @description The size of the plan it would get; null for none. */
+            from: null | string;
+            /** @description It finds one among what is in the van now. */
+            inVan: boolean;
+        };
+        /** @description How many of a size lie in the van. */
+        VanEntry: {
+            /** Format: int32 */
+            count?: null | number;
+        };
+        /** @description What to carry. */
+        VanPlanDto: {
+            /** Format: int32 */
+            sizes: number;
+            steps: components["schemas"]["VanStepDto"][];
+            /** Format: int32 */
+            covered: number;
+            /** Format: int32 */
+            coverable: number;
+            /** Format: int32 */
+            dogs: number;
+            isExact: boolean;
+            /** Format: int32 */
+            atMost: number;
+            curve: number[];
+            /**
+             * Format: int32
+             * @description Dogs that find one among what is in the van now.
+             */
+            coveredNow: number;
+            carried: components["schemas"]["VanSizeDto"][];
+            plannedFor: components["schemas"]["VanDogDto"][];
+            /** @description Dogs left out because they are not measured. */
+            notMeasured: string[];
+            expected: components["schemas"]["ExpectedDogDto"][];
+        };
+        /** @description A size in the van. */
+        VanSizeDto: {
+            sizeId: string;
+            muzzle: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            fitsDogs: number;
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description One more size of the plan. */
+        VanStepDto: {
+            sizeId: string;
+            muzzle: string;
+            /** Format: double */
+            price: null | number;
+            /** Format: int32 */
+            adds: number;
+            /** Format: int32 */
+            covered: number;
+            dogs: string[];
+        };
+        /**
+         * @description How a criterion, or the whole, came out. Ordered from best to worst.
+         * @enum {string}
+         */
+        Verdict: "fits" | "marginal" | "out";
+        /** @enum {string} */
+        VisibilitySchool: "standOut" | "blendIn";
+        /** @description A way out of a date that will hardly hold. */
+        WayOutDto: {
+            kind: components["schemas"]["WayOutKind"];
+            what: string;
+            /**
+             * Format: double
+             * @description The chance of being ready by the day so; null for what cannot be played.
+             */
+            chanceBy: null | number;
+        };
+        /**
+         * @description What can be done when the date will hardly hold.
+         * @enum {string}
+         */
+        WayOutKind: "anotherDay" | "twiceADay" | "shorterGoal" | "moveIt" | "happyVisit" | "askAboutMedication" | "sleeveByStaff";
+        /** @description What a plan can be chosen from. */
+        WaysOfWorkingDto: {
+            schools: components["schemas"]["SchoolDto"][];
+            policies: components["schemas"]["PolicyChoicesDto"][];
+        };
+        /** @description A dog and what a muzzle is wanted for. */
+        WhatIfBrief: {
+            dog?: null | components["schemas"]["WhatIfDog"];
+            purposes?: null | components["schemas"]["Purpose"][];
+            school?: null | components["schemas"]["FitStyle"];
+            /** Format: int32 */
+            fingers?: null | number;
+            /** Format: int32 */
+            minutes?: null | number;
+            warm?: null | boolean;
+            material?: null | components["schemas"]["MaterialSchool"];
+            visibility?: null | components["schemas"]["VisibilitySchool"];
+            /** @description It wears one at ease already. */
+            wearsHappily?: null | boolean;
+            overruled?: null | {
+                [key: string]: string;
+            };
+            clinicHands?: null | boolean;
+        };
+        /** @description What the rules need to know of a dog. */
+        WhatIfDog: {
+            name?: null | string;
+            /** @description Up to two shipped breeds. */
+            breedIds?: null | string[];
+            headShape?: null | components["schemas"]["HeadShape"];
+            /** Format: double */
+            bodyMassKg?: null | number;
+            /** Format: int32 */
+            ageMonths?: null | number;
+            coatId?: null | string;
+            coat?: null | components["schemas"]["Coat"];
+            temperament?: null | components["schemas"]["Temperament"];
+            sensitivities?: null | components["schemas"]["Sensitivity"][];
+            biteTier?: null | components["schemas"]["BiteTier"];
+            /** @description Its purposes, where they are not given beside the dog. */
+            purposes?: null | components["schemas"]["Purpose"][];
+            health?: null | components["schemas"]["HealthNote"][];
+            /** @description Traits seen on it, whatever its breed. */
+            traits?: null | components["schemas"]["BreedTrait"][];
+        };
+        /** @description A basket to be judged on a snout. */
+        WhatIfFit: {
+            snout?: null | components["schemas"]["SnoutInput"];
+            basket?: null | components["schemas"]["BasketInput"];
+            school?: null | components["schemas"]["FitStyle"];
+            /** Format: double */
+            neededGapeDeg?: null | number;
+            /** Format: int32 */
+            fingers?: null | number;
+        };
+        /** @description A dog whose readiness is to be foretold. */
+        WhatIfForecast: {
+            dog?: null | components["schemas"]["WhatIfPlanDog"];
+            /** @description The school by name or id; the default when left out. */
+            school?: null | string;
+            /** @description Days of the week with a session, such as "monday". */
+            days?: null | components["schemas"]["DayOfWeek"][];
+            /**
+             * Format: int32
+             * @description 1 or 2; 1 when left out.
+             */
+            sessionsPerDay?: null | number;
+            /**
+             * Format: date
+             * @description The first day of the sessions to come.
+             */
+            from?: null | string;
+            /**
+             * Format: date
+             * @description The day wanted; left out for none.
+             */
+            by?: null | string;
+            /** @description The last step that has to be passed; the purpose's last when left out. */
+            readyAt?: null | string;
+            /** @description What was trained, the oldest first. Up to 2,000 sets. */
+            log?: null | components["schemas"]["WhatIfTrained"][];
+            /**
+             * Format: int32
+             * @description Virtual dogs, 100 to 5,000; 2,000 when left out.
+             */
+            dogs?: null | number;
+            /**
+             * Format: int32
+             * @description The same seed gives the same answer; 1 when left out.
+             */
+            seed?: null | number;
+        };
+        /** @description When the dog will be ready: days are null when not within a year. */
+        WhatIfForecastAnswer: {
+            /** Format: date */
+            p10: null | string;
+            /** Format: date */
+            p50: null | string;
+            /** Format: date */
+            p90: null | string;
+            /** Format: double */
+            chanceBy: null | number;
+            /** Format: double */
+            neverShare: number;
+            holdsUp: components["schemas"]["WhatIfHoldUp"][];
+            waysOut: components["schemas"]["WhatIfWayOut"][];
+        };
+        /** @description A hold. */
+        WhatIfHeld: {
+            /**
+             * Format: double
+             * @description Over 0, up to 3600.
+             */
+            seconds?: null | number;
+            /** @description The handler ended it by marking; otherwise the dog pulled out. */
+            marked?: null | boolean;
+        };
+        /** @description Holds, and what became of the set. */
+        WhatIfHold: {
+            /**
+             * Format: double
+             * @description The present criterion, 1 to 3600.
+             */
+            criterionSeconds?: null | number;
+            /**
+             * Format: double
+             * @description The share of goes in which it is to be held, over 0 and under 1; the House value when left out.
+             */
+            share?: null | number;
+            /** @description Oldest first, up to 500; the last twenty count. */
+            holds?: null | components["schemas"]["WhatIfHeld"][];
+            after?: null | components["schemas"]["DecisionKind"];
+        };
+        /** @description What the dog holds, and the criterion that follows. */
+        WhatIfHoldAnswer: {
+            how: components["schemas"]["HoldEstimate"];
+            /**
+             * Format: double
+             * @description In the percentile schedule; null for survival.
+             */
+            rank: null | number;
+            /** Format: int32 */
+            pullOuts: number;
+            /** Format: double */
+            heldSeconds: number;
+            /**
+             * Format: double
+             * @description The estimate as it is; null where nothing was held.
+             */
+            criterionSeconds: null | number;
+            /**
+             * Format: double
+             * @description After bounds and rounding.
+             */
+            nextCriterionSeconds: number;
+        };
+        /** @description What takes the most sessions from now on. */
+        WhatIfHoldUp: {
+            stepId: string;
+            /** Format: double */
+            sessions: number;
+        };
+        /** @description A step this dog does not need. */
+        WhatIfLeftOut: {
+            id: string;
+            why: string;
+        };
+        /** @description The readings judged. */
+        WhatIfMeasureAnswer: {
+            measures: components["schemas"]["WhatIfMeasured"][];
+            findings: components["schemas"]["FindingDto"][];
+            headShape: components["schemas"]["WhatIfShape"];
+            missing: components["schemas"]["MissingMeasure"][];
+        };
+        /** @description Readings to be judged without a dog on record. */
+        WhatIfMeasureQuestion: {
+            school?: null | components["schemas"]["FitStyle"];
+            headShape?: null | components["schemas"]["HeadShape"];
+            /** @description Id, name or another name of a shipped breed. */
+            breed?: null | string;
+            coat?: null | components["schemas"]["Coat"];
+            /**
+             * Format: double
+             * @description 0.4 to 120.
+             */
+            bodyMassKg?: null | number;
+            /**
+             * Format: double
+             * @description The gap left between eye line and fit line, 2 to 60.
+             */
+            fitLineGapMm?: null | number;
+            /** @description Up to 500. */
+            readings?: null | components["schemas"]["WhatIfMeasureReading"][];
+        };
+        /** @description One reading: measure, side where it has two, the text as written, its unit where the text has none, the tool, and how a jaw to nose was held. */
+        WhatIfMeasureReading: {
+            measure?: null | components["schemas"]["Measure"];
+            side?: null | components["schemas"]["Side"];
+            text?: null | string;
+            unit?: null | components["schemas"]["ReadingUnit"];
+            tool?: null | components["schemas"]["Tool"];
+            held?: null | components["schemas"]["JawHeld"];
+        };
+        /** @description A measure as read, worked out or assumed. n is 0 unless it was read. */
+        WhatIfMeasured: {
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            /** Format: int32 */
+            n: number;
+            /** Format: double */
+            meanMm: number;
+            /** Format: double */
+            standardUncertaintyMm: number;
+            state: components["schemas"]["Provenance"];
+        };
+        /** @description The measures of a marked picture. */
+        WhatIfPhotoAnswer: {
+            measures: components["schemas"]["PhotoMeasureDto"][];
+            /** Format: double */
+            millimetresPerPixel: number;
+            /** Format: double */
+            slantDeg: number;
+            /** @description What would give more; empty when nothing would. */
+            advice: string[];
+        };
+        /** @description A marked picture to be worked out. */
+        WhatIfPhotoQuestion: {
+            reference?: null | components["schemas"]["WhatIfReference"];
+            /**
+             * @description Places by name, each [x, y] in pixels. From the side: noseTip, innerEye, bridgeFront, bridgeBack, fitLineTop, fitLineUnder, throatBump, stop, occiput. From
+             *     above: noseTip, innerEyeLeft, innerEyeRight, snoutLeft, snoutRight, stop, occiput, skullLeft, skullRight.
+             */
+            landmarks?: null | {
+                [key: string]: number[];
+            };
+            view?: null | components["schemas"]["PhotoView"];
+            side?: null | components["schemas"]["Side"];
+            /**
+             * Format: double
+             * @description How far a click lies off, one standard deviation, 0.1 to 50; the House value when left out.
+             */
+            clickPixels?: null | number;
+            headShape?: null | components["schemas"]["HeadShape"];
+            /**
+             * Format: double
+             * @description The inner eye spacing, 5 to 150, where it was measured.
+             */
+            innerEyeSpacingMm?: null | number;
+            /**
+             * Format: double
+             * @description The picture's width in pixels; with its height it tells where the camera looked.
+             */
+            pictureWidth?: null | number;
+            /**
+             * Format: double
+             * @description Its height in pixels.
+             */
+            pictureHeight?: null | number;
+        };
+        /** @description A dog to plan for. */
+        WhatIfPlan: {
+            dog?: null | components["schemas"]["WhatIfPlanDog"];
+            /** @description The school by name, such as "Good news first", or by id; the default when left out. */
+            school?: null | string;
+            /** @description Policies chosen by topic, each an option of GET /api/ways-of-working. */
+            policies?: null | {
+                [key: string]: string;
+            };
+        };
+        /** @description A plan in order. */
+        WhatIfPlanAnswer: {
+            steps: components["schemas"]["WhatIfPlanStep"][];
+            leftOut: components["schemas"]["WhatIfLeftOut"][];
+        };
+        /** @description What a plan needs to know of a dog. */
+        WhatIfPlanDog: {
+            temperament?: null | components["schemas"]["Temperament"];
+            sensitivities?: null | components["schemas"]["Sensitivity"][];
+            headShape?: null | components["schemas"]["HeadShape"];
+            purposes?: null | components["schemas"]["Purpose"][];
+        };
+        /** @description A step of a plan. */
+        WhatIfPlanStep: {
+            id: string;
+            stage: components["schemas"]["Stage"];
+            /** @description Its targets in words, the easiest first. */
+            targets: string[];
+            /** @description The gate of its stage: passed on two days. */
+            gate: boolean;
+            /** @description Ids of the steps that come first. */
+            needs: string[];
+            /** @description What it is good for, and what this dog changes about it. */
+            why: string;
+        };
+        /** @description A length as somebody wrote it. */
+        WhatIfReading: {
+            /** @description What was written, such as `9,5 cm` or `3 3/4"`. */
+            text?: null | string;
+            unit?: null | components["schemas"]["ReadingUnit"];
+        };
+        /** @description The reference: kind card, a4, a5 or ruler; corners as [x, y], four or a ruler's two, those of a card or sheet in order around it from one end of a long side; a ruler's length between its marks. */
+        WhatIfReference: {
+            kind?: null | string;
+            corners?: null | number[][];
+            /** Format: double */
+            lengthMm?: null | number;
+        };
+        /** @description A set to be decided. */
+        WhatIfSet: {
+            rule?: null | components["schemas"]["GoRule"];
+            temperament?: null | components["schemas"]["Temperament"];
+            /** @description The goes in order: true for right. Up to 100. */
+            goes?: null | boolean[];
+            /** @description The signs seen. */
+            signs?: null | components["schemas"]["WhatIfSign"][];
+            /**
+             * Format: int32
+             * @description 0 for the step's first target, −1 to −3 for the easier rungs below it.
+             */
+            target?: null | number;
+            /**
+             * Format: int32
+             * @description The step's last target, 0 to 50.
+             */
+            topTarget?: null | number;
+            /** @description Whether the step is the gate of its stage. */
+            gate?: null | boolean;
+            /**
+             * Format: int32
+             * @description Earlier days on which the top target went well, 0 to 1000.
+             */
+            goodDaysBefore?: null | number;
+            /**
+             * Format: int32
+             * @description Times it went back in this session already, 0 to 1000.
+             */
+            backsBefore?: null | number;
+        };
+        /** @description The decision. */
+        WhatIfSetAnswer: {
+            /**
+             * Format: int32
+             * @description The go after which it was clear; later ones were not looked at. Null while it goes on.
+             */
+            decidedAfter: null | number;
+            decision: components["schemas"]["DecisionKind"];
+            /**
+             * Format: int32
+             * @description Null when the step is passed.
+             */
+            nextTarget: null | number;
+            endSession: boolean;
+            /** Format: int32 */
+            stepsBack: number;
+            /** Format: int32 */
+            notBeforeDays: number;
+            /**
+             * Format: int32
+             * @description Where the step begun next starts, after a step was passed or the dog went over threshold; null otherwise.
+             */
+            startsAt: null | number;
+            /**
+             * Format: double
+             * @description Natural logarithm of how much better "ready for more" explains the goes looked at than "not yet".
+             */
+            evidence: number;
+            settles: null | components["schemas"]["SettlesDto"];
+            reason: string;
+        };
+        /** @description The head shape used, with every way of telling it. */
+        WhatIfShape: {
+            shape: components["schemas"]["HeadShape"];
+            ways: components["schemas"]["WhatIfShapeWay"][];
+            airwayCaution: boolean;
+        };
+        /** @description What one way of telling the head shape says. */
+        WhatIfShapeWay: {
+            way: components["schemas"]["ShapeWay"];
+            /** Format: double */
+            value: null | number;
+            shape: components["schemas"]["HeadShape"];
+            basis: components["schemas"]["Basis"];
+            reason: string;
+        };
+        /** @description A sign of a set. */
+        WhatIfSign: {
+            /**
+             * Format: int32
+             * @description How many goes were done when it was seen, 0 or more.
+             */
+            afterGo?: null | number;
+            /** @description A sign of the list. */
+            signId?: null | string;
+        };
+        /** @description A neck and the fingers wanted under its strap. */
+        WhatIfStrap: {
+            /**
+             * Format: double
+             * @description 60 to 1500.
+             */
+            neckGirthMm?: null | number;
+            /**
+             * Format: int32
+             * @description 0 to 4.
+             */
+            fingers?: null | number;
+            /**
+             * Format: double
+             * @description 5 to 40; the House finger when left out.
+             */
+            fingerThicknessMm?: null | number;
+        };
+        /** @description A set on record. */
+        WhatIfTrained: {
+            /**
+             * Format: date
+             * @description The day it was trained.
+             */
+            day?: null | string;
+            /** @description A step of the plan. */
+            stepId?: null | string;
+            /**
+             * Format: int32
+             * @description 0 for its first target; −1 to −3 for the rungs below.
+             */
+            target?: null | number;
+            /** @description The goes in order, true for right. Up to 100. */
+            goes?: null | boolean[];
+            /** @description The signs seen. */
+            signs?: null | components["schemas"]["WhatIfSign"][];
+        };
+        /** @description What could be done; without a chance where it cannot be played. */
+        WhatIfWayOut: {
+            what: string;
+            /** Format: double */
+            chanceBy: null | number;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  round: {
-    parameters: {
-      query?: {
-        archived?: boolean;
-        /** @description words of a name, keeper, place or breed; the beginning of each is enough */
-        search?: string;
-        /** @description how many dogs to leave out before */
-        from?: number;
-        /** @description how many dogs to list */
-        count?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RoundDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  houseNumbers: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['HouseNumberDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  setHouseNumber: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        numberId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['HouseNumberEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['HouseNumberDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  tryHouseNumber: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        numberId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['HouseNumberEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['HouseNumberTrialDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  coatColours: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CoatColour'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  readingSoFar: {
-    parameters: {
-      query?: {
-        text?: string;
-        unit?: string;
-        from?: string;
-        to?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ReadingSoFar'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  demoPicture: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        view: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'image/jpeg': string;
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  photos: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PhotoDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  addPhoto: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'multipart/form-data': {
-          file?: components['schemas']['IFormFile'];
-        } & {
-          view?: string;
-        } & {
-          side?: string;
-        };
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PhotoDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Payload Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  tryOnPicture: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        tryOnId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'image/jpeg': string;
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  addTryOnPicture: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        tryOnId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'multipart/form-data': {
-          file?: components['schemas']['IFormFile'];
-        };
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TryOnDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Payload Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  createDog: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DogEntry'];
-      };
-    };
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DogDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  dog: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DogCardDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  editDog: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DogEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DogDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  archiveDog: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DogDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  restoreDog: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DogDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  breeds: {
-    parameters: {
-      query?: {
-        find?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BreedDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  addBreed: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BreedEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BreedDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  editBreed: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        breedId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BreedEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BreedDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  resetBreed: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        breedId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BreedDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  bench: {
-    parameters: {
-      query?: {
-        /** @description The unit the messages speak in: mm, cm or in; mm when left out. */
-        unit?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  editMeasuringSet: {
-    parameters: {
-      query?: {
-        unit?: string;
-      };
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MeasuringSetEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  typing: {
-    parameters: {
-      query?: {
-        measure?: string;
-        side?: string;
-        text?: string;
-        tool?: string;
-        /** @description The unit the messages speak in: mm, cm or in; mm when left out. */
-        unit?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TypingDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  jawHeld: {
-    parameters: {
-      query?: {
-        unit?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['JawHeldEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  addReading: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReadingEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  removeReading: {
-    parameters: {
-      query?: {
-        unit?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-        readingId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  restoreReading: {
-    parameters: {
-      query?: {
-        unit?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-        readingId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  judgeReading: {
-    parameters: {
-      query?: {
-        unit?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-        readingId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReadingJudgement'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  measuringSets: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['HistoryDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  startMeasuringSet: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['HistoryDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  compareSets: {
-    parameters: {
-      query: {
-        before: string;
-        after: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChangeDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  removeMeasuringSet: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        setId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['HistoryDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  restoreMeasuringSet: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        setId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['HistoryDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  exportReadings: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/csv': string;
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  previewReadings: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SheetEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SheetDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  importReadings: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SheetEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  photo: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        photoId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PhotoDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  markPhoto: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        id: string;
-        photoId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MarksEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PhotoDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  removePhoto: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        photoId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PhotoDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  picture: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        photoId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'image/jpeg': string;
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  takeFromPhoto: {
-    parameters: {
-      query?: {
-        unit?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-        photoId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TakeEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  restorePhoto: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        photoId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PhotoDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  whatIfReading: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WhatIfReading'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ReadingUnderstood'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  whatIfMeasure: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WhatIfMeasureQuestion'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WhatIfMeasureAnswer'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  whatIfPhoto: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WhatIfPhotoQuestion'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WhatIfPhotoAnswer'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  tapeNews: {
-    parameters: {
-      query?: {
-        /** @description the bench that listens, an id it keeps */
-        bench?: string;
-        /** @description the dog on it */
-        dog?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/event-stream': components['schemas']['TapeNews'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  claimTape: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ClaimEntry'];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  standInTape: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['StandInEntry'];
-      };
-    };
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  whatIfStrap: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WhatIfStrap'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['StrapLoop'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  whatIfFit: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WhatIfFit'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FitAnswer'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  whatIfBrief: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WhatIfBrief'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BriefDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  fits: {
-    parameters: {
-      query?: {
-        /** @description mm, cm or in; mm when left out */
-        unit?: string;
-        /** @description the purposes it is for; all of the dog's when left out */
-        uses?: string[];
-        /** @description everyday or working */
-        school?: string;
-        /** @description fingers under the neck strap, 0 to 4 */
-        fingers?: number;
-        /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
-        minutes?: number;
-        /** @description whether it is worn in warmth or at exercise */
-        warm?: boolean;
-        /** @description whether the clinic's own staff put it on, watch it and take it off */
-        clinicHands?: boolean;
-        inVan?: boolean;
-        mostPrice?: number;
-        by?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FitsDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  fit: {
-    parameters: {
-      query?: {
-        /** @description mm, cm or in; mm when left out */
-        unit?: string;
-        /** @description the purposes it is for; all of the dog's when left out */
-        uses?: string[];
-        /** @description everyday or working */
-        school?: string;
-        /** @description fingers under the neck strap, 0 to 4 */
-        fingers?: number;
-        /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
-        minutes?: number;
-        /** @description whether it is worn in warmth or at exercise */
-        warm?: boolean;
-        /** @description whether the clinic's own staff put it on, watch it and take it off */
-        clinicHands?: boolean;
-      };
-      header?: never;
-      path: {
-        id: string;
-        sizeId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FitDetailDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  fitDrawing: {
-    parameters: {
-      query?: {
-        /** @description mm, cm or in; mm when left out */
-        unit?: string;
-        /** @description the purposes it is for; all of the dog's when left out */
-        uses?: string[];
-        /** @description everyday or working */
-        school?: string;
-        /** @description fingers under the neck strap, 0 to 4 */
-        fingers?: number;
-        /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
-        minutes?: number;
-        /** @description whether it is worn in warmth or at exercise */
-        warm?: boolean;
-        /** @description whether the clinic's own staff put it on, watch it and take it off */
-        clinicHands?: boolean;
-        with?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-        sizeId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'image/svg+xml': string;
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  overrule: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        lineId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OverruleEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BriefDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  letStand: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        lineId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BriefDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  order: {
-    parameters: {
-      query?: {
-        /** @description mm, cm or in; mm when left out */
-        unit?: string;
-        /** @description the purposes it is for; all of the dog's when left out */
-        uses?: string[];
-        /** @description everyday or working */
-        school?: string;
-        /** @description fingers under the neck strap, 0 to 4 */
-        fingers?: number;
-        /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
-        minutes?: number;
-        /** @description whether it is worn in warmth or at exercise */
-        warm?: boolean;
-        /** @description whether the clinic's own staff put it on, watch it and take it off */
-        clinicHands?: boolean;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['OrderSheetDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  choose: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ChoiceEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChoiceDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  choices: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['KeptChoiceDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  withdrawChoice: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        choiceId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChoiceDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  restoreChoice: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        choiceId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChoiceDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  fitSettings: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FitSettingsDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  setFitSettings: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FitSettingsEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FitSettingsDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  catalogue: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MuzzleDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  addMuzzle: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MuzzleEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MuzzleDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  editMuzzle: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        modelId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MuzzleEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MuzzleDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  putMuzzleAway: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        modelId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MuzzleDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  muzzleVersions: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        modelId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MuzzleVersionDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  bringMuzzleBack: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        modelId: string;
-        version: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MuzzleDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  drawSize: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DrawEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DrawnSizeDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  chart: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        modelId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/csv': string;
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  openChart: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OpenChartEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['OpenedChart'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  readChart: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReadChartEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChartRow'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  importChart: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ImportChartEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['MuzzleDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  tryOnGuide: {
-    parameters: {
-      query?: {
-        /** @description mm, cm or in; mm when left out */
-        unit?: string;
-        /** @description the purposes it is for; all of the dog's when left out */
-        uses?: string[];
-        /** @description everyday or working */
-        school?: string;
-        /** @description fingers under the neck strap, 0 to 4 */
-        fingers?: number;
-        /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
-        minutes?: number;
-        /** @description whether it is worn in warmth or at exercise */
-        warm?: boolean;
-        /** @description whether the clinic's own staff put it on, watch it and take it off */
-        clinicHands?: boolean;
-        size?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TryOnGuide'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  diagnose: {
-    parameters: {
-      query?: {
-        /** @description mm, cm or in; mm when left out */
-        unit?: string;
-        /** @description the purposes it is for; all of the dog's when left out */
-        uses?: string[];
-        /** @description everyday or working */
-        school?: string;
-        /** @description fingers under the neck strap, 0 to 4 */
-        fingers?: number;
-        /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
-        minutes?: number;
-        /** @description whether it is worn in warmth or at exercise */
-        warm?: boolean;
-        /** @description whether the clinic's own staff put it on, watch it and take it off */
-        clinicHands?: boolean;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DiagnoseEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DiagnosisDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  tryOns: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TryOnDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  keepTryOn: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TryOnEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TryOnDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  removeTryOn: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        tryOnId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TryOnDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  restoreTryOn: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        tryOnId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TryOnDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  van: {
-    parameters: {
-      query?: {
-        sizes?: number;
-        expected?: boolean;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['VanPlanDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  setVanCount: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        sizeId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['VanEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['VanSizeDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  expectDogs: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ExpectedDogEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ExpectedDogDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  amendExpected: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        expectedId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ExpectedDogEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ExpectedDogDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  unexpectDogs: {
-    parameters: {
-      query?: never;
-      header?: {
-        'If-Match'?: string;
-      };
-      path: {
-        expectedId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ExpectedDogDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Failed */
-      412: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Precondition Required */
-      428: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  plan: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PlanDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  setGoRule: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GoRuleEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PlanDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  movePlan: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PositionEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PlanDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  signs: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Sign'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  sessionRecord: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionDto'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  startSession: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  session: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        sessionId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  putGo: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        sessionId: string;
-        goId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GoEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  deleteGo: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        sessionId: string;
-        goId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  putSign: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        sessionId: string;
-        seenId: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SignEntry'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  deleteSign: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        sessionId: string;
-        seenId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  finishSet: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        sessionId: string;
-        number: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  endSession: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        sessionId: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionDto'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  whatIfSet: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WhatIfSet'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WhatIfSetAnswer'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  whatIfPlan: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WhatIfPlan'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WhatIfPlanAnswer'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  whatIfHold: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WhatIfHold'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['WhatIfHoldAnswer'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
+    round: {
+        parameters: {
+            query?: {
+                archived?: boolean;
+                /** @description words of a name, keeper, place or breed; the beginning of each is enough */
+                search?: string;
+                /** @description how many dogs to leave out before */
+                from?: number;
+                /** @description how many dogs to list */
+                count?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    houseNumbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseNumberDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setHouseNumber: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                numberId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseNumberEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseNumberDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tryHouseNumber: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                numberId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseNumberEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseNumberTrialDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    coatColours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoatColour"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readingSoFar: {
+        parameters: {
+            query?: {
+                text?: string;
+                unit?: string;
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingSoFar"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    demoPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                view: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    photos: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    file?: components["schemas"]["IFormFile"];
+                } & {
+                    view?: string;
+                } & {
+                    side?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tryOnPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                tryOnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addTryOnPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                tryOnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    file?: components["schemas"]["IFormFile"];
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    waysOfWorking: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysOfWorkingDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    createDog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DogEntry"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DogDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    dog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DogCardDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    editDog: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DogEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DogDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    archiveDog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DogDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreDog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DogDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    breeds: {
+        parameters: {
+            query?: {
+                find?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BreedDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addBreed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BreedEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BreedDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    editBreed: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                breedId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BreedEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BreedDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    resetBreed: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                breedId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BreedDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    bench: {
+        parameters: {
+            query?: {
+                /** @description The unit the messages speak in: mm, cm or in; mm when left out. */
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    editMeasuringSet: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuringSetEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    typing: {
+        parameters: {
+            query?: {
+                measure?: string;
+                side?: string;
+                text?: string;
+                tool?: string;
+                /** @description The unit the messages speak in: mm, cm or in; mm when left out. */
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TypingDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    jawHeld: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JawHeldEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeReading: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreReading: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    judgeReading: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                readingId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingJudgement"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    measuringSets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    startMeasuringSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    compareSets: {
+        parameters: {
+            query: {
+                before: string;
+                after: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeMeasuringSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                setId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreMeasuringSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                setId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    exportReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    previewReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    importReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    markPhoto: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarksEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeFromPhoto: {
+        parameters: {
+            query?: {
+                unit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restorePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfReading"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingUnderstood"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfMeasure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfMeasureQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfMeasureAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfPhotoQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfPhotoAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tapeNews: {
+        parameters: {
+            query?: {
+                /** @description the bench that listens, an id it keeps */
+                bench?: string;
+                /** @description the dog on it */
+                dog?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["TapeNews"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    claimTape: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClaimEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    standInTape: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfStrap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfStrap"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrapLoop"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfFit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfBrief: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfBrief"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BriefDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    fits: {
+        parameters: {
+            query?: {
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
+                fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
+                inVan?: boolean;
+                mostPrice?: number;
+                by?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitsDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    fit: {
+        parameters: {
+            query?: {
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
+                fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+                sizeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitDetailDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    fitDrawing: {
+        parameters: {
+            query?: {
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
+                fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
+                with?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                sizeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    overrule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OverruleEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BriefDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    letStand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                lineId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BriefDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    order: {
+        parameters: {
+            query?: {
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
+                fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderSheetDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoiceEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptChoiceDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    withdrawChoice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                choiceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreChoice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                choiceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    fitSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitSettingsDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setFitSettings: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FitSettingsEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitSettingsDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    catalogue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addMuzzle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MuzzleEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    editMuzzle: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                modelId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MuzzleEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    putMuzzleAway: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                modelId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    muzzleVersions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                modelId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleVersionDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    bringMuzzleBack: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                modelId: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    drawSize: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawnSizeDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    chart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                modelId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    openChart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenChartEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenedChart"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readChart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadChartEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChartRow"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    importChart: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportChartEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tryOnGuide: {
+        parameters: {
+            query?: {
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
+                fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
+                size?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnGuide"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    diagnose: {
+        parameters: {
+            query?: {
+                /** @description mm, cm or in; mm when left out */
+                unit?: string;
+                /** @description the purposes it is for; all of the dog's when left out */
+                uses?: string[];
+                /** @description everyday or working */
+                school?: string;
+                /** @description fingers under the neck strap, 0 to 4 */
+                fingers?: number;
+                /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
+                minutes?: number;
+                /** @description whether it is worn in warmth or at exercise */
+                warm?: boolean;
+                /** @description whether the clinic's own staff put it on, watch it and take it off */
+                clinicHands?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DiagnoseEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DiagnosisDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tryOns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepTryOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TryOnEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeTryOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                tryOnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreTryOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                tryOnId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TryOnDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    van: {
+        parameters: {
+            query?: {
+                sizes?: number;
+                expected?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VanPlanDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setVanCount: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                sizeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VanEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VanSizeDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    expectDogs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExpectedDogEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExpectedDogDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    amendExpected: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                expectedId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExpectedDogEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExpectedDogDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    unexpectDogs: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                expectedId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExpectedDogDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setGoRule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoRuleEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    movePlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PositionEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    schoolsCompared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolComparedDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    chooseSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    chooseTrainingWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrainingWeekDto"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutlookDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    outlook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutlookDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    calendarFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    signs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sign"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sessionRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    startSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    putGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+                goId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    deleteGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+                goId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    putSign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+                seenId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    deleteSign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+                seenId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    finishSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    endSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfSet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfSetAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfPlan"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfPlanAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfHold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfHold"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfHoldAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfForecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfForecast"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfForecastAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
 }

@@ -1,0 +1,169 @@
+using Ical.Net;
+using Ical.Net.CalendarComponents;
+using Ical.Net.DataTypes;
+using Ical.Net.Serialization;
+using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Conditioning;
+using JauntyBadge.Server.Shared;
+using Microsoft.EntityFrameworkCore;
+
+namespace JauntyBadge.Server.Conditioning;
+
+/// <summary>How a dog is trained and on which days, and what comes of it.</summary>
+internal static class OutlookEndpoints
+{
+    private const int LongestReason = 500;
+
+    public static void MapOutlook(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/ways-of-working", () => Ways).WithTags("Conditioning").WithName("waysOfWorking").WithSummary("The schools and policies a plan can be chosen from.");
+        var plan = api.MapGroup("/dogs/{id:guid}/plan").WithTags("Conditioning").OneWriterAtATime();
+        plan.MapGet("/schools", CompareAsync).WithName("schoolsCompared").WithSummary("What each school would change for this dog.");
+        plan.MapPost("/school", ChooseSchoolAsync).WithName("chooseSchool").WithSummary("Train by a school and policies from now on, with a reason. What is passed stays passed.");
+        plan.MapPost("/week", ChooseWeekAsync).WithName("chooseTrainingWeek").WithSummary("The owner's days, and the day it is wanted.");
+        plan.MapGet("/outlook", OutlookAsync).WithName("outlook").WithSummary("The plan laid on days, and when the dog will be ready, from its own record.");
+        plan.MapGet("/calendar.ics", CalendarAsync).WithName("calendarFile").WithSummary("The same days as an iCalendar file (RFC 5545) whose entries keep their ids.")
+            .Produces<string>(StatusCodes.Status200OK, "text/calendar");
+    }
+
+    private static WaysOfWorkingDto Ways { get; } = new(
+        [.. School.All.Select(s => new SchoolDto(s.Id, s.Name, s.Says))], [.. PolicyRow.All.Select(p => new PolicyChoicesDto(p.Topic, p.Name, p.Options))]);
+
+    private static async Task<IReadOnlyList<SchoolComparedDto>> CompareAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    {
+        var dog = await db.TrainedDogAsync(id, cancel);
+        var mine = dog.Plan.Steps.Select(s => s.Step.Id).ToHashSet();
+        return [.. School.All.Select(school =>
+        {
+            var plan = TrainingPlan.For(dog.Measured.Profile, school, dog.Choice?.Policies);
+            var ids = plan.Steps.Select(s => s.Step.Id).ToHashSet();
+            return new SchoolComparedDto(
+                school.Id, school.Name, school.Says, school == dog.Plan.School, plan.Steps.Count, [.. plan.Steps.Where(s => !mine.Contains(s.Step.Id)).Select(s => s.Step.Name)],
+                [.. dog.Plan.Steps.Where(s => !ids.Contains(s.Step.Id)).Select(s => s.Step.Name)], dog.Passed.Count(ids.Contains),
+                [.. plan.Policies.Where(p => dog.Plan.Policies.Single(m => m.Topic == p.Topic).OptionId != p.OptionId)]);
+        })];
+    }
+
+    private static async Task<PlanDto> ChooseSchoolAsync(Guid id, SchoolEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        if (string.IsNullOrWhiteSpace(entry.Reason) || entry.Reason.Length > LongestReason)
+            throw Refusal.Field("reason", $"Write down why, in up to {LongestReason} letters.");
+        var policies = entry.Policies ?? new Dictionary<PolicyTopic, string>();
+        foreach (var (topic, option) in policies)
+        {
+            if (PolicyRow.All[(int)topic].Option(option) is null)
+                throw Refusal.Field($"policies.{topic.ToString()[..1].ToLowerInvariant()}{topic.ToString()[1..]}", $"One of: {string.Join(", ", PolicyRow.All[(int)topic].Options.Select(o => o.Id))}.");
+        }
+
+        var school = entry.School ?? throw Refusal.Field("school", "school is needed.");
+        await AddAsync(id, choice => (choice.School, choice.Policies, choice.Reason) = (school, policies, entry.Reason.Trim()), db, clock, cancel);
+        return await PlanEndpoints.PlanAsync(id, db, clock, cancel);
+    }
+
+    private static async Task<OutlookDto> ChooseWeekAsync(Guid id, TrainingWeekDto entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var dog = await db.TrainedDogAsync(id, cancel);
+        if (entry.Days is not { Count: > 0 } days)
+            throw Refusal.Field("days", "At least one day of the week is needed.");
+        if (entry.SessionsPerDay is not (null or 1 or 2))
+            throw Refusal.Field("sessionsPerDay", "Once or twice a day is accepted: more is too much for a dog.");
+        if (entry.By < clock.Today() || entry.By > clock.Today().AddDays(730))
+            throw Refusal.Field("by", "A day from today to two years ahead is accepted.");
+        if (entry.ReadyAt is { } at && dog.Plan.Steps.All(s => s.Step.Id != at))
+            throw Refusal.Field("readyAt", "This step is not in the dog's plan.");
+        var week = new TrainingWeek([.. days.Distinct().Order()], entry.SessionsPerDay ?? 1, entry.By, entry.ReadyAt);
+        await AddAsync(id, choice => choice.Days = week, db, clock, cancel);
+        return await OutlookAsync(id, db, clock, cancel);
+    }
+
+    /// <summary>Adds a choice like the last one, but for what is changed.</summary>
+    private static async Task AddAsync(Guid id, Action<PlanChoiceRow> change, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        await db.DogAsync(id, cancel);
+        var last = await db.PlanChoices.AsNoTracking().Where(c => c.DogId == id).OrderByDescending(c => c.Id).FirstOrDefaultAsync(cancel);
+        var choice = new PlanChoiceRow { DogId = id, At = clock.UtcNow(), School = last?.School ?? School.Default.Id, PolicyChoices = last?.PolicyChoices ?? "{}", Week = last?.Week, Reason = last?.Reason };
+        change(choice);
+        db.PlanChoices.Add(choice);
+        await db.SaveChangesAsync(cancel);
+    }
+
+    private static async Task<OutlookDto> OutlookAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var (dog, question, told) = await ForetoldAsync(id, db, clock, cancel);
+        var calendar = told is null ? [] : await EntriesAsync(dog, told, db, clock, cancel);
+        return new OutlookDto(TrainingWeekDto.Of(dog.Week), told is null ? null : ForecastDto.Of(told, question), [.. calendar.Select(e => Of(e, dog))]);
+    }
+
+    private static CalendarEntryDto Of(CalendarEntry entry, TrainedDog dog)
+    {
+        var step = dog.Plan.Steps.FirstOrDefault(s => s.Step.Id == entry.StepId)?.Step;
+        return new(entry.Day, entry.Kind, entry.Number, ConditioningWords.Entry(entry, dog.Measured.Dog.Name), entry.StepId, step?.Name, step?.SetUp);
+    }
+
+    /// <summary>The forecast; null for a dog that wears it already.</summary>
+    private static async Task<(TrainedDog Dog, ForecastQuestion Question, Forecast? Told)> ForetoldAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var dog = await db.TrainedDogAsync(id, cancel);
+        var profile = dog.Measured.Profile;
+        var question = new ForecastQuestion
+        {
+            Plan = dog.ForSession(),
+            Minds = profile.Sensitivities,
+            Purposes = profile.Purposes,
+            MayWearSleeve = profile.AirwayConcern is null && !profile.Health.Contains(HealthNote.ProneToVomiting),
+            ReadyAt = dog.Plan.Steps.Any(s => s.Step.Id == dog.Week.ReadyAt) ? dog.Week.ReadyAt : null,
+            Days = dog.Week.Days,
+            SessionsPerDay = dog.Week.SessionsPerDay,
+            From = clock.Today(),
+            By = dog.Week.By >= clock.Today() ? dog.Week.By : null,
+            Log = await db.TrainedSetsAsync(id, cancel),
+            Passed = dog.Passed,
+            Position = dog.Position,
+            Rules = dog.Measured.Rules,
+        };
+        return (dog, question, dog.WearsIt ? null : Forecasts.Of(question, new Random(Seed(id))));
+    }
+
+    /// <summary>The same dog, record and day give the same answer.</summary>
+    private static int Seed(Guid id) => BitConverter.ToInt32(id.ToByteArray());
+
+    private static async Task<IReadOnlyList<CalendarEntry>> EntriesAsync(TrainedDog dog, Forecast told, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var id = dog.Measured.Dog.Id;
+        var today = clock.Today();
+        var chosen = await db.Choices.Where(c => c.DogId == id && c.WithdrawnAt == null).AnyAsync(cancel);
+        var tried = await db.TryOns.Where(t => t.DogId == id).AnyAsync(cancel);
+        var measured = dog.Measured.Profile.IsGrowing(today) && dog.Measured.CurrentSet is { } set ? DateOnly.FromDateTime(set.StartedAt) : (DateOnly?)null;
+        return TrainingCalendar.Of(dog.Plan, dog.Week, told, new CalendarQuestion(today, dog.Position?.NotBefore, chosen && !tried, measured), dog.Measured.Rules);
+    }
+
+    private static async Task<IResult> CalendarAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var (dog, _, told) = await ForetoldAsync(id, db, clock, cancel);
+        var entries = told is null ? [] : await EntriesAsync(dog, told, db, clock, cancel);
+        var calendar = new Calendar { ProductId = "-//Jaunty Badge//Training calendar//EN" };
+        calendar.AddProperty("X-WR-CALNAME", $"{dog.Measured.Dog.Name}'s training");
+        var made = clock.UtcNow();
+        foreach (var entry in entries)
+        {
+            var said = Of(entry, dog);
+            calendar.Events.Add(new CalendarEvent
+            {
+                // The same entry keeps its id however often the file is made, so that a calendar updates it instead of adding another.
+                Uid = $"{id:N}-{entry.Day:yyyyMMdd}-{entry.Kind.ToString().ToLowerInvariant()}-{entry.Number}@jaunty-badge",
+                Sequence = (int)(made - Epoch).TotalMinutes,
+                DtStamp = new CalDateTime(made, CalDateTime.UtcTzId),
+                Start = new CalDateTime(entry.Day),
+                End = new CalDateTime(entry.Day.AddDays(1)),
+                Summary = said.Says,
+                Description = said.SetUp,
+            });
+        }
+
+        return TypedResults.Text(new CalendarSerializer().SerializeToString(calendar), "text/calendar", System.Text.Encoding.UTF8);
+    }
+
+    private static readonly DateTime Epoch = new(2026, 1, 1, 0, 0, 0, DateTimeKind.Utc);
+}
