@@ -1,4 +1,4 @@
-import { expect, newDog, test } from './support.js';
+import { dogId, expect, newDog, test } from './support.js';
 
 test.describe('the plan', () => {
   test.use({ expectedErrors: [/400/] });
@@ -43,4 +43,40 @@ test('a day off after going over threshold is said on the round and in the plan'
     .getByRole('listitem')
     .filter({ hasText: 'Overwhelmed' });
   await expect(resting).toContainText('Day off');
+});
+
+test.describe('with a word forgotten', () => {
+  test.use({ expectedErrors: [/400/] });
+  test('a date that will not hold is told with ways out, and days and school can be changed', async ({ page }) => {
+    await page.goto(`/dogs/${await dogId(page, 'Fern')}/plan`);
+    const outlook = page.getByRole('region', { name: 'Outlook' });
+    await expect(outlook).toContainText('under 5 %');
+    await expect(outlook).toContainText('It may well not be ready');
+    const ways = page.getByRole('region', { name: 'Ways out' });
+    await expect(ways).toContainText('nose in and held is enough for a blood sample');
+    await expect(ways).toContainText('Ask the veterinarian about medication');
+    await expect(page.getByRole('region', { name: 'How it will go on' }).locator('svg path').first()).toBeVisible();
+
+    await outlook.getByRole('button', { name: 'Change days or date' }).click();
+    await outlook.getByLabel('Wanted by').fill('31 Feb 2027');
+    await outlook.getByRole('button', { name: 'Keep these days' }).click();
+    await expect(outlook).toContainText('A day such as 26 Nov 2026.');
+    await outlook.getByLabel('Wanted by').fill('');
+    await outlook.getByText('Sun', { exact: true }).click();
+    await outlook.getByRole('button', { name: 'Keep these days' }).click();
+    await expect(outlook).toContainText('half of the dogs like it are ready by then');
+    await expect(outlook).toContainText('Sat, Sun');
+
+    const school = page.getByRole('region', { name: 'School', exact: true });
+    await school.getByRole('button', { name: 'Other schools, side by side' }).click();
+    await expect(school.getByRole('radio')).toHaveCount(8);
+    await expect(school).toContainText('Brings: Food in its box, You come nearer.');
+    await school.getByRole('radio', { name: 'Left alone with it' }).click();
+    await school.getByRole('button', { name: 'Train so from now on' }).click();
+    await expect(school.getByText('Write down why', { exact: false })).toBeVisible();
+    await school.getByLabel('Why? It stays beside the plan').fill('It eats better with nobody near.');
+    await school.getByRole('button', { name: 'Train so from now on' }).click();
+    await expect(school).toContainText('The school: Left alone with it');
+    await expect(page.getByRole('list', { name: 'Steps of the plan' })).toContainText('Food in its box');
+  });
 });

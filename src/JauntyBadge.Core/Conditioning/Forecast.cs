@@ -56,6 +56,22 @@ public enum WayOutKind
 /// <param name="By">The later day, for what is moved.</param>
 public sealed record WayOut(WayOutKind Kind, double? ChanceBy, string? StepId = null, DateOnly? By = null);
 
+/// <summary>How the owner's days went so far: life comes between.</summary>
+/// <param name="Planned">Days with a session planned.</param>
+/// <param name="Held">Those on which one was held.</param>
+public sealed record DaysHeld(int Planned, int Held)
+{
+    /// <summary>Counted from a log over the days of the week there are, the first day to the last but today.</summary>
+    public static DaysHeld Of(IReadOnlyList<SetRecord> log, IReadOnlyList<DayOfWeek> days, DateOnly today)
+    {
+        if (log.Count == 0)
+            return new(0, 0);
+        var trained = log.Select(s => s.Day).Where(d => d < today).ToHashSet();
+        var planned = Enumerable.Range(log[0].Day.DayNumber, Math.Max(0, today.DayNumber - log[0].Day.DayNumber)).Select(DateOnly.FromDayNumber).Where(d => days.Contains(d.DayOfWeek)).ToList();
+        return new(planned.Count, planned.Count(trained.Contains));
+    }
+}
+
 /// <summary>What a forecast is asked for.</summary>
 public sealed record ForecastQuestion
 {
@@ -94,6 +110,9 @@ public sealed record ForecastQuestion
     /// <summary>Where the plan stands; null works it out from the log.</summary>
     public PlanPosition? Position { get; init; }
 
+    /// <summary>The owner's days so far; null plays every day that is planned.</summary>
+    public DaysHeld? Held { get; init; }
+
     /// <summary>Virtual dogs, 100 to 20,000.</summary>
     public int Dogs { get; init; } = Forecasts.UsualDogs;
 
@@ -107,6 +126,14 @@ public sealed record ForecastQuestion
 public static class Forecasts
 {
     public const int UsualDogs = 2000;
+
+    public static readonly Grounded<double> Missed = new(
+        "forecast.missed", "Share of planned days on which no session is held, before the record tells", 0.15, Basis.House("one day in seven comes to nothing")) { Least = 0.02, Most = 0.6 };
+
+    /// <summary>So many planned days our own guess of that weighs as much as the record (House: a month of them).</summary>
+    private const int GuessWeighs = 20;
+
+    public static IReadOnlyList<IGrounded> All { get; } = [Missed];
 
     /// <summary>Days after which one stops looking.</summary>
     private const int Horizon = 365;
@@ -136,12 +163,12 @@ public static class Forecasts
         IReadOnlyList<Trainee> kept = [.. dogs.Where((_, i) => i % Math.Max(1, dogs.Length / TriedOn) == 0).Select(d => d.On(course))];
         var (ready, passed) = (new int[dogs.Length], dogs[0].PassedSteps);
         for (var i = 0; i < dogs.Length; i++)
-            ready[i] = Play(dogs[i], calendar, Horizon, played, i);
+            ready[i] = Play(dogs[i], calendar, Horizon, random, played, i);
         var ordered = ready.Order().ToArray();
         double? chance = question.By is { } by ? Share(ready, by.DayNumber) : null;
         return new Forecast(
             At(ordered, 0.1), At(ordered, 0.5), At(ordered, 0.9), chance, ready.Count(d => d == int.MaxValue) / (double)ready.Length,
-            played.HoldsUp(course.Steps), chance < LowChance ? WaysOut(question, kept, chance.Value) : [], passed, played.Fan(question.From, ordered, passed));
+            played.HoldsUp(course.Steps), chance < LowChance ? WaysOut(question, kept, chance.Value, random) : [], passed, played.Fan(question.From, ordered, passed));
     }
 
     /// <summary>Dogs that could have made this log, as they are after it.</summary>
@@ -165,7 +192,7 @@ public static class Forecasts
         var (passed, position, goodDays) = StandingAfter(question);
         return [.. filter.Dogs.Select(dog =>
         {
-            var trainee = new Trainee(dog, course, first);
+            var trainee = new Trainee(dog, course, first) { Misses = MissesOf(question, random) };
             trainee.Stands(passed, position, last);
             foreach (var (id, day) in goodDays)
                 trainee.WentWellOn(id, day);
@@ -196,17 +223,27 @@ public static class Forecasts
         return question.Passed is null ? (passed, position, goodDays) : (question.Passed, question.Position, goodDays);
     }
 
+    /// <summary>The share of planned days that comes to nothing, drawn from what the record leaves open (a Beta distribution).</summary>
+    private static double MissesOf(ForecastQuestion question, Random random)
+    {
+        if (question.Held is not { } days)
+            return 0;
+        var guess = question.Rules[Missed];
+        return MathNet.Numerics.Distributions.Beta.Sample(random, GuessWeighs * guess + days.Planned - days.Held, GuessWeighs * (1 - guess) + days.Held);
+    }
+
     /// <summary>The sets of each day.</summary>
     private static IEnumerable<List<SetRecord>> Sessions(IReadOnlyList<SetRecord> log) => log.GroupBy(s => s.Day).OrderBy(g => g.Key).Select(g => g.ToList());
 
     /// <summary>Plays a dog on until it is ready; answers that day, or the greatest number where the horizon comes first.</summary>
-    private static int Play(Trainee dog, Calendar calendar, int horizon, Played? played = null, int number = 0)
+    private static int Play(Trainee dog, Calendar calendar, int horizon, Random random, Played? played = null, int number = 0)
     {
         if (dog.IsReady)
             return calendar.From;
         for (var day = calendar.From; day <= calendar.From + horizon; day++)
         {
-            for (var session = 0; session < calendar.SessionsOn(day) && day >= dog.NotBefore; session++)
+            var sessions = dog.Misses > 0 && random.NextDouble() < dog.Misses ? 0 : calendar.SessionsOn(day);
+            for (var session = 0; session < sessions && day >= dog.NotBefore; session++)
             {
                 var held = dog.Session(day);
                 played?.Note(held.At);
@@ -223,7 +260,7 @@ public static class Forecasts
         return int.MaxValue;
     }
 
-    private static List<WayOut> WaysOut(ForecastQuestion question, IReadOnlyList<Trainee> dogs, double chance)
+    private static List<WayOut> WaysOut(ForecastQuestion question, IReadOnlyList<Trainee> dogs, double chance, Random random)
     {
         var by = question.By!.Value;
         double Chance(ForecastQuestion changed)
@@ -231,7 +268,7 @@ public static class Forecasts
             var course = new Curriculum(changed.Plan, changed.ReadyAt, changed.Rules);
             var calendar = new Calendar(changed.Days, changed.SessionsPerDay, changed.From);
             var horizon = changed.By!.Value.DayNumber - calendar.From;
-            return dogs.Select(d => d.On(course)).Count(d => d.IsReady || (horizon >= 0 && Play(d, calendar, horizon) != int.MaxValue)) / (double)dogs.Count;
+            return dogs.Select(d => d.On(course)).Count(d => d.IsReady || (horizon >= 0 && Play(d, calendar, horizon, random) != int.MaxValue)) / (double)dogs.Count;
         }
 
         List<WayOut> ways = [];

@@ -68,7 +68,8 @@ public static class TrainingCalendar
         for (var (day, reached) = (about.From, Passed(forecast, about.From.AddDays(-1))); day <= end; reached = Passed(forecast, day), day = day.AddDays(1))
         {
             var at = plan.Steps[Math.Min(reached, plan.Steps.Count - 1)].Step;
-            if (week.Days.Contains(day.DayOfWeek))
+            // What is left once it wears it is a happy wear a week.
+            if (at.Stage == Stage.Upkeep ? day.DayOfWeek == week.Days[0] : week.Days.Contains(day.DayOfWeek))
             {
                 var rests = day < about.NotBefore;
                 for (var number = 1; number <= (rests ? 1 : week.SessionsPerDay); number++)

@@ -133,6 +133,7 @@ internal sealed class Trainee
         (dog, this.course, last, place, NotBefore) = (other.dog.Again(), course, other.last, other.place, other.NotBefore);
         (passed, goodDay) = ((bool[])other.passed.Clone(), (int[])other.goodDay.Clone());
         left = passed.Take(course.Wanted).Count(p => !p);
+        Misses = other.Misses;
     }
 
     /// <summary>The same dog where it stands now, on a course of the same steps that may want more or less of it.</summary>
@@ -140,6 +141,9 @@ internal sealed class Trainee
 
     /// <summary>Every step that is wanted is passed.</summary>
     public bool IsReady => left == 0;
+
+    /// <summary>Share of planned days on which its owner holds no session, 0 to 1.</summary>
+    public double Misses { get; init; }
 
     /// <summary>Every set played, where one listens.</summary>
     public List<SetRecord>? Log { get; init; }

@@ -16,7 +16,9 @@ internal sealed record DemoSet(int DaysAgo, double MassKg, IReadOnlyList<DemoRea
 /// <param name="Fitted">Whether a muzzle was chosen.</param>
 /// <param name="TrainedUpTo">The step its training has come to; null for none.</param>
 /// <param name="LastSession">Days since its last session.</param>
-/// <param name="Ease">How easily a go succeeds, 0 to 1.</param>
+/// <param name="Quick">How much quicker than usual for its temperament it learns.</param>
+/// <param name="MostSessions">Sessions after which the story ends, wherever it stands.</param>
+/// <param name="WantedInDays">Days until it has to be ready; null for no date.</param>
 /// <param name="EndsBadly">Its last set went over threshold.</param>
 /// <param name="Tool">What its readings were taken with.</param>
 /// <param name="Earlier">Sets taken before, the oldest first.</param>
@@ -25,7 +27,7 @@ internal sealed record DemoSet(int DaysAgo, double MassKg, IReadOnlyList<DemoRea
 /// <param name="Pictured">Pictures of its head are on record.</param>
 internal sealed record DemoDog(
     DogRow Row, IReadOnlyList<DemoReading> Readings, bool Fitted = false, string? TrainedUpTo = null,
-    int LastSession = 0, double Ease = 0.9, bool EndsBadly = false, Tool Tool = Tool.SoftTape, IReadOnlyList<DemoSet>? Earlier = null,
+    int LastSession = 0, double Quick = 1, int MostSessions = 400, int? WantedInDays = null, bool EndsBadly = false, Tool Tool = Tool.SoftTape, IReadOnlyList<DemoSet>? Earlier = null,
     int? MeasuredDaysAgo = null, double? MassThen = null, bool Pictured = false)
 {
     private const string LabradorId = "labrador-retriever";
@@ -40,7 +42,7 @@ internal sealed record DemoDog(
         new(
             Dog("Fern", "Ida Holme", "Overwend Farm", today.AddMonths(-30), ["border-collie"], 18.2, "black", [Purpose.Clinic, Purpose.Walks], Temperament.Wary,
                 [Sensitivity.OddObjects, Sensitivity.HandsBehindHead], BiteTier.Threatens, "Works the hill; hates being reached over."),
-            [.. Head("9,2 cm", "9,4 cm", "21,6 cm", "6,3 cm", "5,9 cm", "13,6 cm", "36 cm"), .. FitLine("7,4 cm")], Fitted: true, TrainedUpTo: "nose-halfway", LastSession: 2, Ease: 0.82),
+            [.. Head("9,2 cm", "9,4 cm", "21,6 cm", "6,3 cm", "5,9 cm", "13,6 cm", "36 cm"), .. FitLine("7,4 cm")], Fitted: true, TrainedUpTo: "nose-halfway", LastSession: 2, WantedInDays: 12),
         new(
             Dog("Dumpling", "Perrin Sallow", "Wend Lock, canal side", today.AddMonths(-61), ["french-bulldog"], 12.8, "brindle", [Purpose.Clinic], Temperament.Typical,
                 notes: "Snores. Vet at Wend Lock has seen its airway: short and calm wears only."),
@@ -52,27 +54,27 @@ internal sealed record DemoDog(
         new(
             Dog("Admiral", "The Thwaites", "The Old Toll House", today.AddMonths(-77), ["greyhound"], 31, "grey", [Purpose.Visitors], Temperament.Typical, [Sensitivity.Clicks],
                 BiteTier.ContactNoInjury, "Retired. Sleeps on the sofa, minds the doorbell."),
-            [.. Head("4 3/8 in", "4 1/2 in", "8 1/4 in", "2 1/2 in", "2 1/8 in", "6 3/8 in", "15 1/2 in"), .. FitLine("3 5/8 in")], Fitted: true, TrainedUpTo: "worn-step", LastSession: 1, Ease: 0.93),
+            [.. Head("4 3/8 in", "4 1/2 in", "8 1/4 in", "2 1/2 in", "2 1/8 in", "6 3/8 in", "15 1/2 in"), .. FitLine("3 5/8 in")], Fitted: true, TrainedUpTo: "worn-step", LastSession: 1),
         new(
             Dog("Mop", "Odile Marsh", "Number 3, Ferry Street", today.AddMonths(-98), ["yorkshire-terrier"], 3.4, "black-tan", [Purpose.Clinic], Temperament.Wary, [Sensitivity.HandsBehindHead, Sensitivity.LowFoodDrive]),
             [
                 new(Measure.NoseToInnerEye, Side.Left, "40"), new(Measure.NoseToInnerEye, Side.Right, "41"), .. FitLine("29"), new(Measure.SnoutGirth, null, "13 cm"),
                 new(Measure.SnoutHeight, null, "38"), new(Measure.SnoutWidth, null, "35"), new(Measure.NeckGirth, null, "21 cm"),
             ],
-            Tool: Tool.String),
+            TrainedUpTo: "nose-all-in", LastSession: 1, Quick: 0.35, MostSessions: 45, Tool: Tool.String),
         new(
             Dog("Juno", "Corbin Ashdale", "Quarry yard", today.AddMonths(-40), ["malinois"], 27, "fawn", [Purpose.Working], Temperament.Bold, [], BiteTier.ContactNoInjury, "Search dog; the snug fit comes last."),
-            [.. Head("110", "112", "254", "74", "66", "162", "410", ["111", "112"]), new(Measure.NoseToOcciput, null, "244")], Fitted: true, TrainedUpTo: "work-snug", LastSession: 3, Ease: 0.96),
+            [.. Head("110", "112", "254", "74", "66", "162", "410", ["111", "112"]), new(Measure.NoseToOcciput, null, "244")], Fitted: true, TrainedUpTo: "work-snug", LastSession: 3, WantedInDays: 20),
         new(
             Dog("Otis", "Wynne Latchet", "Ferry Cottage", today.AddMonths(-52), ["boxer"], 30.4, "red", [Purpose.Transport, Purpose.Walks], Temperament.Bold, [Sensitivity.Paws],
                 notes: "Crosses on the Saturday ferry, which asks for muzzles on deck."),
-            [.. Head("64", "65", "266", "76", "81", "112", "450"), .. FitLine("47")], Fitted: true, TrainedUpTo: "happy-wear", LastSession: 4, Ease: 0.95, MassThen: 34.2),
+            [.. Head("64", "65", "266", "76", "81", "112", "450"), .. FitLine("47")], Fitted: true, TrainedUpTo: "happy-wear", LastSession: 4, MassThen: 34.2),
         new(
             Dog("Nettle", "Hollin Bank", "Hollin Bank kennel", null, [], 22, "pied", [Purpose.Walks, Purpose.Clinic], Temperament.Soured,
-                [Sensitivity.OddObjects, Sensitivity.PeopleNear], BiteTier.Injured, "Came in with a muzzle on, taken off by nobody knows whom. Photo or string only."), [], Pictured: true),
+                [Sensitivity.OddObjects, Sensitivity.PeopleNear], BiteTier.Injured, "Came in with a muzzle on, taken off by nobody knows whom. Photo or string only."), [], TrainedUpTo: "look-at-it", LastSession: 2, MostSessions: 60, Pictured: true),
         new(
             Dog("Biscuit", "Sefa Tarn", "The Maltings", today.AddMonths(-26), ["cocker-spaniel"], 13.6, "golden", [Purpose.Walks, Purpose.Transport], Temperament.Typical, [Sensitivity.Snatchy]),
-            [.. Head("83", "84", "218", "63", "58", "126", "345"), .. FitLine("65")], Fitted: true, TrainedUpTo: "neck-rub", LastSession: 0, Ease: 0.88, EndsBadly: true),
+            [.. Head("83", "84", "218", "63", "58", "126", "345"), .. FitLine("65")], Fitted: true, TrainedUpTo: "neck-rub", LastSession: 0, EndsBadly: true),
         new(
             Dog("Sorrel", "Hollin Bank", "Hollin Bank kennel", today.AddMonths(-7), ["rough-collie", "german-shepherd-dog"], 17.5, "sable", [Purpose.Walks, Purpose.Visitors], Temperament.Typical,
                 notes: "Still growing; measure every visit."),

@@ -17,9 +17,7 @@ namespace JauntyBadge.Data.Demo;
 public static class DemoPractice
 {
     private const int Seed = 1887;
-    private const int SetsInSession = 4;
     private static readonly TimeSpan SetTakes = TimeSpan.FromSeconds(42);
-    private const int LongestTraining = 400;
 
     /// <summary>Adds the dogs with their records, dated relative to now.</summary>
     /// <param name="db">An up-to-date, empty database.</param>
@@ -46,6 +44,9 @@ public static class DemoPractice
                 AddPictures(db, dog.Id, now.AddDays(-2));
             if (demo.Fitted)
                 db.Choices.Add(Choose(demo, readings, now.AddDays(-firstDay).AddHours(1), rulesId));
+
+            if (demo.WantedInDays is { } days)
+                db.PlanChoices.Add(new PlanChoiceRow { DogId = dog.Id, At = now.AddDays(-4), Days = TrainingWeek.Usual with { By = today.AddDays(days) } });
 
             // Days in the story count from its beginning; the last session is to fall the wanted number of days ago.
             foreach (var day in story.GroupBy(t => t.Offset))
@@ -121,60 +122,65 @@ public static class DemoPractice
     /// <summary>One set of the story: the day it fell on, the goes, the signs and what the rule made of it.</summary>
     private sealed record Told(int Offset, SessionPlan Plan, SetRecord Set, IReadOnlyList<string> Signs, Decision Decision);
 
+    /// <summary>A virtual dog of its temperament, trained by the real rules until it came to where the story has it, or to its last session.</summary>
     private static List<Told> Train(DemoDog demo, Random random)
     {
         var (profile, rules) = (demo.Row.ToProfile(), HouseRules.Ours);
         var plan = TrainingPlan.For(profile);
         var session = plan.ForSession(profile.Temperament, GoRule.AsSoonAsClear);
         var goal = plan.IndexOf(demo.TrainedUpTo!);
-        var start = new DateOnly(2000, 1, 1);
-        var position = new PlanPosition(plan.Steps[0].Step.Id, GoRules.BeginsAt(profile.Temperament, session.Rule, rules));
-        var (told, passed, offset) = (new List<Told>(), new HashSet<string>(), 0);
-        while (told.Count < LongestTraining)
+        var nature = DogNature.Of(profile.Temperament);
+        var dog = new VirtualDog(
+            nature with { Learning = nature.Learning * demo.Quick }, plan.Steps.Count, random, [.. plan.Steps.Select(s => VirtualTraining.HarderBy(profile.Sensitivities, s.Step.Stage))]);
+        var (start, position) = (new DateOnly(2000, 1, 1), new PlanPosition(plan.Steps[0].Step.Id, GoRules.BeginsAt(profile.Temperament, session.Rule, rules)));
+        var (told, passed, offset, last) = (new List<Told>(), new HashSet<string>(), 0, 0);
+        for (var sessions = 1; ; sessions++)
         {
-            var (goes, backs) = (0, 0);
-            for (var set = 0; set < SetsInSession; set++)
+            var (goes, backs, set) = (0, 0, 0);
+            dog.Begin(offset - last);
+            last = offset;
+            for (var ended = false; !ended;)
             {
                 var bad = demo.EndsBadly && plan.IndexOf(position.StepId) >= goal;
-                var (record, signs) = Play(session, position, start.AddDays(offset), bad ? 0.5 : demo.Ease, bad, random);
+                var (record, signs) = Play(dog, plan.IndexOf(position.StepId), session, position, start.AddDays(offset), bad, random);
                 goes += record.Goes.Count;
-                var goodDays = Progression.GoodDays(session, record, told.Select(t => t.Set), rules);
-                var decision = Progression.AfterSet(session, record, passed, goodDays, (SetTakes * (set + 1), goes, backs), rules);
+                var decision = Progression.AfterSet(
+                    session, record, passed, Progression.GoodDays(session, record, told.Select(t => t.Set), rules), (SetTakes * ++set, goes, backs), rules);
                 told.Add(new Told(offset, session, record, signs, decision));
                 if (decision.Kind == DecisionKind.Passed)
                     passed.Add(record.StepId);
                 backs += decision.Kind == DecisionKind.Back ? 1 : 0;
                 position = decision.Next ?? position;
-                if (bad || (!demo.EndsBadly && (decision.Next is null || plan.IndexOf(position.StepId) >= goal)))
+                if (bad || decision.Next is null || (!demo.EndsBadly && plan.IndexOf(position.StepId) >= goal))
                     return told;
-                if (decision.EndSession)
-                    break;
+                ended = decision.EndSession;
             }
 
-            offset += random.NextDouble() < 0.7 ? 1 : 2;
+            if (sessions >= demo.MostSessions)
+                return told;
+            offset = Math.Max(offset + (random.NextDouble() < 0.7 ? 1 : 2), (position.NotBefore?.DayNumber ?? 0) - start.DayNumber);
         }
-
-        return told;
     }
 
-    /// <summary>Goes until the set is decided; now and then a sign is seen, and on a bad day one too many.</summary>
-    private static (SetRecord Set, IReadOnlyList<string> Signs) Play(SessionPlan plan, PlanPosition position, DateOnly day, double ease, bool bad, Random random)
+    /// <summary>Goes until the set is decided, with the signs that were tapped; on a bad day one too many.</summary>
+    private static (SetRecord Set, IReadOnlyList<string> Signs) Play(VirtualDog dog, int place, SessionPlan plan, PlanPosition position, DateOnly day, bool bad, Random random)
     {
-        var (goes, signs) = (new List<bool>(), new List<(int After, string Id)>());
+        var (goes, signs) = (new List<bool>(), new List<(int After, Sign Sign)>());
         while (true)
         {
-            goes.Add(random.NextDouble() < ease);
+            var (good, shown) = dog.Go(place, position.Target, Step.Find(position.StepId)!.TopTarget);
+            goes.Add(good && !bad);
             if (bad && goes.Count == 2)
-                signs.AddRange([(2, "lip-lick"), (2, "freezes")]);
-            else if (!goes[^1] && random.NextDouble() < 0.15)
-                signs.Add((goes.Count, "looks-away"));
-            else if (signs.Count == 0 && random.NextDouble() < 0.3)
-                signs.Add((goes.Count, random.NextDouble() < 0.5 ? "loose-wag" : "eats"));
-            var set = new SetRecord(position.StepId, position.Target, day, [.. goes], [.. signs.Select(s => new SeenAt(s.After, Sign.Find(s.Id)!.Group))]);
+                signs.AddRange([(2, Sign.Find("lip-lick")!), (2, Sign.Find("freezes")!)]);
+            else if (shown > SignGroup.AtEase || (signs.Count == 0 && random.NextDouble() < 0.2))
+                signs.Add((goes.Count, OneOf(shown, random)));
+            var set = new SetRecord(position.StepId, position.Target, day, [.. goes], [.. signs.Select(s => new SeenAt(s.After, s.Sign.Group))]);
             if (GoRules.Decide(Progression.StartOf(plan, set, 0, 0), set.Goes, set.Signs, HouseRules.Ours).DecidedAfter is not null)
-                return (set, [.. signs.Select(s => s.Id)]);
+                return (set, [.. signs.Select(s => s.Sign.Id)]);
         }
     }
+
+    private static Sign OneOf(SignGroup group, Random random) => Sign.All.Where(s => s.Group == group).ToArray() is var all ? all[random.Next(all.Length)] : null!;
 
     private static void Write(PracticeDb db, Guid dogId, IReadOnlyList<Told> sets, DateOnly day, DateTime now, string rulesId)
     {
@@ -195,7 +201,7 @@ public static class DemoPractice
                 StartedAt = start,
                 Day = day,
                 Goes = [.. told.Set.Goes.Select((success, i) => Go(success, hold, start.AddSeconds(6 * i + 3)))],
-                Signs = [.. told.Signs.Select((s, i) => new SignRow { Id = Guid.NewGuid(), SignId = s, At = start.AddSeconds(20 + 5 * i) })],
+                Signs = [.. told.Signs.Select((s, i) => new SignRow { Id = Guid.NewGuid(), SignId = s, At = start.AddSeconds(6 * told.Set.Signs[i].AfterGo + 5) })],
             };
             var decision = told.Decision;
             if (decision.Next is { NotBefore: not null } next)

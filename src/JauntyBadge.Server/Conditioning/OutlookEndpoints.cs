@@ -107,6 +107,7 @@ internal static class OutlookEndpoints
     {
         var dog = await db.TrainedDogAsync(id, cancel);
         var profile = dog.Measured.Profile;
+        var log = await db.TrainedSetsAsync(id, cancel);
         var question = new ForecastQuestion
         {
             Plan = dog.ForSession(),
@@ -118,7 +119,8 @@ internal static class OutlookEndpoints
             SessionsPerDay = dog.Week.SessionsPerDay,
             From = clock.Today(),
             By = dog.Week.By >= clock.Today() ? dog.Week.By : null,
-            Log = await db.TrainedSetsAsync(id, cancel),
+            Log = log,
+            Held = DaysHeld.Of(log, dog.Week.Days, clock.Today()),
             Passed = dog.Passed,
             Position = dog.Position,
             Rules = dog.Measured.Rules,

@@ -227,6 +227,36 @@ public class ForecastTests
         Assert.Null(Forecasts.Of(question with { Days = [] }, new Random(1)).P10);
     }
 
+    /// <summary>An owner who trains every other planned day: the record tells, and the day moves out and spreads.</summary>
+    [Fact]
+    public void Days_that_come_to_nothing_are_counted_on()
+    {
+        var question = Question(Temperament.Typical, 6);
+        var (every, half) = (Forecasts.Of(question with { Held = new(40, 40) }, new Random(2)), Forecasts.Of(question with { Held = new(40, 20) }, new Random(2)));
+        Assert.True(half.P50 > every.P50 && half.P90!.Value.DayNumber - half.P10!.Value.DayNumber > every.P90!.Value.DayNumber - every.P10!.Value.DayNumber);
+        SetRecord On(int day) => new("charge-marker", 0, Monday.AddDays(day), [true], []);
+        Assert.Equal(new DaysHeld(10, 3), DaysHeld.Of([On(0), On(2), On(2), On(5), On(9)], Five, Monday.AddDays(14)));
+        Assert.Equal(new DaysHeld(0, 0), DaysHeld.Of([], Five, Monday));
+    }
+
+    /// <summary>Days of the week there are, rest after going over threshold, a try-on once it takes the muzzle, and the day wanted at the end.</summary>
+    [Fact]
+    public void A_calendar_asks_for_no_more_than_the_days_there_are()
+    {
+        var plan = TrainingPlan.For(new DogProfile { Name = "Any", Purposes = [Purpose.Walks] });
+        var told = Forecasts.Of(new ForecastQuestion { Plan = plan.ForSession(Temperament.Bold, GoRule.AsSoonAsClear), Days = Five, From = Monday, Dogs = 200 }, new Random(1));
+        var week = new TrainingWeek(Five, 2, Monday.AddDays(40));
+        var days = TrainingCalendar.Of(plan, week, told, new(Monday, Monday.AddDays(2), true, Monday.AddDays(-28)), HouseRules.Ours);
+        Assert.All(days.Where(d => d.Kind is CalendarKind.Session or CalendarKind.Rest), d => Assert.Contains(d.Day.DayOfWeek, Five));
+        Assert.Equal([CalendarKind.Rest, CalendarKind.Rest, CalendarKind.Session], days.Take(2).Append(days.First(d => d.Day == Monday.AddDays(2) && d.Kind == CalendarKind.Session)).Select(d => d.Kind));
+        Assert.All(days.GroupBy(d => d.Day), d => Assert.True(d.Count(e => e.Kind == CalendarKind.Session) <= 2));
+        Assert.Equal((Monday.AddDays(40), CalendarKind.Wanted), (days[^1].Day, days[^1].Kind));
+        Assert.Equal([Monday.AddDays(2), Monday.AddDays(32)], days.Where(d => d.Kind == CalendarKind.Refit).Select(d => d.Day));
+        var tried = Assert.Single(days, d => d.Kind == CalendarKind.TryOn);
+        Assert.True(days.Where(d => d.Day < tried.Day && d.StepId is not null).All(d => Step.Find(d.StepId!)!.Stage <= Stage.FirstFastening));
+        Assert.All(days, d => Assert.StartsWith("Fern", ConditioningWords.Entry(d, "Fern"), StringComparison.Ordinal));
+    }
+
     [Theory]
     [InlineData(Sensitivity.Clicks)]
     [InlineData(Sensitivity.HandsBehindHead)]

@@ -10,6 +10,8 @@ import { notify } from '../shared/notices';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
 import { stageWords } from '../shared/words';
+import { OutlookDetail, OutlookLine } from './Outlook';
+import { Schools } from './Schools';
 import { useStartSession } from './useSession';
 
 type Planned = Schemas['PlannedStepDto'];
@@ -26,31 +28,35 @@ export function PlanPage() {
   const here = plan.data.steps.find((s) => s.state === 'here');
   const shown = plan.data.steps.find((s) => s.step.id === picked) ?? here ?? plan.data.steps.at(-1);
   return (
-    <Grid
-      templateColumns={{ base: '1fr', lg: 'minmax(17rem, 1fr) minmax(0, 1.5fr)' }}
-      gap={{ base: 6, lg: 12 }}
-      alignItems="start"
-    >
-      <Box gridRow={{ base: 2, lg: 1 }}>
-        <StageList steps={plan.data.steps} shown={shown?.step.id ?? ''} onPick={setPicked} />
-        {plan.data.leftOut.length > 0 && (
-          <Box as="details" mt="3" fontSize="sm">
-            <summary>{plan.data.leftOut.length} steps this dog does not need</summary>
-            {plan.data.leftOut.map((l) => (
-              <Text key={l.name}>
-                {l.name}: {l.reason}
-              </Text>
-            ))}
-          </Box>
-        )}
-      </Box>
-      <Flex direction="column" gap="6">
-        {shown && <StepSheet key={shown.step.id} planned={shown} plan={plan.data} dogId={card.dog.id} />}
-        <Policies plan={plan.data} />
-        <SetsEnd plan={plan.data} dogId={card.dog.id} />
-        <Cautions cautions={card.cautions} />
-      </Flex>
-    </Grid>
+    <>
+      <OutlookLine dogId={card.dog.id} steps={plan.data.steps} />
+      <Grid
+        templateColumns={{ base: '1fr', lg: 'minmax(17rem, 1fr) minmax(0, 1.5fr)' }}
+        gap={{ base: 6, lg: 12 }}
+        alignItems="start"
+      >
+        <Box gridRow={{ base: 2, lg: 1 }}>
+          <StageList steps={plan.data.steps} shown={shown?.step.id ?? ''} onPick={setPicked} />
+          {plan.data.leftOut.length > 0 && (
+            <Box as="details" mt="3" fontSize="sm">
+              <summary>{plan.data.leftOut.length} steps this dog does not need</summary>
+              {plan.data.leftOut.map((l) => (
+                <Text key={l.name}>
+                  {l.name}: {l.reason}
+                </Text>
+              ))}
+            </Box>
+          )}
+        </Box>
+        <Flex direction="column" gap="6">
+          {shown && <StepSheet key={shown.step.id} planned={shown} plan={plan.data} dogId={card.dog.id} />}
+          <OutlookDetail dogId={card.dog.id} />
+          <Schools plan={plan.data} dogId={card.dog.id} />
+          <SetsEnd plan={plan.data} dogId={card.dog.id} />
+          <Cautions cautions={card.cautions} />
+        </Flex>
+      </Grid>
+    </>
   );
 }
 
@@ -309,29 +315,6 @@ function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
           </Text>
         )}
       </Box>
-    </Box>
-  );
-}
-
-function Policies({ plan }: { plan: Schemas['PlanDto'] }) {
-  return (
-    <Box as="section">
-      <Heading as="h3" size="md">
-        The school: {plan.school}
-      </Heading>
-      <ul>
-        {plan.policies.map((p) => (
-          <Flex as="li" key={p.topic} gap="3" py="1.5" borderTopWidth="1px" borderColor="border" align="start">
-            <Text w="9rem" flexShrink="0" color="fg.muted">
-              {p.topic}
-            </Text>
-            <Text flex="1">
-              <b>{p.choice}.</b> {p.reason}
-            </Text>
-            <Why basis={p.basis} about={p.topic} />
-          </Flex>
-        ))}
-      </ul>
     </Box>
   );
 }

@@ -8,6 +8,8 @@ const forms = {
   short: { day: 'numeric', month: 'short', year: 'numeric' },
   /** 26 November */
   near: { day: 'numeric', month: 'long' },
+  /** 26 Nov */
+  tick: { day: 'numeric', month: 'short' },
   /** Thu 26 Nov */
   weekday: { weekday: 'short', day: 'numeric', month: 'short' },
   /** 26 Nov 2026, 14:05 */

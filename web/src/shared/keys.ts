@@ -14,6 +14,8 @@ type DogRoom =
   | 'try-ons'
   | 'diagnosis'
   | 'plan'
+  | 'outlook'
+  | 'schools'
   | 'sessions';
 
 /**
@@ -28,6 +30,7 @@ export const keys = {
   ofDog: (id: string, room: DogRoom, ...asked: unknown[]) => ['dog', id, room, ...asked] as const,
   session: (id: string) => ['session', id] as const,
   signs: () => ['signs'] as const,
+  waysOfWorking: () => ['ways-of-working'] as const,
   coats: () => ['coats'] as const,
   breeds: (asked: string) => ['breeds', asked] as const,
   houseNumbers: () => ['house-numbers'] as const,

@@ -1,0 +1,201 @@
+import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
+import { lazy, Suspense, useState } from 'react';
+import type { Schemas } from '../shared/api';
+import { dateText } from '../shared/dates';
+import { Waiting } from '../shared/Waiting';
+import { chanceText } from './chance';
+import { useOutlook, type Outlook } from './useOutlook';
+import { WeekForm } from './WeekForm';
+
+// The charts weigh as much as the rest of the room: they come when there is something to draw.
+const FanChart = lazy(() => import('./FanChart').then((m) => ({ default: m.FanChart })));
+
+/** When the dog will be ready and whether the date will hold, in one line; the days can be changed there. */
+export function OutlookLine({ dogId, steps }: { dogId: string; steps: Schemas['PlannedStepDto'][] }) {
+  const outlook = useOutlook(dogId);
+  const [editing, setEditing] = useState(false);
+  if (!outlook.data) return <Waiting query={outlook} />;
+  const { forecast, week } = outlook.data;
+  if (!forecast) return null;
+  return (
+    <Box as="section" aria-label="Outlook" borderBottomWidth="1px" borderColor="border" pb="3" mb="6">
+      <Flex gap={{ base: 2, md: 6 }} align="center" wrap="wrap">
+        <Headline forecast={forecast} />
+        <Box flex="1 1 18rem">
+          <Text>{spread(forecast)}</Text>
+          <Text>
+            {daysText(week)}{' '}
+            <Button
+              variant="plain"
+              size="sm"
+              px="0"
+              h="auto"
+              textDecoration="underline"
+              onClick={() => setEditing(!editing)}
+            >
+              {editing ? 'Leave them' : 'Change days or date'}
+            </Button>
+          </Text>
+        </Box>
+      </Flex>
+      {editing && <WeekForm dogId={dogId} week={week} steps={steps} onDone={() => setEditing(false)} />}
+    </Box>
+  );
+}
+
+/** What could be done where the date will hardly hold, how far such dogs come by when, and what each day asks for. */
+export function OutlookDetail({ dogId }: { dogId: string }) {
+  const outlook = useOutlook(dogId);
+  const forecast = outlook.data?.forecast;
+  if (!outlook.data || !forecast) return null;
+  return (
+    <Box as="section" aria-label="How it will go on">
+      {forecast.waysOut.length > 0 && <WaysOut forecast={forecast} />}
+      <Heading as="h3" size="md" mb="1">
+        How it will go on
+      </Heading>
+      <Suspense fallback={<Box h="190px" />}>
+        <FanChart forecast={forecast} />
+      </Suspense>
+      <Text fontSize="sm" color="fg.muted">
+        Steps passed, of {forecast.wanted} to “{forecast.readyAt}”: the line is half of the dogs that did what this one
+        did, the band eight in ten. From virtual dogs led through its own record; a real dog may surprise.
+      </Text>
+      {forecast.holdsUp.length > 0 && (
+        <Text mt="2">
+          Takes the most from here:{' '}
+          {forecast.holdsUp
+            .slice(0, 3)
+            .map((h) => `${h.step.toLowerCase()} (${sessionsText(h.sessions)})`)
+            .join(', ')}
+          .
+        </Text>
+      )}
+      <Days calendar={outlook.data.calendar} dogId={dogId} />
+    </Box>
+  );
+}
+
+function Headline({ forecast }: { forecast: NonNullable<Outlook['forecast']> }) {
+  const { chanceBy, by, p50, low } = forecast;
+  return chanceBy !== null && by !== null ? (
+    <Flex align="baseline" gap="3" wrap="wrap">
+      <Heading as="h2" fontSize="5xl" lineHeight="1" color={low ? 'stop' : 'fg'}>
+        {chanceText(chanceBy)}
+      </Heading>
+      <Text fontWeight="700" fontSize="lg">
+        {low ? '⬣ It may well not be ready' : 'Likely ready'} by {dayText(by)}
+      </Text>
+    </Flex>
+  ) : (
+    <Flex align="baseline" gap="3" wrap="wrap">
+      <Heading as="h2" fontSize="4xl" lineHeight="1.05">
+        {p50 ? dayText(p50) : 'Not within a year'}
+      </Heading>
+      <Text>{p50 ? 'half of the dogs like it are ready by then' : 'for half of the dogs like it'}</Text>
+    </Flex>
+  );
+}
+
+const sessionsText = (sessions: number) => {
+  const about = Math.max(1, Math.round(sessions));
+  return about === 1 ? 'a session' : `about ${about} sessions`;
+};
+
+/** The day, with its year where that is another than this one. */
+const dayText = (day: string) => dateText(day, day.startsWith(`${new Date().getFullYear()}`) ? 'near' : 'day');
+
+const spread = ({ p10, p50, p90, chanceBy }: NonNullable<Outlook['forecast']>) =>
+  p10 === null
+    ? 'Not one in ten dogs like it is ready within a year.'
+    : [
+        `One in ten by ${dayText(p10)}`,
+        ...(p50 !== null && chanceBy !== null ? [`half by ${dayText(p50)}`] : []),
+        p90 === null ? 'the slowest not within a year' : `nine in ten by ${dayText(p90)}`,
+      ].join(', ') + '.';
+
+function WaysOut({ forecast }: { forecast: NonNullable<Outlook['forecast']> }) {
+  return (
+    <Box as="section" aria-label="Ways out" mb="3">
+      <Heading as="h3" size="md">
+        What could be done
+      </Heading>
+      <ul>
+        {forecast.waysOut.map((way) => (
+          <Flex as="li" key={way.what} gap="4" py="1" borderTopWidth="1px" borderColor="border" align="baseline">
+            <Text w="5.5rem" flexShrink="0" fontFamily="heading" fontWeight="750" fontSize="lg">
+              {way.chanceBy === null ? <span aria-hidden="true">◇</span> : chanceText(way.chanceBy)}
+            </Text>
+            <Text>{way.what}</Text>
+          </Flex>
+        ))}
+      </ul>
+    </Box>
+  );
+}
+
+const FEW = 7;
+
+function Days({ calendar, dogId }: { calendar: Outlook['calendar']; dogId: string }) {
+  const [all, setAll] = useState(false);
+  if (calendar.length === 0) return null;
+  return (
+    <Box as="section" aria-label="Calendar" mt="4">
+      <Flex align="baseline" gap="4" wrap="wrap">
+        <Heading as="h3" size="md">
+          The days ahead
+        </Heading>
+        <Link href={`/api/dogs/${dogId}/plan/calendar.ics`} download textDecoration="underline">
+          For your own calendar (iCalendar)
+        </Link>
+      </Flex>
+      <Grid as="ol" templateColumns={{ base: '1fr', md: 'repeat(auto-fill, minmax(15rem, 1fr))' }} columnGap="6" mt="1">
+        {calendar.slice(0, all ? undefined : FEW).map((entry) => (
+          <Flex
+            as="li"
+            key={`${entry.day} ${entry.kind} ${entry.number}`}
+            gap="3"
+            py="1"
+            borderTopWidth="1px"
+            borderColor="border"
+          >
+            <Text w="6.5rem" flexShrink="0" fontWeight="700">
+              {dateText(entry.day, 'weekday')}
+            </Text>
+            <Text>
+              {entryWords[entry.kind]}
+              {entry.kind === 'session' ? entry.step : ''}
+              {entry.number > 1 ? ', once more' : ''}
+            </Text>
+          </Flex>
+        ))}
+      </Grid>
+      {calendar.length > FEW && (
+        <Button size="sm" variant="ghost" onClick={() => setAll(!all)}>
+          {all ? 'Fewer' : `All ${calendar.length}`}
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+const entryWords: Record<Schemas['CalendarKind'], string> = {
+  session: '',
+  rest: 'Rest: not yet again',
+  tryOn: 'Try the muzzle on',
+  refit: 'Measure again: it grows',
+  wanted: '⚑ The day it is wanted',
+};
+
+const short: Record<Schemas['DayOfWeek'], string> = {
+  monday: 'Mon',
+  tuesday: 'Tue',
+  wednesday: 'Wed',
+  thursday: 'Thu',
+  friday: 'Fri',
+  saturday: 'Sat',
+  sunday: 'Sun',
+};
+
+const daysText = (week: Outlook['week']) =>
+  `Trained ${week.sessionsPerDay === 2 ? 'twice' : 'once'} a day on ${(week.days ?? []).map((d) => short[d]).join(', ')}.`;
