@@ -49,6 +49,8 @@ test('the whole main job by keyboard', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/sessions\//);
   await expect(page.getByText('Saved as it happens')).toBeVisible();
+  await tabTo('Well: begin');
+  await page.keyboard.press('Enter');
   for (const key of 'gmgggggg') {
     await page.keyboard.press(key);
   }

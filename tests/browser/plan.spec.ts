@@ -1,4 +1,4 @@
-import { dogId, expect, newDog, test } from './support.js';
+import { beginSession, dogId, expect, newDog, test } from './support.js';
 
 test.describe('the plan', () => {
   test.use({ expectedErrors: [/400/] });
@@ -25,8 +25,9 @@ test('a day off after going over threshold is said on the round and in the plan'
   const offered = (await (await page.request.get(`/api/dogs/${id}/fits`)).json()) as { fits: { sizeId: string }[] };
   await page.request.post(`/api/dogs/${id}/choice`, { data: { sizeId: offered.fits[0]?.sizeId } });
   await page.goto(`/dogs/${id}/plan`);
-  await page.getByRole('button', { name: 'Start a session' }).click();
-  await page.getByRole('button', { name: /^Good/ }).click();
+  await beginSession(page);
+  await page.getByRole('button', { name: /^Yes/ }).click();
+  await page.getByRole('button', { name: /^It shows/ }).click();
   await page.getByRole('button', { name: 'Freezes' }).click();
   await page.getByRole('button', { name: /End it here/ }).click();
   await expect(page.getByText(/not before tomorrow/)).toBeVisible();

@@ -2,7 +2,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { request as requests } from '@playwright/test';
 import { serve } from './servers.js';
-import { dogId, expect, newDog, test, type Round } from './support.js';
+import { beginSession, dogId, expect, newDog, test, type Round } from './support.js';
 
 const noAnswer = [/Failed to load resource|ERR_(FAILED|CONNECTION_REFUSED|EMPTY_RESPONSE|CONNECTION_RESET)/];
 
@@ -119,8 +119,8 @@ test.describe('two hands', () => {
   test('at one pad: a go tapped in a set that is over is kept, and placed by a person', async ({ page }) => {
     const id = await newDog(page, 'Two pads');
     await page.goto(`/dogs/${id}/plan`);
-    await page.getByRole('button', { name: 'Start a session' }).click();
-    await page.getByRole('button', { name: /^Good/ }).click();
+    await beginSession(page);
+    await page.getByRole('button', { name: /^Yes/ }).click();
     await expect(page.getByText('Saved as it happens')).toBeVisible();
     const { openSessionId } = (await (await page.request.get(`/api/dogs/${id}`)).json()) as { openSessionId: string };
     const session = async () =>
@@ -129,7 +129,7 @@ test.describe('two hands', () => {
       };
     await expect.poll(async () => (await session()).openSet.goes.length).toBe(1);
     await page.request.post(`/api/sessions/${openSessionId}/sets/1/finish`);
-    await page.getByRole('button', { name: /^Good/ }).click();
+    await page.getByRole('button', { name: /^Yes/ }).click();
     await expect(page.getByText('A go (good) of set 1 was not counted')).toBeVisible();
     expect((await session()).openSet).toMatchObject({ number: 2, goes: [] });
     await page.getByRole('button', { name: 'Count it in set 2' }).click();

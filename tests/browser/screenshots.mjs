@@ -36,7 +36,7 @@ async function picture(name, { viewport = wide, scheme = 'light', at, then, top 
 
 const openSession = async (page, dog) => {
   await page.getByRole('button', { name: new RegExp(`(Train|Go on): ${dog}`) }).click();
-  await page.getByRole('button', { name: /^Good/ }).waitFor();
+  await page.getByRole('button', { name: 'Well: begin' }).click();
 };
 
 await picture('round', { at: () => '/' });
@@ -120,8 +120,7 @@ await picture('session-phone', {
   at: () => '/',
   then: async (page) => {
     await openSession(page, 'Fern');
-    for (const name of [/^Good/, /^Good/, /^Missed/, /^Good/]) await page.getByRole('button', { name }).click();
-    await page.getByRole('button', { name: 'Looks away' }).click();
+    for (const name of [/^In\b/, /^In\b/, /^Not yet/, /^In\b/]) await page.getByRole('button', { name }).click();
     await page.getByRole('listitem', { name: 'good' }).nth(2).waitFor();
   },
 });
@@ -131,7 +130,7 @@ await picture('decision-phone-dark', {
   at: () => '/',
   then: async (page) => {
     await openSession(page, 'Admiral');
-    for (let i = 0; i < 5; i++) await page.getByRole('button', { name: /^Good/ }).click();
+    for (let i = 0; i < 5; i++) await page.getByRole('button', { name: /^At ease/ }).click();
     await page.getByRole('button', { name: /^Finish the set/ }).click();
     await page.getByText('On to the next target').waitFor();
   },

@@ -1,18 +1,20 @@
-import { expect, newDog, test } from './support.js';
+import { beginSession, expect, newDog, test } from './support.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
 test('one thumb: goes, a sign, a go taken back, the decision', async ({ page }) => {
   const id = await newDog(page, 'Thumb');
   await page.goto(`/dogs/${id}/plan`);
-  await page.getByRole('button', { name: 'Start a session' }).click();
-  const good = page.getByRole('button', { name: /^Good/ });
+  await beginSession(page);
+  const good = page.getByRole('button', { name: /^Yes/ });
   for (let i = 0; i < 4; i++) await good.click();
   await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(4);
   await page.getByRole('button', { name: /^Take back/ }).click();
   await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(3);
   await expect(page.getByText('Two more right or four missed in a row settles it.')).toBeVisible();
+  await page.getByRole('button', { name: /^It shows/ }).click();
   await page.getByRole('button', { name: 'Ears back' }).click();
+  await page.getByRole('button', { name: 'Close the signs' }).click();
   for (let i = 0; i < 2; i++) await good.click();
   await expect(page.getByText('It is unsure: finish the set.')).toBeVisible();
   await expect(good).toBeDisabled();
@@ -27,7 +29,7 @@ test('a hold goes on through a reload and is kept with the go', async ({ page })
   const id = await newDog(page, 'Holder');
   await page.request.post(`/api/dogs/${id}/plan/position`, { data: { stepId: 'hold-short', note: 'knows it' } });
   await page.goto(`/dogs/${id}/plan`);
-  await page.getByRole('button', { name: 'Start a session' }).click();
+  await beginSession(page);
   await expect(page.getByRole('button', { name: /start the hold/ })).toBeVisible();
   await page.keyboard.press('h');
   await expect(page.getByRole('timer')).toBeVisible();
@@ -55,11 +57,11 @@ test.describe('in a dead spot', () => {
   }) => {
     const id = await newDog(page, 'Faraway');
     await page.goto(`/dogs/${id}/plan`);
-    await page.getByRole('button', { name: 'Start a session' }).click();
+    await beginSession(page);
     await expect(page.getByText('Saved as it happens')).toBeVisible();
     await context.setOffline(true);
-    await page.getByRole('button', { name: /^Good/ }).click();
-    await page.getByRole('button', { name: /^Good/ }).click();
+    await page.getByRole('button', { name: /^Yes/ }).click();
+    await page.getByRole('button', { name: /^Yes/ }).click();
     await expect(page.getByText('2 not saved yet, trying again')).toBeVisible();
     await context.setOffline(false);
     await page.reload();
@@ -68,4 +70,43 @@ test.describe('in a dead spot', () => {
     await page.reload();
     await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(2);
   });
+});
+
+test('a bad day is a day off, and stop says what to do', async ({ page }) => {
+  const id = await newDog(page, 'Offday');
+  await page.goto(`/dogs/${id}/plan`);
+  await page.getByRole('button', { name: 'Start a session' }).click();
+  await expect(page.getByText('Treats go')).toBeVisible();
+  await page.getByRole('button', { name: 'Not well, or tense' }).click();
+  await expect(page.getByText('a bad day is a day off')).toBeVisible();
+  await page.getByRole('button', { name: 'No session today' }).click();
+  await expect(page.getByRole('link', { name: 'Back to the round' })).toBeVisible();
+  expect(await (await page.request.get(`/api/dogs/${id}/sessions`)).json()).toEqual([]);
+
+  await page.goto(`/dogs/${id}/plan`);
+  await beginSession(page);
+  await page.getByRole('button', { name: /Stop/ }).click();
+  await expect(page.getByText('let it leave', { exact: false }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the set' }).click();
+  await page.getByRole('button', { name: /^It shows/ }).click();
+  await page.getByRole('button', { name: 'Freezes' }).click();
+  await expect(page.getByRole('heading', { name: 'Over threshold: end now' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Back to the set' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'End it here' }).click();
+  await expect(page.getByText('End now', { exact: true })).toBeVisible();
+});
+
+test('the good go lies under the thumb that is chosen, and stays so', async ({ page }) => {
+  const id = await newDog(page, 'Lefty');
+  await page.goto(`/dogs/${id}/plan`);
+  await beginSession(page);
+  const left = async (name: RegExp) => (await page.getByRole('button', { name }).boundingBox())?.x ?? -1;
+  expect(await left(/^Yes/)).toBeGreaterThan(await left(/^Not yet/));
+  await page.getByText('Sound, buzzing and thumb').click();
+  await page.getByRole('button', { name: 'For the left thumb' }).click();
+  expect(await left(/^Yes/)).toBeLessThan(await left(/^Not yet/));
+  await page.getByRole('button', { name: /^Yes/ }).click();
+  await page.reload();
+  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(1);
+  expect(await left(/^Yes/)).toBeLessThan(await left(/^Not yet/));
 });

@@ -100,3 +100,9 @@ export async function versionOf(page: Page, id: string): Promise<string> {
   const { dog } = (await (await page.request.get(`/api/dogs/${id}`)).json()) as { dog: { version: number } };
   return `"${dog.version}"`;
 }
+
+/** Begins the session that the page offers, past the question how the dog is. */
+export async function beginSession(page: Page) {
+  await page.getByRole('button', { name: 'Start a session' }).click();
+  await page.getByRole('button', { name: 'Well: begin' }).click();
+}

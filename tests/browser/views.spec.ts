@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { dogId, expect, expectNoViolations, newDog, test } from './support.js';
+import { beginSession, dogId, expect, expectNoViolations, newDog, test } from './support.js';
 
 const rooms = [
   '',
@@ -73,10 +73,11 @@ for (const scheme of ['light', 'dark'] as const) {
   test(`axe finds no violation on the pad, ${scheme}`, async ({ page }) => {
     const own = await newDog(page, `Axe ${scheme}`);
     await looked(page, `/dogs/${own}/plan`);
-    await page.getByRole('button', { name: 'Start a session' }).click();
+    await beginSession(page);
+    await page.getByRole('button', { name: /^It shows/ }).click();
     await page.getByRole('button', { name: 'Looks away' }).click();
     await page.getByRole('button', { name: 'Snaps' }).click();
-    await expect(page.getByText('Over threshold. End now')).toBeVisible();
+    await expect(page.getByText('Over threshold: end now')).toBeVisible();
     await axe(page);
     await page.getByRole('button', { name: /End it here/ }).click();
     await expect(page.getByText('End now', { exact: true })).toBeVisible();

@@ -72,6 +72,35 @@ public static class ConditioningWords
         _ => "worn while it stands still is enough for a short visit.",
     };
 
+    /// <summary>What is tapped for a go that went well, in the words of its stage.</summary>
+    public static string Yes(Stage stage) => stage switch
+    {
+        Stage.NoseIn => "In",
+        Stage.Hold => "Stayed in",
+        Stage.FirstFastening or Stage.WearingStill or Stage.Moving or Stage.Places or Stage.Upkeep => "At ease",
+        Stage.SoundsAndHands => "Did not mind",
+        _ => "Yes",
+    };
+
+    /// <summary>What is tapped for one that did not.</summary>
+    public static string NotYet(Stage stage) => stage switch
+    {
+        Stage.Hold => "Came out",
+        Stage.FirstFastening or Stage.WearingStill or Stage.Moving or Stage.Places or Stage.Upkeep => "Minded it",
+        Stage.SoundsAndHands => "Minded it",
+        _ => "Not yet",
+    };
+
+    /// <summary>What to do with a dog over threshold, in order.</summary>
+    public static IReadOnlyList<string> WhenOver { get; } =
+    [
+        "Muzzle down and away: no pulling, no holding.", "Step back and let it leave. Say nothing, ask for nothing.", "Water, quiet, no more training today.",
+        "Write down what came before. If it hurt anybody, or changed suddenly, ask a veterinarian or a behaviour professional.",
+    ];
+
+    /// <summary>What to do instead of a session on a bad day.</summary>
+    public static string BadDay => "Then not today: a bad day is a day off, and nothing is lost. Let the muzzle lie where good things happen, play, and try tomorrow. If it is unwell or in pain, ask the veterinarian.";
+
     /// <summary>A rung below a step's first target.</summary>
     public static string Rung(int target) => target switch { -1 => "the first easier rung", -2 => "the second easier rung", _ => "the easiest rung" };
 

@@ -9,8 +9,10 @@ public sealed record SchoolDto(SchoolId Id, string Name, string Says);
 /// <summary>A policy as it is offered.</summary>
 public sealed record PolicyChoicesDto(PolicyTopic Topic, string Name, IReadOnlyList<PolicyOption> Options);
 
-/// <summary>What a plan can be chosen from.</summary>
-public sealed record WaysOfWorkingDto(IReadOnlyList<SchoolDto> Schools, IReadOnlyList<PolicyChoicesDto> Policies);
+/// <summary>What a plan can be chosen from, and what holds in every session.</summary>
+/// <param name="WhenOver">What to do with a dog over threshold, in order.</param>
+/// <param name="BadDay">What to do instead of a session on a bad day.</param>
+public sealed record WaysOfWorkingDto(IReadOnlyList<SchoolDto> Schools, IReadOnlyList<PolicyChoicesDto> Policies, IReadOnlyList<string> WhenOver, string BadDay);
 
 /// <summary>What another school would change for one dog.</summary>
 /// <param name="Steps">How many steps its plan would have.</param>

@@ -29,7 +29,8 @@ internal static class OutlookEndpoints
     }
 
     private static WaysOfWorkingDto Ways { get; } = new(
-        [.. School.All.Select(s => new SchoolDto(s.Id, s.Name, s.Says))], [.. PolicyRow.All.Select(p => new PolicyChoicesDto(p.Topic, p.Name, p.Options))]);
+        [.. School.All.Select(s => new SchoolDto(s.Id, s.Name, s.Says))], [.. PolicyRow.All.Select(p => new PolicyChoicesDto(p.Topic, p.Name, p.Options))],
+        ConditioningWords.WhenOver, ConditioningWords.BadDay);
 
     private static async Task<IReadOnlyList<SchoolComparedDto>> CompareAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
@@ -73,7 +74,7 @@ internal static class OutlookEndpoints
             throw Refusal.Field("by", "A day from today to two years ahead is accepted.");
         if (entry.ReadyAt is { } at && dog.Plan.Steps.All(s => s.Step.Id != at))
             throw Refusal.Field("readyAt", "This step is not in the dog's plan.");
-        var week = new TrainingWeek([.. days.Distinct().Order()], entry.SessionsPerDay ?? 1, entry.By, entry.ReadyAt);
+        var week = new TrainingWeek([.. days.Distinct().OrderBy(d => ((int)d + 6) % 7)], entry.SessionsPerDay ?? 1, entry.By, entry.ReadyAt);
         await AddAsync(id, choice => choice.Days = week, db, clock, cancel);
         return await OutlookAsync(id, db, clock, cancel);
     }

@@ -16,16 +16,18 @@ public enum StepState
 
 /// <summary>A step of a dog's plan.</summary>
 /// <param name="Easier">The rungs below its first target, the hardest of them first.</param>
+/// <param name="Yes">What is tapped for a go that went well.</param>
+/// <param name="NotYet">What is tapped for one that did not.</param>
 public sealed record StepDto(
     string Id, Stage Stage, string Name, string Purpose, string SetUp, string Success, string Reward, IReadOnlyList<string> Targets, IReadOnlyList<string> Easier,
-    string IfStuck, string? Caution, Basis Basis, IReadOnlyList<string> Notes)
+    string IfStuck, string? Caution, Basis Basis, IReadOnlyList<string> Notes, string Yes, string NotYet)
 {
     public static StepDto Of(PlannedStep planned)
     {
         var s = planned.Step;
         return new StepDto(
             s.Id, s.Stage, s.Name, s.Purpose, s.SetUp, s.Success, s.Reward, [.. Enumerable.Range(0, s.Ladder.Count).Select(s.TargetText)], s.Easier,
-            s.IfStuck, s.Caution, s.Basis, planned.Notes);
+            s.IfStuck, s.Caution, s.Basis, planned.Notes, ConditioningWords.Yes(s.Stage), ConditioningWords.NotYet(s.Stage));
     }
 }
 

@@ -62,9 +62,11 @@ public sealed record GoDto(Guid Id, bool Success, int? HeldMs, DateTime At);
 public sealed record SeenDto(Guid Id, string SignId, SignGroup Group);
 
 /// <summary>A set with its goes, and the rule's decision once it is finished.</summary>
+/// <param name="HoldSeconds">The criterion of a target that is time; null for any other.</param>
+/// <param name="HoldTargets">What each go of it asks to be held.</param>
 public sealed record SetDto(
-    int Number, string StepId, string StepName, int Target, string TargetText, double? HoldSeconds, IReadOnlyList<GoDto> Goes, IReadOnlyList<SeenDto> Signs,
-    DecisionKind? Decision, string? Reason, string? Basis, string? IfStuck, bool EndSession);
+    int Number, string StepId, string StepName, int Target, string TargetText, double? HoldSeconds, IReadOnlyList<double>? HoldTargets, IReadOnlyList<GoDto> Goes,
+    IReadOnlyList<SeenDto> Signs, DecisionKind? Decision, string? Reason, string? Basis, string? IfStuck, bool EndSession);
 
 /// <summary>A dog as its sessions need it.</summary>
 internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Session, HouseRules Rules)
@@ -117,11 +119,15 @@ public sealed record SessionDto(
         var step = KnownStep(set.StepId);
         var target = Shown(set);
         return new SetDto(
-            set.Number, set.StepId, step?.Name ?? set.StepId, target, step?.TargetText(target) ?? "", step?.Hold(target)?.TotalSeconds,
+            set.Number, set.StepId, step?.Name ?? set.StepId, target, step?.TargetText(target) ?? "", step?.Hold(target)?.TotalSeconds, step?.Hold(target) is { } hold ? HoldTargets(set, hold) : null,
             [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs, g.At))],
             [.. set.Signs.OrderBy(s => s.Number).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
             set.Decision, set.Reason, set.Basis, set.IfStuck, set.EndSession);
     }
+
+    /// <summary>What each go of a set asks to be held: never foretold, and the same whenever it is looked at, for the seed is the set's own.</summary>
+    private static IReadOnlyList<double> HoldTargets(SetRow set, TimeSpan criterion) =>
+        [.. Holds.Varied(criterion, Progression.GoesInSet, new Random(BitConverter.ToInt32(set.SessionId.ToByteArray()) ^ (set.Number * 7919))).Select(t => t.TotalSeconds)];
 
     /// <summary>The target as it is shown.</summary>
     internal static int Shown(SetRow set) => KnownStep(set.StepId)?.Within(set.Target) ?? 0;

@@ -1,12 +1,17 @@
 import { Box, Button, Flex, Heading, Link, Text } from '@chakra-ui/react';
+import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link as RouterLink, useParams } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { Key } from '../shared/Mark';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
+import { Several } from '../shared/fields';
+import { BeforeSession } from './BeforeSession';
 import { DecisionBox } from './DecisionBox';
+import { buzz, click, tick, tickPassed, useAwake, usePadAids, type PadAids } from './padAids';
 import { Signs } from './Signs';
+import { StopPanel } from './StopPanel';
 import { useHold } from './useHold';
 import { useSession, type Session } from './useSession';
 
@@ -89,29 +94,39 @@ function OpenSet({
   pad: ReturnType<typeof useSession>;
 }) {
   const hold = useHold(session.id);
+  const [aids, setAids] = usePadAids();
+  const [stopping, setStopping] = useState(false);
+  const [isWell, setIsWell] = useState(false);
   const pending = pad.unsent.filter((u) => u.kind === 'go' && !set.goes.some((g) => g.id === u.id));
   const pendingSigns = pad.unsent.filter((u) => u.kind === 'sign' && !set.signs.some((s) => s.id === u.id));
   const goes = [...set.goes, ...pending.map((u) => ({ id: u.id, success: u.kind === 'go' && u.success }))];
   const seen = [...set.signs.map((s) => s.signId), ...pendingSigns.map((u) => (u.kind === 'sign' ? u.signId : ''))];
   // What waits on the device may have changed that: the server says once it has it.
   const full = goes.length >= session.goesInSet || (session.isClear && pending.length === 0);
-  const begun = goes.length > 0 || seen.length > 0;
+  const happened = goes.length > 0 || seen.length > 0;
+  const begun = isWell || happened || hold.running || session.sets.length > 0;
+  useAwake(begun);
   const last = set.goes.at(-1);
   const where = { set: set.number, stepId: set.stepId, target: set.target };
+  const wanted = set.holdTargets?.[goes.length] ?? set.holdSeconds;
   const record = (success: boolean) => {
-    if (full) return;
+    if (full || !begun) return;
+    if (success && aids.click) click();
+    if (aids.vibrate) buzz(success ? 30 : 12);
     pad.go(where, success, hold.stop());
   };
-  const finish = () => begun && !pad.busy && pad.finish(set.number);
+  const finish = () => happened && !pad.busy && pad.finish(set.number);
   const takeBack = () => last && pad.takeBackGo(last.id);
   useHotkeys('g', () => record(true));
   useHotkeys('m', () => record(false));
   useHotkeys('f', finish);
   useHotkeys('u', takeBack);
   useHotkeys('h', () => {
-    if (set.holdSeconds === null || hold.running) return;
+    if (wanted === null || hold.running || !begun) return;
     hold.start();
   });
+  if (!begun)
+    return <BeforeSession set={set} step={step} busy={pad.busy} onBegin={() => setIsWell(true)} onNotToday={pad.end} />;
 
   return (
     <Box mt="3">
@@ -151,7 +166,9 @@ function OpenSet({
       <Text role="status" minH="6" fontWeight={session.isClear ? '700' : '400'}>
         {session.endNow ? '' : session.settles}
       </Text>
-      <Signs seen={set.signs} count={seen} onTap={(signId) => pad.sign(where, signId)} onTakeBack={pad.takeBackSign} />
+      <Text fontSize="sm" color="fg.muted">
+        {treatsText(session, goes)} It may leave at any time; water near by.
+      </Text>
       <Box
         position="sticky"
         bottom="0"
@@ -159,58 +176,119 @@ function OpenSet({
         borderTopWidth="2px"
         borderColor="fg"
         py="3"
+        mt="3"
         mx={{ base: -4, md: 0 }}
         px={{ base: 4, md: 0 }}
         zIndex="1"
       >
-        {session.endNow && (
-          <Text role="alert" bg="brick.solid" color="brick.contrast" fontWeight="700" borderRadius="md" p="3" mb="2">
-            Over threshold. End now: muzzle away, let it leave, and finish the set.
-          </Text>
+        <Signs
+          seen={set.signs}
+          count={seen}
+          onTap={(signId) => pad.sign(where, signId)}
+          onTakeBack={pad.takeBackSign}
+          onStop={() => setStopping(true)}
+        />
+        {stopping || session.endNow ? (
+          <StopPanel
+            over={session.endNow}
+            busy={pad.busy}
+            onEnd={session.endNow ? finish : pad.end}
+            onBack={() => setStopping(false)}
+          />
+        ) : (
+          <>
+            {wanted !== null && <HoldTimer hold={hold} seconds={wanted} ticks={aids.ticks} />}
+            <Flex gap="3" mt="2" direction={aids.thumb === 'left' ? 'row-reverse' : 'row'}>
+              <Button
+                flex="1"
+                h="20"
+                fontSize="xl"
+                variant="outline"
+                borderWidth="2px"
+                borderColor="border.strong"
+                disabled={full}
+                onClick={() => record(false)}
+              >
+                {step.notYet} <Key>m</Key>
+              </Button>
+              <Button flex="1.4" h="20" fontSize="2xl" disabled={full} onClick={() => record(true)}>
+                {step.yes} <Key>g</Key>
+              </Button>
+            </Flex>
+            <Flex gap={{ base: 1, md: 3 }} mt="3">
+              <Button flex="1" h="12" px="2" variant="ghost" disabled={!last || pad.busy} onClick={takeBack}>
+                Take back <Key>u</Key>
+              </Button>
+              <Button flex="1" h="12" px="2" variant="ghost" disabled={pad.busy} onClick={pad.end}>
+                End session
+              </Button>
+              <Button
+                flex="1.4"
+                h="12"
+                colorPalette="marigold"
+                disabled={!happened}
+                loading={pad.busy}
+                onClick={finish}
+              >
+                Finish the set <Key>f</Key>
+              </Button>
+            </Flex>
+          </>
         )}
-        {set.holdSeconds !== null && <HoldTimer hold={hold} seconds={set.holdSeconds} />}
-        <Flex gap="3" mt="2">
-          <Button
-            flex="1"
-            h="20"
-            fontSize="xl"
-            variant="outline"
-            borderWidth="2px"
-            borderColor="border.strong"
-            disabled={full}
-            onClick={() => record(false)}
-          >
-            Missed <Key>m</Key>
-          </Button>
-          <Button flex="1.4" h="20" fontSize="2xl" disabled={full} onClick={() => record(true)}>
-            Good <Key>g</Key>
-          </Button>
-        </Flex>
-        <Flex gap={{ base: 1, md: 3 }} mt="3">
-          <Button flex="1" h="12" px="2" variant="ghost" disabled={!last || pad.busy} onClick={takeBack}>
-            Take back <Key>u</Key>
-          </Button>
-          <Button flex="1" h="12" px="2" variant="ghost" disabled={pad.busy} onClick={pad.end}>
-            End session
-          </Button>
-          <Button
-            flex="1.4"
-            h="12"
-            colorPalette={session.endNow ? 'brick' : 'marigold'}
-            disabled={!begun}
-            loading={pad.busy}
-            onClick={finish}
-          >
-            {session.endNow ? 'End it here' : 'Finish the set'} <Key>f</Key>
-          </Button>
-        </Flex>
       </Box>
-      <Text mt="4" fontSize="sm" color="fg.muted">
-        It may leave at any time; water near by.
-      </Text>
+      <Aids aids={aids} onChange={setAids} />
       <Link asChild fontSize="sm" color="fg.muted">
         <RouterLink to={`/dogs/${session.dogId}/plan`}>The whole plan</RouterLink>
       </Link>
+    </Box>
+  );
+}
+
+/** One treat a good go, over the whole session. */
+function treatsText(session: Session, goes: { success: boolean }[]) {
+  const treats =
+    session.sets.reduce((sum, s) => sum + s.goes.filter((g) => g.success).length, 0) +
+    goes.filter((g) => g.success).length;
+  return treats === 0 ? '' : treats === 1 ? 'One treat so far.' : `${treats} treats so far.`;
+}
+
+/** What the device adds: sound, buzzing, and under which thumb the good go lies. */
+function Aids({ aids, onChange }: { aids: PadAids; onChange: (change: Partial<PadAids>) => void }) {
+  const on: (keyof PadAids)[] = [
+    ...(aids.click ? (['click'] as const) : []),
+    ...(aids.ticks ? (['ticks'] as const) : []),
+    ...(aids.vibrate ? (['vibrate'] as const) : []),
+  ];
+  return (
+    <Box as="details" mt="3" fontSize="sm">
+      <summary>Sound, buzzing and thumb</summary>
+      <Box py="2">
+        <Several
+          legend="This device"
+          values={on}
+          options={[
+            ['click', 'Clicks for a good go: the marker'],
+            ['ticks', 'Three quiet ticks before a hold is reached'],
+            ['vibrate', 'Buzzes at a tap'],
+          ]}
+          onChange={(next) =>
+            onChange({
+              click: next.includes('click'),
+              ticks: next.includes('ticks'),
+              vibrate: next.includes('vibrate'),
+            })
+          }
+        />
+        <Button
+          mt="2"
+          size="sm"
+          variant="outline"
+          borderColor="border.strong"
+          onClick={() => onChange({ thumb: aids.thumb === 'left' ? 'right' : 'left' })}
+        >
+          {aids.thumb === 'left' ? 'For the right thumb' : 'For the left thumb'}
+        </Button>
+      </Box>
     </Box>
   );
 }
@@ -245,33 +323,50 @@ function Goes({ goes, of }: { goes: { id: string; success: boolean }[]; of: numb
   );
 }
 
-function HoldTimer({ hold, seconds }: { hold: ReturnType<typeof useHold>; seconds: number }) {
+function HoldTimer({ hold, seconds, ticks }: { hold: ReturnType<typeof useHold>; seconds: number; ticks: boolean }) {
   const reached = hold.heldMs >= seconds * 1000;
+  const heard = useRef(0);
+  useEffect(() => {
+    if (ticks && hold.running && tickPassed(heard.current, hold.heldMs, seconds) !== null) tick();
+    heard.current = hold.heldMs;
+  }, [ticks, hold.running, hold.heldMs, seconds]);
   return (
     <Button
       w="full"
       h="20"
+      mt="2"
       variant="outline"
       borderWidth="2px"
       borderColor={reached ? 'accent' : 'border.strong'}
-      bg={reached ? 'marigold.muted' : 'transparent'}
+      position="relative"
+      overflow="hidden"
       onClick={hold.running ? () => hold.stop() : hold.start}
       fontFamily="heading"
     >
-      {hold.running ? (
-        <Flex direction="column" align="center">
-          <Text fontSize="4xl" lineHeight="1" fontWeight="750" role="timer">
-            {(hold.heldMs / 1000).toFixed(1)} s
+      <Box
+        position="absolute"
+        insetY="0"
+        insetStart="0"
+        bg="marigold.muted"
+        w={`${Math.min(100, (hold.heldMs / (seconds * 1000)) * 100)}%`}
+        aria-hidden="true"
+      />
+      <Box position="relative">
+        {hold.running ? (
+          <Flex direction="column" align="center">
+            <Text fontSize="4xl" lineHeight="1" fontWeight="750" role="timer">
+              {(hold.heldMs / 1000).toFixed(1)} s
+            </Text>
+            <Text fontSize="sm" fontFamily="body" fontWeight="400">
+              {reached ? `${seconds} s reached: mark it` : `of ${seconds} s · tap to drop this hold`}
+            </Text>
+          </Flex>
+        ) : (
+          <Text fontSize="2xl">
+            This go {seconds} s: start the hold <Key>h</Key>
           </Text>
-          <Text fontSize="sm" fontFamily="body" fontWeight="400">
-            {reached ? `${seconds} s reached: mark it` : `of ${seconds} s · tap to drop this hold`}
-          </Text>
-        </Flex>
-      ) : (
-        <Text fontSize="2xl">
-          Nose in: start the hold <Key>h</Key>
-        </Text>
-      )}
+        )}
+      </Box>
     </Button>
   );
 }

@@ -3585,8 +3585,13 @@ export interface components {
             /** Format: int32 */
             target: number;
             targetText: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The criterion of a target that is time; null for any other.
+             */
             holdSeconds: null | number;
+            /** @description What each go of it asks to be held. */
+            holdTargets: null | number[];
             goes: components["schemas"]["GoDto"][];
             signs: components["schemas"]["SeenDto"][];
             decision: null | components["schemas"]["DecisionKind"];
@@ -3787,6 +3792,10 @@ export interface components {
             caution: null | string;
             basis: components["schemas"]["Basis"];
             notes: string[];
+            /** @description What is tapped for a go that went well. */
+            yes: string;
+            /** @description What is tapped for one that did not. */
+            notYet: string;
         };
         /**
          * @description Whether a step is on record as passed, is where the plan stands, or is still to be trained.
@@ -4122,10 +4131,14 @@ export interface components {
          * @enum {string}
          */
         WayOutKind: "anotherDay" | "twiceADay" | "shorterGoal" | "moveIt" | "happyVisit" | "askAboutMedication" | "sleeveByStaff";
-        /** @description What a plan can be chosen from. */
+        /** @description What a plan can be chosen from, and what holds in every session. */
         WaysOfWorkingDto: {
             schools: components["schemas"]["SchoolDto"][];
             policies: components["schemas"]["PolicyChoicesDto"][];
+            /** @description What to do with a dog over threshold, in order. */
+            whenOver: string[];
+            /** @description What to do instead of a session on a bad day. */
+            badDay: string;
         };
         /** @description A dog and what a muzzle is wanted for. */
         WhatIfBrief: {
