@@ -116,6 +116,7 @@ static void Serve(WebApplication app)
     api.MapVan();
     api.MapTrainingPlan();
     api.MapOutlook();
+    api.MapProgress();
     api.MapSessions();
     api.MapWhatIfTraining();
     api.MapGet("/health", () => TypedResults.Ok(new { ok = true })).ExcludeFromDescription();

@@ -138,4 +138,39 @@ public sealed class OutlookTests(PracticeServer server)
         Assert.Contains("loop-through", await IdsAsync("headThrough"));
         Assert.Contains(School.Default.Name, (await server.PostAsync("/api/what-if/plan", new { dog = new { }, school = "Harder" })).Problem("school"), StringComparison.Ordinal);
     }
+
+    /// <summary>Three sessions of missed goes at one step: it is stuck, and the same numbers come as a table, as JSON and as CSV read back with CsvHelper.</summary>
+    [Fact]
+    public async Task A_dog_that_does_not_get_on_is_found_and_its_numbers_agree()
+    {
+        var dog = await WaryAsync();
+        Assert.Empty((await server.GetAsync($"{dog}/progress"))["sessions"]!.AsArray());
+        for (var session = 0; session < 3; session++)
+        {
+            var begun = await server.PostAsync($"{dog}/sessions");
+            var (id, open) = (begun.Text("id"), begun["openSet"]!);
+            for (var go = 0; go < 2; go++)
+            {
+                await server.PutAsync($"/api/sessions/{id}/goes/{Guid.NewGuid()}", new
+                {
+                    success = false,
+                    set = open["number"]!.GetValue<int>(),
+                    stepId = open["stepId"]!.GetValue<string>(),
+                    target = open["target"]!.GetValue<int>(),
+                });
+            }
+
+            await server.PostAsync($"/api/sessions/{id}/sets/1/finish");
+            await server.PostAsync($"/api/sessions/{id}/end");
+        }
+
+        var progress = await server.GetAsync($"{dog}/progress");
+        Assert.Equal((3, "rank-treats"), (progress["stuck"]!["sessions"]!.GetValue<int>(), progress["stuck"]!["stepId"]!.GetValue<string>()));
+        Assert.Contains("before the meal", progress["stuck"]!["ifStuck"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Equal((0, 6), (progress["steps"]![0]!["goes"]!["good"]!.GetValue<int>(), progress["steps"]![0]!["goes"]!["of"]!.GetValue<int>()));
+        using var csv = new CsvHelper.CsvReader(new StringReader(await server.Http.GetStringAsync($"{dog}/progress.csv")), System.Globalization.CultureInfo.InvariantCulture);
+        var rows = csv.GetRecords<dynamic>().Cast<IDictionary<string, object>>().ToList();
+        Assert.Equal(["2", "2", "2"], rows.Select(r => (string)r["goes"]));
+        Assert.Equal(progress["sessions"]!.AsArray().Select(s => s!["goes"]!["high"]!.GetValue<double>()), rows.Select(r => double.Parse((string)r["high"], System.Globalization.CultureInfo.InvariantCulture)));
+    }
 }

@@ -128,7 +128,8 @@ public static class Forecasts
     public const int UsualDogs = 2000;
 
     public static readonly Grounded<double> Missed = new(
-        "forecast.missed", "Share of planned days on which no session is held, before the record tells", 0.15, Basis.House("one day in seven comes to nothing")) { Least = 0.02, Most = 0.6 };
+        "forecast.missed", "Share of planned days on which no session is held, before the record tells", 0.15, Basis.House("one day in seven comes to nothing"))
+    { Least = 0.02, Most = 0.6 };
 
     /// <summary>So many planned days our own guess of that weighs as much as the record (House: a month of them).</summary>
     private const int GuessWeighs = 20;

@@ -34,6 +34,18 @@ public sealed record DogProgress(
         Basis.House("A choice on paper is half a fit: the dog has the last word."))
     { SetElsewhere = "It only draws the badge." };
 
+    /// <summary>Sessions in a row that brought it no further, where it counts as stuck; 0 where it gets on.</summary>
+    public int SessionsStuck { get; init; }
+
+    /// <summary>The day it has to be ready by; null for none.</summary>
+    public DateOnly? WantedBy { get; init; }
+
+    /// <summary>Steps still to be passed by then.</summary>
+    public int StepsLeft { get; init; }
+
+    /// <summary>Days ahead from which a date is said on the round.</summary>
+    private const int DateIsNear = 30;
+
     /// <summary>The badge's segments, filled 0 to 1.</summary>
     public IReadOnlyDictionary<Phase, double> Badge => new Dictionary<Phase, double>
     {
@@ -66,7 +78,14 @@ public sealed record DogProgress(
             return new(NextKind.Rest, "Keep it happy", "All steps are passed. One happy wear a week keeps it so.");
         return NotBefore is { } day && day > today
             ? new(NextKind.Rest, "Day off", $"Next session not before {day:d MMMM}, then: {NextStep}.")
-            : new(NextKind.Session, NextStep, $"Target: {NextTarget}. {TrainedWhen(today)}");
+            : new(NextKind.Session, NextStep, $"Target: {NextTarget}. {TrainedWhen(today)}{Trouble(today)}");
+    }
+
+    /// <summary>What a fitter with thirty dogs would miss: that one does not get on, or that its date is near.</summary>
+    private string Trouble(DateOnly today)
+    {
+        var stuck = SessionsStuck > 0 ? $" Stuck: {SessionsStuck} sessions brought it no further." : "";
+        return WantedBy is { } day && day >= today && day.DayNumber - today.DayNumber <= DateIsNear && StepsLeft > 0 ? $"{stuck} Wanted by {day:d MMMM}: {(StepsLeft == 1 ? "one step" : $"{StepsLeft} steps")} to go." : stuck;
     }
 
     private string TrainedWhen(DateOnly today) => LastTrained is not { } last

@@ -29,7 +29,7 @@ public static class HouseNumbers
             WearPlan.LongWear, WearPlan.ClinicWear, WearPlan.OtherWear, MuzzleBrief.MostMassShare, Contrast.StandsOut, Contrast.BlendsIn, Remedies.NearMiss, Remedies.ExtraHoles,
             OrderSheet.FrontDepthAllowance, OrderSheet.StrapEitherWay, OrderSheet.MakersTolerance, VanStock.SureEnough,
         ]),
-        (Training, [.. GoRules.All, .. Holds.All, .. Progression.All, .. TrainingCalendar.All, .. Forecasts.All]),
+        (Training, [.. GoRules.All, .. Holds.All, .. Progression.All, .. TrainingCalendar.All, .. Forecasts.All, .. Progress.All]),
     ];
 
     private static readonly Dictionary<string, IGrounded> ById = All.SelectMany(r => r.Numbers).ToDictionary(n => n.Id);

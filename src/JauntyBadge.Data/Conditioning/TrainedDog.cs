@@ -11,8 +11,9 @@ namespace JauntyBadge.Data.Conditioning;
 /// <param name="LastTrained">The day of the last session.</param>
 /// <param name="Passes">The steps it has passed.</param>
 /// <param name="Choice">School, policies and days as chosen last; null for the House way.</param>
+/// <param name="Stuck">Where it does not get on; null where it does.</param>
 /// <param name="RuleChoice">How its sets are decided, as chosen last; null for the House way.</param>
-public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained, IReadOnlyList<StepPassRow> Passes, GoRuleRow? RuleChoice, PlanChoiceRow? Choice)
+public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained, IReadOnlyList<StepPassRow> Passes, GoRuleRow? RuleChoice, PlanChoiceRow? Choice, Stuck? Stuck)
 {
     private TrainingPlan? plan;
 
@@ -52,19 +53,35 @@ public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, Ses
         var trained = await db.Sets.Where(s => lastSets.Contains(s.Id)).ToDictionaryAsync(s => s.DogId, s => s.Day, cancel);
         var lastRules = db.GoRules.Where(r => ids.Contains(r.DogId)).GroupBy(r => r.DogId).Select(g => g.Max(r => r.Id));
         var rules = await db.GoRules.AsNoTracking().Where(r => lastRules.Contains(r.Id)).ToDictionaryAsync(r => r.DogId, cancel);
+        var recent = await RecentAsync(db, ids, trained, cancel);
         var choices = await LastChoicesAsync(db, ids, cancel);
         var passes = (await db.StepPasses.AsNoTracking().Where(p => ids.Contains(p.DogId)).OrderBy(p => p.Id).ToListAsync(cancel)).ToLookup(p => p.DogId);
         return
         [
             .. dogs.Select(d => new TrainedDog(
                 d, moves.GetValueOrDefault(d.Dog.Id), open.GetValueOrDefault(d.Dog.Id), trained.TryGetValue(d.Dog.Id, out var day) ? day : null, [.. passes[d.Dog.Id]],
-                rules.GetValueOrDefault(d.Dog.Id), choices.GetValueOrDefault(d.Dog.Id))),
+                rules.GetValueOrDefault(d.Dog.Id), choices.GetValueOrDefault(d.Dog.Id), Progress.StuckAt([.. recent[d.Dog.Id]], d.Rules))),
         ];
     }
 
     /// <summary>One dog with where its plan stands; null when there is none with this id.</summary>
     public static async Task<TrainedDog?> FindAsync(PracticeDb db, Guid id, CancellationToken cancel) =>
         await MeasuredDog.FindProfileAsync(db, id, cancel) is { } dog ? (await LoadAsync(db, [dog], cancel)).Single() : null;
+
+    /// <summary>Steps that have to be passed by the day it is wanted, and are not.</summary>
+    public int StepsLeft => Plan.Steps.TakeWhile(s => s.Step.Stage != Stage.Upkeep)
+        .Take(Plan.Steps.Any(s => s.Step.Id == Week.ReadyAt) ? Plan.IndexOf(Week.ReadyAt!) + 1 : Plan.Steps.Count).Count(s => !Passed.Contains(s.Step.Id));
+
+    /// <summary>What became of the sets of some dogs in the weeks before the last one of them was trained.</summary>
+    private static async Task<ILookup<Guid, (long Session, string StepId, int Target, DecisionKind Decision)>> RecentAsync(
+        PracticeDb db, List<Guid> ids, Dictionary<Guid, DateOnly> trained, CancellationToken cancel)
+    {
+        const int Days = 120;
+        var from = trained.Count == 0 ? DateOnly.MaxValue : trained.Values.Min().AddDays(-Days);
+        var sets = await db.Sets.Where(s => ids.Contains(s.DogId) && s.Day >= from && s.Decision != null).OrderBy(s => s.Id)
+            .Join(db.Sessions, s => s.SessionId, s => s.Id, (set, session) => new { set.DogId, session.Number, set.StepId, set.Target, set.Decision }).ToListAsync(cancel);
+        return sets.ToLookup(s => s.DogId, s => (s.Number, s.StepId, s.Target, s.Decision!.Value));
+    }
 
     /// <summary>What was chosen last for each of some dogs.</summary>
     private static async Task<Dictionary<Guid, PlanChoiceRow>> LastChoicesAsync(PracticeDb db, List<Guid> ids, CancellationToken cancel)
@@ -77,6 +94,16 @@ public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, Ses
 /// <summary>What is asked of a dog's training beside where it stands.</summary>
 public static class PlanChoices
 {
+    /// <summary>Every finished set of a dog with what progress looks at, the oldest first.</summary>
+    public static async Task<IReadOnlyList<TrainedSet>> ProgressSetsAsync(this PracticeDb db, Guid dogId, CancellationToken cancel)
+    {
+        var sessions = await db.Sessions.AsNoTracking().Where(s => s.DogId == dogId).ToDictionaryAsync(s => s.Id, s => s.Number, cancel);
+        var sets = await db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs).Where(s => s.DogId == dogId && s.ClosedAt != null).OrderBy(s => s.Id).AsSplitQuery().ToListAsync(cancel);
+        return [.. sets.Select(s => new TrainedSet(
+            sessions[s.SessionId], s.ToRecord(), s.Decision!.Value,
+            [.. s.Goes.OrderBy(g => g.Number).Where(g => g.HeldMs > 0).Select(g => new HeldGo(TimeSpan.FromMilliseconds(g.HeldMs!.Value), g.Success))]))];
+    }
+
     /// <summary>Every finished set of a dog, the oldest first.</summary>
     public static async Task<IReadOnlyList<SetRecord>> TrainedSetsAsync(this PracticeDb db, Guid dogId, CancellationToken cancel)
     {

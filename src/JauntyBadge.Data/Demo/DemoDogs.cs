@@ -17,6 +17,7 @@ internal sealed record DemoSet(int DaysAgo, double MassKg, IReadOnlyList<DemoRea
 /// <param name="TrainedUpTo">The step its training has come to; null for none.</param>
 /// <param name="LastSession">Days since its last session.</param>
 /// <param name="Quick">How much quicker than usual for its temperament it learns.</param>
+/// <param name="HardAt">A step that it finds very hard, for reasons of its own.</param>
 /// <param name="MostSessions">Sessions after which the story ends, wherever it stands.</param>
 /// <param name="WantedInDays">Days until it has to be ready; null for no date.</param>
 /// <param name="EndsBadly">Its last set went over threshold.</param>
@@ -27,7 +28,7 @@ internal sealed record DemoSet(int DaysAgo, double MassKg, IReadOnlyList<DemoRea
 /// <param name="Pictured">Pictures of its head are on record.</param>
 internal sealed record DemoDog(
     DogRow Row, IReadOnlyList<DemoReading> Readings, bool Fitted = false, string? TrainedUpTo = null,
-    int LastSession = 0, double Quick = 1, int MostSessions = 400, int? WantedInDays = null, bool EndsBadly = false, Tool Tool = Tool.SoftTape, IReadOnlyList<DemoSet>? Earlier = null,
+    int LastSession = 0, double Quick = 1, int MostSessions = 400, int? WantedInDays = null, string? HardAt = null, bool EndsBadly = false, Tool Tool = Tool.SoftTape, IReadOnlyList<DemoSet>? Earlier = null,
     int? MeasuredDaysAgo = null, double? MassThen = null, bool Pictured = false)
 {
     private const string LabradorId = "labrador-retriever";
@@ -38,7 +39,7 @@ internal sealed record DemoDog(
         new(
             Dog("Bracken", "Ida Holme", "Overwend Farm", today.AddMonths(-44), [LabradorId], 29.5, "golden", [Purpose.Walks, Purpose.Scavenging], Temperament.Bold,
                 notes: "Eats sheep droppings and worse on the top pasture."),
-            [.. Head("98", "100", "272", "80", "73", "149", "430", ["97", "101"]), .. FitLine("80")], Fitted: true, TrainedUpTo: "click-near", LastSession: 1),
+            [.. Head("98", "100", "272", "80", "73", "149", "430", ["97", "101"]), .. FitLine("80")], Fitted: true, TrainedUpTo: "first-close", LastSession: 1, HardAt: "click-near", MostSessions: 17),
         new(
             Dog("Fern", "Ida Holme", "Overwend Farm", today.AddMonths(-30), ["border-collie"], 18.2, "black", [Purpose.Clinic, Purpose.Walks], Temperament.Wary,
                 [Sensitivity.OddObjects, Sensitivity.HandsBehindHead], BiteTier.Threatens, "Works the hill; hates being reached over."),

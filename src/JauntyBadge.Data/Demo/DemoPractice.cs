@@ -131,7 +131,7 @@ public static class DemoPractice
         var goal = plan.IndexOf(demo.TrainedUpTo!);
         var nature = DogNature.Of(profile.Temperament);
         var dog = new VirtualDog(
-            nature with { Learning = nature.Learning * demo.Quick }, plan.Steps.Count, random, [.. plan.Steps.Select(s => VirtualTraining.HarderBy(profile.Sensitivities, s.Step.Stage))]);
+            nature with { Learning = nature.Learning * demo.Quick }, plan.Steps.Count, random, [.. plan.Steps.Select(s => VirtualTraining.HarderBy(profile.Sensitivities, s.Step.Stage) + (s.Step.Id == demo.HardAt ? 0.5 : 0))]);
         var (start, position) = (new DateOnly(2000, 1, 1), new PlanPosition(plan.Steps[0].Step.Id, GoRules.BeginsAt(profile.Temperament, session.Rule, rules)));
         var (told, passed, offset, last) = (new List<Told>(), new HashSet<string>(), 0, 0);
         for (var sessions = 1; ; sessions++)

@@ -30,7 +30,12 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle)
             Profile.Purposes.Count > 0, Completeness.Share(Measured.Assessed.Measured, Measured.FitStyle), Measured.Assessed.Findings.Count(f => f.Severity == Severity.Check),
             Measured.MeasureAgain(today) is [var why, ..] ? why : null, Muzzle.Choice is not null, Muzzle.Tried?.FineShare ?? 0, Muzzle.Tried?.Wrong,
             plan.PassedShare(passed, upToFirstFastening: true), plan.PassedShare(passed, upToFirstFastening: false),
-            step?.Name, step?.TargetText(at!.Target), Trained.LastTrained, at?.NotBefore, Trained.OpenSession is not null);
+            step?.Name, step?.TargetText(at!.Target), Trained.LastTrained, at?.NotBefore, Trained.OpenSession is not null)
+        {
+            SessionsStuck = Trained.Stuck?.Sessions ?? 0,
+            WantedBy = Trained.Week.By,
+            StepsLeft = Trained.StepsLeft,
+        };
     }
 
     /// <summary>The files of some dogs, in a handful of queries.</summary>

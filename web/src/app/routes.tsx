@@ -39,6 +39,7 @@ export const router = createBrowserRouter([
             lazy: room(() => import('../fitting/EarlierPage'), 'EarlierPage'),
           },
           { path: 'plan', lazy: room(() => import('../conditioning/PlanPage'), 'PlanPage') },
+          { path: 'plan/progress', lazy: room(() => import('../conditioning/ProgressPage'), 'ProgressPage') },
         ],
       },
       {

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
 import { lazy, Suspense, useState } from 'react';
+import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { Waiting } from '../shared/Waiting';
@@ -51,9 +52,14 @@ export function OutlookDetail({ dogId }: { dogId: string }) {
   return (
     <Box as="section" aria-label="How it will go on">
       {forecast.waysOut.length > 0 && <WaysOut forecast={forecast} />}
-      <Heading as="h3" size="md" mb="1">
-        How it will go on
-      </Heading>
+      <Flex align="baseline" gap="4" wrap="wrap" mb="1">
+        <Heading as="h3" size="md">
+          How it will go on
+        </Heading>
+        <Link asChild textDecoration="underline">
+          <RouterLink to={`/dogs/${dogId}/plan/progress`}>How it has gone so far</RouterLink>
+        </Link>
+      </Flex>
       <Suspense fallback={<Box h="190px" />}>
         <FanChart forecast={forecast} />
       </Suspense>

@@ -16,6 +16,7 @@ type DogRoom =
   | 'plan'
   | 'outlook'
   | 'schools'
+  | 'progress'
   | 'sessions';
 
 /**

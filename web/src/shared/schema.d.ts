@@ -1362,6 +1362,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{id}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the dog has come on: sessions, steps, holds, and where it is stuck. */
+        get: operations["progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/progress.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same sessions as comma-separated values. */
+        get: operations["progressFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/signs": {
         parameters: {
             query?: never;
@@ -3327,6 +3361,14 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        /** @description How a dog has come on. */
+        ProgressDto: {
+            sessions: components["schemas"]["SessionProgressDto"][];
+            steps: components["schemas"]["StepProgressDto"][];
+            stuck: null | components["schemas"]["StuckDto"];
+            /** @description Of its last twenty holds, the share still in after so long (product-limit estimate). */
+            stillIn: components["schemas"]["StillInDto"][];
+        };
         /**
          * @description How far a number of the model can be trusted.
          * @enum {string}
@@ -3576,6 +3618,24 @@ export interface components {
             /** @description A sign over threshold was tapped in the open set: end now. */
             endNow: boolean;
         };
+        /** @description A session as it went. */
+        SessionProgressDto: {
+            /** Format: date */
+            day: string;
+            goes: components["schemas"]["ShareDto"];
+            /** Format: int32 */
+            unsure: number;
+            /** Format: int32 */
+            worried: number;
+            /** Format: int32 */
+            overThreshold: number;
+            /** Format: double */
+            longestHoldSeconds: null | number;
+            /** Format: double */
+            askedSeconds: null | number;
+            /** Format: int32 */
+            passed: number;
+        };
         /** @description A set with its goes, and the rule's decision once it is finished. */
         SetDto: {
             /** Format: int32 */
@@ -3639,6 +3699,17 @@ export interface components {
          * @enum {string}
          */
         ShapeWay: "seen" | "craniofacialRatio" | "cranialIndex" | "breed";
+        /** @description A share of goes with its 95 % interval. */
+        ShareDto: {
+            /** Format: int32 */
+            good: number;
+            /** Format: int32 */
+            of: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+        };
         /** @description What a CSV file holds, row by row. */
         SheetDto: {
             good: components["schemas"]["GoodRowDto"][];
@@ -3797,11 +3868,32 @@ export interface components {
             /** @description What is tapped for one that did not. */
             notYet: string;
         };
+        /** @description A step as it went. */
+        StepProgressDto: {
+            stepId: string;
+            step: string;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            last: string;
+            goes: components["schemas"]["ShareDto"];
+            /** Format: int32 */
+            worriedSets: number;
+        };
         /**
          * @description Whether a step is on record as passed, is where the plan stands, or is still to be trained.
          * @enum {string}
          */
         StepState: "passed" | "here" | "ahead";
+        /** @description The share of holds that lasted so long. */
+        StillInDto: {
+            /** Format: double */
+            seconds: number;
+            /** Format: double */
+            share: number;
+        };
         /** @description A strap's setting to mark. */
         StrapDto: {
             /** Format: double */
@@ -3834,6 +3926,20 @@ export interface components {
          * @enum {string}
          */
         StrokePart: "jaw" | "head" | "ear" | "nose" | "eye" | "mouth" | "section" | "wall" | "strap" | "rail" | "bar" | "shove" | "basketSection";
+        /** @description Where a dog is stuck, and what to try. */
+        StuckDto: {
+            stepId: string;
+            step: string;
+            /**
+             * Format: int32
+             * @description Sessions in a row that brought it no further.
+             */
+            sessions: number;
+            /** @description What the step says to try. */
+            ifStuck: string;
+            /** @description The easier rungs below its first target. */
+            easier: string[];
+        };
         /** @description Something wrong, as seen on the dog. */
         Symptom: {
             /** @description Stable id. */
@@ -8927,6 +9033,86 @@ export interface operations {
                 };
                 content: {
                     "text/calendar": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    progressFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
             /** @description Bad Request */
