@@ -23,32 +23,42 @@ internal static class PolicyTrial
 
     public static void Run(int dogs)
     {
-        Console.WriteLine("| model | temperament | rule | ready | sessions (10/50/90 %) | days, middle | ever over threshold | worried sets a dog |");
+        Console.WriteLine("| model | temperament | way | ready | sessions (10/50/90 %) | days, middle | ever over threshold | worried sets a dog |");
         Console.WriteLine("|---|---|---|--:|--:|--:|--:|--:|");
         foreach (var (name, of) in Models)
         {
             foreach (var temperament in Enum.GetValues<Temperament>())
             {
-                foreach (var rule in Enum.GetValues<GoRule>())
-                    Console.WriteLine(Row(name, temperament, rule, [.. Enumerable.Range(0, dogs).AsParallel().AsOrdered().Select(seed => One(of, temperament, rule, seed))]));
+                foreach (var (way, play) in Ways)
+                    Console.WriteLine(Row(name, temperament, way, [.. Enumerable.Range(0, dogs).AsParallel().AsOrdered().Select(seed => One(of, temperament, play, seed))]));
             }
         }
     }
 
-    private static Course One(Func<DogNature, DogNature> of, Temperament temperament, GoRule rule, int seed)
+    /// <summary>The two presets, and three courses by the calendar.</summary>
+    private static readonly (string Name, Func<VirtualDog, DogProfile, Course> Play)[] Ways =
+    [
+        ("clear", (dog, profile) => VirtualTraining.Train(dog, PlanOf(profile, GoRule.AsSoonAsClear), MostSessions, FiveAWeek, HouseRules.Ours)),
+        ("tens", (dog, profile) => VirtualTraining.Train(dog, PlanOf(profile, GoRule.SteadyTens), MostSessions, FiveAWeek, HouseRules.Ours)),
+        ("three weeks", (dog, profile) => VirtualTraining.ByCalendar(dog, PlanOf(profile, GoRule.AsSoonAsClear), 15, FiveAWeek, HouseRules.Ours)),
+        ("six weeks", (dog, profile) => VirtualTraining.ByCalendar(dog, PlanOf(profile, GoRule.AsSoonAsClear), 30, FiveAWeek, HouseRules.Ours)),
+        ("a bit more each day", (dog, profile) => VirtualTraining.ByCalendar(dog, PlanOf(profile, GoRule.AsSoonAsClear), 0, FiveAWeek, HouseRules.Ours)),
+    ];
+
+    private static SessionPlan PlanOf(DogProfile dog, GoRule rule) => TrainingPlan.For(dog).ForSession(dog.Temperament, rule);
+
+    private static Course One(Func<DogNature, DogNature> of, Temperament temperament, Func<VirtualDog, DogProfile, Course> play, int seed)
     {
-        var random = new Random(seed);
-        var plan = TrainingPlan.For(new DogProfile { Name = "Virtual", Temperament = temperament, Purposes = [Purpose.Walks] }).ForSession(temperament, rule);
-        var dog = new VirtualDog(of(DogNature.Of(temperament)).Drawn(random), plan.StepIds.Count, random);
-        return VirtualTraining.Train(dog, plan, MostSessions, FiveAWeek, HouseRules.Ours);
+        var (random, profile) = (new Random(seed), new DogProfile { Name = "Virtual", Temperament = temperament, Purposes = [Purpose.Walks] });
+        return play(new VirtualDog(of(DogNature.Of(temperament)).Drawn(random), TrainingPlan.For(profile).Steps.Count, random), profile);
     }
 
-    private static string Row(string model, Temperament temperament, GoRule rule, Course[] courses)
+    private static string Row(string model, Temperament temperament, string way, Course[] courses)
     {
         var ready = courses.Where(c => c.Ready).OrderBy(c => c.Sessions).ToArray();
         string At(double share, Func<Course, int> pick) => ready.Length == 0 ? "–" : $"{pick(ready[(int)(share * (ready.Length - 1))])}";
         return string.Create(
             CultureInfo.InvariantCulture,
-            $"| {model} | {temperament.ToString().ToLowerInvariant()} | {(rule == GoRule.AsSoonAsClear ? "clear" : "tens")} | {(double)ready.Length / courses.Length:0 %} | {At(0.1, c => c.Sessions)} / {At(0.5, c => c.Sessions)} / {At(0.9, c => c.Sessions)} | {At(0.5, c => c.Days)} | {(double)courses.Count(c => c.EverOver) / courses.Length:0 %} | {courses.Average(c => c.WorriedSets):0.0} |");
+            $"| {model} | {temperament.ToString().ToLowerInvariant()} | {way} | {(double)ready.Length / courses.Length:0 %} | {At(0.1, c => c.Sessions)} / {At(0.5, c => c.Sessions)} / {At(0.9, c => c.Sessions)} | {At(0.5, c => c.Days)} | {(double)courses.Count(c => c.EverOver) / courses.Length:0 %} | {courses.Average(c => c.WorriedSets):0.0} |");
     }
 }

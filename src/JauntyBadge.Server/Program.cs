@@ -117,6 +117,7 @@ static void Serve(WebApplication app)
     api.MapTrainingPlan();
     api.MapOutlook();
     api.MapProgress();
+    api.MapPractice();
     api.MapSessions();
     api.MapWhatIfTraining();
     api.MapGet("/health", () => TypedResults.Ok(new { ok = true })).ExcludeFromDescription();

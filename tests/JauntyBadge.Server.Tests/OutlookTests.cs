@@ -173,4 +173,24 @@ public sealed class OutlookTests(PracticeServer server)
         Assert.Equal(["2", "2", "2"], rows.Select(r => (string)r["goes"]));
         Assert.Equal(progress["sessions"]!.AsArray().Select(s => s!["goes"]!["high"]!.GetValue<double>()), rows.Select(r => double.Parse((string)r["high"], System.Globalization.CultureInfo.InvariantCulture)));
     }
+
+    [Fact]
+    public async Task Where_to_begin_is_found_by_trying_and_kept_as_tried_not_trained()
+    {
+        var dog = await server.NewDogAsync();
+        Assert.True((await server.GetAsync($"{dog}/plan"))["mayFindBeginning"]!.GetValue<bool>());
+        var tries = (await server.GetAsync($"{dog}/plan/begin")).Json.AsArray();
+        Assert.Equal(8, tries.Count);
+        Assert.NotNull((await server.PostAsync($"{dog}/plan/begin", new { wentWell = 9 })).Problem("wentWell"));
+        var plan = await server.PostAsync($"{dog}/plan/begin", new { wentWell = 4 });
+        var here = plan["steps"]!.AsArray().Single(s => s!["state"]!.GetValue<string>() == "here")!;
+        Assert.Equal("comeToIt", here["step"]!["stage"]!.GetValue<string>());
+        var skipped = plan["steps"]!.AsArray().Where(s => s!["passed"] is not null).ToList();
+        Assert.All(skipped, s => Assert.Equal(("tried", "passed"), (s!["passed"]!["how"]!.GetValue<string>(), s["state"]!.GetValue<string>())));
+        Assert.Contains("muzzle-appears", skipped.Select(s => s!["step"]!["id"]!.GetValue<string>()));
+        Assert.False(plan["mayFindBeginning"]!.GetValue<bool>());
+
+        await server.PostAsync($"{dog}/sessions");
+        Assert.Equal(HttpStatusCode.Conflict, (await server.PostAsync($"{dog}/plan/begin", new { wentWell = 1 })).Status);
+    }
 }

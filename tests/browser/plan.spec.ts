@@ -81,3 +81,50 @@ test.describe('with a word forgotten', () => {
     await expect(page.getByRole('list', { name: 'Steps of the plan' })).toContainText('Food in its box');
   });
 });
+
+test('where to begin is found by one easy go of each stage', async ({ page }) => {
+  await page.goto(`/dogs/${await newDog(page, 'Knows some')}/plan`);
+  await page.getByRole('button', { name: 'Find where to begin' }).click();
+  const tries = page.getByRole('region', { name: 'Find where to begin' });
+  for (const at of [1, 2, 3, 4]) {
+    await expect(tries).toContainText(`Try ${at} of 8`);
+    await tries.getByRole('button', { name: 'Did it, at ease' }).click();
+  }
+  await expect(tries).toContainText('Try 5 of 8');
+  await tries.getByRole('button', { name: 'It hesitated, or looked unsure' }).click();
+  await expect(page.getByRole('button', { name: 'here now Look at it' })).toBeVisible();
+  await page.getByRole('button', { name: 'tried, not trained Rank the treats' }).click();
+  await expect(page.getByText('Tried, not trained: 4 of 8 went well and at ease.')).toBeVisible();
+  await expect(page.getByText('Skipped on')).toBeVisible();
+});
+
+test('how it has gone is drawn, counted, and says where a dog is stuck', async ({ page }) => {
+  await page.goto(`/dogs/${await dogId(page, 'Bracken')}/plan`);
+  await page.getByRole('link', { name: 'How it has gone so far' }).click();
+  await expect(page.getByText('Stuck at “The clip, close by”')).toBeVisible();
+  await expect(page.locator('.recharts-surface').first()).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Rank the treats/ })).toBeVisible();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'As a table file (CSV)' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toContain('progress');
+});
+
+test('practice plays a dog, and tells each choice against the rule', async ({ page }) => {
+  await page.goto(`/dogs/${await newDog(page, 'Practised')}/plan`);
+  await page.getByRole('link', { name: 'Practise on a dog that is only played' }).click();
+  await page.getByLabel('What dog').selectOption('bold');
+  const goes = page.getByLabel('Goes of this set');
+  for (let i = 1; i <= 2; i++) {
+    await page.getByRole('button', { name: 'Ask for a go' }).click();
+    await expect(goes).toHaveText(new RegExp(`^([✓–] ?){${i}}$`));
+  }
+  await page.getByRole('button', { name: 'One harder' }).click();
+  await expect(page.getByText('One set so far')).toBeVisible();
+  await page.getByRole('button', { name: 'End the session' }).click();
+  await expect(page.getByRole('heading', { name: '0 of 1 as the rule has it' })).toBeVisible();
+  await expect(page.getByText(/^Too (soon|fast)\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Another dog' }).first().click();
+  await expect(page.getByText('It looks at you.')).toBeVisible();
+});

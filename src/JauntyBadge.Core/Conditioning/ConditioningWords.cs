@@ -55,6 +55,22 @@ public static class ConditioningWords
         _ => "A sleeve for a minute, put on and watched by the clinic's own staff.",
     };
 
+    /// <summary>How a choice in practice compares with the rule.</summary>
+    /// <param name="set">The set.</param>
+    /// <param name="target">A target of the step in words; rungs are negative.</param>
+    public static string Practised(PracticeSet set, Func<int, string> target)
+    {
+        var start = new SetStart(GoRule.AsSoonAsClear, Dogs.Temperament.Typical, set.Target, int.MaxValue, false);
+        var rule = set.Rule.Kind switch
+        {
+            DecisionKind.GoOn => $"Nothing was clear yet. {Settles(set.Rule)}",
+            DecisionKind.EndNow => "It had gone over threshold: end now, muzzle away, let it leave.",
+            _ => Reason(set.Rule with { EndSession = false }, start, target),
+        };
+        var many = set.GoesTooMany switch { 0 => "", 1 => " It was clear one go earlier.", var n => $" It was clear {n} goes earlier." };
+        return $"{(set.Verdict == PracticeVerdict.AsTheRule ? "The rule says so too" : set.Verdict switch { PracticeVerdict.TooFast => "Too fast", PracticeVerdict.TooSlow => "Too slow", PracticeVerdict.TooSoon => "Too soon", _ => "Too far" })}. {rule}{many}";
+    }
+
     /// <summary>What a day of the calendar asks for, in a few words.</summary>
     public static string Entry(CalendarEntry entry, string dog) => entry.Kind switch
     {

@@ -54,6 +54,9 @@ public enum PassedHow
 
     /// <summary>By hand, with a note.</summary>
     ByHand,
+
+    /// <summary>Skipped where the dog was tried at a later stage and took it at ease: tried, not trained.</summary>
+    Tried,
 }
 
 /// <summary>The plan a session is trained by: as it was when the session began, whatever is edited since.</summary>

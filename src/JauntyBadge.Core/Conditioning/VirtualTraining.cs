@@ -30,6 +30,47 @@ public static class VirtualTraining
         return new Course(false, mostSessions, day - first, over, worried);
     }
 
+    /// <summary>
+    /// Trains a dog by the calendar, whatever it shows: every target in order, so many a day, ten goes each. Only going over threshold ends a day early;
+    /// the next one goes on where the calendar stands. Ready is a dog whose last target then goes well eight times in ten and at ease.
+    /// </summary>
+    /// <param name="dog">The dog.</param>
+    /// <param name="plan">Its plan.</param>
+    /// <param name="sessions">Days of training that the course has; 0 for as many as there are targets.</param>
+    /// <param name="restDays">Days between sessions, in turn.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public static Course ByCalendar(VirtualDog dog, SessionPlan plan, int sessions, IReadOnlyList<int> restDays, HouseRules rules)
+    {
+        var steps = plan.Steps().TakeWhile(s => s.Stage != Stage.Upkeep).ToList();
+        var targets = steps.Index().SelectMany(s => Enumerable.Range(0, s.Item.TopTarget + 1).Select(t => (Step: s.Index, Target: t, Top: s.Item.TopTarget))).ToList();
+        var days = sessions == 0 ? targets.Count : sessions;
+        var (day, since, over, worried, last) = (1, 0, false, 0, (Good: 0, Worst: SignGroup.AtEase));
+        for (var session = 1; session <= days; session++)
+        {
+            dog.Begin(since);
+            for (var i = targets.Count * (session - 1) / days; i < targets.Count * session / days; i++)
+            {
+                last = (0, SignGroup.AtEase);
+                for (var go = 0; go < GoRules.MostGoes && last.Worst < SignGroup.OverThreshold; go++)
+                {
+                    var (good, sign) = dog.Go(targets[i].Step, targets[i].Target, targets[i].Top);
+                    last = (last.Good + (good ? 1 : 0), sign > last.Worst ? sign : last.Worst);
+                }
+
+                worried += last.Worst >= SignGroup.Worried ? 1 : 0;
+                if (last.Worst != SignGroup.OverThreshold)
+                    continue;
+                over = true;
+                break;
+            }
+
+            since = restDays[session % restDays.Count];
+            day += session < days ? since : 0;
+        }
+
+        return new Course(last is { Worst: SignGroup.AtEase } && last.Good >= rules[GoRules.EnoughOfTen], days, day, over, worried);
+    }
+
     /// <summary>Plays a dog day by day and keeps every set.</summary>
     /// <param name="dog">The dog.</param>
     /// <param name="plan">Its plan, rule and temperament.</param>

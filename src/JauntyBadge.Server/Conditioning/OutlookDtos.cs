@@ -28,6 +28,10 @@ public sealed record SchoolComparedDto(
 /// <param name="Reason">Why.</param>
 public sealed record SchoolEntry(SchoolId? School = null, IReadOnlyDictionary<PolicyTopic, string>? Policies = null, string? Reason = null);
 
+/// <summary>How a dog took what was asked of it to find where to begin.</summary>
+/// <param name="WentWell">How many tries in a row, from the first on, went well and at ease.</param>
+public sealed record BeginEntry(int? WentWell = null);
+
 /// <summary>The owner's days.</summary>
 /// <param name="Days">Days of the week, at least one.</param>
 /// <param name="SessionsPerDay">1 or 2.</param>

@@ -22,6 +22,8 @@ internal static class OutlookEndpoints
         var plan = api.MapGroup("/dogs/{id:guid}/plan").WithTags("Conditioning").OneWriterAtATime();
         plan.MapGet("/schools", CompareAsync).WithName("schoolsCompared").WithSummary("What each school would change for this dog.");
         plan.MapPost("/school", ChooseSchoolAsync).WithName("chooseSchool").WithSummary("Train by a school and policies from now on, with a reason. What is passed stays passed.");
+        plan.MapGet("/begin", TriesAsync).WithName("whereToBegin").WithSummary("What is asked of a dog that does not start from nothing, in order.");
+        plan.MapPost("/begin", BeginAsync).WithName("beginAfterTries").WithSummary("Begin one stage before the first hesitation; what is skipped is on record as tried, not trained.");
         plan.MapPost("/week", ChooseWeekAsync).WithName("chooseTrainingWeek").WithSummary("The owner's days, and the day it is wanted.");
         plan.MapGet("/outlook", OutlookAsync).WithName("outlook").WithSummary("The plan laid on days, and when the dog will be ready, from its own record.");
         plan.MapGet("/calendar.ics", CalendarAsync).WithName("calendarFile").WithSummary("The same days as an iCalendar file (RFC 5545) whose entries keep their ids.")
@@ -60,6 +62,29 @@ internal static class OutlookEndpoints
 
         var school = entry.School ?? throw Refusal.Field("school", "school is needed.");
         await AddAsync(id, choice => (choice.School, choice.Policies, choice.Reason) = (school, policies, entry.Reason.Trim()), db, clock, cancel);
+        return await PlanEndpoints.PlanAsync(id, db, clock, cancel);
+    }
+
+    private static async Task<IReadOnlyList<StepDto>> TriesAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    {
+        var dog = await db.TrainedDogAsync(id, cancel);
+        return [.. WhereToBegin.Tries(dog.Plan, dog.Measured.Profile.Temperament).Select(s => StepDto.Of(new PlannedStep(s, [])))];
+    }
+
+    private static async Task<PlanDto> BeginAsync(Guid id, BeginEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var dog = await db.TrainedDogAsync(id, cancel);
+        var temperament = dog.Measured.Profile.Temperament;
+        var most = WhereToBegin.Tries(dog.Plan, temperament).Count;
+        if (entry.WentWell is not { } wentWell || wentWell < 0 || wentWell > most)
+            throw Refusal.Field("wentWell", $"How many tries in a row went well and at ease: 0 to {most}.");
+        if (dog.LastTrained is not null || dog.OpenSession is not null)
+            throw Refusal.Conflict("It has been trained: its own record says where to go on.");
+        var (begin, skipped) = WhereToBegin.After(dog.Plan, temperament, wentWell);
+        var says = $"Tried, not trained: {wentWell} of {most} went well and at ease.";
+        db.PlanMoves.Add(new PlanMoveRow { DogId = id, At = clock.UtcNow(), StepId = begin.Id, Target = GoRules.BeginsAt(temperament, dog.Rule, dog.Measured.Rules), Reason = says, ByHand = true });
+        db.StepPasses.AddRange(skipped.Where(s => !dog.Passed.Contains(s.Id)).Select(s => new StepPassRow { DogId = id, StepId = s.Id, Day = clock.Today(), How = PassedHow.Tried, Note = says }));
+        await db.SaveChangesAsync(cancel);
         return await PlanEndpoints.PlanAsync(id, db, clock, cancel);
     }
 

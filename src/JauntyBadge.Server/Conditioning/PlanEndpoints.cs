@@ -48,10 +48,11 @@ public sealed record LeftOutDto(string Name, Stage Stage, string Reason);
 /// <param name="School">The school's name.</param>
 /// <param name="SchoolReason">Why it was chosen; null for the House's own.</param>
 /// <param name="Rule">How its sets are decided.</param>
+/// <param name="MayFindBeginning">It was never trained nor set anywhere by hand: where to begin can be found by trying.</param>
 /// <param name="RuleReason">Why, where somebody chose it; null for the House way.</param>
 public sealed record PlanDto(
     SchoolId SchoolId, string School, string SchoolSays, string? SchoolReason, IReadOnlyList<PlannedStepDto> Steps, IReadOnlyList<LeftOutDto> LeftOut, IReadOnlyList<Policy> Policies,
-    DateOnly? NotBefore, string? LastReason, string? GapReason, Guid? OpenSessionId, GoRule Rule, string? RuleReason);
+    DateOnly? NotBefore, string? LastReason, string? GapReason, Guid? OpenSessionId, GoRule Rule, string? RuleReason, bool MayFindBeginning);
 
 /// <summary>A place in the plan set by hand.</summary>
 public sealed record PositionEntry(string? StepId = null, int? Target = null, string? Note = null);
@@ -117,6 +118,7 @@ internal static class PlanEndpoints
             file.Plan.School.Id, file.Plan.School.Name, file.Plan.School.Says, file.Choice?.Reason,
             [.. file.Plan.Steps.Select(Stands)],
             [.. file.Plan.LeftOut.Select(l => new LeftOutDto(l.Step.Name, l.Step.Stage, l.Reason))],
-            file.Plan.Policies, position?.NotBefore, file.LastMove?.Reason, gap, file.OpenSession?.Id, file.Rule, file.RuleChoice?.Reason);
+            file.Plan.Policies, position?.NotBefore, file.LastMove?.Reason, gap, file.OpenSession?.Id, file.Rule, file.RuleChoice?.Reason,
+            file.LastTrained is null && file.OpenSession is null && file.LastMove is null);
     }
 }

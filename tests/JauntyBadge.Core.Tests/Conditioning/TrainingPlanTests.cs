@@ -151,4 +151,21 @@ public class TrainingPlanTests
         Assert.Null(Step.All.Single(s => s.Id == "first-close").Hold(0));
         Assert.Equal("2 cm", Step.All.Single(s => s.Id == "nose-at-rim").TargetText(1));
     }
+
+    /// <summary>Nothing went well: at the start. Some did: one stage before the hesitation. All did: at the last stage asked, never beyond.</summary>
+    [Theory]
+    [InlineData(Temperament.Typical, 0, Stage.Ready)]
+    [InlineData(Temperament.Typical, 1, Stage.Ready)]
+    [InlineData(Temperament.Typical, 4, Stage.ComeToIt)]
+    [InlineData(Temperament.Typical, 8, Stage.SoundsAndHands)]
+    [InlineData(Temperament.Typical, 99, Stage.SoundsAndHands)]
+    [InlineData(Temperament.Wary, 99, Stage.ComeToIt)]
+    public void A_dog_begins_one_stage_before_it_hesitates(Temperament temperament, int wentWell, Stage at)
+    {
+        var plan = TrainingPlan.For(Plain with { Temperament = temperament });
+        var (begin, skipped) = WhereToBegin.After(plan, temperament, wentWell);
+        Assert.Equal(at, begin.Stage);
+        Assert.Equal(plan.Steps.Select(s => s.Step).TakeWhile(s => s.Stage < at), skipped);
+        Assert.All(WhereToBegin.Tries(plan, temperament), s => Assert.True(s.Stage <= (temperament.IsFearful() ? Stage.ComeToIt : Stage.SoundsAndHands)));
+    }
 }

@@ -88,4 +88,22 @@ public class VirtualDogTests
 
         IReadOnlyList<Course> Courses(GoRule rule, Func<DogNature, DogNature> model) => [.. Enumerable.Range(0, 16).AsParallel().AsOrdered().Select(seed => Train(temperament, rule, seed, model))];
     }
+
+    /// <summary>A course by the calendar frightens what a rule that looks at the dog does not, however it learns; and it is as long as it says.</summary>
+    [Theory]
+    [InlineData(Temperament.Typical)]
+    [InlineData(Temperament.Wary)]
+    public void A_course_by_the_calendar_sends_more_dogs_over_threshold(Temperament temperament)
+    {
+        Course Calendar(int seed)
+        {
+            var random = new Random(seed);
+            var plan = TrainingPlan.For(new DogProfile { Name = "Virtual", Temperament = temperament, Purposes = [Purpose.Walks] }).ForSession(temperament, GoRule.AsSoonAsClear);
+            return VirtualTraining.ByCalendar(new VirtualDog(DogNature.Of(temperament).Drawn(random), plan.StepIds.Count, random), plan, 15, FiveAWeek, HouseRules.Ours);
+        }
+
+        var (byCalendar, byRule) = (Enumerable.Range(0, 40).Select(Calendar).ToList(), Enumerable.Range(0, 40).Select(seed => Train(temperament, GoRule.AsSoonAsClear, seed)).ToList());
+        Assert.True(byCalendar.Count(c => c.EverOver) > byRule.Count(c => c.EverOver) + 8, $"{byCalendar.Count(c => c.EverOver)} against {byRule.Count(c => c.EverOver)}");
+        Assert.All(byCalendar, c => Assert.Equal((15, 21), (c.Sessions, c.Days)));
+    }
 }

@@ -46,6 +46,7 @@ export const router = createBrowserRouter([
         path: 'sessions/:sessionId',
         lazy: room(() => import('../conditioning/SessionPage'), 'SessionPage'),
       },
+      { path: 'practice', lazy: room(() => import('../conditioning/PracticePage'), 'PracticePage') },
       {
         path: 'catalogue',
         lazy: room(() => import('../fitting/catalogue/CataloguePage'), 'CataloguePage'),

@@ -1,7 +1,8 @@
-import { Box, Button, Flex, Grid, Heading, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Heading, Input, Link, Text } from '@chakra-ui/react';
 import { dateText } from '../shared/dates';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link as RouterLink } from 'react-router';
 import { useDogChanged, useThisDog } from '../shared/dog';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
@@ -10,6 +11,7 @@ import { notify } from '../shared/notices';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
 import { stageWords } from '../shared/words';
+import { FindBeginning } from './FindBeginning';
 import { OutlookDetail, OutlookLine } from './Outlook';
 import { Schools } from './Schools';
 import { useStartSession } from './useSession';
@@ -49,10 +51,18 @@ export function PlanPage() {
           )}
         </Box>
         <Flex direction="column" gap="6">
+          {plan.data.mayFindBeginning && <FindBeginning dogId={card.dog.id} />}
           {shown && <StepSheet key={shown.step.id} planned={shown} plan={plan.data} dogId={card.dog.id} />}
           <OutlookDetail dogId={card.dog.id} />
           <Schools plan={plan.data} dogId={card.dog.id} />
           <SetsEnd plan={plan.data} dogId={card.dog.id} />
+          <Text>
+            New to this?{' '}
+            <Link asChild textDecoration="underline">
+              <RouterLink to="/practice">Practise on a dog that is only played</RouterLink>
+            </Link>
+            .
+          </Text>
           <Cautions cautions={card.cautions} />
         </Flex>
       </Grid>
@@ -60,11 +70,21 @@ export function PlanPage() {
   );
 }
 
+const passedWords: Record<Schemas['PassedHow'], string> = {
+  trained: '✓ Passed in training on',
+  byHand: '✓ Passed by hand, not trained here, on',
+  tried: '○ Skipped on',
+};
+
 const stateMarks: Record<Schemas['StepState'], { mark: string; says: string }> = {
   passed: { mark: '✓', says: 'passed' },
   here: { mark: '▸', says: 'here now' },
   ahead: { mark: '·', says: 'ahead' },
 };
+
+/** What was only tried is not shown as passed. */
+const markOf = (s: Planned) =>
+  s.passed?.how === 'tried' ? { mark: '○', says: 'tried, not trained' } : stateMarks[s.state];
 
 function StageList({ steps, shown, onPick }: { steps: Planned[]; shown: string; onPick: (id: string) => void }) {
   return (
@@ -99,13 +119,8 @@ function StageList({ steps, shown, onPick }: { steps: Planned[]; shown: string; 
             aria-pressed={s.step.id === shown}
             onClick={() => onPick(s.step.id)}
           >
-            <Text
-              as="span"
-              aria-label={stateMarks[s.state].says}
-              w="4"
-              color={s.state === 'here' ? 'accentInk' : 'inherit'}
-            >
-              {stateMarks[s.state].mark}
+            <Text as="span" aria-label={markOf(s).says} w="4" color={s.state === 'here' ? 'accentInk' : 'inherit'}>
+              {markOf(s).mark}
             </Text>
             {s.step.name}
           </Button>
@@ -147,8 +162,8 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
       {isGate && <Text mb="3">The gate of its stage: its last target has to go well on two different days.</Text>}
       {passed && (
         <Text mb="3">
-          ✓ Passed on {dateText(passed.day, 'short')}
-          {passed.how === 'byHand' ? `, by hand, not trained here: ${passed.note}` : ', trained'}.
+          {passedWords[passed.how]} {dateText(passed.day, 'short')}
+          {passed.note ? `: ${passed.note}` : '.'}
         </Text>
       )}
       {state === 'here' && plan.lastReason && <Text mb="3">Last time: {plan.lastReason}</Text>}

@@ -17,6 +17,7 @@ type DogRoom =
   | 'outlook'
   | 'schools'
   | 'progress'
+  | 'begin'
   | 'sessions';
 
 /**
@@ -40,5 +41,6 @@ export const keys = {
   catalogue: (...asked: unknown[]) => ['catalogue', ...asked] as const,
   stringMarks: (...asked: unknown[]) => ['marks', ...asked] as const,
   drawnSize: (...asked: unknown[]) => ['drawn', ...asked] as const,
+  practice: (...asked: unknown[]) => ['practice', ...asked] as const,
   served: () => ['served'] as const,
 };

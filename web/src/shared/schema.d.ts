@@ -176,6 +176,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A session with a virtual dog, by hand, and how each choice compares with the rule. */
+        post: operations["practise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs": {
         parameters: {
             query?: never;
@@ -1311,6 +1328,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{id}/plan/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is asked of a dog that does not start from nothing, in order. */
+        get: operations["whereToBegin"];
+        put?: never;
+        /** Begin one stage before the first hesitation; what is skipped is on record as tried, not trained. */
+        post: operations["beginAfterTries"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{id}/plan/week": {
         parameters: {
             query?: never;
@@ -1641,6 +1676,14 @@ export interface components {
              * @description Distance of the neck strap's holes, 3 to 60; left out for one that slides.
              */
             holePitchMm?: null | number;
+        };
+        /** @description How a dog took what was asked of it to find where to begin. */
+        BeginEntry: {
+            /**
+             * Format: int32
+             * @description How many tries in a row, from the first on, went well and at ease.
+             */
+            wentWell?: null | number;
         };
         /** @description The measuring bench of one dog. */
         BenchDto: {
@@ -3193,7 +3236,7 @@ export interface components {
          * @description How a step came to be passed.
          * @enum {string}
          */
-        PassedHow: "trained" | "byHand";
+        PassedHow: "trained" | "byHand" | "tried";
         /** @description A picture of a dog, what is marked on it, and what follows. */
         PhotoDto: {
             /** Format: uuid */
@@ -3283,6 +3326,8 @@ export interface components {
             rule: components["schemas"]["GoRule"];
             /** @description Why, where somebody chose it; null for the House way. */
             ruleReason: null | string;
+            /** @description It was never trained nor set anywhere by hand: where to begin can be found by trying. */
+            mayFindBeginning: boolean;
         };
         /** @description A step with where the plan stands on it. */
         PlannedStepDto: {
@@ -3353,6 +3398,62 @@ export interface components {
             target?: null | number;
             note?: null | string;
         };
+        /** @description The session as it stands. */
+        PracticeDto: {
+            step: string;
+            success: string;
+            yes: string;
+            notYet: string;
+            targetText: string;
+            isEasiest: boolean;
+            isHardest: boolean;
+            goes: boolean[];
+            lastSign: components["schemas"]["SignGroup"];
+            /** @description What the dog showed at the last go, in words; null while it is at ease. */
+            sign: null | string;
+            wentOver: boolean;
+            sets: components["schemas"]["PracticeSetDto"][];
+            ended: boolean;
+            /**
+             * Format: double
+             * @description How much it has learned of the step in this session, −1 to 1; null before the end.
+             */
+            learned: null | number;
+        };
+        /** @description A session with a virtual dog so far. */
+        PracticeEntry: {
+            temperament?: null | components["schemas"]["Temperament"];
+            /** @description The step practised; "hold-short" when left out. */
+            stepId?: null | string;
+            /**
+             * Format: int32
+             * @description Which dog: the same seed and moves play the same.
+             */
+            seed?: null | number;
+            /** @description Everything done so far, up to 500. */
+            moves?: null | components["schemas"]["PracticeMove"][];
+        };
+        /**
+         * @description What somebody who practises does next.
+         * @enum {string}
+         */
+        PracticeMove: "go" | "harder" | "same" | "easier" | "end";
+        /** @description A set looked back on. */
+        PracticeSetDto: {
+            targetText: string;
+            /** Format: int32 */
+            good: number;
+            /** Format: int32 */
+            goes: number;
+            chosen: components["schemas"]["PracticeMove"];
+            verdict: components["schemas"]["PracticeVerdict"];
+            says: string;
+        };
+        /**
+         * @description How a choice compares with what the rule would have done.
+         * @enum {string}
+         */
+        PracticeVerdict: "asTheRule" | "tooFast" | "tooSlow" | "tooSoon" | "overThreshold";
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -3993,10 +4094,7 @@ export interface components {
          * @enum {string}
          */
         TapeState: "connecting" | "connected" | "lost";
-        /**
-         * @description How the dog meets new things.
-         * @enum {string}
-         */
+        /** @enum {string} */
         Temperament: "bold" | "typical" | "wary" | "soured";
         /**
          * @description What a reading was taken with.
@@ -5212,6 +5310,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WaysOfWorkingDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    practise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeDto"];
                 };
             };
             /** @description Bad Request */
@@ -8899,6 +9039,90 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SchoolEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whereToBegin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    beginAfterTries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginEntry"];
             };
         };
         responses: {

@@ -1,0 +1,77 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, words } from '../shared/api';
+import { useDogChanged } from '../shared/dog';
+import { keys } from '../shared/keys';
+import { complain } from '../shared/notices';
+import { Waiting } from '../shared/Waiting';
+
+/** A dog seldom starts from nothing: one easy go of each stage, up to the first hesitation. */
+export function FindBeginning({ dogId }: { dogId: string }) {
+  const [at, setAt] = useState<number | null>(null);
+  const queries = useQueryClient();
+  const changed = useDogChanged();
+  const tries = useQuery({
+    queryKey: keys.ofDog(dogId, 'begin'),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/plan/begin', { signal, params: { path: { id: dogId } } })),
+    enabled: at !== null,
+  });
+  const begin = useMutation({
+    mutationFn: (wentWell: number) =>
+      ask(api.POST('/api/dogs/{id}/plan/begin', { params: { path: { id: dogId } }, body: { wentWell } })),
+    onSuccess: async (plan) => {
+      queries.setQueryData(keys.ofDog(dogId, 'plan'), plan);
+      await changed(dogId);
+    },
+    onError: (error) => complain(words(error)),
+  });
+  if (at === null) {
+    return (
+      <Flex gap="4" align="baseline" wrap="wrap" borderLeftWidth="5px" borderColor="accent" ps="4" py="1" mb="4">
+        <Text flex="1 1 16rem">It may know more than nothing. One easy go of each stage tells where to begin.</Text>
+        <Button variant="outline" borderColor="border.strong" onClick={() => setAt(0)}>
+          Find where to begin
+        </Button>
+      </Flex>
+    );
+  }
+  const step = tries.data?.[at];
+  if (!tries.data || !step) return <Waiting query={tries} />;
+  const well = () => (at + 1 === tries.data.length ? begin.mutate(at + 1) : setAt(at + 1));
+  return (
+    <Box as="section" aria-label="Find where to begin" borderLeftWidth="5px" borderColor="accent" ps="4" py="1" mb="6">
+      <Text color="fg.muted">
+        Try {at + 1} of {tries.data.length}, once
+      </Text>
+      <Heading as="h2" size="2xl" lineHeight="1.15">
+        {step.name}: {step.targets[0]}
+      </Heading>
+      <Text mt="1">{step.setUp}</Text>
+      <Text>It counts when: {step.success}</Text>
+      {step.caution && <Text fontWeight="700">{step.caution}</Text>}
+      <Flex gap="3" mt="3" wrap="wrap">
+        <Button
+          size="lg"
+          h="14"
+          variant="outline"
+          borderWidth="2px"
+          borderColor="border.strong"
+          loading={begin.isPending}
+          onClick={() => begin.mutate(at)}
+        >
+          It hesitated, or looked unsure
+        </Button>
+        <Button size="lg" h="14" loading={begin.isPending} onClick={well}>
+          Did it, at ease
+        </Button>
+        <Button size="lg" h="14" variant="ghost" onClick={() => setAt(null)}>
+          Leave it
+        </Button>
+      </Flex>
+      <Text mt="2" fontSize="sm" color="fg.muted">
+        Stop at the first hesitation. What is skipped is written down as tried, not trained.
+      </Text>
+    </Box>
+  );
+}

@@ -1,0 +1,200 @@
+import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, type Schemas } from '../shared/api';
+import { Choice } from '../shared/Choice';
+import { Labelled } from '../shared/fields';
+import { keys } from '../shared/keys';
+import { usePageTitle } from '../shared/usePageTitle';
+import { Waiting } from '../shared/Waiting';
+import { entries, temperamentWords } from '../shared/words';
+
+type Move = Schemas['PracticeMove'];
+type Temperament = Schemas['Temperament'];
+
+const steps: [string, string][] = [
+  ['touch-it', 'Touch it'],
+  ['nose-all-in', 'All the way in'],
+  ['hold-short', 'Stay in, a little'],
+  ['close-gently', 'Closed, ten quiet seconds'],
+  ['worn-still', 'Worn, sitting'],
+];
+
+const chosenWords: Record<Move, string> = {
+  go: '',
+  harder: 'went harder',
+  same: 'the same again',
+  easier: 'went easier',
+  end: 'ended it',
+};
+
+/** The pad against a dog that is only played: when to go on, when to go back, when to stop. */
+export function PracticePage() {
+  usePageTitle('Practice');
+  const [dog, setDog] = useState<{ temperament: Temperament; stepId: string; seed: number }>({
+    temperament: 'typical',
+    stepId: 'hold-short',
+    seed: 1,
+  });
+  const [moves, setMoves] = useState<Move[]>([]);
+  const played = useQuery({
+    queryKey: keys.practice(dog, moves),
+    queryFn: ({ signal }) => ask(api.POST('/api/practice', { signal, body: { ...dog, moves } })),
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+  });
+  const another = (change: Partial<typeof dog>) => {
+    setDog({ ...dog, seed: dog.seed + 1, ...change });
+    setMoves([]);
+  };
+  const state = played.data;
+  const make = (move: Move) => !played.isPlaceholderData && setMoves([...moves, move]);
+  return (
+    <Box maxW="44rem" mx="auto">
+      <Heading as="h1" size="3xl">
+        Practice
+      </Heading>
+      <Text>
+        A dog that is only played, and no two alike. Ask for goes, watch what it shows, and say when it goes on: then
+        see what the rule would have done.
+      </Text>
+      <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr auto' }} gap="3" mt="4" alignItems="end">
+        <Labelled label="What dog">
+          <Choice
+            value={dog.temperament}
+            options={entries(temperamentWords)}
+            onChange={(temperament) => another({ temperament })}
+          />
+        </Labelled>
+        <Labelled label="At which step">
+          <Choice value={dog.stepId} options={steps} onChange={(stepId) => another({ stepId })} />
+        </Labelled>
+        <Button variant="outline" borderColor="border.strong" onClick={() => another({})}>
+          Another dog
+        </Button>
+      </Grid>
+      {!state ? (
+        <Waiting query={played} />
+      ) : state.ended ? (
+        <Review state={state} onAgain={() => another({})} />
+      ) : (
+        <Playing state={state} moves={moves} onMove={make} />
+      )}
+    </Box>
+  );
+}
+
+function Playing({
+  state,
+  moves,
+  onMove,
+}: {
+  state: Schemas['PracticeDto'];
+  moves: Move[];
+  onMove: (move: Move) => void;
+}) {
+  const last = state.goes.at(-1);
+  return (
+    <Box mt="6" borderTopWidth="2px" borderColor="fg" pt="3">
+      <Text fontWeight="700">{state.step}</Text>
+      <Heading as="h2" fontSize={state.targetText.length > 14 ? '3xl' : '5xl'} lineHeight="1.05">
+        {state.targetText}
+      </Heading>
+      <Text mt="1" color="fg.muted">
+        {state.success}
+      </Text>
+      <Box role="status" minH="6rem" mt="4">
+        {last === undefined ? (
+          <Text fontSize="xl">{moves.length === 0 ? 'It looks at you.' : 'It waits.'}</Text>
+        ) : (
+          <>
+            <Text fontSize="3xl" fontFamily="heading" fontWeight="750">
+              {last ? state.yes : state.notYet}
+            </Text>
+            <Text fontSize="xl" color={state.lastSign === 'overThreshold' ? 'stop' : 'fg'}>
+              {state.sign ?? 'At ease'}
+            </Text>
+          </>
+        )}
+        <Text color="fg.muted" aria-label="Goes of this set">
+          {state.goes.map((good) => (good ? '✓' : '–')).join(' ')}
+        </Text>
+      </Box>
+      <Button w="full" h="20" fontSize="2xl" onClick={() => onMove('go')}>
+        Ask for a go
+      </Button>
+      <Grid templateColumns={{ base: '1fr 1fr', sm: 'repeat(4, 1fr)' }} gap="2" mt="3">
+        {(
+          [
+            ['harder', 'One harder', state.isHardest],
+            ['same', 'Same again', false],
+            ['easier', 'One easier', state.isEasiest],
+            ['end', 'End the session', false],
+          ] as const
+        ).map(([move, label, off]) => (
+          <Button
+            key={move}
+            h="14"
+            variant="outline"
+            borderColor="border.strong"
+            disabled={off || (state.goes.length === 0 && move !== 'end')}
+            onClick={() => onMove(move)}
+          >
+            {label}
+          </Button>
+        ))}
+      </Grid>
+      {state.sets.length > 0 && (
+        <Text mt="3" color="fg.muted">
+          {state.sets.length === 1 ? 'One set' : `${state.sets.length} sets`} so far; what the rule says of them comes
+          at the end.
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+const marks: Record<Schemas['PracticeVerdict'], string> = {
+  asTheRule: '✓',
+  tooFast: '»',
+  tooSlow: '«',
+  tooSoon: '?',
+  overThreshold: '⬣',
+};
+
+function Review({ state, onAgain }: { state: Schemas['PracticeDto']; onAgain: () => void }) {
+  const right = state.sets.filter((s) => s.verdict === 'asTheRule').length;
+  return (
+    <Box mt="6" borderTopWidth="2px" borderColor="fg" pt="3">
+      <Heading as="h2" size="2xl">
+        {state.sets.length === 0 ? 'Nothing was asked of it' : `${right} of ${state.sets.length} as the rule has it`}
+      </Heading>
+      <Text mt="1">
+        {state.wentOver ? '⬣ It went over threshold. ' : 'It never went over threshold. '}
+        {(state.learned ?? 0) > 0.02
+          ? 'It knows more than before.'
+          : (state.learned ?? 0) < -0.02
+            ? 'It knows less than before.'
+            : 'It knows about as much as before.'}
+      </Text>
+      <Box as="ol" mt="3" listStyleType="none">
+        {state.sets.map((set, i) => (
+          <Flex as="li" key={i} gap="4" py="2" borderTopWidth="1px" borderColor="border">
+            <Text fontFamily="heading" fontWeight="750" fontSize="xl" w="6" aria-hidden="true">
+              {marks[set.verdict]}
+            </Text>
+            <Box>
+              <Text fontWeight="700">
+                {set.targetText}: {set.good} of {set.goes}, and you {chosenWords[set.chosen]}
+              </Text>
+              <Text>{set.says}</Text>
+            </Box>
+          </Flex>
+        ))}
+      </Box>
+      <Button mt="4" size="lg" colorPalette="marigold" onClick={onAgain}>
+        Another dog
+      </Button>
+    </Box>
+  );
+}
