@@ -52,16 +52,6 @@ await picture('measure-checks', {
   at: (id) => `/dogs/${id('Dumpling')}/measure`,
   top: 'Worth a second look',
 });
-await picture('walk-through-phone', {
-  viewport: phone,
-  at: (id) => `/dogs/${id('Mop')}/measure`,
-  then: async (page) => {
-    await page.getByRole('button', { name: 'Walk me through' }).click();
-    await page.getByRole('button', { name: 'It is calm: begin' }).click();
-    await page.getByText('1 of 5').waitFor();
-  },
-  top: 'Fit line to nose',
-});
 await picture('photo', {
   at: (id) => `/dogs/${id('Nettle')}/measure/photos`,
   then: async (page) => {
@@ -114,7 +104,8 @@ await picture('try-on-phone', {
 });
 await picture('order', { at: (id) => `/dogs/${id('Dumpling')}/fit/order` });
 await picture('fit-dark', { scheme: 'dark', at: (id) => `/dogs/${id('Sorrel')}/fit`, top: 'Compare with' });
-await picture('plan', { at: (id) => `/dogs/${id('Bracken')}/plan` });
+await picture('plan', { at: (id) => `/dogs/${id('Fern')}/plan` });
+await picture('progress', { at: (id) => `/dogs/${id('Bracken')}/plan/progress` });
 await picture('session-phone', {
   viewport: phone,
   at: () => '/',

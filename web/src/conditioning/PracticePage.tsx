@@ -58,7 +58,7 @@ export function PracticePage() {
         A dog that is only played, and no two alike. Ask for goes, watch what it shows, and say when it goes on: then
         see what the rule would have done.
       </Text>
-      <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr auto' }} gap="3" mt="4" alignItems="end">
+      <Grid templateColumns={{ base: '1fr 1fr', sm: '1fr 1fr auto' }} gap="3" mt="4" alignItems="end">
         <Labelled label="What dog">
           <Choice
             value={dog.temperament}
@@ -180,7 +180,7 @@ function Review({ state, onAgain }: { state: Schemas['PracticeDto']; onAgain: ()
       <Box as="ol" mt="3" listStyleType="none">
         {state.sets.map((set, i) => (
           <Flex as="li" key={i} gap="4" py="2" borderTopWidth="1px" borderColor="border">
-            <Text fontFamily="heading" fontWeight="750" fontSize="xl" w="6" aria-hidden="true">
+            <Text fontFamily="heading" fontWeight="750" fontSize="xl" w="6" flexShrink="0" aria-hidden="true">
               {marks[set.verdict]}
             </Text>
             <Box>
