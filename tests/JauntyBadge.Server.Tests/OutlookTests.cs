@@ -13,6 +13,13 @@ public sealed class OutlookTests(PracticeServer server)
     private Task<string> WaryAsync() =>
         server.NewDogAsync(new { name = "Teasel", breedIds = new[] { "labrador-retriever" }, bodyMassKg = 24, purposes = new[] { "clinic" }, temperament = "wary" });
 
+    /// <summary>Sets the owner's days and answers what comes of them.</summary>
+    private async Task<Answer> WeekAsync(string dog, object week)
+    {
+        Assert.Equal(HttpStatusCode.OK, (await server.PostAsync($"{dog}/plan/week", week)).Status);
+        return await server.GetAsync($"{dog}/plan/outlook");
+    }
+
     [Fact]
     public async Task A_school_is_chosen_with_a_reason_and_what_is_passed_stays_passed()
     {
@@ -52,7 +59,7 @@ public sealed class OutlookTests(PracticeServer server)
             Assert.NotNull((await server.PostAsync($"{dog}/plan/week", body)).Problem(field));
         }
 
-        var outlook = await server.PostAsync($"{dog}/plan/week", new { days = Weekdays, sessionsPerDay = 1, by = server.Today.AddDays(12) });
+        var outlook = await WeekAsync(dog, new { days = Weekdays, sessionsPerDay = 1, by = server.Today.AddDays(12) });
         var forecast = outlook["forecast"]!;
         Assert.True(forecast["chanceBy"]!.GetValue<double>() < 0.05 && forecast["low"]!.GetValue<bool>());
         Assert.Contains(forecast["waysOut"]!.AsArray(), w => w!["what"]!.GetValue<string>().Contains("veterinarian", StringComparison.Ordinal) && w["chanceBy"] is null);
@@ -61,7 +68,7 @@ public sealed class OutlookTests(PracticeServer server)
         Assert.Equal("Teasel: Rank the treats", days[0]!["says"]!.GetValue<string>());
         Assert.Equal(server.Today.AddDays(12).ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture), days[^1]!["day"]!.GetValue<string>());
 
-        var nearer = await server.PostAsync($"{dog}/plan/week", new { days = Weekdays, sessionsPerDay = 2, by = server.Today.AddDays(300), readyAt = "hold-long" });
+        var nearer = await WeekAsync(dog, new { days = Weekdays, sessionsPerDay = 2, by = server.Today.AddDays(300), readyAt = "hold-long" });
         Assert.True(nearer["forecast"]!["chanceBy"]!.GetValue<double>() > 0.8 && nearer["forecast"]!["waysOut"]!.AsArray().Count == 0);
         Assert.Equal(nearer.Json["forecast"]!.ToJsonString(), (await server.GetAsync($"{dog}/plan/outlook")).Json["forecast"]!.ToJsonString());
     }
@@ -127,6 +134,9 @@ public sealed class OutlookTests(PracticeServer server)
         var bad = Enumerable.Range(0, 5).Select(i => new { day = $"2026-05-2{i}", stepId = "rank-treats", target = 0, goes = new[] { false, false }, signs = new[] { new { afterGo = 2, signId = "lip-lick" } } }).ToArray();
         Assert.True((await server.PostAsync("/api/what-if/forecast", Asked(3, 35, good))).Number("chanceBy") > (await server.PostAsync("/api/what-if/forecast", Asked(3, 35, bad))).Number("chanceBy"));
         Assert.NotNull((await server.PostAsync("/api/what-if/forecast", new { dog = new { }, from = "2026-06-01" })).Problem("days"));
+        Assert.NotNull((await server.PostAsync("/api/what-if/forecast", Asked(1, 30, new object?[] { null }))).Problem("log"));
+        var heavy = Enumerable.Repeat(new { day = "2026-05-01", stepId = "rank-treats", target = 0, goes = Enumerable.Repeat(true, 100), signs = Array.Empty<object>() }, 1000);
+        Assert.Contains("take too long", (await server.PostAsync("/api/what-if/forecast", Asked(1, 30, heavy))).Problem("log"), StringComparison.Ordinal);
         Assert.NotNull((await server.PostAsync("/api/what-if/forecast", new { dog = new { }, from = "2026-06-01", days = Weekdays, log = new[] { new { day = "2026-05-01", stepId = "fly", target = 0, goes = Array.Empty<bool>() } } })).Problem("log[0].stepId"));
     }
 

@@ -88,7 +88,7 @@ internal static class OutlookEndpoints
         return await PlanEndpoints.PlanAsync(id, db, clock, cancel);
     }
 
-    private static async Task<OutlookDto> ChooseWeekAsync(Guid id, TrainingWeekDto entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<TrainingWeekDto> ChooseWeekAsync(Guid id, TrainingWeekDto entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var dog = await db.TrainedDogAsync(id, cancel);
         if (entry.Days is not { Count: > 0 } days)
@@ -101,7 +101,9 @@ internal static class OutlookEndpoints
             throw Refusal.Field("readyAt", "This step is not in the dog's plan.");
         var week = new TrainingWeek([.. days.Distinct().OrderBy(d => ((int)d + 6) % 7)], entry.SessionsPerDay ?? 1, entry.By, entry.ReadyAt);
         await AddAsync(id, choice => choice.Days = week, db, clock, cancel);
-        return await OutlookAsync(id, db, clock, cancel);
+
+        // What comes of it is asked for by itself: a forecast takes half a second, and no writer waits for one.
+        return TrainingWeekDto.Of(week);
     }
 
     /// <summary>Adds a choice like the last one, but for what is changed.</summary>

@@ -38,7 +38,7 @@ internal static class ProgressEndpoints
 {
     public static void MapProgress(this IEndpointRouteBuilder api)
     {
-        var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Conditioning");
+        var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Conditioning").OneWriterAtATime();
         dog.MapGet("/progress", ProgressAsync).WithName("progress").WithSummary("How the dog has come on: sessions, steps, holds, and where it is stuck.");
         dog.MapGet("/progress.csv", CsvAsync).WithName("progressFile").WithSummary("The same sessions as comma-separated values.").Produces<string>(StatusCodes.Status200OK, "text/csv");
     }

@@ -42,6 +42,9 @@ public sealed class WhatIfForecastValidator : AbstractValidator<WhatIfForecast>
     private const int MostSets = 2000;
     private const int MostGoes = 100;
 
+    /// <summary>Goes times dogs: a few seconds of one core.</summary>
+    private const long MostWork = 20_000_000;
+
     public WhatIfForecastValidator()
     {
         RuleFor(f => f.Dog).NotNull().WithMessage("dog is needed.");
@@ -51,7 +54,9 @@ public sealed class WhatIfForecastValidator : AbstractValidator<WhatIfForecast>
         RuleFor(f => f.From).NotNull().WithMessage("from is needed: a day such as 2026-11-27.");
         RuleFor(f => f.Dogs).InclusiveBetween(100, 5000).WithMessage("dogs must be 100 to 5000.");
         RuleFor(f => f.ReadyAt).Must((f, at) => at is null || f.Dog is null || WhatIfForecasts.PlanOf(f).StepIds.Contains(at)).WithMessage("readyAt must be a step of the dog's plan; POST /api/what-if/plan has them.");
-        RuleFor(f => f.Log).Must(l => l is null || l.Count <= MostSets).WithMessage($"Up to {MostSets} sets, please.");
+        RuleFor(f => f.Log).Must(l => l is null || l.Count <= MostSets).WithMessage($"Up to {MostSets} sets, please.")
+            .Must(l => l is null || l.All(s => s is not null)).WithMessage("A set is missing: each needs day, stepId, target and goes.")
+            .Must((f, l) => (long)(l ?? []).Sum(s => s?.Goes?.Count ?? 0) * (f.Dogs ?? Forecasts.UsualDogs) <= MostWork).WithMessage("So many goes with so many dogs take too long: fewer of either, please.");
         RuleForEach(f => f.Log).ChildRules(set =>
         {
             set.RuleFor(s => s.Day).NotNull().WithMessage("day is needed.");

@@ -19,7 +19,7 @@ export function useWeek(dogId: string) {
   return useMutation({
     mutationFn: (week: Week) =>
       ask(api.POST('/api/dogs/{id}/plan/week', { params: { path: { id: dogId } }, body: week })),
-    onSuccess: (outlook) => queries.setQueryData(keys.ofDog(dogId, 'outlook'), outlook),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.ofDog(dogId, 'outlook') }),
   });
 }
 

@@ -9176,7 +9176,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OutlookDto"];
+                    "application/json": components["schemas"]["TrainingWeekDto"];
                 };
             };
             /** @description Bad Request */
