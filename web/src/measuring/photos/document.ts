@@ -9,7 +9,12 @@ export const photoDocument: Kind<Marks, Photo> = {
   send: (id, body, version) =>
     ask(api.PUT('/api/dogs/{id}/photos/{photoId}', { params: { path: pathOf(id), header: editing(version) }, body })),
   read: ({ view, side, kind, rulerMm, corners, landmarks }) => ({ view, side, kind, rulerMm, corners, landmarks }),
-  saved: (queries, id, photo) => queries.setQueryData(keys.ofDog(pathOf(id).id, 'photo', photo.id), photo),
+  saved: async (queries, id, photo) => {
+    const queryKey = keys.ofDog(pathOf(id).id, 'photo', photo.id);
+    // An answer that is on its way may be older than this.
+    await queries.cancelQueries({ queryKey });
+    queries.setQueryData(queryKey, photo);
+  },
 };
 
 export const photoId = (dogId: string, id: string) => `${dogId}.${id}`;

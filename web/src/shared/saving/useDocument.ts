@@ -2,6 +2,7 @@ import { useState, useSyncExternalStore } from 'react';
 import { dateText } from '../dates';
 import { outbox } from '../queries';
 import type { Kind } from './outbox';
+import { comesIn, knownVersion, type Shown } from './shown';
 
 /** A document as it is edited here, saved as it changes and kept on this device until it is. */
 export function useDocument<T, D extends { version: number }>(kind: Kind<T, D>, id: string, stored: D, what: string) {
@@ -9,16 +10,21 @@ export function useDocument<T, D extends { version: number }>(kind: Kind<T, D>, 
   const unsaved = outbox.unsaved<T>(kind.name, id);
   const trouble = outbox.trouble(kind.name, id);
   const lastSaved = outbox.lastSaved(kind.name, id);
-  const [shown, setShown] = useState(() => ({ value: unsaved?.value ?? kind.read(stored), version: stored.version }));
+  const [shown, setShown] = useState<Shown<T>>(() => ({
+    value: unsaved?.value ?? kind.read(stored),
+    version: stored.version,
+    edited: unsaved !== null,
+  }));
 
   // What another hand saved comes in where nothing of this one is under way; our own saves are on the screen already.
-  const known = Math.max(shown.version, lastSaved?.version ?? 0);
-  if (!unsaved && stored.version > known) setShown({ value: kind.read(stored), version: stored.version });
+  const known = knownVersion(shown, lastSaved?.version);
+  if (comesIn(shown, stored.version, unsaved !== null, lastSaved?.version))
+    setShown({ value: kind.read(stored), version: stored.version, edited: false });
 
   const value = unsaved ? unsaved.value : shown.value;
   const change = (next: T) => {
     outbox.change(kind.name, id, next, known, what);
-    setShown({ value: next, version: known });
+    setShown({ value: next, version: known, edited: true });
   };
   const at = lastSaved && dateText(lastSaved.at, 'time');
   return {
@@ -36,7 +42,7 @@ export function useDocument<T, D extends { version: number }>(kind: Kind<T, D>, 
     keepMine: () => outbox.settle(kind.name, id, true),
     takeTheirs: () => {
       if (trouble?.kind !== 'conflict') return;
-      setShown({ value: kind.read(trouble.theirs as D), version: trouble.theirs.version });
+      setShown({ value: kind.read(trouble.theirs as D), version: trouble.theirs.version, edited: false });
       outbox.settle(kind.name, id, false);
     },
     /** Changes it at once, or fails with the words and leaves it as it was. */
