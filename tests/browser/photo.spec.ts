@@ -124,6 +124,7 @@ test('on a slow line only the newest marks are sent', async ({ page }) => {
   await expect.poll(() => sent.at(-1)?.corners[0]?.x).toBe(800 + 12 * 2);
   expect(sent.length).toBeLessThan(12);
   await page.unrouteAll({ behavior: 'wait' });
+  await expect(page.getByText(/^Saved at/)).toBeVisible();
   await page.reload();
   await expect(page.getByRole('button', { name: /^Corner 1 ?, placed$/ })).toBeVisible();
 });
