@@ -71,6 +71,13 @@ public sealed record SessionPlan(GoRule Rule, Dogs.Temperament Temperament, IRea
     /// <summary>The steps in order; one that ships no more is left out.</summary>
     public IReadOnlyList<Step> Steps() => steps;
 
+    /// <summary>How many steps, from the first on, have to be passed: up to one of them, or to the last before upkeep where that is null or not in the plan.</summary>
+    public int Wanted(string? readyAt)
+    {
+        var last = Array.FindIndex(steps, s => s.Id == readyAt);
+        return last >= 0 ? last + 1 : steps.TakeWhile(s => s.Stage != Stage.Upkeep).Count();
+    }
+
     /// <summary>The last step of a stage in this plan is its gate.</summary>
     public bool IsGate(string stepId) => gates.Contains(stepId);
 }

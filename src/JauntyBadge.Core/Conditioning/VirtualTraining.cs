@@ -117,7 +117,7 @@ internal sealed class Curriculum
     {
         (Plan, Steps, Rules, Test) = (plan, plan.Steps(), rules, GoRules.Test(rules));
         Place = Steps.Index().ToDictionary(s => s.Item.Id, s => s.Index);
-        Wanted = readyAt is not null && Place.TryGetValue(readyAt, out var last) ? last + 1 : Steps.TakeWhile(s => s.Stage != Stage.Upkeep).Count();
+        Wanted = plan.Wanted(readyAt);
         IsGate = [.. Steps.Select(s => plan.IsGate(s.Id))];
         Begins = GoRules.BeginsAt(plan.Temperament, plan.Rule, rules);
     }

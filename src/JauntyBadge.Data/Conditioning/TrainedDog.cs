@@ -69,8 +69,7 @@ public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, Ses
         await MeasuredDog.FindProfileAsync(db, id, cancel) is { } dog ? (await LoadAsync(db, [dog], cancel)).Single() : null;
 
     /// <summary>Steps that have to be passed by the day it is wanted, and are not.</summary>
-    public int StepsLeft => Plan.Steps.TakeWhile(s => s.Step.Stage != Stage.Upkeep)
-        .Take(Plan.Steps.Any(s => s.Step.Id == Week.ReadyAt) ? Plan.IndexOf(Week.ReadyAt!) + 1 : Plan.Steps.Count).Count(s => !Passed.Contains(s.Step.Id));
+    public int StepsLeft => Plan.Steps.Take(ForSession().Wanted(Week.ReadyAt)).Count(s => !Passed.Contains(s.Step.Id));
 
     /// <summary>What became of the sets of some dogs in the weeks before the last one of them was trained.</summary>
     private static async Task<ILookup<Guid, (long Session, string StepId, int Target, DecisionKind Decision)>> RecentAsync(
@@ -98,20 +97,24 @@ public static class PlanChoices
     public static async Task<IReadOnlyList<TrainedSet>> ProgressSetsAsync(this PracticeDb db, Guid dogId, CancellationToken cancel)
     {
         var sessions = await db.Sessions.AsNoTracking().Where(s => s.DogId == dogId).ToDictionaryAsync(s => s.Id, s => s.Number, cancel);
-        var sets = await db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs).Where(s => s.DogId == dogId && s.ClosedAt != null).OrderBy(s => s.Id).AsSplitQuery().ToListAsync(cancel);
+        var sets = await FinishedSetsAsync(db, dogId, cancel);
         return [.. sets.Select(s => new TrainedSet(
             sessions[s.SessionId], s.ToRecord(), s.Decision!.Value,
             [.. s.Goes.OrderBy(g => g.Number).Where(g => g.HeldMs > 0).Select(g => new HeldGo(TimeSpan.FromMilliseconds(g.HeldMs!.Value), g.Success))]))];
     }
 
     /// <summary>Every finished set of a dog, the oldest first.</summary>
-    public static async Task<IReadOnlyList<SetRecord>> TrainedSetsAsync(this PracticeDb db, Guid dogId, CancellationToken cancel)
-    {
-        var sets = await db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs).Where(s => s.DogId == dogId && s.ClosedAt != null).OrderBy(s => s.Id).AsSplitQuery().ToListAsync(cancel);
-        return [.. sets.Select(s => s.ToRecord())];
-    }
+    public static async Task<IReadOnlyList<SetRecord>> TrainedSetsAsync(this PracticeDb db, Guid dogId, CancellationToken cancel) =>
+        [.. (await FinishedSetsAsync(db, dogId, cancel)).Select(s => s.ToRecord())];
+
+    /// <summary>School, policies and days as chosen last for a dog; null for the House way.</summary>
+    public static Task<PlanChoiceRow?> LastPlanChoiceAsync(this PracticeDb db, Guid dogId, CancellationToken cancel) =>
+        db.PlanChoices.AsNoTracking().Where(c => c.DogId == dogId).OrderByDescending(c => c.Id).FirstOrDefaultAsync(cancel);
 
     /// <summary>A dog's plan by what was chosen for it; by the House way where nothing was.</summary>
     public static TrainingPlan PlanFor(this PlanChoiceRow? choice, Core.Dogs.DogProfile dog) =>
         choice is null ? TrainingPlan.For(dog) : TrainingPlan.For(dog, School.Of(choice.School), choice.Policies);
+
+    private static Task<List<SetRow>> FinishedSetsAsync(PracticeDb db, Guid dogId, CancellationToken cancel) =>
+        db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs).Where(s => s.DogId == dogId && s.ClosedAt != null).OrderBy(s => s.Id).AsSplitQuery().ToListAsync(cancel);
 }

@@ -63,10 +63,9 @@ public sealed record ForecastDto(
 {
     public static ForecastDto Of(Forecast told, ForecastQuestion asked)
     {
-        var steps = asked.Plan.Steps();
-        var last = asked.ReadyAt is { } id ? steps.Index().First(s => s.Item.Id == id).Index : steps.Count(s => s.Stage != Stage.Upkeep) - 1;
+        var wanted = asked.Plan.Wanted(asked.ReadyAt);
         return new(
-            asked.By, steps[last].Name, last + 1, told.P10, told.P50, told.P90, told.ChanceBy, told.ChanceBy < Forecasts.LowChance, told.NeverShare,
+            asked.By, asked.Plan.Steps()[wanted - 1].Name, wanted, told.P10, told.P50, told.P90, told.ChanceBy, told.ChanceBy < Forecasts.LowChance, told.NeverShare,
             [.. told.HoldsUp.Select(h => new HoldUpDto(h.StepId, Step.Find(h.StepId)!.Name, h.Sessions))],
             [.. told.WaysOut.Select(w => new WayOutDto(w.Kind, ConditioningWords.WayOut(w, asked), w.ChanceBy))],
             told.PassedNow, [.. told.Fan.Select(f => new FanDto(f.Day, f.P10, f.P50, f.P90))]);

@@ -110,7 +110,7 @@ internal static class OutlookEndpoints
     private static async Task AddAsync(Guid id, Action<PlanChoiceRow> change, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
-        var last = await db.PlanChoices.AsNoTracking().Where(c => c.DogId == id).OrderByDescending(c => c.Id).FirstOrDefaultAsync(cancel);
+        var last = await db.LastPlanChoiceAsync(id, cancel);
         var choice = new PlanChoiceRow { DogId = id, At = clock.UtcNow(), School = last?.School ?? School.Default.Id, PolicyChoices = last?.PolicyChoices ?? "{}", Week = last?.Week, Reason = last?.Reason };
         change(choice);
         db.PlanChoices.Add(choice);

@@ -201,7 +201,7 @@ internal static class SessionEndpoints
     private static async Task<PlannedDog> PlannedAsync(PracticeDb db, Guid dogId, CancellationToken cancel)
     {
         var dog = await db.ProfiledDogAsync(dogId, cancel);
-        var choice = await db.PlanChoices.AsNoTracking().Where(c => c.DogId == dogId).OrderByDescending(c => c.Id).FirstOrDefaultAsync(cancel);
+        var choice = await db.LastPlanChoiceAsync(dogId, cancel);
         var plan = choice.PlanFor(dog.Profile);
         return new PlannedDog(dog.Dog.Name, plan, plan.ForSession(dog.Profile.Temperament, GoRule.AsSoonAsClear), dog.Rules);
     }
