@@ -37,6 +37,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<StepPassRow> StepPasses => Set<StepPassRow>();
     public DbSet<HouseNumberRow> HouseNumbers => Set<HouseNumberRow>();
     public DbSet<RuleBookRow> RuleBooks => Set<RuleBookRow>();
+    public DbSet<WritingRow> Writing => Set<WritingRow>();
 
     /// <summary>Numbers that everything read through this context is judged by instead of the practice's, to see what they would change.</summary>
     public HouseRules? RulesTried { get; set; }
@@ -156,6 +157,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
             set.HasIndex(s => s.DogId);
             set.HasIndex(s => new { s.SessionId, s.Number }).IsUnique();
         });
+        modelBuilder.Entity<WritingRow>().Property(w => w.Id).ValueGeneratedNever();
         modelBuilder.Entity<HouseNumberRow>().HasIndex(n => n.NumberId);
         modelBuilder.Entity<GoRuleRow>().HasOne<DogRow>().WithMany().HasForeignKey(r => r.DogId);
         modelBuilder.Entity<PlanChoiceRow>().Ignore(c => c.Policies).Ignore(c => c.Days).HasOne<DogRow>().WithMany().HasForeignKey(c => c.DogId);

@@ -101,6 +101,7 @@ static void Serve(WebApplication app)
         .ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound);
     api.MapRound();
     api.MapHouseNumbers();
+    api.MapWriting();
     api.MapDogs();
     api.MapBreeds();
     api.MapBench();
@@ -120,12 +121,15 @@ static void Serve(WebApplication app)
     api.MapPractice();
     api.MapSessions();
     api.MapWhatIfTraining();
-    api.MapGet("/health", () => TypedResults.Ok(new { ok = true })).ExcludeFromDescription();
+    api.MapGet("/health", () => TypedResults.Ok(new Health(true))).ExcludeFromDescription();
     app.MapOpenApi("/api/openapi/{documentName}.json");
 
     // The front end answers every other address itself; the API's own keep their 404, 405 and 415.
     app.MapFallbackToFile("{*path:nonfile:regex(^(?!api($|/)).*$)}", "index.html", SecurityHeaders.StaticFiles);
 }
+
+/// <summary>That the server answers.</summary>
+internal sealed record Health(bool Ok);
 
 /// <summary>The server; named so that the tests can start it.</summary>
 public partial class Program;

@@ -15,6 +15,24 @@ public class HouseNumberTests
     private static async Task<JsonArray> FitsAsync(PracticeServer server, string dog) => (await server.GetAsync($"{dog}/fits"))["fits"]!.AsArray();
 
     [Fact]
+    public async Task Dates_and_prices_are_written_as_the_practice_chooses()
+    {
+        using var server = new PracticeServer();
+        var ours = await server.GetAsync("/api/writing");
+        Assert.Equal(("en-GB", "EUR", 0), (ours.Text("locale"), ours.Text("currency"), (int)ours.Number("version")));
+        foreach (var (body, field) in new (object, string)[] { (new { locale = "xx", currency = "EUR" }, "locale"), (new { locale = "en-GB", currency = "shells" }, "currency"), (new { }, "locale") })
+        {
+            var refused = await server.EditAsync(HttpMethod.Put, "/api/writing", body, 0);
+            Assert.Equal(HttpStatusCode.BadRequest, refused.Status);
+            Assert.Contains("is one of", refused["errors"]![field]![0]!.GetValue<string>(), StringComparison.Ordinal);
+        }
+
+        Assert.Equal("SEK", (await server.PutAsync("/api/writing", new { locale = "en-SE", currency = "SEK" })).Text("currency"));
+        Assert.Equal("en-SE", (await server.GetAsync("/api/writing")).Text("locale"));
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await server.EditAsync(HttpMethod.Put, "/api/writing", new { locale = "en-GB", currency = "EUR" }, 0)).Status);
+    }
+
+    [Fact]
     public async Task A_number_is_tried_set_and_set_back_and_every_change_stays_on_record()
     {
         using var server = new PracticeServer();

@@ -98,7 +98,7 @@ test.describe('a line of the brief', () => {
     await page.goto(`/dogs/${id}/fit`);
     await page.getByRole('button', { name: 'Overrule: Closed front' }).click();
     await page.getByRole('button', { name: 'Overrule', exact: true }).click();
-    await expect(page.getByRole('alert')).toContainText('Write down why');
+    await expect(page.getByText(/^Write down why/)).toBeVisible();
     await page.getByLabel('Why overrule: Closed front').fill('Indoors only.');
     await page.getByRole('button', { name: 'Overrule', exact: true }).click();
     await expect(page.getByText('Overruled: Indoors only.')).toBeVisible();

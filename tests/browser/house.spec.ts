@@ -37,3 +37,19 @@ test.describe('with a wrong number', () => {
     await page.getByRole('button', { name: 'Throw it away' }).click();
   });
 });
+
+test('dates and prices are written as the practice chooses, everywhere and after a reload', async ({ page }) => {
+  await page.goto('/numbers');
+  const example = page.getByRole('region', { name: 'Dates and prices' });
+  await expect(example).toContainText('26 Nov 2026');
+  await page.getByLabel('Dates as written in').selectOption('United States');
+  await page.getByLabel('Prices in').selectOption('US Dollar');
+  await expect(example).toContainText('Nov 26, 2026, 2:05 PM, a muzzle for $24.50');
+  await page.goto('/van');
+  await expect(page.getByText(/price|\$\d/).first()).toContainText('$');
+  await page.goto('/numbers');
+  await expect(example).toContainText('Nov 26, 2026');
+  await page.getByLabel('Prices in').selectOption('Euro');
+  await page.getByLabel('Dates as written in').selectOption('United Kingdom');
+  await expect(example).toContainText('26 Nov 2026, 14:05, a muzzle for €24.50');
+});

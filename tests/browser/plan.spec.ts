@@ -12,7 +12,7 @@ test.describe('the plan', () => {
     await page.getByRole('button', { name: 'ahead Stay in, a little' }).click();
     await page.getByText('Train from here instead').click();
     await page.getByRole('button', { name: 'Set the plan here' }).click();
-    await expect(page.getByRole('alert')).toContainText('Write down why');
+    await expect(page.getByText(/^Write down why/)).toBeVisible();
     await page.getByLabel(/Why\? It stays on the record/).fill('Came to us half trained.');
     await page.getByRole('button', { name: 'Set the plan here' }).click();
     await expect(page.getByText('Last time: Came to us half trained.')).toBeVisible();

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useMatch } from 'react-router';
 import { useUnit, type Unit } from '../shared/units';
 import { ServerState } from './ServerState';
+import { usePracticeWriting } from './usePracticeWriting';
 import { currentScheme, keepScheme } from './scheme';
 
 const SkipLink = chakra('a', {
@@ -17,6 +18,7 @@ const SkipLink = chakra('a', {
 export function Shell() {
   // On a phone the pad has the screen to itself: the badge still leads home.
   const onPad = useMatch('/sessions/:id') !== null;
+  const { locale, currency } = usePracticeWriting();
   return (
     <Flex direction="column" minH="100dvh">
       <SkipLink href="#page">Skip to the page</SkipLink>
@@ -59,7 +61,8 @@ export function Shell() {
       </Flex>
       <ServerState />
       <Box as="main" id="page" flex="1" px={{ base: 4, md: 8 }} py={{ base: 4, md: 6 }} w="full" maxW="90rem" mx="auto">
-        <Outlet />
+        {/* What was written the other way is written anew. */}
+        <Outlet key={`${locale} ${currency}`} />
       </Box>
       <ScrollRestoration />
     </Flex>

@@ -1,10 +1,11 @@
-import { Box, Button, Flex, Grid, Heading, Input, Link, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
 import { dateText } from '../shared/dates';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useDogChanged, useThisDog } from '../shared/dog';
-import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { api, ask, type Schemas } from '../shared/api';
+import { NoteForm } from '../shared/form/NoteForm';
 import { keys } from '../shared/keys';
 import { Cautions } from '../shared/Cautions';
 import { notify } from '../shared/notices';
@@ -234,42 +235,26 @@ function Part({ term, says, strong }: { term: string; says: string; strong?: boo
 
 /** Overrules where the plan stands; the note stays on record. */
 function MoveHere({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) {
-  const [note, setNote] = useState('');
   const queries = useQueryClient();
   const changed = useDogChanged();
-  const move = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/dogs/{id}/plan/position', {
-          params: { path: { id: dogId } },
-          body: { stepId: step.id, target: 0, note },
-        }),
-      ),
-    onSuccess: async (plan) => {
-      queries.setQueryData(keys.ofDog(dogId, 'plan'), plan);
-      await changed(dogId);
-      notify(`The plan stands at “${step.name}” now.`);
-    },
-  });
+  const move = async (note: string) => {
+    const plan = await ask(
+      api.POST('/api/dogs/{id}/plan/position', {
+        params: { path: { id: dogId } },
+        body: { stepId: step.id, target: 0, note },
+      }),
+    );
+    queries.setQueryData(keys.ofDog(dogId, 'plan'), plan);
+    await changed(dogId);
+    notify(`The plan stands at “${step.name}” now.`);
+  };
   return (
     <Box as="details" mb="4">
       <summary>Train from here instead</summary>
-      <Flex gap="3" mt="2" align="end" wrap="wrap">
-        <Box as="label" flex="1 1 14rem">
-          <Text as="span" fontSize="sm">
-            Why? It stays on the record. What lies before it then counts as passed by hand, not as trained.
-          </Text>
-          <Input value={note} onChange={(e) => setNote(e.target.value)} borderColor="border.strong" />
-        </Box>
-        <Button variant="outline" borderColor="border.strong" loading={move.isPending} onClick={() => move.mutate()}>
-          Set the plan here
-        </Button>
-      </Flex>
-      {move.error && (
-        <Text role="alert" color="stop">
-          {move.error instanceof Refused ? (move.error.fields.note ?? words(move.error)) : words(move.error)}
-        </Text>
-      )}
+      <Text fontSize="sm" mt="1">
+        What lies before it then counts as passed by hand, not as trained.
+      </Text>
+      <NoteForm label="Why? It stays on the record" field="note" does="Set the plan here" onSend={move} />
     </Box>
   );
 }
@@ -284,17 +269,15 @@ const ruleWords: Record<Schemas['GoRule'], { name: string; says: string }> = {
 
 /** How the dog's sets are decided: two ways, each with its reason. */
 function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
-  const [reason, setReason] = useState('');
   const queries = useQueryClient();
   const other = plan.rule === 'steadyTens' ? 'asSoonAsClear' : 'steadyTens';
-  const choose = useMutation({
-    mutationFn: () =>
-      ask(api.POST('/api/dogs/{id}/plan/rule', { params: { path: { id: dogId } }, body: { rule: other, reason } })),
-    onSuccess: (answer) => {
-      queries.setQueryData(keys.ofDog(dogId, 'plan'), answer);
-      setReason('');
-    },
-  });
+  const choose = async (reason: string) =>
+    queries.setQueryData(
+      keys.ofDog(dogId, 'plan'),
+      await ask(
+        api.POST('/api/dogs/{id}/plan/rule', { params: { path: { id: dogId } }, body: { rule: other, reason } }),
+      ),
+    );
   return (
     <Box as="section" aria-label="When a set ends">
       <Heading as="h3" size="md">
@@ -306,29 +289,7 @@ function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
       <Box as="details" mt="1">
         <summary>{ruleWords[other].name} instead</summary>
         <Text>{ruleWords[other].says} A session under way goes on as it began.</Text>
-        <Flex gap="3" mt="2" align="end" wrap="wrap">
-          <Box as="label" flex="1 1 14rem">
-            <Text as="span" fontSize="sm">
-              Why this way?
-            </Text>
-            <Input value={reason} onChange={(e) => setReason(e.target.value)} borderColor="border.strong" />
-          </Box>
-          <Button
-            variant="outline"
-            borderColor="border.strong"
-            loading={choose.isPending}
-            onClick={() => choose.mutate()}
-          >
-            Decide so from now on
-          </Button>
-        </Flex>
-        {choose.error && (
-          <Text role="alert" color="stop">
-            {choose.error instanceof Refused
-              ? (choose.error.fields.reason ?? words(choose.error))
-              : words(choose.error)}
-          </Text>
-        )}
+        <NoteForm label="Why this way?" field="reason" does="Decide so from now on" onSend={choose} />
       </Box>
     </Box>
   );

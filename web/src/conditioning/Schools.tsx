@@ -1,8 +1,9 @@
-import { Box, Button, Flex, Grid, Heading, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { fieldsOf, type Schemas } from '../shared/api';
-import { Choice } from '../shared/Choice';
-import { Labelled } from '../shared/fields';
+import { FormProvider, useForm } from 'react-hook-form';
+import type { Schemas } from '../shared/api';
+import { ChoiceField, TextField } from '../shared/form/fields';
+import { refuse } from '../shared/form/refuse';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
 import { useChooseSchool, useSchools, useWaysOfWorking } from './useOutlook';
@@ -45,64 +46,63 @@ function Compare({ plan, dogId, onDone }: { plan: Schemas['PlanDto']; dogId: str
   const schools = useSchools(dogId, true);
   const ways = useWaysOfWorking(true);
   const [picked, setPicked] = useState<Schemas['SchoolId']>(plan.schoolId);
-  const [policies, setPolicies] = useState<Partial<Record<Schemas['PolicyTopic'], string>>>({});
-  const [reason, setReason] = useState('');
-  const choose = useChooseSchool(dogId);
+  const form = useForm<{ policies: Partial<Record<Schemas['PolicyTopic'], string>>; reason: string }>({
+    defaultValues: { policies: {}, reason: '' },
+  });
+  const { mutateAsync: choose } = useChooseSchool(dogId);
   if (!schools.data || !ways.data) return <Waiting query={schools.data ? ways : schools} />;
-  const errors = choose.error ? fieldsOf(choose.error, 'reason') : {};
+  const train = form.handleSubmit(async ({ policies, reason }) => {
+    // What is left as it is asked is not sent.
+    const set = Object.fromEntries(Object.entries(policies).filter(([, option]) => option));
+    try {
+      await choose({ school: picked, policies: set, reason });
+      onDone();
+    } catch (error) {
+      refuse(form, error, 'reason');
+    }
+  });
   return (
-    <Box mt="3">
-      <Grid
-        as="ul"
-        templateColumns={{ base: '1fr', md: '1fr 1fr' }}
-        columnGap="6"
-        role="radiogroup"
-        aria-label="Schools"
-        listStyleType="none"
-      >
-        {schools.data.map((school) => (
-          <SchoolRow
-            key={school.id}
-            school={school}
-            picked={picked === school.id}
-            onPick={() => setPicked(school.id)}
-          />
-        ))}
-      </Grid>
-      <Grid templateColumns={{ base: '1fr', md: '1fr 1fr 1fr' }} gap="3" mt="4">
-        {ways.data.policies.map((p) => (
-          <Labelled key={p.topic} label={p.name} error={errors[`policies.${p.topic}`]}>
-            <Choice
+    <FormProvider {...form}>
+      <Box as="form" mt="3" onSubmit={(event) => void train(event)}>
+        <Grid
+          as="ul"
+          templateColumns={{ base: '1fr', md: '1fr 1fr' }}
+          columnGap="6"
+          role="radiogroup"
+          aria-label="Schools"
+          listStyleType="none"
+        >
+          {schools.data.map((school) => (
+            <SchoolRow
+              key={school.id}
+              school={school}
+              picked={picked === school.id}
+              onPick={() => setPicked(school.id)}
+            />
+          ))}
+        </Grid>
+        <Grid templateColumns={{ base: '1fr', md: '1fr 1fr 1fr' }} gap="3" mt="4">
+          {ways.data.policies.map((p) => (
+            <ChoiceField
+              key={p.topic}
               size="sm"
-              value={policies[p.topic] ?? ''}
+              name={`policies.${p.topic}`}
+              label={p.name}
               none="As dog and school ask"
               options={p.options.map((o): [string, string] => [o.id, o.says])}
-              onChange={(option) => setPolicies({ ...policies, [p.topic]: option === '' ? undefined : option })}
             />
-          </Labelled>
-        ))}
-      </Grid>
-      <Flex gap="3" mt="3" align="end" wrap="wrap">
-        <Box flex="1 1 16rem">
-          <Labelled label="Why? It stays beside the plan" error={errors.reason}>
-            <Input size="sm" value={reason} onChange={(e) => setReason(e.target.value)} borderColor="border.strong" />
-          </Labelled>
-        </Box>
-        <Button
-          size="sm"
-          colorPalette="marigold"
-          loading={choose.isPending}
-          onClick={() =>
-            choose.mutate(
-              { school: picked, policies: policies as Record<string, string>, reason },
-              { onSuccess: onDone },
-            )
-          }
-        >
-          Train so from now on
-        </Button>
-      </Flex>
-    </Box>
+          ))}
+        </Grid>
+        <Flex gap="3" mt="3" align="end" wrap="wrap">
+          <Box flex="1 1 16rem">
+            <TextField size="sm" name="reason" label="Why? It stays beside the plan" />
+          </Box>
+          <Button type="submit" size="sm" colorPalette="marigold" loading={form.formState.isSubmitting}>
+            Train so from now on
+          </Button>
+        </Flex>
+      </Box>
+    </FormProvider>
   );
 }
 

@@ -1,11 +1,15 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { useState } from 'react';
-import { fieldsOf, type Schemas } from '../shared/api';
-import { Choice } from '../shared/Choice';
+import { FormProvider, useForm } from 'react-hook-form';
+import type { Schemas } from '../shared/api';
 import { dateText, readDay } from '../shared/dates';
-import { DayField } from '../shared/DayField';
-import { Labelled, Several } from '../shared/fields';
+import { ChoiceField, DayText, SeveralField } from '../shared/form/fields';
+import { refuse, sayByField } from '../shared/form/refuse';
 import { useWeek, type Week } from './useOutlook';
+
+const perDay: [string, string][] = [
+  ['1', 'One'],
+  ['2', 'Two'],
+];
 
 const days: [Schemas['DayOfWeek'], string][] = [
   ['monday', 'Mon'],
@@ -29,77 +33,64 @@ export function WeekForm({
   steps: Schemas['PlannedStepDto'][];
   onDone: () => void;
 }) {
-  const [draft, setDraft] = useState({
-    days: week.days ?? [],
-    sessionsPerDay: `${week.sessionsPerDay ?? 1}`,
-    by: week.by ? dateText(week.by, 'short') : '',
-    readyAt: week.readyAt ?? '',
+  const form = useForm({
+    defaultValues: {
+      days: week.days ?? [],
+      sessionsPerDay: `${week.sessionsPerDay ?? 1}`,
+      by: week.by ? dateText(week.by, 'short') : '',
+      readyAt: week.readyAt ?? '',
+    },
   });
-  const save = useWeek(dogId);
-  const by = readDay(draft.by);
-  const errors = save.error ? fieldsOf(save.error, 'days') : {};
-  const keep = () =>
-    by !== null &&
-    save.mutate(
-      {
-        days: draft.days,
-        sessionsPerDay: Number(draft.sessionsPerDay),
-        by: by === '' ? null : by,
-        readyAt: draft.readyAt === '' ? null : draft.readyAt,
-      },
-      { onSuccess: onDone },
-    );
+  const { mutateAsync: save } = useWeek(dogId);
+  const keep = form.handleSubmit(async ({ days, sessionsPerDay, by: typed, readyAt }) => {
+    const by = readDay(typed);
+    if (by === null) return sayByField(form, { by: 'A day such as 26 Nov 2026.' });
+    try {
+      await save({ days, sessionsPerDay: Number(sessionsPerDay), by: by || null, readyAt: readyAt || null });
+      onDone();
+    } catch (error) {
+      refuse(form, error, 'days');
+    }
+  });
+  const wrongDays = form.formState.errors.days?.message;
   return (
-    <Box borderWidth="1px" borderColor="border.strong" borderRadius="md" p="4" my="2">
-      <Several
-        legend="Days with a session"
-        values={draft.days}
-        options={days}
-        onChange={(next) => setDraft({ ...draft, days: next })}
-      />
-      {errors.days && (
-        <Text role="alert" color="stop" fontSize="sm">
-          {errors.days}
-        </Text>
-      )}
-      <Flex gap="4" mt="3" wrap="wrap">
-        <Box w="10rem">
-          <Labelled label="Sessions a day" error={errors.sessionsPerDay}>
-            <Choice
+    <FormProvider {...form}>
+      <Box
+        as="form"
+        borderWidth="1px"
+        borderColor="border.strong"
+        borderRadius="md"
+        p="4"
+        my="2"
+        onSubmit={(event) => void keep(event)}
+      >
+        <SeveralField name="days" legend="Days with a session" options={days} />
+        {wrongDays && (
+          <Text role="alert" color="stop" fontSize="sm">
+            {wrongDays}
+          </Text>
+        )}
+        <Flex gap="4" mt="3" wrap="wrap">
+          <Box w="10rem">
+            <ChoiceField size="sm" name="sessionsPerDay" label="Sessions a day" options={perDay} />
+          </Box>
+          <Box w="10rem">
+            <DayText size="sm" name="by" label="Wanted by" help="Empty for no date" />
+          </Box>
+          <Box w="15rem">
+            <ChoiceField
               size="sm"
-              value={draft.sessionsPerDay}
-              options={[
-                ['1', 'One'],
-                ['2', 'Two'],
-              ]}
-              onChange={(sessionsPerDay) => setDraft({ ...draft, sessionsPerDay })}
-            />
-          </Labelled>
-        </Box>
-        <Box w="10rem">
-          <Labelled
-            label="Wanted by"
-            error={by === null ? 'A day such as 26 Nov 2026.' : errors.by}
-            help="Empty for no date"
-          >
-            <DayField size="sm" value={draft.by} onText={(text) => setDraft({ ...draft, by: text })} />
-          </Labelled>
-        </Box>
-        <Box w="15rem">
-          <Labelled label="What has to be passed" error={errors.readyAt}>
-            <Choice
-              size="sm"
-              value={draft.readyAt}
+              name="readyAt"
+              label="What has to be passed"
               none="The whole plan"
               options={steps.map((s): [string, string] => [s.step.id, s.step.name])}
-              onChange={(readyAt) => setDraft({ ...draft, readyAt })}
             />
-          </Labelled>
-        </Box>
-      </Flex>
-      <Button mt="3" size="sm" colorPalette="marigold" loading={save.isPending} onClick={keep}>
-        Keep these days
-      </Button>
-    </Box>
+          </Box>
+        </Flex>
+        <Button type="submit" mt="3" size="sm" colorPalette="marigold" loading={form.formState.isSubmitting}>
+          Keep these days
+        </Button>
+      </Box>
+    </FormProvider>
   );
 }

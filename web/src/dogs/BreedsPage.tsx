@@ -1,14 +1,14 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Choice } from '../shared/Choice';
+import { FormProvider } from 'react-hook-form';
+import { ChoiceField, SeveralField, TextField } from '../shared/form/fields';
 import { differences } from '../shared/saving/differences';
 import { FormEnd } from '../shared/saving/FormEnd';
-import { keptDrafts, NEW, useKeptDraft } from '../shared/saving/useKeptDraft';
+import { keptDrafts, NEW, useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { entries, shapeWords, traitWords } from '../shared/words';
-import { Labelled, Several } from '../shared/fields';
 import { entryOf, useBreeds, useEditBreed, type Breed } from './useBreeds';
 
 const blank: Breed = {
@@ -114,17 +114,19 @@ export function BreedsPage() {
 }
 
 /** A breed as it is typed. */
-const sheetOf = (breed: Breed) => ({
+type Sheet = Omit<Breed, 'growingMonths' | 'alsoCalled'> & { growingMonths: string; alsoCalled: string };
+
+const sheetOf = (breed: Breed): Sheet => ({
   ...breed,
-  months: breed.growingMonths.toString(),
-  also: breed.alsoCalled.join(', '),
+  growingMonths: breed.growingMonths.toString(),
+  alsoCalled: breed.alsoCalled.join(', '),
 });
 
 const breedLabels = {
   name: 'Name',
   shape: 'Head shape',
-  months: 'Grows, months',
-  also: 'Also called',
+  growingMonths: 'Grows, months',
+  alsoCalled: 'Also called',
   traits: 'Traits',
 };
 
@@ -137,89 +139,64 @@ function Editor({
   onSave: (breed: Breed, version: number) => Promise<void>;
   onLeave: () => void;
 }) {
-  const kept = useKeptDraft(`breed/${breed.id || NEW}`, sheetOf(breed), breed.version);
-  const { draft, setDraft } = kept;
-  const sending = useSubmit<Breed>('name');
-  const { submit, fields } = sending;
-  const save = (version = kept.version) =>
-    submit(() =>
-      onSave(
-        { ...draft, growingMonths: Math.round(Number(draft.months)) || 0, alsoCalled: draft.also.split(',') },
-        version,
-      ),
-    ).then((done) => {
-      if (done) kept.drop();
-    });
+  const kept = useKeptForm(`breed/${breed.id || NEW}`, sheetOf(breed), breed.version);
+  const { form } = kept;
+  const sending = useSubmit<Breed, Sheet>(form, 'name');
+  const save = (version = kept.version) => {
+    const { growingMonths, alsoCalled, ...typed } = form.getValues();
+    return sending
+      .submit(() =>
+        onSave(
+          { ...typed, growingMonths: Math.round(Number(growingMonths)) || 0, alsoCalled: alsoCalled.split(',') },
+          version,
+        ),
+      )
+      .then((done) => {
+        if (done) kept.drop();
+      });
+  };
   const leave = () => {
     kept.drop();
     onLeave();
   };
   return (
-    <Box
-      as="section"
-      aria-label={`Edit ${breed.name || 'a new breed'}`}
-      borderLeftWidth="4px"
-      borderColor="accent"
-      ps="4"
-      my="3"
-    >
-      <Flex gap="4" wrap="wrap">
-        <Box w="16rem">
-          <Labelled label="Name" error={fields.name}>
-            <Input
-              value={draft.name}
-              borderColor="border.strong"
-              onChange={(e) => setDraft({ ...draft, name: e.target.value })}
-            />
-          </Labelled>
+    <FormProvider {...form}>
+      <Box
+        as="section"
+        aria-label={`Edit ${breed.name || 'a new breed'}`}
+        borderLeftWidth="4px"
+        borderColor="accent"
+        ps="4"
+        my="3"
+      >
+        <Flex gap="4" wrap="wrap">
+          <Box w="16rem">
+            <TextField name="name" label={breedLabels.name} />
+          </Box>
+          <Box w="9rem">
+            <ChoiceField name="shape" label={breedLabels.shape} options={entries(shapeWords)} />
+          </Box>
+          <Box w="9rem">
+            <TextField name="growingMonths" label={breedLabels.growingMonths} inputMode="numeric" />
+          </Box>
+          <Box w="14rem">
+            <TextField name="alsoCalled" label={breedLabels.alsoCalled} />
+          </Box>
+        </Flex>
+        <Box mt="3">
+          <SeveralField name="traits" legend={breedLabels.traits} options={entries(traitWords)} />
         </Box>
-        <Box w="9rem">
-          <Labelled label="Head shape" error={fields.shape}>
-            <Choice
-              value={draft.shape}
-              options={entries(shapeWords)}
-              onChange={(shape) => setDraft({ ...draft, shape })}
-            />
-          </Labelled>
-        </Box>
-        <Box w="9rem">
-          <Labelled label="Grows, months" error={fields.growingMonths}>
-            <Input
-              value={draft.months}
-              inputMode="numeric"
-              borderColor="border.strong"
-              onChange={(e) => setDraft({ ...draft, months: e.target.value })}
-            />
-          </Labelled>
-        </Box>
-        <Box w="14rem">
-          <Labelled label="Also called" error={fields.alsoCalled}>
-            <Input
-              value={draft.also}
-              borderColor="border.strong"
-              onChange={(e) => setDraft({ ...draft, also: e.target.value })}
-            />
-          </Labelled>
-        </Box>
-      </Flex>
-      <Box mt="3">
-        <Several
-          legend="Traits"
-          values={draft.traits}
-          options={entries(traitWords)}
-          onChange={(traits) => setDraft({ ...draft, traits })}
+        <FormEnd
+          does="Save"
+          kept={kept}
+          sending={sending}
+          says={({ name }) => `${name} was changed by someone else in the meantime.`}
+          differences={(theirs) => differences(breedLabels, form.getValues(), sheetOf(theirs))}
+          onSave={save}
+          onTakeTheirs={leave}
+          onLeave={leave}
         />
       </Box>
-      <FormEnd
-        does="Save"
-        kept={kept}
-        sending={sending}
-        says={({ name }) => `${name} was changed by someone else in the meantime.`}
-        differences={(theirs) => differences(breedLabels, draft, sheetOf(theirs))}
-        onSave={save}
-        onTakeTheirs={leave}
-        onLeave={leave}
-      />
-    </Box>
+    </FormProvider>
   );
 }

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { FormProvider } from 'react-hook-form';
 import { dateText } from '../shared/dates';
 import { NextButton } from './NextButton';
 import { SessionRecord } from '../conditioning/SessionRecord';
@@ -8,6 +9,7 @@ import { Cautions } from '../shared/Cautions';
 import { Conflict } from '../shared/saving/Conflict';
 import { differences } from '../shared/saving/differences';
 import { useDocument } from '../shared/saving/useDocument';
+import { useDocumentForm } from '../shared/saving/useDocumentForm';
 import { useUnit, lengthText } from '../shared/units';
 import { verdictWords } from '../shared/words';
 import { DogForm } from './DogForm';
@@ -39,6 +41,7 @@ function Editor({ dog }: { dog: Schemas['DogDto'] }) {
     dog,
     dog.name,
   );
+  const form = useDocumentForm(value, fields, change);
   const archive = useArchive();
   const restore = useRestore();
   return (
@@ -51,7 +54,9 @@ function Editor({ dog }: { dog: Schemas['DogDto'] }) {
           takeTheirs={takeTheirs}
         />
       )}
-      <DogForm draft={value} errors={fields} onChange={(some) => change({ ...value, ...some })} />
+      <FormProvider {...form}>
+        <DogForm />
+      </FormProvider>
       <Flex mt="4" gap="4" align="center">
         <Text role="status" color="fg.muted" minW="12rem">
           {state}

@@ -1,7 +1,8 @@
-import { Box, Button, chakra, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { memo, useState } from 'react';
-import { Refused, words, type Schemas } from '../shared/api';
+import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
+import { NoteForm } from '../shared/form/NoteForm';
 import { Why } from '../shared/Why';
 import { demandWords, entries, purposeWords, fitStyleWords, topicWords } from '../shared/words';
 import { HowYouFit } from './HowYouFit';
@@ -171,17 +172,7 @@ function Named({ label, children }: { label: string; children: React.ReactNode }
 
 function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: boolean }) {
   const { overrule, letStand } = useOverrule(dogId);
-  const [note, setNote] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const send = async () => {
-    try {
-      await overrule(line.id, note ?? '');
-      setNote(null);
-      setProblem(null);
-    } catch (error) {
-      setProblem(error instanceof Refused ? (error.fields.note ?? error.message) : words(error));
-    }
-  };
+  const [asks, setAsks] = useState(false);
   return (
     <Box as="dd" pb="1.5">
       <Flex gap="2" align="baseline" display={again && !line.overruled ? 'none' : 'flex'}>
@@ -200,14 +191,14 @@ function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: bo
       </Flex>
       <Text fontSize="sm" ps="3.1rem" lineHeight="1.3">
         {line.reason}{' '}
-        {line.canOverrule && note === null && (
+        {line.canOverrule && !asks && (
           <chakra.button
             type="button"
             textDecoration="underline"
             color="fg.muted"
             cursor="pointer"
             aria-label={`Overrule: ${line.says}`}
-            onClick={() => setNote('')}
+            onClick={() => setAsks(true)}
           >
             overrule
           </chakra.button>
@@ -227,30 +218,18 @@ function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: bo
           </chakra.button>
         </Text>
       )}
-      {note !== null && (
-        <Flex as="form" gap="2" ps="3.1rem" mt="1" wrap="wrap" onSubmit={(e) => (e.preventDefault(), void send())}>
-          <Input
+      {asks && (
+        <Box ps="3.1rem">
+          <NoteForm
             size="sm"
-            flex="1 1 9rem"
-            autoFocus
-            aria-label={`Why overrule: ${line.says}`}
-            placeholder="why: the note stays here"
-            value={note}
-            borderColor="border.strong"
-            onChange={(e) => setNote(e.target.value)}
+            strong
+            label={`Why overrule: ${line.says}`}
+            field="note"
+            does="Overrule"
+            onSend={(note) => overrule(line.id, note).then(() => setAsks(false))}
+            onLeave={() => setAsks(false)}
           />
-          <Button size="sm" type="submit" colorPalette="marigold">
-            Overrule
-          </Button>
-          <Button size="sm" variant="ghost" onClick={() => setNote(null)}>
-            Leave it
-          </Button>
-          {problem && (
-            <Text role="alert" color="stop" w="full">
-              {problem}
-            </Text>
-          )}
-        </Flex>
+        </Box>
       )}
     </Box>
   );

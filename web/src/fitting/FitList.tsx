@@ -1,4 +1,5 @@
 import { Box, chakra, Checkbox, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { priceText } from '../shared/writing';
 import { dateText, readDay } from '../shared/dates';
 import { DayField } from '../shared/DayField';
 import { readNumber } from '../shared/numbers';
@@ -104,7 +105,7 @@ export function FitList({
                   </b>{' '}
                   <Text as="span" color="fg.muted">
                     {materialWords[t.material].toLowerCase()}
-                    {t.price === null ? '' : `, price ${t.price}`}
+                    {t.price === null ? '' : `, ${priceText(t.price)}`}
                     {t.inVan > 0 ? `, ${t.inVan} in the van` : ''}
                   </Text>
                   <Text fontSize="sm" color="fg.muted" lineHeight="1.3">
@@ -172,7 +173,7 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
     chosen ? 'chosen' : null,
     fit.gapeDeg === null ? null : `opens ${Math.round(fit.gapeDeg)}°`,
     fit.massG ? `${fit.massG} g` : null,
-    fit.price === null ? null : `price ${fit.price}`,
+    fit.price === null ? null : priceText(fit.price),
     fit.inVan > 0 ? `${fit.inVan} in the van` : fit.leadDays === null ? null : `${fit.leadDays} days`,
   ];
   return (

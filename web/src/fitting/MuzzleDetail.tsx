@@ -6,6 +6,7 @@ import { Cautions } from '../shared/Cautions';
 import { Choice } from '../shared/Choice';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
+import { priceText } from '../shared/writing';
 import { Waiting } from '../shared/Waiting';
 import { closureWords, frontWords, materialWords, verdictWords } from '../shared/words';
 import { chanceText } from './chance';
@@ -169,7 +170,7 @@ const factsOf = (fit: Fit) =>
     closureWords[fit.bare.closure].toLowerCase(),
     `front ${frontWords[fit.bare.frontOpening].toLowerCase()}`,
     fit.size.massG ? `${fit.size.massG} g` : '',
-    fit.size.price === null ? '' : `price ${fit.size.price}`,
+    fit.size.price == null ? '' : priceText(fit.size.price),
     fit.inVan > 0 ? `${fit.inVan} in the van` : fit.bare.leadDays === null ? '' : `${fit.bare.leadDays} days`,
     fit.colour ? `in ${fit.colour}` : fit.bare.colours.map((c) => c.name).join(' or '),
   ]

@@ -2,9 +2,10 @@ import { Box, Button, Flex, Heading, Input, Table, Text } from '@chakra-ui/react
 import { useState } from 'react';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
+import { WrittenSo } from './WrittenSo';
 import { NumberForm } from './NumberForm';
 import { kindWords, useNumbers, type HouseNumber } from './useNumbers';
-import { keptDrafts } from '../shared/saving/useKeptDraft';
+import { keptDrafts } from '../shared/saving/useKeptForm';
 
 /** Every number of the job with what it stands on; those that are ours to choose are the practice's to change. */
 export function NumbersPage() {
@@ -27,10 +28,11 @@ export function NumbersPage() {
       <Heading as="h1" size="3xl">
         House numbers
       </Heading>
-      <Text mb="4">
+      <Text mb="6">
         Every number the checks, fits and decisions rest on, and where it comes from: a published source, common
         practice in the trade, our own choice, or memory. What is not published is yours to change, with a reason.
       </Text>
+      <WrittenSo />
       <Flex gap="3" mb="6" align="center" wrap="wrap">
         <Input
           type="search"

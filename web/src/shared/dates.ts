@@ -1,6 +1,6 @@
-/** How dates are written: the day before the month, which is a word. House: English, until the practice chooses. */
-const LOCALE = 'en-GB';
+import { writing } from './writing';
 
+/** How dates are written, in the practice's way: the month is always a word. */
 const forms = {
   /** 26 November 2026 */
   day: { day: 'numeric', month: 'long', year: 'numeric' },
@@ -20,22 +20,30 @@ const forms = {
 
 /** A moment, or a day such as 2026-11-26, as it is read. */
 export const dateText = (at: string | Date, form: keyof typeof forms): string =>
-  new Intl.DateTimeFormat(LOCALE, forms[form]).format(
+  new Intl.DateTimeFormat(writing().locale, forms[form]).format(
     typeof at === 'string' && at.length === 10 ? new Date(`${at}T00:00`) : new Date(at),
   );
 
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
 /**
- * A day as people write it: 26.11.2026, 26/11/2026, 26 Nov 2026 or 2026-11-26, the day always before the month.
+ * A day as people write it: 26.11.2026, 26/11/2026, 26 Nov 2026, Nov 26, 2026 or 2026-11-26, the day before the month; only where the practice writes as in the United States is 11/26/2026 a day too.
  * @returns The day as 2026-11-26; an empty text for nothing typed, null for what is no day.
  */
 export function readDay(text: string): string | null {
   const typed = text.trim().toLowerCase();
   if (typed === '') return '';
+  const monthFirst = writing().locale === 'en-US' && typed.includes('/');
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(typed);
+  const leading = /^([a-z]{3,})[.]?\s+(\d{1,2}),?\s+(\d{4})$/.exec(typed);
   const written = /^(\d{1,2})[.\s/-]+(\d{1,2}|[a-z]{3,})[.\s/-]+(\d{4})$/.exec(typed);
-  const [year, month, day] = iso ? iso.slice(1) : written ? [written[3], written[2], written[1]] : [];
+  const [year, month, day] = iso
+    ? iso.slice(1)
+    : leading
+      ? [leading[3], leading[1], leading[2]]
+      : written
+        ? [written[3], ...(monthFirst ? [written[1], written[2]] : [written[2], written[1]])]
+        : [];
   if (year === undefined || month === undefined || day === undefined) return null;
   const named = months.indexOf(month.slice(0, 3)) + 1;
   const [y, m, d] = [Number(year), named > 0 ? named : Number(month), Number(day)];

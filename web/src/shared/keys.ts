@@ -35,6 +35,7 @@ export const keys = {
   waysOfWorking: () => ['ways-of-working'] as const,
   coats: () => ['coats'] as const,
   breeds: (asked: string) => ['breeds', asked] as const,
+  writing: () => ['writing'] as const,
   houseNumbers: () => ['house-numbers'] as const,
   vans: () => ['van'] as const,
   van: (sizes: number) => ['van', sizes] as const,

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Input, Link, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { keptDrafts, NEW } from '../../shared/saving/useKeptDraft';
+import { keptDrafts, NEW } from '../../shared/saving/useKeptForm';
 import { usePageTitle } from '../../shared/usePageTitle';
 import { Waiting } from '../../shared/Waiting';
 import { closureWords, frontWords, materialWords, typeWords } from '../../shared/words';

@@ -1,28 +1,21 @@
 import { Box, Button, chakra, Flex, Grid, Input, Text } from '@chakra-ui/react';
 import { useState } from 'react';
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import type { Schemas } from '../../shared/api';
 import { StillView } from '../FitView';
-import { basketFields, sizeEntryOf, tubeFields, type SizeDraft } from './draft';
+import { basketFields, sizeEntryOf, tubeFields, type Draft, type SizeDraft } from './draft';
 import { useDrawn } from './useCatalogue';
 
 const NEUTRAL_COAT = '#b59b78';
 
 /** The sizes as rows of numbers, the row in hand drawn to scale with what is wrong with it. */
-export function SizeTable({
-  type,
-  sizes,
-  errors,
-  onChange,
-}: {
-  type: Schemas['MuzzleType'];
-  sizes: SizeDraft[];
-  errors: Record<string, string>;
-  onChange: (sizes: SizeDraft[]) => void;
-}) {
+export function SizeTable() {
   const [inHand, setInHand] = useState(0);
+  const { register, formState, getValues } = useFormContext<Draft>();
+  const { fields: rows, append, remove } = useFieldArray<Draft, 'sizes', 'key'>({ name: 'sizes', keyName: 'key' });
+  const [type, sizes] = useWatch<Draft, ['type', 'sizes']>({ name: ['type', 'sizes'] });
   const fields = type === 'basket' ? basketFields : tubeFields;
-  const set = (i: number, change: Partial<SizeDraft>) =>
-    onChange(sizes.map((s, at) => (at === i ? { ...s, ...change } : s)));
+  const errors = formState.errors.sizes;
   const columns = `3.6rem repeat(${fields.length}, 4.6rem) 2rem`;
   const size = sizes[inHand];
   return (
@@ -34,10 +27,11 @@ export function SizeTable({
             <span key={key}>{label}</span>
           ))}
         </Grid>
-        {sizes.map((s, i) => {
-          const wrong = Object.entries(errors).filter(([field]) => field.startsWith(`sizes[${i}].`));
+        {rows.map((row, i) => {
+          const label = sizes[i]?.label ?? '';
+          const wrong = Object.entries(errors?.[i] ?? {}) as [string, { message?: string }][];
           return (
-            <Box key={i} onFocus={() => setInHand(i)}>
+            <Box key={row.key} onFocus={() => setInHand(i)}>
               <Grid
                 templateColumns={columns}
                 gap="1"
@@ -49,35 +43,28 @@ export function SizeTable({
                 <Input
                   size="xs"
                   aria-label={`Label of size ${i + 1}`}
-                  value={s.label}
                   borderColor="border.strong"
-                  onChange={(e) => set(i, { label: e.target.value })}
+                  {...register(`sizes.${i}.label`)}
                 />
-                {fields.map(([key, label]) => (
+                {fields.map(([key, column]) => (
                   <Input
                     key={key}
                     size="xs"
                     textAlign="end"
                     inputMode="decimal"
-                    aria-label={`${label}, size ${s.label || i + 1}`}
-                    aria-invalid={errors[`sizes[${i}].${key}`] !== undefined}
-                    value={s[key] ?? ''}
-                    borderColor={errors[`sizes[${i}].${key}`] ? 'stop' : 'border.strong'}
-                    onChange={(e) => set(i, { [key]: e.target.value })}
+                    aria-label={`${column}, size ${label || i + 1}`}
+                    aria-invalid={errors?.[i]?.[key] !== undefined}
+                    borderColor={errors?.[i]?.[key] ? 'stop' : 'border.strong'}
+                    {...register(`sizes.${i}.${key}`)}
                   />
                 ))}
-                <Button
-                  size="xs"
-                  variant="ghost"
-                  aria-label={`Take size ${s.label} out`}
-                  onClick={() => onChange(sizes.filter((_, at) => at !== i))}
-                >
+                <Button size="xs" variant="ghost" aria-label={`Take size ${label} out`} onClick={() => remove(i)}>
                   ✕
                 </Button>
               </Grid>
-              {wrong.map(([field, says]) => (
+              {wrong.map(([field, { message }]) => (
                 <Text key={field} fontSize="sm" color="stop" ps="2">
-                  △ {says}
+                  △ {message}
                 </Text>
               ))}
             </Box>
@@ -89,12 +76,17 @@ export function SizeTable({
           borderColor="border.strong"
           mt="1"
           onClick={() => {
-            onChange([...sizes, { ...(sizes.at(-1) ?? { label: '' }), id: '', label: '' }]);
-            setInHand(sizes.length);
+            append({ ...getValues('sizes').at(-1), id: '', label: '' });
+            setInHand(rows.length);
           }}
         >
           Add a size
         </Button>
+        {errors?.message && (
+          <Text role="alert" color="stop">
+            △ {errors.message}
+          </Text>
+        )}
         <Text fontSize="sm" color="fg.muted" mt="1">
           All lengths in mm, measured inside.
           {type === 'basket' && ' Depths and widths may be left out together: length and girth are enough.'}

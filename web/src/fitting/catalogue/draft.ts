@@ -112,7 +112,7 @@ export const entryOf = (d: Draft): Schemas['MuzzleEntry'] => ({
 });
 
 /** What the fields are called. */
-export const muzzleLabels: Partial<Record<keyof Draft, string>> = {
+export const muzzleLabels: Record<keyof Draft, string> = {
   name: 'Name',
   maker: 'Maker',
   type: 'Type',

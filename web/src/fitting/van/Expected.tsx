@@ -1,20 +1,20 @@
-import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Labelled, Several } from '../../shared/fields';
+import { FormProvider } from 'react-hook-form';
 import type { Schemas } from '../../shared/api';
-import { Choice } from '../../shared/Choice';
+import { ChoiceField, SeveralField, TextField } from '../../shared/form/fields';
 import { newId } from '../../shared/ids';
 import { differences } from '../../shared/saving/differences';
 import { FormEnd } from '../../shared/saving/FormEnd';
-import { keptDrafts, NEW, useKeptDraft } from '../../shared/saving/useKeptDraft';
+import { keptDrafts, NEW, useKeptForm } from '../../shared/saving/useKeptForm';
 import { useSubmit } from '../../shared/saving/useSubmit';
 import { entries, purposeWords, shapeWords } from '../../shared/words';
 import { numberOf } from '../catalogue/draft';
 import { useEditVan } from './useVan';
 
 type Dogs = Schemas['ExpectedDogDto'];
-type Draft = { shape: Dogs['headShape']; purposes: Dogs['purposes'] } & Record<Typed, string>;
-type Typed = 'name' | (typeof fields)[number][0];
+type Draft = Pick<Dogs, 'headShape' | 'purposes'> & Record<'name' | (typeof fields)[number][0], string>;
+type Sheet = Draft & { made: string };
 
 const fields = [
   ['count', 'How many'],
@@ -24,7 +24,7 @@ const fields = [
   ['neckMm', 'Neck girth, mm'],
 ] as const;
 
-const labels = { name: 'What sort', shape: 'Head', purposes: 'For', ...Object.fromEntries(fields) };
+const labels = { name: 'What sort', headShape: 'Head', purposes: 'For', ...Object.fromEntries(fields) };
 
 const blank: Draft = {
   name: '',
@@ -33,7 +33,7 @@ const blank: Draft = {
   girthMm: '',
   widthMm: '',
   neckMm: '',
-  shape: 'medium',
+  headShape: 'medium',
   purposes: ['walks'],
 };
 const draftOf = (dogs: Dogs): Draft => ({
@@ -43,7 +43,7 @@ const draftOf = (dogs: Dogs): Draft => ({
   girthMm: `${dogs.girthMm ?? ''}`,
   widthMm: `${dogs.widthMm ?? ''}`,
   neckMm: `${dogs.neckMm ?? ''}`,
-  shape: dogs.headShape,
+  headShape: dogs.headShape,
   purposes: dogs.purposes,
 });
 
@@ -117,75 +117,62 @@ function Sheet({
   onSave: (entry: Schemas['ExpectedDogEntry'], version: number) => Promise<unknown>;
   onClose: () => void;
 }) {
-  const kept = useKeptDraft(`expected/${id}`, { ...start, made: newId() }, version);
-  const { draft, setDraft } = kept;
-  const sending = useSubmit<Dogs>('name');
-  const { submit, fields: errors } = sending;
+  const kept = useKeptForm(`expected/${id}`, { ...start, made: newId() }, version);
+  const { form } = kept;
+  const sending = useSubmit<Dogs, Sheet>(form, 'name');
   const leave = () => {
     kept.drop();
     onClose();
   };
-  const save = (of = kept.version) =>
-    submit(() =>
-      onSave(
-        {
-          ...(id === NEW ? { id: draft.made } : {}),
-          name: draft.name,
-          headShape: draft.shape,
-          purposes: draft.purposes,
-          ...Object.fromEntries(fields.map(([key]) => [key, numberOf(draft[key])])),
-        },
-        of,
-      ),
-    ).then((done) => {
-      if (done) leave();
-    });
-  const labelled = (key: Typed, label: string, width: string) => (
-    <Box key={key} w={width}>
-      <Labelled label={label} {...(errors[key] ? { error: errors[key] } : {})}>
-        <Input
-          size="sm"
-          value={draft[key]}
-          borderColor="border.strong"
-          onChange={(e) => setDraft({ ...draft, [key]: e.target.value })}
-        />
-      </Labelled>
-    </Box>
-  );
+  const save = (of = kept.version) => {
+    const draft = form.getValues();
+    return sending
+      .submit(() =>
+        onSave(
+          {
+            ...(id === NEW ? { id: draft.made } : {}),
+            name: draft.name,
+            headShape: draft.headShape,
+            purposes: draft.purposes,
+            ...Object.fromEntries(fields.map(([key]) => [key, numberOf(draft[key])])),
+          },
+          of,
+        ),
+      )
+      .then((done) => {
+        if (done) leave();
+      });
+  };
   return (
-    <Box borderLeftWidth="4px" borderColor="accent" ps="4" mt="2">
-      <Flex gap="3" wrap="wrap">
-        {labelled('name', 'What sort', '14rem')}
-        <Box w="8rem">
-          <Labelled label="Head">
-            <Choice
-              size="sm"
-              value={draft.shape}
-              options={entries(shapeWords)}
-              onChange={(shape) => setDraft({ ...draft, shape })}
-            />
-          </Labelled>
+    <FormProvider {...form}>
+      <Box borderLeftWidth="4px" borderColor="accent" ps="4" mt="2">
+        <Flex gap="3" wrap="wrap">
+          <Box w="14rem">
+            <TextField size="sm" name="name" label={labels.name} />
+          </Box>
+          <Box w="8rem">
+            <ChoiceField size="sm" name="headShape" label={labels.headShape} options={entries(shapeWords)} />
+          </Box>
+          {fields.map(([key, label]) => (
+            <Box key={key} w="8.5rem">
+              <TextField size="sm" name={key} label={label} />
+            </Box>
+          ))}
+        </Flex>
+        <Box mt="3">
+          <SeveralField name="purposes" legend={labels.purposes} options={entries(purposeWords)} />
         </Box>
-        {fields.map(([key, label]) => labelled(key, label, '8.5rem'))}
-      </Flex>
-      <Box mt="3">
-        <Several
-          legend="For"
-          values={draft.purposes}
-          options={entries(purposeWords)}
-          onChange={(purposes) => setDraft({ ...draft, purposes })}
+        <FormEnd
+          does={does}
+          kept={kept}
+          sending={sending}
+          says={({ name }) => `${name} were changed by someone else in the meantime.`}
+          differences={(theirs) => differences(labels, form.getValues(), { ...draftOf(theirs), made: '' })}
+          onSave={save}
+          onTakeTheirs={leave}
+          onLeave={leave}
         />
       </Box>
-      <FormEnd
-        does={does}
-        kept={kept}
-        sending={sending}
-        says={({ name }) => `${name} were changed by someone else in the meantime.`}
-        differences={(theirs) => differences(labels, draft, { ...draftOf(theirs), made: '' })}
-        onSave={save}
-        onTakeTheirs={leave}
-        onLeave={leave}
-      />
-    </Box>
+    </FormProvider>
   );
 }

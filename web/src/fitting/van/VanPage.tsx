@@ -7,6 +7,7 @@ import { Slide } from '../../shared/Slide';
 import { Conflict } from '../../shared/saving/Conflict';
 import { useDocument } from '../../shared/saving/useDocument';
 import { usePageTitle } from '../../shared/usePageTitle';
+import { priceText } from '../../shared/writing';
 import { Waiting } from '../../shared/Waiting';
 import { useCatalogue } from '../catalogue/useCatalogue';
 import { Expected } from './Expected';
@@ -79,7 +80,7 @@ function Steps({ plan }: { plan: Plan }) {
                 {s.price !== null && (
                   <Text as="span" fontWeight="400" color="fg.muted">
                     {' '}
-                    · price {s.price}
+                    · {priceText(s.price)}
                   </Text>
                 )}
               </Text>

@@ -2,11 +2,12 @@ import { Button, Flex, Text } from '@chakra-ui/react';
 import { Conflict } from './Conflict';
 import type { Difference } from './differences';
 import { LeaveButton } from './LeaveButton';
-import type { useKeptDraft } from './useKeptDraft';
+import type { FieldValues } from 'react-hook-form';
+import type { useKeptForm } from './useKeptForm';
 import type { useSubmit } from './useSubmit';
 
 /** The end of a form that is sent by a button: what another hand did meanwhile, the button, the way out, and what became of it. */
-export function FormEnd<T, Theirs extends { version: number }>({
+export function FormEnd<T extends FieldValues, Theirs extends { version: number }>({
   does,
   kept,
   sending: { conflict, settled, state },
@@ -17,8 +18,8 @@ export function FormEnd<T, Theirs extends { version: number }>({
   onLeave,
 }: {
   does: string;
-  kept: ReturnType<typeof useKeptDraft<T>>;
-  sending: ReturnType<typeof useSubmit<Theirs>>;
+  kept: ReturnType<typeof useKeptForm<T>>;
+  sending: ReturnType<typeof useSubmit<Theirs, T>>;
   /** What the other hand did, in words. */
   says: (theirs: Theirs) => string;
   differences: (theirs: Theirs) => Difference[];

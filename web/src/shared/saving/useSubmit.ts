@@ -1,10 +1,14 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { fieldsOf, Refused, untilAnswered, words } from '../api';
+import type { FieldValues, UseFormReturn } from 'react-hook-form';
+import { Refused, untilAnswered, words } from '../api';
+import { refuse } from '../form/refuse';
 
 /** Sends a form by its button. While the server is away it is tried again, and says so; what is refused is said by field; a version that moved is a conflict. */
-export function useSubmit<Theirs extends { version: number }>(otherwise: string) {
-  const [fields, setFields] = useState<Record<string, string>>({});
+export function useSubmit<Theirs extends { version: number }, T extends FieldValues = FieldValues>(
+  form: UseFormReturn<T>,
+  otherwise: string,
+) {
   const [conflict, setConflict] = useState<Theirs | null>(null);
   const sending = useMutation({
     mutationFn: (send: () => Promise<unknown>) => send(),
@@ -12,7 +16,6 @@ export function useSubmit<Theirs extends { version: number }>(otherwise: string)
   });
   const waits = sending.isPaused || sending.failureCount > 0;
   return {
-    fields,
     conflict,
     settled: () => setConflict(null),
     state: !sending.isPending
@@ -24,11 +27,11 @@ export function useSubmit<Theirs extends { version: number }>(otherwise: string)
     submit: async (send: () => Promise<unknown>): Promise<boolean> => {
       try {
         await sending.mutateAsync(send);
-        setFields({});
+        form.clearErrors();
         return true;
       } catch (error) {
         if (error instanceof Refused && error.status === 412 && error.current) setConflict(error.current as Theirs);
-        else setFields(fieldsOf(error, otherwise));
+        else refuse(form, error, otherwise);
         return false;
       }
     },
