@@ -114,7 +114,7 @@ public class HouseRulesTests
             yield return line;
 
         static IEnumerable<string> OfPictures(HouseRules rules) => Pictures(rules).Select(picture =>
-            Say($"{(PhotoSolver.TrySolve(picture, out var solved, out var refused) ? string.Join(";", solved.Measures) + string.Join(";", solved.Advice) : refused.Message)}"));
+            Say($"{(PhotoSolver.TrySolve(picture, out var solved, out var refused) ? string.Join(";", solved.Measures) + string.Join(";", solved.Hints) : PhotoWords.Message(refused))}"));
     }
 
     private static IEnumerable<string> OfTraining(HouseRules rules)

@@ -45,7 +45,7 @@ public sealed record PhotoMeasureDto(
     public static PhotoMeasureDto Of(PhotoMeasure m) => new(
         m.Measure, m.Side, m.Value.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy(),
         (Uncertainty.Coverage.Ours * m.StandardUncertainty.Millimeters).Tidy(), m.FromClicks.Millimeters.Tidy(), m.FromReference.Millimeters.Tidy(),
-        m.FromPlane.Millimeters.Tidy(), m.How);
+        m.FromPlane.Millimeters.Tidy(), PhotoWords.How(m.How));
 }
 
 /// <summary>A picture of a dog, what is marked on it, and what follows.</summary>
@@ -55,7 +55,7 @@ public sealed record PhotoMeasureDto(
 public sealed record PhotoDto(
     Guid Id, PhotoView View, Side Side, int Width, int Height, DateTime AddedAt, ReferenceKind Kind, double? RulerMm, IReadOnlyList<PixelPoint> Corners,
     IReadOnlyDictionary<Landmark, PixelPoint> Landmarks, IReadOnlyList<Landmark> Wanted, IReadOnlyList<PhotoMeasureDto> Measures, double? MillimetresPerPixel, double? SlantDeg,
-    PhotoRefusal? Refusal, IReadOnlyList<string> Advice, long Version) : IAtVersion
+    PhotoRefusalDto? Refusal, IReadOnlyList<string> Advice, long Version) : IAtVersion
 {
     /// <param name="row">The picture.</param>
     /// <param name="known">What else is known of the dog.</param>
@@ -69,8 +69,16 @@ public sealed record PhotoDto(
         return new PhotoDto(
             row.Id, row.View, row.Side, row.Width, row.Height, row.AddedAt, marks.Kind, marks.RulerMm, marks.Corners, marks.Landmarks,
             PhotoLandmarks.For(row.View),
-            [.. (solution?.Measures ?? []).Select(PhotoMeasureDto.Of)], solution?.MillimetresPerPixel, solution?.Slant.Degrees.Tidy(), refusal, solution?.Advice ?? [], row.Version);
+            [.. (solution?.Measures ?? []).Select(PhotoMeasureDto.Of)], solution?.MillimetresPerPixel, solution?.Slant.Degrees.Tidy(), PhotoRefusalDto.Of(refusal),
+            [.. (solution?.Hints ?? []).Select(PhotoWords.Advice)], row.Version);
     }
+}
+
+/// <summary>Why a picture cannot be measured, and how to take it again.</summary>
+public sealed record PhotoRefusalDto(string Code, string Message, string Retake)
+{
+    internal static PhotoRefusalDto? Of(PhotoRefusal? refusal) =>
+        refusal is null ? null : new(PhotoWords.Code(refusal), PhotoWords.Message(refusal), PhotoWords.Retake(refusal));
 }
 
 /// <summary>What else is known of the dog, for a picture.</summary>

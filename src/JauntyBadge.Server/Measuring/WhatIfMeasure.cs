@@ -210,14 +210,15 @@ internal static class WhatIfMeasure
         };
         if (!PhotoSolver.TrySolve(question, out var solution, out var refusal))
         {
-            throw new Refusal(StatusCodes.Status422UnprocessableEntity, "Take the picture again", $"{refusal.Message} {refusal.Retake}")
+            var says = PhotoRefusalDto.Of(refusal)!;
+            throw new Refusal(StatusCodes.Status422UnprocessableEntity, "Take the picture again", $"{says.Message} {says.Retake}")
             {
-                Errors = new Dictionary<string, string[]> { ["reference"] = [refusal.Message] },
-                Extensions = new Dictionary<string, object?> { ["code"] = refusal.Code, ["retake"] = refusal.Retake },
+                Errors = new Dictionary<string, string[]> { ["reference"] = [says.Message] },
+                Extensions = new Dictionary<string, object?> { ["code"] = says.Code, ["retake"] = says.Retake },
             };
         }
 
-        return new WhatIfPhotoAnswer([.. solution.Measures.Select(PhotoMeasureDto.Of)], solution.MillimetresPerPixel, solution.Slant.Degrees.Tidy(), solution.Advice);
+        return new WhatIfPhotoAnswer([.. solution.Measures.Select(PhotoMeasureDto.Of)], solution.MillimetresPerPixel, solution.Slant.Degrees.Tidy(), [.. solution.Hints.Select(PhotoWords.Advice)]);
     }
 
     private static PixelPoint Point(double[] point) => new(point[0], point[1]);

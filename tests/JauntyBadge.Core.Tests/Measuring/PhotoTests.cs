@@ -26,16 +26,16 @@ public class PhotoTests
 
     private static PhotoSolution Solve(PhotoQuestion question)
     {
-        Assert.True(PhotoSolver.TrySolve(question, out var solution, out var refusal), refusal?.Message);
+        Assert.True(PhotoSolver.TrySolve(question, out var solution, out var refusal), refusal is null ? "" : PhotoWords.Message(refusal));
         return solution;
     }
 
     private static string Refused(PhotoQuestion question)
     {
         Assert.False(PhotoSolver.TrySolve(question, out _, out var refusal));
-        Assert.NotEmpty(refusal.Message);
-        Assert.NotEmpty(refusal.Retake);
-        return refusal.Code;
+        Assert.NotEmpty(PhotoWords.Message(refusal));
+        Assert.NotEmpty(PhotoWords.Retake(refusal));
+        return PhotoWords.Code(refusal);
     }
 
     private static double Value(PhotoSolution solution, Measure measure) => solution.Measures.Single(m => m.Measure == measure).Value.Millimeters;
@@ -221,8 +221,8 @@ public class PhotoTests
     {
         var question = SquareOn();
         PhotoSolution With(params Landmark[] landmarks) => Solve(question with { Landmarks = landmarks.ToDictionary(l => l, l => question.Landmarks.GetValueOrDefault(l, new PixelPoint(700, 500))) });
-        Assert.Contains("mark a second one", Assert.Single(With(Landmark.NoseTip).Advice), StringComparison.Ordinal);
-        Assert.Contains("Was it taken from above?", With(Landmark.InnerEyeLeft, Landmark.InnerEyeRight).Advice[0], StringComparison.Ordinal);
-        Assert.Empty(With(Landmark.NoseTip, Landmark.InnerEye).Advice);
+        Assert.Contains("mark a second one", PhotoWords.Advice(Assert.Single(With(Landmark.NoseTip).Hints)), StringComparison.Ordinal);
+        Assert.Contains("Was it taken from above?", PhotoWords.Advice(With(Landmark.InnerEyeLeft, Landmark.InnerEyeRight).Hints[0]), StringComparison.Ordinal);
+        Assert.Empty(With(Landmark.NoseTip, Landmark.InnerEye).Hints);
     }
 }

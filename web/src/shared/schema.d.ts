@@ -3282,7 +3282,7 @@ export interface components {
             millimetresPerPixel: null | number;
             /** Format: double */
             slantDeg: null | number;
-            refusal: null | components["schemas"]["PhotoRefusal"];
+            refusal: null | components["schemas"]["PhotoRefusalDto"];
             advice: string[];
             /** Format: int64 */
             version: number;
@@ -3306,7 +3306,7 @@ export interface components {
             how: string;
         };
         /** @description Why a picture cannot be measured, and how to take it again. */
-        PhotoRefusal: {
+        PhotoRefusalDto: {
             code: string;
             message: string;
             retake: string;

@@ -6,9 +6,9 @@ namespace JauntyBadge.Core.Measuring.Photos;
 /// <param name="Uses">The landmarks, in the order the formula takes them.</param>
 /// <param name="Of">The length in mm from their places and the inner eye spacing.</param>
 /// <param name="Assumed">Standard uncertainty in mm that something assumed adds, from the places and the value.</param>
-/// <param name="How">In words.</param>
+/// <param name="How">In which way.</param>
 internal sealed record PhotoFormula(
-    Measure Measure, Side? Side, IReadOnlyList<Landmark> Uses, Func<PointMm[], double, double> Of, Func<PointMm[], double, double> Assumed, string How);
+    Measure Measure, Side? Side, IReadOnlyList<Landmark> Uses, Func<PointMm[], double, double> Of, Func<PointMm[], double, double> Assumed, PhotoWay How);
 
 /// <summary>The measures that landmarks give, view by view.</summary>
 internal static class PhotoMeasures
@@ -40,11 +40,11 @@ internal static class PhotoMeasures
         // Seen from the side, the nose to inner eye is straight ahead; the tape also goes half the eye spacing sideways.
         yield return new(
             Measure.NoseToInnerEye, question.Side, [Landmark.NoseTip, Landmark.InnerEye], (p, spacing) => Math.Sqrt(Math.Pow(Distance(p[0], p[1]), 2) + spacing * spacing / 4), (_, _) => 0,
-            question.InnerEyeSpacing is null ? "seen straight ahead, made slanted with the inner eye spacing usual for the head shape" : "seen straight ahead, made slanted with the inner eye spacing");
+            question.InnerEyeSpacing is null ? PhotoWay.MadeSlantedAsUsual : PhotoWay.MadeSlanted);
         foreach (var level in new[] { true, false })
         {
             var along = level ? new[] { Landmark.BridgeFront, Landmark.BridgeBack } : [Landmark.NoseTip, Landmark.InnerEye];
-            var how = level ? "along the head's level, as the bridge shows it" : "along the line from nose tip to inner eye, since the bridge was not marked";
+            var how = level ? PhotoWay.AlongTheLevel : PhotoWay.AlongNoseToEye;
             double Assumed(PointMm[] p) => level ? 0 : Across(p) * Math.Tan(question.Rules[PhotoRules.LevelDoubt].Radians);
             yield return new(Measure.JawToNose, null, [Landmark.NoseTip, Landmark.ThroatBump, .. along], (p, _) => Along(p), (p, _) => Assumed(p), how);
             yield return new(Measure.FitLineLength, null, [Landmark.NoseTip, Landmark.FitLineTop, .. along], (p, _) => Along(p), (p, _) => Assumed(p), how);
@@ -55,7 +55,7 @@ internal static class PhotoMeasures
         yield return Straight(Measure.StopToOcciput, Landmark.Stop, Landmark.Occiput);
         yield return new(
             Measure.NoseToOcciput, null, [Landmark.NoseTip, Landmark.Stop, Landmark.Occiput], (p, _) => Distance(p[0], p[1]) + Distance(p[1], p[2]), (_, value) => question.Rules[PhotoRules.SkullCurve] * value,
-            "nose to stop and stop to base of skull; the tape follows the skull's curve and reads a little more");
+            PhotoWay.OverTheStop);
     }
 
     /// <summary>From above the landmarks lie at different heights, each met in its own.</summary>
@@ -71,7 +71,7 @@ internal static class PhotoMeasures
     }
 
     private static PhotoFormula Straight(Measure measure, Landmark from, Landmark to, Side? side = null) =>
-        new(measure, side, [from, to], (p, _) => Distance(p[0], p[1]), (_, _) => 0, "straight between the two landmarks");
+        new(measure, side, [from, to], (p, _) => Distance(p[0], p[1]), (_, _) => 0, PhotoWay.Straight);
 
     private static double Distance(PointMm a, PointMm b) => Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2));
 

@@ -101,16 +101,13 @@ public sealed record PhotoQuestion(PhotoView View, PhotoReference Reference, IRe
 /// <param name="FromClicks">What the scatter of the landmarks brings.</param>
 /// <param name="FromReference">What the scatter of the reference's corners brings.</param>
 /// <param name="FromPlane">What landmarks off the reference's plane, and anything assumed, bring.</param>
-/// <param name="How">In words.</param>
+/// <param name="How">In which way.</param>
 public sealed record PhotoMeasure(
-    Measure Measure, Side? Side, Length Value, Length StandardUncertainty, Length FromClicks, Length FromReference, Length FromPlane, string How);
-
-/// <summary>Why a picture cannot be measured, and how to take it again.</summary>
-public sealed record PhotoRefusal(string Code, string Message, string Retake);
+    Measure Measure, Side? Side, Length Value, Length StandardUncertainty, Length FromClicks, Length FromReference, Length FromPlane, PhotoWay How);
 
 /// <summary>What a picture gives.</summary>
 /// <param name="Measures">As far as the landmarks go.</param>
 /// <param name="MillimetresPerPixel">Scale at the reference.</param>
 /// <param name="Slant">How far the reference is turned away from the camera.</param>
-/// <param name="Advice">What would give more: landmarks that are missing or belong to the other view, and a camera too near; empty when nothing would.</param>
-public sealed record PhotoSolution(IReadOnlyList<PhotoMeasure> Measures, double MillimetresPerPixel, Angle Slant, IReadOnlyList<string> Advice);
+/// <param name="Hints">What would give more: landmarks that are missing or belong to the other view, and a camera too near; empty when nothing would.</param>
+public sealed record PhotoSolution(IReadOnlyList<PhotoMeasure> Measures, double MillimetresPerPixel, Angle Slant, IReadOnlyList<PhotoHint> Hints);

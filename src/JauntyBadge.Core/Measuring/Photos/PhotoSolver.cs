@@ -13,7 +13,7 @@ public static class PhotoSolver
     /// <summary>Solves a picture.</summary>
     /// <param name="question">What was marked.</param>
     /// <param name="solution">The measures when true is returned; those whose landmarks were not placed are left out.</param>
-    /// <param name="refusal">Otherwise why, and how to take the picture again.</param>
+    /// <param name="refusal">Otherwise why not.</param>
     /// <exception cref="ArgumentException">A ruler comes without its length.</exception>
     public static bool TrySolve(PhotoQuestion question, out PhotoSolution solution, out PhotoRefusal refusal)
     {
@@ -58,6 +58,6 @@ public static class PhotoSolver
         var rest = Math.Pow(doubt.Millimeters, 2) - Math.Pow(clicks.Millimeters, 2) - Math.Pow(reference.Millimeters, 2);
         return new PhotoMeasure(
             Core.Measuring.Measure.SnoutGirth, null, value, doubt, clicks, reference, Length.FromMillimeters(Math.Sqrt(Math.Max(0, rest))),
-            "between an ellipse and a rounded box of the height and width; a girth cannot be seen");
+            PhotoWay.BetweenEllipseAndBox);
     }
 }

@@ -5,10 +5,6 @@ namespace JauntyBadge.Core.Measuring.Photos;
 /// <summary>The reference's plane: corners put in order, checked, and turned into a homography.</summary>
 internal static class ReferencePlane
 {
-    private static readonly PhotoRefusal Corners = new(
-        "corners", "The reference's points do not make a sheet with four corners.",
-        "Place one point on each corner. If a corner is hidden, take the picture again with the whole reference in sight.");
-
     private const double TurnedFrom = 10;
     private const double ConvergenceSeen = 0.02;
     private const double SquareOn = 0.97;
@@ -76,48 +72,28 @@ internal static class ReferencePlane
     public static PhotoRefusal? Refusal(PhotoQuestion question, IReadOnlyList<PixelPoint>? ordered, Homography? plane)
     {
         if (ordered is null || plane is null)
-            return Corners;
+            return new NoSheet();
         var ruler = question.Reference.Kind == ReferenceKind.Ruler;
         var shortest = ruler ? Distance(ordered[0], ordered[1]) : Enumerable.Range(0, 4).Min(i => Distance(ordered[i], ordered[(i + 1) % 4]));
         var longest = ruler ? shortest : Enumerable.Range(0, 4).Max(i => Distance(ordered[i], ordered[(i + 1) % 4]));
         var centre = Centre(ordered);
-        if (!ruler && Slant(plane, centre) > question.Rules[PhotoRules.GreatestSlant])
-        {
-            return new(
-                "too-slanted", $"The reference is turned away from the camera by {Slant(plane, centre).Degrees:0}°; up to {question.Rules[PhotoRules.GreatestSlant].Degrees:0}° can be measured.",
-                $"{PhotoAdvice.WhereToHold} Take the picture square on. Check too that corner 1 to corner 2 runs along a long side.");
-        }
-
+        var slant = Slant(plane, centre);
+        if (!ruler && slant > question.Rules[PhotoRules.GreatestSlant])
+            return new TooSlanted(slant, question.Rules[PhotoRules.GreatestSlant]);
         if (shortest < question.Rules[PhotoRules.SmallestSide])
-        {
-            return new(
-                "reference-too-small", $"The reference is only {shortest:0} pixels across; {question.Rules[PhotoRules.SmallestSide]:0} are needed.",
-                "Go nearer, use a larger sheet, or take a sharper picture, so that the reference fills more of it.");
-        }
-
+            return new ReferenceTooSmall(shortest, question.Rules[PhotoRules.SmallestSide]);
         var far = question.Landmarks.Where(l => Distance(l.Value, centre) > question.Rules[PhotoRules.Furthest] * longest).Select(l => l.Key).ToList();
         if (far.Count > 0)
-        {
-            return new(
-                "reference-too-far", $"The reference is too far from {Words(far[0])} for its size.",
-                $"{PhotoAdvice.WhereToHold} Or use a larger sheet.");
-        }
+            return new ReferenceTooFar(far[0]);
 
         var scale = Mean(plane.ScaleAt(centre));
         foreach (var (landmark, at) in question.Landmarks)
         {
             var ratio = plane.Sees(at) ? Mean(plane.ScaleAt(at)) / scale : double.PositiveInfinity;
+
+            // A camera turned and close by does the same to a reference held rightly.
             if (ratio > question.Rules[PhotoRules.DepthChange] || ratio < 1 / question.Rules[PhotoRules.DepthChange])
-            {
-                // A camera turned and close by does the same to a reference held rightly.
-                return Slant(plane, centre).Degrees > TurnedFrom
-                    ? new(
-                        "turned-close", $"At {Words(landmark)} the reference's plane would be much {(ratio > 1 ? "further from" : "nearer to")} the camera, and it is turned away by {Slant(plane, centre).Degrees:0}°.",
-                        $"Take the picture square on, and from further away. {PhotoAdvice.WhereToHold}")
-                    : new(
-                    "out-of-plane", $"The reference does not lie in the plane of the head: at {Words(landmark)} its plane would be much {(ratio > 1 ? "further from" : "nearer to")} the camera.",
-                    $"{PhotoAdvice.WhereToHold} Take the picture again.");
-            }
+                return slant.Degrees > TurnedFrom ? new TurnedClose(landmark, ratio > 1, slant) : new OutOfPlane(landmark, ratio > 1);
         }
 
         return null;
@@ -135,12 +111,4 @@ internal static class ReferencePlane
     public static double Mean((double Most, double Least) scale) => Math.Sqrt(scale.Most * scale.Least);
 
     public static double Distance(PixelPoint a, PixelPoint b) => Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2));
-
-    internal static string Words(Landmark landmark) => landmark switch
-    {
-        Landmark.NoseTip => "the nose tip",
-        Landmark.Occiput => "the base of the skull",
-        Landmark.ThroatBump => "the throat bump",
-        _ => $"the landmark {char.ToLowerInvariant(landmark.ToString()[0])}{landmark.ToString()[1..]}",
-    };
 }
