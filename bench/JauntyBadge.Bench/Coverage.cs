@@ -22,7 +22,9 @@ internal static class Coverage
     /// <summary>Facial length and mandible of the average skull, mm; the body mass such a head sits on, kg; and how much smaller and larger heads come.</summary>
     private static readonly (HeadShape Shape, double Face, double Mandible, double Mass, double Least, double Most)[] Kinds =
     [
-        (HeadShape.Long, 114, 163, 30, 0.60, 1.30), (HeadShape.Medium, 89, 134, 24, 0.40, 1.40), (HeadShape.Short, 48, 85, 12, 0.55, 1.75),
+        (HeadShape.Long, 114, 163, 30, 0.60, 1.30),
+        (HeadShape.Medium, 89, 134, 24, 0.40, 1.40),
+        (HeadShape.Short, 48, 85, 12, 0.55, 1.75),
     ];
 
     public static void Print(bool why)
@@ -40,7 +42,9 @@ internal static class Coverage
                     {
                         var (profile, question) = Measured(kind, tier, lengths, random);
                         var ranked = Ranking.Rank(Catalogue.Shipped, question);
-                        var best = ranked.Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly).MaxBy(f => f.Chance);
+                        var best = ranked
+                            .Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly)
+                            .MaxBy(f => f.Chance);
                         if (best?.Chance >= VanStock.SureEnough.Ours)
                             found++;
                         else if (why)
@@ -53,7 +57,9 @@ internal static class Coverage
                     bounds.Add($"{100.0 * possible / Each:0}");
                 }
 
-                Console.WriteLine($"tier {(int)tier}, lengths by {ToolRules.Words(lengths)}, long / medium / short: {string.Join(" / ", shares)} % (wanted {wanted} %; made to measure {string.Join(" / ", bounds)} %)");
+                Console.WriteLine(
+                    $"tier {(int)tier}, lengths by {ToolRules.Words(lengths)}, long / medium / short: {string.Join(" / ", shares)} % (wanted {wanted} %; made to measure {string.Join(" / ", bounds)} %)"
+                );
             }
         }
     }
@@ -66,7 +72,19 @@ internal static class Coverage
         var made = OrderSheet.For(dog, question).Dimensions.ToDictionary(d => d.Name, d => d.Wanted);
         var loop = made["Neck strap loop"];
         var size = new MuzzleSize(
-            "made", "made", made["Inner length"], loop - StrapSpare, loop + StrapSpare, null, null, made["Depth in front"], made["Depth at the rear edge"], made["Width at the rear edge"], null, made["Girth at the rear edge"]);
+            "made",
+            "made",
+            made["Inner length"],
+            loop - StrapSpare,
+            loop + StrapSpare,
+            null,
+            null,
+            made["Depth in front"],
+            made["Depth at the rear edge"],
+            made["Width at the rear edge"],
+            null,
+            made["Girth at the rear edge"]
+        );
         return Ranking.Judge(Catalogue.Shipped.First(m => m.Id == "rampart") with { HolePitch = null }, size, question);
     }
 
@@ -76,10 +94,16 @@ internal static class Coverage
         var near = best ?? ranked.Where(f => !f.IsRefused && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly).MaxBy(f => f.Chance)!;
         Console.WriteLine(
             $"  {snout.HeadShape} eye {snout.EyeLine.Mm:0} H {snout.Height.Mm:0} W {snout.Width.Mm:0} neck {snout.NeckGirth?.Millimeters:0} needs girth {near.Assessment!.NeededGirth.Millimeters:0}: {near.Size.Id} {near.Chance:0.00} "
-            + string.Join(", ", near.Criteria.Where(c => c.Chance < 0.97).Select(c => $"{c.Name} {c.Margin?.Millimeters:0.0} {c.Chance:0.00}")));
+                + string.Join(", ", near.Criteria.Where(c => c.Chance < 0.97).Select(c => $"{c.Name} {c.Margin?.Millimeters:0.0} {c.Chance:0.00}"))
+        );
     }
 
-    private static (DogProfile Dog, FitQuestion Question) Measured((HeadShape Shape, double Face, double Mandible, double Mass, double Least, double Most) kind, BiteTier tier, Tool lengths, Random random)
+    private static (DogProfile Dog, FitQuestion Question) Measured(
+        (HeadShape Shape, double Face, double Mandible, double Mass, double Least, double Most) kind,
+        BiteTier tier,
+        Tool lengths,
+        Random random
+    )
     {
         double About(double value) => value * (1 + Spread * Normal.InvCDF(0, 1, random.NextDouble()));
         var size = Math.Exp(Math.Log(kind.Least) + random.NextDouble() * Math.Log(kind.Most / kind.Least));
@@ -90,23 +114,48 @@ internal static class Coverage
         var neck = About(141 * Math.Cbrt(mass));
         var truth = new (Measure Measure, Side? Side, double Mm, Tool Tool)[]
         {
-            (Measure.NoseToInnerEye, Side.Left, eye, lengths), (Measure.NoseToInnerEye, Side.Right, eye * 1.01, lengths), (Measure.SnoutHeight, null, height, lengths),
-            (Measure.SnoutWidth, null, width, lengths), (Measure.SnoutGirth, null, SnoutSection.Girth(Length.FromMillimeters(height), Length.FromMillimeters(width)).Millimeters, Tool.SoftTape),
-            (Measure.JawToNose, null, eye * About(kind.Mandible / kind.Face), Tool.SoftTape), (Measure.NeckGirth, null, neck, Tool.SoftTape), (Measure.HeadGirth, null, neck * 1.12, Tool.SoftTape),
+            (Measure.NoseToInnerEye, Side.Left, eye, lengths),
+            (Measure.NoseToInnerEye, Side.Right, eye * 1.01, lengths),
+            (Measure.SnoutHeight, null, height, lengths),
+            (Measure.SnoutWidth, null, width, lengths),
+            (Measure.SnoutGirth, null, SnoutSection.Girth(Length.FromMillimeters(height), Length.FromMillimeters(width)).Millimeters, Tool.SoftTape),
+            (Measure.JawToNose, null, eye * About(kind.Mandible / kind.Face), Tool.SoftTape),
+            (Measure.NeckGirth, null, neck, Tool.SoftTape),
+            (Measure.HeadGirth, null, neck * 1.12, Tool.SoftTape),
         };
         List<Reading> readings = [];
         foreach (var (measure, side, mm, tool) in truth)
         {
             var slip = ToolRules.Own(tool, HouseRules.Ours).Millimeters * Normal.InvCDF(0, 1, random.NextDouble());
             for (var i = 0; i < 2; i++)
-                readings.Add(new Reading(measure, side, Length.FromMillimeters(Math.Round(mm + slip + ToolRules.Scatter(tool, HouseRules.Ours).Millimeters * Normal.InvCDF(0, 1, random.NextDouble()))), ReadingUnit.Mm, tool));
+                readings.Add(
+                    new Reading(
+                        measure,
+                        side,
+                        Length.FromMillimeters(
+                            Math.Round(mm + slip + ToolRules.Scatter(tool, HouseRules.Ours).Millimeters * Normal.InvCDF(0, 1, random.NextDouble()))
+                        ),
+                        ReadingUnit.Mm,
+                        tool
+                    )
+                );
         }
 
-        var profile = new DogProfile { Name = "Any", HeadShapeSeen = kind.Shape, BodyMass = Mass.FromKilograms(mass), BiteTier = tier, Purposes = [Purpose.Walks] };
-        var assessed = Assessment.Of(readings, new Circumstances { OtherWays = profile.OtherShapes, BodyMass = profile.BodyMass });
-        return (profile, new FitQuestion(assessed.Snout!, MuzzleBrief.For(profile, new()), FitRules.Finger.Ours)
+        var profile = new DogProfile
         {
-            Draws = SnoutDraws.Of(assessed.Snout!, UncertaintySource.Of(assessed), Draws, new Random(SnoutDraws.Seed)),
-        });
+            Name = "Any",
+            HeadShapeSeen = kind.Shape,
+            BodyMass = Mass.FromKilograms(mass),
+            BiteTier = tier,
+            Purposes = [Purpose.Walks],
+        };
+        var assessed = Assessment.Of(readings, new Circumstances { OtherWays = profile.OtherShapes, BodyMass = profile.BodyMass });
+        return (
+            profile,
+            new FitQuestion(assessed.Snout!, MuzzleBrief.For(profile, new()), FitRules.Finger.Ours)
+            {
+                Draws = SnoutDraws.Of(assessed.Snout!, UncertaintySource.Of(assessed), Draws, new Random(SnoutDraws.Seed)),
+            }
+        );
     }
 }

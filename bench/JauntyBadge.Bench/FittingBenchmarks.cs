@@ -12,19 +12,27 @@ namespace JauntyBadge.Bench;
 /// <summary>One head and as many made-up sizes as asked for, around its size, the same every time.</summary>
 internal static class FittingScene
 {
-    public static readonly DogProfile Dog = new() { Name = "Any", HeadShapeSeen = HeadShape.Medium, BodyMass = Mass.FromKilograms(28), Purposes = [Purpose.Walks] };
-
-    public static readonly SnoutModel Snout = SnoutModel.From(new SnoutNumbers
+    public static readonly DogProfile Dog = new()
     {
-        NoseToInnerEyeLeft = Mm(98),
-        NoseToInnerEyeRight = Mm(100),
-        SnoutGirth = Mm(272),
-        SnoutHeight = Mm(80),
-        SnoutWidth = Mm(73),
-        JawToNose = Mm(149),
-        NeckGirth = Mm(430),
-        HeadGirth = Mm(480),
-    });
+        Name = "Any",
+        HeadShapeSeen = HeadShape.Medium,
+        BodyMass = Mass.FromKilograms(28),
+        Purposes = [Purpose.Walks],
+    };
+
+    public static readonly SnoutModel Snout = SnoutModel.From(
+        new SnoutNumbers
+        {
+            NoseToInnerEyeLeft = Mm(98),
+            NoseToInnerEyeRight = Mm(100),
+            SnoutGirth = Mm(272),
+            SnoutHeight = Mm(80),
+            SnoutWidth = Mm(73),
+            JawToNose = Mm(149),
+            NeckGirth = Mm(430),
+            HeadGirth = Mm(480),
+        }
+    );
 
     public static Length Mm(double value) => Length.FromMillimeters(value);
 
@@ -32,12 +40,21 @@ internal static class FittingScene
     {
         MeasureLine[] read =
         [
-            new(Measure.NoseToInnerEye, Side.Left), new(Measure.NoseToInnerEye, Side.Right), new(Measure.SnoutGirth, null), new(Measure.SnoutHeight, null),
-            new(Measure.SnoutWidth, null), new(Measure.JawToNose, null), new(Measure.NeckGirth, null), new(Measure.HeadGirth, null),
+            new(Measure.NoseToInnerEye, Side.Left),
+            new(Measure.NoseToInnerEye, Side.Right),
+            new(Measure.SnoutGirth, null),
+            new(Measure.SnoutHeight, null),
+            new(Measure.SnoutWidth, null),
+            new(Measure.JawToNose, null),
+            new(Measure.NeckGirth, null),
+            new(Measure.HeadGirth, null),
         ];
         return new FitQuestion(Snout, MuzzleBrief.For(Dog, new BriefQuestion { CoatHex = "#2e2c2b" }), Mm(16))
         {
-            Draws = draws == 0 ? null : SnoutDraws.Of(Snout, UncertaintySource.Of(Snout, read.ToDictionary(l => l, _ => Mm(1.6))), draws, new Random(SnoutDraws.Seed)),
+            Draws =
+                draws == 0
+                    ? null
+                    : SnoutDraws.Of(Snout, UncertaintySource.Of(Snout, read.ToDictionary(l => l, _ => Mm(1.6))), draws, new Random(SnoutDraws.Seed)),
         };
     }
 
@@ -49,11 +66,34 @@ internal static class FittingScene
         {
             var (length, depth, width) = (80 + 40 * random.NextDouble(), 90 + 35 * random.NextDouble(), 78 + 26 * random.NextDouble());
             return new MuzzleSize(
-                $"m{model}-{n}", $"{n}", Mm(length), Mm(340 + 60 * random.NextDouble()), Mm(480 + 100 * random.NextDouble()), Mass.FromGrams(150 + random.Next(300)), random.Next(10, 60),
-                Mm(depth + 25 * random.NextDouble()), Mm(depth), Mm(width), Mm(width * 0.86), SnoutSection.Girth(Mm(depth), Mm(width)));
+                $"m{model}-{n}",
+                $"{n}",
+                Mm(length),
+                Mm(340 + 60 * random.NextDouble()),
+                Mm(480 + 100 * random.NextDouble()),
+                Mass.FromGrams(150 + random.Next(300)),
+                random.Next(10, 60),
+                Mm(depth + 25 * random.NextDouble()),
+                Mm(depth),
+                Mm(width),
+                Mm(width * 0.86),
+                SnoutSection.Girth(Mm(depth), Mm(width))
+            );
         }
 
-        return [.. Enumerable.Range(0, sizes / 10).Select(m => baskets[m % baskets.Count] with { Id = $"m{m}", Name = $"Model {m}", Sizes = [.. Enumerable.Range(0, 10).Select(n => Size(m, n))] })];
+        return
+        [
+            .. Enumerable
+                .Range(0, sizes / 10)
+                .Select(m =>
+                    baskets[m % baskets.Count] with
+                    {
+                        Id = $"m{m}",
+                        Name = $"Model {m}",
+                        Sizes = [.. Enumerable.Range(0, 10).Select(n => Size(m, n))],
+                    }
+                ),
+        ];
     }
 }
 
@@ -151,7 +191,10 @@ public class ContainmentBenchmarks
     }
 
     [Benchmark(Baseline = true, Description = "500 sizes ranked, all criteria")]
-    public int OpenEnough() => Ranking.Rank(catalogue, question).Count(f => Gape.FloorRoom(f.Snout, f.Basket!, SeatOf(f.Basket!), question.Brief.NeededGape) >= FitRules.FloorClearance.Ours);
+    public int OpenEnough() =>
+        Ranking
+            .Rank(catalogue, question)
+            .Count(f => Gape.FloorRoom(f.Snout, f.Basket!, SeatOf(f.Basket!), question.Brief.NeededGape) >= FitRules.FloorClearance.Ours);
 
     [Benchmark(Description = "500 sizes, gape alone by polygons")]
     public int ByPolygons()
@@ -159,16 +202,29 @@ public class ContainmentBenchmarks
         var factory = new GeometryFactory();
         var border = factory.CreateLineString([.. question.Snout.LowerBorder.Select(p => new Coordinate(p.X, p.Y))]);
         var needed = question.Brief.NeededGape.Degrees;
-        var turned = Enumerable.Range(0, (int)(needed * 2) + 1).Select(i => AffineTransformation.RotationInstance(-i / 2.0 * Math.PI / 180, question.Snout.HingePoint.X, question.Snout.HingePoint.Y).Transform(border)).ToList();
-        return catalogue.SelectMany(m => m.Sizes).Count(size =>
-        {
-            var basket = size.Basket(question.Snout);
-            var x0 = -SeatOf(basket).NoseRoom.Millimeters;
-            var x1 = x0 + basket.Length.Millimeters;
-            var inside = factory.CreatePolygon([new(x0, -500), new(x1, -500), new(x1, basket.DepthRear.Millimeters - 3), new(x0, basket.DepthFront.Millimeters - 3), new(x0, -500)]);
-            var inFront = factory.ToGeometry(new Envelope(-1000, x1, -1000, 5000));
-            return turned.TrueForAll(t => inside.Covers(t.Intersection(inFront)));
-        });
+        var turned = Enumerable
+            .Range(0, (int)(needed * 2) + 1)
+            .Select(i =>
+                AffineTransformation.RotationInstance(-i / 2.0 * Math.PI / 180, question.Snout.HingePoint.X, question.Snout.HingePoint.Y).Transform(border)
+            )
+            .ToList();
+        return catalogue
+            .SelectMany(m => m.Sizes)
+            .Count(size =>
+            {
+                var basket = size.Basket(question.Snout);
+                var x0 = -SeatOf(basket).NoseRoom.Millimeters;
+                var x1 = x0 + basket.Length.Millimeters;
+                var inside = factory.CreatePolygon([
+                    new(x0, -500),
+                    new(x1, -500),
+                    new(x1, basket.DepthRear.Millimeters - 3),
+                    new(x0, basket.DepthFront.Millimeters - 3),
+                    new(x0, -500),
+                ]);
+                var inFront = factory.ToGeometry(new Envelope(-1000, x1, -1000, 5000));
+                return turned.TrueForAll(t => inside.Covers(t.Intersection(inFront)));
+            });
     }
 
     private Seat SeatOf(BasketModel basket) => Seat.Of(question.Snout, basket, FitRules.SeatWindow(question.Brief.FitStyle, question.Snout).Window);

@@ -34,7 +34,12 @@ internal static class ForecastTrial
             foreach (var temperament in Enum.GetValues<Temperament>())
             {
                 var told = Enumerable.Range(0, dogs).AsParallel().AsOrdered().Select(seed => One(of, temperament, seed)).ToList();
-                Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"| {name} | {temperament.ToString().ToLowerInvariant()} | {OnRecord} | {told.Average(t => t.Inside):0 %} | {told.Average(t => t.Below):0 %} | {told.Average(t => t.Above):0 %} | {told.Average(t => t.Brier):0.000} |"));
+                Console.WriteLine(
+                    string.Create(
+                        CultureInfo.InvariantCulture,
+                        $"| {name} | {temperament.ToString().ToLowerInvariant()} | {OnRecord} | {told.Average(t => t.Inside):0 %} | {told.Average(t => t.Below):0 %} | {told.Average(t => t.Above):0 %} | {told.Average(t => t.Brier):0.000} |"
+                    )
+                );
             }
         }
     }
@@ -46,7 +51,9 @@ internal static class ForecastTrial
         {
             var watch = Stopwatch.StartNew();
             var told = Forecasts.Of(question with { By = question.From.AddDays(20) }, new Random(1));
-            Console.WriteLine($"{question.Dogs} dogs over {question.Log.Select(s => s.Day).Distinct().Count()} sessions, {question.Log.Sum(s => s.Goes.Count)} goes: {watch.ElapsedMilliseconds} ms; half ready by {told.P50}, chance {told.ChanceBy:0.00}");
+            Console.WriteLine(
+                $"{question.Dogs} dogs over {question.Log.Select(s => s.Day).Distinct().Count()} sessions, {question.Log.Sum(s => s.Goes.Count)} goes: {watch.ElapsedMilliseconds} ms; half ready by {told.P50}, chance {told.ChanceBy:0.00}"
+            );
         }
     }
 
@@ -54,7 +61,15 @@ internal static class ForecastTrial
     {
         var question = Question(temperament, of(DogNature.Of(temperament).Drawn(new Random(seed))), OnRecord, seed, out var ready);
         // Asked for a day at which the matter is open, not one that is sure.
-        var by = question.From.AddDays(temperament switch { Temperament.Bold => 12, Temperament.Typical => 25, Temperament.Wary => 75, _ => 150 });
+        var by = question.From.AddDays(
+            temperament switch
+            {
+                Temperament.Bold => 12,
+                Temperament.Typical => 25,
+                Temperament.Wary => 75,
+                _ => 150,
+            }
+        );
         var told = Forecasts.Of(question with { Dogs = 500, By = by }, new Random(seed));
         var day = ready ?? DateOnly.MaxValue;
         var (low, high) = (told.P10 ?? DateOnly.MaxValue, told.P90 ?? DateOnly.MaxValue);
@@ -64,11 +79,26 @@ internal static class ForecastTrial
     /// <summary>What is on record of a dog after some sessions, and the day on which it came to be ready.</summary>
     private static ForecastQuestion Question(Temperament temperament, DogNature nature, int sessions, int seed, out DateOnly? ready)
     {
-        var plan = TrainingPlan.For(new DogProfile { Name = "Virtual", Temperament = temperament, Purposes = [Purpose.Walks] }).ForSession(temperament, GoRule.AsSoonAsClear);
+        var plan = TrainingPlan
+            .For(
+                new DogProfile
+                {
+                    Name = "Virtual",
+                    Temperament = temperament,
+                    Purposes = [Purpose.Walks],
+                }
+            )
+            .ForSession(temperament, GoRule.AsSoonAsClear);
         var played = VirtualTraining.Play(new VirtualDog(nature, plan.StepIds.Count, new Random(seed)), plan, Five, First, 365, HouseRules.Ours);
         ready = played.ReadyOn;
         var days = played.Sets.Select(s => s.Day).Distinct().Take(sessions).ToHashSet();
         var log = played.Sets.Where(s => days.Contains(s.Day)).ToList();
-        return new ForecastQuestion { Plan = plan, Days = Five, From = log[^1].Day.AddDays(1), Log = log };
+        return new ForecastQuestion
+        {
+            Plan = plan,
+            Days = Five,
+            From = log[^1].Day.AddDays(1),
+            Log = log,
+        };
     }
 }

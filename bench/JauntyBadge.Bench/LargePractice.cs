@@ -73,11 +73,18 @@ internal static class LargePractice
                 columns.Add((rows.GetString(0), rows.GetString(1)));
         }
 
-        string Value((string Name, string Type) column) => changed?.GetValueOrDefault(column.Name) ?? (column.Name is "Id" or "DogId" or "SetId" or "SessionId"
-            ? column.Type == "INTEGER" ? $"\"{column.Name}\" + {(long)number * Between}" : $"substr(\"{column.Name}\", 1, 28) || '{number:X8}'"
-            : $"\"{column.Name}\"");
+        string Value((string Name, string Type) column) =>
+            changed?.GetValueOrDefault(column.Name)
+            ?? (
+                column.Name is "Id" or "DogId" or "SetId" or "SessionId"
+                    ? column.Type == "INTEGER"
+                        ? $"\"{column.Name}\" + {(long)number * Between}"
+                        : $"substr(\"{column.Name}\", 1, 28) || '{number:X8}'"
+                    : $"\"{column.Name}\""
+            );
         using var copy = connection.CreateCommand();
-        copy.CommandText = $"INSERT INTO \"{table}\" ({string.Join(", ", columns.Select(c => $"\"{c.Name}\""))}) SELECT {string.Join(", ", columns.Select(Value))} FROM \"{table}\" WHERE {where}";
+        copy.CommandText =
+            $"INSERT INTO \"{table}\" ({string.Join(", ", columns.Select(c => $"\"{c.Name}\""))}) SELECT {string.Join(", ", columns.Select(Value))} FROM \"{table}\" WHERE {where}";
         copy.ExecuteNonQuery();
     }
 }

@@ -30,7 +30,9 @@ internal static class PolicyTrial
             foreach (var temperament in Enum.GetValues<Temperament>())
             {
                 foreach (var (way, play) in Ways)
-                    Console.WriteLine(Row(name, temperament, way, [.. Enumerable.Range(0, dogs).AsParallel().AsOrdered().Select(seed => One(of, temperament, play, seed))]));
+                    Console.WriteLine(
+                        Row(name, temperament, way, [.. Enumerable.Range(0, dogs).AsParallel().AsOrdered().Select(seed => One(of, temperament, play, seed))])
+                    );
             }
         }
     }
@@ -49,7 +51,15 @@ internal static class PolicyTrial
 
     private static Course One(Func<DogNature, DogNature> of, Temperament temperament, Func<VirtualDog, DogProfile, Course> play, int seed)
     {
-        var (random, profile) = (new Random(seed), new DogProfile { Name = "Virtual", Temperament = temperament, Purposes = [Purpose.Walks] });
+        var (random, profile) = (
+            new Random(seed),
+            new DogProfile
+            {
+                Name = "Virtual",
+                Temperament = temperament,
+                Purposes = [Purpose.Walks],
+            }
+        );
         return play(new VirtualDog(of(DogNature.Of(temperament)).Drawn(random), TrainingPlan.For(profile).Steps.Count, random), profile);
     }
 
@@ -59,6 +69,7 @@ internal static class PolicyTrial
         string At(double share, Func<Course, int> pick) => ready.Length == 0 ? "–" : $"{pick(ready[(int)(share * (ready.Length - 1))])}";
         return string.Create(
             CultureInfo.InvariantCulture,
-            $"| {model} | {temperament.ToString().ToLowerInvariant()} | {way} | {(double)ready.Length / courses.Length:0 %} | {At(0.1, c => c.Sessions)} / {At(0.5, c => c.Sessions)} / {At(0.9, c => c.Sessions)} | {At(0.5, c => c.Days)} | {(double)courses.Count(c => c.EverOver) / courses.Length:0 %} | {courses.Average(c => c.WorriedSets):0.0} |");
+            $"| {model} | {temperament.ToString().ToLowerInvariant()} | {way} | {(double)ready.Length / courses.Length:0 %} | {At(0.1, c => c.Sessions)} / {At(0.5, c => c.Sessions)} / {At(0.9, c => c.Sessions)} | {At(0.5, c => c.Days)} | {(double)courses.Count(c => c.EverOver) / courses.Length:0 %} | {courses.Average(c => c.WorriedSets):0.0} |"
+        );
     }
 }

@@ -13,12 +13,13 @@ internal static partial class Csv
     private static partial Regex InchMarks();
 
     /// <summary>How sheets are written: a cell that a spreadsheet would take for a formula gets an apostrophe before it.</summary>
-    public static CsvConfiguration Writing { get; } = new(CultureInfo.InvariantCulture)
-    {
-        InjectionOptions = InjectionOptions.Escape,
-        NewLine = "\r\n",
-        ShouldQuote = cell => ConfigurationFunctions.ShouldQuote(cell) || cell.Field?.IndexOfAny(['\r', '\n']) >= 0,
-    };
+    public static CsvConfiguration Writing { get; } =
+        new(CultureInfo.InvariantCulture)
+        {
+            InjectionOptions = InjectionOptions.Escape,
+            NewLine = "\r\n",
+            ShouldQuote = cell => ConfigurationFunctions.ShouldQuote(cell) || cell.Field?.IndexOfAny(['\r', '\n']) >= 0,
+        };
 
     /// <summary>
     /// How a sheet is read: comma, semicolon or tab between cells, or the mark named by a leading line such as "sep=;", which spreadsheets write

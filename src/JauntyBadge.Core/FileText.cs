@@ -19,7 +19,9 @@ public static class FileText
         {
             // Without a mark: in UTF-16 of mostly Latin letters every other byte is zero.
             var (even, odd) = (Zeros(bytes, 0), Zeros(bytes, 1));
-            return bytes.Length % 2 != 0 || Math.Max(even, odd) < 0.4 || Math.Min(even, odd) > 0.1 ? null : Strict(new UnicodeEncoding(even > odd, false, true), bytes);
+            return bytes.Length % 2 != 0 || Math.Max(even, odd) < 0.4 || Math.Min(even, odd) > 0.1
+                ? null
+                : Strict(new UnicodeEncoding(even > odd, false, true), bytes);
         }
 
         return Strict(new UTF8Encoding(false, true), bytes) ?? Western(bytes);
@@ -29,7 +31,9 @@ public static class FileText
     {
         if (bytes.Any(b => b is 0x81 or 0x8D or 0x8F or 0x90 or 0x9D or 0x7F || (b < 0x20 && b is not (0x09 or 0x0A or 0x0D))))
             return null;
-        return (CodePagesEncodingProvider.Instance.GetEncoding(Windows1252) ?? throw new InvalidOperationException("Windows-1252 does not ship with the runtime.")).GetString(bytes);
+        return (
+            CodePagesEncodingProvider.Instance.GetEncoding(Windows1252) ?? throw new InvalidOperationException("Windows-1252 does not ship with the runtime.")
+        ).GetString(bytes);
     }
 
     private static double Zeros(byte[] bytes, int from) => bytes.Where((b, i) => i % 2 == from && b == 0).Count() / Math.Max(1.0, bytes.Length / 2);

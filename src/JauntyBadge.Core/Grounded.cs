@@ -54,15 +54,30 @@ public sealed record Grounded<T>(string Id, string What, T Ours, Basis Basis) : 
     private readonly double? least;
     private readonly double? most;
 
-    public string Unit => Ours switch { Length => "mm", Angle => "°", TimeSpan t => t.TotalDays >= 1 ? "days" : "min", _ => "" };
+    public string Unit =>
+        Ours switch
+        {
+            Length => "mm",
+            Angle => "°",
+            TimeSpan t => t.TotalDays >= 1 ? "days" : "min",
+            _ => "",
+        };
 
     public double Plain => ToPlain(Ours);
 
     /// <summary>Half of ours unless said otherwise; a whole number is never under 1.</summary>
-    public double Least { get => least ?? (IsWhole ? Math.Max(1, Math.Ceiling(Plain / Either)) : Plain / Either); init => least = value; }
+    public double Least
+    {
+        get => least ?? (IsWhole ? Math.Max(1, Math.Ceiling(Plain / Either)) : Plain / Either);
+        init => least = value;
+    }
 
     /// <summary>Twice ours unless said otherwise; what is under 1 goes half of the way there at most, for it may be a share.</summary>
-    public double Most { get => most ?? (Ours is double share and < 1 ? Math.Min(share * Either, (1 + share) / 2) : Plain * Either); init => most = value; }
+    public double Most
+    {
+        get => most ?? (Ours is double share and < 1 ? Math.Min(share * Either, (1 + share) / 2) : Plain * Either);
+        init => most = value;
+    }
 
     public bool IsWhole => Ours is int;
 
@@ -71,28 +86,38 @@ public sealed record Grounded<T>(string Id, string What, T Ours, Basis Basis) : 
     public string? SetElsewhere { get; init; }
 
     /// <summary>A plain number in <see cref="Unit"/> as a value.</summary>
-    public T Of(double plain) => (T)(object)(Ours switch
-    {
-        Length => Length.FromMillimeters(plain),
-        Angle => Angle.FromDegrees(plain),
-        TimeSpan => Unit == "days" ? TimeSpan.FromDays(plain) : TimeSpan.FromMinutes(plain),
-        int => (int)Math.Round(plain),
-        _ => plain,
-    });
+    public T Of(double plain) =>
+        (T)
+            (object)(
+                Ours switch
+                {
+                    Length => Length.FromMillimeters(plain),
+                    Angle => Angle.FromDegrees(plain),
+                    TimeSpan => Unit == "days" ? TimeSpan.FromDays(plain) : TimeSpan.FromMinutes(plain),
+                    int => (int)Math.Round(plain),
+                    _ => plain,
+                }
+            );
 
     public string Show(double plain)
     {
         var number = plain.ToString("0.####", CultureInfo.InvariantCulture);
-        return Unit switch { "" => number, "°" => $"{number}°", _ => $"{number} {Unit}" };
+        return Unit switch
+        {
+            "" => number,
+            "°" => $"{number}°",
+            _ => $"{number} {Unit}",
+        };
     }
 
-    private static double ToPlain(T value) => value switch
-    {
-        Length length => length.Millimeters,
-        Angle angle => angle.Degrees,
-        TimeSpan time => time.TotalDays >= 1 ? time.TotalDays : time.TotalMinutes,
-        int count => count,
-        double plain => plain,
-        _ => throw new InvalidOperationException($"A number cannot be a {typeof(T).Name}."),
-    };
+    private static double ToPlain(T value) =>
+        value switch
+        {
+            Length length => length.Millimeters,
+            Angle angle => angle.Degrees,
+            TimeSpan time => time.TotalDays >= 1 ? time.TotalDays : time.TotalMinutes,
+            int count => count,
+            double plain => plain,
+            _ => throw new InvalidOperationException($"A number cannot be a {typeof(T).Name}."),
+        };
 }

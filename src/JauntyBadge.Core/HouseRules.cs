@@ -42,9 +42,10 @@ public sealed class HouseRules : IEquatable<HouseRules>
     public string Show(IGrounded number) => number.Show(Plain(number));
 
     /// <summary>The ground of the number that holds: ours, or that the practice set it.</summary>
-    public Basis Basis(IGrounded number) => own.ContainsKey(number.Id)
-        ? Core.Basis.House($"this practice's own number, {Show(number)}; ours is {number.Show(number.Plain)} ({number.Basis})")
-        : number.Basis;
+    public Basis Basis(IGrounded number) =>
+        own.ContainsKey(number.Id)
+            ? Core.Basis.House($"this practice's own number, {Show(number)}; ours is {number.Show(number.Plain)} ({number.Basis})")
+            : number.Basis;
 
     /// <summary>The same with one number set; null sets it back to ours.</summary>
     public HouseRules With(IGrounded number, double? plain)
@@ -77,7 +78,10 @@ public sealed class HouseRules : IEquatable<HouseRules>
         foreach (var (less, more) in inOrder)
         {
             if (Plain(less) >= Plain(more))
-                yield return new(own.ContainsKey(less.Id) ? less.Id : more.Id, $"{less.What} ({Show(less)}) has to be less than {Lower(more.What)} ({Show(more)}).");
+                yield return new(
+                    own.ContainsKey(less.Id) ? less.Id : more.Id,
+                    $"{less.What} ({Show(less)}) has to be less than {Lower(more.What)} ({Show(more)})."
+                );
         }
     }
 

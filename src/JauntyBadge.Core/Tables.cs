@@ -18,8 +18,8 @@ internal static class Tables
     /// <exception cref="InvalidDataException">The table is missing, empty, or has a row that cannot be read.</exception>
     public static IReadOnlyList<TRow> Read<TRow>(string name)
     {
-        using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream(name)
-            ?? throw new InvalidDataException($"The table {name} does not ship with the core.");
+        using var stream =
+            Assembly.GetExecutingAssembly().GetManifestResourceStream(name) ?? throw new InvalidDataException($"The table {name} does not ship with the core.");
         try
         {
             var rows = JsonSerializer.Deserialize<List<TRow>>(stream, Options);

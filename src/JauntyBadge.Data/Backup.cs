@@ -18,7 +18,15 @@ public static class Backup
         try
         {
             // Made first, so that it is never readable by others.
-            new FileStream(to, new FileStreamOptions { Mode = FileMode.CreateNew, Access = FileAccess.Write, UnixCreateMode = UnixFileMode.UserRead | UnixFileMode.UserWrite }).Dispose();
+            new FileStream(
+                to,
+                new FileStreamOptions
+                {
+                    Mode = FileMode.CreateNew,
+                    Access = FileAccess.Write,
+                    UnixCreateMode = UnixFileMode.UserRead | UnixFileMode.UserWrite,
+                }
+            ).Dispose();
             using var source = Open(from, SqliteOpenMode.ReadOnly);
             using (var copy = Open(to, SqliteOpenMode.ReadWrite))
             {
@@ -34,8 +42,14 @@ public static class Backup
             throw e switch
             {
                 PracticeProblem => e,
-                _ when SqliteWords.Of(e) is { } trouble => new PracticeProblem(SqliteWords.Say(trouble, trouble is SqliteWords.Trouble.Damaged or SqliteWords.Trouble.Busy ? from : to), e),
-                IOException or UnauthorizedAccessException => new PracticeProblem($"{to} cannot be written: {e.Message.TrimEnd('.')}. Choose another place for the backup.", e),
+                _ when SqliteWords.Of(e) is { } trouble => new PracticeProblem(
+                    SqliteWords.Say(trouble, trouble is SqliteWords.Trouble.Damaged or SqliteWords.Trouble.Busy ? from : to),
+                    e
+                ),
+                IOException or UnauthorizedAccessException => new PracticeProblem(
+                    $"{to} cannot be written: {e.Message.TrimEnd('.')}. Choose another place for the backup.",
+                    e
+                ),
                 _ => e,
             };
         }
@@ -43,7 +57,15 @@ public static class Backup
 
     private static SqliteConnection Open(string path, SqliteOpenMode mode)
     {
-        var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = mode, Pooling = false, DefaultTimeout = 30 }.ToString());
+        var connection = new SqliteConnection(
+            new SqliteConnectionStringBuilder
+            {
+                DataSource = path,
+                Mode = mode,
+                Pooling = false,
+                DefaultTimeout = 30,
+            }.ToString()
+        );
         connection.Open();
         return connection;
     }

@@ -42,15 +42,21 @@ public static class PracticeRules
         var rows = await db.HouseNumbers.AsNoTracking().Where(n => last.Contains(n.Number) && n.Value != null).ToListAsync(cancel);
 
         // A number that an update took away, or no longer lets be set, holds as ours.
-        return rows.Count == 0 ? HouseRules.Ours : new HouseRules(
-            rows.Where(n => Core.Handover.HouseNumbers.Find(n.NumberId) is { IsEditable: true }).Select(n => KeyValuePair.Create(n.NumberId, n.Value!.Value)));
+        return rows.Count == 0
+            ? HouseRules.Ours
+            : new HouseRules(
+                rows.Where(n => Core.Handover.HouseNumbers.Find(n.NumberId) is { IsEditable: true })
+                    .Select(n => KeyValuePair.Create(n.NumberId, n.Value!.Value))
+            );
     }
 
     /// <summary>Keeps the numbers for a decision to name, with the next save.</summary>
     /// <returns>Their fingerprint.</returns>
     public static async Task<string> KeepAsync(this PracticeDb db, HouseRules rules, CancellationToken cancel)
     {
-        var numbers = JsonColumn.Write(Core.Handover.HouseNumbers.All.SelectMany(r => r.Numbers).OrderBy(n => n.Id, StringComparer.Ordinal).ToDictionary(n => n.Id, rules.Plain));
+        var numbers = JsonColumn.Write(
+            Core.Handover.HouseNumbers.All.SelectMany(r => r.Numbers).OrderBy(n => n.Id, StringComparer.Ordinal).ToDictionary(n => n.Id, rules.Plain)
+        );
         var id = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(numbers)))[..16];
         if (await db.RuleBooks.FindAsync([id], cancel) is null)
             db.RuleBooks.Add(new RuleBookRow { Id = id, Numbers = numbers });

@@ -7,7 +7,10 @@ namespace JauntyBadge.Data;
 /// <summary>Records kept whole in a column, as JSON.</summary>
 internal static class JsonColumn
 {
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase), new LengthInMm(), new MassInGrams() } };
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase), new LengthInMm(), new MassInGrams() },
+    };
 
     public static T Read<T>(string json) => JsonSerializer.Deserialize<T>(json, Options)!;
 

@@ -51,7 +51,9 @@ internal static class Numbering
     public static async Task<long> NumberAsync(PracticeDb db, IReadOnlyList<EntityEntry> changed, CancellationToken cancel)
     {
         var entries = changed.Where(NeedsNumber).ToList();
-        var given = await db.Database.SqlQuery<long>($"""UPDATE "Counter" SET "Last" = "Last" + {entries.Count + 1} RETURNING "Last" AS "Value" """).ToListAsync(cancel);
+        var given = await db
+            .Database.SqlQuery<long>($"""UPDATE "Counter" SET "Last" = "Last" + {entries.Count + 1} RETURNING "Last" AS "Value" """)
+            .ToListAsync(cancel);
         var next = given[0] - entries.Count - 1;
         foreach (var entry in entries)
         {
@@ -73,12 +75,22 @@ internal static class Numbering
         foreach (var dog in touched)
         {
             var measured = remeasured.Contains(dog) ? number : 0;
-            await db.Database.ExecuteSqlAsync($"""UPDATE "Dogs" SET "Touched" = {number}, "Remeasured" = MAX("Remeasured", {measured}) WHERE "Id" = {dog}""", cancel);
+            await db.Database.ExecuteSqlAsync(
+                $"""UPDATE "Dogs" SET "Touched" = {number}, "Remeasured" = MAX("Remeasured", {measured}) WHERE "Id" = {dog}""",
+                cancel
+            );
         }
     }
 
-    private static Guid? DogOf(object saved) => saved switch { DogRow dog => dog.Id, IOfDog of => of.DogId, _ => null };
+    private static Guid? DogOf(object saved) =>
+        saved switch
+        {
+            DogRow dog => dog.Id,
+            IOfDog of => of.DogId,
+            _ => null,
+        };
 
     private static bool NeedsNumber(EntityEntry entry) =>
-        (entry.State is EntityState.Added or EntityState.Modified && entry.Entity is IVersioned) || entry is { State: EntityState.Added, Entity: INumbered { Number: 0 } };
+        (entry.State is EntityState.Added or EntityState.Modified && entry.Entity is IVersioned)
+        || entry is { State: EntityState.Added, Entity: INumbered { Number: 0 } };
 }

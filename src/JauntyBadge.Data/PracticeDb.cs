@@ -171,6 +171,6 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     }
 
     /// <summary>Times are stored and read back as UTC.</summary>
-    private sealed class UtcConverter() : ValueConverter<DateTime, DateTime>(
-        value => value.ToUniversalTime(), value => DateTime.SpecifyKind(value, DateTimeKind.Utc));
+    private sealed class UtcConverter()
+        : ValueConverter<DateTime, DateTime>(value => value.ToUniversalTime(), value => DateTime.SpecifyKind(value, DateTimeKind.Utc));
 }

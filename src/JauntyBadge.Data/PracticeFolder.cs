@@ -35,12 +35,13 @@ public sealed class PracticeFolder : IDisposable
     public static string DatabaseIn(string folder) => System.IO.Path.Combine(folder, Database);
 
     /// <summary>How to reach it. A lock held by another program is waited for a second at a time, never longer on one thread.</summary>
-    public static string ConnectionTo(string folder, bool readOnly = false) => new SqliteConnectionStringBuilder
-    {
-        DataSource = DatabaseIn(folder),
-        DefaultTimeout = 1,
-        Mode = readOnly ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWriteCreate,
-    }.ToString();
+    public static string ConnectionTo(string folder, bool readOnly = false) =>
+        new SqliteConnectionStringBuilder
+        {
+            DataSource = DatabaseIn(folder),
+            DefaultTimeout = 1,
+            Mode = readOnly ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWriteCreate,
+        }.ToString();
 
     /// <summary>Takes a folder for this process, making it where there is none, readable and writable by this user only.</summary>
     /// <exception cref="PracticeProblem">It cannot be made or written, or another process has it.</exception>
@@ -62,7 +63,8 @@ public sealed class PracticeFolder : IDisposable
                 File.Exists(ours) && IsHeld(ours)
                     ? $"Another Jaunty Badge is using {path} already. Stop that one first, or choose another folder with --data."
                     : $"{path} cannot be used to keep a practice: {e.Message.TrimEnd('.')}. Choose a folder this user may write with --data.",
-                e);
+                e
+            );
         }
     }
 
@@ -78,7 +80,10 @@ public sealed class PracticeFolder : IDisposable
             var applied = HasPractice ? LookOver(db) : [];
             var pending = db.Database.GetMigrations().Except(applied).ToList();
             if (applied.Count > 0 && pending.Count > 0)
-                Backup.Make(DatabasePath, System.IO.Path.Combine(MakeFolder("backups"), $"practice-{clock.GetLocalNow():yyyy-MM-dd-HHmmss}-before-{pending[^1][15..]}.db"));
+                Backup.Make(
+                    DatabasePath,
+                    System.IO.Path.Combine(MakeFolder("backups"), $"practice-{clock.GetLocalNow():yyyy-MM-dd-HHmmss}-before-{pending[^1][15..]}.db")
+                );
             if (pending.Count > 0)
             {
                 // This process holds the folder: a lock left in the database is that of a process that was cut short.
@@ -146,7 +151,15 @@ public sealed class PracticeFolder : IDisposable
     /// <summary>Reads, without writing anything, what was applied to the file.</summary>
     private List<string> LookOver(PracticeDb db)
     {
-        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = DatabasePath, Mode = SqliteOpenMode.ReadOnly, Pooling = false, DefaultTimeout = 5 }.ToString());
+        using var connection = new SqliteConnection(
+            new SqliteConnectionStringBuilder
+            {
+                DataSource = DatabasePath,
+                Mode = SqliteOpenMode.ReadOnly,
+                Pooling = false,
+                DefaultTimeout = 5,
+            }.ToString()
+        );
         connection.Open();
         List<string> Read(string sql)
         {
@@ -166,12 +179,16 @@ public sealed class PracticeFolder : IDisposable
         {
             return tables.All(t => t is "__EFMigrationsLock" || t.StartsWith("sqlite_", StringComparison.Ordinal))
                 ? []
-                : throw new PracticeProblem($"{DatabasePath} is a database, but not one of Jaunty Badge. It was left as it is; choose another folder with --data.");
+                : throw new PracticeProblem(
+                    $"{DatabasePath} is a database, but not one of Jaunty Badge. It was left as it is; choose another folder with --data."
+                );
         }
 
         var applied = Read("""SELECT "MigrationId" FROM "__EFMigrationsHistory" """);
         return applied.Except(db.Database.GetMigrations()).Any()
-            ? throw new PracticeProblem($"{DatabasePath} was kept by a newer release of Jaunty Badge than this one. It was left as it is: start the newer release, or choose another folder with --data.")
+            ? throw new PracticeProblem(
+                $"{DatabasePath} was kept by a newer release of Jaunty Badge than this one. It was left as it is: start the newer release, or choose another folder with --data."
+            )
             : applied;
     }
 

@@ -52,7 +52,9 @@ static WebApplication Build(string[] args)
     var builder = WebApplication.CreateBuilder(args);
     var folder = Practice.FolderOf(builder.Configuration);
     builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestBody);
-    builder.Services.AddSingleton<IConnectionListenerFactory>(services => new LoopbackOnly(ActivatorUtilities.CreateInstance<SocketTransportFactory>(services)));
+    builder.Services.AddSingleton<IConnectionListenerFactory>(services => new LoopbackOnly(
+        ActivatorUtilities.CreateInstance<SocketTransportFactory>(services)
+    ));
     builder.AddHosts();
     builder.Logging.AddStartLog();
     builder.Services.ConfigureHttpJsonOptions(json =>
@@ -64,12 +66,14 @@ static WebApplication Build(string[] args)
         json.SerializerOptions.Converters.Add(new MassInGrams());
     });
     builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
-    builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = context =>
-    {
-        // Kestrel refuses these before any of our code sees them.
-        if (context.ProblemDetails is { Status: StatusCodes.Status413PayloadTooLarge, Detail: null } tooLarge)
-            tooLarge.Detail = TooLarge.Words(context.HttpContext, LargestBody);
-    });
+    builder.Services.AddProblemDetails(problems =>
+        problems.CustomizeProblemDetails = context =>
+        {
+            // Kestrel refuses these before any of our code sees them.
+            if (context.ProblemDetails is { Status: StatusCodes.Status413PayloadTooLarge, Detail: null } tooLarge)
+                tooLarge.Detail = TooLarge.Words(context.HttpContext, LargestBody);
+        }
+    );
     builder.Services.AddExceptionHandler<ProblemHandler>();
     AssemblyScanner.FindValidatorsInAssemblyContaining<Program>().ForEach(v => builder.Services.AddScoped(v.InterfaceType, v.ValidatorType));
     builder.Services.AddSingleton(TimeProvider.System);
@@ -79,7 +83,9 @@ static WebApplication Build(string[] args)
     builder.Services.AddSingleton<BreedRanges>();
     builder.Services.AddSingleton<RoundBoard>();
     builder.Services.AddSingleton<VanFits>();
-    builder.Services.AddResponseCompression(compression => compression.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml", "application/problem+json"]);
+    builder.Services.AddResponseCompression(compression =>
+        compression.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml", "application/problem+json"]
+    );
     builder.Services.AddTape(connect: !OpenApiSetup.IsOnlyGenerating);
     builder.Services.AddOpenApi("v1", OpenApiSetup.Configure);
     return builder.Build();
@@ -97,8 +103,10 @@ static void Serve(WebApplication app)
     app.Use(Precompressed.Serve(app.Environment.WebRootFileProvider));
     app.UseStaticFiles(SecurityHeaders.StaticFiles);
 
-    var api = app.MapGroup("/api").AddEndpointFilterFactory(Validation.Filter)
-        .ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound);
+    var api = app.MapGroup("/api")
+        .AddEndpointFilterFactory(Validation.Filter)
+        .ProducesProblem(StatusCodes.Status400BadRequest)
+        .ProducesProblem(StatusCodes.Status404NotFound);
     api.MapRound();
     api.MapHouseNumbers();
     api.MapWriting();

@@ -10,14 +10,15 @@ public class ArchitectureTests
 {
     private const string Root = "JauntyBadge.Core";
 
-    public static TheoryData<string, string[]> Arrows => new()
-    {
-        { "Measuring", [] },
-        { "Dogs", ["Measuring"] },
-        { "Fitting", ["Measuring", "Dogs"] },
-        { "Conditioning", ["Measuring", "Dogs"] },
-        { "Handover", ["Measuring", "Dogs", "Fitting", "Conditioning"] },
-    };
+    public static TheoryData<string, string[]> Arrows =>
+        new()
+        {
+            { "Measuring", [] },
+            { "Dogs", ["Measuring"] },
+            { "Fitting", ["Measuring", "Dogs"] },
+            { "Conditioning", ["Measuring", "Dogs"] },
+            { "Handover", ["Measuring", "Dogs", "Fitting", "Conditioning"] },
+        };
 
     [Theory]
     [MemberData(nameof(Arrows))]
@@ -35,8 +36,13 @@ public class ArchitectureTests
     [Fact]
     public void Every_room_of_the_core_is_in_the_table()
     {
-        var rooms = typeof(DogProfile).Assembly.GetTypes().Select(t => t.Namespace ?? "").Where(n => n.StartsWith(Root + ".", StringComparison.Ordinal))
-            .Select(n => n[(Root.Length + 1)..].Split('.')[0]).Distinct().Order();
+        var rooms = typeof(DogProfile)
+            .Assembly.GetTypes()
+            .Select(t => t.Namespace ?? "")
+            .Where(n => n.StartsWith(Root + ".", StringComparison.Ordinal))
+            .Select(n => n[(Root.Length + 1)..].Split('.')[0])
+            .Distinct()
+            .Order();
         Assert.Equal(Arrows.Select(a => a.Data.Item1).Order(), rooms);
     }
 
@@ -44,8 +50,21 @@ public class ArchitectureTests
     public void The_core_knows_no_web_no_database_and_no_clock()
     {
         // The draws, the goes of a hold and the virtual dogs are handed a seeded generator; no other type may so much as know of one.
-        var result = Types.InAssembly(typeof(DogProfile).Assembly).That().DoNotHaveName(nameof(SnoutDraws), nameof(Holds), nameof(DogNature), nameof(VirtualDog), nameof(Forecasts), nameof(ParticleFilter), nameof(Practice)).ShouldNot()
-            .HaveDependencyOnAny("Microsoft.AspNetCore", "Microsoft.EntityFrameworkCore", "System.Net", "System.Random").GetResult();
+        var result = Types
+            .InAssembly(typeof(DogProfile).Assembly)
+            .That()
+            .DoNotHaveName(
+                nameof(SnoutDraws),
+                nameof(Holds),
+                nameof(DogNature),
+                nameof(VirtualDog),
+                nameof(Forecasts),
+                nameof(ParticleFilter),
+                nameof(Practice)
+            )
+            .ShouldNot()
+            .HaveDependencyOnAny("Microsoft.AspNetCore", "Microsoft.EntityFrameworkCore", "System.Net", "System.Random")
+            .GetResult();
         Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
         var references = typeof(DogProfile).Assembly.GetReferencedAssemblies().Select(a => a.Name!).ToList();
         Assert.DoesNotContain(references, r => r.StartsWith("JauntyBadge", StringComparison.Ordinal));

@@ -13,20 +13,21 @@ internal static class Heads
     public static Length Mm(double value) => Length.FromMillimeters(value);
 
     /// <summary>A medium-large head, all measured, girth of a rounded box.</summary>
-    public static SnoutNumbers Medium(double eye = 100, double height = 80, double width = 72) => new()
-    {
-        NoseToInnerEyeLeft = Mm(eye),
-        NoseToInnerEyeRight = Mm(eye + 2),
-        SnoutHeight = Mm(height),
-        SnoutWidth = Mm(width),
-        SnoutGirth = SnoutSection.Girth(Mm(height), Mm(width)),
-        JawToNose = Mm(eye * 1.51),
-        NeckGirth = Mm(430),
-    };
+    public static SnoutNumbers Medium(double eye = 100, double height = 80, double width = 72) =>
+        new()
+        {
+            NoseToInnerEyeLeft = Mm(eye),
+            NoseToInnerEyeRight = Mm(eye + 2),
+            SnoutHeight = Mm(height),
+            SnoutWidth = Mm(width),
+            SnoutGirth = SnoutSection.Girth(Mm(height), Mm(width)),
+            JawToNose = Mm(eye * 1.51),
+            NeckGirth = Mm(430),
+        };
 
     /// <summary>A basket taken as a box.</summary>
-    public static BasketModel Box(double length, double depth, double width = 86, double? depthRear = null) => new(
-        Mm(length), Mm(depth), Mm(depthRear ?? depth), Mm(width), SnoutSection.Girth(Mm(depthRear ?? depth), Mm(width)), Mm(380), Mm(560));
+    public static BasketModel Box(double length, double depth, double width = 86, double? depthRear = null) =>
+        new(Mm(length), Mm(depth), Mm(depthRear ?? depth), Mm(width), SnoutSection.Girth(Mm(depthRear ?? depth), Mm(width)), Mm(380), Mm(560));
 
     public static FitRequest Everyday(double gapeDeg = 15) => new(FitStyle.Everyday, Angle.FromDegrees(gapeDeg), 2, Mm(16));
 

@@ -17,7 +17,21 @@ public class HouseRulesTests
     private static readonly IReadOnlyList<MuzzleModel> Some =
     [
         .. Catalogue.Shipped.Where((m, i) => i % 6 == 0 || m.Type != MuzzleType.Basket),
-        new("box", "Box", "", MuzzleType.Basket, Material.CoatedWire, Closure.Both, ForeheadStrap.Fitted, true, true, FrontOpening.Fixed, [], "", [new("b", "B", Mm(108), Mm(380), Mm(520), OpeningGirth: Mm(350))]),
+        new(
+            "box",
+            "Box",
+            "",
+            MuzzleType.Basket,
+            Material.CoatedWire,
+            Closure.Both,
+            ForeheadStrap.Fitted,
+            true,
+            true,
+            FrontOpening.Fixed,
+            [],
+            "",
+            [new("b", "B", Mm(108), Mm(380), Mm(520), OpeningGirth: Mm(350))]
+        ),
     ];
 
     private static readonly List<string> Ours = [.. Said(HouseRules.Ours)];
@@ -31,23 +45,36 @@ public class HouseRulesTests
     {
         var number = HouseNumbers.Find(id)!;
         Assert.Contains(
-            new[] { number.Least, number.Most, (number.Plain + number.Most) / 2 }.Where(v => v != number.Plain), v => Said(HouseRules.Ours.With(number, number.IsWhole ? Math.Round(v) : v)).Where((line, i) => line != Ours[i]).Any());
+            new[] { number.Least, number.Most, (number.Plain + number.Most) / 2 }.Where(v => v != number.Plain),
+            v => Said(HouseRules.Ours.With(number, number.IsWhole ? Math.Round(v) : v)).Where((line, i) => line != Ours[i]).Any()
+        );
     }
 
     [Fact]
     public void Each_range_holds_its_own_number_and_more()
     {
-        Assert.All(HouseNumbers.All.SelectMany(r => r.Numbers).Where(n => n.IsEditable), n => Assert.True(n.Least <= n.Plain && n.Plain <= n.Most && n.Least < n.Most, n.Id));
+        Assert.All(
+            HouseNumbers.All.SelectMany(r => r.Numbers).Where(n => n.IsEditable),
+            n => Assert.True(n.Least <= n.Plain && n.Plain <= n.Most && n.Least < n.Most, n.Id)
+        );
         Assert.Empty(HouseNumbers.Refusals(HouseRules.Ours));
     }
 
     [Fact]
     public void What_keeps_a_dog_from_harm_is_only_ever_tightened()
     {
-        foreach (var (number, looser) in new (IGrounded, double)[]
-        {
-            (FitRules.SleeveCap, 6), (FitRules.CoverCap, 16), (FitRules.HalfPant, 7), (FitRules.FullPant, 14), (FitRules.SleeveEyeRoom, 5), (WearPlan.LongWear, 21), (FitRules.FloorClearance, 2),
-        })
+        foreach (
+            var (number, looser) in new (IGrounded, double)[]
+            {
+                (FitRules.SleeveCap, 6),
+                (FitRules.CoverCap, 16),
+                (FitRules.HalfPant, 7),
+                (FitRules.FullPant, 14),
+                (FitRules.SleeveEyeRoom, 5),
+                (WearPlan.LongWear, 21),
+                (FitRules.FloorClearance, 2),
+            }
+        )
         {
             Assert.NotEmpty(HouseNumbers.Refusals(HouseRules.Ours.With(number, looser)));
         }
@@ -63,7 +90,10 @@ public class HouseRulesTests
         Assert.Contains("3 mm to 12 mm", Only(HouseRules.Ours.With(FitRules.ChinRoom, 60)).Says, StringComparison.Ordinal);
         Assert.Contains("a whole number", Only(HouseRules.Ours.With(Remedies.ExtraHoles, 1.5)).Says, StringComparison.Ordinal);
         Assert.Contains("no number called", Only(new HouseRules([KeyValuePair.Create("fit.no-such", 1.0)])).Says, StringComparison.Ordinal);
-        Assert.Equal(FitRules.WidthLow.Id, Only(HouseRules.Ours.With(FitRules.WidthLow, 12).With(FitRules.WidthHigh, 30).With(FitRules.WidthLow, double.NaN)).Id);
+        Assert.Equal(
+            FitRules.WidthLow.Id,
+            Only(HouseRules.Ours.With(FitRules.WidthLow, 12).With(FitRules.WidthHigh, 30).With(FitRules.WidthLow, double.NaN)).Id
+        );
     }
 
     /// <summary>A bound hit exactly: the lesser of two may not equal the greater.</summary>
@@ -99,7 +129,10 @@ public class HouseRulesTests
         Assert.Equal((Outcome.Missed, Mm(8)), (chin.Outcome, chin.Low));
         Assert.Contains("at least 8 mm is wanted", chin.Reason, StringComparison.Ordinal);
         Assert.Contains("this practice's own number", chin.Basis.Note, StringComparison.Ordinal);
-        Assert.Equal(Outcome.JustHolds, BasketFit.Assess(SnoutModel.From(Medium()), Box(118, 87), Everyday(0)).Criteria.Single(c => c.Name == CriterionName.ChinRoom).Outcome);
+        Assert.Equal(
+            Outcome.JustHolds,
+            BasketFit.Assess(SnoutModel.From(Medium()), Box(118, 87), Everyday(0)).Criteria.Single(c => c.Name == CriterionName.ChinRoom).Outcome
+        );
     }
 
     private static RuleRefusal Only(HouseRules rules) => Assert.Single(HouseNumbers.Refusals(rules));
@@ -109,12 +142,19 @@ public class HouseRulesTests
     {
         static string Say(FormattableString line) => line.ToString(CultureInfo.InvariantCulture);
         foreach (var days in new[] { 14, 27, 40 })
-            yield return Say($"{string.Join(";", Remeasure.Reasons(new(Day, Mass.FromKilograms(20), Coat.Ordinary), new(Day.AddDays(days), Mass.FromKilograms(21.5 + days / 27), Coat.Ordinary), true, rules))}");
+            yield return Say(
+                $"{string.Join(";", Remeasure.Reasons(new(Day, Mass.FromKilograms(20), Coat.Ordinary), new(Day.AddDays(days), Mass.FromKilograms(21.5 + days / 27), Coat.Ordinary), true, rules))}"
+            );
         foreach (var line in OfTraining(rules).Concat(OfPictures(rules)).Concat(OfDogs(rules)))
             yield return line;
 
-        static IEnumerable<string> OfPictures(HouseRules rules) => Pictures(rules).Select(picture =>
-            Say($"{(PhotoSolver.TrySolve(picture, out var solved, out var refused) ? string.Join(";", solved.Measures) + string.Join(";", solved.Hints) : PhotoWords.Message(refused))}"));
+        static IEnumerable<string> OfPictures(HouseRules rules) =>
+            Pictures(rules)
+                .Select(picture =>
+                    Say(
+                        $"{(PhotoSolver.TrySolve(picture, out var solved, out var refused) ? string.Join(";", solved.Measures) + string.Join(";", solved.Hints) : PhotoWords.Message(refused))}"
+                    )
+                );
     }
 
     private static IEnumerable<string> OfTraining(HouseRules rules)
@@ -128,7 +168,9 @@ public class HouseRulesTests
             {
                 foreach (var worst in new[] { SignGroup.AtEase, SignGroup.OverThreshold })
                 {
-                    foreach (var (at, top, minutes, all) in new[] { (4, false, 2.0, 20), (4, true, 4, 40), (plan.Steps.Count - 2, true, 4, 8), (2, true, 1, 8) })
+                    foreach (
+                        var (at, top, minutes, all) in new[] { (4, false, 2.0, 20), (4, true, 4, 40), (plan.Steps.Count - 2, true, 4, 8), (2, true, 1, 8) }
+                    )
                     {
                         var step = plan.Steps[at].Step;
                         var set = new SetRecord(step.Id, top ? step.TopTarget : 0, Day, [.. goes.Select(g => g == '+')], [new SeenAt(goes.Length, worst)]);
@@ -139,7 +181,15 @@ public class HouseRulesTests
             }
         }
 
-        var asked = new ForecastQuestion { Plan = plan.ForSession(Temperament.Bold, GoRule.AsSoonAsClear), Days = TrainingWeek.Usual.Days, From = Day, Held = new(0, 0), Dogs = 100, Rules = rules };
+        var asked = new ForecastQuestion
+        {
+            Plan = plan.ForSession(Temperament.Bold, GoRule.AsSoonAsClear),
+            Days = TrainingWeek.Usual.Days,
+            From = Day,
+            Held = new(0, 0),
+            Dogs = 100,
+            Rules = rules,
+        };
         var told = Forecasts.Of(asked, new Random(1));
         yield return $"{told.P10} {told.P50} {told.P90} {string.Join(";", TrainingCalendar.Of(plan, TrainingWeek.Usual, told, new(Day, null, true, Day.AddDays(-3)), rules))}";
         for (var sessions = 1; sessions < 10; sessions++)
@@ -158,16 +208,23 @@ public class HouseRulesTests
         static string Say(FormattableString line) => line.ToString(CultureInfo.InvariantCulture);
         foreach (var (profile, readings, coat) in Dogs())
         {
-            var ownRange = BreedRange.Of([.. Enumerable.Range(0, 6).Select(i => Mm(100 + 0.5 * i))], rules) ?? BreedRange.Of([.. Enumerable.Range(0, 12).Select(i => Mm(100 + 0.01 * i))], rules);
-            var assessed = Assessment.Of(readings, new Circumstances
-            {
-                OtherWays = profile.OtherShapes,
-                BodyMass = profile.BodyMass,
-                Coat = coat,
-                Rules = rules,
-                OwnRanges = ownRange is null ? new Dictionary<Measure, BreedRange>() : new() { [Measure.SnoutGirth] = ownRange },
-            });
-            yield return Say($"{ownRange} {assessed.HeadShape.Shape} {string.Join(";", assessed.Measured)} {string.Join(";", assessed.Findings.Select(f => Heads.Said(f)))}");
+            var ownRange =
+                BreedRange.Of([.. Enumerable.Range(0, 6).Select(i => Mm(100 + 0.5 * i))], rules)
+                ?? BreedRange.Of([.. Enumerable.Range(0, 12).Select(i => Mm(100 + 0.01 * i))], rules);
+            var assessed = Assessment.Of(
+                readings,
+                new Circumstances
+                {
+                    OtherWays = profile.OtherShapes,
+                    BodyMass = profile.BodyMass,
+                    Coat = coat,
+                    Rules = rules,
+                    OwnRanges = ownRange is null ? new Dictionary<Measure, BreedRange>() : new() { [Measure.SnoutGirth] = ownRange },
+                }
+            );
+            yield return Say(
+                $"{ownRange} {assessed.HeadShape.Shape} {string.Join(";", assessed.Measured)} {string.Join(";", assessed.Findings.Select(f => Heads.Said(f)))}"
+            );
             if (assessed.Snout is not { } snout)
                 continue;
             yield return Say($"{string.Join(";", snout.Sources)} {string.Join(";", snout.LowerBorder)} {string.Join(";", CompletedMeasures.Of(assessed))}");
@@ -175,14 +232,28 @@ public class HouseRulesTests
             // Muzzles for the few heads that differ; the others are there for what their readings say.
             foreach (var style in profile.BodyMass is null ? [] : Enum.GetValues<FitStyle>())
             {
-                var brief = MuzzleBrief.For(profile, new BriefQuestion { Rules = rules, FitStyle = style, CoatHex = "#5a4632", Visibility = (VisibilitySchool)(int)style, Wear = style == FitStyle.Working ? new(TimeSpan.FromMinutes(18), false) : null });
+                var brief = MuzzleBrief.For(
+                    profile,
+                    new BriefQuestion
+                    {
+                        Rules = rules,
+                        FitStyle = style,
+                        CoatHex = "#5a4632",
+                        Visibility = (VisibilitySchool)(int)style,
+                        Wear = style == FitStyle.Working ? new(TimeSpan.FromMinutes(18), false) : null,
+                    }
+                );
                 yield return Say($"{string.Join(";", brief.Lines.Select(l => l.Says + l.Reason + l.Basis))} {brief.NeededGape} {brief.Wear}");
                 var question = new FitQuestion(snout, brief, Mm(16)) { Draws = SnoutDraws.Of(snout, UncertaintySource.Of(assessed), 60, new Random(1)) };
                 var ranked = Ranking.Rank(Some, question);
                 foreach (var fit in ranked)
-                    yield return Say($"{fit.Size.Id} {fit.Verdict} {fit.Chance} {fit.Weighted} {fit.TightestMargin} {Headline.Of(fit).Says} {fit.Retake} {fit.Assessment?.GapeClass} {fit.OtherStrap} {string.Join(";", fit.Criteria.Select(c => c.Reason))} {string.Join(";", Remedies.For(fit, [fit]).Select(r => r.Says))}");
+                    yield return Say(
+                        $"{fit.Size.Id} {fit.Verdict} {fit.Chance} {fit.Weighted} {fit.TightestMargin} {Headline.Of(fit).Says} {fit.Retake} {fit.Assessment?.GapeClass} {fit.OtherStrap} {string.Join(";", fit.Criteria.Select(c => c.Reason))} {string.Join(";", Remedies.For(fit, [fit]).Select(r => r.Says))}"
+                    );
                 yield return Say($"{string.Join(";", TooTight(ranked, question).SelectMany(f => Remedies.For(f, [])).Select(r => r.Says))}");
-                yield return Say($"{string.Join(";", OrderSheet.For(profile, question).Dimensions)} {VanStock.FitsToday(Some, question).Count} {FitRules.Caution(MuzzleType.Sleeve, rules)} {FitRules.Caution(MuzzleType.FaceCover, rules)}");
+                yield return Say(
+                    $"{string.Join(";", OrderSheet.For(profile, question).Dimensions)} {VanStock.FitsToday(Some, question).Count} {FitRules.Caution(MuzzleType.Sleeve, rules)} {FitRules.Caution(MuzzleType.FaceCover, rules)}"
+                );
             }
         }
     }
@@ -193,51 +264,151 @@ public class HouseRulesTests
         if (ranked.FirstOrDefault(f => f.Verdict != Verdict.Out && f.Basket is not null) is not { NeckLoop.Millimeters: var loop } best)
             yield break;
         for (var off = 3.0; off < 40; off += 6)
-            yield return Ranking.Judge(best.Model with { HolePitch = Mm(12) }, best.Size with { NeckStrapMin = Mm(loop + off), NeckStrapMax = Mm(loop + 100) }, question);
+            yield return Ranking.Judge(
+                best.Model with
+                {
+                    HolePitch = Mm(12),
+                },
+                best.Size with
+                {
+                    NeckStrapMin = Mm(loop + off),
+                    NeckStrapMax = Mm(loop + 100),
+                },
+                question
+            );
     }
 
     private static IEnumerable<(DogProfile Dog, IReadOnlyList<Reading> Readings, Coat Coat)> Dogs()
     {
         Reading By(Tool tool, Measure measure, double mm, Side? side = null) => Read(measure, mm, side) with { Tool = tool };
-        var typical = new DogProfile { Name = "Medium", HeadShapeSeen = HeadShape.Medium, BodyMass = Mass.FromKilograms(26), Purposes = [Purpose.Walks] };
+        var typical = new DogProfile
+        {
+            Name = "Medium",
+            HeadShapeSeen = HeadShape.Medium,
+            BodyMass = Mass.FromKilograms(26),
+            Purposes = [Purpose.Walks],
+        };
 
         // Everything read, by every tool, with slips: sides apart, repeats that scatter, a jaw taken point to point.
-        yield return (typical,
-        [
-            By(Tool.SoftTape, Measure.NoseToInnerEye, 100, Side.Left), By(Tool.SoftTape, Measure.NoseToInnerEye, 105.5, Side.Right), By(Tool.SoftTape, Measure.InnerEyeSpacing, 44),
-            By(Tool.Caliper, Measure.SnoutHeight, 80), By(Tool.Caliper, Measure.SnoutHeight, 83.5), By(Tool.Photo, Measure.SnoutWidth, 72), By(Tool.Photo, Measure.SnoutWidth, 81),
-            By(Tool.String, Measure.SnoutGirth, 260), By(Tool.String, Measure.SnoutGirth, 269), By(Tool.DigitalTape, Measure.JawToNose, 170), By(Tool.DigitalTape, Measure.NeckGirth, 430),
-            By(Tool.DigitalTape, Measure.NeckGirth, 433.5), By(Tool.SoftTape, Measure.HeadGirth, 440), By(Tool.SoftTape, Measure.HeadGirth, 445), By(Tool.SoftTape, Measure.NoseToOcciput, 222),
-            By(Tool.SoftTape, Measure.FitLineLength, 70), By(Tool.SoftTape, Measure.StopToNose, 95), By(Tool.SoftTape, Measure.StopToOcciput, 115), By(Tool.SoftTape, Measure.SkullWidth, 105),
-        ], Coat.Thick);
+        yield return (
+            typical,
+            [
+                By(Tool.SoftTape, Measure.NoseToInnerEye, 100, Side.Left),
+                By(Tool.SoftTape, Measure.NoseToInnerEye, 105.5, Side.Right),
+                By(Tool.SoftTape, Measure.InnerEyeSpacing, 44),
+                By(Tool.Caliper, Measure.SnoutHeight, 80),
+                By(Tool.Caliper, Measure.SnoutHeight, 83.5),
+                By(Tool.Photo, Measure.SnoutWidth, 72),
+                By(Tool.Photo, Measure.SnoutWidth, 81),
+                By(Tool.String, Measure.SnoutGirth, 260),
+                By(Tool.String, Measure.SnoutGirth, 269),
+                By(Tool.DigitalTape, Measure.JawToNose, 170),
+                By(Tool.DigitalTape, Measure.NeckGirth, 430),
+                By(Tool.DigitalTape, Measure.NeckGirth, 433.5),
+                By(Tool.SoftTape, Measure.HeadGirth, 440),
+                By(Tool.SoftTape, Measure.HeadGirth, 445),
+                By(Tool.SoftTape, Measure.NoseToOcciput, 222),
+                By(Tool.SoftTape, Measure.FitLineLength, 70),
+                By(Tool.SoftTape, Measure.StopToNose, 95),
+                By(Tool.SoftTape, Measure.StopToOcciput, 115),
+                By(Tool.SoftTape, Measure.SkullWidth, 105),
+            ],
+            Coat.Thick
+        );
 
         // Little read: the rest follows from the head shape.
-        yield return (typical with { Name = "Long", HeadShapeSeen = HeadShape.Long, BodyMass = Mass.FromKilograms(30) },
-            [By(Tool.SoftTape, Measure.NoseToInnerEye, 112, Side.Left), By(Tool.SoftTape, Measure.NeckGirth, 400), By(Tool.SoftTape, Measure.HeadGirth, 398), By(Tool.SoftTape, Measure.NoseToOcciput, 245)], Coat.Ordinary);
-        yield return (typical with { Name = "Short", HeadShapeSeen = HeadShape.Short, BodyMass = Mass.FromKilograms(11), Purposes = [Purpose.Clinic] },
-            [By(Tool.SoftTape, Measure.FitLineLength, 30), By(Tool.SoftTape, Measure.SnoutGirth, 190), By(Tool.SoftTape, Measure.NeckGirth, 330), By(Tool.SoftTape, Measure.NoseToOcciput, 130)], Coat.Ordinary);
-        yield return (typical with { Name = "Toy", BodyMass = Mass.FromKilograms(3), Purposes = [Purpose.Clinic] },
-            [By(Tool.SoftTape, Measure.NoseToInnerEye, 34, Side.Left), By(Tool.SoftTape, Measure.SnoutWidth, 30), By(Tool.SoftTape, Measure.NeckGirth, 220), By(Tool.SoftTape, Measure.InnerEyeSpacing, 60), By(Tool.SoftTape, Measure.NoseToOcciput, 90)], Coat.Ordinary);
+        yield return (
+            typical with
+            {
+                Name = "Long",
+                HeadShapeSeen = HeadShape.Long,
+                BodyMass = Mass.FromKilograms(30),
+            },
+            [
+                By(Tool.SoftTape, Measure.NoseToInnerEye, 112, Side.Left),
+                By(Tool.SoftTape, Measure.NeckGirth, 400),
+                By(Tool.SoftTape, Measure.HeadGirth, 398),
+                By(Tool.SoftTape, Measure.NoseToOcciput, 245),
+            ],
+            Coat.Ordinary
+        );
+        yield return (
+            typical with
+            {
+                Name = "Short",
+                HeadShapeSeen = HeadShape.Short,
+                BodyMass = Mass.FromKilograms(11),
+                Purposes = [Purpose.Clinic],
+            },
+            [
+                By(Tool.SoftTape, Measure.FitLineLength, 30),
+                By(Tool.SoftTape, Measure.SnoutGirth, 190),
+                By(Tool.SoftTape, Measure.NeckGirth, 330),
+                By(Tool.SoftTape, Measure.NoseToOcciput, 130),
+            ],
+            Coat.Ordinary
+        );
+        yield return (
+            typical with
+            {
+                Name = "Toy",
+                BodyMass = Mass.FromKilograms(3),
+                Purposes = [Purpose.Clinic],
+            },
+            [
+                By(Tool.SoftTape, Measure.NoseToInnerEye, 34, Side.Left),
+                By(Tool.SoftTape, Measure.SnoutWidth, 30),
+                By(Tool.SoftTape, Measure.NeckGirth, 220),
+                By(Tool.SoftTape, Measure.InnerEyeSpacing, 60),
+                By(Tool.SoftTape, Measure.NoseToOcciput, 90),
+            ],
+            Coat.Ordinary
+        );
 
         // Faces that are much or little of the head; a head on the border of two shapes; jaws that only just ask, and one that nothing explains.
         foreach (var (eye, whole) in new[] { (60.0, 210.0), (150, 215), (40, 200), (110, 195) })
         {
             foreach (var shape in new[] { HeadShape.Medium, HeadShape.Short })
-                yield return (new DogProfile { Name = "Face", HeadShapeSeen = shape }, [By(Tool.SoftTape, Measure.NoseToInnerEye, eye, Side.Left), By(Tool.SoftTape, Measure.NoseToOcciput, whole)], Coat.Ordinary);
+                yield return (
+                    new DogProfile { Name = "Face", HeadShapeSeen = shape },
+                    [By(Tool.SoftTape, Measure.NoseToInnerEye, eye, Side.Left), By(Tool.SoftTape, Measure.NoseToOcciput, whole)],
+                    Coat.Ordinary
+                );
         }
 
         foreach (var (face, skull, width) in new[] { (92.0, 100.0, 88.0), (78, 100, 100), (72, 100, 122), (96, 104, 76) })
-            yield return (new DogProfile { Name = "Border" }, [By(Tool.SoftTape, Measure.StopToNose, face), By(Tool.SoftTape, Measure.StopToOcciput, skull)], Coat.Ordinary);
+            yield return (
+                new DogProfile { Name = "Border" },
+                [By(Tool.SoftTape, Measure.StopToNose, face), By(Tool.SoftTape, Measure.StopToOcciput, skull)],
+                Coat.Ordinary
+            );
         foreach (var (length, width) in new[] { (200.0, 88.0), (200, 97), (200, 128), (200, 138) })
-            yield return (new DogProfile { Name = "Breadth" }, [By(Tool.SoftTape, Measure.NoseToOcciput, length), By(Tool.SoftTape, Measure.SkullWidth, width)], Coat.Ordinary);
+            yield return (
+                new DogProfile { Name = "Breadth" },
+                [By(Tool.SoftTape, Measure.NoseToOcciput, length), By(Tool.SoftTape, Measure.SkullWidth, width)],
+                Coat.Ordinary
+            );
         for (var jaw = 110.0; jaw < 230; jaw += 4)
         {
-            yield return (new DogProfile { Name = "Jaw", HeadShapeSeen = HeadShape.Medium },
-                [By(Tool.SoftTape, Measure.NoseToInnerEye, 100, Side.Left), By(Tool.SoftTape, Measure.SnoutHeight, 80), By(Tool.SoftTape, Measure.NoseToOcciput, 212), Read(Measure.JawToNose, jaw), Read(Measure.SnoutGirth, 101 + (jaw - 110) / 10)], Coat.Ordinary);
+            yield return (
+                new DogProfile { Name = "Jaw", HeadShapeSeen = HeadShape.Medium },
+                [
+                    By(Tool.SoftTape, Measure.NoseToInnerEye, 100, Side.Left),
+                    By(Tool.SoftTape, Measure.SnoutHeight, 80),
+                    By(Tool.SoftTape, Measure.NoseToOcciput, 212),
+                    Read(Measure.JawToNose, jaw),
+                    Read(Measure.SnoutGirth, 101 + (jaw - 110) / 10),
+                ],
+                Coat.Ordinary
+            );
         }
 
         for (var apart = 2.0; apart < 12; apart += 1)
-            yield return (new DogProfile { Name = "Apart" }, [Read(Measure.NoseToInnerEye, 60, Side.Left), Read(Measure.NoseToInnerEye, 60 + apart, Side.Right)], Coat.Ordinary);
+            yield return (
+                new DogProfile { Name = "Apart" },
+                [Read(Measure.NoseToInnerEye, 60, Side.Left), Read(Measure.NoseToInnerEye, 60 + apart, Side.Right)],
+                Coat.Ordinary
+            );
     }
 
     private static IEnumerable<PhotoQuestion> Pictures(HouseRules rules)
@@ -252,33 +423,42 @@ public class HouseRulesTests
                 return new(1000 + perMm * away * px / pz, 800 + perMm * away * (y - 60) / pz);
             }
 
-            var landmarks = view == PhotoView.Side
-                ? new Dictionary<Landmark, PixelPoint>
-                {
-                    [Landmark.NoseTip] = At(-20, 70),
-                    [Landmark.InnerEye] = At(80, 70, 20),
-                    [Landmark.FitLineTop] = At(61, 66),
-                    [Landmark.FitLineUnder] = At(61, 146),
-                    [Landmark.ThroatBump] = At(131, 146),
-                    [Landmark.Stop] = At(84, 60),
-                    [Landmark.Occiput] = At(190, 50),
-                }
-                : new Dictionary<Landmark, PixelPoint>
-                {
-                    [Landmark.NoseTip] = At(-20, 70),
-                    [Landmark.InnerEyeLeft] = At(80, 92),
-                    [Landmark.InnerEyeRight] = At(80, 48),
-                    [Landmark.SnoutLeft] = At(61, 106),
-                    [Landmark.SnoutRight] = At(61, 34),
-                    [Landmark.Stop] = At(84, 70),
-                    [Landmark.Occiput] = At(190, 70),
-                    [Landmark.SkullLeft] = At(120, 120),
-                    [Landmark.SkullRight] = At(120, 20),
-                };
+            var landmarks =
+                view == PhotoView.Side
+                    ? new Dictionary<Landmark, PixelPoint>
+                    {
+                        [Landmark.NoseTip] = At(-20, 70),
+                        [Landmark.InnerEye] = At(80, 70, 20),
+                        [Landmark.FitLineTop] = At(61, 66),
+                        [Landmark.FitLineUnder] = At(61, 146),
+                        [Landmark.ThroatBump] = At(131, 146),
+                        [Landmark.Stop] = At(84, 60),
+                        [Landmark.Occiput] = At(190, 50),
+                    }
+                    : new Dictionary<Landmark, PixelPoint>
+                    {
+                        [Landmark.NoseTip] = At(-20, 70),
+                        [Landmark.InnerEyeLeft] = At(80, 92),
+                        [Landmark.InnerEyeRight] = At(80, 48),
+                        [Landmark.SnoutLeft] = At(61, 106),
+                        [Landmark.SnoutRight] = At(61, 34),
+                        [Landmark.Stop] = At(84, 70),
+                        [Landmark.Occiput] = At(190, 70),
+                        [Landmark.SkullLeft] = At(120, 120),
+                        [Landmark.SkullRight] = At(120, 20),
+                    };
             if (level && view == PhotoView.Side)
                 (landmarks[Landmark.BridgeFront], landmarks[Landmark.BridgeBack]) = (At(0, 66), At(50, 66));
             PixelPoint[] corners = kind == ReferenceKind.Ruler ? [At(0, 0), At(100, 0)] : [At(0, 0), At(85.6, 0), At(85.6, 53.98), At(0, 53.98)];
-            return new PhotoQuestion(view, new(kind, corners, kind == ReferenceKind.Ruler ? Mm(100) : null, LongSideFirst: kind != ReferenceKind.Ruler), landmarks) { Rules = rules, PictureSize = level ? (2000, 1600) : null };
+            return new PhotoQuestion(
+                view,
+                new(kind, corners, kind == ReferenceKind.Ruler ? Mm(100) : null, LongSideFirst: kind != ReferenceKind.Ruler),
+                landmarks
+            )
+            {
+                Rules = rules,
+                PictureSize = level ? (2000, 1600) : null,
+            };
         }
 
         foreach (var view in Enum.GetValues<PhotoView>())
@@ -295,19 +475,28 @@ public class HouseRulesTests
         }
 
         foreach (var shape in new[] { HeadShape.Long, HeadShape.Short })
-            yield return Of(PhotoView.Side, 4, 4, 1000) with { HeadShape = shape };
+            yield return Of(PhotoView.Side, 4, 4, 1000) with
+            {
+                HeadShape = shape,
+            };
 
         // One landmark far out, nearer and farther.
         foreach (var far in new[] { 2000.0, 3000 })
         {
             var usual = Of(PhotoView.Side, 4, 0, 1000);
-            yield return usual with { Landmarks = new Dictionary<Landmark, PixelPoint>(usual.Landmarks) { [Landmark.Occiput] = new(far, 900) } };
+            yield return usual with
+            {
+                Landmarks = new Dictionary<Landmark, PixelPoint>(usual.Landmarks) { [Landmark.Occiput] = new(far, 900) },
+            };
         }
 
         foreach (var turned in new[] { 25.0, 38 })
         {
             var usual = Of(PhotoView.Side, 4, turned, 420);
-            yield return usual with { Landmarks = new Dictionary<Landmark, PixelPoint>(usual.Landmarks) { [Landmark.Occiput] = new(1900, 900) } };
+            yield return usual with
+            {
+                Landmarks = new Dictionary<Landmark, PixelPoint>(usual.Landmarks) { [Landmark.Occiput] = new(1900, 900) },
+            };
         }
     }
 }

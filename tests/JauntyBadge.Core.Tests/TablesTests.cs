@@ -14,8 +14,13 @@ public class TablesTests
     [Fact]
     public void Every_grounded_number_of_the_core_is_listed_once_with_its_basis()
     {
-        var declared = typeof(Basis).Assembly.GetTypes().SelectMany(t => t.GetFields(BindingFlags.Public | BindingFlags.Static))
-            .Where(f => typeof(IGrounded).IsAssignableFrom(f.FieldType)).Select(f => ((IGrounded)f.GetValue(null)!).Id).Order().ToList();
+        var declared = typeof(Basis)
+            .Assembly.GetTypes()
+            .SelectMany(t => t.GetFields(BindingFlags.Public | BindingFlags.Static))
+            .Where(f => typeof(IGrounded).IsAssignableFrom(f.FieldType))
+            .Select(f => ((IGrounded)f.GetValue(null)!).Id)
+            .Order()
+            .ToList();
         var listed = HouseNumbers.All.SelectMany(r => r.Numbers).ToList();
         Assert.True(declared.Count > 40);
         Assert.Equal(declared, listed.Select(n => n.Id).Order());
@@ -68,8 +73,14 @@ public class TablesTests
     }
 
     [Fact]
-    public void Ids_are_fit_for_addresses() => Assert.All(
-        Breed.Shipped.Select(b => b.Id).Concat(Step.All.Select(s => s.Id)).Concat(Sign.All.Select(s => s.Id)).Concat(CoatColour.All.Select(c => c.Id))
-            .Concat(Catalogue.Shipped.SelectMany(m => m.Sizes).Select(s => s.Id)),
-        id => Assert.Matches("^[a-z0-9-]+$", id));
+    public void Ids_are_fit_for_addresses() =>
+        Assert.All(
+            Breed
+                .Shipped.Select(b => b.Id)
+                .Concat(Step.All.Select(s => s.Id))
+                .Concat(Sign.All.Select(s => s.Id))
+                .Concat(CoatColour.All.Select(c => c.Id))
+                .Concat(Catalogue.Shipped.SelectMany(m => m.Sizes).Select(s => s.Id)),
+            id => Assert.Matches("^[a-z0-9-]+$", id)
+        );
 }

@@ -9,9 +9,42 @@ public sealed class AdviceTests(PracticeServer server) : IClassFixture<PracticeS
 {
     private async Task<string> FlatFaceAsync(params string[] health)
     {
-        var dog = await server.NewDogAsync(new { name = "Button", headShapeSeen = "short", bodyMassKg = 9, purposes = new[] { "clinic" }, health, traitsSeen = new[] { "noBridge" } });
-        foreach (var (measure, side, text) in new[] { ("noseToInnerEye", "left", "40"), ("noseToInnerEye", "right", "40"), ("snoutGirth", null, "215"), ("snoutHeight", null, "52"), ("snoutWidth", null, "67"), ("neckGirth", (string?)null, "380") })
-            Assert.Equal(HttpStatusCode.OK, (await server.PostAsync($"{dog}/readings", new { measure, side, text })).Status);
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Button",
+                headShapeSeen = "short",
+                bodyMassKg = 9,
+                purposes = new[] { "clinic" },
+                health,
+                traitsSeen = new[] { "noBridge" },
+            }
+        );
+        foreach (
+            var (measure, side, text) in new[]
+            {
+                ("noseToInnerEye", "left", "40"),
+                ("noseToInnerEye", "right", "40"),
+                ("snoutGirth", null, "215"),
+                ("snoutHeight", null, "52"),
+                ("snoutWidth", null, "67"),
+                ("neckGirth", (string?)null, "380"),
+            }
+        )
+            Assert.Equal(
+                HttpStatusCode.OK,
+                (
+                    await server.PostAsync(
+                        $"{dog}/readings",
+                        new
+                        {
+                            measure,
+                            side,
+                            text,
+                        }
+                    )
+                ).Status
+            );
         return dog;
     }
 
@@ -53,9 +86,26 @@ public sealed class AdviceTests(PracticeServer server) : IClassFixture<PracticeS
         using var own = new PracticeServer();
         own.Clock.SetUtcNow(new DateTimeOffset(2026, 6, 1, 23, 50, 0, TimeSpan.Zero));
         var dog = await own.NewDogAsync();
-        Task<Answer> ReadAsync(string text, bool? intoOldSet = null) => own.PostAsync($"{dog}/readings", new { measure = "neckGirth", text, intoOldSet });
+        Task<Answer> ReadAsync(string text, bool? intoOldSet = null) =>
+            own.PostAsync(
+                $"{dog}/readings",
+                new
+                {
+                    measure = "neckGirth",
+                    text,
+                    intoOldSet,
+                }
+            );
         await ReadAsync("430");
-        await own.PutAsync($"{dog}/bench", new { school = "everyday", bodyMassKg = 28.0, coat = "ordinary" });
+        await own.PutAsync(
+            $"{dog}/bench",
+            new
+            {
+                school = "everyday",
+                bodyMassKg = 28.0,
+                coat = "ordinary",
+            }
+        );
         own.Clock.Advance(TimeSpan.FromMinutes(20));
         var same = await ReadAsync("431");
         Assert.Equal((2, false), (same["readings"]!.AsArray().Count, same["set"]!["isOver"]!.GetValue<bool>()));
@@ -66,7 +116,15 @@ public sealed class AdviceTests(PracticeServer server) : IClassFixture<PracticeS
         own.Clock.Advance(TimeSpan.FromDays(30));
 
         // Another mass is another day's: the old set keeps its own.
-        await own.PutAsync($"{dog}/bench", new { school = "everyday", bodyMassKg = 31.0, coat = "clipped" });
+        await own.PutAsync(
+            $"{dog}/bench",
+            new
+            {
+                school = "everyday",
+                bodyMassKg = 31.0,
+                coat = "clipped",
+            }
+        );
         var fresh = await ReadAsync("440");
         Assert.Single(fresh["readings"]!.AsArray());
         var sets = (await own.GetAsync($"{dog}/measuring-sets"))["sets"]!.AsArray();
@@ -83,7 +141,10 @@ public sealed class AdviceTests(PracticeServer server) : IClassFixture<PracticeS
         var dog = await server.MeasuredDogAsync();
         await server.PostAsync($"{dog}/readings", new { measure = "jawToNose", text = "172" });
         var asked = await server.PostAsync($"{dog}/jaw-held", new { held = "pointToPoint" });
-        Assert.All(asked["readings"]!.AsArray().Where(r => r!["measure"]!.GetValue<string>() == "jawToNose"), r => Assert.Equal("pointToPoint", r!["held"]!.GetValue<string>()));
+        Assert.All(
+            asked["readings"]!.AsArray().Where(r => r!["measure"]!.GetValue<string>() == "jawToNose"),
+            r => Assert.Equal("pointToPoint", r!["held"]!.GetValue<string>())
+        );
         Assert.DoesNotContain(asked["findings"]!.AsArray(), f => f!["code"]!.GetValue<string>() is "jaw-held" or "jaw-point-to-point");
         Assert.Equal(HttpStatusCode.Conflict, (await server.PostAsync($"{await server.NewDogAsync()}/jaw-held", new { held = "level" })).Status);
     }
@@ -92,30 +153,51 @@ public sealed class AdviceTests(PracticeServer server) : IClassFixture<PracticeS
     public async Task A_side_that_is_wanting_and_a_picture_that_is_too_large_are_named_in_the_right_words()
     {
         var dog = await server.NewDogAsync();
-        Assert.Contains("left or right", (await server.GetAsync($"{dog}/bench/typing?measure=noseToInnerEye&text=95")).Problem("side"), StringComparison.Ordinal);
-        Assert.Contains("has a side", (await server.GetAsync($"{dog}/bench/typing?measure=snoutWidth&side=left&text=95")).Problem("side"), StringComparison.Ordinal);
+        Assert.Contains(
+            "left or right",
+            (await server.GetAsync($"{dog}/bench/typing?measure=noseToInnerEye&text=95")).Problem("side"),
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "has a side",
+            (await server.GetAsync($"{dog}/bench/typing?measure=snoutWidth&side=left&text=95")).Problem("side"),
+            StringComparison.Ordinal
+        );
 
         using var form = new MultipartFormDataContent { { new ByteArrayContent(new byte[25 * 1024 * 1024]), "file", "huge.jpg" } };
         using var request = new HttpRequestMessage(HttpMethod.Post, $"{dog}/photos") { Content = form };
         request.Headers.ExpectContinue = true;
         using var answer = await server.Http.SendAsync(request, TestContext.Current.CancellationToken);
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, answer.StatusCode);
-        Assert.Contains("A picture may be up to 20 MB", await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken), StringComparison.Ordinal);
+        Assert.Contains(
+            "A picture may be up to 20 MB",
+            await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken),
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
     public async Task Equal_repeats_of_one_time_are_kept_and_a_file_taken_in_twice_adds_nothing()
     {
         var dog = await server.NewDogAsync();
-        const string Sheet = "measure,value,taken_at,set_started,uncertainty_mm\nneckGirth,430,2026-05-01T10:00:00Z,2026-05-01T09:00:00Z,2.5\nneckGirth,430,2026-05-01T10:00:00Z,2026-05-01T09:00:00Z,2.5\n";
+        const string Sheet =
+            "measure,value,taken_at,set_started,uncertainty_mm\nneckGirth,430,2026-05-01T10:00:00Z,2026-05-01T09:00:00Z,2.5\nneckGirth,430,2026-05-01T10:00:00Z,2026-05-01T09:00:00Z,2.5\n";
         for (var time = 0; time < 2; time++)
             Assert.Equal(2, (await server.PostAsync($"{dog}/readings/import", new { text = Sheet }))["readings"]!.AsArray().Count);
         var back = await server.Http.GetStringAsync(new Uri($"{dog}/readings.csv", UriKind.Relative), TestContext.Current.CancellationToken);
         Assert.Equal(3, back.Split("2.5").Length);
 
-        var western = Convert.ToBase64String([.. Encoding.ASCII.GetBytes("measure,value,taken_by\nneckGirth,43 cm,B"), 0xE4, .. Encoding.ASCII.GetBytes("r\n")]);
+        var western = Convert.ToBase64String([
+            .. Encoding.ASCII.GetBytes("measure,value,taken_by\nneckGirth,43 cm,B"),
+            0xE4,
+            .. Encoding.ASCII.GetBytes("r\n"),
+        ]);
         Assert.Equal("Bär", (await server.PostAsync($"{dog}/readings/import/preview", new { file = western }))["good"]![0]!["takenBy"]!.GetValue<string>());
-        Assert.Contains("UTF-8, UTF-16 or Windows-1252", (await server.PostAsync($"{dog}/readings/import/preview", new { file = Convert.ToBase64String([0x89, 0x50, 0, 1, 0x81]) })).Problem("file"), StringComparison.Ordinal);
+        Assert.Contains(
+            "UTF-8, UTF-16 or Windows-1252",
+            (await server.PostAsync($"{dog}/readings/import/preview", new { file = Convert.ToBase64String([0x89, 0x50, 0, 1, 0x81]) })).Problem("file"),
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -125,7 +207,10 @@ public sealed class AdviceTests(PracticeServer server) : IClassFixture<PracticeS
         var size = (await server.GetAsync($"{dog}/fits"))["fits"]![0]!["sizeId"]!.GetValue<string>();
         await server.PostAsync($"{dog}/choice", new { sizeId = size });
         Assert.NotEqual("A spare", (await server.GetAsync($"{dog}/fits"))["brief"]!["advice"]!["says"]!.GetValue<string>());
-        var upkeep = (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Select(s => s!["step"] ?? s).First(s => s!["stage"]!.GetValue<string>() == "upkeep")!["id"]!.GetValue<string>();
+        var upkeep = (await server.GetAsync($"{dog}/plan"))["steps"]!
+            .AsArray()
+            .Select(s => s!["step"] ?? s)
+            .First(s => s!["stage"]!.GetValue<string>() == "upkeep")!["id"]!.GetValue<string>();
         await server.PostAsync($"{dog}/plan/position", new { stepId = upkeep, note = "wears it daily" });
         Assert.Equal("A spare", (await server.GetAsync($"{dog}/fits"))["brief"]!["advice"]!["says"]!.GetValue<string>());
     }

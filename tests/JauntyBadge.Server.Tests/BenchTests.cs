@@ -12,18 +12,42 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
         bench["measures"]!.AsArray().Single(m => m!["measure"]!.GetValue<string>() == measure)!["meanMm"]!.GetValue<double>();
 
     private Task<Answer> ReadAsync(string dog, string measure, string text, string tool = "softTape", string? side = null) =>
-        server.PostAsync($"{dog}/readings", new { measure, side, text, tool, takenBy = "Wren" });
+        server.PostAsync(
+            $"{dog}/readings",
+            new
+            {
+                measure,
+                side,
+                text,
+                tool,
+                takenBy = "Wren",
+            }
+        );
 
     [Fact]
     public async Task The_bench_asks_for_the_schools_measures_and_accepts_the_others()
     {
         var dog = await server.NewDogAsync();
         var everyday = await server.GetAsync($"{dog}/bench");
-        Assert.Equal(["fitLineLength", "snoutHeight", "snoutGirth", "snoutWidth", "neckGirth"], everyday["asked"]!.AsArray().Select(l => l!["measure"]!.GetValue<string>()));
+        Assert.Equal(
+            ["fitLineLength", "snoutHeight", "snoutGirth", "snoutWidth", "neckGirth"],
+            everyday["asked"]!.AsArray().Select(l => l!["measure"]!.GetValue<string>())
+        );
         Assert.Equal(14 - 5, everyday["others"]!.AsArray().Count);
-        var working = await server.PutAsync($"{dog}/bench", new { school = "working", bodyMassKg = 30.5, coat = "thick" });
+        var working = await server.PutAsync(
+            $"{dog}/bench",
+            new
+            {
+                school = "working",
+                bodyMassKg = 30.5,
+                coat = "thick",
+            }
+        );
         Assert.Equal(6, working["asked"]!.AsArray().Count);
-        Assert.Equal(("thick", 30.5), ((await server.GetAsync(dog))["dog"]!["coatSeen"]!.GetValue<string>(), (await server.GetAsync(dog))["dog"]!["bodyMassKg"]!.GetValue<double>()));
+        Assert.Equal(
+            ("thick", 30.5),
+            ((await server.GetAsync(dog))["dog"]!["coatSeen"]!.GetValue<string>(), (await server.GetAsync(dog))["dog"]!["bodyMassKg"]!.GetValue<double>())
+        );
         Assert.Equal(HttpStatusCode.OK, (await ReadAsync(dog, "headGirth", "480")).Status);
         var refused = await server.PutAsync($"{dog}/bench", new { school = "working", fitLineGapMm = 99 });
         Assert.Contains("2 to 60", refused.Problem("fitLineGapMm"), StringComparison.Ordinal);
@@ -33,7 +57,16 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
     public async Task A_dog_measured_in_the_everyday_school_can_be_fitted()
     {
         var dog = await server.NewDogAsync();
-        foreach (var (measure, text) in new[] { ("fitLineLength", "80"), ("snoutHeight", "80"), ("snoutGirth", "27,2 cm"), ("snoutWidth", "73"), ("neckGirth", "430") })
+        foreach (
+            var (measure, text) in new[]
+            {
+                ("fitLineLength", "80"),
+                ("snoutHeight", "80"),
+                ("snoutGirth", "27,2 cm"),
+                ("snoutWidth", "73"),
+                ("neckGirth", "430"),
+            }
+        )
             await ReadAsync(dog, measure, text);
         var bench = await server.GetAsync($"{dog}/bench");
         Assert.True(bench["canFit"]!.GetValue<bool>());
@@ -51,7 +84,11 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
         Assert.Equal(150, typing["reading"]!["millimetres"]!.GetValue<double>());
         Assert.Contains("sides-differ", Codes(typing));
         Assert.NotEqual(before["drawing"]!["eyeCorner"]!.ToJsonString(), typing["drawing"]!["eyeCorner"]!.ToJsonString());
-        Assert.Contains("not a length", (await server.GetAsync($"{dog}/bench/typing?measure=neckGirth&text=x4"))["reading"]!["problem"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Contains(
+            "not a length",
+            (await server.GetAsync($"{dog}/bench/typing?measure=neckGirth&text=x4"))["reading"]!["problem"]!.GetValue<string>(),
+            StringComparison.Ordinal
+        );
         Assert.Equal(before.Json.ToJsonString(), (await server.GetAsync($"{dog}/bench")).Json.ToJsonString());
     }
 
@@ -104,7 +141,15 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
     public async Task A_name_that_starts_a_formula_is_neutralised_in_the_file()
     {
         var dog = await server.NewDogAsync();
-        await server.PostAsync($"{dog}/readings", new { measure = "neckGirth", text = "430", takenBy = "=HYPERLINK(\"x\")" });
+        await server.PostAsync(
+            $"{dog}/readings",
+            new
+            {
+                measure = "neckGirth",
+                text = "430",
+                takenBy = "=HYPERLINK(\"x\")",
+            }
+        );
         var text = await server.Http.GetStringAsync(new Uri($"{dog}/readings.csv", UriKind.Relative));
         Assert.Contains("'=HYPERLINK", text, StringComparison.Ordinal);
         var preview = await server.PostAsync($"{dog}/readings/import/preview", new { text });
@@ -128,23 +173,64 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
     public async Task Two_marks_of_a_string_become_a_reading()
     {
         var dog = await server.NewDogAsync();
-        var bench = await server.PostAsync($"{dog}/readings", new { measure = "snoutGirth", from = "2 cm", to = "29,2 cm", tool = "string" });
+        var bench = await server.PostAsync(
+            $"{dog}/readings",
+            new
+            {
+                measure = "snoutGirth",
+                from = "2 cm",
+                to = "29,2 cm",
+                tool = "string",
+            }
+        );
         Assert.Equal(272, Mean(bench, "snoutGirth"), 6);
         Assert.Equal("2 cm to 29,2 cm on the ruler", bench["readings"]![0]!["asTaken"]!.GetValue<string>());
         Assert.Equal("string", bench["readings"]![0]!["tool"]!.GetValue<string>());
-        Assert.NotNull((await server.PostAsync($"{dog}/readings", new { measure = "snoutGirth", from = "x", to = "29" })).Problem("from"));
+        Assert.NotNull(
+            (
+                await server.PostAsync(
+                    $"{dog}/readings",
+                    new
+                    {
+                        measure = "snoutGirth",
+                        from = "x",
+                        to = "29",
+                    }
+                )
+            ).Problem("from")
+        );
         Assert.Equal(7, (await server.GetAsync("/api/readings/so-far?text=&from=2&to=9"))["millimetres"]!.GetValue<double>());
     }
 
     [Fact]
     public async Task Sets_are_kept_over_time_and_what_changed_is_said()
     {
-        var dog = await server.NewDogAsync(new { name = "Pip", breedIds = new[] { "great-dane" }, birthDate = server.Today.AddMonths(-8), bodyMassKg = 30, purposes = new[] { "walks" } });
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Pip",
+                breedIds = new[] { "great-dane" },
+                birthDate = server.Today.AddMonths(-8),
+                bodyMassKg = 30,
+                purposes = new[] { "walks" },
+            }
+        );
         await ReadAsync(dog, "neckGirth", "400");
         await ReadAsync(dog, "snoutWidth", "70");
         Assert.Empty((await server.GetAsync($"{dog}/bench"))["measureAgain"]!.AsArray());
         server.Clock.Advance(TimeSpan.FromDays(30));
-        await server.PutAsync(dog, new { name = "Pip", breedIds = new[] { "great-dane" }, birthDate = server.Today.AddMonths(-9), bodyMassKg = 34, coatSeen = "clipped", purposes = new[] { "walks" } });
+        await server.PutAsync(
+            dog,
+            new
+            {
+                name = "Pip",
+                breedIds = new[] { "great-dane" },
+                birthDate = server.Today.AddMonths(-9),
+                bodyMassKg = 34,
+                coatSeen = "clipped",
+                purposes = new[] { "walks" },
+            }
+        );
         Assert.Equal(3, (await server.GetAsync($"{dog}/bench"))["measureAgain"]!.AsArray().Count);
         Assert.Equal("Measure again", (await server.GetAsync(dog))["next"]!["title"]!.GetValue<string>());
 
@@ -182,7 +268,10 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
         Assert.Equal(2, (await server.GetAsync($"{other}/measuring-sets"))["sets"]!.AsArray().Count);
         Assert.Equal(74, Mean(bench, "snoutWidth"), 6);
         await server.PostAsync($"{other}/readings/import", new { text });
-        Assert.Equal(8, (await server.GetAsync($"{other}/measuring-sets"))["sets"]!.AsArray().Sum(s => s!["measures"]!.AsArray().Sum(m => m!["count"]!.GetValue<int>())));
+        Assert.Equal(
+            8,
+            (await server.GetAsync($"{other}/measuring-sets"))["sets"]!.AsArray().Sum(s => s!["measures"]!.AsArray().Sum(m => m!["count"]!.GetValue<int>()))
+        );
     }
 
     [Fact]
@@ -195,7 +284,11 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
         Assert.Single(preview["good"]!.AsArray());
         Assert.Empty((await server.GetAsync($"{dog}/bench"))["readings"]!.AsArray());
         Assert.Single((await server.PostAsync($"{dog}/readings/import", new { text = Text }))["readings"]!.AsArray());
-        Assert.Contains("No row", (await server.PostAsync($"{dog}/readings/import", new { text = "measure,value\ntail,9" })).Problem("text"), StringComparison.Ordinal);
+        Assert.Contains(
+            "No row",
+            (await server.PostAsync($"{dog}/readings/import", new { text = "measure,value\ntail,9" })).Problem("text"),
+            StringComparison.Ordinal
+        );
         Assert.NotNull((await server.PostAsync($"{dog}/readings/import/preview", new { })).Problem("text"));
     }
 
@@ -204,17 +297,42 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
     {
         for (var i = 0; i < 8; i++)
         {
-            var earlier = await server.NewDogAsync(new { name = $"Whippet {i}", breedIds = new[] { "whippet" }, purposes = new[] { "walks" } });
+            var earlier = await server.NewDogAsync(
+                new
+                {
+                    name = $"Whippet {i}",
+                    breedIds = new[] { "whippet" },
+                    purposes = new[] { "walks" },
+                }
+            );
             await ReadAsync(earlier, "neckGirth", $"{300 + 2 * i}");
         }
 
-        var dog = await server.NewDogAsync(new { name = "Ninth", breedIds = new[] { "whippet" }, purposes = new[] { "walks" } });
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Ninth",
+                breedIds = new[] { "whippet" },
+                purposes = new[] { "walks" },
+            }
+        );
         Assert.Empty(Codes(await ReadAsync(dog, "neckGirth", "310")));
         var far = await ReadAsync(dog, "neckGirth", "420");
-        Assert.Contains("8 earlier dogs", far["findings"]!.AsArray().Single(f => f!["code"]!.GetValue<string>() == "outside-own-range")!["message"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Contains(
+            "8 earlier dogs",
+            far["findings"]!.AsArray().Single(f => f!["code"]!.GetValue<string>() == "outside-own-range")!["message"]!.GetValue<string>(),
+            StringComparison.Ordinal
+        );
 
         // A cross of the breed is no measure for it, nor it for the cross.
-        var cross = await server.NewDogAsync(new { name = "Cross", breedIds = new[] { "whippet", "beagle" }, purposes = new[] { "walks" } });
+        var cross = await server.NewDogAsync(
+            new
+            {
+                name = "Cross",
+                breedIds = new[] { "whippet", "beagle" },
+                purposes = new[] { "walks" },
+            }
+        );
         Assert.DoesNotContain("outside-own-range", Codes(await ReadAsync(cross, "neckGirth", "420")));
     }
 
@@ -223,19 +341,89 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
     {
         var found = (await server.GetAsync("/api/breeds?find=pug")).Json.AsArray();
         Assert.Equal("pug", found[0]!["id"]!.GetValue<string>());
-        var dog = await server.NewDogAsync(new { name = "Pug", breedIds = new[] { "pug" }, purposes = new[] { "walks" } });
-        await server.PutAsync("/api/breeds/pug", new { name = "Pug", shape = "medium", growingMonths = 12, traits = new[] { "toy" } });
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Pug",
+                breedIds = new[] { "pug" },
+                purposes = new[] { "walks" },
+            }
+        );
+        await server.PutAsync(
+            "/api/breeds/pug",
+            new
+            {
+                name = "Pug",
+                shape = "medium",
+                growingMonths = 12,
+                traits = new[] { "toy" },
+            }
+        );
         Assert.Equal("medium", (await server.GetAsync(dog))["headShape"]!["shape"]!.GetValue<string>());
         await server.SendAsync(HttpMethod.Delete, "/api/breeds/pug");
         Assert.Equal("short", (await server.GetAsync(dog))["headShape"]!["shape"]!.GetValue<string>());
 
-        var own = await server.PostAsync("/api/breeds", new { name = "Wend Terrier", shape = "long", growingMonths = 12 });
+        var own = await server.PostAsync(
+            "/api/breeds",
+            new
+            {
+                name = "Wend Terrier",
+                shape = "long",
+                growingMonths = 12,
+            }
+        );
         Assert.Equal("wend-terrier", own.Text("id"));
-        Assert.Contains("already", (await server.PostAsync("/api/breeds", new { name = "wend terrier", shape = "long", growingMonths = 12 })).Problem("name"), StringComparison.Ordinal);
-        Assert.NotNull((await server.PostAsync("/api/breeds", new { name = "X", shape = "long", growingMonths = 99 })).Problem("growingMonths"));
-        var terrier = await server.NewDogAsync(new { name = "T", breedIds = new[] { "wend-terrier" }, purposes = new[] { "walks" } });
+        Assert.Contains(
+            "already",
+            (
+                await server.PostAsync(
+                    "/api/breeds",
+                    new
+                    {
+                        name = "wend terrier",
+                        shape = "long",
+                        growingMonths = 12,
+                    }
+                )
+            ).Problem("name"),
+            StringComparison.Ordinal
+        );
+        Assert.NotNull(
+            (
+                await server.PostAsync(
+                    "/api/breeds",
+                    new
+                    {
+                        name = "X",
+                        shape = "long",
+                        growingMonths = 99,
+                    }
+                )
+            ).Problem("growingMonths")
+        );
+        var terrier = await server.NewDogAsync(
+            new
+            {
+                name = "T",
+                breedIds = new[] { "wend-terrier" },
+                purposes = new[] { "walks" },
+            }
+        );
         Assert.Equal("long", (await server.GetAsync(terrier))["headShape"]!["shape"]!.GetValue<string>());
         Assert.Equal(HttpStatusCode.Conflict, (await server.SendAsync(HttpMethod.Delete, "/api/breeds/wend-terrier")).Status);
-        Assert.Equal(HttpStatusCode.NotFound, (await server.PutAsync("/api/breeds/no-such", new { name = "X", shape = "long", growingMonths = 12 })).Status);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (
+                await server.PutAsync(
+                    "/api/breeds/no-such",
+                    new
+                    {
+                        name = "X",
+                        shape = "long",
+                        growingMonths = 12,
+                    }
+                )
+            ).Status
+        );
     }
 }

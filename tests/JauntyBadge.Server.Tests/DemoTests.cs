@@ -46,7 +46,10 @@ public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPra
         var typing = await server.GetAsync($"{ids["Bracken"]}/bench/typing?measure=headGirth&text=480");
         Assert.Empty(typing["findings"]!.AsArray());
         await server.PostAsync($"{ids["Bracken"]}/readings", new { measure = "snoutWidth", text = "140" });
-        Assert.Contains((await server.GetAsync($"{ids["Bracken"]}/bench"))["findings"]!.AsArray(), f => f!["message"]!.GetValue<string>().Contains("9 earlier dogs", StringComparison.Ordinal));
+        Assert.Contains(
+            (await server.GetAsync($"{ids["Bracken"]}/bench"))["findings"]!.AsArray(),
+            f => f!["message"]!.GetValue<string>().Contains("9 earlier dogs", StringComparison.Ordinal)
+        );
     }
 
     [Fact]
@@ -77,10 +80,20 @@ public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPra
             Assert.NotEmpty(kept["drawing"]!["basket"]!.AsArray());
         }
 
-        Assert.Equal(["rubs-bridge"], (await server.GetAsync($"{Dog("Otis")}/try-ons")).Json[0]!["seen"]!["symptoms"]!.AsArray().Select(s => s!.GetValue<string>()));
-        Assert.All(["Admiral", "Juno"], name => Assert.Equal(1, round.Single(c => c!["name"]!.GetValue<string>() == name)!["badge"]!["fitted"]!.GetValue<double>()));
+        Assert.Equal(
+            ["rubs-bridge"],
+            (await server.GetAsync($"{Dog("Otis")}/try-ons")).Json[0]!["seen"]!["symptoms"]!.AsArray().Select(s => s!.GetValue<string>())
+        );
+        Assert.All(
+            ["Admiral", "Juno"],
+            name => Assert.Equal(1, round.Single(c => c!["name"]!.GetValue<string>() == name)!["badge"]!["fitted"]!.GetValue<double>())
+        );
         var admiral = (await server.GetAsync($"{Dog("Admiral")}/fits"))["brief"]!["lines"]!.AsArray();
-        Assert.Contains("doorbell", admiral.Single(l => l!["id"]!.GetValue<string>() == "tier2-sturdy")!["overruled"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Contains(
+            "doorbell",
+            admiral.Single(l => l!["id"]!.GetValue<string>() == "tier2-sturdy")!["overruled"]!.GetValue<string>(),
+            StringComparison.Ordinal
+        );
 
         // A wary dog trains in a light one first; a flat face gets no sleeve, and something all the same.
         Assert.NotEmpty((await server.GetAsync($"{Dog("Fern")}/fits"))["training"]!.AsArray());

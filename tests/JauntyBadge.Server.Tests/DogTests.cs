@@ -8,19 +8,21 @@ public sealed class DogTests(PracticeServer server)
     [Fact]
     public async Task A_dog_is_added_read_and_edited()
     {
-        var dog = await server.NewDogAsync(new
-        {
-            name = " Fern ",
-            place = "Overwend Farm",
-            ageMonths = 30,
-            breedIds = new[] { "border-collie", "beagle" },
-            bodyMassKg = 18.2,
-            coatId = "black",
-            purposes = new[] { "clinic", "walks" },
-            temperament = "wary",
-            sensitivities = new[] { "clicks" },
-            biteTier = "threatens",
-        });
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = " Fern ",
+                place = "Overwend Farm",
+                ageMonths = 30,
+                breedIds = new[] { "border-collie", "beagle" },
+                bodyMassKg = 18.2,
+                coatId = "black",
+                purposes = new[] { "clinic", "walks" },
+                temperament = "wary",
+                sensitivities = new[] { "clicks" },
+                biteTier = "threatens",
+            }
+        );
         var card = await server.GetAsync(dog);
         Assert.Equal("Fern", card["dog"]!["name"]!.GetValue<string>());
         Assert.Equal(server.Today.AddMonths(-30).ToString("O"), card["dog"]!["birthDate"]!.GetValue<string>());
@@ -29,7 +31,15 @@ public sealed class DogTests(PracticeServer server)
         Assert.Equal("measure", card["next"]!["kind"]!.GetValue<string>());
 
         var born = card["dog"]!["birthDate"]!.GetValue<string>();
-        var edited = await server.PutAsync(dog, new { name = "Fern", birthDate = born, purposes = new[] { "clinic" } });
+        var edited = await server.PutAsync(
+            dog,
+            new
+            {
+                name = "Fern",
+                birthDate = born,
+                purposes = new[] { "clinic" },
+            }
+        );
         Assert.True(edited.Number("version") > card["dog"]!["version"]!.GetValue<int>());
         Assert.True(edited["birthDateEstimated"]!.GetValue<bool>());
         Assert.Null((await server.GetAsync(dog))["dog"]!["place"]);
@@ -63,8 +73,7 @@ public sealed class DogTests(PracticeServer server)
     public async Task An_archived_dog_leaves_the_round_and_comes_back()
     {
         var dog = await server.NewDogAsync(new { name = "Moss" });
-        async Task<bool> OnRound(bool archived = false) =>
-            (await server.GetAsync($"/api/round?archived={archived}&search=Moss")).Number("total") == 1;
+        async Task<bool> OnRound(bool archived = false) => (await server.GetAsync($"/api/round?archived={archived}&search=Moss")).Number("total") == 1;
         await server.PostAsync($"{dog}/archive");
         Assert.Equal((false, true), (await OnRound(), await OnRound(archived: true)));
         await server.PostAsync($"{dog}/restore");

@@ -11,7 +11,8 @@ public sealed class DurabilityTests
     [Fact]
     public async Task Everything_is_found_again_after_a_restart()
     {
-        string dog, folder;
+        string dog,
+            folder;
         using (var first = new PracticeServer())
         {
             folder = first.Folder;

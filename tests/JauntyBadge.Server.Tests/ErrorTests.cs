@@ -31,11 +31,19 @@ public sealed class ErrorTests(PracticeServer server)
     public async Task What_is_not_there_is_a_404()
     {
         var document = (await server.GetAsync("/api/openapi/v1.json")).Json;
-        var addresses = document["paths"]!.AsObject().Where(p => p.Value!["get"] is not null).Select(p => p.Key)
-            .Where(path => path.Contains('{', StringComparison.Ordinal) && !MadeAsAsked.Contains(path)).ToList();
+        var addresses = document["paths"]!
+            .AsObject()
+            .Where(p => p.Value!["get"] is not null)
+            .Select(p => p.Key)
+            .Where(path => path.Contains('{', StringComparison.Ordinal) && !MadeAsAsked.Contains(path))
+            .ToList();
         Assert.True(addresses.Count > 20);
         var wrong = new List<string>();
-        foreach (var path in addresses.SelectMany(path => new[] { WithIds(path, "6f9619ff-8b86-d011-b42d-00c04fc964ff"), WithIds(path, "unicorn") }).Append("/api/nothing/here"))
+        foreach (
+            var path in addresses
+                .SelectMany(path => new[] { WithIds(path, "6f9619ff-8b86-d011-b42d-00c04fc964ff"), WithIds(path, "unicorn") })
+                .Append("/api/nothing/here")
+        )
         {
             var answer = await server.GetAsync(path);
             if (answer.Status != HttpStatusCode.NotFound || answer.MediaType != "application/problem+json")
@@ -62,23 +70,24 @@ public sealed class ErrorTests(PracticeServer server)
         Assert.Equal("application/problem+json", answer.MediaType);
     }
 
-    public static TheoryData<string, string> WrongDogs => new()
-    {
-        { """{"name":""}""", "name" },
-        { """{"breedIds":[]}""", "name" },
-        { """{"name":"Pip","birthDate":"2026-06-02"}""", "birthDate" },
-        { """{"name":"Pip","birthDate":"1980-01-01"}""", "birthDate" },
-        { """{"name":"Pip","birthDate":"yesterday"}""", "birthDate" },
-        { """{"name":"Pip","ageMonths":-3}""", "ageMonths" },
-        { """{"name":"Pip","bodyMassKg":-4}""", "bodyMassKg" },
-        { """{"name":"Pip","bodyMassKg":4000}""", "bodyMassKg" },
-        { """{"name":"Pip","bodyMassKg":"heavy"}""", "bodyMassKg" },
-        { """{"name":"Pip","coatId":"invisible"}""", "coatId" },
-        { """{"name":"Pip","breedIds":["unicorn"]}""", "breedIds[0]" },
-        { """{"name":"Pip","breedIds":["pug","boxer","beagle"]}""", "breedIds" },
-        { """{"name":"Pip","temperament":"angelic"}""", "temperament" },
-        { """{"name":"Pip","purposes":["flying"]}""", "purposes[0]" },
-    };
+    public static TheoryData<string, string> WrongDogs =>
+        new()
+        {
+            { """{"name":""}""", "name" },
+            { """{"breedIds":[]}""", "name" },
+            { """{"name":"Pip","birthDate":"2026-06-02"}""", "birthDate" },
+            { """{"name":"Pip","birthDate":"1980-01-01"}""", "birthDate" },
+            { """{"name":"Pip","birthDate":"yesterday"}""", "birthDate" },
+            { """{"name":"Pip","ageMonths":-3}""", "ageMonths" },
+            { """{"name":"Pip","bodyMassKg":-4}""", "bodyMassKg" },
+            { """{"name":"Pip","bodyMassKg":4000}""", "bodyMassKg" },
+            { """{"name":"Pip","bodyMassKg":"heavy"}""", "bodyMassKg" },
+            { """{"name":"Pip","coatId":"invisible"}""", "coatId" },
+            { """{"name":"Pip","breedIds":["unicorn"]}""", "breedIds[0]" },
+            { """{"name":"Pip","breedIds":["pug","boxer","beagle"]}""", "breedIds" },
+            { """{"name":"Pip","temperament":"angelic"}""", "temperament" },
+            { """{"name":"Pip","purposes":["flying"]}""", "purposes[0]" },
+        };
 
     [Theory]
     [MemberData(nameof(WrongDogs))]
@@ -135,7 +144,9 @@ public sealed class ErrorTests(PracticeServer server)
     [InlineData("text/plain", HttpStatusCode.UnsupportedMediaType)]
     public async Task An_encoding_nobody_knows_is_refused(string type, HttpStatusCode status)
     {
-        using var content = new ByteArrayContent((type.Contains("16", StringComparison.Ordinal) ? System.Text.Encoding.Unicode : System.Text.Encoding.UTF8).GetBytes("""{"name":"Pip"}"""));
+        using var content = new ByteArrayContent(
+            (type.Contains("16", StringComparison.Ordinal) ? System.Text.Encoding.Unicode : System.Text.Encoding.UTF8).GetBytes("""{"name":"Pip"}""")
+        );
         content.Headers.TryAddWithoutValidation("Content-Type", type);
         using var answer = await server.Http.PostAsync("/api/dogs", content, TestContext.Current.CancellationToken);
         Assert.Equal(status, answer.StatusCode);

@@ -9,14 +9,19 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
 {
     private static IEnumerable<JsonNode> Rows(Answer answer, string name) => answer[name]!.AsArray().Select(r => r!);
 
-    private static JsonObject Fit() => JsonNode.Parse("""
-        {
-          "snout": { "noseToInnerEyeLeftMm": 100, "noseToInnerEyeRightMm": 120, "snoutGirthMm": 273, "snoutHeightMm": 80, "snoutWidthMm": 72,
-                     "jawToNoseMm": 151, "neckGirthMm": 430, "headShape": "medium" },
-          "basket": { "lengthMm": 100, "depthFrontMm": 160, "depthRearMm": 150, "widthRearMm": 79, "openingGirthMm": 440, "neckStrapMinMm": 380, "neckStrapMaxMm": 560 },
-          "school": "everyday", "neededGapeDeg": 15, "fingers": 2
-        }
-        """)!.AsObject();
+    private static JsonObject Fit() =>
+        JsonNode
+            .Parse(
+                """
+                {
+                  "snout": { "noseToInnerEyeLeftMm": 100, "noseToInnerEyeRightMm": 120, "snoutGirthMm": 273, "snoutHeightMm": 80, "snoutWidthMm": 72,
+                             "jawToNoseMm": 151, "neckGirthMm": 430, "headShape": "medium" },
+                  "basket": { "lengthMm": 100, "depthFrontMm": 160, "depthRearMm": 150, "widthRearMm": 79, "openingGirthMm": 440, "neckStrapMinMm": 380, "neckStrapMaxMm": 560 },
+                  "school": "everyday", "neededGapeDeg": 15, "fingers": 2
+                }
+                """
+            )!
+            .AsObject();
 
     [Fact]
     public async Task Without_uncertainties_the_what_if_has_no_chance_and_with_them_it_has_one_and_a_retake()
@@ -50,11 +55,21 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
     [Fact]
     public async Task The_what_if_brief_derives_from_dog_and_purposes()
     {
-        var brief = await server.PostAsync("/api/what-if/brief", new
-        {
-            dog = new { headShape = "medium", biteTier = "injured", sensitivities = new[] { "handsBehindHead" }, bodyMassKg = 20, temperament = "wary" },
-            purposes = new[] { "walks", "scavenging" },
-        });
+        var brief = await server.PostAsync(
+            "/api/what-if/brief",
+            new
+            {
+                dog = new
+                {
+                    headShape = "medium",
+                    biteTier = "injured",
+                    sensitivities = new[] { "handsBehindHead" },
+                    bodyMassKg = 20,
+                    temperament = "wary",
+                },
+                purposes = new[] { "walks", "scavenging" },
+            }
+        );
         Assert.Equal((3, 15, 300), (brief.Number("tier"), brief.Number("neededGapeDeg"), brief.Number("mostMassG")));
         var lines = Rows(brief, "lines").Select(l => l["id"]!.GetValue<string>()).ToList();
         Assert.Contains("scavenger-closed", lines);
@@ -70,15 +85,17 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
     [Fact]
     public async Task The_brief_says_itself_which_lines_may_be_overruled()
     {
-        var dog = await server.NewDogAsync(new
-        {
-            name = "Nettle",
-            breedIds = new[] { "pug" },
-            bodyMassKg = 9,
-            purposes = new[] { "clinic", "walks" },
-            biteTier = "contactNoInjury",
-            health = new[] { "proneToVomiting" },
-        });
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Nettle",
+                breedIds = new[] { "pug" },
+                bodyMassKg = 9,
+                purposes = new[] { "clinic", "walks" },
+                biteTier = "contactNoInjury",
+                health = new[] { "proneToVomiting" },
+            }
+        );
         var lines = (await server.GetAsync($"{dog}/fits"))["brief"]!["lines"]!.AsArray();
         Assert.Equal([false, true], lines.Select(l => l!["canOverrule"]!.GetValue<bool>()).Distinct().Order());
         foreach (var line in lines)
@@ -91,7 +108,14 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
     [Fact]
     public async Task A_line_is_overruled_with_a_note_that_stays_and_let_stand_again()
     {
-        var dog = await server.NewDogAsync(new { name = "Bracken", purposes = new[] { "scavenging" }, headShapeSeen = "medium" });
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Bracken",
+                purposes = new[] { "scavenging" },
+                headShapeSeen = "medium",
+            }
+        );
         Assert.NotNull((await server.PutAsync($"{dog}/brief/scavenger-closed", new { note = " " })).Problem("note"));
         Assert.Equal(HttpStatusCode.NotFound, (await server.PutAsync($"{dog}/brief/school", new { note = "no" })).Status);
         var brief = await server.PutAsync($"{dog}/brief/scavenger-closed", new { note = "Only indoors." });
@@ -130,11 +154,48 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
         var dog = await server.MeasuredDogAsync();
         async Task<double> LoopAsync() => (await server.GetAsync($"{dog}/fits/withy-5"))["fit"]!["neckLoopMm"]!.GetValue<double>();
         var before = await LoopAsync();
-        var set = await server.PutAsync("/api/fit-settings", new { material = "metalOnly", visibility = "blendIn", fingerMm = 20, comfort = 5, safety = 0, feeding = 1 });
+        var set = await server.PutAsync(
+            "/api/fit-settings",
+            new
+            {
+                material = "metalOnly",
+                visibility = "blendIn",
+                fingerMm = 20,
+                comfort = 5,
+                safety = 0,
+                feeding = 1,
+            }
+        );
         Assert.Equal(20, set.Number("fingerMm"));
         Assert.True(await LoopAsync() > before);
-        Assert.NotNull((await server.PutAsync("/api/fit-settings", new { material = "metalOnly", visibility = "blendIn", fingerMm = 200, comfort = 5, safety = 0, feeding = 1 })).Problem("fingerMm"));
-        await server.PutAsync("/api/fit-settings", new { material = "sturdy", visibility = "standOut", fingerMm = 16, comfort = 2, safety = 2, feeding = 2 });
+        Assert.NotNull(
+            (
+                await server.PutAsync(
+                    "/api/fit-settings",
+                    new
+                    {
+                        material = "metalOnly",
+                        visibility = "blendIn",
+                        fingerMm = 200,
+                        comfort = 5,
+                        safety = 0,
+                        feeding = 1,
+                    }
+                )
+            ).Problem("fingerMm")
+        );
+        await server.PutAsync(
+            "/api/fit-settings",
+            new
+            {
+                material = "sturdy",
+                visibility = "standOut",
+                fingerMm = 16,
+                comfort = 2,
+                safety = 2,
+                feeding = 2,
+            }
+        );
         Assert.Equal(before, await LoopAsync());
     }
 
@@ -144,7 +205,10 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
         var dog = await server.MeasuredDogAsync();
         var sheet = await server.GetAsync($"{dog}/order");
         var length = Rows(sheet, "dimensions").First();
-        Assert.Equal((98, 98 - 12.7, 98 + 12.7), (length["wantedMm"]!.GetValue<double>(), length["leastMm"]!.GetValue<double>(), length["mostMm"]!.GetValue<double>()));
+        Assert.Equal(
+            (98, 98 - 12.7, 98 + 12.7),
+            (length["wantedMm"]!.GetValue<double>(), length["leastMm"]!.GetValue<double>(), length["mostMm"]!.GetValue<double>())
+        );
         Assert.NotEqual("out", sheet.Text("check"));
         Assert.NotEmpty(sheet["confirm"]!.AsArray());
         Assert.NotEmpty(sheet["cautions"]!.AsArray());
@@ -168,7 +232,10 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
 
         var kept = (await server.GetAsync($"{dog}/choices")).Json[0]!;
         Assert.Equal(drawn, kept["drawing"]!.ToJsonString());
-        Assert.Equal((119, "Coated wire over the whole face; bends for nobody."), (kept["kept"]!["size"]!["depthFrontMm"]!.GetValue<double>(), kept["kept"]!["muzzle"]!["note"]!.GetValue<string>()));
+        Assert.Equal(
+            (119, "Coated wire over the whole face; bends for nobody."),
+            (kept["kept"]!["size"]!["depthFrontMm"]!.GetValue<double>(), kept["kept"]!["muzzle"]!["note"]!.GetValue<string>())
+        );
         Assert.Equal(129, (await server.GetAsync($"{dog}/fits/withy-5"))["fit"]!["size"]!["depthFrontMm"]!.GetValue<double>());
         Assert.Equal([2, 1], (await server.GetAsync("/api/catalogue/withy/versions")).Json.AsArray().Select(v => v!["version"]!.GetValue<int>()));
 
@@ -183,16 +250,50 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
     [Fact]
     public async Task Impossible_geometry_is_refused_by_field_and_drawn_when_it_is_mended()
     {
-        object Model(double girth) => new
-        {
-            name = "Quarry",
-            maker = "Ours",
-            type = "basket",
-            sizes = new[] { new { label = "M", lengthMm = 95, depthFrontMm = 110, depthRearMm = 95, widthRearMm = 85, openingGirthMm = girth, neckStrapMinMm = 350, neckStrapMaxMm = 500 } },
-        };
+        object Model(double girth) =>
+            new
+            {
+                name = "Quarry",
+                maker = "Ours",
+                type = "basket",
+                sizes = new[]
+                {
+                    new
+                    {
+                        label = "M",
+                        lengthMm = 95,
+                        depthFrontMm = 110,
+                        depthRearMm = 95,
+                        widthRearMm = 85,
+                        openingGirthMm = girth,
+                        neckStrapMinMm = 350,
+                        neckStrapMaxMm = 500,
+                    },
+                },
+            };
         var refused = await server.PostAsync("/api/catalogue", Model(200));
         Assert.Contains("at least 255 mm", refused.Problem("sizes[0].openingGirthMm"), StringComparison.Ordinal);
-        Assert.Contains("at least 255", (await server.PostAsync("/api/catalogue/draw", new { type = "basket", size = new { lengthMm = 95, depthFrontMm = 110, depthRearMm = 95, widthRearMm = 85, openingGirthMm = 200 } }))["problems"]![0]!["says"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Contains(
+            "at least 255",
+            (
+                await server.PostAsync(
+                    "/api/catalogue/draw",
+                    new
+                    {
+                        type = "basket",
+                        size = new
+                        {
+                            lengthMm = 95,
+                            depthFrontMm = 110,
+                            depthRearMm = 95,
+                            widthRearMm = 85,
+                            openingGirthMm = 200,
+                        },
+                    }
+                )
+            )["problems"]![0]!["says"]!.GetValue<string>(),
+            StringComparison.Ordinal
+        );
         var drawn = await server.PostAsync("/api/catalogue/draw", new { type = "basket", size = new { lengthMm = 95, openingGirthMm = 330 } });
         Assert.NotEmpty(drawn["drawing"]!["basket"]!.AsArray());
         Assert.Contains("assumed", drawn.Text("assumed"), StringComparison.Ordinal);
@@ -217,21 +318,58 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
         Assert.Equal(82.55, rows[0]!["size"]!["lengthMm"]!.GetValue<double>(), 6);
         Assert.Contains("twelve", rows[1]!["problems"]![0]!.GetValue<string>(), StringComparison.Ordinal);
 
-        var model = new { name = "Reed", maker = "Post order", type = "basket", material = "mouldedRubber", closure = "buckle" };
-        var refused = await server.PostAsync("/api/catalogue/chart/import", new { text = Chart, columns, model });
+        var model = new
+        {
+            name = "Reed",
+            maker = "Post order",
+            type = "basket",
+            material = "mouldedRubber",
+            closure = "buckle",
+        };
+        var refused = await server.PostAsync(
+            "/api/catalogue/chart/import",
+            new
+            {
+                text = Chart,
+                columns,
+                model,
+            }
+        );
         Assert.Contains("Row 3", refused.Problem("text"), StringComparison.Ordinal);
         Assert.DoesNotContain((await server.GetAsync("/api/catalogue")).Json.AsArray(), m => m!["model"]!["name"]!.GetValue<string>() == "Reed");
 
         var mended = Chart.Replace("twelve", "12 1/4", StringComparison.Ordinal);
-        var made = await server.PostAsync("/api/catalogue/chart/import", new { text = mended, columns, model });
+        var made = await server.PostAsync(
+            "/api/catalogue/chart/import",
+            new
+            {
+                text = mended,
+                columns,
+                model,
+            }
+        );
         Assert.Equal(["reed-s", "reed-m"], made["model"]!["sizes"]!.AsArray().Select(s => s!["id"]!.GetValue<string>()));
         var dog = await server.MeasuredDogAsync();
-        Assert.Contains(Rows(new Answer(HttpStatusCode.OK, (await server.GetAsync($"{dog}/fits/reed-m"))["fit"]!, null), "notChecked"), n => n["name"]!.GetValue<string>() == "width");
+        Assert.Contains(
+            Rows(new Answer(HttpStatusCode.OK, (await server.GetAsync($"{dog}/fits/reed-m"))["fit"]!, null), "notChecked"),
+            n => n["name"]!.GetValue<string>() == "width"
+        );
         Assert.StartsWith("label,length_mm", await server.Http.GetStringAsync("/api/catalogue/reed/chart.csv"), StringComparison.Ordinal);
 
         // Again onto the model there is: sizes keep their addresses, and the version counts up.
-        var again = await server.PostAsync("/api/catalogue/chart/import", new { text = mended.Replace("3 7/8", "4", StringComparison.Ordinal), columns, modelId = "reed" });
-        Assert.Equal((2, "reed-m", 101.6), (again.Number("version"), again["model"]!["sizes"]![1]!["id"]!.GetValue<string>(), again["model"]!["sizes"]![1]!["lengthMm"]!.GetValue<double>()));
+        var again = await server.PostAsync(
+            "/api/catalogue/chart/import",
+            new
+            {
+                text = mended.Replace("3 7/8", "4", StringComparison.Ordinal),
+                columns,
+                modelId = "reed",
+            }
+        );
+        Assert.Equal(
+            (2, "reed-m", 101.6),
+            (again.Number("version"), again["model"]!["sizes"]![1]!["id"]!.GetValue<string>(), again["model"]!["sizes"]![1]!["lengthMm"]!.GetValue<double>())
+        );
         await server.SendAsync(HttpMethod.Delete, "/api/catalogue/reed");
     }
 
@@ -239,7 +377,11 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
     [InlineData("open", """{"text":""}""", "text")]
     [InlineData("open", """{"text":"one"}""", "text")]
     [InlineData("read", """{"text":"a,b","columns":[]}""", "columns")]
-    [InlineData("import", """{"text":"size,length\n","columns":[{"column":0,"field":"label","unit":"none"},{"column":1,"field":"length","unit":"mm"}],"model":{"name":"X"}}""", "text")]
+    [InlineData(
+        "import",
+        """{"text":"size,length\n","columns":[{"column":0,"field":"label","unit":"none"},{"column":1,"field":"length","unit":"mm"}],"model":{"name":"X"}}""",
+        "text"
+    )]
     public async Task A_chart_that_cannot_be_used_is_named(string what, string body, string field) =>
         Assert.NotNull((await server.PostAsync($"/api/catalogue/chart/{what}", body)).Problem(field));
 
@@ -248,7 +390,10 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
     {
         var dog = await server.MeasuredDogAsync();
         Assert.Equal(HttpStatusCode.Conflict, (await server.GetAsync($"{await server.NewDogAsync()}/try-on")).Status);
-        Assert.Equal((await server.GetAsync($"{dog}/fits"))["fits"]![0]!["sizeId"]!.GetValue<string>(), (await server.GetAsync($"{dog}/try-on")).Text("sizeId"));
+        Assert.Equal(
+            (await server.GetAsync($"{dog}/fits"))["fits"]![0]!["sizeId"]!.GetValue<string>(),
+            (await server.GetAsync($"{dog}/try-on")).Text("sizeId")
+        );
         await server.PostAsync($"{dog}/choice", new { sizeId = "withy-6", note = "Borrowed to try." });
         var guide = await server.GetAsync($"{dog}/try-on");
         Assert.Equal(("withy-6", 12, false), (guide.Text("sizeId"), guide["checks"]!.AsArray().Count, guide["accepts"]!.GetValue<bool>()));
@@ -263,7 +408,17 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
         Assert.NotNull((await server.PostAsync($"{dog}/try-on/diagnose", new { symptom = "strap-loose", hole = 99 })).Problem("hole"));
 
         Assert.NotNull((await server.PostAsync($"{dog}/try-ons", new { sizeId = "withy-6", answers = new { } })).Problem("answers"));
-        var kept = await server.PostAsync($"{dog}/try-ons", new { sizeId = "withy-6", answers = new { sight = false, nose = true }, symptoms = new[] { "rides-into-eyes" }, hole, note = "Send for a 5." });
+        var kept = await server.PostAsync(
+            $"{dog}/try-ons",
+            new
+            {
+                sizeId = "withy-6",
+                answers = new { sight = false, nose = true },
+                symptoms = new[] { "rides-into-eyes" },
+                hole,
+                note = "Send for a 5.",
+            }
+        );
         Assert.Equal("Withy 6", kept["seen"]!["muzzle"]!.GetValue<string>());
 
         using var form = new MultipartFormDataContent();
@@ -309,7 +464,20 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
         await server.PostAsync($"{dog}/try-ons", new { sizeId = "lantern-m", answers = new { sight = false } });
         Assert.Equal((0.5, "session"), ((await Stands()).Filled, (await Stands()).Next));
 
-        var bad = await server.PostAsync($"{dog}/try-ons", new { sizeId = "withy-6", answers = new { sight = false, paw = false, nose = true }, symptoms = new[] { "rides-into-eyes" } });
+        var bad = await server.PostAsync(
+            $"{dog}/try-ons",
+            new
+            {
+                sizeId = "withy-6",
+                answers = new
+                {
+                    sight = false,
+                    paw = false,
+                    nose = true,
+                },
+                symptoms = new[] { "rides-into-eyes" },
+            }
+        );
         var wrong = await Stands();
         Assert.Equal((0.5 + 0.5 / 12, "tryOn"), (wrong.Filled, wrong.Next));
         Assert.Equal("Rides into the eyes; “Can it not be pawed off?” No", (await server.GetAsync(dog))["tried"]!["wrong"]!.GetValue<string>());
@@ -340,15 +508,73 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
         var size = plan["steps"]![0]!["sizeId"]!.GetValue<string>();
         Assert.Equal("fits", Rows(await own.GetAsync($"{dog}/fits"), "fits").Single(f => f["sizeId"]!.GetValue<string>() == size)["group"]!.GetValue<string>());
 
-        var expected = await own.PostAsync("/api/van/expected", new { name = "Sighthounds", count = 4, headShape = "long", eyeMm = 116, girthMm = 212, widthMm = 54, neckMm = 395, purposes = new[] { "walks" } });
+        var expected = await own.PostAsync(
+            "/api/van/expected",
+            new
+            {
+                name = "Sighthounds",
+                count = 4,
+                headShape = "long",
+                eyeMm = 116,
+                girthMm = 212,
+                widthMm = 54,
+                neckMm = 395,
+                purposes = new[] { "walks" },
+            }
+        );
         Assert.Equal((5, 5, 2), await CoveredAsync("?sizes=2"));
         Assert.Equal((4, 5, 1), await CoveredAsync("?sizes=1"));
         await own.PutAsync($"/api/van/{size}", new { count = 1 });
         Assert.Equal(1, (await own.GetAsync("/api/van")).Number("coveredNow"));
-        Assert.Equal(2, (await own.PutAsync($"/api/van/expected/{expected["id"]}", new { name = "Sighthounds", count = 2, headShape = "long", eyeMm = 116, girthMm = 212, widthMm = 54, neckMm = 395, purposes = new[] { "walks" } })).Number("count"));
+        Assert.Equal(
+            2,
+            (
+                await own.PutAsync(
+                    $"/api/van/expected/{expected["id"]}",
+                    new
+                    {
+                        name = "Sighthounds",
+                        count = 2,
+                        headShape = "long",
+                        eyeMm = 116,
+                        girthMm = 212,
+                        widthMm = 54,
+                        neckMm = 395,
+                        purposes = new[] { "walks" },
+                    }
+                )
+            ).Number("count")
+        );
         Assert.Equal(2, (await own.GetAsync("/api/van"))["expected"]![0]!["count"]!.GetValue<int>());
-        Assert.Equal(HttpStatusCode.NotFound, (await own.PutAsync($"/api/van/expected/{Guid.NewGuid()}", new { name = "None", count = 2, headShape = "long", eyeMm = 116 })).Status);
-        Assert.NotNull((await own.PostAsync("/api/van/expected", new { name = "", count = 0, headShape = "long", eyeMm = 4 })).Problem("eyeMm"));
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (
+                await own.PutAsync(
+                    $"/api/van/expected/{Guid.NewGuid()}",
+                    new
+                    {
+                        name = "None",
+                        count = 2,
+                        headShape = "long",
+                        eyeMm = 116,
+                    }
+                )
+            ).Status
+        );
+        Assert.NotNull(
+            (
+                await own.PostAsync(
+                    "/api/van/expected",
+                    new
+                    {
+                        name = "",
+                        count = 0,
+                        headShape = "long",
+                        eyeMm = 4,
+                    }
+                )
+            ).Problem("eyeMm")
+        );
         Assert.NotNull((await own.GetAsync("/api/van?sizes=0")).Problem("sizes"));
         Assert.NotNull((await own.PutAsync($"/api/van/{size}", new { count = -1 })).Problem("count"));
         Assert.Empty((await own.SendAsync(HttpMethod.Delete, $"/api/van/expected/{expected["id"]}")).Json.AsArray());

@@ -14,12 +14,60 @@ public sealed class FuzzTests(PracticeServer server) : IClassFixture<PracticeSer
     private const int Usual = 500;
 
     private static readonly string[] Numbers =
-        ["0", "-0", "1", "-1", "7", "99", "1e999", "-1e999", "1e308", "-1e308", "1e-320", "0.1", "2147483647", "-2147483648", "9223372036854775807", "98.5", "272", "1e5", "null", "\"5\"", "true"];
+    [
+        "0",
+        "-0",
+        "1",
+        "-1",
+        "7",
+        "99",
+        "1e999",
+        "-1e999",
+        "1e308",
+        "-1e308",
+        "1e-320",
+        "0.1",
+        "2147483647",
+        "-2147483648",
+        "9223372036854775807",
+        "98.5",
+        "272",
+        "1e5",
+        "null",
+        "\"5\"",
+        "true",
+    ];
 
     private static readonly string[] Texts =
     [
-        "", " ", "95", "3 1/2 in", "10,0 cm", "0", "-5", "1e999", "٩٥", "½", "9/0", "\0", "\ud800", "withy-5", "walks", "pug", "2026-06-01", "2026-13-45", "0001-01-01", "9999-12-31T23:59:59Z",
-        "Size,Length (in)\nS,3 1/4\n", "sep=|\na|b\n1|2\n", "measure;value\n\"neckGirth;4", "<svg onload=alert(1)>", "../../etc/passwd", "%00", "DROP TABLE Dogs", "null",
+        "",
+        " ",
+        "95",
+        "3 1/2 in",
+        "10,0 cm",
+        "0",
+        "-5",
+        "1e999",
+        "٩٥",
+        "½",
+        "9/0",
+        "\0",
+        "\ud800",
+        "withy-5",
+        "walks",
+        "pug",
+        "2026-06-01",
+        "2026-13-45",
+        "0001-01-01",
+        "9999-12-31T23:59:59Z",
+        "Size,Length (in)\nS,3 1/4\n",
+        "sep=|\na|b\n1|2\n",
+        "measure;value\n\"neckGirth;4",
+        "<svg onload=alert(1)>",
+        "../../etc/passwd",
+        "%00",
+        "DROP TABLE Dogs",
+        "null",
     ];
 
     private readonly Dictionary<string, string> known = [];
@@ -35,7 +83,12 @@ public sealed class FuzzTests(PracticeServer server) : IClassFixture<PracticeSer
         var document = (await server.GetAsync("/api/openapi/v1.json")).Json;
         schemas = document["components"]!["schemas"]!.AsObject();
         await KnowAsync();
-        var operations = document["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject().Where(o => o.Key is "get" or "put" or "post" or "delete").Select(o => (Path: p.Key, Method: o.Key, Does: o.Value!))).ToList();
+        var operations = document["paths"]!
+            .AsObject()
+            .SelectMany(p =>
+                p.Value!.AsObject().Where(o => o.Key is "get" or "put" or "post" or "delete").Select(o => (Path: p.Key, Method: o.Key, Does: o.Value!))
+            )
+            .ToList();
         Assert.True(operations.Count > 80);
         for (var i = 0; i < requests; i++)
         {
@@ -44,7 +97,10 @@ public sealed class FuzzTests(PracticeServer server) : IClassFixture<PracticeSer
             using var request = Request(path, method, does);
             var sent = request.Content is null ? "" : await request.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
             using var answer = await server.Http.SendAsync(request, HttpCompletionOption.ResponseHeadersRead, TestContext.Current.CancellationToken);
-            Assert.True((int)answer.StatusCode < 500, $"seed {seed}, request {i}: {method} {request.RequestUri} answered {(int)answer.StatusCode} to {sent[..Math.Min(600, sent.Length)]}");
+            Assert.True(
+                (int)answer.StatusCode < 500,
+                $"seed {seed}, request {i}: {method} {request.RequestUri} answered {(int)answer.StatusCode} to {sent[..Math.Min(600, sent.Length)]}"
+            );
             if (answer.StatusCode == HttpStatusCode.NotFound && i % 50 == 0)
                 await KnowAsync();
         }
@@ -64,7 +120,15 @@ public sealed class FuzzTests(PracticeServer server) : IClassFixture<PracticeSer
         using var form = new MultipartFormDataContent { { picture, "file", "p.jpg" } };
         using var sent = await server.Http.PostAsync($"{dog}/photos", form);
         known["photoId"] = JsonNode.Parse(await sent.Content.ReadAsStringAsync())!["id"]!.GetValue<string>();
-        (known["sizeId"], known["modelId"], known["breedId"], known["lineId"], known["version"], known["number"], known["view"]) = ("withy-5", "withy", "pug", "treats", "1", "1", "side");
+        (known["sizeId"], known["modelId"], known["breedId"], known["lineId"], known["version"], known["number"], known["view"]) = (
+            "withy-5",
+            "withy",
+            "pug",
+            "treats",
+            "1",
+            "1",
+            "side"
+        );
     }
 
     private HttpRequestMessage Request(string path, string method, JsonNode does)
@@ -77,12 +141,22 @@ public sealed class FuzzTests(PracticeServer server) : IClassFixture<PracticeSer
             switch (parameter["in"]!.GetValue<string>())
             {
                 case "path":
-                    var value = known.TryGetValue(name, out var there) && random.Next(8) > 0 ? there : random.Next(2) == 0 ? Guid.NewGuid().ToString() : Uri.EscapeDataString(Pick(Texts.Where(t => t.Trim() is not ("" or "../../etc/passwd")).ToArray()));
+                    var value =
+                        known.TryGetValue(name, out var there) && random.Next(8) > 0 ? there
+                        : random.Next(2) == 0 ? Guid.NewGuid().ToString()
+                        : Uri.EscapeDataString(Pick(Texts.Where(t => t.Trim() is not ("" or "../../etc/passwd")).ToArray()));
                     path = path.Replace($"{{{name}}}", value, StringComparison.Ordinal);
                     break;
                 case "query" when random.Next(3) == 0:
-                    var values = (Resolved(parameter["schema"])["enum"] ?? Resolved(parameter["schema"]?["items"])["enum"])?.AsArray().Select(e => e?.ToString() ?? "").ToArray() ?? [];
-                    query.Add($"{name}={Uri.EscapeDataString(values.Length > 0 && random.Next(4) > 0 ? Pick(values) : random.Next(2) == 0 ? Pick(Texts) : Pick(Numbers))}");
+                    var values =
+                        (Resolved(parameter["schema"])["enum"] ?? Resolved(parameter["schema"]?["items"])["enum"])
+                            ?.AsArray()
+                            .Select(e => e?.ToString() ?? "")
+                            .ToArray()
+                        ?? [];
+                    query.Add(
+                        $"{name}={Uri.EscapeDataString(values.Length > 0 && random.Next(4) > 0 ? Pick(values) : random.Next(2) == 0 ? Pick(Texts) : Pick(Numbers))}"
+                    );
                     break;
                 case "header":
                     version = Pick(["\"0\"", "\"1\"", "*", "W/\"1\"", "nonsense", "\"99999999999999999999\""]);
@@ -94,9 +168,17 @@ public sealed class FuzzTests(PracticeServer server) : IClassFixture<PracticeSer
         if (version is not null && random.Next(4) > 0)
             request.Headers.TryAddWithoutValidation("If-Match", version);
         if (does["requestBody"]?["content"]?["application/json"]?["schema"] is { } schema)
-            request.Content = new StringContent(random.Next(20) == 0 ? Pick(["", "{", "null", "[]", "[[[[", "\"x\"", "7"]) : Made(schema, 0), Encoding.UTF8, "application/json");
+            request.Content = new StringContent(
+                random.Next(20) == 0 ? Pick(["", "{", "null", "[]", "[[[[", "\"x\"", "7"]) : Made(schema, 0),
+                Encoding.UTF8,
+                "application/json"
+            );
         else if (does["requestBody"]?["content"]?["multipart/form-data"] is not null)
-            request.Content = new MultipartFormDataContent { { new ByteArrayContent([0xFF, 0xD8, 0xFF, 0xC2, 0, 1, (byte)random.Next(256)]), "file", "p.jpg" }, { new StringContent(Pick(Texts)), "view" } };
+            request.Content = new MultipartFormDataContent
+            {
+                { new ByteArrayContent([0xFF, 0xD8, 0xFF, 0xC2, 0, 1, (byte)random.Next(256)]), "file", "p.jpg" },
+                { new StringContent(Pick(Texts)), "view" },
+            };
         return request;
     }
 
@@ -122,10 +204,13 @@ public sealed class FuzzTests(PracticeServer server) : IClassFixture<PracticeSer
         return type switch
         {
             "object" => $"{{{string.Join(',', Members(shape, depth))}}}",
-            "array" => $"[{string.Join(',', Enumerable.Range(0, random.Next(4)).Select(_ => random.Next(8) == 0 ? "null" : Made(shape["items"] ?? new JsonObject(), depth + 1)))}]",
+            "array" =>
+                $"[{string.Join(',', Enumerable.Range(0, random.Next(4)).Select(_ => random.Next(8) == 0 ? "null" : Made(shape["items"] ?? new JsonObject(), depth + 1)))}]",
             "number" or "integer" => Pick(Numbers),
             "boolean" => Pick(["true", "false", "null", "1"]),
-            _ => random.Next(3) == 0 && shape["format"]?.ToString() == "uuid" ? $"\"{Guid.NewGuid()}\"" : JsonValue.Create(random.Next(40) == 0 ? new string('x', 5000) : Pick(Texts)).ToJsonString(),
+            _ => random.Next(3) == 0 && shape["format"]?.ToString() == "uuid"
+                ? $"\"{Guid.NewGuid()}\""
+                : JsonValue.Create(random.Next(40) == 0 ? new string('x', 5000) : Pick(Texts)).ToJsonString(),
         };
     }
 

@@ -32,7 +32,11 @@ public sealed class HeldTests(PracticeServer server) : IClassFixture<PracticeSer
             Assert.True(watch.Elapsed < TimeSpan.FromSeconds(4), $"{watch.Elapsed}");
             Assert.All(readers, r => Assert.Equal(HttpStatusCode.OK, r.Status));
             Assert.All(await Task.WhenAll(writers), w => Assert.Equal(HttpStatusCode.ServiceUnavailable, w.Status));
-            using var one = await server.Http.PostAsync("/api/dogs", new StringContent("""{"name":"Later"}""", Encoding.UTF8, "application/json"), TestContext.Current.CancellationToken);
+            using var one = await server.Http.PostAsync(
+                "/api/dogs",
+                new StringContent("""{"name":"Later"}""", Encoding.UTF8, "application/json"),
+                TestContext.Current.CancellationToken
+            );
             Assert.Equal("2", one.Headers.GetValues("Retry-After").Single());
         }
 
@@ -50,7 +54,17 @@ public sealed class HeldTests(PracticeServer server) : IClassFixture<PracticeSer
         var notes = new string('n', 3000);
         var full = HttpStatusCode.OK;
         for (var i = 0; i < 40 && full == HttpStatusCode.OK; i++)
-            full = (await own.PutAsync(dog, new { name = "Filled", notes = notes[..(2000 + i)], purposes = new[] { "walks" } })).Status;
+            full = (
+                await own.PutAsync(
+                    dog,
+                    new
+                    {
+                        name = "Filled",
+                        notes = notes[..(2000 + i)],
+                        purposes = new[] { "walks" },
+                    }
+                )
+            ).Status;
         for (var i = 0; i < 400 && full == HttpStatusCode.OK; i++)
             full = (await own.PostAsync($"{dog}/readings", new { measure = "neckGirth", text = "430" })).Status;
         Assert.Equal(HttpStatusCode.InsufficientStorage, full);
@@ -79,7 +93,15 @@ public sealed class HeldTests(PracticeServer server) : IClassFixture<PracticeSer
         var read = await own.PostAsync($"{dog}/readings", new { measure = "neckGirth", text = "410" });
         Assert.Equal(["410"], read["readings"]!.AsArray().Select(r => r!["asTaken"]!.GetValue<string>().Split(' ')[0]));
 
-        await own.PostAsync($"{dog}/readings", new { measure = "noseToInnerEye", side = "left", text = "98" });
+        await own.PostAsync(
+            $"{dog}/readings",
+            new
+            {
+                measure = "noseToInnerEye",
+                side = "left",
+                text = "98",
+            }
+        );
         Assert.Equal(HttpStatusCode.OK, (await own.PostAsync($"{dog}/try-ons", new { sizeId = "withy-6", answers = new { sight = true } })).Status);
         Assert.NotNull((await own.GetAsync(dog))["tried"]);
     }

@@ -20,7 +20,14 @@ public class HouseNumberTests
         using var server = new PracticeServer();
         var ours = await server.GetAsync("/api/writing");
         Assert.Equal(("en-GB", "EUR", 0), (ours.Text("locale"), ours.Text("currency"), (int)ours.Number("version")));
-        foreach (var (body, field) in new (object, string)[] { (new { locale = "xx", currency = "EUR" }, "locale"), (new { locale = "en-GB", currency = "shells" }, "currency"), (new { }, "locale") })
+        foreach (
+            var (body, field) in new (object, string)[]
+            {
+                (new { locale = "xx", currency = "EUR" }, "locale"),
+                (new { locale = "en-GB", currency = "shells" }, "currency"),
+                (new { }, "locale"),
+            }
+        )
         {
             var refused = await server.EditAsync(HttpMethod.Put, "/api/writing", body, 0);
             Assert.Equal(HttpStatusCode.BadRequest, refused.Status);
@@ -29,7 +36,10 @@ public class HouseNumberTests
 
         Assert.Equal("SEK", (await server.PutAsync("/api/writing", new { locale = "en-SE", currency = "SEK" })).Text("currency"));
         Assert.Equal("en-SE", (await server.GetAsync("/api/writing")).Text("locale"));
-        Assert.Equal(HttpStatusCode.PreconditionFailed, (await server.EditAsync(HttpMethod.Put, "/api/writing", new { locale = "en-GB", currency = "EUR" }, 0)).Status);
+        Assert.Equal(
+            HttpStatusCode.PreconditionFailed,
+            (await server.EditAsync(HttpMethod.Put, "/api/writing", new { locale = "en-GB", currency = "EUR" }, 0)).Status
+        );
     }
 
     [Fact]
@@ -89,7 +99,10 @@ public class HouseNumberTests
     public async Task Of_two_hands_the_second_is_told_what_the_first_set()
     {
         using var server = new PracticeServer();
-        Assert.Equal(HttpStatusCode.PreconditionRequired, (await server.EditAsync(HttpMethod.Put, "/api/house-numbers/fit.marginal", new { value = 3, reason = "a" }, null)).Status);
+        Assert.Equal(
+            HttpStatusCode.PreconditionRequired,
+            (await server.EditAsync(HttpMethod.Put, "/api/house-numbers/fit.marginal", new { value = 3, reason = "a" }, null)).Status
+        );
         Assert.Equal(HttpStatusCode.OK, (await server.EditAsync(HttpMethod.Put, "/api/house-numbers/fit.marginal", new { value = 3, reason = "a" }, 0)).Status);
         var second = await server.EditAsync(HttpMethod.Put, "/api/house-numbers/fit.marginal", new { value = 4, reason = "b" }, 0);
         Assert.Equal((HttpStatusCode.PreconditionFailed, "3 mm"), (second.Status, second["current"]!["value"]!.GetValue<string>()));
@@ -114,7 +127,10 @@ public class HouseNumberTests
         await using (var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(server.Folder)).Options))
         {
             var books = await db.RuleBooks.ToListAsync(TestContext.Current.CancellationToken);
-            Assert.Equal([kept["rulesId"]!.GetValue<string>(), again["rulesId"]!.GetValue<string>()], books.Select(b => b.Id).OrderBy(id => id == again["rulesId"]!.GetValue<string>()));
+            Assert.Equal(
+                [kept["rulesId"]!.GetValue<string>(), again["rulesId"]!.GetValue<string>()],
+                books.Select(b => b.Id).OrderBy(id => id == again["rulesId"]!.GetValue<string>())
+            );
             Assert.All(books, b => Assert.Equal(HouseNumbers.All.Sum(r => r.Numbers.Count), JsonNode.Parse(b.Numbers)!.AsObject().Count));
         }
 
@@ -125,9 +141,20 @@ public class HouseNumberTests
         // The bench: sides 2 mm apart are not questioned until the practice says so; the round then asks for them.
         async Task<int> ChecksAsync() => (await server.GetAsync($"{dog}/bench"))["doubted"]!.AsArray().Count;
         Assert.Equal(0, await ChecksAsync());
-        await server.PostAsync($"{dog}/readings", new { measure = "noseToInnerEye", side = "right", text = "104" });
+        await server.PostAsync(
+            $"{dog}/readings",
+            new
+            {
+                measure = "noseToInnerEye",
+                side = "right",
+                text = "104",
+            }
+        );
         Assert.Equal(0, await ChecksAsync());
-        Assert.Equal(HttpStatusCode.OK, (await server.PutAsync("/api/house-numbers/check.sides-apart", new { value = 2.5, reason = "We read to the millimetre." })).Status);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await server.PutAsync("/api/house-numbers/check.sides-apart", new { value = 2.5, reason = "We read to the millimetre." })).Status
+        );
         Assert.NotEqual(0, await ChecksAsync());
     }
 
@@ -138,7 +165,16 @@ public class HouseNumberTests
         await server.MeasuredDogAsync();
         async Task<string> NextAsync() => (await server.GetAsync("/api/round"))["cards"]![0]!["next"]!["title"]!.GetValue<string>();
         var dog = (await server.GetAsync("/api/round"))["cards"]![0]!["id"]!.GetValue<string>();
-        await server.PutAsync($"/api/dogs/{dog}", new { name = "Bracken", breedIds = new[] { "labrador-retriever" }, bodyMassKg = 30, purposes = new[] { "walks" } });
+        await server.PutAsync(
+            $"/api/dogs/{dog}",
+            new
+            {
+                name = "Bracken",
+                breedIds = new[] { "labrador-retriever" },
+                bodyMassKg = 30,
+                purposes = new[] { "walks" },
+            }
+        );
         Assert.Equal("Choose a muzzle", await NextAsync());
         await server.PutAsync("/api/house-numbers/remeasure.mass-change", new { value = 0.06, reason = "We see it sooner." });
         Assert.Equal("Measure again", await NextAsync());

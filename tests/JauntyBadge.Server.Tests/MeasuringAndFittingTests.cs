@@ -9,8 +9,24 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
     public async Task Readings_are_kept_as_taken_and_their_mean_is_shown()
     {
         var dog = await server.NewDogAsync();
-        await server.PostAsync($"{dog}/readings", new { measure = "noseToInnerEye", side = "left", text = "3 3/4\"" });
-        var bench = await server.PostAsync($"{dog}/readings", new { measure = "noseToInnerEye", side = "left", text = "9,8 cm" });
+        await server.PostAsync(
+            $"{dog}/readings",
+            new
+            {
+                measure = "noseToInnerEye",
+                side = "left",
+                text = "3 3/4\"",
+            }
+        );
+        var bench = await server.PostAsync(
+            $"{dog}/readings",
+            new
+            {
+                measure = "noseToInnerEye",
+                side = "left",
+                text = "9,8 cm",
+            }
+        );
         Assert.Equal(["3 3/4\"", "9,8 cm"], bench["readings"]!.AsArray().Select(r => r!["asTaken"]!.GetValue<string>()));
         Assert.Equal((95.25 + 98) / 2, bench["measures"]![0]!["meanMm"]!.GetValue<double>(), 6);
         Assert.Equal("one-side-only", bench["findings"]![0]!["code"]!.GetValue<string>());
@@ -21,7 +37,12 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
     public async Task A_reading_sent_twice_counts_once_and_one_taken_out_can_be_put_back()
     {
         var dog = await server.NewDogAsync();
-        var reading = new { id = Guid.NewGuid(), measure = "neckGirth", text = "43 cm" };
+        var reading = new
+        {
+            id = Guid.NewGuid(),
+            measure = "neckGirth",
+            text = "43 cm",
+        };
         await server.PostAsync($"{dog}/readings", reading);
         var bench = await server.PostAsync($"{dog}/readings", reading);
         Assert.Single(bench["readings"]!.AsArray());
@@ -35,7 +56,12 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
     public async Task The_same_reading_sent_many_times_at_once_counts_once()
     {
         var dog = await server.NewDogAsync();
-        var reading = new { id = Guid.NewGuid(), measure = "neckGirth", text = "43 cm" };
+        var reading = new
+        {
+            id = Guid.NewGuid(),
+            measure = "neckGirth",
+            text = "43 cm",
+        };
         var all = await Task.WhenAll(Enumerable.Range(0, 8).Select(_ => server.PostAsync($"{dog}/readings", reading)));
         Assert.All(all, a => Assert.Equal(HttpStatusCode.OK, a.Status));
         Assert.Single((await server.GetAsync($"{dog}/bench"))["readings"]!.AsArray());
@@ -74,12 +100,26 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
         var dog = await server.NewDogAsync(new { name = "Chimera", purposes = new[] { "clinic" } });
         (string Measure, string? Side)[] measures =
         [
-            ("noseToInnerEye", "left"), ("noseToInnerEye", "right"), ("snoutGirth", null), ("snoutHeight", null), ("snoutWidth", null),
-            ("jawToNose", null), ("neckGirth", null), ("innerEyeSpacing", null),
+            ("noseToInnerEye", "left"),
+            ("noseToInnerEye", "right"),
+            ("snoutGirth", null),
+            ("snoutHeight", null),
+            ("snoutWidth", null),
+            ("jawToNose", null),
+            ("neckGirth", null),
+            ("innerEyeSpacing", null),
         ];
         for (var i = 0; i < measures.Length; i++)
         {
-            await server.PostAsync($"{dog}/readings", new { measure = measures[i].Measure, side = measures[i].Side, text = i % 2 == 0 ? odd : even });
+            await server.PostAsync(
+                $"{dog}/readings",
+                new
+                {
+                    measure = measures[i].Measure,
+                    side = measures[i].Side,
+                    text = i % 2 == 0 ? odd : even,
+                }
+            );
             foreach (var view in new[] { "", "/bench", "/fits", "/fits/withy-5?fingers=4", "/fits/minute-3?school=working", "/plan" })
                 Assert.Equal(HttpStatusCode.OK, (await server.GetAsync(dog + view)).Status);
         }
@@ -91,8 +131,24 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
     public async Task Findings_speak_the_unit_asked_for()
     {
         var dog = await server.NewDogAsync();
-        await server.PostAsync($"{dog}/readings", new { measure = "noseToInnerEye", side = "left", text = "88" });
-        await server.PostAsync($"{dog}/readings", new { measure = "noseToInnerEye", side = "right", text = "100" });
+        await server.PostAsync(
+            $"{dog}/readings",
+            new
+            {
+                measure = "noseToInnerEye",
+                side = "left",
+                text = "88",
+            }
+        );
+        await server.PostAsync(
+            $"{dog}/readings",
+            new
+            {
+                measure = "noseToInnerEye",
+                side = "right",
+                text = "100",
+            }
+        );
         var bench = await server.GetAsync($"{dog}/bench?unit=in");
         Assert.Contains("1/2 in", bench["findings"]![0]!["message"]!.GetValue<string>(), StringComparison.Ordinal);
     }
@@ -115,20 +171,39 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
         Assert.Equal("fits", fits["fits"]![0]!["group"]!.GetValue<string>());
         Assert.InRange(fits["fits"]![0]!["chance"]!.GetValue<double>(), 0.9, 1);
         var first = (await server.GetAsync($"{dog}/fits/{fits["fits"]![0]!["sizeId"]}"))["fit"]!;
-        var size = (await server.GetAsync("/api/catalogue")).Json.AsArray().SelectMany(m => m!["model"]!["sizes"]!.AsArray())
+        var size = (await server.GetAsync("/api/catalogue"))
+            .Json.AsArray()
+            .SelectMany(m => m!["model"]!["sizes"]!.AsArray())
             .Single(s => s!["id"]!.GetValue<string>() == first["sizeId"]!.GetValue<string>())!;
-        var basket = new[] { "lengthMm", "depthFrontMm", "depthRearMm", "widthRearMm", "openingGirthMm", "neckStrapMinMm", "neckStrapMaxMm" }.ToDictionary(k => k, k => size[k]!.GetValue<double>());
-        var whatIf = await server.PostAsync("/api/what-if/fit", new
-        {
-            snout = new { noseToInnerEyeLeftMm = 98, noseToInnerEyeRightMm = 100, snoutGirthMm = 272, snoutHeightMm = 80, snoutWidthMm = 73, jawToNoseMm = 149.225, neckGirthMm = 430, headShape = "medium" },
-            basket,
-            school = "everyday",
-            neededGapeDeg = 15,
-            fingers = 2,
-        });
+        var basket = new[] { "lengthMm", "depthFrontMm", "depthRearMm", "widthRearMm", "openingGirthMm", "neckStrapMinMm", "neckStrapMaxMm" }.ToDictionary(
+            k => k,
+            k => size[k]!.GetValue<double>()
+        );
+        var whatIf = await server.PostAsync(
+            "/api/what-if/fit",
+            new
+            {
+                snout = new
+                {
+                    noseToInnerEyeLeftMm = 98,
+                    noseToInnerEyeRightMm = 100,
+                    snoutGirthMm = 272,
+                    snoutHeightMm = 80,
+                    snoutWidthMm = 73,
+                    jawToNoseMm = 149.225,
+                    neckGirthMm = 430,
+                    headShape = "medium",
+                },
+                basket,
+                school = "everyday",
+                neededGapeDeg = 15,
+                fingers = 2,
+            }
+        );
         foreach (var number in new[] { "noseRoomMm", "eyeRoomMm", "gapeDeg", "neckLoopMm" })
             Assert.Equal(whatIf.Number(number), first[number]!.GetValue<double>(), 5);
-        string Said(JsonNode? fit) => string.Join('\n', fit!["criteria"]!.AsArray().Where(c => !c!["soft"]!.GetValue<bool>()).Select(c => $"{c!["name"]} {c["marginMm"]} {c["reason"]}"));
+        string Said(JsonNode? fit) =>
+            string.Join('\n', fit!["criteria"]!.AsArray().Where(c => !c!["soft"]!.GetValue<bool>()).Select(c => $"{c!["name"]} {c["marginMm"]} {c["reason"]}"));
         Assert.Equal(Said(whatIf.Json), Said(first));
     }
 
@@ -137,7 +212,9 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
     {
         var dog = await server.MeasuredDogAsync();
         async Task<(double Deg, int Fingers)> BriefAsync(string query) =>
-            (await server.GetAsync($"{dog}/fits{query}"))["brief"]! is var brief ? (brief["neededGapeDeg"]!.GetValue<double>(), brief["fingers"]!.GetValue<int>()) : default;
+            (await server.GetAsync($"{dog}/fits{query}"))["brief"]! is var brief
+                ? (brief["neededGapeDeg"]!.GetValue<double>(), brief["fingers"]!.GetValue<int>())
+                : default;
         Assert.Equal((15, 2), await BriefAsync(""));
         Assert.Equal((15, 1), await BriefAsync("?school=working"));
         Assert.Equal((8, 2), await BriefAsync("?uses=clinic"));
@@ -156,7 +233,10 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
         await server.PostAsync($"{dog}/readings", new { measure = "snoutWidth", text = "90" });
         var card = await server.GetAsync(dog);
         Assert.Equal(reasons, card["choice"]!["kept"]!["criteria"]!.ToJsonString());
-        Assert.Contains(card["choice"]!["kept"]!["snout"]!.AsArray(), n => n!["name"]!.GetValue<string>() == "Snout width" && n["mm"]!.GetValue<double>() == 73);
+        Assert.Contains(
+            card["choice"]!["kept"]!["snout"]!.AsArray(),
+            n => n!["name"]!.GetValue<string>() == "Snout width" && n["mm"]!.GetValue<double>() == 73
+        );
         Assert.Equal(0.5, card["badge"]!["fitted"]!.GetValue<double>());
 
         await server.PostAsync($"{dog}/choice/{choice["id"]}/withdraw");
@@ -182,7 +262,15 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
         var dog = await server.MeasuredDogAsync();
         var fits = (await server.GetAsync($"{dog}/fits?uses=clinic&minutes=5"))["fits"]!.AsArray();
         var sleeve = fits.First(f => f!["type"]!.GetValue<string>() == "sleeve" && f["verdict"]!.GetValue<string>() != "out")!;
-        var kept = await server.PostAsync($"{dog}/choice", new { sizeId = sleeve["sizeId"]!.GetValue<string>(), uses = new[] { "clinic" }, minutes = 5 });
+        var kept = await server.PostAsync(
+            $"{dog}/choice",
+            new
+            {
+                sizeId = sleeve["sizeId"]!.GetValue<string>(),
+                uses = new[] { "clinic" },
+                minutes = 5,
+            }
+        );
         Assert.Equal("sleeve", kept["kept"]!["type"]!.GetValue<string>());
         Assert.NotNull((await server.GetAsync(dog))["choice"]);
     }

@@ -29,7 +29,9 @@ public class MigrationTests
                 $"""
                 INSERT INTO "Dogs" ("Id", "Name", "BirthDateEstimated", "BreedIds", "BodyMassKg", "Purposes", "Temperament", "Sensitivities", "BiteTier", "CreatedAt", "Version")
                 VALUES ({id}, 'Bracken', 0, '["beagle"]', 12.5, '["Walks"]', 'Typical', '[]', 'None', '2026-05-01 10:00:00', 1)
-                """, TestContext.Current.CancellationToken);
+                """,
+                TestContext.Current.CancellationToken
+            );
         }
 
         foreach (var (mm, at) in new[] { (98.0, "2026-05-02 10:00:00"), (100.0, "2026-05-01 11:00:00") })
@@ -38,7 +40,9 @@ public class MigrationTests
                 $"""
                 INSERT INTO "Readings" ("Id", "DogId", "Measure", "Side", "Millimetres", "Unit", "AsTaken", "TakenAt")
                 VALUES ({Guid.NewGuid()}, {dog}, 'NoseToInnerEye', 'Left', {mm}, 'Mm', '98 mm', {at})
-                """, TestContext.Current.CancellationToken);
+                """,
+                TestContext.Current.CancellationToken
+            );
         }
 
         using var folder = PracticeFolder.Hold(Path.GetDirectoryName(path)!);
@@ -65,7 +69,9 @@ public class MigrationTests
             INSERT INTO "Dogs" ("Id", "Name", "BirthDateEstimated", "BreedIds", "BodyMassKg", "Purposes", "Temperament", "Sensitivities", "BiteTier", "CreatedAt", "Version",
               "Health", "TraitsSeen")
             VALUES ({dog}, 'Bracken', 0, '["beagle"]', 12.5, '["Walks"]', 'Typical', '[]', 'None', '2026-05-01 10:00:00', 1, '[]', '[]')
-            """, cancel);
+            """,
+            cancel
+        );
         const string Kept = """
             {"model":"Withy","maker":"Hobb & Daughter","type":"basket","size":{"id":"withy-5","label":"5","lengthMm":98,"neckStrapMinMm":340,"neckStrapMaxMm":560,"massG":298,
              "depthFrontMm":119,"depthRearMm":101,"widthRearMm":88,"openingGirthMm":340,"girthMinMm":null,"girthMaxMm":null},"school":"working","fingers":1,"neededGapeDeg":15,"verdict":"fits",
@@ -77,14 +83,15 @@ public class MigrationTests
             $"""
             INSERT INTO "Choices" ("Id", "Number", "DogId", "ChosenAt", "SizeId", "Kept")
             VALUES ({Guid.NewGuid()}, 1, {dog}, '2026-05-02 10:00:00', 'withy-5', {Kept})
-            """, cancel);
+            """,
+            cancel
+        );
         await db.Database.MigrateAsync(cancel);
         var fit = (await db.Choices.SingleAsync(cancel)).KeptFit;
         Assert.Equal((FitStyle.Working, "Kept."), (fit.FitStyle, fit.Note));
         var numbers = fit.Numbers!.ToNumbers();
         Assert.Equal((HeadShape.Long, 15), (numbers.HeadShape, numbers.FitLineGap!.Value.Millimeters));
-        Assert.Equal(
-            [98, 100.5, 80, 272, 80, 73, 149, 205, 430, 95, 110, 108, 470], numbers.Lengths.Select(l => l.Value.Millimeters));
+        Assert.Equal([98, 100.5, 80, 272, 80, 73, 149, 205, 430, 95, 110, 108, 470], numbers.Lengths.Select(l => l.Value.Millimeters));
         Assert.Null(numbers.InnerEyeSpacing);
         Assert.NotNull(fit.Draw());
     }

@@ -12,7 +12,8 @@ public sealed class OpeningTests
 {
     private static string NewFolder() => Directory.CreateTempSubdirectory("jaunty-badge-open-").FullName;
 
-    private static string[] On(string folder, params string[] more) => ["--urls", "http://127.0.0.1:0", "--data", folder, "--contentRoot", AppContext.BaseDirectory, .. more];
+    private static string[] On(string folder, params string[] more) =>
+        ["--urls", "http://127.0.0.1:0", "--data", folder, "--contentRoot", AppContext.BaseDirectory, .. more];
 
     private static void Do(string folder, string sql)
     {
@@ -54,13 +55,16 @@ public sealed class OpeningTests
             newest = earlier.Database.GetMigrations().Last().Split('_')[1];
         }
 
-        Do(folder, """
+        Do(
+            folder,
+            """
             CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER NOT NULL PRIMARY KEY, "Timestamp" TEXT NOT NULL);
             INSERT OR REPLACE INTO "__EFMigrationsLock" VALUES (1, '2026-01-01');
             INSERT INTO "Dogs" ("Id", "Name", "BirthDateEstimated", "BreedIds", "BodyMassKg", "Purposes", "Temperament", "Sensitivities", "BiteTier", "CreatedAt", "Version",
               "Health", "TraitsSeen")
             VALUES ('6F9619FF-8B86-D011-B42D-00C04FC964FF', 'Bracken', 0, '["beagle"]', 12.5, '["Walks"]', 'Typical', '[]', 'None', '2026-05-01 10:00:00', 1, '[]', '[]');
-            """);
+            """
+        );
         var watch = Stopwatch.StartNew();
         using var server = await RealServer.StartAsync(folder);
         Assert.Contains("Bracken", await server.Http.GetStringAsync("/api/round"), StringComparison.Ordinal);
@@ -126,7 +130,10 @@ public sealed class OpeningTests
     {
         using var first = await RealServer.StartAsync(NewFolder());
         var folder = NewFolder();
-        IsOneSentence(await RealServer.RunAsync("--urls", first.Http.BaseAddress!.ToString(), "--data", folder, "--contentRoot", AppContext.BaseDirectory), "Something else answers");
+        IsOneSentence(
+            await RealServer.RunAsync("--urls", first.Http.BaseAddress!.ToString(), "--data", folder, "--contentRoot", AppContext.BaseDirectory),
+            "Something else answers"
+        );
     }
 
     [Fact]

@@ -23,10 +23,15 @@ public sealed class PhotoTests(PracticeServer server) : IClassFixture<PracticeSe
         form.Add(new StringContent(view), "view");
         using var response = await server.Http.PostAsync(new Uri($"{dog}/photos", UriKind.Relative), form);
         var text = await response.Content.ReadAsStringAsync();
-        return new Answer(response.StatusCode, text.StartsWith('{') ? JsonNode.Parse(text)! : new JsonObject(), response.Content.Headers.ContentType?.MediaType);
+        return new Answer(
+            response.StatusCode,
+            text.StartsWith('{') ? JsonNode.Parse(text)! : new JsonObject(),
+            response.Content.Headers.ContentType?.MediaType
+        );
     }
 
-    private async Task<byte[]> PictureAsync(string dog, Answer photo) => await server.Http.GetByteArrayAsync(new Uri($"{dog}/photos/{photo["id"]}/picture", UriKind.Relative));
+    private async Task<byte[]> PictureAsync(string dog, Answer photo) =>
+        await server.Http.GetByteArrayAsync(new Uri($"{dog}/photos/{photo["id"]}/picture", UriKind.Relative));
 
     /// <summary>A white picture with a red left half, so that turning shows.</summary>
     private static byte[] Picture(int width, int height, SKEncodedImageFormat format)
@@ -113,8 +118,15 @@ public sealed class PhotoTests(PracticeServer server) : IClassFixture<PracticeSe
         Assert.Equal(orientation >= 5 ? (480, 640) : (640, 480), (stored.Width, stored.Height));
         bool IsRed(double x, double y) => stored.GetPixel((int)(x * stored.Width), (int)(y * stored.Height)).Green < 100;
         Assert.Equal(
-            red switch { "left" => (true, false, true, false), "right" => (false, true, false, true), "top" => (true, true, false, false), _ => (false, false, true, true) },
-            (IsRed(0.1, 0.1), IsRed(0.9, 0.1), IsRed(0.1, 0.9), IsRed(0.9, 0.9)));
+            red switch
+            {
+                "left" => (true, false, true, false),
+                "right" => (false, true, false, true),
+                "top" => (true, true, false, false),
+                _ => (false, false, true, true),
+            },
+            (IsRed(0.1, 0.1), IsRed(0.9, 0.1), IsRed(0.1, 0.9), IsRed(0.9, 0.9))
+        );
         var text = Encoding.Latin1.GetString(bytes);
         Assert.DoesNotContain("Exif", text, StringComparison.Ordinal);
         Assert.DoesNotContain("WENDVALLEY", text, StringComparison.Ordinal);
@@ -133,7 +145,11 @@ public sealed class PhotoTests(PracticeServer server) : IClassFixture<PracticeSe
     {
         var dog = await server.NewDogAsync();
         Assert.Contains("not a picture", (await UploadAsync(dog, Encoding.ASCII.GetBytes("<svg onload=alert(1)>"))).Problem("file"), StringComparison.Ordinal);
-        Assert.Contains("not a picture", (await UploadAsync(dog, Encoding.ASCII.GetBytes("GIF89a\u0001\0\u0001\0\0\0\0,"))).Problem("file"), StringComparison.Ordinal);
+        Assert.Contains(
+            "not a picture",
+            (await UploadAsync(dog, Encoding.ASCII.GetBytes("GIF89a\u0001\0\u0001\0\0\0\0,"))).Problem("file"),
+            StringComparison.Ordinal
+        );
         var whole = Picture(640, 480, SKEncodedImageFormat.Png);
         Assert.Contains("damaged", (await UploadAsync(dog, whole[..(whole.Length / 2)])).Problem("file"), StringComparison.Ordinal);
         Assert.Contains("only 100", (await UploadAsync(dog, Picture(100, 100, SKEncodedImageFormat.Png))).Problem("file"), StringComparison.Ordinal);
@@ -155,14 +171,15 @@ public sealed class PhotoTests(PracticeServer server) : IClassFixture<PracticeSe
     }
 
     /// <summary>Marks as the front end sends them.</summary>
-    private static object MarksOf(DemoPicture drawn, int corners = 4) => new
-    {
-        view = drawn.View.ToString().ToLowerInvariant(),
-        side = "left",
-        kind = "card",
-        corners = drawn.Marks.Corners.Take(corners).Select(c => new { c.X, c.Y }),
-        landmarks = drawn.Marks.Landmarks.ToDictionary(l => JsonNamingPolicy.CamelCase.ConvertName(l.Key.ToString()), l => new { l.Value.X, l.Value.Y }),
-    };
+    private static object MarksOf(DemoPicture drawn, int corners = 4) =>
+        new
+        {
+            view = drawn.View.ToString().ToLowerInvariant(),
+            side = "left",
+            kind = "card",
+            corners = drawn.Marks.Corners.Take(corners).Select(c => new { c.X, c.Y }),
+            landmarks = drawn.Marks.Landmarks.ToDictionary(l => JsonNamingPolicy.CamelCase.ConvertName(l.Key.ToString()), l => new { l.Value.X, l.Value.Y }),
+        };
 
     [Fact]
     public async Task A_marked_picture_is_measured_and_taken_to_the_bench_with_its_doubt()
@@ -195,7 +212,15 @@ public sealed class PhotoTests(PracticeServer server) : IClassFixture<PracticeSe
         var dog = await server.NewDogAsync();
         var drawn = DemoPicture.Draw(PhotoView.Side);
         var photo = await UploadAsync(dog, drawn.Jpeg);
-        await server.PostAsync($"{dog}/readings", new { measure = "snoutWidth", text = "66", tool = "caliper" });
+        await server.PostAsync(
+            $"{dog}/readings",
+            new
+            {
+                measure = "snoutWidth",
+                text = "66",
+                tool = "caliper",
+            }
+        );
         var marked = await server.PutAsync($"{dog}/photos/{photo["id"]}", MarksOf(drawn));
         Assert.Contains(marked["measures"]!.AsArray(), m => m!["measure"]!.GetValue<string>() == "snoutGirth");
     }
@@ -220,7 +245,10 @@ public sealed class PhotoTests(PracticeServer server) : IClassFixture<PracticeSe
             question = question with
             {
                 PictureSize = (1600, 1200),
-                Reference = question.Reference with { Corners = [.. question.Reference.Corners.Select(c => Clicked(c, PhotoRules.Click.Ours * PhotoRules.CornerShare.Ours))] },
+                Reference = question.Reference with
+                {
+                    Corners = [.. question.Reference.Corners.Select(c => Clicked(c, PhotoRules.Click.Ours * PhotoRules.CornerShare.Ours))],
+                },
                 Landmarks = question.Landmarks.ToDictionary(l => l.Key, l => Clicked(l.Value, PhotoRules.Click.Ours)),
             };
             Assert.True(PhotoSolver.TrySolve(question, out var solution, out _));

@@ -24,9 +24,7 @@ public sealed class PracticeServer : IDisposable
     private readonly Disk disk = new();
 
     public PracticeServer()
-        : this(demo: false)
-    {
-    }
+        : this(demo: false) { }
 
     internal PracticeServer(bool demo, string? folder = null)
     {
@@ -67,7 +65,11 @@ public sealed class PracticeServer : IDisposable
         request.Headers.ExpectContinue = body is string { Length: > 500_000 };
         using var response = await Http.SendAsync(request);
         var text = await response.Content.ReadAsStringAsync();
-        return new Answer(response.StatusCode, text.StartsWith('{') || text.StartsWith('[') ? JsonNode.Parse(text)! : new JsonObject(), response.Content.Headers.ContentType?.MediaType);
+        return new Answer(
+            response.StatusCode,
+            text.StartsWith('{') || text.StartsWith('[') ? JsonNode.Parse(text)! : new JsonObject(),
+            response.Content.Headers.ContentType?.MediaType
+        );
     }
 
     public Task<Answer> GetAsync(string path) => SendAsync(HttpMethod.Get, path);
@@ -82,7 +84,17 @@ public sealed class PracticeServer : IDisposable
     /// <summary>A dog with a purpose; answers its address.</summary>
     public async Task<string> NewDogAsync(object? dog = null)
     {
-        var made = await PostAsync("/api/dogs", dog ?? new { name = "Bracken", breedIds = new[] { "labrador-retriever" }, bodyMassKg = 28, purposes = new[] { "walks" } });
+        var made = await PostAsync(
+            "/api/dogs",
+            dog
+                ?? new
+                {
+                    name = "Bracken",
+                    breedIds = new[] { "labrador-retriever" },
+                    bodyMassKg = 28,
+                    purposes = new[] { "walks" },
+                }
+        );
         Assert.Equal(HttpStatusCode.Created, made.Status);
         return $"/api/dogs/{made["id"]}";
     }
@@ -93,11 +105,29 @@ public sealed class PracticeServer : IDisposable
         var dog = await NewDogAsync();
         (string Measure, string? Side, string Text)[] readings =
         [
-            ("noseToInnerEye", "left", "98"), ("noseToInnerEye", "right", "10,0 cm"), ("snoutGirth", null, "272"), ("snoutHeight", null, "80"),
-            ("snoutWidth", null, "73"), ("jawToNose", null, "5 7/8 in"), ("neckGirth", null, "430"),
+            ("noseToInnerEye", "left", "98"),
+            ("noseToInnerEye", "right", "10,0 cm"),
+            ("snoutGirth", null, "272"),
+            ("snoutHeight", null, "80"),
+            ("snoutWidth", null, "73"),
+            ("jawToNose", null, "5 7/8 in"),
+            ("neckGirth", null, "430"),
         ];
         foreach (var (measure, side, text) in readings)
-            Assert.Equal(HttpStatusCode.OK, (await PostAsync($"{dog}/readings", new { measure, side, text })).Status);
+            Assert.Equal(
+                HttpStatusCode.OK,
+                (
+                    await PostAsync(
+                        $"{dog}/readings",
+                        new
+                        {
+                            measure,
+                            side,
+                            text,
+                        }
+                    )
+                ).Status
+            );
         return dog;
     }
 
@@ -112,7 +142,9 @@ public sealed class PracticeServer : IDisposable
         protected override void ConfigureWebHost(IWebHostBuilder builder)
         {
             builder.UseEnvironment("Production").UseSetting("data", folder).UseSetting("demo", demo.ToString());
-            builder.ConfigureServices(services => services.Replace(ServiceDescriptor.Singleton(clock)).ConfigureDbContext<PracticeDb>(db => db.AddInterceptors(disk)));
+            builder.ConfigureServices(services =>
+                services.Replace(ServiceDescriptor.Singleton(clock)).ConfigureDbContext<PracticeDb>(db => db.AddInterceptors(disk))
+            );
         }
     }
 

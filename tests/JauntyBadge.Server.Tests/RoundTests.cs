@@ -13,28 +13,71 @@ public class RoundTests(PracticeServer server) : IClassFixture<PracticeServer>
     [Fact]
     public async Task A_card_follows_every_change_of_the_dog()
     {
-        var dog = await server.NewDogAsync(new { name = "Tansy", breedIds = new[] { "whippet" }, bodyMassKg = 12, purposes = new[] { "walks" } });
-        Assert.Equal(("Measure", 0.0), ((await CardAsync(dog))["next"]!["title"]!.GetValue<string>(), (await CardAsync(dog))["badge"]!["measured"]!.GetValue<double>()));
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Tansy",
+                breedIds = new[] { "whippet" },
+                bodyMassKg = 12,
+                purposes = new[] { "walks" },
+            }
+        );
+        Assert.Equal(
+            ("Measure", 0.0),
+            ((await CardAsync(dog))["next"]!["title"]!.GetValue<string>(), (await CardAsync(dog))["badge"]!["measured"]!.GetValue<double>())
+        );
         var reading = await server.PostAsync($"{dog}/readings", new { measure = "snoutGirth", text = "180" });
         Assert.Equal(0.2, (await CardAsync(dog))["badge"]!["measured"]!.GetValue<double>(), 3);
 
         // A reading taken out changes no record that has a number or a version of its own.
         await server.SendAsync(HttpMethod.Delete, $"{dog}/readings/{reading["readings"]![0]!["id"]}");
         Assert.Equal(0, (await CardAsync(dog))["badge"]!["measured"]!.GetValue<double>());
-        await server.PutAsync(dog, new { name = "Tansy", keeper = "Sefa Tarn", breedIds = new[] { "whippet" }, bodyMassKg = 12, purposes = Array.Empty<string>() });
+        await server.PutAsync(
+            dog,
+            new
+            {
+                name = "Tansy",
+                keeper = "Sefa Tarn",
+                breedIds = new[] { "whippet" },
+                bodyMassKg = 12,
+                purposes = Array.Empty<string>(),
+            }
+        );
         var card = await CardAsync(dog);
-        Assert.Equal(("Sefa Tarn", "dog", "onTheBench"), (card["keeper"]!.GetValue<string>(), card["next"]!["kind"]!.GetValue<string>(), card["group"]!.GetValue<string>()));
+        Assert.Equal(
+            ("Sefa Tarn", "dog", "onTheBench"),
+            (card["keeper"]!.GetValue<string>(), card["next"]!["kind"]!.GetValue<string>(), card["group"]!.GetValue<string>())
+        );
     }
 
     [Fact]
     public async Task A_card_follows_the_day_the_breeds_and_the_other_dogs_of_the_breed()
     {
         using var own = new PracticeServer();
-        async Task<JsonNode> Card(string dog) => (await own.GetAsync("/api/round"))["cards"]!.AsArray().Single(c => dog.EndsWith(c!["id"]!.GetValue<string>(), StringComparison.Ordinal))!;
+        async Task<JsonNode> Card(string dog) =>
+            (await own.GetAsync("/api/round"))["cards"]!.AsArray().Single(c => dog.EndsWith(c!["id"]!.GetValue<string>(), StringComparison.Ordinal))!;
         async Task<string> Labrador(string name, string girth)
         {
-            var made = await own.NewDogAsync(new { name, ageMonths = 6, breedIds = new[] { "labrador-retriever" }, bodyMassKg = 28, purposes = new[] { "walks" } });
-            foreach (var (measure, text) in new[] { ("fitLineLength", "80"), ("snoutHeight", "80"), ("snoutGirth", girth), ("snoutWidth", "73"), ("neckGirth", "430") })
+            var made = await own.NewDogAsync(
+                new
+                {
+                    name,
+                    ageMonths = 6,
+                    breedIds = new[] { "labrador-retriever" },
+                    bodyMassKg = 28,
+                    purposes = new[] { "walks" },
+                }
+            );
+            foreach (
+                var (measure, text) in new[]
+                {
+                    ("fitLineLength", "80"),
+                    ("snoutHeight", "80"),
+                    ("snoutGirth", girth),
+                    ("snoutWidth", "73"),
+                    ("neckGirth", "430"),
+                }
+            )
                 await own.PostAsync($"{made}/readings", new { measure, text });
             return made;
         }
@@ -46,7 +89,17 @@ public class RoundTests(PracticeServer server) : IClassFixture<PracticeServer>
 
         // Eight others of the breed make a range of the practice's own, and now the first dog's girth stands apart.
         Assert.Equal("Check the readings", (await Card(odd))["next"]!["title"]!.GetValue<string>());
-        await own.PutAsync("/api/breeds/labrador-retriever", new { name = "Wend retriever", shape = "medium", traits = Array.Empty<string>(), growingMonths = 18, alsoCalled = Array.Empty<string>() });
+        await own.PutAsync(
+            "/api/breeds/labrador-retriever",
+            new
+            {
+                name = "Wend retriever",
+                shape = "medium",
+                traits = Array.Empty<string>(),
+                growingMonths = 18,
+                alsoCalled = Array.Empty<string>(),
+            }
+        );
         Assert.Equal("Wend retriever", (await Card(odd))["breeds"]!.GetValue<string>());
         own.Clock.Advance(TimeSpan.FromDays(40));
         Assert.Equal("Measure again", (await Card(odd))["next"]!["title"]!.GetValue<string>());
@@ -80,7 +133,15 @@ public class RoundTests(PracticeServer server) : IClassFixture<PracticeServer>
     [InlineData("zoé ferry", false)] // every word has to be found
     public async Task A_dog_is_found_by_words_of_name_keeper_place_and_breed(string search, bool found)
     {
-        var dog = await server.NewDogAsync(new { name = "Zoë", keeper = "Wynne Latchet", place = "Wend Lock, canal side", breedIds = new[] { "english-pointer" } });
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Zoë",
+                keeper = "Wynne Latchet",
+                place = "Wend Lock, canal side",
+                breedIds = new[] { "english-pointer" },
+            }
+        );
         await server.NewDogAsync(new { name = "Otis", place = "Ferry Cottage" });
         foreach (var archived in new[] { false, true })
         {

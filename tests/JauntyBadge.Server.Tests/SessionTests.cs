@@ -35,7 +35,8 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
     private async Task<Answer> GoAsync(string session, Guid id, bool success = true) =>
         await server.PutAsync($"{session}/goes/{id}", Go((await server.GetAsync(session))["openSet"], success));
 
-    private async Task<Answer> SignAsync(string session, string path, string sign) => await server.PutAsync(path, Sign((await server.GetAsync(session))["openSet"], sign));
+    private async Task<Answer> SignAsync(string session, string path, string sign) =>
+        await server.PutAsync(path, Sign((await server.GetAsync(session))["openSet"], sign));
 
     private static string Decision(Answer session) => session["sets"]!.AsArray()[^1]!["decision"]!.GetValue<string>();
 
@@ -127,7 +128,14 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
         Assert.Equal(HttpStatusCode.OK, (await server.PostAsync($"{session}/sets/1/finish")).Status);
         var second = shown.DeepClone();
         second["number"] = 2;
-        foreach (var (path, body) in new[] { ($"goes/{Guid.NewGuid()}", Go(shown)), ($"signs/{Guid.NewGuid()}", Sign(shown, "growls")), ($"goes/{Guid.NewGuid()}", Go(second)) })
+        foreach (
+            var (path, body) in new[]
+            {
+                ($"goes/{Guid.NewGuid()}", Go(shown)),
+                ($"signs/{Guid.NewGuid()}", Sign(shown, "growls")),
+                ($"goes/{Guid.NewGuid()}", Go(second)),
+            }
+        )
         {
             var stale = await server.PutAsync($"{session}/{path}", body);
             Assert.Equal(HttpStatusCode.Conflict, stale.Status);
@@ -186,10 +194,34 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
     [Fact]
     public async Task A_step_that_comes_into_the_plan_or_moves_in_it_is_untrained_until_it_is_trained()
     {
-        var dog = await server.NewDogAsync(new { name = "Sedge", temperament = "typical", purposes = new[] { "walks" } });
-        await server.PostAsync($"{dog}/plan/position", new { stepId = "hold-short", target = 0, note = "Came to us so." });
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Sedge",
+                temperament = "typical",
+                purposes = new[] { "walks" },
+            }
+        );
+        await server.PostAsync(
+            $"{dog}/plan/position",
+            new
+            {
+                stepId = "hold-short",
+                target = 0,
+                note = "Came to us so.",
+            }
+        );
         var before = await PassedAsync(dog);
-        await server.PutAsync(dog, new { name = "Sedge", temperament = "typical", purposes = new[] { "walks" }, sensitivities = new[] { "clicks", "handsBehindHead" } });
+        await server.PutAsync(
+            dog,
+            new
+            {
+                name = "Sedge",
+                temperament = "typical",
+                purposes = new[] { "walks" },
+                sensitivities = new[] { "clicks", "handsBehindHead" },
+            }
+        );
         Assert.Equal(before, await PassedAsync(dog));
         Assert.DoesNotContain("click-near", before);
         Assert.DoesNotContain("hands-slow", before);
@@ -204,16 +236,36 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
             server.Clock.Advance(TimeSpan.FromDays(1));
         }
 
-        Assert.Equal("click-far", (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Single(s => s!["state"]!.GetValue<string>() == "here")!["step"]!["id"]!.GetValue<string>());
+        Assert.Equal(
+            "click-far",
+            (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Single(s => s!["state"]!.GetValue<string>() == "here")!["step"]![
+                "id"
+            ]!.GetValue<string>()
+        );
     }
 
     /// <summary>A session keeps the plan it began with.</summary>
     [Fact]
     public async Task A_dog_edited_in_mid_session_is_judged_as_the_session_began()
     {
-        var dog = await server.NewDogAsync(new { name = "Reed", temperament = "typical", purposes = new[] { "walks" } });
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Reed",
+                temperament = "typical",
+                purposes = new[] { "walks" },
+            }
+        );
         var session = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
-        await server.PutAsync(dog, new { name = "Reed", temperament = "soured", purposes = new[] { "walks" } });
+        await server.PutAsync(
+            dog,
+            new
+            {
+                name = "Reed",
+                temperament = "soured",
+                purposes = new[] { "walks" },
+            }
+        );
         await server.PostAsync($"{dog}/plan/rule", new { rule = "steadyTens", reason = "Our old way." });
         await GoesAsync(session, 2);
         await SignAsync(session, $"{session}/signs/{Guid.NewGuid()}", "looks-away");
@@ -225,18 +277,32 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
         var next = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
         await GoesAsync(next, 5);
         Assert.False((await server.GetAsync(next))["isClear"]!.GetValue<bool>());
-        Assert.Equal(("steadyTens", "Our old way."), (await server.GetAsync($"{dog}/plan")) is var plan ? (plan.Text("rule"), plan.Text("ruleReason")) : default);
+        Assert.Equal(
+            ("steadyTens", "Our old way."),
+            (await server.GetAsync($"{dog}/plan")) is var plan ? (plan.Text("rule"), plan.Text("ruleReason")) : default
+        );
     }
 
     [Fact]
     public async Task A_wary_dog_begins_below_is_heeded_at_the_first_unsure_sign_and_rests_two_days()
     {
-        var dog = await server.NewDogAsync(new { name = "Tansy", temperament = "wary", purposes = new[] { "walks" } });
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Tansy",
+                temperament = "wary",
+                purposes = new[] { "walks" },
+            }
+        );
         var session = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
         var begun = (await server.GetAsync(session))["openSet"]!;
         Assert.Equal((-2, "one hand open so that it sees"), (begun["target"]!.GetValue<int>(), begun["targetText"]!.GetValue<string>()));
         await GoesAsync(session, 2);
-        Assert.True((await SignAsync(session, $"{session}/signs/{Guid.NewGuid()}", "ears-back")) is var unsure && unsure["isClear"]!.GetValue<bool>() && unsure.Text("settles") == "It is unsure: finish the set.");
+        Assert.True(
+            (await SignAsync(session, $"{session}/signs/{Guid.NewGuid()}", "ears-back")) is var unsure
+                && unsure["isClear"]!.GetValue<bool>()
+                && unsure.Text("settles") == "It is unsure: finish the set."
+        );
         var ended = await server.PostAsync($"{session}/sets/1/finish");
         Assert.Equal(("back", true), (Decision(ended), ended["endedAt"] is not null));
         var next = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
@@ -252,7 +318,9 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
     public async Task A_practice_replayed_from_its_log_comes_to_the_same_decisions()
     {
         using var own = new PracticeServer(demo: true);
-        var dog = (await own.GetAsync("/api/round"))["cards"]!.AsArray().First(c => c!["next"]!["kind"]!.GetValue<string>() == "session")!["id"]!.GetValue<string>();
+        var dog = (await own.GetAsync("/api/round"))["cards"]!.AsArray().First(c => c!["next"]!["kind"]!.GetValue<string>() == "session")![
+            "id"
+        ]!.GetValue<string>();
         var session = $"/api/sessions/{(await own.PostAsync($"/api/dogs/{dog}/sessions"))["id"]}";
         var shown = (await own.GetAsync(session))["openSet"]!;
         for (var i = 0; i < 2; i++)
@@ -268,7 +336,10 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
         Assert.Equal((0, 0), (replay.Older, replay.Differences.Count));
 
         // A log that was tampered with is found.
-        await db.Database.ExecuteSqlAsync($"""UPDATE "Goes" SET "Success" = NOT "Success" WHERE "SetId" IN (SELECT "Id" FROM "Sets" WHERE "Decision" = 'Raise' ORDER BY "Id" LIMIT 1)""", TestContext.Current.CancellationToken);
+        await db.Database.ExecuteSqlAsync(
+            $"""UPDATE "Goes" SET "Success" = NOT "Success" WHERE "SetId" IN (SELECT "Id" FROM "Sets" WHERE "Decision" = 'Raise' ORDER BY "Id" LIMIT 1)""",
+            TestContext.Current.CancellationToken
+        );
         var differs = Assert.Single((await Replay.RunAsync(db, TestContext.Current.CancellationToken)).Differences);
         Assert.Equal(("Raise", "Back"), (differs.Recorded, differs.Now));
     }
@@ -286,7 +357,9 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
             var go = Go((await server.GetAsync(session))["openSet"]);
             go["at"] = at;
             await server.PutAsync($"{session}/goes/{id}", go);
-            return (await server.GetAsync(session))["openSet"]!["goes"]!.AsArray().Single(g => g!["id"]!.GetValue<Guid>() == id)!["at"]!.GetValue<DateTime>().ToUniversalTime();
+            return (await server.GetAsync(session))["openSet"]!["goes"]!.AsArray().Single(g => g!["id"]!.GetValue<Guid>() == id)!["at"]!
+                .GetValue<DateTime>()
+                .ToUniversalTime();
         }
 
         Assert.Equal(tapped.UtcDateTime, await AtAsync(tapped));
@@ -323,9 +396,29 @@ public sealed class SessionTests(PracticeServer server) : IClassFixture<Practice
     {
         var dog = await server.NewDogAsync();
         Assert.NotNull((await server.PostAsync($"{dog}/plan/position", new { stepId = "hold-short", target = 2 })).Problem("note"));
-        Assert.NotNull((await server.PostAsync($"{dog}/plan/position", new { stepId = "hold-short", target = 9, note = "x" })).Problem("target"));
+        Assert.NotNull(
+            (
+                await server.PostAsync(
+                    $"{dog}/plan/position",
+                    new
+                    {
+                        stepId = "hold-short",
+                        target = 9,
+                        note = "x",
+                    }
+                )
+            ).Problem("target")
+        );
         Assert.NotNull((await server.PostAsync($"{dog}/plan/position", new { stepId = "muzzle-alone", note = "x" })).Problem("stepId"));
-        var plan = await server.PostAsync($"{dog}/plan/position", new { stepId = "hold-short", target = 2, note = "trained elsewhere" });
+        var plan = await server.PostAsync(
+            $"{dog}/plan/position",
+            new
+            {
+                stepId = "hold-short",
+                target = 2,
+                note = "trained elsewhere",
+            }
+        );
         Assert.Equal("trained elsewhere", plan.Text("lastReason"));
 
         var first = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";

@@ -40,7 +40,8 @@ public sealed class TapeTests(PracticeServer server) : IClassFixture<PracticeSer
     [InlineData("HELLO", "tape", "2")]
     [InlineData("BAT", "101")]
     [InlineData("BAT", "-1")]
-    public void A_value_out_of_range_is_no_reading_though_its_sum_is_right(params string[] words) => Assert.False(TapeLine.TryParse(TapeLine.Write(words), out _));
+    public void A_value_out_of_range_is_no_reading_though_its_sum_is_right(params string[] words) =>
+        Assert.False(TapeLine.TryParse(TapeLine.Write(words), out _));
 
     [Fact]
     public async Task The_stand_in_scatters_like_a_hand_and_now_and_then_a_line_is_lost()
@@ -98,14 +99,27 @@ public sealed class TapeTests(PracticeServer server) : IClassFixture<PracticeSer
         await using var stream = await own.Http.GetStreamAsync(new Uri("/api/devices/tape/events", UriKind.Relative));
         await using var news = SseParser.Create(stream).EnumerateAsync().GetAsyncEnumerator();
         bool Connected(JsonNode n) => n["state"]!.GetValue<string>() == "connected";
-        Task<Answer> Do(string act) => own.PostAsync("/api/devices/tape/stand-in", new { act, measure = "noseToInnerEye", side = "right" });
+        Task<Answer> Do(string act) =>
+            own.PostAsync(
+                "/api/devices/tape/stand-in",
+                new
+                {
+                    act,
+                    measure = "noseToInnerEye",
+                    side = "right",
+                }
+            );
         await UntilAsync(news, Connected);
 
         Assert.Equal(HttpStatusCode.NoContent, (await Do("press")).Status);
         var reading = await UntilAsync(news, n => n["millimetres"] is not null);
         Assert.Equal(StandInTape.Truth(Measure.NoseToInnerEye, Side.Right).Millimeters, reading["millimetres"]!.GetValue<double>(), 6.0);
         await Do("garble");
-        Assert.Contains("did not come through", (await UntilAsync(news, n => n["trouble"] is not null))["trouble"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Contains(
+            "did not come through",
+            (await UntilAsync(news, n => n["trouble"] is not null))["trouble"]!.GetValue<string>(),
+            StringComparison.Ordinal
+        );
         await Do("slip");
         Assert.Contains("slipped", (await UntilAsync(news, n => n["trouble"] is not null))["trouble"]!.GetValue<string>(), StringComparison.Ordinal);
 
@@ -150,7 +164,11 @@ public sealed class TapeTests(PracticeServer server) : IClassFixture<PracticeSer
     [Fact]
     public async Task A_wrong_act_is_named()
     {
-        Assert.Contains("press", (await server.PostAsync("/api/devices/tape/stand-in", new { act = "throw", measure = "neckGirth" })).Problem("act"), StringComparison.Ordinal);
+        Assert.Contains(
+            "press",
+            (await server.PostAsync("/api/devices/tape/stand-in", new { act = "throw", measure = "neckGirth" })).Problem("act"),
+            StringComparison.Ordinal
+        );
         Assert.NotNull((await server.PostAsync("/api/devices/tape/stand-in", new { act = "press" })).Problem("measure"));
     }
 }

@@ -13,9 +13,15 @@ public class VanTests
         var dog = await server.MeasuredDogAsync();
 
         // The fitting room works the same out anew each time.
-        async Task<int> InTheFittingRoomAsync() => (await server.GetAsync($"{dog}/fits"))["fits"]!.AsArray().Count(f =>
-            f!["type"]!.GetValue<string>() == "basket" && f["verdict"]!.GetValue<string>() != "out" && f["chance"]!.GetValue<double>() >= 0.8
-            && f["notChecked"]!.AsArray().All(n => n!.GetValue<string>() != "width"));
+        async Task<int> InTheFittingRoomAsync() =>
+            (await server.GetAsync($"{dog}/fits"))["fits"]!
+                .AsArray()
+                .Count(f =>
+                    f!["type"]!.GetValue<string>() == "basket"
+                    && f["verdict"]!.GetValue<string>() != "out"
+                    && f["chance"]!.GetValue<double>() >= 0.8
+                    && f["notChecked"]!.AsArray().All(n => n!.GetValue<string>() != "width")
+                );
         async Task<int> InTheVanAsync() => (await server.GetAsync("/api/van"))["plannedFor"]![0]!["fitsToday"]!.GetValue<int>();
 
         List<int> seen = [];
@@ -28,7 +34,20 @@ public class VanTests
         }
 
         async Task<HttpStatusCode> SettingsAsync(string material, int finger) =>
-            (await server.PutAsync("/api/fit-settings", new { material, visibility = "standOut", fingerMm = finger, comfort = 2, safety = 2, feeding = 2 })).Status;
+            (
+                await server.PutAsync(
+                    "/api/fit-settings",
+                    new
+                    {
+                        material,
+                        visibility = "standOut",
+                        fingerMm = finger,
+                        comfort = 2,
+                        safety = 2,
+                        feeding = 2,
+                    }
+                )
+            ).Status;
 
         await LookAsync("measuring");
         await server.PostAsync($"{dog}/readings", new { measure = "snoutWidth", text = "86" });
@@ -41,9 +60,20 @@ public class VanTests
         await LookAsync("putting a model away");
         await server.PostAsync($"/api/catalogue/{best["modelId"]}/versions/1");
         await LookAsync("bringing it back");
-        await server.PutAsync(dog, new { name = "Bracken", breedIds = new[] { "labrador-retriever" }, bodyMassKg = 28, purposes = new[] { "walks" }, biteTier = "injured" });
+        await server.PutAsync(
+            dog,
+            new
+            {
+                name = "Bracken",
+                breedIds = new[] { "labrador-retriever" },
+                bodyMassKg = 28,
+                purposes = new[] { "walks" },
+                biteTier = "injured",
+            }
+        );
         await LookAsync("a bite history");
-        var line = (await server.GetAsync($"{dog}/fits"))["brief"]!["lines"]!.AsArray()
+        var line = (await server.GetAsync($"{dog}/fits"))["brief"]!["lines"]!
+            .AsArray()
             .First(l => l!["demand"]!.GetValue<string>() == "required" && l["canOverrule"]!.GetValue<bool>())!["id"];
         Assert.Equal(HttpStatusCode.OK, (await server.PutAsync($"{dog}/brief/{line}", new { note = "On the lead only." })).Status);
         await LookAsync("overruling a line");

@@ -5,9 +5,26 @@ namespace JauntyBadge.Server.Tests;
 
 public sealed class WhatIfMeasureTests(PracticeServer server)
 {
-    private static object R(string measure, string text, string? side = null, string tool = "softTape", string? unit = null) => new { measure, side, text, unit, tool };
+    private static object R(string measure, string text, string? side = null, string tool = "softTape", string? unit = null) =>
+        new
+        {
+            measure,
+            side,
+            text,
+            unit,
+            tool,
+        };
 
-    private Task<Answer> AskAsync(params object[] readings) => server.PostAsync("/api/what-if/measure", new { school = "everyday", bodyMassKg = 28, readings });
+    private Task<Answer> AskAsync(params object[] readings) =>
+        server.PostAsync(
+            "/api/what-if/measure",
+            new
+            {
+                school = "everyday",
+                bodyMassKg = 28,
+                readings,
+            }
+        );
 
     private static JsonNode Measure(Answer answer, string measure) => answer["measures"]!.AsArray().Single(m => m!["measure"]!.GetValue<string>() == measure)!;
 
@@ -15,7 +32,12 @@ public sealed class WhatIfMeasureTests(PracticeServer server)
     public async Task Readings_are_judged_with_every_member_the_contract_names()
     {
         var answer = await AskAsync(
-            R("fitLineLength", "80"), R("fitLineLength", "8,2", unit: "cm"), R("snoutHeight", "3 1/8 in", tool: "caliper"), R("snoutGirth", "272"), R("neckGirth", "430", tool: "digitalTape"));
+            R("fitLineLength", "80"),
+            R("fitLineLength", "8,2", unit: "cm"),
+            R("snoutHeight", "3 1/8 in", tool: "caliper"),
+            R("snoutGirth", "272"),
+            R("neckGirth", "430", tool: "digitalTape")
+        );
         Assert.Equal(HttpStatusCode.OK, answer.Status);
         var fitLine = Measure(answer, "fitLineLength");
         Assert.Equal((2, 81, "measured"), (fitLine["n"]!.GetValue<int>(), fitLine["meanMm"]!.GetValue<double>(), fitLine["state"]!.GetValue<string>()));
@@ -25,7 +47,10 @@ public sealed class WhatIfMeasureTests(PracticeServer server)
         Assert.Equal("derived", Measure(answer, "snoutWidth")["state"]!.GetValue<string>());
         Assert.Equal("derived", Measure(answer, "noseToInnerEye")["state"]!.GetValue<string>());
         Assert.Empty(answer["findings"]!.AsArray());
-        Assert.Equal(["snoutWidth", "headGirth", "stopToNose", "stopToOcciput", "skullWidth"], answer["missing"]!.AsArray().Select(m => m!["measure"]!.GetValue<string>()));
+        Assert.Equal(
+            ["snoutWidth", "headGirth", "stopToNose", "stopToOcciput", "skullWidth"],
+            answer["missing"]!.AsArray().Select(m => m!["measure"]!.GetValue<string>())
+        );
     }
 
     [Fact]
@@ -43,12 +68,15 @@ public sealed class WhatIfMeasureTests(PracticeServer server)
     [InlineData("38", "89", 0.426966, true)]
     public async Task Head_shape_comes_from_three_ways_side_by_side(string face, string skull, double ratio, bool caution)
     {
-        var answer = await server.PostAsync("/api/what-if/measure", new
-        {
-            school = "working",
-            breed = "Greyhound",
-            readings = new[] { R("stopToNose", face), R("stopToOcciput", skull), R("skullWidth", "103") },
-        });
+        var answer = await server.PostAsync(
+            "/api/what-if/measure",
+            new
+            {
+                school = "working",
+                breed = "Greyhound",
+                readings = new[] { R("stopToNose", face), R("stopToOcciput", skull), R("skullWidth", "103") },
+            }
+        );
         var shape = answer["headShape"]!;
         Assert.Equal("short", shape["shape"]!.GetValue<string>());
         Assert.Equal(caution, shape["airwayCaution"]!.GetValue<bool>());
@@ -61,8 +89,19 @@ public sealed class WhatIfMeasureTests(PracticeServer server)
     [Fact]
     public async Task A_thick_coat_widens_a_girths_doubt()
     {
-        async Task<double> DoubtUnder(string coat) => Measure(
-            await server.PostAsync("/api/what-if/measure", new { school = "everyday", coat, readings = new[] { R("neckGirth", "430") } }), "neckGirth")["standardUncertaintyMm"]!.GetValue<double>();
+        async Task<double> DoubtUnder(string coat) =>
+            Measure(
+                await server.PostAsync(
+                    "/api/what-if/measure",
+                    new
+                    {
+                        school = "everyday",
+                        coat,
+                        readings = new[] { R("neckGirth", "430") },
+                    }
+                ),
+                "neckGirth"
+            )["standardUncertaintyMm"]!.GetValue<double>();
         Assert.Equal(4, Math.Pow(await DoubtUnder("thick"), 2) - Math.Pow(await DoubtUnder("ordinary"), 2), 4);
     }
 
@@ -83,10 +122,17 @@ public sealed class WhatIfMeasureTests(PracticeServer server)
         Assert.NotNull(answer.Problem(field));
     }
 
-    private static JsonObject Photo(double scale = 4, double squeeze = 1, string kind = "card") => JsonNode.Parse($$"""
-        { "view": "side", "reference": { "kind": "{{kind}}", "corners": [[100,100],[{{100 + 85.6 * scale * squeeze}},100],[{{100 + 85.6 * scale * squeeze}},{{100 + 53.98 * scale}}],[100,{{100 + 53.98 * scale}}]] },
-          "landmarks": { "noseTip": [{{100 - 20 * scale}},{{100 + 70 * scale}}], "fitLineTop": [{{100 + 61 * scale}},{{100 + 66 * scale}}], "fitLineUnder": [{{100 + 61 * scale}},{{100 + 146 * scale}}] } }
-        """)!.AsObject();
+    private static JsonObject Photo(double scale = 4, double squeeze = 1, string kind = "card") =>
+        JsonNode
+            .Parse(
+                $$"""
+                { "view": "side", "reference": { "kind": "{{kind}}", "corners": [[100,100],[{{100 + 85.6 * scale * squeeze}},100],[{{100
+                    + 85.6 * scale * squeeze}},{{100 + 53.98 * scale}}],[100,{{100 + 53.98 * scale}}]] },
+                  "landmarks": { "noseTip": [{{100 - 20 * scale}},{{100 + 70 * scale}}], "fitLineTop": [{{100 + 61 * scale}},{{100
+                    + 66 * scale}}], "fitLineUnder": [{{100 + 61 * scale}},{{100 + 146 * scale}}] } }
+                """
+            )!
+            .AsObject();
 
     [Theory]
     [InlineData("card")]

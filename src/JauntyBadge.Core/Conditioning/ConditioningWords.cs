@@ -18,8 +18,10 @@ public static class ConditioningWords
             (DecisionKind.EndNow, _) =>
                 $"It went over threshold ({Lower(count)}). End now. Next time {InWords(decision.StepsBack)} steps back{(stepsBackTo is null ? "" : $", at \"{stepsBackTo}\"")}, and not before {Day(decision.NotBeforeDays)}.",
             (DecisionKind.Back, DecidedBy.Worried) => $"It was worried ({Lower(count)}). {Easier(decision, start, target)}{End(decision)}",
-            (DecisionKind.Back, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}){(start.IsFearful ? ", and it is a dog to be heeded at once" : ": not yet")}. {Easier(decision, start, target)}{End(decision)}",
-            (DecisionKind.Back, _) => $"{(decision.Good == 0 ? "None" : "Only " + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, start, target)}{End(decision)}",
+            (DecisionKind.Back, DecidedBy.Unsure) =>
+                $"It was unsure ({Lower(count)}){(start.IsFearful ? ", and it is a dog to be heeded at once" : ": not yet")}. {Easier(decision, start, target)}{End(decision)}",
+            (DecisionKind.Back, _) =>
+                $"{(decision.Good == 0 ? "None" : "Only " + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, start, target)}{End(decision)}",
             (DecisionKind.Same, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}), so the same again.",
             (DecisionKind.Same, DecidedBy.AnotherDay) => $"{count} at the top target. Once more on another day and the step is passed.",
             (DecisionKind.Same, _) => $"{count}: neither clear. The same again.",
@@ -29,31 +31,35 @@ public static class ConditioningWords
     }
 
     /// <summary>What would settle a set that goes on, such as "Two more right and it goes up, two missed and it goes back."</summary>
-    public static string Settles(SetDecision decision) => decision is { SettlesRight: { } right, SettlesMissed: { } missed }
-        ? $"{Capital(InWords(right))} more right or {InWords(missed)} missed in a row settles it."
-        : "";
+    public static string Settles(SetDecision decision) =>
+        decision is { SettlesRight: { } right, SettlesMissed: { } missed }
+            ? $"{Capital(InWords(right))} more right or {InWords(missed)} missed in a row settles it."
+            : "";
 
     /// <summary>How an open set stands, in one sentence for whoever has a hand free: what would settle it, or that it is settled and by what.</summary>
-    public static string Standing(SetDecision decision) => decision.By switch
-    {
-        DecidedBy.Open => Settles(decision),
-        DecidedBy.Unsure => "It is unsure: finish the set.",
-        DecidedBy.Worried => "It is worried: finish the set, then one easy go.",
-        DecidedBy.OverThreshold => "It is over threshold: end now.",
-        _ => "That is clear: finish the set.",
-    };
+    public static string Standing(SetDecision decision) =>
+        decision.By switch
+        {
+            DecidedBy.Open => Settles(decision),
+            DecidedBy.Unsure => "It is unsure: finish the set.",
+            DecidedBy.Worried => "It is worried: finish the set, then one easy go.",
+            DecidedBy.OverThreshold => "It is over threshold: end now.",
+            _ => "That is clear: finish the set.",
+        };
 
     /// <summary>A way out of a date that will hardly hold, in one sentence; its chance stands beside it.</summary>
-    public static string WayOut(WayOut way, ForecastQuestion question) => way.Kind switch
-    {
-        WayOutKind.AnotherDay => $"Train on {InWords(question.Days.Count + 1)} days a week instead of {InWords(question.Days.Count)}, if the dog can take it.",
-        WayOutKind.TwiceADay => "A second short session on the days there are, if the dog can take it.",
-        WayOutKind.ShorterGoal => $"Be content with \"{Step.Find(way.StepId!)?.Name}\": {Enough(way.StepId!)}",
-        WayOutKind.MoveIt => $"Move it to {way.By:d MMMM}, if it is not urgent.",
-        WayOutKind.HappyVisit => "Ask the clinic for a visit at which nothing happens, and train there.",
-        WayOutKind.AskAboutMedication => "Ask the veterinarian about medication before the visit.",
-        _ => "A sleeve for a minute, put on and watched by the clinic's own staff.",
-    };
+    public static string WayOut(WayOut way, ForecastQuestion question) =>
+        way.Kind switch
+        {
+            WayOutKind.AnotherDay =>
+                $"Train on {InWords(question.Days.Count + 1)} days a week instead of {InWords(question.Days.Count)}, if the dog can take it.",
+            WayOutKind.TwiceADay => "A second short session on the days there are, if the dog can take it.",
+            WayOutKind.ShorterGoal => $"Be content with \"{Step.Find(way.StepId!)?.Name}\": {Enough(way.StepId!)}",
+            WayOutKind.MoveIt => $"Move it to {way.By:d MMMM}, if it is not urgent.",
+            WayOutKind.HappyVisit => "Ask the clinic for a visit at which nothing happens, and train there.",
+            WayOutKind.AskAboutMedication => "Ask the veterinarian about medication before the visit.",
+            _ => "A sleeve for a minute, put on and watched by the clinic's own staff.",
+        };
 
     /// <summary>How a choice in practice compares with the rule.</summary>
     /// <param name="set">The set.</param>
@@ -67,81 +73,107 @@ public static class ConditioningWords
             DecisionKind.EndNow => "It had gone over threshold: end now, muzzle away, let it leave.",
             _ => Reason(set.Rule with { EndSession = false }, start, target),
         };
-        var many = set.GoesTooMany switch { 0 => "", 1 => " It was clear one go earlier.", var n => $" It was clear {n} goes earlier." };
+        var many = set.GoesTooMany switch
+        {
+            0 => "",
+            1 => " It was clear one go earlier.",
+            var n => $" It was clear {n} goes earlier.",
+        };
         return $"{(set.Verdict == PracticeVerdict.AsTheRule ? "The rule says so too" : set.Verdict switch { PracticeVerdict.TooFast => "Too fast", PracticeVerdict.TooSlow => "Too slow", PracticeVerdict.TooSoon => "Too soon", _ => "Too far" })}. {rule}{many}";
     }
 
     /// <summary>What a day of the calendar asks for, in a few words.</summary>
-    public static string Entry(CalendarEntry entry, string dog) => entry.Kind switch
-    {
-        CalendarKind.Session => $"{dog}: {Step.Find(entry.StepId!)?.Name ?? "the next step"}",
-        CalendarKind.Rest => $"{dog} rests today",
-        CalendarKind.TryOn => $"{dog}: try the muzzle on",
-        CalendarKind.Refit => $"{dog}: measure again",
-        _ => entry.StepId is { } id ? $"{dog} is wanted: {Step.Find(id)?.Name}" : $"{dog} is wanted",
-    };
+    public static string Entry(CalendarEntry entry, string dog) =>
+        entry.Kind switch
+        {
+            CalendarKind.Session => $"{dog}: {Step.Find(entry.StepId!)?.Name ?? "the next step"}",
+            CalendarKind.Rest => $"{dog} rests today",
+            CalendarKind.TryOn => $"{dog}: try the muzzle on",
+            CalendarKind.Refit => $"{dog}: measure again",
+            _ => entry.StepId is { } id ? $"{dog} is wanted: {Step.Find(id)?.Name}" : $"{dog} is wanted",
+        };
 
-    private static string Enough(string stepId) => Step.Find(stepId)?.Stage switch
-    {
-        Stage.Hold => "nose in and held is enough for a blood sample.",
-        Stage.FirstFastening => "fastened for a moment is enough for a look or an injection.",
-        _ => "worn while it stands still is enough for a short visit.",
-    };
+    private static string Enough(string stepId) =>
+        Step.Find(stepId)?.Stage switch
+        {
+            Stage.Hold => "nose in and held is enough for a blood sample.",
+            Stage.FirstFastening => "fastened for a moment is enough for a look or an injection.",
+            _ => "worn while it stands still is enough for a short visit.",
+        };
 
     /// <summary>What is tapped for a go that went well, in the words of its stage.</summary>
-    public static string Yes(Stage stage) => stage switch
-    {
-        Stage.NoseIn => "In",
-        Stage.Hold => "Stayed in",
-        Stage.FirstFastening or Stage.WearingStill or Stage.Moving or Stage.Places or Stage.Upkeep => "At ease",
-        Stage.SoundsAndHands => "Did not mind",
-        _ => "Yes",
-    };
+    public static string Yes(Stage stage) =>
+        stage switch
+        {
+            Stage.NoseIn => "In",
+            Stage.Hold => "Stayed in",
+            Stage.FirstFastening or Stage.WearingStill or Stage.Moving or Stage.Places or Stage.Upkeep => "At ease",
+            Stage.SoundsAndHands => "Did not mind",
+            _ => "Yes",
+        };
 
     /// <summary>What is tapped for one that did not.</summary>
-    public static string NotYet(Stage stage) => stage switch
-    {
-        Stage.Hold => "Came out",
-        Stage.FirstFastening or Stage.WearingStill or Stage.Moving or Stage.Places or Stage.Upkeep => "Minded it",
-        Stage.SoundsAndHands => "Minded it",
-        _ => "Not yet",
-    };
+    public static string NotYet(Stage stage) =>
+        stage switch
+        {
+            Stage.Hold => "Came out",
+            Stage.FirstFastening or Stage.WearingStill or Stage.Moving or Stage.Places or Stage.Upkeep => "Minded it",
+            Stage.SoundsAndHands => "Minded it",
+            _ => "Not yet",
+        };
 
     /// <summary>What to do with a dog over threshold, in order.</summary>
     public static IReadOnlyList<string> WhenOver { get; } =
     [
-        "Muzzle down and away: no pulling, no holding.", "Step back and let it leave. Say nothing, ask for nothing.", "Water, quiet, no more training today.",
+        "Muzzle down and away: no pulling, no holding.",
+        "Step back and let it leave. Say nothing, ask for nothing.",
+        "Water, quiet, no more training today.",
         "Write down what came before. If it hurt anybody, or changed suddenly, ask a veterinarian or a behaviour professional.",
     ];
 
     /// <summary>What to do instead of a session on a bad day.</summary>
-    public static string BadDay => "Then not today: a bad day is a day off, and nothing is lost. Let the muzzle lie where good things happen, play, and try tomorrow. If it is unwell or in pain, ask the veterinarian.";
+    public static string BadDay =>
+        "Then not today: a bad day is a day off, and nothing is lost. Let the muzzle lie where good things happen, play, and try tomorrow. If it is unwell or in pain, ask the veterinarian.";
 
     /// <summary>A rung below a step's first target.</summary>
-    public static string Rung(int target) => target switch { -1 => "the first easier rung", -2 => "the second easier rung", _ => "the easiest rung" };
+    public static string Rung(int target) =>
+        target switch
+        {
+            -1 => "the first easier rung",
+            -2 => "the second easier rung",
+            _ => "the easiest rung",
+        };
 
     private static string End(SetDecision decision) => decision.EndSession ? " End with one easy go." : "";
 
-    private static string Easier(SetDecision decision, SetStart start, Func<int, string> target) => decision.NextTarget == start.Target
-        ? "It is at the easiest already: another place, another day."
-        : $"One easier: {target(decision.NextTarget!.Value)}.";
+    private static string Easier(SetDecision decision, SetStart start, Func<int, string> target) =>
+        decision.NextTarget == start.Target
+            ? "It is at the easiest already: another place, another day."
+            : $"One easier: {target(decision.NextTarget!.Value)}.";
 
-    private static string Day(int days) => days switch { <= 1 => "tomorrow", 2 => "the day after tomorrow", _ => $"in {days} days" };
+    private static string Day(int days) =>
+        days switch
+        {
+            <= 1 => "tomorrow",
+            2 => "the day after tomorrow",
+            _ => $"in {days} days",
+        };
 
-    private static string InWords(int count) => count switch
-    {
-        1 => "one",
-        2 => "two",
-        3 => "three",
-        4 => "four",
-        5 => "five",
-        6 => "six",
-        7 => "seven",
-        8 => "eight",
-        9 => "nine",
-        10 => "ten",
-        _ => $"{count}",
-    };
+    private static string InWords(int count) =>
+        count switch
+        {
+            1 => "one",
+            2 => "two",
+            3 => "three",
+            4 => "four",
+            5 => "five",
+            6 => "six",
+            7 => "seven",
+            8 => "eight",
+            9 => "nine",
+            10 => "ten",
+            _ => $"{count}",
+        };
 
     private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 

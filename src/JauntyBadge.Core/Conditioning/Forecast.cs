@@ -13,8 +13,16 @@ namespace JauntyBadge.Core.Conditioning;
 /// <param name="PassedNow">Steps passed now.</param>
 /// <param name="Fan">How far such dogs have come, day by day.</param>
 public sealed record Forecast(
-    DateOnly? P10, DateOnly? P50, DateOnly? P90, double? ChanceBy, double NeverShare, IReadOnlyList<HoldUp> HoldsUp, IReadOnlyList<WayOut> WaysOut, int PassedNow,
-    IReadOnlyList<FanDay> Fan);
+    DateOnly? P10,
+    DateOnly? P50,
+    DateOnly? P90,
+    double? ChanceBy,
+    double NeverShare,
+    IReadOnlyList<HoldUp> HoldsUp,
+    IReadOnlyList<WayOut> WaysOut,
+    int PassedNow,
+    IReadOnlyList<FanDay> Fan
+);
 
 /// <summary>What a step takes from now on.</summary>
 /// <param name="StepId">The step.</param>
@@ -67,7 +75,11 @@ public sealed record DaysHeld(int Planned, int Held)
         if (log.Count == 0)
             return new(0, 0);
         var trained = log.Select(s => s.Day).Where(d => d < today).ToHashSet();
-        var planned = Enumerable.Range(log[0].Day.DayNumber, Math.Max(0, today.DayNumber - log[0].Day.DayNumber)).Select(DateOnly.FromDayNumber).Where(d => days.Contains(d.DayOfWeek)).ToList();
+        var planned = Enumerable
+            .Range(log[0].Day.DayNumber, Math.Max(0, today.DayNumber - log[0].Day.DayNumber))
+            .Select(DateOnly.FromDayNumber)
+            .Where(d => days.Contains(d.DayOfWeek))
+            .ToList();
         return new(planned.Count, planned.Count(trained.Contains));
     }
 }
@@ -128,8 +140,15 @@ public static class Forecasts
     public const int UsualDogs = 2000;
 
     public static readonly Grounded<double> Missed = new(
-        "forecast.missed", "Share of planned days on which no session is held, before the record tells", 0.15, Basis.House("one day in seven comes to nothing"))
-    { Least = 0.02, Most = 0.6 };
+        "forecast.missed",
+        "Share of planned days on which no session is held, before the record tells",
+        0.15,
+        Basis.House("one day in seven comes to nothing")
+    )
+    {
+        Least = 0.02,
+        Most = 0.6,
+    };
 
     /// <summary>So many planned days our own guess of that weighs as much as the record (House: a month of them).</summary>
     private const int GuessWeighs = 20;
@@ -168,8 +187,16 @@ public static class Forecasts
         var ordered = ready.Order().ToArray();
         double? chance = question.By is { } by ? Share(ready, by.DayNumber) : null;
         return new Forecast(
-            At(ordered, 0.1), At(ordered, 0.5), At(ordered, 0.9), chance, ready.Count(d => d == int.MaxValue) / (double)ready.Length,
-            played.HoldsUp(course.Steps), chance < LowChance ? WaysOut(question, kept, chance.Value, random) : [], passed, played.Fan(question.From, ordered, passed));
+            At(ordered, 0.1),
+            At(ordered, 0.5),
+            At(ordered, 0.9),
+            chance,
+            ready.Count(d => d == int.MaxValue) / (double)ready.Length,
+            played.HoldsUp(course.Steps),
+            chance < LowChance ? WaysOut(question, kept, chance.Value, random) : [],
+            passed,
+            played.Fan(question.From, ordered, passed)
+        );
     }
 
     /// <summary>Dogs that could have made this log, as they are after it.</summary>
@@ -177,7 +204,10 @@ public static class Forecasts
     {
         double[]? harder = question.Minds.Count == 0 ? null : [.. course.Steps.Select(s => VirtualTraining.HarderBy(question.Minds, s.Stage))];
         var prior = DogNature.Of(course.Plan.Temperament);
-        var filter = new ParticleFilter([.. Enumerable.Range(0, question.Dogs).Select(_ => new VirtualDog(prior.Drawn(random, Wider), course.Steps.Count, random, harder))], random);
+        var filter = new ParticleFilter(
+            [.. Enumerable.Range(0, question.Dogs).Select(_ => new VirtualDog(prior.Drawn(random, Wider), course.Steps.Count, random, harder))],
+            random
+        );
         var first = question.Log.Count > 0 ? question.Log[0].Day.DayNumber : question.From.DayNumber;
         var last = first;
         foreach (var session in Sessions(question.Log))
@@ -191,14 +221,17 @@ public static class Forecasts
 
         filter.Resample(always: true);
         var (passed, position, goodDays) = StandingAfter(question);
-        return [.. filter.Dogs.Select(dog =>
-        {
-            var trainee = new Trainee(dog, course, first) { Misses = MissesOf(question, random) };
-            trainee.Stands(passed, position, last);
-            foreach (var (id, day) in goodDays)
-                trainee.WentWellOn(id, day);
-            return trainee;
-        })];
+        return
+        [
+            .. filter.Dogs.Select(dog =>
+            {
+                var trainee = new Trainee(dog, course, first) { Misses = MissesOf(question, random) };
+                trainee.Stands(passed, position, last);
+                foreach (var (id, day) in goodDays)
+                    trainee.WentWellOn(id, day);
+                return trainee;
+            }),
+        ];
     }
 
     /// <summary>What is passed and where the plan stands: as on record, or as the rules have it after the log.</summary>
@@ -211,7 +244,14 @@ public static class Forecasts
         foreach (var set in question.Log.Where(s => Step.Find(s.StepId) is not null && plan.StepIds.Contains(s.StepId)))
         {
             backs = earlier.Count > 0 && earlier[^1].Day == set.Day ? backs : 0;
-            var decision = Progression.AfterSet(plan, set, passed, Progression.GoodDays(plan, set, earlier, question.Rules), (TimeSpan.Zero, 0, backs), question.Rules);
+            var decision = Progression.AfterSet(
+                plan,
+                set,
+                passed,
+                Progression.GoodDays(plan, set, earlier, question.Rules),
+                (TimeSpan.Zero, 0, backs),
+                question.Rules
+            );
             backs += decision.Kind == DecisionKind.Back ? 1 : 0;
             if (decision.Kind == DecisionKind.Passed)
                 passed.Add(set.StepId);
@@ -269,7 +309,8 @@ public static class Forecasts
             var course = new Curriculum(changed.Plan, changed.ReadyAt, changed.Rules);
             var calendar = new Calendar(changed.Days, changed.SessionsPerDay, changed.From);
             var horizon = changed.By!.Value.DayNumber - calendar.From;
-            return dogs.Select(d => d.On(course)).Count(d => d.IsReady || (horizon >= 0 && Play(d, calendar, horizon, random) != int.MaxValue)) / (double)dogs.Count;
+            return dogs.Select(d => d.On(course)).Count(d => d.IsReady || (horizon >= 0 && Play(d, calendar, horizon, random) != int.MaxValue))
+                / (double)dogs.Count;
         }
 
         List<WayOut> ways = [];
@@ -299,16 +340,20 @@ public static class Forecasts
         var steps = question.Plan.Steps();
         var end = question.ReadyAt is { } id ? steps.TakeWhile(s => s.Id != id).Count() : steps.Count;
         return new[] { Stage.Hold, Stage.FirstFastening, Stage.WearingStill }
-            .Select(stage => steps.Take(end).LastOrDefault(s => s.Stage == stage)?.Id).OfType<string>();
+            .Select(stage => steps.Take(end).LastOrDefault(s => s.Stage == stage)?.Id)
+            .OfType<string>();
     }
 
     /// <summary>The day of the week farthest from those there are.</summary>
-    private static DayOfWeek Another(IReadOnlyList<DayOfWeek> days) => Enum.GetValues<DayOfWeek>().Where(d => !days.Contains(d))
-        .MaxBy(d => days.Min(other => Math.Min(((int)d - (int)other + 7) % 7, ((int)other - (int)d + 7) % 7)));
+    private static DayOfWeek Another(IReadOnlyList<DayOfWeek> days) =>
+        Enum.GetValues<DayOfWeek>()
+            .Where(d => !days.Contains(d))
+            .MaxBy(d => days.Min(other => Math.Min(((int)d - (int)other + 7) % 7, ((int)other - (int)d + 7) % 7)));
 
     private static double Share(int[] ready, int by) => ready.Count(d => d <= by) / (double)ready.Length;
 
-    private static DateOnly? At(int[] ordered, double share) => ordered[Math.Max(0, (int)Math.Ceiling(share * ordered.Length) - 1)] is var day and < int.MaxValue ? DateOnly.FromDayNumber(day) : null;
+    private static DateOnly? At(int[] ordered, double share) =>
+        ordered[Math.Max(0, (int)Math.Ceiling(share * ordered.Length) - 1)] is var day and < int.MaxValue ? DateOnly.FromDayNumber(day) : null;
 
     /// <summary>Which days have how many sessions.</summary>
     private sealed class Calendar(IReadOnlyList<DayOfWeek> days, int sessionsPerDay, DateOnly from)
@@ -332,7 +377,14 @@ public static class Forecasts
         public void Reach(int dog, int day, int passed) => reached[day, dog] = (byte)passed;
 
         public IReadOnlyList<HoldUp> HoldsUp(IReadOnlyList<Step> plan) =>
-            [.. begun.Index().Where(b => b.Item > 0).OrderByDescending(b => b.Item).Take(MostHoldUps).Select(b => new HoldUp(plan[b.Index].Id, Math.Round(b.Item / (double)dogs, 1)))];
+            [
+                .. begun
+                    .Index()
+                    .Where(b => b.Item > 0)
+                    .OrderByDescending(b => b.Item)
+                    .Take(MostHoldUps)
+                    .Select(b => new HoldUp(plan[b.Index].Id, Math.Round(b.Item / (double)dogs, 1))),
+            ];
 
         /// <summary>Until nine in ten are ready, or half a year.</summary>
         public List<FanDay> Fan(DateOnly from, int[] ready, int passed)
@@ -423,6 +475,12 @@ internal sealed class ParticleFilter(VirtualDog[] dogs, Random random)
     private DogNature Jittered(DogNature nature)
     {
         double Near(double value) => value * Math.Exp(Jitter * DogNature.Normal(random));
-        return nature with { Learning = Math.Min(0.6, Near(nature.Learning)), Excitable = Near(nature.Excitable), UnsureFrom = Near(nature.UnsureFrom), Shared = Math.Min(0.9, Near(nature.Shared)) };
+        return nature with
+        {
+            Learning = Math.Min(0.6, Near(nature.Learning)),
+            Excitable = Near(nature.Excitable),
+            UnsureFrom = Near(nature.UnsureFrom),
+            Shared = Math.Min(0.9, Near(nature.Shared)),
+        };
     }
 }

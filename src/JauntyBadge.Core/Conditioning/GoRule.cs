@@ -20,8 +20,7 @@ public enum GoRule
 /// <param name="IsGate">The step is the gate of its stage.</param>
 /// <param name="GoodDaysBefore">Earlier days on which the top target went well.</param>
 /// <param name="BacksBefore">Times it went back in this session already.</param>
-public sealed record SetStart(
-    GoRule Rule, Temperament Temperament, int Target, int TopTarget, bool IsGate, int GoodDaysBefore = 0, int BacksBefore = 0)
+public sealed record SetStart(GoRule Rule, Temperament Temperament, int Target, int TopTarget, bool IsGate, int GoodDaysBefore = 0, int BacksBefore = 0)
 {
     /// <summary>The easiest rung below a step's first target.</summary>
     public const int EasiestRung = -3;
@@ -68,8 +67,20 @@ public enum DecidedBy
 /// <param name="SettlesRight">So many more right in a row would settle it; null once it is settled.</param>
 /// <param name="SettlesMissed">So many more missed in a row would.</param>
 public sealed record SetDecision(
-    DecisionKind Kind, int? DecidedAfter, DecidedBy By, int? NextTarget, bool EndSession, int StepsBack, int NotBeforeDays, int? StartsAt, int Goes, int Good, double Evidence,
-    int? SettlesRight, int? SettlesMissed);
+    DecisionKind Kind,
+    int? DecidedAfter,
+    DecidedBy By,
+    int? NextTarget,
+    bool EndSession,
+    int StepsBack,
+    int NotBeforeDays,
+    int? StartsAt,
+    int Goes,
+    int Good,
+    double Evidence,
+    int? SettlesRight,
+    int? SettlesMissed
+);
 
 /// <summary>Decides a set, go by go and sign by sign. Pure: the same goes, signs and numbers decide the same.</summary>
 public static class GoRules
@@ -77,21 +88,112 @@ public static class GoRules
     /// <summary>Most goes in a set.</summary>
     public const int MostGoes = 10;
 
-    public static readonly Grounded<double> ReadyShare = new("train.ready-share", "Share of goes that succeed of a dog ready for more", 0.85, Basis.House("better than eight of ten, so that eight of ten still raises")) { Least = 0.75, Most = 0.95 };
-    public static readonly Grounded<double> NotYetShare = new("train.not-yet-share", "The same of a dog that is not", 0.5, Basis.House("a coin tossed")) { Least = 0.3, Most = 0.65 };
-    public static readonly Grounded<double> Wrong = new("train.wrong", "Share of dogs told wrongly either way", 0.1, Basis.House("one in ten; the next set mends it")) { Least = 0.05, Most = 0.2 };
-    public static readonly Grounded<int> EnoughOfTen = new("train.enough-of-ten", "Right of ten goes that raise where it was not clear before", 8, Basis.Practice("eight of ten")) { Least = 7, Most = 10 };
-    public static readonly Grounded<double> PoorOfTen = new("train.poor-of-ten", "Steady tens: share of goes under which it goes back", 0.5, Basis.Practice("half of the goes"));
-    public static readonly Grounded<int> GateDays = new("train.gate-days", "Days on which a gate's top target must go well", 2, Basis.House("one good day may be luck")) { Least = 2, Most = 4 };
-    public static readonly Grounded<int> BacksFearful = new("train.backs-fearful", "Steps back after which a fearful dog's session ends", 1, Basis.House("it has said enough")) { SetElsewhere = "One and no more." };
-    public static readonly Grounded<int> Backs = new("train.backs", "Steps back after which any other dog's session ends", 2, Basis.House("twice is enough for a day")) { Most = 3 };
-    public static readonly Grounded<int> RestDays = new("train.rest-days", "Days without a session after going over threshold", 1, Basis.Practice("not before tomorrow")) { Most = 7 };
-    public static readonly Grounded<int> RestDaysFearful = new("train.rest-days-fearful", "The same for a fearful dog", 2, Basis.House("not before the day after")) { Least = 2, Most = 14 };
-    public static readonly Grounded<int> StepsBack = new("train.steps-back", "Steps back after a dog went over threshold", 2, Basis.Practice("two steps back, another day"));
-    public static readonly Grounded<int> BeginsBelow = new("train.begins-below", "Rungs below its first target at which a fearful dog begins a step", 2, Basis.House("something new begins where it cannot go wrong")) { Most = 3 };
+    public static readonly Grounded<double> ReadyShare = new(
+        "train.ready-share",
+        "Share of goes that succeed of a dog ready for more",
+        0.85,
+        Basis.House("better than eight of ten, so that eight of ten still raises")
+    )
+    {
+        Least = 0.75,
+        Most = 0.95,
+    };
+    public static readonly Grounded<double> NotYetShare = new("train.not-yet-share", "The same of a dog that is not", 0.5, Basis.House("a coin tossed"))
+    {
+        Least = 0.3,
+        Most = 0.65,
+    };
+    public static readonly Grounded<double> Wrong = new(
+        "train.wrong",
+        "Share of dogs told wrongly either way",
+        0.1,
+        Basis.House("one in ten; the next set mends it")
+    )
+    {
+        Least = 0.05,
+        Most = 0.2,
+    };
+    public static readonly Grounded<int> EnoughOfTen = new(
+        "train.enough-of-ten",
+        "Right of ten goes that raise where it was not clear before",
+        8,
+        Basis.Practice("eight of ten")
+    )
+    {
+        Least = 7,
+        Most = 10,
+    };
+    public static readonly Grounded<double> PoorOfTen = new(
+        "train.poor-of-ten",
+        "Steady tens: share of goes under which it goes back",
+        0.5,
+        Basis.Practice("half of the goes")
+    );
+    public static readonly Grounded<int> GateDays = new(
+        "train.gate-days",
+        "Days on which a gate's top target must go well",
+        2,
+        Basis.House("one good day may be luck")
+    )
+    {
+        Least = 2,
+        Most = 4,
+    };
+    public static readonly Grounded<int> BacksFearful = new(
+        "train.backs-fearful",
+        "Steps back after which a fearful dog's session ends",
+        1,
+        Basis.House("it has said enough")
+    )
+    {
+        SetElsewhere = "One and no more.",
+    };
+    public static readonly Grounded<int> Backs = new(
+        "train.backs",
+        "Steps back after which any other dog's session ends",
+        2,
+        Basis.House("twice is enough for a day")
+    )
+    {
+        Most = 3,
+    };
+    public static readonly Grounded<int> RestDays = new(
+        "train.rest-days",
+        "Days without a session after going over threshold",
+        1,
+        Basis.Practice("not before tomorrow")
+    )
+    {
+        Most = 7,
+    };
+    public static readonly Grounded<int> RestDaysFearful = new(
+        "train.rest-days-fearful",
+        "The same for a fearful dog",
+        2,
+        Basis.House("not before the day after")
+    )
+    {
+        Least = 2,
+        Most = 14,
+    };
+    public static readonly Grounded<int> StepsBack = new(
+        "train.steps-back",
+        "Steps back after a dog went over threshold",
+        2,
+        Basis.Practice("two steps back, another day")
+    );
+    public static readonly Grounded<int> BeginsBelow = new(
+        "train.begins-below",
+        "Rungs below its first target at which a fearful dog begins a step",
+        2,
+        Basis.House("something new begins where it cannot go wrong")
+    )
+    {
+        Most = 3,
+    };
 
     public static IReadOnlyList<IGrounded> All { get; } =
-        [ReadyShare, NotYetShare, Wrong, EnoughOfTen, PoorOfTen, GateDays, BacksFearful, Backs, RestDays, RestDaysFearful, StepsBack, BeginsBelow];
+    [ReadyShare, NotYetShare, Wrong, EnoughOfTen, PoorOfTen, GateDays, BacksFearful, Backs, RestDays, RestDaysFearful, StepsBack, BeginsBelow];
 
     /// <summary>Where a step is begun by a dog: at its first target, or below it.</summary>
     public static int BeginsAt(Temperament temperament, GoRule rule, HouseRules rules) =>
@@ -128,7 +230,11 @@ public static class GoRules
             var (group, after) = (soFar, 0);
             foreach (var sign in signs)
             {
-                if (sign.AfterGo > from && sign.Group >= SignGroup.Worried && (sign.Group > group || (sign.Group == group && group > soFar && sign.AfterGo < after)))
+                if (
+                    sign.AfterGo > from
+                    && sign.Group >= SignGroup.Worried
+                    && (sign.Group > group || (sign.Group == group && group > soFar && sign.AfterGo < after))
+                )
                     (group, after) = (sign.Group, Math.Min(sign.AfterGo, Math.Min(goes.Count, MostGoes)));
             }
 
@@ -142,7 +248,8 @@ public static class GoRules
     /// <summary>A set that is being played, go by go: the same decisions as <see cref="Decide"/>, without looking back.</summary>
     internal struct SetInPlay(SetStart start, SequentialTest test, HouseRules rules)
     {
-        private int done, good;
+        private int done,
+            good;
         private SignGroup worst;
 
         /// <summary>The decision once the set is clear; null while it goes on.</summary>
@@ -165,8 +272,22 @@ public static class GoRules
             return Start.Rule == GoRule.SteadyTens ? ByTens() : AsSoonAsClear();
         }
 
-        public SetDecision GoOn() => new(
-            DecisionKind.GoOn, null, DecidedBy.Open, Start.Target, false, 0, 0, null, Done, Good, Test.Evidence(Done, Good), Settles(right: true), Settles(right: false));
+        public SetDecision GoOn() =>
+            new(
+                DecisionKind.GoOn,
+                null,
+                DecidedBy.Open,
+                Start.Target,
+                false,
+                0,
+                0,
+                null,
+                Done,
+                Good,
+                Test.Evidence(Done, Good),
+                Settles(right: true),
+                Settles(right: false)
+            );
 
         private SetDecision? AsSoonAsClear()
         {
@@ -203,12 +324,13 @@ public static class GoRules
             return Good >= Rules[EnoughOfTen] ? WentWell(everyStepIsAGate: true) : Same(DecidedBy.Count);
         }
 
-        private SetDecision OverThreshold() => Settled(DecisionKind.EndNow, DecidedBy.OverThreshold, Begins, endSession: true) with
-        {
-            StepsBack = Rules[GoRules.StepsBack],
-            NotBeforeDays = Rules[Start is { Rule: GoRule.AsSoonAsClear, IsFearful: true } ? RestDaysFearful : RestDays],
-            StartsAt = Begins,
-        };
+        private SetDecision OverThreshold() =>
+            Settled(DecisionKind.EndNow, DecidedBy.OverThreshold, Begins, endSession: true) with
+            {
+                StepsBack = Rules[GoRules.StepsBack],
+                NotBeforeDays = Rules[Start is { Rule: GoRule.AsSoonAsClear, IsFearful: true } ? RestDaysFearful : RestDays],
+                StartsAt = Begins,
+            };
 
         private SetDecision WentWell(bool everyStepIsAGate)
         {
@@ -216,7 +338,10 @@ public static class GoRules
                 return Settled(DecisionKind.Raise, DecidedBy.Count, Start.Target + 1, endSession: false);
             return (Start.IsGate || everyStepIsAGate) && Start.GoodDaysBefore + 1 < Rules[GateDays]
                 ? Settled(DecisionKind.Same, DecidedBy.AnotherDay, Start.Target, endSession: true)
-                : Settled(DecisionKind.Passed, DecidedBy.Count, null, endSession: false) with { StartsAt = Begins };
+                : Settled(DecisionKind.Passed, DecidedBy.Count, null, endSession: false) with
+                {
+                    StartsAt = Begins,
+                };
         }
 
         private SetDecision Back(DecidedBy by, bool endSession)

@@ -26,9 +26,27 @@ public sealed record HoldCriterion(HoldEstimate How, double? Rank, int PullOuts,
 /// <summary>Where the target is time: what to ask of the next go, and of the next set.</summary>
 public static class Holds
 {
-    public static readonly Grounded<double> Share = new("hold.share", "Share of goes in which the dog holds the next criterion", 0.8, Basis.House("four in five: most goes end well"));
-    public static readonly Grounded<int> Remembered = new("hold.remembered", "Goes looked back on for the next criterion", 20, Basis.House("two or three sets: older ones are another dog"));
-    public static readonly Grounded<double> MostRaise = new("hold.most-raise", "A raise lengthens the criterion at most so many times", 1.5, Basis.House("longer leaps fail")) { Least = 1.1 };
+    public static readonly Grounded<double> Share = new(
+        "hold.share",
+        "Share of goes in which the dog holds the next criterion",
+        0.8,
+        Basis.House("four in five: most goes end well")
+    );
+    public static readonly Grounded<int> Remembered = new(
+        "hold.remembered",
+        "Goes looked back on for the next criterion",
+        20,
+        Basis.House("two or three sets: older ones are another dog")
+    );
+    public static readonly Grounded<double> MostRaise = new(
+        "hold.most-raise",
+        "A raise lengthens the criterion at most so many times",
+        1.5,
+        Basis.House("longer leaps fail")
+    )
+    {
+        Least = 1.1,
+    };
     public static readonly Grounded<double> BackTo = new("hold.back-to", "Going back shortens it at least to this share", 0.7, Basis.House("felt as easier"));
 
     public static IReadOnlyList<IGrounded> All { get; } = [Share, Remembered, MostRaise, BackTo];
@@ -93,9 +111,10 @@ public static class Holds
     public static IReadOnlyList<TimeSpan> Varied(TimeSpan criterion, int goes, Random random)
     {
         var shorter = goes / 2;
-        var all = Enumerable.Range(0, goes).Select(i => i >= shorter
-            ? criterion
-            : RoundedDown(Shortest + (Longer(Shortest, criterion) - Shortest) * ((i + 0.5) / Math.Max(1, shorter)))).ToArray();
+        var all = Enumerable
+            .Range(0, goes)
+            .Select(i => i >= shorter ? criterion : RoundedDown(Shortest + (Longer(Shortest, criterion) - Shortest) * ((i + 0.5) / Math.Max(1, shorter))))
+            .ToArray();
         random.Shuffle(all);
         return all;
     }
@@ -113,7 +132,10 @@ public static class Holds
         return TimeSpan.FromSeconds(Math.Max(Shortest.TotalSeconds, Math.Floor(time.TotalSeconds / step + 1e-9) * step));
     }
 
-    private static TimeSpan Within(TimeSpan time, TimeSpan least, TimeSpan most) => time < least ? least : time > most ? most : time;
+    private static TimeSpan Within(TimeSpan time, TimeSpan least, TimeSpan most) =>
+        time < least ? least
+        : time > most ? most
+        : time;
 
     private static TimeSpan Longer(TimeSpan a, TimeSpan b) => a > b ? a : b;
 }

@@ -48,7 +48,14 @@ public enum PracticeVerdict
 /// <param name="Verdict">How the two compare.</param>
 /// <param name="GoesTooMany">Goes after it was clear: they tired the dog for nothing.</param>
 public sealed record PracticeSet(
-    int Target, IReadOnlyList<bool> Goes, IReadOnlyList<SeenAt> Signs, PracticeMove Chosen, SetDecision Rule, PracticeVerdict Verdict, int GoesTooMany);
+    int Target,
+    IReadOnlyList<bool> Goes,
+    IReadOnlyList<SeenAt> Signs,
+    PracticeMove Chosen,
+    SetDecision Rule,
+    PracticeVerdict Verdict,
+    int GoesTooMany
+);
 
 /// <summary>A session of practice as it stands.</summary>
 /// <param name="Step">The step.</param>
@@ -61,7 +68,16 @@ public sealed record PracticeSet(
 /// <param name="LearnedBefore">What the dog knew of the step at first, 0 to 1.</param>
 /// <param name="LearnedAfter">What it knows now.</param>
 public sealed record PracticeSession(
-    Step Step, int Target, IReadOnlyList<bool> Goes, SignGroup LastSign, bool WentOver, IReadOnlyList<PracticeSet> Sets, bool Ended, double LearnedBefore, double LearnedAfter);
+    Step Step,
+    int Target,
+    IReadOnlyList<bool> Goes,
+    SignGroup LastSign,
+    bool WentOver,
+    IReadOnlyList<PracticeSet> Sets,
+    bool Ended,
+    double LearnedBefore,
+    double LearnedAfter
+);
 
 /// <summary>A session with a virtual dog, by hand. Nothing is kept: the same seed and moves play the same.</summary>
 public static class Practice
@@ -98,7 +114,15 @@ public static class Practice
                 backs += made.Kind == DecisionKind.Back ? 1 : 0;
             }
 
-            target = step.Within(target + move switch { PracticeMove.Harder => 1, PracticeMove.Easier => -1, _ => 0 });
+            target = step.Within(
+                target
+                    + move switch
+                    {
+                        PracticeMove.Harder => 1,
+                        PracticeMove.Easier => -1,
+                        _ => 0,
+                    }
+            );
             (goes, signs, ended) = ([], [], move == PracticeMove.End);
             if (ended)
                 break;
@@ -115,8 +139,20 @@ public static class Practice
             return PracticeVerdict.AsTheRule;
         if (rule.Kind == DecisionKind.GoOn)
             return PracticeVerdict.TooSoon;
-        var wanted = rule.Kind switch { DecisionKind.Raise or DecisionKind.Passed => 1, DecisionKind.Back => -1, _ => 0 };
-        var did = chosen switch { PracticeMove.Harder => 1, PracticeMove.Easier => -1, _ => 0 };
-        return did == wanted ? PracticeVerdict.AsTheRule : did > wanted ? PracticeVerdict.TooFast : PracticeVerdict.TooSlow;
+        var wanted = rule.Kind switch
+        {
+            DecisionKind.Raise or DecisionKind.Passed => 1,
+            DecisionKind.Back => -1,
+            _ => 0,
+        };
+        var did = chosen switch
+        {
+            PracticeMove.Harder => 1,
+            PracticeMove.Easier => -1,
+            _ => 0,
+        };
+        return did == wanted ? PracticeVerdict.AsTheRule
+            : did > wanted ? PracticeVerdict.TooFast
+            : PracticeVerdict.TooSlow;
     }
 }

@@ -23,8 +23,7 @@ public sealed record StepProgress(string StepId, int Sessions, DateOnly First, D
 /// <param name="LongestHold">The longest hold with its nose in the muzzle; null where none was timed.</param>
 /// <param name="Asked">The longest criterion asked for.</param>
 /// <param name="Passed">Steps passed in it.</param>
-public sealed record SessionProgress(
-    DateOnly Day, ShareOf Goes, IReadOnlyDictionary<SignGroup, int> Signs, TimeSpan? LongestHold, TimeSpan? Asked, int Passed);
+public sealed record SessionProgress(DateOnly Day, ShareOf Goes, IReadOnlyDictionary<SignGroup, int> Signs, TimeSpan? LongestHold, TimeSpan? Asked, int Passed);
 
 /// <summary>A dog that does not get on.</summary>
 /// <param name="StepId">Where.</param>
@@ -32,22 +31,47 @@ public sealed record SessionProgress(
 public sealed record Stuck(string StepId, int Sessions);
 
 /// <summary>How a dog has come on.</summary>
-public sealed record Progress(IReadOnlyList<SessionProgress> Sessions, IReadOnlyList<StepProgress> Steps, Stuck? Stuck, IReadOnlyList<(TimeSpan At, double StillIn)> StillIn)
+public sealed record Progress(
+    IReadOnlyList<SessionProgress> Sessions,
+    IReadOnlyList<StepProgress> Steps,
+    Stuck? Stuck,
+    IReadOnlyList<(TimeSpan At, double StillIn)> StillIn
+)
 {
-    public static readonly Grounded<int> StuckAfter = new("progress.stuck", "Sessions in a row that bring it no further, after which a dog counts as stuck", 3, Basis.House("two may be bad days")) { Least = 2, Most = 8 };
+    public static readonly Grounded<int> StuckAfter = new(
+        "progress.stuck",
+        "Sessions in a row that bring it no further, after which a dog counts as stuck",
+        3,
+        Basis.House("two may be bad days")
+    )
+    {
+        Least = 2,
+        Most = 8,
+    };
 
-    public static readonly Grounded<int> OverdueAfter = new("progress.overdue", "Days without a session after which one is overdue", 4, Basis.House("twice the usual rest")) { Least = 2, Most = 14 };
+    public static readonly Grounded<int> OverdueAfter = new(
+        "progress.overdue",
+        "Days without a session after which one is overdue",
+        4,
+        Basis.House("twice the usual rest")
+    )
+    {
+        Least = 2,
+        Most = 14,
+    };
 
     public static IReadOnlyList<IGrounded> All { get; } = [StuckAfter, OverdueAfter];
 
     /// <summary>Tells how a dog has come on.</summary>
     /// <param name="sets">Every finished set, the oldest first.</param>
     /// <param name="rules">The numbers that decide.</param>
-    public static Progress Of(IReadOnlyList<TrainedSet> sets, HouseRules rules) => new(
-        [.. sets.GroupBy(s => s.Session).Select(OfSession)],
-        [.. sets.GroupBy(s => s.Set.StepId).Select(OfStep)],
-        StuckAt([.. sets.Select(s => (s.Session, s.Set.StepId, s.Set.Target, s.Decision))], rules),
-        ProductLimit.Of([.. sets.Where(s => Step.Find(s.Set.StepId)?.Stage == Stage.Hold).SelectMany(s => s.Holds).TakeLast(rules[Holds.Remembered])]));
+    public static Progress Of(IReadOnlyList<TrainedSet> sets, HouseRules rules) =>
+        new(
+            [.. sets.GroupBy(s => s.Session).Select(OfSession)],
+            [.. sets.GroupBy(s => s.Set.StepId).Select(OfStep)],
+            StuckAt([.. sets.Select(s => (s.Session, s.Set.StepId, s.Set.Target, s.Decision))], rules),
+            ProductLimit.Of([.. sets.Where(s => Step.Find(s.Set.StepId)?.Stage == Stage.Hold).SelectMany(s => s.Holds).TakeLast(rules[Holds.Remembered])])
+        );
 
     /// <summary>Whether a session is overdue.</summary>
     public static bool IsOverdue(DateOnly lastTrained, DateOnly today, HouseRules rules) => today.DayNumber - lastTrained.DayNumber > rules[OverdueAfter];
@@ -79,18 +103,31 @@ public sealed record Progress(IReadOnlyList<SessionProgress> Sessions, IReadOnly
     {
         var all = sets.ToList();
         // Times on the mat or of a hand on the neck are not holds in the muzzle.
-        var inIt = all.Where(s => Step.Find(s.Set.StepId)?.Stage is Stage.NoseIn or Stage.Hold or Stage.FirstFastening or Stage.WearingStill or Stage.Moving).ToList();
+        var inIt = all.Where(s => Step.Find(s.Set.StepId)?.Stage is Stage.NoseIn or Stage.Hold or Stage.FirstFastening or Stage.WearingStill or Stage.Moving)
+            .ToList();
         var held = inIt.SelectMany(s => s.Holds).Select(h => h.Held).ToList();
         var asked = inIt.Select(s => Step.Find(s.Set.StepId)?.Hold(s.Set.Target)).OfType<TimeSpan>().ToList();
         return new(
-            all[0].Set.Day, Goes(all), Enum.GetValues<SignGroup>().ToDictionary(g => g, g => all.Sum(s => s.Set.Signs.Count(x => x.Group == g))),
-            held.Count == 0 ? null : held.Max(), asked.Count == 0 ? null : asked.Max(), all.Count(s => s.Decision == DecisionKind.Passed));
+            all[0].Set.Day,
+            Goes(all),
+            Enum.GetValues<SignGroup>().ToDictionary(g => g, g => all.Sum(s => s.Set.Signs.Count(x => x.Group == g))),
+            held.Count == 0 ? null : held.Max(),
+            asked.Count == 0 ? null : asked.Max(),
+            all.Count(s => s.Decision == DecisionKind.Passed)
+        );
     }
 
     private static StepProgress OfStep(IGrouping<string, TrainedSet> sets)
     {
         var all = sets.ToList();
-        return new(sets.Key, all.Select(s => s.Session).Distinct().Count(), all[0].Set.Day, all[^1].Set.Day, Goes(all), all.Count(s => s.Set.Worst >= SignGroup.Worried));
+        return new(
+            sets.Key,
+            all.Select(s => s.Session).Distinct().Count(),
+            all[0].Set.Day,
+            all[^1].Set.Day,
+            Goes(all),
+            all.Count(s => s.Set.Worst >= SignGroup.Worried)
+        );
     }
 
     private static ShareOf Goes(List<TrainedSet> sets) => ShareOf.Wilson(sets.Sum(s => s.Set.Goes.Count(g => g)), sets.Sum(s => s.Set.Goes.Count));

@@ -100,11 +100,36 @@ public static class Progression
     /// <summary>Most goes in a set.</summary>
     public const int GoesInSet = GoRules.MostGoes;
 
-    public static readonly Grounded<TimeSpan> ShortGap = new("train.short-gap", "After a longer gap the plan starts one target lower", TimeSpan.FromDays(7), Basis.House("a week without practice"));
-    public static readonly Grounded<TimeSpan> LongGap = new("train.long-gap", "After a longer gap the plan starts one stage lower", TimeSpan.FromDays(30), Basis.House("a month without practice"));
-    public static readonly Grounded<TimeSpan> EarlySession = new("train.early-session", "A session up to the first fastening lasts at most", TimeSpan.FromMinutes(3), Basis.Practice("one to three minutes early on"));
-    public static readonly Grounded<TimeSpan> LaterSession = new("train.later-session", "A session once it is worn lasts at most", TimeSpan.FromMinutes(5), Basis.Practice("about five minutes once worn"));
-    public static readonly Grounded<int> GoesInSession = new("train.goes-in-session", "Goes after which a session ends with its set", 30, Basis.Practice("about thirty; it should want more"));
+    public static readonly Grounded<TimeSpan> ShortGap = new(
+        "train.short-gap",
+        "After a longer gap the plan starts one target lower",
+        TimeSpan.FromDays(7),
+        Basis.House("a week without practice")
+    );
+    public static readonly Grounded<TimeSpan> LongGap = new(
+        "train.long-gap",
+        "After a longer gap the plan starts one stage lower",
+        TimeSpan.FromDays(30),
+        Basis.House("a month without practice")
+    );
+    public static readonly Grounded<TimeSpan> EarlySession = new(
+        "train.early-session",
+        "A session up to the first fastening lasts at most",
+        TimeSpan.FromMinutes(3),
+        Basis.Practice("one to three minutes early on")
+    );
+    public static readonly Grounded<TimeSpan> LaterSession = new(
+        "train.later-session",
+        "A session once it is worn lasts at most",
+        TimeSpan.FromMinutes(5),
+        Basis.Practice("about five minutes once worn")
+    );
+    public static readonly Grounded<int> GoesInSession = new(
+        "train.goes-in-session",
+        "Goes after which a session ends with its set",
+        30,
+        Basis.Practice("about thirty; it should want more")
+    );
 
     public static IReadOnlyList<IGrounded> All { get; } = [ShortGap, LongGap, EarlySession, LaterSession, GoesInSession];
 
@@ -128,10 +153,19 @@ public static class Progression
     /// <param name="set">The set.</param>
     /// <param name="earlier">Earlier sets of the same dog.</param>
     /// <param name="rules">The numbers that decide.</param>
-    public static int GoodDays(SessionPlan plan, SetRecord set, IEnumerable<SetRecord> earlier, HouseRules rules) => Step.Find(set.StepId) is not { } step ? 0 : earlier
-        .Where(s => s.StepId == set.StepId && s.Day != set.Day && s.Target >= step.TopTarget
-            && GoRules.Decide(StartOf(plan, s, rules[GoRules.GateDays], 0), s.Goes, s.Signs, rules).Kind == DecisionKind.Passed)
-        .Select(s => s.Day).Distinct().Count();
+    public static int GoodDays(SessionPlan plan, SetRecord set, IEnumerable<SetRecord> earlier, HouseRules rules) =>
+        Step.Find(set.StepId) is not { } step
+            ? 0
+            : earlier
+                .Where(s =>
+                    s.StepId == set.StepId
+                    && s.Day != set.Day
+                    && s.Target >= step.TopTarget
+                    && GoRules.Decide(StartOf(plan, s, rules[GoRules.GateDays], 0), s.Goes, s.Signs, rules).Kind == DecisionKind.Passed
+                )
+                .Select(s => s.Day)
+                .Distinct()
+                .Count();
 
     /// <summary>Decides after a set.</summary>
     /// <param name="plan">The plan of the session.</param>
@@ -141,7 +175,13 @@ public static class Progression
     /// <param name="session">How long the session has lasted, its goes with this set's, and the times it went back before.</param>
     /// <param name="rules">The numbers that decide.</param>
     public static Decision AfterSet(
-        SessionPlan plan, SetRecord set, IReadOnlySet<string> passed, int goodDaysBefore, (TimeSpan Length, int Goes, int Backs) session, HouseRules rules)
+        SessionPlan plan,
+        SetRecord set,
+        IReadOnlySet<string> passed,
+        int goodDaysBefore,
+        (TimeSpan Length, int Goes, int Backs) session,
+        HouseRules rules
+    )
     {
         var steps = plan.Steps();
         var step = Step.Find(set.StepId) ?? steps[0];
@@ -149,23 +189,44 @@ public static class Progression
         var made = GoRules.Decide(start, set.Goes, set.Signs, rules);
 
         // A set finished by hand before it is clear changes nothing.
-        made = made.Kind == DecisionKind.GoOn
-            ? made with { Kind = DecisionKind.Same, DecidedAfter = made.Goes, By = set.Worst == SignGroup.Unsure ? DecidedBy.Unsure : DecidedBy.Count, SettlesRight = null, SettlesMissed = null }
-            : made;
+        made =
+            made.Kind == DecisionKind.GoOn
+                ? made with
+                {
+                    Kind = DecisionKind.Same,
+                    DecidedAfter = made.Goes,
+                    By = set.Worst == SignGroup.Unsure ? DecidedBy.Unsure : DecidedBy.Count,
+                    SettlesRight = null,
+                    SettlesMissed = null,
+                }
+                : made;
         var place = PlaceOf(steps, step);
         var then = PlaceAfter(steps, place, made, i => steps[i].Id == step.Id || passed.Contains(steps[i].Id));
-        var (back, next) = (made.Kind == DecisionKind.EndNow ? steps[then!.Value.Step] : null, made.Kind == DecisionKind.Passed && then is { } on ? steps[on.Step] : null);
-        PlanPosition? position = then is not { } t ? null
+        var (back, next) = (
+            made.Kind == DecisionKind.EndNow ? steps[then!.Value.Step] : null,
+            made.Kind == DecisionKind.Passed && then is { } on ? steps[on.Step] : null
+        );
+        PlanPosition? position =
+            then is not { } t ? null
             : back is null && next is null ? new(step.Id, t.Target)
             : new(steps[t.Step].Id, t.Target, t.WaitDays > 0 ? set.Day.AddDays(t.WaitDays) : null);
-        var enough = made.Kind == DecisionKind.EndNow ? "" : session.Length >= Longest(step.Stage, rules) ? $" {Longest(step.Stage, rules).TotalMinutes:0} minutes are enough for today: end while it wants more."
-            : session.Goes >= rules[GoesInSession] ? $" {session.Goes} goes are enough for today: end while it wants more." : "";
+        var enough =
+            made.Kind == DecisionKind.EndNow ? ""
+            : session.Length >= Longest(step.Stage, rules)
+                ? $" {Longest(step.Stage, rules).TotalMinutes:0} minutes are enough for today: end while it wants more."
+            : session.Goes >= rules[GoesInSession] ? $" {session.Goes} goes are enough for today: end while it wants more."
+            : "";
         var reason = ConditioningWords.Reason(made, start, step.TargetText, back?.Name, next?.Name);
         if (made.Kind == DecisionKind.Passed && next is null)
             reason += " That was the last step.";
         return new Decision(
-            made, position, made.EndSession || enough != "", reason + enough, BasisOf(made, plan.Rule, rules),
-            made.Kind is DecisionKind.Back or DecisionKind.EndNow ? step.IfStuck : null);
+            made,
+            position,
+            made.EndSession || enough != "",
+            reason + enough,
+            BasisOf(made, plan.Rule, rules),
+            made.Kind is DecisionKind.Back or DecisionKind.EndNow ? step.IfStuck : null
+        );
     }
 
     /// <summary>Where to start today after a pause, and why if it is lower than where the plan stood.</summary>
@@ -174,7 +235,13 @@ public static class Progression
     /// <param name="lastTrained">Day of the last session; null for a dog never trained.</param>
     /// <param name="today">Today.</param>
     /// <param name="rules">The numbers that decide.</param>
-    public static (PlanPosition Position, string? Reason) AfterGap(TrainingPlan plan, PlanPosition position, DateOnly? lastTrained, DateOnly today, HouseRules rules)
+    public static (PlanPosition Position, string? Reason) AfterGap(
+        TrainingPlan plan,
+        PlanPosition position,
+        DateOnly? lastTrained,
+        DateOnly today,
+        HouseRules rules
+    )
     {
         if (lastTrained is not { } last)
             return (position, null);
@@ -228,12 +295,13 @@ public static class Progression
             ?? steps.Index().Where(s => order.IndexOf(s.Item.Id) < order.IndexOf(step.Id)).Select(s => s.Index + 1).DefaultIfEmpty(0).Max();
     }
 
-    private static Basis BasisOf(SetDecision made, GoRule rule, HouseRules rules) => (made.Kind, made.By) switch
-    {
-        (DecisionKind.EndNow, _) => rules.Basis(GoRules.StepsBack),
-        (_, DecidedBy.AnotherDay) => rules.Basis(GoRules.GateDays),
-        (_, DecidedBy.Worried or DecidedBy.Unsure) => Basis.House("a sign comes before the count"),
-        _ when rule == GoRule.SteadyTens => rules.Basis(GoRules.EnoughOfTen),
-        _ => Basis.Published("Wald 1945, Ann. Math. Stat. 16:117–186: a sequential test, with the house numbers for what is ready and what is not yet"),
-    };
+    private static Basis BasisOf(SetDecision made, GoRule rule, HouseRules rules) =>
+        (made.Kind, made.By) switch
+        {
+            (DecisionKind.EndNow, _) => rules.Basis(GoRules.StepsBack),
+            (_, DecidedBy.AnotherDay) => rules.Basis(GoRules.GateDays),
+            (_, DecidedBy.Worried or DecidedBy.Unsure) => Basis.House("a sign comes before the count"),
+            _ when rule == GoRule.SteadyTens => rules.Basis(GoRules.EnoughOfTen),
+            _ => Basis.Published("Wald 1945, Ann. Math. Stat. 16:117–186: a sequential test, with the house numbers for what is ready and what is not yet"),
+        };
 }

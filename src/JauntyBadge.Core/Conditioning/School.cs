@@ -40,8 +40,15 @@ internal sealed record StepMove(IReadOnlyList<string> Ids, string Before);
 /// <param name="Policies">What it chooses of each policy, by option.</param>
 /// <param name="Basis">What it stands on.</param>
 public sealed record School(
-    SchoolId Id, string Name, string Says, IReadOnlyList<string> Adds, IReadOnlyList<string> Drops, IReadOnlyDictionary<string, StepWords> Words,
-    IReadOnlyDictionary<PolicyTopic, string> Policies, Basis Basis)
+    SchoolId Id,
+    string Name,
+    string Says,
+    IReadOnlyList<string> Adds,
+    IReadOnlyList<string> Drops,
+    IReadOnlyDictionary<string, StepWords> Words,
+    IReadOnlyDictionary<PolicyTopic, string> Policies,
+    Basis Basis
+)
 {
     private const string Table = "schools.json";
 
@@ -64,10 +71,23 @@ public sealed record School(
     private static IReadOnlyList<School> Load()
     {
         var rows = Tables.Read<School>(Table);
-        Tables.Refuse(Table, "every school once, in the order of the enum", Enum.GetValues<SchoolId>().Where((id, i) => i >= rows.Count || rows[i].Id != id).Select(id => $"{id}"));
-        Tables.Refuse(Table, "known steps only", rows.Where(s => s.Adds.Concat(s.Drops).Concat(s.Words.Keys).Concat(s.Move.SelectMany(m => m.Ids.Append(m.Before))).Any(id => Step.Find(id) is null)).Select(s => $"{s.Id}"));
-        Tables.Refuse(Table, "an option of every policy", rows
-            .Where(s => PolicyRow.All.Any(p => !s.Policies.TryGetValue(p.Topic, out var option) || p.Options.All(o => o.Id != option))).Select(s => $"{s.Id}"));
+        Tables.Refuse(
+            Table,
+            "every school once, in the order of the enum",
+            Enum.GetValues<SchoolId>().Where((id, i) => i >= rows.Count || rows[i].Id != id).Select(id => $"{id}")
+        );
+        Tables.Refuse(
+            Table,
+            "known steps only",
+            rows.Where(s => s.Adds.Concat(s.Drops).Concat(s.Words.Keys).Concat(s.Move.SelectMany(m => m.Ids.Append(m.Before))).Any(id => Step.Find(id) is null))
+                .Select(s => $"{s.Id}")
+        );
+        Tables.Refuse(
+            Table,
+            "an option of every policy",
+            rows.Where(s => PolicyRow.All.Any(p => !s.Policies.TryGetValue(p.Topic, out var option) || p.Options.All(o => o.Id != option)))
+                .Select(s => $"{s.Id}")
+        );
         return rows;
     }
 }
@@ -113,7 +133,11 @@ public sealed record PolicyRow(PolicyTopic Topic, string Name, IReadOnlyList<Pol
     private static IReadOnlyList<PolicyRow> Load()
     {
         var rows = Tables.Read<PolicyRow>(Table);
-        Tables.Refuse(Table, "every topic once, in the order of the enum", Enum.GetValues<PolicyTopic>().Where((t, i) => i >= rows.Count || rows[i].Topic != t).Select(t => $"{t}"));
+        Tables.Refuse(
+            Table,
+            "every topic once, in the order of the enum",
+            Enum.GetValues<PolicyTopic>().Where((t, i) => i >= rows.Count || rows[i].Topic != t).Select(t => $"{t}")
+        );
         foreach (var row in rows)
             Tables.RefuseTwins(Table, row.Options.Select(o => o.Id));
         Tables.Refuse(Table, "known options only", rows.SelectMany(r => r.ByDog.Where(d => r.Option(d.Option) is null).Select(d => $"{r.Topic} {d.Option}")));

@@ -14,7 +14,9 @@ public enum Clarity
 /// </summary>
 public sealed class SequentialTest
 {
-    private readonly double right, missed, bound;
+    private readonly double right,
+        missed,
+        bound;
 
     /// <param name="ready">Share of goes that succeed of a dog ready for more, 0 to 1.</param>
     /// <param name="notYet">The same of one that is not, under it.</param>
@@ -36,10 +38,11 @@ public sealed class SequentialTest
     public double Evidence(int goes, int good) => good * right + (goes - good) * missed;
 
     /// <summary>What a count says.</summary>
-    public Clarity Of(int goes, int good) => Evidence(goes, good) switch
-    {
-        var evidence when evidence >= bound => Clarity.Ready,
-        var evidence when evidence <= -bound => Clarity.NotYet,
-        _ => Clarity.NotClear,
-    };
+    public Clarity Of(int goes, int good) =>
+        Evidence(goes, good) switch
+        {
+            var evidence when evidence >= bound => Clarity.Ready,
+            var evidence when evidence <= -bound => Clarity.NotYet,
+            _ => Clarity.NotClear,
+        };
 }

@@ -33,8 +33,11 @@ public enum LadderKind
 
 /// <summary>Dogs a row of a table is for: any one match is enough.</summary>
 public sealed record DogMatch(
-    IReadOnlyList<Purpose>? Purposes = null, IReadOnlyList<Temperament>? Temperaments = null,
-    IReadOnlyList<Sensitivity>? Sensitivities = null, IReadOnlyList<HeadShape>? HeadShapes = null)
+    IReadOnlyList<Purpose>? Purposes = null,
+    IReadOnlyList<Temperament>? Temperaments = null,
+    IReadOnlyList<Sensitivity>? Sensitivities = null,
+    IReadOnlyList<HeadShape>? HeadShapes = null
+)
 {
     /// <summary>Whether the dog matches in at least one way.</summary>
     public bool Holds(DogProfile dog) =>
@@ -61,8 +64,22 @@ public sealed record DogMatch(
 /// <param name="Caution">What could hurt or frighten.</param>
 /// <param name="OnlyFor">The dogs it is for; null for all.</param>
 public sealed record Step(
-    string Id, Stage Stage, string Name, string Purpose, string SetUp, string Success, string Reward, LadderKind LadderKind,
-    IReadOnlyList<string> Ladder, IReadOnlyList<string> Easier, string IfStuck, IReadOnlyList<string> After, Basis Basis, string? Caution = null, DogMatch? OnlyFor = null)
+    string Id,
+    Stage Stage,
+    string Name,
+    string Purpose,
+    string SetUp,
+    string Success,
+    string Reward,
+    LadderKind LadderKind,
+    IReadOnlyList<string> Ladder,
+    IReadOnlyList<string> Easier,
+    string IfStuck,
+    IReadOnlyList<string> After,
+    Basis Basis,
+    string? Caution = null,
+    DogMatch? OnlyFor = null
+)
 {
     private const string Table = "steps.json";
 
@@ -77,13 +94,16 @@ public sealed record Step(
     public static Step? Find(string id) => ById.GetValueOrDefault(id);
 
     /// <summary>A target in words, such as "3 s", "2 cm", "5 times" or "garden"; −1 to −3 are the easier rungs.</summary>
-    public string TargetText(int target) => target < 0 ? Easier[-target - 1] : LadderKind switch
-    {
-        LadderKind.Seconds => $"{Ladder[target]} s",
-        LadderKind.Cm => $"{Ladder[target]} cm",
-        LadderKind.Count => Ladder[target] == "1" ? "once" : $"{Ladder[target]} times",
-        _ => Ladder[target],
-    };
+    public string TargetText(int target) =>
+        target < 0
+            ? Easier[-target - 1]
+            : LadderKind switch
+            {
+                LadderKind.Seconds => $"{Ladder[target]} s",
+                LadderKind.Cm => $"{Ladder[target]} cm",
+                LadderKind.Count => Ladder[target] == "1" ? "once" : $"{Ladder[target]} times",
+                _ => Ladder[target],
+            };
 
     /// <summary>Ids of the gates among steps in order: the last of each stage.</summary>
     internal static HashSet<string> Gates(IEnumerable<Step> steps) => [.. steps.GroupBy(s => s.Stage).Select(g => g.Last().Id)];
@@ -92,7 +112,10 @@ public sealed record Step(
     public int Within(int target) => Math.Clamp(target, SetStart.EasiestRung, TopTarget);
 
     /// <summary>The hold a target asks for, or null when it has no timer.</summary>
-    public TimeSpan? Hold(int target) => LadderKind == LadderKind.Seconds && target >= 0 ? TimeSpan.FromSeconds(int.Parse(Ladder[target], System.Globalization.CultureInfo.InvariantCulture)) : null;
+    public TimeSpan? Hold(int target) =>
+        LadderKind == LadderKind.Seconds && target >= 0
+            ? TimeSpan.FromSeconds(int.Parse(Ladder[target], System.Globalization.CultureInfo.InvariantCulture))
+            : null;
 
     private static IReadOnlyList<Step> Load()
     {
@@ -100,9 +123,16 @@ public sealed record Step(
         var known = rows.Select(s => s.Id).ToHashSet();
         Tables.RefuseTwins(Table, rows.Select(s => s.Id));
         Tables.Refuse(Table, "a ladder of at least one target", rows.Where(s => s.Ladder.Count == 0).Select(s => s.Id));
-        Tables.Refuse(Table, "three easier rungs", rows.Where(s => s.Easier.Count != -SetStart.EasiestRung || s.Easier.Any(string.IsNullOrWhiteSpace)).Select(s => s.Id));
-        Tables.Refuse(Table, "whole numbers from 1 unless the targets are contexts", rows
-            .Where(s => s.LadderKind != LadderKind.Context && !s.Ladder.All(t => int.TryParse(t, out var n) && n > 0)).Select(s => s.Id));
+        Tables.Refuse(
+            Table,
+            "three easier rungs",
+            rows.Where(s => s.Easier.Count != -SetStart.EasiestRung || s.Easier.Any(string.IsNullOrWhiteSpace)).Select(s => s.Id)
+        );
+        Tables.Refuse(
+            Table,
+            "whole numbers from 1 unless the targets are contexts",
+            rows.Where(s => s.LadderKind != LadderKind.Context && !s.Ladder.All(t => int.TryParse(t, out var n) && n > 0)).Select(s => s.Id)
+        );
         Tables.Refuse(Table, "known steps in 'after'", rows.Where(s => s.After.Any(a => !known.Contains(a))).Select(s => s.Id));
         Tables.Refuse(Table, "no step that needs itself, by whatever way", rows.Where(s => NeedsItself(s, rows)).Select(s => s.Id));
         Tables.Refuse(Table, "stages in order", rows.Zip(rows.Skip(1)).Where(p => p.First.Stage > p.Second.Stage).Select(p => p.Second.Id));

@@ -47,9 +47,25 @@ public sealed record CalendarQuestion(DateOnly From, DateOnly? NotBefore, bool W
 public static class TrainingCalendar
 {
     /// <summary>Days looked ahead where no day is wanted (House: further on it is guessing).</summary>
-    public static readonly Grounded<int> DaysAhead = new("calendar.ahead", "Days looked ahead where no date is set", 28, Basis.House("four weeks; beyond that a plan is a guess")) { Most = 120 };
+    public static readonly Grounded<int> DaysAhead = new(
+        "calendar.ahead",
+        "Days looked ahead where no date is set",
+        28,
+        Basis.House("four weeks; beyond that a plan is a guess")
+    )
+    {
+        Most = 120,
+    };
 
-    public static readonly Grounded<int> RefitDays = new("calendar.refit", "Days after which a growing dog is measured again", 30, Basis.Practice("monthly while it grows")) { Most = 45 };
+    public static readonly Grounded<int> RefitDays = new(
+        "calendar.refit",
+        "Days after which a growing dog is measured again",
+        30,
+        Basis.Practice("monthly while it grows")
+    )
+    {
+        Most = 45,
+    };
 
     public static IReadOnlyList<IGrounded> All { get; } = [DaysAhead, RefitDays];
 

@@ -19,8 +19,15 @@ public sealed record Policy(PolicyTopic Topic, string Name, string OptionId, str
 
 /// <summary>A row of the adaptation table: what changes for which dogs.</summary>
 internal sealed record Adaptation(
-    string Id, DogMatch When, string Says, string Reason, Basis Basis, IReadOnlyList<string>? Move = null, string? Before = null,
-    IReadOnlyList<string>? Notes = null)
+    string Id,
+    DogMatch When,
+    string Says,
+    string Reason,
+    Basis Basis,
+    IReadOnlyList<string>? Move = null,
+    string? Before = null,
+    IReadOnlyList<string>? Notes = null
+)
 {
     private const string Table = "adaptations.json";
 
@@ -33,8 +40,11 @@ internal sealed record Adaptation(
         var rows = Tables.Read<Adaptation>(Table);
         var known = Step.All.Select(s => s.Id).ToHashSet();
         Tables.RefuseTwins(Table, rows.Select(a => a.Id));
-        Tables.Refuse(Table, "known steps only", rows
-            .Where(a => (a.Move ?? []).Concat(a.Notes ?? []).Append(a.Before ?? Step.All[0].Id).Any(id => !known.Contains(id))).Select(a => a.Id));
+        Tables.Refuse(
+            Table,
+            "known steps only",
+            rows.Where(a => (a.Move ?? []).Concat(a.Notes ?? []).Append(a.Before ?? Step.All[0].Id).Any(id => !known.Contains(id))).Select(a => a.Id)
+        );
         Tables.Refuse(Table, "a place to move to", rows.Where(a => a.Move is not null && a.Before is null).Select(a => a.Id));
         return rows;
     }
@@ -52,7 +62,9 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
     public static TrainingPlan For(DogProfile dog, School? school = null, IReadOnlyDictionary<PolicyTopic, string>? chosen = null)
     {
         school ??= School.Default;
-        var wanted = Step.All.Where(s => (s.OnlyFor?.Holds(dog) ?? true) && !school.Drops.Contains(s.Id) && (!School.Special.Contains(s.Id) || school.Adds.Contains(s.Id))).ToList();
+        var wanted = Step
+            .All.Where(s => (s.OnlyFor?.Holds(dog) ?? true) && !school.Drops.Contains(s.Id) && (!School.Special.Contains(s.Id) || school.Adds.Contains(s.Id)))
+            .ToList();
         foreach (var move in school.Move)
             Move(wanted, move.Ids, move.Before);
         var rules = Adaptation.All.Where(a => a.When.Holds(dog)).ToList();
@@ -60,9 +72,16 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
             Move(wanted, rule.Move!, rule.Before!);
         return new TrainingPlan(
             school,
-            [.. InNeed(wanted).Select(s => new PlannedStep(Worded(s, school), [.. rules.Where(r => (r.Notes ?? []).Concat(r.Move ?? []).Contains(s.Id)).Select(r => r.Text)]))],
+            [
+                .. InNeed(wanted)
+                    .Select(s => new PlannedStep(
+                        Worded(s, school),
+                        [.. rules.Where(r => (r.Notes ?? []).Concat(r.Move ?? []).Contains(s.Id)).Select(r => r.Text)]
+                    )),
+            ],
             [.. Step.All.Except(wanted).Select(s => new LeftOutStep(s, WhyLeftOut(s, school, dog)))],
-            [.. PolicyRow.All.Select(p => p.For(dog, school, chosen?.GetValueOrDefault(p.Topic)))]);
+            [.. PolicyRow.All.Select(p => p.For(dog, school, chosen?.GetValueOrDefault(p.Topic)))]
+        );
     }
 
     /// <summary>Every step after what it needs, otherwise in the order wished; what a step left out needed is needed in its stead.</summary>
@@ -82,9 +101,8 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
         return ordered;
     }
 
-    private static Step Worded(Step step, School school) => school.Words.GetValueOrDefault(step.Id) is { } words
-        ? step with { SetUp = words.SetUp ?? step.SetUp, Reward = words.Reward ?? step.Reward }
-        : step;
+    private static Step Worded(Step step, School school) =>
+        school.Words.GetValueOrDefault(step.Id) is { } words ? step with { SetUp = words.SetUp ?? step.SetUp, Reward = words.Reward ?? step.Reward } : step;
 
     /// <summary>Index of a step in the plan; a step no longer in it counts as the next one that is, by teaching order.</summary>
     public int IndexOf(string stepId)
@@ -108,7 +126,8 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
     }
 
     /// <summary>Whether every step up to the purpose's last is passed: from then on the dog wears it, and only upkeep is left.</summary>
-    public bool WearsIt(IReadOnlySet<string> passed) => PassedShare(passed, upToFirstFastening: true) >= 1 && PassedShare(passed, upToFirstFastening: false) >= 1;
+    public bool WearsIt(IReadOnlySet<string> passed) =>
+        PassedShare(passed, upToFirstFastening: true) >= 1 && PassedShare(passed, upToFirstFastening: false) >= 1;
 
     /// <summary>Whether a step is the gate of its stage: the last of it in this plan.</summary>
     public bool IsGate(Step step) => gates.Contains(step.Id);
@@ -129,14 +148,16 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
         steps.InsertRange(steps.IndexOf(target), moving);
     }
 
-    private static string WhyLeftOut(Step step, School school, DogProfile dog) => step.OnlyFor switch
-    {
-        _ when School.Special.Contains(step.Id) => $"Only in {string.Join(" and ", School.All.Where(s => s.Adds.Contains(step.Id)).Select(s => $"\"{s.Name}\""))}.",
-        _ when (step.OnlyFor?.Holds(dog) ?? true) && school.Drops.Contains(step.Id) => $"\"{school.Name}\" does without it.",
-        { Purposes: { } purposes } => $"Only for {Words(purposes)}.",
-        { HeadShapes: { } shapes } => $"Only for {Words(shapes)} heads.",
-        _ => "Only for dogs that find this hard.",
-    };
+    private static string WhyLeftOut(Step step, School school, DogProfile dog) =>
+        step.OnlyFor switch
+        {
+            _ when School.Special.Contains(step.Id) =>
+                $"Only in {string.Join(" and ", School.All.Where(s => s.Adds.Contains(step.Id)).Select(s => $"\"{s.Name}\""))}.",
+            _ when (step.OnlyFor?.Holds(dog) ?? true) && school.Drops.Contains(step.Id) => $"\"{school.Name}\" does without it.",
+            { Purposes: { } purposes } => $"Only for {Words(purposes)}.",
+            { HeadShapes: { } shapes } => $"Only for {Words(shapes)} heads.",
+            _ => "Only for dogs that find this hard.",
+        };
 
     private static string Words<T>(IReadOnlyList<T> values) => string.Join(" or ", values.Select(v => $"{v}".ToLowerInvariant()));
 }

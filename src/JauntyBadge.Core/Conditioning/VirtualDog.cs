@@ -15,17 +15,28 @@ namespace JauntyBadge.Core.Conditioning;
 /// <param name="MoodSpread">Spread of the mood from day to day.</param>
 /// <param name="AllOrNone">A step is learned at once or not at all, with a chance of the learning rate.</param>
 public sealed record DogNature(
-    double Learning, double Unlearning, double Shared, double Start, double Excitable, double Calming, double UnsureFrom, double Shock, double ForgetsInDays, double MoodSpread,
-    bool AllOrNone = false)
+    double Learning,
+    double Unlearning,
+    double Shared,
+    double Start,
+    double Excitable,
+    double Calming,
+    double UnsureFrom,
+    double Shock,
+    double ForgetsInDays,
+    double MoodSpread,
+    bool AllOrNone = false
+)
 {
     /// <summary>A usual dog of a temperament.</summary>
-    public static DogNature Of(Temperament temperament) => temperament switch
-    {
-        Temperament.Bold => new(0.14, 0.02, 0.55, 0.42, 0.20, 0.55, 1.10, 0.25, 60, 0.25),
-        Temperament.Wary => new(0.08, 0.05, 0.45, 0.18, 0.42, 0.75, 0.80, 0.45, 30, 0.45),
-        Temperament.Soured => new(0.065, 0.06, 0.40, 0.08, 0.50, 0.80, 0.70, 0.55, 25, 0.50),
-        _ => new(0.11, 0.03, 0.50, 0.30, 0.30, 0.65, 0.95, 0.35, 45, 0.35),
-    };
+    public static DogNature Of(Temperament temperament) =>
+        temperament switch
+        {
+            Temperament.Bold => new(0.14, 0.02, 0.55, 0.42, 0.20, 0.55, 1.10, 0.25, 60, 0.25),
+            Temperament.Wary => new(0.08, 0.05, 0.45, 0.18, 0.42, 0.75, 0.80, 0.45, 30, 0.45),
+            Temperament.Soured => new(0.065, 0.06, 0.40, 0.08, 0.50, 0.80, 0.70, 0.55, 25, 0.50),
+            _ => new(0.11, 0.03, 0.50, 0.30, 0.30, 0.65, 0.95, 0.35, 45, 0.35),
+        };
 
     /// <summary>One dog of the kind, drawn around it: no two are alike.</summary>
     /// <param name="random">A seeded generator.</param>
@@ -70,7 +81,8 @@ public sealed class VirtualDog
     private readonly Random random;
     private readonly double[] learned;
     private readonly IReadOnlyList<double>? harder;
-    private double arousal, mood;
+    private double arousal,
+        mood;
 
     /// <param name="nature">What it is like.</param>
     /// <param name="steps">How many steps its plan has.</param>
@@ -112,9 +124,8 @@ public sealed class VirtualDog
     }
 
     /// <summary>How hard a target is, on the scale of what is learned.</summary>
-    public static double Difficulty(int target, int topTarget) => target < 0
-        ? FirstTarget + OneRung * target
-        : FirstTarget + AllTargets * (topTarget == 0 ? 1 : (target + 1.0) / (topTarget + 1));
+    public static double Difficulty(int target, int topTarget) =>
+        target < 0 ? FirstTarget + OneRung * target : FirstTarget + AllTargets * (topTarget == 0 ? 1 : (target + 1.0) / (topTarget + 1));
 
     /// <summary>The chance that a go at a target succeeds as the dog is now.</summary>
     public double Chance(int step, int target, int topTarget) =>
@@ -126,7 +137,11 @@ public sealed class VirtualDog
         var good = random.NextDouble() < Chance(step, target, topTarget);
         Went(step, target, topTarget, good);
         var shown = arousal + SignNoise * DogNature.Normal(random);
-        var sign = shown >= 2 * nature.UnsureFrom ? SignGroup.OverThreshold : shown >= 1.5 * nature.UnsureFrom ? SignGroup.Worried : shown >= nature.UnsureFrom ? SignGroup.Unsure : SignGroup.AtEase;
+        var sign =
+            shown >= 2 * nature.UnsureFrom ? SignGroup.OverThreshold
+            : shown >= 1.5 * nature.UnsureFrom ? SignGroup.Worried
+            : shown >= nature.UnsureFrom ? SignGroup.Unsure
+            : SignGroup.AtEase;
         if (sign == SignGroup.OverThreshold)
             Shaken(step);
         return (good, sign);
@@ -164,21 +179,24 @@ public sealed class VirtualDog
         double Over(double bound) => 1 - MathNet.Numerics.Distributions.Normal.CDF(arousal, SignNoise, bound);
         var (unsure, worried, over) = (Over(nature.UnsureFrom), Over(1.5 * nature.UnsureFrom), Over(2 * nature.UnsureFrom));
         return seen switch
-        {
-            SignGroup.AtEase => 1 - (1 - NotTapped) * unsure,
-            SignGroup.Unsure => (1 - NotTapped) * (unsure - worried),
-            SignGroup.Worried => (1 - NotTapped) * (worried - over),
-            _ => (1 - NotTapped) * over,
-        } * (1 - 3 * TappedAmiss) + TappedAmiss;
+            {
+                SignGroup.AtEase => 1 - (1 - NotTapped) * unsure,
+                SignGroup.Unsure => (1 - NotTapped) * (unsure - worried),
+                SignGroup.Worried => (1 - NotTapped) * (worried - over),
+                _ => (1 - NotTapped) * over,
+            } * (1 - 3 * TappedAmiss)
+            + TappedAmiss;
     }
 
     private double Harder(int step) => harder is null ? 0 : harder[step];
 
     private void Learn(int step, bool good)
     {
-        var by = !good ? -nature.Unlearning * learned[step]
+        var by =
+            !good ? -nature.Unlearning * learned[step]
             : !nature.AllOrNone ? nature.Learning * (1 - learned[step])
-            : random.NextDouble() < nature.Learning ? 1 - learned[step] : 0;
+            : random.NextDouble() < nature.Learning ? 1 - learned[step]
+            : 0;
         for (var i = step; i < learned.Length && Math.Abs(by) > 1e-4; i++, by *= nature.Shared)
             learned[i] = Math.Clamp(learned[i] + by, 0, 1);
     }

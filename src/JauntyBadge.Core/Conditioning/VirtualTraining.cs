@@ -42,7 +42,10 @@ public static class VirtualTraining
     public static Course ByCalendar(VirtualDog dog, SessionPlan plan, int sessions, IReadOnlyList<int> restDays, HouseRules rules)
     {
         var steps = plan.Steps().TakeWhile(s => s.Stage != Stage.Upkeep).ToList();
-        var targets = steps.Index().SelectMany(s => Enumerable.Range(0, s.Item.TopTarget + 1).Select(t => (Step: s.Index, Target: t, Top: s.Item.TopTarget))).ToList();
+        var targets = steps
+            .Index()
+            .SelectMany(s => Enumerable.Range(0, s.Item.TopTarget + 1).Select(t => (Step: s.Index, Target: t, Top: s.Item.TopTarget)))
+            .ToList();
         var days = sessions == 0 ? targets.Count : sessions;
         var (day, since, over, worried, last) = (1, 0, false, 0, (Good: 0, Worst: SignGroup.AtEase));
         for (var session = 1; session <= days; session++)
@@ -79,7 +82,14 @@ public static class VirtualTraining
     /// <param name="most">Days after which one gives up.</param>
     /// <param name="rules">The numbers that decide.</param>
     /// <returns>The sets in order, and the day on which every step up to the purpose's last was passed; null when none was.</returns>
-    public static (IReadOnlyList<SetRecord> Sets, DateOnly? ReadyOn) Play(VirtualDog dog, SessionPlan plan, IReadOnlyList<DayOfWeek> days, DateOnly from, int most, HouseRules rules)
+    public static (IReadOnlyList<SetRecord> Sets, DateOnly? ReadyOn) Play(
+        VirtualDog dog,
+        SessionPlan plan,
+        IReadOnlyList<DayOfWeek> days,
+        DateOnly from,
+        int most,
+        HouseRules rules
+    )
     {
         var trainee = new Trainee(dog, new Curriculum(plan, null, rules), from.DayNumber) { Log = [] };
         for (var day = from; day < from.AddDays(most); day = day.AddDays(1))
@@ -95,16 +105,19 @@ public static class VirtualTraining
     }
 
     /// <summary>How much harder a step is for a dog that minds something, on the scale of what is learned (House: felt as one or two targets).</summary>
-    public static double HarderBy(IReadOnlyList<Sensitivity> minds, Stage stage) => minds.Sum(m => (m, stage) switch
-    {
-        (Sensitivity.OddObjects, Stage.OddObjects or Stage.MeetIt) => 0.08,
-        (Sensitivity.PeopleNear, Stage.ComeToIt or Stage.ThePurpose) => 0.06,
-        (Sensitivity.HandsBehindHead, Stage.SoundsAndHands or Stage.FirstFastening) => 0.1,
-        (Sensitivity.Clicks, Stage.SoundsAndHands or Stage.FirstFastening) => 0.08,
-        (Sensitivity.Paws, Stage.FirstFastening or Stage.WearingStill) => 0.08,
-        (Sensitivity.LowFoodDrive, _) => 0.03,
-        _ => 0,
-    });
+    public static double HarderBy(IReadOnlyList<Sensitivity> minds, Stage stage) =>
+        minds.Sum(m =>
+            (m, stage) switch
+            {
+                (Sensitivity.OddObjects, Stage.OddObjects or Stage.MeetIt) => 0.08,
+                (Sensitivity.PeopleNear, Stage.ComeToIt or Stage.ThePurpose) => 0.06,
+                (Sensitivity.HandsBehindHead, Stage.SoundsAndHands or Stage.FirstFastening) => 0.1,
+                (Sensitivity.Clicks, Stage.SoundsAndHands or Stage.FirstFastening) => 0.08,
+                (Sensitivity.Paws, Stage.FirstFastening or Stage.WearingStill) => 0.08,
+                (Sensitivity.LowFoodDrive, _) => 0.03,
+                _ => 0,
+            }
+        );
 }
 
 /// <summary>What is the same for all dogs that are played through a plan.</summary>
@@ -158,7 +171,8 @@ internal sealed class Trainee
     private readonly bool[] passed;
     private readonly int[] goodDay;
     private PlanPlace? place;
-    private int last, left;
+    private int last,
+        left;
 
     /// <summary>A dog that was never trained.</summary>
     public Trainee(VirtualDog dog, Curriculum course, int firstDay)
@@ -224,7 +238,15 @@ internal sealed class Trainee
         {
             var step = course.Steps[at.Step];
             var goodDays = goodDay[at.Step] != 0 && goodDay[at.Step] != day ? 1 : 0;
-            var start = new SetStart(course.Plan.Rule, course.Plan.Temperament, step.Within(at.Target), step.TopTarget, course.IsGate[at.Step], goodDays, backs);
+            var start = new SetStart(
+                course.Plan.Rule,
+                course.Plan.Temperament,
+                step.Within(at.Target),
+                step.TopTarget,
+                course.IsGate[at.Step],
+                goodDays,
+                backs
+            );
             var set = new GoRules.SetInPlay(start, course.Test, course.Rules);
             SetDecision? made = null;
             var worst = SignGroup.AtEase;

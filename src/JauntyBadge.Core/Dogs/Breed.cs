@@ -21,7 +21,13 @@ public enum BreedTrait
 /// <param name="GrowingMonths">Age in months up to which the head still grows.</param>
 /// <param name="AlsoCalled">Other names it is looked for under.</param>
 public sealed record Breed(
-    string Id, string Name, HeadShape Shape, IReadOnlyList<BreedTrait> Traits, int GrowingMonths, IReadOnlyList<string>? AlsoCalled = null)
+    string Id,
+    string Name,
+    HeadShape Shape,
+    IReadOnlyList<BreedTrait> Traits,
+    int GrowingMonths,
+    IReadOnlyList<string>? AlsoCalled = null
+)
 {
     private const string Table = "breeds.json";
 
@@ -41,15 +47,16 @@ public sealed record Breed(
     }
 
     /// <summary>A trait in words.</summary>
-    public static string TraitWords(BreedTrait trait) => trait switch
-    {
-        BreedTrait.NoBridge => "no bridge to rest on",
-        BreedTrait.HeavyJowls => "heavy jowls",
-        BreedTrait.BroadHead => "broad head",
-        BreedTrait.NarrowHead => "head narrower than the neck",
-        BreedTrait.LongCoat => "long coat",
-        _ => "toy size",
-    };
+    public static string TraitWords(BreedTrait trait) =>
+        trait switch
+        {
+            BreedTrait.NoBridge => "no bridge to rest on",
+            BreedTrait.HeavyJowls => "heavy jowls",
+            BreedTrait.BroadHead => "broad head",
+            BreedTrait.NarrowHead => "head narrower than the neck",
+            BreedTrait.LongCoat => "long coat",
+            _ => "toy size",
+        };
 
     private static string[] Words(string text) => text.Split([' ', ',', '-', '(', ')', '\''], StringSplitOptions.RemoveEmptyEntries);
 
@@ -57,7 +64,11 @@ public sealed record Breed(
     {
         var rows = Tables.Read<Breed>(Table);
         Tables.RefuseTwins(Table, rows.Select(b => b.Id));
-        Tables.Refuse(Table, $"growing age from {LeastGrowing} to {MostGrowing} months", rows.Where(b => b.GrowingMonths is < LeastGrowing or > MostGrowing).Select(b => b.Id));
+        Tables.Refuse(
+            Table,
+            $"growing age from {LeastGrowing} to {MostGrowing} months",
+            rows.Where(b => b.GrowingMonths is < LeastGrowing or > MostGrowing).Select(b => b.Id)
+        );
         return rows;
     }
 }
@@ -103,9 +114,17 @@ public static class BreedShape
             return ways;
         var shapes = breeds.Select(b => b.Shape).Distinct().Order().ToList();
         var names = string.Join(" and ", breeds.Select(b => b.Name));
-        ways.Add(shapes.Count == 1
-            ? new(ShapeWay.Breed, null, shapes[0], $"Usual for {names}.", Basis.Memory("the breed's usual head"))
-            : new(ShapeWay.Breed, null, HeadShape.Medium, $"{names} differ in head shape, so the middle is taken. Set the shape if you can see it.", Basis.House("between two shapes")));
+        ways.Add(
+            shapes.Count == 1
+                ? new(ShapeWay.Breed, null, shapes[0], $"Usual for {names}.", Basis.Memory("the breed's usual head"))
+                : new(
+                    ShapeWay.Breed,
+                    null,
+                    HeadShape.Medium,
+                    $"{names} differ in head shape, so the middle is taken. Set the shape if you can see it.",
+                    Basis.House("between two shapes")
+                )
+        );
         return ways;
     }
 }

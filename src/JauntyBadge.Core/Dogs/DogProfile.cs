@@ -101,8 +101,7 @@ public sealed record DogProfile
         : null;
 
     /// <summary>The fit style it is usually measured and fitted by: the working one for working dogs and after several or deep bites.</summary>
-    public FitStyle UsualFitStyle =>
-        Purposes.Contains(Purpose.Working) || BiteTier == BiteTier.SeveralOrDeep ? FitStyle.Working : FitStyle.Everyday;
+    public FitStyle UsualFitStyle => Purposes.Contains(Purpose.Working) || BiteTier == BiteTier.SeveralOrDeep ? FitStyle.Working : FitStyle.Everyday;
 
     /// <summary>What the dog's own measures say of its head shape.</summary>
     public IReadOnlyList<ShapeReading> MeasuredShape { get; init; } = [];
@@ -126,23 +125,30 @@ public sealed record DogProfile
         var months = 12 * (today.Year - born.Year) + today.Month - born.Month - (today.Day < born.Day ? 1 : 0);
         static string Count(int number, string unit) => number == 1 ? $"1 {unit}" : $"{number} {unit}s";
         var (years, rest) = Math.DivRem(months, 12);
-        return years == 0 ? Count(rest, "month") : rest == 0 ? Count(years, "year") : $"{Count(years, "year")} {Count(rest, "month")}";
+        return years == 0 ? Count(rest, "month")
+            : rest == 0 ? Count(years, "year")
+            : $"{Count(years, "year")} {Count(rest, "month")}";
     }
 
     /// <summary>Whether the head may still grow, so that a fit will not last.</summary>
-    public bool IsGrowing(DateOnly today) =>
-        BirthDate is { } born && today < born.AddMonths(Breeds.Count == 0 ? 15 : Breeds.Max(b => b.GrowingMonths));
+    public bool IsGrowing(DateOnly today) => BirthDate is { } born && today < born.AddMonths(Breeds.Count == 0 ? 15 : Breeds.Max(b => b.GrowingMonths));
 
     /// <summary>The cautions that belong beside every decision about this dog, most pressing first.</summary>
     public IReadOnlyList<string> Cautions(DateOnly today)
     {
         var cautions = new List<string>();
         if (BiteTier >= BiteTier.Injured)
-            cautions.Add("A bite that injured belongs with a qualified behaviour professional as well: a muzzle does not treat the cause. Local rules on dangerous dogs decide.");
+            cautions.Add(
+                "A bite that injured belongs with a qualified behaviour professional as well: a muzzle does not treat the cause. Local rules on dangerous dogs decide."
+            );
         if (Health.Contains(HealthNote.AirwayTrouble))
-            cautions.Add("Airway trouble is noted: nothing that closes its mouth or lies on its face, and a veterinarian looks at its breathing before any muzzle.");
+            cautions.Add(
+                "Airway trouble is noted: nothing that closes its mouth or lies on its face, and a veterinarian looks at its breathing before any muzzle."
+            );
         if (HeadShape.AirwayCaution)
-            cautions.Add("The face is less than half as long as the skull behind it: airway disease was seen in such dogs (Packer et al. 2015). A veterinarian looks at its breathing before any muzzle.");
+            cautions.Add(
+                "The face is less than half as long as the skull behind it: airway disease was seen in such dogs (Packer et al. 2015). A veterinarian looks at its breathing before any muzzle."
+            );
         if (HeadShape.Shape == Measuring.HeadShape.Short)
             cautions.Add("A short face pants and cools poorly: ask the veterinarian about its airway before any muzzle, and keep wears short and cool.");
         else if (AirwayConcern is { } why && !HeadShape.AirwayCaution && !Health.Contains(HealthNote.AirwayTrouble))
@@ -155,7 +161,9 @@ public sealed record DogProfile
             cautions.Add("This dog has had a bad time with a muzzle. If it changed suddenly or seems in pain, see the veterinarian first.");
         if (IsGrowing(today))
             cautions.Add("Still growing: measure again before each new muzzle and at least every month.");
-        cautions.Add("Always watched, never left alone in it, never all day, never as a punishment. Off at any sign of breathing trouble, overheating or panic.");
+        cautions.Add(
+            "Always watched, never left alone in it, never all day, never as a punishment. Off at any sign of breathing trouble, overheating or panic."
+        );
         return cautions;
     }
 }

@@ -25,14 +25,32 @@ public enum Phase
 /// <param name="NotBefore">The day before which no session should be held.</param>
 /// <param name="SessionOpen">A session was begun and not ended.</param>
 public sealed record DogProgress(
-    bool HasPurpose, double MeasuredShare, int ReadingsToRetake, string? Remeasure, bool MuzzleChosen, double TriedShare, string? FitWrong,
-    double ConditionedShare, double WearingShare, string? NextStep, string? NextTarget, DateOnly? LastTrained, DateOnly? NotBefore, bool SessionOpen)
+    bool HasPurpose,
+    double MeasuredShare,
+    int ReadingsToRetake,
+    string? Remeasure,
+    bool MuzzleChosen,
+    double TriedShare,
+    string? FitWrong,
+    double ConditionedShare,
+    double WearingShare,
+    string? NextStep,
+    string? NextTarget,
+    DateOnly? LastTrained,
+    DateOnly? NotBefore,
+    bool SessionOpen
+)
 {
     /// <summary>How much of the fitted segment the choice alone fills; the rest fills as the muzzle is found fine on the dog.</summary>
     public static readonly Grounded<double> ChoiceFills = new(
-        "badge.choice-fills", "Share of the fitted segment that choosing fills; trying on fills the rest", 0.5,
-        Basis.House("A choice on paper is half a fit: the dog has the last word."))
-    { SetElsewhere = "It only draws the badge." };
+        "badge.choice-fills",
+        "Share of the fitted segment that choosing fills; trying on fills the rest",
+        0.5,
+        Basis.House("A choice on paper is half a fit: the dog has the last word.")
+    )
+    {
+        SetElsewhere = "It only draws the badge.",
+    };
 
     /// <summary>Sessions in a row that brought it no further, where it counts as stuck; 0 where it gets on.</summary>
     public int SessionsStuck { get; init; }
@@ -47,13 +65,14 @@ public sealed record DogProgress(
     private const int DateIsNear = 30;
 
     /// <summary>The badge's segments, filled 0 to 1.</summary>
-    public IReadOnlyDictionary<Phase, double> Badge => new Dictionary<Phase, double>
-    {
-        [Phase.Measured] = MeasuredShare,
-        [Phase.Fitted] = MuzzleChosen ? ChoiceFills.Ours + (1 - ChoiceFills.Ours) * TriedShare : 0,
-        [Phase.Conditioned] = ConditionedShare,
-        [Phase.Wearing] = WearingShare,
-    };
+    public IReadOnlyDictionary<Phase, double> Badge =>
+        new Dictionary<Phase, double>
+        {
+            [Phase.Measured] = MeasuredShare,
+            [Phase.Fitted] = MuzzleChosen ? ChoiceFills.Ours + (1 - ChoiceFills.Ours) * TriedShare : 0,
+            [Phase.Conditioned] = ConditionedShare,
+            [Phase.Wearing] = WearingShare,
+        };
 
     /// <summary>The one thing to do next with this dog.</summary>
     public NextThing Next(DateOnly today)
@@ -67,13 +86,21 @@ public sealed record DogProgress(
         if (MeasuredShare < 1 && !MuzzleChosen)
             return new(NextKind.Measure, MeasuredShare == 0 ? "Measure" : "Finish measuring", $"{MeasuredShare:0%} of the measures are read.");
         if (ReadingsToRetake > 0 && !MuzzleChosen)
-            return new(NextKind.Measure, "Check the readings", ReadingsToRetake == 1 ? "One reading asks to be taken again." : $"{ReadingsToRetake} things ask to be taken again.");
+            return new(
+                NextKind.Measure,
+                "Check the readings",
+                ReadingsToRetake == 1 ? "One reading asks to be taken again." : $"{ReadingsToRetake} things ask to be taken again."
+            );
         if (!MuzzleChosen)
             return new(NextKind.Fit, "Choose a muzzle", "The readings are in.");
         if (FitWrong is { } wrong)
             return new(NextKind.TryOn, "Mend the fit", $"{wrong}. Put it right before it is worn again.");
         if (ConditionedShare >= 1 && TriedShare < 1)
-            return new(NextKind.TryOn, TriedShare == 0 ? "Try it on" : "Finish trying it on", TriedShare == 0 ? "It takes the muzzle now: look how it sits before it is worn on." : $"{TriedShare:0%} of the checks are found fine.");
+            return new(
+                NextKind.TryOn,
+                TriedShare == 0 ? "Try it on" : "Finish trying it on",
+                TriedShare == 0 ? "It takes the muzzle now: look how it sits before it is worn on." : $"{TriedShare:0%} of the checks are found fine."
+            );
         if (NextStep is null)
             return new(NextKind.Rest, "Keep it happy", "All steps are passed. One happy wear a week keeps it so.");
         return NotBefore is { } day && day > today
@@ -85,12 +112,20 @@ public sealed record DogProgress(
     private string Trouble(DateOnly today)
     {
         var stuck = SessionsStuck > 0 ? $" Stuck: {SessionsStuck} sessions brought it no further." : "";
-        return WantedBy is { } day && day >= today && day.DayNumber - today.DayNumber <= DateIsNear && StepsLeft > 0 ? $"{stuck} Wanted by {day:d MMMM}: {(StepsLeft == 1 ? "one step" : $"{StepsLeft} steps")} to go." : stuck;
+        return WantedBy is { } day && day >= today && day.DayNumber - today.DayNumber <= DateIsNear && StepsLeft > 0
+            ? $"{stuck} Wanted by {day:d MMMM}: {(StepsLeft == 1 ? "one step" : $"{StepsLeft} steps")} to go."
+            : stuck;
     }
 
-    private string TrainedWhen(DateOnly today) => LastTrained is not { } last
-        ? "First session."
-        : (today.DayNumber - last.DayNumber) switch { 0 => "Trained today.", 1 => "Last trained yesterday.", var days => $"Last trained {days} days ago." };
+    private string TrainedWhen(DateOnly today) =>
+        LastTrained is not { } last
+            ? "First session."
+            : (today.DayNumber - last.DayNumber) switch
+            {
+                0 => "Trained today.",
+                1 => "Last trained yesterday.",
+                var days => $"Last trained {days} days ago.",
+            };
 }
 
 /// <summary>Which room the next thing is done in.</summary>
@@ -116,12 +151,13 @@ public enum RoundGroup
 public static class NextKinds
 {
     /// <summary>The group of the round a dog stands in.</summary>
-    public static RoundGroup Group(this NextKind kind) => kind switch
-    {
-        NextKind.Session => RoundGroup.SessionsDue,
-        NextKind.Rest => RoundGroup.Resting,
-        _ => RoundGroup.OnTheBench,
-    };
+    public static RoundGroup Group(this NextKind kind) =>
+        kind switch
+        {
+            NextKind.Session => RoundGroup.SessionsDue,
+            NextKind.Rest => RoundGroup.Resting,
+            _ => RoundGroup.OnTheBench,
+        };
 }
 
 /// <summary>What to do next, as a short title and one sentence.</summary>

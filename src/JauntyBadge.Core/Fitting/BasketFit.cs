@@ -14,8 +14,7 @@ public static class BasketFit
     }
 
     /// <summary>Girth the rear edge must have with the mouth open: C + 4·(xH − xf)·sin(θ/2).</summary>
-    public static Length NeededGirth(SnoutModel snout, Angle opening) =>
-        Length.FromMillimeters(SnoutMm.Of(snout).GirthAt(Math.Sin(opening.Radians / 2)));
+    public static Length NeededGirth(SnoutModel snout, Angle opening) => Length.FromMillimeters(SnoutMm.Of(snout).GirthAt(Math.Sin(opening.Radians / 2)));
 
     /// <summary>Judges one basket, numbers only.</summary>
     internal static Judgement Judge(SnoutModel snout, BasketModel basket, FitRequest request) =>
@@ -30,10 +29,17 @@ public static class BasketFit
         var gape = Fitting.Gape.Of(gauge.GapeRad(shape));
         var words = new FitWords(snout, request);
         return new FitAssessment(
-            new Seat(Mm(noseRoom), Mm(noseRoom + margins.Shove), Mm(margins.Shove)), Mm(margins.ChinRoom) + snout.Rules[FitRules.ChinRoom], gape,
-            Mm(gauge.NeededGirth), Mm(margins.Girth), Mm(margins.Width), double.IsNaN(gauge.Loop) ? null : Mm(gauge.Loop),
-            [.. judgement.Criteria.Select(c => words.Of(c, gape, judgement))], [.. judgement.Unchecked.Select(u => words.Of(u.Name, u.Why, gauge.Loop))],
-            Fitting.Gape.Classify(gape, snout.Rules));
+            new Seat(Mm(noseRoom), Mm(noseRoom + margins.Shove), Mm(margins.Shove)),
+            Mm(margins.ChinRoom) + snout.Rules[FitRules.ChinRoom],
+            gape,
+            Mm(gauge.NeededGirth),
+            Mm(margins.Girth),
+            Mm(margins.Width),
+            double.IsNaN(gauge.Loop) ? null : Mm(gauge.Loop),
+            [.. judgement.Criteria.Select(c => words.Of(c, gape, judgement))],
+            [.. judgement.Unchecked.Select(u => words.Of(u.Name, u.Why, gauge.Loop))],
+            Fitting.Gape.Classify(gape, snout.Rules)
+        );
     }
 
     private static Length Mm(double mm) => Length.FromMillimeters(mm);

@@ -12,17 +12,35 @@ namespace JauntyBadge.Core.Fitting;
 /// <param name="NeckStrapMin">Shortest neck loop the strap makes; null when the chart does not say.</param>
 /// <param name="NeckStrapMax">Longest neck loop.</param>
 public sealed record BasketModel(
-    Length Length, Length DepthFront, Length DepthRear, Length WidthRear, Length OpeningGirth, Length? NeckStrapMin = null, Length? NeckStrapMax = null)
+    Length Length,
+    Length DepthFront,
+    Length DepthRear,
+    Length WidthRear,
+    Length OpeningGirth,
+    Length? NeckStrapMin = null,
+    Length? NeckStrapMax = null
+)
 {
     public static readonly Grounded<Length> BoxSpareWidth = new(
-        "fit.box-spare-width", "Spare width of a basket known by length and girth only", Length.FromMillimeters(14),
-        Basis.House("the middle of what is wanted, for the chart does not say"));
+        "fit.box-spare-width",
+        "Spare width of a basket known by length and girth only",
+        Length.FromMillimeters(14),
+        Basis.House("the middle of what is wanted, for the chart does not say")
+    );
 
     public static readonly Grounded<Length> BoxWidthDoubt = new(
-        "fit.u-box-width", "Standard uncertainty of that spare width", Length.FromMillimeters(8), Basis.House("makers leave half an inch more or less to either side of it"));
+        "fit.u-box-width",
+        "Standard uncertainty of that spare width",
+        Length.FromMillimeters(8),
+        Basis.House("makers leave half an inch more or less to either side of it")
+    );
 
     public static readonly Grounded<double> BoxDepthDoubt = new(
-        "fit.u-box-depth", "Standard uncertainty of the depth assumed with it, as a share", 0.1, Basis.House("baskets of one girth are rounder or flatter by so much"));
+        "fit.u-box-depth",
+        "Standard uncertainty of the depth assumed with it, as a share",
+        0.1,
+        Basis.House("baskets of one girth are rounder or flatter by so much")
+    );
 
     /// <summary>Stands for the depth of a box that no depth gives its girth: no jaw has room in it.</summary>
     internal static readonly Length NoDepth = Length.FromMillimeters(1);

@@ -29,14 +29,28 @@ public enum VisibilitySchool
 public sealed record WearPlan(TimeSpan Longest, bool Warm)
 {
     public static readonly Grounded<TimeSpan> LongWear = new(
-        "fit.long-wear", "Wear longer than this needs a full pant", TimeSpan.FromMinutes(20), Basis.House("calm dogs begin to need it about then"))
-    { Most = 20 };
+        "fit.long-wear",
+        "Wear longer than this needs a full pant",
+        TimeSpan.FromMinutes(20),
+        Basis.House("calm dogs begin to need it about then")
+    )
+    {
+        Most = 20,
+    };
 
     public static readonly Grounded<TimeSpan> ClinicWear = new(
-        "fit.clinic-wear", "Longest wear taken for the clinic alone, in the cool", TimeSpan.FromMinutes(15), Basis.House("a visit; say so where it is longer"));
+        "fit.clinic-wear",
+        "Longest wear taken for the clinic alone, in the cool",
+        TimeSpan.FromMinutes(15),
+        Basis.House("a visit; say so where it is longer")
+    );
 
     public static readonly Grounded<TimeSpan> OtherWear = new(
-        "fit.other-wear", "Longest wear taken for anything else, in warmth or at exercise", TimeSpan.FromMinutes(60), Basis.House("a walk; say so where it is other"));
+        "fit.other-wear",
+        "Longest wear taken for anything else, in warmth or at exercise",
+        TimeSpan.FromMinutes(60),
+        Basis.House("a walk; say so where it is other")
+    );
 
     /// <summary>What is taken until the fitter says otherwise.</summary>
     public static WearPlan Usual(IReadOnlyList<Purpose> uses, HouseRules rules) =>
@@ -63,10 +77,25 @@ public sealed record WearPlan(TimeSpan Longest, bool Warm)
 /// <param name="ClinicHands">Whether the clinic's own staff put it on, watch it and take it off.</param>
 /// <param name="BeyondCapOf">Worn longer than the cap of this type; exactly the cap is not beyond it.</param>
 public sealed record BriefWhen(
-    IReadOnlyList<Purpose>? Uses = null, bool? ClinicOnly = null, int? TierFrom = null, int? TierTo = null, IReadOnlyList<HeadShape>? Shapes = null,
-    IReadOnlyList<HeadShape>? NotShapes = null, IReadOnlyList<BreedTrait>? Traits = null, IReadOnlyList<Sensitivity>? Sensitivities = null,
-    IReadOnlyList<Temperament>? Temperaments = null, bool? Warm = null, bool? Long = null, bool? Growing = null, bool? Thick = null, MaterialSchool? Material = null,
-    bool? Airway = null, IReadOnlyList<HealthNote>? Health = null, bool? ClinicHands = null, MuzzleType? BeyondCapOf = null)
+    IReadOnlyList<Purpose>? Uses = null,
+    bool? ClinicOnly = null,
+    int? TierFrom = null,
+    int? TierTo = null,
+    IReadOnlyList<HeadShape>? Shapes = null,
+    IReadOnlyList<HeadShape>? NotShapes = null,
+    IReadOnlyList<BreedTrait>? Traits = null,
+    IReadOnlyList<Sensitivity>? Sensitivities = null,
+    IReadOnlyList<Temperament>? Temperaments = null,
+    bool? Warm = null,
+    bool? Long = null,
+    bool? Growing = null,
+    bool? Thick = null,
+    MaterialSchool? Material = null,
+    bool? Airway = null,
+    IReadOnlyList<HealthNote>? Health = null,
+    bool? ClinicHands = null,
+    MuzzleType? BeyondCapOf = null
+)
 {
     /// <summary>Whether it applies to a dog.</summary>
     internal bool Holds(DogProfile dog, BriefQuestion question, IReadOnlyList<Purpose> uses, WearPlan wear)
@@ -121,7 +150,17 @@ public enum BriefTopic
 /// <param name="Basis">On what ground.</param>
 /// <param name="Hard">It keeps the dog from harm and cannot be overruled.</param>
 public sealed record BriefRule(
-    string Id, BriefTopic Topic, BriefWhen When, Feature? Feature, Demand Demand, GapeClass? Gape, string Says, string Reason, Basis Basis, bool Hard = false)
+    string Id,
+    BriefTopic Topic,
+    BriefWhen When,
+    Feature? Feature,
+    Demand Demand,
+    GapeClass? Gape,
+    string Says,
+    string Reason,
+    Basis Basis,
+    bool Hard = false
+)
 {
     private const string Table = "brief.json";
 
@@ -129,11 +168,16 @@ public sealed record BriefRule(
     public static IReadOnlyList<BriefRule> All { get; } = Load();
 
     /// <summary>The rule with its reason told of one dog and wear.</summary>
-    internal BriefRule Told(DogProfile dog, WearPlan wear, HouseRules rules) => !Reason.Contains('{') ? this : this with
-    {
-        Reason = Reason.Replace("{wear}", $"{wear.Longest.TotalMinutes:0}").Replace("{airway}", dog.AirwayConcern)
-            .Replace("{cap}", When.BeyondCapOf is { } type ? $"{FitRules.Cap(type, rules)?.TotalMinutes:0}" : ""),
-    };
+    internal BriefRule Told(DogProfile dog, WearPlan wear, HouseRules rules) =>
+        !Reason.Contains('{')
+            ? this
+            : this with
+            {
+                Reason = Reason
+                    .Replace("{wear}", $"{wear.Longest.TotalMinutes:0}")
+                    .Replace("{airway}", dog.AirwayConcern)
+                    .Replace("{cap}", When.BeyondCapOf is { } type ? $"{FitRules.Cap(type, rules)?.TotalMinutes:0}" : ""),
+            };
 
     private static IReadOnlyList<BriefRule> Load()
     {

@@ -7,10 +7,18 @@ namespace JauntyBadge.Core.Fitting;
 public static class Contrast
 {
     public static readonly Grounded<double> StandsOut = new(
-        "fit.stands-out", "Contrast ratio from which a muzzle stands out from the coat", 3, Basis.Published("WCAG 2.2, 1.4.11: 3:1 for what must be told from its surroundings"));
+        "fit.stands-out",
+        "Contrast ratio from which a muzzle stands out from the coat",
+        3,
+        Basis.Published("WCAG 2.2, 1.4.11: 3:1 for what must be told from its surroundings")
+    );
 
     public static readonly Grounded<double> BlendsIn = new(
-        "fit.blends-in", "Contrast ratio up to which a muzzle blends in with the coat", 1.6, Basis.House("half of what stands out"));
+        "fit.blends-in",
+        "Contrast ratio up to which a muzzle blends in with the coat",
+        1.6,
+        Basis.House("half of what stands out")
+    );
 
     /// <summary>The ratio of two sRGB colours written #rrggbb: 1 for the same lightness to 21 for black on white.</summary>
     /// <exception cref="FormatException">A colour is not written so.</exception>

@@ -111,12 +111,13 @@ public sealed record Criterion(CriterionName Name, Outcome Outcome, Length? Marg
 public static class Outcomes
 {
     /// <summary>Missed is out; what does not plainly hold is marginal.</summary>
-    public static Verdict Verdict(this Outcome outcome) => outcome switch
-    {
-        Outcome.Holds => Fitting.Verdict.Fits,
-        Outcome.Missed => Fitting.Verdict.Out,
-        _ => Fitting.Verdict.Marginal,
-    };
+    public static Verdict Verdict(this Outcome outcome) =>
+        outcome switch
+        {
+            Outcome.Holds => Fitting.Verdict.Fits,
+            Outcome.Missed => Fitting.Verdict.Out,
+            _ => Fitting.Verdict.Marginal,
+        };
 }
 
 /// <summary>A criterion that could not be checked, and what is missing for it.</summary>
@@ -131,20 +132,36 @@ public sealed record NotChecked(CriterionName Name, string Reason);
 /// <param name="Shown">The unit the reasons speak in.</param>
 /// <param name="ForeheadStrap">The muzzle's, which decides whether a slip over the head is stopped.</param>
 public sealed record FitRequest(
-    FitStyle FitStyle, Angle NeededGape, int Fingers, Length FingerThickness, BiteTier BiteTier = BiteTier.None, ReadingUnit Shown = ReadingUnit.Mm,
-    ForeheadStrap ForeheadStrap = ForeheadStrap.Optional)
+    FitStyle FitStyle,
+    Angle NeededGape,
+    int Fingers,
+    Length FingerThickness,
+    BiteTier BiteTier = BiteTier.None,
+    ReadingUnit Shown = ReadingUnit.Mm,
+    ForeheadStrap ForeheadStrap = ForeheadStrap.Optional
+)
 {
     /// <summary>Whether an edge that can be pushed past the eye line is a fault rather than a warning.</summary>
     public bool ShoveMustHold => FitStyle == FitStyle.Working || BiteTier >= BiteTier.Injured;
 
     /// <summary>The criteria that have to hold for the whole to hold.</summary>
-    internal Failing Hard => ~(Failing.Large | (ShoveMustHold ? Failing.None : Failing.Shove) | (ForeheadStrap == ForeheadStrap.None ? Failing.None : Failing.SlipOff));
+    internal Failing Hard =>
+        ~(Failing.Large | (ShoveMustHold ? Failing.None : Failing.Shove) | (ForeheadStrap == ForeheadStrap.None ? Failing.None : Failing.SlipOff));
 }
 
 /// <summary>A basket judged on a snout.</summary>
 public sealed record FitAssessment(
-    Seat Seat, Length ChinRoom, Angle Gape, Length NeededGirth, Length GirthMargin, Length WidthMargin, Length? NeckLoop,
-    IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked, GapeClass GapeClass)
+    Seat Seat,
+    Length ChinRoom,
+    Angle Gape,
+    Length NeededGirth,
+    Length GirthMargin,
+    Length WidthMargin,
+    Length? NeckLoop,
+    IReadOnlyList<Criterion> Criteria,
+    IReadOnlyList<NotChecked> NotChecked,
+    GapeClass GapeClass
+)
 {
     /// <summary>The worst of the criteria.</summary>
     public Verdict Verdict => Criteria.Max(c => c.Verdict);

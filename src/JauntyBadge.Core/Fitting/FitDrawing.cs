@@ -14,16 +14,22 @@ public sealed record Dimension(string Name, PointMm From, PointMm To, Length Val
 /// <param name="SectionDimensions">Width and depth in the section, snout and basket.</param>
 /// <param name="Gape">Where the jaw touches.</param>
 public sealed record FitDrawing(
-    HeadDrawing Head, IReadOnlyList<Stroke> Basket, Stroke BasketSection, IReadOnlyList<Dimension> Dimensions,
-    IReadOnlyList<Dimension> SectionDimensions, Angle Gape)
+    HeadDrawing Head,
+    IReadOnlyList<Stroke> Basket,
+    Stroke BasketSection,
+    IReadOnlyList<Dimension> Dimensions,
+    IReadOnlyList<Dimension> SectionDimensions,
+    Angle Gape
+)
 {
     private const int UprightBars = 5;
     private const double SectionGap = 7;
 
     /// <summary>Draws a ranked muzzle, a sleeve or cover as the tube it is.</summary>
-    public static FitDrawing Of(RankedFit fit) => fit is { Assessment: { } assessment, Basket: { } basket }
-        ? Of(fit.Question.Snout, basket, assessment)
-        : OfTube(fit.Question.Snout, fit.Size.Length, fit.Size.GirthRange()!.Value.High);
+    public static FitDrawing Of(RankedFit fit) =>
+        fit is { Assessment: { } assessment, Basket: { } basket }
+            ? Of(fit.Question.Snout, basket, assessment)
+            : OfTube(fit.Question.Snout, fit.Size.Length, fit.Size.GirthRange()!.Value.High);
 
     /// <summary>Draws an assessed basket.</summary>
     public static FitDrawing Of(SnoutModel snout, BasketModel basket, FitAssessment fit)
@@ -50,13 +56,17 @@ public sealed record FitDrawing(
         var chin = Fitting.Gape.TightestClosed(snout, basket, fit.Seat);
         var above = -0.16 * snout.Height.Mm;
         return new FitDrawing(
-            head, strokes, new Stroke(StrokePart.BasketSection, SnoutSection.Outline(basket.DepthRear, basket.WidthRear), true),
+            head,
+            strokes,
+            new Stroke(StrokePart.BasketSection, SnoutSection.Outline(basket.DepthRear, basket.WidthRear), true),
             [
                 new("noseRoom", new(front, above), new(0, above), fit.Seat.NoseRoom),
                 new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), fit.Seat.EyeRoom),
                 new("chinRoom", chin.At, new(chin.At.X, chin.At.Y + chin.RoomMm), fit.ChinRoom),
             ],
-            Section(snout, basket), fit.Gape);
+            Section(snout, basket),
+            fit.Gape
+        );
     }
 
     /// <summary>Draws a sleeve or cover, which lies on the closed snout; its section at its widest setting.</summary>
@@ -72,7 +82,10 @@ public sealed record FitDrawing(
                 new(StrokePart.Strap, Strap(head, rear, high), false),
             ],
             new Stroke(StrokePart.BasketSection, SnoutSection.OutlineAround(snout.Height.Value, snout.Width.Value, widest), true),
-            [new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), snout.EyeLine.Value - length)], [.. SnoutSize(snout)], Angle.Zero);
+            [new("eyeRoom", new(rear, above), new(snout.EyeLine.Mm, above), snout.EyeLine.Value - length)],
+            [.. SnoutSize(snout)],
+            Angle.Zero
+        );
     }
 
     private static IReadOnlyList<Dimension> Section(SnoutModel snout, BasketModel basket)

@@ -29,8 +29,17 @@ internal enum Failing
 /// muzzle. The one arithmetic of the fit: verdict, sentence, chance, remedy and order sheet are made from it.
 /// </summary>
 internal readonly record struct Margins(
-    double Seat, double Shove, double ChinRoom, double Gape, double Girth, double Width, double NeckStrap, double SlipOff, double Large,
-    double FarTooLarge)
+    double Seat,
+    double Shove,
+    double ChinRoom,
+    double Gape,
+    double Girth,
+    double Width,
+    double NeckStrap,
+    double SlipOff,
+    double Large,
+    double FarTooLarge
+)
 {
     /// <summary>Doubles of numbers that meet a bound exactly may land this far beyond it.</summary>
     public const double Slack = 1e-9;
@@ -39,9 +48,16 @@ internal readonly record struct Margins(
     public static bool IsMissed(double margin) => margin < -Slack;
 
     /// <summary>The criteria missed.</summary>
-    public Failing Failing => (IsMissed(Seat) ? Failing.Seat : 0) | (IsMissed(Shove) ? Failing.Shove : 0) | (IsMissed(ChinRoom) ? Failing.ChinRoom : 0)
-        | (IsMissed(Gape) ? Failing.Gape : 0) | (IsMissed(Girth) ? Failing.Girth : 0) | (IsMissed(Width) ? Failing.Width : 0)
-        | (IsMissed(NeckStrap) ? Failing.NeckStrap : 0) | (IsMissed(SlipOff) ? Failing.SlipOff : 0) | (IsMissed(Large) ? Failing.Large : 0)
+    public Failing Failing =>
+        (IsMissed(Seat) ? Failing.Seat : 0)
+        | (IsMissed(Shove) ? Failing.Shove : 0)
+        | (IsMissed(ChinRoom) ? Failing.ChinRoom : 0)
+        | (IsMissed(Gape) ? Failing.Gape : 0)
+        | (IsMissed(Girth) ? Failing.Girth : 0)
+        | (IsMissed(Width) ? Failing.Width : 0)
+        | (IsMissed(NeckStrap) ? Failing.NeckStrap : 0)
+        | (IsMissed(SlipOff) ? Failing.SlipOff : 0)
+        | (IsMissed(Large) ? Failing.Large : 0)
         | (IsMissed(FarTooLarge) ? Failing.FarTooLarge : 0);
 }
 
@@ -54,13 +70,35 @@ internal interface IShapeMm
 
 /// <summary>The numbers of the fit in plain mm.</summary>
 internal sealed record FitRulesMm(
-    double ChinRoom, double FloorClearance, double WidthLow, double WidthHigh, double SleeveEyeRoom, double LargeRoom, double LargeGirthExcess, double NoFitBeyond,
-    double Marginal, double SmallDogFrom, double SmallestWindow, double BoxSpareWidth)
+    double ChinRoom,
+    double FloorClearance,
+    double WidthLow,
+    double WidthHigh,
+    double SleeveEyeRoom,
+    double LargeRoom,
+    double LargeGirthExcess,
+    double NoFitBeyond,
+    double Marginal,
+    double SmallDogFrom,
+    double SmallestWindow,
+    double BoxSpareWidth
+)
 {
-    public static FitRulesMm Of(HouseRules rules) => new(
-        rules[FitRules.ChinRoom].Millimeters, rules[FitRules.FloorClearance].Millimeters, rules[FitRules.WidthLow].Millimeters, rules[FitRules.WidthHigh].Millimeters,
-        rules[FitRules.SleeveEyeRoom].Millimeters, rules[FitRules.LargeRoom].Millimeters, rules[FitRules.LargeGirth] - 1, rules[FitRules.NoFitBeyond],
-        rules[FitRules.Marginal].Millimeters, rules[SnoutRules.SmallDogFrom].Millimeters, rules[SnoutRules.SmallestWindow].Millimeters, rules[BasketModel.BoxSpareWidth].Millimeters);
+    public static FitRulesMm Of(HouseRules rules) =>
+        new(
+            rules[FitRules.ChinRoom].Millimeters,
+            rules[FitRules.FloorClearance].Millimeters,
+            rules[FitRules.WidthLow].Millimeters,
+            rules[FitRules.WidthHigh].Millimeters,
+            rules[FitRules.SleeveEyeRoom].Millimeters,
+            rules[FitRules.LargeRoom].Millimeters,
+            rules[FitRules.LargeGirth] - 1,
+            rules[FitRules.NoFitBeyond],
+            rules[FitRules.Marginal].Millimeters,
+            rules[SnoutRules.SmallDogFrom].Millimeters,
+            rules[SnoutRules.SmallestWindow].Millimeters,
+            rules[BasketModel.BoxSpareWidth].Millimeters
+        );
 
     /// <summary>A bound shrunk for a small dog.</summary>
     public double Scaled(double bound, double eyeLine) => SnoutRules.ScaledMm(bound, eyeLine, SmallDogFrom, SmallestWindow);
@@ -68,25 +106,46 @@ internal sealed record FitRulesMm(
 
 /// <summary>A request in plain mm and radians, with the numbers it is judged by.</summary>
 internal readonly record struct RequestMm(
-    double Low, double High, bool ShoveMustHold, double NeededRad, double NeededSin, double NeededCos, int Fingers, double Finger, FitRulesMm Rules)
+    double Low,
+    double High,
+    bool ShoveMustHold,
+    double NeededRad,
+    double NeededSin,
+    double NeededCos,
+    int Fingers,
+    double Finger,
+    FitRulesMm Rules
+)
 {
     public static RequestMm Of(FitRequest request, HouseRules rules)
     {
         var (low, high) = FitRules.Bounds(request.FitStyle);
         var (sin, cos) = Math.SinCos(request.NeededGape.Radians);
         return new RequestMm(
-            rules[low].Millimeters, rules[high].Millimeters, request.ShoveMustHold, request.NeededGape.Radians, sin, cos, request.Fingers,
-            request.FingerThickness.Millimeters, FitRulesMm.Of(rules));
+            rules[low].Millimeters,
+            rules[high].Millimeters,
+            request.ShoveMustHold,
+            request.NeededGape.Radians,
+            sin,
+            cos,
+            request.Fingers,
+            request.FingerThickness.Millimeters,
+            FitRulesMm.Of(rules)
+        );
     }
 }
 
 /// <summary>One snout with a request: what every muzzle is held against, as a workpiece against a gauge.</summary>
 internal readonly struct FitGauge
 {
-    private readonly double eye, width, girth, headGirth;
+    private readonly double eye,
+        width,
+        girth,
+        headGirth;
     private readonly BoxMm box;
     private readonly JawTurn jaw;
-    private readonly Pose closed, open;
+    private readonly Pose closed,
+        open;
     private readonly double monotoneUpTo;
     private readonly RequestMm request;
     private readonly FitRulesMm rules;
@@ -155,10 +214,17 @@ internal readonly struct FitGauge
         // Over a floor that does not rise, the needed opening itself tells what the way there would.
         var gape = (floor.Slope <= 0 && floor.RearX <= monotoneUpTo ? open.Room(floor) : jaw.LeastRoom(floor, request.NeededRad)) - rules.FloorClearance;
         return new Margins(
-            (High - Low) / 2 - Math.Abs(basket.Length - eye) / 2, eye - basket.Length, closed.Room(floor) - rules.ChinRoom, gape,
-            basket.OpeningGirth - NeededGirth, Math.Min(spare - rules.WidthLow, rules.WidthHigh - spare),
-            StrapSetting.LowMarginMm(Loop, basket.StrapMin, basket.StrapMax, basket.Pitch), headGirth - basket.SetLoop(MarkedFor),
-            Large(gape, basket.OpeningGirth, 1), Large(gape, basket.OpeningGirth, rules.NoFitBeyond));
+            (High - Low) / 2 - Math.Abs(basket.Length - eye) / 2,
+            eye - basket.Length,
+            closed.Room(floor) - rules.ChinRoom,
+            gape,
+            basket.OpeningGirth - NeededGirth,
+            Math.Min(spare - rules.WidthLow, rules.WidthHigh - spare),
+            StrapSetting.LowMarginMm(Loop, basket.StrapMin, basket.StrapMax, basket.Pitch),
+            headGirth - basket.SetLoop(MarkedFor),
+            Large(gape, basket.OpeningGirth, 1),
+            Large(gape, basket.OpeningGirth, rules.NoFitBeyond)
+        );
     }
 
     /// <summary>By how many mm a basket is not too large, times the excess allowed: in room under the jaw, and around.</summary>
@@ -177,8 +243,17 @@ internal readonly struct FitGauge
     {
         const double None = double.PositiveInfinity;
         return new Margins(
-            EdgeRoom(tube) - EdgeLeast, None, None, None, Math.Min(girth - tube.GirthMin, tube.GirthMax - girth), None,
-            StrapSetting.LowMarginMm(Loop, tube.StrapMin, tube.StrapMax, tube.Pitch), headGirth - tube.SetLoop(MarkedFor), None, None);
+            EdgeRoom(tube) - EdgeLeast,
+            None,
+            None,
+            None,
+            Math.Min(girth - tube.GirthMin, tube.GirthMax - girth),
+            None,
+            StrapSetting.LowMarginMm(Loop, tube.StrapMin, tube.StrapMax, tube.Pitch),
+            headGirth - tube.SetLoop(MarkedFor),
+            None,
+            None
+        );
     }
 }
 

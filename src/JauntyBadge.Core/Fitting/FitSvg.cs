@@ -25,11 +25,17 @@ public static class FitSvg
         var shown = fits[0].Question.Shown;
         var drawings = fits.Select(FitDrawing.Of).ToList();
         var head = drawings[0].Head;
-        var side = new XElement(Svg + "g", new XAttribute("id", "side"), head.Head.Prepend(head.Jaw).Select(s => Line(s.Points, s.Closed, Inks[0], 0.5, s.Name is StrokePart.Nose or StrokePart.Eye ? Dark : coatHex)));
+        var side = new XElement(
+            Svg + "g",
+            new XAttribute("id", "side"),
+            head.Head.Prepend(head.Jaw).Select(s => Line(s.Points, s.Closed, Inks[0], 0.5, s.Name is StrokePart.Nose or StrokePart.Eye ? Dark : coatHex))
+        );
         var section = new XElement(Svg + "g", Line(head.Section.Points, true, Inks[0], 0.5, coatHex));
         for (var i = 0; i < drawings.Count; i++)
         {
-            side.Add(drawings[i].Basket.Select(s => Line(s.Points, s.Closed, Inks[i], s.Name == StrokePart.Wall ? 1.2 : 0.6, "none", s.Name == StrokePart.Shove)));
+            side.Add(
+                drawings[i].Basket.Select(s => Line(s.Points, s.Closed, Inks[i], s.Name == StrokePart.Wall ? 1.2 : 0.6, "none", s.Name == StrokePart.Shove))
+            );
             section.Add(Line(drawings[i].BasketSection.Points, true, Inks[i], 1.2, "none"));
         }
 
@@ -47,19 +53,44 @@ public static class FitSvg
         }
 
         var points = head.Head.Append(head.Jaw).Concat(drawings.SelectMany(d => d.Basket)).SelectMany(s => s.Points).ToList();
-        var across = drawings.SelectMany(d => d.BasketSection.Points).Concat(head.Section.Points).Concat(drawings[0].SectionDimensions.SelectMany(d => new[] { d.From, d.To })).ToList();
+        var across = drawings
+            .SelectMany(d => d.BasketSection.Points)
+            .Concat(head.Section.Points)
+            .Concat(drawings[0].SectionDimensions.SelectMany(d => new[] { d.From, d.To }))
+            .ToList();
         var (left, top) = (points.Min(p => p.X) - MarginMm, points.Min(p => p.Y) - MarginMm - fits.Count * (TextMm + 2));
         var sectionAt = points.Max(p => p.X) + MarginMm - across.Min(p => p.X);
         section.Add(new XAttribute("id", "section"), new XAttribute("transform", $"translate({N(sectionAt)} 0)"));
         var (width, height) = (sectionAt + across.Max(p => p.X) + 2 * MarginMm - left, Math.Max(points.Max(p => p.Y), across.Max(p => p.Y)) + MarginMm - top);
-        var names = fits.Select((f, i) => Text(left + MarginMm, top + (i + 1) * (TextMm + 2), $"{f.Model.Name} {f.Size.Label}{(f.Assessment is null ? "" : $", opens {drawings[i].Gape.Degrees:0}°")}", Inks[i]));
+        var names = fits.Select(
+            (f, i) =>
+                Text(
+                    left + MarginMm,
+                    top + (i + 1) * (TextMm + 2),
+                    $"{f.Model.Name} {f.Size.Label}{(f.Assessment is null ? "" : $", opens {drawings[i].Gape.Degrees:0}°")}",
+                    Inks[i]
+                )
+        );
         var root = new XElement(
-            Svg + "svg", new XAttribute("width", $"{N(width)}mm"), new XAttribute("height", $"{N(height)}mm"), new XAttribute("viewBox", $"{N(left)} {N(top)} {N(width)} {N(height)}"),
-            new XElement(Svg + "title", title), names, side, section);
+            Svg + "svg",
+            new XAttribute("width", $"{N(width)}mm"),
+            new XAttribute("height", $"{N(height)}mm"),
+            new XAttribute("viewBox", $"{N(left)} {N(top)} {N(width)} {N(height)}"),
+            new XElement(Svg + "title", title),
+            names,
+            side,
+            section
+        );
         return new XDocument(root).ToString();
     }
 
-    private static string Words(string name) => name switch { "noseRoom" => "nose", "eyeRoom" => "eye", _ => "chin" };
+    private static string Words(string name) =>
+        name switch
+        {
+            "noseRoom" => "nose",
+            "eyeRoom" => "eye",
+            _ => "chin",
+        };
 
     private static XElement? Line(IReadOnlyList<PointMm> points, bool closed, string ink, double width, string fill, bool dashed = false)
     {
@@ -67,13 +98,29 @@ public static class FitSvg
             return null;
         var path = string.Concat(points.Select((p, i) => $"{(i == 0 ? 'M' : 'L')}{N(p.X)} {N(p.Y)}")) + (closed ? "Z" : "");
         return new XElement(
-            Svg + "path", new XAttribute("d", path), new XAttribute("fill", closed ? fill : "none"), new XAttribute("stroke", ink), new XAttribute("stroke-width", N(width)),
-            dashed ? new XAttribute("stroke-dasharray", "3 2") : null);
+            Svg + "path",
+            new XAttribute("d", path),
+            new XAttribute("fill", closed ? fill : "none"),
+            new XAttribute("stroke", ink),
+            new XAttribute("stroke-width", N(width)),
+            dashed ? new XAttribute("stroke-dasharray", "3 2") : null
+        );
     }
 
-    private static XElement Text(double x, double y, string says, string ink) => new(
-        Svg + "text", new XAttribute("x", N(x)), new XAttribute("y", N(y)), new XAttribute("font-size", N(TextMm)), new XAttribute("font-family", "sans-serif"), new XAttribute("fill", ink),
-        new XAttribute("stroke", "#ffffff"), new XAttribute("stroke-width", "1.4"), new XAttribute("stroke-linejoin", "round"), new XAttribute("paint-order", "stroke"), says);
+    private static XElement Text(double x, double y, string says, string ink) =>
+        new(
+            Svg + "text",
+            new XAttribute("x", N(x)),
+            new XAttribute("y", N(y)),
+            new XAttribute("font-size", N(TextMm)),
+            new XAttribute("font-family", "sans-serif"),
+            new XAttribute("fill", ink),
+            new XAttribute("stroke", "#ffffff"),
+            new XAttribute("stroke-width", "1.4"),
+            new XAttribute("stroke-linejoin", "round"),
+            new XAttribute("paint-order", "stroke"),
+            says
+        );
 
     private static string N(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
 }

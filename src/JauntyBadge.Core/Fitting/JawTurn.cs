@@ -8,7 +8,12 @@ namespace JauntyBadge.Core.Fitting;
 /// </summary>
 internal readonly struct JawTurn
 {
-    private readonly double hingeX, hingeY, chinX, chinY, cornerX, cornerY;
+    private readonly double hingeX,
+        hingeY,
+        chinX,
+        chinY,
+        cornerX,
+        cornerY;
 
     /// <summary>Chin, corner at the fit line and the end below the hinge, from the hinge; the corner never lies in front of the chin.</summary>
     public JawTurn(in SnoutMm snout)
@@ -77,14 +82,12 @@ internal readonly struct JawTurn
     /// <summary>Whether the room only shrinks on the way to this opening, so that the opening itself tells all.</summary>
     private bool IsMonotone(in FloorLine floor, double sin, double cos)
     {
-        bool Falls(double dx, double dy, double slope) =>
-            slope * dy + dx <= 0 && slope * (dy * cos - dx * sin) + dx * cos + dy * sin <= 0;
+        bool Falls(double dx, double dy, double slope) => slope * dy + dx <= 0 && slope * (dy * cos - dx * sin) + dx * cos + dy * sin <= 0;
         return floor.RearX <= MonotoneUpTo && Falls(chinX, chinY, floor.Slope) && Falls(cornerX, cornerY, floor.Slope);
     }
 
     /// <summary>The opening at which a point passes behind the rear edge; the limit where it does not on the way there.</summary>
-    private double OutAt(double dx, double dy, in FloorLine floor, double limit) =>
-        FirstBelow(-dx, -dy, floor.RearX - hingeX, 0, limit);
+    private double OutAt(double dx, double dy, in FloorLine floor, double limit) => FirstBelow(-dx, -dy, floor.RearX - hingeX, 0, limit);
 
     /// <summary>The first opening up to an end at which a point comes too near the floor; infinite for none.</summary>
     private double PointFails(double dx, double dy, in FloorLine floor, double keep, double end)
@@ -105,8 +108,8 @@ internal readonly struct JawTurn
     private static double NeverAsInfinite(double angle, double end) => angle >= end ? double.PositiveInfinity : angle;
 
     /// <summary>A point's room as a·cos + b·sin + c of the opening.</summary>
-    private (double A, double B, double C) PointRoom(double dx, double dy, in FloorLine floor) => (
-        floor.Slope * dx - dy, floor.Slope * dy + dx, floor.FrontY + floor.Slope * (hingeX - floor.FrontX) - hingeY);
+    private (double A, double B, double C) PointRoom(double dx, double dy, in FloorLine floor) =>
+        (floor.Slope * dx - dy, floor.Slope * dy + dx, floor.FrontY + floor.Slope * (hingeX - floor.FrontX) - hingeY);
 
     private double PointLeast(double dx, double dy, in FloorLine floor, double end)
     {
@@ -129,7 +132,8 @@ internal readonly struct JawTurn
         var (middle, half) = (Math.Atan2(b, a), Math.Acos(-c / swing));
         var turned = from - middle;
         turned -= 2 * Math.PI * Math.Floor(turned / (2 * Math.PI));
-        var first = turned > half && turned < 2 * Math.PI - half ? from
+        var first =
+            turned > half && turned < 2 * Math.PI - half ? from
             : turned <= half ? from + half - turned
             : from + 2 * Math.PI - turned + half;
         return Math.Min(first, end);
@@ -163,7 +167,10 @@ internal readonly struct Pose(PointMm chin, PointMm corner, PointMm end)
         Span<PointMm> others =
         [
             corner.X <= rear ? corner : chin,
-            end.X <= rear ? end : corner.X <= rear ? new(rear, corner.Y + backRise * (rear - corner.X)) : chin.X <= rear ? new(rear, chin.Y + frontRise * (rear - chin.X)) : chin,
+            end.X <= rear ? end
+            : corner.X <= rear ? new(rear, corner.Y + backRise * (rear - corner.X))
+            : chin.X <= rear ? new(rear, chin.Y + frontRise * (rear - chin.X))
+            : chin,
         ];
         foreach (var point in others)
         {

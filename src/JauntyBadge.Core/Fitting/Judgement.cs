@@ -12,7 +12,15 @@ namespace JauntyBadge.Core.Fitting;
 /// <param name="ToMissed">Distance to where it would be missed, mm; infinite where it can only warn.</param>
 /// <param name="RestsOn">The number it rests on, where that was assumed.</param>
 internal readonly record struct JudgedCriterion(
-    CriterionName Name, Outcome Outcome, double Value, double Low, double High, double Margin, double ToMissed, ModelLength? RestsOn = null)
+    CriterionName Name,
+    Outcome Outcome,
+    double Value,
+    double Low,
+    double High,
+    double Margin,
+    double ToMissed,
+    ModelLength? RestsOn = null
+)
 {
     /// <summary>Whether it can make a muzzle unfit.</summary>
     public bool IsHard => !double.IsPositiveInfinity(ToMissed);
@@ -93,7 +101,9 @@ internal sealed class FitJudge
     private readonly FitRequest request;
     private readonly FitRulesMm rules;
     private readonly double surelyFrom;
-    private readonly ModelLength? assumedHeight, assumedWidth, assumedGirth;
+    private readonly ModelLength? assumedHeight,
+        assumedWidth,
+        assumedGirth;
 
     public FitJudge(SnoutModel snout, FitRequest request)
     {
@@ -148,14 +158,20 @@ internal sealed class FitJudge
     /// <summary>A bound that has to hold: beyond it missed; within the tape's doubt of it, or resting on an assumed number, it just holds.</summary>
     private JudgedCriterion MustHold(CriterionName name, double value, double low, double high, double margin, ModelLength? restsOn = null)
     {
-        var outcome = Margins.IsMissed(margin) ? Outcome.Missed : restsOn is not null || margin < surelyFrom ? Outcome.JustHolds : Outcome.Holds;
+        var outcome =
+            Margins.IsMissed(margin) ? Outcome.Missed
+            : restsOn is not null || margin < surelyFrom ? Outcome.JustHolds
+            : Outcome.Holds;
         return new(name, outcome, value, low, high, OnBound(margin), OnBound(margin), restsOn);
     }
 
     /// <summary>Pushed back until the nose touches: a fault where the dog will push, a warning otherwise.</summary>
     private JudgedCriterion Shove(double margin)
     {
-        var outcome = !Margins.IsMissed(margin) ? Outcome.Holds : request.ShoveMustHold ? Outcome.Missed : Outcome.Warning;
+        var outcome =
+            !Margins.IsMissed(margin) ? Outcome.Holds
+            : request.ShoveMustHold ? Outcome.Missed
+            : Outcome.Warning;
         return new(CriterionName.Shove, outcome, OnBound(margin), 0, None, OnBound(margin), request.ShoveMustHold ? OnBound(margin) : Never);
     }
 
@@ -163,7 +179,10 @@ internal sealed class FitJudge
     private JudgedCriterion Large(in Margins margins)
     {
         var (most, far) = (OnBound(margins.Large), OnBound(margins.FarTooLarge));
-        var outcome = far < 0 ? Outcome.Missed : most < 0 ? Outcome.Warning : Outcome.Holds;
+        var outcome =
+            far < 0 ? Outcome.Missed
+            : most < 0 ? Outcome.Warning
+            : Outcome.Holds;
         return new(CriterionName.Large, outcome, margins.Gape, None, rules.LargeRoom, far < 0 ? far : most, far);
     }
 
@@ -190,7 +209,11 @@ internal sealed class FitJudge
         var holds = MustHold(CriterionName.SlipOff, set, None, set + margin, margin);
         return strap == ForeheadStrap.None
             ? holds
-            : holds with { Outcome = holds.Outcome == Outcome.Missed ? Outcome.Warning : holds.Outcome, ToMissed = Never };
+            : holds with
+            {
+                Outcome = holds.Outcome == Outcome.Missed ? Outcome.Warning : holds.Outcome,
+                ToMissed = Never,
+            };
     }
 
     /// <summary>What was found so far of one muzzle.</summary>
@@ -206,6 +229,7 @@ internal sealed class FitJudge
 
         public void Leave(CriterionName name, WhyUnchecked why) => (left ??= []).Add((name, why));
 
-        public readonly Judgement Judged(in Margins margins) => new(count == Most ? criteria : criteria[..count], (IReadOnlyList<(CriterionName, WhyUnchecked)>?)left ?? [], margins);
+        public readonly Judgement Judged(in Margins margins) =>
+            new(count == Most ? criteria : criteria[..count], (IReadOnlyList<(CriterionName, WhyUnchecked)>?)left ?? [], margins);
     }
 }

@@ -49,7 +49,16 @@ public sealed record BriefQuestion
 /// <param name="Hard">It keeps the dog from harm and cannot be overruled.</param>
 /// <param name="Settled">It says what was set elsewhere, and is changed there.</param>
 public sealed record BriefLine(
-    string Id, BriefTopic Topic, string Says, string Reason, Basis Basis, Demand Demand, string? Overruled, bool Hard = false, bool Settled = false)
+    string Id,
+    BriefTopic Topic,
+    string Says,
+    string Reason,
+    Basis Basis,
+    Demand Demand,
+    string? Overruled,
+    bool Hard = false,
+    bool Settled = false
+)
 {
     /// <summary>Whether the fitter may overrule it, with a note.</summary>
     public bool CanOverrule => !Hard && !Settled && Overruled is null;
@@ -59,7 +68,11 @@ public sealed record BriefLine(
 public sealed record MuzzleBrief
 {
     public static readonly Grounded<double> MostMassShare = new(
-        "fit.most-mass", "Most a muzzle weighs, as a share of the dog", 0.015, Basis.House("heavier, and the dog carries its head low"));
+        "fit.most-mass",
+        "Most a muzzle weighs, as a share of the dog",
+        0.015,
+        Basis.House("heavier, and the dog carries its head low")
+    );
 
     private readonly IReadOnlyList<(BriefRule Rule, string? Overruled)> rules;
 
@@ -95,7 +108,10 @@ public sealed record MuzzleBrief
     public required IReadOnlyList<BriefLine> Lines { get; init; }
 
     /// <summary>Its front has to stay closed: asked for, or an open one ruled out, and not overruled.</summary>
-    public bool KeepsFrontClosed => rules.Any(r => r is { Overruled: null, Rule: { Feature: Feature.ClosedFront, Demand: Demand.Required } or { Feature: Feature.OpenFront, Demand: Demand.RuledOut } });
+    public bool KeepsFrontClosed =>
+        rules.Any(r =>
+            r is { Overruled: null, Rule: { Feature: Feature.ClosedFront, Demand: Demand.Required } or { Feature: Feature.OpenFront, Demand: Demand.RuledOut } }
+        );
 
     /// <summary>What pulls apart in it, and what to do.</summary>
     public required IReadOnlyList<Clash> Clashes { get; init; }
@@ -109,7 +125,10 @@ public sealed record MuzzleBrief
         var uses = question.Uses.Count > 0 ? question.Uses : dog.Purposes;
         var wear = question.Wear ?? WearPlan.Usual(uses, question.Rules);
         string? Note(string id) => question.Overruled.TryGetValue(id, out var note) ? note : null;
-        var rules = BriefRule.All.Where(r => r.When.Holds(dog, question, uses, wear)).Select(r => (Rule: r.Told(dog, wear, question.Rules), Overruled: r.Hard ? null : Note(r.Id))).ToList();
+        var rules = BriefRule
+            .All.Where(r => r.When.Holds(dog, question, uses, wear))
+            .Select(r => (Rule: r.Told(dog, wear, question.Rules), Overruled: r.Hard ? null : Note(r.Id)))
+            .ToList();
 
         // What is ruled out is not allowed besides.
         var never = rules.Where(r => r is { Overruled: null, Rule.Demand: Demand.RuledOut }).Select(r => r.Rule.Feature).ToHashSet();
@@ -121,12 +140,24 @@ public sealed record MuzzleBrief
         var fingers = question.Fingers ?? FitRules.Fingers(style.FitStyle);
         var mass = Weight(dog, Note("weight"), question.Rules);
         var sight = Sight(question, Note("visibility"));
-        List<BriefLine> lines = [.. rules.Select(r => new BriefLine(r.Rule.Id, r.Rule.Topic, r.Rule.Says, r.Rule.Reason, r.Rule.Basis, r.Rule.Demand, r.Overruled, r.Rule.Hard))];
+        List<BriefLine> lines =
+        [
+            .. rules.Select(r => new BriefLine(r.Rule.Id, r.Rule.Topic, r.Rule.Says, r.Rule.Reason, r.Rule.Basis, r.Rule.Demand, r.Overruled, r.Rule.Hard)),
+        ];
         lines.Insert(lines.FindLastIndex(l => l.Topic == BriefTopic.Mouth) + 1, Tier(dog.BiteTier));
         lines.Add(style.Line);
-        lines.Add(new BriefLine(
-            "fingers", BriefTopic.NeckStrap, $"{NeckStrap.FingersInWords(fingers)} under it" is var says ? char.ToUpperInvariant(says[0]) + says[1..] : "",
-            question.Fingers is null ? $"The {style.FitStyle.ToString().ToLowerInvariant()} style's rule." : "Set by the fitter.", Basis.Practice("finger rules of the two fit styles"), Demand.Required, null, Settled: true));
+        lines.Add(
+            new BriefLine(
+                "fingers",
+                BriefTopic.NeckStrap,
+                $"{NeckStrap.FingersInWords(fingers)} under it" is var says ? char.ToUpperInvariant(says[0]) + says[1..] : "",
+                question.Fingers is null ? $"The {style.FitStyle.ToString().ToLowerInvariant()} style's rule." : "Set by the fitter.",
+                Basis.Practice("finger rules of the two fit styles"),
+                Demand.Required,
+                null,
+                Settled: true
+            )
+        );
         lines.AddRange(new[] { mass.Line, sight }.OfType<BriefLine>());
         var binding = rules.Where(r => r.Overruled is null).Select(r => r.Rule.Id).ToHashSet();
         return new MuzzleBrief(rules)
@@ -160,9 +191,11 @@ public sealed record MuzzleBrief
             if (rule.Demand == Demand.Required ? has : rule.Demand != Demand.RuledOut || !has)
                 continue;
             var why = $"{feature.Words(model, has)} {rule.Reason}";
-            refusals.Add(overruled is null
-                ? new Criterion(feature.Criterion(), Outcome.Missed, null, why, rule.Basis) { IsHard = true }
-                : new Criterion(feature.Criterion(), Outcome.Overruled, null, $"{why} Overruled: {overruled}", rule.Basis) { IsHard = true });
+            refusals.Add(
+                overruled is null
+                    ? new Criterion(feature.Criterion(), Outcome.Missed, null, why, rule.Basis) { IsHard = true }
+                    : new Criterion(feature.Criterion(), Outcome.Overruled, null, $"{why} Overruled: {overruled}", rule.Basis) { IsHard = true }
+            );
         }
 
         return refusals;
@@ -170,34 +203,48 @@ public sealed record MuzzleBrief
 
     /// <summary>What is wanted but not needed, and whether a model has it.</summary>
     public IReadOnlyList<(BriefRule Rule, bool Has)> Wishes(MuzzleModel model) =>
-        [.. rules.Where(r => r is { Overruled: null, Rule: { Demand: Demand.Wanted, Feature: not null } }).Select(r => (r.Rule, model.Has(r.Rule.Feature!.Value)))];
+        [
+            .. rules
+                .Where(r => r is { Overruled: null, Rule: { Demand: Demand.Wanted, Feature: not null } })
+                .Select(r => (r.Rule, model.Has(r.Rule.Feature!.Value))),
+        ];
 
     /// <summary>A sleeve or cover is not looked at for what only a basket can have.</summary>
     private static bool Concerns(MuzzleModel model, Feature feature) =>
-        model.Type == MuzzleType.Basket || feature is Feature.Sleeve or Feature.FaceCover or Feature.ClipAlone || (model.Type == MuzzleType.FaceCover && feature == Feature.ForeheadStrap);
+        model.Type == MuzzleType.Basket
+        || feature is Feature.Sleeve or Feature.FaceCover or Feature.ClipAlone
+        || (model.Type == MuzzleType.FaceCover && feature == Feature.ForeheadStrap);
 
-    private static BriefLine Tier(BiteTier tier) => new(
-        "tier", BriefTopic.Containment, $"Tier {(int)tier}",
-        tier switch
-        {
-            BiteTier.None => "No bite or threat known.",
-            BiteTier.Threatens => "Threatens, without contact.",
-            BiteTier.ContactNoInjury => "Contact without injury.",
-            BiteTier.Injured => "A bite that injured: see a qualified behaviour professional as well.",
-            _ => "Several or deep bites: see a qualified behaviour professional as well.",
-        },
-        Basis.Memory("own wording; compare the published six-level bite scale by Ian Dunbar"), Demand.Allowed, null, Settled: true);
+    private static BriefLine Tier(BiteTier tier) =>
+        new(
+            "tier",
+            BriefTopic.Containment,
+            $"Tier {(int)tier}",
+            tier switch
+            {
+                BiteTier.None => "No bite or threat known.",
+                BiteTier.Threatens => "Threatens, without contact.",
+                BiteTier.ContactNoInjury => "Contact without injury.",
+                BiteTier.Injured => "A bite that injured: see a qualified behaviour professional as well.",
+                _ => "Several or deep bites: see a qualified behaviour professional as well.",
+            },
+            Basis.Memory("own wording; compare the published six-level bite scale by Ian Dunbar"),
+            Demand.Allowed,
+            null,
+            Settled: true
+        );
 
     private static (FitStyle FitStyle, BriefLine Line) FitStyleFor(DogProfile dog, IReadOnlyList<Purpose> uses, FitStyle? set)
     {
-        var (style, reason, basis) = set is { } given
-            ? (given, "Set by the fitter.", Basis.Practice("two fit styles, both in use"))
-            : dog.BiteTier == BiteTier.SeveralOrDeep
-                ? (FitStyle.Working, "Several or deep bites ask for a snug fit.", Basis.House("containment tier 4"))
-                : uses.Contains(Purpose.Working)
-                    ? (FitStyle.Working, "Working fits sit snug.", Basis.Practice("the working style"))
-                    : (FitStyle.Everyday, "Room to pant comes first.", Basis.Practice("the everyday style"));
-        return (style, new("school", BriefTopic.Seat, style == FitStyle.Working ? "Working: snug" : "Everyday: roomy", reason, basis, Demand.Required, null, Settled: true));
+        var (style, reason, basis) =
+            set is { } given ? (given, "Set by the fitter.", Basis.Practice("two fit styles, both in use"))
+            : dog.BiteTier == BiteTier.SeveralOrDeep ? (FitStyle.Working, "Several or deep bites ask for a snug fit.", Basis.House("containment tier 4"))
+            : uses.Contains(Purpose.Working) ? (FitStyle.Working, "Working fits sit snug.", Basis.Practice("the working style"))
+            : (FitStyle.Everyday, "Room to pant comes first.", Basis.Practice("the everyday style"));
+        return (
+            style,
+            new("school", BriefTopic.Seat, style == FitStyle.Working ? "Working: snug" : "Everyday: roomy", reason, basis, Demand.Required, null, Settled: true)
+        );
     }
 
     private static (Mass? Most, BriefLine? Line) Weight(DogProfile dog, string? overruled, HouseRules rules)
@@ -205,15 +252,41 @@ public sealed record MuzzleBrief
         if (dog.BodyMass is not { } body)
             return (null, null);
         var most = body * rules[MostMassShare];
-        return (overruled is null ? most : null, new(
-            "weight", BriefTopic.Weight, $"Up to {most.Grams:0} g", $"{rules[MostMassShare]:0.0%} of its {body.Kilograms:0.#} kg.", rules.Basis(MostMassShare), Demand.Wanted, overruled));
+        return (
+            overruled is null ? most : null,
+            new(
+                "weight",
+                BriefTopic.Weight,
+                $"Up to {most.Grams:0} g",
+                $"{rules[MostMassShare]:0.0%} of its {body.Kilograms:0.#} kg.",
+                rules.Basis(MostMassShare),
+                Demand.Wanted,
+                overruled
+            )
+        );
     }
 
-    private static BriefLine? Sight(BriefQuestion question, string? overruled) => question.CoatHex is null
-        ? null
+    private static BriefLine? Sight(BriefQuestion question, string? overruled) =>
+        question.CoatHex is null ? null
         : question.Visibility == VisibilitySchool.StandOut
-            ? new("visibility", BriefTopic.Visibility, "Stands out from the coat", $"People keep away from a muzzle they see: a contrast of {question.Rules[Contrast.StandsOut]} or more.", question.Rules.Basis(Contrast.StandsOut), Demand.Wanted, overruled)
-            : new("visibility", BriefTopic.Visibility, "Blends in with the coat", $"Other dogs are less put off: a contrast of {question.Rules[Contrast.BlendsIn]} or less.", question.Rules.Basis(Contrast.BlendsIn), Demand.Wanted, overruled);
+            ? new(
+                "visibility",
+                BriefTopic.Visibility,
+                "Stands out from the coat",
+                $"People keep away from a muzzle they see: a contrast of {question.Rules[Contrast.StandsOut]} or more.",
+                question.Rules.Basis(Contrast.StandsOut),
+                Demand.Wanted,
+                overruled
+            )
+        : new(
+            "visibility",
+            BriefTopic.Visibility,
+            "Blends in with the coat",
+            $"Other dogs are less put off: a contrast of {question.Rules[Contrast.BlendsIn]} or less.",
+            question.Rules.Basis(Contrast.BlendsIn),
+            Demand.Wanted,
+            overruled
+        );
 }
 
 /// <summary>One muzzle or two, and when to change.</summary>
@@ -229,11 +302,31 @@ public sealed record MuzzleCount(bool TrainingFirst, string Says, string Reason,
     public static MuzzleCount For(DogProfile dog, bool wearsHappily)
     {
         if (wearsHappily)
-            return new(false, "A spare", "It wears one happily already: have a second of the same, for the day one breaks or is lost.", Basis.Practice("a dog already wearing one happily still needs a spare"));
+            return new(
+                false,
+                "A spare",
+                "It wears one happily already: have a second of the same, for the day one breaks or is lost.",
+                Basis.Practice("a dog already wearing one happily still needs a spare")
+            );
         if (dog.BiteTier >= BiteTier.Injured)
-            return new(false, "One: the final one first", "With this bite history no lighter one may stand in for it, not even in training.", Basis.Practice("at tiers 3 and 4 the final one comes first"));
+            return new(
+                false,
+                "One: the final one first",
+                "With this bite history no lighter one may stand in for it, not even in training.",
+                Basis.Practice("at tiers 3 and 4 the final one comes first")
+            );
         return dog.Temperament.IsFearful()
-            ? new(true, "Two: a light one to train in, then the final one", "Train in a light, cheap, quick-clip basket one or two sizes up. Change to the final one when it wears the first for 5 to 10 minutes at ease.", Basis.Practice("fearful dogs at tiers 0 to 2"))
-            : new(false, "One", "It meets new things well enough to learn in the final one.", Basis.House("a second muzzle is for fearful dogs and for spares"));
+            ? new(
+                true,
+                "Two: a light one to train in, then the final one",
+                "Train in a light, cheap, quick-clip basket one or two sizes up. Change to the final one when it wears the first for 5 to 10 minutes at ease.",
+                Basis.Practice("fearful dogs at tiers 0 to 2")
+            )
+            : new(
+                false,
+                "One",
+                "It meets new things well enough to learn in the final one.",
+                Basis.House("a second muzzle is for fearful dogs and for spares")
+            );
     }
 }

@@ -88,7 +88,8 @@ public sealed record MuzzleSize(
     [property: JsonPropertyName("widthFrontMm")] Length? WidthFront = null,
     [property: JsonPropertyName("openingGirthMm")] Length? OpeningGirth = null,
     [property: JsonPropertyName("girthMinMm")] Length? GirthMin = null,
-    [property: JsonPropertyName("girthMaxMm")] Length? GirthMax = null)
+    [property: JsonPropertyName("girthMaxMm")] Length? GirthMax = null
+)
 {
     /// <summary>Only length and girth are known, as in many charts; the rest is assumed for each snout.</summary>
     [JsonIgnore]
@@ -116,8 +117,18 @@ public sealed record MuzzleSize(
     /// <summary>The loops the neck strap makes; null when the chart does not say.</summary>
     public Window? NeckStrapRange() => NeckStrapMin is { } low && NeckStrapMax is { } high ? new Window(low, high) : null;
 
-    internal BasketMm BasketMm(Length? holePitch) => new(
-        Length.Millimeters, OrNaN(DepthFront), OrNaN(DepthRear), OrNaN(WidthRear), OrNaN(OpeningGirth), OrNaN(NeckStrapMin), OrNaN(NeckStrapMax), IsLengthAndGirthOnly, holePitch?.Millimeters ?? 0);
+    internal BasketMm BasketMm(Length? holePitch) =>
+        new(
+            Length.Millimeters,
+            OrNaN(DepthFront),
+            OrNaN(DepthRear),
+            OrNaN(WidthRear),
+            OrNaN(OpeningGirth),
+            OrNaN(NeckStrapMin),
+            OrNaN(NeckStrapMax),
+            IsLengthAndGirthOnly,
+            holePitch?.Millimeters ?? 0
+        );
 
     internal TubeMm TubeMm(Length? holePitch) =>
         new(Length.Millimeters, OrNaN(GirthMin), OrNaN(GirthMax), OrNaN(NeckStrapMin), OrNaN(NeckStrapMax), holePitch?.Millimeters ?? 0);
@@ -145,14 +156,25 @@ public sealed record MuzzleSize(
 /// <param name="HolePitch">Distance of the strap's holes; null for a strap that slides.</param>
 /// <param name="LeadDays">Days from order to delivery.</param>
 public sealed record MuzzleModel(
-    string Id, string Name, string Maker, MuzzleType Type, Material Material, Closure Closure, ForeheadStrap ForeheadStrap,
-    bool CollarLink, bool FrontBar, FrontOpening FrontOpening, IReadOnlyList<MuzzleColour> Colours, string Note,
+    string Id,
+    string Name,
+    string Maker,
+    MuzzleType Type,
+    Material Material,
+    Closure Closure,
+    ForeheadStrap ForeheadStrap,
+    bool CollarLink,
+    bool FrontBar,
+    FrontOpening FrontOpening,
+    IReadOnlyList<MuzzleColour> Colours,
+    string Note,
     IReadOnlyList<MuzzleSize> Sizes,
     [property: JsonPropertyName("frontBarGapMm")] Length? FrontBarGap = null,
     [property: JsonPropertyName("plateMm")] Length? Plate = null,
     [property: JsonPropertyName("formableMm")] Length? Formable = null,
     [property: JsonPropertyName("holePitchMm")] Length? HolePitch = null,
-    int? LeadDays = null)
+    int? LeadDays = null
+)
 {
     /// <summary>Wire and rigid plastic do not give when bitten or pressed (chapter on materials; Practice).</summary>
     [JsonIgnore]
@@ -191,7 +213,11 @@ public static class MuzzleCheck
         Refuse(string.IsNullOrWhiteSpace(model.Name) || model.Name.Length > 60, "name", "Give the model a name of up to 60 letters.");
         Refuse(model.Maker is not { Length: <= 60 }, "maker", "A maker has up to 60 letters.");
         Refuse(model.Note is not { Length: <= 400 }, "note", "Up to 400 letters, please.");
-        Refuse(model.Colours.Any(c => c.Name is not { Length: > 0 and <= 40 } || Contrast.TryLuminance(c.Hex) is null), "colours", "Each colour has a name and a shade such as #e0a020.");
+        Refuse(
+            model.Colours.Any(c => c.Name is not { Length: > 0 and <= 40 } || Contrast.TryLuminance(c.Hex) is null),
+            "colours",
+            "Each colour has a name and a shade such as #e0a020."
+        );
         Refuse(model.FrontBarGap?.Millimeters is < 0 or > 120, "frontBarGapMm", "A gap in front is 0 to 120 mm.");
         Refuse(model.Plate?.Millimeters is <= 0 or > 60, "plateMm", "A plate adds 1 to 60 mm.");
         Refuse(model.Formable?.Millimeters is <= 0 or > 30, "formableMm", "Forming moves the width by 1 to 30 mm.");
@@ -217,14 +243,26 @@ public static class MuzzleCheck
         }
 
         void Between(Length? value, string field, double low, double high) =>
-            Refuse(value?.Millimeters is { } mm && !(mm >= low && mm <= high), field, $"{low:0} to {high:0} mm is accepted; {value?.Millimeters:0.#} was given.");
+            Refuse(
+                value?.Millimeters is { } mm && !(mm >= low && mm <= high),
+                field,
+                $"{low:0} to {high:0} mm is accepted; {value?.Millimeters:0.#} was given."
+            );
 
         Refuse(string.IsNullOrWhiteSpace(size.Label) || size.Label.Length > 20, "label", "A size has a label of up to 20 letters.");
         Between(size.Length, "lengthMm", ShortestMm, LongestMm);
         Between(size.NeckStrapMin, "neckStrapMinMm", 60, LongestStrapMm);
         Between(size.NeckStrapMax, "neckStrapMaxMm", 60, LongestStrapMm);
-        Refuse(size.NeckStrapMin is null != size.NeckStrapMax is null, size.NeckStrapMin is null ? "neckStrapMinMm" : "neckStrapMaxMm", "Give both ends of the strap's range, or neither.");
-        Refuse(size.NeckStrapMin >= size.NeckStrapMax, "neckStrapMaxMm", $"The strap is upside down: its longest loop must be more than its shortest, {size.NeckStrapMin?.Millimeters:0.#} mm.");
+        Refuse(
+            size.NeckStrapMin is null != size.NeckStrapMax is null,
+            size.NeckStrapMin is null ? "neckStrapMinMm" : "neckStrapMaxMm",
+            "Give both ends of the strap's range, or neither."
+        );
+        Refuse(
+            size.NeckStrapMin >= size.NeckStrapMax,
+            "neckStrapMaxMm",
+            $"The strap is upside down: its longest loop must be more than its shortest, {size.NeckStrapMin?.Millimeters:0.#} mm."
+        );
         Refuse(size.Mass?.Grams is <= 0 or > 3000, "massG", "A mass is 1 to 3000 g.");
         Refuse(size.Price is < 0 or > 100_000, "price", "A price is 0 to 100,000.");
         if (type != MuzzleType.Basket)
@@ -243,13 +281,27 @@ public static class MuzzleCheck
         Between(size.OpeningGirth, "openingGirthMm", 40, 1200);
         Refuse(size.OpeningGirth is null, "openingGirthMm", "A basket needs the girth around its rear edge.");
         var given = new[] { size.DepthFront, size.DepthRear, size.WidthRear }.Count(v => v is not null);
-        Refuse(given is 1 or 2, size.DepthFront is null ? "depthFrontMm" : size.DepthRear is null ? "depthRearMm" : "widthRearMm", "Give both depths and the width, or none of them: length and girth alone are enough.");
+        Refuse(
+            given is 1 or 2,
+            size.DepthFront is null ? "depthFrontMm"
+                : size.DepthRear is null ? "depthRearMm"
+                : "widthRearMm",
+            "Give both depths and the width, or none of them: length and girth alone are enough."
+        );
         if (size is { DepthRear: { } depth, WidthRear: { } width, OpeningGirth: { } around } && depth > Length.Zero && width > Length.Zero)
         {
             var (least, greatest) = SnoutSection.GirthBounds(depth, width);
             var edge = $"A rear edge {depth.Millimeters:0.#} mm deep and {width.Millimeters:0.#} mm wide is";
-            Refuse(around < least - Slack, "openingGirthMm", $"{edge} at least {Math.Ceiling(least.Millimeters):0} mm around; {around.Millimeters:0.#} was given.");
-            Refuse(around > greatest + Slack, "openingGirthMm", $"{edge} at most {Math.Floor(greatest.Millimeters):0} mm around; {around.Millimeters:0.#} was given.");
+            Refuse(
+                around < least - Slack,
+                "openingGirthMm",
+                $"{edge} at least {Math.Ceiling(least.Millimeters):0} mm around; {around.Millimeters:0.#} was given."
+            );
+            Refuse(
+                around > greatest + Slack,
+                "openingGirthMm",
+                $"{edge} at most {Math.Floor(greatest.Millimeters):0} mm around; {around.Millimeters:0.#} was given."
+            );
         }
 
         return problems;

@@ -19,38 +19,88 @@ public sealed record OrderDimension(string Name, Length Wanted, Length? Least, L
 /// <param name="Confirm">What the maker has to confirm before making it.</param>
 /// <param name="Check">The wanted dimensions judged on the snout they came from.</param>
 public sealed record OrderSheet(
-    IReadOnlyList<OrderDimension> Dimensions, IReadOnlyList<string> Features, IReadOnlyList<string> ShapeNotes, IReadOnlyList<string> Confirm, FitAssessment Check)
+    IReadOnlyList<OrderDimension> Dimensions,
+    IReadOnlyList<string> Features,
+    IReadOnlyList<string> ShapeNotes,
+    IReadOnlyList<string> Confirm,
+    FitAssessment Check
+)
 {
     public static readonly Grounded<double> FrontDepthAllowance = new(
-        "order.front-allowance", "Most the front may be deeper than needed, as a share", 0.25, Basis.House("deeper hangs and catches"));
+        "order.front-allowance",
+        "Most the front may be deeper than needed, as a share",
+        0.25,
+        Basis.House("deeper hangs and catches")
+    );
 
     public static readonly Grounded<Length> StrapEitherWay = new(
-        "order.strap-either-way", "What the neck strap takes up or lets out around its setting", Length.FromMillimeters(40), Basis.House("coat, growth and weight over a year"));
+        "order.strap-either-way",
+        "What the neck strap takes up or lets out around its setting",
+        Length.FromMillimeters(40),
+        Basis.House("coat, growth and weight over a year")
+    );
 
     public static readonly Grounded<Length> MakersTolerance = new(
-        "order.tolerance", "Room beyond the least, so that a maker's tolerance does not use it up", Length.FromMillimeters(3), Basis.House("wire and leather are made to a few millimetres"));
+        "order.tolerance",
+        "Room beyond the least, so that a maker's tolerance does not use it up",
+        Length.FromMillimeters(3),
+        Basis.House("wire and leather are made to a few millimetres")
+    );
 
     /// <summary>Works the sheet out for a snout and a brief: windows that hold together, so that whatever lies within all of them fits.</summary>
     public static OrderSheet For(DogProfile dog, FitQuestion question)
     {
         var (snout, brief) = (question.Snout, question.Brief);
         var request = question.Request(ForeheadStrap.Fitted);
-        var strap = NeckStrap.LoopMm(snout.NeckGirth?.Millimeters ?? double.NaN, brief.Fingers, question.Finger.Millimeters) is var mm && double.IsNaN(mm) ? (Length?)null : Length.FromMillimeters(mm);
-        var (low, high) = strap is { } loop ? (loop - snout.Rules[StrapEitherWay], loop + snout.Rules[StrapEitherWay]) : (Length.FromMillimeters(200), Length.FromMillimeters(700));
+        var strap =
+            NeckStrap.LoopMm(snout.NeckGirth?.Millimeters ?? double.NaN, brief.Fingers, question.Finger.Millimeters) is var mm && double.IsNaN(mm)
+                ? (Length?)null
+                : Length.FromMillimeters(mm);
+        var (low, high) = strap is { } loop
+            ? (loop - snout.Rules[StrapEitherWay], loop + snout.Rules[StrapEitherWay])
+            : (Length.FromMillimeters(200), Length.FromMillimeters(700));
 
         // The wider the windows the easier to make; they are narrowed until they hold together.
         var windows = Windows.Widest(snout, request, low, high);
         var made = windows.Wanted(low, high);
         List<OrderDimension> dimensions =
         [
-            new("Inner length", made.Length, windows.Inner.Low, windows.Inner.High, request.ShoveMustHold ? "Rear edge of the nose rest to the inside of the front; no longer than nose to eye, for this dog will push." : "Rear edge of the nose rest to the inside of the front."),
-            new("Depth in front", made.DepthFront, windows.Front.Low, windows.Front.High, $"Nose rest to floor in front, so that the mouth opens {brief.NeededGape.Degrees:0}° or more and it does not hang; never shallower than the rear."),
-            new("Depth at the rear edge", made.DepthRear, windows.Rear.Low, windows.Rear.High, "Snout, chin room and the opening jaw; a basket deeper at the neck than in front cannot let the mouth open."),
+            new(
+                "Inner length",
+                made.Length,
+                windows.Inner.Low,
+                windows.Inner.High,
+                request.ShoveMustHold
+                    ? "Rear edge of the nose rest to the inside of the front; no longer than nose to eye, for this dog will push."
+                    : "Rear edge of the nose rest to the inside of the front."
+            ),
+            new(
+                "Depth in front",
+                made.DepthFront,
+                windows.Front.Low,
+                windows.Front.High,
+                $"Nose rest to floor in front, so that the mouth opens {brief.NeededGape.Degrees:0}° or more and it does not hang; never shallower than the rear."
+            ),
+            new(
+                "Depth at the rear edge",
+                made.DepthRear,
+                windows.Rear.Low,
+                windows.Rear.High,
+                "Snout, chin room and the opening jaw; a basket deeper at the neck than in front cannot let the mouth open."
+            ),
             new("Width at the rear edge", made.WidthRear, windows.Width.Low, windows.Width.High, "Jowls not jammed, basket not twisting."),
-            new("Girth at the rear edge", made.OpeningGirth, windows.Girth.Low, windows.Girth.High, $"Around the inside, with the mouth open {brief.NeededGape.Degrees:0}°."),
+            new(
+                "Girth at the rear edge",
+                made.OpeningGirth,
+                windows.Girth.Low,
+                windows.Girth.High,
+                $"Around the inside, with the mouth open {brief.NeededGape.Degrees:0}°."
+            ),
         ];
         if (strap is { } setting)
-            dimensions.Add(new("Neck strap loop", setting, low, high, $"With {NeckStrap.FingersInWords(brief.Fingers)} under it, and room for coat and growth."));
+            dimensions.Add(
+                new("Neck strap loop", setting, low, high, $"With {NeckStrap.FingersInWords(brief.Fingers)} under it, and room for coat and growth.")
+            );
         return new OrderSheet(dimensions, FeaturesOf(brief), Notes(dog, snout), Confirmations(dog, brief), BasketFit.Assess(snout, made, request));
     }
 
@@ -58,8 +108,16 @@ public sealed record OrderSheet(
     private sealed record Windows(Window Inner, Window Front, Window Rear, Window Width, Window Girth)
     {
         /// <summary>The middle of every window; of the girth what such an edge measures, where that leaves a quarter of its window to either side.</summary>
-        public BasketModel Wanted(Length strapMin, Length strapMax) => new(
-            Inner.Middle, Front.Middle, Rear.Middle, Width.Middle, UnitMath.Clamp(SnoutSection.Girth(Rear.Middle, Width.Middle), (3 * Girth.Low + Girth.High) / 4, (Girth.Low + 3 * Girth.High) / 4), strapMin, strapMax);
+        public BasketModel Wanted(Length strapMin, Length strapMax) =>
+            new(
+                Inner.Middle,
+                Front.Middle,
+                Rear.Middle,
+                Width.Middle,
+                UnitMath.Clamp(SnoutSection.Girth(Rear.Middle, Width.Middle), (3 * Girth.Low + Girth.High) / 4, (Girth.Low + 3 * Girth.High) / 4),
+                strapMin,
+                strapMax
+            );
 
         private const int Narrowings = 20;
 
@@ -95,7 +153,8 @@ public sealed record OrderSheet(
             {
                 var basket = new BasketModel(inner, front, rear, middle, needed);
                 var at = Seat.Of(snout, basket, seat);
-                return Gape.FloorRoom(snout, basket, at, request.NeededGape) >= snout.Rules[FitRules.FloorClearance] + Spare && Gape.FloorRoom(snout, basket, at, Angle.Zero) >= snout.Rules[FitRules.ChinRoom] + Spare;
+                return Gape.FloorRoom(snout, basket, at, request.NeededGape) >= snout.Rules[FitRules.FloorClearance] + Spare
+                    && Gape.FloorRoom(snout, basket, at, Angle.Zero) >= snout.Rules[FitRules.ChinRoom] + Spare;
             }
 
             bool OpensAtAll(Length front, Length rear) => new[] { length.Low, length.Middle, length.High }.All(inner => Opens(inner, front, rear));
@@ -106,7 +165,10 @@ public sealed record OrderSheet(
             if (2 * (least + width.Low) < needed + 2 * tolerance)
                 least = needed / 2 + tolerance - width.Low;
             var rearWindow = new Window(least, least + 2 * tolerance);
-            var front = UnitMath.Max(rearWindow.High, UnitMath.Max(Least(deep => OpensAtAll(deep, rearWindow.Low), bottomless), Least(deep => OpensAtAll(deep, rearWindow.High), bottomless)));
+            var front = UnitMath.Max(
+                rearWindow.High,
+                UnitMath.Max(Least(deep => OpensAtAll(deep, rearWindow.Low), bottomless), Least(deep => OpensAtAll(deep, rearWindow.High), bottomless))
+            );
 
             // A front deeper than it has to be hangs.
             var deepest = front;
@@ -114,12 +176,14 @@ public sealed record OrderSheet(
                 deepest += tolerance;
             var girth = new Window(
                 UnitMath.Max(needed, SnoutSection.GirthBounds(rearWindow.High, width.High).Least),
-                UnitMath.Min(needed * snout.Rules[FitRules.LargeGirth], SnoutSection.GirthBounds(rearWindow.Low, width.Low).Greatest));
+                UnitMath.Min(needed * snout.Rules[FitRules.LargeGirth], SnoutSection.GirthBounds(rearWindow.Low, width.Low).Greatest)
+            );
             var windows = new Windows(length, new Window(front, deepest), rearWindow, width, girth);
             return girth.High - girth.Low >= tolerance && deepest > front && windows.HoldTogether(snout, request, strapMin, strapMax) ? windows : null;
 
-            bool Hangs(Length deep) => Corners(length, new Window(deep, deep), rearWindow).Any(c =>
-                IsLarge(BasketFit.Judge(snout, new BasketModel(c.Length, c.Front, c.Rear, middle, needed), request)));
+            bool Hangs(Length deep) =>
+                Corners(length, new Window(deep, deep), rearWindow)
+                    .Any(c => IsLarge(BasketFit.Judge(snout, new BasketModel(c.Length, c.Front, c.Rear, middle, needed), request)));
         }
 
         /// <summary>What is wanted, with no room to miss it, for a head on which no windows hold together.</summary>
@@ -134,14 +198,25 @@ public sealed record OrderSheet(
         }
 
         /// <summary>Whether every corner of the windows fits by the product's own criteria.</summary>
-        private bool HoldTogether(SnoutModel snout, FitRequest request, Length strapMin, Length strapMax) => Corners(Inner, Front, Rear).All(c =>
-            new[] { Width.Low, Width.High }.All(wide => new[] { Girth.Low, Girth.High }.All(round =>
-                BasketFit.Judge(snout, new BasketModel(c.Length, c.Front, c.Rear, wide, round, strapMin, strapMax), request) is { IsMissed: false } fit && !IsLarge(fit))));
+        private bool HoldTogether(SnoutModel snout, FitRequest request, Length strapMin, Length strapMax) =>
+            Corners(Inner, Front, Rear)
+                .All(c =>
+                    new[] { Width.Low, Width.High }.All(wide =>
+                        new[] { Girth.Low, Girth.High }.All(round =>
+                            BasketFit.Judge(snout, new BasketModel(c.Length, c.Front, c.Rear, wide, round, strapMin, strapMax), request)
+                                is { IsMissed: false } fit
+                            && !IsLarge(fit)
+                        )
+                    )
+                );
 
         private static bool IsLarge(Judgement fit) => fit.Of(CriterionName.Large) is not { Outcome: Outcome.Holds };
 
         private static IEnumerable<(Length Length, Length Front, Length Rear)> Corners(Window length, Window front, Window rear) =>
-            from l in new[] { length.Low, length.High } from f in new[] { front.Low, front.High } from r in new[] { rear.Low, rear.High } select (l, f, r);
+            from l in new[] { length.Low, length.High }
+            from f in new[] { front.Low, front.High }
+            from r in new[] { rear.Low, rear.High }
+            select (l, f, r);
     }
 
     /// <summary>The least depth that is enough, to a tenth of a millimetre; deeper is never less.</summary>
@@ -158,27 +233,38 @@ public sealed record OrderSheet(
     }
 
     private static List<string> FeaturesOf(MuzzleBrief brief) =>
-    [
-        .. brief.Lines
-            .Where(l => l is { Overruled: null, Demand: Demand.Required or Demand.RuledOut, Topic: not (BriefTopic.Type or BriefTopic.Mouth or BriefTopic.Seat or BriefTopic.NeckStrap) })
-            .Select(l => $"{(l.Demand == Demand.RuledOut ? $"Not {char.ToLowerInvariant(l.Says[0])}{l.Says[1..]}" : l.Says)}: {l.Reason}"),
-        .. brief.Lines.Where(l => l is { Overruled: null, Demand: Demand.Wanted }).Select(l => $"If it can be had: {l.Says.ToLowerInvariant()}. {l.Reason}"),
-    ];
+        [
+            .. brief
+                .Lines.Where(l =>
+                    l
+                        is {
+                            Overruled: null,
+                            Demand: Demand.Required or Demand.RuledOut,
+                            Topic: not (BriefTopic.Type or BriefTopic.Mouth or BriefTopic.Seat or BriefTopic.NeckStrap)
+                        }
+                )
+                .Select(l => $"{(l.Demand == Demand.RuledOut ? $"Not {char.ToLowerInvariant(l.Says[0])}{l.Says[1..]}" : l.Says)}: {l.Reason}"),
+            .. brief
+                .Lines.Where(l => l is { Overruled: null, Demand: Demand.Wanted })
+                .Select(l => $"If it can be had: {l.Says.ToLowerInvariant()}. {l.Reason}"),
+        ];
 
     private static List<string> Notes(DogProfile dog, SnoutModel snout)
     {
         List<string> notes = [$"{snout.HeadShape} head."];
         foreach (var trait in dog.Traits)
         {
-            notes.Add(trait switch
-            {
-                BreedTrait.NoBridge => "No bridge to rest on: carry it from the forehead strap, with a curved nose rest.",
-                BreedTrait.HeavyJowls => "Heavy jowls: roll or pad the rear edge.",
-                BreedTrait.BroadHead => "Broad head: the sides must not press on the cheeks.",
-                BreedTrait.NarrowHead => "Head narrower than the neck: fit a forehead strap and a collar link.",
-                BreedTrait.LongCoat => "Long coat: measured under the coat; keep hair out of the fastening.",
-                _ => "Toy size: keep every edge thin and light.",
-            });
+            notes.Add(
+                trait switch
+                {
+                    BreedTrait.NoBridge => "No bridge to rest on: carry it from the forehead strap, with a curved nose rest.",
+                    BreedTrait.HeavyJowls => "Heavy jowls: roll or pad the rear edge.",
+                    BreedTrait.BroadHead => "Broad head: the sides must not press on the cheeks.",
+                    BreedTrait.NarrowHead => "Head narrower than the neck: fit a forehead strap and a collar link.",
+                    BreedTrait.LongCoat => "Long coat: measured under the coat; keep hair out of the fastening.",
+                    _ => "Toy size: keep every edge thin and light.",
+                }
+            );
         }
 
         foreach (var (name, number) in snout.Sources.Where(s => s.Number.Provenance == Provenance.Assumed))

@@ -4,12 +4,34 @@ namespace JauntyBadge.Core.Fitting;
 
 /// <summary>A snout in plain mm, for the inner loops.</summary>
 internal readonly record struct SnoutMm(
-    double Eye, double FitLine, double Height, double Width, double Girth, double HingeX, double HingeY, double ChinX, double ChinY, double Neck, double HeadGirth)
+    double Eye,
+    double FitLine,
+    double Height,
+    double Width,
+    double Girth,
+    double HingeX,
+    double HingeY,
+    double ChinX,
+    double ChinY,
+    double Neck,
+    double HeadGirth
+)
 {
     /// <summary>Takes the numbers of a model; a neck or head girth that was not read is NaN.</summary>
-    public static SnoutMm Of(SnoutModel snout) => new(
-        snout.EyeLine.Mm, snout.FitLine.Mm, snout.Height.Mm, snout.Width.Mm, snout.Girth.Mm, snout.Hinge.Mm, snout.HingeDrop.Millimeters,
-        snout.Chin.X, snout.Chin.Y, snout.NeckGirth?.Millimeters ?? double.NaN, snout.Numbers.HeadGirth?.Millimeters ?? double.NaN);
+    public static SnoutMm Of(SnoutModel snout) =>
+        new(
+            snout.EyeLine.Mm,
+            snout.FitLine.Mm,
+            snout.Height.Mm,
+            snout.Width.Mm,
+            snout.Girth.Mm,
+            snout.Hinge.Mm,
+            snout.HingeDrop.Millimeters,
+            snout.Chin.X,
+            snout.Chin.Y,
+            snout.NeckGirth?.Millimeters ?? double.NaN,
+            snout.Numbers.HeadGirth?.Millimeters ?? double.NaN
+        );
 
     /// <summary>Girth around the mouth opened by an angle whose half has this sine: C + 4·(xH − xf)·sin(θ/2).</summary>
     public double GirthAt(double halfSin) => Girth + 4 * (HingeX - FitLine) * halfSin;
@@ -20,13 +42,29 @@ internal readonly record struct SnoutMm(
 
 /// <summary>A basket's inner shape in plain mm, for the inner loops.</summary>
 internal readonly record struct BasketMm(
-    double Length, double DepthFront, double DepthRear, double WidthRear, double OpeningGirth, double StrapMin, double StrapMax, bool Box,
-    double Pitch = 0) : IShapeMm
+    double Length,
+    double DepthFront,
+    double DepthRear,
+    double WidthRear,
+    double OpeningGirth,
+    double StrapMin,
+    double StrapMax,
+    bool Box,
+    double Pitch = 0
+) : IShapeMm
 {
-    public static BasketMm Of(BasketModel basket) => new(
-        basket.Length.Millimeters, basket.DepthFront.Millimeters, basket.DepthRear.Millimeters, basket.WidthRear.Millimeters,
-        basket.OpeningGirth.Millimeters, basket.NeckStrapMin?.Millimeters ?? double.NaN, basket.NeckStrapMax?.Millimeters ?? double.NaN, basket.AssumedShape,
-        basket.HolePitch?.Millimeters ?? 0);
+    public static BasketMm Of(BasketModel basket) =>
+        new(
+            basket.Length.Millimeters,
+            basket.DepthFront.Millimeters,
+            basket.DepthRear.Millimeters,
+            basket.WidthRear.Millimeters,
+            basket.OpeningGirth.Millimeters,
+            basket.NeckStrapMin?.Millimeters ?? double.NaN,
+            basket.NeckStrapMax?.Millimeters ?? double.NaN,
+            basket.AssumedShape,
+            basket.HolePitch?.Millimeters ?? 0
+        );
 
     public Margins On(in FitGauge gauge) => gauge.Of(this);
 
@@ -55,7 +93,10 @@ internal readonly record struct BoxMm(double Width, double Depth)
     public static BoxMm On(SnoutModel snout, double width, double depth)
     {
         var rules = snout.Rules;
-        return new(snout.Width.Mm + rules[BasketModel.BoxSpareWidth].Millimeters + width * rules[BasketModel.BoxWidthDoubt].Millimeters, 1 + depth * rules[BasketModel.BoxDepthDoubt]);
+        return new(
+            snout.Width.Mm + rules[BasketModel.BoxSpareWidth].Millimeters + width * rules[BasketModel.BoxWidthDoubt].Millimeters,
+            1 + depth * rules[BasketModel.BoxDepthDoubt]
+        );
     }
 }
 

@@ -12,7 +12,14 @@ public sealed class RankedFit
     private (IReadOnlyList<Criterion> Criteria, IReadOnlyList<NotChecked> NotChecked, FitAssessment? Assessment)? told;
 
     internal RankedFit(
-        ModelJudge judge, MuzzleModel model, MuzzleSize size, IReadOnlyList<Criterion> refusals, Judgement judgement, FitScore score, Chances? chances)
+        ModelJudge judge,
+        MuzzleModel model,
+        MuzzleSize size,
+        IReadOnlyList<Criterion> refusals,
+        Judgement judgement,
+        FitScore score,
+        Chances? chances
+    )
     {
         (this.judge, Model, Size, this.refusals, Judgement, Score, this.chances) = (judge, model, size, refusals, judgement, score, chances);
         IsRefused = refusals.Any(r => r.Outcome == Outcome.Missed);
@@ -42,7 +49,10 @@ public sealed class RankedFit
     public bool Warns { get; }
 
     /// <summary>Chance that all that has to hold does hold, given the doubt about the readings; 0 when refused, null when not drawn.</summary>
-    public double? Chance => chances is null ? null : IsRefused ? 0 : chances.Whole;
+    public double? Chance =>
+        chances is null ? null
+        : IsRefused ? 0
+        : chances.Whole;
 
     /// <summary>The reading that would settle the decision most; null when there is little doubt.</summary>
     public Retake? Retake => IsRefused ? null : chances?.Retake;
@@ -60,8 +70,11 @@ public sealed class RankedFit
     public FitAssessment? Assessment => Told.Assessment;
 
     /// <summary>The criterion that decides: of those that came out worst the first refusal, else the one with the least margin.</summary>
-    public Criterion Deciding => Criteria.Where(c => c.Verdict == Verdict && !c.IsSoft && (Verdict != Verdict.Fits || c.Name != CriterionName.Shove))
-        .OrderBy(c => c.Margin?.Millimeters ?? double.NegativeInfinity).First();
+    public Criterion Deciding =>
+        Criteria
+            .Where(c => c.Verdict == Verdict && !c.IsSoft && (Verdict != Verdict.Fits || c.Name != CriterionName.Shove))
+            .OrderBy(c => c.Margin?.Millimeters ?? double.NegativeInfinity)
+            .First();
 
     /// <summary>The loop a neck strap must make; null when it is not known.</summary>
     public Length? NeckLoop => double.IsNaN(judge.Loop) ? null : Length.FromMillimeters(judge.Loop);
@@ -70,7 +83,10 @@ public sealed class RankedFit
     public StrapSetting? Strap => NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.For(loop, range, Model.HolePitch) : null;
 
     /// <summary>The hole on the other side of the loop needed, where that lies between two.</summary>
-    public StrapSetting? OtherStrap => Strap is { } marked && NeckLoop is { } loop && Size.NeckStrapRange() is { } range ? StrapSetting.OtherSide(marked, loop, range, Model.HolePitch, Question.Rules) : null;
+    public StrapSetting? OtherStrap =>
+        Strap is { } marked && NeckLoop is { } loop && Size.NeckStrapRange() is { } range
+            ? StrapSetting.OtherSide(marked, loop, range, Model.HolePitch, Question.Rules)
+            : null;
 
     /// <summary>How many fingers a setting leaves under the strap, to a tenth; null when the neck was not read.</summary>
     public double? FingersAt(StrapSetting setting) => Snout.NeckGirth is { } neck ? NeckStrap.FingersUnder(neck, setting.Loop, Question.Finger) : null;
@@ -116,7 +132,11 @@ public sealed class RankedFit
             notChecked = [.. Judgement.Unchecked.Select(u => words.Of(u.Name, u.Why, judge.Loop))];
         }
 
-        return ([.. refusals, .. criteria.Select(c => c with { Chance = c.Margin is null ? null : chances?.Of(c.Name) }), .. SoftCriteria.Of(this, assessment)], notChecked, assessment);
+        return (
+            [.. refusals, .. criteria.Select(c => c with { Chance = c.Margin is null ? null : chances?.Of(c.Name) }), .. SoftCriteria.Of(this, assessment)],
+            notChecked,
+            assessment
+        );
     }
 }
 
@@ -127,19 +147,32 @@ internal static class SoftCriteria
     {
         var (model, brief) = (fit.Model, fit.Question.Brief);
         foreach (var (rule, has) in brief.Wishes(model))
-            yield return Soft(rule.Feature!.Value.Criterion(), has, $"{rule.Feature.Value.Words(model, has)} Wanted: {char.ToLowerInvariant(rule.Reason[0])}{rule.Reason[1..]}", rule.Basis);
+            yield return Soft(
+                rule.Feature!.Value.Criterion(),
+                has,
+                $"{rule.Feature.Value.Words(model, has)} Wanted: {char.ToLowerInvariant(rule.Reason[0])}{rule.Reason[1..]}",
+                rule.Basis
+            );
         if (brief.Wear.Warm && assessment is not null)
         {
             var opens = assessment.Gape.Degrees;
             yield return Soft(
-                CriterionName.Heat, assessment.Gape >= brief.Rules[FitRules.FullPant], $"It opens {opens:0}°; worn in warmth a dog needs a full pant, {brief.Rules[FitRules.FullPant].Degrees:0}° or more, shade, water and short wears.",
-                brief.Rules.Basis(FitRules.FullPant));
+                CriterionName.Heat,
+                assessment.Gape >= brief.Rules[FitRules.FullPant],
+                $"It opens {opens:0}°; worn in warmth a dog needs a full pant, {brief.Rules[FitRules.FullPant].Degrees:0}° or more, shade, water and short wears.",
+                brief.Rules.Basis(FitRules.FullPant)
+            );
         }
 
         if (brief.MostMass is { } most && fit.Size.Mass is { } mass)
         {
             var light = mass <= most;
-            yield return Soft(CriterionName.Weight, light, $"{mass.Grams:0} g; up to {most.Grams:0} g is wanted on this dog.", brief.Rules.Basis(MuzzleBrief.MostMassShare));
+            yield return Soft(
+                CriterionName.Weight,
+                light,
+                $"{mass.Grams:0} g; up to {most.Grams:0} g is wanted on this dog.",
+                brief.Rules.Basis(MuzzleBrief.MostMassShare)
+            );
         }
 
         if (FitScore.Sight(model, brief) is { } sight)
@@ -147,8 +180,11 @@ internal static class SoftCriteria
             var stand = brief.Visibility == VisibilitySchool.StandOut;
             var wanted = stand ? $"{brief.Rules[Contrast.StandsOut]} or more to stand out" : $"{brief.Rules[Contrast.BlendsIn]} or less to blend in";
             yield return Soft(
-                CriterionName.Visibility, sight.Met, $"In {sight.Colour.Name} its contrast with the coat is {sight.Ratio:0.0}; {wanted} is wanted.",
-                stand ? brief.Rules.Basis(Contrast.StandsOut) : brief.Rules.Basis(Contrast.BlendsIn));
+                CriterionName.Visibility,
+                sight.Met,
+                $"In {sight.Colour.Name} its contrast with the coat is {sight.Ratio:0.0}; {wanted} is wanted.",
+                stand ? brief.Rules.Basis(Contrast.StandsOut) : brief.Rules.Basis(Contrast.BlendsIn)
+            );
         }
     }
 

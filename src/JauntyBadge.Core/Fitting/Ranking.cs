@@ -28,7 +28,12 @@ public sealed record FitQuestion(SnoutModel Snout, MuzzleBrief Brief, Length Fin
 public static class Ranking
 {
     /// <summary>Chances within one such step count alike, and the fitter's weights decide.</summary>
-    public static readonly Grounded<double> ChanceStep = new("fit.chance-step", "Chances within one such step count alike, and the fitter's weights decide", 0.05, Basis.House("no reading is trusted closer than that"));
+    public static readonly Grounded<double> ChanceStep = new(
+        "fit.chance-step",
+        "Chances within one such step count alike, and the fitter's weights decide",
+        0.05,
+        Basis.House("no reading is trusted closer than that")
+    );
 
     /// <summary>
     /// What may be worn first, baskets before what closes the mouth or lies on the face: by chance in steps of 5 %, those whose shape is known before those of a chart of length and girth, those without a warning before those with one, then by the fitter's weights; then what is out, refusals last and the nearest miss first.
@@ -61,11 +66,20 @@ public static class Ranking
             return aOut ? 1 : -1;
         var first = aOut
             ? Then(a.IsRefused.CompareTo(b.IsRefused), b.TightestMm.CompareTo(a.TightestMm))
-            : Then((a.Model.Type != MuzzleType.Basket).CompareTo(b.Model.Type != MuzzleType.Basket), Then(b.ChanceSteps.CompareTo(a.ChanceSteps), Then(a.Size.IsLengthAndGirthOnly.CompareTo(b.Size.IsLengthAndGirthOnly), Then(a.Warns.CompareTo(b.Warns), b.Weighted.CompareTo(a.Weighted)))));
+            : Then(
+                (a.Model.Type != MuzzleType.Basket).CompareTo(b.Model.Type != MuzzleType.Basket),
+                Then(
+                    b.ChanceSteps.CompareTo(a.ChanceSteps),
+                    Then(a.Size.IsLengthAndGirthOnly.CompareTo(b.Size.IsLengthAndGirthOnly), Then(a.Warns.CompareTo(b.Warns), b.Weighted.CompareTo(a.Weighted)))
+                )
+            );
         if (first != 0)
             return first;
         var names = string.CompareOrdinal(a.Model.Name, b.Model.Name);
-        return Then(Then(names, string.CompareOrdinal(a.Model.Id, b.Model.Id)), Then(a.Size.Length.CompareTo(b.Size.Length), string.CompareOrdinal(a.Size.Id, b.Size.Id)));
+        return Then(
+            Then(names, string.CompareOrdinal(a.Model.Id, b.Model.Id)),
+            Then(a.Size.Length.CompareTo(b.Size.Length), string.CompareOrdinal(a.Size.Id, b.Size.Id))
+        );
     }
 
     private static int Then(int first, int next) => first != 0 ? first : next;
@@ -114,7 +128,8 @@ internal sealed class ModelJudge
     {
         TakeUp(model);
         var basket = size.BasketMm(model.HolePitch);
-        return refusals.All(r => r.Outcome != Outcome.Missed) && !judge.Judge(basket, request.ForeheadStrap).IsMissed
+        return refusals.All(r => r.Outcome != Outcome.Missed)
+            && !judge.Judge(basket, request.ForeheadStrap).IsMissed
             && Chances.HoldsAtLeast(sure, draws, basket, request.Hard);
     }
 
@@ -140,11 +155,19 @@ internal sealed class ModelJudge
     private RankedFit Judge(MuzzleSize size, in TubeMm tube, bool withChances)
     {
         var judgement = judge.Judge(tube, request.ForeheadStrap);
-        var score = FitScore.Of(model!, size, new Margins { Seat = judgement.Margins.Seat }, 0, judge.Gauge.High, seen, question.Brief.MostMass, question.Rules);
+        var score = FitScore.Of(
+            model!,
+            size,
+            new Margins { Seat = judgement.Margins.Seat },
+            0,
+            judge.Gauge.High,
+            seen,
+            question.Brief.MostMass,
+            question.Rules
+        );
         return new RankedFit(this, model!, size, refusals, judgement, score, ChancesOf(tube, withChances));
     }
 
     private Chances? ChancesOf<TShape>(in TShape shape, bool withChances)
-        where TShape : struct, IShapeMm =>
-        withChances && question.Draws is { } drawn ? Chances.Count(drawn, draws, shape, request.Hard, holds) : null;
+        where TShape : struct, IShapeMm => withChances && question.Draws is { } drawn ? Chances.Count(drawn, draws, shape, request.Hard, holds) : null;
 }

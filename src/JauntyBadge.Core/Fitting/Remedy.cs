@@ -35,9 +35,18 @@ public sealed record Remedy(IReadOnlyList<RemedyKind> Kinds, string Says, Ranked
 public static class Remedies
 {
     public static readonly Grounded<Length> NearMiss = new(
-        "fit.near-miss", "A miss larger than this is not looked at for remedies", Length.FromMillimeters(15), Basis.House("plates, forming and holes move no more"));
+        "fit.near-miss",
+        "A miss larger than this is not looked at for remedies",
+        Length.FromMillimeters(15),
+        Basis.House("plates, forming and holes move no more")
+    );
 
-    public static readonly Grounded<int> ExtraHoles = new("fit.extra-holes", "Holes that can be punched beyond a strap's tightest", 2, Basis.House("more, and the strap's end flaps"));
+    public static readonly Grounded<int> ExtraHoles = new(
+        "fit.extra-holes",
+        "Holes that can be punched beyond a strap's tightest",
+        2,
+        Basis.House("more, and the strap's end flaps")
+    );
 
     /// <summary>What would save a muzzle that is out by its geometry alone, the cheapest first; empty when nothing would.</summary>
     /// <param name="fit">The muzzle as judged.</param>
@@ -53,7 +62,11 @@ public static class Remedies
                 found.Add(remedy);
         }
 
-        var other = sizes.Where(s => s.Model.Id == fit.Model.Id && s.Size.Id != fit.Size.Id && s.Verdict != Verdict.Out).OrderByDescending(s => s.Chance ?? 1).ThenBy(s => s.Verdict).FirstOrDefault();
+        var other = sizes
+            .Where(s => s.Model.Id == fit.Model.Id && s.Size.Id != fit.Size.Id && s.Verdict != Verdict.Out)
+            .OrderByDescending(s => s.Chance ?? 1)
+            .ThenBy(s => s.Verdict)
+            .FirstOrDefault();
         if (other is not null)
             found.Add(new Remedy([RemedyKind.Size], $"Size {other.Size.Label} of the same model fits.", other));
         return [.. found.OrderBy(r => r.Kinds.Max()).ThenBy(r => r.Kinds.Count)];
@@ -85,8 +98,14 @@ public static class Remedies
             if (judged.Verdict == Verdict.Out)
                 continue;
             return new Remedy(
-                [.. new[] { (punched > 0, RemedyKind.Strap), (plate > Length.Zero, RemedyKind.Plate), (by != 0, RemedyKind.Forming) }.Where(k => k.Item1).Select(k => k.Item2)],
-                Sentence(fit.Question.Shown, plate, Length.FromMillimeters(by), punched), fit.With(changed, withChances: true));
+                [
+                    .. new[] { (punched > 0, RemedyKind.Strap), (plate > Length.Zero, RemedyKind.Plate), (by != 0, RemedyKind.Forming) }
+                        .Where(k => k.Item1)
+                        .Select(k => k.Item2),
+                ],
+                Sentence(fit.Question.Shown, plate, Length.FromMillimeters(by), punched),
+                fit.With(changed, withChances: true)
+            );
         }
 
         return null;

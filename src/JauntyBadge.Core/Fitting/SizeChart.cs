@@ -58,7 +58,12 @@ public sealed record ChartColumn(int Column, ChartField Field, ChartUnit Unit);
 /// <param name="Models">The models the file holds, where a column names them; empty otherwise.</param>
 /// <param name="Text">The file as it was read.</param>
 public sealed record OpenedChart(
-    IReadOnlyList<string> Headings, IReadOnlyList<IReadOnlyList<string>> Sample, IReadOnlyList<ChartColumn> Guess, IReadOnlyList<string> Models, string Text);
+    IReadOnlyList<string> Headings,
+    IReadOnlyList<IReadOnlyList<string>> Sample,
+    IReadOnlyList<ChartColumn> Guess,
+    IReadOnlyList<string> Models,
+    string Text
+);
 
 /// <summary>One row of a chart, understood or not.</summary>
 /// <param name="Row">Its line in the file, from 1.</param>
@@ -86,22 +91,46 @@ public static class SizeChart
     /// <summary>The columns we write, with their units in the headings.</summary>
     private static readonly (string Heading, ChartField Field, Func<MuzzleSize, object?> Of)[] Written =
     [
-        ("label", ChartField.Label, s => s.Label), ("length_mm", ChartField.Length, s => s.Length.Millimeters), ("depth_front_mm", ChartField.DepthFront, s => s.DepthFront?.Millimeters),
-        ("depth_rear_mm", ChartField.DepthRear, s => s.DepthRear?.Millimeters), ("width_rear_mm", ChartField.WidthRear, s => s.WidthRear?.Millimeters),
-        ("width_front_mm", ChartField.WidthFront, s => s.WidthFront?.Millimeters), ("opening_girth_mm", ChartField.OpeningGirth, s => s.OpeningGirth?.Millimeters),
-        ("girth_min_mm", ChartField.GirthMin, s => s.GirthMin?.Millimeters), ("girth_max_mm", ChartField.GirthMax, s => s.GirthMax?.Millimeters),
-        ("neck_strap_min_mm", ChartField.NeckStrapMin, s => s.NeckStrapMin?.Millimeters), ("neck_strap_max_mm", ChartField.NeckStrapMax, s => s.NeckStrapMax?.Millimeters),
-        ("mass_g", ChartField.Mass, s => s.Mass?.Grams), ("price", ChartField.Price, s => s.Price),
+        ("label", ChartField.Label, s => s.Label),
+        ("length_mm", ChartField.Length, s => s.Length.Millimeters),
+        ("depth_front_mm", ChartField.DepthFront, s => s.DepthFront?.Millimeters),
+        ("depth_rear_mm", ChartField.DepthRear, s => s.DepthRear?.Millimeters),
+        ("width_rear_mm", ChartField.WidthRear, s => s.WidthRear?.Millimeters),
+        ("width_front_mm", ChartField.WidthFront, s => s.WidthFront?.Millimeters),
+        ("opening_girth_mm", ChartField.OpeningGirth, s => s.OpeningGirth?.Millimeters),
+        ("girth_min_mm", ChartField.GirthMin, s => s.GirthMin?.Millimeters),
+        ("girth_max_mm", ChartField.GirthMax, s => s.GirthMax?.Millimeters),
+        ("neck_strap_min_mm", ChartField.NeckStrapMin, s => s.NeckStrapMin?.Millimeters),
+        ("neck_strap_max_mm", ChartField.NeckStrapMax, s => s.NeckStrapMax?.Millimeters),
+        ("mass_g", ChartField.Mass, s => s.Mass?.Grams),
+        ("price", ChartField.Price, s => s.Price),
     ];
 
     /// <summary>Words by which a heading is known, the more particular ones first.</summary>
     private static readonly (string[] Words, ChartField Field)[] Known =
     [
-        (["neck", "strap", "collar"], ChartField.NeckStrapRange), (["front", "depth"], ChartField.DepthFront), (["front", "height"], ChartField.DepthFront),
-        (["depth"], ChartField.DepthRear), (["height"], ChartField.DepthRear), (["front", "width"], ChartField.WidthFront), (["width"], ChartField.WidthRear),
-        (["girth"], ChartField.OpeningGirth), (["circumference"], ChartField.OpeningGirth), (["around"], ChartField.OpeningGirth),
-        (["length"], ChartField.Length), (["long"], ChartField.Length), (["weight"], ChartField.Mass), (["mass"], ChartField.Mass), (["price"], ChartField.Price), (["cost"], ChartField.Price),
-        (["model"], ChartField.Model), (["product"], ChartField.Model), (["style"], ChartField.Model), (["size"], ChartField.Label), (["label"], ChartField.Label), (["name"], ChartField.Label),
+        (["neck", "strap", "collar"], ChartField.NeckStrapRange),
+        (["front", "depth"], ChartField.DepthFront),
+        (["front", "height"], ChartField.DepthFront),
+        (["depth"], ChartField.DepthRear),
+        (["height"], ChartField.DepthRear),
+        (["front", "width"], ChartField.WidthFront),
+        (["width"], ChartField.WidthRear),
+        (["girth"], ChartField.OpeningGirth),
+        (["circumference"], ChartField.OpeningGirth),
+        (["around"], ChartField.OpeningGirth),
+        (["length"], ChartField.Length),
+        (["long"], ChartField.Length),
+        (["weight"], ChartField.Mass),
+        (["mass"], ChartField.Mass),
+        (["price"], ChartField.Price),
+        (["cost"], ChartField.Price),
+        (["model"], ChartField.Model),
+        (["product"], ChartField.Model),
+        (["style"], ChartField.Model),
+        (["size"], ChartField.Label),
+        (["label"], ChartField.Label),
+        (["name"], ChartField.Label),
     ];
 
     private static readonly char[] RangeMarks = ['-', '–', '—'];
@@ -128,7 +157,9 @@ public static class SizeChart
         }
 
         // A name beside a size label names the model.
-        var models = guess.Find(g => g.Field == ChartField.Model) is { } named ? below.Select(r => At(r, named.Column)).Where(m => m != "").Distinct(StringComparer.OrdinalIgnoreCase).ToList() : [];
+        var models = guess.Find(g => g.Field == ChartField.Model) is { } named
+            ? below.Select(r => At(r, named.Column)).Where(m => m != "").Distinct(StringComparer.OrdinalIgnoreCase).ToList()
+            : [];
         return new OpenedChart(headings, [.. below.Take(5)], guess, models, text);
     }
 
@@ -151,13 +182,23 @@ public static class SizeChart
                 continue;
             if (rows.Count == MostRows)
             {
-                rows.Add(new ChartRow(row, "", null, [$"Only {MostRows} sizes of one model are read. Where the file holds several models, say which column names them."], []));
+                rows.Add(
+                    new ChartRow(
+                        row,
+                        "",
+                        null,
+                        [$"Only {MostRows} sizes of one model are read. Where the file holds several models, say which column names them."],
+                        []
+                    )
+                );
                 break;
             }
 
-            rows.Add(broken
-                ? new ChartRow(row, raw, null, ["A quotation mark is left open or stands where it should not."], [])
-                : ReadRow(row, raw, cells, columns, type, labels));
+            rows.Add(
+                broken
+                    ? new ChartRow(row, raw, null, ["A quotation mark is left open or stands where it should not."], [])
+                    : ReadRow(row, raw, cells, columns, type, labels)
+            );
         }
 
         return rows;
@@ -199,7 +240,14 @@ public static class SizeChart
         return text.ToString();
     }
 
-    private static ChartRow ReadRow(int row, string raw, IReadOnlyList<string> cells, IReadOnlyList<ChartColumn> columns, MuzzleType type, HashSet<string> labels)
+    private static ChartRow ReadRow(
+        int row,
+        string raw,
+        IReadOnlyList<string> cells,
+        IReadOnlyList<ChartColumn> columns,
+        MuzzleType type,
+        HashSet<string> labels
+    )
     {
         List<string> problems = [];
         var numbers = new Dictionary<ChartField, double>();
@@ -222,9 +270,21 @@ public static class SizeChart
         double? Number(ChartField field) => numbers.TryGetValue(field, out var value) ? value : null;
         Length? Of(ChartField field) => Number(field) is { } mm ? Length.FromMillimeters(mm) : null;
         var size = new MuzzleSize(
-            "", label, Length.FromMillimeters(numbers[ChartField.Length]), Of(ChartField.NeckStrapMin), Of(ChartField.NeckStrapMax),
-            Number(ChartField.Mass) is { } grams ? Mass.FromGrams(Math.Round(grams)) : null, (decimal?)Number(ChartField.Price), Of(ChartField.DepthFront), Of(ChartField.DepthRear), Of(ChartField.WidthRear), Of(ChartField.WidthFront),
-            type == MuzzleType.Basket ? Of(ChartField.OpeningGirth) : null, Of(ChartField.GirthMin), Of(ChartField.GirthMax));
+            "",
+            label,
+            Length.FromMillimeters(numbers[ChartField.Length]),
+            Of(ChartField.NeckStrapMin),
+            Of(ChartField.NeckStrapMax),
+            Number(ChartField.Mass) is { } grams ? Mass.FromGrams(Math.Round(grams)) : null,
+            (decimal?)Number(ChartField.Price),
+            Of(ChartField.DepthFront),
+            Of(ChartField.DepthRear),
+            Of(ChartField.WidthRear),
+            Of(ChartField.WidthFront),
+            type == MuzzleType.Basket ? Of(ChartField.OpeningGirth) : null,
+            Of(ChartField.GirthMin),
+            Of(ChartField.GirthMax)
+        );
         problems.AddRange(MuzzleCheck.Of(type, size).Select(p => $"{InWords(p.Field)}: {p.Says}"));
         if (problems.Count > 0)
             return new ChartRow(row, raw, null, problems, []);
@@ -238,7 +298,10 @@ public static class SizeChart
 
     /// <summary>A field's name as words: "neckStrapMaxMm" becomes "neck strap max".</summary>
     private static string InWords(string field) =>
-        string.Concat(field.Select(c => char.IsUpper(c) ? $" {char.ToLowerInvariant(c)}" : c.ToString())).Trim() is var words && words.EndsWith(" mm", StringComparison.Ordinal) ? words[..^3] : words;
+        string.Concat(field.Select(c => char.IsUpper(c) ? $" {char.ToLowerInvariant(c)}" : c.ToString())).Trim() is var words
+        && words.EndsWith(" mm", StringComparison.Ordinal)
+            ? words[..^3]
+            : words;
 
     private static string? ReadCell(ChartColumn column, string cell, Dictionary<ChartField, double> numbers)
     {
@@ -264,8 +327,14 @@ public static class SizeChart
 
     /// <summary>In "12-14 in" the unit stands once, behind the second number.</summary>
     private static ChartUnit UnitOf(string low, string high, ChartUnit unit) =>
-        low.Any(char.IsLetter) || low.EndsWith('"') || !ReadingParser.TryParse(high, Bare(unit), out var parsed, out _) ? unit
-        : parsed.Unit switch { ReadingUnit.Cm => ChartUnit.Cm, ReadingUnit.In => ChartUnit.In, _ => ChartUnit.Mm };
+        low.Any(char.IsLetter) || low.EndsWith('"') || !ReadingParser.TryParse(high, Bare(unit), out var parsed, out _)
+            ? unit
+            : parsed.Unit switch
+            {
+                ReadingUnit.Cm => ChartUnit.Cm,
+                ReadingUnit.In => ChartUnit.In,
+                _ => ChartUnit.Mm,
+            };
 
     /// <summary>Both ends of a range; null when the cell is none.</summary>
     private static (string Low, string High)? Ends(string cell)
@@ -280,16 +349,37 @@ public static class SizeChart
     private static bool IsNothing(string cell) => cell.Trim() is var bare && (bare == "" || Nothing.Contains(bare, StringComparer.OrdinalIgnoreCase));
 
     private static string? ReadLength(string cell, ChartUnit unit, ChartField field, Dictionary<ChartField, double> numbers) =>
-        unit == ChartUnit.None && !cell.Any(c => char.IsLetter(c) || c is '"' or '″') ? $"\"{cell}\" has no unit, and as millimetres it would be no muzzle: say mm, cm or in for this column."
-        : ReadingParser.TryParse(cell, Bare(unit), out var parsed, out var problem) ? Keep(numbers, field, Math.Round(parsed.Value.Millimeters, 2)) : problem;
+        unit == ChartUnit.None && !cell.Any(c => char.IsLetter(c) || c is '"' or '″')
+            ? $"\"{cell}\" has no unit, and as millimetres it would be no muzzle: say mm, cm or in for this column."
+        : ReadingParser.TryParse(cell, Bare(unit), out var parsed, out var problem) ? Keep(numbers, field, Math.Round(parsed.Value.Millimeters, 2))
+        : problem;
 
     private static string? ReadMass(string cell, ChartUnit unit, Dictionary<ChartField, double> numbers)
     {
         var letters = cell.SkipWhile(c => !char.IsLetter(c)).ToArray();
-        var own = new string(letters).Trim().ToLowerInvariant() switch { "" => unit, "g" or "grams" => ChartUnit.G, "oz" => ChartUnit.Oz, "kg" => ChartUnit.Kg, _ => ChartUnit.None };
+        var own = new string(letters).Trim().ToLowerInvariant() switch
+        {
+            "" => unit,
+            "g" or "grams" => ChartUnit.G,
+            "oz" => ChartUnit.Oz,
+            "kg" => ChartUnit.Kg,
+            _ => ChartUnit.None,
+        };
         if (own == ChartUnit.None || !ReadNumber(cell[..^letters.Length], out var number) || number <= 0)
             return $"\"{cell}\" is not a mass such as 120, 120 g, 4.2 oz or 0.12 kg.";
-        return Keep(numbers, ChartField.Mass, Mass.From(number, own switch { ChartUnit.Oz => MassUnit.Ounce, ChartUnit.Kg => MassUnit.Kilogram, _ => MassUnit.Gram }).Grams);
+        return Keep(
+            numbers,
+            ChartField.Mass,
+            Mass.From(
+                number,
+                own switch
+                {
+                    ChartUnit.Oz => MassUnit.Ounce,
+                    ChartUnit.Kg => MassUnit.Kilogram,
+                    _ => MassUnit.Gram,
+                }
+            ).Grams
+        );
     }
 
     private static string? Keep(Dictionary<ChartField, double> numbers, ChartField field, double value)
@@ -301,7 +391,13 @@ public static class SizeChart
     private static bool ReadNumber(string cell, out double number) =>
         double.TryParse(cell.Trim().Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out number) && double.IsFinite(number);
 
-    private static ReadingUnit Bare(ChartUnit unit) => unit switch { ChartUnit.Cm => ReadingUnit.Cm, ChartUnit.In => ReadingUnit.In, _ => ReadingUnit.Mm };
+    private static ReadingUnit Bare(ChartUnit unit) =>
+        unit switch
+        {
+            ChartUnit.Cm => ReadingUnit.Cm,
+            ChartUnit.In => ReadingUnit.In,
+            _ => ReadingUnit.Mm,
+        };
 
     private static ChartField? GuessField(string heading, MuzzleType type, IEnumerable<string> cells)
     {
@@ -321,10 +417,16 @@ public static class SizeChart
         var most = Says("max") || Says(" to") || Says("most") || Says("longest");
         var ranged = cells.Any(c => Ends(c) is not null);
         if (Says("neck") || Says("strap") || Says("collar"))
-            return least ? ChartField.NeckStrapMin : most ? ChartField.NeckStrapMax : ranged ? ChartField.NeckStrapRange : null;
+            return least ? ChartField.NeckStrapMin
+                : most ? ChartField.NeckStrapMax
+                : ranged ? ChartField.NeckStrapRange
+                : null;
         var found = Known.Where(k => k.Words.All(Says)).Select(k => (ChartField?)k.Field).FirstOrDefault();
         if (found == ChartField.OpeningGirth && type != MuzzleType.Basket)
-            return least ? ChartField.GirthMin : most ? ChartField.GirthMax : ranged ? ChartField.GirthRange : null;
+            return least ? ChartField.GirthMin
+                : most ? ChartField.GirthMax
+                : ranged ? ChartField.GirthRange
+                : null;
         return found;
     }
 
@@ -333,7 +435,9 @@ public static class SizeChart
         var words = heading.ToLowerInvariant().Split([' ', '_', '(', ')', '[', ']', ',', '/', '.'], StringSplitOptions.RemoveEmptyEntries);
         bool Says(params string[] any) => any.Any(words.Contains);
         if (field == ChartField.Mass)
-            return Says("oz", "ounces") ? ChartUnit.Oz : Says("kg") ? ChartUnit.Kg : ChartUnit.G;
+            return Says("oz", "ounces") ? ChartUnit.Oz
+                : Says("kg") ? ChartUnit.Kg
+                : ChartUnit.G;
         if (!IsLength(field))
             return ChartUnit.None;
         if (Says("in", "inch", "inches", "\"") || heading.Contains('"'))
@@ -351,8 +455,14 @@ public static class SizeChart
     {
         var all = Rows(text).ToList();
         int Known(IReadOnlyList<string> cells) => cells.Count(c => c.Length is > 0 and <= LongestHeading && GuessField(c, type, []) is not null);
-        var heading = all.Take(MostTitles).Index().Where(r => r.Item.Cells.Count(c => c != "") >= 2 && Known(r.Item.Cells) >= 2).Select(r => (int?)r.Index).FirstOrDefault()
-            ?? all.Take(MostTitles).Index().Where(r => r.Item.Cells.Count(c => c != "") >= 2).Select(r => (int?)r.Index).FirstOrDefault() ?? 0;
+        var heading =
+            all.Take(MostTitles)
+                .Index()
+                .Where(r => r.Item.Cells.Count(c => c != "") >= 2 && Known(r.Item.Cells) >= 2)
+                .Select(r => (int?)r.Index)
+                .FirstOrDefault()
+            ?? all.Take(MostTitles).Index().Where(r => r.Item.Cells.Count(c => c != "") >= 2).Select(r => (int?)r.Index).FirstOrDefault()
+            ?? 0;
         return [.. all.Skip(heading)];
     }
 

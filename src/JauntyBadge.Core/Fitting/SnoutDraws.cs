@@ -17,7 +17,9 @@ public sealed record Retake(Measure Measure, Side? Side, UncertaintyKind Kind, d
         get
         {
             var name = MeasureDefinition.For(Measure).Guide.Name.ToLowerInvariant() + (Side is { } side ? $", {side.ToString().ToLowerInvariant()}" : "");
-            return Kind == UncertaintyKind.Reading ? $"Take {name} again: no other reading settles more of the doubt." : $"Take {name}, which was not read: nothing else settles more of the doubt.";
+            return Kind == UncertaintyKind.Reading
+                ? $"Take {name} again: no other reading settles more of the doubt."
+                : $"Take {name}, which was not read: nothing else settles more of the doubt.";
         }
     }
 }
@@ -28,10 +30,22 @@ public sealed record Retake(Measure Measure, Side? Side, UncertaintyKind Kind, d
 /// </summary>
 public sealed class SnoutDraws
 {
-    public static readonly Grounded<int> Usual = new("fit.draws", "Draws from the doubt about the readings", 1000, Basis.House("a chance is then told to within a percent or so")) { SetElsewhere = "How finely a chance is counted; it decides nothing." };
+    public static readonly Grounded<int> Usual = new(
+        "fit.draws",
+        "Draws from the doubt about the readings",
+        1000,
+        Basis.House("a chance is then told to within a percent or so")
+    )
+    {
+        SetElsewhere = "How finely a chance is counted; it decides nothing.",
+    };
 
     public static readonly Grounded<double> SettlesLeast = new(
-        "fit.settles-least", "Least share of the doubt a reading must settle to be asked for again", 0.05, Basis.House("less is lost in the counting"));
+        "fit.settles-least",
+        "Least share of the doubt a reading must settle to be asked for again",
+        0.05,
+        Basis.House("less is lost in the counting")
+    );
 
     /// <summary>Seed of the generator the product draws with, so that the same readings give the same chances (House).</summary>
     public const int Seed = 1914;
@@ -44,7 +58,8 @@ public sealed class SnoutDraws
     private readonly IReadOnlyList<UncertaintySource> doubts;
     private readonly byte[][] parts;
 
-    private readonly double neck, settlesLeast;
+    private readonly double neck,
+        settlesLeast;
 
     private SnoutDraws(SnoutModel snout, IReadOnlyList<UncertaintySource> doubts, SnoutMm[] snouts, byte[][] parts, BoxMm[] boxes)
     {

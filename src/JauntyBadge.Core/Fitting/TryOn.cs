@@ -40,7 +40,8 @@ public sealed record TryOnFinding(double FineShare, string? Wrong)
         var checks = TryOnCheck.For(type);
         string[] wrong =
         [
-            .. checks.Where(c => answers.TryGetValue(c.Id, out var fine) && !fine)
+            .. checks
+                .Where(c => answers.TryGetValue(c.Id, out var fine) && !fine)
                 .Select(c => Symptom.Find(c.Symptoms.FirstOrDefault(symptoms.Contains) ?? "")?.Says ?? $"“{c.Asks}” No"),
         ];
         return new TryOnFinding(checks.Count(c => answers.GetValueOrDefault(c.Id)) / (double)checks.Count, wrong.Length > 0 ? string.Join("; ", wrong) : null);
@@ -102,7 +103,11 @@ public sealed record Cause(string Id, string Says, CauseLooks Looks, Basis Basis
     {
         var rows = Tables.Read<Cause>("causes.json");
         Tables.RefuseTwins("causes.json", rows.Select(r => r.Id));
-        Tables.Refuse("causes.json", "something to do by hand where no number tells", rows.Where(r => r.Looks == CauseLooks.Nothing && r.Hand is null).Select(r => r.Id));
+        Tables.Refuse(
+            "causes.json",
+            "something to do by hand where no number tells",
+            rows.Where(r => r.Looks == CauseLooks.Nothing && r.Hand is null).Select(r => r.Id)
+        );
         return rows;
     }
 }
@@ -137,7 +142,14 @@ public static class TryOn
     public static IReadOnlyList<Diagnosed> Diagnose(Symptom symptom, RankedFit fit, StrapSetting? fastened, IReadOnlyList<RankedFit> ranked)
     {
         var look = new Look(fit, fastened, ranked);
-        return [.. symptom.Causes.Select(id => look.At(Cause.All.First(c => c.Id == id))).OrderBy(d => d.Likely == false).ThenBy(Cheapest).ThenBy(d => d.Likely != true)];
+        return
+        [
+            .. symptom
+                .Causes.Select(id => look.At(Cause.All.First(c => c.Id == id)))
+                .OrderBy(d => d.Likely == false)
+                .ThenBy(Cheapest)
+                .ThenBy(d => d.Likely != true),
+        ];
     }
 
     /// <summary>The cheapest thing that puts a cause right; what has no remedy comes after those that have.</summary>
@@ -148,23 +160,46 @@ public static class TryOn
     {
         private readonly ReadingUnit shown = fit.Question.Shown;
 
-        public Diagnosed At(Cause cause) => cause.Looks switch
-        {
-            CauseLooks.Nothing => new Diagnosed(cause, null, "No number tells; look at the dog.", [new(RemedyKind.Hand, cause.Hand!, "")]),
-            CauseLooks.EyeRoom => ByNumber(cause, "Room before the eyes", f => f.Assessment?.Seat.EyeRoom, Low(CriterionName.Seat), pushedIn: fit.Assessment?.Seat.ShoveEyeRoom < Length.Zero),
-            CauseLooks.NoseRoom => ByNumber(cause, "Room before the nose", f => f.Assessment?.Seat.NoseRoom, Low(CriterionName.Seat)),
-            CauseLooks.Gape => ByNumber(cause, $"Room under the jaw at {fit.Question.Brief.NeededGape.Degrees:0}°", f => Of(f, CriterionName.Gape)?.Value, fit.Question.Rules[FitRules.FloorClearance]),
-            CauseLooks.Girth => ByNumber(cause, "Girth beyond what the open mouth needs", f => f.Assessment?.GirthMargin, Length.Zero),
-            CauseLooks.WidthMore => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, fit.Question.Rules[FitRules.WidthLow]),
-            CauseLooks.WidthLess => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, fit.Question.Rules[FitRules.WidthHigh], lessIsBetter: true),
-            CauseLooks.StrapLoose => ByStrap(cause, loose: true),
-            CauseLooks.StrapTight => ByStrap(cause, loose: false),
-            CauseLooks.Mass => ByMass(cause),
-            CauseLooks.Forehead => ByFeature(cause, Feature.ForeheadStrap, "Fit its forehead strap, without slack and never tight."),
-            CauseLooks.Front => ByFront(cause),
-            CauseLooks.Buckle => ByFeature(cause, Feature.Buckle, "Fasten by its buckle and leave the clip done up."),
-            _ => new Diagnosed(cause, null, "What is left when nothing cheaper serves.", [.. Other(f => f.Model.Id != fit.Model.Id && f.Model.Type == fit.Model.Type, f => $"Chance of fit {Percent(f)}")]),
-        };
+        public Diagnosed At(Cause cause) =>
+            cause.Looks switch
+            {
+                CauseLooks.Nothing => new Diagnosed(cause, null, "No number tells; look at the dog.", [new(RemedyKind.Hand, cause.Hand!, "")]),
+                CauseLooks.EyeRoom => ByNumber(
+                    cause,
+                    "Room before the eyes",
+                    f => f.Assessment?.Seat.EyeRoom,
+                    Low(CriterionName.Seat),
+                    pushedIn: fit.Assessment?.Seat.ShoveEyeRoom < Length.Zero
+                ),
+                CauseLooks.NoseRoom => ByNumber(cause, "Room before the nose", f => f.Assessment?.Seat.NoseRoom, Low(CriterionName.Seat)),
+                CauseLooks.Gape => ByNumber(
+                    cause,
+                    $"Room under the jaw at {fit.Question.Brief.NeededGape.Degrees:0}°",
+                    f => Of(f, CriterionName.Gape)?.Value,
+                    fit.Question.Rules[FitRules.FloorClearance]
+                ),
+                CauseLooks.Girth => ByNumber(cause, "Girth beyond what the open mouth needs", f => f.Assessment?.GirthMargin, Length.Zero),
+                CauseLooks.WidthMore => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, fit.Question.Rules[FitRules.WidthLow]),
+                CauseLooks.WidthLess => ByNumber(
+                    cause,
+                    "Spare width",
+                    f => Of(f, CriterionName.Width)?.Value,
+                    fit.Question.Rules[FitRules.WidthHigh],
+                    lessIsBetter: true
+                ),
+                CauseLooks.StrapLoose => ByStrap(cause, loose: true),
+                CauseLooks.StrapTight => ByStrap(cause, loose: false),
+                CauseLooks.Mass => ByMass(cause),
+                CauseLooks.Forehead => ByFeature(cause, Feature.ForeheadStrap, "Fit its forehead strap, without slack and never tight."),
+                CauseLooks.Front => ByFront(cause),
+                CauseLooks.Buckle => ByFeature(cause, Feature.Buckle, "Fasten by its buckle and leave the clip done up."),
+                _ => new Diagnosed(
+                    cause,
+                    null,
+                    "What is left when nothing cheaper serves.",
+                    [.. Other(f => f.Model.Id != fit.Model.Id && f.Model.Type == fit.Model.Type, f => $"Chance of fit {Percent(f)}")]
+                ),
+            };
 
         private static Criterion? Of(RankedFit f, CriterionName name) => f.Criteria.FirstOrDefault(c => c.Name == name && c.Value is not null);
 
@@ -172,7 +207,13 @@ public static class TryOn
 
         private static string Percent(RankedFit f) => f.Chance is { } chance ? $"{chance:0%}" : "not drawn";
 
-        private static string Whole(RankedFit f) => f.Verdict switch { Verdict.Fits => "the whole fits", Verdict.Marginal => "the whole just fits", _ => $"but it is out: {f.Deciding.Reason}" };
+        private static string Whole(RankedFit f) =>
+            f.Verdict switch
+            {
+                Verdict.Fits => "the whole fits",
+                Verdict.Marginal => "the whole just fits",
+                _ => $"but it is out: {f.Deciding.Reason}",
+            };
 
         /// <summary>A cause that one number of the fit tells: likely only when the number is under what is wanted.</summary>
         private Diagnosed ByNumber(Cause cause, string what, Func<RankedFit, Length?> number, Length wanted, bool pushedIn = false, bool lessIsBetter = false)
@@ -184,12 +225,19 @@ public static class TryOn
             bool Better(RankedFit then) => number(then) is { } after && (lessIsBetter ? after < now : after > now);
             string Effect(RankedFit then) => $"{what}: {now.Show(shown)} becomes {number(then)!.Value.Show(shown)}; {Whole(then)}.";
             return new Diagnosed(
-                cause, Margins.IsMissed(toSpare.Millimeters), pushedIn ? $"{evidence} Pushed back until the nose touches, its edge goes past the eye line: the strap has to hold it." : evidence,
+                cause,
+                Margins.IsMissed(toSpare.Millimeters),
+                pushedIn ? $"{evidence} Pushed back until the nose touches, its edge goes past the eye line: the strap has to hold it." : evidence,
                 [
-                    .. Changes().Where(c => Better(c.After)).Select(c => new TryOnRemedy(c.Kind, c.Does, Effect(c.After), c.After.Verdict)).OrderBy(r => r.After == Verdict.Out).Take(2),
+                    .. Changes()
+                        .Where(c => Better(c.After))
+                        .Select(c => new TryOnRemedy(c.Kind, c.Does, Effect(c.After), c.After.Verdict))
+                        .OrderBy(r => r.After == Verdict.Out)
+                        .Take(2),
                     .. Other(f => f.Model.Id == fit.Model.Id && f.Size.Id != fit.Size.Id && Better(f), Effect),
                     .. Other(f => f.Model.Id != fit.Model.Id && f.Model.Type == fit.Model.Type && Better(f), Effect),
-                ]);
+                ]
+            );
         }
 
         /// <summary>The plate out, and the width formed as far as it goes either way.</summary>
@@ -198,14 +246,20 @@ public static class TryOn
             if (fit.Model.Type != MuzzleType.Basket)
                 yield break;
             if (fit.Model.Plate is { } plate)
-                yield return (RemedyKind.Plate, $"Take the front plate out, which adds {plate.Show(shown)}.", Judge(fit.Size with { Length = fit.Size.Length + plate }));
+                yield return (
+                    RemedyKind.Plate,
+                    $"Take the front plate out, which adds {plate.Show(shown)}.",
+                    Judge(fit.Size with { Length = fit.Size.Length + plate })
+                );
             if (fit.Model.Formable is not { } form || fit.Size is not { WidthRear: { } width, DepthRear: { } depth })
                 yield break;
             foreach (var by in new[] { form, -form })
             {
                 yield return (
-                    RemedyKind.Forming, $"Soften it in hot water, off the dog, and form it {form.Show(shown)} {(by > Length.Zero ? "wider" : "narrower and deeper")}.",
-                    Judge(fit.Size with { WidthRear = width + by, DepthRear = depth - by }));
+                    RemedyKind.Forming,
+                    $"Soften it in hot water, off the dog, and form it {form.Show(shown)} {(by > Length.Zero ? "wider" : "narrower and deeper")}.",
+                    Judge(fit.Size with { WidthRear = width + by, DepthRear = depth - by })
+                );
             }
         }
 
@@ -213,52 +267,108 @@ public static class TryOn
 
         /// <summary>The best muzzle of some that may be worn.</summary>
         private IEnumerable<TryOnRemedy> Other(Func<RankedFit, bool> which, Func<RankedFit, string> effect) =>
-            ranked.Where(f => f.Verdict != Verdict.Out && which(f)).Take(1).Select(f => new TryOnRemedy(
-                f.Model.Id == fit.Model.Id ? RemedyKind.Size : RemedyKind.Model, $"Change to {f.Model.Name} {f.Size.Label}.", effect(f), f.Verdict, f.Size.Id));
+            ranked
+                .Where(f => f.Verdict != Verdict.Out && which(f))
+                .Take(1)
+                .Select(f => new TryOnRemedy(
+                    f.Model.Id == fit.Model.Id ? RemedyKind.Size : RemedyKind.Model,
+                    $"Change to {f.Model.Name} {f.Size.Label}.",
+                    effect(f),
+                    f.Verdict,
+                    f.Size.Id
+                ));
 
         private Diagnosed ByStrap(Cause cause, bool loose)
         {
             if (fit.Strap is not { } right)
-                return new Diagnosed(cause, null, "The strap's right setting is not known: read the neck girth.", [new(RemedyKind.Strap, $"Set it to {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} by hand.", "")]);
+                return new Diagnosed(
+                    cause,
+                    null,
+                    "The strap's right setting is not known: read the neck girth.",
+                    [new(RemedyKind.Strap, $"Set it to {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} by hand.", "")]
+                );
             if (fastened is not { } now)
             {
-                return new Diagnosed(cause, null, $"Say at which setting it is fastened; {InWords(right)} is right.", [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"A loop of {right.Loop.Show(shown)}.")]);
+                return new Diagnosed(
+                    cause,
+                    null,
+                    $"Say at which setting it is fastened; {InWords(right)} is right.",
+                    [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"A loop of {right.Loop.Show(shown)}.")]
+                );
             }
 
             // Between two holes either is as near as the strap allows: half a pitch is no fault.
             var needed = fit.NeckLoop ?? right.Loop;
             var off = loose ? now.Loop - needed : needed - now.Loop;
-            var wrong = off > UnitMath.Max(fit.Question.Rules[FitRules.Marginal], Length.FromMillimeters((fit.Model.HolePitch?.Millimeters ?? 0) / 2 + Margins.Slack));
+            var wrong =
+                off > UnitMath.Max(fit.Question.Rules[FitRules.Marginal], Length.FromMillimeters((fit.Model.HolePitch?.Millimeters ?? 0) / 2 + Margins.Slack));
             var evidence = $"Fastened at {InWords(now)}, a loop of {now.Loop.Show(shown)}; {needed.Show(shown)} is needed, and {InWords(right)} is nearest.";
-            return new Diagnosed(cause, wrong, evidence, wrong ? [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"The loop becomes {right.Loop.Show(shown)}: {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} under it.", fit.Verdict)] : []);
+            return new Diagnosed(
+                cause,
+                wrong,
+                evidence,
+                wrong
+                    ?
+                    [
+                        new(
+                            RemedyKind.Strap,
+                            $"Fasten it at {InWords(right)}.",
+                            $"The loop becomes {right.Loop.Show(shown)}: {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} under it.",
+                            fit.Verdict
+                        ),
+                    ]
+                    : []
+            );
         }
 
-        private string InWords(StrapSetting s) => s.Hole is { } hole ? $"hole {hole} of {s.Holes}" : $"{(s.FromTightest ?? Length.Zero).Show(shown)} from its tightest";
+        private string InWords(StrapSetting s) =>
+            s.Hole is { } hole ? $"hole {hole} of {s.Holes}" : $"{(s.FromTightest ?? Length.Zero).Show(shown)} from its tightest";
 
         private Diagnosed ByMass(Cause cause)
         {
             if (fit.Question.Brief.MostMass is not { } most || fit.Size.Mass is not { } mass)
                 return new Diagnosed(cause, null, "Its mass or the dog's is not known.", []);
             return new Diagnosed(
-                cause, mass > most, $"{mass.Grams:0} g; up to {most.Grams:0} g is wanted on this dog.",
-                [.. Other(f => f.Model.Type == fit.Model.Type && f.Size.Mass < mass && f.Model.Id != fit.Model.Id, f => $"{mass.Grams:0} g becomes {f.Size.Mass?.Grams:0} g; {Whole(f)}.")]);
+                cause,
+                mass > most,
+                $"{mass.Grams:0} g; up to {most.Grams:0} g is wanted on this dog.",
+                [
+                    .. Other(
+                        f => f.Model.Type == fit.Model.Type && f.Size.Mass < mass && f.Model.Id != fit.Model.Id,
+                        f => $"{mass.Grams:0} g becomes {f.Size.Mass?.Grams:0} g; {Whole(f)}."
+                    ),
+                ]
+            );
         }
 
-        private Diagnosed ByFeature(Cause cause, Feature feature, string does) => fit.Model.Has(feature)
-            ? new Diagnosed(cause, null, feature.Words(true), [new(RemedyKind.Hand, does, "")])
-            : new Diagnosed(cause, true, feature.Words(false), [.. Other(f => f.Model.Type == fit.Model.Type && f.Model.Has(feature), f => $"{feature.Words(true)} Chance of fit {Percent(f)}.")]);
+        private Diagnosed ByFeature(Cause cause, Feature feature, string does) =>
+            fit.Model.Has(feature)
+                ? new Diagnosed(cause, null, feature.Words(true), [new(RemedyKind.Hand, does, "")])
+                : new Diagnosed(
+                    cause,
+                    true,
+                    feature.Words(false),
+                    [.. Other(f => f.Model.Type == fit.Model.Type && f.Model.Has(feature), f => $"{feature.Words(true)} Chance of fit {Percent(f)}.")]
+                );
 
         private Diagnosed ByFront(Cause cause)
         {
             var mayCut = fit.Model.FrontOpening == FrontOpening.CanBeCut && !fit.Question.Brief.KeepsFrontClosed;
-            List<TryOnRemedy> remedies = mayCut ? [new(RemedyKind.Forming, "Cut the bar where the maker marks it, off the dog, and smooth the ends.", "Treats then go through.")] : [];
+            List<TryOnRemedy> remedies = mayCut
+                ? [new(RemedyKind.Forming, "Cut the bar where the maker marks it, off the dog, and smooth the ends.", "Treats then go through.")]
+                : [];
             if (fit.Model.Plate is not null)
                 remedies.Insert(0, new(RemedyKind.Plate, "Take the front plate out.", "Treats then go through, and it is that much longer."));
             static double Gap(RankedFit f) => f.Model.FrontBarGap?.Millimeters ?? 0;
-            remedies.AddRange(Other(
-                f => f.Model.Type == fit.Model.Type && f.Model.Id != fit.Model.Id && f.Model.Has(Feature.TreatWay) && Gap(f) > Gap(fit),
-                f => $"A gap of {Gap(f):0} mm in place of {Gap(fit):0} mm; {Whole(f)}."));
-            var evidence = fit.Model.FrontBarGap is null ? "The chart gives no gap." : $"Its widest gap is {Gap(fit):0} mm; {Features.TreatGap.Ours.Millimeters:0} mm lets a treat through.";
+            remedies.AddRange(
+                Other(
+                    f => f.Model.Type == fit.Model.Type && f.Model.Id != fit.Model.Id && f.Model.Has(Feature.TreatWay) && Gap(f) > Gap(fit),
+                    f => $"A gap of {Gap(f):0} mm in place of {Gap(fit):0} mm; {Whole(f)}."
+                )
+            );
+            var evidence = fit.Model.FrontBarGap is null
+                ? "The chart gives no gap."
+                : $"Its widest gap is {Gap(fit):0} mm; {Features.TreatGap.Ours.Millimeters:0} mm lets a treat through.";
             return new Diagnosed(cause, !fit.Model.Has(Feature.TreatWay), evidence, remedies);
         }
     }

@@ -34,7 +34,13 @@ public sealed record UncertaintySource(MeasureLine Line, UncertaintyKind Kind, L
     public static IReadOnlyList<UncertaintySource> Of(SnoutModel snout, IReadOnlyDictionary<MeasureLine, Length> readings)
     {
         var numbers = snout.Numbers;
-        List<UncertaintySource> doubts = [.. readings.Where(r => r.Value > Length.Zero).OrderBy(r => (r.Key.Measure, r.Key.Side)).Select(r => new UncertaintySource(r.Key, UncertaintyKind.Reading, r.Value))];
+        List<UncertaintySource> doubts =
+        [
+            .. readings
+                .Where(r => r.Value > Length.Zero)
+                .OrderBy(r => (r.Key.Measure, r.Key.Side))
+                .Select(r => new UncertaintySource(r.Key, UncertaintyKind.Reading, r.Value)),
+        ];
         void Add(Measure measure, UncertaintyKind kind, Length standard) => doubts.Add(new UncertaintySource(new MeasureLine(measure, null), kind, standard));
         void Side(Measure measure, ModelLength side, bool varied)
         {
@@ -57,7 +63,8 @@ public sealed record UncertaintySource(MeasureLine Line, UncertaintyKind Kind, L
     }
 
     /// <summary>The doubts of an assessed dog; none while it has no snout model.</summary>
-    public static IReadOnlyList<UncertaintySource> Of(Assessment assessment) => assessment.Snout is not { } snout
-        ? []
-        : Of(snout, assessment.Measured.ToDictionary(m => new MeasureLine(m.Measure, m.Side), m => m.StandardUncertainty));
+    public static IReadOnlyList<UncertaintySource> Of(Assessment assessment) =>
+        assessment.Snout is not { } snout
+            ? []
+            : Of(snout, assessment.Measured.ToDictionary(m => new MeasureLine(m.Measure, m.Side), m => m.StandardUncertainty));
 }

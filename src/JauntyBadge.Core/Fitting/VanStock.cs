@@ -25,7 +25,11 @@ public sealed record StockPlan(IReadOnlyList<StockStep> Steps, int Covered, int 
 public static class VanStock
 {
     public static readonly Grounded<double> SureEnough = new(
-        "van.sure-enough", "Chance of fit from which a size in the van counts for a dog", 0.8, Basis.House("four dogs in five go home with what was carried for them"));
+        "van.sure-enough",
+        "Chance of fit from which a size in the van counts for a dog",
+        0.8,
+        Basis.House("four dogs in five go home with what was carried for them")
+    );
 
     /// <summary>Sets looked at before the search for the best one gives up (House: a blink on a tablet).</summary>
     private const int MostLookedAt = 300_000;
@@ -43,13 +47,13 @@ public static class VanStock
     public static IReadOnlySet<string> FitsToday(IReadOnlyList<MuzzleModel> catalogue, FitQuestion question)
     {
         var one = new ModelJudge(question);
-        return
-        (
+        return (
             from model in catalogue
             where model.Type == MuzzleType.Basket
             from size in model.Sizes
             where !size.IsLengthAndGirthOnly && one.Serves(model, size, question.Rules[SureEnough])
-            select size.Id).ToHashSet();
+            select size.Id
+        ).ToHashSet();
     }
 
     /// <summary>Plans for a number of sizes: exact where the search ends in time, else greedy with its bound.</summary>
@@ -80,9 +84,13 @@ public static class VanStock
     private static List<Column> Columns(IReadOnlyList<StockDog> dogs, IReadOnlyList<string> preferred)
     {
         var place = preferred.Index().ToDictionary(p => p.Item, p => p.Index);
-        var all = dogs.SelectMany((d, i) => d.Sizes.Select(s => (Size: s, Dog: i))).GroupBy(p => p.Size)
+        var all = dogs.SelectMany((d, i) => d.Sizes.Select(s => (Size: s, Dog: i)))
+            .GroupBy(p => p.Size)
             .Select(g => new Column(g.Key, [.. g.Select(p => p.Dog)]))
-            .OrderByDescending(c => c.Fits.Sum(i => dogs[i].Count)).ThenBy(c => place.GetValueOrDefault(c.SizeId, int.MaxValue)).ThenBy(c => c.SizeId, StringComparer.Ordinal).ToList();
+            .OrderByDescending(c => c.Fits.Sum(i => dogs[i].Count))
+            .ThenBy(c => place.GetValueOrDefault(c.SizeId, int.MaxValue))
+            .ThenBy(c => c.SizeId, StringComparer.Ordinal)
+            .ToList();
         var kept = new List<(Column Column, HashSet<int> Fits)>();
         foreach (var column in all)
         {

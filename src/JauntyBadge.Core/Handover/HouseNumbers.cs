@@ -16,19 +16,54 @@ public static class HouseNumbers
     public static IReadOnlyList<(string Room, IReadOnlyList<IGrounded> Numbers)> All { get; } =
     [
         ("Dogs", [DogProgress.ChoiceFills]),
-        ("Measuring",
-        [
-            ReadingParser.Longest, .. ToolRules.All, Uncertainty.ThickCoat, Uncertainty.Coverage, Repeats.RepeatabilityFactor, StringMarks.ShortestString,
-            .. CrossChecks.All, BreedRange.FewestDogs, BreedRange.Width, BreedRange.LeastShare, .. HeadShapes.All, Remeasure.MassChange,
-            Remeasure.GrowingEvery, .. SnoutRules.All, .. CompletedMeasures.All,
-        ]),
+        (
+            "Measuring",
+            [
+                ReadingParser.Longest,
+                .. ToolRules.All,
+                Uncertainty.ThickCoat,
+                Uncertainty.Coverage,
+                Repeats.RepeatabilityFactor,
+                StringMarks.ShortestString,
+                .. CrossChecks.All,
+                BreedRange.FewestDogs,
+                BreedRange.Width,
+                BreedRange.LeastShare,
+                .. HeadShapes.All,
+                Remeasure.MassChange,
+                Remeasure.GrowingEvery,
+                .. SnoutRules.All,
+                .. CompletedMeasures.All,
+            ]
+        ),
         ("Measuring from a photo", PhotoRules.All),
-        ("Fitting",
-        [
-            .. FitRules.All, BasketModel.BoxSpareWidth, BasketModel.BoxWidthDoubt, BasketModel.BoxDepthDoubt, SnoutDraws.Usual, SnoutDraws.SettlesLeast, Ranking.ChanceStep, Weights.UsualWeight, .. FitScore.All, Features.TreatGap,
-            WearPlan.LongWear, WearPlan.ClinicWear, WearPlan.OtherWear, MuzzleBrief.MostMassShare, Contrast.StandsOut, Contrast.BlendsIn, Remedies.NearMiss, Remedies.ExtraHoles,
-            OrderSheet.FrontDepthAllowance, OrderSheet.StrapEitherWay, OrderSheet.MakersTolerance, VanStock.SureEnough,
-        ]),
+        (
+            "Fitting",
+            [
+                .. FitRules.All,
+                BasketModel.BoxSpareWidth,
+                BasketModel.BoxWidthDoubt,
+                BasketModel.BoxDepthDoubt,
+                SnoutDraws.Usual,
+                SnoutDraws.SettlesLeast,
+                Ranking.ChanceStep,
+                Weights.UsualWeight,
+                .. FitScore.All,
+                Features.TreatGap,
+                WearPlan.LongWear,
+                WearPlan.ClinicWear,
+                WearPlan.OtherWear,
+                MuzzleBrief.MostMassShare,
+                Contrast.StandsOut,
+                Contrast.BlendsIn,
+                Remedies.NearMiss,
+                Remedies.ExtraHoles,
+                OrderSheet.FrontDepthAllowance,
+                OrderSheet.StrapEitherWay,
+                OrderSheet.MakersTolerance,
+                VanStock.SureEnough,
+            ]
+        ),
         (Training, [.. GoRules.All, .. Holds.All, .. Progression.All, .. TrainingCalendar.All, .. Forecasts.All, .. Progress.All]),
     ];
 
@@ -37,12 +72,21 @@ public static class HouseNumbers
     /// <summary>Pairs of which the first has to stay less than the second.</summary>
     public static IReadOnlyList<(IGrounded Less, IGrounded More)> InOrder { get; } =
     [
-        (FitRules.EverydayLow, FitRules.EverydayHigh), (FitRules.WorkingLow, FitRules.WorkingHigh), (FitRules.HalfPant, FitRules.FullPant), (FitRules.FullPant, FitRules.Yawn),
-        (FitRules.Yawn, FitRules.WidestGape), (FitRules.WidthLow, FitRules.WidthHigh), (Contrast.BlendsIn, Contrast.StandsOut),
+        (FitRules.EverydayLow, FitRules.EverydayHigh),
+        (FitRules.WorkingLow, FitRules.WorkingHigh),
+        (FitRules.HalfPant, FitRules.FullPant),
+        (FitRules.FullPant, FitRules.Yawn),
+        (FitRules.Yawn, FitRules.WidestGape),
+        (FitRules.WidthLow, FitRules.WidthHigh),
+        (Contrast.BlendsIn, Contrast.StandsOut),
         (SnoutRules.FitLineGap, SnoutRules.SmallDogFrom),
-        (HeadShapes.IndexMedium, HeadShapes.IndexShort), (HeadShapes.RatioShort, HeadShapes.RatioMedium),
-        (CrossChecks.LeastFaceShareShort, CrossChecks.LeastFaceShare), (CrossChecks.LeastFaceShare, CrossChecks.GreatestFaceShare),
-        (GoRules.NotYetShare, GoRules.ReadyShare), (Progression.ShortGap, Progression.LongGap), (Progression.EarlySession, Progression.LaterSession),
+        (HeadShapes.IndexMedium, HeadShapes.IndexShort),
+        (HeadShapes.RatioShort, HeadShapes.RatioMedium),
+        (CrossChecks.LeastFaceShareShort, CrossChecks.LeastFaceShare),
+        (CrossChecks.LeastFaceShare, CrossChecks.GreatestFaceShare),
+        (GoRules.NotYetShare, GoRules.ReadyShare),
+        (Progression.ShortGap, Progression.LongGap),
+        (Progression.EarlySession, Progression.LaterSession),
     ];
 
     /// <summary>The number with this id; null where there is none.</summary>

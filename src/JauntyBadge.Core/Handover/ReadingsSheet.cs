@@ -6,13 +6,33 @@ namespace JauntyBadge.Core.Handover;
 
 /// <summary>One reading as it stands on a sheet.</summary>
 public sealed record SheetReading(
-    DateTime SetStarted, Measure Measure, Side? Side, string AsTaken, double Millimetres, Tool Tool, string? TakenBy, DateTime TakenAt, string? SetAside,
-    double? UncertaintyMm = null, JawHeld? Held = null);
+    DateTime SetStarted,
+    Measure Measure,
+    Side? Side,
+    string AsTaken,
+    double Millimetres,
+    Tool Tool,
+    string? TakenBy,
+    DateTime TakenAt,
+    string? SetAside,
+    double? UncertaintyMm = null,
+    JawHeld? Held = null
+);
 
 /// <summary>A row that could be read, with its number in the file; the header is row 1.</summary>
 public sealed record GoodRow(
-    int Row, Measure Measure, Side? Side, ParsedReading Value, Tool Tool, string? TakenBy, DateTime? TakenAt, DateTime? SetStarted, string? SetAside,
-    double? UncertaintyMm = null, JawHeld? Held = null);
+    int Row,
+    Measure Measure,
+    Side? Side,
+    ParsedReading Value,
+    Tool Tool,
+    string? TakenBy,
+    DateTime? TakenAt,
+    DateTime? SetStarted,
+    string? SetAside,
+    double? UncertaintyMm = null,
+    JawHeld? Held = null
+);
 
 /// <summary>A row that could not, with why.</summary>
 public sealed record BadRow(int Row, string Text, string Problem);
@@ -30,7 +50,19 @@ public static class ReadingsSheet
     private const double MostUncertain = 100;
 
     private static readonly string[] Columns =
-        ["set_started", "measure", "side", "value", "millimetres", "tool", "taken_by", "taken_at", "set_aside", "uncertainty_mm", "held"];
+    [
+        "set_started",
+        "measure",
+        "side",
+        "value",
+        "millimetres",
+        "tool",
+        "taken_by",
+        "taken_at",
+        "set_aside",
+        "uncertainty_mm",
+        "held",
+    ];
 
     /// <summary>Writes readings.</summary>
     public static string Write(IEnumerable<SheetReading> readings)
@@ -74,12 +106,18 @@ public static class ReadingsSheet
         reading.MissingFieldFound = null;
         using var csv = new CsvReader(new StringReader(text), reading);
         if (!csv.Read() || !csv.ReadHeader() || !csv.TryGetField("measure", out string? _) || !csv.TryGetField("value", out string? _))
-            return new SheetRead([], [new BadRow(1, Csv.Shortened(text.Split('\n')[0].Trim(), LongestCell), "The first row must name the columns; measure and value are needed.")]);
+            return new SheetRead(
+                [],
+                [new BadRow(1, Csv.Shortened(text.Split('\n')[0].Trim(), LongestCell), "The first row must name the columns; measure and value are needed.")]
+            );
         while (csv.Read())
         {
             // Cells are looked at when they are asked for: only then is a mark left open noticed.
             _ = csv.Parser.Record;
-            var (row, raw) = (Csv.FirstLine(csv.Parser.RawRow, csv.Parser.RawRecord, broken) + skipped, Csv.Shortened(csv.Parser.RawRecord.Trim(), LongestCell));
+            var (row, raw) = (
+                Csv.FirstLine(csv.Parser.RawRow, csv.Parser.RawRecord, broken) + skipped,
+                Csv.Shortened(csv.Parser.RawRecord.Trim(), LongestCell)
+            );
             if (raw == "")
                 continue;
             if (good.Count + bad.Count >= MostRows)
@@ -88,7 +126,10 @@ public static class ReadingsSheet
                 break;
             }
 
-            var problem = broken ? "A quotation mark is left open or stands where it should not." : TryRow(csv, row, unit, out var read) is { } wrong ? wrong : Accept(read!);
+            var problem =
+                broken ? "A quotation mark is left open or stands where it should not."
+                : TryRow(csv, row, unit, out var read) is { } wrong ? wrong
+                : Accept(read!);
             broken = false;
             if (problem is not null)
                 bad.Add(new BadRow(row, raw, problem));
@@ -136,13 +177,29 @@ public static class ReadingsSheet
         }
 
         var uncertainty = Cell("uncertainty_mm");
-        double? u = double.TryParse(uncertainty.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var given) && given is > 0 and <= MostUncertain ? given : null;
+        double? u =
+            double.TryParse(uncertainty.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var given)
+            && given is > 0 and <= MostUncertain
+                ? given
+                : null;
         if (uncertainty != "" && u is null)
             return $"uncertainty_mm: \"{uncertainty}\" is not a standard uncertainty in mm, over 0 and up to {MostUncertain}.";
         var held = Cell("held") == "" ? null : Named<JawHeld>(Cell("held"));
         if (Cell("held") != "" && (held is null || measure != Measure.JawToNose))
             return "held: level or pointToPoint is expected, and of jawToNose only.";
-        read = new GoodRow(row, measure, side, value, tool.Value, Blank(Cell("taken_by")), Time(Cell("taken_at")), Time(Cell("set_started")), Blank(Cell("set_aside")), u, held);
+        read = new GoodRow(
+            row,
+            measure,
+            side,
+            value,
+            tool.Value,
+            Blank(Cell("taken_by")),
+            Time(Cell("taken_at")),
+            Time(Cell("set_started")),
+            Blank(Cell("set_aside")),
+            u,
+            held
+        );
         return null;
     }
 
@@ -165,7 +222,11 @@ public static class ReadingsSheet
         var wanted = Letters(text);
         foreach (var value in Enum.GetValues<TEnum>())
         {
-            if (Letters(value.ToString()) == wanted || (value is Measure m && Letters(MeasureDefinition.For(m).Guide.Name) == wanted) || (value is Side && wanted.Length == 1 && Letters(value.ToString())[0] == wanted[0]))
+            if (
+                Letters(value.ToString()) == wanted
+                || (value is Measure m && Letters(MeasureDefinition.For(m).Guide.Name) == wanted)
+                || (value is Side && wanted.Length == 1 && Letters(value.ToString())[0] == wanted[0])
+            )
                 return value;
         }
 

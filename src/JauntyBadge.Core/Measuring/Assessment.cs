@@ -34,8 +34,12 @@ public sealed record Circumstances
 /// <param name="Missing">What is wanting for each use.</param>
 /// <param name="Numbers">The means as the snout model takes them.</param>
 public sealed record Assessment(
-    IReadOnlyList<Measured> Measured, HeadShapeChoice HeadShape, IReadOnlyList<Finding> Findings, IReadOnlyList<MissingMeasure> Missing,
-    SnoutNumbers Numbers)
+    IReadOnlyList<Measured> Measured,
+    HeadShapeChoice HeadShape,
+    IReadOnlyList<Finding> Findings,
+    IReadOnlyList<MissingMeasure> Missing,
+    SnoutNumbers Numbers
+)
 {
     /// <summary>The measures that something asks to be taken again.</summary>
     public IReadOnlyList<Measure> Doubted => [.. Findings.Where(f => f.Severity == Severity.Check).SelectMany(f => f.Measures).Distinct()];
@@ -54,22 +58,40 @@ public sealed record Assessment(
         var measured = MadeLevel(readings, asTaken, shape.Shape, circumstances);
         var numbers = SnoutNumbers.From(measured, shape.Shape, circumstances.Rules) with { FitLineGap = circumstances.FitLineGap };
         return new Assessment(
-            measured, shape, new CrossChecks(readings, measured, shape, numbers, circumstances).Run(),
-            Completeness.Missing(measured, circumstances.FitStyle), numbers);
+            measured,
+            shape,
+            new CrossChecks(readings, measured, shape, numbers, circumstances).Run(),
+            Completeness.Missing(measured, circumstances.FitStyle),
+            numbers
+        );
     }
 
     /// <summary>A jaw reading that the fitter said was held point to point counts as the level distance behind it, with the doubt that brings.</summary>
-    private static IReadOnlyList<Measured> MadeLevel(IReadOnlyList<Reading> readings, IReadOnlyList<Measured> measured, HeadShape shape, Circumstances circumstances)
+    private static IReadOnlyList<Measured> MadeLevel(
+        IReadOnlyList<Reading> readings,
+        IReadOnlyList<Measured> measured,
+        HeadShape shape,
+        Circumstances circumstances
+    )
     {
         if (!Completeness.CanFit(measured) || readings.All(r => r.Held != JawHeld.PointToPoint))
             return measured;
-        var drop = CrossChecks.DropOf(SnoutModel.From(SnoutNumbers.From(measured, shape, circumstances.Rules) with { FitLineGap = circumstances.FitLineGap }), measured);
+        var drop = CrossChecks.DropOf(
+            SnoutModel.From(SnoutNumbers.From(measured, shape, circumstances.Rules) with { FitLineGap = circumstances.FitLineGap }),
+            measured
+        );
         var level = readings.Select(r =>
         {
             if (r.Held != JawHeld.PointToPoint)
                 return r;
             var u = Uncertainty.OfMean([r], Coat.Ordinary, circumstances.Rules);
-            return JawCheck.LevelOf(r.Value, u, drop.Value, drop.U, circumstances.Rules) is { } made ? r with { Value = made.Level, OwnUncertainty = made.U } : r;
+            return JawCheck.LevelOf(r.Value, u, drop.Value, drop.U, circumstances.Rules) is { } made
+                ? r with
+                {
+                    Value = made.Level,
+                    OwnUncertainty = made.U,
+                }
+                : r;
         });
         return Measuring.Measured.From(level, circumstances.Coat, circumstances.Rules);
     }

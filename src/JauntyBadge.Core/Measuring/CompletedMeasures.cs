@@ -15,16 +15,32 @@ public sealed record CompletedMeasure(Measure Measure, Side? Side, int Count, Le
 public static class CompletedMeasures
 {
     public static readonly Grounded<double> SectionDoubt = new(
-        "snout.u-section", "Standard uncertainty of a snout's section taken as a rounded box, as a share", 0.04, Basis.House("ellipse and rounded box of the same sides lie about that far apart on either side of the middle"));
+        "snout.u-section",
+        "Standard uncertainty of a snout's section taken as a rounded box, as a share",
+        0.04,
+        Basis.House("ellipse and rounded box of the same sides lie about that far apart on either side of the middle")
+    );
 
     public static readonly Grounded<double> AssumedDoubt = new(
-        "snout.u-assumed", "Standard uncertainty of a length assumed from the head shape, as a share", 0.15, Basis.House("heads of one shape differ; wide on purpose"));
+        "snout.u-assumed",
+        "Standard uncertainty of a length assumed from the head shape, as a share",
+        0.15,
+        Basis.House("heads of one shape differ; wide on purpose")
+    );
 
     public static readonly Grounded<double> HingeDoubt = new(
-        "snout.u-hinge", "Standard uncertainty of a jaw hinge worked out from the eye line, as a share", 0.05, Basis.House("mandibles of one head shape differ by a tenth or so"));
+        "snout.u-hinge",
+        "Standard uncertainty of a jaw hinge worked out from the eye line, as a share",
+        0.05,
+        Basis.House("mandibles of one head shape differ by a tenth or so")
+    );
 
     public static readonly Grounded<Length> GapDoubt = new(
-        "snout.u-gap", "Standard uncertainty of a fit-line gap that was not written down", Length.FromMillimeters(3.7), Basis.House("half an inch to an inch, all equally likely"));
+        "snout.u-gap",
+        "Standard uncertainty of a fit-line gap that was not written down",
+        Length.FromMillimeters(3.7),
+        Basis.House("half an inch to an inch, all equally likely")
+    );
 
     /// <summary>The doubt of a gap that was not written down, a third of it at most.</summary>
     public static Length GapDoubtOf(Length gap, HouseRules rules) => UnitMath.Min(rules[GapDoubt], gap / 3);
@@ -36,7 +52,10 @@ public static class CompletedMeasures
     /// <summary>What was read, then what the model makes of the rest; only what was read while there is no model yet.</summary>
     public static IReadOnlyList<CompletedMeasure> Of(Assessment assessment)
     {
-        List<CompletedMeasure> all = [.. assessment.Measured.Select(m => new CompletedMeasure(m.Measure, m.Side, m.Count, m.Mean, m.StandardUncertainty, Provenance.Measured))];
+        List<CompletedMeasure> all =
+        [
+            .. assessment.Measured.Select(m => new CompletedMeasure(m.Measure, m.Side, m.Count, m.Mean, m.StandardUncertainty, Provenance.Measured)),
+        ];
         if (assessment.Snout is not { } snout)
             return all;
         var (read, rules) = (assessment.Measured, snout.Rules);
@@ -74,8 +93,7 @@ public static class CompletedMeasures
             return change / (Step * m.Mean.Millimeters) * m.StandardUncertainty.Millimeters;
         }
 
-        return Root(
-            Moved(Measure.SnoutGirth), Moved(Measure.SnoutHeight), Moved(Measure.SnoutWidth), snout.Rules[SectionDoubt] * number.Mm);
+        return Root(Moved(Measure.SnoutGirth), Moved(Measure.SnoutHeight), Moved(Measure.SnoutWidth), snout.Rules[SectionDoubt] * number.Mm);
     }
 
     private static Measured? Find(IReadOnlyList<Measured> measured, Measure measure) => measured.FirstOrDefault(m => m.Measure == measure);

@@ -19,9 +19,9 @@ public static class Completeness
         return
         [
             .. from line in asked.Union(besides)
-               where !IsRead(line, measured)
-               let row = MeasureDefinition.For(line.Measure)
-               select new MissingMeasure(line.Measure, line.Side, row.Use!.Value, row.NeededFor, IsEyeLine(line.Measure) && !CanFit(measured)),
+            where !IsRead(line, measured)
+            let row = MeasureDefinition.For(line.Measure)
+            select new MissingMeasure(line.Measure, line.Side, row.Use!.Value, row.NeededFor, IsEyeLine(line.Measure) && !CanFit(measured)),
         ];
     }
 
@@ -39,6 +39,5 @@ public static class Completeness
 
     /// <summary>Read, or answered by the other style's measure of the same thing.</summary>
     private static bool IsRead(MeasureLine line, IReadOnlyList<Measured> measured) =>
-        measured.Any(m => (m.Measure == line.Measure && m.Side == line.Side)
-            || (line.Measure == Measure.FitLineLength && m.Measure == Measure.NoseToInnerEye));
+        measured.Any(m => (m.Measure == line.Measure && m.Side == line.Side) || (line.Measure == Measure.FitLineLength && m.Measure == Measure.NoseToInnerEye));
 }

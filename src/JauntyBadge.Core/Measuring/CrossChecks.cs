@@ -6,21 +6,39 @@ namespace JauntyBadge.Core.Measuring;
 public sealed class CrossChecks
 {
     public static readonly Grounded<Length> SidesApart = new(
-        "check.sides-apart", "Left and right nose to inner eye further apart than this: take both again", Length.FromMillimeters(5),
-        Basis.House("twice what two careful readings differ by"));
+        "check.sides-apart",
+        "Left and right nose to inner eye further apart than this: take both again",
+        Length.FromMillimeters(5),
+        Basis.House("twice what two careful readings differ by")
+    );
 
     public static readonly Grounded<double> SidesApartShare = new(
-        "check.sides-apart-share", "The same as a share of the shorter side", 0.05, Basis.House("5 mm would hide a fault on a short snout"));
+        "check.sides-apart-share",
+        "The same as a share of the shorter side",
+        0.05,
+        Basis.House("5 mm would hide a fault on a short snout")
+    );
 
     public static readonly Grounded<double> LeastFaceShare = new(
-        "check.face-share-low", "Least nose to inner eye over nose to base of skull, long and medium heads", 0.30,
-        Basis.House("average skulls have 0.47 to 0.48 of bone (Miller's Anatomy of the Dog, recalled); the tape over the head and small dogs bring less"));
+        "check.face-share-low",
+        "Least nose to inner eye over nose to base of skull, long and medium heads",
+        0.30,
+        Basis.House("average skulls have 0.47 to 0.48 of bone (Miller's Anatomy of the Dog, recalled); the tape over the head and small dogs bring less")
+    );
 
     public static readonly Grounded<double> LeastFaceShareShort = new(
-        "check.face-share-low-short", "The same for short heads", 0.12, Basis.House("the average short skull has 0.38; the flattest faces a third of that"));
+        "check.face-share-low-short",
+        "The same for short heads",
+        0.12,
+        Basis.House("the average short skull has 0.38; the flattest faces a third of that")
+    );
 
     public static readonly Grounded<double> GreatestFaceShare = new(
-        "check.face-share-high", "Greatest nose to inner eye over nose to base of skull", 0.56, Basis.House("beyond the longest faces by a sixth"));
+        "check.face-share-high",
+        "Greatest nose to inner eye over nose to base of skull",
+        0.56,
+        Basis.House("beyond the longest faces by a sixth")
+    );
 
     private readonly IReadOnlyList<Reading> readings;
     private readonly IReadOnlyList<Measured> measured;
@@ -28,33 +46,39 @@ public sealed class CrossChecks
     private readonly SnoutNumbers numbers;
     private readonly Circumstances about;
 
-    internal CrossChecks(
-        IReadOnlyList<Reading> readings, IReadOnlyList<Measured> measured, HeadShapeChoice shape, SnoutNumbers numbers, Circumstances about) =>
+    internal CrossChecks(IReadOnlyList<Reading> readings, IReadOnlyList<Measured> measured, HeadShapeChoice shape, SnoutNumbers numbers, Circumstances about) =>
         (this.readings, this.measured, this.shape, this.numbers, this.about) = (readings, measured, shape, numbers, about);
 
     public static IReadOnlyList<IGrounded> All { get; } =
-        [SidesApart, SidesApartShare, LeastFaceShare, LeastFaceShareShort, GreatestFaceShare, .. JawCheck.All];
+    [SidesApart, SidesApartShare, LeastFaceShare, LeastFaceShareShort, GreatestFaceShare, .. JawCheck.All];
 
     /// <summary>Every finding, worst first.</summary>
     internal IReadOnlyList<Finding> Run() =>
-    [
-        .. new[] { Sides(), Spacing(), Girth(), FitLine(), Face(), Jaw(), Shapes() }.OfType<Finding>()
-            .Concat(measured.Select(Unusual).OfType<Finding>())
-            .Concat(Measured.Group(readings).Select(g => Scatter(g.Key, g.Value)).OfType<Finding>())
-            .OrderByDescending(f => f.Severity),
-    ];
+        [
+            .. new[] { Sides(), Spacing(), Girth(), FitLine(), Face(), Jaw(), Shapes() }
+                .OfType<Finding>()
+                .Concat(measured.Select(Unusual).OfType<Finding>())
+                .Concat(Measured.Group(readings).Select(g => Scatter(g.Key, g.Value)).OfType<Finding>())
+                .OrderByDescending(f => f.Severity),
+        ];
 
-    private Finding? Sides() => (Find(Measure.NoseToInnerEye, Side.Left)?.Mean, Find(Measure.NoseToInnerEye, Side.Right)?.Mean) switch
-    {
-        (null, null) => null,
-        (null, _) => new OneSideOnly(Side.Left),
-        (_, null) => new OneSideOnly(Side.Right),
-        ({ } left, { } right) when (left - right).Abs() is var apart && apart <= about.Rules[SidesApart] && apart / UnitMath.Min(left, right) <= about.Rules[SidesApartShare] => null,
-        ({ } left, { } right) => new SidesDiffer(left, right, about.Rules.Basis(SidesApart)),
-    };
+    private Finding? Sides() =>
+        (Find(Measure.NoseToInnerEye, Side.Left)?.Mean, Find(Measure.NoseToInnerEye, Side.Right)?.Mean) switch
+        {
+            (null, null) => null,
+            (null, _) => new OneSideOnly(Side.Left),
+            (_, null) => new OneSideOnly(Side.Right),
+            ({ } left, { } right)
+                when (left - right).Abs() is var apart
+                    && apart <= about.Rules[SidesApart]
+                    && apart / UnitMath.Min(left, right) <= about.Rules[SidesApartShare] => null,
+            ({ } left, { } right) => new SidesDiffer(left, right, about.Rules.Basis(SidesApart)),
+        };
 
     private ImpossibleSpacing? Spacing() =>
-        Find(Measure.InnerEyeSpacing) is { } spacing && ShorterEye() is { } eye && SnoutRules.Contradict(eye.Mean, spacing.Mean) ? new(spacing.Mean, eye.Mean) : null;
+        Find(Measure.InnerEyeSpacing) is { } spacing && ShorterEye() is { } eye && SnoutRules.Contradict(eye.Mean, spacing.Mean)
+            ? new(spacing.Mean, eye.Mean)
+            : null;
 
     private GirthBounds? Girth()
     {
@@ -95,14 +119,29 @@ public sealed class CrossChecks
             return null;
         var snout = SnoutModel.From(numbers);
         var check = JawCheck.For(
-            BothEyes(snout), Find(Measure.NoseToOcciput) is { } whole ? (whole.Mean, whole.StandardUncertainty) : null, DropOf(snout, measured), jaw.StandardUncertainty, shape.Shape, about.Rules)!;
+            BothEyes(snout),
+            Find(Measure.NoseToOcciput) is { } whole ? (whole.Mean, whole.StandardUncertainty) : null,
+            DropOf(snout, measured),
+            jaw.StandardUncertainty,
+            shape.Shape,
+            about.Rules
+        )!;
 
         // How it was held was said: then only what no way explains is asked.
         var said = readings.Where(r => r.Measure == Measure.JawToNose).Any(r => r.Held is not null);
         var verdict = check.Of(jaw.Mean);
-        return verdict == JawVerdict.Level || (said && verdict != JawVerdict.Neither) ? null : new(
-            verdict, jaw.Mean, check.Level, check.LevelDoubt, check.Slanted,
-            Basis.House($"a likelihood ratio of both ways with all their doubt; at most {about.Rules[JawCheck.FalseAlarms]:0%} of level readings are called point to point"));
+        return verdict == JawVerdict.Level || (said && verdict != JawVerdict.Neither)
+            ? null
+            : new(
+                verdict,
+                jaw.Mean,
+                check.Level,
+                check.LevelDoubt,
+                check.Slanted,
+                Basis.House(
+                    $"a likelihood ratio of both ways with all their doubt; at most {about.Rules[JawCheck.FalseAlarms]:0%} of level readings are called point to point"
+                )
+            );
     }
 
     /// <summary>The mean of both nose to inner eyes, or of the one read; the eye line where only the fit line was.</summary>
@@ -115,10 +154,13 @@ public sealed class CrossChecks
     }
 
     /// <summary>The drop from nose to throat bump: the snout's height, with its doubt.</summary>
-    internal static (Length Value, Length U) DropOf(SnoutModel snout, IReadOnlyList<Measured> measured) => (
-        snout.Height.Value,
-        measured.FirstOrDefault(m => m.Measure == Measure.SnoutHeight)?.StandardUncertainty
-            ?? snout.Height.Value * snout.Rules[snout.Height.Provenance == Provenance.Derived ? CompletedMeasures.SectionDoubt : CompletedMeasures.AssumedDoubt]);
+    internal static (Length Value, Length U) DropOf(SnoutModel snout, IReadOnlyList<Measured> measured) =>
+        (
+            snout.Height.Value,
+            measured.FirstOrDefault(m => m.Measure == Measure.SnoutHeight)?.StandardUncertainty
+                ?? snout.Height.Value
+                    * snout.Rules[snout.Height.Provenance == Provenance.Derived ? CompletedMeasures.SectionDoubt : CompletedMeasures.AssumedDoubt]
+        );
 
     private HeadShapeWays? Shapes() => shape.Disagree ? new(shape.Ways) : null;
 

@@ -44,14 +44,16 @@ public sealed record OneSideOnly(Side Wanting)
     : Finding(FindingCode.OneSideOnly, Severity.Check, [Measure.NoseToInnerEye], Basis.Practice("both sides are always taken"));
 
 /// <summary>Left and right are further apart than two careful readings.</summary>
-public sealed record SidesDiffer(Length Left, Length Right, Basis Limit)
-    : Finding(FindingCode.SidesDiffer, Severity.Check, [Measure.NoseToInnerEye], Limit);
+public sealed record SidesDiffer(Length Left, Length Right, Basis Limit) : Finding(FindingCode.SidesDiffer, Severity.Check, [Measure.NoseToInnerEye], Limit);
 
 /// <summary>No triangle has eyes so far apart and so near the nose.</summary>
 public sealed record ImpossibleSpacing(Length Spacing, Length Eye)
     : Finding(
-        FindingCode.ImpossibleSpacing, Severity.Check, [Measure.InnerEyeSpacing, Measure.NoseToInnerEye],
-        Basis.Published("geometry: two sides of a triangle are longer than the third"));
+        FindingCode.ImpossibleSpacing,
+        Severity.Check,
+        [Measure.InnerEyeSpacing, Measure.NoseToInnerEye],
+        Basis.Published("geometry: two sides of a triangle are longer than the third")
+    );
 
 /// <summary>A girth that no snout of that height and width has.</summary>
 /// <param name="Height">As read.</param>
@@ -60,8 +62,11 @@ public sealed record ImpossibleSpacing(Length Spacing, Length Eye)
 /// <param name="Bound">The least girth where it is too short, else the greatest.</param>
 public sealed record GirthBounds(Length Height, Length Width, Length Girth, Length Bound)
     : Finding(
-        FindingCode.GirthBounds, Severity.Check, [Measure.SnoutGirth, Measure.SnoutHeight, Measure.SnoutWidth],
-        Basis.Published("geometry of a closed convex section inside a box of that height and width: 2√(H²+W²) ≤ girth ≤ 2(H+W)"));
+        FindingCode.GirthBounds,
+        Severity.Check,
+        [Measure.SnoutGirth, Measure.SnoutHeight, Measure.SnoutWidth],
+        Basis.Published("geometry of a closed convex section inside a box of that height and width: 2√(H²+W²) ≤ girth ≤ 2(H+W)")
+    );
 
 /// <summary>The fit line and its gap do not end at the eyes.</summary>
 /// <param name="FitLine">As read.</param>
@@ -70,7 +75,11 @@ public sealed record GirthBounds(Length Height, Length Width, Length Girth, Leng
 /// <param name="EyeLine">Where the eyes are.</param>
 public sealed record FitLineGap(Length FitLine, Length Gap, bool GapIsUsual, Length EyeLine)
     : Finding(
-        FindingCode.FitLineGap, Severity.Check, [Measure.FitLineLength, Measure.NoseToInnerEye], Basis.House("the two lengths must agree within twice their doubt"));
+        FindingCode.FitLineGap,
+        Severity.Check,
+        [Measure.FitLineLength, Measure.NoseToInnerEye],
+        Basis.House("the two lengths must agree within twice their doubt")
+    );
 
 /// <summary>A face too long or too short for its head.</summary>
 /// <param name="Eye">Nose to inner eye.</param>
@@ -94,14 +103,25 @@ public sealed record FaceShare(Length Eye, Length Whole, double Least, double Gr
 /// <param name="Limit">Why.</param>
 public sealed record JawReading(JawVerdict Verdict, Length Jaw, Length Level, Length LevelDoubt, Length Slanted, Basis Limit)
     : Finding(
-        Verdict switch { JawVerdict.Neither => FindingCode.JawUnexplained, JawVerdict.PointToPoint => FindingCode.JawPointToPoint, _ => FindingCode.JawHeld },
-        Verdict == JawVerdict.CannotTell ? Severity.Note : Severity.Check, [Measure.JawToNose], Limit);
+        Verdict switch
+        {
+            JawVerdict.Neither => FindingCode.JawUnexplained,
+            JawVerdict.PointToPoint => FindingCode.JawPointToPoint,
+            _ => FindingCode.JawHeld,
+        },
+        Verdict == JawVerdict.CannotTell ? Severity.Note : Severity.Check,
+        [Measure.JawToNose],
+        Limit
+    );
 
 /// <summary>The ways of telling the head shape differ; the first is used.</summary>
 public sealed record HeadShapeWays(IReadOnlyList<ShapeReading> Ways)
     : Finding(
-        FindingCode.HeadShapeWays, Severity.Note, [Measure.StopToNose, Measure.StopToOcciput, Measure.SkullWidth],
-        Basis.House("the way measured on this dog comes before the breed's usual head"));
+        FindingCode.HeadShapeWays,
+        Severity.Note,
+        [Measure.StopToNose, Measure.StopToOcciput, Measure.SkullWidth],
+        Basis.House("the way measured on this dog comes before the breed's usual head")
+    );
 
 /// <summary>A reading outside what this practice's dogs of the breed had.</summary>
 public sealed record OutsideOwnRange(MeasureLine Line, Length Mean, BreedRange Range)

@@ -16,9 +16,12 @@ public readonly record struct MeasureLine(Measure Measure, Side? Side = null);
 /// <summary>The lines each fit style asks for.</summary>
 public static class FitStyleMeasures
 {
-    private static readonly Dictionary<FitStyle, IReadOnlyList<MeasureLine>> ByStyle = Enum.GetValues<FitStyle>().ToDictionary(
-        style => style,
-        IReadOnlyList<MeasureLine> (style) => [.. MeasureDefinition.All.Where(m => m.PlaceIn(style) is not null).OrderBy(m => m.PlaceIn(style)).SelectMany(m => m.Lines)]);
+    private static readonly Dictionary<FitStyle, IReadOnlyList<MeasureLine>> ByStyle = Enum.GetValues<FitStyle>()
+        .ToDictionary(
+            style => style,
+            IReadOnlyList<MeasureLine> (style) =>
+                [.. MeasureDefinition.All.Where(m => m.PlaceIn(style) is not null).OrderBy(m => m.PlaceIn(style)).SelectMany(m => m.Lines)]
+        );
 
     /// <summary>Every line there is, each measure once and those with two sides twice.</summary>
     public static IReadOnlyList<MeasureLine> All { get; } = [.. MeasureDefinition.All.SelectMany(m => m.Lines)];

@@ -53,8 +53,13 @@ public sealed record LandmarkPoint(string Name, PointMm At);
 /// <param name="Landmarks">The places it runs between.</param>
 /// <param name="Dimension">A dimension line's two ends, clear of the head; empty for a girth.</param>
 public sealed record MeasureMark(
-    Measure Measure, Side? Side, DrawingView View, IReadOnlyList<IReadOnlyList<PointMm>> Paths, IReadOnlyList<LandmarkPoint> Landmarks,
-    IReadOnlyList<PointMm> Dimension);
+    Measure Measure,
+    Side? Side,
+    DrawingView View,
+    IReadOnlyList<IReadOnlyList<PointMm>> Paths,
+    IReadOnlyList<LandmarkPoint> Landmarks,
+    IReadOnlyList<PointMm> Dimension
+);
 
 /// <summary>A dog's head from the side, from above and from the front, to scale from its own numbers.</summary>
 /// <remarks>
@@ -62,8 +67,17 @@ public sealed record MeasureMark(
 /// as read where they were. The rest is a sketch in proportion, so that a person sees a dog; no criterion reads it.
 /// </remarks>
 public sealed record HeadDrawing(
-    IReadOnlyList<Stroke> Head, Stroke Jaw, PointMm Hinge, PointMm EyeCorner, PointMm HighNeckTop, PointMm HighNeckUnder,
-    Stroke Section, IReadOnlyList<Stroke> Top, IReadOnlyList<Stroke> Front, IReadOnlyList<MeasureMark> Marks)
+    IReadOnlyList<Stroke> Head,
+    Stroke Jaw,
+    PointMm Hinge,
+    PointMm EyeCorner,
+    PointMm HighNeckTop,
+    PointMm HighNeckUnder,
+    Stroke Section,
+    IReadOnlyList<Stroke> Top,
+    IReadOnlyList<Stroke> Front,
+    IReadOnlyList<MeasureMark> Marks
+)
 {
     /// <summary>The model a drawing uses before a dog is measured: usual lengths wherever a reading is missing.</summary>
     public static SnoutModel ModelToDraw(SnoutNumbers numbers, Mass? bodyMass)
@@ -86,22 +100,39 @@ public sealed record HeadDrawing(
         var neckUnder = Below(neckTop, neck, snout.Hinge.Mm * 1.04);
 
         // Back along the neck, square to the line the collar lies on.
-        PointMm Back(PointMm from, double share) => new(
-            from.X + share * (neckUnder.Y - neckTop.Y), from.Y + share * (neckTop.X - neckUnder.X));
+        PointMm Back(PointMm from, double share) => new(from.X + share * (neckUnder.Y - neckTop.Y), from.Y + share * (neckTop.X - neckUnder.X));
         var middle = new PointMm((neckTop.X + neckUnder.X) / 2, (neckTop.Y + neckUnder.Y) / 2);
 
-        var head = Smooth.Loop(
-        [
-            new(0, 0.12 * h), new(0.03 * xe, 0.01 * h), new(0.13 * xe, -0.015 * h), new(0.45 * xe, 0), new(0.82 * xe, 0),
-            new(sketch.Stop, 0.24 * top), new(Math.Max(sketch.Behind(0.14), sketch.Stop + 0.08 * behind), 0.72 * top), new(sketch.Behind(0.5), top), new(sketch.Behind(0.8), 0.82 * top),
-            neckTop, Back(neckTop, 0.40), Back(middle, 0.46), Back(neckUnder, 0.40), neckUnder,
-            new(snout.Hinge.Mm * 0.97, 0.99 * h), new((snout.Hinge.Mm + corner.X) / 2, 0.84 * h), corner,
-            new(0.50 * xe, 0.70 * h), new(0.16 * xe, 0.67 * h), new(0.045 * xe, 0.50 * h), new(0.02 * xe, 0.30 * h),
+        var head = Smooth.Loop([
+            new(0, 0.12 * h),
+            new(0.03 * xe, 0.01 * h),
+            new(0.13 * xe, -0.015 * h),
+            new(0.45 * xe, 0),
+            new(0.82 * xe, 0),
+            new(sketch.Stop, 0.24 * top),
+            new(Math.Max(sketch.Behind(0.14), sketch.Stop + 0.08 * behind), 0.72 * top),
+            new(sketch.Behind(0.5), top),
+            new(sketch.Behind(0.8), 0.82 * top),
+            neckTop,
+            Back(neckTop, 0.40),
+            Back(middle, 0.46),
+            Back(neckUnder, 0.40),
+            neckUnder,
+            new(snout.Hinge.Mm * 0.97, 0.99 * h),
+            new((snout.Hinge.Mm + corner.X) / 2, 0.84 * h),
+            corner,
+            new(0.50 * xe, 0.70 * h),
+            new(0.16 * xe, 0.67 * h),
+            new(0.045 * xe, 0.50 * h),
+            new(0.02 * xe, 0.30 * h),
         ]);
-        var ear = Smooth.Loop(
-        [
-            new(sketch.Behind(0.50), 0.90 * top), new(sketch.Behind(0.74), 0.80 * top), new(sketch.Behind(0.95), 0.05 * h),
-            new(sketch.Behind(0.90), 0.62 * h), new(sketch.Behind(0.66), 0.66 * h), new(sketch.Behind(0.50), 0.10 * h),
+        var ear = Smooth.Loop([
+            new(sketch.Behind(0.50), 0.90 * top),
+            new(sketch.Behind(0.74), 0.80 * top),
+            new(sketch.Behind(0.95), 0.05 * h),
+            new(sketch.Behind(0.90), 0.62 * h),
+            new(sketch.Behind(0.66), 0.66 * h),
+            new(sketch.Behind(0.50), 0.10 * h),
         ]);
         var nose = Smooth.Loop([new(0, 0.11 * h), new(0.04 * xe, 0), new(0.14 * xe, -0.015 * h), new(0.13 * xe, 0.15 * h), new(0.05 * xe, 0.24 * h)]);
         var eyeCorner = new PointMm(xe, 0.06 * h);
@@ -109,16 +140,25 @@ public sealed record HeadDrawing(
         var jaw = new Stroke(
             StrokePart.Jaw,
             [
-                .. snout.LowerBorder, snout.HingePoint,
+                .. snout.LowerBorder,
+                snout.HingePoint,
                 .. Smooth.Through([snout.HingePoint, corner, new(0.40 * xe, 0.66 * h), new(0.09 * xe, 0.62 * h), snout.Chin]),
             ],
-            Closed: true);
+            Closed: true
+        );
 
         var drawing = new HeadDrawing(
             [new(StrokePart.Head, head, true), new(StrokePart.Ear, ear, true), new(StrokePart.Nose, nose, true), new(StrokePart.Eye, eye, true)],
-            jaw, snout.HingePoint, eyeCorner, neckTop, neckUnder,
+            jaw,
+            snout.HingePoint,
+            eyeCorner,
+            neckTop,
+            neckUnder,
             new Stroke(StrokePart.Section, SnoutSection.Outline(snout.Height.Value, snout.Width.Value), true),
-            HeadViews.FromAbove(snout, sketch), HeadViews.FromTheFront(snout, sketch), []);
+            HeadViews.FromAbove(snout, sketch),
+            HeadViews.FromTheFront(snout, sketch),
+            []
+        );
         return drawing with { Marks = MeasureMarks.Of(snout, sketch, drawing) };
     }
 

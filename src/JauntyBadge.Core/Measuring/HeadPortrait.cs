@@ -24,7 +24,11 @@ public sealed record HeadPortrait(int Width, int Height, IReadOnlyList<PortraitP
         var (width, height) = (points.Max(p => p.X) - left, points.Max(p => p.Y) - top);
         var scale = Size / Math.Max(width, height);
         int Step(double mm) => (int)Math.Round(mm * scale);
-        return new HeadPortrait(Step(width), Step(height), [.. strokes.Select(s => new PortraitPath(s.Name, Path(s, p => (Step(p.X - left), Step(p.Y - top)))))]);
+        return new HeadPortrait(
+            Step(width),
+            Step(height),
+            [.. strokes.Select(s => new PortraitPath(s.Name, Path(s, p => (Step(p.X - left), Step(p.Y - top)))))]
+        );
     }
 
     private static string Path(Stroke stroke, Func<PointMm, (int X, int Y)> at)

@@ -43,7 +43,13 @@ public sealed record HeadShapeChoice(HeadShape Shape, string Reason, Basis Basis
         var ordered = ways.OrderBy(w => w.Way).ToList();
         var caution = ordered.Any(w => w.Way == ShapeWay.CraniofacialRatio && w.Value < HeadShapes.AirwayRatio.Ours);
         return ordered.Count == 0
-            ? new(HeadShape.Medium, "The breed is unknown, so a medium head is assumed. Set the shape if you can see it.", Basis.House("most dogs are medium"), [], false)
+            ? new(
+                HeadShape.Medium,
+                "The breed is unknown, so a medium head is assumed. Set the shape if you can see it.",
+                Basis.House("most dogs are medium"),
+                [],
+                false
+            )
             : new(ordered[0].Shape, ordered[0].Reason, ordered[0].Basis, ordered, caution);
     }
 }
@@ -52,14 +58,19 @@ public sealed record HeadShapeChoice(HeadShape Shape, string Reason, Basis Basis
 public static class HeadShapes
 {
     private static readonly Basis MidIndex = Basis.House(
-        "midway between the average skulls of Evans & de Lahunta, Miller's Anatomy of the Dog: index 39, 52 and 81 (recalled)");
+        "midway between the average skulls of Evans & de Lahunta, Miller's Anatomy of the Dog: index 39, 52 and 81 (recalled)"
+    );
 
     private static readonly Basis MidRatio = Basis.House(
-        "midway between the average skulls of Miller's Anatomy of the Dog: 114/124, 89/100 and 48/79 (recalled); long and medium lie close together, so look at the dog");
+        "midway between the average skulls of Miller's Anatomy of the Dog: 114/124, 89/100 and 48/79 (recalled); long and medium lie close together, so look at the dog"
+    );
 
     public static readonly Grounded<double> AirwayRatio = new(
-        "shape.airway-ratio", "Below this craniofacial ratio the airway caution is raised", 0.5,
-        Basis.Published("Packer et al. 2015, PLoS ONE 10(10): e0137496: airway disease was seen in dogs below 0.5 (recalled)"));
+        "shape.airway-ratio",
+        "Below this craniofacial ratio the airway caution is raised",
+        0.5,
+        Basis.Published("Packer et al. 2015, PLoS ONE 10(10): e0137496: airway disease was seen in dogs below 0.5 (recalled)")
+    );
 
     public static readonly Grounded<double> IndexMedium = new("shape.index-medium", "Cranial index from which a head is medium", 45.5, MidIndex);
     public static readonly Grounded<double> IndexShort = new("shape.index-short", "Cranial index from which a head is short", 66.5, MidIndex);
@@ -73,11 +84,15 @@ public static class HeadShapes
 
     /// <summary>The shape a cranial index points to.</summary>
     public static HeadShape FromIndex(double index, HouseRules rules) =>
-        index >= rules[IndexShort] ? HeadShape.Short : index >= rules[IndexMedium] ? HeadShape.Medium : HeadShape.Long;
+        index >= rules[IndexShort] ? HeadShape.Short
+        : index >= rules[IndexMedium] ? HeadShape.Medium
+        : HeadShape.Long;
 
     /// <summary>The shape a craniofacial ratio points to.</summary>
     public static HeadShape FromRatio(double ratio, HouseRules rules) =>
-        ratio < rules[RatioShort] ? HeadShape.Short : ratio < rules[RatioMedium] ? HeadShape.Medium : HeadShape.Long;
+        ratio < rules[RatioShort] ? HeadShape.Short
+        : ratio < rules[RatioMedium] ? HeadShape.Medium
+        : HeadShape.Long;
 
     /// <summary>What the measures say: the craniofacial ratio and the cranial index, as far as they were read.</summary>
     /// <remarks>Skull length is the nose to the base of the skull, or both its parts added up.</remarks>
@@ -89,7 +104,15 @@ public static class HeadShapes
         if (face is { } front && skull is { } back)
         {
             var ratio = front / back;
-            ways.Add(new(ShapeWay.CraniofacialRatio, ratio, FromRatio(ratio, rules), $"The face is {ratio:0.00} times as long as the skull behind the stop.", MidRatio));
+            ways.Add(
+                new(
+                    ShapeWay.CraniofacialRatio,
+                    ratio,
+                    FromRatio(ratio, rules),
+                    $"The face is {ratio:0.00} times as long as the skull behind the stop.",
+                    MidRatio
+                )
+            );
         }
 
         if (Mean(Measure.SkullWidth) is { } width && (Mean(Measure.NoseToOcciput) ?? face + skull) is { } length)

@@ -41,28 +41,53 @@ public enum JawVerdict
 public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, Length SlantedDoubt, HouseRules Rules)
 {
     public static readonly Grounded<double> RatioSpread = new(
-        "check.jaw-spread", "Spread of a mandible's length among heads of one shape, as a share", 0.05, Basis.House("mandibles of one head shape differ by a tenth or so"));
+        "check.jaw-spread",
+        "Spread of a mandible's length among heads of one shape, as a share",
+        0.05,
+        Basis.House("mandibles of one head shape differ by a tenth or so")
+    );
 
     public static readonly Grounded<double> SharedSpread = new(
-        "check.jaw-shared", "How much of that spread the two ways of expecting it share", 0.5, Basis.House("a long jaw is long against the eyes and against the whole head alike; half of the spread is the jaw's own"));
+        "check.jaw-shared",
+        "How much of that spread the two ways of expecting it share",
+        0.5,
+        Basis.House("a long jaw is long against the eyes and against the whole head alike; half of the spread is the jaw's own")
+    );
 
     public static readonly Grounded<double> DropSpread = new(
-        "check.jaw-drop-spread", "Spread of the drop from nose to throat bump about the snout's height, as a share", 0.10, Basis.House("the bump lies a little above or below the jaw's border"));
+        "check.jaw-drop-spread",
+        "Spread of the drop from nose to throat bump about the snout's height, as a share",
+        0.10,
+        Basis.House("the bump lies a little above or below the jaw's border")
+    );
 
     public static readonly Grounded<double> FalseAlarms = new(
-        "check.jaw-false-alarms", "Share of level readings that may be called point to point", 0.05, Basis.House("more, and the question is no longer heeded"));
+        "check.jaw-false-alarms",
+        "Share of level readings that may be called point to point",
+        0.05,
+        Basis.House("more, and the question is no longer heeded")
+    );
 
     public static readonly Grounded<double> AskFrom = new(
-        "check.jaw-ask", "How likely point to point must explain a reading, against level, before the fitter is asked", 0.1, Basis.House("one in ten is worth two taps"));
+        "check.jaw-ask",
+        "How likely point to point must explain a reading, against level, before the fitter is asked",
+        0.1,
+        Basis.House("one in ten is worth two taps")
+    );
 
     public static readonly Grounded<double> FarOff = new(
-        "check.jaw-far-off", "Standard uncertainties from either way beyond which neither explains a reading", 3, Basis.House("three in a thousand by chance"));
+        "check.jaw-far-off",
+        "Standard uncertainties from either way beyond which neither explains a reading",
+        3,
+        Basis.House("three in a thousand by chance")
+    );
 
     public static readonly Grounded<double> SkullLong = new("check.jaw-skull-long", "Mandible over skull length, long heads", 163.0 / 238, Miller);
     public static readonly Grounded<double> SkullMedium = new("check.jaw-skull-medium", "Mandible over skull length, medium heads", 134.0 / 189, Miller);
     public static readonly Grounded<double> SkullShort = new("check.jaw-skull-short", "Mandible over skull length, short heads", 85.0 / 127, Miller);
 
-    public static IReadOnlyList<IGrounded> All { get; } = [RatioSpread, SharedSpread, DropSpread, FalseAlarms, AskFrom, FarOff, SkullLong, SkullMedium, SkullShort];
+    public static IReadOnlyList<IGrounded> All { get; } =
+    [RatioSpread, SharedSpread, DropSpread, FalseAlarms, AskFrom, FarOff, SkullLong, SkullMedium, SkullShort];
 
     private static Basis Miller => Basis.Published("ratios of average skull measurements, Evans & de Lahunta, Miller's Anatomy of the Dog (recalled)");
 
@@ -74,7 +99,14 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
     /// <param name="shape">The head shape, whose usual ratios are used.</param>
     /// <param name="rules">The numbers that decide.</param>
     /// <returns>Null when neither eye nor occiput is there.</returns>
-    public static JawCheck? For((Length Value, Length U)? eye, (Length Value, Length U)? occiput, (Length Value, Length U) drop, Length reading, HeadShape shape, HouseRules rules)
+    public static JawCheck? For(
+        (Length Value, Length U)? eye,
+        (Length Value, Length U)? occiput,
+        (Length Value, Length U) drop,
+        Length reading,
+        HeadShape shape,
+        HouseRules rules
+    )
     {
         List<(double Level, double Variance)> ways = [];
         void Way((Length Value, Length U)? from, double ratio)
@@ -105,7 +137,12 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
         var slanted = Math.Sqrt(level * level + down * down);
         var own = Squared(reading.Millimeters);
         return new JawCheck(
-            Mm(level), Mm(Math.Sqrt(variance + own)), Mm(slanted), Mm(Math.Sqrt(Squared(level / slanted) * variance + Squared(down / slanted * downU) + own)), rules);
+            Mm(level),
+            Mm(Math.Sqrt(variance + own)),
+            Mm(slanted),
+            Mm(Math.Sqrt(Squared(level / slanted) * variance + Squared(down / slanted * downU) + own)),
+            rules
+        );
     }
 
     /// <summary>The reading from which on point to point is called, so that no more level readings are than may be.</summary>
@@ -116,7 +153,8 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
 
     /// <summary>How much better point to point explains a reading than level does: the ratio of the two likelihoods.</summary>
     public double Ratio(Length reading) =>
-        Normal.PDF(Slanted.Millimeters, SlantedDoubt.Millimeters, reading.Millimeters) / Normal.PDF(Level.Millimeters, LevelDoubt.Millimeters, reading.Millimeters);
+        Normal.PDF(Slanted.Millimeters, SlantedDoubt.Millimeters, reading.Millimeters)
+        / Normal.PDF(Level.Millimeters, LevelDoubt.Millimeters, reading.Millimeters);
 
     /// <summary>What the numbers say of a reading.</summary>
     public JawVerdict Of(Length reading)
@@ -125,7 +163,9 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
         if (reading < Level - far * LevelDoubt || reading > Slanted + far * SlantedDoubt)
             return JawVerdict.Neither;
         var ratio = Ratio(reading);
-        return reading > CalledFrom && ratio > 1 ? JawVerdict.PointToPoint : ratio > Rules[AskFrom] ? JawVerdict.CannotTell : JawVerdict.Level;
+        return reading > CalledFrom && ratio > 1 ? JawVerdict.PointToPoint
+            : ratio > Rules[AskFrom] ? JawVerdict.CannotTell
+            : JawVerdict.Level;
     }
 
     /// <summary>The level distance behind a reading known to be taken point to point, with its doubt; null when it is not longer than the drop.</summary>
@@ -139,7 +179,13 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
         return (Mm(level), Mm(Math.Sqrt(Squared(slanted.Millimeters / level * u.Millimeters) + Squared(drop.Millimeters / level * down))));
     }
 
-    private static Grounded<double> SkullRatio(HeadShape shape) => shape switch { HeadShape.Long => SkullLong, HeadShape.Short => SkullShort, _ => SkullMedium };
+    private static Grounded<double> SkullRatio(HeadShape shape) =>
+        shape switch
+        {
+            HeadShape.Long => SkullLong,
+            HeadShape.Short => SkullShort,
+            _ => SkullMedium,
+        };
 
     private static double Squared(double value) => value * value;
 

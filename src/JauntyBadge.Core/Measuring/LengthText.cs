@@ -28,17 +28,20 @@ public static class LengthText
     }
 
     /// <summary>The range "low–high unit", in the unit chosen.</summary>
-    public static string ShowRange(this Length low, Length high, ReadingUnit unit) => unit switch
-    {
-        ReadingUnit.Cm => $"{Fixed(low.Centimeters, 1)}–{Fixed(high.Centimeters, 1)} cm",
-        ReadingUnit.In => $"{Inches(low.Inches)}–{Inches(high.Inches)} in",
-        _ => $"{Plain(low.Millimeters, 1)}–{Plain(high.Millimeters, 1)} mm",
-    };
+    public static string ShowRange(this Length low, Length high, ReadingUnit unit) =>
+        unit switch
+        {
+            ReadingUnit.Cm => $"{Fixed(low.Centimeters, 1)}–{Fixed(high.Centimeters, 1)} cm",
+            ReadingUnit.In => $"{Inches(low.Inches)}–{Inches(high.Inches)} in",
+            _ => $"{Plain(low.Millimeters, 1)}–{Plain(high.Millimeters, 1)} mm",
+        };
 
     private static string Rounded(double value, int digits, string unit)
     {
         var least = Math.Pow(10, -digits);
-        return Math.Abs(value) > Nothing && Math.Abs(value) < least / 2 ? $"under {least.ToString(CultureInfo.InvariantCulture)} {unit}" : $"{Plain(value, digits)} {unit}";
+        return Math.Abs(value) > Nothing && Math.Abs(value) < least / 2
+            ? $"under {least.ToString(CultureInfo.InvariantCulture)} {unit}"
+            : $"{Plain(value, digits)} {unit}";
     }
 
     private static double Round(double value, int digits)
@@ -59,6 +62,11 @@ public static class LengthText
         var divisor = rest == 0 ? 16 : (long)Math.Pow(2, System.Numerics.BitOperations.TrailingZeroCount(rest));
         var fraction = rest == 0 ? "" : $"{rest / divisor}/{16 / divisor}";
         var sign = inches < 0 && sixteenths > 0 ? "-" : "";
-        return sign + (whole == 0 && fraction != "" ? fraction : fraction == "" ? $"{whole}" : $"{whole} {fraction}");
+        return sign
+            + (
+                whole == 0 && fraction != "" ? fraction
+                : fraction == "" ? $"{whole}"
+                : $"{whole} {fraction}"
+            );
     }
 }

@@ -12,8 +12,8 @@ public static class PlausibleRange
     private const double Low = 0.55;
     private const double High = 1.65;
 
-    public static Basis Basis { get; } = Basis.House(
-        $"{Low} to {High} times the usual length for the head shape and the cube root of the mass (usual lengths from memory)");
+    public static Basis Basis { get; } =
+        Basis.House($"{Low} to {High} times the usual length for the head shape and the cube root of the mass (usual lengths from memory)");
 
     /// <summary>Lowest and highest value that raises no question.</summary>
     /// <param name="measure">The measure.</param>
@@ -46,15 +46,25 @@ public static class PlausibleRange
 public sealed record BreedRange(int Dogs, Length Median, Length Low, Length High)
 {
     public static readonly Grounded<int> FewestDogs = new(
-        "range.fewest-dogs", "Dogs of a breed needed before the practice's own range is used", 8, Basis.House("fewer say little about the next one"));
+        "range.fewest-dogs",
+        "Dogs of a breed needed before the practice's own range is used",
+        8,
+        Basis.House("fewer say little about the next one")
+    );
 
     public static readonly Grounded<double> Width = new(
-        "range.width", "Half the practice's own range, in robust standard deviations", 3.5,
-        Basis.Published("modified z-score of 3.5, Iglewicz & Hoaglin 1993, How to Detect and Handle Outliers (recalled)"));
+        "range.width",
+        "Half the practice's own range, in robust standard deviations",
+        3.5,
+        Basis.Published("modified z-score of 3.5, Iglewicz & Hoaglin 1993, How to Detect and Handle Outliers (recalled)")
+    );
 
     public static readonly Grounded<double> LeastShare = new(
-        "range.least-share", "Half the practice's own range is at least this share of the median", 0.06,
-        Basis.House("a few dogs alike by chance must not make the next one look odd"));
+        "range.least-share",
+        "Half the practice's own range is at least this share of the median",
+        0.06,
+        Basis.House("a few dogs alike by chance must not make the next one look odd")
+    );
 
     /// <summary>What a normal distribution's median absolute deviation is multiplied by to give its standard deviation (Published: 1/Φ⁻¹(0.75)).</summary>
     private const double MadToDeviation = 1.4826;
@@ -68,8 +78,7 @@ public sealed record BreedRange(int Dogs, Length Median, Length Low, Length High
         var median = Middle([.. oneADog.Select(v => v.Millimeters)]);
         var deviation = MadToDeviation * Middle([.. oneADog.Select(v => Math.Abs(v.Millimeters - median))]);
         var half = Math.Max(Width.Ours * deviation, rules[LeastShare] * median);
-        return new BreedRange(
-            oneADog.Count, Length.FromMillimeters(median), Length.FromMillimeters(median - half), Length.FromMillimeters(median + half));
+        return new BreedRange(oneADog.Count, Length.FromMillimeters(median), Length.FromMillimeters(median - half), Length.FromMillimeters(median + half));
     }
 
     private static double Middle(double[] values)

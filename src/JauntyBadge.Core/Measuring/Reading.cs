@@ -35,8 +35,7 @@ public sealed record Measured(Measure Measure, Side? Side, int Count, Length Mea
 
     /// <summary>Readings by measure and side, in the order of the enum.</summary>
     internal static IEnumerable<KeyValuePair<MeasureLine, List<Reading>>> Group(IEnumerable<Reading> readings) =>
-        readings.GroupBy(r => new MeasureLine(r.Measure, r.Side)).OrderBy(g => (g.Key.Measure, g.Key.Side))
-            .Select(g => KeyValuePair.Create(g.Key, g.ToList()));
+        readings.GroupBy(r => new MeasureLine(r.Measure, r.Side)).OrderBy(g => (g.Key.Measure, g.Key.Side)).Select(g => KeyValuePair.Create(g.Key, g.ToList()));
 
     private static Measured Of(MeasureLine line, List<Reading> readings, Coat coat, HouseRules rules)
     {
@@ -49,16 +48,21 @@ public sealed record Measured(Measure Measure, Side? Side, int Count, Length Mea
 public static class Uncertainty
 {
     public static readonly Grounded<Length> ThickCoat = new(
-        "measure.u-thick-coat", "Added to a girth's standard uncertainty under a thick coat", Length.FromMillimeters(2),
-        Basis.House("the tape presses hair down differently each time; combined as a root of squares, as the GUM does"));
+        "measure.u-thick-coat",
+        "Added to a girth's standard uncertainty under a thick coat",
+        Length.FromMillimeters(2),
+        Basis.House("the tape presses hair down differently each time; combined as a root of squares, as the GUM does")
+    );
 
     public static readonly Grounded<double> Coverage = new(
-        "measure.coverage", "Doubt allowed for before something is called wrong, in standard uncertainties", 2,
-        Basis.Published("GUM, JCGM 100:2008, 6.3.3: k = 2 for about 95 %"));
+        "measure.coverage",
+        "Doubt allowed for before something is called wrong, in standard uncertainties",
+        2,
+        Basis.Published("GUM, JCGM 100:2008, 6.3.3: k = 2 for about 95 %")
+    );
 
     /// <summary>Half the graduation of the scale a unit is read on: 1 mm, or 1/16 in.</summary>
-    public static Length HalfGraduation(ReadingUnit unit) =>
-        unit == ReadingUnit.In ? Length.FromInches(1.0 / 32) : Length.FromMillimeters(0.5);
+    public static Length HalfGraduation(ReadingUnit unit) => unit == ReadingUnit.In ? Length.FromInches(1.0 / 32) : Length.FromMillimeters(0.5);
 
     /// <summary>Rectangular distribution of half width a: u = a/√3 (Published: GUM 4.3.7).</summary>
     public static Length Rectangular(Length halfWidth) => halfWidth / Math.Sqrt(3);
@@ -101,9 +105,7 @@ public static class Uncertainty
         }
 
         var mean = readings.Average(r => r.Value.Millimeters);
-        var variance = readings.Count > 1
-            ? readings.Sum(r => Math.Pow(r.Value.Millimeters - mean, 2)) / (readings.Count - 1)
-            : pooled * pooled;
+        var variance = readings.Count > 1 ? readings.Sum(r => Math.Pow(r.Value.Millimeters - mean, 2)) / (readings.Count - 1) : pooled * pooled;
         return (mean, variance / readings.Count + resolution * resolution + tool * tool);
     }
 }

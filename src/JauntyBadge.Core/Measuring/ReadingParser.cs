@@ -15,9 +15,14 @@ public static partial class ReadingParser
 {
     /// <summary>Longest length taken for a reading on a dog.</summary>
     public static readonly Grounded<Length> Longest = new(
-        "measure.longest-reading", "Longest length accepted as a reading", Length.FromMillimeters(1500),
-        Basis.House("no neck on a dog comes near it, so it is a slip of the finger or the unit"))
-    { SetElsewhere = "It only keeps slips out." };
+        "measure.longest-reading",
+        "Longest length accepted as a reading",
+        Length.FromMillimeters(1500),
+        Basis.House("no neck on a dog comes near it, so it is a slip of the finger or the unit")
+    )
+    {
+        SetElsewhere = "It only keeps slips out.",
+    };
 
     /// <summary>What is accepted, for messages beside the field.</summary>
     public const string Accepted = "a length such as 95, 9,5 cm, 3 3/4 in or 3.75in";
@@ -37,9 +42,7 @@ public static partial class ReadingParser
         ['⅔'] = "2/3",
     };
 
-    [GeneratedRegex(
-        """^(?:(?<whole>[0-9]{1,6})(?:\s+|-))?(?<top>[0-9]{1,3})\s*/\s*(?<bottom>[0-9]{1,3})\s*(?<unit>[^0-9]*)$""",
-        RegexOptions.CultureInvariant)]
+    [GeneratedRegex("""^(?:(?<whole>[0-9]{1,6})(?:\s+|-))?(?<top>[0-9]{1,3})\s*/\s*(?<bottom>[0-9]{1,3})\s*(?<unit>[^0-9]*)$""", RegexOptions.CultureInvariant)]
     private static partial Regex Fraction();
 
     [GeneratedRegex("""^(?<number>[0-9]{1,6}(?:[.,][0-9]{1,6})?|[.,][0-9]{1,6})\s*(?<unit>[^0-9.,\s].*)?$""", RegexOptions.CultureInvariant)]
@@ -126,12 +129,13 @@ public static partial class ReadingParser
 
     private static string Name(ReadingUnit unit) => unit.ToString().ToLowerInvariant();
 
-    private static ReadingUnit? UnitNamed(string text, ReadingUnit defaultUnit) => text.ToLowerInvariant().TrimEnd('.') switch
-    {
-        "" => defaultUnit,
-        "mm" or "millimetre" or "millimetres" or "millimeter" or "millimeters" => ReadingUnit.Mm,
-        "cm" or "centimetre" or "centimetres" or "centimeter" or "centimeters" => ReadingUnit.Cm,
-        "in" or "inch" or "inches" or "\"" or "″" or "”" or "''" or "’’" => ReadingUnit.In,
-        _ => null,
-    };
+    private static ReadingUnit? UnitNamed(string text, ReadingUnit defaultUnit) =>
+        text.ToLowerInvariant().TrimEnd('.') switch
+        {
+            "" => defaultUnit,
+            "mm" or "millimetre" or "millimetres" or "millimeter" or "millimeters" => ReadingUnit.Mm,
+            "cm" or "centimetre" or "centimetres" or "centimeter" or "centimeters" => ReadingUnit.Cm,
+            "in" or "inch" or "inches" or "\"" or "″" or "”" or "''" or "’’" => ReadingUnit.In,
+            _ => null,
+        };
 }

@@ -6,15 +6,17 @@ namespace JauntyBadge.Core.Measuring;
 public static class Repeats
 {
     public static readonly Grounded<double> RepeatabilityFactor = new(
-        "measure.repeatability-factor", "Two readings further apart than this times the tool's scatter ask for a third", 2.8,
-        Basis.Published("ISO 5725-6, repeatability limit r = 2.8 s_r"));
+        "measure.repeatability-factor",
+        "Two readings further apart than this times the tool's scatter ask for a third",
+        2.8,
+        Basis.Published("ISO 5725-6, repeatability limit r = 2.8 s_r")
+    );
 
     // Critical range factors f(n) for n = 2 to 10 readings; ISO 5725-6, table of critical range factors (recalled).
     private static readonly double[] RangeFactors = [2.8, 3.3, 3.6, 3.9, 4.0, 4.2, 4.3, 4.4, 4.5];
 
     /// <summary>Largest less smallest.</summary>
-    public static Length Spread(IReadOnlyList<Reading> readings) =>
-        readings.Count == 0 ? Length.Zero : readings.Max(r => r.Value) - readings.Min(r => r.Value);
+    public static Length Spread(IReadOnlyList<Reading> readings) => readings.Count == 0 ? Length.Zero : readings.Max(r => r.Value) - readings.Min(r => r.Value);
 
     /// <summary>The widest spread that as many readings of one hand show in 95 of 100 cases: f(n)·s_r, of the tool that scatters most.</summary>
     public static Length Limit(IReadOnlyList<Reading> readings, HouseRules rules) =>

@@ -6,10 +6,12 @@ internal static class Smooth
     private const int StepsBetween = 6;
 
     /// <summary>An open line through every point.</summary>
-    public static IReadOnlyList<PointMm> Through(IReadOnlyList<PointMm> points) => Sample(points, i => points[Math.Clamp(i, 0, points.Count - 1)], points.Count - 1, points[^1]);
+    public static IReadOnlyList<PointMm> Through(IReadOnlyList<PointMm> points) =>
+        Sample(points, i => points[Math.Clamp(i, 0, points.Count - 1)], points.Count - 1, points[^1]);
 
     /// <summary>A closed line through every point.</summary>
-    public static IReadOnlyList<PointMm> Loop(IReadOnlyList<PointMm> points) => Sample(points, i => points[(i + points.Count) % points.Count], points.Count, points[0]);
+    public static IReadOnlyList<PointMm> Loop(IReadOnlyList<PointMm> points) =>
+        Sample(points, i => points[(i + points.Count) % points.Count], points.Count, points[0]);
 
     /// <summary>An ellipse standing on the line from a to b, its other axis a share of that length: a tape seen from the side.</summary>
     public static IReadOnlyList<PointMm> Ring(PointMm a, PointMm b, double share)
@@ -18,11 +20,13 @@ internal static class Smooth
         var (ux, uy) = ((b.X - a.X) / 2, (b.Y - a.Y) / 2);
         return
         [
-            .. Enumerable.Range(0, 37).Select(i =>
-            {
-                var (along, across) = (Math.Cos(i * Math.PI / 18), share * Math.Sin(i * Math.PI / 18));
-                return new PointMm(cx + ux * along - uy * across, cy + uy * along + ux * across);
-            }),
+            .. Enumerable
+                .Range(0, 37)
+                .Select(i =>
+                {
+                    var (along, across) = (Math.Cos(i * Math.PI / 18), share * Math.Sin(i * Math.PI / 18));
+                    return new PointMm(cx + ux * along - uy * across, cy + uy * along + ux * across);
+                }),
         ];
     }
 

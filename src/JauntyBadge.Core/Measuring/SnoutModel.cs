@@ -61,7 +61,13 @@ public enum SpacingUse
 /// <param name="Ratio">The proportion used.</param>
 /// <param name="Gap">The gap used.</param>
 public readonly record struct Origin(
-    OriginKind Kind, Measure Measure = default, bool OneSide = false, SpacingUse Spacing = SpacingUse.NotRead, double? Ratio = null, Length? Gap = null);
+    OriginKind Kind,
+    Measure Measure = default,
+    bool OneSide = false,
+    SpacingUse Spacing = SpacingUse.NotRead,
+    double? Ratio = null,
+    Length? Gap = null
+);
 
 /// <summary>A length of the model with where it came from.</summary>
 public sealed record ModelLength(Length Value, Provenance Provenance, Origin Origin)
@@ -113,10 +119,7 @@ public sealed record SnoutModel
 
     /// <summary>Every number of the model with what it rests on, for "what was measured, derived or assumed".</summary>
     public IReadOnlyList<(string Name, ModelLength Number)> Sources =>
-    [
-        ("Eye line", EyeLine), ("Fit line", FitLine), ("Snout height", Height), ("Snout width", Width),
-        ("Snout girth", Girth), ("Jaw hinge", Hinge),
-    ];
+        [("Eye line", EyeLine), ("Fit line", FitLine), ("Snout height", Height), ("Snout width", Width), ("Snout girth", Girth), ("Jaw hinge", Hinge)];
 
     /// <summary>Builds the model.</summary>
     /// <remarks>An inner eye spacing that no triangle with these sides can have is left out, and said so; the cross-checks ask for it again.</remarks>

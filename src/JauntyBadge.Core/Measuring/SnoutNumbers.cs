@@ -11,9 +11,7 @@ public sealed record SnoutNumbers
     private readonly double[] mm = [.. Enumerable.Repeat(double.NaN, Places)];
 
     /// <summary>Nothing read yet.</summary>
-    public SnoutNumbers()
-    {
-    }
+    public SnoutNumbers() { }
 
     private SnoutNumbers(SnoutNumbers other, double[] mm)
         : this(other) => this.mm = mm;
@@ -45,14 +43,46 @@ public sealed record SnoutNumbers
         init => mm = Set(new(Measure.NoseToInnerEye, Side.Right), value);
     }
 
-    public Length? InnerEyeSpacing { get => this[Measure.InnerEyeSpacing]; init => mm = Set(new(Measure.InnerEyeSpacing), value); }
-    public Length? FitLineLength { get => this[Measure.FitLineLength]; init => mm = Set(new(Measure.FitLineLength), value); }
-    public Length? SnoutGirth { get => this[Measure.SnoutGirth]; init => mm = Set(new(Measure.SnoutGirth), value); }
-    public Length? SnoutHeight { get => this[Measure.SnoutHeight]; init => mm = Set(new(Measure.SnoutHeight), value); }
-    public Length? SnoutWidth { get => this[Measure.SnoutWidth]; init => mm = Set(new(Measure.SnoutWidth), value); }
-    public Length? JawToNose { get => this[Measure.JawToNose]; init => mm = Set(new(Measure.JawToNose), value); }
-    public Length? NeckGirth { get => this[Measure.NeckGirth]; init => mm = Set(new(Measure.NeckGirth), value); }
-    public Length? HeadGirth { get => this[Measure.HeadGirth]; init => mm = Set(new(Measure.HeadGirth), value); }
+    public Length? InnerEyeSpacing
+    {
+        get => this[Measure.InnerEyeSpacing];
+        init => mm = Set(new(Measure.InnerEyeSpacing), value);
+    }
+    public Length? FitLineLength
+    {
+        get => this[Measure.FitLineLength];
+        init => mm = Set(new(Measure.FitLineLength), value);
+    }
+    public Length? SnoutGirth
+    {
+        get => this[Measure.SnoutGirth];
+        init => mm = Set(new(Measure.SnoutGirth), value);
+    }
+    public Length? SnoutHeight
+    {
+        get => this[Measure.SnoutHeight];
+        init => mm = Set(new(Measure.SnoutHeight), value);
+    }
+    public Length? SnoutWidth
+    {
+        get => this[Measure.SnoutWidth];
+        init => mm = Set(new(Measure.SnoutWidth), value);
+    }
+    public Length? JawToNose
+    {
+        get => this[Measure.JawToNose];
+        init => mm = Set(new(Measure.JawToNose), value);
+    }
+    public Length? NeckGirth
+    {
+        get => this[Measure.NeckGirth];
+        init => mm = Set(new(Measure.NeckGirth), value);
+    }
+    public Length? HeadGirth
+    {
+        get => this[Measure.HeadGirth];
+        init => mm = Set(new(Measure.HeadGirth), value);
+    }
 
     /// <summary>The length of a measure that has no sides; null when it was not read.</summary>
     public Length? this[Measure measure] => this[new MeasureLine(measure)];
@@ -62,7 +92,10 @@ public sealed record SnoutNumbers
 
     /// <summary>The means of a dog's readings.</summary>
     public static SnoutNumbers From(IEnumerable<Measured> measured, HeadShape shape, HouseRules rules) =>
-        From(measured.Select(m => KeyValuePair.Create(new MeasureLine(m.Measure, m.Side), m.Mean)), shape) with { Rules = rules };
+        From(measured.Select(m => KeyValuePair.Create(new MeasureLine(m.Measure, m.Side), m.Mean)), shape) with
+        {
+            Rules = rules,
+        };
 
     /// <summary>Lengths by line; of one line twice the last counts.</summary>
     public static SnoutNumbers From(IEnumerable<KeyValuePair<MeasureLine, Length>> lengths, HeadShape shape)
@@ -77,7 +110,11 @@ public sealed record SnoutNumbers
     public SnoutNumbers With(MeasureLine line, Length? length) => new(this, Set(line, length));
 
     public bool Equals(SnoutNumbers? other) =>
-        other is not null && HeadShape == other.HeadShape && Rules.Equals(other.Rules) && FitLineGap?.Millimeters == other.FitLineGap?.Millimeters && mm.AsSpan().SequenceEqual(other.mm);
+        other is not null
+        && HeadShape == other.HeadShape
+        && Rules.Equals(other.Rules)
+        && FitLineGap?.Millimeters == other.FitLineGap?.Millimeters
+        && mm.AsSpan().SequenceEqual(other.mm);
 
     public override int GetHashCode() => HashCode.Combine(HeadShape, FitLineGap, mm.Count(double.IsNaN));
 

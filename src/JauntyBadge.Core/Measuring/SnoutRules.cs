@@ -6,23 +6,33 @@ namespace JauntyBadge.Core.Measuring;
 public static class SnoutRules
 {
     private static readonly Basis MillersAverages = Basis.Published(
-        "ratios of average skull measurements, Evans & de Lahunta, Miller's Anatomy of the Dog (recalled)");
+        "ratios of average skull measurements, Evans & de Lahunta, Miller's Anatomy of the Dog (recalled)"
+    );
 
     private static readonly Basis OurSketch = Basis.House("a plain jaw shape that a fitter can check against the dog");
 
     private static readonly Basis UsualProportion = Basis.Memory("usual proportions of such heads, recalled; measure instead");
 
     public static readonly Grounded<Length> FitLineGap = new(
-        "snout.fit-line-gap", "How far the fit line lies in front of the eyes", Length.FromMillimeters(19.05),
-        Basis.Practice("the middle of half an inch to an inch"));
+        "snout.fit-line-gap",
+        "How far the fit line lies in front of the eyes",
+        Length.FromMillimeters(19.05),
+        Basis.Practice("the middle of half an inch to an inch")
+    );
 
     public static readonly Grounded<Length> SmallDogFrom = new(
-        "snout.small-dog", "Below this nose-to-eye, windows and the fit-line gap shrink in proportion", Length.FromMillimeters(70),
-        Basis.House("half an inch in front of the eye is a third of a toy dog's snout"));
+        "snout.small-dog",
+        "Below this nose-to-eye, windows and the fit-line gap shrink in proportion",
+        Length.FromMillimeters(70),
+        Basis.House("half an inch in front of the eye is a third of a toy dog's snout")
+    );
 
     public static readonly Grounded<Length> SmallestWindow = new(
-        "snout.smallest-window", "No window bound or gap shrinks below this", Length.FromMillimeters(4),
-        Basis.House("less than this cannot be set by hand on a dog"));
+        "snout.smallest-window",
+        "No window bound or gap shrinks below this",
+        Length.FromMillimeters(4),
+        Basis.House("less than this cannot be set by hand on a dog")
+    );
 
     public static readonly Grounded<double> HingeLong = new("snout.hinge-long", "Jaw hinge, times the eye line, long heads", 1.43, MillersAverages);
     public static readonly Grounded<double> HingeMedium = new("snout.hinge-medium", "Jaw hinge, times the eye line, medium heads", 1.51, MillersAverages);
@@ -31,25 +41,72 @@ public static class SnoutRules
     public static readonly Grounded<double> ChinForward = new("snout.chin-forward", "Chin behind the nose tip, times the eye line", 0.06, OurSketch);
     public static readonly Grounded<double> ChinDrop = new("snout.chin-drop", "Chin below the bridge line, times the snout height", 0.75, OurSketch);
     public static readonly Grounded<double> CornerShare = new(
-        "snout.corner-share", "Corner radius of the snout's section, times its smaller side", 0.25, Basis.House("between a box and an oval; girth bounds hold for both"))
-    { SetElsewhere = "Part of every girth and of the drawing; not set by a practice." };
+        "snout.corner-share",
+        "Corner radius of the snout's section, times its smaller side",
+        0.25,
+        Basis.House("between a box and an oval; girth bounds hold for both")
+    )
+    {
+        SetElsewhere = "Part of every girth and of the drawing; not set by a practice.",
+    };
 
     public static readonly Grounded<double> WidthLong = new("snout.width-long", "Usual snout width, times the eye line, long heads", 0.50, UsualProportion);
-    public static readonly Grounded<double> WidthMedium = new("snout.width-medium", "Usual snout width, times the eye line, medium heads", 0.75, UsualProportion);
+    public static readonly Grounded<double> WidthMedium = new(
+        "snout.width-medium",
+        "Usual snout width, times the eye line, medium heads",
+        0.75,
+        UsualProportion
+    );
     public static readonly Grounded<double> WidthShort = new("snout.width-short", "Usual snout width, times the eye line, short heads", 1.40, UsualProportion);
     public static readonly Grounded<double> HeightLong = new("snout.height-long", "Usual snout height, times its width, long heads", 1.12, UsualProportion);
-    public static readonly Grounded<double> HeightMedium = new("snout.height-medium", "Usual snout height, times its width, medium heads", 1.08, UsualProportion);
+    public static readonly Grounded<double> HeightMedium = new(
+        "snout.height-medium",
+        "Usual snout height, times its width, medium heads",
+        1.08,
+        UsualProportion
+    );
     public static readonly Grounded<double> HeightShort = new("snout.height-short", "Usual snout height, times its width, short heads", 0.90, UsualProportion);
 
-    public static readonly Grounded<double> SpacingLong = new("snout.spacing-long", "Usual inner eye spacing, times the eye line, long heads", 0.31, UsualProportion);
-    public static readonly Grounded<double> SpacingMedium = new("snout.spacing-medium", "Usual inner eye spacing, times the eye line, medium heads", 0.44, UsualProportion);
-    public static readonly Grounded<double> SpacingShort = new("snout.spacing-short", "Usual inner eye spacing, times the eye line, short heads", 0.80, UsualProportion);
+    public static readonly Grounded<double> SpacingLong = new(
+        "snout.spacing-long",
+        "Usual inner eye spacing, times the eye line, long heads",
+        0.31,
+        UsualProportion
+    );
+    public static readonly Grounded<double> SpacingMedium = new(
+        "snout.spacing-medium",
+        "Usual inner eye spacing, times the eye line, medium heads",
+        0.44,
+        UsualProportion
+    );
+    public static readonly Grounded<double> SpacingShort = new(
+        "snout.spacing-short",
+        "Usual inner eye spacing, times the eye line, short heads",
+        0.80,
+        UsualProportion
+    );
 
     public static IReadOnlyList<IGrounded> All { get; } =
     [
-        FitLineGap, SmallDogFrom, SmallestWindow, HingeLong, HingeMedium, HingeShort, HingeDrop, ChinForward, ChinDrop, CornerShare,
-        WidthLong, WidthMedium, WidthShort, HeightLong, HeightMedium, HeightShort,
-        SpacingLong, SpacingMedium, SpacingShort,
+        FitLineGap,
+        SmallDogFrom,
+        SmallestWindow,
+        HingeLong,
+        HingeMedium,
+        HingeShort,
+        HingeDrop,
+        ChinForward,
+        ChinDrop,
+        CornerShare,
+        WidthLong,
+        WidthMedium,
+        WidthShort,
+        HeightLong,
+        HeightMedium,
+        HeightShort,
+        SpacingLong,
+        SpacingMedium,
+        SpacingShort,
     ];
 
     public static Grounded<double> HingeRatio(HeadShape shape) => Pick(shape, HingeLong, HingeMedium, HingeShort);
@@ -91,5 +148,10 @@ public static class SnoutRules
     public static bool Contradict(Length noseToEye, Length innerEyeSpacing) => innerEyeSpacing >= 2 * noseToEye;
 
     private static Grounded<double> Pick(HeadShape shape, Grounded<double> forLong, Grounded<double> forMedium, Grounded<double> forShort) =>
-        shape switch { HeadShape.Long => forLong, HeadShape.Short => forShort, _ => forMedium };
+        shape switch
+        {
+            HeadShape.Long => forLong,
+            HeadShape.Short => forShort,
+            _ => forMedium,
+        };
 }

@@ -11,8 +11,7 @@ public static class SnoutSection
     private static readonly double Share = SnoutRules.CornerShare.Ours;
 
     /// <summary>Girth of the rounded box, C = 2(H+W) − (8−2π)·r with r a quarter of the smaller side (House).</summary>
-    public static Length Girth(Length height, Length width) =>
-        2 * (height + width) - UnitMath.Min(height, width) * (Share * CornersSave);
+    public static Length Girth(Length height, Length width) => 2 * (height + width) - UnitMath.Min(height, width) * (Share * CornersSave);
 
     /// <summary>Perimeter of an ellipse with these half axes: Ramanujan 1914, second formula (Published).</summary>
     public static Length EllipsePerimeter(Length a, Length b)
@@ -55,14 +54,24 @@ public static class SnoutSection
     {
         var r = Share * Math.Min(h, 2 * halfWidth);
         var reach = Math.Max(0, r + distance);
-        (double X, double Y, double Start)[] corners = [(halfWidth - r, r, -90), (halfWidth - r, h - r, 0), (r - halfWidth, h - r, 90), (r - halfWidth, r, 180)];
+        (double X, double Y, double Start)[] corners =
+        [
+            (halfWidth - r, r, -90),
+            (halfWidth - r, h - r, 0),
+            (r - halfWidth, h - r, 90),
+            (r - halfWidth, r, 180),
+        ];
         return
         [
-            .. corners.SelectMany(c => Enumerable.Range(0, 7).Select(i =>
-            {
-                var angle = (c.Start + 15 * i) * Math.PI / 180;
-                return new PointMm(c.X + reach * Math.Cos(angle), c.Y + reach * Math.Sin(angle));
-            })),
+            .. corners.SelectMany(c =>
+                Enumerable
+                    .Range(0, 7)
+                    .Select(i =>
+                    {
+                        var angle = (c.Start + 15 * i) * Math.PI / 180;
+                        return new PointMm(c.X + reach * Math.Cos(angle), c.Y + reach * Math.Sin(angle));
+                    })
+            ),
         ];
     }
 

@@ -7,8 +7,14 @@ public static class StringMarks
 {
     /// <summary>Shortest string that goes around what has to be measured.</summary>
     public static readonly Grounded<Length> ShortestString = new(
-        "string.shortest", "A string in place of a tape is at least this long", Length.FromMillimeters(914.4), Basis.Practice("about three feet go around any neck"))
-    { SetElsewhere = "Advice only: nothing is decided by it." };
+        "string.shortest",
+        "A string in place of a tape is at least this long",
+        Length.FromMillimeters(914.4),
+        Basis.Practice("about three feet go around any neck")
+    )
+    {
+        SetElsewhere = "Advice only: nothing is decided by it.",
+    };
 
     /// <summary>How such a reading ends in its text as taken.</summary>
     internal const string OnTheRuler = " on the ruler";

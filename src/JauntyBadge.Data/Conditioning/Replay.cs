@@ -24,13 +24,23 @@ public static class Replay
     /// <summary>Replays a practice. It only reads.</summary>
     public static async Task<ReplayResult> RunAsync(PracticeDb db, CancellationToken cancel)
     {
-        var books = await db.RuleBooks.AsNoTracking().ToDictionaryAsync(b => b.Id, b => new HouseRules(JsonColumn.Read<Dictionary<string, double>>(b.Numbers)), cancel);
+        var books = await db
+            .RuleBooks.AsNoTracking()
+            .ToDictionaryAsync(b => b.Id, b => new HouseRules(JsonColumn.Read<Dictionary<string, double>>(b.Numbers)), cancel);
         var names = await db.Dogs.AsNoTracking().ToDictionaryAsync(d => d.Id, d => d.Name, cancel);
         var (decided, older, differences) = (0, 0, new List<ReplayDifference>());
         foreach (var dog in names.Keys)
         {
-            var sessions = await db.Sessions.AsNoTracking().Include(s => s.Sets).ThenInclude(s => s.Goes).Include(s => s.Sets).ThenInclude(s => s.Signs)
-                .Where(s => s.DogId == dog).OrderBy(s => s.Number).AsSplitQuery().ToListAsync(cancel);
+            var sessions = await db
+                .Sessions.AsNoTracking()
+                .Include(s => s.Sets)
+                    .ThenInclude(s => s.Goes)
+                .Include(s => s.Sets)
+                    .ThenInclude(s => s.Signs)
+                .Where(s => s.DogId == dog)
+                .OrderBy(s => s.Number)
+                .AsSplitQuery()
+                .ToListAsync(cancel);
             var earlier = new List<SetRecord>();
             foreach (var session in sessions)
             {
@@ -42,10 +52,18 @@ public static class Replay
                     if (session.BegunWith is { } plan && books.GetValueOrDefault(set.RulesId ?? "") is { } rules)
                     {
                         var decision = Progression.AfterSet(
-                            plan, record, new HashSet<string>(), Progression.GoodDays(plan, record, earlier, rules), (set.ClosedAt!.Value - session.StartedAt, goes, backs), rules);
+                            plan,
+                            record,
+                            new HashSet<string>(),
+                            Progression.GoodDays(plan, record, earlier, rules),
+                            (set.ClosedAt!.Value - session.StartedAt, goes, backs),
+                            rules
+                        );
                         decided++;
                         if ((decision.Kind, decision.EndSession) != (set.Decision, set.EndSession))
-                            differences.Add(new(names[dog], set.Day, set.StepId, InWords(set.Decision!.Value, set.EndSession), InWords(decision.Kind, decision.EndSession)));
+                            differences.Add(
+                                new(names[dog], set.Day, set.StepId, InWords(set.Decision!.Value, set.EndSession), InWords(decision.Kind, decision.EndSession))
+                            );
                     }
                     else
                     {

@@ -55,15 +55,27 @@ public sealed class SetRow : IOfDog
     public List<SignRow> Signs { get; set; } = [];
 
     /// <summary>The set as the progression rule sees it.</summary>
-    public SetRecord ToRecord() => new(
-        StepId, Target, Day, [.. Goes.OrderBy(g => g.Number).Select(g => g.Success)],
-        [.. Signs.OrderBy(s => s.Number).Select(s => new SeenAt(Goes.Count(g => g.Number < s.Number), Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))]);
+    public SetRecord ToRecord() =>
+        new(
+            StepId,
+            Target,
+            Day,
+            [.. Goes.OrderBy(g => g.Number).Select(g => g.Success)],
+            [.. Signs.OrderBy(s => s.Number).Select(s => new SeenAt(Goes.Count(g => g.Number < s.Number), Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))]
+        );
 
     /// <summary>Closes the set with the rule's decision and answers where the plan stands now.</summary>
     public PlanMoveRow Close(Decision decision, string rulesId, DateTime at)
     {
-        (ClosedAt, Decision, Reason, Basis, IfStuck, EndSession, RulesId) =
-            (at, decision.Kind, decision.Reason, decision.Basis.ToString(), decision.IfStuck, decision.EndSession, rulesId);
+        (ClosedAt, Decision, Reason, Basis, IfStuck, EndSession, RulesId) = (
+            at,
+            decision.Kind,
+            decision.Reason,
+            decision.Basis.ToString(),
+            decision.IfStuck,
+            decision.EndSession,
+            rulesId
+        );
         return new PlanMoveRow
         {
             DogId = DogId,

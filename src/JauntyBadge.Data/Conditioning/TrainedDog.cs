@@ -13,7 +13,16 @@ namespace JauntyBadge.Data.Conditioning;
 /// <param name="Choice">School, policies and days as chosen last; null for the House way.</param>
 /// <param name="Stuck">Where it does not get on; null where it does.</param>
 /// <param name="RuleChoice">How its sets are decided, as chosen last; null for the House way.</param>
-public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, SessionRow? OpenSession, DateOnly? LastTrained, IReadOnlyList<StepPassRow> Passes, GoRuleRow? RuleChoice, PlanChoiceRow? Choice, Stuck? Stuck)
+public sealed record TrainedDog(
+    MeasuredDog Measured,
+    PlanMoveRow? LastMove,
+    SessionRow? OpenSession,
+    DateOnly? LastTrained,
+    IReadOnlyList<StepPassRow> Passes,
+    GoRuleRow? RuleChoice,
+    PlanChoiceRow? Choice,
+    Stuck? Stuck
+)
 {
     private TrainingPlan? plan;
 
@@ -32,9 +41,12 @@ public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, Ses
     /// Where the plan stands: where it was moved to last, as long as that step is in it; else its first step that is not passed, which is also
     /// where a step that came into the plan later is trained. Null when all are passed.
     /// </summary>
-    public PlanPosition? Position => LastMove is { StepId: { } at } move && Plan.Steps.FirstOrDefault(s => s.Step.Id == at)?.Step is { } step
-        ? new PlanPosition(at, step.Within(move.Target), move.NotBefore)
-        : Plan.NextAfter(Passed) is { } next ? new PlanPosition(next.Id, GoRules.BeginsAt(Measured.Profile.Temperament, Rule, Measured.Rules), LastMove?.NotBefore) : null;
+    public PlanPosition? Position =>
+        LastMove is { StepId: { } at } move && Plan.Steps.FirstOrDefault(s => s.Step.Id == at)?.Step is { } step
+            ? new PlanPosition(at, step.Within(move.Target), move.NotBefore)
+        : Plan.NextAfter(Passed) is { } next
+            ? new PlanPosition(next.Id, GoRules.BeginsAt(Measured.Profile.Temperament, Rule, Measured.Rules), LastMove?.NotBefore)
+        : null;
 
     /// <summary>It wears its muzzle: every step up to the purpose's last is passed, and upkeep is what is left.</summary>
     public bool WearsIt => Plan.WearsIt(Passed);
@@ -59,8 +71,15 @@ public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, Ses
         return
         [
             .. dogs.Select(d => new TrainedDog(
-                d, moves.GetValueOrDefault(d.Dog.Id), open.GetValueOrDefault(d.Dog.Id), trained.TryGetValue(d.Dog.Id, out var day) ? day : null, [.. passes[d.Dog.Id]],
-                rules.GetValueOrDefault(d.Dog.Id), choices.GetValueOrDefault(d.Dog.Id), Progress.StuckAt([.. recent[d.Dog.Id]], d.Rules))),
+                d,
+                moves.GetValueOrDefault(d.Dog.Id),
+                open.GetValueOrDefault(d.Dog.Id),
+                trained.TryGetValue(d.Dog.Id, out var day) ? day : null,
+                [.. passes[d.Dog.Id]],
+                rules.GetValueOrDefault(d.Dog.Id),
+                choices.GetValueOrDefault(d.Dog.Id),
+                Progress.StuckAt([.. recent[d.Dog.Id]], d.Rules)
+            )),
         ];
     }
 
@@ -73,12 +92,32 @@ public sealed record TrainedDog(MeasuredDog Measured, PlanMoveRow? LastMove, Ses
 
     /// <summary>What became of the sets of some dogs in the weeks before the last one of them was trained.</summary>
     private static async Task<ILookup<Guid, (long Session, string StepId, int Target, DecisionKind Decision)>> RecentAsync(
-        PracticeDb db, List<Guid> ids, Dictionary<Guid, DateOnly> trained, CancellationToken cancel)
+        PracticeDb db,
+        List<Guid> ids,
+        Dictionary<Guid, DateOnly> trained,
+        CancellationToken cancel
+    )
     {
         const int Days = 120;
         var from = trained.Count == 0 ? DateOnly.MaxValue : trained.Values.Min().AddDays(-Days);
-        var sets = await db.Sets.Where(s => ids.Contains(s.DogId) && s.Day >= from && s.Decision != null).OrderBy(s => s.Id)
-            .Join(db.Sessions, s => s.SessionId, s => s.Id, (set, session) => new { set.DogId, session.Number, set.StepId, set.Target, set.Decision }).ToListAsync(cancel);
+        var sets = await db
+            .Sets.Where(s => ids.Contains(s.DogId) && s.Day >= from && s.Decision != null)
+            .OrderBy(s => s.Id)
+            .Join(
+                db.Sessions,
+                s => s.SessionId,
+                s => s.Id,
+                (set, session) =>
+                    new
+                    {
+                        set.DogId,
+                        session.Number,
+                        set.StepId,
+                        set.Target,
+                        set.Decision,
+                    }
+            )
+            .ToListAsync(cancel);
         return sets.ToLookup(s => s.DogId, s => (s.Number, s.StepId, s.Target, s.Decision!.Value));
     }
 
@@ -98,9 +137,15 @@ public static class PlanChoices
     {
         var sessions = await db.Sessions.AsNoTracking().Where(s => s.DogId == dogId).ToDictionaryAsync(s => s.Id, s => s.Number, cancel);
         var sets = await FinishedSetsAsync(db, dogId, cancel);
-        return [.. sets.Select(s => new TrainedSet(
-            sessions[s.SessionId], s.ToRecord(), s.Decision!.Value,
-            [.. s.Goes.OrderBy(g => g.Number).Where(g => g.HeldMs > 0).Select(g => new HeldGo(TimeSpan.FromMilliseconds(g.HeldMs!.Value), g.Success))]))];
+        return
+        [
+            .. sets.Select(s => new TrainedSet(
+                sessions[s.SessionId],
+                s.ToRecord(),
+                s.Decision!.Value,
+                [.. s.Goes.OrderBy(g => g.Number).Where(g => g.HeldMs > 0).Select(g => new HeldGo(TimeSpan.FromMilliseconds(g.HeldMs!.Value), g.Success))]
+            )),
+        ];
     }
 
     /// <summary>Every finished set of a dog, the oldest first.</summary>
@@ -116,5 +161,12 @@ public static class PlanChoices
         choice is null ? TrainingPlan.For(dog) : TrainingPlan.For(dog, School.Of(choice.School), choice.Policies);
 
     private static Task<List<SetRow>> FinishedSetsAsync(PracticeDb db, Guid dogId, CancellationToken cancel) =>
-        db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs).Where(s => s.DogId == dogId && s.ClosedAt != null).OrderBy(s => s.Id).AsSplitQuery().ToListAsync(cancel);
+        db
+            .Sets.AsNoTracking()
+            .Include(s => s.Goes)
+            .Include(s => s.Signs)
+            .Where(s => s.DogId == dogId && s.ClosedAt != null)
+            .OrderBy(s => s.Id)
+            .AsSplitQuery()
+            .ToListAsync(cancel);
 }

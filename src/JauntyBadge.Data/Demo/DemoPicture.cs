@@ -19,17 +19,22 @@ public sealed record DemoPicture(PhotoView View, byte[] Jpeg, PhotoMarks Marks, 
     private const int Quality = 90;
 
     /// <summary>The invented head: every length of it.</summary>
-    public static SnoutModel Head { get; } = SnoutModel.From(new SnoutNumbers
-    {
-        NoseToInnerEyeLeft = Length.FromMillimeters(Math.Sqrt(92 * 92 + 20 * 20)),
-        NoseToInnerEyeRight = Length.FromMillimeters(Math.Sqrt(92 * 92 + 20 * 20)),
-        InnerEyeSpacing = Length.FromMillimeters(40),
-        SnoutHeight = Length.FromMillimeters(72),
-        SnoutWidth = Length.FromMillimeters(66),
-        JawToNose = Length.FromMillimeters(139),
-        NeckGirth = Length.FromMillimeters(400),
-    }.With(new(Measure.NoseToOcciput), Length.FromMillimeters(205)).With(new(Measure.StopToNose), Length.FromMillimeters(95))
-        .With(new(Measure.SkullWidth), Length.FromMillimeters(108)));
+    public static SnoutModel Head { get; } =
+        SnoutModel.From(
+            new SnoutNumbers
+            {
+                NoseToInnerEyeLeft = Length.FromMillimeters(Math.Sqrt(92 * 92 + 20 * 20)),
+                NoseToInnerEyeRight = Length.FromMillimeters(Math.Sqrt(92 * 92 + 20 * 20)),
+                InnerEyeSpacing = Length.FromMillimeters(40),
+                SnoutHeight = Length.FromMillimeters(72),
+                SnoutWidth = Length.FromMillimeters(66),
+                JawToNose = Length.FromMillimeters(139),
+                NeckGirth = Length.FromMillimeters(400),
+            }
+                .With(new(Measure.NoseToOcciput), Length.FromMillimeters(205))
+                .With(new(Measure.StopToNose), Length.FromMillimeters(95))
+                .With(new(Measure.SkullWidth), Length.FromMillimeters(108))
+        );
 
     /// <summary>Draws the head.</summary>
     /// <param name="view">From where.</param>
@@ -46,8 +51,19 @@ public sealed record DemoPicture(PhotoView View, byte[] Jpeg, PhotoMarks Marks, 
             using var outline = new SKPathBuilder();
             outline.AddPoly([.. shape.Points.Select(p => Pixel(camera.See(p)))], shape.Closed);
             using var path = outline.Detach();
-            using var fill = new SKPaint { Color = SKColor.Parse(shape.Fill), IsAntialias = true, Style = SKPaintStyle.Fill };
-            using var edge = new SKPaint { Color = SKColor.Parse(shape.Edge), IsAntialias = true, Style = SKPaintStyle.Stroke, StrokeWidth = width / 700f };
+            using var fill = new SKPaint
+            {
+                Color = SKColor.Parse(shape.Fill),
+                IsAntialias = true,
+                Style = SKPaintStyle.Fill,
+            };
+            using var edge = new SKPaint
+            {
+                Color = SKColor.Parse(shape.Edge),
+                IsAntialias = true,
+                Style = SKPaintStyle.Stroke,
+                StrokeWidth = width / 700f,
+            };
             if (shape.Closed)
                 surface.Canvas.DrawPath(path, fill);
             surface.Canvas.DrawPath(path, edge);
@@ -70,7 +86,11 @@ public sealed record DemoPicture(PhotoView View, byte[] Jpeg, PhotoMarks Marks, 
     {
         using var wall = new SKPaint();
         wall.Shader = SKShader.CreateLinearGradient(
-            new SKPoint(0, 0), new SKPoint(0, info.Height), [SKColor.Parse("#b9c4bd"), SKColor.Parse("#8fa099")], SKShaderTileMode.Clamp);
+            new SKPoint(0, 0),
+            new SKPoint(0, info.Height),
+            [SKColor.Parse("#b9c4bd"), SKColor.Parse("#8fa099")],
+            SKShaderTileMode.Clamp
+        );
         canvas.DrawRect(0, 0, info.Width, info.Height, wall);
         using var plank = new SKPaint { Color = SKColor.Parse("#7f918a"), StrokeWidth = info.Width / 900f };
         for (var line = 1; line < 7; line++)

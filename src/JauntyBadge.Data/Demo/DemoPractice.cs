@@ -46,7 +46,14 @@ public static class DemoPractice
                 db.Choices.Add(Choose(demo, readings, now.AddDays(-firstDay).AddHours(1), rulesId));
 
             if (demo.WantedInDays is { } days)
-                db.PlanChoices.Add(new PlanChoiceRow { DogId = dog.Id, At = now.AddDays(-4), Days = TrainingWeek.Usual with { By = today.AddDays(days) } });
+                db.PlanChoices.Add(
+                    new PlanChoiceRow
+                    {
+                        DogId = dog.Id,
+                        At = now.AddDays(-4),
+                        Days = TrainingWeek.Usual with { By = today.AddDays(days) },
+                    }
+                );
 
             // Days in the story count from its beginning; the last session is to fall the wanted number of days ago.
             foreach (var day in story.GroupBy(t => t.Offset))
@@ -69,7 +76,14 @@ public static class DemoPractice
     {
         if (taken.Count == 0)
             return [];
-        var set = new MeasuringSetRow { Id = Guid.NewGuid(), DogId = demo.Row.Id, StartedAt = at, BodyMassKg = massKg, Coat = demo.Row.ToProfile().Coat };
+        var set = new MeasuringSetRow
+        {
+            Id = Guid.NewGuid(),
+            DogId = demo.Row.Id,
+            StartedAt = at,
+            BodyMassKg = massKg,
+            Coat = demo.Row.ToProfile().Coat,
+        };
         var readings = Read(demo, set.Id, taken, at);
         db.MeasuringSets.Add(set);
         db.Readings.AddRange(readings);
@@ -81,7 +95,16 @@ public static class DemoPractice
         foreach (var view in Enum.GetValues<PhotoView>())
         {
             var drawn = DemoPicture.Draw(view);
-            var photo = new PhotoRow { Id = Guid.NewGuid(), DogId = dogId, View = view, Width = 1600, Height = 1200, AddedAt = at.AddMinutes((int)view), Marks = new PhotoMarks().Write() };
+            var photo = new PhotoRow
+            {
+                Id = Guid.NewGuid(),
+                DogId = dogId,
+                View = view,
+                Width = 1600,
+                Height = 1200,
+                AddedAt = at.AddMinutes((int)view),
+                Marks = new PhotoMarks().Write(),
+            };
             if (view == PhotoView.Side)
                 photo.Marks = drawn.Marks.Write();
             db.Photos.Add(photo);
@@ -90,26 +113,50 @@ public static class DemoPractice
     }
 
     private static List<ReadingRow> Read(DemoDog demo, Guid setId, IReadOnlyList<DemoReading> taken, DateTime at) =>
-    [
-        .. taken.Select((r, i) =>
-        {
-            if (!ReadingParser.TryParse(r.Text, ReadingUnit.Mm, out var parsed, out var problem))
-                throw new InvalidDataException($"{demo.Row.Name}: {problem}");
-            return new ReadingRow
-            {
-                Id = Guid.NewGuid(), DogId = demo.Row.Id, SetId = setId, Measure = r.Measure, Side = r.Side, Millimetres = parsed.Value.Millimeters,
-                Unit = parsed.Unit, AsTaken = parsed.AsTaken, Tool = demo.Tool, TakenBy = "Wren", TakenAt = at.AddMinutes(i), SetAside = r.SetAside,
-            };
-        }),
-    ];
+        [
+            .. taken.Select(
+                (r, i) =>
+                {
+                    if (!ReadingParser.TryParse(r.Text, ReadingUnit.Mm, out var parsed, out var problem))
+                        throw new InvalidDataException($"{demo.Row.Name}: {problem}");
+                    return new ReadingRow
+                    {
+                        Id = Guid.NewGuid(),
+                        DogId = demo.Row.Id,
+                        SetId = setId,
+                        Measure = r.Measure,
+                        Side = r.Side,
+                        Millimetres = parsed.Value.Millimeters,
+                        Unit = parsed.Unit,
+                        AsTaken = parsed.AsTaken,
+                        Tool = demo.Tool,
+                        TakenBy = "Wren",
+                        TakenAt = at.AddMinutes(i),
+                        SetAside = r.SetAside,
+                    };
+                }
+            ),
+        ];
 
     private static ChoiceRow Choose(DemoDog demo, List<ReadingRow> readings, DateTime at, string rulesId)
     {
         var profile = demo.Row.ToProfile();
         var used = readings.Where(r => r.SetAside is null).Select(r => r.ToReading()).ToList();
-        var assessed = Assessment.Of(used, new Circumstances { OtherWays = profile.OtherShapes, BodyMass = profile.BodyMass, Coat = profile.Coat });
+        var assessed = Assessment.Of(
+            used,
+            new Circumstances
+            {
+                OtherWays = profile.OtherShapes,
+                BodyMass = profile.BodyMass,
+                Coat = profile.Coat,
+            }
+        );
         var snout = assessed.Snout!;
-        var question = new FitQuestion(snout, MuzzleBrief.For(profile, new BriefQuestion { CoatHex = CoatColour.Find(demo.Row.CoatId)?.Hex }), FitRules.Finger.Ours)
+        var question = new FitQuestion(
+            snout,
+            MuzzleBrief.For(profile, new BriefQuestion { CoatHex = CoatColour.Find(demo.Row.CoatId)?.Hex }),
+            FitRules.Finger.Ours
+        )
         {
             Draws = SnoutDraws.Of(snout, UncertaintySource.Of(assessed), SnoutDraws.Usual.Ours, new Random(SnoutDraws.Seed)),
         };
@@ -131,7 +178,14 @@ public static class DemoPractice
         var goal = plan.IndexOf(demo.TrainedUpTo!);
         var nature = DogNature.Of(profile.Temperament);
         var dog = new VirtualDog(
-            nature with { Learning = nature.Learning * demo.Quick }, plan.Steps.Count, random, [.. plan.Steps.Select(s => VirtualTraining.HarderBy(profile.Sensitivities, s.Step.Stage) + (s.Step.Id == demo.HardAt ? 0.5 : 0))]);
+            nature with
+            {
+                Learning = nature.Learning * demo.Quick,
+            },
+            plan.Steps.Count,
+            random,
+            [.. plan.Steps.Select(s => VirtualTraining.HarderBy(profile.Sensitivities, s.Step.Stage) + (s.Step.Id == demo.HardAt ? 0.5 : 0))]
+        );
         var (start, position) = (new DateOnly(2000, 1, 1), new PlanPosition(plan.Steps[0].Step.Id, GoRules.BeginsAt(profile.Temperament, session.Rule, rules)));
         var (told, passed, offset, last) = (new List<Told>(), new HashSet<string>(), 0, 0);
         for (var sessions = 1; ; sessions++)
@@ -139,13 +193,19 @@ public static class DemoPractice
             var (goes, backs, set) = (0, 0, 0);
             dog.Begin(offset - last);
             last = offset;
-            for (var ended = false; !ended;)
+            for (var ended = false; !ended; )
             {
                 var bad = demo.EndsBadly && plan.IndexOf(position.StepId) >= goal;
                 var (record, signs) = Play(dog, plan.IndexOf(position.StepId), session, position, start.AddDays(offset), bad, random);
                 goes += record.Goes.Count;
                 var decision = Progression.AfterSet(
-                    session, record, passed, Progression.GoodDays(session, record, told.Select(t => t.Set), rules), (SetTakes * ++set, goes, backs), rules);
+                    session,
+                    record,
+                    passed,
+                    Progression.GoodDays(session, record, told.Select(t => t.Set), rules),
+                    (SetTakes * ++set, goes, backs),
+                    rules
+                );
                 told.Add(new Told(offset, session, record, signs, decision));
                 if (decision.Kind == DecisionKind.Passed)
                     passed.Add(record.StepId);
@@ -163,7 +223,15 @@ public static class DemoPractice
     }
 
     /// <summary>Goes until the set is decided, with the signs that were tapped; on a bad day one too many.</summary>
-    private static (SetRecord Set, IReadOnlyList<string> Signs) Play(VirtualDog dog, int place, SessionPlan plan, PlanPosition position, DateOnly day, bool bad, Random random)
+    private static (SetRecord Set, IReadOnlyList<string> Signs) Play(
+        VirtualDog dog,
+        int place,
+        SessionPlan plan,
+        PlanPosition position,
+        DateOnly day,
+        bool bad,
+        Random random
+    )
     {
         var (goes, signs) = (new List<bool>(), new List<(int After, Sign Sign)>());
         while (true)
@@ -180,13 +248,20 @@ public static class DemoPractice
         }
     }
 
-    private static Sign OneOf(SignGroup group, Random random) => Sign.All.Where(s => s.Group == group).ToArray() is var all ? all[random.Next(all.Length)] : null!;
+    private static Sign OneOf(SignGroup group, Random random) =>
+        Sign.All.Where(s => s.Group == group).ToArray() is var all ? all[random.Next(all.Length)] : null!;
 
     private static void Write(PracticeDb db, Guid dogId, IReadOnlyList<Told> sets, DateOnly day, DateTime now, string rulesId)
     {
         var at = day.ToDateTime(new TimeOnly(7, 30), DateTimeKind.Utc).AddMinutes(2 * day.DayNumber % 20);
         at = at > now.AddMinutes(-10) ? now.AddMinutes(-20) : at;
-        var session = new SessionRow { Id = Guid.NewGuid(), DogId = dogId, StartedAt = at, BegunWith = sets[0].Plan };
+        var session = new SessionRow
+        {
+            Id = Guid.NewGuid(),
+            DogId = dogId,
+            StartedAt = at,
+            BegunWith = sets[0].Plan,
+        };
         foreach (var told in sets)
         {
             var hold = Step.Find(told.Set.StepId)!.Hold(told.Set.Target);
@@ -201,7 +276,18 @@ public static class DemoPractice
                 StartedAt = start,
                 Day = day,
                 Goes = [.. told.Set.Goes.Select((success, i) => Go(success, hold, start.AddSeconds(6 * i + 3)))],
-                Signs = [.. told.Signs.Select((s, i) => new SignRow { Id = Guid.NewGuid(), SignId = s, At = start.AddSeconds(6 * told.Set.Signs[i].AfterGo + 5) })],
+                Signs =
+                [
+                    .. told.Signs.Select(
+                        (s, i) =>
+                            new SignRow
+                            {
+                                Id = Guid.NewGuid(),
+                                SignId = s,
+                                At = start.AddSeconds(6 * told.Set.Signs[i].AfterGo + 5),
+                            }
+                    ),
+                ],
             };
             var decision = told.Decision;
             if (decision.Next is { NotBefore: not null } next)
@@ -211,17 +297,27 @@ public static class DemoPractice
             session.EndedAt = at;
             db.PlanMoves.Add(set.Close(decision, rulesId, at));
             if (decision.Kind == DecisionKind.Passed)
-                db.StepPasses.Add(new StepPassRow { DogId = dogId, StepId = set.StepId, Day = day, How = PassedHow.Trained, Set = set });
+                db.StepPasses.Add(
+                    new StepPassRow
+                    {
+                        DogId = dogId,
+                        StepId = set.StepId,
+                        Day = day,
+                        How = PassedHow.Trained,
+                        Set = set,
+                    }
+                );
         }
 
         db.Sessions.Add(session);
     }
 
-    private static GoRow Go(bool success, TimeSpan? hold, DateTime at) => new()
-    {
-        Id = Guid.NewGuid(),
-        Success = success,
-        At = at,
-        HeldMs = hold is { } asked ? (int)(asked.TotalMilliseconds * (success ? 1.05 : 0.4)) : null,
-    };
+    private static GoRow Go(bool success, TimeSpan? hold, DateTime at) =>
+        new()
+        {
+            Id = Guid.NewGuid(),
+            Success = success,
+            At = at,
+            HeldMs = hold is { } asked ? (int)(asked.TotalMilliseconds * (success ? 1.05 : 0.4)) : null,
+        };
 }

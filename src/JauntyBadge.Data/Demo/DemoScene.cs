@@ -9,8 +9,11 @@ internal sealed record SceneShape(IReadOnlyList<ScenePoint> Points, bool Closed,
 
 /// <summary>An invented head with a card beside it, in three dimensions.</summary>
 internal sealed record DemoScene(
-    IReadOnlyList<SceneShape> Shapes, IReadOnlyList<ScenePoint> Card, IReadOnlyDictionary<Landmark, ScenePoint> Landmarks,
-    IReadOnlyDictionary<MeasureLine, Length> Truth)
+    IReadOnlyList<SceneShape> Shapes,
+    IReadOnlyList<ScenePoint> Card,
+    IReadOnlyDictionary<Landmark, ScenePoint> Landmarks,
+    IReadOnlyDictionary<MeasureLine, Length> Truth
+)
 {
     private const string Coat = "#6d5a46";
     private const string DarkCoat = "#54442f";
@@ -42,17 +45,36 @@ internal sealed record DemoScene(
             [Landmark.Occiput] = P(occiput.X, occiput.Y),
         };
         var truth = Lengths(
-            (new(Measure.NoseToInnerEye, Side.Left), head.Numbers.NoseToInnerEyeLeft!.Value.Millimeters), (new(Measure.FitLineLength), xf), (new(Measure.SnoutHeight), h),
-            (new(Measure.JawToNose), head.Hinge.Mm), (new(Measure.StopToNose), Apart(new(0, 0.05 * h), stop)), (new(Measure.StopToOcciput), Apart(stop, occiput)),
-            (new(Measure.NoseToOcciput), Apart(new(0, 0.05 * h), stop) + Apart(stop, occiput)));
+            (new(Measure.NoseToInnerEye, Side.Left), head.Numbers.NoseToInnerEyeLeft!.Value.Millimeters),
+            (new(Measure.FitLineLength), xf),
+            (new(Measure.SnoutHeight), h),
+            (new(Measure.JawToNose), head.Hinge.Mm),
+            (new(Measure.StopToNose), Apart(new(0, 0.05 * h), stop)),
+            (new(Measure.StopToOcciput), Apart(stop, occiput)),
+            (new(Measure.NoseToOcciput), Apart(new(0, 0.05 * h), stop) + Apart(stop, occiput))
+        );
         SceneShape Shape(Stroke stroke, string fill, double depth) => new([.. stroke.Points.Select(p => P(p.X, p.Y, depth))], stroke.Closed, fill, Edge);
         return new DemoScene(
             [
                 Shape(drawing.Jaw, DarkCoat, 0),
-                .. drawing.Head.Select(s => Shape(s, s.Name switch { StrokePart.Head => Coat, StrokePart.Ear => DarkCoat, _ => Dark }, s.Name is StrokePart.Eye ? -half : 0)),
+                .. drawing.Head.Select(s =>
+                    Shape(
+                        s,
+                        s.Name switch
+                        {
+                            StrokePart.Head => Coat,
+                            StrokePart.Ear => DarkCoat,
+                            _ => Dark,
+                        },
+                        s.Name is StrokePart.Eye ? -half : 0
+                    )
+                ),
                 .. CardShapes(CardAt(-105, 88, 4)),
             ],
-            CardAt(-105, 88, 4), landmarks, truth);
+            CardAt(-105, 88, 4),
+            landmarks,
+            truth
+        );
     }
 
     private static DemoScene FromAbove(SnoutModel head)
@@ -81,17 +103,33 @@ internal sealed record DemoScene(
         };
         var eye = head.Numbers.NoseToInnerEyeLeft!.Value.Millimeters;
         var truth = Lengths(
-            (new(Measure.NoseToInnerEye, Side.Left), eye), (new(Measure.NoseToInnerEye, Side.Right), eye), (new(Measure.InnerEyeSpacing), Apart(left, right)),
-            (new(Measure.SnoutWidth), 2 * w), (new(Measure.SkullWidth), 2 * Math.Abs(skull.Y)), (new(Measure.StopToNose), Apart(nose, stop)),
-            (new(Measure.StopToOcciput), Apart(stop, occiput)));
+            (new(Measure.NoseToInnerEye, Side.Left), eye),
+            (new(Measure.NoseToInnerEye, Side.Right), eye),
+            (new(Measure.InnerEyeSpacing), Apart(left, right)),
+            (new(Measure.SnoutWidth), 2 * w),
+            (new(Measure.SkullWidth), 2 * Math.Abs(skull.Y)),
+            (new(Measure.StopToNose), Apart(nose, stop)),
+            (new(Measure.StopToOcciput), Apart(stop, occiput))
+        );
         return new DemoScene(
             [
                 .. drawing.Top.Select(s => new SceneShape(
-                    [.. s.Points.Select(p => P(p, s.Name is StrokePart.Head or StrokePart.Ear ? 0.3 * h : 0.06 * h))], s.Closed,
-                    s.Name switch { StrokePart.Head => Coat, StrokePart.Ear => DarkCoat, _ => Dark }, Edge)),
+                    [.. s.Points.Select(p => P(p, s.Name is StrokePart.Head or StrokePart.Ear ? 0.3 * h : 0.06 * h))],
+                    s.Closed,
+                    s.Name switch
+                    {
+                        StrokePart.Head => Coat,
+                        StrokePart.Ear => DarkCoat,
+                        _ => Dark,
+                    },
+                    Edge
+                )),
                 .. CardShapes(CardAt(-100, 72, -3)),
             ],
-            CardAt(-100, 72, -3), landmarks, truth);
+            CardAt(-100, 72, -3),
+            landmarks,
+            truth
+        );
     }
 
     private static PointMm At(HeadDrawing drawing, Measure measure, DrawingView view, int end, Side? side = null) =>
@@ -114,9 +152,14 @@ internal sealed record DemoScene(
     private static IEnumerable<SceneShape> CardShapes(ScenePoint[] card)
     {
         yield return new(card, true, "#f7f3e8", "#4b4b46");
-        ScenePoint Inside(double along, double down) => new(
-            card[0].X + along * (card[1].X - card[0].X) + down * (card[3].X - card[0].X), card[0].Y + along * (card[1].Y - card[0].Y) + down * (card[3].Y - card[0].Y), 0);
-        ScenePoint[] Box(double left, double top, double right, double bottom) => [Inside(left, top), Inside(right, top), Inside(right, bottom), Inside(left, bottom)];
+        ScenePoint Inside(double along, double down) =>
+            new(
+                card[0].X + along * (card[1].X - card[0].X) + down * (card[3].X - card[0].X),
+                card[0].Y + along * (card[1].Y - card[0].Y) + down * (card[3].Y - card[0].Y),
+                0
+            );
+        ScenePoint[] Box(double left, double top, double right, double bottom) =>
+            [Inside(left, top), Inside(right, top), Inside(right, bottom), Inside(left, bottom)];
         yield return new(Box(0.08, 0.14, 0.34, 0.62), true, "#e3a11b", "#b57d0d");
         yield return new(Box(0.42, 0.18, 0.90, 0.28), true, "#2f4d46", "#2f4d46");
         yield return new(Box(0.42, 0.40, 0.76, 0.47), true, "#8b968f", "#8b968f");

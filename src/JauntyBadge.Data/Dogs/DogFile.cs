@@ -27,10 +27,21 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle)
         var (plan, passed, at) = (Trained.Plan, Trained.Passed, Trained.Position);
         var step = at is null ? null : Step.Find(at.StepId);
         return new DogProgress(
-            Profile.Purposes.Count > 0, Completeness.Share(Measured.Assessed.Measured, Measured.FitStyle), Measured.Assessed.Findings.Count(f => f.Severity == Severity.Check),
-            Measured.MeasureAgain(today) is [var why, ..] ? why : null, Muzzle.Choice is not null, Muzzle.Tried?.FineShare ?? 0, Muzzle.Tried?.Wrong,
-            plan.PassedShare(passed, upToFirstFastening: true), plan.PassedShare(passed, upToFirstFastening: false),
-            step?.Name, step?.TargetText(at!.Target), Trained.LastTrained, at?.NotBefore, Trained.OpenSession is not null)
+            Profile.Purposes.Count > 0,
+            Completeness.Share(Measured.Assessed.Measured, Measured.FitStyle),
+            Measured.Assessed.Findings.Count(f => f.Severity == Severity.Check),
+            Measured.MeasureAgain(today) is [var why, ..] ? why : null,
+            Muzzle.Choice is not null,
+            Muzzle.Tried?.FineShare ?? 0,
+            Muzzle.Tried?.Wrong,
+            plan.PassedShare(passed, upToFirstFastening: true),
+            plan.PassedShare(passed, upToFirstFastening: false),
+            step?.Name,
+            step?.TargetText(at!.Target),
+            Trained.LastTrained,
+            at?.NotBefore,
+            Trained.OpenSession is not null
+        )
         {
             SessionsStuck = Trained.Stuck?.Sessions ?? 0,
             WantedBy = Trained.Week.By,

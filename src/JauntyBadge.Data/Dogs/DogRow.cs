@@ -51,19 +51,20 @@ public sealed class DogRow : IVersioned
 
     /// <summary>The dog as the rules see it.</summary>
     /// <param name="breeds">The breeds the practice works with; the shipped ones when left out.</param>
-    public DogProfile ToProfile(BreedList? breeds = null) => new()
-    {
-        Name = Name,
-        Breeds = [.. BreedIds.Select((breeds ?? BreedList.Shipped).Find).OfType<Breed>()],
-        CoatSeen = CoatSeen,
-        HeadShapeSeen = HeadShapeSeen,
-        BirthDate = BirthDate,
-        BodyMass = BodyMassKg is { } kg ? Mass.FromKilograms(kg) : null,
-        Purposes = Purposes,
-        Temperament = Temperament,
-        Sensitivities = Sensitivities,
-        BiteTier = BiteTier,
-        Health = Health,
-        TraitsSeen = TraitsSeen,
-    };
+    public DogProfile ToProfile(BreedList? breeds = null) =>
+        new()
+        {
+            Name = Name,
+            Breeds = [.. BreedIds.Select((breeds ?? BreedList.Shipped).Find).OfType<Breed>()],
+            CoatSeen = CoatSeen,
+            HeadShapeSeen = HeadShapeSeen,
+            BirthDate = BirthDate,
+            BodyMass = BodyMassKg is { } kg ? Mass.FromKilograms(kg) : null,
+            Purposes = Purposes,
+            Temperament = Temperament,
+            Sensitivities = Sensitivities,
+            BiteTier = BiteTier,
+            Health = Health,
+            TraitsSeen = TraitsSeen,
+        };
 }

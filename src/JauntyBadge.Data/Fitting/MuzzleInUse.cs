@@ -17,11 +17,16 @@ public sealed record MuzzleInUse(ChoiceRow? Choice, TryOnRow? LastTryOn)
     {
         var last = db.Choices.Where(c => dogs.Contains(c.DogId) && c.WithdrawnAt == null).GroupBy(c => c.DogId).Select(g => g.Max(c => c.Number));
         var choices = await db.Choices.AsNoTracking().Where(c => dogs.Contains(c.DogId) && last.Contains(c.Number)).ToDictionaryAsync(c => c.DogId, cancel);
-        var tries = (await db.TryOns.AsNoTracking().Where(t => dogs.Contains(t.DogId) && t.RemovedAt == null).OrderBy(t => t.Number).ToListAsync(cancel)).ToLookup(t => t.DogId);
-        return dogs.ToDictionary(id => id, id =>
-        {
-            var choice = choices.GetValueOrDefault(id);
-            return new MuzzleInUse(choice, tries[id].LastOrDefault(t => t.SizeId == choice?.SizeId && t.Number > choice.Number));
-        });
+        var tries = (
+            await db.TryOns.AsNoTracking().Where(t => dogs.Contains(t.DogId) && t.RemovedAt == null).OrderBy(t => t.Number).ToListAsync(cancel)
+        ).ToLookup(t => t.DogId);
+        return dogs.ToDictionary(
+            id => id,
+            id =>
+            {
+                var choice = choices.GetValueOrDefault(id);
+                return new MuzzleInUse(choice, tries[id].LastOrDefault(t => t.SizeId == choice?.SizeId && t.Number > choice.Number));
+            }
+        );
     }
 }

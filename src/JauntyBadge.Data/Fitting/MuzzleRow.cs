@@ -19,12 +19,20 @@ public sealed class MuzzleRow
     public MuzzleModel? Model => Body is null ? null : JsonColumn.Read<MuzzleModel>(Body);
 
     public static MuzzleRow Of(string modelId, MuzzleModel? model, int version, DateTime at) =>
-        new() { ModelId = modelId, Version = version, At = at, Body = model is null ? null : JsonColumn.Write(model) };
+        new()
+        {
+            ModelId = modelId,
+            Version = version,
+            At = at,
+            Body = model is null ? null : JsonColumn.Write(model),
+        };
 
     /// <summary>The muzzles the practice chooses from: the newest version of each.</summary>
     public static async Task<MuzzleList> ListAsync(PracticeDb db, CancellationToken cancel)
     {
         var rows = await db.Muzzles.AsNoTracking().ToListAsync(cancel);
-        return rows.Count == 0 ? MuzzleList.Shipped : new MuzzleList(rows.GroupBy(r => r.ModelId).ToDictionary(g => g.Key, g => g.MaxBy(r => r.Version)!.Model));
+        return rows.Count == 0
+            ? MuzzleList.Shipped
+            : new MuzzleList(rows.GroupBy(r => r.ModelId).ToDictionary(g => g.Key, g => g.MaxBy(r => r.Version)!.Model));
     }
 }

@@ -15,7 +15,13 @@ namespace JauntyBadge.Data.Measuring;
 /// <param name="Rules">The numbers that decide.</param>
 /// <param name="ReadingRows">The readings of the last set, those set aside among them.</param>
 public sealed record MeasuredDog(
-    DogRow Dog, BreedList Breeds, DogRanges? Ranges, HouseRules Rules, IReadOnlyList<MeasuringSetRow> Sets, IReadOnlyList<ReadingRow> ReadingRows)
+    DogRow Dog,
+    BreedList Breeds,
+    DogRanges? Ranges,
+    HouseRules Rules,
+    IReadOnlyList<MeasuringSetRow> Sets,
+    IReadOnlyList<ReadingRow> ReadingRows
+)
 {
     private DogProfile? profile;
     private Assessment? assessment;
@@ -39,22 +45,31 @@ public sealed record MeasuredDog(
 
     /// <summary>Judges the readings, and any that are only being typed.</summary>
     /// <exception cref="InvalidOperationException">It was loaded without the ranges of its breed.</exception>
-    public Assessment Assess(params IReadOnlyList<Reading> typed) => Assessment.Of([.. Readings, .. typed], new Circumstances
-    {
-        FitStyle = FitStyle,
-        OtherWays = Profile.OtherShapes,
-        BodyMass = CurrentSet?.BodyMass ?? Profile.BodyMass,
-        Coat = CurrentSet?.Coat ?? Profile.Coat,
-        FitLineGap = CurrentSet?.FitLineGapMm is { } gap ? Length.FromMillimeters(gap) : null,
-        OwnRanges = (Ranges ?? throw new InvalidOperationException("The dog was loaded without the ranges of its breed.")).ByMeasure,
-        Rules = Rules,
-    });
+    public Assessment Assess(params IReadOnlyList<Reading> typed) =>
+        Assessment.Of(
+            [.. Readings, .. typed],
+            new Circumstances
+            {
+                FitStyle = FitStyle,
+                OtherWays = Profile.OtherShapes,
+                BodyMass = CurrentSet?.BodyMass ?? Profile.BodyMass,
+                Coat = CurrentSet?.Coat ?? Profile.Coat,
+                FitLineGap = CurrentSet?.FitLineGapMm is { } gap ? Length.FromMillimeters(gap) : null,
+                OwnRanges = (Ranges ?? throw new InvalidOperationException("The dog was loaded without the ranges of its breed.")).ByMeasure,
+                Rules = Rules,
+            }
+        );
 
     /// <summary>Why the dog should be measured again, in sentences.</summary>
-    public IReadOnlyList<string> MeasureAgain(DateOnly today) => CurrentSet is { } set && ReadingRows.Count > 0
-        ? Remeasure.Reasons(
-            new SetState(DateOnly.FromDateTime(set.StartedAt), set.BodyMass, set.Coat), new SetState(today, Profile.BodyMass, Profile.Coat), Profile.IsGrowing(today), Rules)
-        : [];
+    public IReadOnlyList<string> MeasureAgain(DateOnly today) =>
+        CurrentSet is { } set && ReadingRows.Count > 0
+            ? Remeasure.Reasons(
+                new SetState(DateOnly.FromDateTime(set.StartedAt), set.BodyMass, set.Coat),
+                new SetState(today, Profile.BodyMass, Profile.Coat),
+                Profile.IsGrowing(today),
+                Rules
+            )
+            : [];
 
     /// <summary>Loads some dogs with their readings, to be judged.</summary>
     public static Task<IReadOnlyList<MeasuredDog>> LoadAsync(PracticeDb db, IQueryable<DogRow> which, CancellationToken cancel) =>
@@ -75,9 +90,13 @@ public sealed record MeasuredDog(
         var rules = await db.RulesAsync(cancel);
         var breeds = await BreedRow.ListAsync(db, cancel);
         var ranges = withRanges ? await db.BreedRanges.ReadAsync(db, dogs, rules, cancel) : null;
-        var sets = (await db.MeasuringSets.AsNoTracking().Where(s => ids.Contains(s.DogId) && s.RemovedAt == null).OrderBy(s => s.Number).ToListAsync(cancel)).ToLookup(s => s.DogId);
+        var sets = (
+            await db.MeasuringSets.AsNoTracking().Where(s => ids.Contains(s.DogId) && s.RemovedAt == null).OrderBy(s => s.Number).ToListAsync(cancel)
+        ).ToLookup(s => s.DogId);
         var open = sets.Select(g => g.Last().Id).ToList();
-        var readings = (await db.Readings.AsNoTracking().Where(r => open.Contains(r.SetId) && r.RemovedAt == null).OrderBy(r => r.Number).ToListAsync(cancel)).ToLookup(r => r.DogId);
+        var readings = (
+            await db.Readings.AsNoTracking().Where(r => open.Contains(r.SetId) && r.RemovedAt == null).OrderBy(r => r.Number).ToListAsync(cancel)
+        ).ToLookup(r => r.DogId);
         return [.. dogs.Select(d => new MeasuredDog(d, breeds, ranges?[d.Id], rules, [.. sets[d.Id]], [.. readings[d.Id]]))];
     }
 }

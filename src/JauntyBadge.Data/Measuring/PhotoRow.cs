@@ -53,6 +53,11 @@ public sealed record PhotoMarks
 
     /// <summary>As the solver takes it.</summary>
     /// <exception cref="InvalidOperationException">The reference is not placed.</exception>
-    public PhotoQuestion ToQuestion(PhotoView view, Side side) => !HasReference ? throw new InvalidOperationException("The reference is not placed.")
-        : new(view, new PhotoReference(Kind, Corners, RulerMm is { } mm ? Length.FromMillimeters(mm) : null, LongSideFirst: true), Landmarks) { Side = side };
+    public PhotoQuestion ToQuestion(PhotoView view, Side side) =>
+        !HasReference
+            ? throw new InvalidOperationException("The reference is not placed.")
+            : new(view, new PhotoReference(Kind, Corners, RulerMm is { } mm ? Length.FromMillimeters(mm) : null, LongSideFirst: true), Landmarks)
+            {
+                Side = side,
+            };
 }

@@ -34,10 +34,11 @@ public sealed class ReadingRow : INumbered, IOfDog
     /// <summary>Taken out of use as a slip; kept so that it can be put back.</summary>
     public DateTime? RemovedAt { get; set; }
 
-    public Reading ToReading() => new(Measure, Side, Length.FromMillimeters(Millimetres), Unit, Tool)
-    {
-        OwnUncertainty = UncertaintyMm is { } u ? Length.FromMillimeters(u) : null,
-        Kept = Kept,
-        Held = Held,
-    };
+    public Reading ToReading() =>
+        new(Measure, Side, Length.FromMillimeters(Millimetres), Unit, Tool)
+        {
+            OwnUncertainty = UncertaintyMm is { } u ? Length.FromMillimeters(u) : null,
+            Kept = Kept,
+            Held = Held,
+        };
 }

@@ -12,7 +12,12 @@ public sealed record PolicyChoicesDto(PolicyTopic Topic, string Name, IReadOnlyL
 /// <summary>What a plan can be chosen from, and what holds in every session.</summary>
 /// <param name="WhenOver">What to do with a dog over threshold, in order.</param>
 /// <param name="BadDay">What to do instead of a session on a bad day.</param>
-public sealed record WaysOfWorkingDto(IReadOnlyList<SchoolDto> Schools, IReadOnlyList<PolicyChoicesDto> Policies, IReadOnlyList<string> WhenOver, string BadDay);
+public sealed record WaysOfWorkingDto(
+    IReadOnlyList<SchoolDto> Schools,
+    IReadOnlyList<PolicyChoicesDto> Policies,
+    IReadOnlyList<string> WhenOver,
+    string BadDay
+);
 
 /// <summary>What another school would change for one dog.</summary>
 /// <param name="Steps">How many steps its plan would have.</param>
@@ -21,7 +26,16 @@ public sealed record WaysOfWorkingDto(IReadOnlyList<SchoolDto> Schools, IReadOnl
 /// <param name="Kept">Steps passed already that it has too: they stay passed.</param>
 /// <param name="Policies">What it would do otherwise.</param>
 public sealed record SchoolComparedDto(
-    SchoolId Id, string Name, string Says, bool IsChosen, int Steps, IReadOnlyList<string> Adds, IReadOnlyList<string> Drops, int Kept, IReadOnlyList<Policy> Policies);
+    SchoolId Id,
+    string Name,
+    string Says,
+    bool IsChosen,
+    int Steps,
+    IReadOnlyList<string> Adds,
+    IReadOnlyList<string> Drops,
+    int Kept,
+    IReadOnlyList<Policy> Policies
+);
 
 /// <summary>A school to be trained by from now on.</summary>
 /// <param name="Policies">Policies chosen by topic, each an option of the list; topics left out follow the dog and the school.</param>
@@ -58,17 +72,39 @@ public sealed record FanDto(DateOnly Day, int P10, int P50, int P90);
 /// <param name="Wanted">How many steps that is.</param>
 /// <param name="Low">The chance is so low that ways out are shown.</param>
 public sealed record ForecastDto(
-    DateOnly? By, string ReadyAt, int Wanted, DateOnly? P10, DateOnly? P50, DateOnly? P90, double? ChanceBy, bool Low, double NeverShare, IReadOnlyList<HoldUpDto> HoldsUp,
-    IReadOnlyList<WayOutDto> WaysOut, int PassedNow, IReadOnlyList<FanDto> Fan)
+    DateOnly? By,
+    string ReadyAt,
+    int Wanted,
+    DateOnly? P10,
+    DateOnly? P50,
+    DateOnly? P90,
+    double? ChanceBy,
+    bool Low,
+    double NeverShare,
+    IReadOnlyList<HoldUpDto> HoldsUp,
+    IReadOnlyList<WayOutDto> WaysOut,
+    int PassedNow,
+    IReadOnlyList<FanDto> Fan
+)
 {
     public static ForecastDto Of(Forecast told, ForecastQuestion asked)
     {
         var wanted = asked.Plan.Wanted(asked.ReadyAt);
         return new(
-            asked.By, asked.Plan.Steps()[wanted - 1].Name, wanted, told.P10, told.P50, told.P90, told.ChanceBy, told.ChanceBy < Forecasts.LowChance, told.NeverShare,
+            asked.By,
+            asked.Plan.Steps()[wanted - 1].Name,
+            wanted,
+            told.P10,
+            told.P50,
+            told.P90,
+            told.ChanceBy,
+            told.ChanceBy < Forecasts.LowChance,
+            told.NeverShare,
             [.. told.HoldsUp.Select(h => new HoldUpDto(h.StepId, Step.Find(h.StepId)!.Name, h.Sessions))],
             [.. told.WaysOut.Select(w => new WayOutDto(w.Kind, ConditioningWords.WayOut(w, asked), w.ChanceBy))],
-            told.PassedNow, [.. told.Fan.Select(f => new FanDto(f.Day, f.P10, f.P50, f.P90))]);
+            told.PassedNow,
+            [.. told.Fan.Select(f => new FanDto(f.Day, f.P10, f.P50, f.P90))]
+        );
     }
 }
 

@@ -18,35 +18,58 @@ internal static class OutlookEndpoints
 
     public static void MapOutlook(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/ways-of-working", () => Ways).WithTags("Conditioning").WithName("waysOfWorking").WithSummary("The schools and policies a plan can be chosen from.");
+        api.MapGet("/ways-of-working", () => Ways)
+            .WithTags("Conditioning")
+            .WithName("waysOfWorking")
+            .WithSummary("The schools and policies a plan can be chosen from.");
         var plan = api.MapGroup("/dogs/{id:guid}/plan").WithTags("Conditioning").OneWriterAtATime();
         plan.MapGet("/schools", CompareAsync).WithName("schoolsCompared").WithSummary("What each school would change for this dog.");
-        plan.MapPost("/school", ChooseSchoolAsync).WithName("chooseSchool").WithSummary("Train by a school and policies from now on, with a reason. What is passed stays passed.");
+        plan.MapPost("/school", ChooseSchoolAsync)
+            .WithName("chooseSchool")
+            .WithSummary("Train by a school and policies from now on, with a reason. What is passed stays passed.");
         plan.MapGet("/begin", TriesAsync).WithName("whereToBegin").WithSummary("What is asked of a dog that does not start from nothing, in order.");
-        plan.MapPost("/begin", BeginAsync).WithName("beginAfterTries").WithSummary("Begin one stage before the first hesitation; what is skipped is on record as tried, not trained.");
+        plan.MapPost("/begin", BeginAsync)
+            .WithName("beginAfterTries")
+            .WithSummary("Begin one stage before the first hesitation; what is skipped is on record as tried, not trained.");
         plan.MapPost("/week", ChooseWeekAsync).WithName("chooseTrainingWeek").WithSummary("The owner's days, and the day it is wanted.");
         plan.MapGet("/outlook", OutlookAsync).WithName("outlook").WithSummary("The plan laid on days, and when the dog will be ready, from its own record.");
-        plan.MapGet("/calendar.ics", CalendarAsync).WithName("calendarFile").WithSummary("The same days as an iCalendar file (RFC 5545) whose entries keep their ids.")
+        plan.MapGet("/calendar.ics", CalendarAsync)
+            .WithName("calendarFile")
+            .WithSummary("The same days as an iCalendar file (RFC 5545) whose entries keep their ids.")
             .Produces<string>(StatusCodes.Status200OK, "text/calendar");
     }
 
-    private static WaysOfWorkingDto Ways { get; } = new(
-        [.. School.All.Select(s => new SchoolDto(s.Id, s.Name, s.Says))], [.. PolicyRow.All.Select(p => new PolicyChoicesDto(p.Topic, p.Name, p.Options))],
-        ConditioningWords.WhenOver, ConditioningWords.BadDay);
+    private static WaysOfWorkingDto Ways { get; } =
+        new(
+            [.. School.All.Select(s => new SchoolDto(s.Id, s.Name, s.Says))],
+            [.. PolicyRow.All.Select(p => new PolicyChoicesDto(p.Topic, p.Name, p.Options))],
+            ConditioningWords.WhenOver,
+            ConditioningWords.BadDay
+        );
 
     private static async Task<IReadOnlyList<SchoolComparedDto>> CompareAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
         var dog = await db.TrainedDogAsync(id, cancel);
         var mine = dog.Plan.Steps.Select(s => s.Step.Id).ToHashSet();
-        return [.. School.All.Select(school =>
-        {
-            var plan = TrainingPlan.For(dog.Measured.Profile, school, dog.Choice?.Policies);
-            var ids = plan.Steps.Select(s => s.Step.Id).ToHashSet();
-            return new SchoolComparedDto(
-                school.Id, school.Name, school.Says, school == dog.Plan.School, plan.Steps.Count, [.. plan.Steps.Where(s => !mine.Contains(s.Step.Id)).Select(s => s.Step.Name)],
-                [.. dog.Plan.Steps.Where(s => !ids.Contains(s.Step.Id)).Select(s => s.Step.Name)], dog.Passed.Count(ids.Contains),
-                [.. plan.Policies.Where(p => dog.Plan.Policies.Single(m => m.Topic == p.Topic).OptionId != p.OptionId)]);
-        })];
+        return
+        [
+            .. School.All.Select(school =>
+            {
+                var plan = TrainingPlan.For(dog.Measured.Profile, school, dog.Choice?.Policies);
+                var ids = plan.Steps.Select(s => s.Step.Id).ToHashSet();
+                return new SchoolComparedDto(
+                    school.Id,
+                    school.Name,
+                    school.Says,
+                    school == dog.Plan.School,
+                    plan.Steps.Count,
+                    [.. plan.Steps.Where(s => !mine.Contains(s.Step.Id)).Select(s => s.Step.Name)],
+                    [.. dog.Plan.Steps.Where(s => !ids.Contains(s.Step.Id)).Select(s => s.Step.Name)],
+                    dog.Passed.Count(ids.Contains),
+                    [.. plan.Policies.Where(p => dog.Plan.Policies.Single(m => m.Topic == p.Topic).OptionId != p.OptionId)]
+                );
+            }),
+        ];
     }
 
     private static async Task<PlanDto> ChooseSchoolAsync(Guid id, SchoolEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -57,7 +80,10 @@ internal static class OutlookEndpoints
         foreach (var (topic, option) in policies)
         {
             if (PolicyRow.All[(int)topic].Option(option) is null)
-                throw Refusal.Field($"policies.{topic.ToString()[..1].ToLowerInvariant()}{topic.ToString()[1..]}", $"One of: {string.Join(", ", PolicyRow.All[(int)topic].Options.Select(o => o.Id))}.");
+                throw Refusal.Field(
+                    $"policies.{topic.ToString()[..1].ToLowerInvariant()}{topic.ToString()[1..]}",
+                    $"One of: {string.Join(", ", PolicyRow.All[(int)topic].Options.Select(o => o.Id))}."
+                );
         }
 
         var school = entry.School ?? throw Refusal.Field("school", "school is needed.");
@@ -82,8 +108,29 @@ internal static class OutlookEndpoints
             throw Refusal.Conflict("It has been trained: its own record says where to go on.");
         var (begin, skipped) = WhereToBegin.After(dog.Plan, temperament, wentWell);
         var says = $"Tried, not trained: {wentWell} of {most} went well and at ease.";
-        db.PlanMoves.Add(new PlanMoveRow { DogId = id, At = clock.UtcNow(), StepId = begin.Id, Target = GoRules.BeginsAt(temperament, dog.Rule, dog.Measured.Rules), Reason = says, ByHand = true });
-        db.StepPasses.AddRange(skipped.Where(s => !dog.Passed.Contains(s.Id)).Select(s => new StepPassRow { DogId = id, StepId = s.Id, Day = clock.Today(), How = PassedHow.Tried, Note = says }));
+        db.PlanMoves.Add(
+            new PlanMoveRow
+            {
+                DogId = id,
+                At = clock.UtcNow(),
+                StepId = begin.Id,
+                Target = GoRules.BeginsAt(temperament, dog.Rule, dog.Measured.Rules),
+                Reason = says,
+                ByHand = true,
+            }
+        );
+        db.StepPasses.AddRange(
+            skipped
+                .Where(s => !dog.Passed.Contains(s.Id))
+                .Select(s => new StepPassRow
+                {
+                    DogId = id,
+                    StepId = s.Id,
+                    Day = clock.Today(),
+                    How = PassedHow.Tried,
+                    Note = says,
+                })
+        );
         await db.SaveChangesAsync(cancel);
         return await PlanEndpoints.PlanAsync(id, db, clock, cancel);
     }
@@ -111,7 +158,15 @@ internal static class OutlookEndpoints
     {
         await db.DogAsync(id, cancel);
         var last = await db.LastPlanChoiceAsync(id, cancel);
-        var choice = new PlanChoiceRow { DogId = id, At = clock.UtcNow(), School = last?.School ?? School.Default.Id, PolicyChoices = last?.PolicyChoices ?? "{}", Week = last?.Week, Reason = last?.Reason };
+        var choice = new PlanChoiceRow
+        {
+            DogId = id,
+            At = clock.UtcNow(),
+            School = last?.School ?? School.Default.Id,
+            PolicyChoices = last?.PolicyChoices ?? "{}",
+            Week = last?.Week,
+            Reason = last?.Reason,
+        };
         change(choice);
         db.PlanChoices.Add(choice);
         await db.SaveChangesAsync(cancel);
@@ -131,7 +186,12 @@ internal static class OutlookEndpoints
     }
 
     /// <summary>The forecast; null for a dog that wears it already.</summary>
-    private static async Task<(TrainedDog Dog, ForecastQuestion Question, Forecast? Told)> ForetoldAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<(TrainedDog Dog, ForecastQuestion Question, Forecast? Told)> ForetoldAsync(
+        Guid id,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var dog = await db.TrainedDogAsync(id, cancel);
         var profile = dog.Measured.Profile;
@@ -159,14 +219,26 @@ internal static class OutlookEndpoints
     /// <summary>The same dog, record and day give the same answer.</summary>
     private static int Seed(Guid id) => BitConverter.ToInt32(id.ToByteArray());
 
-    private static async Task<IReadOnlyList<CalendarEntry>> EntriesAsync(TrainedDog dog, Forecast told, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IReadOnlyList<CalendarEntry>> EntriesAsync(
+        TrainedDog dog,
+        Forecast told,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var id = dog.Measured.Dog.Id;
         var today = clock.Today();
         var chosen = await db.Choices.Where(c => c.DogId == id && c.WithdrawnAt == null).AnyAsync(cancel);
         var tried = await db.TryOns.Where(t => t.DogId == id).AnyAsync(cancel);
         var measured = dog.Measured.Profile.IsGrowing(today) && dog.Measured.CurrentSet is { } set ? DateOnly.FromDateTime(set.StartedAt) : (DateOnly?)null;
-        return TrainingCalendar.Of(dog.Plan, dog.Week, told, new CalendarQuestion(today, dog.Position?.NotBefore, chosen && !tried, measured), dog.Measured.Rules);
+        return TrainingCalendar.Of(
+            dog.Plan,
+            dog.Week,
+            told,
+            new CalendarQuestion(today, dog.Position?.NotBefore, chosen && !tried, measured),
+            dog.Measured.Rules
+        );
     }
 
     private static async Task<IResult> CalendarAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -179,17 +251,19 @@ internal static class OutlookEndpoints
         foreach (var entry in entries)
         {
             var said = Of(entry, dog);
-            calendar.Events.Add(new CalendarEvent
-            {
-                // The same entry keeps its id however often the file is made, so that a calendar updates it instead of adding another.
-                Uid = $"{id:N}-{entry.Day:yyyyMMdd}-{entry.Kind.ToString().ToLowerInvariant()}-{entry.Number}@jaunty-badge",
-                Sequence = (int)(made - Epoch).TotalMinutes,
-                DtStamp = new CalDateTime(made, CalDateTime.UtcTzId),
-                Start = new CalDateTime(entry.Day),
-                End = new CalDateTime(entry.Day.AddDays(1)),
-                Summary = said.Says,
-                Description = said.SetUp,
-            });
+            calendar.Events.Add(
+                new CalendarEvent
+                {
+                    // The same entry keeps its id however often the file is made, so that a calendar updates it instead of adding another.
+                    Uid = $"{id:N}-{entry.Day:yyyyMMdd}-{entry.Kind.ToString().ToLowerInvariant()}-{entry.Number}@jaunty-badge",
+                    Sequence = (int)(made - Epoch).TotalMinutes,
+                    DtStamp = new CalDateTime(made, CalDateTime.UtcTzId),
+                    Start = new CalDateTime(entry.Day),
+                    End = new CalDateTime(entry.Day.AddDays(1)),
+                    Summary = said.Says,
+                    Description = said.SetUp,
+                }
+            );
         }
 
         return TypedResults.Text(new CalendarSerializer().SerializeToString(calendar), "text/calendar", System.Text.Encoding.UTF8);

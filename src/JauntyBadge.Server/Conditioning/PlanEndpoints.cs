@@ -19,15 +19,43 @@ public enum StepState
 /// <param name="Yes">What is tapped for a go that went well.</param>
 /// <param name="NotYet">What is tapped for one that did not.</param>
 public sealed record StepDto(
-    string Id, Stage Stage, string Name, string Purpose, string SetUp, string Success, string Reward, IReadOnlyList<string> Targets, IReadOnlyList<string> Easier,
-    string IfStuck, string? Caution, Basis Basis, IReadOnlyList<string> Notes, string Yes, string NotYet)
+    string Id,
+    Stage Stage,
+    string Name,
+    string Purpose,
+    string SetUp,
+    string Success,
+    string Reward,
+    IReadOnlyList<string> Targets,
+    IReadOnlyList<string> Easier,
+    string IfStuck,
+    string? Caution,
+    Basis Basis,
+    IReadOnlyList<string> Notes,
+    string Yes,
+    string NotYet
+)
 {
     public static StepDto Of(PlannedStep planned)
     {
         var s = planned.Step;
         return new StepDto(
-            s.Id, s.Stage, s.Name, s.Purpose, s.SetUp, s.Success, s.Reward, [.. Enumerable.Range(0, s.Ladder.Count).Select(s.TargetText)], s.Easier,
-            s.IfStuck, s.Caution, s.Basis, planned.Notes, ConditioningWords.Yes(s.Stage), ConditioningWords.NotYet(s.Stage));
+            s.Id,
+            s.Stage,
+            s.Name,
+            s.Purpose,
+            s.SetUp,
+            s.Success,
+            s.Reward,
+            [.. Enumerable.Range(0, s.Ladder.Count).Select(s.TargetText)],
+            s.Easier,
+            s.IfStuck,
+            s.Caution,
+            s.Basis,
+            planned.Notes,
+            ConditioningWords.Yes(s.Stage),
+            ConditioningWords.NotYet(s.Stage)
+        );
     }
 }
 
@@ -51,8 +79,21 @@ public sealed record LeftOutDto(string Name, Stage Stage, string Reason);
 /// <param name="MayFindBeginning">It was never trained nor set anywhere by hand: where to begin can be found by trying.</param>
 /// <param name="RuleReason">Why, where somebody chose it; null for the House way.</param>
 public sealed record PlanDto(
-    SchoolId SchoolId, string School, string SchoolSays, string? SchoolReason, IReadOnlyList<PlannedStepDto> Steps, IReadOnlyList<LeftOutDto> LeftOut, IReadOnlyList<Policy> Policies,
-    DateOnly? NotBefore, string? LastReason, string? GapReason, Guid? OpenSessionId, GoRule Rule, string? RuleReason, bool MayFindBeginning);
+    SchoolId SchoolId,
+    string School,
+    string SchoolSays,
+    string? SchoolReason,
+    IReadOnlyList<PlannedStepDto> Steps,
+    IReadOnlyList<LeftOutDto> LeftOut,
+    IReadOnlyList<Policy> Policies,
+    DateOnly? NotBefore,
+    string? LastReason,
+    string? GapReason,
+    Guid? OpenSessionId,
+    GoRule Rule,
+    string? RuleReason,
+    bool MayFindBeginning
+);
 
 /// <summary>A place in the plan set by hand.</summary>
 public sealed record PositionEntry(string? StepId = null, int? Target = null, string? Note = null);
@@ -67,7 +108,9 @@ internal static class PlanEndpoints
     {
         var plan = api.MapGroup("/dogs/{id:guid}/plan").WithTags("Conditioning").OneWriterAtATime();
         plan.MapGet("/", PlanAsync).WithName("plan").WithSummary("The dog's steps in order, adapted to it, and where it stands.");
-        plan.MapPost("/rule", RuleAsync).WithName("setGoRule").WithSummary("Choose how the dog's sets are decided, with a reason; a session under way goes on as it began.");
+        plan.MapPost("/rule", RuleAsync)
+            .WithName("setGoRule")
+            .WithSummary("Choose how the dog's sets are decided, with a reason; a session under way goes on as it began.");
         plan.MapPost("/position", MoveAsync).WithName("movePlan").WithSummary("Overrule where the plan stands, with a note.");
     }
 
@@ -84,10 +127,29 @@ internal static class PlanEndpoints
             throw Refusal.Field("note", "Write down why, in up to 500 letters.");
         if (file.OpenSession is not null)
             throw Refusal.Conflict("End the session under way first.");
-        db.PlanMoves.Add(new PlanMoveRow { DogId = id, At = clock.UtcNow(), StepId = step.Id, Target = entry.Target ?? 0, Reason = entry.Note.Trim(), ByHand = true });
+        db.PlanMoves.Add(
+            new PlanMoveRow
+            {
+                DogId = id,
+                At = clock.UtcNow(),
+                StepId = step.Id,
+                Target = entry.Target ?? 0,
+                Reason = entry.Note.Trim(),
+                ByHand = true,
+            }
+        );
         // What lies before it counts as passed, by hand and with the note: nobody says that it was trained.
         foreach (var before in file.Plan.Steps.TakeWhile(s => s.Step.Id != step.Id).Where(s => !file.Passed.Contains(s.Step.Id)))
-            db.StepPasses.Add(new StepPassRow { DogId = id, StepId = before.Step.Id, Day = clock.Today(), How = PassedHow.ByHand, Note = entry.Note.Trim() });
+            db.StepPasses.Add(
+                new StepPassRow
+                {
+                    DogId = id,
+                    StepId = before.Step.Id,
+                    Day = clock.Today(),
+                    How = PassedHow.ByHand,
+                    Note = entry.Note.Trim(),
+                }
+            );
         await db.SaveChangesAsync(cancel);
         return await PlanAsync(id, db, clock, cancel);
     }
@@ -97,7 +159,15 @@ internal static class PlanEndpoints
         await db.DogAsync(id, cancel);
         if (string.IsNullOrWhiteSpace(entry.Reason) || entry.Reason.Length > 500)
             throw Refusal.Field("reason", "Write down why, in up to 500 letters.");
-        db.GoRules.Add(new GoRuleRow { DogId = id, At = clock.UtcNow(), Rule = entry.Rule ?? throw Refusal.Field("rule", "rule is needed: asSoonAsClear or steadyTens."), Reason = entry.Reason.Trim() });
+        db.GoRules.Add(
+            new GoRuleRow
+            {
+                DogId = id,
+                At = clock.UtcNow(),
+                Rule = entry.Rule ?? throw Refusal.Field("rule", "rule is needed: asSoonAsClear or steadyTens."),
+                Reason = entry.Reason.Trim(),
+            }
+        );
         await db.SaveChangesAsync(cancel);
         return await PlanAsync(id, db, clock, cancel);
     }
@@ -111,14 +181,32 @@ internal static class PlanEndpoints
         {
             var (isHere, passed) = (s.Step.Id == position?.StepId, passes.GetValueOrDefault(s.Step.Id));
             return new(
-                StepDto.Of(s), isHere ? StepState.Here : passed is null ? StepState.Ahead : StepState.Passed, file.Plan.IsGate(s.Step), isHere ? position!.Target : null, isHere ? s.Step.TargetText(position!.Target) : null, passed);
+                StepDto.Of(s),
+                isHere ? StepState.Here
+                    : passed is null ? StepState.Ahead
+                    : StepState.Passed,
+                file.Plan.IsGate(s.Step),
+                isHere ? position!.Target : null,
+                isHere ? s.Step.TargetText(position!.Target) : null,
+                passed
+            );
         }
 
         return new PlanDto(
-            file.Plan.School.Id, file.Plan.School.Name, file.Plan.School.Says, file.Choice?.Reason,
+            file.Plan.School.Id,
+            file.Plan.School.Name,
+            file.Plan.School.Says,
+            file.Choice?.Reason,
             [.. file.Plan.Steps.Select(Stands)],
             [.. file.Plan.LeftOut.Select(l => new LeftOutDto(l.Step.Name, l.Step.Stage, l.Reason))],
-            file.Plan.Policies, position?.NotBefore, file.LastMove?.Reason, gap, file.OpenSession?.Id, file.Rule, file.RuleChoice?.Reason,
-            file.LastTrained is null && file.OpenSession is null && file.LastMove is null);
+            file.Plan.Policies,
+            position?.NotBefore,
+            file.LastMove?.Reason,
+            gap,
+            file.OpenSession?.Id,
+            file.Rule,
+            file.RuleChoice?.Reason,
+            file.LastTrained is null && file.OpenSession is null && file.LastMove is null
+        );
     }
 }

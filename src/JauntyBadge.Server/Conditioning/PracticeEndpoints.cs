@@ -20,8 +20,21 @@ public sealed record PracticeSetDto(string TargetText, int Good, int Goes, Pract
 /// <param name="Sign">What the dog showed at the last go, in words; null while it is at ease.</param>
 /// <param name="Learned">How much it has learned of the step in this session, −1 to 1; null before the end.</param>
 public sealed record PracticeDto(
-    string Step, string Success, string Yes, string NotYet, string TargetText, bool IsEasiest, bool IsHardest, IReadOnlyList<bool> Goes, SignGroup LastSign, string? Sign, bool WentOver,
-    IReadOnlyList<PracticeSetDto> Sets, bool Ended, double? Learned);
+    string Step,
+    string Success,
+    string Yes,
+    string NotYet,
+    string TargetText,
+    bool IsEasiest,
+    bool IsHardest,
+    IReadOnlyList<bool> Goes,
+    SignGroup LastSign,
+    string? Sign,
+    bool WentOver,
+    IReadOnlyList<PracticeSetDto> Sets,
+    bool Ended,
+    double? Learned
+);
 
 public sealed class PracticeValidator : AbstractValidator<PracticeEntry>
 {
@@ -30,7 +43,9 @@ public sealed class PracticeValidator : AbstractValidator<PracticeEntry>
     public PracticeValidator()
     {
         RuleFor(p => p.Temperament).NotNull().WithMessage("temperament is needed: bold, typical, wary or soured.");
-        RuleFor(p => p.StepId).Must(id => id is null || Step.Find(id) is not null).WithMessage("\"{PropertyValue}\" is not a step; POST /api/what-if/plan has them.");
+        RuleFor(p => p.StepId)
+            .Must(id => id is null || Step.Find(id) is not null)
+            .WithMessage("\"{PropertyValue}\" is not a step; POST /api/what-if/plan has them.");
         RuleFor(p => p.Moves).Must(m => m is null || m.Count <= MostMoves).WithMessage($"Up to {MostMoves} moves, please.");
     }
 }
@@ -41,7 +56,10 @@ internal static class PracticeEndpoints
     private const string UsualStep = "hold-short";
 
     public static void MapPractice(this IEndpointRouteBuilder api) =>
-        api.MapPost("/practice", Play).WithTags("Conditioning").WithName("practise").WithSummary("A session with a virtual dog, by hand, and how each choice compares with the rule.");
+        api.MapPost("/practice", Play)
+            .WithTags("Conditioning")
+            .WithName("practise")
+            .WithSummary("A session with a virtual dog, by hand, and how each choice compares with the rule.");
 
     private static PracticeDto Play(PracticeEntry asked)
     {
@@ -49,10 +67,31 @@ internal static class PracticeEndpoints
         var played = Practice.Play(asked.Temperament!.Value, step, asked.Moves ?? [], new Random(asked.Seed ?? 1), HouseRules.Ours);
         var shown = Sign.All.Where(s => s.Group == played.LastSign).ToList();
         return new PracticeDto(
-            step.Name, step.Success, ConditioningWords.Yes(step.Stage), ConditioningWords.NotYet(step.Stage), step.TargetText(played.Target), played.Target == SetStart.EasiestRung,
-            played.Target == step.TopTarget, played.Goes, played.LastSign,
-            played.LastSign == SignGroup.AtEase || played.Goes.Count == 0 ? null : shown[((asked.Seed ?? 1) + (asked.Moves?.Count ?? 0) & int.MaxValue) % shown.Count].Name, played.WentOver,
-            [.. played.Sets.Select(s => new PracticeSetDto(step.TargetText(s.Target), s.Goes.Count(g => g), s.Goes.Count, s.Chosen, s.Verdict, ConditioningWords.Practised(s, step.TargetText)))],
-            played.Ended, played.Ended ? (played.LearnedAfter - played.LearnedBefore).Tidy() : null);
+            step.Name,
+            step.Success,
+            ConditioningWords.Yes(step.Stage),
+            ConditioningWords.NotYet(step.Stage),
+            step.TargetText(played.Target),
+            played.Target == SetStart.EasiestRung,
+            played.Target == step.TopTarget,
+            played.Goes,
+            played.LastSign,
+            played.LastSign == SignGroup.AtEase || played.Goes.Count == 0
+                ? null
+                : shown[((asked.Seed ?? 1) + (asked.Moves?.Count ?? 0) & int.MaxValue) % shown.Count].Name,
+            played.WentOver,
+            [
+                .. played.Sets.Select(s => new PracticeSetDto(
+                    step.TargetText(s.Target),
+                    s.Goes.Count(g => g),
+                    s.Goes.Count,
+                    s.Chosen,
+                    s.Verdict,
+                    ConditioningWords.Practised(s, step.TargetText)
+                )),
+            ],
+            played.Ended,
+            played.Ended ? (played.LearnedAfter - played.LearnedBefore).Tidy() : null
+        );
     }
 }

@@ -15,7 +15,16 @@ public sealed record ShareDto(int Good, int Of, double Low, double High)
 }
 
 /// <summary>A session as it went.</summary>
-public sealed record SessionProgressDto(DateOnly Day, ShareDto Goes, int Unsure, int Worried, int OverThreshold, double? LongestHoldSeconds, double? AskedSeconds, int Passed);
+public sealed record SessionProgressDto(
+    DateOnly Day,
+    ShareDto Goes,
+    int Unsure,
+    int Worried,
+    int OverThreshold,
+    double? LongestHoldSeconds,
+    double? AskedSeconds,
+    int Passed
+);
 
 /// <summary>A step as it went.</summary>
 public sealed record StepProgressDto(string StepId, string Step, int Sessions, DateOnly First, DateOnly Last, ShareDto Goes, int WorriedSets);
@@ -31,7 +40,12 @@ public sealed record StillInDto(double Seconds, double Share);
 
 /// <summary>How a dog has come on.</summary>
 /// <param name="StillIn">Of its last twenty holds, the share still in after so long (product-limit estimate).</param>
-public sealed record ProgressDto(IReadOnlyList<SessionProgressDto> Sessions, IReadOnlyList<StepProgressDto> Steps, StuckDto? Stuck, IReadOnlyList<StillInDto> StillIn);
+public sealed record ProgressDto(
+    IReadOnlyList<SessionProgressDto> Sessions,
+    IReadOnlyList<StepProgressDto> Steps,
+    StuckDto? Stuck,
+    IReadOnlyList<StillInDto> StillIn
+);
 
 /// <summary>How dogs have come on.</summary>
 internal static class ProgressEndpoints
@@ -40,7 +54,10 @@ internal static class ProgressEndpoints
     {
         var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Conditioning").OneWriterAtATime();
         dog.MapGet("/progress", ProgressAsync).WithName("progress").WithSummary("How the dog has come on: sessions, steps, holds, and where it is stuck.");
-        dog.MapGet("/progress.csv", CsvAsync).WithName("progressFile").WithSummary("The same sessions as comma-separated values.").Produces<string>(StatusCodes.Status200OK, "text/csv");
+        dog.MapGet("/progress.csv", CsvAsync)
+            .WithName("progressFile")
+            .WithSummary("The same sessions as comma-separated values.")
+            .Produces<string>(StatusCodes.Status200OK, "text/csv");
     }
 
     private static async Task<Progress> LoadAsync(Guid id, PracticeDb db, CancellationToken cancel)
@@ -55,19 +72,48 @@ internal static class ProgressEndpoints
         return new ProgressDto(
             [.. progress.Sessions.Select(Of)],
             [.. progress.Steps.Select(s => new StepProgressDto(s.StepId, Name(s.StepId), s.Sessions, s.First, s.Last, ShareDto.From(s.Goes), s.WorriedSets))],
-            progress.Stuck is { } stuck && Step.Find(stuck.StepId) is { } step ? new StuckDto(step.Id, step.Name, stuck.Sessions, step.IfStuck, step.Easier) : null,
-            [.. progress.StillIn.Select(s => new StillInDto(s.At.TotalSeconds, s.StillIn.Tidy()))]);
+            progress.Stuck is { } stuck && Step.Find(stuck.StepId) is { } step
+                ? new StuckDto(step.Id, step.Name, stuck.Sessions, step.IfStuck, step.Easier)
+                : null,
+            [.. progress.StillIn.Select(s => new StillInDto(s.At.TotalSeconds, s.StillIn.Tidy()))]
+        );
     }
 
-    private static SessionProgressDto Of(SessionProgress s) => new(
-        s.Day, ShareDto.From(s.Goes), s.Signs[SignGroup.Unsure], s.Signs[SignGroup.Worried], s.Signs[SignGroup.OverThreshold], s.LongestHold?.TotalSeconds, s.Asked?.TotalSeconds, s.Passed);
+    private static SessionProgressDto Of(SessionProgress s) =>
+        new(
+            s.Day,
+            ShareDto.From(s.Goes),
+            s.Signs[SignGroup.Unsure],
+            s.Signs[SignGroup.Worried],
+            s.Signs[SignGroup.OverThreshold],
+            s.LongestHold?.TotalSeconds,
+            s.Asked?.TotalSeconds,
+            s.Passed
+        );
 
     private static async Task<IResult> CsvAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
         var progress = await LoadAsync(id, db, cancel);
         using var text = new StringWriter(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
         using (var csv = new CsvWriter(text, CultureInfo.InvariantCulture))
-            csv.WriteRecords(progress.Sessions.Select(Of).Select(s => new { day = s.Day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), good = s.Goes.Good, goes = s.Goes.Of, low = s.Goes.Low, high = s.Goes.High, unsure = s.Unsure, worried = s.Worried, over_threshold = s.OverThreshold, longest_hold_s = s.LongestHoldSeconds, asked_s = s.AskedSeconds, steps_passed = s.Passed }));
+            csv.WriteRecords(
+                progress
+                    .Sessions.Select(Of)
+                    .Select(s => new
+                    {
+                        day = s.Day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+                        good = s.Goes.Good,
+                        goes = s.Goes.Of,
+                        low = s.Goes.Low,
+                        high = s.Goes.High,
+                        unsure = s.Unsure,
+                        worried = s.Worried,
+                        over_threshold = s.OverThreshold,
+                        longest_hold_s = s.LongestHoldSeconds,
+                        asked_s = s.AskedSeconds,
+                        steps_passed = s.Passed,
+                    })
+            );
         return TypedResults.Text(text.ToString(), "text/csv", System.Text.Encoding.UTF8);
     }
 

@@ -20,7 +20,8 @@ public interface ITapped
 /// <param name="StepId">The step that was shown.</param>
 /// <param name="Target">The target that was shown.</param>
 /// <param name="At">When it was tapped, by the pad's clock; the time it arrived when left out.</param>
-public sealed record GoEntry(bool? Success = null, int? HeldMs = null, int? Set = null, string? StepId = null, int? Target = null, DateTimeOffset? At = null) : ITapped;
+public sealed record GoEntry(bool? Success = null, int? HeldMs = null, int? Set = null, string? StepId = null, int? Target = null, DateTimeOffset? At = null)
+    : ITapped;
 
 public sealed class GoEntryValidator : AbstractValidator<GoEntry>
 {
@@ -65,8 +66,21 @@ public sealed record SeenDto(Guid Id, string SignId, SignGroup Group);
 /// <param name="HoldSeconds">The criterion of a target that is time; null for any other.</param>
 /// <param name="HoldTargets">What each go of it asks to be held.</param>
 public sealed record SetDto(
-    int Number, string StepId, string StepName, int Target, string TargetText, double? HoldSeconds, IReadOnlyList<double>? HoldTargets, IReadOnlyList<GoDto> Goes,
-    IReadOnlyList<SeenDto> Signs, DecisionKind? Decision, string? Reason, string? Basis, string? IfStuck, bool EndSession);
+    int Number,
+    string StepId,
+    string StepName,
+    int Target,
+    string TargetText,
+    double? HoldSeconds,
+    IReadOnlyList<double>? HoldTargets,
+    IReadOnlyList<GoDto> Goes,
+    IReadOnlyList<SeenDto> Signs,
+    DecisionKind? Decision,
+    string? Reason,
+    string? Basis,
+    string? IfStuck,
+    bool EndSession
+);
 
 /// <summary>A dog as its sessions need it.</summary>
 internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Session, HouseRules Rules)
@@ -93,8 +107,20 @@ internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Se
 /// <param name="Settles">What would settle the open set, or that it is settled and by what, in a sentence; null where none is open.</param>
 /// <param name="EndNow">A sign over threshold was tapped in the open set: end now.</param>
 public sealed record SessionDto(
-    Guid Id, Guid DogId, string DogName, DateTime StartedAt, DateTime? EndedAt, string? GapReason, int GoesInSet, StepDto? Step,
-    IReadOnlyList<SetDto> Sets, SetDto? OpenSet, bool IsClear, string? Settles, bool EndNow)
+    Guid Id,
+    Guid DogId,
+    string DogName,
+    DateTime StartedAt,
+    DateTime? EndedAt,
+    string? GapReason,
+    int GoesInSet,
+    StepDto? Step,
+    IReadOnlyList<SetDto> Sets,
+    SetDto? OpenSet,
+    bool IsClear,
+    string? Settles,
+    bool EndNow
+)
 {
     /// <param name="session">The session with its sets.</param>
     /// <param name="dog">Whose it is, with the plan it is trained by.</param>
@@ -104,30 +130,56 @@ public sealed record SessionDto(
         var open = session.EndedAt is null ? rows.SingleOrDefault(s => s.ClosedAt is null) : null;
         var standing = open is null ? null : dog.Standing(session, open);
         return new SessionDto(
-            session.Id, session.DogId, dog.Name, session.StartedAt, session.EndedAt, session.GapReason, Progression.GoesInSet,
-            rows.Count == 0 ? null : StepOf(rows[^1].StepId, dog), [.. rows.Where(s => s.ClosedAt is not null).Select(Of)],
-            open is null ? null : Of(open), standing is { DecidedAfter: not null }, standing is null ? null : ConditioningWords.Standing(standing),
-            open is not null && Progression.EndsNow(open.ToRecord().Worst));
+            session.Id,
+            session.DogId,
+            dog.Name,
+            session.StartedAt,
+            session.EndedAt,
+            session.GapReason,
+            Progression.GoesInSet,
+            rows.Count == 0 ? null : StepOf(rows[^1].StepId, dog),
+            [.. rows.Where(s => s.ClosedAt is not null).Select(Of)],
+            open is null ? null : Of(open),
+            standing is { DecidedAfter: not null },
+            standing is null ? null : ConditioningWords.Standing(standing),
+            open is not null && Progression.EndsNow(open.ToRecord().Worst)
+        );
     }
 
     private static StepDto? StepOf(string stepId, PlannedDog dog) =>
         dog.Plan.Steps.FirstOrDefault(s => s.Step.Id == stepId) is { } planned ? StepDto.Of(planned)
-        : KnownStep(stepId) is { } retired ? StepDto.Of(new PlannedStep(retired, [])) : null;
+        : KnownStep(stepId) is { } retired ? StepDto.Of(new PlannedStep(retired, []))
+        : null;
 
     private static SetDto Of(SetRow set)
     {
         var step = KnownStep(set.StepId);
         var target = Shown(set);
         return new SetDto(
-            set.Number, set.StepId, step?.Name ?? set.StepId, target, step?.TargetText(target) ?? "", step?.Hold(target)?.TotalSeconds, step?.Hold(target) is { } hold ? HoldTargets(set, hold) : null,
+            set.Number,
+            set.StepId,
+            step?.Name ?? set.StepId,
+            target,
+            step?.TargetText(target) ?? "",
+            step?.Hold(target)?.TotalSeconds,
+            step?.Hold(target) is { } hold ? HoldTargets(set, hold) : null,
             [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs, g.At))],
             [.. set.Signs.OrderBy(s => s.Number).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
-            set.Decision, set.Reason, set.Basis, set.IfStuck, set.EndSession);
+            set.Decision,
+            set.Reason,
+            set.Basis,
+            set.IfStuck,
+            set.EndSession
+        );
     }
 
     /// <summary>What each go of a set asks to be held: never foretold, and the same whenever it is looked at, for the seed is the set's own.</summary>
     private static IReadOnlyList<double> HoldTargets(SetRow set, TimeSpan criterion) =>
-        [.. Holds.Varied(criterion, Progression.GoesInSet, new Random(BitConverter.ToInt32(set.SessionId.ToByteArray()) ^ (set.Number * 7919))).Select(t => t.TotalSeconds)];
+        [
+            .. Holds
+                .Varied(criterion, Progression.GoesInSet, new Random(BitConverter.ToInt32(set.SessionId.ToByteArray()) ^ (set.Number * 7919)))
+                .Select(t => t.TotalSeconds),
+        ];
 
     /// <summary>The target as it is shown.</summary>
     internal static int Shown(SetRow set) => KnownStep(set.StepId)?.Within(set.Target) ?? 0;

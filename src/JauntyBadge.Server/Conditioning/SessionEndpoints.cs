@@ -15,15 +15,30 @@ internal static class SessionEndpoints
     {
         var group = api.MapGroup("/").WithTags("Conditioning").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
         group.MapGet("/signs", () => Sign.All).WithName("signs").WithSummary("The signs to tap.");
-        group.MapPost("/dogs/{id:guid}/sessions", StartAsync).WithName("startSession").WithSummary("Start a session where the plan stands, or go on with the one under way.");
+        group
+            .MapPost("/dogs/{id:guid}/sessions", StartAsync)
+            .WithName("startSession")
+            .WithSummary("Start a session where the plan stands, or go on with the one under way.");
         group.MapGet("/dogs/{id:guid}/sessions", RecordAsync).WithName("sessionRecord").WithSummary("The dog's sessions, newest first.");
         group.MapGet("/sessions/{sessionId:guid}", GetAsync).WithName("session").WithSummary("A session with its sets.");
         group.MapPut("/sessions/{sessionId:guid}/goes/{goId:guid}", PutGoAsync).WithName("putGo").WithSummary("Save a go; sent twice it counts once.");
         group.MapDelete("/sessions/{sessionId:guid}/goes/{goId:guid}", DeleteGoAsync).WithName("deleteGo").WithSummary("Take back a go of the open set.");
-        group.MapPut("/sessions/{sessionId:guid}/signs/{seenId:guid}", PutSignAsync).WithName("putSign").WithSummary("Save a sign seen; sent twice it counts once.");
-        group.MapDelete("/sessions/{sessionId:guid}/signs/{seenId:guid}", DeleteSignAsync).WithName("deleteSign").WithSummary("Take back a sign of the open set.");
-        group.MapPost("/sessions/{sessionId:guid}/sets/{number:int}/finish", FinishSetAsync).WithName("finishSet").WithSummary("Finish a set: the rule decides what is next.");
-        group.MapPost("/sessions/{sessionId:guid}/end", EndAsync).WithName("endSession").WithSummary("End the session; an open set with goes is finished first.");
+        group
+            .MapPut("/sessions/{sessionId:guid}/signs/{seenId:guid}", PutSignAsync)
+            .WithName("putSign")
+            .WithSummary("Save a sign seen; sent twice it counts once.");
+        group
+            .MapDelete("/sessions/{sessionId:guid}/signs/{seenId:guid}", DeleteSignAsync)
+            .WithName("deleteSign")
+            .WithSummary("Take back a sign of the open set.");
+        group
+            .MapPost("/sessions/{sessionId:guid}/sets/{number:int}/finish", FinishSetAsync)
+            .WithName("finishSet")
+            .WithSummary("Finish a set: the rule decides what is next.");
+        group
+            .MapPost("/sessions/{sessionId:guid}/end", EndAsync)
+            .WithName("endSession")
+            .WithSummary("End the session; an open set with goes is finished first.");
     }
 
     private static async Task<SessionDto> StartAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -35,7 +50,14 @@ internal static class SessionEndpoints
         if (position.NotBefore > clock.Today())
             throw Refusal.Conflict($"It went over threshold last time: not before {position.NotBefore:d MMMM}. To overrule, set the plan by hand with a note.");
         var (start, gap) = Progression.AfterGap(file.Plan, position, file.LastTrained, clock.Today(), file.Measured.Rules);
-        var session = new SessionRow { Id = Guid.NewGuid(), DogId = id, StartedAt = clock.UtcNow(), GapReason = gap, BegunWith = file.ForSession() };
+        var session = new SessionRow
+        {
+            Id = Guid.NewGuid(),
+            DogId = id,
+            StartedAt = clock.UtcNow(),
+            GapReason = gap,
+            BegunWith = file.ForSession(),
+        };
         session.Sets.Add(NewSet(session, 1, start, clock));
         db.Sessions.Add(session);
         await db.SaveChangesAsync(cancel);
@@ -56,74 +78,121 @@ internal static class SessionEndpoints
     }
 
     private static Task<SessionDto> PutGoAsync(Guid sessionId, Guid goId, GoEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, async (session, dog) =>
-        {
-            if (await db.Goes.AsNoTracking().SingleOrDefaultAsync(g => g.Id == goId, cancel) is { } known)
+        ChangeAsync(
+            sessionId,
+            db,
+            async (session, dog) =>
             {
-                SentAgain(session, known.SetId, entry, (known.Success, known.HeldMs) == (entry.Success!.Value, entry.HeldMs));
-                return;
-            }
+                if (await db.Goes.AsNoTracking().SingleOrDefaultAsync(g => g.Id == goId, cancel) is { } known)
+                {
+                    SentAgain(session, known.SetId, entry, (known.Success, known.HeldMs) == (entry.Success!.Value, entry.HeldMs));
+                    return;
+                }
 
-            var set = TappedIn(session, dog, entry);
-            if (set.Goes.Count >= Progression.GoesInSet)
-                throw Refusal.Conflict($"A set has {Progression.GoesInSet} goes. Finish it first.", SessionDto.Of(session, dog));
-            db.Goes.Add(new GoRow { Id = goId, SetId = set.Id, Success = entry.Success!.Value, HeldMs = entry.HeldMs, At = TappedAt(entry.At, session, clock) });
-        }, cancel);
+                var set = TappedIn(session, dog, entry);
+                if (set.Goes.Count >= Progression.GoesInSet)
+                    throw Refusal.Conflict($"A set has {Progression.GoesInSet} goes. Finish it first.", SessionDto.Of(session, dog));
+                db.Goes.Add(
+                    new GoRow
+                    {
+                        Id = goId,
+                        SetId = set.Id,
+                        Success = entry.Success!.Value,
+                        HeldMs = entry.HeldMs,
+                        At = TappedAt(entry.At, session, clock),
+                    }
+                );
+            },
+            cancel
+        );
 
     private static Task<SessionDto> DeleteGoAsync(Guid sessionId, Guid goId, PracticeDb db, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, (session, _) =>
-        {
-            var goes = OpenSet(session).Goes;
-            goes.Remove(goes.SingleOrDefault(g => g.Id == goId) ?? throw Refusal.NotFound("No go of the open set has this id."));
-            return Task.CompletedTask;
-        }, cancel);
+        ChangeAsync(
+            sessionId,
+            db,
+            (session, _) =>
+            {
+                var goes = OpenSet(session).Goes;
+                goes.Remove(goes.SingleOrDefault(g => g.Id == goId) ?? throw Refusal.NotFound("No go of the open set has this id."));
+                return Task.CompletedTask;
+            },
+            cancel
+        );
 
     private static Task<SessionDto> PutSignAsync(Guid sessionId, Guid seenId, SignEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, async (session, dog) =>
-        {
-            if (await db.Signs.AsNoTracking().SingleOrDefaultAsync(s => s.Id == seenId, cancel) is { } known)
-                SentAgain(session, known.SetId, entry, known.SignId == entry.SignId);
-            else
-                db.Signs.Add(new SignRow { Id = seenId, SetId = TappedIn(session, dog, entry).Id, SignId = entry.SignId!, At = TappedAt(entry.At, session, clock) });
-        }, cancel);
+        ChangeAsync(
+            sessionId,
+            db,
+            async (session, dog) =>
+            {
+                if (await db.Signs.AsNoTracking().SingleOrDefaultAsync(s => s.Id == seenId, cancel) is { } known)
+                    SentAgain(session, known.SetId, entry, known.SignId == entry.SignId);
+                else
+                    db.Signs.Add(
+                        new SignRow
+                        {
+                            Id = seenId,
+                            SetId = TappedIn(session, dog, entry).Id,
+                            SignId = entry.SignId!,
+                            At = TappedAt(entry.At, session, clock),
+                        }
+                    );
+            },
+            cancel
+        );
 
     private static Task<SessionDto> DeleteSignAsync(Guid sessionId, Guid seenId, PracticeDb db, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, (session, _) =>
-        {
-            var signs = OpenSet(session).Signs;
-            signs.Remove(signs.SingleOrDefault(s => s.Id == seenId) ?? throw Refusal.NotFound("No sign of the open set has this id."));
-            return Task.CompletedTask;
-        }, cancel);
+        ChangeAsync(
+            sessionId,
+            db,
+            (session, _) =>
+            {
+                var signs = OpenSet(session).Signs;
+                signs.Remove(signs.SingleOrDefault(s => s.Id == seenId) ?? throw Refusal.NotFound("No sign of the open set has this id."));
+                return Task.CompletedTask;
+            },
+            cancel
+        );
 
     private static Task<SessionDto> FinishSetAsync(Guid sessionId, int number, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, async (session, dog) =>
-        {
-            var set = session.Sets.SingleOrDefault(s => s.Number == number) ?? throw Refusal.NotFound("The session has no set of this number.");
-            if (set.ClosedAt is not null)
-                return;
-            if (set.Goes.Count == 0 && set.Signs.Count == 0)
-                throw Refusal.Conflict("Nothing has happened in this set yet.");
-            var next = await DecideAsync(session, set, dog, db, clock, cancel);
-            if (next is not null)
-                session.Sets.Add(NewSet(session, number + 1, next, clock));
-            else
-                session.EndedAt = clock.UtcNow();
-        }, cancel);
+        ChangeAsync(
+            sessionId,
+            db,
+            async (session, dog) =>
+            {
+                var set = session.Sets.SingleOrDefault(s => s.Number == number) ?? throw Refusal.NotFound("The session has no set of this number.");
+                if (set.ClosedAt is not null)
+                    return;
+                if (set.Goes.Count == 0 && set.Signs.Count == 0)
+                    throw Refusal.Conflict("Nothing has happened in this set yet.");
+                var next = await DecideAsync(session, set, dog, db, clock, cancel);
+                if (next is not null)
+                    session.Sets.Add(NewSet(session, number + 1, next, clock));
+                else
+                    session.EndedAt = clock.UtcNow();
+            },
+            cancel
+        );
 
     private static Task<SessionDto> EndAsync(Guid sessionId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        ChangeAsync(sessionId, db, async (session, dog) =>
-        {
-            if (session.EndedAt is not null)
-                return;
-            var open = session.Sets.SingleOrDefault(s => s.ClosedAt is null);
-            if (open is { Goes.Count: 0, Signs.Count: 0 })
-                session.Sets.Remove(open);
-            else if (open is not null)
-                await DecideAsync(session, open, dog, db, clock, cancel);
-            session.EndedAt = clock.UtcNow();
-            if (session.Sets.Count == 0)
-                db.Sessions.Remove(session);
-        }, cancel);
+        ChangeAsync(
+            sessionId,
+            db,
+            async (session, dog) =>
+            {
+                if (session.EndedAt is not null)
+                    return;
+                var open = session.Sets.SingleOrDefault(s => s.ClosedAt is null);
+                if (open is { Goes.Count: 0, Signs.Count: 0 })
+                    session.Sets.Remove(open);
+                else if (open is not null)
+                    await DecideAsync(session, open, dog, db, clock, cancel);
+                session.EndedAt = clock.UtcNow();
+                if (session.Sets.Count == 0)
+                    db.Sessions.Remove(session);
+            },
+            cancel
+        );
 
     /// <summary>Changes a session, saves it and answers how it stands now.</summary>
     private static async Task<SessionDto> ChangeAsync(Guid sessionId, PracticeDb db, Func<SessionRow, PlannedDog, Task> change, CancellationToken cancel)
@@ -135,18 +204,45 @@ internal static class SessionEndpoints
     }
 
     /// <summary>Closes a set by the rule and answers where to go on in this session, or null when it should end.</summary>
-    private static async Task<PlanPosition?> DecideAsync(SessionRow session, SetRow set, PlannedDog dog, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<PlanPosition?> DecideAsync(
+        SessionRow session,
+        SetRow set,
+        PlannedDog dog,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
-        var earlier = await db.Sets.AsNoTracking().Include(s => s.Goes).Include(s => s.Signs)
-            .Where(s => s.DogId == session.DogId && s.StepId == set.StepId && s.ClosedAt != null).OrderBy(s => s.Id).ToListAsync(cancel);
+        var earlier = await db
+            .Sets.AsNoTracking()
+            .Include(s => s.Goes)
+            .Include(s => s.Signs)
+            .Where(s => s.DogId == session.DogId && s.StepId == set.StepId && s.ClosedAt != null)
+            .OrderBy(s => s.Id)
+            .ToListAsync(cancel);
         var (plan, record) = (dog.PlanOf(session), set.ToRecord());
         var passed = await db.StepPasses.Where(p => p.DogId == session.DogId).Select(p => p.StepId).ToListAsync(cancel);
         var goodDays = Progression.GoodDays(plan, record, earlier.Select(s => s.ToRecord()), dog.Rules);
         var decision = Progression.AfterSet(
-            plan, record, passed.ToHashSet(), goodDays, (clock.UtcNow() - session.StartedAt, session.Sets.Sum(s => s.Goes.Count), PlannedDog.Backs(session)), dog.Rules);
+            plan,
+            record,
+            passed.ToHashSet(),
+            goodDays,
+            (clock.UtcNow() - session.StartedAt, session.Sets.Sum(s => s.Goes.Count), PlannedDog.Backs(session)),
+            dog.Rules
+        );
         db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), clock.UtcNow()));
         if (decision.Kind == DecisionKind.Passed && !passed.Contains(set.StepId))
-            db.StepPasses.Add(new StepPassRow { DogId = session.DogId, StepId = set.StepId, Day = set.Day, How = PassedHow.Trained, Set = set });
+            db.StepPasses.Add(
+                new StepPassRow
+                {
+                    DogId = session.DogId,
+                    StepId = set.StepId,
+                    Day = set.Day,
+                    How = PassedHow.Trained,
+                    Set = set,
+                }
+            );
         return decision.EndSession ? null : decision.Next;
     }
 
@@ -157,16 +253,17 @@ internal static class SessionEndpoints
         return told?.UtcDateTime is { } at && at >= session.StartedAt - ClocksApart && at <= now + ClocksApart ? at : now;
     }
 
-    private static SetRow NewSet(SessionRow session, int number, PlanPosition at, TimeProvider clock) => new()
-    {
-        SessionId = session.Id,
-        DogId = session.DogId,
-        Number = number,
-        StepId = at.StepId,
-        Target = at.Target,
-        StartedAt = clock.UtcNow(),
-        Day = clock.Today(),
-    };
+    private static SetRow NewSet(SessionRow session, int number, PlanPosition at, TimeProvider clock) =>
+        new()
+        {
+            SessionId = session.Id,
+            DogId = session.DogId,
+            Number = number,
+            StepId = at.StepId,
+            Target = at.Target,
+            StartedAt = clock.UtcNow(),
+            Day = clock.Today(),
+        };
 
     /// <summary>What is sent twice counts once; an id that stands for something else is refused.</summary>
     private static void SentAgain(SessionRow session, int setId, ITapped tapped, bool same)
@@ -182,14 +279,18 @@ internal static class SessionEndpoints
         if (open is not null && IsOf(open, tapped))
             return open;
         var stands = open is null ? "the session has ended" : $"set {open.Number} is open, {Step.Find(open.StepId)?.Name ?? open.StepId}";
-        throw Refusal.Conflict($"This was tapped in set {tapped.Set}; now {stands}. It was not counted: say on the pad where it belongs.", SessionDto.Of(session, dog));
+        throw Refusal.Conflict(
+            $"This was tapped in set {tapped.Set}; now {stands}. It was not counted: say on the pad where it belongs.",
+            SessionDto.Of(session, dog)
+        );
     }
 
     private static bool IsOf(SetRow set, ITapped tapped) => (set.Number, set.StepId, SessionDto.Shown(set)) == (tapped.Set, tapped.StepId, tapped.Target);
 
-    private static SetRow OpenSet(SessionRow session) => session.EndedAt is not null
-        ? throw Refusal.Conflict("This session has ended.")
-        : session.Sets.SingleOrDefault(s => s.ClosedAt is null) ?? throw Refusal.Conflict("No set is open.");
+    private static SetRow OpenSet(SessionRow session) =>
+        session.EndedAt is not null
+            ? throw Refusal.Conflict("This session has ended.")
+            : session.Sets.SingleOrDefault(s => s.ClosedAt is null) ?? throw Refusal.Conflict("No set is open.");
 
     private static async Task<(SessionRow Session, PlannedDog Dog)> LoadAsync(PracticeDb db, Guid sessionId, CancellationToken cancel)
     {
@@ -207,5 +308,10 @@ internal static class SessionEndpoints
     }
 
     private static IQueryable<SessionRow> WithSets(PracticeDb db) =>
-        db.Sessions.Include(s => s.Sets.OrderBy(x => x.Number)).ThenInclude(s => s.Goes.OrderBy(g => g.Number)).Include(s => s.Sets).ThenInclude(s => s.Signs.OrderBy(x => x.Number)).AsSplitQuery();
+        db
+            .Sessions.Include(s => s.Sets.OrderBy(x => x.Number))
+                .ThenInclude(s => s.Goes.OrderBy(g => g.Number))
+            .Include(s => s.Sets)
+                .ThenInclude(s => s.Signs.OrderBy(x => x.Number))
+            .AsSplitQuery();
 }

@@ -23,8 +23,16 @@ public sealed record WhatIfSign(int? AfterGo = null, string? SignId = null);
 /// <param name="GoodDaysBefore">Earlier days on which the top target went well, 0 to 1000.</param>
 /// <param name="BacksBefore">Times it went back in this session already, 0 to 1000.</param>
 public sealed record WhatIfSet(
-    GoRule? Rule = null, Temperament? Temperament = null, IReadOnlyList<bool>? Goes = null, IReadOnlyList<WhatIfSign>? Signs = null, int? Target = null, int? TopTarget = null,
-    bool? Gate = null, int? GoodDaysBefore = null, int? BacksBefore = null);
+    GoRule? Rule = null,
+    Temperament? Temperament = null,
+    IReadOnlyList<bool>? Goes = null,
+    IReadOnlyList<WhatIfSign>? Signs = null,
+    int? Target = null,
+    int? TopTarget = null,
+    bool? Gate = null,
+    int? GoodDaysBefore = null,
+    int? BacksBefore = null
+);
 
 /// <summary>How many more would settle a set that goes on.</summary>
 /// <param name="Right">So many more right in a row.</param>
@@ -38,7 +46,17 @@ public sealed record SettlesDto(int Right, int Missed);
 /// <param name="Evidence">Natural logarithm of how much better "ready for more" explains the goes looked at than "not yet".</param>
 /// <param name="Settles">Null once it is settled.</param>
 public sealed record WhatIfSetAnswer(
-    int? DecidedAfter, DecisionKind Decision, int? NextTarget, bool EndSession, int StepsBack, int NotBeforeDays, int? StartsAt, double Evidence, SettlesDto? Settles, string Reason);
+    int? DecidedAfter,
+    DecisionKind Decision,
+    int? NextTarget,
+    bool EndSession,
+    int StepsBack,
+    int NotBeforeDays,
+    int? StartsAt,
+    double Evidence,
+    SettlesDto? Settles,
+    string Reason
+);
 
 /// <summary>A hold.</summary>
 /// <param name="Seconds">Over 0, up to 3600.</param>
@@ -61,7 +79,11 @@ public sealed record WhatIfHoldAnswer(HoldEstimate How, double? Rank, int PullOu
 /// <summary>What a plan needs to know of a dog.</summary>
 /// <param name="Temperament">bold, typical, wary or soured; typical when left out.</param>
 public sealed record WhatIfPlanDog(
-    Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, HeadShape? HeadShape = null, IReadOnlyList<Purpose>? Purposes = null);
+    Temperament? Temperament = null,
+    IReadOnlyList<Sensitivity>? Sensitivities = null,
+    HeadShape? HeadShape = null,
+    IReadOnlyList<Purpose>? Purposes = null
+);
 
 /// <summary>A dog to plan for.</summary>
 /// <param name="Dog">The dog.</param>
@@ -88,7 +110,9 @@ public sealed class WhatIfPlanValidator : AbstractValidator<WhatIfPlan>
     {
         RuleFor(p => p.Dog).NotNull().WithMessage("dog is needed.");
         RuleFor(p => p.School).Must(s => s is null || WhatIfTraining.SchoolOf(s) is not null).WithMessage(WhatIfTraining.Schools);
-        RuleFor(p => p.Policies).Must(p => p is null || p.All(c => PolicyRow.All[(int)c.Key].Option(c.Value) is not null)).WithMessage("policies takes options of GET /api/ways-of-working, by topic.");
+        RuleFor(p => p.Policies)
+            .Must(p => p is null || p.All(c => PolicyRow.All[(int)c.Key].Option(c.Value) is not null))
+            .WithMessage("policies takes options of GET /api/ways-of-working, by topic.");
     }
 }
 
@@ -101,35 +125,61 @@ internal static class WhatIfTraining
         whatIf.MapPost("/set", DecideSet).WithName("whatIfSet").WithSummary("Decide a set of goes: on, the same again, or back.");
         whatIf.MapPost("/plan", Plan).WithName("whatIfPlan").WithSummary("The steps for a dog in order, with what is left out and why.");
         whatIf.MapPost("/hold", Hold).WithName("whatIfHold").WithSummary("What a dog holds, and what to ask of it next.");
-        whatIf.MapPost("/forecast", WhatIfForecasts.Foretell).WithName("whatIfForecast").WithSummary("When a dog will be ready, from its log and the days there are.");
+        whatIf
+            .MapPost("/forecast", WhatIfForecasts.Foretell)
+            .WithName("whatIfForecast")
+            .WithSummary("When a dog will be ready, from its log and the days there are.");
     }
 
     private static WhatIfSetAnswer DecideSet(WhatIfSet asked)
     {
         var start = new SetStart(
-            asked.Rule ?? GoRule.AsSoonAsClear, asked.Temperament!.Value, asked.Target!.Value, asked.TopTarget!.Value, asked.Gate == true, asked.GoodDaysBefore ?? 0, asked.BacksBefore ?? 0);
-        var decision = GoRules.Decide(start, asked.Goes!, [.. (asked.Signs ?? []).Select(s => new SeenAt(s.AfterGo!.Value, Sign.Find(s.SignId!)!.Group))], HouseRules.Ours);
+            asked.Rule ?? GoRule.AsSoonAsClear,
+            asked.Temperament!.Value,
+            asked.Target!.Value,
+            asked.TopTarget!.Value,
+            asked.Gate == true,
+            asked.GoodDaysBefore ?? 0,
+            asked.BacksBefore ?? 0
+        );
+        var decision = GoRules.Decide(
+            start,
+            asked.Goes!,
+            [.. (asked.Signs ?? []).Select(s => new SeenAt(s.AfterGo!.Value, Sign.Find(s.SignId!)!.Group))],
+            HouseRules.Ours
+        );
         return new WhatIfSetAnswer(
-            decision.DecidedAfter, decision.Kind, decision.NextTarget, decision.EndSession, decision.StepsBack, decision.NotBeforeDays, decision.StartsAt, decision.Evidence,
+            decision.DecidedAfter,
+            decision.Kind,
+            decision.NextTarget,
+            decision.EndSession,
+            decision.StepsBack,
+            decision.NotBeforeDays,
+            decision.StartsAt,
+            decision.Evidence,
             decision is { SettlesRight: { } right, SettlesMissed: { } missed } ? new SettlesDto(right, missed) : null,
-            ConditioningWords.Reason(decision, start, t => t < 0 ? ConditioningWords.Rung(t) : $"target {t + 1}"));
+            ConditioningWords.Reason(decision, start, t => t < 0 ? ConditioningWords.Rung(t) : $"target {t + 1}")
+        );
     }
 
     /// <summary>A school by name or id; null where there is none, or nothing was said.</summary>
     internal static School? SchoolOf(string? said) =>
-        School.All.FirstOrDefault(s => string.Equals(s.Name, said, StringComparison.OrdinalIgnoreCase) || string.Equals($"{s.Id}", said, StringComparison.OrdinalIgnoreCase));
+        School.All.FirstOrDefault(s =>
+            string.Equals(s.Name, said, StringComparison.OrdinalIgnoreCase) || string.Equals($"{s.Id}", said, StringComparison.OrdinalIgnoreCase)
+        );
 
     /// <summary>What would be accepted as a school.</summary>
     internal static string Schools { get; } = $"school can be left out or be one of: {string.Join(", ", School.All.Select(s => s.Name))}.";
 
-    internal static DogProfile ProfileOf(WhatIfPlanDog dog) => new()
-    {
-        Name = "Any",
-        Temperament = dog.Temperament ?? Temperament.Typical,
-        Sensitivities = dog.Sensitivities ?? [],
-        HeadShapeSeen = dog.HeadShape,
-        Purposes = dog.Purposes ?? [],
-    };
+    internal static DogProfile ProfileOf(WhatIfPlanDog dog) =>
+        new()
+        {
+            Name = "Any",
+            Temperament = dog.Temperament ?? Temperament.Typical,
+            Sensitivities = dog.Sensitivities ?? [],
+            HeadShapeSeen = dog.HeadShape,
+            Purposes = dog.Purposes ?? [],
+        };
 
     private static WhatIfPlanAnswer Plan(WhatIfPlan asked)
     {
@@ -137,9 +187,16 @@ internal static class WhatIfTraining
         return new WhatIfPlanAnswer(
             [
                 .. plan.Steps.Select(s => new WhatIfPlanStep(
-                    s.Step.Id, s.Step.Stage, [.. Enumerable.Range(0, s.Step.Ladder.Count).Select(s.Step.TargetText)], plan.IsGate(s.Step), s.Step.After, string.Join(" ", [s.Step.Purpose, .. s.Notes]))),
+                    s.Step.Id,
+                    s.Step.Stage,
+                    [.. Enumerable.Range(0, s.Step.Ladder.Count).Select(s.Step.TargetText)],
+                    plan.IsGate(s.Step),
+                    s.Step.After,
+                    string.Join(" ", [s.Step.Purpose, .. s.Notes])
+                )),
             ],
-            [.. plan.LeftOut.Select(l => new WhatIfLeftOut(l.Step.Id, l.Reason))]);
+            [.. plan.LeftOut.Select(l => new WhatIfLeftOut(l.Step.Id, l.Reason))]
+        );
     }
 
     private static WhatIfHoldAnswer Hold(WhatIfHold asked)
@@ -148,7 +205,14 @@ internal static class WhatIfTraining
         var holds = (asked.Holds ?? []).Select(h => new HeldGo(TimeSpan.FromSeconds(h.Seconds!.Value), h.Marked == true)).ToList();
         var estimate = Holds.Estimate(holds, asked.Share ?? rules[Holds.Share], rules);
         var next = Holds.Next(TimeSpan.FromSeconds(asked.CriterionSeconds!.Value), estimate.Criterion, asked.After, rules);
-        return new WhatIfHoldAnswer(estimate.How, estimate.Rank, estimate.PullOuts, estimate.Held.TotalSeconds, estimate.Criterion?.TotalSeconds, next.TotalSeconds);
+        return new WhatIfHoldAnswer(
+            estimate.How,
+            estimate.Rank,
+            estimate.PullOuts,
+            estimate.Held.TotalSeconds,
+            estimate.Criterion?.TotalSeconds,
+            next.TotalSeconds
+        );
     }
 }
 
@@ -161,16 +225,26 @@ public sealed class WhatIfSetValidator : AbstractValidator<WhatIfSet>
     public WhatIfSetValidator()
     {
         RuleFor(s => s.Temperament).NotNull().WithMessage("temperament is needed: bold, typical, wary or soured.");
-        RuleFor(s => s.Goes).NotNull().WithMessage("goes is needed: true or false for each, none yet as [].").Must(g => g is null || g.Count <= MostGoes).WithMessage($"Up to {MostGoes} goes, please.");
+        RuleFor(s => s.Goes)
+            .NotNull()
+            .WithMessage("goes is needed: true or false for each, none yet as [].")
+            .Must(g => g is null || g.Count <= MostGoes)
+            .WithMessage($"Up to {MostGoes} goes, please.");
         RuleFor(s => s.TopTarget).NotNull().InclusiveBetween(0, MostTargets).WithMessage($"topTarget must be 0 to {MostTargets}.");
-        RuleFor(s => s.Target).NotNull().Must((s, t) => t >= SetStart.EasiestRung && t <= (s.TopTarget ?? MostTargets)).WithMessage($"target must be {SetStart.EasiestRung} to topTarget.");
+        RuleFor(s => s.Target)
+            .NotNull()
+            .Must((s, t) => t >= SetStart.EasiestRung && t <= (s.TopTarget ?? MostTargets))
+            .WithMessage($"target must be {SetStart.EasiestRung} to topTarget.");
         RuleFor(s => s.GoodDaysBefore).InclusiveBetween(0, Many).WithMessage($"goodDaysBefore must be 0 to {Many}.");
         RuleFor(s => s.BacksBefore).InclusiveBetween(0, Many).WithMessage($"backsBefore must be 0 to {Many}.");
-        RuleForEach(s => s.Signs).ChildRules(sign =>
-        {
-            sign.RuleFor(s => s.AfterGo).NotNull().InclusiveBetween(0, MostGoes).WithMessage($"afterGo must be 0 to {MostGoes}.");
-            sign.RuleFor(s => s.SignId).Must(id => id is not null && Sign.Find(id) is not null).WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/signs has them.");
-        });
+        RuleForEach(s => s.Signs)
+            .ChildRules(sign =>
+            {
+                sign.RuleFor(s => s.AfterGo).NotNull().InclusiveBetween(0, MostGoes).WithMessage($"afterGo must be 0 to {MostGoes}.");
+                sign.RuleFor(s => s.SignId)
+                    .Must(id => id is not null && Sign.Find(id) is not null)
+                    .WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/signs has them.");
+            });
     }
 }
 
@@ -185,10 +259,14 @@ public sealed class WhatIfHoldValidator : AbstractValidator<WhatIfHold>
         RuleFor(h => h.Share).Must(s => s is null or (> 0 and < 1)).WithMessage("share must lie between 0 and 1, such as 0.8.");
         RuleFor(h => h.Holds).Must(h => h is null || h.Count <= MostHolds).WithMessage($"Up to {MostHolds} holds, please.");
         RuleFor(h => h.After).Must(a => a is null or DecisionKind.Raise or DecisionKind.Back).WithMessage("after must be raise or back, or left out.");
-        RuleForEach(h => h.Holds).ChildRules(hold =>
-        {
-            hold.RuleFor(h => h.Seconds).NotNull().Must(s => s is null or (> 0 and <= MostSeconds)).WithMessage($"seconds must be over 0 and up to {MostSeconds}.");
-            hold.RuleFor(h => h.Marked).NotNull().WithMessage("marked is needed: true where the handler ended the hold, false where the dog pulled out.");
-        });
+        RuleForEach(h => h.Holds)
+            .ChildRules(hold =>
+            {
+                hold.RuleFor(h => h.Seconds)
+                    .NotNull()
+                    .Must(s => s is null or (> 0 and <= MostSeconds))
+                    .WithMessage($"seconds must be over 0 and up to {MostSeconds}.");
+                hold.RuleFor(h => h.Marked).NotNull().WithMessage("marked is needed: true where the handler ended the hold, false where the dog pulled out.");
+            });
     }
 }

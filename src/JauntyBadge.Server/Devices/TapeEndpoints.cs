@@ -46,18 +46,34 @@ internal static class TapeEndpoints
     public static void MapTape(this IEndpointRouteBuilder api)
     {
         var tape = api.MapGroup("/devices/tape").WithTags("Digital tape");
-        tape.MapGet("/events", News).WithName("tapeNews").WithSummary("What the digital tape sends, as server-sent events: state, battery, readings, trouble.").Produces<TapeNews>(contentType: "text/event-stream");
-        tape.MapPost("/claim", Claim).WithName("claimTape").WithSummary("Let the tape's readings come to a bench that listens, instead of to the one that has them now.").ProducesProblem(StatusCodes.Status409Conflict);
-        tape.MapPost("/stand-in", Do).WithName("standInTape").WithSummary("Press the simulated tape's button, or let it fail.").ProducesProblem(StatusCodes.Status409Conflict);
+        tape.MapGet("/events", News)
+            .WithName("tapeNews")
+            .WithSummary("What the digital tape sends, as server-sent events: state, battery, readings, trouble.")
+            .Produces<TapeNews>(contentType: "text/event-stream");
+        tape.MapPost("/claim", Claim)
+            .WithName("claimTape")
+            .WithSummary("Let the tape's readings come to a bench that listens, instead of to the one that has them now.")
+            .ProducesProblem(StatusCodes.Status409Conflict);
+        tape.MapPost("/stand-in", Do)
+            .WithName("standInTape")
+            .WithSummary("Press the simulated tape's button, or let it fail.")
+            .ProducesProblem(StatusCodes.Status409Conflict);
     }
 
-    private static NoContent Claim(ClaimEntry entry, TapeService tape) => tape.Claim(entry.Bench!.Value)
-        ? TypedResults.NoContent()
-        : throw Refusal.Conflict("This bench does not listen to the tape just now. It is tried again by itself.");
+    private static NoContent Claim(ClaimEntry entry, TapeService tape) =>
+        tape.Claim(entry.Bench!.Value)
+            ? TypedResults.NoContent()
+            : throw Refusal.Conflict("This bench does not listen to the tape just now. It is tried again by itself.");
 
     private static async Task<ServerSentEventsResult<TapeNews>> News(
-        TapeService tape, PracticeDb db, IHostApplicationLifetime life, HttpContext http, CancellationToken cancel,
-        [Description("the bench that listens, an id it keeps")] Guid? bench = null, [Description("the dog on it")] Guid? dog = null)
+        TapeService tape,
+        PracticeDb db,
+        IHostApplicationLifetime life,
+        HttpContext http,
+        CancellationToken cancel,
+        [Description("the bench that listens, an id it keeps")] Guid? bench = null,
+        [Description("the dog on it")] Guid? dog = null
+    )
     {
         var name = await db.Dogs.AsNoTracking().Where(d => d.Id == dog).Select(d => d.Name).FirstOrDefaultAsync(cancel);
 
@@ -86,7 +102,8 @@ internal static class TapeEndpoints
         }
     }
 
-    private static NoContent Do(StandInEntry entry, StandInTape tape) => tape.Do(entry.Act!.Value, StandInTape.Truth(entry.Measure!.Value, entry.Side))
-        ? TypedResults.NoContent()
-        : throw Refusal.Conflict("The tape is not connected just now. It is tried again by itself.");
+    private static NoContent Do(StandInEntry entry, StandInTape tape) =>
+        tape.Do(entry.Act!.Value, StandInTape.Truth(entry.Measure!.Value, entry.Side))
+            ? TypedResults.NoContent()
+            : throw Refusal.Conflict("The tape is not connected just now. It is tried again by itself.");
 }

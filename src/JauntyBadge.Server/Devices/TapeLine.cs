@@ -39,8 +39,10 @@ public abstract partial record TapeLine
             case ["HELLO", var name, "1"]:
                 line = new Hello(name);
                 return true;
-            case ["LEN", var number, var mm] when Whole(number, 0, 9999) is { } n
-                && decimal.TryParse(mm, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value) && value is > 0 and <= 1500:
+            case ["LEN", var number, var mm]
+                when Whole(number, 0, 9999) is { } n
+                    && decimal.TryParse(mm, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value)
+                    && value is > 0 and <= 1500:
                 line = new Measured(n, Length.FromMillimeters((double)value));
                 return true;
             case ["BAT", var percent] when Whole(percent, 0, 100) is { } p:

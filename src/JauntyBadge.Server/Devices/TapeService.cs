@@ -24,7 +24,15 @@ public enum TapeState
 /// <param name="Mine">Its readings come to this bench.</param>
 /// <param name="HeldFor">The dog on whose bench they land instead; null when they land on none.</param>
 public sealed record TapeNews(
-    TapeState State, string? Name = null, int? BatteryPercent = null, int? Number = null, double? Millimetres = null, string? Trouble = null, bool Mine = false, string? HeldFor = null);
+    TapeState State,
+    string? Name = null,
+    int? BatteryPercent = null,
+    int? Number = null,
+    double? Millimetres = null,
+    string? Trouble = null,
+    bool Mine = false,
+    string? HeldFor = null
+);
 
 /// <summary>A bench that listens to the tape.</summary>
 /// <param name="Id">Made by the bench, the same when it comes back after a broken connection.</param>
@@ -167,9 +175,17 @@ public sealed class TapeService(ITapeLink link, TimeProvider clock, ILogger<Tape
         }
     }
 
-    private TapeNews For(Listener listener, TapeNews news) => listener.Bench.Id == holder
-        ? news with { Mine = true }
-        : news with { Mine = false, HeldFor = listeners.FirstOrDefault(l => l.Bench.Id == holder)?.Bench.Dog };
+    private TapeNews For(Listener listener, TapeNews news) =>
+        listener.Bench.Id == holder
+            ? news with
+            {
+                Mine = true,
+            }
+            : news with
+            {
+                Mine = false,
+                HeldFor = listeners.FirstOrDefault(l => l.Bench.Id == holder)?.Bench.Dog,
+            };
 
     private sealed record Listener(TapeBench Bench, Channel<TapeNews> News);
 }

@@ -10,11 +10,23 @@ namespace JauntyBadge.Server.Dogs;
 
 /// <summary>A breed as entered.</summary>
 public sealed record BreedEntry(
-    string? Name = null, HeadShape? Shape = null, IReadOnlyList<BreedTrait>? Traits = null, int? GrowingMonths = null, IReadOnlyList<string>? AlsoCalled = null)
+    string? Name = null,
+    HeadShape? Shape = null,
+    IReadOnlyList<BreedTrait>? Traits = null,
+    int? GrowingMonths = null,
+    IReadOnlyList<string>? AlsoCalled = null
+)
 {
     /// <summary>The breed entered, once it was found in order.</summary>
-    internal Breed ToBreed(string id) => new(
-        id, Name!.Trim(), Shape!.Value, [.. (Traits ?? []).Distinct()], GrowingMonths!.Value, [.. (AlsoCalled ?? []).Select(n => n.Trim()).Where(n => n != "")]);
+    internal Breed ToBreed(string id) =>
+        new(
+            id,
+            Name!.Trim(),
+            Shape!.Value,
+            [.. (Traits ?? []).Distinct()],
+            GrowingMonths!.Value,
+            [.. (AlsoCalled ?? []).Select(n => n.Trim()).Where(n => n != "")]
+        );
 }
 
 /// <summary>What may be entered for a breed.</summary>
@@ -24,9 +36,14 @@ public sealed class BreedEntryValidator : AbstractValidator<BreedEntry>
     {
         RuleFor(b => b.Name).NotEmpty().WithMessage("Give the breed a name.").MaximumLength(60).WithMessage("A name has up to 60 letters.");
         RuleFor(b => b.Shape).NotNull().WithMessage("shape is needed: long, medium or short.");
-        RuleFor(b => b.GrowingMonths).NotNull().WithMessage($"Say until when it grows: {Breed.LeastGrowing} to {Breed.MostGrowing} months.")
-            .InclusiveBetween(Breed.LeastGrowing, Breed.MostGrowing).WithMessage($"A head grows for {Breed.LeastGrowing} to {Breed.MostGrowing} months.");
-        RuleFor(b => b.AlsoCalled).Must(a => a is null || (a.Count <= 10 && a.All(n => n is { Length: <= 60 }))).WithMessage("Up to ten other names of up to 60 letters.");
+        RuleFor(b => b.GrowingMonths)
+            .NotNull()
+            .WithMessage($"Say until when it grows: {Breed.LeastGrowing} to {Breed.MostGrowing} months.")
+            .InclusiveBetween(Breed.LeastGrowing, Breed.MostGrowing)
+            .WithMessage($"A head grows for {Breed.LeastGrowing} to {Breed.MostGrowing} months.");
+        RuleFor(b => b.AlsoCalled)
+            .Must(a => a is null || (a.Count <= 10 && a.All(n => n is { Length: <= 60 })))
+            .WithMessage("Up to ten other names of up to 60 letters.");
     }
 }
 
@@ -35,10 +52,29 @@ public sealed class BreedEntryValidator : AbstractValidator<BreedEntry>
 /// <param name="Shipped">There is a shipped row behind it to go back to.</param>
 /// <param name="Version">Which version it is; 0 for a shipped one nobody corrected.</param>
 public sealed record BreedDto(
-    string Id, string Name, HeadShape Shape, IReadOnlyList<BreedTrait> Traits, int GrowingMonths, IReadOnlyList<string> AlsoCalled, bool Own, bool Shipped, long Version) : IAtVersion
+    string Id,
+    string Name,
+    HeadShape Shape,
+    IReadOnlyList<BreedTrait> Traits,
+    int GrowingMonths,
+    IReadOnlyList<string> AlsoCalled,
+    bool Own,
+    bool Shipped,
+    long Version
+) : IAtVersion
 {
-    public static BreedDto Of(Breed b, IReadOnlyDictionary<string, long> own) => new(
-        b.Id, b.Name, b.Shape, b.Traits, b.GrowingMonths, b.AlsoCalled ?? [], own.ContainsKey(b.Id), Breed.Shipped.Any(s => s.Id == b.Id), own.GetValueOrDefault(b.Id));
+    public static BreedDto Of(Breed b, IReadOnlyDictionary<string, long> own) =>
+        new(
+            b.Id,
+            b.Name,
+            b.Shape,
+            b.Traits,
+            b.GrowingMonths,
+            b.AlsoCalled ?? [],
+            own.ContainsKey(b.Id),
+            Breed.Shipped.Any(s => s.Id == b.Id),
+            own.GetValueOrDefault(b.Id)
+        );
 }
 
 /// <summary>The breeds: find, correct, add, and go back to the shipped row.</summary>
@@ -47,7 +83,10 @@ internal static class BreedEndpoints
     public static void MapBreeds(this IEndpointRouteBuilder api)
     {
         var breeds = api.MapGroup("/breeds").WithTags("Breeds").OneWriterAtATime();
-        breeds.MapGet("/", ListAsync).WithName("breeds").WithSummary("The breeds, found by any words of name, head shape or traits. From memory unless the practice's own.");
+        breeds
+            .MapGet("/", ListAsync)
+            .WithName("breeds")
+            .WithSummary("The breeds, found by any words of name, head shape or traits. From memory unless the practice's own.");
         breeds.MapPost("/", AddAsync).WithName("addBreed").WithSummary("Add a breed.");
         breeds.MapPut("/{breedId}", EditAsync).WithName("editBreed").WithSummary("Correct a breed.").NeedsVersion();
         breeds.MapDelete("/{breedId}", ResetAsync).WithName("resetBreed").WithSummary("Go back to the shipped row, or take an own breed out.").NeedsVersion();

@@ -10,10 +10,25 @@ namespace JauntyBadge.Server.Dogs;
 
 /// <summary>A dog as entered. Every field may be missing; the validator says which must not.</summary>
 public sealed record DogEntry(
-    string? Name = null, string? Keeper = null, string? Place = null, DateOnly? BirthDate = null, int? AgeMonths = null, IReadOnlyList<string>? BreedIds = null,
-    HeadShape? HeadShapeSeen = null, double? BodyMassKg = null, string? CoatId = null, Coat? CoatSeen = null, IReadOnlyList<Purpose>? Purposes = null,
-    Temperament? Temperament = null, IReadOnlyList<Sensitivity>? Sensitivities = null, BiteTier? BiteTier = null, string? Notes = null,
-    IReadOnlyList<HealthNote>? Health = null, IReadOnlyList<BreedTrait>? TraitsSeen = null, Guid? Id = null)
+    string? Name = null,
+    string? Keeper = null,
+    string? Place = null,
+    DateOnly? BirthDate = null,
+    int? AgeMonths = null,
+    IReadOnlyList<string>? BreedIds = null,
+    HeadShape? HeadShapeSeen = null,
+    double? BodyMassKg = null,
+    string? CoatId = null,
+    Coat? CoatSeen = null,
+    IReadOnlyList<Purpose>? Purposes = null,
+    Temperament? Temperament = null,
+    IReadOnlyList<Sensitivity>? Sensitivities = null,
+    BiteTier? BiteTier = null,
+    string? Notes = null,
+    IReadOnlyList<HealthNote>? Health = null,
+    IReadOnlyList<BreedTrait>? TraitsSeen = null,
+    Guid? Id = null
+)
 {
     /// <summary>Writes what was entered onto a row.</summary>
     public void Onto(DogRow dog, DateOnly today)
@@ -21,7 +36,10 @@ public sealed record DogEntry(
         dog.Name = Name!.Trim();
         dog.Keeper = Blank(Keeper);
         dog.Place = Blank(Place);
-        (dog.BirthDate, dog.BirthDateEstimated) = BirthDate is { } born ? (born, dog.BirthDateEstimated && dog.BirthDate == born) : AgeMonths is { } age ? (today.AddMonths(-age), true) : ((DateOnly?)null, false);
+        (dog.BirthDate, dog.BirthDateEstimated) =
+            BirthDate is { } born ? (born, dog.BirthDateEstimated && dog.BirthDate == born)
+            : AgeMonths is { } age ? (today.AddMonths(-age), true)
+            : ((DateOnly?)null, false);
         dog.BreedIds = [.. BreedIds ?? []];
         dog.HeadShapeSeen = HeadShapeSeen;
         dog.BodyMassKg = BodyMassKg;
@@ -55,20 +73,60 @@ public sealed class DogEntryValidator : AbstractValidator<DogEntry>
         RuleFor(d => d.AgeMonths).InclusiveBetween(0, OldestYears * 12).WithMessage($"An age is 0 to {OldestYears * 12} months.");
         RuleFor(d => d.BodyMassKg).InclusiveBetween(0.4, 120).WithMessage("A body mass is 0.4 to 120 kg.");
         RuleFor(d => d.BreedIds).Must(b => b is null || b.Count <= 2).WithMessage("Up to two breeds; leave it empty when unknown.");
-        RuleForEach(d => d.BreedIds).MustAsync(async (b, cancel) => (await BreedRow.ListAsync(db, cancel)).Find(b) is not null).WithMessage("\"{PropertyValue}\" is not a breed on the list.");
+        RuleForEach(d => d.BreedIds)
+            .MustAsync(async (b, cancel) => (await BreedRow.ListAsync(db, cancel)).Find(b) is not null)
+            .WithMessage("\"{PropertyValue}\" is not a breed on the list.");
         RuleFor(d => d.CoatId).Must(c => c is null || CoatColour.Find(c) is not null).WithMessage("\"{PropertyValue}\" is not a coat colour on the list.");
     }
 }
 
 /// <summary>A dog on record.</summary>
 public sealed record DogDto(
-    Guid Id, string Name, string? Keeper, string? Place, DateOnly? BirthDate, bool BirthDateEstimated, IReadOnlyList<string> BreedIds, HeadShape? HeadShapeSeen,
-    double? BodyMassKg, string? CoatId, Coat? CoatSeen, IReadOnlyList<Purpose> Purposes, Temperament Temperament, IReadOnlyList<Sensitivity> Sensitivities,
-    BiteTier BiteTier, string? Notes, bool Archived, long Version, IReadOnlyList<HealthNote> Health, IReadOnlyList<BreedTrait> TraitsSeen) : IAtVersion
+    Guid Id,
+    string Name,
+    string? Keeper,
+    string? Place,
+    DateOnly? BirthDate,
+    bool BirthDateEstimated,
+    IReadOnlyList<string> BreedIds,
+    HeadShape? HeadShapeSeen,
+    double? BodyMassKg,
+    string? CoatId,
+    Coat? CoatSeen,
+    IReadOnlyList<Purpose> Purposes,
+    Temperament Temperament,
+    IReadOnlyList<Sensitivity> Sensitivities,
+    BiteTier BiteTier,
+    string? Notes,
+    bool Archived,
+    long Version,
+    IReadOnlyList<HealthNote> Health,
+    IReadOnlyList<BreedTrait> TraitsSeen
+) : IAtVersion
 {
-    public static DogDto Of(DogRow d) => new(
-        d.Id, d.Name, d.Keeper, d.Place, d.BirthDate, d.BirthDateEstimated, d.BreedIds, d.HeadShapeSeen, d.BodyMassKg, d.CoatId, d.CoatSeen, d.Purposes, d.Temperament,
-        d.Sensitivities, d.BiteTier, d.Notes, d.ArchivedAt is not null, d.Version, d.Health, d.TraitsSeen);
+    public static DogDto Of(DogRow d) =>
+        new(
+            d.Id,
+            d.Name,
+            d.Keeper,
+            d.Place,
+            d.BirthDate,
+            d.BirthDateEstimated,
+            d.BreedIds,
+            d.HeadShapeSeen,
+            d.BodyMassKg,
+            d.CoatId,
+            d.CoatSeen,
+            d.Purposes,
+            d.Temperament,
+            d.Sensitivities,
+            d.BiteTier,
+            d.Notes,
+            d.ArchivedAt is not null,
+            d.Version,
+            d.Health,
+            d.TraitsSeen
+        );
 }
 
 /// <summary>How far each phase is, 0 to 1.</summary>
@@ -83,8 +141,19 @@ public sealed record BadgeDto(double Measured, double Fitted, double Conditioned
 
 /// <summary>A dog with where it stands, for headers and lists.</summary>
 public sealed record DogCardDto(
-    DogDto Dog, BadgeDto Badge, NextThing Next, string Breeds, string? Age, HeadShapeChoice HeadShape, string CoatHex, HeadPortrait Portrait,
-    IReadOnlyList<string> Cautions, ChoiceDto? Choice, TriedDto? Tried, Guid? OpenSessionId)
+    DogDto Dog,
+    BadgeDto Badge,
+    NextThing Next,
+    string Breeds,
+    string? Age,
+    HeadShapeChoice HeadShape,
+    string CoatHex,
+    HeadPortrait Portrait,
+    IReadOnlyList<string> Cautions,
+    ChoiceDto? Choice,
+    TriedDto? Tried,
+    Guid? OpenSessionId
+)
 {
     public static DogCardDto Of(DogFile file, DateOnly today)
     {
@@ -97,8 +166,12 @@ public sealed record DogCardDto(
             file.Profile.Age(today),
             file.Profile.HeadShape,
             CoatColour.HexOf(file.Dog.CoatId),
-            file.Portrait, file.Profile.Cautions(today),
-            file.Muzzle.Choice is { } choice ? ChoiceDto.Of(choice) : null, TriedDto.Of(file.Muzzle), file.Trained.OpenSession?.Id);
+            file.Portrait,
+            file.Profile.Cautions(today),
+            file.Muzzle.Choice is { } choice ? ChoiceDto.Of(choice) : null,
+            TriedDto.Of(file.Muzzle),
+            file.Trained.OpenSession?.Id
+        );
     }
 }
 
@@ -114,5 +187,6 @@ public sealed record ChoiceDto(Guid Id, DateTime ChosenAt, string SizeId, KeptFi
 /// <param name="Strap">The setting it was fastened at.</param>
 public sealed record TriedDto(DateTime At, double FineShare, string? Wrong, KeptStrap? Strap)
 {
-    public static TriedDto? Of(MuzzleInUse muzzle) => muzzle is { LastTryOn: { } row, Tried: { } found } ? new(row.At, found.FineShare, found.Wrong, row.Seen.Strap) : null;
+    public static TriedDto? Of(MuzzleInUse muzzle) =>
+        muzzle is { LastTryOn: { } row, Tried: { } found } ? new(row.At, found.FineShare, found.Wrong, row.Seen.Strap) : null;
 }

@@ -18,19 +18,30 @@ internal static class DogEndpoints
         dogs.MapPost("/", CreateAsync).WithName("createDog").WithSummary("Add a dog.");
         dogs.MapGet("/{id:guid}", CardAsync).WithName("dog").WithSummary("A dog and where it stands.");
         dogs.MapPut("/{id:guid}", EditAsync).WithName("editDog").WithSummary("Edit a dog.").NeedsVersion();
-        dogs.MapPost("/{id:guid}/archive", (Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) => ArchiveAsync(id, true, db, clock, cancel)).WithName("archiveDog").WithSummary("Take a dog off the round.");
-        dogs.MapPost("/{id:guid}/restore", (Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) => ArchiveAsync(id, false, db, clock, cancel)).WithName("restoreDog").WithSummary("Put an archived dog back.");
+        dogs.MapPost("/{id:guid}/archive", (Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) => ArchiveAsync(id, true, db, clock, cancel))
+            .WithName("archiveDog")
+            .WithSummary("Take a dog off the round.");
+        dogs.MapPost("/{id:guid}/restore", (Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) => ArchiveAsync(id, false, db, clock, cancel))
+            .WithName("restoreDog")
+            .WithSummary("Put an archived dog back.");
     }
 
     private static async Task<Created<DogDto>> CreateAsync(DogEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var dog = new DogRow { Id = entry.Id ?? Guid.NewGuid(), Name = "", CreatedAt = clock.UtcNow() };
+        var dog = new DogRow
+        {
+            Id = entry.Id ?? Guid.NewGuid(),
+            Name = "",
+            CreatedAt = clock.UtcNow(),
+        };
         entry.Onto(dog, clock.Today());
         if (await db.Dogs.AsNoTracking().SingleOrDefaultAsync(d => d.Id == dog.Id, cancel) is { } known)
         {
             // Sent again because the answer got lost: it is there as it was sent.
             dog.Version = known.Version;
-            return DogDto.Of(known).SaysTheSame(DogDto.Of(dog)) ? TypedResults.Created($"/api/dogs/{dog.Id}", DogDto.Of(known)) : throw Refusal.Conflict("This id stands for another dog.");
+            return DogDto.Of(known).SaysTheSame(DogDto.Of(dog))
+                ? TypedResults.Created($"/api/dogs/{dog.Id}", DogDto.Of(known))
+                : throw Refusal.Conflict("This id stands for another dog.");
         }
 
         db.Dogs.Add(dog);
@@ -41,7 +52,14 @@ internal static class DogEndpoints
     private static async Task<DogCardDto> CardAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
         DogCardDto.Of(await db.DogFileAsync(id, cancel), clock.Today());
 
-    private static async Task<DogDto> EditAsync(Guid id, DogEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
+    private static async Task<DogDto> EditAsync(
+        Guid id,
+        DogEntry entry,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         var dog = await db.DogAsync(id, cancel);
         Versions.Need(edited, dog.Version, dog.Name, DogDto.Of(dog));

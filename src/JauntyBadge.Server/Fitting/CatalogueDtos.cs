@@ -8,13 +8,39 @@ namespace JauntyBadge.Server.Fitting;
 /// <summary>A size as entered. Every field may be missing; the check says which must not.</summary>
 /// <param name="Id">The size it was; empty for a new one.</param>
 public sealed record SizeEntry(
-    string? Id = null, string? Label = null, double? LengthMm = null, double? NeckStrapMinMm = null, double? NeckStrapMaxMm = null, int? MassG = null, decimal? Price = null,
-    double? DepthFrontMm = null, double? DepthRearMm = null, double? WidthRearMm = null, double? WidthFrontMm = null, double? OpeningGirthMm = null,
-    double? GirthMinMm = null, double? GirthMaxMm = null)
+    string? Id = null,
+    string? Label = null,
+    double? LengthMm = null,
+    double? NeckStrapMinMm = null,
+    double? NeckStrapMaxMm = null,
+    int? MassG = null,
+    decimal? Price = null,
+    double? DepthFrontMm = null,
+    double? DepthRearMm = null,
+    double? WidthRearMm = null,
+    double? WidthFrontMm = null,
+    double? OpeningGirthMm = null,
+    double? GirthMinMm = null,
+    double? GirthMaxMm = null
+)
 {
-    public MuzzleSize ToSize(string id) => new(
-        id, Label?.Trim() ?? "", Length.FromMillimeters(LengthMm ?? 0), Entered.Mm(NeckStrapMinMm), Entered.Mm(NeckStrapMaxMm), MassG is { } grams ? Mass.FromGrams(grams) : null, Price,
-        Entered.Mm(DepthFrontMm), Entered.Mm(DepthRearMm), Entered.Mm(WidthRearMm), Entered.Mm(WidthFrontMm), Entered.Mm(OpeningGirthMm), Entered.Mm(GirthMinMm), Entered.Mm(GirthMaxMm));
+    public MuzzleSize ToSize(string id) =>
+        new(
+            id,
+            Label?.Trim() ?? "",
+            Length.FromMillimeters(LengthMm ?? 0),
+            Entered.Mm(NeckStrapMinMm),
+            Entered.Mm(NeckStrapMaxMm),
+            MassG is { } grams ? Mass.FromGrams(grams) : null,
+            Price,
+            Entered.Mm(DepthFrontMm),
+            Entered.Mm(DepthRearMm),
+            Entered.Mm(WidthRearMm),
+            Entered.Mm(WidthFrontMm),
+            Entered.Mm(OpeningGirthMm),
+            Entered.Mm(GirthMinMm),
+            Entered.Mm(GirthMaxMm)
+        );
 }
 
 /// <summary>What was entered as bare numbers.</summary>
@@ -26,16 +52,47 @@ internal static class Entered
 
 /// <summary>A model as entered.</summary>
 public sealed record MuzzleEntry(
-    string? Name = null, string? Maker = null, MuzzleType? Type = null, Material? Material = null, Closure? Closure = null, ForeheadStrap? ForeheadStrap = null,
-    bool CollarLink = false, bool FrontBar = false, FrontOpening? FrontOpening = null, IReadOnlyList<MuzzleColour>? Colours = null, string? Note = null,
-    IReadOnlyList<SizeEntry>? Sizes = null, double? FrontBarGapMm = null, double? PlateMm = null, double? FormableMm = null, double? HolePitchMm = null, int? LeadDays = null)
+    string? Name = null,
+    string? Maker = null,
+    MuzzleType? Type = null,
+    Material? Material = null,
+    Closure? Closure = null,
+    ForeheadStrap? ForeheadStrap = null,
+    bool CollarLink = false,
+    bool FrontBar = false,
+    FrontOpening? FrontOpening = null,
+    IReadOnlyList<MuzzleColour>? Colours = null,
+    string? Note = null,
+    IReadOnlyList<SizeEntry>? Sizes = null,
+    double? FrontBarGapMm = null,
+    double? PlateMm = null,
+    double? FormableMm = null,
+    double? HolePitchMm = null,
+    int? LeadDays = null
+)
 {
     /// <summary>The model, sizes keeping the ids they had and new ones named after their label.</summary>
-    public MuzzleModel ToModel(string id, Func<string, string, string> sizeId) => new(
-        id, Name?.Trim() ?? "", Maker?.Trim() ?? "", Type ?? MuzzleType.Basket, Material ?? Core.Fitting.Material.MouldedRubber, Closure ?? Core.Fitting.Closure.Buckle,
-        ForeheadStrap ?? Core.Fitting.ForeheadStrap.None, CollarLink, FrontBar, FrontOpening ?? Core.Fitting.FrontOpening.None, [.. (Colours ?? []).OfType<MuzzleColour>()], Note?.Trim() ?? "",
-        [.. (Sizes ?? []).OfType<SizeEntry>().Select(s => s.ToSize(string.IsNullOrEmpty(s.Id) ? sizeId(id, s.Label ?? "") : s.Id))],
-        Entered.Mm(FrontBarGapMm), Entered.Mm(PlateMm), Entered.Mm(FormableMm), Entered.Mm(HolePitchMm), LeadDays);
+    public MuzzleModel ToModel(string id, Func<string, string, string> sizeId) =>
+        new(
+            id,
+            Name?.Trim() ?? "",
+            Maker?.Trim() ?? "",
+            Type ?? MuzzleType.Basket,
+            Material ?? Core.Fitting.Material.MouldedRubber,
+            Closure ?? Core.Fitting.Closure.Buckle,
+            ForeheadStrap ?? Core.Fitting.ForeheadStrap.None,
+            CollarLink,
+            FrontBar,
+            FrontOpening ?? Core.Fitting.FrontOpening.None,
+            [.. (Colours ?? []).OfType<MuzzleColour>()],
+            Note?.Trim() ?? "",
+            [.. (Sizes ?? []).OfType<SizeEntry>().Select(s => s.ToSize(string.IsNullOrEmpty(s.Id) ? sizeId(id, s.Label ?? "") : s.Id))],
+            Entered.Mm(FrontBarGapMm),
+            Entered.Mm(PlateMm),
+            Entered.Mm(FormableMm),
+            Entered.Mm(HolePitchMm),
+            LeadDays
+        );
 }
 
 /// <summary>A model of the catalogue.</summary>
@@ -54,7 +111,8 @@ public sealed record DrawEntry(MuzzleType? Type = null, SizeEntry? Size = null);
 public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDrawingDto? Drawing, string? Assumed)
 {
     /// <summary>The smallest snout drawn, and the room under its chin: a head to look at, not one to fit.</summary>
-    private static readonly Length Least = Length.FromMillimeters(8), ChinRoom = Length.FromMillimeters(10);
+    private static readonly Length Least = Length.FromMillimeters(8),
+        ChinRoom = Length.FromMillimeters(10);
 
     /// <summary>Draws a basket over a medium head as long and wide as it suits.</summary>
     public static DrawnSizeDto Of(MuzzleType type, MuzzleSize size)
@@ -73,8 +131,16 @@ public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDr
         };
         var snout = SnoutModel.From(numbers);
         var basket = size.Basket(snout);
-        var fit = BasketFit.Assess(snout, basket, new FitRequest(FitStyle.Everyday, FitRules.FullPant.Ours, FitRules.Fingers(FitStyle.Everyday), FitRules.Finger.Ours));
-        return new([], FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)), size.IsLengthAndGirthOnly ? "Depth and width are assumed: a box of that girth." : null);
+        var fit = BasketFit.Assess(
+            snout,
+            basket,
+            new FitRequest(FitStyle.Everyday, FitRules.FullPant.Ours, FitRules.Fingers(FitStyle.Everyday), FitRules.Finger.Ours)
+        );
+        return new(
+            [],
+            FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)),
+            size.IsLengthAndGirthOnly ? "Depth and width are assumed: a box of that girth." : null
+        );
     }
 }
 
@@ -89,4 +155,10 @@ public sealed record ReadChartEntry(string? Text = null, MuzzleType? Type = null
 /// <param name="ModelId">The model whose sizes it replaces; null for a new one.</param>
 /// <param name="Model">The new model, without sizes.</param>
 /// <param name="Of">Of a file with several models, the one to be taken in.</param>
-public sealed record ImportChartEntry(string? Text = null, IReadOnlyList<ChartColumn>? Columns = null, string? ModelId = null, MuzzleEntry? Model = null, string? Of = null);
+public sealed record ImportChartEntry(
+    string? Text = null,
+    IReadOnlyList<ChartColumn>? Columns = null,
+    string? ModelId = null,
+    MuzzleEntry? Model = null,
+    string? Of = null
+);

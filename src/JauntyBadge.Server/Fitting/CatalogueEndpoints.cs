@@ -17,26 +17,58 @@ internal static class CatalogueEndpoints
         var catalogue = api.MapGroup("/catalogue").WithTags("Catalogue").OneWriterAtATime();
         catalogue.MapGet("/", ListAsync).WithName("catalogue").WithSummary("The muzzles to choose from.");
         catalogue.MapPost("/", AddAsync).WithName("addMuzzle").WithSummary("Add a model.");
-        catalogue.MapPut("/{modelId}", EditAsync).WithName("editMuzzle").WithSummary("Change a model. The old version stays for the fits made with it.").NeedsVersion();
+        catalogue
+            .MapPut("/{modelId}", EditAsync)
+            .WithName("editMuzzle")
+            .WithSummary("Change a model. The old version stays for the fits made with it.")
+            .NeedsVersion();
         catalogue.MapDelete("/{modelId}", PutAwayAsync).WithName("putMuzzleAway").WithSummary("Put a model away; it can be brought back.").NeedsVersion();
         catalogue.MapGet("/{modelId}/versions", VersionsAsync).WithName("muzzleVersions").WithSummary("Every version of a model, the newest first.");
-        catalogue.MapPost("/{modelId}/versions/{version:int}", BringBackAsync).WithName("bringMuzzleBack").WithSummary("Make an earlier version the newest.").NeedsVersion();
-        catalogue.MapPost("/draw", (DrawEntry entry) => DrawnSizeDto.Of(entry.Type ?? MuzzleType.Basket, (entry.Size ?? new SizeEntry()).ToSize("draft"))).WithName("drawSize").WithSummary("Draw a geometry while it is typed.").OnlyReads();
-        catalogue.MapGet("/{modelId}/chart.csv", ChartAsync).WithName("chart").WithSummary("A model's size chart as CSV.").Produces<string>(contentType: "text/csv");
+        catalogue
+            .MapPost("/{modelId}/versions/{version:int}", BringBackAsync)
+            .WithName("bringMuzzleBack")
+            .WithSummary("Make an earlier version the newest.")
+            .NeedsVersion();
+        catalogue
+            .MapPost("/draw", (DrawEntry entry) => DrawnSizeDto.Of(entry.Type ?? MuzzleType.Basket, (entry.Size ?? new SizeEntry()).ToSize("draft")))
+            .WithName("drawSize")
+            .WithSummary("Draw a geometry while it is typed.")
+            .OnlyReads();
+        catalogue
+            .MapGet("/{modelId}/chart.csv", ChartAsync)
+            .WithName("chart")
+            .WithSummary("A model's size chart as CSV.")
+            .Produces<string>(contentType: "text/csv");
         catalogue.MapPost("/chart/open", Open).WithName("openChart").WithSummary("Open a size chart and guess what its columns mean.").OnlyReads();
-        catalogue.MapPost("/chart/read", Read).WithName("readChart").WithSummary("Read a size chart by a mapping, row by row, without keeping anything.").OnlyReads();
-        catalogue.MapPost("/chart/import", ImportAsync).WithName("importChart").WithSummary("Take a size chart in, whole or not at all; into a model that is there, with the version it is meant for.").NeedsVersion();
+        catalogue
+            .MapPost("/chart/read", Read)
+            .WithName("readChart")
+            .WithSummary("Read a size chart by a mapping, row by row, without keeping anything.")
+            .OnlyReads();
+        catalogue
+            .MapPost("/chart/import", ImportAsync)
+            .WithName("importChart")
+            .WithSummary("Take a size chart in, whole or not at all; into a model that is there, with the version it is meant for.")
+            .NeedsVersion();
     }
 
     private static async Task<IReadOnlyList<MuzzleDto>> ListAsync(PracticeDb db, CancellationToken cancel)
     {
         var list = await MuzzleRow.ListAsync(db, cancel);
-        var versions = await db.Muzzles.GroupBy(m => m.ModelId).Select(g => new { g.Key, Version = g.Max(m => m.Version) }).ToDictionaryAsync(g => g.Key, g => g.Version, cancel);
+        var versions = await db
+            .Muzzles.GroupBy(m => m.ModelId)
+            .Select(g => new { g.Key, Version = g.Max(m => m.Version) })
+            .ToDictionaryAsync(g => g.Key, g => g.Version, cancel);
         var van = await db.Van.AsNoTracking().ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel);
         return
         [
             .. list.All.Select(m => new MuzzleDto(
-                m, versions.GetValueOrDefault(m.Id, MuzzleRow.ShippedVersion), versions.ContainsKey(m.Id), IsShipped(m.Id), m.Sizes.Sum(s => van.GetValueOrDefault(s.Id)))),
+                m,
+                versions.GetValueOrDefault(m.Id, MuzzleRow.ShippedVersion),
+                versions.ContainsKey(m.Id),
+                IsShipped(m.Id),
+                m.Sizes.Sum(s => van.GetValueOrDefault(s.Id))
+            )),
         ];
     }
 
@@ -49,13 +81,26 @@ internal static class CatalogueEndpoints
             : await KeepAsync(await NewIdAsync(entry.Name ?? "", db, cancel), entry, db, clock, cancel);
     }
 
-    private static async Task<MuzzleDto> EditAsync(string modelId, MuzzleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
+    private static async Task<MuzzleDto> EditAsync(
+        string modelId,
+        MuzzleEntry entry,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         await NeedNewestAsync(modelId, edited, db, cancel);
         return await KeepAsync(modelId, entry, db, clock, cancel);
     }
 
-    private static async Task<IReadOnlyList<MuzzleDto>> PutAwayAsync(string modelId, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
+    private static async Task<IReadOnlyList<MuzzleDto>> PutAwayAsync(
+        string modelId,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         if ((await MuzzleRow.ListAsync(db, cancel)).Find(modelId) is null)
             throw Refusal.NotFound("No model has this id.");
@@ -71,12 +116,25 @@ internal static class CatalogueEndpoints
         var shipped = Catalogue.Shipped.FirstOrDefault(m => m.Id == modelId);
         if (own.Count == 0 && shipped is null)
             throw Refusal.NotFound("No model has this id.");
-        return [.. own.Select(m => new MuzzleVersionDto(m.Version, m.At, m.Model)), .. shipped is null ? Array.Empty<MuzzleVersionDto>() : [new(MuzzleRow.ShippedVersion, null, shipped)]];
+        return
+        [
+            .. own.Select(m => new MuzzleVersionDto(m.Version, m.At, m.Model)),
+            .. shipped is null ? Array.Empty<MuzzleVersionDto>() : [new(MuzzleRow.ShippedVersion, null, shipped)],
+        ];
     }
 
-    private static async Task<MuzzleDto> BringBackAsync(string modelId, int version, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
+    private static async Task<MuzzleDto> BringBackAsync(
+        string modelId,
+        int version,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
-        var model = (await VersionsAsync(modelId, db, cancel)).FirstOrDefault(v => v.Version == version)?.Model ?? throw Refusal.NotFound("There is no such version to bring back.");
+        var model =
+            (await VersionsAsync(modelId, db, cancel)).FirstOrDefault(v => v.Version == version)?.Model
+            ?? throw Refusal.NotFound("There is no such version to bring back.");
         await NeedNewestAsync(modelId, edited, db, cancel);
         return await CheckedAsync(model, db, clock, cancel);
     }
@@ -88,13 +146,22 @@ internal static class CatalogueEndpoints
     }
 
     private static OpenedChart Open(OpenChartEntry entry) =>
-        SizeChart.Open(Text(FileWords.Of(entry.Text, entry.File)), entry.Type ?? MuzzleType.Basket) ?? throw Refusal.Field("text", "The first row must name the columns, two or more, with comma, semicolon or tab between them.");
+        SizeChart.Open(Text(FileWords.Of(entry.Text, entry.File)), entry.Type ?? MuzzleType.Basket)
+        ?? throw Refusal.Field("text", "The first row must name the columns, two or more, with comma, semicolon or tab between them.");
 
     private static IReadOnlyList<ChartRow> Read(ReadChartEntry entry) => Rows(entry.Text, entry.Columns, entry.Type ?? MuzzleType.Basket, entry.Of);
 
-    private static async Task<MuzzleDto> ImportAsync(ImportChartEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
+    private static async Task<MuzzleDto> ImportAsync(
+        ImportChartEntry entry,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
-        var known = entry.ModelId is null ? null : (await MuzzleRow.ListAsync(db, cancel)).Find(entry.ModelId) ?? throw Refusal.NotFound("No model has this id.");
+        var known = entry.ModelId is null
+            ? null
+            : (await MuzzleRow.ListAsync(db, cancel)).Find(entry.ModelId) ?? throw Refusal.NotFound("No model has this id.");
         if (known is not null)
             await NeedNewestAsync(known.Id, edited, db, cancel);
         var draft = entry.Model ?? new MuzzleEntry();
@@ -103,7 +170,10 @@ internal static class CatalogueEndpoints
             throw Refusal.Field("text", "There is no row below the headings.");
         var bad = rows.Where(r => r.Size is null).ToList();
         if (bad.Count > 0)
-            throw Refusal.Field("text", $"Row {bad[0].Row} cannot be used: {bad[0].Problems[0]} Mend it in the file, or leave the column out; nothing was taken in.");
+            throw Refusal.Field(
+                "text",
+                $"Row {bad[0].Row} cannot be used: {bad[0].Problems[0]} Mend it in the file, or leave the column out; nothing was taken in."
+            );
         var id = known?.Id ?? await NewIdAsync(draft.Name ?? "", db, cancel);
         var had = known?.Sizes.ToDictionary(s => s.Label, s => s.Id, StringComparer.OrdinalIgnoreCase) ?? [];
         List<MuzzleSize> sizes = [.. rows.Select(r => r.Size! with { Id = had.TryGetValue(r.Size!.Label, out var old) ? old : SizeId(id, r.Size!.Label) })];
@@ -137,11 +207,15 @@ internal static class CatalogueEndpoints
         var newest = await NewestAsync(modelId, db, cancel);
         if (newest == 0)
             throw Refusal.NotFound("No model has this id.");
-        await Versions.NeedAsync(edited, newest, async () =>
-        {
-            var now = (await ListAsync(db, cancel)).FirstOrDefault(m => m.Model.Id == modelId);
-            return (now?.Model.Name ?? "The model", now);
-        });
+        await Versions.NeedAsync(
+            edited,
+            newest,
+            async () =>
+            {
+                var now = (await ListAsync(db, cancel)).FirstOrDefault(m => m.Model.Id == modelId);
+                return (now?.Model.Name ?? "The model", now);
+            }
+        );
     }
 
     /// <summary>The newest version of a model; 0 for one there never was.</summary>
@@ -153,7 +227,9 @@ internal static class CatalogueEndpoints
         var id = Slug.Of(name);
         if (id == "")
             throw Refusal.Field("name", "Give the model a name with at least one letter from a to z.");
-        return await NewestAsync(id, db, cancel) > 0 ? throw Refusal.Field("name", $"There is a model called {name.Trim()} already, or one was put away. Change that one, or take another name.") : id;
+        return await NewestAsync(id, db, cancel) > 0
+            ? throw Refusal.Field("name", $"There is a model called {name.Trim()} already, or one was put away. Change that one, or take another name.")
+            : id;
     }
 
     private static IReadOnlyList<ChartRow> Rows(string? text, IReadOnlyList<ChartColumn>? columns, MuzzleType type, string? of) =>
@@ -161,9 +237,10 @@ internal static class CatalogueEndpoints
             ? throw Refusal.Field("columns", wrong)
             : SizeChart.Read(Text(text), known, type, of);
 
-    private static string Text(string? text) => string.IsNullOrWhiteSpace(text)
-        ? throw Refusal.Field("text", "Paste a size chart or choose a file.")
-        : text.Length > LongestChart ? throw Refusal.Field("text", $"A size chart has up to {LongestChart:N0} letters.") : text;
+    private static string Text(string? text) =>
+        string.IsNullOrWhiteSpace(text) ? throw Refusal.Field("text", "Paste a size chart or choose a file.")
+        : text.Length > LongestChart ? throw Refusal.Field("text", $"A size chart has up to {LongestChart:N0} letters.")
+        : text;
 
     private static bool IsShipped(string modelId) => Catalogue.Shipped.Any(m => m.Id == modelId);
 

@@ -22,17 +22,33 @@ internal sealed record FitQuery(
     [property: FromQuery(Name = "fingers"), Description("fingers under the neck strap, 0 to 4")] int? Fingers = null,
     [property: FromQuery(Name = "minutes"), Description("longest wear in minutes, 1 to 600; what is usual for the uses when left out")] int? Minutes = null,
     [property: FromQuery(Name = "warm"), Description("whether it is worn in warmth or at exercise")] bool? Warm = null,
-    [property: FromQuery(Name = "clinicHands"), Description("whether the clinic's own staff put it on, watch it and take it off")] bool? ClinicHands = null)
+    [property: FromQuery(Name = "clinicHands"), Description("whether the clinic's own staff put it on, watch it and take it off")] bool? ClinicHands = null
+)
 {
     public const int LongestMinutes = 600;
 
-    public FitTerms Read() => new(
-        QueryWords.Read<ReadingUnit>(Unit, "unit") ?? ReadingUnit.Mm, [.. (Uses ?? []).Select(u => QueryWords.Read<Purpose>(u, "uses")).OfType<Purpose>()],
-        QueryWords.Read<FitStyle>(School, "school"), Fingers, Minutes, Warm, ClinicHands == true);
+    public FitTerms Read() =>
+        new(
+            QueryWords.Read<ReadingUnit>(Unit, "unit") ?? ReadingUnit.Mm,
+            [.. (Uses ?? []).Select(u => QueryWords.Read<Purpose>(u, "uses")).OfType<Purpose>()],
+            QueryWords.Read<FitStyle>(School, "school"),
+            Fingers,
+            Minutes,
+            Warm,
+            ClinicHands == true
+        );
 }
 
 /// <summary>The same, understood.</summary>
-internal sealed record FitTerms(ReadingUnit Shown, IReadOnlyList<Purpose> Uses, FitStyle? FitStyle, int? Fingers, int? Minutes, bool? Warm, bool ClinicHands = false)
+internal sealed record FitTerms(
+    ReadingUnit Shown,
+    IReadOnlyList<Purpose> Uses,
+    FitStyle? FitStyle,
+    int? Fingers,
+    int? Minutes,
+    bool? Warm,
+    bool ClinicHands = false
+)
 {
     /// <exception cref="Refusal">A number is out of range.</exception>
     public BriefQuestion ToQuestion(DogProfile dog, HouseRules rules)
@@ -64,32 +80,37 @@ internal record FitBasis(MeasuredDog Dog, MuzzleList Muzzles, FitSettingsRow Set
 {
     public string? CoatHex => CoatColour.Find(Dog.Dog.CoatId)?.Hex;
 
-    public MuzzleBrief Brief(FitTerms asked) => MuzzleBrief.For(Dog.Profile, asked.ToQuestion(Dog.Profile, Dog.Rules) with
-    {
-        Material = Settings.Material,
-        Visibility = Settings.Visibility,
-        Growing = Dog.Profile.IsGrowing(Today),
-        CoatHex = CoatHex,
-        Overruled = Overruled,
-    });
+    public MuzzleBrief Brief(FitTerms asked) =>
+        MuzzleBrief.For(
+            Dog.Profile,
+            asked.ToQuestion(Dog.Profile, Dog.Rules) with
+            {
+                Material = Settings.Material,
+                Visibility = Settings.Visibility,
+                Growing = Dog.Profile.IsGrowing(Today),
+                CoatHex = CoatHex,
+                Overruled = Overruled,
+            }
+        );
 
     /// <summary>What the catalogue is judged by, with draws for the chances unless they are not wanted; null while the dog has no snout model.</summary>
-    public FitQuestion? Question(FitTerms asked, bool draws = true) => Dog.Snout is not { } snout
-        ? null
-        : new FitQuestion(snout, Brief(asked), Length.FromMillimeters(Settings.FingerMm))
-        {
-            Draws = !draws ? null : SnoutDraws.Of(snout, UncertaintySource.Of(Dog.Assessed), SnoutDraws.Usual.Ours, new Random(SnoutDraws.Seed)),
-            Weights = Settings.Weights,
-            Shown = asked.Shown,
-        };
+    public FitQuestion? Question(FitTerms asked, bool draws = true) =>
+        Dog.Snout is not { } snout
+            ? null
+            : new FitQuestion(snout, Brief(asked), Length.FromMillimeters(Settings.FingerMm))
+            {
+                Draws = !draws ? null : SnoutDraws.Of(snout, UncertaintySource.Of(Dog.Assessed), SnoutDraws.Usual.Ours, new Random(SnoutDraws.Seed)),
+                Weights = Settings.Weights,
+                Shown = asked.Shown,
+            };
 
     /// <summary>The same, or a refusal that says what is missing.</summary>
-    public FitQuestion NeedQuestion(FitTerms asked, bool draws = true) => Question(asked, draws) ?? throw Refusal.Conflict("Nose to inner eye has to be read before a muzzle can be judged.");
+    public FitQuestion NeedQuestion(FitTerms asked, bool draws = true) =>
+        Question(asked, draws) ?? throw Refusal.Conflict("Nose to inner eye has to be read before a muzzle can be judged.");
 
     /// <summary>One size judged.</summary>
-    public RankedFit Judge(string? sizeId, FitQuestion question) => Muzzles.FindSize(sizeId) is { } found
-        ? Ranking.Judge(found.Model, found.Size, question)
-        : throw Refusal.NotFound("No muzzle size has this id.");
+    public RankedFit Judge(string? sizeId, FitQuestion question) =>
+        Muzzles.FindSize(sizeId) is { } found ? Ranking.Judge(found.Model, found.Size, question) : throw Refusal.NotFound("No muzzle size has this id.");
 }
 
 /// <summary>The same as the fitting room needs it: with the muzzle the dog uses, its plan, and what lies in the van.</summary>
@@ -100,13 +121,24 @@ internal record FitBasis(MeasuredDog Dog, MuzzleList Muzzles, FitSettingsRow Set
 /// <param name="Van">How many of each size lie in the van.</param>
 /// <param name="Today">The day it is judged.</param>
 internal sealed record FitFile(
-    DogFile File, MuzzleList Muzzles, FitSettingsRow Settings, IReadOnlyDictionary<string, string> Overruled, IReadOnlyDictionary<string, int> Van, DateOnly Today)
-    : FitBasis(File.Measured, Muzzles, Settings, Overruled, Today)
+    DogFile File,
+    MuzzleList Muzzles,
+    FitSettingsRow Settings,
+    IReadOnlyDictionary<string, string> Overruled,
+    IReadOnlyDictionary<string, int> Van,
+    DateOnly Today
+) : FitBasis(File.Measured, Muzzles, Settings, Overruled, Today)
 {
     /// <summary>Whether it wears one at ease already.</summary>
     public bool WearsItHappily => File is { Muzzle.Choice: not null, Trained.WearsIt: true };
 
-    public static async Task<FitFile> LoadAsync(PracticeDb db, Guid id, TimeProvider clock, CancellationToken cancel) => new(
-        await db.DogFileAsync(id, cancel), await MuzzleRow.ListAsync(db, cancel), await FitSettingsRow.LoadAsync(db, cancel),
-        await OverruleRow.OfAsync(db, id, cancel), await db.Van.AsNoTracking().Where(v => v.Count > 0).ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel), clock.Today());
+    public static async Task<FitFile> LoadAsync(PracticeDb db, Guid id, TimeProvider clock, CancellationToken cancel) =>
+        new(
+            await db.DogFileAsync(id, cancel),
+            await MuzzleRow.ListAsync(db, cancel),
+            await FitSettingsRow.LoadAsync(db, cancel),
+            await OverruleRow.OfAsync(db, id, cancel),
+            await db.Van.AsNoTracking().Where(v => v.Count > 0).ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel),
+            clock.Today()
+        );
 }

@@ -8,7 +8,13 @@ namespace JauntyBadge.Server.Fitting;
 
 /// <summary>How the practice fits, as entered.</summary>
 public sealed record FitSettingsEntry(
-    MaterialSchool? Material = null, VisibilitySchool? Visibility = null, double? FingerMm = null, double? Comfort = null, double? Safety = null, double? Feeding = null);
+    MaterialSchool? Material = null,
+    VisibilitySchool? Visibility = null,
+    double? FingerMm = null,
+    double? Comfort = null,
+    double? Safety = null,
+    double? Feeding = null
+);
 
 public sealed class FitSettingsEntryValidator : AbstractValidator<FitSettingsEntry>
 {
@@ -31,7 +37,10 @@ internal static class FitSettingsEndpoints
     public static void MapFitSettings(this IEndpointRouteBuilder api)
     {
         var settings = api.MapGroup("/fit-settings").WithTags("Fitting").OneWriterAtATime();
-        settings.MapGet("/", async (PracticeDb db, CancellationToken cancel) => FitSettingsDto.Of(await FitSettingsRow.LoadAsync(db, cancel))).WithName("fitSettings").WithSummary("How the practice fits.");
+        settings
+            .MapGet("/", async (PracticeDb db, CancellationToken cancel) => FitSettingsDto.Of(await FitSettingsRow.LoadAsync(db, cancel)))
+            .WithName("fitSettings")
+            .WithSummary("How the practice fits.");
         settings.MapPut("/", SetAsync).WithName("setFitSettings").WithSummary("Set how the practice fits.").NeedsVersion();
     }
 

@@ -18,19 +18,45 @@ namespace JauntyBadge.Server.Fitting;
 /// <param name="Hard">It can make a muzzle unfit; otherwise it warns at the most.</param>
 /// <param name="RestsOn">How the number it rests on was come by, where that was not read.</param>
 public sealed record CriterionDto(
-    CriterionName Name, Verdict Verdict, double? MarginMm, string Reason, Basis Basis, double? ValueMm, double? LowMm, double? HighMm, double? Chance, bool Soft,
-    Outcome Outcome, bool Hard, string? RestsOn)
+    CriterionName Name,
+    Verdict Verdict,
+    double? MarginMm,
+    string Reason,
+    Basis Basis,
+    double? ValueMm,
+    double? LowMm,
+    double? HighMm,
+    double? Chance,
+    bool Soft,
+    Outcome Outcome,
+    bool Hard,
+    string? RestsOn
+)
 {
-    public static CriterionDto Of(Criterion c) => new(
-        c.Name, c.Verdict, c.Margin?.Millimeters.Tidy(), c.Reason, c.Basis, c.Value?.Millimeters.Tidy(), c.Low?.Millimeters.Tidy(), c.High?.Millimeters.Tidy(), c.Chance, c.IsSoft,
-        c.Outcome, c.IsHard, c.RestsOn);
+    public static CriterionDto Of(Criterion c) =>
+        new(
+            c.Name,
+            c.Verdict,
+            c.Margin?.Millimeters.Tidy(),
+            c.Reason,
+            c.Basis,
+            c.Value?.Millimeters.Tidy(),
+            c.Low?.Millimeters.Tidy(),
+            c.High?.Millimeters.Tidy(),
+            c.Chance,
+            c.IsSoft,
+            c.Outcome,
+            c.IsHard,
+            c.RestsOn
+        );
 }
 
 /// <summary>A strap's setting to mark.</summary>
 /// <param name="Fingers">How many fingers go under it, to a tenth; null when the neck was not read.</param>
 public sealed record StrapDto(double LoopMm, int? Hole, int? Holes, double? FromTightestMm, double? Fingers)
 {
-    public static StrapDto? Of(RankedFit fit, StrapSetting? s) => s is null ? null : new(s.Loop.Millimeters.Tidy(), s.Hole, s.Holes, s.FromTightest?.Millimeters.Tidy(), fit.FingersAt(s));
+    public static StrapDto? Of(RankedFit fit, StrapSetting? s) =>
+        s is null ? null : new(s.Loop.Millimeters.Tidy(), s.Hole, s.Holes, s.FromTightest?.Millimeters.Tidy(), fit.FingersAt(s));
 }
 
 /// <summary>A change that would make a muzzle fit.</summary>
@@ -62,14 +88,57 @@ public enum FitGroup
 /// <param name="Remedies">What would save a near miss, the cheapest first.</param>
 /// <param name="Headline">The answer in one line.</param>
 public sealed record FitRowDto(
-    string SizeId, string ModelId, string Model, string Maker, MuzzleType Type, Material Material, string SizeLabel, int? MassG, decimal? Price, int? LeadDays, int InVan,
-    FitGroup Group, Verdict Verdict, double? Chance, Retake? Retake, CriterionDto Deciding, double? GapeDeg, GapeClass? GapeClass, string Note, double Weighted, IReadOnlyList<CriterionName> NotChecked,
-    IReadOnlyList<RemedyDto> Remedies, Headline Headline)
+    string SizeId,
+    string ModelId,
+    string Model,
+    string Maker,
+    MuzzleType Type,
+    Material Material,
+    string SizeLabel,
+    int? MassG,
+    decimal? Price,
+    int? LeadDays,
+    int InVan,
+    FitGroup Group,
+    Verdict Verdict,
+    double? Chance,
+    Retake? Retake,
+    CriterionDto Deciding,
+    double? GapeDeg,
+    GapeClass? GapeClass,
+    string Note,
+    double Weighted,
+    IReadOnlyList<CriterionName> NotChecked,
+    IReadOnlyList<RemedyDto> Remedies,
+    Headline Headline
+)
 {
-    public static FitRowDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan) => new(
-        fit.Size.Id, fit.Model.Id, fit.Model.Name, fit.Model.Maker, fit.Model.Type, fit.Model.Material, fit.Size.Label, fit.Size.Mass?.WholeGrams(), fit.Size.Price, fit.Model.LeadDays, inVan,
-        GroupOf(fit, remedies), fit.Verdict, fit.Chance, fit.Retake, CriterionDto.Of(fit.Deciding),
-        fit.Assessment?.Gape.Degrees.Tidy(), fit.Assessment?.GapeClass, fit.Model.Note, fit.Weighted, [.. fit.NotChecked.Select(n => n.Name)], [.. remedies.Select(RemedyDto.Of)], Headline.Of(fit));
+    public static FitRowDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan) =>
+        new(
+            fit.Size.Id,
+            fit.Model.Id,
+            fit.Model.Name,
+            fit.Model.Maker,
+            fit.Model.Type,
+            fit.Model.Material,
+            fit.Size.Label,
+            fit.Size.Mass?.WholeGrams(),
+            fit.Size.Price,
+            fit.Model.LeadDays,
+            inVan,
+            GroupOf(fit, remedies),
+            fit.Verdict,
+            fit.Chance,
+            fit.Retake,
+            CriterionDto.Of(fit.Deciding),
+            fit.Assessment?.Gape.Degrees.Tidy(),
+            fit.Assessment?.GapeClass,
+            fit.Model.Note,
+            fit.Weighted,
+            [.. fit.NotChecked.Select(n => n.Name)],
+            [.. remedies.Select(RemedyDto.Of)],
+            Headline.Of(fit)
+        );
 
     internal static FitGroup GroupOf(RankedFit fit, IReadOnlyList<Remedy> remedies) =>
         fit.Verdict == Verdict.Out ? (remedies.Count > 0 ? FitGroup.Near : FitGroup.Out)
@@ -80,10 +149,31 @@ public sealed record FitRowDto(
 
 /// <summary>A light basket to train in, judged for that alone.</summary>
 public sealed record TrainingRowDto(
-    string SizeId, string Model, string SizeLabel, Material Material, int SizesUp, string Says, int? MassG, decimal? Price, int? LeadDays, int InVan)
+    string SizeId,
+    string Model,
+    string SizeLabel,
+    Material Material,
+    int SizesUp,
+    string Says,
+    int? MassG,
+    decimal? Price,
+    int? LeadDays,
+    int InVan
+)
 {
-    public static TrainingRowDto Of(TrainingFit t, int inVan) => new(
-        t.Fit.Size.Id, t.Fit.Model.Name, t.Fit.Size.Label, t.Fit.Model.Material, t.SizesUp, t.Says, t.Fit.Size.Mass?.WholeGrams(), t.Fit.Size.Price, t.Fit.Model.LeadDays, inVan);
+    public static TrainingRowDto Of(TrainingFit t, int inVan) =>
+        new(
+            t.Fit.Size.Id,
+            t.Fit.Model.Name,
+            t.Fit.Size.Label,
+            t.Fit.Model.Material,
+            t.SizesUp,
+            t.Says,
+            t.Fit.Size.Mass?.WholeGrams(),
+            t.Fit.Size.Price,
+            t.Fit.Model.LeadDays,
+            inVan
+        );
 }
 
 /// <summary>One muzzle judged in full.</summary>
@@ -97,22 +187,67 @@ public sealed record TrainingRowDto(
 /// <param name="Caution">What has to be said of a sleeve or face cover.</param>
 /// <param name="Colour">The colour that serves the wish to be seen or to blend in best.</param>
 public sealed record FitDto(
-    string SizeId, MuzzleModel Bare, MuzzleSize Size, Verdict Verdict, double? Chance, Retake? Retake, CriterionDto Deciding,
-    IReadOnlyList<CriterionDto> Criteria, IReadOnlyList<NotChecked> NotChecked, double? NoseRoomMm, double? EyeRoomMm, double? ShoveEyeRoomMm, double? GapeDeg,
-    GapeClass? GapeClass, double? NeckLoopMm, StrapDto? Strap, FitScore Score, string? Colour, string? Caution, int InVan, IReadOnlyList<RemedyDto> Remedies, StrapDto? OtherStrap, string? Training, Headline Headline,
-    bool NeedsNote)
+    string SizeId,
+    MuzzleModel Bare,
+    MuzzleSize Size,
+    Verdict Verdict,
+    double? Chance,
+    Retake? Retake,
+    CriterionDto Deciding,
+    IReadOnlyList<CriterionDto> Criteria,
+    IReadOnlyList<NotChecked> NotChecked,
+    double? NoseRoomMm,
+    double? EyeRoomMm,
+    double? ShoveEyeRoomMm,
+    double? GapeDeg,
+    GapeClass? GapeClass,
+    double? NeckLoopMm,
+    StrapDto? Strap,
+    FitScore Score,
+    string? Colour,
+    string? Caution,
+    int InVan,
+    IReadOnlyList<RemedyDto> Remedies,
+    StrapDto? OtherStrap,
+    string? Training,
+    Headline Headline,
+    bool NeedsNote
+)
 {
     public static FitDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan, string? training)
     {
         var basket = fit.Assessment;
         Criterion As(Criterion c) => training is null ? c : TrainingMuzzle.InTraining(c);
         return new FitDto(
-            fit.Size.Id, fit.Model with { Sizes = [] }, fit.Size, training is null ? fit.Verdict : Verdict.Marginal, fit.Chance, fit.Retake, CriterionDto.Of(As(fit.Deciding)),
+            fit.Size.Id,
+            fit.Model with
+            {
+                Sizes = [],
+            },
+            fit.Size,
+            training is null ? fit.Verdict : Verdict.Marginal,
+            fit.Chance,
+            fit.Retake,
+            CriterionDto.Of(As(fit.Deciding)),
             [.. fit.Criteria.Select(c => CriterionDto.Of(As(c)))],
-            fit.NotChecked, basket?.Seat.NoseRoom.Millimeters.Tidy(), basket?.Seat.EyeRoom.Millimeters.Tidy(), basket?.Seat.ShoveEyeRoom.Millimeters.Tidy(),
-            basket?.Gape.Degrees.Tidy(), basket?.GapeClass, basket?.NeckLoop?.Millimeters.Tidy(), StrapDto.Of(fit, fit.Strap), fit.Score,
-            FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null, FitRules.Caution(fit.Model.Type, fit.Brief.Rules), inVan, [.. training is null ? remedies.Select(RemedyDto.Of) : []],
-            StrapDto.Of(fit, fit.OtherStrap), training, Headline.Of(fit), NeedsNoteToKeep(fit, training));
+            fit.NotChecked,
+            basket?.Seat.NoseRoom.Millimeters.Tidy(),
+            basket?.Seat.EyeRoom.Millimeters.Tidy(),
+            basket?.Seat.ShoveEyeRoom.Millimeters.Tidy(),
+            basket?.Gape.Degrees.Tidy(),
+            basket?.GapeClass,
+            basket?.NeckLoop?.Millimeters.Tidy(),
+            StrapDto.Of(fit, fit.Strap),
+            fit.Score,
+            FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null,
+            FitRules.Caution(fit.Model.Type, fit.Brief.Rules),
+            inVan,
+            [.. training is null ? remedies.Select(RemedyDto.Of) : []],
+            StrapDto.Of(fit, fit.OtherStrap),
+            training,
+            Headline.Of(fit),
+            NeedsNoteToKeep(fit, training)
+        );
     }
 
     /// <summary>Whether it is kept only with a note that says why: it is out, and not to train in.</summary>
@@ -122,21 +257,55 @@ public sealed record FitDto(
 /// <summary>What a dog needs.</summary>
 /// <param name="Advice">One muzzle or two, and when to change.</param>
 public sealed record BriefDto(
-    IReadOnlyList<Purpose> Uses, HeadShape HeadShape, FitStyle School, int Fingers, double NeededGapeDeg, GapeClass NeededGape, int Tier, int Minutes, bool Warm, bool ClinicOnly, bool ClinicHands, double? MostMassG,
-    IReadOnlyList<BriefLine> Lines, IReadOnlyList<Clash> Clashes, MuzzleCount Advice)
+    IReadOnlyList<Purpose> Uses,
+    HeadShape HeadShape,
+    FitStyle School,
+    int Fingers,
+    double NeededGapeDeg,
+    GapeClass NeededGape,
+    int Tier,
+    int Minutes,
+    bool Warm,
+    bool ClinicOnly,
+    bool ClinicHands,
+    double? MostMassG,
+    IReadOnlyList<BriefLine> Lines,
+    IReadOnlyList<Clash> Clashes,
+    MuzzleCount Advice
+)
 {
-    public static BriefDto Of(MuzzleBrief b, MuzzleCount advice) => new(
-        b.Uses, b.HeadShape, b.FitStyle, b.Fingers, b.NeededGape.Degrees.Tidy(), Gape.Classify(b.NeededGape, b.Rules), (int)b.BiteTier, (int)b.Wear.Longest.TotalMinutes, b.Wear.Warm,
-        MuzzleBrief.IsClinicOnly(b.Uses), b.ClinicHands,
-        b.MostMass?.Grams.Tidy(), b.Lines, b.Clashes, advice);
+    public static BriefDto Of(MuzzleBrief b, MuzzleCount advice) =>
+        new(
+            b.Uses,
+            b.HeadShape,
+            b.FitStyle,
+            b.Fingers,
+            b.NeededGape.Degrees.Tidy(),
+            Gape.Classify(b.NeededGape, b.Rules),
+            (int)b.BiteTier,
+            (int)b.Wear.Longest.TotalMinutes,
+            b.Wear.Warm,
+            MuzzleBrief.IsClinicOnly(b.Uses),
+            b.ClinicHands,
+            b.MostMass?.Grams.Tidy(),
+            b.Lines,
+            b.Clashes,
+            advice
+        );
 }
 
 /// <summary>The whole catalogue judged for one dog.</summary>
 /// <param name="FilteredOut">How many sizes the filters left out.</param>
 /// <param name="Training">Light baskets to train in, where two muzzles are advised.</param>
 public sealed record FitsDto(
-    BriefDto Brief, IReadOnlyList<SourceDto> Snout, IReadOnlyList<FitRowDto> Fits, int FilteredOut, IReadOnlyList<TrainingRowDto> Training, IReadOnlyList<MissingMeasure> Missing,
-    FitSettingsDto Settings);
+    BriefDto Brief,
+    IReadOnlyList<SourceDto> Snout,
+    IReadOnlyList<FitRowDto> Fits,
+    int FilteredOut,
+    IReadOnlyList<TrainingRowDto> Training,
+    IReadOnlyList<MissingMeasure> Missing,
+    FitSettingsDto Settings
+);
 
 /// <summary>A dimension of the drawing.</summary>
 public sealed record DimensionDto(string Name, PointMm From, PointMm To, double Mm)
@@ -146,11 +315,23 @@ public sealed record DimensionDto(string Name, PointMm From, PointMm To, double 
 
 /// <summary>A muzzle over a snout, to scale.</summary>
 public sealed record FitDrawingDto(
-    HeadDrawing Head, IReadOnlyList<Stroke> Basket, Stroke BasketSection, IReadOnlyList<DimensionDto> Dimensions, IReadOnlyList<DimensionDto> SectionDimensions,
-    double GapeDeg)
+    HeadDrawing Head,
+    IReadOnlyList<Stroke> Basket,
+    Stroke BasketSection,
+    IReadOnlyList<DimensionDto> Dimensions,
+    IReadOnlyList<DimensionDto> SectionDimensions,
+    double GapeDeg
+)
 {
-    public static FitDrawingDto Of(FitDrawing d) => new(
-        d.Head, d.Basket, d.BasketSection, [.. d.Dimensions.Select(DimensionDto.Of)], [.. d.SectionDimensions.Select(DimensionDto.Of)], d.Gape.Degrees.Tidy());
+    public static FitDrawingDto Of(FitDrawing d) =>
+        new(
+            d.Head,
+            d.Basket,
+            d.BasketSection,
+            [.. d.Dimensions.Select(DimensionDto.Of)],
+            [.. d.SectionDimensions.Select(DimensionDto.Of)],
+            d.Gape.Degrees.Tidy()
+        );
 }
 
 /// <summary>One muzzle on one dog with its drawing.</summary>
@@ -158,8 +339,15 @@ public sealed record FitDetailDto(FitDto Fit, FitDrawingDto Drawing);
 
 /// <summary>A muzzle to keep for a dog, judged as asked.</summary>
 public sealed record ChoiceEntry(
-    string? SizeId = null, IReadOnlyList<Purpose>? Uses = null, FitStyle? School = null, int? Fingers = null, int? Minutes = null, bool? Warm = null, string? Note = null,
-    bool? ClinicHands = null);
+    string? SizeId = null,
+    IReadOnlyList<Purpose>? Uses = null,
+    FitStyle? School = null,
+    int? Fingers = null,
+    int? Minutes = null,
+    bool? Warm = null,
+    string? Note = null,
+    bool? ClinicHands = null
+);
 
 /// <summary>A muzzle kept earlier, drawn as it was.</summary>
 public sealed record KeptChoiceDto(Guid Id, DateTime ChosenAt, DateTime? WithdrawnAt, string SizeId, KeptFit Kept, FitDrawingDto? Drawing);
@@ -168,7 +356,15 @@ public sealed record KeptChoiceDto(Guid Id, DateTime ChosenAt, DateTime? Withdra
 public sealed record OverruleEntry(string? Note = null);
 
 /// <summary>How the practice fits.</summary>
-public sealed record FitSettingsDto(MaterialSchool Material, VisibilitySchool Visibility, double FingerMm, double Comfort, double Safety, double Feeding, long Version) : IAtVersion
+public sealed record FitSettingsDto(
+    MaterialSchool Material,
+    VisibilitySchool Visibility,
+    double FingerMm,
+    double Comfort,
+    double Safety,
+    double Feeding,
+    long Version
+) : IAtVersion
 {
     public static FitSettingsDto Of(FitSettingsRow s) => new(s.Material, s.Visibility, s.FingerMm, s.Comfort, s.Safety, s.Feeding, s.Version);
 }
@@ -180,5 +376,15 @@ public sealed record OrderDimensionDto(string Name, double WantedMm, double? Lea
 /// <param name="GapeDeg">How far the mouth opens in the wanted dimensions.</param>
 /// <param name="Readings">What the snout rests on.</param>
 public sealed record OrderSheetDto(
-    string Dog, string Breeds, DateOnly Date, IReadOnlyList<OrderDimensionDto> Dimensions, IReadOnlyList<string> Features, IReadOnlyList<string> ShapeNotes,
-    IReadOnlyList<string> Confirm, double GapeDeg, Verdict Check, IReadOnlyList<SourceDto> Readings, IReadOnlyList<string> Cautions);
+    string Dog,
+    string Breeds,
+    DateOnly Date,
+    IReadOnlyList<OrderDimensionDto> Dimensions,
+    IReadOnlyList<string> Features,
+    IReadOnlyList<string> ShapeNotes,
+    IReadOnlyList<string> Confirm,
+    double GapeDeg,
+    Verdict Check,
+    IReadOnlyList<SourceDto> Readings,
+    IReadOnlyList<string> Cautions
+);

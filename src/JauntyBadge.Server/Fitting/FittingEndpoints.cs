@@ -20,21 +20,42 @@ internal static class FittingEndpoints
         var fits = api.MapGroup("/dogs/{id:guid}").WithTags("Fitting").OneWriterAtATime();
         fits.MapGet("/fits", FitsAsync).WithName("fits").WithSummary("The catalogue ranked for a dog, with its brief.");
         fits.MapGet("/fits/{sizeId}", DetailAsync).WithName("fit").WithSummary("One muzzle on the dog, drawn to scale.");
-        fits.MapGet("/fits/{sizeId}/drawing.svg", SvgAsync).WithName("fitDrawing").WithSummary("The drawing as SVG in true millimetres, another muzzle over it if wished.").Produces<string>(contentType: "image/svg+xml");
+        fits.MapGet("/fits/{sizeId}/drawing.svg", SvgAsync)
+            .WithName("fitDrawing")
+            .WithSummary("The drawing as SVG in true millimetres, another muzzle over it if wished.")
+            .Produces<string>(contentType: "image/svg+xml");
         fits.MapPut("/brief/{lineId}", OverruleAsync).WithName("overrule").WithSummary("Overrule a line of the brief, with a note that stays visible.");
         fits.MapDelete("/brief/{lineId}", UnruleAsync).WithName("letStand").WithSummary("Let a line of the brief stand again.");
         fits.MapGet("/order", OrderAsync).WithName("order").WithSummary("The sheet for a muzzle made to measure.");
         fits.MapPost("/choice", ChooseAsync).WithName("choose").WithSummary("Keep a muzzle for a dog with the reasons as they are now.");
         fits.MapGet("/choices", ChoicesAsync).WithName("choices").WithSummary("Every muzzle chosen for a dog, the newest first, each as it was.");
-        fits.MapPost("/choice/{choiceId:guid}/withdraw", (Guid id, Guid choiceId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => WithdrawAsync(id, choiceId, clock.UtcNow(), db, cancel)).WithName("withdrawChoice").WithSummary("Withdraw a choice; it can be taken up again.");
-        fits.MapPost("/choice/{choiceId:guid}/restore", (Guid id, Guid choiceId, PracticeDb db, CancellationToken cancel) => WithdrawAsync(id, choiceId, null, db, cancel)).WithName("restoreChoice").WithSummary("Take a withdrawn choice up again.");
+        fits.MapPost(
+                "/choice/{choiceId:guid}/withdraw",
+                (Guid id, Guid choiceId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => WithdrawAsync(id, choiceId, clock.UtcNow(), db, cancel)
+            )
+            .WithName("withdrawChoice")
+            .WithSummary("Withdraw a choice; it can be taken up again.");
+        fits.MapPost(
+                "/choice/{choiceId:guid}/restore",
+                (Guid id, Guid choiceId, PracticeDb db, CancellationToken cancel) => WithdrawAsync(id, choiceId, null, db, cancel)
+            )
+            .WithName("restoreChoice")
+            .WithSummary("Take a withdrawn choice up again.");
     }
 
     /// <summary>The dog's count of muzzles: what it wears happily needs only a spare.</summary>
     internal static MuzzleCount Advice(FitFile file) => MuzzleCount.For(file.Dog.Profile, file.WearsItHappily);
 
     private static async Task<FitsDto> FitsAsync(
-        Guid id, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel, bool? inVan = null, decimal? mostPrice = null, DateOnly? by = null)
+        Guid id,
+        [AsParameters] FitQuery query,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        bool? inVan = null,
+        decimal? mostPrice = null,
+        DateOnly? by = null
+    )
     {
         var asked = query.Read();
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
@@ -43,30 +64,55 @@ internal static class FittingEndpoints
         var advice = Advice(file);
         IReadOnlyList<RankedFit> ranked = question is null ? [] : Ranking.Rank(file.Muzzles.All, question);
         bool Kept(RankedFit f) =>
-            (inVan != true || file.Van.ContainsKey(f.Size.Id)) && (mostPrice is null || f.Size.Price <= mostPrice)
+            (inVan != true || file.Van.ContainsKey(f.Size.Id))
+            && (mostPrice is null || f.Size.Price <= mostPrice)
             && (by is null || file.Van.ContainsKey(f.Size.Id) || (f.Model.LeadDays is { } days && file.Today.AddDays(days) <= by));
         var byModel = ranked.ToLookup(f => f.Model.Id);
         FitRowDto Row(RankedFit f) => FitRowDto.Of(f, Remedies.For(f, byModel[f.Model.Id]), file.Van.GetValueOrDefault(f.Size.Id));
         var kept = ranked.Where(Kept).Select(Row).OrderBy(r => r.Group).ThenBy(r => r.Group == FitGroup.Near ? r.Remedies[0].Kinds.Max() : default).ToList();
         return new FitsDto(
-            BriefDto.Of(brief, advice), question?.Snout.SourcesDto() ?? [], kept, ranked.Count - kept.Count, advice.TrainingFirst ? [.. TrainingMuzzle.From(ranked).Select(t => TrainingRowDto.Of(t, file.Van.GetValueOrDefault(t.Fit.Size.Id)))] : [],
-            file.Dog.Assessed.Missing, FitSettingsDto.Of(file.Settings));
+            BriefDto.Of(brief, advice),
+            question?.Snout.SourcesDto() ?? [],
+            kept,
+            ranked.Count - kept.Count,
+            advice.TrainingFirst ? [.. TrainingMuzzle.From(ranked).Select(t => TrainingRowDto.Of(t, file.Van.GetValueOrDefault(t.Fit.Size.Id)))] : [],
+            file.Dog.Assessed.Missing,
+            FitSettingsDto.Of(file.Settings)
+        );
     }
 
-    private static async Task<FitDetailDto> DetailAsync(Guid id, string sizeId, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<FitDetailDto> DetailAsync(
+        Guid id,
+        string sizeId,
+        [AsParameters] FitQuery query,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(sizeId, question);
         IReadOnlyList<RankedFit> sizes = [.. fit.Model.Sizes.Select(s => s.Id == sizeId ? fit : Ranking.Judge(fit.Model, s, question))];
-        return new FitDetailDto(FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId), TrainingOf(file, fit, sizes)), FitDrawingDto.Of(FitDrawing.Of(fit)));
+        return new FitDetailDto(
+            FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId), TrainingOf(file, fit, sizes)),
+            FitDrawingDto.Of(FitDrawing.Of(fit))
+        );
     }
 
     /// <summary>What it is to train in, where the dog is advised a light one first and it serves; null otherwise.</summary>
-    private static string? TrainingOf(FitFile file, RankedFit fit, IEnumerable<RankedFit> sizes) => Advice(file).TrainingFirst ? TrainingMuzzle.Of(fit, sizes)?.Says : null;
+    private static string? TrainingOf(FitFile file, RankedFit fit, IEnumerable<RankedFit> sizes) =>
+        Advice(file).TrainingFirst ? TrainingMuzzle.Of(fit, sizes)?.Says : null;
 
     private static async Task<ContentHttpResult> SvgAsync(
-        Guid id, string sizeId, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? with = null)
+        Guid id,
+        string sizeId,
+        [AsParameters] FitQuery query,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        string? with = null
+    )
     {
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
         var question = file.NeedQuestion(query.Read(), draws: false);
@@ -82,12 +128,21 @@ internal static class FittingEndpoints
             throw Refusal.Field("note", $"Write down why, in up to {LongestNote} letters; the note stays beside the line.");
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
         if (BriefRule.All.Any(r => r.Id == lineId && r.Hard))
-            throw Refusal.Conflict("This line keeps the dog from harm and cannot be overruled. Change what the muzzle is for, how long it is worn or who puts it on, where that is what is meant.");
+            throw Refusal.Conflict(
+                "This line keeps the dog from harm and cannot be overruled. Change what the muzzle is for, how long it is worn or who puts it on, where that is what is meant."
+            );
         if (BriefRule.All.All(r => r.Id != lineId) && lineId is not ("weight" or "visibility"))
             throw Refusal.NotFound("The brief has no such line to overrule. Seat and strap are set by their own fields.");
         var row = await db.Overrules.FindAsync([id, lineId], cancel);
         if (row is null)
-            db.Overrules.Add(row = new OverruleRow { DogId = id, LineId = lineId, Note = note });
+            db.Overrules.Add(
+                row = new OverruleRow
+                {
+                    DogId = id,
+                    LineId = lineId,
+                    Note = note,
+                }
+            );
         (row.Note, row.At) = (note, clock.UtcNow());
         await db.SaveChangesAsync(cancel);
         return await BriefAsync(file, db, cancel);
@@ -114,9 +169,26 @@ internal static class FittingEndpoints
         var question = file.NeedQuestion(query.Read());
         var sheet = OrderSheet.For(file.Dog.Profile, question);
         return new OrderSheetDto(
-            file.Dog.Dog.Name, string.Join(" × ", file.Dog.Profile.Breeds.Select(b => b.Name)), file.Today,
-            [.. sheet.Dimensions.Select(d => new OrderDimensionDto(d.Name, d.Wanted.Millimeters.Tidy(), d.Least?.Millimeters.Tidy(), d.Most?.Millimeters.Tidy(), d.Why))],
-            sheet.Features, sheet.ShapeNotes, sheet.Confirm, sheet.Check.Gape.Degrees.Tidy(), sheet.Check.Verdict, question.Snout.SourcesDto(), file.Dog.Profile.Cautions(file.Today));
+            file.Dog.Dog.Name,
+            string.Join(" × ", file.Dog.Profile.Breeds.Select(b => b.Name)),
+            file.Today,
+            [
+                .. sheet.Dimensions.Select(d => new OrderDimensionDto(
+                    d.Name,
+                    d.Wanted.Millimeters.Tidy(),
+                    d.Least?.Millimeters.Tidy(),
+                    d.Most?.Millimeters.Tidy(),
+                    d.Why
+                )),
+            ],
+            sheet.Features,
+            sheet.ShapeNotes,
+            sheet.Confirm,
+            sheet.Check.Gape.Degrees.Tidy(),
+            sheet.Check.Verdict,
+            question.Snout.SourcesDto(),
+            file.Dog.Profile.Cautions(file.Today)
+        );
     }
 
     private static async Task<ChoiceDto> ChooseAsync(Guid id, ChoiceEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -142,8 +214,15 @@ internal static class FittingEndpoints
         var rows = await db.Choices.AsNoTracking().Where(c => c.DogId == id).OrderByDescending(c => c.Number).ToListAsync(cancel);
         return
         [
-            .. rows.Select(r => (Row: r, Kept: r.KeptFit)).Select(r => new KeptChoiceDto(
-                r.Row.Id, r.Row.ChosenAt, r.Row.WithdrawnAt, r.Row.SizeId, r.Kept, r.Kept.Draw() is { } drawing ? FitDrawingDto.Of(drawing) : null)),
+            .. rows.Select(r => (Row: r, Kept: r.KeptFit))
+                .Select(r => new KeptChoiceDto(
+                    r.Row.Id,
+                    r.Row.ChosenAt,
+                    r.Row.WithdrawnAt,
+                    r.Row.SizeId,
+                    r.Kept,
+                    r.Kept.Draw() is { } drawing ? FitDrawingDto.Of(drawing) : null
+                )),
         ];
     }
 

@@ -17,8 +17,18 @@ namespace JauntyBadge.Server.Fitting;
 /// <param name="Caution">What is to be minded with its type; null for a basket.</param>
 /// <param name="NeckRange">The loops its strap makes, mm; null when unknown.</param>
 public sealed record TryOnGuide(
-    string SizeId, string Muzzle, bool Accepts, string? NextStep, StrapDto? Right, IReadOnlyList<double>? NeckRange, double? HolePitchMm,
-    IReadOnlyList<TryOnCheck> Checks, IReadOnlyList<Symptom> Symptoms, string? Caution, IReadOnlyList<string> Cautions);
+    string SizeId,
+    string Muzzle,
+    bool Accepts,
+    string? NextStep,
+    StrapDto? Right,
+    IReadOnlyList<double>? NeckRange,
+    double? HolePitchMm,
+    IReadOnlyList<TryOnCheck> Checks,
+    IReadOnlyList<Symptom> Symptoms,
+    string? Caution,
+    IReadOnlyList<string> Cautions
+);
 
 /// <summary>What is seen, and how it is fastened.</summary>
 public sealed record DiagnoseEntry(string? SizeId = null, string? Symptom = null, int? Hole = null, double? FromTightestMm = null);
@@ -28,7 +38,13 @@ public sealed record DiagnosisDto(Symptom Symptom, IReadOnlyList<Diagnosed> Caus
 
 /// <summary>A try-on to keep.</summary>
 public sealed record TryOnEntry(
-    string? SizeId = null, IReadOnlyDictionary<string, bool>? Answers = null, IReadOnlyList<string>? Symptoms = null, int? Hole = null, double? FromTightestMm = null, string? Note = null);
+    string? SizeId = null,
+    IReadOnlyDictionary<string, bool>? Answers = null,
+    IReadOnlyList<string>? Symptoms = null,
+    int? Hole = null,
+    double? FromTightestMm = null,
+    string? Note = null
+);
 
 public sealed class TryOnEntryValidator : AbstractValidator<TryOnEntry>
 {
@@ -36,8 +52,12 @@ public sealed class TryOnEntryValidator : AbstractValidator<TryOnEntry>
     {
         RuleFor(t => t.SizeId).NotEmpty().WithMessage("Say which muzzle was tried.");
         RuleFor(t => t.Answers).Must(a => a is { Count: > 0 }).WithMessage("Answer at least one check.");
-        RuleFor(t => t.Answers).Must(a => a is null || a.Keys.All(k => TryOnCheck.All.Any(c => c.Id == k))).WithMessage($"A check is one of {string.Join(", ", TryOnCheck.All.Select(c => c.Id))}.");
-        RuleFor(t => t.Symptoms).Must(s => s is null || s.All(id => Symptom.Find(id) is not null)).WithMessage($"A symptom is one of {string.Join(", ", Symptom.All.Select(s => s.Id))}.");
+        RuleFor(t => t.Answers)
+            .Must(a => a is null || a.Keys.All(k => TryOnCheck.All.Any(c => c.Id == k)))
+            .WithMessage($"A check is one of {string.Join(", ", TryOnCheck.All.Select(c => c.Id))}.");
+        RuleFor(t => t.Symptoms)
+            .Must(s => s is null || s.All(id => Symptom.Find(id) is not null))
+            .WithMessage($"A symptom is one of {string.Join(", ", Symptom.All.Select(s => s.Id))}.");
         RuleFor(t => t.Note).MaximumLength(1000).WithMessage("Up to 1000 letters, please.");
     }
 }
@@ -55,43 +75,105 @@ internal static class TryOnEndpoints
 
     public static void MapTryOn(this IEndpointRouteBuilder api)
     {
-        api.MapPost("/dogs/{id:guid}/try-ons/{tryOnId:guid}/picture", AddPictureAsync).WithName("addTryOnPicture").WithTags("Try-on").WithSummary("Attach a picture: JPEG, PNG or WebP up to 20 MB.")
-            .DisableAntiforgery().WithMetadata(new RequestSizeLimitAttribute(LargestForm)).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+        api.MapPost("/dogs/{id:guid}/try-ons/{tryOnId:guid}/picture", AddPictureAsync)
+            .WithName("addTryOnPicture")
+            .WithTags("Try-on")
+            .WithSummary("Attach a picture: JPEG, PNG or WebP up to 20 MB.")
+            .DisableAntiforgery()
+            .WithMetadata(new RequestSizeLimitAttribute(LargestForm))
+            .ProducesProblem(StatusCodes.Status413PayloadTooLarge);
 
         var tries = api.MapGroup("/dogs/{id:guid}").WithTags("Try-on").OneWriterAtATime();
-        tries.MapGet("/try-on", GuideAsync).WithName("tryOnGuide").WithSummary("The checks for a muzzle on this dog: the size named, else the one chosen, else the one ranked first.");
-        tries.MapPost("/try-on/diagnose", DiagnoseAsync).WithName("diagnose").WithSummary("From a symptom to causes and the cheapest remedy, recomputed.").OnlyReads();
+        tries
+            .MapGet("/try-on", GuideAsync)
+            .WithName("tryOnGuide")
+            .WithSummary("The checks for a muzzle on this dog: the size named, else the one chosen, else the one ranked first.");
+        tries
+            .MapPost("/try-on/diagnose", DiagnoseAsync)
+            .WithName("diagnose")
+            .WithSummary("From a symptom to causes and the cheapest remedy, recomputed.")
+            .OnlyReads();
         tries.MapGet("/try-ons", ListAsync).WithName("tryOns").WithSummary("A dog's try-ons, the newest first.");
         tries.MapPost("/try-ons", KeepAsync).WithName("keepTryOn").WithSummary("Keep a try-on.");
-        tries.MapGet("/try-ons/{tryOnId:guid}/picture", PictureAsync).WithName("tryOnPicture").WithSummary("Its picture.").Produces<byte[]>(contentType: "image/jpeg");
-        tries.MapDelete("/try-ons/{tryOnId:guid}", (Guid id, Guid tryOnId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, tryOnId, clock.UtcNow(), db, cancel)).WithName("removeTryOn").WithSummary("Take a try-on out; it can be put back.");
-        tries.MapPost("/try-ons/{tryOnId:guid}/restore", (Guid id, Guid tryOnId, PracticeDb db, CancellationToken cancel) => RemoveAsync(id, tryOnId, null, db, cancel)).WithName("restoreTryOn").WithSummary("Put a try-on back.");
+        tries
+            .MapGet("/try-ons/{tryOnId:guid}/picture", PictureAsync)
+            .WithName("tryOnPicture")
+            .WithSummary("Its picture.")
+            .Produces<byte[]>(contentType: "image/jpeg");
+        tries
+            .MapDelete(
+                "/try-ons/{tryOnId:guid}",
+                (Guid id, Guid tryOnId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, tryOnId, clock.UtcNow(), db, cancel)
+            )
+            .WithName("removeTryOn")
+            .WithSummary("Take a try-on out; it can be put back.");
+        tries
+            .MapPost(
+                "/try-ons/{tryOnId:guid}/restore",
+                (Guid id, Guid tryOnId, PracticeDb db, CancellationToken cancel) => RemoveAsync(id, tryOnId, null, db, cancel)
+            )
+            .WithName("restoreTryOn")
+            .WithSummary("Put a try-on back.");
     }
 
-    private static async Task<TryOnGuide> GuideAsync(Guid id, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? size = null)
+    private static async Task<TryOnGuide> GuideAsync(
+        Guid id,
+        [AsParameters] FitQuery query,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        string? size = null
+    )
     {
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(SizeOf(file, size, question), question);
         var standing = file.File.ProgressOn(file.Today);
         return new TryOnGuide(
-            fit.Size.Id, $"{fit.Model.Name} {fit.Size.Label}", standing.ConditionedShare >= 1, standing.NextStep, StrapDto.Of(fit, fit.Strap),
-            fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null, fit.Model.HolePitch?.Millimeters, TryOnCheck.For(fit.Model.Type), Symptom.All, FitRules.Caution(fit.Model.Type, fit.Brief.Rules), file.Dog.Profile.Cautions(file.Today));
+            fit.Size.Id,
+            $"{fit.Model.Name} {fit.Size.Label}",
+            standing.ConditionedShare >= 1,
+            standing.NextStep,
+            StrapDto.Of(fit, fit.Strap),
+            fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null,
+            fit.Model.HolePitch?.Millimeters,
+            TryOnCheck.For(fit.Model.Type),
+            Symptom.All,
+            FitRules.Caution(fit.Model.Type, fit.Brief.Rules),
+            file.Dog.Profile.Cautions(file.Today)
+        );
     }
 
-    private static async Task<DiagnosisDto> DiagnoseAsync(Guid id, DiagnoseEntry entry, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<DiagnosisDto> DiagnoseAsync(
+        Guid id,
+        DiagnoseEntry entry,
+        [AsParameters] FitQuery query,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
-        var symptom = Symptom.Find(entry.Symptom ?? "") ?? throw Refusal.Field("symptom", $"Say what is seen: one of {string.Join(", ", Symptom.All.Select(s => s.Id))}.");
+        var symptom =
+            Symptom.Find(entry.Symptom ?? "")
+            ?? throw Refusal.Field("symptom", $"Say what is seen: one of {string.Join(", ", Symptom.All.Select(s => s.Id))}.");
         var file = await FitFile.LoadAsync(db, id, clock, cancel);
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(SizeOf(file, entry.SizeId, question), question);
-        return new DiagnosisDto(symptom, TryOn.Diagnose(symptom, fit, Fastened(fit, entry.Hole, entry.FromTightestMm), Ranking.Rank(file.Muzzles.All, question)));
+        return new DiagnosisDto(
+            symptom,
+            TryOn.Diagnose(symptom, fit, Fastened(fit, entry.Hole, entry.FromTightestMm), Ranking.Rank(file.Muzzles.All, question))
+        );
     }
 
     private static async Task<IReadOnlyList<TryOnDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
-        return [.. (await db.TryOns.AsNoTracking().Where(t => t.DogId == id && t.RemovedAt == null).OrderByDescending(t => t.Number).ToListAsync(cancel)).Select(TryOnDto.Of)];
+        return
+        [
+            .. (await db.TryOns.AsNoTracking().Where(t => t.DogId == id && t.RemovedAt == null).OrderByDescending(t => t.Number).ToListAsync(cancel)).Select(
+                TryOnDto.Of
+            ),
+        ];
     }
 
     private static async Task<TryOnDto> KeepAsync(Guid id, TryOnEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -100,9 +182,20 @@ internal static class TryOnEndpoints
         var fit = file.Judge(entry.SizeId, file.NeedQuestion(new FitQuery().Read(), draws: false));
         var strap = Fastened(fit, entry.Hole, entry.FromTightestMm);
         var record = new TryOnRecord(
-            $"{fit.Model.Name} {fit.Size.Label}", entry.Answers!, entry.Symptoms ?? [],
-            strap is null ? null : new KeptStrap(strap.Loop.Millimeters.Tidy(), strap.Hole, strap.Holes, strap.FromTightest?.Millimeters.Tidy()), string.IsNullOrWhiteSpace(entry.Note) ? null : entry.Note.Trim());
-        var row = new TryOnRow { Id = Guid.NewGuid(), DogId = id, SizeId = fit.Size.Id, At = clock.UtcNow(), Record = TryOnRow.Write(record) };
+            $"{fit.Model.Name} {fit.Size.Label}",
+            entry.Answers!,
+            entry.Symptoms ?? [],
+            strap is null ? null : new KeptStrap(strap.Loop.Millimeters.Tidy(), strap.Hole, strap.Holes, strap.FromTightest?.Millimeters.Tidy()),
+            string.IsNullOrWhiteSpace(entry.Note) ? null : entry.Note.Trim()
+        );
+        var row = new TryOnRow
+        {
+            Id = Guid.NewGuid(),
+            DogId = id,
+            SizeId = fit.Size.Id,
+            At = clock.UtcNow(),
+            Record = TryOnRow.Write(record),
+        };
         db.TryOns.Add(row);
         await db.SaveChangesAsync(cancel);
         return TryOnDto.Of(row);
@@ -147,9 +240,12 @@ internal static class TryOnEndpoints
 
     /// <summary>The size named, else the one chosen, else the one ranked first.</summary>
     private static string SizeOf(FitFile file, string? size, FitQuestion question) =>
-        size ?? (file.Muzzles.FindSize(file.File.Muzzle.Choice?.SizeId) is { } chosen ? chosen.Size.Id
+        size
+        ?? (
+            file.Muzzles.FindSize(file.File.Muzzle.Choice?.SizeId) is { } chosen ? chosen.Size.Id
             : Ranking.Rank(file.Muzzles.All, question) is [var first, ..] ? first.Size.Id
-            : throw Refusal.Conflict("The catalogue is empty: bring a model back, or add one, before a muzzle is tried on."));
+            : throw Refusal.Conflict("The catalogue is empty: bring a model back, or add one, before a muzzle is tried on.")
+        );
 
     /// <summary>The setting it is fastened at, checked against the strap.</summary>
     private static StrapSetting? Fastened(RankedFit fit, int? hole, double? fromTightestMm)
@@ -162,7 +258,8 @@ internal static class TryOnEndpoints
         {
             if (fit.Model.HolePitch is not { } pitch)
                 throw Refusal.Field("hole", "This strap slides; say how far it stands from its tightest.");
-            return StrapSetting.AtHole(number, range, pitch) ?? throw Refusal.Field("hole", $"This strap has holes 1 to {StrapSetting.HolesIn(range, pitch)}, 1 the tightest.");
+            return StrapSetting.AtHole(number, range, pitch)
+                ?? throw Refusal.Field("hole", $"This strap has holes 1 to {StrapSetting.HolesIn(range, pitch)}, 1 the tightest.");
         }
 
         var open = Length.FromMillimeters(fromTightestMm!.Value);

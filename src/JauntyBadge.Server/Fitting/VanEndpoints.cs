@@ -28,24 +28,57 @@ public sealed record VanStepDto(string SizeId, string Muzzle, decimal? Price, in
 /// <param name="CoveredNow">Dogs that find one among what is in the van now.</param>
 /// <param name="NotMeasured">Dogs left out because they are not measured.</param>
 public sealed record VanPlanDto(
-    int Sizes, IReadOnlyList<VanStepDto> Steps, int Covered, int Coverable, int Dogs, bool IsExact, int AtMost, IReadOnlyList<int> Curve, int CoveredNow,
-    IReadOnlyList<VanSizeDto> Carried, IReadOnlyList<VanDogDto> PlannedFor, IReadOnlyList<string> NotMeasured, IReadOnlyList<ExpectedDogDto> Expected);
+    int Sizes,
+    IReadOnlyList<VanStepDto> Steps,
+    int Covered,
+    int Coverable,
+    int Dogs,
+    bool IsExact,
+    int AtMost,
+    IReadOnlyList<int> Curve,
+    int CoveredNow,
+    IReadOnlyList<VanSizeDto> Carried,
+    IReadOnlyList<VanDogDto> PlannedFor,
+    IReadOnlyList<string> NotMeasured,
+    IReadOnlyList<ExpectedDogDto> Expected
+);
 
 /// <summary>How many of a size lie in the van.</summary>
 public sealed record VanEntry(int? Count = null);
 
 /// <summary>Dogs the practice expects.</summary>
 public sealed record ExpectedDogDto(
-    Guid Id, string Name, int Count, HeadShape HeadShape, double EyeMm, double? GirthMm, double? WidthMm, double? NeckMm, BiteTier BiteTier, IReadOnlyList<Purpose> Purposes, long Version) : IAtVersion
+    Guid Id,
+    string Name,
+    int Count,
+    HeadShape HeadShape,
+    double EyeMm,
+    double? GirthMm,
+    double? WidthMm,
+    double? NeckMm,
+    BiteTier BiteTier,
+    IReadOnlyList<Purpose> Purposes,
+    long Version
+) : IAtVersion
 {
-    public static ExpectedDogDto Of(ExpectedDogRow d) => new(d.Id, d.Name, d.Count, d.HeadShape, d.EyeMm, d.GirthMm, d.WidthMm, d.NeckMm, d.BiteTier, d.Purposes, d.Version);
+    public static ExpectedDogDto Of(ExpectedDogRow d) =>
+        new(d.Id, d.Name, d.Count, d.HeadShape, d.EyeMm, d.GirthMm, d.WidthMm, d.NeckMm, d.BiteTier, d.Purposes, d.Version);
 }
 
 /// <summary>The same, as entered.</summary>
 /// <param name="Id">Made by whoever adds them, so that what is sent twice is added once.</param>
 public sealed record ExpectedDogEntry(
-    string? Name = null, int? Count = null, HeadShape? HeadShape = null, double? EyeMm = null, double? GirthMm = null, double? WidthMm = null, double? NeckMm = null,
-    BiteTier? BiteTier = null, IReadOnlyList<Purpose>? Purposes = null, Guid? Id = null)
+    string? Name = null,
+    int? Count = null,
+    HeadShape? HeadShape = null,
+    double? EyeMm = null,
+    double? GirthMm = null,
+    double? WidthMm = null,
+    double? NeckMm = null,
+    BiteTier? BiteTier = null,
+    IReadOnlyList<Purpose>? Purposes = null,
+    Guid? Id = null
+)
 {
     /// <summary>Writes what was entered onto a row.</summary>
     public ExpectedDogRow Onto(ExpectedDogRow row)
@@ -67,7 +100,11 @@ public sealed class ExpectedDogEntryValidator : AbstractValidator<ExpectedDogEnt
 {
     public ExpectedDogEntryValidator()
     {
-        RuleFor(d => d.Name).NotEmpty().WithMessage("Say what sort of dog, such as \"young spaniels\".").MaximumLength(60).WithMessage("Up to 60 letters, please.");
+        RuleFor(d => d.Name)
+            .NotEmpty()
+            .WithMessage("Say what sort of dog, such as \"young spaniels\".")
+            .MaximumLength(60)
+            .WithMessage("Up to 60 letters, please.");
         RuleFor(d => d.Count).NotNull().InclusiveBetween(1, 99).WithMessage("1 to 99 dogs are accepted.");
         RuleFor(d => d.HeadShape).NotNull().WithMessage("headShape is needed: long, medium or short.");
         RuleFor(d => d.EyeMm).NotNull().InclusiveBetween(15, 200).WithMessage("Nose to inner eye is 15 to 200 mm.");
@@ -93,7 +130,14 @@ internal static class VanEndpoints
         van.MapDelete("/expected/{expectedId:guid}", UnexpectAsync).WithName("unexpectDogs").WithSummary("Take expected dogs out.").NeedsVersion();
     }
 
-    private static async Task<VanPlanDto> PlanAsync(PracticeDb db, VanFits fits, TimeProvider clock, CancellationToken cancel, int sizes = 8, bool expected = true)
+    private static async Task<VanPlanDto> PlanAsync(
+        PracticeDb db,
+        VanFits fits,
+        TimeProvider clock,
+        CancellationToken cancel,
+        int sizes = 8,
+        bool expected = true
+    )
     {
         if (sizes is < 1 or > MostSizes)
             throw Refusal.Field("sizes", $"sizes must be 1 to {MostSizes}.");
@@ -112,16 +156,53 @@ internal static class VanEndpoints
             dogs.Add((dog.Id, dog.Name, dog.Count, true, await fits.ReadAsync(db, muzzles, settings, dog, () => Question(dog, settings, rules), cancel)));
         var stock = dogs.Select(d => new StockDog(d.Id.ToString(), d.Count, d.Fits)).ToList();
         // Where it makes no difference to the dogs: what is in the van already, then what costs less.
-        var preferred = muzzles.All.SelectMany(m => m.Sizes).OrderByDescending(s => van.ContainsKey(s.Id)).ThenBy(s => s.Price ?? decimal.MaxValue).Select(s => s.Id).ToList();
+        var preferred = muzzles
+            .All.SelectMany(m => m.Sizes)
+            .OrderByDescending(s => van.ContainsKey(s.Id))
+            .ThenBy(s => s.Price ?? decimal.MaxValue)
+            .Select(s => s.Id)
+            .ToList();
         var plan = fits.Plan(stock, sizes, preferred);
         var chosen = plan.Steps.Select(s => s.SizeId).ToList();
         string Words(string sizeId) => muzzles.FindSize(sizeId) is { } found ? $"{found.Model.Name} {found.Size.Label}" : sizeId;
         return new VanPlanDto(
-            sizes, [.. plan.Steps.Select(s => new VanStepDto(s.SizeId, Words(s.SizeId), muzzles.FindSize(s.SizeId)?.Size.Price, s.Adds, s.Covered, [.. dogs.Where(d => d.Fits.Contains(s.SizeId)).Select(d => d.Name)]))],
-            plan.Covered, plan.Coverable, dogs.Sum(d => d.Count), plan.IsExact, plan.AtMost, plan.Curve, dogs.Where(d => d.Fits.Any(van.ContainsKey)).Sum(d => d.Count),
-            [.. van.Values.OrderBy(v => Words(v.SizeId), StringComparer.OrdinalIgnoreCase).Select(v => new VanSizeDto(v.SizeId, Words(v.SizeId), v.Count, dogs.Where(d => d.Fits.Contains(v.SizeId)).Sum(d => d.Count), v.Version))],
-            [.. dogs.Select(d => new VanDogDto(d.Id, d.Name, d.Count, d.Expected, d.Fits.Count, chosen.Find(d.Fits.Contains) is { } from ? Words(from) : null, d.Fits.Any(van.ContainsKey)))],
-            [.. round.Where(d => d.Fits is null).Select(d => d.Name)], [.. awaited.Select(ExpectedDogDto.Of)]);
+            sizes,
+            [
+                .. plan.Steps.Select(s => new VanStepDto(
+                    s.SizeId,
+                    Words(s.SizeId),
+                    muzzles.FindSize(s.SizeId)?.Size.Price,
+                    s.Adds,
+                    s.Covered,
+                    [.. dogs.Where(d => d.Fits.Contains(s.SizeId)).Select(d => d.Name)]
+                )),
+            ],
+            plan.Covered,
+            plan.Coverable,
+            dogs.Sum(d => d.Count),
+            plan.IsExact,
+            plan.AtMost,
+            plan.Curve,
+            dogs.Where(d => d.Fits.Any(van.ContainsKey)).Sum(d => d.Count),
+            [
+                .. van
+                    .Values.OrderBy(v => Words(v.SizeId), StringComparer.OrdinalIgnoreCase)
+                    .Select(v => new VanSizeDto(v.SizeId, Words(v.SizeId), v.Count, dogs.Where(d => d.Fits.Contains(v.SizeId)).Sum(d => d.Count), v.Version)),
+            ],
+            [
+                .. dogs.Select(d => new VanDogDto(
+                    d.Id,
+                    d.Name,
+                    d.Count,
+                    d.Expected,
+                    d.Fits.Count,
+                    chosen.Find(d.Fits.Contains) is { } from ? Words(from) : null,
+                    d.Fits.Any(van.ContainsKey)
+                )),
+            ],
+            [.. round.Where(d => d.Fits is null).Select(d => d.Name)],
+            [.. awaited.Select(ExpectedDogDto.Of)]
+        );
     }
 
     /// <summary>An expected dog has no readings of its own: what was entered is taken as read once with a soft tape.</summary>
@@ -135,9 +216,27 @@ internal static class VanEndpoints
                 readings.Add(Read(measure, null, given));
         }
 
-        var profile = new DogProfile { Name = dog.Name, HeadShapeSeen = dog.HeadShape, BiteTier = dog.BiteTier, Purposes = dog.Purposes };
+        var profile = new DogProfile
+        {
+            Name = dog.Name,
+            HeadShapeSeen = dog.HeadShape,
+            BiteTier = dog.BiteTier,
+            Purposes = dog.Purposes,
+        };
         var assessed = Assessment.Of(readings, new Circumstances { OtherWays = profile.OtherShapes, Rules = rules });
-        return new FitQuestion(assessed.Snout!, MuzzleBrief.For(profile, new BriefQuestion { Material = settings.Material, Visibility = settings.Visibility, Rules = rules }), Length.FromMillimeters(settings.FingerMm))
+        return new FitQuestion(
+            assessed.Snout!,
+            MuzzleBrief.For(
+                profile,
+                new BriefQuestion
+                {
+                    Material = settings.Material,
+                    Visibility = settings.Visibility,
+                    Rules = rules,
+                }
+            ),
+            Length.FromMillimeters(settings.FingerMm)
+        )
         {
             Draws = SnoutDraws.Of(assessed.Snout!, UncertaintySource.Of(assessed), SnoutDraws.Usual.Ours, new Random(SnoutDraws.Seed)),
         };
@@ -168,7 +267,9 @@ internal static class VanEndpoints
         {
             // Sent again because the answer got lost: it is there as it was sent.
             row.Version = known.Version;
-            return ExpectedDogDto.Of(known).SaysTheSame(ExpectedDogDto.Of(row)) ? ExpectedDogDto.Of(known) : throw Refusal.Conflict("This id stands for other expected dogs.");
+            return ExpectedDogDto.Of(known).SaysTheSame(ExpectedDogDto.Of(row))
+                ? ExpectedDogDto.Of(known)
+                : throw Refusal.Conflict("This id stands for other expected dogs.");
         }
 
         db.ExpectedDogs.Add(row);
@@ -176,7 +277,13 @@ internal static class VanEndpoints
         return ExpectedDogDto.Of(row);
     }
 
-    private static async Task<ExpectedDogDto> AmendAsync(Guid expectedId, ExpectedDogEntry entry, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
+    private static async Task<ExpectedDogDto> AmendAsync(
+        Guid expectedId,
+        ExpectedDogEntry entry,
+        PracticeDb db,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         var row = await db.ExpectedDogs.FindAsync([expectedId], cancel) ?? throw Refusal.NotFound("No expected dogs have this id.");
         Versions.Need(edited, row.Version, row.Name, ExpectedDogDto.Of(row));
@@ -185,7 +292,12 @@ internal static class VanEndpoints
         return ExpectedDogDto.Of(row);
     }
 
-    private static async Task<IReadOnlyList<ExpectedDogDto>> UnexpectAsync(Guid expectedId, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
+    private static async Task<IReadOnlyList<ExpectedDogDto>> UnexpectAsync(
+        Guid expectedId,
+        PracticeDb db,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         if (await db.ExpectedDogs.FindAsync([expectedId], cancel) is { } row)
         {

@@ -26,7 +26,12 @@ internal sealed class VanFits
     /// <summary>The dogs of the round by name, each with what fits it.</summary>
     public async Task<IReadOnlyList<FittedDog>> ReadAsync(PracticeDb db, MuzzleList muzzles, FitSettingsRow settings, DateOnly today, CancellationToken cancel)
     {
-        var dogs = await db.Dogs.Where(d => d.ArchivedAt == null).OrderBy(d => d.Name).ThenBy(d => d.Id).Select(d => new { d.Id, d.Touched }).ToListAsync(cancel);
+        var dogs = await db
+            .Dogs.Where(d => d.ArchivedAt == null)
+            .OrderBy(d => d.Name)
+            .ThenBy(d => d.Id)
+            .Select(d => new { d.Id, d.Touched })
+            .ToListAsync(cancel);
         var practice = await PracticeAsync(db, settings, cancel);
         Stamp Now(long touched) => new(touched, today, practice);
         var stale = dogs.Where(d => !known.TryGetValue(d.Id, out var k) || k.Stamp != Now(d.Touched)).Select(d => d.Id).ToList();
@@ -34,19 +39,30 @@ internal sealed class VanFits
         {
             var overruled = (await db.Overrules.AsNoTracking().Where(o => stale.Contains(o.DogId)).ToListAsync(cancel)).ToLookup(o => o.DogId);
             var measured = await MeasuredDog.LoadAsync(db, db.Dogs.Where(d => stale.Contains(d.Id)), cancel);
-            Parallel.ForEach(measured, new ParallelOptions { CancellationToken = cancel }, dog =>
-            {
-                var file = new FitBasis(dog, muzzles, settings, overruled[dog.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), today);
-                var fits = file.Question(new FitQuery().Read()) is { } question ? VanStock.FitsToday(muzzles.All, question) : null;
-                known[dog.Dog.Id] = (Now(dog.Dog.Touched), new FittedDog(dog.Dog.Id, dog.Dog.Name, fits));
-            });
+            Parallel.ForEach(
+                measured,
+                new ParallelOptions { CancellationToken = cancel },
+                dog =>
+                {
+                    var file = new FitBasis(dog, muzzles, settings, overruled[dog.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), today);
+                    var fits = file.Question(new FitQuery().Read()) is { } question ? VanStock.FitsToday(muzzles.All, question) : null;
+                    known[dog.Dog.Id] = (Now(dog.Dog.Touched), new FittedDog(dog.Dog.Id, dog.Dog.Name, fits));
+                }
+            );
         }
 
         return [.. dogs.Select(d => known[d.Id].Dog)];
     }
 
     /// <summary>What fits dogs the practice expects.</summary>
-    public async Task<IReadOnlySet<string>> ReadAsync(PracticeDb db, MuzzleList muzzles, FitSettingsRow settings, ExpectedDogRow dog, Func<FitQuestion> question, CancellationToken cancel)
+    public async Task<IReadOnlySet<string>> ReadAsync(
+        PracticeDb db,
+        MuzzleList muzzles,
+        FitSettingsRow settings,
+        ExpectedDogRow dog,
+        Func<FitQuestion> question,
+        CancellationToken cancel
+    )
     {
         var stamp = (dog.Version, await PracticeAsync(db, settings, cancel));
         if (!awaited.TryGetValue(dog.Id, out var fits) || fits.Stamp != stamp)
@@ -64,8 +80,8 @@ internal sealed class VanFits
         return plan;
     }
 
-    private static async Task<Practice> PracticeAsync(PracticeDb db, FitSettingsRow settings, CancellationToken cancel) => new(
-        await db.Muzzles.CountAsync(cancel), settings.Version, await BreedRow.StampAsync(db, cancel), await db.RulesAsync(cancel));
+    private static async Task<Practice> PracticeAsync(PracticeDb db, FitSettingsRow settings, CancellationToken cancel) =>
+        new(await db.Muzzles.CountAsync(cancel), settings.Version, await BreedRow.StampAsync(db, cancel), await db.RulesAsync(cancel));
 
     /// <summary>What holds for every dog: versions of muzzles are only ever added.</summary>
     private readonly record struct Practice(int Muzzles, long Settings, (int Count, long Last) Breeds, HouseRules Rules);

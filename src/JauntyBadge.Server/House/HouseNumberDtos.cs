@@ -25,14 +25,47 @@ public sealed record HouseNumberChangeDto(string Value, string Reason, DateTime 
 /// <param name="Changes">Every change, the newest first.</param>
 /// <param name="Version">The number of the last change; 0 where there was none.</param>
 public sealed record HouseNumberDto(
-    string Id, string Room, string What, string Value, double Plain, string Unit, string Ours, Basis Basis, bool IsOwn, bool IsEditable, string? SetElsewhere, double Least, double Most,
-    string Accepted, IReadOnlyList<HouseNumberChangeDto> Changes, long Version) : IAtVersion
+    string Id,
+    string Room,
+    string What,
+    string Value,
+    double Plain,
+    string Unit,
+    string Ours,
+    Basis Basis,
+    bool IsOwn,
+    bool IsEditable,
+    string? SetElsewhere,
+    double Least,
+    double Most,
+    string Accepted,
+    IReadOnlyList<HouseNumberChangeDto> Changes,
+    long Version
+) : IAtVersion
 {
-    internal static HouseNumberDto Of(string room, IGrounded number, HouseRules rules, IReadOnlyList<HouseNumberRow> changes) => new(
-        number.Id, room, number.What, rules.Show(number), rules.Plain(number), number.Unit, number.Show(number.Plain), number.Basis, rules.Plain(number) != number.Plain, number.IsEditable,
-        number.SetElsewhere, number.Least, number.Most, $"{number.Show(number.Least)} to {number.Show(number.Most)}{(number.IsWhole ? ", whole" : "")}",
-        [.. changes.OrderByDescending(c => c.Number).Select(c => new HouseNumberChangeDto(c.Value is { } value ? number.Show(value) : "ours", c.Reason, c.At))],
-        changes.Count == 0 ? 0 : changes.Max(c => c.Number));
+    internal static HouseNumberDto Of(string room, IGrounded number, HouseRules rules, IReadOnlyList<HouseNumberRow> changes) =>
+        new(
+            number.Id,
+            room,
+            number.What,
+            rules.Show(number),
+            rules.Plain(number),
+            number.Unit,
+            number.Show(number.Plain),
+            number.Basis,
+            rules.Plain(number) != number.Plain,
+            number.IsEditable,
+            number.SetElsewhere,
+            number.Least,
+            number.Most,
+            $"{number.Show(number.Least)} to {number.Show(number.Most)}{(number.IsWhole ? ", whole" : "")}",
+            [
+                .. changes
+                    .OrderByDescending(c => c.Number)
+                    .Select(c => new HouseNumberChangeDto(c.Value is { } value ? number.Show(value) : "ours", c.Reason, c.At)),
+            ],
+            changes.Count == 0 ? 0 : changes.Max(c => c.Number)
+        );
 }
 
 /// <summary>A number as set.</summary>

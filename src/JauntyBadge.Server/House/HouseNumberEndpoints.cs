@@ -15,8 +15,16 @@ internal static class HouseNumberEndpoints
     {
         var numbers = api.MapGroup("/house-numbers").WithTags("House").OneWriterAtATime();
         numbers.MapGet("/", ListAsync).WithName("houseNumbers").WithSummary("Every number of the job with its basis, and the practice's own where it set one.");
-        numbers.MapPut("/{numberId}", SetAsync).WithName("setHouseNumber").WithSummary("Set a number of the practice's own, with the reason; without a value it is set back to ours.").NeedsVersion();
-        numbers.MapPost("/{numberId}/trial", TryAsync).WithName("tryHouseNumber").WithSummary("What a number would change for the dogs there are. Nothing is stored.").OnlyReads();
+        numbers
+            .MapPut("/{numberId}", SetAsync)
+            .WithName("setHouseNumber")
+            .WithSummary("Set a number of the practice's own, with the reason; without a value it is set back to ours.")
+            .NeedsVersion();
+        numbers
+            .MapPost("/{numberId}/trial", TryAsync)
+            .WithName("tryHouseNumber")
+            .WithSummary("What a number would change for the dogs there are. Nothing is stored.")
+            .OnlyReads();
     }
 
     private static async Task<IReadOnlyList<HouseNumberDto>> ListAsync(PracticeDb db, CancellationToken cancel)
@@ -27,7 +35,13 @@ internal static class HouseNumberEndpoints
     }
 
     private static async Task<HouseNumberDto> SetAsync(
-        string numberId, HouseNumberEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Edited] string? edited = null)
+        string numberId,
+        HouseNumberEntry entry,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         var number = Known(numberId);
         var rules = await db.RulesAsync(cancel);
@@ -52,7 +66,13 @@ internal static class HouseNumberEndpoints
         return Dto(proposed);
     }
 
-    private static async Task<HouseNumberTrialDto> TryAsync(string numberId, HouseNumberEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<HouseNumberTrialDto> TryAsync(
+        string numberId,
+        HouseNumberEntry entry,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var number = Known(numberId);
         var rules = await db.RulesAsync(cancel);

@@ -23,25 +23,48 @@ internal static class HouseNumberTrial
         {
             (string What, string Before, string After)[] all =
             [
-                ("What is next", Next, after.Next), ("Readings to check", Checks, after.Checks), ("First in the list", FirstChoice, after.FirstChoice),
-                ("Baskets that fit", Fits, after.Fits), ("The muzzle in use", InUse, after.InUse),
+                ("What is next", Next, after.Next),
+                ("Readings to check", Checks, after.Checks),
+                ("First in the list", FirstChoice, after.FirstChoice),
+                ("Baskets that fit", Fits, after.Fits),
+                ("The muzzle in use", InUse, after.InUse),
             ];
             return all.Where(a => a.Before != a.After).Select(a => new DogChangeDto(a.What, a.Before, a.After));
         }
     }
 
-    public static async Task<HouseNumberTrialDto> RunAsync(PracticeDb db, IGrounded number, HouseRules now, HouseRules proposed, DateOnly today, CancellationToken cancel)
+    public static async Task<HouseNumberTrialDto> RunAsync(
+        PracticeDb db,
+        IGrounded number,
+        HouseRules now,
+        HouseRules proposed,
+        DateOnly today,
+        CancellationToken cancel
+    )
     {
         var round = db.Dogs.Where(d => d.ArchivedAt == null);
         var dogs = await round.OrderByDescending(d => d.Touched).Select(d => d.Id).Take(MostDogs).ToListAsync(cancel);
         var (before, after) = (await OutlooksAsync(db, dogs, now, today, cancel), await OutlooksAsync(db, dogs, proposed, today, cancel));
-        var changed = dogs.Select(id => new ChangedDogDto(id, before[id].Name, [.. before[id].To(after[id])])).Where(d => d.Changes.Count > 0).OrderBy(d => d.Name, StringComparer.Ordinal);
+        var changed = dogs.Select(id => new ChangedDogDto(id, before[id].Name, [.. before[id].To(after[id])]))
+            .Where(d => d.Changes.Count > 0)
+            .OrderBy(d => d.Name, StringComparer.Ordinal);
         return new HouseNumberTrialDto(
-            now.Show(number), proposed.Show(number), dogs.Count, await round.CountAsync(cancel), [.. changed],
-            HouseNumbers.RoomOf(number) == HouseNumbers.Training ? "It decides sets that are yet to be trained: what was decided stays as it was." : null);
+            now.Show(number),
+            proposed.Show(number),
+            dogs.Count,
+            await round.CountAsync(cancel),
+            [.. changed],
+            HouseNumbers.RoomOf(number) == HouseNumbers.Training ? "It decides sets that are yet to be trained: what was decided stays as it was." : null
+        );
     }
 
-    private static async Task<IReadOnlyDictionary<Guid, Outlook>> OutlooksAsync(PracticeDb db, List<Guid> dogs, HouseRules rules, DateOnly today, CancellationToken cancel)
+    private static async Task<IReadOnlyDictionary<Guid, Outlook>> OutlooksAsync(
+        PracticeDb db,
+        List<Guid> dogs,
+        HouseRules rules,
+        DateOnly today,
+        CancellationToken cancel
+    )
     {
         db.RulesTried = rules;
         try
@@ -49,8 +72,13 @@ internal static class HouseNumberTrial
             var files = await DogFile.LoadAsync(db, db.Dogs.Where(d => dogs.Contains(d.Id)), cancel);
             var (muzzles, settings) = (await MuzzleRow.ListAsync(db, cancel), await FitSettingsRow.LoadAsync(db, cancel));
             var overruled = (await db.Overrules.AsNoTracking().Where(o => dogs.Contains(o.DogId)).ToListAsync(cancel)).ToLookup(o => o.DogId);
-            return files.AsParallel().WithCancellation(cancel).ToDictionary(
-                f => f.Dog.Id, f => Of(f, new FitBasis(f.Measured, muzzles, settings, overruled[f.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), today), today));
+            return files
+                .AsParallel()
+                .WithCancellation(cancel)
+                .ToDictionary(
+                    f => f.Dog.Id,
+                    f => Of(f, new FitBasis(f.Measured, muzzles, settings, overruled[f.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), today), today)
+                );
         }
         finally
         {
@@ -76,5 +104,7 @@ internal static class HouseNumberTrial
     }
 
     private static string Words(RankedFit fit) =>
-        Headline.Of(fit) is var line && line.Chance is { } chance ? $"{fit.Model.Name} {fit.Size.Label}: {chance} {line.Says}" : $"{fit.Model.Name} {fit.Size.Label}: {line.Says}";
+        Headline.Of(fit) is var line && line.Chance is { } chance
+            ? $"{fit.Model.Name} {fit.Size.Label}: {chance} {line.Says}"
+            : $"{fit.Model.Name} {fit.Size.Label}: {line.Says}";
 }

@@ -19,8 +19,12 @@ public sealed class WritingEntryValidator : AbstractValidator<WritingEntry>
 {
     public WritingEntryValidator()
     {
-        RuleFor(w => w.Locale).Must(l => l is not null && WritingEndpoints.Locales.Contains(l)).WithMessage($"locale is one of {string.Join(", ", WritingEndpoints.Locales)}.");
-        RuleFor(w => w.Currency).Must(c => c is not null && WritingEndpoints.Currencies.Contains(c)).WithMessage($"currency is one of {string.Join(", ", WritingEndpoints.Currencies)}.");
+        RuleFor(w => w.Locale)
+            .Must(l => l is not null && WritingEndpoints.Locales.Contains(l))
+            .WithMessage($"locale is one of {string.Join(", ", WritingEndpoints.Locales)}.");
+        RuleFor(w => w.Currency)
+            .Must(c => c is not null && WritingEndpoints.Currencies.Contains(c))
+            .WithMessage($"currency is one of {string.Join(", ", WritingEndpoints.Currencies)}.");
     }
 }
 
@@ -28,15 +32,33 @@ public sealed class WritingEntryValidator : AbstractValidator<WritingEntry>
 internal static class WritingEndpoints
 {
     internal static readonly IReadOnlyList<string> Locales =
-        ["en-GB", "en-IE", "en-AT", "en-AU", "en-BE", "en-CA", "en-CH", "en-DE", "en-DK", "en-FI", "en-NL", "en-NZ", "en-SE", "en-US", "en-ZA"];
+    [
+        "en-GB",
+        "en-IE",
+        "en-AT",
+        "en-AU",
+        "en-BE",
+        "en-CA",
+        "en-CH",
+        "en-DE",
+        "en-DK",
+        "en-FI",
+        "en-NL",
+        "en-NZ",
+        "en-SE",
+        "en-US",
+        "en-ZA",
+    ];
 
     internal static readonly IReadOnlyList<string> Currencies = ["EUR", "GBP", "AUD", "CAD", "CHF", "CZK", "DKK", "NOK", "NZD", "PLN", "SEK", "USD", "ZAR"];
 
     public static void MapWriting(this IEndpointRouteBuilder api)
     {
         var writing = api.MapGroup("/writing").WithTags("House").OneWriterAtATime();
-        writing.MapGet("/", async (PracticeDb db, CancellationToken cancel) => WritingDto.Of(await WritingRow.LoadAsync(db, cancel)))
-            .WithName("writing").WithSummary("How the practice writes dates and prices.");
+        writing
+            .MapGet("/", async (PracticeDb db, CancellationToken cancel) => WritingDto.Of(await WritingRow.LoadAsync(db, cancel)))
+            .WithName("writing")
+            .WithSummary("How the practice writes dates and prices.");
         writing.MapPut("/", SetAsync).WithName("setWriting").WithSummary("Set how the practice writes dates and prices.").NeedsVersion();
     }
 

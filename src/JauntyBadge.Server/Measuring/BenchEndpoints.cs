@@ -15,20 +15,48 @@ internal static class BenchEndpoints
 
     public static void MapBench(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/readings/so-far", SoFar).WithName("readingSoFar").WithTags("Measuring").WithSummary("What is made of a length while it is being typed; half a length is no error here.");
+        api.MapGet("/readings/so-far", SoFar)
+            .WithName("readingSoFar")
+            .WithTags("Measuring")
+            .WithSummary("What is made of a length while it is being typed; half a length is no error here.");
 
         var bench = api.MapGroup("/dogs/{id:guid}").WithTags("Measuring").OneWriterAtATime();
         bench.MapGet("/bench", BenchAsync).WithName("bench").WithSummary("Readings, cross-checks and the head drawn from them.");
-        bench.MapGet("/bench/typing", TypingAsync).WithName("typing").WithSummary("The bench as it would be with a reading that is being typed; half a length is no error here.");
-        bench.MapPut("/bench", SetAsync).WithName("editMeasuringSet").WithSummary("Fit style, body mass, coat and fit-line gap of the set in hand.").NeedsVersion();
+        bench
+            .MapGet("/bench/typing", TypingAsync)
+            .WithName("typing")
+            .WithSummary("The bench as it would be with a reading that is being typed; half a length is no error here.");
+        bench
+            .MapPut("/bench", SetAsync)
+            .WithName("editMeasuringSet")
+            .WithSummary("Fit style, body mass, coat and fit-line gap of the set in hand.")
+            .NeedsVersion();
         bench.MapPost("/jaw-held", HeldAsync).WithName("jawHeld").WithSummary("Say how the jaw to nose readings in hand were held: level or point to point.");
         bench.MapPost("/readings", AddAsync).WithName("addReading").WithSummary("Add a reading, kept as taken.");
-        bench.MapDelete("/readings/{readingId:guid}", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
-            ChangeAsync(id, readingId, r => r.RemovedAt ??= clock.UtcNow(), unit, db, clock, cancel)).WithName("removeReading").WithSummary("Take a reading out of use as a slip; it can be put back.");
-        bench.MapPost("/readings/{readingId:guid}/restore", (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
-            ChangeAsync(id, readingId, r => r.RemovedAt = null, unit, db, clock, cancel)).WithName("restoreReading").WithSummary("Put a reading back.");
-        bench.MapPost("/readings/{readingId:guid}/judge", (Guid id, Guid readingId, ReadingJudgement judgement, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
-            ChangeAsync(id, readingId, r => (r.SetAside, r.Kept) = (judgement.SetAside?.Trim(), judgement.Keep == true), unit, db, clock, cancel)).WithName("judgeReading").WithSummary("Set a reading aside with a reason, keep it, or take either back.");
+        bench
+            .MapDelete(
+                "/readings/{readingId:guid}",
+                (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
+                    ChangeAsync(id, readingId, r => r.RemovedAt ??= clock.UtcNow(), unit, db, clock, cancel)
+            )
+            .WithName("removeReading")
+            .WithSummary("Take a reading out of use as a slip; it can be put back.");
+        bench
+            .MapPost(
+                "/readings/{readingId:guid}/restore",
+                (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
+                    ChangeAsync(id, readingId, r => r.RemovedAt = null, unit, db, clock, cancel)
+            )
+            .WithName("restoreReading")
+            .WithSummary("Put a reading back.");
+        bench
+            .MapPost(
+                "/readings/{readingId:guid}/judge",
+                (Guid id, Guid readingId, ReadingJudgement judgement, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
+                    ChangeAsync(id, readingId, r => (r.SetAside, r.Kept) = (judgement.SetAside?.Trim(), judgement.Keep == true), unit, db, clock, cancel)
+            )
+            .WithName("judgeReading")
+            .WithSummary("Set a reading aside with a reason, keep it, or take either back.");
     }
 
     private static ReadingSoFar SoFar(string? text = null, string? unit = null, string? from = null, string? to = null)
@@ -55,38 +83,80 @@ internal static class BenchEndpoints
         var model = HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass);
         var asked = FitStyleMeasures.AskedBy(file.FitStyle);
         return new BenchDto(
-            [.. MeasureDefinition.All.Select(m => m.Guide)], asked, [.. FitStyleMeasures.All.Except(asked)], SetOf(file, model, clock), ReadingsOf(file),
-            [.. assessment.Measured.Select(MeasuredDto.Of)], FindingDto.Of(assessment.Findings, unit), assessment.HeadShape, assessment.Missing,
-            await ChangesAsync(file, assessment, db, cancel), file.MeasureAgain(clock.Today()), model.SourcesDto(), HeadDrawing.Of(model), assessment.Snout is not null, assessment.Doubted, assessment.IsReady);
+            [.. MeasureDefinition.All.Select(m => m.Guide)],
+            asked,
+            [.. FitStyleMeasures.All.Except(asked)],
+            SetOf(file, model, clock),
+            ReadingsOf(file),
+            [.. assessment.Measured.Select(MeasuredDto.Of)],
+            FindingDto.Of(assessment.Findings, unit),
+            assessment.HeadShape,
+            assessment.Missing,
+            await ChangesAsync(file, assessment, db, cancel),
+            file.MeasureAgain(clock.Today()),
+            model.SourcesDto(),
+            HeadDrawing.Of(model),
+            assessment.Snout is not null,
+            assessment.Doubted,
+            assessment.IsReady
+        );
     }
 
     private static async Task<TypingDto> TypingAsync(
-        Guid id, PracticeDb db, CancellationToken cancel, string? measure = null, string? side = null, string? text = null, string? tool = null, [Description(Units)] string? unit = null)
+        Guid id,
+        PracticeDb db,
+        CancellationToken cancel,
+        string? measure = null,
+        string? side = null,
+        string? text = null,
+        string? tool = null,
+        [Description(Units)] string? unit = null
+    )
     {
         var shown = Shown(unit);
-        var line = new MeasureLine(QueryWords.Read<Measure>(measure, "measure") ?? throw Refusal.Field("measure", "Say which measure is being typed."), QueryWords.Read<Side>(side, "side"));
+        var line = new MeasureLine(
+            QueryWords.Read<Measure>(measure, "measure") ?? throw Refusal.Field("measure", "Say which measure is being typed."),
+            QueryWords.Read<Side>(side, "side")
+        );
         if (MeasureDefinition.For(line.Measure).Guide.HasSides != line.Side is not null)
             throw Refusal.Field("side", line.Side is null ? ReadingEntryValidator.SayWhichSide : ReadingEntryValidator.HasNoSide);
         var file = await db.MeasuredDogAsync(id, cancel);
         var read = ReadingParser.TryParse(text, shown, out var parsed, out var problem);
-        var assessment = file.Assess(read ? [new Reading(line.Measure, line.Side, parsed.Value, parsed.Unit, QueryWords.Read<Tool>(tool, "tool") ?? Tool.SoftTape)] : []);
+        var assessment = file.Assess(
+            read ? [new Reading(line.Measure, line.Side, parsed.Value, parsed.Unit, QueryWords.Read<Tool>(tool, "tool") ?? Tool.SoftTape)] : []
+        );
         return new TypingDto(
-            read ? new(parsed.Value.Millimeters.Tidy(), null) : new(null, problem), [.. assessment.Measured.Select(MeasuredDto.Of)], FindingDto.Of(assessment.Findings, shown),
-            assessment.HeadShape, HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass)));
+            read ? new(parsed.Value.Millimeters.Tidy(), null) : new(null, problem),
+            [.. assessment.Measured.Select(MeasuredDto.Of)],
+            FindingDto.Of(assessment.Findings, shown),
+            assessment.HeadShape,
+            HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass))
+        );
     }
 
-    private static MeasuringSetDto SetOf(MeasuredDog file, SnoutModel model, TimeProvider clock) => new(
-        file.CurrentSet?.Id, file.CurrentSet?.StartedAt, file.FitStyle, file.CurrentSet?.BodyMassKg ?? file.Dog.BodyMassKg,
-        file.CurrentSet?.Coat ?? file.Profile.Coat, file.CurrentSet?.FitLineGapMm,
-        SnoutRules.UsualGap(model.EyeLine.Value, model.Rules).Millimeters.Tidy(), Math.Max(0, file.Sets.Count - 1),
-        IsOver(file.CurrentSet, file.ReadingRows, clock), file.CurrentSet?.Version ?? 0);
+    private static MeasuringSetDto SetOf(MeasuredDog file, SnoutModel model, TimeProvider clock) =>
+        new(
+            file.CurrentSet?.Id,
+            file.CurrentSet?.StartedAt,
+            file.FitStyle,
+            file.CurrentSet?.BodyMassKg ?? file.Dog.BodyMassKg,
+            file.CurrentSet?.Coat ?? file.Profile.Coat,
+            file.CurrentSet?.FitLineGapMm,
+            SnoutRules.UsualGap(model.EyeLine.Value, model.Rules).Millimeters.Tidy(),
+            Math.Max(0, file.Sets.Count - 1),
+            IsOver(file.CurrentSet, file.ReadingRows, clock),
+            file.CurrentSet?.Version ?? 0
+        );
 
     /// <summary>Readings in the order taken, the odd one of each measure marked.</summary>
     private static IReadOnlyList<ReadingDto> ReadingsOf(MeasuredDog file)
     {
         var rows = file.ReadingRows;
-        var apart = rows.Where(r => r.SetAside is null).GroupBy(r => (r.Measure, r.Side))
-            .Select(g => Repeats.Odd([.. g.Select(r => r.ToReading())], file.Rules) is { } odd ? g.ElementAt(odd).Id : (Guid?)null).OfType<Guid>().ToHashSet();
+        var apart = rows.Where(r => r.SetAside is null)
+            .GroupBy(r => (r.Measure, r.Side))
+            .Select(g => Repeats.Odd([.. g.Select(r => r.ToReading())], file.Rules) is { } odd ? g.ElementAt(odd).Id : (Guid?)null)
+            .OfType<Guid>()
+            .ToHashSet();
         return [.. rows.Select(r => ReadingDto.Of(r, apart.Contains(r.Id)))];
     }
 
@@ -96,15 +166,33 @@ internal static class BenchEndpoints
             return [];
         var before = file.Sets[^2];
         var rows = await db.Readings.AsNoTracking().Where(r => r.SetId == before.Id && r.RemovedAt == null && r.SetAside == null).ToListAsync(cancel);
-        return [.. SetComparison.Of(Measured.From(rows.Select(r => r.ToReading()), before.Coat, file.Rules), assessment.Measured).Where(c => c.Change is not null).Select(ChangeDto.Of)];
+        return
+        [
+            .. SetComparison
+                .Of(Measured.From(rows.Select(r => r.ToReading()), before.Coat, file.Rules), assessment.Measured)
+                .Where(c => c.Change is not null)
+                .Select(ChangeDto.Of),
+        ];
     }
 
-    private static async Task<BenchDto> SetAsync(Guid id, MeasuringSetEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null, [Edited] string? edited = null)
+    private static async Task<BenchDto> SetAsync(
+        Guid id,
+        MeasuringSetEntry entry,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        string? unit = null,
+        [Edited] string? edited = null
+    )
     {
         var shown = Shown(unit);
         var dog = await db.DogAsync(id, cancel);
         var set = await CurrentSetAsync(id, db, clock, cancel);
-        await Versions.NeedAsync(edited, set.Version, async () => ("What belongs to this measuring set", (await BenchInAsync(shown, id, db, clock, cancel)).Set));
+        await Versions.NeedAsync(
+            edited,
+            set.Version,
+            async () => ("What belongs to this measuring set", (await BenchInAsync(shown, id, db, clock, cancel)).Set)
+        );
 
         // What the dog weighs and wears today is not what it did when an old set was taken.
         if ((entry.BodyMassKg != set.BodyMassKg && entry.BodyMassKg is not null) || (entry.Coat is { } coat && coat != set.Coat))
@@ -132,21 +220,23 @@ internal static class BenchEndpoints
         else
         {
             var set = await SetForNowAsync(id, entry.IntoOldSet == true, db, clock, cancel);
-            db.Readings.Add(new ReadingRow
-            {
-                Id = readingId,
-                DogId = id,
-                SetId = set.Id,
-                Measure = entry.Measure!.Value,
-                Side = entry.Side,
-                Millimetres = parsed.Value.Millimeters,
-                Unit = parsed.Unit,
-                AsTaken = parsed.AsTaken,
-                Tool = entry.Tool ?? (entry.To is null ? Tool.SoftTape : Tool.String),
-                TakenBy = string.IsNullOrWhiteSpace(entry.TakenBy) ? null : entry.TakenBy.Trim(),
-                TakenAt = clock.UtcNow(),
-                Held = entry.Measure == Measure.JawToNose ? entry.Held : null,
-            });
+            db.Readings.Add(
+                new ReadingRow
+                {
+                    Id = readingId,
+                    DogId = id,
+                    SetId = set.Id,
+                    Measure = entry.Measure!.Value,
+                    Side = entry.Side,
+                    Millimetres = parsed.Value.Millimeters,
+                    Unit = parsed.Unit,
+                    AsTaken = parsed.AsTaken,
+                    Tool = entry.Tool ?? (entry.To is null ? Tool.SoftTape : Tool.String),
+                    TakenBy = string.IsNullOrWhiteSpace(entry.TakenBy) ? null : entry.TakenBy.Trim(),
+                    TakenAt = clock.UtcNow(),
+                    Held = entry.Measure == Measure.JawToNose ? entry.Held : null,
+                }
+            );
             await db.SaveChangesAsync(cancel);
         }
 
@@ -154,7 +244,14 @@ internal static class BenchEndpoints
     }
 
     private static async Task<BenchDto> ChangeAsync(
-        Guid id, Guid readingId, Action<ReadingRow> change, string? unit, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+        Guid id,
+        Guid readingId,
+        Action<ReadingRow> change,
+        string? unit,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var row = await db.Readings.SingleOrDefaultAsync(r => r.Id == readingId && r.DogId == id, cancel) ?? throw Refusal.NotFound("No reading has this id.");
         var shown = Shown(unit);
@@ -193,7 +290,13 @@ internal static class BenchEndpoints
     internal static async Task<MeasuringSetRow> SetForNowAsync(Guid dogId, bool intoOldSet, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
         await FollowingAsync(await CurrentSetAsync(dogId, db, clock, cancel), intoOldSet, db, clock, cancel);
 
-    private static async Task<MeasuringSetRow> FollowingAsync(MeasuringSetRow set, bool intoOldSet, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+    private static async Task<MeasuringSetRow> FollowingAsync(
+        MeasuringSetRow set,
+        bool intoOldSet,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) =>
         !intoOldSet && IsOver(set, await db.Readings.AsNoTracking().Where(r => r.SetId == set.Id && r.RemovedAt == null).ToListAsync(cancel), clock)
             ? await NewSetAsync(set.DogId, db, clock, cancel)
             : set;
@@ -201,7 +304,7 @@ internal static class BenchEndpoints
     /// <summary>The set readings go into: the last one, or a first one begun now.</summary>
     internal static async Task<MeasuringSetRow> CurrentSetAsync(Guid dogId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
         await db.MeasuringSets.Where(s => s.DogId == dogId && s.RemovedAt == null).OrderBy(s => s.Number).LastOrDefaultAsync(cancel)
-            ?? await NewSetAsync(dogId, db, clock, cancel);
+        ?? await NewSetAsync(dogId, db, clock, cancel);
 
     /// <summary>Begins a set with the dog as it is now. The caller saves.</summary>
     internal static async Task<MeasuringSetRow> NewSetAsync(Guid dogId, PracticeDb db, TimeProvider clock, CancellationToken cancel)

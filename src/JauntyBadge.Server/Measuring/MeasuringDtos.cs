@@ -25,8 +25,18 @@ public sealed record ReadingSoFar(double? Millimetres, string? Problem);
 /// <param name="Held">How a jaw to nose was held, where it is known.</param>
 /// <param name="IntoOldSet">Add it to the set in hand although that is of an earlier day; else a new one is begun.</param>
 public sealed record ReadingEntry(
-    Guid? Id = null, Measure? Measure = null, Side? Side = null, string? Text = null, ReadingUnit? Unit = null, Tool? Tool = null,
-    string? TakenBy = null, string? From = null, string? To = null, JawHeld? Held = null, bool? IntoOldSet = null)
+    Guid? Id = null,
+    Measure? Measure = null,
+    Side? Side = null,
+    string? Text = null,
+    ReadingUnit? Unit = null,
+    Tool? Tool = null,
+    string? TakenBy = null,
+    string? From = null,
+    string? To = null,
+    JawHeld? Held = null,
+    bool? IntoOldSet = null
+)
 {
     /// <exception cref="Refusal">Text or marks cannot be read; names the field.</exception>
     public ParsedReading Parse()
@@ -75,7 +85,13 @@ public sealed class ReadingJudgementValidator : AbstractValidator<ReadingJudgeme
 /// <param name="Coat">The coat under the tape; also becomes the dog's.</param>
 /// <param name="FitLineGapMm">The gap left between eye line and fit line, 2 to 60; the usual one when left out.</param>
 /// <param name="IntoOldSet">Change the set in hand although it is of an earlier day; else another mass or coat begins a new one.</param>
-public sealed record MeasuringSetEntry(FitStyle? School = null, double? BodyMassKg = null, Coat? Coat = null, double? FitLineGapMm = null, bool? IntoOldSet = null);
+public sealed record MeasuringSetEntry(
+    FitStyle? School = null,
+    double? BodyMassKg = null,
+    Coat? Coat = null,
+    double? FitLineGapMm = null,
+    bool? IntoOldSet = null
+);
 
 public sealed class MeasuringSetEntryValidator : AbstractValidator<MeasuringSetEntry>
 {
@@ -92,11 +108,23 @@ public sealed class MeasuringSetEntryValidator : AbstractValidator<MeasuringSetE
 /// <param name="Kept">It stands apart and is kept all the same.</param>
 /// <param name="StandsApart">It is the odd one out, proposed to be set aside.</param>
 public sealed record ReadingDto(
-    Guid Id, Measure Measure, Side? Side, string AsTaken, ReadingUnit Unit, double Mm, Tool Tool, string? TakenBy, DateTime TakenAt, string? SetAside,
-    bool Kept, bool StandsApart, JawHeld? Held)
+    Guid Id,
+    Measure Measure,
+    Side? Side,
+    string AsTaken,
+    ReadingUnit Unit,
+    double Mm,
+    Tool Tool,
+    string? TakenBy,
+    DateTime TakenAt,
+    string? SetAside,
+    bool Kept,
+    bool StandsApart,
+    JawHeld? Held
+)
 {
-    public static ReadingDto Of(ReadingRow r, bool standsApart) => new(
-        r.Id, r.Measure, r.Side, r.AsTaken, r.Unit, r.Millimetres.Tidy(), r.Tool, r.TakenBy, r.TakenAt, r.SetAside, r.Kept, standsApart, r.Held);
+    public static ReadingDto Of(ReadingRow r, bool standsApart) =>
+        new(r.Id, r.Measure, r.Side, r.AsTaken, r.Unit, r.Millimetres.Tidy(), r.Tool, r.TakenBy, r.TakenAt, r.SetAside, r.Kept, standsApart, r.Held);
 }
 
 /// <summary>Something that does not add up, and which reading to take again.</summary>
@@ -111,27 +139,47 @@ public sealed record FindingDto(string Code, Core.Measuring.Severity Severity, I
     public static IReadOnlyList<FindingDto> Of(IEnumerable<Finding> findings, ReadingUnit shown)
     {
         var words = new MeasuringWords(shown);
-        return [.. findings.Select(f => new FindingDto(JsonNamingPolicy.KebabCaseLower.ConvertName($"{f.Code}"), f.Severity, f.Measures, words.Message(f), MeasuringWords.Retake(f), f.Basis))];
+        return
+        [
+            .. findings.Select(f => new FindingDto(
+                JsonNamingPolicy.KebabCaseLower.ConvertName($"{f.Code}"),
+                f.Severity,
+                f.Measures,
+                words.Message(f),
+                MeasuringWords.Retake(f),
+                f.Basis
+            )),
+        ];
     }
 }
 
 /// <summary>All readings of one measure together.</summary>
 public sealed record MeasuredDto(Measure Measure, Side? Side, int Count, double MeanMm, double SpreadMm, double StandardUncertaintyMm)
 {
-    public static MeasuredDto Of(Measured m) => new(
-        m.Measure, m.Side, m.Count, m.Mean.Millimeters.Tidy(), m.Spread.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy());
+    public static MeasuredDto Of(Measured m) =>
+        new(m.Measure, m.Side, m.Count, m.Mean.Millimeters.Tidy(), m.Spread.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy());
 }
 
 /// <summary>A measuring set.</summary>
 /// <param name="IsOver">It is of an earlier day: what is read now begins a new one unless told otherwise.</param>
 public sealed record MeasuringSetDto(
-    Guid? Id, DateTime? StartedAt, FitStyle School, double? BodyMassKg, Coat Coat, double? FitLineGapMm, double UsualGapMm, int SetsBefore, bool IsOver, long Version) : IAtVersion;
+    Guid? Id,
+    DateTime? StartedAt,
+    FitStyle School,
+    double? BodyMassKg,
+    Coat Coat,
+    double? FitLineGapMm,
+    double UsualGapMm,
+    int SetsBefore,
+    bool IsOver,
+    long Version
+) : IAtVersion;
 
 /// <summary>One measure in two sets; a change beyond its doubt is real.</summary>
 public sealed record ChangeDto(Measure Measure, Side? Side, double? BeforeMm, double? AfterMm, double? ChangeMm, double? DoubtMm, bool IsReal)
 {
-    public static ChangeDto Of(MeasureChange c) => new(
-        c.Measure, c.Side, c.Before?.Millimeters.Tidy(), c.After?.Millimeters.Tidy(), c.Change?.Millimeters.Tidy(), c.Doubt?.Millimeters.Tidy(), c.IsReal);
+    public static ChangeDto Of(MeasureChange c) =>
+        new(c.Measure, c.Side, c.Before?.Millimeters.Tidy(), c.After?.Millimeters.Tidy(), c.Change?.Millimeters.Tidy(), c.Doubt?.Millimeters.Tidy(), c.IsReal);
 }
 
 /// <summary>The measuring bench of one dog.</summary>
@@ -142,12 +190,30 @@ public sealed record ChangeDto(Measure Measure, Side? Side, double? BeforeMm, do
 /// <param name="Doubted">The measures that something asks to be taken again.</param>
 /// <param name="IsReady">Everything a muzzle is chosen by is read, and nothing asks to be taken again.</param>
 public sealed record BenchDto(
-    IReadOnlyList<MeasureGuide> Guides, IReadOnlyList<MeasureLine> Asked, IReadOnlyList<MeasureLine> Others, MeasuringSetDto Set,
-    IReadOnlyList<ReadingDto> Readings, IReadOnlyList<MeasuredDto> Measures, IReadOnlyList<FindingDto> Findings, HeadShapeChoice HeadShape,
-    IReadOnlyList<MissingMeasure> Missing, IReadOnlyList<ChangeDto> Changes, IReadOnlyList<string> MeasureAgain, IReadOnlyList<SourceDto> Snout,
-    HeadDrawing Drawing, bool CanFit, IReadOnlyList<Measure> Doubted, bool IsReady);
+    IReadOnlyList<MeasureGuide> Guides,
+    IReadOnlyList<MeasureLine> Asked,
+    IReadOnlyList<MeasureLine> Others,
+    MeasuringSetDto Set,
+    IReadOnlyList<ReadingDto> Readings,
+    IReadOnlyList<MeasuredDto> Measures,
+    IReadOnlyList<FindingDto> Findings,
+    HeadShapeChoice HeadShape,
+    IReadOnlyList<MissingMeasure> Missing,
+    IReadOnlyList<ChangeDto> Changes,
+    IReadOnlyList<string> MeasureAgain,
+    IReadOnlyList<SourceDto> Snout,
+    HeadDrawing Drawing,
+    bool CanFit,
+    IReadOnlyList<Measure> Doubted,
+    bool IsReady
+);
 
 /// <summary>What the bench would look like with the reading that is being typed; nothing is stored.</summary>
 /// <param name="Reading">What is made of the text so far.</param>
 public sealed record TypingDto(
-    ReadingSoFar Reading, IReadOnlyList<MeasuredDto> Measures, IReadOnlyList<FindingDto> Findings, HeadShapeChoice HeadShape, HeadDrawing Drawing);
+    ReadingSoFar Reading,
+    IReadOnlyList<MeasuredDto> Measures,
+    IReadOnlyList<FindingDto> Findings,
+    HeadShapeChoice HeadShape,
+    HeadDrawing Drawing
+);

@@ -16,8 +16,13 @@ namespace JauntyBadge.Server.Measuring;
 /// <param name="Corners">The reference's corners in order around it, the first two along a long side; a ruler's two marks.</param>
 /// <param name="Landmarks">The places marked so far.</param>
 public sealed record MarksEntry(
-    PhotoView? View = null, Side? Side = null, ReferenceKind? Kind = null, double? RulerMm = null, IReadOnlyList<PixelPoint>? Corners = null,
-    IReadOnlyDictionary<Landmark, PixelPoint>? Landmarks = null);
+    PhotoView? View = null,
+    Side? Side = null,
+    ReferenceKind? Kind = null,
+    double? RulerMm = null,
+    IReadOnlyList<PixelPoint>? Corners = null,
+    IReadOnlyDictionary<Landmark, PixelPoint>? Landmarks = null
+);
 
 public sealed class MarksEntryValidator : AbstractValidator<MarksEntry>
 {
@@ -39,13 +44,29 @@ public sealed class MarksEntryValidator : AbstractValidator<MarksEntry>
 
 /// <summary>A measure from a picture, with what its doubt consists of.</summary>
 public sealed record PhotoMeasureDto(
-    Measure Measure, Side? Side, double Mm, double StandardUncertaintyMm, double ExpandedUncertaintyMm, double FromClicksMm, double FromReferenceMm,
-    double FromPlaneMm, string How)
+    Measure Measure,
+    Side? Side,
+    double Mm,
+    double StandardUncertaintyMm,
+    double ExpandedUncertaintyMm,
+    double FromClicksMm,
+    double FromReferenceMm,
+    double FromPlaneMm,
+    string How
+)
 {
-    public static PhotoMeasureDto Of(PhotoMeasure m) => new(
-        m.Measure, m.Side, m.Value.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy(),
-        (Uncertainty.Coverage.Ours * m.StandardUncertainty.Millimeters).Tidy(), m.FromClicks.Millimeters.Tidy(), m.FromReference.Millimeters.Tidy(),
-        m.FromPlane.Millimeters.Tidy(), PhotoWords.How(m.How));
+    public static PhotoMeasureDto Of(PhotoMeasure m) =>
+        new(
+            m.Measure,
+            m.Side,
+            m.Value.Millimeters.Tidy(),
+            m.StandardUncertainty.Millimeters.Tidy(),
+            (Uncertainty.Coverage.Ours * m.StandardUncertainty.Millimeters).Tidy(),
+            m.FromClicks.Millimeters.Tidy(),
+            m.FromReference.Millimeters.Tidy(),
+            m.FromPlane.Millimeters.Tidy(),
+            PhotoWords.How(m.How)
+        );
 }
 
 /// <summary>A picture of a dog, what is marked on it, and what follows.</summary>
@@ -53,9 +74,24 @@ public sealed record PhotoMeasureDto(
 /// <param name="Measures">As far as the landmarks go; empty while the reference is not placed or the picture is refused.</param>
 /// <param name="Refusal">Why it cannot be measured, and how to take it again.</param>
 public sealed record PhotoDto(
-    Guid Id, PhotoView View, Side Side, int Width, int Height, DateTime AddedAt, ReferenceKind Kind, double? RulerMm, IReadOnlyList<PixelPoint> Corners,
-    IReadOnlyDictionary<Landmark, PixelPoint> Landmarks, IReadOnlyList<Landmark> Wanted, IReadOnlyList<PhotoMeasureDto> Measures, double? MillimetresPerPixel, double? SlantDeg,
-    PhotoRefusalDto? Refusal, IReadOnlyList<string> Advice, long Version) : IAtVersion
+    Guid Id,
+    PhotoView View,
+    Side Side,
+    int Width,
+    int Height,
+    DateTime AddedAt,
+    ReferenceKind Kind,
+    double? RulerMm,
+    IReadOnlyList<PixelPoint> Corners,
+    IReadOnlyDictionary<Landmark, PixelPoint> Landmarks,
+    IReadOnlyList<Landmark> Wanted,
+    IReadOnlyList<PhotoMeasureDto> Measures,
+    double? MillimetresPerPixel,
+    double? SlantDeg,
+    PhotoRefusalDto? Refusal,
+    IReadOnlyList<string> Advice,
+    long Version
+) : IAtVersion
 {
     /// <param name="row">The picture.</param>
     /// <param name="known">What else is known of the dog.</param>
@@ -67,10 +103,24 @@ public sealed record PhotoDto(
         if (marks.HasReference && !PhotoSolver.TrySolve(known.Of(marks, row), out solution, out refusal))
             solution = null;
         return new PhotoDto(
-            row.Id, row.View, row.Side, row.Width, row.Height, row.AddedAt, marks.Kind, marks.RulerMm, marks.Corners, marks.Landmarks,
+            row.Id,
+            row.View,
+            row.Side,
+            row.Width,
+            row.Height,
+            row.AddedAt,
+            marks.Kind,
+            marks.RulerMm,
+            marks.Corners,
+            marks.Landmarks,
             PhotoLandmarks.For(row.View),
-            [.. (solution?.Measures ?? []).Select(PhotoMeasureDto.Of)], solution?.MillimetresPerPixel, solution?.Slant.Degrees.Tidy(), PhotoRefusalDto.Of(refusal),
-            [.. (solution?.Hints ?? []).Select(PhotoWords.Advice)], row.Version);
+            [.. (solution?.Measures ?? []).Select(PhotoMeasureDto.Of)],
+            solution?.MillimetresPerPixel,
+            solution?.Slant.Degrees.Tidy(),
+            PhotoRefusalDto.Of(refusal),
+            [.. (solution?.Hints ?? []).Select(PhotoWords.Advice)],
+            row.Version
+        );
     }
 }
 
@@ -92,10 +142,24 @@ internal sealed record PhotoKnowledge(HeadShape Shape, IReadOnlyList<Measured> R
     public static PhotoKnowledge Of(MeasuredDog file, IEnumerable<PhotoRow> photos)
     {
         var known = new PhotoKnowledge(file.Profile.HeadShape.Shape, file.Measured, null, file.Rules);
-        var seen = photos.Where(p => p.View == PhotoView.Top && p.RemovedAt == null).OrderByDescending(p => p.Number).Select(p => (Row: p, Marks: PhotoMarks.Read(p.Marks)))
-            .Where(p => p.Marks.HasReference).Select(p => PhotoSolver.TrySolve(known.Of(p.Marks, p.Row), out var solution, out _) ? solution.Measures.FirstOrDefault(m => m.Measure == Measure.InnerEyeSpacing) : null)
-            .OfType<PhotoMeasure>().FirstOrDefault();
-        return seen is null ? known : known with { Spacing = new Measured(Measure.InnerEyeSpacing, null, 1, seen.Value, Length.Zero, seen.StandardUncertainty) };
+        var seen = photos
+            .Where(p => p.View == PhotoView.Top && p.RemovedAt == null)
+            .OrderByDescending(p => p.Number)
+            .Select(p => (Row: p, Marks: PhotoMarks.Read(p.Marks)))
+            .Where(p => p.Marks.HasReference)
+            .Select(p =>
+                PhotoSolver.TrySolve(known.Of(p.Marks, p.Row), out var solution, out _)
+                    ? solution.Measures.FirstOrDefault(m => m.Measure == Measure.InnerEyeSpacing)
+                    : null
+            )
+            .OfType<PhotoMeasure>()
+            .FirstOrDefault();
+        return seen is null
+            ? known
+            : known with
+            {
+                Spacing = new Measured(Measure.InnerEyeSpacing, null, 1, seen.Value, Length.Zero, seen.StandardUncertainty),
+            };
     }
 
     /// <summary>The question with the eye spacing and the snout's other extent, where they are known.</summary>

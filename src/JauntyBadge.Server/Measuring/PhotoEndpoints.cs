@@ -18,29 +18,60 @@ internal static class PhotoEndpoints
 
     public static void MapPhotos(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/demo-pictures/{view}", Demo).WithName("demoPicture").WithTags("Photos").WithSummary("A drawn picture to try with: view side or top.").Produces<byte[]>(contentType: "image/jpeg");
+        api.MapGet("/demo-pictures/{view}", Demo)
+            .WithName("demoPicture")
+            .WithTags("Photos")
+            .WithSummary("A drawn picture to try with: view side or top.")
+            .Produces<byte[]>(contentType: "image/jpeg");
 
         // Not among the group below: a slow upload must not keep the others from writing.
-        api.MapPost("/dogs/{id:guid}/photos", AddAsync).WithName("addPhoto").WithTags("Photos").WithSummary("Upload a picture: JPEG, PNG or WebP up to 20 MB. What the camera wrote into it is not kept.")
-            .DisableAntiforgery().WithMetadata(new RequestSizeLimitAttribute(LargestForm)).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+        api.MapPost("/dogs/{id:guid}/photos", AddAsync)
+            .WithName("addPhoto")
+            .WithTags("Photos")
+            .WithSummary("Upload a picture: JPEG, PNG or WebP up to 20 MB. What the camera wrote into it is not kept.")
+            .DisableAntiforgery()
+            .WithMetadata(new RequestSizeLimitAttribute(LargestForm))
+            .ProducesProblem(StatusCodes.Status413PayloadTooLarge);
 
         var photos = api.MapGroup("/dogs/{id:guid}/photos").WithTags("Photos").OneWriterAtATime();
         photos.MapGet("/", ListAsync).WithName("photos").WithSummary("A dog's pictures, the newest first.");
         photos.MapGet("/{photoId:guid}", OneAsync).WithName("photo").WithSummary("What is marked on a picture, and what follows.");
-        photos.MapGet("/{photoId:guid}/picture", PictureAsync).WithName("picture").WithSummary("The picture itself.").Produces<byte[]>(contentType: "image/jpeg");
+        photos
+            .MapGet("/{photoId:guid}/picture", PictureAsync)
+            .WithName("picture")
+            .WithSummary("The picture itself.")
+            .Produces<byte[]>(contentType: "image/jpeg");
         photos.MapPut("/{photoId:guid}", MarkAsync).WithName("markPhoto").WithSummary("Keep what is marked on a picture.").NeedsVersion();
         photos.MapPost("/{photoId:guid}/take", TakeAsync).WithName("takeFromPhoto").WithSummary("Take a picture's measures over as readings.");
-        photos.MapDelete("/{photoId:guid}", (Guid id, Guid photoId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-            RemoveAsync(id, photoId, true, db, clock, cancel)).WithName("removePhoto").WithSummary("Take a picture out; it can be put back.");
-        photos.MapPost("/{photoId:guid}/restore", (Guid id, Guid photoId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-            RemoveAsync(id, photoId, false, db, clock, cancel)).WithName("restorePhoto").WithSummary("Put a picture back.");
+        photos
+            .MapDelete(
+                "/{photoId:guid}",
+                (Guid id, Guid photoId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, photoId, true, db, clock, cancel)
+            )
+            .WithName("removePhoto")
+            .WithSummary("Take a picture out; it can be put back.");
+        photos
+            .MapPost(
+                "/{photoId:guid}/restore",
+                (Guid id, Guid photoId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, photoId, false, db, clock, cancel)
+            )
+            .WithName("restorePhoto")
+            .WithSummary("Put a picture back.");
     }
 
     private static FileContentHttpResult Demo(string view) =>
         TypedResults.File(DemoPicture.Draw(QueryWords.Read<PhotoView>(view, "view")!.Value).Jpeg, "image/jpeg");
 
     private static async Task<PhotoDto> AddAsync(
-        Guid id, IFormFile? file, PracticeDb db, WriteGate gate, TimeProvider clock, CancellationToken cancel, [FromForm] string? view = null, [FromForm] string? side = null)
+        Guid id,
+        IFormFile? file,
+        PracticeDb db,
+        WriteGate gate,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [FromForm] string? view = null,
+        [FromForm] string? side = null
+    )
     {
         await db.DogAsync(id, cancel);
         var row = new PhotoRow
@@ -54,13 +85,17 @@ internal static class PhotoEndpoints
         };
         var picture = await PictureIntake.TakeAsync(file, cancel);
         (row.Width, row.Height) = (picture.Width, picture.Height);
-        return await gate.WriteAsync(db, async () =>
-        {
-            db.Photos.Add(row);
-            db.Pictures.Add(new PictureRow { PhotoId = row.Id, Jpeg = picture.Jpeg });
-            await db.SaveChangesAsync(cancel);
-            return await OneAsync(id, row.Id, db, cancel);
-        }, cancel);
+        return await gate.WriteAsync(
+            db,
+            async () =>
+            {
+                db.Photos.Add(row);
+                db.Pictures.Add(new PictureRow { PhotoId = row.Id, Jpeg = picture.Jpeg });
+                await db.SaveChangesAsync(cancel);
+                return await OneAsync(id, row.Id, db, cancel);
+            },
+            cancel
+        );
     }
 
     private static async Task<IReadOnlyList<PhotoDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)
@@ -86,7 +121,14 @@ internal static class PhotoEndpoints
         return TypedResults.File(picture.Jpeg, "image/jpeg");
     }
 
-    private static async Task<PhotoDto> MarkAsync(Guid id, Guid photoId, MarksEntry entry, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
+    private static async Task<PhotoDto> MarkAsync(
+        Guid id,
+        Guid photoId,
+        MarksEntry entry,
+        PracticeDb db,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         var row = await FindAsync(id, photoId, db, cancel);
         await Versions.NeedAsync(edited, row.Version, async () => ("The picture's marks", await OneAsync(id, photoId, db, cancel)));
@@ -102,7 +144,15 @@ internal static class PhotoEndpoints
         return await OneAsync(id, photoId, db, cancel);
     }
 
-    private static async Task<BenchDto> TakeAsync(Guid id, Guid photoId, TakeEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null)
+    private static async Task<BenchDto> TakeAsync(
+        Guid id,
+        Guid photoId,
+        TakeEntry entry,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        string? unit = null
+    )
     {
         var shown = BenchEndpoints.Shown(unit);
         var photo = await OneAsync(id, photoId, db, cancel);
@@ -113,26 +163,38 @@ internal static class PhotoEndpoints
             throw Refusal.Conflict("Nothing can be measured on this picture yet: place the reference and some landmarks.");
         var set = await BenchEndpoints.SetForNowAsync(id, entry.IntoOldSet == true, db, clock, cancel);
         var now = clock.UtcNow();
-        db.Readings.AddRange(taken.Select((m, i) => new ReadingRow
-        {
-            Id = Guid.NewGuid(),
-            DogId = id,
-            SetId = set.Id,
-            Measure = m.Measure,
-            Side = m.Side,
-            Millimetres = m.Mm,
-            Unit = ReadingUnit.Mm,
-            AsTaken = $"{m.Mm.ToString("0.#", System.Globalization.CultureInfo.InvariantCulture)} mm",
-            Tool = Tool.Photo,
-            TakenBy = string.IsNullOrWhiteSpace(entry.TakenBy) ? null : entry.TakenBy.Trim(),
-            TakenAt = now.AddMilliseconds(i),
-            UncertaintyMm = m.StandardUncertaintyMm,
-        }));
+        db.Readings.AddRange(
+            taken.Select(
+                (m, i) =>
+                    new ReadingRow
+                    {
+                        Id = Guid.NewGuid(),
+                        DogId = id,
+                        SetId = set.Id,
+                        Measure = m.Measure,
+                        Side = m.Side,
+                        Millimetres = m.Mm,
+                        Unit = ReadingUnit.Mm,
+                        AsTaken = $"{m.Mm.ToString("0.#", System.Globalization.CultureInfo.InvariantCulture)} mm",
+                        Tool = Tool.Photo,
+                        TakenBy = string.IsNullOrWhiteSpace(entry.TakenBy) ? null : entry.TakenBy.Trim(),
+                        TakenAt = now.AddMilliseconds(i),
+                        UncertaintyMm = m.StandardUncertaintyMm,
+                    }
+            )
+        );
         await db.SaveChangesAsync(cancel);
         return await BenchEndpoints.BenchInAsync(shown, id, db, clock, cancel);
     }
 
-    private static async Task<IReadOnlyList<PhotoDto>> RemoveAsync(Guid id, Guid photoId, bool remove, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IReadOnlyList<PhotoDto>> RemoveAsync(
+        Guid id,
+        Guid photoId,
+        bool remove,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var row = await FindAsync(id, photoId, db, cancel);
         row.RemovedAt = remove ? row.RemovedAt ?? clock.UtcNow() : null;

@@ -70,14 +70,18 @@ internal static class PictureIntake
         var cost = PictureCost.Of(codec.EncodedFormat, file);
         file.Position = at;
         if ((long)size.Width * size.Height > cost.MostPixels)
-            throw No($"The picture would unfold to {size.Width} × {size.Height} pixels; as {cost.Kind} up to {cost.MostPixels / 1_000_000} million are taken. Send it smaller{(cost.Kind == "JPEG" ? "" : ", or as an ordinary JPEG")}.");
+            throw No(
+                $"The picture would unfold to {size.Width} × {size.Height} pixels; as {cost.Kind} up to {cost.MostPixels / 1_000_000} million are taken. Send it smaller{(cost.Kind == "JPEG" ? "" : ", or as an ordinary JPEG")}."
+            );
         if (Math.Min(size.Width, size.Height) < SmallestSide)
             throw No($"The picture is only {size.Width} × {size.Height} pixels; its shorter side must have {SmallestSide} or more.");
 
         // A JPEG can be decoded straight to a smaller size, which spares most of the memory.
         var wanted = Scale(size.Width, size.Height);
-        var (width, height) = codec.GetScaledDimensions(wanted) is { } smaller && Math.Max(smaller.Width, smaller.Height) >= LongestSide * wanted
-            ? (smaller.Width, smaller.Height) : (size.Width, size.Height);
+        var (width, height) =
+            codec.GetScaledDimensions(wanted) is { } smaller && Math.Max(smaller.Width, smaller.Height) >= LongestSide * wanted
+                ? (smaller.Width, smaller.Height)
+                : (size.Width, size.Height);
         var decoded = new SKBitmap(new SKImageInfo(width, height, SKColorType.Rgba8888, SKAlphaType.Premul));
         if (codec.GetPixels(decoded.Info, decoded.GetPixels()) != SKCodecResult.Success)
         {
@@ -85,7 +89,11 @@ internal static class PictureIntake
             throw No("The picture is damaged or cut short. Send it again, or take another.");
         }
 
-        return (decoded, codec.EncodedOrigin, Scale(width, height) >= 1 && codec.EncodedOrigin == SKEncodedOrigin.TopLeft && codec.EncodedFormat == SKEncodedImageFormat.Jpeg);
+        return (
+            decoded,
+            codec.EncodedOrigin,
+            Scale(width, height) >= 1 && codec.EncodedOrigin == SKEncodedOrigin.TopLeft && codec.EncodedFormat == SKEncodedImageFormat.Jpeg
+        );
     }
 
     private static float Scale(int width, int height) => Math.Min(1, (float)LongestSide / Math.Max(width, height));
@@ -114,17 +122,18 @@ internal static class PictureIntake
     }
 
     /// <summary>From the stored order of pixels to upright, for the eight orientations of Exif (JEITA CP-3451, Orientation).</summary>
-    private static SKMatrix ToUpright(SKEncodedOrigin origin, int width, int height) => origin switch
-    {
-        SKEncodedOrigin.TopRight => new SKMatrix(-1, 0, width, 0, 1, 0, 0, 0, 1),
-        SKEncodedOrigin.BottomRight => new SKMatrix(-1, 0, width, 0, -1, height, 0, 0, 1),
-        SKEncodedOrigin.BottomLeft => new SKMatrix(1, 0, 0, 0, -1, height, 0, 0, 1),
-        SKEncodedOrigin.LeftTop => new SKMatrix(0, 1, 0, 1, 0, 0, 0, 0, 1),
-        SKEncodedOrigin.RightTop => new SKMatrix(0, -1, width, 1, 0, 0, 0, 0, 1),
-        SKEncodedOrigin.RightBottom => new SKMatrix(0, -1, width, -1, 0, height, 0, 0, 1),
-        SKEncodedOrigin.LeftBottom => new SKMatrix(0, 1, 0, -1, 0, height, 0, 0, 1),
-        _ => SKMatrix.Identity,
-    };
+    private static SKMatrix ToUpright(SKEncodedOrigin origin, int width, int height) =>
+        origin switch
+        {
+            SKEncodedOrigin.TopRight => new SKMatrix(-1, 0, width, 0, 1, 0, 0, 0, 1),
+            SKEncodedOrigin.BottomRight => new SKMatrix(-1, 0, width, 0, -1, height, 0, 0, 1),
+            SKEncodedOrigin.BottomLeft => new SKMatrix(1, 0, 0, 0, -1, height, 0, 0, 1),
+            SKEncodedOrigin.LeftTop => new SKMatrix(0, 1, 0, 1, 0, 0, 0, 0, 1),
+            SKEncodedOrigin.RightTop => new SKMatrix(0, -1, width, 1, 0, 0, 0, 0, 1),
+            SKEncodedOrigin.RightBottom => new SKMatrix(0, -1, width, -1, 0, height, 0, 0, 1),
+            SKEncodedOrigin.LeftBottom => new SKMatrix(0, 1, 0, -1, 0, height, 0, 0, 1),
+            _ => SKMatrix.Identity,
+        };
 
     private static Refusal No(string message) => Refusal.Field("file", message);
 }

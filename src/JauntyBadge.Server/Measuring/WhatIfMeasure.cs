@@ -17,11 +17,24 @@ namespace JauntyBadge.Server.Measuring;
 /// <param name="FitLineGapMm">The gap left between eye line and fit line, 2 to 60.</param>
 /// <param name="Readings">Up to 500.</param>
 public sealed record WhatIfMeasureQuestion(
-    FitStyle? School = null, HeadShape? HeadShape = null, string? Breed = null, Coat? Coat = null, double? BodyMassKg = null, double? FitLineGapMm = null,
-    IReadOnlyList<WhatIfMeasureReading>? Readings = null);
+    FitStyle? School = null,
+    HeadShape? HeadShape = null,
+    string? Breed = null,
+    Coat? Coat = null,
+    double? BodyMassKg = null,
+    double? FitLineGapMm = null,
+    IReadOnlyList<WhatIfMeasureReading>? Readings = null
+);
 
 /// <summary>One reading: measure, side where it has two, the text as written, its unit where the text has none, the tool, and how a jaw to nose was held.</summary>
-public sealed record WhatIfMeasureReading(Measure? Measure = null, Side? Side = null, string? Text = null, ReadingUnit? Unit = null, Tool? Tool = null, JawHeld? Held = null);
+public sealed record WhatIfMeasureReading(
+    Measure? Measure = null,
+    Side? Side = null,
+    string? Text = null,
+    ReadingUnit? Unit = null,
+    Tool? Tool = null,
+    JawHeld? Held = null
+);
 
 public sealed class WhatIfMeasureQuestionValidator : AbstractValidator<WhatIfMeasureQuestion>
 {
@@ -32,14 +45,21 @@ public sealed class WhatIfMeasureQuestionValidator : AbstractValidator<WhatIfMea
         RuleFor(q => q.School).NotNull().WithMessage("school is needed: everyday or working.");
         RuleFor(q => q.BodyMassKg).InclusiveBetween(0.4, 120).WithMessage("bodyMassKg must be 0.4 to 120 kg.");
         RuleFor(q => q.FitLineGapMm).InclusiveBetween(2, 60).WithMessage("fitLineGapMm must be 2 to 60 mm.");
-        RuleFor(q => q.Breed).Must(b => string.IsNullOrWhiteSpace(b) || Find(b) is not null).WithMessage("\"{PropertyValue}\" is not a breed on the list; GET /api/breeds names them.");
-        RuleFor(q => q.Readings).NotNull().WithMessage("readings is needed: a list, which may be empty.")
-            .Must(r => r is null || r.Count <= MostReadings).WithMessage($"readings has up to {MostReadings} entries.");
+        RuleFor(q => q.Breed)
+            .Must(b => string.IsNullOrWhiteSpace(b) || Find(b) is not null)
+            .WithMessage("\"{PropertyValue}\" is not a breed on the list; GET /api/breeds names them.");
+        RuleFor(q => q.Readings)
+            .NotNull()
+            .WithMessage("readings is needed: a list, which may be empty.")
+            .Must(r => r is null || r.Count <= MostReadings)
+            .WithMessage($"readings has up to {MostReadings} entries.");
         RuleForEach(q => q.Readings).NotNull().WithMessage("A reading cannot be null.").SetValidator(new WhatIfMeasureReadingValidator());
     }
 
-    internal static Breed? Find(string breed) => BreedList.Shipped.All.FirstOrDefault(b =>
-        new[] { b.Id, b.Name }.Concat(b.AlsoCalled ?? []).Any(n => string.Equals(n, breed.Trim(), StringComparison.OrdinalIgnoreCase)));
+    internal static Breed? Find(string breed) =>
+        BreedList.Shipped.All.FirstOrDefault(b =>
+            new[] { b.Id, b.Name }.Concat(b.AlsoCalled ?? []).Any(n => string.Equals(n, breed.Trim(), StringComparison.OrdinalIgnoreCase))
+        );
 }
 
 public sealed class WhatIfMeasureReadingValidator : AbstractValidator<WhatIfMeasureReading>
@@ -49,11 +69,14 @@ public sealed class WhatIfMeasureReadingValidator : AbstractValidator<WhatIfMeas
         RuleFor(r => r.Measure).NotNull().WithMessage($"measure is needed: {QueryWords.OneOf(typeof(Measure))}.");
         RuleFor(r => r.Side).NotNull().When(r => r.Measure == Measure.NoseToInnerEye).WithMessage("side is needed for noseToInnerEye: left or right.");
         RuleFor(r => r.Side).Null().When(r => r.Measure is { } m && m != Measure.NoseToInnerEye).WithMessage("Only noseToInnerEye has a side.");
-        RuleFor(r => r.Text).Custom((text, context) =>
-        {
-            if (!ReadingParser.TryParse(text, context.InstanceToValidate.Unit ?? ReadingUnit.Mm, out _, out var problem))
-                context.AddFailure(problem);
-        });
+        RuleFor(r => r.Text)
+            .Custom(
+                (text, context) =>
+                {
+                    if (!ReadingParser.TryParse(text, context.InstanceToValidate.Unit ?? ReadingUnit.Mm, out _, out var problem))
+                        context.AddFailure(problem);
+                }
+            );
     }
 }
 
@@ -68,7 +91,11 @@ public sealed record WhatIfShape(HeadShape Shape, IReadOnlyList<WhatIfShapeWay> 
 
 /// <summary>The readings judged.</summary>
 public sealed record WhatIfMeasureAnswer(
-    IReadOnlyList<WhatIfMeasured> Measures, IReadOnlyList<FindingDto> Findings, WhatIfShape HeadShape, IReadOnlyList<MissingMeasure> Missing);
+    IReadOnlyList<WhatIfMeasured> Measures,
+    IReadOnlyList<FindingDto> Findings,
+    WhatIfShape HeadShape,
+    IReadOnlyList<MissingMeasure> Missing
+);
 
 /// <summary>A marked picture to be worked out.</summary>
 /// <param name="Reference">The thing of known size.</param>
@@ -84,8 +111,16 @@ public sealed record WhatIfMeasureAnswer(
 /// <param name="PictureWidth">The picture's width in pixels; with its height it tells where the camera looked.</param>
 /// <param name="PictureHeight">Its height in pixels.</param>
 public sealed record WhatIfPhotoQuestion(
-    WhatIfReference? Reference = null, IReadOnlyDictionary<string, double[]>? Landmarks = null, PhotoView? View = null, Side? Side = null, double? ClickPixels = null,
-    HeadShape? HeadShape = null, double? InnerEyeSpacingMm = null, double? PictureWidth = null, double? PictureHeight = null);
+    WhatIfReference? Reference = null,
+    IReadOnlyDictionary<string, double[]>? Landmarks = null,
+    PhotoView? View = null,
+    Side? Side = null,
+    double? ClickPixels = null,
+    HeadShape? HeadShape = null,
+    double? InnerEyeSpacingMm = null,
+    double? PictureWidth = null,
+    double? PictureHeight = null
+);
 
 /// <summary>The reference: kind card, a4, a5 or ruler; corners as [x, y], four or a ruler's two, those of a card or sheet in order around it from one end of a long side; a ruler's length between its marks.</summary>
 public sealed record WhatIfReference(string? Kind = null, IReadOnlyList<double[]>? Corners = null, double? LengthMm = null);
@@ -101,39 +136,53 @@ public sealed class WhatIfPhotoQuestionValidator : AbstractValidator<WhatIfPhoto
         RuleFor(q => q.InnerEyeSpacingMm).InclusiveBetween(5, 150).WithMessage("innerEyeSpacingMm must be 5 to 150 mm.");
         RuleFor(q => q.PictureWidth).InclusiveBetween(100, 20_000).WithMessage("pictureWidth must be 100 to 20000 pixels.");
         RuleFor(q => q.PictureHeight).InclusiveBetween(100, 20_000).WithMessage("pictureHeight must be 100 to 20000 pixels.");
-        RuleFor(q => q.PictureHeight).Must((q, height) => height is null == q.PictureWidth is null).WithMessage("Give both pictureWidth and pictureHeight, or neither.");
+        RuleFor(q => q.PictureHeight)
+            .Must((q, height) => height is null == q.PictureWidth is null)
+            .WithMessage("Give both pictureWidth and pictureHeight, or neither.");
         RuleFor(q => q.Reference).NotNull().WithMessage("reference is needed: its kind and corners.");
-        RuleFor(q => q.Reference!.Kind).Must(k => Kind(k) is not null).When(q => q.Reference is not null).WithMessage("kind must be one of card, a4, a5, ruler.");
+        RuleFor(q => q.Reference!.Kind)
+            .Must(k => Kind(k) is not null)
+            .When(q => q.Reference is not null)
+            .WithMessage("kind must be one of card, a4, a5, ruler.");
         RuleFor(q => q.Reference!.Corners).NotNull().WithMessage("corners are needed: four points, or two for a ruler.").When(q => q.Reference is not null);
-        RuleFor(q => q.Reference!.Corners).Must((q, c) => c is null || c.Count == (Kind(q.Reference!.Kind) == ReferenceKind.Ruler ? 2 : 4))
-            .When(q => q.Reference is not null).WithMessage("A card or sheet has four corners, a ruler two marks.");
+        RuleFor(q => q.Reference!.Corners)
+            .Must((q, c) => c is null || c.Count == (Kind(q.Reference!.Kind) == ReferenceKind.Ruler ? 2 : 4))
+            .When(q => q.Reference is not null)
+            .WithMessage("A card or sheet has four corners, a ruler two marks.");
         RuleFor(q => q.Reference!.Corners).Must(c => c is null || c.All(IsPoint)).When(q => q.Reference is not null).WithMessage(PointMessage);
-        RuleFor(q => q.Reference!.LengthMm).NotNull().InclusiveBetween(10, 1000).When(q => Kind(q.Reference?.Kind) == ReferenceKind.Ruler)
+        RuleFor(q => q.Reference!.LengthMm)
+            .NotNull()
+            .InclusiveBetween(10, 1000)
+            .When(q => Kind(q.Reference?.Kind) == ReferenceKind.Ruler)
             .WithMessage("lengthMm is needed for a ruler: its two marks are 10 to 1000 mm apart.");
         RuleFor(q => q.Landmarks).NotEmpty().WithMessage("landmarks are needed: places by name, each [x, y].");
-        RuleFor(q => q.Landmarks).Custom((landmarks, context) =>
-        {
-            foreach (var (name, point) in landmarks ?? new Dictionary<string, double[]>())
-            {
-                if (!Enum.TryParse<Landmark>(name, ignoreCase: true, out _) || int.TryParse(name, out _))
-                    context.AddFailure($"Landmarks.{name}", $"\"{name}\" is no landmark; {QueryWords.OneOf(typeof(Landmark))}.");
-                else if (landmarks!.Keys.Count(other => string.Equals(other, name, StringComparison.OrdinalIgnoreCase)) > 1)
-                    context.AddFailure($"Landmarks.{name}", $"{name} is given twice.");
-                else if (!IsPoint(point))
-                    context.AddFailure($"Landmarks.{name}", PointMessage);
-            }
-        });
+        RuleFor(q => q.Landmarks)
+            .Custom(
+                (landmarks, context) =>
+                {
+                    foreach (var (name, point) in landmarks ?? new Dictionary<string, double[]>())
+                    {
+                        if (!Enum.TryParse<Landmark>(name, ignoreCase: true, out _) || int.TryParse(name, out _))
+                            context.AddFailure($"Landmarks.{name}", $"\"{name}\" is no landmark; {QueryWords.OneOf(typeof(Landmark))}.");
+                        else if (landmarks!.Keys.Count(other => string.Equals(other, name, StringComparison.OrdinalIgnoreCase)) > 1)
+                            context.AddFailure($"Landmarks.{name}", $"{name} is given twice.");
+                        else if (!IsPoint(point))
+                            context.AddFailure($"Landmarks.{name}", PointMessage);
+                    }
+                }
+            );
     }
 
     /// <summary>The kind however it is spelled: card, ID-1, id1Card, A4 …</summary>
-    internal static ReferenceKind? Kind(string? text) => string.Concat((text ?? "").Where(char.IsLetterOrDigit)).ToLowerInvariant() switch
-    {
-        "card" or "id1" or "id1card" or "idcard" => ReferenceKind.Card,
-        "a4" or "a4sheet" => ReferenceKind.A4,
-        "a5" or "a5sheet" => ReferenceKind.A5,
-        "ruler" => ReferenceKind.Ruler,
-        _ => null,
-    };
+    internal static ReferenceKind? Kind(string? text) =>
+        string.Concat((text ?? "").Where(char.IsLetterOrDigit)).ToLowerInvariant() switch
+        {
+            "card" or "id1" or "id1card" or "idcard" => ReferenceKind.Card,
+            "a4" or "a4sheet" => ReferenceKind.A4,
+            "a5" or "a5sheet" => ReferenceKind.A5,
+            "ruler" => ReferenceKind.Ruler,
+            _ => null,
+        };
 
     private static bool IsPoint(double[]? point) => point is { Length: 2 } && point.All(v => Math.Abs(v) < 1e6);
 }
@@ -149,8 +198,15 @@ internal static class WhatIfMeasure
     {
         var whatIf = api.MapGroup("/what-if").WithTags("What if");
         whatIf.MapPost("/reading", Understand).WithName("whatIfReading").WithSummary("Read a length the way people write it.");
-        whatIf.MapPost("/measure", Measure).WithName("whatIfMeasure").WithSummary("Judge readings: means with their doubt, cross-checks, head shape, what is missing.");
-        whatIf.MapPost("/photo", Photo).WithName("whatIfPhoto").WithSummary("Work measures out of a marked picture, or say how to take it again.").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        whatIf
+            .MapPost("/measure", Measure)
+            .WithName("whatIfMeasure")
+            .WithSummary("Judge readings: means with their doubt, cross-checks, head shape, what is missing.");
+        whatIf
+            .MapPost("/photo", Photo)
+            .WithName("whatIfPhoto")
+            .WithSummary("Work measures out of a marked picture, or say how to take it again.")
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }
 
     private static ReadingUnderstood Understand(WhatIfReading asked) =>
@@ -167,26 +223,41 @@ internal static class WhatIfMeasure
             HeadShapeSeen = asked.HeadShape,
             CoatSeen = asked.Coat,
         };
-        var readings = asked.Readings!.Select(r =>
-        {
-            ReadingParser.TryParse(r.Text, r.Unit ?? ReadingUnit.Mm, out var parsed, out _);
-            return new Reading(r.Measure!.Value, r.Side, parsed.Value, parsed.Unit, r.Tool ?? Tool.SoftTape) { Held = r.Measure == Core.Measuring.Measure.JawToNose ? r.Held : null };
-        }).ToList();
-        var assessment = Assessment.Of(readings, new Circumstances
-        {
-            FitStyle = asked.School!.Value,
-            OtherWays = dog.OtherShapes,
-            BodyMass = asked.BodyMassKg is { } kg ? Mass.FromKilograms(kg) : null,
-            Coat = dog.Coat,
-            FitLineGap = asked.FitLineGapMm is { } gap ? Length.FromMillimeters(gap) : null,
-        });
+        var readings = asked
+            .Readings!.Select(r =>
+            {
+                ReadingParser.TryParse(r.Text, r.Unit ?? ReadingUnit.Mm, out var parsed, out _);
+                return new Reading(r.Measure!.Value, r.Side, parsed.Value, parsed.Unit, r.Tool ?? Tool.SoftTape)
+                {
+                    Held = r.Measure == Core.Measuring.Measure.JawToNose ? r.Held : null,
+                };
+            })
+            .ToList();
+        var assessment = Assessment.Of(
+            readings,
+            new Circumstances
+            {
+                FitStyle = asked.School!.Value,
+                OtherWays = dog.OtherShapes,
+                BodyMass = asked.BodyMassKg is { } kg ? Mass.FromKilograms(kg) : null,
+                Coat = dog.Coat,
+                FitLineGap = asked.FitLineGapMm is { } gap ? Length.FromMillimeters(gap) : null,
+            }
+        );
         return new WhatIfMeasureAnswer(
-            [.. CompletedMeasures.Of(assessment).Select(m => new WhatIfMeasured(m.Measure, m.Side, m.Count, m.Mean.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy(), m.State))],
+            [
+                .. CompletedMeasures
+                    .Of(assessment)
+                    .Select(m => new WhatIfMeasured(m.Measure, m.Side, m.Count, m.Mean.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy(), m.State)),
+            ],
             FindingDto.Of(assessment.Findings, ReadingUnit.Mm),
             new WhatIfShape(
-                assessment.HeadShape.Shape, [.. assessment.HeadShape.Ways.Select(w => new WhatIfShapeWay(w.Way, w.Value?.Tidy(), w.Shape, w.Basis, w.Reason))],
-                assessment.HeadShape.AirwayCaution),
-            assessment.Missing);
+                assessment.HeadShape.Shape,
+                [.. assessment.HeadShape.Ways.Select(w => new WhatIfShapeWay(w.Way, w.Value?.Tidy(), w.Shape, w.Basis, w.Reason))],
+                assessment.HeadShape.AirwayCaution
+            ),
+            assessment.Missing
+        );
     }
 
     private static WhatIfPhotoAnswer Photo(WhatIfPhotoQuestion asked)
@@ -196,15 +267,26 @@ internal static class WhatIfMeasure
         var question = new PhotoQuestion(
             asked.View!.Value,
             new PhotoReference(
-                kind, [.. reference.Corners!.Select(Point)],
-                reference.LengthMm is { } mm ? Length.FromMillimeters(mm) : null, LongSideFirst: kind != ReferenceKind.Ruler),
-            asked.Landmarks!.ToDictionary(l => Enum.Parse<Landmark>(l.Key, ignoreCase: true), l => Point(l.Value)))
+                kind,
+                [.. reference.Corners!.Select(Point)],
+                reference.LengthMm is { } mm ? Length.FromMillimeters(mm) : null,
+                LongSideFirst: kind != ReferenceKind.Ruler
+            ),
+            asked.Landmarks!.ToDictionary(l => Enum.Parse<Landmark>(l.Key, ignoreCase: true), l => Point(l.Value))
+        )
         {
             Side = asked.Side ?? Side.Left,
             ClickPixels = asked.ClickPixels,
             HeadShape = asked.HeadShape ?? HeadShape.Medium,
             InnerEyeSpacing = asked.InnerEyeSpacingMm is { } spacing
-                ? Uncertainty.MeanOf([new Reading(Core.Measuring.Measure.InnerEyeSpacing, null, Length.FromMillimeters(spacing), ReadingUnit.Mm)], Coat.Ordinary, HouseRules.Ours) is var (mean, u) ? new Measured(Core.Measuring.Measure.InnerEyeSpacing, null, 1, mean, Length.Zero, u) : null
+                ? Uncertainty.MeanOf(
+                    [new Reading(Core.Measuring.Measure.InnerEyeSpacing, null, Length.FromMillimeters(spacing), ReadingUnit.Mm)],
+                    Coat.Ordinary,
+                    HouseRules.Ours
+                )
+                    is var (mean, u)
+                    ? new Measured(Core.Measuring.Measure.InnerEyeSpacing, null, 1, mean, Length.Zero, u)
+                    : null
                 : null,
             PictureSize = asked is { PictureWidth: { } wide, PictureHeight: { } high } ? (wide, high) : null,
         };
@@ -218,7 +300,12 @@ internal static class WhatIfMeasure
             };
         }
 
-        return new WhatIfPhotoAnswer([.. solution.Measures.Select(PhotoMeasureDto.Of)], solution.MillimetresPerPixel, solution.Slant.Degrees.Tidy(), [.. solution.Hints.Select(PhotoWords.Advice)]);
+        return new WhatIfPhotoAnswer(
+            [.. solution.Measures.Select(PhotoMeasureDto.Of)],
+            solution.MillimetresPerPixel,
+            solution.Slant.Degrees.Tidy(),
+            [.. solution.Hints.Select(PhotoWords.Advice)]
+        );
     }
 
     private static PixelPoint Point(double[] point) => new(point[0], point[1]);

@@ -12,16 +12,38 @@ namespace JauntyBadge.Server.Round;
 /// <summary>A dog on the round: its badge, what is next, and by what it is found.</summary>
 /// <param name="Portrait">The head inside the badge.</param>
 public sealed record RoundCardDto(
-    Guid Id, string Name, string? Keeper, string? Place, string Breeds, IReadOnlyList<Purpose> Purposes, BadgeDto Badge, RoundGroup Group, NextThing Next, string CoatHex,
-    HeadPortrait Portrait, Guid? OpenSessionId)
+    Guid Id,
+    string Name,
+    string? Keeper,
+    string? Place,
+    string Breeds,
+    IReadOnlyList<Purpose> Purposes,
+    BadgeDto Badge,
+    RoundGroup Group,
+    NextThing Next,
+    string CoatHex,
+    HeadPortrait Portrait,
+    Guid? OpenSessionId
+)
 {
     internal static RoundCardDto Of(DogFile file, DateOnly today)
     {
         var progress = file.ProgressOn(today);
         var next = progress.Next(today);
         return new RoundCardDto(
-            file.Dog.Id, file.Dog.Name, file.Dog.Keeper, file.Dog.Place, file.Profile.BreedsInWords, file.Dog.Purposes, BadgeDto.Of(progress), next.Kind.Group(), next,
-            CoatColour.HexOf(file.Dog.CoatId), file.Portrait, file.Trained.OpenSession?.Id);
+            file.Dog.Id,
+            file.Dog.Name,
+            file.Dog.Keeper,
+            file.Dog.Place,
+            file.Profile.BreedsInWords,
+            file.Dog.Purposes,
+            BadgeDto.Of(progress),
+            next.Kind.Group(),
+            next,
+            CoatColour.HexOf(file.Dog.CoatId),
+            file.Portrait,
+            file.Trained.OpenSession?.Id
+        );
     }
 }
 
@@ -59,7 +81,15 @@ internal sealed class RoundBoard : IDisposable
 
     private static async Task<Board> RenewAsync(PracticeDb db, Board before, long last, DateOnly today, CancellationToken cancel)
     {
-        var dogs = await db.Dogs.Where(d => d.ArchivedAt == null).Select(d => new { d.Id, d.Touched, d.BreedIds }).ToListAsync(cancel);
+        var dogs = await db
+            .Dogs.Where(d => d.ArchivedAt == null)
+            .Select(d => new
+            {
+                d.Id,
+                d.Touched,
+                d.BreedIds,
+            })
+            .ToListAsync(cancel);
         var rules = await db.RulesAsync(cancel);
         var ownBreeds = await BreedRow.StampAsync(db, cancel);
         var stampOf = await BreedRanges.StampsAsync(db, dogs.Select(d => d.BreedIds), rules, cancel);
@@ -81,10 +111,24 @@ internal sealed class RoundBoard : IDisposable
                 entries[file.Dog.Id] = new Entry(file.Dog.Touched, file.Measured.Ranges!.Stamp, RoundCardDto.Of(file, today));
         }
 
-        return new Board(last, today, ownBreeds, rules, entries, [.. entries.Values.Select(e => e.Card).OrderBy(c => c.Group).ThenBy(c => c.Name, StringComparer.Ordinal)]);
+        return new Board(
+            last,
+            today,
+            ownBreeds,
+            rules,
+            entries,
+            [.. entries.Values.Select(e => e.Card).OrderBy(c => c.Group).ThenBy(c => c.Name, StringComparer.Ordinal)]
+        );
     }
 
     private sealed record Entry(long Touched, BreedStamp Breed, RoundCardDto Card);
 
-    private sealed record Board(long Last, DateOnly Day, (int Count, long Last) Breeds, HouseRules Rules, IReadOnlyDictionary<Guid, Entry> Entries, IReadOnlyList<RoundCardDto> InOrder);
+    private sealed record Board(
+        long Last,
+        DateOnly Day,
+        (int Count, long Last) Breeds,
+        HouseRules Rules,
+        IReadOnlyDictionary<Guid, Entry> Entries,
+        IReadOnlyList<RoundCardDto> InOrder
+    );
 }

@@ -32,14 +32,24 @@ internal static class RoundEndpoints
 
     public static void MapRound(this IEndpointRouteBuilder api)
     {
-        api.MapGroup("/round").WithTags("Round").OneWriterAtATime().MapGet("/", RoundAsync).WithName("round")
+        api.MapGroup("/round")
+            .WithTags("Round")
+            .OneWriterAtATime()
+            .MapGet("/", RoundAsync)
+            .WithName("round")
             .WithSummary("Dogs with their badge and what is next, a stretch at a time; archived=true lists the archived ones.");
     }
 
     private static async Task<RoundDto> RoundAsync(
-        PracticeDb db, RoundBoard board, TimeProvider clock, CancellationToken cancel, bool archived = false,
+        PracticeDb db,
+        RoundBoard board,
+        TimeProvider clock,
+        CancellationToken cancel,
+        bool archived = false,
         [Description("words of a name, keeper, place or breed; the beginning of each is enough")] string? search = null,
-        [Description("how many dogs to leave out before")] int from = 0, [Description("how many dogs to list")] int count = Usual)
+        [Description("how many dogs to leave out before")] int from = 0,
+        [Description("how many dogs to list")] int count = Usual
+    )
     {
         if (from < 0)
             throw Refusal.Field("from", "from must be 0 or more.");
@@ -52,14 +62,34 @@ internal static class RoundEndpoints
             return await ArchivedAsync(db, words, clock.Today(), from, count, cancel);
         var all = await board.ReadAsync(db, clock.Today(), cancel);
         var found = all.Where(c => words.Finds(c.Name, c.Keeper, c.Place, c.Breeds)).ToList();
-        return new RoundDto([.. found.GroupBy(c => c.Group).Select(g => new RoundGroupDto(g.Key, g.Count()))], found.Count, from, [.. found.Skip(from).Take(count)], all.Count, RoundDto.InWords(clock.Today()));
+        return new RoundDto(
+            [.. found.GroupBy(c => c.Group).Select(g => new RoundGroupDto(g.Key, g.Count()))],
+            found.Count,
+            from,
+            [.. found.Skip(from).Take(count)],
+            all.Count,
+            RoundDto.InWords(clock.Today())
+        );
     }
 
     private static async Task<RoundDto> ArchivedAsync(PracticeDb db, RoundSearch words, DateOnly today, int from, int count, CancellationToken cancel)
     {
         var breeds = await BreedRow.ListAsync(db, cancel);
-        var all = await db.Dogs.Where(d => d.ArchivedAt != null).Select(d => new { d.Id, d.Name, d.Keeper, d.Place, d.BreedIds }).ToListAsync(cancel);
-        var found = all.Where(d => words.Finds([d.Name, d.Keeper, d.Place, .. d.BreedIds.Select(id => breeds.Find(id)?.Name)])).OrderBy(d => d.Name, StringComparer.Ordinal).ThenBy(d => d.Id).ToList();
+        var all = await db
+            .Dogs.Where(d => d.ArchivedAt != null)
+            .Select(d => new
+            {
+                d.Id,
+                d.Name,
+                d.Keeper,
+                d.Place,
+                d.BreedIds,
+            })
+            .ToListAsync(cancel);
+        var found = all.Where(d => words.Finds([d.Name, d.Keeper, d.Place, .. d.BreedIds.Select(id => breeds.Find(id)?.Name)]))
+            .OrderBy(d => d.Name, StringComparer.Ordinal)
+            .ThenBy(d => d.Id)
+            .ToList();
         var page = found.Skip(from).Take(count).Select(d => d.Id).ToList();
         var files = (await DogFile.LoadAsync(db, db.Dogs.Where(d => page.Contains(d.Id)), cancel)).ToDictionary(f => f.Dog.Id);
         return new RoundDto([], found.Count, from, [.. page.Select(id => RoundCardDto.Of(files[id], today))], all.Count, RoundDto.InWords(today));

@@ -59,26 +59,30 @@ internal sealed class WriteGate : IDisposable
         }
     }
 
-    private static Refusal Busy() => Refusal.Later("Others are writing just now, or another program holds the practice's file. Nothing of this was saved yet; try again in a moment.");
+    private static Refusal Busy() =>
+        Refusal.Later("Others are writing just now, or another program holds the practice's file. Nothing of this was saved yet; try again in a moment.");
 }
 
 /// <summary>How a group of endpoints reads and writes.</summary>
 internal static class OneWriter
 {
     /// <summary>Writes happen one after the other, each whole or not at all; a read sees the practice as it was at one moment.</summary>
-    public static RouteGroupBuilder OneWriterAtATime(this RouteGroupBuilder group) => group.AddEndpointFilter(async (call, next) =>
-    {
-        var (services, cancel) = (call.HttpContext.RequestServices, call.HttpContext.RequestAborted);
-        var db = services.GetRequiredService<PracticeDb>();
-        if (!HttpMethods.IsGet(call.HttpContext.Request.Method) && call.HttpContext.GetEndpoint()?.Metadata.GetMetadata<Reading>() is null)
-            return Tagged(await services.GetRequiredService<WriteGate>().WriteAsync(db, () => next(call).AsTask(), cancel), call.HttpContext);
-        await db.Database.OpenConnectionAsync(cancel);
-        await using var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
-        await db.Database.UseTransactionAsync(moment, cancel);
-        return HttpMethods.IsGet(call.HttpContext.Request.Method)
-            ? await NotModified.AnswerAsync(call, next, db, services.GetRequiredService<TimeProvider>())
-            : await next(call);
-    });
+    public static RouteGroupBuilder OneWriterAtATime(this RouteGroupBuilder group) =>
+        group.AddEndpointFilter(
+            async (call, next) =>
+            {
+                var (services, cancel) = (call.HttpContext.RequestServices, call.HttpContext.RequestAborted);
+                var db = services.GetRequiredService<PracticeDb>();
+                if (!HttpMethods.IsGet(call.HttpContext.Request.Method) && call.HttpContext.GetEndpoint()?.Metadata.GetMetadata<Reading>() is null)
+                    return Tagged(await services.GetRequiredService<WriteGate>().WriteAsync(db, () => next(call).AsTask(), cancel), call.HttpContext);
+                await db.Database.OpenConnectionAsync(cancel);
+                await using var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
+                await db.Database.UseTransactionAsync(moment, cancel);
+                return HttpMethods.IsGet(call.HttpContext.Request.Method)
+                    ? await NotModified.AnswerAsync(call, next, db, services.GetRequiredService<TimeProvider>())
+                    : await next(call);
+            }
+        );
 
     /// <summary>Says that an endpoint writes nothing, though what it is asked about comes in a body.</summary>
     public static RouteHandlerBuilder OnlyReads(this RouteHandlerBuilder endpoint) => endpoint.WithMetadata(new Reading());

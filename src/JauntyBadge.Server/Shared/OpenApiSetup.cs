@@ -15,15 +15,17 @@ internal static class OpenApiSetup
 
     public static void Configure(OpenApiOptions options)
     {
-        options.AddDocumentTransformer((document, _, _) =>
-        {
-            document.Info.Title = "Jaunty Badge";
-            document.Info.Version = "1";
-            document.Info.Description =
-                "Lengths are millimetres, angles degrees, times UTC. Errors are RFC 9457 problem details; `errors` names the fields.";
-            document.Servers?.Clear();
-            return Task.CompletedTask;
-        });
+        options.AddDocumentTransformer(
+            (document, _, _) =>
+            {
+                document.Info.Title = "Jaunty Badge";
+                document.Info.Version = "1";
+                document.Info.Description =
+                    "Lengths are millimetres, angles degrees, times UTC. Errors are RFC 9457 problem details; `errors` names the fields.";
+                document.Servers?.Clear();
+                return Task.CompletedTask;
+            }
+        );
         options.AddSchemaTransformer(TidySchema);
     }
 
@@ -44,7 +46,10 @@ internal static class OpenApiSetup
         if (type == typeof(double) || type == typeof(double?))
             (schema.Type, schema.Format) = (type == typeof(double) ? JsonSchemaType.Number : JsonSchemaType.Number | JsonSchemaType.Null, "double");
         if ((Nullable.GetUnderlyingType(type) ?? type) == typeof(Length) || (Nullable.GetUnderlyingType(type) ?? type) == typeof(Mass))
-            (schema.Type, schema.Format) = (Nullable.GetUnderlyingType(type) is null ? JsonSchemaType.Number : JsonSchemaType.Number | JsonSchemaType.Null, "double");
+            (schema.Type, schema.Format) = (
+                Nullable.GetUnderlyingType(type) is null ? JsonSchemaType.Number : JsonSchemaType.Number | JsonSchemaType.Null,
+                "double"
+            );
         if (typeof(IEnumerable<double>).IsAssignableFrom(type))
             schema.Items = new OpenApiSchema { Type = JsonSchemaType.Number, Format = "double" };
         if ((type == typeof(PointMm) || type == typeof(PixelPoint)) && schema.Properties is { } members)

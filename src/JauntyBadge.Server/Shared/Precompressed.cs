@@ -12,13 +12,14 @@ internal static class Precompressed
     private static readonly FileExtensionContentTypeProvider Types = new();
 
     /// <summary>Points a request for a file that lies there compressed to it.</summary>
-    public static Func<HttpContext, RequestDelegate, Task> Serve(IFileProvider files) => (context, next) =>
-    {
-        var (request, path) = (context.Request, context.Request.Path.Value ?? "");
-        if (HttpMethods.IsGet(request.Method) && TakesBrotli(request) && files.GetFileInfo(path + Suffix).Exists)
-            request.Path = path + Suffix;
-        return next(context);
-    };
+    public static Func<HttpContext, RequestDelegate, Task> Serve(IFileProvider files) =>
+        (context, next) =>
+        {
+            var (request, path) = (context.Request, context.Request.Path.Value ?? "");
+            if (HttpMethods.IsGet(request.Method) && TakesBrotli(request) && files.GetFileInfo(path + Suffix).Exists)
+                request.Path = path + Suffix;
+            return next(context);
+        };
 
     /// <summary>A compressed file is what it is unpacked.</summary>
     public static void SayWhatItIs(StaticFileResponseContext file)
@@ -30,5 +31,6 @@ internal static class Precompressed
     }
 
     private static bool TakesBrotli(HttpRequest request) =>
-        StringWithQualityHeaderValue.TryParseList(request.Headers.AcceptEncoding.ToArray()!, out var taken) && taken.Any(t => t.Value == "br" && t.Quality != 0);
+        StringWithQualityHeaderValue.TryParseList(request.Headers.AcceptEncoding.ToArray()!, out var taken)
+        && taken.Any(t => t.Value == "br" && t.Quality != 0);
 }

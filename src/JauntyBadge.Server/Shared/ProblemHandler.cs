@@ -1,5 +1,5 @@
-using System.Text.Json;
 using System.Diagnostics;
+using System.Text.Json;
 using System.Text.RegularExpressions;
 using JauntyBadge.Data;
 using JauntyBadge.Server.Start;
@@ -26,23 +26,44 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems, IC
         {
             Refusal known => known,
             BadHttpRequestException { InnerException: JsonException json } => NotReadable(
-                json, httpContext.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType),
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => new Refusal(StatusCodes.Status413PayloadTooLarge, "Too large", TooLarge.Words(httpContext, TooLarge.Usual)),
+                json,
+                httpContext.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType
+            ),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => new Refusal(
+                StatusCodes.Status413PayloadTooLarge,
+                "Too large",
+                TooLarge.Words(httpContext, TooLarge.Usual)
+            ),
             BadHttpRequestException bad => NotUsable(bad),
-            DbUpdateConcurrencyException => Refusal.Conflict("It was changed by someone else in the meantime. Load it again; what you typed is still on your screen."),
-            OperationCanceledException when httpContext.RequestAborted.IsCancellationRequested => new Refusal(StatusCodes.Status499ClientClosedRequest, "Gone", "The page that asked is gone."),
+            DbUpdateConcurrencyException => Refusal.Conflict(
+                "It was changed by someone else in the meantime. Load it again; what you typed is still on your screen."
+            ),
+            OperationCanceledException when httpContext.RequestAborted.IsCancellationRequested => new Refusal(
+                StatusCodes.Status499ClientClosedRequest,
+                "Gone",
+                "The page that asked is gone."
+            ),
             _ when SqliteWords.Of(exception) is { } trouble => Troubled(trouble),
-            _ => new Refusal(StatusCodes.Status500InternalServerError, "That went wrong", "Something in Jaunty Badge failed. What was saved before is still there; the note below finds it in the log."),
+            _ => new Refusal(
+                StatusCodes.Status500InternalServerError,
+                "That went wrong",
+                "Something in Jaunty Badge failed. What was saved before is still there; the note below finds it in the log."
+            ),
         };
         var trace = Activity.Current?.Id ?? httpContext.TraceIdentifier;
         if (refusal.Status >= StatusCodes.Status500InternalServerError)
-            log.LogError(exception, "{Method} {Path} answered {Status}, trace {Trace}", httpContext.Request.Method, httpContext.Request.Path, refusal.Status, trace);
+            log.LogError(
+                exception,
+                "{Method} {Path} answered {Status}, trace {Trace}",
+                httpContext.Request.Method,
+                httpContext.Request.Path,
+                refusal.Status,
+                trace
+            );
         if (refusal.Status == StatusCodes.Status503ServiceUnavailable)
             httpContext.Response.Headers.RetryAfter = RetryAfterSeconds.ToString(System.Globalization.CultureInfo.InvariantCulture);
 
-        var details = refusal.Errors.Count > 0
-            ? new HttpValidationProblemDetails(refusal.Errors.ToDictionary())
-            : new ProblemDetails();
+        var details = refusal.Errors.Count > 0 ? new HttpValidationProblemDetails(refusal.Errors.ToDictionary()) : new ProblemDetails();
         (details.Status, details.Title, details.Detail) = (refusal.Status, refusal.Title, refusal.Message);
         foreach (var (name, value) in refusal.Extensions)
             details.Extensions[name] = value;
@@ -53,9 +74,14 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems, IC
     }
 
     /// <summary>Reads go on; nothing of what was refused is half written.</summary>
-    private Refusal Troubled(SqliteWords.Trouble trouble) => trouble == SqliteWords.Trouble.Full
-        ? new Refusal(StatusCodes.Status507InsufficientStorage, "The disk is full", "Nothing of this was saved: the disk that holds the practice is full. Make room on it; what is on your screen can then be saved.")
-        : Refusal.Later($"Nothing of this was saved. {SqliteWords.Say(trouble, PracticeFolder.DatabaseIn(Path.GetFullPath(Practice.FolderOf(settings))))}");
+    private Refusal Troubled(SqliteWords.Trouble trouble) =>
+        trouble == SqliteWords.Trouble.Full
+            ? new Refusal(
+                StatusCodes.Status507InsufficientStorage,
+                "The disk is full",
+                "Nothing of this was saved: the disk that holds the practice is full. Make room on it; what is on your screen can then be saved."
+            )
+            : Refusal.Later($"Nothing of this was saved. {SqliteWords.Say(trouble, PracticeFolder.DatabaseIn(Path.GetFullPath(Practice.FolderOf(settings))))}");
 
     private static Refusal NotReadable(JsonException json, Type? body)
     {
@@ -88,15 +114,16 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems, IC
         return type is null ? null : Nullable.GetUnderlyingType(type) ?? type;
     }
 
-    private static string Expected(Type? type) => type switch
-    {
-        { IsEnum: true } => QueryWords.OneOf(type),
-        _ when type == typeof(double) => "a number is expected",
-        _ when type == typeof(int) => "a whole number is expected",
-        _ when type == typeof(DateOnly) => "a date such as 2024-05-31 is expected",
-        _ when type == typeof(Guid) => "an id is expected",
-        _ when type == typeof(bool) => "true or false is expected",
-        _ when type == typeof(string) => "text is expected",
-        _ => "another kind of value is expected",
-    };
+    private static string Expected(Type? type) =>
+        type switch
+        {
+            { IsEnum: true } => QueryWords.OneOf(type),
+            _ when type == typeof(double) => "a number is expected",
+            _ when type == typeof(int) => "a whole number is expected",
+            _ when type == typeof(DateOnly) => "a date such as 2024-05-31 is expected",
+            _ when type == typeof(Guid) => "an id is expected",
+            _ when type == typeof(bool) => "true or false is expected",
+            _ when type == typeof(string) => "text is expected",
+            _ => "another kind of value is expected",
+        };
 }

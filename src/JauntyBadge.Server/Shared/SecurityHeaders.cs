@@ -10,15 +10,16 @@ internal static class SecurityHeaders
         "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'";
 
     /// <summary>Built files carry a hash in their name and may be kept; the page itself is asked for again.</summary>
-    public static StaticFileOptions StaticFiles { get; } = new()
-    {
-        ContentTypeProvider = new FileExtensionContentTypeProvider { Mappings = { [Precompressed.Suffix] = "application/octet-stream" } },
-        OnPrepareResponse = file =>
+    public static StaticFileOptions StaticFiles { get; } =
+        new()
         {
-            file.Context.Response.Headers[HeaderNames.CacheControl] = file.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable";
-            Precompressed.SayWhatItIs(file);
-        },
-    };
+            ContentTypeProvider = new FileExtensionContentTypeProvider { Mappings = { [Precompressed.Suffix] = "application/octet-stream" } },
+            OnPrepareResponse = file =>
+            {
+                file.Context.Response.Headers[HeaderNames.CacheControl] = file.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable";
+                Precompressed.SayWhatItIs(file);
+            },
+        };
 
     public static Task Add(HttpContext context, RequestDelegate next)
     {

@@ -11,7 +11,9 @@ internal static class TooLarge
 
     public static string Words(HttpContext http, long usual)
     {
-        var limit = (http.GetEndpoint() ?? http.Features.Get<IExceptionHandlerFeature>()?.Endpoint)?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize;
+        var limit = (http.GetEndpoint() ?? http.Features.Get<IExceptionHandlerFeature>()?.Endpoint)
+            ?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()
+            ?.MaxRequestBodySize;
         return limit is { } bytes and > Usual ? $"A picture may be up to {bytes / 1024 / 1024} MB." : $"A request may be up to {usual / 1024 / 1024} MB.";
     }
 }

@@ -46,8 +46,10 @@ internal static class Versions
         if (string.IsNullOrWhiteSpace(edited))
         {
             throw new Refusal(
-                StatusCodes.Status428PreconditionRequired, "Which version was edited?",
-                "Say in If-Match which version was edited, in quotes as it was read: \"0\" for what was not there yet. So nobody's work is overwritten unseen.");
+                StatusCodes.Status428PreconditionRequired,
+                "Which version was edited?",
+                "Say in If-Match which version was edited, in quotes as it was read: \"0\" for what was not there yet. So nobody's work is overwritten unseen."
+            );
         }
 
         return edited.Trim() != Tag(version);

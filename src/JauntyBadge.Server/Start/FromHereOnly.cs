@@ -9,8 +9,13 @@ internal static class FromHereOnly
     private static readonly string[] Loopback = ["localhost", "127.0.0.1", "[::1]"];
 
     /// <summary>Which names the server answers to: those of this machine, and those set as <c>hosts</c>, apart by semicolons.</summary>
-    public static void AddHosts(this WebApplicationBuilder builder) => builder.Services.Configure<HostFilteringOptions>(filter =>
-        filter.AllowedHosts = [.. Loopback, .. (builder.Configuration["hosts"] ?? "").Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)]);
+    public static void AddHosts(this WebApplicationBuilder builder) =>
+        builder.Services.Configure<HostFilteringOptions>(filter =>
+            filter.AllowedHosts = [
+                .. Loopback,
+                .. (builder.Configuration["hosts"] ?? "").Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries),
+            ]
+        );
 
     /// <summary>
     /// Refuses what writes and comes from a page of another origin. Browsers say so in Sec-Fetch-Site (W3C Fetch Metadata), older ones in Origin
@@ -23,10 +28,17 @@ internal static class FromHereOnly
             return next(context);
         var site = request.Headers["Sec-Fetch-Site"].ToString();
         var origin = request.Headers.Origin.ToString();
-        var fromHere = site != "" ? site is "same-origin" or "none" : origin == "" || (Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == request.Host.Value);
+        var fromHere =
+            site != ""
+                ? site is "same-origin" or "none"
+                : origin == "" || (Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == request.Host.Value);
         return fromHere
             ? next(context)
-            : throw new Refusal(StatusCodes.Status403Forbidden, "Not from here", "This came from a page of another site. Only Jaunty Badge's own pages may change the practice.");
+            : throw new Refusal(
+                StatusCodes.Status403Forbidden,
+                "Not from here",
+                "This came from a page of another site. Only Jaunty Badge's own pages may change the practice."
+            );
     }
 
     /// <summary>A text in an encoding nobody knows cannot be read.</summary>

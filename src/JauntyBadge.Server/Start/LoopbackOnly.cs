@@ -12,6 +12,8 @@ internal sealed class LoopbackOnly(IConnectionListenerFactory listeners) : IConn
 {
     public ValueTask<IConnectionListener> BindAsync(EndPoint endpoint, CancellationToken cancellationToken = default) =>
         endpoint is IPEndPoint { Address: var address } && !IPAddress.IsLoopback(address)
-            ? throw new PracticeProblem($"Jaunty Badge does not listen on {endpoint} yet: nobody signs in, so anyone in the network could read and change the practice. Use an address of this machine only, such as --urls http://127.0.0.1:5080.")
+            ? throw new PracticeProblem(
+                $"Jaunty Badge does not listen on {endpoint} yet: nobody signs in, so anyone in the network could read and change the practice. Use an address of this machine only, such as --urls http://127.0.0.1:5080."
+            )
             : listeners.BindAsync(endpoint, cancellationToken);
 }

@@ -59,14 +59,18 @@ internal static class Practice
         var result = await Replay.RunAsync(db, CancellationToken.None);
         foreach (var differs in result.Differences)
             Console.WriteLine($"{differs.Dog}, {differs.Day:yyyy-MM-dd}, {differs.Step}: recorded {differs.Recorded}; its log gives {differs.Now}.");
-        Console.WriteLine($"{result.Decided} sets decided anew, {result.Differences.Count} differ{(result.Older == 0 ? "" : $"; {result.Older} from before plans and numbers were kept")}.");
+        Console.WriteLine(
+            $"{result.Decided} sets decided anew, {result.Differences.Count} differ{(result.Older == 0 ? "" : $"; {result.Older} from before plans and numbers were kept")}."
+        );
         return result.Differences.Count == 0 ? 0 : 1;
     }
 
     private static void BeginAfresh(PracticeFolder folder, bool yes, TimeProvider clock)
     {
         if (folder is { HasPractice: true, IsDemo: false } && !yes)
-            throw new PracticeProblem($"{folder.Path} holds a practice that the demo did not make. Nothing was done. To set it aside and begin afresh, say --yes as well.");
+            throw new PracticeProblem(
+                $"{folder.Path} holds a practice that the demo did not make. Nothing was done. To set it aside and begin afresh, say --yes as well."
+            );
         if (folder.SetAside(clock) is { } aside)
             Console.WriteLine($"The practice so far is set aside in {aside}.");
     }

@@ -8,7 +8,14 @@ internal static class StartLog
 
     public static void AddStartLog(this ILoggingBuilder logging)
     {
-        foreach (var who in new[] { "Microsoft.Extensions.Hosting.Internal.Host", "Microsoft.AspNetCore.Server.Kestrel", "Microsoft.EntityFrameworkCore.Database.Transaction" })
+        foreach (
+            var who in new[]
+            {
+                "Microsoft.Extensions.Hosting.Internal.Host",
+                "Microsoft.AspNetCore.Server.Kestrel",
+                "Microsoft.EntityFrameworkCore.Database.Transaction",
+            }
+        )
             logging.AddFilter(who, level => level >= LogLevel.Warning && (Started || level < LogLevel.Error));
     }
 }

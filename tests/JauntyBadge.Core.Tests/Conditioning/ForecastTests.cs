@@ -13,16 +13,40 @@ public class ForecastTests
 
     /// <summary>Moods, feelings and forgetting switched off: what it does follows from two numbers.</summary>
     private static DogNature Plain(double start, double learning) =>
-        DogNature.Of(Temperament.Typical) with { Start = start, Learning = learning, Unlearning = 0, Excitable = 0, MoodSpread = 0, ForgetsInDays = 1e9 };
+        DogNature.Of(Temperament.Typical) with
+        {
+            Start = start,
+            Learning = learning,
+            Unlearning = 0,
+            Excitable = 0,
+            MoodSpread = 0,
+            ForgetsInDays = 1e9,
+        };
 
     private static SessionPlan PlanOf(Temperament temperament, params Purpose[] purposes) =>
-        TrainingPlan.For(new DogProfile { Name = "Any", Temperament = temperament, Purposes = purposes }).ForSession(temperament, GoRule.AsSoonAsClear);
+        TrainingPlan
+            .For(
+                new DogProfile
+                {
+                    Name = "Any",
+                    Temperament = temperament,
+                    Purposes = purposes,
+                }
+            )
+            .ForSession(temperament, GoRule.AsSoonAsClear);
 
     private static ForecastQuestion Question(Temperament temperament, int sessions, int seed = 5)
     {
         var plan = PlanOf(temperament, Purpose.Clinic);
         var random = new Random(seed);
-        var (sets, _) = VirtualTraining.Play(new VirtualDog(DogNature.Of(temperament).Drawn(random), plan.StepIds.Count, random), plan, Five, Monday, 300, HouseRules.Ours);
+        var (sets, _) = VirtualTraining.Play(
+            new VirtualDog(DogNature.Of(temperament).Drawn(random), plan.StepIds.Count, random),
+            plan,
+            Five,
+            Monday,
+            300,
+            HouseRules.Ours
+        );
         var days = sets.Select(s => s.Day).Distinct().Take(sessions).ToHashSet();
         return new ForecastQuestion
         {
@@ -67,7 +91,10 @@ public class ForecastTests
             }
         }
 
-        var dogs = Enumerable.Range(0, 8000).Select(_ => new VirtualDog(Plain(0.1 + 0.6 * random.NextDouble(), 0.2 * random.NextDouble()), 1, random)).ToArray();
+        var dogs = Enumerable
+            .Range(0, 8000)
+            .Select(_ => new VirtualDog(Plain(0.1 + 0.6 * random.NextDouble(), 0.2 * random.NextDouble()), 1, random))
+            .ToArray();
         var natures = dogs.Select(d => d.Nature).ToArray();
         var filter = new ParticleFilter(dogs, random);
         foreach (var set in log)
@@ -114,7 +141,9 @@ public class ForecastTests
 
         var mean = (Matrix<double>.Build.DenseIdentity(2 * targets.Count) - q).Solve(Vector<double>.Build.Dense(2 * targets.Count, 1))[3];
         var random = new Random(8);
-        var played = Enumerable.Range(0, 4000).Average(_ => VirtualTraining.Play(new VirtualDog(still, 1, random), plan, Enum.GetValues<DayOfWeek>(), Monday, 2000, HouseRules.Ours).Sets.Count);
+        var played = Enumerable
+            .Range(0, 4000)
+            .Average(_ => VirtualTraining.Play(new VirtualDog(still, 1, random), plan, Enum.GetValues<DayOfWeek>(), Monday, 2000, HouseRules.Ours).Sets.Count);
         Assert.Equal(mean, played, mean * 0.03);
     }
 
@@ -164,7 +193,10 @@ public class ForecastTests
     public void The_same_seed_gives_the_same_answer()
     {
         var question = Question(Temperament.Wary, 10) with { By = new(2026, 3, 2) };
-        string Told(int seed) => Forecasts.Of(question, new Random(seed)) is var f ? $"{f} {string.Join(";", f.HoldsUp)} {string.Join(";", f.WaysOut)} {string.Join(";", f.Fan)}" : "";
+        string Told(int seed) =>
+            Forecasts.Of(question, new Random(seed)) is var f
+                ? $"{f} {string.Join(";", f.HoldsUp)} {string.Join(";", f.WaysOut)} {string.Join(";", f.Fan)}"
+                : "";
         Assert.Equal(Told(4), Told(4));
         Assert.NotEqual(Told(4), Told(5));
     }
@@ -182,7 +214,9 @@ public class ForecastTests
         Assert.NotEmpty(told.HoldsUp);
         Assert.All(told.HoldsUp, h => Assert.True(question.Plan.StepIds.Contains(h.StepId) && h.Sessions > 0));
         Assert.All(told.Fan.Zip(told.Fan.Skip(1)), w => Assert.True(w.First.P50 <= w.Second.P50 && w.First.P10 <= w.First.P50 && w.First.P50 <= w.First.P90));
-        var chances = new[] { 5, 40, 90, 300 }.Select(days => Forecasts.Of(question with { By = question.From.AddDays(days) }, new Random(3)).ChanceBy!.Value).ToList();
+        var chances = new[] { 5, 40, 90, 300 }
+            .Select(days => Forecasts.Of(question with { By = question.From.AddDays(days) }, new Random(3)).ChanceBy!.Value)
+            .ToList();
         Assert.Equal(chances.Order(), chances);
         Assert.True(chances[0] < 0.5 && chances[^1] > 0.9);
     }
@@ -198,7 +232,9 @@ public class ForecastTests
         Assert.All(told.WaysOut.Where(w => w.ChanceBy is not null), w => Assert.True(w.ChanceBy > told.ChanceBy));
         Assert.All(told.WaysOut, w => Assert.True(ConditioningWords.WayOut(w, question) is { Length: > 15 } says && char.IsUpper(says[0])));
         Assert.Equal(
-            [WayOutKind.HappyVisit, WayOutKind.AskAboutMedication, WayOutKind.SleeveByStaff], told.WaysOut.Where(w => w.ChanceBy is null).Select(w => w.Kind));
+            [WayOutKind.HappyVisit, WayOutKind.AskAboutMedication, WayOutKind.SleeveByStaff],
+            told.WaysOut.Where(w => w.ChanceBy is null).Select(w => w.Kind)
+        );
         Assert.DoesNotContain(WayOutKind.SleeveByStaff, Forecasts.Of(question with { MayWearSleeve = false }, new Random(6)).WaysOut.Select(w => w.Kind));
         var held = question.Plan.Steps().Last(s => s.Stage == Stage.Hold).Id;
         Assert.True(Forecasts.Of(question with { ReadyAt = held }, new Random(6)).ChanceBy >= told.ChanceBy);
@@ -210,7 +246,10 @@ public class ForecastTests
         var question = Question(Temperament.Typical, 3);
         var all = question.Plan.StepIds.ToHashSet();
         var told = Forecasts.Of(question with { Passed = all, Position = null, By = question.From }, new Random(1));
-        Assert.Equal((question.From, question.From, question.From, 1.0, 0.0), (told.P10!.Value, told.P50!.Value, told.P90!.Value, told.ChanceBy!.Value, told.NeverShare));
+        Assert.Equal(
+            (question.From, question.From, question.From, 1.0, 0.0),
+            (told.P10!.Value, told.P50!.Value, told.P90!.Value, told.ChanceBy!.Value, told.NeverShare)
+        );
         Assert.Empty(told.HoldsUp);
     }
 
@@ -232,7 +271,10 @@ public class ForecastTests
     public void Days_that_come_to_nothing_are_counted_on()
     {
         var question = Question(Temperament.Typical, 6);
-        var (every, half) = (Forecasts.Of(question with { Held = new(40, 40) }, new Random(2)), Forecasts.Of(question with { Held = new(40, 20) }, new Random(2)));
+        var (every, half) = (
+            Forecasts.Of(question with { Held = new(40, 40) }, new Random(2)),
+            Forecasts.Of(question with { Held = new(40, 20) }, new Random(2))
+        );
         Assert.True(half.P50 > every.P50 && half.P90!.Value.DayNumber - half.P10!.Value.DayNumber > every.P90!.Value.DayNumber - every.P10!.Value.DayNumber);
         SetRecord On(int day) => new("charge-marker", 0, Monday.AddDays(day), [true], []);
         Assert.Equal(new DaysHeld(10, 3), DaysHeld.Of([On(0), On(2), On(2), On(5), On(9)], Five, Monday.AddDays(14)));
@@ -244,11 +286,23 @@ public class ForecastTests
     public void A_calendar_asks_for_no_more_than_the_days_there_are()
     {
         var plan = TrainingPlan.For(new DogProfile { Name = "Any", Purposes = [Purpose.Walks] });
-        var told = Forecasts.Of(new ForecastQuestion { Plan = plan.ForSession(Temperament.Bold, GoRule.AsSoonAsClear), Days = Five, From = Monday, Dogs = 200 }, new Random(1));
+        var told = Forecasts.Of(
+            new ForecastQuestion
+            {
+                Plan = plan.ForSession(Temperament.Bold, GoRule.AsSoonAsClear),
+                Days = Five,
+                From = Monday,
+                Dogs = 200,
+            },
+            new Random(1)
+        );
         var week = new TrainingWeek(Five, 2, Monday.AddDays(40));
         var days = TrainingCalendar.Of(plan, week, told, new(Monday, Monday.AddDays(2), true, Monday.AddDays(-28)), HouseRules.Ours);
         Assert.All(days.Where(d => d.Kind is CalendarKind.Session or CalendarKind.Rest), d => Assert.Contains(d.Day.DayOfWeek, Five));
-        Assert.Equal([CalendarKind.Rest, CalendarKind.Rest, CalendarKind.Session], days.Take(2).Append(days.First(d => d.Day == Monday.AddDays(2) && d.Kind == CalendarKind.Session)).Select(d => d.Kind));
+        Assert.Equal(
+            [CalendarKind.Rest, CalendarKind.Rest, CalendarKind.Session],
+            days.Take(2).Append(days.First(d => d.Day == Monday.AddDays(2) && d.Kind == CalendarKind.Session)).Select(d => d.Kind)
+        );
         Assert.All(days.GroupBy(d => d.Day), d => Assert.True(d.Count(e => e.Kind == CalendarKind.Session) <= 2));
         Assert.Equal((Monday.AddDays(40), CalendarKind.Wanted), (days[^1].Day, days[^1].Kind));
         Assert.Equal([Monday.AddDays(2), Monday.AddDays(32)], days.Where(d => d.Kind == CalendarKind.Refit).Select(d => d.Day));

@@ -10,8 +10,15 @@ public class GoRuleTests
 {
     private static readonly HouseRules Rules = HouseRules.Ours;
 
-    private static SetStart Start(Temperament temperament = Temperament.Typical, int target = 1, int top = 3, bool gate = false, int goodDays = 0, int backs = 0, GoRule rule = GoRule.AsSoonAsClear) =>
-        new(rule, temperament, target, top, gate, goodDays, backs);
+    private static SetStart Start(
+        Temperament temperament = Temperament.Typical,
+        int target = 1,
+        int top = 3,
+        bool gate = false,
+        int goodDays = 0,
+        int backs = 0,
+        GoRule rule = GoRule.AsSoonAsClear
+    ) => new(rule, temperament, target, top, gate, goodDays, backs);
 
     private static bool[] Goes(string goes) => [.. goes.Select(g => g == '+')];
 
@@ -36,7 +43,15 @@ public class GoRuleTests
     {
         var decision = Decide(goes);
         Assert.Equal((kind, after), (decision.Kind, decision.DecidedAfter));
-        Assert.Equal(kind switch { DecisionKind.Raise => 2, DecisionKind.Back => 0, _ => 1 }, decision.NextTarget);
+        Assert.Equal(
+            kind switch
+            {
+                DecisionKind.Raise => 2,
+                DecisionKind.Back => 0,
+                _ => 1,
+            },
+            decision.NextTarget
+        );
     }
 
     /// <summary>Goes tapped in a dead spot may run on past where it was clear; what frightens the dog then is never passed over.</summary>
@@ -70,7 +85,12 @@ public class GoRuleTests
     [InlineData(0.95, 0.9882, 0.0035, 0.0084, 5.757)]
     public void The_test_works_as_it_was_worked_out_elsewhere(double p, double raise, double back, double same, double goes)
     {
-        Dictionary<DecisionKind, double> chance = new() { [DecisionKind.Raise] = 0, [DecisionKind.Back] = 0, [DecisionKind.Same] = 0 };
+        Dictionary<DecisionKind, double> chance = new()
+        {
+            [DecisionKind.Raise] = 0,
+            [DecisionKind.Back] = 0,
+            [DecisionKind.Same] = 0,
+        };
         var mean = 0.0;
         void Walk(List<bool> so, double weight)
         {
@@ -149,7 +169,10 @@ public class GoRuleTests
     public void Over_threshold_goes_two_steps_back_and_rests(Temperament temperament, int days, int begins)
     {
         var decision = Decide("+", Start(temperament), new SeenAt(1, SignGroup.OverThreshold));
-        Assert.Equal((DecisionKind.EndNow, true, 2, days, (int?)begins), (decision.Kind, decision.EndSession, decision.StepsBack, decision.NotBeforeDays, decision.StartsAt));
+        Assert.Equal(
+            (DecisionKind.EndNow, true, 2, days, (int?)begins),
+            (decision.Kind, decision.EndSession, decision.StepsBack, decision.NotBeforeDays, decision.StartsAt)
+        );
     }
 
     /// <summary>Seen before the first go, with or after the last one, or after a set was clear: it ends all the same, where it was seen in the set.</summary>
@@ -168,7 +191,8 @@ public class GoRuleTests
     [InlineData(Temperament.Typical, 0, false)]
     [InlineData(Temperament.Typical, 1, true)]
     [InlineData(Temperament.Wary, 0, true)]
-    public void Enough_steps_back_end_the_session(Temperament temperament, int before, bool ends) => Assert.Equal(ends, Decide("--", Start(temperament, backs: before)).EndSession);
+    public void Enough_steps_back_end_the_session(Temperament temperament, int before, bool ends) =>
+        Assert.Equal(ends, Decide("--", Start(temperament, backs: before)).EndSession);
 
     [Fact]
     public void Below_the_first_target_are_three_rungs_and_no_more()
@@ -222,10 +246,28 @@ public class GoRuleTests
 
     /// <summary>Laws over whatever may happen in a set.</summary>
     [Property(MaxTest = 500)]
-    public bool Whatever_happens_the_laws_hold(ushort goesBits, byte length, byte temperament, sbyte target, bool gate, byte goodDays, byte backs, (byte After, byte Group)[] seen, bool tens)
+    public bool Whatever_happens_the_laws_hold(
+        ushort goesBits,
+        byte length,
+        byte temperament,
+        sbyte target,
+        bool gate,
+        byte goodDays,
+        byte backs,
+        (byte After, byte Group)[] seen,
+        bool tens
+    )
     {
         var goes = Enumerable.Range(0, length % 14).Select(i => (goesBits >> i & 1) == 1).ToList();
-        var start = Start((Temperament)(temperament % 4), Math.Clamp(target % 7, tens ? 0 : -3, 3), 3, gate, goodDays % 3, backs % 3, tens ? GoRule.SteadyTens : GoRule.AsSoonAsClear);
+        var start = Start(
+            (Temperament)(temperament % 4),
+            Math.Clamp(target % 7, tens ? 0 : -3, 3),
+            3,
+            gate,
+            goodDays % 3,
+            backs % 3,
+            tens ? GoRule.SteadyTens : GoRule.AsSoonAsClear
+        );
         var signs = seen.Select(s => new SeenAt(s.After % 14, (SignGroup)(s.Group % 4))).ToList();
         var decision = GoRules.Decide(start, goes, signs, Rules);
         var looked = decision.DecidedAfter ?? goes.Count;
@@ -234,7 +276,8 @@ public class GoRuleTests
         return decision == GoRules.Decide(start, goes, signs, Rules)
             && (ever != SignGroup.OverThreshold || decision.Kind == DecisionKind.EndNow)
             && (ever < SignGroup.Worried || decision.Kind is not (DecisionKind.Raise or DecisionKind.Passed))
-            && looked <= GoRules.MostGoes && decision.Goes == looked
+            && looked <= GoRules.MostGoes
+            && decision.Goes == looked
             && (worst != SignGroup.OverThreshold || decision is { Kind: DecisionKind.EndNow, EndSession: true, NotBeforeDays: >= 1 })
             && (worst < SignGroup.Worried || decision.Kind is not (DecisionKind.Raise or DecisionKind.Passed or DecisionKind.GoOn))
             && (worst == SignGroup.AtEase || decision.Kind is not (DecisionKind.Raise or DecisionKind.Passed))
@@ -242,6 +285,7 @@ public class GoRuleTests
             && (decision.NextTarget is null == (decision.Kind == DecisionKind.Passed))
             && decision.NextTarget is null or (>= SetStart.EasiestRung and <= 3)
             && (decision.DecidedAfter is null == (decision.Kind == DecisionKind.GoOn))
-            && ConditioningWords.Reason(decision, start, t => t < 0 ? ConditioningWords.Rung(t) : $"target {t + 1}") is { Length: > 15 } says && !char.IsLower(says[0]);
+            && ConditioningWords.Reason(decision, start, t => t < 0 ? ConditioningWords.Rung(t) : $"target {t + 1}") is { Length: > 15 } says
+            && !char.IsLower(says[0]);
     }
 }

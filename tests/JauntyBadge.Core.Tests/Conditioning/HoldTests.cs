@@ -73,7 +73,9 @@ public class HoldTests
     {
         var (criterion, count) = (S(1 + tenths / 10.0), 1 + goes % 12);
         var asked = Holds.Varied(criterion, count, new Random(seed));
-        return asked.Count == count && asked.Count(a => a == criterion) >= count - count / 2 && asked.All(a => a >= S(1) && a <= criterion)
+        return asked.Count == count
+            && asked.Count(a => a == criterion) >= count - count / 2
+            && asked.All(a => a >= S(1) && a <= criterion)
             && asked.SequenceEqual(Holds.Varied(criterion, count, new Random(seed)));
     }
 }

@@ -6,9 +6,25 @@ namespace JauntyBadge.Core.Tests.Conditioning;
 /// <summary>Practising with a virtual dog: replayed the same, and every choice told against the rule.</summary>
 public class PracticeTests
 {
-    private static PracticeSession Play(int seed, Temperament temperament, string moves) => Practice.Play(
-        temperament, Step.Find("hold-short")!,
-        [.. moves.Select(m => m switch { 'g' => PracticeMove.Go, '+' => PracticeMove.Harder, '=' => PracticeMove.Same, '-' => PracticeMove.Easier, _ => PracticeMove.End })], new Random(seed), HouseRules.Ours);
+    private static PracticeSession Play(int seed, Temperament temperament, string moves) =>
+        Practice.Play(
+            temperament,
+            Step.Find("hold-short")!,
+            [
+                .. moves.Select(m =>
+                    m switch
+                    {
+                        'g' => PracticeMove.Go,
+                        '+' => PracticeMove.Harder,
+                        '=' => PracticeMove.Same,
+                        '-' => PracticeMove.Easier,
+                        _ => PracticeMove.End,
+                    }
+                ),
+            ],
+            new Random(seed),
+            HouseRules.Ours
+        );
 
     [Fact]
     public void The_same_seed_and_moves_play_the_same_and_more_moves_change_nothing_before()
@@ -30,9 +46,18 @@ public class PracticeTests
         for (var seed = 0; seed < 100; seed++)
         {
             var set = Play(seed, (Temperament)(seed % 4), "ggggg" + move).Sets.Single();
-            var wanted = set.Rule.Kind switch { DecisionKind.Raise => 1, DecisionKind.Back => -1, DecisionKind.Same => 0, _ => (int?)null };
-            var expected = set.Rule.Kind == DecisionKind.GoOn ? PracticeVerdict.TooSoon : wanted is not { } w ? PracticeVerdict.OverThreshold
-                : w == (move == '+' ? 1 : -1) ? PracticeVerdict.AsTheRule : wrong;
+            var wanted = set.Rule.Kind switch
+            {
+                DecisionKind.Raise => 1,
+                DecisionKind.Back => -1,
+                DecisionKind.Same => 0,
+                _ => (int?)null,
+            };
+            var expected =
+                set.Rule.Kind == DecisionKind.GoOn ? PracticeVerdict.TooSoon
+                : wanted is not { } w ? PracticeVerdict.OverThreshold
+                : w == (move == '+' ? 1 : -1) ? PracticeVerdict.AsTheRule
+                : wrong;
             Assert.Equal(expected, set.Verdict);
             Assert.Equal(set.Goes.Count - (set.Rule.DecidedAfter ?? set.Goes.Count), set.GoesTooMany);
             Assert.True(ConditioningWords.Practised(set, t => $"target {t}").Length > 20);
@@ -54,7 +79,10 @@ public class PracticeTests
     [Fact]
     public void A_dog_pressed_on_goes_over_threshold_and_going_on_is_told()
     {
-        var pressed = Enumerable.Range(0, 30).Select(seed => Play(seed, Temperament.Soured, "+++++gggggggggg=gggx")).First(p => p.WentOver && p.Sets[0].Rule.Kind == DecisionKind.EndNow);
+        var pressed = Enumerable
+            .Range(0, 30)
+            .Select(seed => Play(seed, Temperament.Soured, "+++++gggggggggg=gggx"))
+            .First(p => p.WentOver && p.Sets[0].Rule.Kind == DecisionKind.EndNow);
         Assert.Equal(PracticeVerdict.OverThreshold, pressed.Sets[0].Verdict);
         Assert.Contains("let it leave", ConditioningWords.Practised(pressed.Sets[0], t => $"{t}"), StringComparison.Ordinal);
     }

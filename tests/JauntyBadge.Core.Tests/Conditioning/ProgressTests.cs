@@ -24,7 +24,10 @@ public class ProgressTests
     public bool An_interval_holds_its_share_and_turns_with_it(byte good, byte more)
     {
         var (one, other) = (ShareOf.Wilson(good, good + more), ShareOf.Wilson(more, good + more));
-        return one.Low >= 0 && one.High <= 1 && one.Low <= one.High && (good + more == 0 || (one.Low <= good / (double)(good + more) && one.High >= good / (double)(good + more)))
+        return one.Low >= 0
+            && one.High <= 1
+            && one.Low <= one.High
+            && (good + more == 0 || (one.Low <= good / (double)(good + more) && one.High >= good / (double)(good + more)))
             && Math.Abs(one.Low - (1 - other.High)) < 1e-12;
     }
 
@@ -56,14 +59,17 @@ public class ProgressTests
         Assert.Null(Stuck(At(1, DecisionKind.Same), At(2, DecisionKind.Same), At(3, DecisionKind.Raise), At(3, DecisionKind.Back)));
         Assert.Null(Stuck(At(1, DecisionKind.Same, "look-at-it"), At(2, DecisionKind.Same), At(3, DecisionKind.Same)));
         Assert.Equal(new Stuck("touch-it", 3), Stuck(At(1, DecisionKind.Raise), At(2, DecisionKind.Same), At(3, DecisionKind.Same), At(4, DecisionKind.Same)));
-        Assert.Null(Progress.StuckAt([.. Enumerable.Range(1, 4).Select(i => ((long)i, "touch-it", 0, DecisionKind.Same))], HouseRules.Ours.With(Progress.StuckAfter, 5)));
+        Assert.Null(
+            Progress.StuckAt([.. Enumerable.Range(1, 4).Select(i => ((long)i, "touch-it", 0, DecisionKind.Same))], HouseRules.Ours.With(Progress.StuckAfter, 5))
+        );
     }
 
     /// <summary>Up a rung and down again, day after day: there is a raise in every session, and the dog is stuck all the same.</summary>
     [Fact]
     public void What_is_only_won_back_is_no_raise()
     {
-        (long, string, int, DecisionKind)[] Day(long session, int from) => [(session, "touch-it", from, DecisionKind.Raise), (session, "touch-it", from + 1, DecisionKind.Back)];
+        (long, string, int, DecisionKind)[] Day(long session, int from) =>
+            [(session, "touch-it", from, DecisionKind.Raise), (session, "touch-it", from + 1, DecisionKind.Back)];
         Assert.Null(Stuck([.. Day(1, -2), .. Day(2, -2), .. Day(3, -2)]));
         Assert.Equal(new Stuck("touch-it", 3), Stuck([.. Day(1, -2), .. Day(2, -2), .. Day(3, -2), .. Day(4, -2)]));
         Assert.Null(Stuck([.. Day(1, -2), .. Day(2, -2), .. Day(3, -2), .. Day(4, -1)]));
@@ -72,15 +78,21 @@ public class ProgressTests
     [Fact]
     public void Sessions_and_steps_add_up()
     {
-        TrainedSet Set(long session, int day, string step, int target, string goes, DecisionKind kind, SignGroup? sign = null, params double[] held) => new(
-            session, new SetRecord(step, target, Day.AddDays(day), [.. goes.Select(g => g == '+')], sign is { } s ? [new SeenAt(1, s)] : []), kind,
-            [.. held.Select(h => new HeldGo(TimeSpan.FromSeconds(h), true))]);
+        TrainedSet Set(long session, int day, string step, int target, string goes, DecisionKind kind, SignGroup? sign = null, params double[] held) =>
+            new(
+                session,
+                new SetRecord(step, target, Day.AddDays(day), [.. goes.Select(g => g == '+')], sign is { } s ? [new SeenAt(1, s)] : []),
+                kind,
+                [.. held.Select(h => new HeldGo(TimeSpan.FromSeconds(h), true))]
+            );
         var progress = Progress.Of(
             [
-                Set(1, 0, "nose-all-in", 2, "+++++", DecisionKind.Passed), Set(1, 0, "hold-short", 0, "++-+", DecisionKind.Back, SignGroup.Worried, 1, 1.2),
+                Set(1, 0, "nose-all-in", 2, "+++++", DecisionKind.Passed),
+                Set(1, 0, "hold-short", 0, "++-+", DecisionKind.Back, SignGroup.Worried, 1, 1.2),
                 Set(2, 3, "hold-short", 2, "+++++", DecisionKind.Raise, null, 3, 3.5),
             ],
-            HouseRules.Ours);
+            HouseRules.Ours
+        );
         Assert.Equal([(Day, 8, 9, 1), (Day.AddDays(3), 5, 5, 0)], progress.Sessions.Select(s => (s.Day, s.Goes.Good, s.Goes.Of, s.Passed)));
         Assert.Equal([1, 0], progress.Sessions.Select(s => s.Signs[SignGroup.Worried]));
         Assert.Equal([1.2, 3.5], progress.Sessions.Select(s => s.LongestHold!.Value.TotalSeconds));

@@ -15,8 +15,14 @@ public class ProgressionTests
 
     private static SetRecord Set(string step, int target, string goes, params SeenAt[] signs) => new(step, target, Day, [.. goes.Select(g => g == '+')], signs);
 
-    private static Decision After(SetRecord set, IEnumerable<string>? passed = null, int goodDays = 0, double minutes = 1, int goes = 5, SessionPlan? plan = null) =>
-        Progression.AfterSet(plan ?? Session, set, (passed ?? []).ToHashSet(), goodDays, (TimeSpan.FromMinutes(minutes), goes, 0), Rules);
+    private static Decision After(
+        SetRecord set,
+        IEnumerable<string>? passed = null,
+        int goodDays = 0,
+        double minutes = 1,
+        int goes = 5,
+        SessionPlan? plan = null
+    ) => Progression.AfterSet(plan ?? Session, set, (passed ?? []).ToHashSet(), goodDays, (TimeSpan.FromMinutes(minutes), goes, 0), Rules);
 
     private static string At(int steps) => Plan.Steps[Plan.IndexOf(StepId) + steps].Step.Id;
 
@@ -68,8 +74,32 @@ public class ProgressionTests
         var gate = Set("hold-long", 2, "+++++");
         Assert.Equal((DecisionKind.Same, true), (After(gate).Kind, After(gate).EndSession));
         Assert.Equal(DecisionKind.Passed, After(gate, goodDays: 1).Kind);
-        SetRecord On(int days, string goes = "+++++", int target = 2, params SeenAt[] signs) => Set("hold-long", target, goes, signs) with { Day = Day.AddDays(days) };
-        Assert.Equal(2, Progression.GoodDays(Session, gate, [On(-3), On(-3), On(-1), On(0), On(-2, "++"), On(-2, target: 1), On(-4, signs: new SeenAt(3, SignGroup.Unsure)), On(-5) with { StepId = StepId }], Rules));
+        SetRecord On(int days, string goes = "+++++", int target = 2, params SeenAt[] signs) =>
+            Set("hold-long", target, goes, signs) with
+            {
+                Day = Day.AddDays(days),
+            };
+        Assert.Equal(
+            2,
+            Progression.GoodDays(
+                Session,
+                gate,
+                [
+                    On(-3),
+                    On(-3),
+                    On(-1),
+                    On(0),
+                    On(-2, "++"),
+                    On(-2, target: 1),
+                    On(-4, signs: new SeenAt(3, SignGroup.Unsure)),
+                    On(-5) with
+                    {
+                        StepId = StepId,
+                    },
+                ],
+                Rules
+            )
+        );
     }
 
     [Fact]
@@ -105,17 +135,37 @@ public class ProgressionTests
 
     /// <summary>Law: whatever happens in a set, the plan stands at a step it has, at a target or rung that step has; what was never trained is never passed.</summary>
     [Property]
-    public bool Every_decision_lands_inside_the_plan(byte stepAt, sbyte targetAt, ushort goes, byte count, (byte After, byte Group)[] signs, byte temperament, bool tens, byte passedEvery)
+    public bool Every_decision_lands_inside_the_plan(
+        byte stepAt,
+        sbyte targetAt,
+        ushort goes,
+        byte count,
+        (byte After, byte Group)[] signs,
+        byte temperament,
+        bool tens,
+        byte passedEvery
+    )
     {
         var step = Plan.Steps[stepAt % Plan.Steps.Count].Step;
         var set = new SetRecord(
-            step.Id, step.Within(targetAt % 8), Day, [.. Enumerable.Range(0, count % 11).Select(i => (goes >> i & 1) == 1)], [.. signs.Select(s => new SeenAt(s.After % 11, (SignGroup)(s.Group % 4)))]);
+            step.Id,
+            step.Within(targetAt % 8),
+            Day,
+            [.. Enumerable.Range(0, count % 11).Select(i => (goes >> i & 1) == 1)],
+            [.. signs.Select(s => new SeenAt(s.After % 11, (SignGroup)(s.Group % 4)))]
+        );
         var plan = Plan.ForSession((Temperament)(temperament % 4), tens ? GoRule.SteadyTens : GoRule.AsSoonAsClear);
         HashSet<string> passed = [.. Plan.Steps.Index().Where(s => s.Index % (1 + passedEvery % 4) == 0).Select(s => s.Item.Step.Id)];
         var decision = Progression.AfterSet(plan, set, passed, 0, (TimeSpan.FromMinutes(1), set.Goes.Count, 0), Rules);
         return decision.Next is { } next
-            && Step.Find(next.StepId) is { } at && plan.StepIds.Contains(at.Id) && next.Target == at.Within(next.Target)
+            && Step.Find(next.StepId) is { } at
+            && plan.StepIds.Contains(at.Id)
+            && next.Target == at.Within(next.Target)
             && (decision.Kind != DecisionKind.Passed || (set.Target == step.TopTarget && set.Goes.Count(g => g) >= 5 && !passed.Contains(next.StepId)))
-            && (set.Worst != SignGroup.OverThreshold || decision.Set.DecidedAfter < set.Goes.Count || decision is { Kind: DecisionKind.EndNow, EndSession: true });
+            && (
+                set.Worst != SignGroup.OverThreshold
+                || decision.Set.DecidedAfter < set.Goes.Count
+                || decision is { Kind: DecisionKind.EndNow, EndSession: true }
+            );
     }
 }

@@ -22,35 +22,51 @@ public class TrainingPlanTests
     [Fact]
     public void Every_step_comes_after_its_prerequisites_in_every_plan()
     {
-        var dogs = from t in Enum.GetValues<Temperament>()
-                   from s in Enum.GetValues<Sensitivity>()
-                   from p in Enum.GetValues<Purpose>()
-                   select Plain with { Temperament = t, Sensitivities = [s], Purposes = [p] };
-        Assert.All(dogs, dog =>
-        {
-            var plan = Ids(dog);
-            foreach (var step in Step.All.Where(s => plan.Contains(s.Id)))
-                Assert.All(step.After.Where(plan.Contains), before => Assert.True(plan.IndexOf(before) < plan.IndexOf(step.Id), $"{before} before {step.Id}"));
-        });
+        var dogs =
+            from t in Enum.GetValues<Temperament>()
+            from s in Enum.GetValues<Sensitivity>()
+            from p in Enum.GetValues<Purpose>()
+            select Plain with
+            {
+                Temperament = t,
+                Sensitivities = [s],
+                Purposes = [p],
+            };
+        Assert.All(
+            dogs,
+            dog =>
+            {
+                var plan = Ids(dog);
+                foreach (var step in Step.All.Where(s => plan.Contains(s.Id)))
+                    Assert.All(
+                        step.After.Where(plan.Contains),
+                        before => Assert.True(plan.IndexOf(before) < plan.IndexOf(step.Id), $"{before} before {step.Id}")
+                    );
+            }
+        );
     }
 
     /// <summary>For every school, kind of dog and policy the plan's order satisfies every need, that of a step left out included.</summary>
     [Fact]
     public void In_every_school_every_step_comes_after_what_it_needs()
     {
-        var dogs = from school in School.All
-                   from t in Enum.GetValues<Temperament>()
-                   from s in Enum.GetValues<Sensitivity>()
-                   from shape in Enum.GetValues<HeadShape>()
-                   select (School: school, Dog: Plain with { Temperament = t, Sensitivities = [s], HeadShapeSeen = shape, Purposes = Enum.GetValues<Purpose>() });
-        Assert.All(dogs, d =>
-        {
-            var plan = TrainingPlan.For(d.Dog, d.School).Steps.Select(p => p.Step.Id).ToList();
-            Assert.Equal(plan.Count, plan.Distinct().Count());
-            IEnumerable<string> Needs(string id) => Step.Find(id)!.After.SelectMany(n => Needs(n).Append(n));
-            foreach (var (place, id) in plan.Index())
-                Assert.All(Needs(id).Where(plan.Contains), need => Assert.True(plan.IndexOf(need) < place, $"{d.School.Name}: {need} before {id}"));
-        });
+        var dogs =
+            from school in School.All
+            from t in Enum.GetValues<Temperament>()
+            from s in Enum.GetValues<Sensitivity>()
+            from shape in Enum.GetValues<HeadShape>()
+            select (School: school, Dog: Plain with { Temperament = t, Sensitivities = [s], HeadShapeSeen = shape, Purposes = Enum.GetValues<Purpose>() });
+        Assert.All(
+            dogs,
+            d =>
+            {
+                var plan = TrainingPlan.For(d.Dog, d.School).Steps.Select(p => p.Step.Id).ToList();
+                Assert.Equal(plan.Count, plan.Distinct().Count());
+                IEnumerable<string> Needs(string id) => Step.Find(id)!.After.SelectMany(n => Needs(n).Append(n));
+                foreach (var (place, id) in plan.Index())
+                    Assert.All(Needs(id).Where(plan.Contains), need => Assert.True(plan.IndexOf(need) < place, $"{d.School.Name}: {need} before {id}"));
+            }
+        );
     }
 
     [Fact]
@@ -58,10 +74,21 @@ public class TrainingPlanTests
     {
         var plans = School.All.Select(s => TrainingPlan.For(Plain, s)).ToList();
         Assert.Equal(8, plans.Count);
-        Assert.Equal(plans.Count, plans.Select(p => string.Join(",", p.Steps.Select(s => s.Step.Id + s.Step.SetUp + s.Step.Reward)) + string.Join(",", p.Policies.Select(o => o.OptionId))).Distinct().Count());
+        Assert.Equal(
+            plans.Count,
+            plans
+                .Select(p =>
+                    string.Join(",", p.Steps.Select(s => s.Step.Id + s.Step.SetUp + s.Step.Reward)) + string.Join(",", p.Policies.Select(o => o.OptionId))
+                )
+                .Distinct()
+                .Count()
+        );
         Assert.InRange(Step.All.Count, 55, 70);
         Assert.All(plans, p => Assert.Equal(Enum.GetValues<PolicyTopic>(), p.Policies.Select(o => o.Topic)));
-        Assert.All(School.All, s => Assert.All(s.Words, w => Assert.Contains(Step.Find(w.Key)!, TrainingPlan.For(Plain, s).Steps.Select(p => Step.Find(p.Step.Id)!))));
+        Assert.All(
+            School.All,
+            s => Assert.All(s.Words, w => Assert.Contains(Step.Find(w.Key)!, TrainingPlan.For(Plain, s).Steps.Select(p => Step.Find(p.Step.Id)!)))
+        );
         var cup = plans[(int)SchoolId.MealtimeCup];
         Assert.Contains(cup.Steps, s => s.Step.Id == "cup-meal");
         Assert.Equal("\"Mealtime cup\" does without it.", cup.LeftOut.Single(l => l.Step.Id == "nose-in-cup").Reason);
@@ -73,10 +100,15 @@ public class TrainingPlanTests
     public void A_policy_is_the_persons_before_the_dogs_before_the_schools()
     {
         Policy Of(PolicyTopic topic, DogProfile dog, SchoolId school, string? chosen = null) =>
-            TrainingPlan.For(dog, School.Of(school), chosen is null ? null : new Dictionary<PolicyTopic, string> { [topic] = chosen }).Policies.Single(p => p.Topic == topic);
+            TrainingPlan
+                .For(dog, School.Of(school), chosen is null ? null : new Dictionary<PolicyTopic, string> { [topic] = chosen })
+                .Policies.Single(p => p.Topic == topic);
         var clicks = Plain with { Sensitivities = [Sensitivity.Clicks] };
         Assert.Equal("clicker", Of(PolicyTopic.Marker, Plain, SchoolId.OwnChoice).OptionId);
-        Assert.Equal(("word", "It minds clicks."), (Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice).OptionId, Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice).Reason));
+        Assert.Equal(
+            ("word", "It minds clicks."),
+            (Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice).OptionId, Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice).Reason)
+        );
         Assert.StartsWith("Chosen for this dog.", Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice, "clip").Reason, StringComparison.Ordinal);
         Assert.Equal("word", Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice, "no-such").OptionId);
         Assert.Equal("stepBack", Of(PolicyTopic.OnPawing, Plain with { Temperament = Temperament.Wary }, SchoolId.HiddenTreat).OptionId);
@@ -109,7 +141,11 @@ public class TrainingPlanTests
     [InlineData(Temperament.Bold, "Wait for the pause")]
     [InlineData(Temperament.Wary, "Off at once")]
     public void The_pawing_policy_follows_the_dog(Temperament temperament, string choice) =>
-        Assert.StartsWith(choice, TrainingPlan.For(Plain with { Temperament = temperament }).Policies.Single(p => p.Topic == PolicyTopic.OnPawing).Choice, StringComparison.Ordinal);
+        Assert.StartsWith(
+            choice,
+            TrainingPlan.For(Plain with { Temperament = temperament }).Policies.Single(p => p.Topic == PolicyTopic.OnPawing).Choice,
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void A_step_that_left_the_plan_counts_as_the_next_one()
@@ -124,7 +160,10 @@ public class TrainingPlanTests
     {
         var plan = TrainingPlan.For(Plain);
         HashSet<string> all = [.. plan.Steps.Select(s => s.Step.Id)];
-        Assert.Equal((0, 0, false), (plan.PassedShare(new HashSet<string>(), true), plan.PassedShare(new HashSet<string>(), false), plan.WearsIt(new HashSet<string>())));
+        Assert.Equal(
+            (0, 0, false),
+            (plan.PassedShare(new HashSet<string>(), true), plan.PassedShare(new HashSet<string>(), false), plan.WearsIt(new HashSet<string>()))
+        );
         Assert.Equal((1, 1, true), (plan.PassedShare(all, true), plan.PassedShare(all, false), plan.WearsIt(all)));
         Assert.True(plan.WearsIt(all.Except(["happy-wear"]).ToHashSet()));
         Assert.Equal("happy-wear", plan.NextAfter(all.Except(["happy-wear"]).ToHashSet())!.Id);

@@ -11,7 +11,16 @@ public class VirtualDogTests
     private static Course Train(Temperament temperament, GoRule rule, int seed, Func<DogNature, DogNature>? model = null)
     {
         var random = new Random(seed);
-        var plan = TrainingPlan.For(new DogProfile { Name = "Virtual", Temperament = temperament, Purposes = [Purpose.Walks] }).ForSession(temperament, rule);
+        var plan = TrainingPlan
+            .For(
+                new DogProfile
+                {
+                    Name = "Virtual",
+                    Temperament = temperament,
+                    Purposes = [Purpose.Walks],
+                }
+            )
+            .ForSession(temperament, rule);
         var nature = (model ?? (n => n))(DogNature.Of(temperament)).Drawn(random);
         return VirtualTraining.Train(new VirtualDog(nature, plan.StepIds.Count, random), plan, 200, FiveAWeek, HouseRules.Ours);
     }
@@ -77,7 +86,16 @@ public class VirtualDogTests
     [InlineData(Temperament.Soured)]
     public void As_soon_as_clear_is_quicker_and_kinder_than_steady_tens_in_every_model(Temperament temperament)
     {
-        foreach (var model in new Func<DogNature, DogNature>[] { n => n, n => n with { Learning = n.Learning * 0.6 }, n => n with { Shared = 0.02 }, n => n with { ForgetsInDays = n.ForgetsInDays / 4 }, n => n with { AllOrNone = true } })
+        foreach (
+            var model in new Func<DogNature, DogNature>[]
+            {
+                n => n,
+                n => n with { Learning = n.Learning * 0.6 },
+                n => n with { Shared = 0.02 },
+                n => n with { ForgetsInDays = n.ForgetsInDays / 4 },
+                n => n with { AllOrNone = true },
+            }
+        )
         {
             var (clear, tens) = (Courses(GoRule.AsSoonAsClear, model), Courses(GoRule.SteadyTens, model));
             Assert.True(clear.Count(c => c.Ready) >= tens.Count(c => c.Ready));
@@ -86,7 +104,8 @@ public class VirtualDogTests
                 Assert.True(2 * clear.Average(c => c.Sessions) <= tens.Average(c => c.Sessions));
         }
 
-        IReadOnlyList<Course> Courses(GoRule rule, Func<DogNature, DogNature> model) => [.. Enumerable.Range(0, 16).AsParallel().AsOrdered().Select(seed => Train(temperament, rule, seed, model))];
+        IReadOnlyList<Course> Courses(GoRule rule, Func<DogNature, DogNature> model) =>
+            [.. Enumerable.Range(0, 16).AsParallel().AsOrdered().Select(seed => Train(temperament, rule, seed, model))];
     }
 
     /// <summary>A course by the calendar frightens what a rule that looks at the dog does not, however it learns; and it is as long as it says.</summary>
@@ -98,12 +117,33 @@ public class VirtualDogTests
         Course Calendar(int seed)
         {
             var random = new Random(seed);
-            var plan = TrainingPlan.For(new DogProfile { Name = "Virtual", Temperament = temperament, Purposes = [Purpose.Walks] }).ForSession(temperament, GoRule.AsSoonAsClear);
-            return VirtualTraining.ByCalendar(new VirtualDog(DogNature.Of(temperament).Drawn(random), plan.StepIds.Count, random), plan, 15, FiveAWeek, HouseRules.Ours);
+            var plan = TrainingPlan
+                .For(
+                    new DogProfile
+                    {
+                        Name = "Virtual",
+                        Temperament = temperament,
+                        Purposes = [Purpose.Walks],
+                    }
+                )
+                .ForSession(temperament, GoRule.AsSoonAsClear);
+            return VirtualTraining.ByCalendar(
+                new VirtualDog(DogNature.Of(temperament).Drawn(random), plan.StepIds.Count, random),
+                plan,
+                15,
+                FiveAWeek,
+                HouseRules.Ours
+            );
         }
 
-        var (byCalendar, byRule) = (Enumerable.Range(0, 40).Select(Calendar).ToList(), Enumerable.Range(0, 40).Select(seed => Train(temperament, GoRule.AsSoonAsClear, seed)).ToList());
-        Assert.True(byCalendar.Count(c => c.EverOver) > byRule.Count(c => c.EverOver) + 8, $"{byCalendar.Count(c => c.EverOver)} against {byRule.Count(c => c.EverOver)}");
+        var (byCalendar, byRule) = (
+            Enumerable.Range(0, 40).Select(Calendar).ToList(),
+            Enumerable.Range(0, 40).Select(seed => Train(temperament, GoRule.AsSoonAsClear, seed)).ToList()
+        );
+        Assert.True(
+            byCalendar.Count(c => c.EverOver) > byRule.Count(c => c.EverOver) + 8,
+            $"{byCalendar.Count(c => c.EverOver)} against {byRule.Count(c => c.EverOver)}"
+        );
         Assert.All(byCalendar, c => Assert.Equal((15, 21), (c.Sessions, c.Days)));
     }
 }

@@ -8,32 +8,46 @@ public class StandingTests
     private static readonly DateOnly Today = new(2026, 5, 4);
 
     private static readonly DogProgress Fresh = new(
-        HasPurpose: true, MeasuredShare: 0, ReadingsToRetake: 0, Remeasure: null, MuzzleChosen: false, TriedShare: 0, FitWrong: null,
-        ConditionedShare: 0, WearingShare: 0, NextStep: "Muzzle in sight", NextTarget: "1 s", LastTrained: null, NotBefore: null, SessionOpen: false);
+        HasPurpose: true,
+        MeasuredShare: 0,
+        ReadingsToRetake: 0,
+        Remeasure: null,
+        MuzzleChosen: false,
+        TriedShare: 0,
+        FitWrong: null,
+        ConditionedShare: 0,
+        WearingShare: 0,
+        NextStep: "Muzzle in sight",
+        NextTarget: "1 s",
+        LastTrained: null,
+        NotBefore: null,
+        SessionOpen: false
+    );
 
     private static readonly DogProgress Chosen = Fresh with { MeasuredShare = 1, MuzzleChosen = true };
 
-    public static TheoryData<DogProgress, NextKind, string> Ways => new()
-    {
-        { Fresh with { HasPurpose = false }, NextKind.Dog, "Say what it is for" },
-        { Fresh, NextKind.Measure, "Measure" },
-        { Fresh with { MeasuredShare = 0.4 }, NextKind.Measure, "Finish measuring" },
-        { Fresh with { MeasuredShare = 1, ReadingsToRetake = 1 }, NextKind.Measure, "Check the readings" },
-        { Fresh with { MeasuredShare = 1 }, NextKind.Fit, "Choose a muzzle" },
-        { Chosen, NextKind.Session, "Muzzle in sight" },
-        { Chosen with { Remeasure = "It weighs less." }, NextKind.Measure, "Measure again" },
-        { Chosen with { NotBefore = Today.AddDays(1) }, NextKind.Rest, "Day off" },
-        { Chosen with { NotBefore = Today }, NextKind.Session, "Muzzle in sight" },
-        { Fresh with { SessionOpen = true }, NextKind.Session, "Session under way" },
-        { Chosen with { Remeasure = "It weighs less.", SessionOpen = true }, NextKind.Session, "Session under way" },
-        { Chosen with { ConditionedShare = 0.9 }, NextKind.Session, "Muzzle in sight" },
-        { Chosen with { ConditionedShare = 1 }, NextKind.TryOn, "Try it on" },
-        { Chosen with { ConditionedShare = 1, TriedShare = 0.5 }, NextKind.TryOn, "Finish trying it on" },
-        { Chosen with { ConditionedShare = 1, TriedShare = 1 }, NextKind.Session, "Muzzle in sight" },
-        { Chosen with { ConditionedShare = 0.2, FitWrong = "Rides into the eyes" }, NextKind.TryOn, "Mend the fit" },
-        { Chosen with { ConditionedShare = 1, TriedShare = 1, NextStep = null }, NextKind.Rest, "Keep it happy" },
-        { Chosen with { FitWrong = "Rides into the eyes", SessionOpen = true }, NextKind.Session, "Session under way" },
-    };
+    public static TheoryData<DogProgress, NextKind, string> Ways =>
+        new()
+        {
+            { Fresh with { HasPurpose = false }, NextKind.Dog, "Say what it is for" },
+            { Fresh, NextKind.Measure, "Measure" },
+            { Fresh with { MeasuredShare = 0.4 }, NextKind.Measure, "Finish measuring" },
+            { Fresh with { MeasuredShare = 1, ReadingsToRetake = 1 }, NextKind.Measure, "Check the readings" },
+            { Fresh with { MeasuredShare = 1 }, NextKind.Fit, "Choose a muzzle" },
+            { Chosen, NextKind.Session, "Muzzle in sight" },
+            { Chosen with { Remeasure = "It weighs less." }, NextKind.Measure, "Measure again" },
+            { Chosen with { NotBefore = Today.AddDays(1) }, NextKind.Rest, "Day off" },
+            { Chosen with { NotBefore = Today }, NextKind.Session, "Muzzle in sight" },
+            { Fresh with { SessionOpen = true }, NextKind.Session, "Session under way" },
+            { Chosen with { Remeasure = "It weighs less.", SessionOpen = true }, NextKind.Session, "Session under way" },
+            { Chosen with { ConditionedShare = 0.9 }, NextKind.Session, "Muzzle in sight" },
+            { Chosen with { ConditionedShare = 1 }, NextKind.TryOn, "Try it on" },
+            { Chosen with { ConditionedShare = 1, TriedShare = 0.5 }, NextKind.TryOn, "Finish trying it on" },
+            { Chosen with { ConditionedShare = 1, TriedShare = 1 }, NextKind.Session, "Muzzle in sight" },
+            { Chosen with { ConditionedShare = 0.2, FitWrong = "Rides into the eyes" }, NextKind.TryOn, "Mend the fit" },
+            { Chosen with { ConditionedShare = 1, TriedShare = 1, NextStep = null }, NextKind.Rest, "Keep it happy" },
+            { Chosen with { FitWrong = "Rides into the eyes", SessionOpen = true }, NextKind.Session, "Session under way" },
+        };
 
     [Theory]
     [MemberData(nameof(Ways))]

@@ -33,7 +33,13 @@ public class DogTests
     [Fact]
     public void A_practices_own_breed_stands_in_for_the_shipped_one()
     {
-        var own = new BreedList([BreedList.Shipped.Find("pug")! with { Shape = HeadShape.Medium }, new("wend-terrier", "Wend Terrier", HeadShape.Long, [], 12)]);
+        var own = new BreedList([
+            BreedList.Shipped.Find("pug")! with
+            {
+                Shape = HeadShape.Medium,
+            },
+            new("wend-terrier", "Wend Terrier", HeadShape.Long, [], 12),
+        ]);
         Assert.Equal(HeadShape.Medium, own.Find("pug")!.Shape);
         Assert.Equal(HeadShape.Short, BreedList.Shipped.Find("pug")!.Shape);
         Assert.Equal(BreedList.Shipped.All.Count + 1, own.All.Count);
@@ -65,7 +71,13 @@ public class DogTests
     {
         var plain = new DogProfile { Name = "Pip" };
         Assert.Contains("never left alone", plain.Cautions(Today).Single(), StringComparison.Ordinal);
-        var hard = plain with { BiteTier = BiteTier.Injured, HeadShapeSeen = HeadShape.Short, Temperament = Temperament.Soured, BirthDate = Today.AddMonths(-5) };
+        var hard = plain with
+        {
+            BiteTier = BiteTier.Injured,
+            HeadShapeSeen = HeadShape.Short,
+            Temperament = Temperament.Soured,
+            BirthDate = Today.AddMonths(-5),
+        };
         var cautions = string.Join(" ", hard.Cautions(Today));
         Assert.Contains("behaviour professional", cautions, StringComparison.Ordinal);
         Assert.Contains("veterinarian", cautions, StringComparison.Ordinal);
@@ -88,7 +100,12 @@ public class DogTests
     [Fact]
     public void A_dog_grows_until_its_breeds_are_grown()
     {
-        var pup = new DogProfile { Name = "Pip", Breeds = [BreedList.Shipped.Find("great-dane")!], BirthDate = Today.AddMonths(-20) };
+        var pup = new DogProfile
+        {
+            Name = "Pip",
+            Breeds = [BreedList.Shipped.Find("great-dane")!],
+            BirthDate = Today.AddMonths(-20),
+        };
         Assert.True(pup.IsGrowing(Today));
         Assert.False((pup with { Breeds = [BreedList.Shipped.Find("pug")!] }).IsGrowing(Today));
     }

@@ -12,13 +12,14 @@ public class AdviceTests
 {
     private static readonly WearPlan Minute = new(TimeSpan.FromMinutes(5), false);
 
-    private static DogProfile Dog(HeadShape shape = HeadShape.Medium, params Purpose[] purposes) => new()
-    {
-        Name = "Bracken",
-        HeadShapeSeen = shape,
-        BodyMass = Mass.FromKilograms(28),
-        Purposes = purposes.Length > 0 ? purposes : [Purpose.Walks],
-    };
+    private static DogProfile Dog(HeadShape shape = HeadShape.Medium, params Purpose[] purposes) =>
+        new()
+        {
+            Name = "Bracken",
+            HeadShapeSeen = shape,
+            BodyMass = Mass.FromKilograms(28),
+            Purposes = purposes.Length > 0 ? purposes : [Purpose.Walks],
+        };
 
     private static IReadOnlyList<RankedFit> Rank(DogProfile dog, BriefQuestion? asked = null, SnoutNumbers? head = null)
     {
@@ -28,20 +29,97 @@ public class AdviceTests
 
     private static bool AnyServes(IReadOnlyList<RankedFit> ranked, MuzzleType type) => ranked.Any(f => f.Model.Type == type && f.Verdict != Verdict.Out);
 
-    public static TheoryData<string, DogProfile, BriefQuestion, bool> Sleeves => new()
-    {
-        { "a veterinary minute", Dog(purposes: Purpose.Clinic), new() { Wear = Minute }, true },
-        { "a second beyond the cap", Dog(purposes: Purpose.Clinic), new() { Wear = Minute with { Longest = TimeSpan.FromSeconds(301) } }, false },
-        { "an hour", Dog(purposes: Purpose.Clinic), new() { Wear = Minute with { Longest = TimeSpan.FromMinutes(60) } }, false },
-        { "warmth", Dog(purposes: Purpose.Clinic), new() { Wear = Minute with { Warm = true } }, false },
-        { "a bite that injured", Dog(purposes: Purpose.Clinic) with { BiteTier = BiteTier.Injured }, new() { Wear = Minute }, false },
-        { "the same in the clinic's hands", Dog(purposes: Purpose.Clinic) with { BiteTier = BiteTier.Injured }, new() { Wear = Minute, ClinicHands = true }, true },
-        { "airway trouble", Dog(purposes: Purpose.Clinic) with { Health = [HealthNote.AirwayTrouble] }, new() { Wear = Minute, ClinicHands = true }, false },
-        { "a flat-faced breed seen as medium", Dog(purposes: Purpose.Clinic) with { Breeds = [BreedList.Shipped.Find("pug")!] }, new() { Wear = Minute }, false },
-        { "vomiting", Dog(purposes: Purpose.Clinic) with { Health = [HealthNote.ProneToVomiting] }, new() { Wear = Minute, ClinicHands = true }, false },
-        { "sedation", Dog(purposes: Purpose.Clinic) with { Health = [HealthNote.SedatedAtClinic] }, new() { Wear = Minute }, false },
-        { "sedation in the clinic's hands", Dog(purposes: Purpose.Clinic) with { Health = [HealthNote.SedatedAtClinic] }, new() { Wear = Minute, ClinicHands = true }, true },
-    };
+    public static TheoryData<string, DogProfile, BriefQuestion, bool> Sleeves =>
+        new()
+        {
+            {
+                "a veterinary minute",
+                Dog(purposes: Purpose.Clinic),
+                new() { Wear = Minute },
+                true
+            },
+            {
+                "a second beyond the cap",
+                Dog(purposes: Purpose.Clinic),
+                new() { Wear = Minute with { Longest = TimeSpan.FromSeconds(301) } },
+                false
+            },
+            {
+                "an hour",
+                Dog(purposes: Purpose.Clinic),
+                new() { Wear = Minute with { Longest = TimeSpan.FromMinutes(60) } },
+                false
+            },
+            {
+                "warmth",
+                Dog(purposes: Purpose.Clinic),
+                new() { Wear = Minute with { Warm = true } },
+                false
+            },
+            {
+                "a bite that injured",
+                Dog(purposes: Purpose.Clinic) with
+                {
+                    BiteTier = BiteTier.Injured,
+                },
+                new() { Wear = Minute },
+                false
+            },
+            {
+                "the same in the clinic's hands",
+                Dog(purposes: Purpose.Clinic) with
+                {
+                    BiteTier = BiteTier.Injured,
+                },
+                new() { Wear = Minute, ClinicHands = true },
+                true
+            },
+            {
+                "airway trouble",
+                Dog(purposes: Purpose.Clinic) with
+                {
+                    Health = [HealthNote.AirwayTrouble],
+                },
+                new() { Wear = Minute, ClinicHands = true },
+                false
+            },
+            {
+                "a flat-faced breed seen as medium",
+                Dog(purposes: Purpose.Clinic) with
+                {
+                    Breeds = [BreedList.Shipped.Find("pug")!],
+                },
+                new() { Wear = Minute },
+                false
+            },
+            {
+                "vomiting",
+                Dog(purposes: Purpose.Clinic) with
+                {
+                    Health = [HealthNote.ProneToVomiting],
+                },
+                new() { Wear = Minute, ClinicHands = true },
+                false
+            },
+            {
+                "sedation",
+                Dog(purposes: Purpose.Clinic) with
+                {
+                    Health = [HealthNote.SedatedAtClinic],
+                },
+                new() { Wear = Minute },
+                false
+            },
+            {
+                "sedation in the clinic's hands",
+                Dog(purposes: Purpose.Clinic) with
+                {
+                    Health = [HealthNote.SedatedAtClinic],
+                },
+                new() { Wear = Minute, ClinicHands = true },
+                true
+            },
+        };
 
     [Theory]
     [MemberData(nameof(Sleeves))]
@@ -54,13 +132,19 @@ public class AdviceTests
         // Whatever is written, it is overruled by no note.
         var rules = BriefRule.All.ToDictionary(r => r.Id, _ => "I say so.");
         Assert.Equal(serves, AnyServes(Rank(dog, asked with { Overruled = rules }), MuzzleType.Sleeve));
-        Assert.All(ranked.Where(f => f.Model.Type == MuzzleType.Sleeve), f =>
-        {
-            Assert.NotEqual(Verdict.Fits, f.Verdict);
-            Assert.DoesNotContain("fits", Headline.Of(f).Says, StringComparison.Ordinal);
-            Assert.All(new[] { CriterionName.Gape, CriterionName.Heat }, name => Assert.Contains(f.Criteria, c => c.Name == name && c.Reason.Contains("held shut", StringComparison.Ordinal)));
-            Assert.DoesNotContain(f.Criteria, c => c.Reason.Contains("Treats go through", StringComparison.Ordinal));
-        });
+        Assert.All(
+            ranked.Where(f => f.Model.Type == MuzzleType.Sleeve),
+            f =>
+            {
+                Assert.NotEqual(Verdict.Fits, f.Verdict);
+                Assert.DoesNotContain("fits", Headline.Of(f).Says, StringComparison.Ordinal);
+                Assert.All(
+                    new[] { CriterionName.Gape, CriterionName.Heat },
+                    name => Assert.Contains(f.Criteria, c => c.Name == name && c.Reason.Contains("held shut", StringComparison.Ordinal))
+                );
+                Assert.DoesNotContain(f.Criteria, c => c.Reason.Contains("Treats go through", StringComparison.Ordinal));
+            }
+        );
     }
 
     [Theory]
@@ -70,11 +154,23 @@ public class AdviceTests
     [InlineData(15, true, false)]
     public void A_face_cover_is_out_beyond_its_cap_and_in_warmth(int minutes, bool warm, bool serves)
     {
-        var head = new SnoutNumbers { NoseToInnerEyeLeft = Mm(40), NoseToInnerEyeRight = Mm(40), SnoutGirth = Mm(215), SnoutHeight = Mm(52), SnoutWidth = Mm(67), NeckGirth = Mm(380) };
+        var head = new SnoutNumbers
+        {
+            NoseToInnerEyeLeft = Mm(40),
+            NoseToInnerEyeRight = Mm(40),
+            SnoutGirth = Mm(215),
+            SnoutHeight = Mm(52),
+            SnoutWidth = Mm(67),
+            NeckGirth = Mm(380),
+        };
         var ranked = Rank(Dog(HeadShape.Short, Purpose.Clinic), new() { Wear = new(TimeSpan.FromMinutes(minutes), warm) }, head);
         Assert.Equal(serves, AnyServes(ranked, MuzzleType.FaceCover));
         if (!serves && !warm)
-            Assert.Contains("16 minutes; a face cover is worn 15 at most", ranked.First(f => f.Model.Type == MuzzleType.FaceCover).Deciding.Reason, StringComparison.Ordinal);
+            Assert.Contains(
+                "16 minutes; a face cover is worn 15 at most",
+                ranked.First(f => f.Model.Type == MuzzleType.FaceCover).Deciding.Reason,
+                StringComparison.Ordinal
+            );
     }
 
     /// <summary>Neck 394, head 420: what is told is the loop of the hole that will be marked, not the one the finger rule asks for.</summary>
@@ -94,7 +190,12 @@ public class AdviceTests
             Assert.True((marked.Loop - loop).Abs() <= Mm(10 + 1e-9));
             var slip = fit.Criteria.Single(c => c.Name == CriterionName.SlipOff);
             Assert.Equal(420 - marked.Loop.Millimeters, slip.Margin!.Value.Millimeters, 6);
-            Assert.Equal(slip.Margin < Length.Zero ? Verdict.Marginal : slip.Margin < Mm(2) ? Verdict.Marginal : Verdict.Fits, slip.Verdict);
+            Assert.Equal(
+                slip.Margin < Length.Zero ? Verdict.Marginal
+                    : slip.Margin < Mm(2) ? Verdict.Marginal
+                    : Verdict.Fits,
+                slip.Verdict
+            );
             var other = fit.OtherStrap;
             Assert.Equal((marked.Loop - loop).Abs() >= Mm(2), other is not null);
             if (other is not null)
@@ -119,12 +220,15 @@ public class AdviceTests
     public void What_could_not_be_checked_stands_in_the_same_line_and_nothing_is_ever_wholly_sure()
     {
         var noNeck = Rank(Dog(), head: Medium(98, 80, 73) with { NeckGirth = null });
-        Assert.All(noNeck.Where(f => f.Verdict != Verdict.Out), f =>
-        {
-            var line = Headline.Of(f);
-            Assert.Contains("neck strap and slip-off not checked", line.Says, StringComparison.Ordinal);
-            Assert.StartsWith("sure of what was checked", line.Says, StringComparison.Ordinal);
-        });
+        Assert.All(
+            noNeck.Where(f => f.Verdict != Verdict.Out),
+            f =>
+            {
+                var line = Headline.Of(f);
+                Assert.Contains("neck strap and slip-off not checked", line.Says, StringComparison.Ordinal);
+                Assert.StartsWith("sure of what was checked", line.Says, StringComparison.Ordinal);
+            }
+        );
         Assert.All(Rank(Dog()), f => Assert.True(Headline.Of(f) is { Chance: not "100 %" } line && (f.Verdict != Verdict.Out || line.Chance is null)));
         Assert.All(Rank(Dog()).Where(f => f.Verdict == Verdict.Out), f => Assert.StartsWith("out", Headline.Of(f).Says, StringComparison.Ordinal));
     }
@@ -139,8 +243,13 @@ public class AdviceTests
     {
         var snout = SnoutModel.From(Medium(100, 80, 72) with { SnoutGirth = Mm(330) });
         var seat = SeatOf(snout, Box(100, 200));
-        var least = Enumerable.Range(0, 2000).Select(i => 80 + i * 0.1).First(depth => Gape.FloorRoom(snout, Box(100, depth), seat, Angle.FromDegrees(15)).Millimeters >= 3);
-        var criterion = BasketFit.Assess(snout, Box(100, least + beyond) with { OpeningGirth = Mm(420) }, Everyday()).Criteria.Single(c => c.Name == CriterionName.Large);
+        var least = Enumerable
+            .Range(0, 2000)
+            .Select(i => 80 + i * 0.1)
+            .First(depth => Gape.FloorRoom(snout, Box(100, depth), seat, Angle.FromDegrees(15)).Millimeters >= 3);
+        var criterion = BasketFit
+            .Assess(snout, Box(100, least + beyond) with { OpeningGirth = Mm(420) }, Everyday())
+            .Criteria.Single(c => c.Name == CriterionName.Large);
         Assert.Equal(verdict, criterion.Verdict);
     }
 
@@ -149,14 +258,17 @@ public class AdviceTests
     {
         var training = TrainingMuzzle.From(Rank(Dog() with { Temperament = Temperament.Wary }));
         Assert.NotEmpty(training);
-        Assert.All(training, t =>
-        {
-            Assert.True(TrainingMuzzle.IsLight(t.Fit.Model));
-            Assert.InRange(t.SizesUp, 1, 2);
-            Assert.Contains("For training only", t.Says, StringComparison.Ordinal);
-            Assert.True(t.Fit.Size.Mass is null || t.Fit.Size.Mass <= Mass.FromGrams(420));
-            Assert.True(t.Fit.Assessment!.Gape >= FitRules.FullPant.Ours);
-        });
+        Assert.All(
+            training,
+            t =>
+            {
+                Assert.True(TrainingMuzzle.IsLight(t.Fit.Model));
+                Assert.InRange(t.SizesUp, 1, 2);
+                Assert.Contains("For training only", t.Says, StringComparison.Ordinal);
+                Assert.True(t.Fit.Size.Mass is null || t.Fit.Size.Mass <= Mass.FromGrams(420));
+                Assert.True(t.Fit.Assessment!.Gape >= FitRules.FullPant.Ours);
+            }
+        );
     }
 
     [Fact]

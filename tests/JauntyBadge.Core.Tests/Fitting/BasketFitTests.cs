@@ -84,13 +84,16 @@ public class BasketFitTests
         var fit = BasketFit.Assess(Snout, Box(100, 120), Everyday());
         Assert.Equal(Verdict.Fits, fit.Verdict);
         Assert.Equal(8, fit.Criteria.Count);
-        Assert.All(fit.Criteria, c =>
-        {
-            Assert.Matches(@"\d", c.Reason);
-            Assert.EndsWith(".", c.Reason, StringComparison.Ordinal);
-            Assert.NotEmpty(c.Basis.Note);
-            Assert.NotNull(c.Margin);
-        });
+        Assert.All(
+            fit.Criteria,
+            c =>
+            {
+                Assert.Matches(@"\d", c.Reason);
+                Assert.EndsWith(".", c.Reason, StringComparison.Ordinal);
+                Assert.NotEmpty(c.Basis.Note);
+                Assert.NotNull(c.Margin);
+            }
+        );
         Assert.Equal(fit.Gape >= Angle.FromDegrees(15), One(fit, CriterionName.Gape).Margin >= Length.Zero);
     }
 
@@ -123,7 +126,14 @@ public class BasketFitTests
     [Fact]
     public void What_rests_on_an_assumed_number_never_counts_as_a_clean_fit()
     {
-        var assumed = SnoutModel.From(new SnoutNumbers { NoseToInnerEyeLeft = Mm(100), NoseToInnerEyeRight = Mm(100), NeckGirth = Mm(430) });
+        var assumed = SnoutModel.From(
+            new SnoutNumbers
+            {
+                NoseToInnerEyeLeft = Mm(100),
+                NoseToInnerEyeRight = Mm(100),
+                NeckGirth = Mm(430),
+            }
+        );
         var width = One(BasketFit.Assess(assumed, Box(100, 120, assumed.Width.Mm + 14), Everyday()), CriterionName.Width);
         Assert.Equal(Verdict.Marginal, width.Verdict);
         Assert.Contains("not read", width.Reason, StringComparison.Ordinal);
@@ -131,7 +141,11 @@ public class BasketFitTests
 
     [Fact]
     public void Reasons_speak_the_users_unit() =>
-        Assert.Contains("3/4 in before the nose", One(BasketFit.Assess(Snout, Box(100, 120), Everyday() with { Shown = ReadingUnit.In }), CriterionName.Seat).Reason, StringComparison.Ordinal);
+        Assert.Contains(
+            "3/4 in before the nose",
+            One(BasketFit.Assess(Snout, Box(100, 120), Everyday() with { Shown = ReadingUnit.In }), CriterionName.Seat).Reason,
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void The_drawing_has_the_rooms_where_the_seat_says()

@@ -11,42 +11,82 @@ public class BriefTableTests
 {
     private static readonly Breed LongCoated = new("made-up", "Made up", HeadShape.Medium, [BreedTrait.LongCoat], 12);
 
-    private static DogProfile Dog(params Purpose[] purposes) => new() { Name = "Any", HeadShapeSeen = HeadShape.Medium, BodyMass = Mass.FromKilograms(20), Purposes = purposes };
+    private static DogProfile Dog(params Purpose[] purposes) =>
+        new()
+        {
+            Name = "Any",
+            HeadShapeSeen = HeadShape.Medium,
+            BodyMass = Mass.FromKilograms(20),
+            Purposes = purposes,
+        };
 
-    private static bool Has(string lineId, DogProfile dog, BriefQuestion? question = null) => MuzzleBrief.For(dog, question ?? new()).Lines.Any(l => l.Id == lineId);
+    private static bool Has(string lineId, DogProfile dog, BriefQuestion? question = null) =>
+        MuzzleBrief.For(dog, question ?? new()).Lines.Any(l => l.Id == lineId);
 
-    public static TheoryData<string, DogProfile, DogProfile> OnlyFor => new()
-    {
-        { "sleeve-cap", Dog(Purpose.Clinic), Dog(Purpose.Walks) },
-        { "sleeve-airway", Dog(Purpose.Clinic) with { Health = [HealthNote.AirwayTrouble] }, Dog(Purpose.Clinic) },
-        { "sleeve-vomit", Dog(Purpose.Clinic) with { Health = [HealthNote.ProneToVomiting] }, Dog(Purpose.Clinic) with { Health = [HealthNote.SedatedAtClinic] } },
-        { "cover-vomit", Dog(Purpose.Clinic) with { Health = [HealthNote.ProneToVomiting] }, Dog(Purpose.Clinic) },
-        { "sleeve-sedated", Dog(Purpose.Clinic) with { Health = [HealthNote.SedatedAtClinic] }, Dog(Purpose.Clinic) },
-        { "cover-airway", Dog(Purpose.Clinic) with { Health = [HealthNote.AirwayTrouble] }, Dog(Purpose.Clinic) },
-        { "sleeve-tier", Dog(Purpose.Clinic) with { BiteTier = BiteTier.Injured }, Dog(Purpose.Clinic) with { BiteTier = BiteTier.ContactNoInjury } },
-        { "jowls-soft", Dog(Purpose.Walks) with { TraitsSeen = [BreedTrait.HeavyJowls] }, Dog(Purpose.Walks) },
-        { "bridge-forehead", Dog(Purpose.Walks) with { TraitsSeen = [BreedTrait.NoBridge] }, Dog(Purpose.Walks) },
-        { "narrow-forehead", Dog(Purpose.Walks) with { TraitsSeen = [BreedTrait.NarrowHead] }, Dog(Purpose.Walks) },
-        { "sleeve-use", Dog(Purpose.Clinic, Purpose.Walks), Dog(Purpose.Clinic) },
-        { "sleeve-use", Dog(), Dog(Purpose.Clinic) },
-        { "sleeve-short-face", Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Short }, Dog(Purpose.Clinic) },
-        { "cover-visit", Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Short }, Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Long } },
-        { "cover-shape", Dog(Purpose.Clinic), Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Short } },
-        { "gape-out-and-about", Dog(Purpose.Transport), Dog(Purpose.Clinic) },
-        { "gape-short-face", Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Short }, Dog(Purpose.Clinic) },
-        { "tier2-sturdy", Dog(Purpose.Walks) with { BiteTier = BiteTier.Threatens }, Dog(Purpose.Walks) with { BiteTier = BiteTier.Injured } },
-        { "tier3-front-bar", Dog(Purpose.Walks) with { BiteTier = BiteTier.Injured }, Dog(Purpose.Walks) with { BiteTier = BiteTier.ContactNoInjury } },
-        { "tier4-two-closures", Dog(Purpose.Walks) with { BiteTier = BiteTier.SeveralOrDeep }, Dog(Purpose.Walks) with { BiteTier = BiteTier.Injured } },
-        { "hands-clip", Dog(Purpose.Walks) with { Sensitivities = [Sensitivity.HandsBehindHead] }, Dog(Purpose.Walks) with { Sensitivities = [Sensitivity.Clicks] } },
-        { "coat-buckle", Dog(Purpose.Walks) with { Breeds = [LongCoated] }, Dog(Purpose.Walks) with { Breeds = [LongCoated], CoatSeen = Coat.Clipped } },
-        { "working-buckle", Dog(Purpose.Working), Dog(Purpose.Visitors) },
-        { "scavenger-closed", Dog(Purpose.Scavenging), Dog(Purpose.Walks) },
-        { "food-open-front", Dog(Purpose.Walks) with { Sensitivities = [Sensitivity.LowFoodDrive] }, Dog(Purpose.Walks) },
-        { "paws-forehead", Dog(Purpose.Walks) with { Sensitivities = [Sensitivity.Paws] }, Dog(Purpose.Walks) },
-        { "fear-soft", Dog(Purpose.Walks) with { Temperament = Temperament.Soured }, Dog(Purpose.Walks) with { Temperament = Temperament.Soured, BiteTier = BiteTier.Injured } },
-        { "fear-soft", Dog(Purpose.Walks) with { Temperament = Temperament.Wary }, Dog(Purpose.Walks) with { Temperament = Temperament.Bold } },
-        { "weight", Dog(Purpose.Walks), Dog(Purpose.Walks) with { BodyMass = null } },
-    };
+    public static TheoryData<string, DogProfile, DogProfile> OnlyFor =>
+        new()
+        {
+            { "sleeve-cap", Dog(Purpose.Clinic), Dog(Purpose.Walks) },
+            { "sleeve-airway", Dog(Purpose.Clinic) with { Health = [HealthNote.AirwayTrouble] }, Dog(Purpose.Clinic) },
+            {
+                "sleeve-vomit",
+                Dog(Purpose.Clinic) with
+                {
+                    Health = [HealthNote.ProneToVomiting],
+                },
+                Dog(Purpose.Clinic) with
+                {
+                    Health = [HealthNote.SedatedAtClinic],
+                }
+            },
+            { "cover-vomit", Dog(Purpose.Clinic) with { Health = [HealthNote.ProneToVomiting] }, Dog(Purpose.Clinic) },
+            { "sleeve-sedated", Dog(Purpose.Clinic) with { Health = [HealthNote.SedatedAtClinic] }, Dog(Purpose.Clinic) },
+            { "cover-airway", Dog(Purpose.Clinic) with { Health = [HealthNote.AirwayTrouble] }, Dog(Purpose.Clinic) },
+            { "sleeve-tier", Dog(Purpose.Clinic) with { BiteTier = BiteTier.Injured }, Dog(Purpose.Clinic) with { BiteTier = BiteTier.ContactNoInjury } },
+            { "jowls-soft", Dog(Purpose.Walks) with { TraitsSeen = [BreedTrait.HeavyJowls] }, Dog(Purpose.Walks) },
+            { "bridge-forehead", Dog(Purpose.Walks) with { TraitsSeen = [BreedTrait.NoBridge] }, Dog(Purpose.Walks) },
+            { "narrow-forehead", Dog(Purpose.Walks) with { TraitsSeen = [BreedTrait.NarrowHead] }, Dog(Purpose.Walks) },
+            { "sleeve-use", Dog(Purpose.Clinic, Purpose.Walks), Dog(Purpose.Clinic) },
+            { "sleeve-use", Dog(), Dog(Purpose.Clinic) },
+            { "sleeve-short-face", Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Short }, Dog(Purpose.Clinic) },
+            { "cover-visit", Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Short }, Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Long } },
+            { "cover-shape", Dog(Purpose.Clinic), Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Short } },
+            { "gape-out-and-about", Dog(Purpose.Transport), Dog(Purpose.Clinic) },
+            { "gape-short-face", Dog(Purpose.Clinic) with { HeadShapeSeen = HeadShape.Short }, Dog(Purpose.Clinic) },
+            { "tier2-sturdy", Dog(Purpose.Walks) with { BiteTier = BiteTier.Threatens }, Dog(Purpose.Walks) with { BiteTier = BiteTier.Injured } },
+            { "tier3-front-bar", Dog(Purpose.Walks) with { BiteTier = BiteTier.Injured }, Dog(Purpose.Walks) with { BiteTier = BiteTier.ContactNoInjury } },
+            { "tier4-two-closures", Dog(Purpose.Walks) with { BiteTier = BiteTier.SeveralOrDeep }, Dog(Purpose.Walks) with { BiteTier = BiteTier.Injured } },
+            {
+                "hands-clip",
+                Dog(Purpose.Walks) with
+                {
+                    Sensitivities = [Sensitivity.HandsBehindHead],
+                },
+                Dog(Purpose.Walks) with
+                {
+                    Sensitivities = [Sensitivity.Clicks],
+                }
+            },
+            { "coat-buckle", Dog(Purpose.Walks) with { Breeds = [LongCoated] }, Dog(Purpose.Walks) with { Breeds = [LongCoated], CoatSeen = Coat.Clipped } },
+            { "working-buckle", Dog(Purpose.Working), Dog(Purpose.Visitors) },
+            { "scavenger-closed", Dog(Purpose.Scavenging), Dog(Purpose.Walks) },
+            { "food-open-front", Dog(Purpose.Walks) with { Sensitivities = [Sensitivity.LowFoodDrive] }, Dog(Purpose.Walks) },
+            { "paws-forehead", Dog(Purpose.Walks) with { Sensitivities = [Sensitivity.Paws] }, Dog(Purpose.Walks) },
+            {
+                "fear-soft",
+                Dog(Purpose.Walks) with
+                {
+                    Temperament = Temperament.Soured,
+                },
+                Dog(Purpose.Walks) with
+                {
+                    Temperament = Temperament.Soured,
+                    BiteTier = BiteTier.Injured,
+                }
+            },
+            { "fear-soft", Dog(Purpose.Walks) with { Temperament = Temperament.Wary }, Dog(Purpose.Walks) with { Temperament = Temperament.Bold } },
+            { "weight", Dog(Purpose.Walks), Dog(Purpose.Walks) with { BodyMass = null } },
+        };
 
     [Theory]
     [MemberData(nameof(OnlyFor))]
@@ -66,7 +106,11 @@ public class BriefTableTests
         Assert.False(Has("sleeve-warm", dog));
         Assert.True(Has("visibility", dog, new() { CoatHex = "#ffffff" }));
         Assert.False(Has("visibility", dog));
-        Assert.Contains("Blends in", MuzzleBrief.For(dog, new() { CoatHex = "#ffffff", Visibility = VisibilitySchool.BlendIn }).Lines.Single(l => l.Id == "visibility").Says, StringComparison.Ordinal);
+        Assert.Contains(
+            "Blends in",
+            MuzzleBrief.For(dog, new() { CoatHex = "#ffffff", Visibility = VisibilitySchool.BlendIn }).Lines.Single(l => l.Id == "visibility").Says,
+            StringComparison.Ordinal
+        );
         Assert.Equal(TimeSpan.FromMinutes(15), MuzzleBrief.For(dog, new()).Wear.Longest);
         Assert.True(MuzzleBrief.For(Dog(Purpose.Walks), new()).Wear.Warm);
     }
@@ -86,7 +130,11 @@ public class BriefTableTests
     [InlineData("visibility")]
     public void Reckoned_lines_can_be_overruled_too_and_are_then_not_wished_for(string lineId)
     {
-        var question = new BriefQuestion { CoatHex = "#2e2c2b", Overruled = new Dictionary<string, string> { [lineId] = "It does not matter here." } };
+        var question = new BriefQuestion
+        {
+            CoatHex = "#2e2c2b",
+            Overruled = new Dictionary<string, string> { [lineId] = "It does not matter here." },
+        };
         var brief = MuzzleBrief.For(Dog(Purpose.Walks), question);
         Assert.Equal("It does not matter here.", brief.Lines.Single(l => l.Id == lineId).Overruled);
         Assert.Equal(lineId == "weight", brief.MostMass is null);
@@ -100,12 +148,33 @@ public class BriefTableTests
         var dog = Dog(Purpose.Walks) with { Breeds = [jowly], BiteTier = BiteTier.ContactNoInjury };
         Assert.Empty(MuzzleBrief.For(dog, new()).Clashes);
         Assert.Equal(["soft-and-rigid"], MuzzleBrief.For(dog, new() { Material = MaterialSchool.MetalOnly }).Clashes.Select(c => c.Id));
-        Assert.Empty(MuzzleBrief.For(dog, new() { Material = MaterialSchool.MetalOnly, Overruled = new Dictionary<string, string> { ["jowls-soft"] = "Padded." } }).Clashes);
+        Assert.Empty(
+            MuzzleBrief
+                .For(
+                    dog,
+                    new()
+                    {
+                        Material = MaterialSchool.MetalOnly,
+                        Overruled = new Dictionary<string, string> { ["jowls-soft"] = "Padded." },
+                    }
+                )
+                .Clashes
+        );
     }
 
     /// <summary>Whoever the dog: no line twice, nothing both required and ruled out, some opening asked for, and every shipped model judged.</summary>
     [Property(MaxTest = 200)]
-    public bool Every_dog_has_a_brief_that_holds_together(byte shape, byte tier, byte purposes, byte sensitivities, byte traits, byte temperament, bool growing, bool metal, bool warm)
+    public bool Every_dog_has_a_brief_that_holds_together(
+        byte shape,
+        byte tier,
+        byte purposes,
+        byte sensitivities,
+        byte traits,
+        byte temperament,
+        bool growing,
+        bool metal,
+        bool warm
+    )
     {
         var breed = new Breed("made-up", "Made up", (HeadShape)(shape % 3), [.. Enum.GetValues<BreedTrait>().Where(t => (traits >> (int)t & 1) == 1)], 12);
         var dog = Dog([.. Enum.GetValues<Purpose>().Where(p => (purposes >> (int)p & 1) == 1)]) with
@@ -116,20 +185,25 @@ public class BriefTableTests
             Temperament = (Temperament)(temperament % 4),
             Sensitivities = [.. Enum.GetValues<Sensitivity>().Where(s => (sensitivities >> (int)s & 1) == 1)],
         };
-        var brief = MuzzleBrief.For(dog, new()
-        {
-            Growing = growing,
-            Material = metal ? MaterialSchool.MetalOnly : MaterialSchool.Sturdy,
-            CoatHex = "#7d5f3c",
-            Wear = new WearPlan(TimeSpan.FromMinutes(warm ? 60 : 5), warm),
-        });
+        var brief = MuzzleBrief.For(
+            dog,
+            new()
+            {
+                Growing = growing,
+                Material = metal ? MaterialSchool.MetalOnly : MaterialSchool.Sturdy,
+                CoatHex = "#7d5f3c",
+                Wear = new WearPlan(TimeSpan.FromMinutes(warm ? 60 : 5), warm),
+            }
+        );
         var rules = BriefRule.All.Where(r => brief.Lines.Any(l => l.Id == r.Id)).ToList();
         return brief.Lines.Select(l => l.Id).Distinct().Count() == brief.Lines.Count
             && !rules.Any(r => r.Demand == Demand.Required && r.Feature is not null && rules.Any(o => o.Demand == Demand.RuledOut && o.Feature == r.Feature))
             && brief.NeededGape >= FitRules.HalfPant.Ours
             && (!warm || brief.NeededGape >= FitRules.FullPant.Ours)
             && Catalogue.Shipped.All(m => brief.Refusals(m).All(c => c.Margin is null && c.Reason.Length > 20 && c.Verdict == Verdict.Out))
-            && Catalogue.Shipped.Where(m => m.Type == MuzzleType.Sleeve).All(m => (MuzzleBrief.IsClinicOnly(dog.Purposes) && dog.HeadShapeSeen != HeadShape.Short && !warm) || brief.Refusals(m).Count > 0);
+            && Catalogue
+                .Shipped.Where(m => m.Type == MuzzleType.Sleeve)
+                .All(m => (MuzzleBrief.IsClinicOnly(dog.Purposes) && dog.HeadShapeSeen != HeadShape.Short && !warm) || brief.Refusals(m).Count > 0);
     }
 
     /// <summary>At every tier somebody's catalogue still has something: the shipped one leaves no tier without a basket.</summary>

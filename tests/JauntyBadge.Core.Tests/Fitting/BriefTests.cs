@@ -9,7 +9,14 @@ namespace JauntyBadge.Core.Tests.Fitting;
 /// <summary>The trade's rules as rows (common practice, no source, unless a row of the brief says otherwise).</summary>
 public class BriefTests
 {
-    private static DogProfile Dog(params Purpose[] purposes) => new() { Name = "Any", HeadShapeSeen = HeadShape.Medium, BodyMass = Mass.FromKilograms(20), Purposes = purposes };
+    private static DogProfile Dog(params Purpose[] purposes) =>
+        new()
+        {
+            Name = "Any",
+            HeadShapeSeen = HeadShape.Medium,
+            BodyMass = Mass.FromKilograms(20),
+            Purposes = purposes,
+        };
 
     private static MuzzleBrief Brief(DogProfile dog, BriefQuestion? question = null) => MuzzleBrief.For(dog, question ?? new());
 
@@ -58,7 +65,11 @@ public class BriefTests
     public void An_overruled_line_stays_visible_with_its_note_and_no_longer_decides()
     {
         var dog = Dog(Purpose.Walks) with { BiteTier = BiteTier.Injured };
-        var overruled = new Dictionary<string, string> { ["tier3-does-not-give"] = "The behaviour professional asks for leather.", ["tier3-no-clip-alone"] = "Taped over." };
+        var overruled = new Dictionary<string, string>
+        {
+            ["tier3-does-not-give"] = "The behaviour professional asks for leather.",
+            ["tier3-no-clip-alone"] = "Taped over.",
+        };
         var brief = Brief(dog, new() { Overruled = overruled });
         var line = brief.Lines.Single(l => l.Id == "tier3-does-not-give");
         Assert.Equal("The behaviour professional asks for leather.", line.Overruled);
@@ -72,7 +83,14 @@ public class BriefTests
     [Fact]
     public void Overruling_the_strongest_line_on_the_mouth_lets_the_next_one_bind()
     {
-        var brief = Brief(Dog(Purpose.Walks), new() { Wear = new(TimeSpan.FromMinutes(10), false), Overruled = new Dictionary<string, string> { ["gape-out-and-about"] = "Two minutes to the car." } });
+        var brief = Brief(
+            Dog(Purpose.Walks),
+            new()
+            {
+                Wear = new(TimeSpan.FromMinutes(10), false),
+                Overruled = new Dictionary<string, string> { ["gape-out-and-about"] = "Two minutes to the car." },
+            }
+        );
         Assert.Equal(FitRules.HalfPant.Ours, brief.NeededGape);
         Assert.Contains(brief.Lines, l => l is { Id: "gape-out-and-about", Overruled: not null });
     }
@@ -85,7 +103,10 @@ public class BriefTests
         Assert.Equal(["clip-and-bite", "treats-and-closed"], clashes.Select(c => c.Id));
         Assert.All(clashes, c => Assert.True(c.Do.Length > 20));
         Assert.Empty(Brief(dog with { Sensitivities = [] }).Clashes);
-        Assert.DoesNotContain(Brief(dog, new() { Overruled = new Dictionary<string, string> { ["tier3-no-clip-alone"] = "Taped over." } }).Clashes, c => c.Id == "clip-and-bite");
+        Assert.DoesNotContain(
+            Brief(dog, new() { Overruled = new Dictionary<string, string> { ["tier3-no-clip-alone"] = "Taped over." } }).Clashes,
+            c => c.Id == "clip-and-bite"
+        );
     }
 
     [Fact]
@@ -146,12 +167,28 @@ public class BriefTests
                 foreach (var purposes in new Purpose[][] { [Purpose.Clinic], [Purpose.Walks, Purpose.Scavenging], [Purpose.Working], [] })
                 {
                     var breed = new Breed("made-up", "Made up", shape, Enum.GetValues<BreedTrait>(), 12);
-                    var dog = Dog(purposes) with { HeadShapeSeen = shape, BiteTier = tier, Breeds = [breed], Sensitivities = Enum.GetValues<Sensitivity>(), Temperament = Temperament.Soured, Health = Enum.GetValues<HealthNote>() };
-                    foreach (var line in Brief(dog with { Health = [], BiteTier = BiteTier.None }, new() { Wear = new(TimeSpan.FromMinutes(5), false) }).Lines.Concat(Brief(dog with { Health = [] }, new() { Wear = new(TimeSpan.FromMinutes(60), true) }).Lines))
+                    var dog = Dog(purposes) with
+                    {
+                        HeadShapeSeen = shape,
+                        BiteTier = tier,
+                        Breeds = [breed],
+                        Sensitivities = Enum.GetValues<Sensitivity>(),
+                        Temperament = Temperament.Soured,
+                        Health = Enum.GetValues<HealthNote>(),
+                    };
+                    foreach (
+                        var line in Brief(dog with { Health = [], BiteTier = BiteTier.None }, new() { Wear = new(TimeSpan.FromMinutes(5), false) })
+                            .Lines.Concat(Brief(dog with { Health = [] }, new() { Wear = new(TimeSpan.FromMinutes(60), true) }).Lines)
+                    )
                         seen.Add(line.Id);
                     foreach (var warm in new[] { false, true })
                     {
-                        var question = new BriefQuestion { Growing = true, Material = MaterialSchool.MetalOnly, Wear = new(TimeSpan.FromMinutes(warm ? 60 : 5), warm) };
+                        var question = new BriefQuestion
+                        {
+                            Growing = true,
+                            Material = MaterialSchool.MetalOnly,
+                            Wear = new(TimeSpan.FromMinutes(warm ? 60 : 5), warm),
+                        };
                         foreach (var line in Brief(dog, question).Lines)
                         {
                             seen.Add(line.Id);

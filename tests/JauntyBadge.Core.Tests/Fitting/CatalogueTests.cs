@@ -12,13 +12,36 @@ public class CatalogueTests
     private static MuzzleModel Model(string id) => Catalogue.Shipped.Single(m => m.Id == id);
 
     private static readonly MuzzleSize Good = new(
-        "x-m", "M", Mm(98), Mm(380), Mm(560), Mass.FromGrams(200), 20, DepthFront: Mm(120), DepthRear: Mm(100), WidthRear: Mm(88), WidthFront: Mm(74), OpeningGirth: Mm(335));
+        "x-m",
+        "M",
+        Mm(98),
+        Mm(380),
+        Mm(560),
+        Mass.FromGrams(200),
+        20,
+        DepthFront: Mm(120),
+        DepthRear: Mm(100),
+        WidthRear: Mm(88),
+        WidthFront: Mm(74),
+        OpeningGirth: Mm(335)
+    );
 
-    public static TheoryData<string, string> WrongSizes => new()
-    {
-        { "label", "" }, { "label", "a label of more than twenty letters" }, { "lengthMm", "4" }, { "depthFrontMm", "900" }, { "depthRearMm", "2" },
-        { "widthRearMm", "1" }, { "widthFrontMm", "500" }, { "openingGirthMm", "20" }, { "neckStrapMinMm", "10" }, { "neckStrapMaxMm", "2000" }, { "massG", "0" }, { "price", "-1" },
-    };
+    public static TheoryData<string, string> WrongSizes =>
+        new()
+        {
+            { "label", "" },
+            { "label", "a label of more than twenty letters" },
+            { "lengthMm", "4" },
+            { "depthFrontMm", "900" },
+            { "depthRearMm", "2" },
+            { "widthRearMm", "1" },
+            { "widthFrontMm", "500" },
+            { "openingGirthMm", "20" },
+            { "neckStrapMinMm", "10" },
+            { "neckStrapMaxMm", "2000" },
+            { "massG", "0" },
+            { "price", "-1" },
+        };
 
     [Theory]
     [MemberData(nameof(WrongSizes))]
@@ -49,7 +72,10 @@ public class CatalogueTests
         Assert.Equal(["openingGirthMm"], MuzzleCheck.Of(MuzzleType.Basket, Good with { OpeningGirth = null }).Select(p => p.Field));
         Assert.Equal(["neckStrapMaxMm"], MuzzleCheck.Of(MuzzleType.Basket, Good with { NeckStrapMax = null }).Select(p => p.Field));
         Assert.Empty(MuzzleCheck.Of(MuzzleType.Basket, new MuzzleSize("y", "Y", Mm(98), OpeningGirth: Mm(340))));
-        Assert.Equal(["girthMaxMm"], MuzzleCheck.Of(MuzzleType.Sleeve, new MuzzleSize("y", "Y", Mm(60), GirthMin: Mm(200), GirthMax: Mm(190))).Select(p => p.Field));
+        Assert.Equal(
+            ["girthMaxMm"],
+            MuzzleCheck.Of(MuzzleType.Sleeve, new MuzzleSize("y", "Y", Mm(60), GirthMin: Mm(200), GirthMax: Mm(190))).Select(p => p.Field)
+        );
     }
 
     [Theory]
@@ -106,7 +132,14 @@ public class CatalogueTests
     public void A_practices_own_stands_in_place_of_the_shipped_and_can_put_one_away()
     {
         var own = Model("withy") with { Note = "Ours." };
-        var list = new MuzzleList(new Dictionary<string, MuzzleModel?> { ["withy"] = own, ["minute"] = null, ["ours"] = own with { Id = "ours", Name = "Aardwolf", Sizes = [Good] } });
+        var list = new MuzzleList(
+            new Dictionary<string, MuzzleModel?>
+            {
+                ["withy"] = own,
+                ["minute"] = null,
+                ["ours"] = own with { Id = "ours", Name = "Aardwolf", Sizes = [Good] },
+            }
+        );
         Assert.Equal("Ours.", list.Find("withy")!.Note);
         Assert.Null(list.Find("minute"));
         Assert.Equal("Aardwolf", list.All[0].Name);
@@ -123,12 +156,30 @@ public class CatalogueTests
     public void Weights_pull_the_order_their_way_without_touching_the_chance(double comfort, double safety, double feeding)
     {
         var snout = SnoutModel.From(Medium(98, 80, 73));
-        var dog = new DogProfile { Name = "Any", HeadShapeSeen = HeadShape.Medium, BodyMass = Mass.FromKilograms(28), Purposes = [Purpose.Walks] };
-        var question = new FitQuestion(snout, MuzzleBrief.For(dog, new() { CoatHex = "#2e2c2b" }), Mm(16)) { Draws = Draws(snout, 200), Weights = new(comfort, safety, feeding) };
+        var dog = new DogProfile
+        {
+            Name = "Any",
+            HeadShapeSeen = HeadShape.Medium,
+            BodyMass = Mass.FromKilograms(28),
+            Purposes = [Purpose.Walks],
+        };
+        var question = new FitQuestion(snout, MuzzleBrief.For(dog, new() { CoatHex = "#2e2c2b" }), Mm(16))
+        {
+            Draws = Draws(snout, 200),
+            Weights = new(comfort, safety, feeding),
+        };
         var worn = Ranking.Rank(Catalogue.Shipped, question).Where(f => f.Verdict != Verdict.Out).ToList();
         foreach (var step in worn.GroupBy(f => (f.Model.Type, Math.Min(19, Math.Floor(f.Chance!.Value / 0.05 + 1e-9)), f.Size.IsLengthAndGirthOnly, f.Warns)))
         {
-            var scores = step.Select(f => Math.Round(comfort > 0 ? f.Score.Comfort : safety > 0 ? f.Score.Safety : f.Score.Feeding, 6)).ToList();
+            var scores = step.Select(f =>
+                    Math.Round(
+                        comfort > 0 ? f.Score.Comfort
+                            : safety > 0 ? f.Score.Safety
+                            : f.Score.Feeding,
+                        6
+                    )
+                )
+                .ToList();
             Assert.Equal(scores.OrderDescending(), scores);
         }
 
@@ -141,9 +192,17 @@ public class CatalogueTests
     public void Sleeves_and_covers_come_after_baskets_and_carry_their_caution()
     {
         var snout = SnoutModel.From(Medium(98, 80, 73));
-        var dog = new DogProfile { Name = "Any", HeadShapeSeen = HeadShape.Medium, Purposes = [Purpose.Clinic] };
+        var dog = new DogProfile
+        {
+            Name = "Any",
+            HeadShapeSeen = HeadShape.Medium,
+            Purposes = [Purpose.Clinic],
+        };
         var minute = new BriefQuestion { Wear = new(TimeSpan.FromMinutes(5), false) };
-        var worn = Ranking.Rank(Catalogue.Shipped, new FitQuestion(snout, MuzzleBrief.For(dog, minute), Mm(16)) { Draws = Draws(snout, 100) }).TakeWhile(f => f.Verdict != Verdict.Out).ToList();
+        var worn = Ranking
+            .Rank(Catalogue.Shipped, new FitQuestion(snout, MuzzleBrief.For(dog, minute), Mm(16)) { Draws = Draws(snout, 100) })
+            .TakeWhile(f => f.Verdict != Verdict.Out)
+            .ToList();
         var kinds = worn.Select(f => f.Model.Type != MuzzleType.Basket).ToList();
         Assert.Contains(true, kinds);
         Assert.Equal(kinds.Order(), kinds);
@@ -156,7 +215,13 @@ public class CatalogueTests
     public void What_is_refused_has_no_chance_whatever_its_geometry()
     {
         var snout = SnoutModel.From(Medium(98, 80, 73));
-        var dog = new DogProfile { Name = "Any", HeadShapeSeen = HeadShape.Medium, BiteTier = BiteTier.SeveralOrDeep, Purposes = [Purpose.Walks] };
+        var dog = new DogProfile
+        {
+            Name = "Any",
+            HeadShapeSeen = HeadShape.Medium,
+            BiteTier = BiteTier.SeveralOrDeep,
+            Purposes = [Purpose.Walks],
+        };
         var ranked = Ranking.Rank(Catalogue.Shipped, new FitQuestion(snout, MuzzleBrief.For(dog, new()), Mm(16)) { Draws = Draws(snout, 100) });
         Assert.All(ranked.Where(f => f.IsRefused), f => Assert.Equal((0, Verdict.Out), (f.Chance, f.Verdict)));
         Assert.All(ranked.Where(f => f.IsRefused), f => Assert.Null(f.Retake));
@@ -167,10 +232,31 @@ public class CatalogueTests
     [Fact]
     public void Verdicts_by_number_and_by_sentence_agree_over_the_whole_catalogue()
     {
-        foreach (var (eye, high, wide, shape) in new[] { (98.0, 80.0, 73.0, HeadShape.Medium), (116, 65, 55, HeadShape.Long), (42, 52, 67, HeadShape.Short), (40, 38, 35, HeadShape.Medium) })
+        foreach (
+            var (eye, high, wide, shape) in new[]
+            {
+                (98.0, 80.0, 73.0, HeadShape.Medium),
+                (116, 65, 55, HeadShape.Long),
+                (42, 52, 67, HeadShape.Short),
+                (40, 38, 35, HeadShape.Medium),
+            }
+        )
         {
-            var snout = SnoutModel.From(Medium(eye, high, wide) with { HeadShape = shape, NeckGirth = Mm(4 * eye + 60), HeadGirth = Mm(4 * eye + 90), SnoutHeight = shape == HeadShape.Short ? null : Mm(high) });
-            var dog = new DogProfile { Name = "Any", HeadShapeSeen = shape, Purposes = [Purpose.Clinic] };
+            var snout = SnoutModel.From(
+                Medium(eye, high, wide) with
+                {
+                    HeadShape = shape,
+                    NeckGirth = Mm(4 * eye + 60),
+                    HeadGirth = Mm(4 * eye + 90),
+                    SnoutHeight = shape == HeadShape.Short ? null : Mm(high),
+                }
+            );
+            var dog = new DogProfile
+            {
+                Name = "Any",
+                HeadShapeSeen = shape,
+                Purposes = [Purpose.Clinic],
+            };
             foreach (var fit in Ranking.Rank(Catalogue.Shipped, new FitQuestion(snout, MuzzleBrief.For(dog, new()), Mm(16))))
             {
                 Assert.Equal(fit.Criteria.Where(c => !c.IsSoft).Max(c => c.Verdict), fit.Verdict);

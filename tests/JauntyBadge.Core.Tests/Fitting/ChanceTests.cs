@@ -11,8 +11,22 @@ public class ChanceTests
 {
     private static readonly SnoutModel Snout = SnoutModel.From(Medium());
 
-    private static Chances Chance(BasketModel basket, int seed = SnoutDraws.Seed, FitRequest? request = null, params (Measure Measure, Side? Side, double U)[] doubts) => Chances.Of(
-        SnoutDraws.Of(Snout, [.. doubts.Select(d => new UncertaintySource(new MeasureLine(d.Measure, d.Side), UncertaintyKind.Reading, Mm(d.U)))], 1000, new Random(seed)), basket, request ?? Everyday(0));
+    private static Chances Chance(
+        BasketModel basket,
+        int seed = SnoutDraws.Seed,
+        FitRequest? request = null,
+        params (Measure Measure, Side? Side, double U)[] doubts
+    ) =>
+        Chances.Of(
+            SnoutDraws.Of(
+                Snout,
+                [.. doubts.Select(d => new UncertaintySource(new MeasureLine(d.Measure, d.Side), UncertaintyKind.Reading, Mm(d.U)))],
+                1000,
+                new Random(seed)
+            ),
+            basket,
+            request ?? Everyday(0)
+        );
 
     /// <summary>One criterion and one normal reading: the normal distribution of MathNet.Numerics tells the chance in closed form.</summary>
     [Theory]
@@ -45,7 +59,12 @@ public class ChanceTests
         const double U = 3;
         var closed = Normal.CDF(100, U, 111 + 12.7) - Normal.CDF(100, U, 111 - 12.7);
         var numbers = Medium() with { NoseToInnerEyeRight = null };
-        var draws = SnoutDraws.Of(SnoutModel.From(numbers), [new(new MeasureLine(Measure.NoseToInnerEye, Side.Left), UncertaintyKind.Reading, Mm(U))], 1000, new Random(1));
+        var draws = SnoutDraws.Of(
+            SnoutModel.From(numbers),
+            [new(new MeasureLine(Measure.NoseToInnerEye, Side.Left), UncertaintyKind.Reading, Mm(U))],
+            1000,
+            new Random(1)
+        );
         Assert.Equal(closed, Chances.Of(draws, Box(111, 160), Everyday(0)).Of(CriterionName.Seat)!.Value, 0.0011);
     }
 
@@ -64,7 +83,13 @@ public class ChanceTests
         var narrow = Chance(Box(100, 118, 79), doubts: [(Measure.SnoutWidth, null, 2), (Measure.SnoutGirth, null, 1), (Measure.NeckGirth, null, 4)]);
         Assert.Equal(Measure.SnoutWidth, narrow.Retake!.Measure);
         Assert.True(narrow.Retake.Settles > 0.5);
-        var tight = Chance(Box(100, 118, 86) with { NeckStrapMin = NeckStrap.Loop(Mm(430), 2, Mm(16)) - Mm(2) }, doubts: [(Measure.SnoutWidth, null, 2), (Measure.NeckGirth, null, 6)]);
+        var tight = Chance(
+            Box(100, 118, 86) with
+            {
+                NeckStrapMin = NeckStrap.Loop(Mm(430), 2, Mm(16)) - Mm(2),
+            },
+            doubts: [(Measure.SnoutWidth, null, 2), (Measure.NeckGirth, null, 6)]
+        );
         Assert.Equal(Measure.NeckGirth, tight.Retake!.Measure);
         Assert.Null(Chance(Box(100, 118), doubts: (Measure.SnoutWidth, null, 0.5)).Retake);
     }
@@ -117,11 +142,18 @@ public class ChanceTests
     {
         var xe = 25.0 + eye % 110;
         var snout = SnoutModel.From(Medium(xe, xe * (0.5 + high % 80 / 100.0), xe * (0.45 + wide % 90 / 100.0)) with { JawToNose = null, HeadGirth = Mm(470) });
-        var basket = Box(Math.Max(15, xe + longer % 40), Math.Max(10, snout.Height.Mm + deep % 60), Math.Max(10, snout.Width.Mm + 12 + broad % 30), Math.Max(10, snout.Height.Mm + rear % 60));
+        var basket = Box(
+            Math.Max(15, xe + longer % 40),
+            Math.Max(10, snout.Height.Mm + deep % 60),
+            Math.Max(10, snout.Width.Mm + 12 + broad % 30),
+            Math.Max(10, snout.Height.Mm + rear % 60)
+        );
         var request = Everyday(gape % 45);
         var told = BasketFit.Assess(snout, basket, request);
         var counted = Chances.Of(SnoutDraws.Of(snout, [], 10, new Random(1)), basket, request);
-        return told.Criteria.All(c => counted.Of(c.Name) == (c.Margin!.Value.Millimeters < 0 && (c.Name != CriterionName.Large || c.Outcome != Outcome.Holds) ? 0 : 1))
+        return told.Criteria.All(c =>
+                counted.Of(c.Name) == (c.Margin!.Value.Millimeters < 0 && (c.Name != CriterionName.Large || c.Outcome != Outcome.Holds) ? 0 : 1)
+            )
             && counted.Whole == (told.Verdict == Verdict.Out ? 0 : 1);
     }
 
@@ -138,6 +170,5 @@ public class ChanceTests
     }
 
     [Fact]
-    public void Draws_out_of_range_are_refused() =>
-        Assert.Throws<ArgumentOutOfRangeException>(() => SnoutDraws.Of(Snout, [], 5, new Random(1)));
+    public void Draws_out_of_range_are_refused() => Assert.Throws<ArgumentOutOfRangeException>(() => SnoutDraws.Of(Snout, [], 5, new Random(1)));
 }

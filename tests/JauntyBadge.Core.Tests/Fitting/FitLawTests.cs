@@ -13,11 +13,17 @@ public class FitLawTests
     private static SnoutModel Head(byte eye, byte high, byte wide, byte shape)
     {
         var xe = 25.0 + eye % 110;
-        return SnoutModel.From(Medium(xe, xe * (0.5 + high % 80 / 100.0), xe * (0.45 + wide % 90 / 100.0)) with { HeadShape = (HeadShape)(shape % 3), JawToNose = null });
+        return SnoutModel.From(
+            Medium(xe, xe * (0.5 + high % 80 / 100.0), xe * (0.45 + wide % 90 / 100.0)) with
+            {
+                HeadShape = (HeadShape)(shape % 3),
+                JawToNose = null,
+            }
+        );
     }
 
-    private static BasketModel Basket(SnoutModel snout, sbyte longer, byte deep, byte wide) => Box(
-        Math.Max(20, snout.EyeLine.Mm + longer % 30), snout.Height.Mm + deep % 60, snout.Width.Mm + wide % 40);
+    private static BasketModel Basket(SnoutModel snout, sbyte longer, byte deep, byte wide) =>
+        Box(Math.Max(20, snout.EyeLine.Mm + longer % 30), snout.Height.Mm + deep % 60, snout.Width.Mm + wide % 40);
 
     [Property]
     public bool Nose_and_eye_room_always_add_up_to_the_two_middles(byte eye, byte high, byte wide, byte shape, sbyte longer, byte deep, byte broad)
@@ -83,12 +89,13 @@ public class FitLawTests
     {
         var (width, girth) = (Mm(30 + wide % 70), Mm(4 * (44 + wide % 70) + more));
         var basket = BasketModel.FromLengthAndGirth(Mm(100), girth, width + BasketModel.BoxSpareWidth.Ours, Mm(300), Mm(500));
-        return basket is not null && Math.Abs((SnoutSection.Girth(basket.DepthRear, basket.WidthRear) - girth).Millimeters) < 1e-6 && basket.DepthFront.Millimeters.Equals(basket.DepthRear.Millimeters);
+        return basket is not null
+            && Math.Abs((SnoutSection.Girth(basket.DepthRear, basket.WidthRear) - girth).Millimeters) < 1e-6
+            && basket.DepthFront.Millimeters.Equals(basket.DepthRear.Millimeters);
     }
 
     [Fact]
-    public void A_girth_too_small_for_the_width_makes_no_basket() =>
-        Assert.Null(BasketModel.FromLengthAndGirth(Mm(100), Mm(150), Mm(84), Mm(300), Mm(500)));
+    public void A_girth_too_small_for_the_width_makes_no_basket() => Assert.Null(BasketModel.FromLengthAndGirth(Mm(100), Mm(150), Mm(84), Mm(300), Mm(500)));
 
     /// <summary>Every head the product takes can be drawn: all points are numbers, and the jaw's border is the model's own.</summary>
     [Property]

@@ -112,11 +112,21 @@ public class GapeTests
         var seat = SeatOf(snout, basket);
         var (x0, x1) = (-seat.NoseRoom.Millimeters, xe - seat.NoseRoom.Millimeters);
         var factory = new GeometryFactory();
-        var inside = factory.CreatePolygon([new(x0, -500), new(x1, -500), new(x1, basket.DepthRear.Millimeters - 3), new(x0, basket.DepthFront.Millimeters - 3), new(x0, -500)]);
+        var inside = factory.CreatePolygon([
+            new(x0, -500),
+            new(x1, -500),
+            new(x1, basket.DepthRear.Millimeters - 3),
+            new(x0, basket.DepthFront.Millimeters - 3),
+            new(x0, -500),
+        ]);
         var inFront = factory.ToGeometry(new Envelope(-1000, x1, -1000, 5000));
         var border = factory.CreateLineString([.. snout.LowerBorder.Select(p => new Coordinate(p.X, p.Y))]);
-        bool Contained(double deg) => inside.Buffer(1e-7).Covers(
-            AffineTransformation.RotationInstance(-deg * Math.PI / 180, snout.HingePoint.X, snout.HingePoint.Y).Transform(border).Intersection(inFront));
+        bool Contained(double deg) =>
+            inside
+                .Buffer(1e-7)
+                .Covers(
+                    AffineTransformation.RotationInstance(-deg * Math.PI / 180, snout.HingePoint.X, snout.HingePoint.Y).Transform(border).Intersection(inFront)
+                );
         var asked = Angle.FromDegrees(1 + needed % 35);
         var room = Gape.FloorRoom(snout, basket, seat, asked) - FitRules.FloorClearance.Ours;
         var contained = Enumerable.Range(0, (int)(2 * asked.Degrees) + 1).All(i => Contained(i / 2.0));
@@ -132,7 +142,13 @@ public class GapeTests
         var snout = SnoutModel.From(Medium(eye, height, width));
         double GapeFor(double inches)
         {
-            var basket = BasketModel.FromLengthAndGirth(Mm(eye), snout.Girth.Value + Length.FromInches(inches), Mm(width) + BasketModel.BoxSpareWidth.Ours, Mm(300), Mm(600))!;
+            var basket = BasketModel.FromLengthAndGirth(
+                Mm(eye),
+                snout.Girth.Value + Length.FromInches(inches),
+                Mm(width) + BasketModel.BoxSpareWidth.Ours,
+                Mm(300),
+                Mm(600)
+            )!;
             Assert.Equal(width + 14, basket.WidthRear.Millimeters, 9);
             return GapeDeg(snout, basket);
         }

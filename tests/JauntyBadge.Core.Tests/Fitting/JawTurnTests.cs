@@ -22,7 +22,10 @@ public class JawTurnTests
         };
         var snout = SnoutModel.From(numbers);
         var h = snout.Height.Mm;
-        return (snout, Box(Math.Max(4, xe * (0.1 + length % 180 / 100.0)), h * (0.7 + front % 140 / 100.0), snout.Width.Mm + 14, h * (0.7 + rear % 140 / 100.0)));
+        return (
+            snout,
+            Box(Math.Max(4, xe * (0.1 + length % 180 / 100.0)), h * (0.7 + front % 140 / 100.0), snout.Width.Mm + 14, h * (0.7 + rear % 140 / 100.0))
+        );
     }
 
     /// <summary>Room at one angle, by looking at four hundred points of the border that lie in front of the rear edge, and at the chin.</summary>
@@ -46,7 +49,9 @@ public class JawTurnTests
             for (var i = 0; i <= 200; i++)
             {
                 var share = i / 200.0;
-                var at = Turn(new(border[part].X + share * (border[part + 1].X - border[part].X), border[part].Y + share * (border[part + 1].Y - border[part].Y)));
+                var at = Turn(
+                    new(border[part].X + share * (border[part + 1].X - border[part].X), border[part].Y + share * (border[part + 1].Y - border[part].Y))
+                );
                 if (at.X <= x1)
                     least = Math.Min(least, Under(at));
             }
@@ -136,7 +141,9 @@ public class JawTurnTests
         Seat At(double mm) => SeatOf(snout, Box(mm, 200));
         double Misfit(Length room) => Math.Max(0, Math.Max((window.Low - room).Millimeters, (room - window.High).Millimeters));
         var (shorter, longer) = (At(20 + length), At(20 + length + more));
-        return !(Misfit(longer.NoseRoom) < Misfit(shorter.NoseRoom) - 1e-9 && Misfit(longer.EyeRoom) < Misfit(shorter.EyeRoom) - 1e-9) || more == 0 || 20 + length < snout.EyeLine.Mm;
+        return !(Misfit(longer.NoseRoom) < Misfit(shorter.NoseRoom) - 1e-9 && Misfit(longer.EyeRoom) < Misfit(shorter.EyeRoom) - 1e-9)
+            || more == 0
+            || 20 + length < snout.EyeLine.Mm;
     }
 
     [Fact]
@@ -161,7 +168,12 @@ public class JawTurnTests
     {
         var snout = SnoutModel.From(Medium());
         var size = new MuzzleSize("x", "X", Mm(100), OpeningGirth: Mm(160));
-        var dog = new JauntyBadge.Core.Dogs.DogProfile { Name = "Any", HeadShapeSeen = HeadShape.Medium, Purposes = [JauntyBadge.Core.Dogs.Purpose.Walks] };
+        var dog = new JauntyBadge.Core.Dogs.DogProfile
+        {
+            Name = "Any",
+            HeadShapeSeen = HeadShape.Medium,
+            Purposes = [JauntyBadge.Core.Dogs.Purpose.Walks],
+        };
         var fit = Ranking.Judge(Catalogue.Shipped[0], size, new FitQuestion(snout, MuzzleBrief.For(dog, new()), Mm(16)) { Draws = Draws(snout, 50) });
         Assert.Equal((Verdict.Out, 0), (fit.Verdict, fit.Chance));
         Assert.Equal(Verdict.Out, fit.Criteria.Single(c => c.Name == CriterionName.Girth).Verdict);

@@ -55,8 +55,11 @@ public class NeckStrapTests
         var factory = new GeometryFactory();
         var (neckR, fingerR) = (girth / (2 * Math.PI), finger / 2.0);
         var apart = 2 * Math.Asin(fingerR / (neckR + fingerR));
-        var circles = Enumerable.Range(0, fingers)
-            .Select(i => factory.CreatePoint(new Coordinate((neckR + fingerR) * Math.Cos(i * apart), (neckR + fingerR) * Math.Sin(i * apart))).Buffer(fingerR, Quadrants))
+        var circles = Enumerable
+            .Range(0, fingers)
+            .Select(i =>
+                factory.CreatePoint(new Coordinate((neckR + fingerR) * Math.Cos(i * apart), (neckR + fingerR) * Math.Sin(i * apart))).Buffer(fingerR, Quadrants)
+            )
             .Append(factory.CreatePoint(new Coordinate(0, 0)).Buffer(neckR, Quadrants));
         return factory.CreateGeometryCollection([.. circles]).ConvexHull().Length;
     }

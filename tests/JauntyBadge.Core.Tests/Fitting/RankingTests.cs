@@ -10,13 +10,14 @@ public class RankingTests
 {
     private static readonly SnoutModel Snout = SnoutModel.From(Medium(eye: 98, height: 80, width: 73));
 
-    private static DogProfile Dog(params Purpose[] purposes) => new()
-    {
-        Name = "Bracken",
-        Breeds = [BreedList.Shipped.Find("labrador-retriever")!],
-        BodyMass = Mass.FromKilograms(28),
-        Purposes = purposes,
-    };
+    private static DogProfile Dog(params Purpose[] purposes) =>
+        new()
+        {
+            Name = "Bracken",
+            Breeds = [BreedList.Shipped.Find("labrador-retriever")!],
+            BodyMass = Mass.FromKilograms(28),
+            Purposes = purposes,
+        };
 
     private static readonly WearPlan Minute = new(TimeSpan.FromMinutes(5), false);
 
@@ -40,7 +41,10 @@ public class RankingTests
         Assert.Equal(Catalogue.Shipped.Sum(m => m.Sizes.Count), ranked.Count);
         Assert.Equal(Verdict.Fits, ranked[0].Verdict);
         Assert.Equal(ranked.Select(f => f.Verdict == Verdict.Out).Order(), ranked.Select(f => f.Verdict == Verdict.Out));
-        var steps = ranked.Where(f => f.Verdict != Verdict.Out).Select(f => (Math.Min(19, Math.Floor(f.Chance!.Value / 0.05 + 1e-9)), !f.Size.IsLengthAndGirthOnly, !f.Warns, f.Weighted)).ToList();
+        var steps = ranked
+            .Where(f => f.Verdict != Verdict.Out)
+            .Select(f => (Math.Min(19, Math.Floor(f.Chance!.Value / 0.05 + 1e-9)), !f.Size.IsLengthAndGirthOnly, !f.Warns, f.Weighted))
+            .ToList();
         Assert.Equal(steps.OrderDescending(), steps);
         Assert.Contains(steps, s => s.Item1 == 19 && !s.Item3);
         var misses = ranked.Where(f => f.Verdict == Verdict.Out && !f.IsRefused).Select(f => f.TightestMargin.Millimeters).ToList();
@@ -102,8 +106,23 @@ public class RankingTests
     [InlineData(128, 104, Verdict.Fits)]
     public void A_neck_deep_basket_is_out_for_a_walk(double front, double rear, Verdict verdict)
     {
-        var size = new MuzzleSize("any-m", "M", Mm(98), Mm(400), Mm(560), Mass.FromGrams(300), DepthFront: Mm(front), DepthRear: Mm(rear), WidthRear: Mm(90), OpeningGirth: SnoutSection.Girth(Mm(rear), Mm(90)));
-        var fit = Ranking.Judge(Catalogue.Shipped.Single(m => m.Id == "withy"), size, new FitQuestion(Snout, MuzzleBrief.For(Dog(Purpose.Walks), new()), Mm(16)));
+        var size = new MuzzleSize(
+            "any-m",
+            "M",
+            Mm(98),
+            Mm(400),
+            Mm(560),
+            Mass.FromGrams(300),
+            DepthFront: Mm(front),
+            DepthRear: Mm(rear),
+            WidthRear: Mm(90),
+            OpeningGirth: SnoutSection.Girth(Mm(rear), Mm(90))
+        );
+        var fit = Ranking.Judge(
+            Catalogue.Shipped.Single(m => m.Id == "withy"),
+            size,
+            new FitQuestion(Snout, MuzzleBrief.For(Dog(Purpose.Walks), new()), Mm(16))
+        );
         Assert.Equal(verdict, fit.Verdict);
         Assert.Equal(verdict, fit.Criteria.Single(c => c.Name == CriterionName.Gape).Verdict);
     }
@@ -127,7 +146,10 @@ public class RankingTests
         var best = Rank(Dog(Purpose.Clinic), wear: Minute).First(f => f.Model.Type == MuzzleType.Sleeve);
         Assert.Equal(Verdict.Marginal, best.Verdict);
         Assert.Null(best.Assessment);
-        Assert.Equal([CriterionName.Seat, CriterionName.Girth, CriterionName.Gape, CriterionName.Heat, CriterionName.NeckStrap], best.Criteria.Where(c => !c.IsSoft).Select(c => c.Name));
+        Assert.Equal(
+            [CriterionName.Seat, CriterionName.Girth, CriterionName.Gape, CriterionName.Heat, CriterionName.NeckStrap],
+            best.Criteria.Where(c => !c.IsSoft).Select(c => c.Name)
+        );
     }
 
     /// <summary>A head so small that its seat window has no width, and a basket exactly as long as its eye line: 0 of 0 is a seat in the middle.</summary>
@@ -137,8 +159,23 @@ public class RankingTests
     [InlineData(15)]
     public void The_score_of_the_tiniest_head_is_a_number(double eye)
     {
-        var head = SnoutModel.From(new SnoutNumbers { NoseToInnerEyeLeft = Heads.Mm(eye), NoseToInnerEyeRight = Heads.Mm(eye), HeadShape = HeadShape.Short });
-        var brief = MuzzleBrief.For(new DogProfile { Name = "Mite", HeadShapeSeen = HeadShape.Short, Purposes = [Purpose.Clinic] }, new());
+        var head = SnoutModel.From(
+            new SnoutNumbers
+            {
+                NoseToInnerEyeLeft = Heads.Mm(eye),
+                NoseToInnerEyeRight = Heads.Mm(eye),
+                HeadShape = HeadShape.Short,
+            }
+        );
+        var brief = MuzzleBrief.For(
+            new DogProfile
+            {
+                Name = "Mite",
+                HeadShapeSeen = HeadShape.Short,
+                Purposes = [Purpose.Clinic],
+            },
+            new()
+        );
         var model = Catalogue.Shipped.First(m => m.Type == MuzzleType.Basket);
         MuzzleModel Long(double mm) => model with { Sizes = [model.Sizes[0] with { Id = "mite-1", Length = Mm(mm) }] };
         foreach (var mm in new[] { eye, eye / 2, eye * 2 })

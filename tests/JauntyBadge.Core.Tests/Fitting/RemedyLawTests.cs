@@ -13,8 +13,17 @@ public class RemedyLawTests
     private static FitQuestion Question(byte eye, byte high, byte wide, bool working)
     {
         var head = SnoutModel.From(Medium(60 + eye % 70, 50 + high % 50, 45 + wide % 45) with { NeckGirth = Mm(4 * (60 + eye % 70) + wide % 40) });
-        var dog = new DogProfile { Name = "Any", HeadShapeSeen = HeadShape.Medium, BodyMass = Mass.FromKilograms(25), Purposes = [Purpose.Walks] };
-        return new FitQuestion(head, MuzzleBrief.For(dog, new() { FitStyle = working ? FitStyle.Working : FitStyle.Everyday }), Mm(16)) { Draws = Draws(head, 50) };
+        var dog = new DogProfile
+        {
+            Name = "Any",
+            HeadShapeSeen = HeadShape.Medium,
+            BodyMass = Mass.FromKilograms(25),
+            Purposes = [Purpose.Walks],
+        };
+        return new FitQuestion(head, MuzzleBrief.For(dog, new() { FitStyle = working ? FitStyle.Working : FitStyle.Everyday }), Mm(16))
+        {
+            Draws = Draws(head, 50),
+        };
     }
 
     private static List<(RankedFit Fit, Remedy Remedy)> All(FitQuestion question)
@@ -25,45 +34,63 @@ public class RemedyLawTests
 
     [Property(MaxTest = 25)]
     public bool A_remedy_is_for_what_is_out_and_makes_it_wearable(byte eye, byte high, byte wide, bool working) =>
-        All(Question(eye, high, wide, working)).TrueForAll(p =>
-            p.Fit is { Verdict: Verdict.Out, IsRefused: false } && p.Remedy.After.Verdict != Verdict.Out && p.Remedy.Kinds.Count > 0 && p.Remedy.After.Model.Id == p.Fit.Model.Id);
+        All(Question(eye, high, wide, working))
+            .TrueForAll(p =>
+                p.Fit is { Verdict: Verdict.Out, IsRefused: false }
+                && p.Remedy.After.Verdict != Verdict.Out
+                && p.Remedy.Kinds.Count > 0
+                && p.Remedy.After.Model.Id == p.Fit.Model.Id
+            );
 
     /// <summary>Second way: the changed size judged from nothing.</summary>
     [Property(MaxTest = 25)]
     public bool What_is_promised_is_what_the_changed_muzzle_is_judged(byte eye, byte high, byte wide, bool working)
     {
         var question = Question(eye, high, wide, working);
-        return All(question).TrueForAll(p =>
-        {
-            var anew = Ranking.Judge(p.Fit.Model, p.Remedy.After.Size, question);
-            return anew.Verdict == p.Remedy.After.Verdict && anew.Chance == p.Remedy.After.Chance;
-        });
+        return All(question)
+            .TrueForAll(p =>
+            {
+                var anew = Ranking.Judge(p.Fit.Model, p.Remedy.After.Size, question);
+                return anew.Verdict == p.Remedy.After.Verdict && anew.Chance == p.Remedy.After.Chance;
+            });
     }
 
     [Property(MaxTest = 25)]
     public bool Only_what_the_model_allows_is_changed(byte eye, byte high, byte wide, bool working) =>
-        All(Question(eye, high, wide, working)).Where(p => !p.Remedy.Kinds.Contains(RemedyKind.Size)).All(p =>
-        {
-            var (was, now, model) = (p.Fit.Size, p.Remedy.After.Size, p.Fit.Model);
-            var (plate, wider, holes) = ((now.Length - was.Length).Millimeters, (now.WidthRear - was.WidthRear)?.Millimeters ?? 0, (was.NeckStrapMin - now.NeckStrapMin)?.Millimeters);
-            return (plate == 0 || plate == model.Plate?.Millimeters) && p.Remedy.Kinds.Contains(RemedyKind.Plate) == (plate != 0)
-                && Math.Abs(wider) <= (model.Formable?.Millimeters ?? 0) && ((now.DepthRear - was.DepthRear)?.Millimeters ?? 0) == -wider && p.Remedy.Kinds.Contains(RemedyKind.Forming) == (wider != 0)
-                && now.OpeningGirth?.Millimeters == was.OpeningGirth?.Millimeters
-                && (holes is null or 0 || holes == Remedies.ExtraHoles.Ours * model.HolePitch?.Millimeters) && (holes > 0 || !p.Remedy.Kinds.Contains(RemedyKind.Strap));
-        });
+        All(Question(eye, high, wide, working))
+            .Where(p => !p.Remedy.Kinds.Contains(RemedyKind.Size))
+            .All(p =>
+            {
+                var (was, now, model) = (p.Fit.Size, p.Remedy.After.Size, p.Fit.Model);
+                var (plate, wider, holes) = (
+                    (now.Length - was.Length).Millimeters,
+                    (now.WidthRear - was.WidthRear)?.Millimeters ?? 0,
+                    (was.NeckStrapMin - now.NeckStrapMin)?.Millimeters
+                );
+                return (plate == 0 || plate == model.Plate?.Millimeters)
+                    && p.Remedy.Kinds.Contains(RemedyKind.Plate) == (plate != 0)
+                    && Math.Abs(wider) <= (model.Formable?.Millimeters ?? 0)
+                    && ((now.DepthRear - was.DepthRear)?.Millimeters ?? 0) == -wider
+                    && p.Remedy.Kinds.Contains(RemedyKind.Forming) == (wider != 0)
+                    && now.OpeningGirth?.Millimeters == was.OpeningGirth?.Millimeters
+                    && (holes is null or 0 || holes == Remedies.ExtraHoles.Ours * model.HolePitch?.Millimeters)
+                    && (holes > 0 || !p.Remedy.Kinds.Contains(RemedyKind.Strap));
+            });
 
     /// <summary>A millimetre less of forming would not have done.</summary>
     [Property(MaxTest = 25)]
     public bool Forming_is_the_least_that_serves(byte eye, byte high, byte wide, bool working)
     {
         var question = Question(eye, high, wide, working);
-        return All(question).Where(p => p.Remedy.Kinds.Contains(RemedyKind.Forming)).All(p =>
-        {
-            var (was, now) = (p.Fit.Size, p.Remedy.After.Size);
-            var less = (now.WidthRear!.Value - was.WidthRear!.Value).Millimeters is var by && by > 0 ? by - 1 : by + 1;
-            var size = now with { WidthRear = was.WidthRear + Mm(less), DepthRear = was.DepthRear - Mm(less) };
-            return Ranking.Judge(p.Fit.Model, size, question).Verdict == Verdict.Out;
-        });
+        return All(question)
+            .Where(p => p.Remedy.Kinds.Contains(RemedyKind.Forming))
+            .All(p =>
+            {
+                var (was, now) = (p.Fit.Size, p.Remedy.After.Size);
+                var less = (now.WidthRear!.Value - was.WidthRear!.Value).Millimeters is var by && by > 0 ? by - 1 : by + 1;
+                var size = now with { WidthRear = was.WidthRear + Mm(less), DepthRear = was.DepthRear - Mm(less) };
+                return Ranking.Judge(p.Fit.Model, size, question).Verdict == Verdict.Out;
+            });
     }
 
     [Property(MaxTest = 25)]
@@ -71,7 +98,9 @@ public class RemedyLawTests
     {
         var question = Question(eye, high, wide, working);
         var ranked = Ranking.Rank(Catalogue.Shipped, question);
-        return ranked.Select(f => Remedies.For(f, ranked)).All(remedies => remedies.Zip(remedies.Skip(1), (a, b) => a.Kinds.Max() <= b.Kinds.Max()).All(ok => ok));
+        return ranked
+            .Select(f => Remedies.For(f, ranked))
+            .All(remedies => remedies.Zip(remedies.Skip(1), (a, b) => a.Kinds.Max() <= b.Kinds.Max()).All(ok => ok));
     }
 
     /// <summary>The laws above would hold of nothing at all; here is that they do not.</summary>

@@ -9,7 +9,8 @@ namespace JauntyBadge.Core.Tests.Fitting;
 
 public class SizeChartTests
 {
-    private const string Inches = "Size;Inside length (in);Circumference (in);Neck strap (in);Weight (oz)\nS;3 1/2;9 3/4;11-16;4.5\nM;4.25;11 1/2;13–18 1/2;6\nL;five;13;15-21;7\nXL;5 1/4;14;24-18;8\n";
+    private const string Inches =
+        "Size;Inside length (in);Circumference (in);Neck strap (in);Weight (oz)\nS;3 1/2;9 3/4;11-16;4.5\nM;4.25;11 1/2;13–18 1/2;6\nL;five;13;15-21;7\nXL;5 1/4;14;24-18;8\n";
 
     [Fact]
     public void A_chart_in_inches_is_opened_with_its_columns_guessed()
@@ -18,10 +19,14 @@ public class SizeChartTests
         Assert.Equal(5, opened.Headings.Count);
         Assert.Equal(
             [
-                new(0, ChartField.Label, ChartUnit.None), new(1, ChartField.Length, ChartUnit.In), new(2, ChartField.OpeningGirth, ChartUnit.In),
-                new(3, ChartField.NeckStrapRange, ChartUnit.In), new ChartColumn(4, ChartField.Mass, ChartUnit.Oz),
+                new(0, ChartField.Label, ChartUnit.None),
+                new(1, ChartField.Length, ChartUnit.In),
+                new(2, ChartField.OpeningGirth, ChartUnit.In),
+                new(3, ChartField.NeckStrapRange, ChartUnit.In),
+                new ChartColumn(4, ChartField.Mass, ChartUnit.Oz),
             ],
-            opened.Guess);
+            opened.Guess
+        );
     }
 
     [Fact]
@@ -30,7 +35,10 @@ public class SizeChartTests
         var rows = SizeChart.Read(Inches, SizeChart.Open(Inches, MuzzleType.Basket)!.Guess, MuzzleType.Basket);
         Assert.Equal([2, 3, 4, 5], rows.Select(r => r.Row));
         var small = rows[0].Size!;
-        Assert.Equal(("S", 88.9, 247.65, 279.4, 406.4), (small.Label, small.Length.Millimeters, small.OpeningGirth?.Millimeters, small.NeckStrapMin?.Millimeters, small.NeckStrapMax?.Millimeters));
+        Assert.Equal(
+            ("S", 88.9, 247.65, 279.4, 406.4),
+            (small.Label, small.Length.Millimeters, small.OpeningGirth?.Millimeters, small.NeckStrapMin?.Millimeters, small.NeckStrapMax?.Millimeters)
+        );
         Assert.Equal(128, small.Mass?.Grams); // 4.5 oz, rounded
         Assert.True(small.IsLengthAndGirthOnly);
         Assert.Contains(rows[0].Assumed, a => a.Contains("box", StringComparison.Ordinal));
@@ -43,7 +51,11 @@ public class SizeChartTests
     public void A_cell_that_names_its_unit_keeps_it()
     {
         const string Mixed = "size,length_mm,girth\nS,9.5 cm,260\n";
-        var rows = SizeChart.Read(Mixed, [new(0, ChartField.Label, ChartUnit.None), new(1, ChartField.Length, ChartUnit.Mm), new(2, ChartField.OpeningGirth, ChartUnit.Mm)], MuzzleType.Basket);
+        var rows = SizeChart.Read(
+            Mixed,
+            [new(0, ChartField.Label, ChartUnit.None), new(1, ChartField.Length, ChartUnit.Mm), new(2, ChartField.OpeningGirth, ChartUnit.Mm)],
+            MuzzleType.Basket
+        );
         Assert.Equal((95, 260), (rows[0].Size!.Length.Millimeters, rows[0].Size!.OpeningGirth?.Millimeters));
         Assert.Contains(rows[0].Assumed, a => a.Contains("neck strap", StringComparison.Ordinal));
     }
@@ -65,7 +77,9 @@ public class SizeChartTests
     public void A_mapping_without_length_or_with_a_field_twice_is_refused()
     {
         Assert.Throws<ArgumentException>(() => SizeChart.Read("a,b\n", [new(0, ChartField.Label, ChartUnit.None)], MuzzleType.Basket));
-        Assert.NotNull(SizeChart.Problem([new(0, ChartField.Label, ChartUnit.None), new(1, ChartField.Length, ChartUnit.Mm), new(2, ChartField.Length, ChartUnit.Mm)]));
+        Assert.NotNull(
+            SizeChart.Problem([new(0, ChartField.Label, ChartUnit.None), new(1, ChartField.Length, ChartUnit.Mm), new(2, ChartField.Length, ChartUnit.Mm)])
+        );
         Assert.Null(SizeChart.Open("no headings", MuzzleType.Basket));
     }
 
@@ -99,7 +113,17 @@ public class SizeChartTests
     [InlineData(100, 80, 70, 310, "at most 300")]
     public void A_rear_edge_no_girth_goes_round_is_refused(double length, double depth, double width, double girth, string? says)
     {
-        var size = new MuzzleSize("x", "X", Mm(length), Mm(300), Mm(400), DepthFront: Mm(depth), DepthRear: Mm(depth), WidthRear: Mm(width), OpeningGirth: Mm(girth));
+        var size = new MuzzleSize(
+            "x",
+            "X",
+            Mm(length),
+            Mm(300),
+            Mm(400),
+            DepthFront: Mm(depth),
+            DepthRear: Mm(depth),
+            WidthRear: Mm(width),
+            OpeningGirth: Mm(girth)
+        );
         var problems = MuzzleCheck.Of(MuzzleType.Basket, size);
         if (says is null)
             Assert.Empty(problems);
@@ -121,7 +145,8 @@ public class SizeChartTests
     [Fact]
     public void A_chart_with_titles_inch_marks_ranges_and_dashes_is_read()
     {
-        const string Chart = "Quillet size guide,,,,\nAll sizes in inches,,,,\nSize,Length,Neck,Dog weight,Circumference\nS,3 1/2\",12 to 16 in,10-20 lb,\"10 1/2\"\"\"\nM,4\",-,20-40 lb,12 in\n";
+        const string Chart =
+            "Quillet size guide,,,,\nAll sizes in inches,,,,\nSize,Length,Neck,Dog weight,Circumference\nS,3 1/2\",12 to 16 in,10-20 lb,\"10 1/2\"\"\"\nM,4\",-,20-40 lb,12 in\n";
         var opened = SizeChart.Open(Chart, MuzzleType.Basket)!;
         Assert.Equal(["Size", "Length", "Neck", "Dog weight", "Circumference"], opened.Headings);
         Assert.DoesNotContain(opened.Guess, g => g.Field == ChartField.Mass);
@@ -148,12 +173,16 @@ public class SizeChartTests
     [Fact]
     public void Several_models_in_one_file_are_read_one_at_a_time()
     {
-        var chart = "Model,Size,Length mm,Girth mm\n" + string.Concat(Enumerable.Range(0, 5000).Select(i => $"Reed {i / 50},S{i % 50},{60 + i % 50},{250 + i % 50}\n"));
+        var chart =
+            "Model,Size,Length mm,Girth mm\n" + string.Concat(Enumerable.Range(0, 5000).Select(i => $"Reed {i / 50},S{i % 50},{60 + i % 50},{250 + i % 50}\n"));
         var opened = SizeChart.Open(chart, MuzzleType.Basket)!;
         Assert.Equal(100, opened.Models.Count);
         var rows = SizeChart.Read(chart, opened.Guess, MuzzleType.Basket, "Reed 7");
         Assert.Equal(50, rows.Count);
         Assert.All(rows, r => Assert.NotNull(r.Size));
-        Assert.Contains(SizeChart.Read(chart, opened.Guess, MuzzleType.Basket), r => r.Problems.Any(p => p.Contains("several models", StringComparison.Ordinal)));
+        Assert.Contains(
+            SizeChart.Read(chart, opened.Guess, MuzzleType.Basket),
+            r => r.Problems.Any(p => p.Contains("several models", StringComparison.Ordinal))
+        );
     }
 }

@@ -11,7 +11,13 @@ namespace JauntyBadge.Core.Tests.Fitting;
 
 public class TryOnAndOrderTests
 {
-    private static readonly DogProfile Dog = new() { Name = "Bracken", HeadShapeSeen = HeadShape.Medium, BodyMass = Mass.FromKilograms(28), Purposes = [Purpose.Walks] };
+    private static readonly DogProfile Dog = new()
+    {
+        Name = "Bracken",
+        HeadShapeSeen = HeadShape.Medium,
+        BodyMass = Mass.FromKilograms(28),
+        Purposes = [Purpose.Walks],
+    };
 
     private static FitQuestion Question(SnoutModel? snout = null, DogProfile? dog = null)
     {
@@ -25,16 +31,17 @@ public class TryOnAndOrderTests
         return Ranking.Judge((with ?? (m => m))(model), size(model.Sizes[model.Sizes.Count / 2]), question);
     }
 
-    private static MuzzleSize Good(MuzzleSize s, double length = 98, double width = 90, double min = 400) => s with
-    {
-        Length = Mm(length),
-        DepthFront = Mm(130),
-        DepthRear = Mm(105),
-        WidthRear = Mm(width),
-        OpeningGirth = SnoutSection.Girth(Mm(105), Mm(width)),
-        NeckStrapMin = Mm(min),
-        NeckStrapMax = Mm(560),
-    };
+    private static MuzzleSize Good(MuzzleSize s, double length = 98, double width = 90, double min = 400) =>
+        s with
+        {
+            Length = Mm(length),
+            DepthFront = Mm(130),
+            DepthRear = Mm(105),
+            WidthRear = Mm(width),
+            OpeningGirth = SnoutSection.Girth(Mm(105), Mm(width)),
+            NeckStrapMin = Mm(min),
+            NeckStrapMax = Mm(560),
+        };
 
     [Theory]
     [InlineData(470, 20, 7, 460)] // half way between 7 and 8: the tighter
@@ -157,7 +164,13 @@ public class TryOnAndOrderTests
     public bool What_is_ordered_fits(byte eye, byte high, byte wide, byte shape, bool working)
     {
         var xe = 25.0 + eye % 110;
-        var snout = SnoutModel.From(Medium(xe, xe * (0.5 + high % 80 / 100.0), xe * (0.45 + wide % 90 / 100.0)) with { HeadShape = (HeadShape)(shape % 3), JawToNose = null });
+        var snout = SnoutModel.From(
+            Medium(xe, xe * (0.5 + high % 80 / 100.0), xe * (0.45 + wide % 90 / 100.0)) with
+            {
+                HeadShape = (HeadShape)(shape % 3),
+                JawToNose = null,
+            }
+        );
         var dog = Dog with { HeadShapeSeen = (HeadShape)(shape % 3), Purposes = [working ? Purpose.Working : Purpose.Walks] };
         var question = Question(snout, dog);
         var sheet = OrderSheet.For(dog, question);
@@ -169,13 +182,24 @@ public class TryOnAndOrderTests
         bool Fits(Func<int, double> share)
         {
             var made = new BasketModel(
-                Within("Inner length", share(0)), Within("Depth in front", share(1)), Within("Depth at the rear edge", share(2)), Within("Width at the rear edge", share(3)),
-                Within("Girth at the rear edge", share(4)), at["Neck strap loop"].Least, at["Neck strap loop"].Most);
-            var fit = BasketFit.Assess(snout, made, new FitRequest(question.Brief.FitStyle, question.Brief.NeededGape, question.Brief.Fingers, Mm(16), ForeheadStrap: ForeheadStrap.Fitted));
+                Within("Inner length", share(0)),
+                Within("Depth in front", share(1)),
+                Within("Depth at the rear edge", share(2)),
+                Within("Width at the rear edge", share(3)),
+                Within("Girth at the rear edge", share(4)),
+                at["Neck strap loop"].Least,
+                at["Neck strap loop"].Most
+            );
+            var fit = BasketFit.Assess(
+                snout,
+                made,
+                new FitRequest(question.Brief.FitStyle, question.Brief.NeededGape, question.Brief.Fingers, Mm(16), ForeheadStrap: ForeheadStrap.Fitted)
+            );
             return made.DepthFront >= made.DepthRear && fit.Criteria.All(c => c.Verdict != Verdict.Out);
         }
 
-        return Enumerable.Range(0, 32).All(corner => Fits(i => corner >> i & 1)) && Enumerable.Range(0, 20).All(_ => Fits(_ => random.NextDouble()))
+        return Enumerable.Range(0, 32).All(corner => Fits(i => corner >> i & 1))
+            && Enumerable.Range(0, 20).All(_ => Fits(_ => random.NextDouble()))
             && at["Depth in front"].Least >= at["Depth at the rear edge"].Most
             && sheet.Check.Criteria.All(c => c.Verdict != Verdict.Out)
             && sheet.Dimensions.All(d => (d.Least ?? d.Wanted) <= d.Wanted + Mm(1e-6) && d.Wanted <= (d.Most ?? d.Wanted) + Mm(1e-6));
@@ -186,7 +210,16 @@ public class TryOnAndOrderTests
     {
         var pug = new Breed("made-up", "Made up", HeadShape.Short, [BreedTrait.NoBridge, BreedTrait.HeavyJowls], 12);
         var dog = Dog with { HeadShapeSeen = HeadShape.Short, Breeds = [pug], BiteTier = BiteTier.Injured };
-        var snout = SnoutModel.From(new SnoutNumbers { NoseToInnerEyeLeft = Mm(40), NoseToInnerEyeRight = Mm(42), SnoutGirth = Mm(215), NeckGirth = Mm(380), HeadShape = HeadShape.Short });
+        var snout = SnoutModel.From(
+            new SnoutNumbers
+            {
+                NoseToInnerEyeLeft = Mm(40),
+                NoseToInnerEyeRight = Mm(42),
+                SnoutGirth = Mm(215),
+                NeckGirth = Mm(380),
+                HeadShape = HeadShape.Short,
+            }
+        );
         var sheet = OrderSheet.For(dog, Question(snout, dog));
         Assert.Contains(sheet.ShapeNotes, n => n.Contains("No bridge", StringComparison.Ordinal));
         Assert.Contains(sheet.ShapeNotes, n => n.Contains("assumed", StringComparison.Ordinal));
@@ -226,11 +259,17 @@ public class TryOnAndOrderTests
     {
         var all = TryOnCheck.For(MuzzleType.Basket).ToDictionary(c => c.Id, _ => true);
         Assert.Equal(new TryOnFinding(1, null), TryOnFinding.Of(MuzzleType.Basket, all, []));
-        Assert.Equal(new TryOnFinding(2 / 12.0, null), TryOnFinding.Of(MuzzleType.Basket, new Dictionary<string, bool> { ["nose"] = true, ["chin"] = true }, []));
+        Assert.Equal(
+            new TryOnFinding(2 / 12.0, null),
+            TryOnFinding.Of(MuzzleType.Basket, new Dictionary<string, bool> { ["nose"] = true, ["chin"] = true }, [])
+        );
 
         // A No is said by what was seen, or by the question when nothing was picked; a symptom without a No counts for nothing.
         all["sight"] = all["paw"] = false;
-        Assert.Equal(new TryOnFinding(10 / 12.0, "Rides into the eyes; “Can it not be pawed off?” No"), TryOnFinding.Of(MuzzleType.Basket, all, ["rides-into-eyes", "strap-tight"]));
+        Assert.Equal(
+            new TryOnFinding(10 / 12.0, "Rides into the eyes; “Can it not be pawed off?” No"),
+            TryOnFinding.Of(MuzzleType.Basket, all, ["rides-into-eyes", "strap-tight"])
+        );
     }
 
     /// <summary>Common practice: a sleeve holds the mouth shut, so it is not asked to open; what lies on the face is asked about breath instead.</summary>
@@ -268,8 +307,16 @@ public class TryOnAndOrderTests
     public void A_known_shape_comes_before_a_chart_of_length_and_girth()
     {
         var question = Question();
-        var known = Catalogue.Shipped.Single(m => m.Id == "withy") with { Name = "Zeta", Sizes = [Good(new MuzzleSize("zeta-m", "M", Mm(98), Mm(400), Mm(560), Mass.FromGrams(400)))] };
-        var chart = Catalogue.Shipped.Single(m => m.Id == "lantern") with { Name = "Alpha", Sizes = [new("alpha-m", "M", Mm(98), Mm(400), Mm(560), Mass.FromGrams(100), OpeningGirth: Mm(question.Snout.Girth.Mm + 110))] };
+        var known = Catalogue.Shipped.Single(m => m.Id == "withy") with
+        {
+            Name = "Zeta",
+            Sizes = [Good(new MuzzleSize("zeta-m", "M", Mm(98), Mm(400), Mm(560), Mass.FromGrams(400)))],
+        };
+        var chart = Catalogue.Shipped.Single(m => m.Id == "lantern") with
+        {
+            Name = "Alpha",
+            Sizes = [new("alpha-m", "M", Mm(98), Mm(400), Mm(560), Mass.FromGrams(100), OpeningGirth: Mm(question.Snout.Girth.Mm + 110))],
+        };
         var ranked = Ranking.Rank([chart, known], question);
         Assert.Equal(["Zeta", "Alpha"], ranked.Select(f => f.Model.Name));
 

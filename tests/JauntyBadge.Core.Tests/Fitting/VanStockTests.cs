@@ -14,8 +14,13 @@ public class VanStockTests
         var random = new Random(seed);
         return
         [
-            .. Enumerable.Range(0, dogs).Select(d => new StockDog(
-                $"dog {d}", several ? random.Next(1, 4) : 1, Enumerable.Range(0, sizes).Where(_ => random.NextDouble() < density).Select(s => $"s{s:00}").ToHashSet())),
+            .. Enumerable
+                .Range(0, dogs)
+                .Select(d => new StockDog(
+                    $"dog {d}",
+                    several ? random.Next(1, 4) : 1,
+                    Enumerable.Range(0, sizes).Where(_ => random.NextDouble() < density).Select(s => $"s{s:00}").ToHashSet()
+                )),
         ];
     }
 
@@ -26,7 +31,10 @@ public class VanStockTests
         for (var set = 0; set < 1 << sizes; set++)
         {
             if (System.Numerics.BitOperations.PopCount((uint)set) == Math.Min(k, sizes))
-                best = Math.Max(best, dogs.Where(d => Enumerable.Range(0, sizes).Any(s => (set >> s & 1) == 1 && d.Sizes.Contains($"s{s:00}"))).Sum(d => d.Count));
+                best = Math.Max(
+                    best,
+                    dogs.Where(d => Enumerable.Range(0, sizes).Any(s => (set >> s & 1) == 1 && d.Sizes.Contains($"s{s:00}"))).Sum(d => d.Count)
+                );
         }
 
         return best;
@@ -38,7 +46,11 @@ public class VanStockTests
         var (n, m, take) = (1 + dogs % 14, 1 + sizes % 10, 1 + k % 5);
         var all = Dogs(seed, n, m, 0.1 + density % 50 / 100.0, several);
         var plan = VanStock.Plan(all, take);
-        return plan.IsExact && plan.Covered == Exhaustive(all, m, take) && plan.AtMost == plan.Covered && plan.Steps.Count <= take && plan.Steps.All(s => s.Adds > 0);
+        return plan.IsExact
+            && plan.Covered == Exhaustive(all, m, take)
+            && plan.AtMost == plan.Covered
+            && plan.Steps.Count <= take
+            && plan.Steps.All(s => s.Adds > 0);
     }
 
     /// <summary>Greedy covers at least 1 − 1/e of the best (Nemhauser, Wolsey and Fisher 1978, recalled), and the best is within its bound.</summary>
@@ -86,7 +98,12 @@ public class VanStockTests
     {
         var head = SnoutModel.From(Heads.Medium(98, 80, 73));
         var lantern = Catalogue.Shipped.Single(m => m.Id == "lantern");
-        var chart = lantern with { Id = "barge", Name = "Barge", Sizes = [new("barge-2", "2", Mm(98), Mm(400), Mm(560), Mass.FromGrams(100), OpeningGirth: Mm(head.Girth.Mm + 110))] };
+        var chart = lantern with
+        {
+            Id = "barge",
+            Name = "Barge",
+            Sizes = [new("barge-2", "2", Mm(98), Mm(400), Mm(560), Mass.FromGrams(100), OpeningGirth: Mm(head.Girth.Mm + 110))],
+        };
         var sure = VanStock.FitsToday([.. Catalogue.Shipped, chart], Question(head));
         Assert.NotEmpty(sure);
         Assert.DoesNotContain("barge-2", sure);
@@ -100,12 +117,30 @@ public class VanStockTests
     public void A_size_counts_when_the_ranking_says_it_may_be_worn_and_is_sure_enough(double eye, double height, double width, Purpose purpose)
     {
         var question = Question(SnoutModel.From(Heads.Medium(eye, height, width)), purpose);
-        var ranked = Ranking.Rank(Catalogue.Shipped, question)
-            .Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly && f.Chance >= VanStock.SureEnough.Ours).Select(f => f.Size.Id).ToHashSet();
+        var ranked = Ranking
+            .Rank(Catalogue.Shipped, question)
+            .Where(f => f.Verdict != Verdict.Out && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly && f.Chance >= VanStock.SureEnough.Ours)
+            .Select(f => f.Size.Id)
+            .ToHashSet();
         Assert.NotEmpty(ranked);
         Assert.Equal(ranked, VanStock.FitsToday(Catalogue.Shipped, question));
     }
 
     private static FitQuestion Question(SnoutModel head, Purpose purpose = Purpose.Walks) =>
-        new(head, MuzzleBrief.For(new DogProfile { Name = "Bracken", HeadShapeSeen = HeadShape.Medium, Purposes = [purpose] }, new()), FitRules.Finger.Ours) { Draws = Heads.Draws(head, 200) };
+        new(
+            head,
+            MuzzleBrief.For(
+                new DogProfile
+                {
+                    Name = "Bracken",
+                    HeadShapeSeen = HeadShape.Medium,
+                    Purposes = [purpose],
+                },
+                new()
+            ),
+            FitRules.Finger.Ours
+        )
+        {
+            Draws = Heads.Draws(head, 200),
+        };
 }

@@ -43,7 +43,10 @@ public class CrossCheckTests
     [InlineData(190, true)]
     [InlineData(330, true)]
     public void Girth_must_go_with_height_and_width(double girth, bool found) =>
-        Assert.Equal(found, Codes(Read(Measure.SnoutGirth, girth), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 72)).Contains(FindingCode.GirthBounds));
+        Assert.Equal(
+            found,
+            Codes(Read(Measure.SnoutGirth, girth), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 72)).Contains(FindingCode.GirthBounds)
+        );
 
     [Fact]
     public void Just_past_the_bound_but_within_the_doubt_is_not_called_wrong() =>
@@ -53,8 +56,7 @@ public class CrossCheckTests
     [InlineData(95, false)]
     [InlineData(9.5, true)] // centimetres typed as millimetres
     [InlineData(950, true)]
-    public void A_slip_of_the_unit_is_caught(double eye, bool found) =>
-        Assert.Equal(found, Codes(Left(eye), Right(eye)).Contains(FindingCode.Implausible));
+    public void A_slip_of_the_unit_is_caught(double eye, bool found) => Assert.Equal(found, Codes(Left(eye), Right(eye)).Contains(FindingCode.Implausible));
 
     [Theory]
     [InlineData(99, 103, false)]
@@ -72,9 +74,20 @@ public class CrossCheckTests
 
     private static readonly Reading[] MeasuredWell =
     [
-        Left(98), Right(100), Read(Measure.FitLineLength, 80), Read(Measure.SnoutGirth, 272), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 73),
-        Read(Measure.JawToNose, 149), Read(Measure.NeckGirth, 430), Read(Measure.NoseToOcciput, 232), Read(Measure.InnerEyeSpacing, 44),
-        Read(Measure.StopToNose, 99), Read(Measure.StopToOcciput, 118), Read(Measure.SkullWidth, 118), Read(Measure.HeadGirth, 485),
+        Left(98),
+        Right(100),
+        Read(Measure.FitLineLength, 80),
+        Read(Measure.SnoutGirth, 272),
+        Read(Measure.SnoutHeight, 80),
+        Read(Measure.SnoutWidth, 73),
+        Read(Measure.JawToNose, 149),
+        Read(Measure.NeckGirth, 430),
+        Read(Measure.NoseToOcciput, 232),
+        Read(Measure.InnerEyeSpacing, 44),
+        Read(Measure.StopToNose, 99),
+        Read(Measure.StopToOcciput, 118),
+        Read(Measure.SkullWidth, 118),
+        Read(Measure.HeadGirth, 485),
     ];
 
     [Fact]
@@ -90,8 +103,11 @@ public class CrossCheckTests
         Assert.Equal(found, Codes(Left(99), Right(99), Read(Measure.FitLineLength, fitLine)).Contains(FindingCode.FitLineGap));
 
     [Fact]
-    public void A_gap_written_down_counts_instead_of_the_usual_one() => Assert.DoesNotContain(
-        Findings(Medium28 with { FitLineGap = Mm(13) }, Left(100), Right(100), Read(Measure.FitLineLength, 87)), f => f.Code == FindingCode.FitLineGap);
+    public void A_gap_written_down_counts_instead_of_the_usual_one() =>
+        Assert.DoesNotContain(
+            Findings(Medium28 with { FitLineGap = Mm(13) }, Left(100), Right(100), Read(Measure.FitLineLength, 87)),
+            f => f.Code == FindingCode.FitLineGap
+        );
 
     [Theory]
     [InlineData(100, 235, HeadShape.Medium, false)]
@@ -136,7 +152,9 @@ public class CrossCheckTests
     {
         var nothing = Completeness.Missing([], FitStyle.Everyday);
         Assert.Equal(
-            [Measure.FitLineLength, Measure.SnoutHeight, Measure.SnoutGirth, Measure.SnoutWidth], nothing.Where(m => m.Use == MeasureUse.Choosing).Select(m => m.Measure));
+            [Measure.FitLineLength, Measure.SnoutHeight, Measure.SnoutGirth, Measure.SnoutWidth],
+            nothing.Where(m => m.Use == MeasureUse.Choosing).Select(m => m.Measure)
+        );
         Assert.Equal([Measure.NeckGirth, Measure.HeadGirth], nothing.Where(m => m.Use == MeasureUse.Strap).Select(m => m.Measure));
         Assert.Equal(3, nothing.Count(m => m.Use == MeasureUse.HeadShape));
         Assert.Equal(Measure.FitLineLength, nothing.Single(m => m.Blocking).Measure);
@@ -153,7 +171,9 @@ public class CrossCheckTests
     [Fact]
     public void What_was_not_read_is_completed_with_a_wider_doubt_and_says_so()
     {
-        var all = CompletedMeasures.Of(Assessment.Of([Read(Measure.FitLineLength, 80), Read(Measure.SnoutHeight, 78), Read(Measure.SnoutGirth, 270)], Medium28));
+        var all = CompletedMeasures.Of(
+            Assessment.Of([Read(Measure.FitLineLength, 80), Read(Measure.SnoutHeight, 78), Read(Measure.SnoutGirth, 270)], Medium28)
+        );
         CompletedMeasure Of(Measure measure) => all.Single(m => m.Measure == measure);
         Assert.Equal((Provenance.Measured, 1), (Of(Measure.SnoutGirth).State, Of(Measure.SnoutGirth).Count));
         Assert.Equal(Provenance.Derived, Of(Measure.SnoutWidth).State);

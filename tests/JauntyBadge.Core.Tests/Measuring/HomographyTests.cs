@@ -43,11 +43,16 @@ public class HomographyTests
         var camera = Camera(seed);
         PointMm[] plane = [.. Corners, .. Enumerable.Range(0, 8).Select(i => new PointMm(-40 + 25 * i, 17 * i % 90))];
         var picture = plane.Select(camera).ToArray();
-        var rows = plane.SelectMany((p, i) => new[]
-        {
-            new[] { picture[i].X, picture[i].Y, 1, 0, 0, 0, -p.X * picture[i].X, -p.X * picture[i].Y },
-            [0, 0, 0, picture[i].X, picture[i].Y, 1, -p.Y * picture[i].X, -p.Y * picture[i].Y],
-        }).ToArray();
+        var rows = plane
+            .SelectMany(
+                (p, i) =>
+                    new[]
+                    {
+                        new[] { picture[i].X, picture[i].Y, 1, 0, 0, 0, -p.X * picture[i].X, -p.X * picture[i].Y },
+                        [0, 0, 0, picture[i].X, picture[i].Y, 1, -p.Y * picture[i].X, -p.Y * picture[i].Y],
+                    }
+            )
+            .ToArray();
         var h = Matrix<double>.Build.DenseOfRowArrays(rows).QR().Solve(Vector<double>.Build.Dense([.. plane.SelectMany(p => new[] { p.X, p.Y })]));
         var four = Homography.Through([.. picture.Take(4)], Corners)!;
         return picture.All(q =>

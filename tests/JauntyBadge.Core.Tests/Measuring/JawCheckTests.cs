@@ -28,8 +28,15 @@ public class JawCheckTests
         var random = new Random(1403);
         double Normal() => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, random.NextDouble());
         var own = HeadsDiffer / Math.Sqrt(2);
-        var tape = new Measured(Measure.JawToNose, null, 1, Mm(100), Mm(0), Uncertainty.OfMean([Read(Measure.JawToNose, 100)], Coat.Ordinary, HouseRules.Ours)).StandardUncertainty.Millimeters;
-        var (from, to, skull) = shape switch { HeadShape.Long => (75, 135, 163 / 238.0), HeadShape.Short => (28, 72, 85 / 127.0), _ => (45, 115, 134 / 189.0) };
+        var tape = new Measured(Measure.JawToNose, null, 1, Mm(100), Mm(0), Uncertainty.OfMean([Read(Measure.JawToNose, 100)], Coat.Ordinary, HouseRules.Ours))
+            .StandardUncertainty
+            .Millimeters;
+        var (from, to, skull) = shape switch
+        {
+            HeadShape.Long => (75, 135, 163 / 238.0),
+            HeadShape.Short => (28, 72, 85 / 127.0),
+            _ => (45, 115, 134 / 189.0),
+        };
         var (dogs, caught, wrong, promised, asked) = (0, 0, 0, 0.0, 0);
         for (var eye = from; eye <= to; eye += 2)
         {
@@ -42,16 +49,26 @@ public class JawCheckTests
                 var occiput = eye * SnoutRules.HingeRatio(shape).Ours / skull * (1 + own * Normal());
                 var drop = height * (1 + 0.1 * Normal());
                 Reading Taken(Measure measure, double mm, Side? side = null) => Read(measure, mm + tape * Normal(), side);
-                List<Reading> head = [Taken(Measure.NoseToInnerEye, trueEye, Side.Left), Taken(Measure.NoseToInnerEye, trueEye, Side.Right), Taken(Measure.SnoutHeight, height)];
+                List<Reading> head =
+                [
+                    Taken(Measure.NoseToInnerEye, trueEye, Side.Left),
+                    Taken(Measure.NoseToInnerEye, trueEye, Side.Right),
+                    Taken(Measure.SnoutHeight, height),
+                ];
                 if (withOcciput)
                     head.Add(Taken(Measure.NoseToOcciput, occiput));
                 dogs++;
                 var level = Findings(shape, [.. head, Taken(Measure.JawToNose, mandible)]);
                 wrong += level.Any(f => f.Code == FindingCode.JawPointToPoint) ? 1 : 0;
                 asked += level.Any(f => f.Code == FindingCode.JawHeld) ? 1 : 0;
-                caught += Findings(shape, [.. head, Taken(Measure.JawToNose, Math.Sqrt(mandible * mandible + drop * drop))]).Any(f => f.Code is FindingCode.JawPointToPoint or FindingCode.JawUnexplained) ? 1 : 0;
+                caught += Findings(shape, [.. head, Taken(Measure.JawToNose, Math.Sqrt(mandible * mandible + drop * drop))])
+                    .Any(f => f.Code is FindingCode.JawPointToPoint or FindingCode.JawUnexplained)
+                    ? 1
+                    : 0;
                 var u = Mm(tape);
-                promised += JawCheck.For((Mm(trueEye), u / Math.Sqrt(2)), withOcciput ? (Mm(occiput), u) : null, (Mm(height), u), u, shape, HouseRules.Ours)!.Power;
+                promised += JawCheck
+                    .For((Mm(trueEye), u / Math.Sqrt(2)), withOcciput ? (Mm(occiput), u) : null, (Mm(height), u), u, shape, HouseRules.Ours)!
+                    .Power;
             }
         }
 
@@ -133,7 +150,13 @@ public class JawCheckTests
     public void A_reading_that_neither_way_explains_is_questioned(double jaw, bool questioned)
     {
         var eye = 156 / SnoutRules.HingeRatio(HeadShape.Long).Ours;
-        Reading[] readings = [Read(Measure.NoseToInnerEye, eye, Side.Left), Read(Measure.NoseToInnerEye, eye, Side.Right), Read(Measure.SnoutHeight, 61), Read(Measure.JawToNose, jaw)];
+        Reading[] readings =
+        [
+            Read(Measure.NoseToInnerEye, eye, Side.Left),
+            Read(Measure.NoseToInnerEye, eye, Side.Right),
+            Read(Measure.SnoutHeight, 61),
+            Read(Measure.JawToNose, jaw),
+        ];
         Assert.Equal(questioned, Findings(HeadShape.Long, readings).Any(f => f.Code == FindingCode.JawUnexplained));
     }
 }

@@ -31,14 +31,18 @@ public class MeasuringLawTests
     public bool Usual_lengths_lie_in_their_range_and_grow_with_the_dog(byte which, byte kg)
     {
         var (measure, mass) = ((Measure)(which % 13), Mass.FromKilograms(2 + kg % 60));
-        return Enum.GetValues<HeadShape>().All(shape =>
-        {
-            var usual = PlausibleRange.Usual(measure, shape, mass, HouseRules.Ours);
-            var (low, high) = PlausibleRange.For(measure, shape, mass, HouseRules.Ours);
-            var (widestLow, widestHigh) = PlausibleRange.For(measure, shape, null, HouseRules.Ours);
-            return low < usual && usual < high && widestLow <= low && high <= widestHigh
-                && Math.Abs(PlausibleRange.Usual(measure, shape, mass * 8, HouseRules.Ours) / usual - 2) < 1e-9;
-        });
+        return Enum.GetValues<HeadShape>()
+            .All(shape =>
+            {
+                var usual = PlausibleRange.Usual(measure, shape, mass, HouseRules.Ours);
+                var (low, high) = PlausibleRange.For(measure, shape, mass, HouseRules.Ours);
+                var (widestLow, widestHigh) = PlausibleRange.For(measure, shape, null, HouseRules.Ours);
+                return low < usual
+                    && usual < high
+                    && widestLow <= low
+                    && high <= widestHigh
+                    && Math.Abs(PlausibleRange.Usual(measure, shape, mass * 8, HouseRules.Ours) / usual - 2) < 1e-9;
+            });
     }
 
     /// <summary>A head whose measures follow from each other, read without error: nothing asks to be taken again, in either school.</summary>
@@ -46,16 +50,31 @@ public class MeasuringLawTests
     public bool A_head_that_agrees_with_itself_raises_no_check(byte size, byte shapeByte, byte tall, byte gapByte)
     {
         var shape = (HeadShape)(shapeByte % 3);
-        var eye = shape switch { HeadShape.Long => 70 + size % 70, HeadShape.Short => 30 + size % 45, _ => 45 + size % 75 };
+        var eye = shape switch
+        {
+            HeadShape.Long => 70 + size % 70,
+            HeadShape.Short => 30 + size % 45,
+            _ => 45 + size % 75,
+        };
         var height = eye * SnoutRules.WidthRatio(shape).Ours * SnoutRules.HeightRatio(shape).Ours * (0.9 + tall % 20 / 100.0);
         var width = eye * SnoutRules.WidthRatio(shape).Ours;
         var gap = Math.Min(13 + gapByte % 13, 0.4 * eye);
-        var face = shape switch { HeadShape.Long => 0.46, HeadShape.Short => 0.34, _ => 0.44 };
+        var face = shape switch
+        {
+            HeadShape.Long => 0.46,
+            HeadShape.Short => 0.34,
+            _ => 0.44,
+        };
         Reading[] readings =
         [
-            Read(Measure.NoseToInnerEye, eye, Side.Left), Read(Measure.NoseToInnerEye, eye + 1, Side.Right), Read(Measure.FitLineLength, eye - gap),
-            Read(Measure.SnoutHeight, height), Read(Measure.SnoutWidth, width), Read(Measure.SnoutGirth, SnoutSection.Girth(Mm(height), Mm(width)).Millimeters),
-            Read(Measure.JawToNose, eye * SnoutRules.HingeRatio(shape).Ours), Read(Measure.NoseToOcciput, eye / face),
+            Read(Measure.NoseToInnerEye, eye, Side.Left),
+            Read(Measure.NoseToInnerEye, eye + 1, Side.Right),
+            Read(Measure.FitLineLength, eye - gap),
+            Read(Measure.SnoutHeight, height),
+            Read(Measure.SnoutWidth, width),
+            Read(Measure.SnoutGirth, SnoutSection.Girth(Mm(height), Mm(width)).Millimeters),
+            Read(Measure.JawToNose, eye * SnoutRules.HingeRatio(shape).Ours),
+            Read(Measure.NoseToOcciput, eye / face),
         ];
         var about = new Circumstances { OtherWays = [new(ShapeWay.Seen, null, shape, "", Basis.House("in a test"))], FitLineGap = Mm(gap) };
         return Assessment.Of(readings, about).Findings.All(f => f.Severity != Severity.Check);
@@ -67,7 +86,10 @@ public class MeasuringLawTests
     {
         var with = (Tool)(tool % 5);
         Reading[] Same(int n) => [.. Enumerable.Repeat(new Reading(Measure.SnoutWidth, null, Mm(70), ReadingUnit.Mm, with), n)];
-        var (one, many) = (Uncertainty.OfMean(Same(1), Coat.Ordinary, HouseRules.Ours), Uncertainty.OfMean(Same(2 + count % 20), Coat.Ordinary, HouseRules.Ours));
+        var (one, many) = (
+            Uncertainty.OfMean(Same(1), Coat.Ordinary, HouseRules.Ours),
+            Uncertainty.OfMean(Same(2 + count % 20), Coat.Ordinary, HouseRules.Ours)
+        );
         return many < one && many >= ToolRules.Own(with, HouseRules.Ours);
     }
 
@@ -90,19 +112,46 @@ public class MeasuringLawTests
     {
         Reading[] wrong =
         [
-            Read(Measure.NoseToInnerEye, 100, Side.Left), Read(Measure.NoseToInnerEye, 112, Side.Right), Read(Measure.InnerEyeSpacing, 210), Read(Measure.FitLineLength, 50),
-            Read(Measure.SnoutGirth, 500), Read(Measure.SnoutHeight, 80), Read(Measure.SnoutWidth, 72), Read(Measure.JawToNose, 300), Read(Measure.NoseToOcciput, 120),
-            Read(Measure.NeckGirth, 430), Read(Measure.NeckGirth, 450), Read(Measure.HeadGirth, 480), Read(Measure.HeadGirth, 481), Read(Measure.HeadGirth, 500), Read(Measure.SkullWidth, 9),
+            Read(Measure.NoseToInnerEye, 100, Side.Left),
+            Read(Measure.NoseToInnerEye, 112, Side.Right),
+            Read(Measure.InnerEyeSpacing, 210),
+            Read(Measure.FitLineLength, 50),
+            Read(Measure.SnoutGirth, 500),
+            Read(Measure.SnoutHeight, 80),
+            Read(Measure.SnoutWidth, 72),
+            Read(Measure.JawToNose, 300),
+            Read(Measure.NoseToOcciput, 120),
+            Read(Measure.NeckGirth, 430),
+            Read(Measure.NeckGirth, 450),
+            Read(Measure.HeadGirth, 480),
+            Read(Measure.HeadGirth, 481),
+            Read(Measure.HeadGirth, 500),
+            Read(Measure.SkullWidth, 9),
         ];
         var findings = Assessment.Of(wrong, new Circumstances { BodyMass = Mass.FromKilograms(28) }).Findings;
         Assert.Superset(
-            new HashSet<FindingCode> { FindingCode.SidesDiffer, FindingCode.ImpossibleSpacing, FindingCode.FitLineGap, FindingCode.GirthBounds, FindingCode.FaceShare, FindingCode.JawUnexplained, FindingCode.ThirdReading, FindingCode.OddOneOut, FindingCode.Implausible },
-            findings.Select(f => f.Code).ToHashSet());
-        Assert.All(findings, f =>
-        {
-            Assert.Contains(word, new MeasuringWords(unit).Message(f), StringComparison.Ordinal);
-            Assert.True(MeasuringWords.Retake(f).Length > 10 && f.Basis.Note.Length > 5 && f.Measures.Count > 0, $"{f.Code}");
-        });
+            new HashSet<FindingCode>
+            {
+                FindingCode.SidesDiffer,
+                FindingCode.ImpossibleSpacing,
+                FindingCode.FitLineGap,
+                FindingCode.GirthBounds,
+                FindingCode.FaceShare,
+                FindingCode.JawUnexplained,
+                FindingCode.ThirdReading,
+                FindingCode.OddOneOut,
+                FindingCode.Implausible,
+            },
+            findings.Select(f => f.Code).ToHashSet()
+        );
+        Assert.All(
+            findings,
+            f =>
+            {
+                Assert.Contains(word, new MeasuringWords(unit).Message(f), StringComparison.Ordinal);
+                Assert.True(MeasuringWords.Retake(f).Length > 10 && f.Basis.Note.Length > 5 && f.Measures.Count > 0, $"{f.Code}");
+            }
+        );
         Assert.Equal(findings.OrderByDescending(f => f.Severity).Select(f => f.Code), findings.Select(f => f.Code));
     }
 }

@@ -30,54 +30,66 @@ public class PhotoCoverageTests
         var (errors, inside) = (new Dictionary<MeasureLine, List<double>>(), new Dictionary<MeasureLine, int>());
         for (var picture = 0; picture < Pictures; picture++)
         {
-            var (eye, ratio) = shape switch { HeadShape.Long => (114.0, 1.43), HeadShape.Short => (48, 1.77), _ => (89, 1.51) };
+            var (eye, ratio) = shape switch
+            {
+                HeadShape.Long => (114.0, 1.43),
+                HeadShape.Short => (48, 1.77),
+                _ => (89, 1.51),
+            };
             eye *= Math.Exp(0.15 * Normal());
             var height = eye * SnoutRules.WidthRatio(shape).Ours * SnoutRules.HeightRatio(shape).Ours * (1 + 0.1 * Normal());
             var width = eye * SnoutRules.WidthRatio(shape).Ours * (1 + 0.1 * Normal());
             var half = eye * SnoutRules.SpacingRatio(shape).Ours * (1 + 0.1 * Normal()) / 2;
             var (jaw, stop, occiput, skull) = (eye * ratio, eye * 1.05, eye * 2.1, eye * 0.6);
-            var (landmarks, truth) = view == PhotoView.Side
-                ? (new Dictionary<Landmark, Place>
-                {
-                    [Landmark.NoseTip] = new(0, 0.05 * height, 0),
-                    [Landmark.InnerEye] = new(eye, 0.06 * height, half),
-                    [Landmark.FitLineTop] = new(eye - 15, 0, 0),
-                    [Landmark.FitLineUnder] = new(eye - 15, height, 0),
-                    [Landmark.ThroatBump] = new(jaw, height, 0),
-                    [Landmark.BridgeFront] = new(0.2 * eye, 0, 0),
-                    [Landmark.BridgeBack] = new(0.8 * eye, 0, 0),
-                    [Landmark.Stop] = new(stop, -6, 0),
-                    [Landmark.Occiput] = new(occiput, -20, 0),
-                }, new Dictionary<MeasureLine, double>
-                {
-                    [new(Measure.NoseToInnerEye, Side.Left)] = Math.Sqrt(eye * eye + Math.Pow(0.01 * height, 2) + half * half),
-                    [new(Measure.FitLineLength)] = eye - 15,
-                    [new(Measure.SnoutHeight)] = height,
-                    [new(Measure.JawToNose)] = jaw,
-                    [new(Measure.StopToNose)] = Math.Sqrt(stop * stop + Math.Pow(6 + 0.05 * height, 2)),
-                    [new(Measure.StopToOcciput)] = Math.Sqrt(Math.Pow(occiput - stop, 2) + 14 * 14),
-                })
-                : (new Dictionary<Landmark, Place>
-                {
-                    [Landmark.NoseTip] = Above(0, 0, 0.05),
-                    [Landmark.InnerEyeLeft] = Above(eye, half, 0.06),
-                    [Landmark.InnerEyeRight] = Above(eye, -half, 0.06),
-                    [Landmark.SnoutLeft] = Above(eye - 15, width / 2, 0.5),
-                    [Landmark.SnoutRight] = Above(eye - 15, -width / 2, 0.5),
-                    [Landmark.SkullLeft] = Above(1.4 * eye, skull, 0.25),
-                    [Landmark.SkullRight] = Above(1.4 * eye, -skull, 0.25),
-                    [Landmark.Stop] = Above(stop, 0, 0),
-                    [Landmark.Occiput] = Above(occiput, 0, 0),
-                }, new Dictionary<MeasureLine, double>
-                {
-                    [new(Measure.NoseToInnerEye, Side.Left)] = Math.Sqrt(eye * eye + half * half),
-                    [new(Measure.NoseToInnerEye, Side.Right)] = Math.Sqrt(eye * eye + half * half),
-                    [new(Measure.InnerEyeSpacing)] = 2 * half,
-                    [new(Measure.SnoutWidth)] = width,
-                    [new(Measure.SkullWidth)] = 2 * skull,
-                    [new(Measure.StopToNose)] = stop,
-                    [new(Measure.StopToOcciput)] = occiput - stop,
-                });
+            var (landmarks, truth) =
+                view == PhotoView.Side
+                    ? (
+                        new Dictionary<Landmark, Place>
+                        {
+                            [Landmark.NoseTip] = new(0, 0.05 * height, 0),
+                            [Landmark.InnerEye] = new(eye, 0.06 * height, half),
+                            [Landmark.FitLineTop] = new(eye - 15, 0, 0),
+                            [Landmark.FitLineUnder] = new(eye - 15, height, 0),
+                            [Landmark.ThroatBump] = new(jaw, height, 0),
+                            [Landmark.BridgeFront] = new(0.2 * eye, 0, 0),
+                            [Landmark.BridgeBack] = new(0.8 * eye, 0, 0),
+                            [Landmark.Stop] = new(stop, -6, 0),
+                            [Landmark.Occiput] = new(occiput, -20, 0),
+                        },
+                        new Dictionary<MeasureLine, double>
+                        {
+                            [new(Measure.NoseToInnerEye, Side.Left)] = Math.Sqrt(eye * eye + Math.Pow(0.01 * height, 2) + half * half),
+                            [new(Measure.FitLineLength)] = eye - 15,
+                            [new(Measure.SnoutHeight)] = height,
+                            [new(Measure.JawToNose)] = jaw,
+                            [new(Measure.StopToNose)] = Math.Sqrt(stop * stop + Math.Pow(6 + 0.05 * height, 2)),
+                            [new(Measure.StopToOcciput)] = Math.Sqrt(Math.Pow(occiput - stop, 2) + 14 * 14),
+                        }
+                    )
+                    : (
+                        new Dictionary<Landmark, Place>
+                        {
+                            [Landmark.NoseTip] = Above(0, 0, 0.05),
+                            [Landmark.InnerEyeLeft] = Above(eye, half, 0.06),
+                            [Landmark.InnerEyeRight] = Above(eye, -half, 0.06),
+                            [Landmark.SnoutLeft] = Above(eye - 15, width / 2, 0.5),
+                            [Landmark.SnoutRight] = Above(eye - 15, -width / 2, 0.5),
+                            [Landmark.SkullLeft] = Above(1.4 * eye, skull, 0.25),
+                            [Landmark.SkullRight] = Above(1.4 * eye, -skull, 0.25),
+                            [Landmark.Stop] = Above(stop, 0, 0),
+                            [Landmark.Occiput] = Above(occiput, 0, 0),
+                        },
+                        new Dictionary<MeasureLine, double>
+                        {
+                            [new(Measure.NoseToInnerEye, Side.Left)] = Math.Sqrt(eye * eye + half * half),
+                            [new(Measure.NoseToInnerEye, Side.Right)] = Math.Sqrt(eye * eye + half * half),
+                            [new(Measure.InnerEyeSpacing)] = 2 * half,
+                            [new(Measure.SnoutWidth)] = width,
+                            [new(Measure.SkullWidth)] = 2 * skull,
+                            [new(Measure.StopToNose)] = stop,
+                            [new(Measure.StopToOcciput)] = occiput - stop,
+                        }
+                    );
             Place Above(double x, double y, double down) => new(x, y, (0.3 - down) * height + 5 * Normal());
             var distance = 700 + 900 * random.NextDouble();
             var focal = distance * 1500 / (occiput + 120);
@@ -96,7 +108,11 @@ public class PhotoCoverageTests
             var (left, top) = picture % 2 == 0 ? (-100.0, 10.0) : (0.3 * eye, view == PhotoView.Side ? 1.15 * height : 0.6 * width + 8);
             var off = 50 * (random.NextDouble() - 0.5);
             PixelPoint[] corners = [.. new[] { (0.0, 0.0), (85.6, 0), (85.6, 53.98), (0, 53.98) }.Select(c => See(new(left + c.Item1, top + c.Item2, off), 1))];
-            var question = new PhotoQuestion(view, new(ReferenceKind.Card, corners, LongSideFirst: true), landmarks.ToDictionary(l => l.Key, l => See(l.Value, 2)))
+            var question = new PhotoQuestion(
+                view,
+                new(ReferenceKind.Card, corners, LongSideFirst: true),
+                landmarks.ToDictionary(l => l.Key, l => See(l.Value, 2))
+            )
             {
                 HeadShape = shape,
                 PictureSize = picture % 3 == 0 ? null : (4000, 3000),
@@ -114,12 +130,15 @@ public class PhotoCoverageTests
         }
 
         Assert.True(errors.Count >= 6);
-        Assert.All(errors, e =>
-        {
-            Assert.True(e.Value.Count > 0.7 * Pictures, $"{e.Key}: only {e.Value.Count} pictures were taken");
-            Assert.True(inside[e.Key] >= 0.90 * e.Value.Count, $"{e.Key}: {inside[e.Key]} of {e.Value.Count} inside");
-            if (view == PhotoView.Side)
-                Assert.True(e.Value.Median() < 0.02, $"{e.Key}: median error {e.Value.Median():0.0%}");
-        });
+        Assert.All(
+            errors,
+            e =>
+            {
+                Assert.True(e.Value.Count > 0.7 * Pictures, $"{e.Key}: only {e.Value.Count} pictures were taken");
+                Assert.True(inside[e.Key] >= 0.90 * e.Value.Count, $"{e.Key}: {inside[e.Key]} of {e.Value.Count} inside");
+                if (view == PhotoView.Side)
+                    Assert.True(e.Value.Median() < 0.02, $"{e.Key}: median error {e.Value.Median():0.0%}");
+            }
+        );
     }
 }

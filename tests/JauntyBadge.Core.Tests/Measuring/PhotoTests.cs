@@ -9,20 +9,24 @@ namespace JauntyBadge.Core.Tests.Measuring;
 public class PhotoTests
 {
     /// <summary>Square on at 4 pixels a millimetre: a card at the origin, the head beside it.</summary>
-    private static PhotoQuestion SquareOn(double pixelsPerMm = 4) => new(
-        PhotoView.Side, new PhotoReference(ReferenceKind.Card, At(pixelsPerMm, (0, 0), (85.6, 0), (85.6, 53.98), (0, 53.98))),
-        new Dictionary<Landmark, PixelPoint>
-        {
-            [Landmark.NoseTip] = At(pixelsPerMm, (-20, 70))[0],
-            [Landmark.InnerEye] = At(pixelsPerMm, (80, 70))[0],
-            [Landmark.FitLineTop] = At(pixelsPerMm, (61, 66))[0],
-            [Landmark.FitLineUnder] = At(pixelsPerMm, (61, 146))[0],
-            [Landmark.ThroatBump] = At(pixelsPerMm, (131, 146))[0],
-            [Landmark.BridgeFront] = At(pixelsPerMm, (0, 66))[0],
-            [Landmark.BridgeBack] = At(pixelsPerMm, (50, 66))[0],
-        });
+    private static PhotoQuestion SquareOn(double pixelsPerMm = 4) =>
+        new(
+            PhotoView.Side,
+            new PhotoReference(ReferenceKind.Card, At(pixelsPerMm, (0, 0), (85.6, 0), (85.6, 53.98), (0, 53.98))),
+            new Dictionary<Landmark, PixelPoint>
+            {
+                [Landmark.NoseTip] = At(pixelsPerMm, (-20, 70))[0],
+                [Landmark.InnerEye] = At(pixelsPerMm, (80, 70))[0],
+                [Landmark.FitLineTop] = At(pixelsPerMm, (61, 66))[0],
+                [Landmark.FitLineUnder] = At(pixelsPerMm, (61, 146))[0],
+                [Landmark.ThroatBump] = At(pixelsPerMm, (131, 146))[0],
+                [Landmark.BridgeFront] = At(pixelsPerMm, (0, 66))[0],
+                [Landmark.BridgeBack] = At(pixelsPerMm, (50, 66))[0],
+            }
+        );
 
-    private static PixelPoint[] At(double pixelsPerMm, params (double X, double Y)[] mm) => [.. mm.Select(p => new PixelPoint(500 + pixelsPerMm * p.X, 400 + pixelsPerMm * p.Y))];
+    private static PixelPoint[] At(double pixelsPerMm, params (double X, double Y)[] mm) =>
+        [.. mm.Select(p => new PixelPoint(500 + pixelsPerMm * p.X, 400 + pixelsPerMm * p.Y))];
 
     private static PhotoSolution Solve(PhotoQuestion question)
     {
@@ -61,7 +65,13 @@ public class PhotoTests
     {
         var question = SquareOn();
         var (cos, sin) = (Math.Cos(0.35), Math.Sin(0.35));
-        var turned = question with { Landmarks = question.Landmarks.ToDictionary(l => l.Key, l => new PixelPoint(500 + (l.Value.X - 500) * cos - (l.Value.Y - 400) * sin, 400 + (l.Value.X - 500) * sin + (l.Value.Y - 400) * cos)) };
+        var turned = question with
+        {
+            Landmarks = question.Landmarks.ToDictionary(
+                l => l.Key,
+                l => new PixelPoint(500 + (l.Value.X - 500) * cos - (l.Value.Y - 400) * sin, 400 + (l.Value.X - 500) * sin + (l.Value.Y - 400) * cos)
+            ),
+        };
         Assert.Equal(151, Value(Solve(turned), Measure.JawToNose), 6);
     }
 
@@ -102,7 +112,10 @@ public class PhotoTests
 
             PixelPoint[] corners = [See(-42.8, -26.99), See(42.8, -26.99), See(42.8, 26.99), See(-42.8, 26.99)];
             var question = new PhotoQuestion(
-                PhotoView.Side, new(ReferenceKind.Card, corners, LongSideFirst: true), new Dictionary<Landmark, PixelPoint> { [Landmark.NoseTip] = See(-30, 0), [Landmark.Stop] = See(30, 10) });
+                PhotoView.Side,
+                new(ReferenceKind.Card, corners, LongSideFirst: true),
+                new Dictionary<Landmark, PixelPoint> { [Landmark.NoseTip] = See(-30, 0), [Landmark.Stop] = See(30, 10) }
+            );
             if (refused)
                 Assert.Equal("too-slanted", Refused(question));
             else
@@ -110,7 +123,10 @@ public class PhotoTests
 
             // Told from the picture alone, it holds up to 65°.
             if (aboutShort <= 65)
-                Assert.Equal(!refused, PhotoSolver.TrySolve(question with { Reference = new(ReferenceKind.Card, [corners[2], corners[0], corners[3], corners[1]]) }, out _, out _));
+                Assert.Equal(
+                    !refused,
+                    PhotoSolver.TrySolve(question with { Reference = new(ReferenceKind.Card, [corners[2], corners[0], corners[3], corners[1]]) }, out _, out _)
+                );
         }
     }
 
@@ -118,7 +134,14 @@ public class PhotoTests
     [InlineData(ReferenceKind.A4, 297, 210)]
     [InlineData(ReferenceKind.A5, 210, 148)]
     public void Sheets_of_the_A_series_serve_as_well(ReferenceKind kind, double l, double s) =>
-        Assert.Equal(80, Value(Solve(SquareOn() with { Reference = new(kind, At(4, (-100, -220), (-100 + l, -220), (-100 + l, -220 + s), (-100, -220 + s))) }), Measure.SnoutHeight), 6);
+        Assert.Equal(
+            80,
+            Value(
+                Solve(SquareOn() with { Reference = new(kind, At(4, (-100, -220), (-100 + l, -220), (-100 + l, -220 + s), (-100, -220 + s))) }),
+                Measure.SnoutHeight
+            ),
+            6
+        );
 
     [Fact]
     public void A_ruler_gives_scale_alone_and_more_doubt()
@@ -139,13 +162,24 @@ public class PhotoTests
         PixelPoint Moved(PixelPoint p, double by) => new(p.X + by * Normal(), p.Y + by * Normal());
         var question = SquareOn();
         var stated = Solve(question).Measures.Single(m => m.Measure == Measure.JawToNose);
-        var runs = Enumerable.Range(0, 1000).Select(_ => Value(
-            Solve(question with
-            {
-                Landmarks = question.Landmarks.ToDictionary(l => l.Key, l => Moved(l.Value, PhotoRules.Click.Ours)),
-                Reference = question.Reference with { Corners = [.. question.Reference.Corners.Select(c => Moved(c, PhotoRules.Click.Ours * PhotoRules.CornerShare.Ours))] },
-            }),
-            Measure.JawToNose)).ToList();
+        var runs = Enumerable
+            .Range(0, 1000)
+            .Select(_ =>
+                Value(
+                    Solve(
+                        question with
+                        {
+                            Landmarks = question.Landmarks.ToDictionary(l => l.Key, l => Moved(l.Value, PhotoRules.Click.Ours)),
+                            Reference = question.Reference with
+                            {
+                                Corners = [.. question.Reference.Corners.Select(c => Moved(c, PhotoRules.Click.Ours * PhotoRules.CornerShare.Ours))],
+                            },
+                        }
+                    ),
+                    Measure.JawToNose
+                )
+            )
+            .ToList();
         var mean = runs.Average();
         var spread = Math.Sqrt(runs.Sum(r => (r - mean) * (r - mean)) / (runs.Count - 1));
         var expected = Math.Sqrt(Math.Pow(stated.FromClicks.Millimeters, 2) + Math.Pow(stated.FromReference.Millimeters, 2));
@@ -185,7 +219,8 @@ public class PhotoTests
         var (low, high) = (SnoutSection.EllipsePerimeter(Mm(40), Mm(30)), SnoutSection.Girth(Mm(80), Mm(60)));
         Assert.Equal((low + high).Millimeters / 2, value.Millimeters, 9);
         Assert.True(doubt > (high - low) / (2 * Math.Sqrt(3)));
-        var girth = Solve(SquareOn() with { OtherExtent = new Measured(Measure.SnoutWidth, null, 1, Mm(72), Mm(0), Mm(2)) }).Measures.Single(m => m.Measure == Measure.SnoutGirth);
+        var girth = Solve(SquareOn() with { OtherExtent = new Measured(Measure.SnoutWidth, null, 1, Mm(72), Mm(0), Mm(2)) })
+            .Measures.Single(m => m.Measure == Measure.SnoutGirth);
         Assert.InRange(girth.Value.Millimeters, 235, 275);
         Assert.DoesNotContain(Solve(SquareOn()).Measures, m => m.Measure == Measure.SnoutGirth);
     }
@@ -204,15 +239,24 @@ public class PhotoTests
     public void From_above_both_sides_and_the_widths_are_seen()
     {
         PixelPoint P(double x, double y) => At(4, (x, y))[0];
-        var solution = Solve(new PhotoQuestion(PhotoView.Top, SquareOn().Reference, new Dictionary<Landmark, PixelPoint>
-        {
-            [Landmark.NoseTip] = P(0, 100),
-            [Landmark.InnerEyeLeft] = P(96, 128),
-            [Landmark.InnerEyeRight] = P(96, 72),
-            [Landmark.SnoutLeft] = P(70, 136),
-            [Landmark.SnoutRight] = P(70, 64),
-        }));
-        Assert.Equal(["NoseToInnerEye/Left", "NoseToInnerEye/Right", "InnerEyeSpacing/", "SnoutWidth/"], solution.Measures.Select(m => $"{m.Measure}/{m.Side}"));
+        var solution = Solve(
+            new PhotoQuestion(
+                PhotoView.Top,
+                SquareOn().Reference,
+                new Dictionary<Landmark, PixelPoint>
+                {
+                    [Landmark.NoseTip] = P(0, 100),
+                    [Landmark.InnerEyeLeft] = P(96, 128),
+                    [Landmark.InnerEyeRight] = P(96, 72),
+                    [Landmark.SnoutLeft] = P(70, 136),
+                    [Landmark.SnoutRight] = P(70, 64),
+                }
+            )
+        );
+        Assert.Equal(
+            ["NoseToInnerEye/Left", "NoseToInnerEye/Right", "InnerEyeSpacing/", "SnoutWidth/"],
+            solution.Measures.Select(m => $"{m.Measure}/{m.Side}")
+        );
         Assert.All(new[] { 100.0, 100, 56, 72 }.Zip(solution.Measures), m => Assert.InRange(m.Second.Value.Millimeters / m.First, 0.97, 1.03));
     }
 
@@ -220,7 +264,8 @@ public class PhotoTests
     public void One_landmark_or_landmarks_of_the_other_view_bring_advice()
     {
         var question = SquareOn();
-        PhotoSolution With(params Landmark[] landmarks) => Solve(question with { Landmarks = landmarks.ToDictionary(l => l, l => question.Landmarks.GetValueOrDefault(l, new PixelPoint(700, 500))) });
+        PhotoSolution With(params Landmark[] landmarks) =>
+            Solve(question with { Landmarks = landmarks.ToDictionary(l => l, l => question.Landmarks.GetValueOrDefault(l, new PixelPoint(700, 500))) });
         Assert.Contains("mark a second one", PhotoWords.Advice(Assert.Single(With(Landmark.NoseTip).Hints)), StringComparison.Ordinal);
         Assert.Contains("Was it taken from above?", PhotoWords.Advice(With(Landmark.InnerEyeLeft, Landmark.InnerEyeRight).Hints[0]), StringComparison.Ordinal);
         Assert.Empty(With(Landmark.NoseTip, Landmark.InnerEye).Hints);

@@ -1,5 +1,5 @@
-using System.Text.Json.Nodes;
 using System.Globalization;
+using System.Text.Json.Nodes;
 using FsCheck.Xunit;
 using JauntyBadge.Core.Measuring;
 using UnitsNet;
@@ -84,6 +84,9 @@ public class ReadingParserTests
     {
         var cases = JsonNode.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "length-cases.json")))!.AsArray();
         Assert.True(cases.Count > 20);
-        Assert.All(cases, c => Assert.Equal((string)c![2]!, Length.FromMillimeters((double)c[0]!).Show(Enum.Parse<ReadingUnit>((string)c[1]!, ignoreCase: true))));
+        Assert.All(
+            cases,
+            c => Assert.Equal((string)c![2]!, Length.FromMillimeters((double)c[0]!).Show(Enum.Parse<ReadingUnit>((string)c[1]!, ignoreCase: true)))
+        );
     }
 }

@@ -11,8 +11,7 @@ public class ReadingTests
 
     /// <summary>GUM, JCGM 100:2008, 4.3.7: a resolution of ±0.5 mm has u = 0.2887 mm.</summary>
     [Fact]
-    public void Resolution_follows_the_rectangular_distribution() =>
-        Assert.Equal(0.2887, Uncertainty.Rectangular(Mm(0.5)).Millimeters, 4);
+    public void Resolution_follows_the_rectangular_distribution() => Assert.Equal(0.2887, Uncertainty.Rectangular(Mm(0.5)).Millimeters, 4);
 
     /// <summary>u² = s²/n + a²/3 + u_tool² by hand: readings 98, 100, 102 have s = 2; tool values are the handbook's (House).</summary>
     [Theory]
@@ -116,7 +115,16 @@ public class ReadingTests
     public void Growth_weight_and_a_clipped_coat_ask_for_new_measures(int days, double kgThen, double kgNow, Coat now, bool growing, int reasons)
     {
         var today = new DateOnly(2026, 6, 1);
-        Assert.Equal(reasons, Remeasure.Reasons(
-            new SetState(today.AddDays(-days), Mass.FromKilograms(kgThen), Coat.Ordinary), new SetState(today, Mass.FromKilograms(kgNow), now), growing, HouseRules.Ours).Count);
+        Assert.Equal(
+            reasons,
+            Remeasure
+                .Reasons(
+                    new SetState(today.AddDays(-days), Mass.FromKilograms(kgThen), Coat.Ordinary),
+                    new SetState(today, Mass.FromKilograms(kgNow), now),
+                    growing,
+                    HouseRules.Ours
+                )
+                .Count
+        );
     }
 }

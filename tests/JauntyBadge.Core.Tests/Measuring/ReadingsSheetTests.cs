@@ -21,7 +21,17 @@ public class ReadingsSheetTests
         var read = ReadingsSheet.Read(ReadingsSheet.Write(readings), ReadingUnit.Cm);
         Assert.Empty(read.Bad);
         Assert.Equal([95.25, 272], read.Good.Select(g => Math.Round(g.Value.Value.Millimeters, 6)));
-        Assert.Equal((Measure.NoseToInnerEye, Side.Left, Tool.SoftTape, "Wren, \"the elder\"", At, At), (read.Good[0].Measure, read.Good[0].Side!.Value, read.Good[0].Tool, read.Good[0].TakenBy, read.Good[0].TakenAt!.Value, read.Good[0].SetStarted!.Value));
+        Assert.Equal(
+            (Measure.NoseToInnerEye, Side.Left, Tool.SoftTape, "Wren, \"the elder\"", At, At),
+            (
+                read.Good[0].Measure,
+                read.Good[0].Side!.Value,
+                read.Good[0].Tool,
+                read.Good[0].TakenBy,
+                read.Good[0].TakenAt!.Value,
+                read.Good[0].SetStarted!.Value
+            )
+        );
         Assert.Equal("tape\nslipped", read.Good[1].SetAside);
     }
 
@@ -38,14 +48,19 @@ public class ReadingsSheetTests
         csv.Read();
         csv.Read();
         Assert.All(csv.Record!, cell => Assert.DoesNotContain(cell.FirstOrDefault(), "=@+-\t\r"));
-        Assert.Equal((by, by), (ReadingsSheet.Read(text, ReadingUnit.Mm).Good.Single().TakenBy, ReadingsSheet.Read(text, ReadingUnit.Mm).Good.Single().SetAside));
+        Assert.Equal(
+            (by, by),
+            (ReadingsSheet.Read(text, ReadingUnit.Mm).Good.Single().TakenBy, ReadingsSheet.Read(text, ReadingUnit.Mm).Good.Single().SetAside)
+        );
     }
 
     [Fact]
     public void Bad_rows_are_told_with_their_number_and_good_ones_offered()
     {
         var read = ReadingsSheet.Read(
-            "Measure;Side;Value;Unit\r\nNose to inner eye;L;9,8;cm\r\nsnoutGirth;;ninety;mm\r\nearLength;;50;mm\r\nneckGirth;left;430;mm\r\nsnoutWidth;;73;furlong\r\n\r\njawToNose;;149;\r\n", ReadingUnit.Mm);
+            "Measure;Side;Value;Unit\r\nNose to inner eye;L;9,8;cm\r\nsnoutGirth;;ninety;mm\r\nearLength;;50;mm\r\nneckGirth;left;430;mm\r\nsnoutWidth;;73;furlong\r\n\r\njawToNose;;149;\r\n",
+            ReadingUnit.Mm
+        );
         Assert.Equal([98, 149], read.Good.Select(g => Math.Round(g.Value.Value.Millimeters, 6)));
         Assert.Equal([2, 8], read.Good.Select(g => g.Row));
         Assert.Equal([3, 4, 5, 6], read.Bad.Select(b => b.Row));
@@ -98,10 +113,20 @@ public class ReadingsSheetTests
     [Fact]
     public void Uncertainty_and_how_a_jaw_was_held_come_back()
     {
-        var written = ReadingsSheet.Write([new(DateTime.UnixEpoch, Measure.JawToNose, null, "150 mm", 150, Tool.Photo, null, DateTime.UnixEpoch, null, 3.2, JawHeld.PointToPoint)]);
+        var written = ReadingsSheet.Write([
+            new(DateTime.UnixEpoch, Measure.JawToNose, null, "150 mm", 150, Tool.Photo, null, DateTime.UnixEpoch, null, 3.2, JawHeld.PointToPoint),
+        ]);
         var row = Assert.Single(ReadingsSheet.Read(written, ReadingUnit.Mm).Good);
         Assert.Equal((3.2, JawHeld.PointToPoint), (row.UncertaintyMm!.Value, row.Held!.Value));
-        Assert.Contains("uncertainty_mm", Assert.Single(ReadingsSheet.Read("measure,value,uncertainty_mm\nneckGirth,430,-1\n", ReadingUnit.Mm).Bad).Problem, StringComparison.Ordinal);
-        Assert.Contains("held", Assert.Single(ReadingsSheet.Read("measure,value,held\nneckGirth,430,level\n", ReadingUnit.Mm).Bad).Problem, StringComparison.Ordinal);
+        Assert.Contains(
+            "uncertainty_mm",
+            Assert.Single(ReadingsSheet.Read("measure,value,uncertainty_mm\nneckGirth,430,-1\n", ReadingUnit.Mm).Bad).Problem,
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "held",
+            Assert.Single(ReadingsSheet.Read("measure,value,held\nneckGirth,430,level\n", ReadingUnit.Mm).Bad).Problem,
+            StringComparison.Ordinal
+        );
     }
 }

@@ -27,7 +27,9 @@ public class SnoutTests
         var pieces = 2 * (h - 2 * r) + 2 * (w - 2 * r) + 2 * Math.PI * r;
         var girth = SnoutSection.Girth(Mm(h), Mm(w));
         var (least, greatest) = SnoutSection.GirthBounds(Mm(h), Mm(w));
-        return Math.Abs(girth.Millimeters - pieces) < 1e-9 && girth >= least && girth <= greatest
+        return Math.Abs(girth.Millimeters - pieces) < 1e-9
+            && girth >= least
+            && girth <= greatest
             && Math.Abs(SnoutSection.OtherSide(girth, Mm(h))!.Value.Millimeters - w) < 1e-9;
     }
 
@@ -92,7 +94,11 @@ public class SnoutTests
         Assert.Equal(151, drawing.Hinge.X, 9);
         Assert.Equal(72, drawing.Section.Points.Max(p => p.X) - drawing.Section.Points.Min(p => p.X), 6);
         Assert.Equal(80, drawing.Section.Points.Max(p => p.Y) - drawing.Section.Points.Min(p => p.Y), 6);
-        Assert.Equal(430 / Math.PI, Math.Sqrt(Math.Pow(drawing.HighNeckTop.X - drawing.HighNeckUnder.X, 2) + Math.Pow(drawing.HighNeckTop.Y - drawing.HighNeckUnder.Y, 2)), 0.2);
+        Assert.Equal(
+            430 / Math.PI,
+            Math.Sqrt(Math.Pow(drawing.HighNeckTop.X - drawing.HighNeckUnder.X, 2) + Math.Pow(drawing.HighNeckTop.Y - drawing.HighNeckUnder.Y, 2)),
+            0.2
+        );
         foreach (var guide in MeasureDefinition.All.Select(m => m.Guide))
         {
             var mark = drawing.Marks.First(m => m.Measure == guide.Measure && m.View == guide.View);
@@ -106,7 +112,8 @@ public class SnoutTests
     public void Views_are_in_the_dogs_own_proportions()
     {
         var numbers = (Medium(eye: 100, height: 80, width: 72) with { InnerEyeSpacing = Mm(44), FitLineLength = Mm(80) })
-            .With(new(Measure.SkullWidth), Mm(118)).With(new(Measure.StopToNose), Mm(98));
+            .With(new(Measure.SkullWidth), Mm(118))
+            .With(new(Measure.StopToNose), Mm(98));
         var drawing = HeadDrawing.Of(SnoutModel.From(numbers));
         double Drawn(Measure measure, DrawingView view) => Apart(drawing.Marks.Single(m => m.Measure == measure && m.View == view && m.Side is null).Dimension);
         foreach (var view in new[] { DrawingView.Top, DrawingView.Front })

@@ -107,7 +107,14 @@ internal sealed class CameraPose
         return new PointMm(camera[0] + along * ray[0], camera[1] + along * ray[1]);
     }
 
-    private static (double[] P, double Cost) Fit(double[] start, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle, int rounds)
+    private static (double[] P, double Cost) Fit(
+        double[] start,
+        IReadOnlyList<PixelPoint> corners,
+        IReadOnlyList<PointMm> plane,
+        double sigma,
+        PixelPoint middle,
+        int rounds
+    )
     {
         var p = (double[])start.Clone();
         var residuals = Residuals(p, corners, plane, sigma, middle);
@@ -144,7 +151,14 @@ internal sealed class CameraPose
         return (p, cost);
     }
 
-    private static Matrix<double> Slopes(double[] p, double[] residuals, IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma, PixelPoint middle)
+    private static Matrix<double> Slopes(
+        double[] p,
+        double[] residuals,
+        IReadOnlyList<PixelPoint> corners,
+        IReadOnlyList<PointMm> plane,
+        double sigma,
+        PixelPoint middle
+    )
     {
         var slopes = Matrix<double>.Build.Dense(residuals.Length, Unknowns);
         for (var u = 0; u < Unknowns; u++)
@@ -184,11 +198,6 @@ internal sealed class CameraPose
     private static double[] Turn(double[] p)
     {
         var ((sa, ca), (sb, cb), (sc, cc)) = (Math.SinCos(p[0]), Math.SinCos(p[1]), Math.SinCos(p[2]));
-        return
-        [
-            cb * cc, -cb * sc, sb,
-            ca * sc + sa * sb * cc, ca * cc - sa * sb * sc, -sa * cb,
-            sa * sc - ca * sb * cc, sa * cc + ca * sb * sc, ca * cb,
-        ];
+        return [cb * cc, -cb * sc, sb, ca * sc + sa * sb * cc, ca * cc - sa * sb * sc, -sa * cb, sa * sc - ca * sb * cc, sa * cc + ca * sb * sc, ca * cb];
     }
 }

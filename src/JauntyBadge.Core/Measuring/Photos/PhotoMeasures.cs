@@ -8,7 +8,13 @@ namespace JauntyBadge.Core.Measuring.Photos;
 /// <param name="Assumed">Standard uncertainty in mm that something assumed adds, from the places and the value.</param>
 /// <param name="How">In which way.</param>
 internal sealed record PhotoFormula(
-    Measure Measure, Side? Side, IReadOnlyList<Landmark> Uses, Func<PointMm[], double, double> Of, Func<PointMm[], double, double> Assumed, PhotoWay How);
+    Measure Measure,
+    Side? Side,
+    IReadOnlyList<Landmark> Uses,
+    Func<PointMm[], double, double> Of,
+    Func<PointMm[], double, double> Assumed,
+    PhotoWay How
+);
 
 /// <summary>The measures that landmarks give, view by view.</summary>
 internal static class PhotoMeasures
@@ -25,22 +31,34 @@ internal static class PhotoMeasures
     /// <param name="spacing">Inner eye spacing, mm.</param>
     /// <param name="height">Snout height, mm.</param>
     /// <param name="rules">The numbers that decide.</param>
-    public static double DepthOf(Landmark landmark, PhotoView view, double spacing, double height, HouseRules rules) => view == PhotoView.Side
-        ? landmark == Landmark.InnerEye ? PhotoRules.SideDepth.Ours * spacing : 0
-        : height * (rules[PhotoRules.CardLevel] - landmark switch
-        {
-            Landmark.Stop or Landmark.Occiput => 0,
-            Landmark.SnoutLeft or Landmark.SnoutRight => 0.5,
-            Landmark.SkullLeft or Landmark.SkullRight => 0.25,
-            _ => 0.055,
-        });
+    public static double DepthOf(Landmark landmark, PhotoView view, double spacing, double height, HouseRules rules) =>
+        view == PhotoView.Side
+            ? landmark == Landmark.InnerEye
+                ? PhotoRules.SideDepth.Ours * spacing
+                : 0
+            : height
+                * (
+                    rules[PhotoRules.CardLevel]
+                    - landmark switch
+                    {
+                        Landmark.Stop or Landmark.Occiput => 0,
+                        Landmark.SnoutLeft or Landmark.SnoutRight => 0.5,
+                        Landmark.SkullLeft or Landmark.SkullRight => 0.25,
+                        _ => 0.055,
+                    }
+                );
 
     private static IEnumerable<PhotoFormula> FromTheSide(PhotoQuestion question)
     {
         // Seen from the side, the nose to inner eye is straight ahead; the tape also goes half the eye spacing sideways.
         yield return new(
-            Measure.NoseToInnerEye, question.Side, [Landmark.NoseTip, Landmark.InnerEye], (p, spacing) => Math.Sqrt(Math.Pow(Distance(p[0], p[1]), 2) + spacing * spacing / 4), (_, _) => 0,
-            question.InnerEyeSpacing is null ? PhotoWay.MadeSlantedAsUsual : PhotoWay.MadeSlanted);
+            Measure.NoseToInnerEye,
+            question.Side,
+            [Landmark.NoseTip, Landmark.InnerEye],
+            (p, spacing) => Math.Sqrt(Math.Pow(Distance(p[0], p[1]), 2) + spacing * spacing / 4),
+            (_, _) => 0,
+            question.InnerEyeSpacing is null ? PhotoWay.MadeSlantedAsUsual : PhotoWay.MadeSlanted
+        );
         foreach (var level in new[] { true, false })
         {
             var along = level ? new[] { Landmark.BridgeFront, Landmark.BridgeBack } : [Landmark.NoseTip, Landmark.InnerEye];
@@ -54,8 +72,13 @@ internal static class PhotoMeasures
         yield return Straight(Measure.StopToNose, Landmark.Stop, Landmark.NoseTip);
         yield return Straight(Measure.StopToOcciput, Landmark.Stop, Landmark.Occiput);
         yield return new(
-            Measure.NoseToOcciput, null, [Landmark.NoseTip, Landmark.Stop, Landmark.Occiput], (p, _) => Distance(p[0], p[1]) + Distance(p[1], p[2]), (_, value) => question.Rules[PhotoRules.SkullCurve] * value,
-            PhotoWay.OverTheStop);
+            Measure.NoseToOcciput,
+            null,
+            [Landmark.NoseTip, Landmark.Stop, Landmark.Occiput],
+            (p, _) => Distance(p[0], p[1]) + Distance(p[1], p[2]),
+            (_, value) => question.Rules[PhotoRules.SkullCurve] * value,
+            PhotoWay.OverTheStop
+        );
     }
 
     /// <summary>From above the landmarks lie at different heights, each met in its own.</summary>
@@ -95,14 +118,28 @@ public static class PhotoLandmarks
 {
     private static readonly Landmark[] Side =
     [
-        Landmark.NoseTip, Landmark.InnerEye, Landmark.BridgeFront, Landmark.BridgeBack, Landmark.FitLineTop, Landmark.FitLineUnder, Landmark.ThroatBump,
-        Landmark.Stop, Landmark.Occiput,
+        Landmark.NoseTip,
+        Landmark.InnerEye,
+        Landmark.BridgeFront,
+        Landmark.BridgeBack,
+        Landmark.FitLineTop,
+        Landmark.FitLineUnder,
+        Landmark.ThroatBump,
+        Landmark.Stop,
+        Landmark.Occiput,
     ];
 
     private static readonly Landmark[] Top =
     [
-        Landmark.NoseTip, Landmark.InnerEyeLeft, Landmark.InnerEyeRight, Landmark.SnoutLeft, Landmark.SnoutRight, Landmark.Stop, Landmark.Occiput,
-        Landmark.SkullLeft, Landmark.SkullRight,
+        Landmark.NoseTip,
+        Landmark.InnerEyeLeft,
+        Landmark.InnerEyeRight,
+        Landmark.SnoutLeft,
+        Landmark.SnoutRight,
+        Landmark.Stop,
+        Landmark.Occiput,
+        Landmark.SkullLeft,
+        Landmark.SkullRight,
     ];
 
     public static IReadOnlyList<Landmark> For(PhotoView view) => view == PhotoView.Side ? Side : Top;

@@ -103,7 +103,15 @@ public sealed record PhotoQuestion(PhotoView View, PhotoReference Reference, IRe
 /// <param name="FromPlane">What landmarks off the reference's plane, and anything assumed, bring.</param>
 /// <param name="How">In which way.</param>
 public sealed record PhotoMeasure(
-    Measure Measure, Side? Side, Length Value, Length StandardUncertainty, Length FromClicks, Length FromReference, Length FromPlane, PhotoWay How);
+    Measure Measure,
+    Side? Side,
+    Length Value,
+    Length StandardUncertainty,
+    Length FromClicks,
+    Length FromReference,
+    Length FromPlane,
+    PhotoWay How
+);
 
 /// <summary>What a picture gives.</summary>
 /// <param name="Measures">As far as the landmarks go.</param>

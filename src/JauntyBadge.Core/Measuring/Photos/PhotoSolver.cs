@@ -31,7 +31,12 @@ public static class PhotoSolver
         if (GirthOf(question, measures) is { } girth)
             measures.Add(girth);
         var centre = ReferencePlane.Centre(ordered!);
-        solution = new PhotoSolution(measures, ReferencePlane.Mean(plane!.ScaleAt(centre)), UnitsNet.Angle.FromRadians(work.SlantRad), PhotoAdvice.For(question, measures, work));
+        solution = new PhotoSolution(
+            measures,
+            ReferencePlane.Mean(plane!.ScaleAt(centre)),
+            UnitsNet.Angle.FromRadians(work.SlantRad),
+            PhotoAdvice.For(question, measures, work)
+        );
         return true;
     }
 
@@ -57,7 +62,14 @@ public static class PhotoSolver
         var (clicks, reference) = (2 * extent.FromClicks, 2 * extent.FromReference);
         var rest = Math.Pow(doubt.Millimeters, 2) - Math.Pow(clicks.Millimeters, 2) - Math.Pow(reference.Millimeters, 2);
         return new PhotoMeasure(
-            Core.Measuring.Measure.SnoutGirth, null, value, doubt, clicks, reference, Length.FromMillimeters(Math.Sqrt(Math.Max(0, rest))),
-            PhotoWay.BetweenEllipseAndBox);
+            Core.Measuring.Measure.SnoutGirth,
+            null,
+            value,
+            doubt,
+            clicks,
+            reference,
+            Length.FromMillimeters(Math.Sqrt(Math.Max(0, rest))),
+            PhotoWay.BetweenEllipseAndBox
+        );
     }
 }

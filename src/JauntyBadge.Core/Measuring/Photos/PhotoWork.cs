@@ -73,8 +73,16 @@ internal sealed class PhotoWork
         var landmarks = formula.Uses.Select(l => question.Landmarks[l]).ToArray();
         var (spacing, spacingDoubt) = Spacing();
         var (height, heightDoubt) = Height();
-        double Value(CameraPose with, PixelPoint[] at, double eyes, double high, double nearer = 0, int one = -1) => formula.Of(
-            [.. at.Select((l, i) => with.At(l, PhotoMeasures.DepthOf(formula.Uses[i], question.View, eyes, high, question.Rules) + (one < 0 || one == i ? nearer : 0)))], eyes);
+        double Value(CameraPose with, PixelPoint[] at, double eyes, double high, double nearer = 0, int one = -1) =>
+            formula.Of(
+                [
+                    .. at.Select(
+                        (l, i) =>
+                            with.At(l, PhotoMeasures.DepthOf(formula.Uses[i], question.View, eyes, high, question.Rules) + (one < 0 || one == i ? nearer : 0))
+                    ),
+                ],
+                eyes
+            );
         var value = Value(pose, landmarks, spacing, height);
         if (!(value > Shortest))
             return null;
@@ -95,7 +103,8 @@ internal sealed class PhotoWork
         var camera = usual.Sum(m => Math.Pow(Half(Value(m.Plus, landmarks, spacing, height), Value(m.Minus, landmarks, spacing, height)), 2));
 
         // What is known of depths only so well: the spacing of the eyes, the snout's height, each landmark's own, and the reference's plane itself.
-        var depths = Math.Pow(Half(Value(pose, landmarks, spacing + spacingDoubt, height), Value(pose, landmarks, spacing - spacingDoubt, height)), 2)
+        var depths =
+            Math.Pow(Half(Value(pose, landmarks, spacing + spacingDoubt, height), Value(pose, landmarks, spacing - spacingDoubt, height)), 2)
             + Math.Pow(Half(Value(pose, landmarks, spacing, height + heightDoubt), Value(pose, landmarks, spacing, height - heightDoubt)), 2);
         if (question.View == PhotoView.Top)
         {
@@ -110,9 +119,15 @@ internal sealed class PhotoWork
         var fromPlane = Math.Sqrt(offset * offset + slant * slant + camera + depths + assumed * assumed);
         var (fromClicks, fromReference) = (click * Math.Sqrt(clicks), Math.Sqrt(reference));
         return new PhotoMeasure(
-            formula.Measure, formula.Side, Length.FromMillimeters(value),
+            formula.Measure,
+            formula.Side,
+            Length.FromMillimeters(value),
             Length.FromMillimeters(Math.Sqrt(fromClicks * fromClicks + fromReference * fromReference + fromPlane * fromPlane)),
-            Length.FromMillimeters(fromClicks), Length.FromMillimeters(fromReference), Length.FromMillimeters(fromPlane), formula.How);
+            Length.FromMillimeters(fromClicks),
+            Length.FromMillimeters(fromReference),
+            Length.FromMillimeters(fromPlane),
+            formula.How
+        );
     }
 
     /// <summary>The inner eye spacing as known, else as usual for the head shape and an eye line as seen; with its doubt.</summary>
@@ -136,7 +151,10 @@ internal sealed class PhotoWork
     /// <summary>Nose tip to eye as far as it was marked, in the reference's plane; 0 where it was not.</summary>
     private double EyeLine()
     {
-        var eye = new[] { Landmark.InnerEye, Landmark.InnerEyeLeft, Landmark.InnerEyeRight }.Where(question.Landmarks.ContainsKey).Select(l => pose.At(question.Landmarks[l], 0)).ToList();
+        var eye = new[] { Landmark.InnerEye, Landmark.InnerEyeLeft, Landmark.InnerEyeRight }
+            .Where(question.Landmarks.ContainsKey)
+            .Select(l => pose.At(question.Landmarks[l], 0))
+            .ToList();
         if (eye.Count == 0 || !question.Landmarks.TryGetValue(Landmark.NoseTip, out var tip))
             return 0;
         var nose = pose.At(tip, 0);
@@ -171,7 +189,9 @@ internal sealed class PhotoWork
     /// <summary>The reference's corners in mm from its middle, running the same way round as on the picture.</summary>
     private static PointMm[] Places(PhotoReference reference, IReadOnlyList<PixelPoint> ordered)
     {
-        var (l, s) = PhotoRules.Size(reference.Kind) is { } size ? (size.Long.Millimeters / 2, size.Short.Millimeters / 2) : (reference.Length!.Value.Millimeters / 2, reference.Length.Value.Millimeters / 2);
+        var (l, s) = PhotoRules.Size(reference.Kind) is { } size
+            ? (size.Long.Millimeters / 2, size.Short.Millimeters / 2)
+            : (reference.Length!.Value.Millimeters / 2, reference.Length.Value.Millimeters / 2);
         var (a, b, c) = (ordered[0], ordered[1], ordered[2]);
         var way = Math.Sign((b.X - a.X) * (c.Y - b.Y) - (b.Y - a.Y) * (c.X - b.X));
         return [new(-l, -s * way), new(l, -s * way), new(l, s * way), new(-l, s * way)];

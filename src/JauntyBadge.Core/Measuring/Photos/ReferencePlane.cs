@@ -29,14 +29,16 @@ internal static class ReferencePlane
 
     /// <summary>Which way the outline turns at each corner, 0 where three corners lie on a line.</summary>
     private static List<int> Turns(IReadOnlyList<PixelPoint> ring) =>
-    [
-        .. Enumerable.Range(0, 4).Select(i =>
-        {
-            var (a, b, c) = (ring[i], ring[(i + 1) % 4], ring[(i + 2) % 4]);
-            var turn = (b.X - a.X) * (c.Y - b.Y) - (b.Y - a.Y) * (c.X - b.X);
-            return Math.Abs(turn) <= 1e-6 * Distance(a, b) * Distance(b, c) ? 0 : Math.Sign(turn);
-        }),
-    ];
+        [
+            .. Enumerable
+                .Range(0, 4)
+                .Select(i =>
+                {
+                    var (a, b, c) = (ring[i], ring[(i + 1) % 4], ring[(i + 2) % 4]);
+                    var turn = (b.X - a.X) * (c.Y - b.Y) - (b.Y - a.Y) * (c.X - b.X);
+                    return Math.Abs(turn) <= 1e-6 * Distance(a, b) * Distance(b, c) ? 0 : Math.Sign(turn);
+                }),
+        ];
 
     /// <summary>How evenly both directions are scaled (1: square on), and whether the long one is the shorter for it.</summary>
     private static (double Share, bool LongIsShort) Evenness(PixelPoint[] ring, (Length Long, Length Short) size)
