@@ -72,6 +72,77 @@ test.describe('in a dead spot', () => {
   });
 });
 
+test.describe('with the server away from before the first go', () => {
+  test.use({ expectedErrors: [/ERR_INTERNET_DISCONNECTED|Failed to load resource/] });
+  test('a session is begun, run to the end of its set and closed, and the decision follows', async ({
+    page,
+    context,
+  }) => {
+    const id = await newDog(page, 'Over the hill');
+    const ready = page.waitForResponse(/sessions\/next/);
+    await page.goto(`/dogs/${id}/plan`);
+    await ready;
+    await page.waitForLoadState('networkidle');
+    await context.setOffline(true);
+    await beginSession(page);
+    const good = page.getByRole('button', { name: /^Yes/ });
+    for (let i = 0; i < 6; i++) await good.click();
+    await page.getByRole('button', { name: /^Take back/ }).click();
+    await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(5);
+    await expect(page.getByText('6 not saved yet, trying again')).toBeVisible();
+    await page.getByRole('button', { name: /^Finish the set/ }).click();
+    await expect(page.getByRole('heading', { name: 'Set closed' })).toBeVisible();
+    await page.getByRole('button', { name: 'End session' }).click();
+    await expect(page.getByRole('heading', { name: 'Session closed' })).toBeVisible();
+    expect(await page.evaluate(() => Object.keys(localStorage).some((key) => key.includes('unsent')))).toBe(true);
+    await context.setOffline(false);
+
+    // It is all there, once, and decided: five right from the start raise.
+    await expect(page.getByText('On to the next target')).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText('Saved as it happens')).toBeVisible();
+    const sessions = (await (await page.request.get(`/api/dogs/${id}/sessions`)).json()) as {
+      endedAt: string | null;
+      sets: { goes: unknown[]; decision: string }[];
+    }[];
+    expect(sessions).toHaveLength(1);
+    expect(sessions[0]?.endedAt).not.toBeNull();
+    expect(sessions[0]?.sets.map((s) => [s.goes.length, s.decision])).toEqual([[5, 'raise']]);
+  });
+
+  test('a dog over threshold is stopped at once', async ({ page, context }) => {
+    const id = await newDog(page, 'Far and afraid');
+    const ready = page.waitForResponse(/sessions\/next/);
+    await page.goto(`/dogs/${id}/plan`);
+    await ready;
+    await page.waitForLoadState('networkidle');
+    await context.setOffline(true);
+    await beginSession(page);
+    await page.getByRole('button', { name: /^It shows/ }).click();
+    await page.getByRole('button', { name: 'Freezes' }).click();
+    await expect(page.getByRole('heading', { name: 'Over threshold: end now' })).toBeVisible();
+    await page.getByRole('button', { name: 'End it here' }).click();
+    await context.setOffline(false);
+    await expect(page.getByText('End now', { exact: true })).toBeVisible({ timeout: 20_000 });
+  });
+});
+
+test('a decision is overruled with a note, and training goes on there', async ({ page }) => {
+  const id = await newDog(page, 'Overruled at the pad');
+  await page.goto(`/dogs/${id}/plan`);
+  await beginSession(page);
+  for (let i = 0; i < 5; i++) await page.getByRole('button', { name: /^Yes/ }).click();
+  await page.getByRole('button', { name: /^Finish the set/ }).click();
+  await expect(page.getByText('On to the next target')).toBeVisible();
+  await page.getByText('Overrule it').click();
+  await page.getByLabel(/go on at/).selectOption('-1');
+  await page.getByLabel(/^Why\?/).fill('It only looked for the treat.');
+  await page.getByRole('button', { name: 'Go on there' }).click();
+  await expect(page.getByText(/^Overruled. On at .*: It only looked for the treat.$/)).toBeVisible();
+  await expect(page.getByText(/, an easier rung$/)).toBeVisible();
+  await page.getByRole('button', { name: /^Yes/ }).click();
+  await expect(page.getByText('Overrule it')).toHaveCount(0);
+});
+
 test('a bad day is a day off, and stop says what to do', async ({ page }) => {
   const id = await newDog(page, 'Offday');
   await page.goto(`/dogs/${id}/plan`);

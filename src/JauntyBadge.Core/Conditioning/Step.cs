@@ -170,6 +170,9 @@ public sealed record Sign(string Id, SignGroup Group, string Name)
 
     public static IReadOnlyList<Sign> All { get; } = Load();
 
+    /// <summary>Whether one of it ends everything at once.</summary>
+    public bool EndsNow => Progression.EndsNow(Group);
+
     /// <summary>The sign with this id, or null.</summary>
     public static Sign? Find(string id) => All.FirstOrDefault(s => s.Id == id);
 

@@ -48,6 +48,9 @@ public sealed class SetRow : IOfDog
     public string? IfStuck { get; set; }
     public bool EndSession { get; set; }
 
+    /// <summary>Where it went on instead of what the rule decided, and why; null where the rule had its way.</summary>
+    public string? Overruled { get; set; }
+
     /// <summary>The numbers it was decided by, by the fingerprint they are kept under; null in older sets.</summary>
     public string? RulesId { get; set; }
 
@@ -63,6 +66,14 @@ public sealed class SetRow : IOfDog
             [.. Goes.OrderBy(g => g.Number).Select(g => g.Success)],
             [.. Signs.OrderBy(s => s.Number).Select(s => new SeenAt(Goes.Count(g => g.Number < s.Number), Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))]
         );
+
+    /// <summary>
+    /// Whether its decision may still be overruled: it is the last one finished, nothing has happened since, and the dog did not go over threshold,
+    /// after which it rests.
+    /// </summary>
+    /// <param name="sets">The sets of its session.</param>
+    public bool CanBeOverruled(IEnumerable<SetRow> sets) =>
+        Decision is not (null or DecisionKind.EndNow) && sets.All(s => s.Number <= Number || (s.ClosedAt is null && s.Goes.Count == 0 && s.Signs.Count == 0));
 
     /// <summary>Closes the set with the rule's decision and answers where the plan stands now.</summary>
     public PlanMoveRow Close(Decision decision, string rulesId, DateTime at)

@@ -206,6 +206,9 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<int>("Number")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Overruled")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Reason")
                         .HasColumnType("TEXT");
 

@@ -47,6 +47,42 @@ public sealed class SignEntryValidator : AbstractValidator<SignEntry>
     }
 }
 
+/// <summary>A session as a device began it, perhaps while the server was away.</summary>
+/// <param name="Id">The session's, made by the device: sent twice it is begun once.</param>
+/// <param name="At">When it was begun, by the device's clock; now when left out.</param>
+/// <param name="StepId">The step that was shown; where the plan stands when left out.</param>
+/// <param name="Target">The target that was shown.</param>
+public sealed record SessionEntry(Guid? Id = null, DateTimeOffset? At = null, string? StepId = null, int? Target = null);
+
+/// <summary>When something was done on a device; the time it arrived when left out.</summary>
+public sealed record MomentEntry(DateTimeOffset? At = null);
+
+/// <summary>Where to go on instead of what the rule decided of a set.</summary>
+/// <param name="Target">A target of the set's step; −1 to −3 are its easier rungs.</param>
+/// <param name="Note">Why; it stays on record.</param>
+public sealed record OverruleSetEntry(int? Target = null, string? Note = null);
+
+public sealed class OverruleSetEntryValidator : AbstractValidator<OverruleSetEntry>
+{
+    private const int LongestNote = 500;
+
+    public OverruleSetEntryValidator()
+    {
+        RuleFor(o => o.Target).NotNull().WithMessage("Say at which target it goes on.");
+        RuleFor(o => o.Note)
+            .Must(n => !string.IsNullOrWhiteSpace(n) && n.Length <= LongestNote)
+            .WithMessage($"Write down why, in up to {LongestNote} letters.");
+    }
+}
+
+/// <summary>What a finished set can be made to go on at.</summary>
+/// <param name="Set">The set's number.</param>
+/// <param name="StepName">Its step.</param>
+/// <param name="Rungs">The targets and easier rungs of the step, the easiest first.</param>
+public sealed record OverruleDto(int Set, string StepName, IReadOnlyList<RungDto> Rungs);
+
+public sealed record RungDto(int Target, string Text);
+
 internal static class TappedRules
 {
     public static void SaysWhere<T>(this AbstractValidator<T> validator)
@@ -79,7 +115,8 @@ public sealed record SetDto(
     string? Reason,
     string? Basis,
     string? IfStuck,
-    bool EndSession
+    bool EndSession,
+    string? Overruled
 );
 
 /// <summary>A dog as its sessions need it.</summary>
@@ -106,6 +143,7 @@ internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Se
 /// <param name="IsClear">The open set is decided: finish it; more goes would not be looked at.</param>
 /// <param name="Settles">What would settle the open set, or that it is settled and by what, in a sentence; null where none is open.</param>
 /// <param name="EndNow">A sign over threshold was tapped in the open set: end now.</param>
+/// <param name="Overrule">How the decision of the set finished last can be overruled; null where it cannot: nothing is finished, the next set has begun, or the dog went over threshold.</param>
 public sealed record SessionDto(
     Guid Id,
     Guid DogId,
@@ -119,7 +157,8 @@ public sealed record SessionDto(
     SetDto? OpenSet,
     bool IsClear,
     string? Settles,
-    bool EndNow
+    bool EndNow,
+    OverruleDto? Overrule
 )
 {
     /// <param name="session">The session with its sets.</param>
@@ -142,8 +181,17 @@ public sealed record SessionDto(
             open is null ? null : Of(open),
             standing is { DecidedAfter: not null },
             standing is null ? null : ConditioningWords.Standing(standing),
-            open is not null && Progression.EndsNow(open.ToRecord().Worst)
+            open is not null && Progression.EndsNow(open.ToRecord().Worst),
+            OverruleOf(rows)
         );
+    }
+
+    private static OverruleDto? OverruleOf(List<SetRow> rows)
+    {
+        if (rows.LastOrDefault(s => s.ClosedAt is not null) is not { } last || !last.CanBeOverruled(rows) || KnownStep(last.StepId) is not { } step)
+            return null;
+        var rungs = Enumerable.Range(SetStart.EasiestRung, step.Ladder.Count - SetStart.EasiestRung);
+        return new(last.Number, step.Name, [.. rungs.Select(t => new RungDto(t, step.TargetText(t)))]);
     }
 
     private static StepDto? StepOf(string stepId, PlannedDog dog) =>
@@ -169,7 +217,8 @@ public sealed record SessionDto(
             set.Reason,
             set.Basis,
             set.IfStuck,
-            set.EndSession
+            set.EndSession,
+            set.Overruled
         );
     }
 

@@ -11,6 +11,9 @@ internal static class SessionEndpoints
 {
     private static readonly TimeSpan ClocksApart = TimeSpan.FromMinutes(5);
 
+    /// <summary>How long ago a device may have begun a session that it sends now.</summary>
+    private static readonly TimeSpan LongestAway = TimeSpan.FromDays(7);
+
     public static void MapSessions(this IEndpointRouteBuilder api)
     {
         var group = api.MapGroup("/").WithTags("Conditioning").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
@@ -18,7 +21,14 @@ internal static class SessionEndpoints
         group
             .MapPost("/dogs/{id:guid}/sessions", StartAsync)
             .WithName("startSession")
-            .WithSummary("Start a session where the plan stands, or go on with the one under way.");
+            .WithSummary("Start a session where the plan stands, or go on with the one under way; with an id, one that a device began, once.");
+        group
+            .MapGet("/dogs/{id:guid}/sessions/next", NextAsync)
+            .WithName("nextSession")
+            .WithSummary(
+                "The session under way, or one as it would begin now (null where none can), for a device to begin while the server is away. Nothing is stored."
+            )
+            .OnlyReads();
         group.MapGet("/dogs/{id:guid}/sessions", RecordAsync).WithName("sessionRecord").WithSummary("The dog's sessions, newest first.");
         group.MapGet("/sessions/{sessionId:guid}", GetAsync).WithName("session").WithSummary("A session with its sets.");
         group.MapPut("/sessions/{sessionId:guid}/goes/{goId:guid}", PutGoAsync).WithName("putGo").WithSummary("Save a go; sent twice it counts once.");
@@ -36,32 +46,79 @@ internal static class SessionEndpoints
             .WithName("finishSet")
             .WithSummary("Finish a set: the rule decides what is next.");
         group
+            .MapPost("/sessions/{sessionId:guid}/sets/{number:int}/overrule", OverruleAsync)
+            .WithName("overruleSet")
+            .WithSummary("Go on elsewhere than the rule decided of the set finished last, with a note.");
+        group
             .MapPost("/sessions/{sessionId:guid}/end", EndAsync)
             .WithName("endSession")
             .WithSummary("End the session; an open set with goes is finished first.");
     }
 
-    private static async Task<SessionDto> StartAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<SessionDto> StartAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel, SessionEntry? entry = null)
     {
+        if (entry?.Id is { } sent && await db.Sessions.AsNoTracking().SingleOrDefaultAsync(s => s.Id == sent, cancel) is { } known)
+            return known.DogId == id ? await GetAsync(sent, db, cancel) : throw Refusal.Conflict("This id stands for a session of another dog.");
         var file = await db.TrainedDogAsync(id, cancel);
         if (file.OpenSession is { } open)
-            return await GetAsync(open.Id, db, cancel);
-        var position = file.Position ?? throw Refusal.Conflict("Every step of the plan is passed. Set the plan to a step to train it again.");
-        if (position.NotBefore > clock.Today())
-            throw Refusal.Conflict($"It went over threshold last time: not before {position.NotBefore:d MMMM}. To overrule, set the plan by hand with a note.");
-        var (start, gap) = Progression.AfterGap(file.Plan, position, file.LastTrained, clock.Today(), file.Measured.Rules);
-        var session = new SessionRow
         {
-            Id = Guid.NewGuid(),
-            DogId = id,
-            StartedAt = clock.UtcNow(),
-            GapReason = gap,
-            BegunWith = file.ForSession(),
-        };
-        session.Sets.Add(NewSet(session, 1, start, clock));
+            return entry?.Id is null
+                ? await GetAsync(open.Id, db, cancel)
+                : throw Refusal.Conflict(
+                    $"Another session of {file.Measured.Dog.Name} is under way. End that one first; what was tapped here stays on this device until then."
+                );
+        }
+
+        var session = Begin(file, entry, clock);
         db.Sessions.Add(session);
         await db.SaveChangesAsync(cancel);
         return SessionDto.Of(session, PlannedDog.Of(file));
+    }
+
+    private static async Task<SessionDto?> NextAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await db.TrainedDogAsync(id, cancel);
+        return file.OpenSession is { } open ? await GetAsync(open.Id, db, cancel)
+            : CannotBegin(file, clock.Today()) is null ? SessionDto.Of(Begin(file, null, clock), PlannedDog.Of(file))
+            : null;
+    }
+
+    private static string? CannotBegin(TrainedDog file, DateOnly today) =>
+        file.Position is null ? "Every step of the plan is passed. Set the plan to a step to train it again."
+        : file.Position.NotBefore > today
+            ? $"It went over threshold last time: not before {file.Position.NotBefore:d MMMM}. To overrule, set the plan by hand with a note."
+        : null;
+
+    /// <summary>A session where the plan stands, or where a device began it: what was trained is a fact, wherever the plan stands by now.</summary>
+    private static SessionRow Begin(TrainedDog file, SessionEntry? entry, TimeProvider clock)
+    {
+        var at = Told(entry?.At, clock.UtcNow() - LongestAway, clock);
+        var today = clock.DayOf(at);
+        var begun = entry?.StepId is { } stepId ? Begun(file, stepId, entry.Target ?? 0) : null;
+        if (begun is null && CannotBegin(file, today) is { } why)
+            throw Refusal.Conflict(why);
+        var (due, gap) = file.Position is { } position
+            ? Progression.AfterGap(file.Plan, position, file.LastTrained, today, file.Measured.Rules)
+            : (begun!, null);
+        var start = begun ?? due;
+        var session = new SessionRow
+        {
+            Id = entry?.Id ?? Guid.NewGuid(),
+            DogId = file.Measured.Dog.Id,
+            StartedAt = at,
+            GapReason = (start.StepId, start.Target) == (due.StepId, due.Target) ? gap : null,
+            BegunWith = file.ForSession(),
+        };
+        session.Sets.Add(NewSet(session, 1, start, at, clock));
+        return session;
+    }
+
+    private static PlanPosition Begun(TrainedDog file, string stepId, int target)
+    {
+        var step = file.Plan.Steps.FirstOrDefault(s => s.Step.Id == stepId)?.Step ?? throw Refusal.Field("stepId", "This step is not in the dog's plan.");
+        return step.Within(target) == target
+            ? new PlanPosition(stepId, target)
+            : throw Refusal.Field("target", $"This step's targets are numbered 0 to {step.TopTarget}, its easier rungs -1 to {SetStart.EasiestRung}.");
     }
 
     private static async Task<IReadOnlyList<SessionDto>> RecordAsync(Guid id, PracticeDb db, CancellationToken cancel)
@@ -99,7 +156,7 @@ internal static class SessionEndpoints
                         SetId = set.Id,
                         Success = entry.Success!.Value,
                         HeldMs = entry.HeldMs,
-                        At = TappedAt(entry.At, session, clock),
+                        At = Told(entry.At, session.StartedAt, clock),
                     }
                 );
             },
@@ -134,7 +191,7 @@ internal static class SessionEndpoints
                             Id = seenId,
                             SetId = TappedIn(session, dog, entry).Id,
                             SignId = entry.SignId!,
-                            At = TappedAt(entry.At, session, clock),
+                            At = Told(entry.At, session.StartedAt, clock),
                         }
                     );
             },
@@ -154,7 +211,14 @@ internal static class SessionEndpoints
             cancel
         );
 
-    private static Task<SessionDto> FinishSetAsync(Guid sessionId, int number, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+    private static Task<SessionDto> FinishSetAsync(
+        Guid sessionId,
+        int number,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        MomentEntry? entry = null
+    ) =>
         ChangeAsync(
             sessionId,
             db,
@@ -165,16 +229,62 @@ internal static class SessionEndpoints
                     return;
                 if (set.Goes.Count == 0 && set.Signs.Count == 0)
                     throw Refusal.Conflict("Nothing has happened in this set yet.");
-                var next = await DecideAsync(session, set, dog, db, clock, cancel);
+                var at = Told(entry?.At, session.StartedAt, clock);
+                var next = await DecideAsync(session, set, dog, db, at, cancel);
                 if (next is not null)
-                    session.Sets.Add(NewSet(session, number + 1, next, clock));
+                    session.Sets.Add(NewSet(session, number + 1, next, at, clock));
                 else
-                    session.EndedAt = clock.UtcNow();
+                    session.EndedAt = at;
             },
             cancel
         );
 
-    private static Task<SessionDto> EndAsync(Guid sessionId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+    private static Task<SessionDto> OverruleAsync(
+        Guid sessionId,
+        int number,
+        OverruleSetEntry entry,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) =>
+        ChangeAsync(
+            sessionId,
+            db,
+            async (session, _) =>
+            {
+                var set = session.Sets.SingleOrDefault(s => s.Number == number) ?? throw Refusal.NotFound("The session has no set of this number.");
+                if (set.Decision == DecisionKind.EndNow)
+                    throw Refusal.Conflict("It went over threshold and rests. To train it sooner or elsewhere, set the plan by hand with a note.");
+                if (!set.CanBeOverruled(session.Sets) || await db.Sessions.AnyAsync(s => s.DogId == session.DogId && s.Number > session.Number, cancel))
+                    throw Refusal.Conflict(
+                        "Training has gone on since this set. Take back what was tapped in the open set, or set the plan by hand with a note."
+                    );
+                var step = Step.Find(set.StepId);
+                if (step is null || step.Within(entry.Target!.Value) != entry.Target)
+                    throw Refusal.Field("target", $"The targets are numbered 0 to {step?.TopTarget}, the easier rungs -1 to {SetStart.EasiestRung}.");
+                var note = entry.Note!.Trim();
+                set.Overruled = $"On at {step.TargetText(entry.Target.Value)}: {note}";
+                if (session.Sets.SingleOrDefault(s => s.ClosedAt is null) is { } open)
+                    (open.StepId, open.Target) = (set.StepId, entry.Target.Value);
+                db.PlanMoves.Add(
+                    new PlanMoveRow
+                    {
+                        DogId = session.DogId,
+                        At = clock.UtcNow(),
+                        StepId = set.StepId,
+                        Target = entry.Target.Value,
+                        Reason = note,
+                        ByHand = true,
+                    }
+                );
+
+                // A step that goes on is not passed.
+                db.StepPasses.RemoveRange(await db.StepPasses.Where(p => p.SetId == set.Id).ToListAsync(cancel));
+            },
+            cancel
+        );
+
+    private static Task<SessionDto> EndAsync(Guid sessionId, PracticeDb db, TimeProvider clock, CancellationToken cancel, MomentEntry? entry = null) =>
         ChangeAsync(
             sessionId,
             db,
@@ -182,12 +292,13 @@ internal static class SessionEndpoints
             {
                 if (session.EndedAt is not null)
                     return;
+                var at = Told(entry?.At, session.StartedAt, clock);
                 var open = session.Sets.SingleOrDefault(s => s.ClosedAt is null);
                 if (open is { Goes.Count: 0, Signs.Count: 0 })
                     session.Sets.Remove(open);
                 else if (open is not null)
-                    await DecideAsync(session, open, dog, db, clock, cancel);
-                session.EndedAt = clock.UtcNow();
+                    await DecideAsync(session, open, dog, db, at, cancel);
+                session.EndedAt = at;
                 if (session.Sets.Count == 0)
                     db.Sessions.Remove(session);
             },
@@ -204,14 +315,7 @@ internal static class SessionEndpoints
     }
 
     /// <summary>Closes a set by the rule and answers where to go on in this session, or null when it should end.</summary>
-    private static async Task<PlanPosition?> DecideAsync(
-        SessionRow session,
-        SetRow set,
-        PlannedDog dog,
-        PracticeDb db,
-        TimeProvider clock,
-        CancellationToken cancel
-    )
+    private static async Task<PlanPosition?> DecideAsync(SessionRow session, SetRow set, PlannedDog dog, PracticeDb db, DateTime at, CancellationToken cancel)
     {
         var earlier = await db
             .Sets.AsNoTracking()
@@ -228,10 +332,10 @@ internal static class SessionEndpoints
             record,
             passed.ToHashSet(),
             goodDays,
-            (clock.UtcNow() - session.StartedAt, session.Sets.Sum(s => s.Goes.Count), PlannedDog.Backs(session)),
+            (at - session.StartedAt, session.Sets.Sum(s => s.Goes.Count), PlannedDog.Backs(session)),
             dog.Rules
         );
-        db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), clock.UtcNow()));
+        db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), at));
         if (decision.Kind == DecisionKind.Passed && !passed.Contains(set.StepId))
             db.StepPasses.Add(
                 new StepPassRow
@@ -246,23 +350,23 @@ internal static class SessionEndpoints
         return decision.EndSession ? null : decision.Next;
     }
 
-    /// <summary>When something was tapped, as the pad says; what its clock cannot have shown since the session began counts as now.</summary>
-    private static DateTime TappedAt(DateTimeOffset? told, SessionRow session, TimeProvider clock)
+    /// <summary>When something was done, as the device says; what its clock cannot have shown, earlier than it can have been or in the future, counts as now.</summary>
+    private static DateTime Told(DateTimeOffset? told, DateTime earliest, TimeProvider clock)
     {
         var now = clock.UtcNow();
-        return told?.UtcDateTime is { } at && at >= session.StartedAt - ClocksApart && at <= now + ClocksApart ? at : now;
+        return told?.UtcDateTime is { } at && at >= earliest - ClocksApart && at <= now + ClocksApart ? at : now;
     }
 
-    private static SetRow NewSet(SessionRow session, int number, PlanPosition at, TimeProvider clock) =>
+    private static SetRow NewSet(SessionRow session, int number, PlanPosition start, DateTime at, TimeProvider clock) =>
         new()
         {
             SessionId = session.Id,
             DogId = session.DogId,
             Number = number,
-            StepId = at.StepId,
-            Target = at.Target,
-            StartedAt = clock.UtcNow(),
-            Day = clock.Today(),
+            StepId = start.StepId,
+            Target = start.Target,
+            StartedAt = at,
+            Day = clock.DayOf(at),
         };
 
     /// <summary>What is sent twice counts once; an id that stands for something else is refused.</summary>

@@ -41,6 +41,9 @@ internal static class Lookup
 
     public static DateOnly Today(this TimeProvider clock) => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
 
+    /// <summary>The day a moment lay in where the practice is.</summary>
+    public static DateOnly DayOf(this TimeProvider clock, DateTime utc) => DateOnly.FromDateTime(TimeZoneInfo.ConvertTimeFromUtc(utc, clock.LocalTimeZone));
+
     public static DateTime UtcNow(this TimeProvider clock) => clock.GetUtcNow().UtcDateTime;
 
     public static int WholeGrams(this Mass mass) => (int)Math.Round(mass.Grams);

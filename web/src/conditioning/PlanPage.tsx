@@ -15,7 +15,7 @@ import { stageWords } from '../shared/words';
 import { FindBeginning } from './FindBeginning';
 import { OutlookDetail, OutlookLine } from './Outlook';
 import { Schools } from './Schools';
-import { useStartSession } from './useSession';
+import { usePadReady, useStartSession } from './useStartSession';
 
 type Planned = Schemas['PlannedStepDto'];
 
@@ -26,6 +26,7 @@ export function PlanPage() {
     queryKey: keys.ofDog(card.dog.id, 'plan'),
     queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/plan', { signal, params: { path: { id: card.dog.id } } })),
   });
+  usePadReady(card.dog.id);
   const [picked, setPicked] = useState<string | null>(null);
   if (!plan.data) return <Waiting query={plan} />;
   const here = plan.data.steps.find((s) => s.state === 'here');

@@ -1,9 +1,11 @@
 import { Box, Button, Flex, Heading, Link, Text } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link as RouterLink, useParams } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { Key } from '../shared/Mark';
+import { useReachable } from '../shared/saving/server';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { Several } from '../shared/fields';
@@ -12,8 +14,12 @@ import { DecisionBox } from './DecisionBox';
 import { buzz, click, tick, tickPassed, useAwake, usePadAids, type PadAids } from './padAids';
 import { Signs } from './Signs';
 import { StopPanel } from './StopPanel';
+import { signsQuery } from './tables';
 import { useHold } from './useHold';
+import { isTap, type Unsent } from './unsent';
 import { useSession, type Session } from './useSession';
+
+type Pad = ReturnType<typeof useSession>;
 
 /** The session pad: one thumb, eyes on the dog. */
 export function SessionPage() {
@@ -21,6 +27,7 @@ export function SessionPage() {
   const pad = useSession(sessionId);
   const session = pad.session.data;
   usePageTitle(session ? `Session, ${session.dogName}` : 'Session');
+  const reachable = useReachable();
   if (!session) return <Waiting query={pad.session} />;
   return (
     <Box maxW="34rem" mx="auto">
@@ -33,11 +40,19 @@ export function SessionPage() {
         </Text>
       </Flex>
       <Strays pad={pad} session={session} />
+      {pad.notBegun && <NotBegun pad={pad} />}
       {session.gapReason && <Text mt="2">{session.gapReason}</Text>}
       {session.sets.at(-1) && (
-        <DecisionBox set={session.sets.at(-1) as Schemas['SetDto']} ended={session.endedAt !== null} />
+        <DecisionBox
+          set={session.sets.at(-1) as Schemas['SetDto']}
+          ended={session.endedAt !== null}
+          overrule={session.overrule}
+          onOverrule={pad.overrule}
+        />
       )}
-      {session.openSet && session.step ? (
+      {pad.closed !== null && !reachable ? (
+        <ClosedHere pad={pad} session={session} />
+      ) : session.openSet && session.step ? (
         <OpenSet session={session} set={session.openSet} step={session.step} pad={pad} />
       ) : (
         <Flex gap="3" mt="6" wrap="wrap">
@@ -53,8 +68,52 @@ export function SessionPage() {
   );
 }
 
+/** The server would not begin what was begun on this device: nothing of it is lost, nor counted, until that is settled. */
+function NotBegun({ pad }: { pad: Pad }) {
+  return (
+    <Box role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" my="3">
+      <Text fontWeight="700">This session is not saved</Text>
+      <Text fontSize="sm">{pad.notBegun}</Text>
+      <Flex gap="2" mt="1" wrap="wrap">
+        <Button size="sm" variant="outline" borderColor="border.strong" onClick={pad.beginAgain}>
+          Save it now
+        </Button>
+        <Button size="sm" variant="ghost" onClick={pad.throwAway}>
+          Throw it away
+        </Button>
+      </Flex>
+    </Box>
+  );
+}
+
+/** Closed while the server is away: the decision follows. */
+function ClosedHere({ pad, session }: { pad: Pad; session: Session }) {
+  const over = pad.closed === 'session';
+  return (
+    <Box mt="4" role="status">
+      <Heading as="h2" size="2xl">
+        {over ? 'Session closed' : 'Set closed'}
+      </Heading>
+      <Text fontSize="lg" mt="2">
+        It is kept on this device. What follows from it is decided as soon as the server is back.
+        {!over && ' Until then give the dog a break, or leave it at that for today.'}
+      </Text>
+      <Flex gap="3" mt="5" wrap="wrap">
+        {!over && (
+          <Button size="lg" h="14" colorPalette="marigold" onClick={pad.end}>
+            End session
+          </Button>
+        )}
+        <Button asChild size="lg" h="14" variant="outline" borderColor="border.strong">
+          <RouterLink to={`/dogs/${session.dogId}/plan`}>See the plan</RouterLink>
+        </Button>
+      </Flex>
+    </Box>
+  );
+}
+
 /** What was tapped in a set that is over by now counts nowhere until somebody says where it belongs. */
-function Strays({ pad, session }: { pad: ReturnType<typeof useSession>; session: Session }) {
+function Strays({ pad, session }: { pad: Pad; session: Session }) {
   const open = session.openSet;
   return pad.strays.map((item) => (
     <Box key={item.id} role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" my="3">
@@ -91,22 +150,25 @@ function OpenSet({
   session: Session;
   set: Schemas['SetDto'];
   step: Schemas['StepDto'];
-  pad: ReturnType<typeof useSession>;
+  pad: Pad;
 }) {
   const hold = useHold(session.id);
   const [aids, setAids] = usePadAids();
   const [stopping, setStopping] = useState(false);
   const [isWell, setIsWell] = useState(false);
-  const pending = pad.unsent.filter((u) => u.kind === 'go' && !set.goes.some((g) => g.id === u.id));
-  const pendingSigns = pad.unsent.filter((u) => u.kind === 'sign' && !set.signs.some((s) => s.id === u.id));
-  const goes = [...set.goes, ...pending.map((u) => ({ id: u.id, success: u.kind === 'go' && u.success }))];
-  const seen = [...set.signs.map((s) => s.signId), ...pendingSigns.map((u) => (u.kind === 'sign' ? u.signId : ''))];
+  const reachable = useReachable();
+  const signs = useQuery(signsQuery);
+  const { pending, goes, seen } = shownOf(set, pad.unsent);
+  // Said by the device too, for the server may be away.
+  const over =
+    session.endNow || seen.some((s) => signs.data?.some((sign) => sign.id === s.signId && sign.endsNow) === true);
+  const busy = pad.closed !== null;
   // What waits on the device may have changed that: the server says once it has it.
-  const full = goes.length >= session.goesInSet || (session.isClear && pending.length === 0);
+  const full = busy || goes.length >= session.goesInSet || (session.isClear && pending === 0);
   const happened = goes.length > 0 || seen.length > 0;
   const begun = isWell || happened || hold.running || session.sets.length > 0;
   useAwake(begun);
-  const last = set.goes.at(-1);
+  const last = goes.at(-1);
   const where = { set: set.number, stepId: set.stepId, target: set.target };
   const wanted = set.holdTargets?.[goes.length] ?? set.holdSeconds;
   const record = (success: boolean) => {
@@ -115,7 +177,7 @@ function OpenSet({
     if (aids.vibrate) buzz(success ? 30 : 12);
     pad.go(where, success, hold.stop());
   };
-  const finish = () => happened && !pad.busy && pad.finish(set.number);
+  const finish = () => happened && !busy && pad.finish(set.number);
   const takeBack = () => last && pad.takeBackGo(last.id);
   useHotkeys('g', () => record(true));
   useHotkeys('m', () => record(false));
@@ -126,7 +188,7 @@ function OpenSet({
     hold.start();
   });
   if (!begun)
-    return <BeforeSession set={set} step={step} busy={pad.busy} onBegin={() => setIsWell(true)} onNotToday={pad.end} />;
+    return <BeforeSession set={set} step={step} busy={busy} onBegin={() => setIsWell(true)} onNotToday={pad.end} />;
 
   return (
     <Box mt="3">
@@ -164,7 +226,11 @@ function OpenSet({
       </Box>
       <Goes goes={goes} of={session.goesInSet} />
       <Text role="status" minH="6" fontWeight={session.isClear ? '700' : '400'}>
-        {session.endNow ? '' : session.settles}
+        {over
+          ? ''
+          : pending > 0 && !reachable
+            ? 'What would settle it is told when the server is back.'
+            : session.settles}
       </Text>
       <Text fontSize="sm" color="fg.muted">
         {treatsText(session, goes)} It may leave at any time; water near by.
@@ -182,19 +248,13 @@ function OpenSet({
         zIndex="1"
       >
         <Signs
-          seen={set.signs}
-          count={seen}
+          seen={seen}
           onTap={(signId) => pad.sign(where, signId)}
           onTakeBack={pad.takeBackSign}
           onStop={() => setStopping(true)}
         />
-        {stopping || session.endNow ? (
-          <StopPanel
-            over={session.endNow}
-            busy={pad.busy}
-            onEnd={session.endNow ? finish : pad.end}
-            onBack={() => setStopping(false)}
-          />
+        {stopping || over ? (
+          <StopPanel over={over} busy={busy} onEnd={over ? finish : pad.end} onBack={() => setStopping(false)} />
         ) : (
           <>
             {wanted !== null && <HoldTimer hold={hold} seconds={wanted} ticks={aids.ticks} />}
@@ -216,20 +276,13 @@ function OpenSet({
               </Button>
             </Flex>
             <Flex gap={{ base: 1, md: 3 }} mt="3">
-              <Button flex="1" h="12" px="2" variant="ghost" disabled={!last || pad.busy} onClick={takeBack}>
+              <Button flex="1" h="12" px="2" variant="ghost" disabled={!last || busy} onClick={takeBack}>
                 Take back <Key>u</Key>
               </Button>
-              <Button flex="1" h="12" px="2" variant="ghost" disabled={pad.busy} onClick={pad.end}>
+              <Button flex="1" h="12" px="2" variant="ghost" disabled={busy} onClick={pad.end}>
                 End session
               </Button>
-              <Button
-                flex="1.4"
-                h="12"
-                colorPalette="marigold"
-                disabled={!happened}
-                loading={pad.busy}
-                onClick={finish}
-              >
+              <Button flex="1.4" h="12" colorPalette="marigold" disabled={!happened} loading={busy} onClick={finish}>
                 Finish the set <Key>f</Key>
               </Button>
             </Flex>
@@ -242,6 +295,24 @@ function OpenSet({
       </Link>
     </Box>
   );
+}
+
+/** The set as it stands here: what the server has, with what is on its way there and without what is taken back. */
+function shownOf(set: Schemas['SetDto'], unsent: Unsent[]) {
+  const back = new Set(unsent.map((u) => (u.kind === 'untap' ? u.tapId : '')));
+  const onTheirWay = unsent
+    .filter(isTap)
+    .filter((u) => !set.goes.some((g) => g.id === u.id) && !set.signs.some((s) => s.id === u.id));
+  const goes = [...set.goes, ...onTheirWay.flatMap((u) => (u.kind === 'go' ? [{ id: u.id, success: u.success }] : []))];
+  const seen = [
+    ...set.signs.map(({ id, signId }) => ({ id, signId })),
+    ...onTheirWay.flatMap((u) => (u.kind === 'sign' ? [{ id: u.id, signId: u.signId }] : [])),
+  ];
+  return {
+    pending: onTheirWay.length,
+    goes: goes.filter((g) => !back.has(g.id)),
+    seen: seen.filter((s) => !back.has(s.id)),
+  };
 }
 
 /** One treat a good go, over the whole session. */

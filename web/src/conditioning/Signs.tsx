@@ -1,13 +1,12 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ask, type Schemas } from '../shared/api';
-import { keys } from '../shared/keys';
+import type { Schemas } from '../shared/api';
 import { entries, signGroupWords } from '../shared/words';
+import { signsQuery } from './tables';
 
 interface Props {
-  seen: Schemas['SeenDto'][];
-  count: string[];
+  seen: { id: string; signId: string }[];
   onTap: (signId: string) => void;
   onTakeBack: (seenId: string) => void;
   onStop: () => void;
@@ -16,13 +15,9 @@ interface Props {
 const marks: Record<Schemas['SignGroup'], string> = { atEase: '○', unsure: '◔', worried: '◑', overThreshold: '⬣' };
 
 /** What the dog shows, one tap each, in a tray over the pad: the goes stay where the thumb knows them. The worst stand first. */
-export function Signs({ seen, count, onTap, onTakeBack, onStop }: Props) {
+export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
   const [open, setOpen] = useState(false);
-  const signs = useQuery({
-    queryKey: keys.signs(),
-    queryFn: ({ signal }) => ask(api.GET('/api/signs', { signal })),
-    staleTime: Infinity,
-  });
+  const signs = useQuery(signsQuery);
   const last = seen.at(-1);
   const name = (id: string) => signs.data?.find((s) => s.id === id)?.name ?? id;
   return (
@@ -40,7 +35,7 @@ export function Signs({ seen, count, onTap, onTakeBack, onStop }: Props) {
                   {signs.data
                     ?.filter((s) => s.group === group)
                     .map((s) => {
-                      const times = count.filter((id) => id === s.id).length;
+                      const times = seen.filter((x) => x.signId === s.id).length;
                       return (
                         <Button
                           key={s.id}
@@ -72,7 +67,7 @@ export function Signs({ seen, count, onTap, onTakeBack, onStop }: Props) {
           aria-expanded={open}
           onClick={() => setOpen(!open)}
         >
-          {open ? 'Close the signs' : count.length === 0 ? 'It shows …' : `It shows … (${count.length} so far)`}
+          {open ? 'Close the signs' : seen.length === 0 ? 'It shows …' : `It shows … (${seen.length} so far)`}
         </Button>
         <Button h="12" colorPalette="brick" onClick={onStop}>
           ⬣ Stop

@@ -1,3 +1,4 @@
+import type { Schemas } from '../shared/api';
 import { dropFromDevice, fromDevice, keepOnDevice } from '../shared/saving/device';
 
 /** Which set something was tapped in. */
@@ -7,14 +8,30 @@ export interface Tapped {
   target: number;
 }
 
-/** A go or a sign that the server has not confirmed yet, kept on this device so that neither a reload nor a dead spot loses it. */
-export type Unsent = Tapped & {
+/** Something done at the pad that the server has not confirmed yet, kept on this device so that neither a reload nor a dead spot loses it. */
+export type Unsent = {
   id: string;
-  /** When it was tapped. */
+  /** When it was done. */
   at: string;
-  /** The server would not take it, for that set is over: a person says where it belongs. */
+  /** The server would not take it: a person says what becomes of it. */
   stray?: string;
-} & ({ kind: 'go'; success: boolean; heldMs: number | null } | { kind: 'sign'; signId: string });
+} & (
+  | (Tapped & { kind: 'go'; success: boolean; heldMs: number | null })
+  | (Tapped & { kind: 'sign'; signId: string })
+  | { kind: 'begin'; dogId: string; stepId: string; target: number }
+  | { kind: 'untap'; of: 'goes' | 'signs'; tapId: string }
+  | { kind: 'finish'; set: number }
+  | { kind: 'end' }
+);
+
+/** A go or a sign. */
+export type Tap = Extract<Unsent, Tapped>;
+
+export const isTap = (item: Unsent): item is Tap => item.kind === 'go' || item.kind === 'sign';
+
+/** What goes to the server of its own accord, in order: nothing of a session that the server would not begin. */
+export const onTheirWay = (items: Unsent[]): Unsent[] =>
+  items.some((i) => i.kind === 'begin' && i.stray) ? [] : items.filter((i) => !i.stray);
 
 const keyOf = (sessionId: string) => `jaunty-badge.unsent.${sessionId}`;
 
@@ -37,3 +54,14 @@ export const forget = (sessionId: string, id: string) =>
     sessionId,
     waitingFor(sessionId).filter((i) => i.id !== id),
   );
+
+export const forgetAll = (sessionId: string) => write(sessionId, []);
+
+const begunKey = (sessionId: string) => `jaunty-badge.begun.${sessionId}`;
+
+/** A session begun on this device, as it stands until the server has it. */
+export const begunHere = (sessionId: string) => fromDevice<Schemas['SessionDto']>(begunKey(sessionId));
+
+export const keepBegun = (session: Schemas['SessionDto']) => keepOnDevice(begunKey(session.id), session);
+
+export const dropBegun = (sessionId: string) => dropFromDevice(begunKey(sessionId));

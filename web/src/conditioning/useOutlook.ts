@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../shared/api';
 import { useDogChanged } from '../shared/dog';
 import { keys } from '../shared/keys';
+import { waysQuery } from './tables';
 
 export type Outlook = Schemas['OutlookDto'];
 export type Week = Schemas['TrainingWeekDto'];
@@ -32,13 +33,7 @@ export const useSchools = (dogId: string, enabled: boolean) =>
   });
 
 /** The policies there are to choose from. */
-export const useWaysOfWorking = (enabled: boolean) =>
-  useQuery({
-    queryKey: keys.waysOfWorking(),
-    queryFn: ({ signal }) => ask(api.GET('/api/ways-of-working', { signal })),
-    staleTime: Infinity,
-    enabled,
-  });
+export const useWaysOfWorking = (enabled: boolean) => useQuery({ ...waysQuery, enabled });
 
 /** Trains by a school and policies from now on. */
 export function useChooseSchool(dogId: string) {

@@ -3,6 +3,7 @@ import { FormProvider } from 'react-hook-form';
 import { dateText } from '../shared/dates';
 import { NextButton } from './NextButton';
 import { SessionRecord } from '../conditioning/SessionRecord';
+import { usePadReady } from '../conditioning/useStartSession';
 import type { Schemas } from '../shared/api';
 import { strapText } from '../fitting/strap';
 import { Cautions } from '../shared/Cautions';
@@ -21,6 +22,7 @@ import { useArchive, useRestore } from './useArchive';
 /** Who the dog is, what is next for it and what has happened so far. */
 export function DogPage() {
   const card = useThisDog();
+  usePadReady(card.dog.id);
   return (
     <Flex direction="column" gap="8">
       <Box maxW="40rem" borderLeftWidth="4px" borderColor="accent" ps="4">

@@ -1,5 +1,5 @@
 import { Link as RouterLink } from 'react-router';
-import { useStartSession } from '../conditioning/useSession';
+import { useStartSession } from '../conditioning/useStartSession';
 import type { Schemas } from '../shared/api';
 import styles from './next.module.css';
 

@@ -18,6 +18,7 @@ type DogRoom =
   | 'schools'
   | 'progress'
   | 'begin'
+  | 'next-session'
   | 'sessions';
 
 /**

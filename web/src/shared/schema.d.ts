@@ -1476,8 +1476,25 @@ export interface paths {
         /** The dog's sessions, newest first. */
         get: operations["sessionRecord"];
         put?: never;
-        /** Start a session where the plan stands, or go on with the one under way. */
+        /** Start a session where the plan stands, or go on with the one under way; with an id, one that a device began, once. */
         post: operations["startSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/sessions/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The session under way, or one as it would begin now (null where none can), for a device to begin while the server is away. Nothing is stored. */
+        get: operations["nextSession"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1548,6 +1565,23 @@ export interface paths {
         put?: never;
         /** Finish a set: the rule decides what is next. */
         post: operations["finishSet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{sessionId}/sets/{number}/overrule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Go on elsewhere than the rule decided of the set finished last, with a note. */
+        post: operations["overruleSet"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2970,6 +3004,11 @@ export interface components {
             /** @description Whether nothing can be answered before it is read. */
             blocking: boolean;
         };
+        /** @description When something was done on a device; the time it arrived when left out. */
+        MomentEntry: {
+            /** Format: date-time */
+            at?: null | string;
+        };
         /** @description A colour a model comes in. */
         MuzzleColour: {
             /** @description In words. */
@@ -3239,8 +3278,30 @@ export interface components {
             forecast: null | components["schemas"]["ForecastDto"];
             calendar: components["schemas"]["CalendarEntryDto"][];
         };
+        /** @description What a finished set can be made to go on at. */
+        OverruleDto: {
+            /**
+             * Format: int32
+             * @description The set's number.
+             */
+            set: number;
+            /** @description Its step. */
+            stepName: string;
+            /** @description The targets and easier rungs of the step, the easiest first. */
+            rungs: components["schemas"]["RungDto"][];
+        };
         /** @description Why a line of the brief does not bind. */
         OverruleEntry: {
+            note?: null | string;
+        };
+        /** @description Where to go on instead of what the rule decided of a set. */
+        OverruleSetEntry: {
+            /**
+             * Format: int32
+             * @description A target of the set's step; −1 to −3 are its easier rungs.
+             */
+            target?: null | number;
+            /** @description Why; it stays on record. */
             note?: null | string;
         };
         /** @description A step passed. */
@@ -3658,6 +3719,11 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        RungDto: {
+            /** Format: int32 */
+            target: number;
+            text: string;
+        };
         /** @description What another school would change for one dog. */
         SchoolComparedDto: {
             id: components["schemas"]["SchoolId"];
@@ -3736,6 +3802,27 @@ export interface components {
             settles: null | string;
             /** @description A sign over threshold was tapped in the open set: end now. */
             endNow: boolean;
+            overrule: null | components["schemas"]["OverruleDto"];
+        };
+        /** @description A session as a device began it, perhaps while the server was away. */
+        SessionEntry: {
+            /**
+             * Format: uuid
+             * @description The session's, made by the device: sent twice it is begun once.
+             */
+            id?: null | string;
+            /**
+             * Format: date-time
+             * @description When it was begun, by the device's clock; now when left out.
+             */
+            at?: null | string;
+            /** @description The step that was shown; where the plan stands when left out. */
+            stepId?: null | string;
+            /**
+             * Format: int32
+             * @description The target that was shown.
+             */
+            target?: null | number;
         };
         /** @description A session as it went. */
         SessionProgressDto: {
@@ -3778,6 +3865,7 @@ export interface components {
             basis: null | string;
             ifStuck: null | string;
             endSession: boolean;
+            overruled: null | string;
         };
         /** @description How many more would settle a set that goes on. */
         SettlesDto: {
@@ -3857,6 +3945,8 @@ export interface components {
             id: string;
             group: components["schemas"]["SignGroup"];
             name: string;
+            /** @description Whether one of it ends everything at once. */
+            endsNow?: boolean;
         };
         /** @description A sign seen. */
         SignEntry: {
@@ -9598,6 +9688,59 @@ export interface operations {
             };
             cookie?: never;
         };
+        requestBody?: {
+            content: {
+                "application/json": null | components["schemas"]["SessionEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    nextSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
         requestBody?: never;
         responses: {
             /** @description OK */
@@ -9905,7 +10048,65 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": null | components["schemas"]["MomentEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    overruleSet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OverruleSetEntry"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -9954,7 +10155,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": null | components["schemas"]["MomentEntry"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -1,0 +1,17 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, ask } from '../shared/api';
+import { keys } from '../shared/keys';
+
+/** The signs to tap. */
+export const signsQuery = queryOptions({
+  queryKey: keys.signs(),
+  queryFn: ({ signal }) => ask(api.GET('/api/signs', { signal })),
+  staleTime: Infinity,
+});
+
+/** Policies, and what to do on a bad day and over threshold. */
+export const waysQuery = queryOptions({
+  queryKey: keys.waysOfWorking(),
+  queryFn: ({ signal }) => ask(api.GET('/api/ways-of-working', { signal })),
+  staleTime: Infinity,
+});
