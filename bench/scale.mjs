@@ -46,6 +46,7 @@ async function measure(extra, away) {
       'a key typed': `${dog}/bench/typing?measure=snoutGirth&text=272`,
       fits: `${dog}/fits`,
       plan: `${dog}/plan`,
+      'how training stands': '/api/training',
       'found by a word': '/api/round?search=wend',
       van: '/api/van',
     };

@@ -108,6 +108,7 @@ static void Serve(WebApplication app)
         .ProducesProblem(StatusCodes.Status400BadRequest)
         .ProducesProblem(StatusCodes.Status404NotFound);
     api.MapRound();
+    api.MapTrainingOverview();
     api.MapHouseNumbers();
     api.MapWriting();
     api.MapDogs();

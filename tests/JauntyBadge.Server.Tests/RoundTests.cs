@@ -51,6 +51,39 @@ public class RoundTests(PracticeServer server) : IClassFixture<PracticeServer>
     }
 
     [Fact]
+    public async Task How_training_stands_is_told_of_every_dog_those_with_a_date_first()
+    {
+        using var own = new PracticeServer();
+        async Task<(string Name, string State, JsonNode Row)[]> RowsAsync() =>
+            [.. (await own.GetAsync("/api/training"))["rows"]!.AsArray().Select(r => (r!["name"]!.GetValue<string>(), r["state"]!.GetValue<string>(), r))];
+        object Named(string name) => new { name, purposes = new[] { "walks" } };
+        Assert.Empty(await RowsAsync());
+        var (begun, dated) = (await own.NewDogAsync(Named("Ash")), await own.NewDogAsync(Named("Yarrow")));
+        await own.PostAsync(
+            $"{dated}/plan/week",
+            new
+            {
+                days = new[] { "monday" },
+                sessionsPerDay = 1,
+                by = own.Today.AddDays(10),
+            }
+        );
+        var session = $"/api/sessions/{(await own.PostAsync($"{begun}/sessions"))["id"]}";
+        await own.PutAsync($"{session}/goes/{Guid.NewGuid()}", SessionTests.Go((await own.GetAsync(session))["openSet"]));
+        await own.PostAsync($"{session}/end");
+
+        var rows = await RowsAsync();
+        Assert.Equal([("Yarrow", "notBegun"), ("Ash", "underWay")], rows.Select(r => (r.Name, r.State)));
+        Assert.Equal((10, 1), (rows[0].Row["daysLeft"]!.GetValue<int>(), rows[1].Row["sessions"]!.GetValue<int>()));
+        Assert.Equal(1, (int)(await own.GetAsync("/api/training")).Number("dated"));
+
+        own.Clock.Advance(TimeSpan.FromDays(11));
+        Assert.Equal([("Ash", "overdue"), ("Yarrow", "notBegun")], (await RowsAsync()).Select(r => (r.Name, r.State)));
+        await own.PostAsync($"{begun}/archive");
+        Assert.Equal(["Yarrow"], (await RowsAsync()).Select(r => r.Name));
+    }
+
+    [Fact]
     public async Task A_card_follows_the_day_the_breeds_and_the_other_dogs_of_the_breed()
     {
         using var own = new PracticeServer();

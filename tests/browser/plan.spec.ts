@@ -128,3 +128,14 @@ test('practice plays a dog, and tells each choice against the rule', async ({ pa
   await page.getByRole('button', { name: 'Another dog' }).first().click();
   await expect(page.getByText('It looks at you.')).toBeVisible();
 });
+
+test('how training stands is one look: who is stuck, and whose date will hardly hold', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'How training stands' }).click();
+  const fern = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Fern', exact: true }) });
+  await expect(fern).toContainText(/Wanted by .* Will hardly hold: (under 5|\d+) %/);
+  await page.getByRole('button', { name: /stuck$/ }).click();
+  await expect(fern).toHaveCount(0);
+  await page.getByRole('link', { name: 'Bracken', exact: true }).click();
+  await expect(page).toHaveURL(/\/plan$/);
+});

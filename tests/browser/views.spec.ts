@@ -37,7 +37,7 @@ for (const scheme of ['light', 'dark'] as const) {
   };
 
   test(`axe finds no violation in the practice's rooms, ${scheme}`, ({ page }) =>
-    lookedAll(page, scheme === 'dark' ? ['/'] : ['/', '/dogs/new', '/numbers', '/catalogue', '/van']));
+    lookedAll(page, scheme === 'dark' ? ['/'] : ['/', '/training', '/dogs/new', '/numbers', '/catalogue', '/van']));
 
   const ofDogs = { Otis: scheme === 'dark' ? ['', '/measure', '/fit'] : rooms, Dumpling: ['/measure', '/fit'] };
   for (const dog of scheme === 'dark' ? (['Otis'] as const) : (['Otis', 'Dumpling'] as const))
@@ -94,7 +94,15 @@ for (const scheme of ['light', 'dark'] as const) {
 test('nothing runs off the side at 360 px', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
   const id = await dogId(page, 'Admiral');
-  for (const path of ['/', '/dogs/new', '/breeds', '/catalogue', '/van', ...rooms.map((r) => `/dogs/${id}${r}`)]) {
+  for (const path of [
+    '/',
+    '/training',
+    '/dogs/new',
+    '/breeds',
+    '/catalogue',
+    '/van',
+    ...rooms.map((r) => `/dogs/${id}${r}`),
+  ]) {
     await page.goto(path);
     await page.waitForLoadState('networkidle');
     const [content, screen] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);

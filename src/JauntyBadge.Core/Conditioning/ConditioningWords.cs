@@ -122,6 +122,23 @@ public static class ConditioningWords
             _ => "Not yet",
         };
 
+    /// <summary>How the training of one dog of many stands, in a sentence.</summary>
+    public static string Standing(TrainingStanding standing, DateOnly today)
+    {
+        var step = standing.Place is { } place ? Step.Find(place.StepId) : null;
+        var at = step is null ? "" : $"\"{step.Name}\", {step.TargetText(standing.Place!.Target)}";
+        var days = standing.LastTrained is { } last ? today.DayNumber - last.DayNumber : 0;
+        return standing.State switch
+        {
+            TrainingState.Stuck => $"{Capital(InWords(standing.Stuck!.Sessions))} sessions at \"{step?.Name}\" brought it no further. {step?.IfStuck}",
+            TrainingState.Overdue => $"Not trained for {InWords(days)} days. It stands at {at}.",
+            TrainingState.Resting => $"A day off until {standing.Place!.NotBefore:d MMMM}, then {at}.",
+            TrainingState.NotBegun => $"Not begun. First: {at}.",
+            TrainingState.Ready => "It wears its muzzle. A happy wear each week keeps it so.",
+            _ => $"At {at}.",
+        };
+    }
+
     /// <summary>What to do with a dog over threshold, in order.</summary>
     public static IReadOnlyList<string> WhenOver { get; } =
     [

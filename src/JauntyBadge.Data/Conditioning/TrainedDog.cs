@@ -90,6 +90,10 @@ public sealed record TrainedDog(
     /// <summary>Steps that have to be passed by the day it is wanted, and are not.</summary>
     public int StepsLeft => Plan.Steps.Take(ForSession().Wanted(Week.ReadyAt)).Count(s => !Passed.Contains(s.Step.Id));
 
+    /// <summary>How its training stands, among those of a practice.</summary>
+    public TrainingStanding StandingOn(DateOnly today) =>
+        TrainingStanding.Of(Plan, Passed, Position, Stuck, LastTrained, Week, StepsLeft, today, Measured.Rules);
+
     /// <summary>What became of the sets of some dogs in the weeks before the last one of them was trained.</summary>
     private static async Task<ILookup<Guid, (long Session, string StepId, int Target, DecisionKind Decision)>> RecentAsync(
         PracticeDb db,

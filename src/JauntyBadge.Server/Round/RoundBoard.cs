@@ -1,4 +1,5 @@
 using JauntyBadge.Core;
+using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
@@ -48,7 +49,7 @@ public sealed record RoundCardDto(
 }
 
 /// <summary>
-/// The cards of all dogs on the round, in the order of the round. A card is made anew only once something it rests on changed: the dog's own
+/// The cards of all dogs on the round, in the order of the round, and how their training stands. A card is made anew only once something it rests on changed: the dog's own
 /// record, its breed's ranges, the breeds' list, the house numbers, or the day.
 /// </summary>
 internal sealed class RoundBoard : IDisposable
@@ -59,17 +60,27 @@ internal sealed class RoundBoard : IDisposable
     private Board board = new(-1, default, default, HouseRules.Ours, new Dictionary<Guid, Entry>(), []);
 
     /// <summary>The cards, what a fitter does first coming first.</summary>
-    public async Task<IReadOnlyList<RoundCardDto>> ReadAsync(PracticeDb db, DateOnly today, CancellationToken cancel)
+    public async Task<IReadOnlyList<RoundCardDto>> ReadAsync(PracticeDb db, DateOnly today, CancellationToken cancel) =>
+        (await BoardAsync(db, today, cancel)).InOrder;
+
+    /// <summary>How the training of each dog stands.</summary>
+    public async Task<IReadOnlyList<(RoundCardDto Card, TrainingStanding Standing)>> ReadStandingsAsync(PracticeDb db, DateOnly today, CancellationToken cancel)
+    {
+        var now = await BoardAsync(db, today, cancel);
+        return [.. now.InOrder.Select(c => (c, now.Entries[c.Id].Standing))];
+    }
+
+    private async Task<Board> BoardAsync(PracticeDb db, DateOnly today, CancellationToken cancel)
     {
         var last = await CounterRow.LastAsync(db, cancel);
         if (board is var known && known.Last == last && known.Day == today)
-            return known.InOrder;
+            return known;
         await turn.WaitAsync(cancel);
         try
         {
             if (board.Last != last || board.Day != today)
                 board = await RenewAsync(db, board, last, today, cancel);
-            return board.InOrder;
+            return board;
         }
         finally
         {
@@ -108,7 +119,7 @@ internal sealed class RoundBoard : IDisposable
         foreach (var some in stale.Chunk(LoadedAtOnce))
         {
             foreach (var file in await DogFile.LoadAsync(db, db.Dogs.Where(d => some.Contains(d.Id)), cancel))
-                entries[file.Dog.Id] = new Entry(file.Dog.Touched, file.Measured.Ranges!.Stamp, RoundCardDto.Of(file, today));
+                entries[file.Dog.Id] = new Entry(file.Dog.Touched, file.Measured.Ranges!.Stamp, RoundCardDto.Of(file, today), file.Trained.StandingOn(today));
         }
 
         return new Board(
@@ -121,7 +132,7 @@ internal sealed class RoundBoard : IDisposable
         );
     }
 
-    private sealed record Entry(long Touched, BreedStamp Breed, RoundCardDto Card);
+    private sealed record Entry(long Touched, BreedStamp Breed, RoundCardDto Card, TrainingStanding Standing);
 
     private sealed record Board(
         long Last,

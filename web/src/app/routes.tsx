@@ -46,6 +46,7 @@ export const router = createBrowserRouter([
         path: 'sessions/:sessionId',
         lazy: room(() => import('../conditioning/SessionPage'), 'SessionPage'),
       },
+      { path: 'training', lazy: room(() => import('../round/TrainingPage'), 'TrainingPage') },
       { path: 'practice', lazy: room(() => import('../conditioning/PracticePage'), 'PracticePage') },
       {
         path: 'catalogue',

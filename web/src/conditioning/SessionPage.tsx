@@ -46,7 +46,7 @@ export function SessionPage() {
         <DecisionBox
           set={session.sets.at(-1) as Schemas['SetDto']}
           ended={session.endedAt !== null}
-          overrule={session.overrule}
+          overrule={pad.closed === null && reachable ? session.overrule : null}
           onOverrule={pad.overrule}
         />
       )}

@@ -38,6 +38,9 @@ export function RoundPage() {
           </Heading>
         </Box>
         {first?.all !== 0 && <Search text={search} onChange={setSearch} />}
+        <Button asChild variant="ghost" size="sm">
+          <RouterLink to="/training">How training stands</RouterLink>
+        </Button>
         <Button variant="ghost" size="sm" onClick={() => setArchived(!archived)}>
           {archived ? 'Back to the round' : 'Archived dogs'}
         </Button>

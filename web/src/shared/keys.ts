@@ -27,6 +27,7 @@ type DogRoom =
  */
 export const keys = {
   rounds: () => ['round'] as const,
+  training: () => ['round', 'training'] as const,
   round: (asked: { archived: boolean; search: string }) => ['round', asked] as const,
   dogs: () => ['dog'] as const,
   dog: (id: string) => ['dog', id] as const,

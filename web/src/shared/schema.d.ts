@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/training": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the training of all dogs on the round stands: who is stuck, overdue, wanted by a day, ready. */
+        get: operations["training"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/house-numbers": {
         parameters: {
             query?: never;
@@ -4056,6 +4073,52 @@ export interface components {
             measure?: null | components["schemas"]["Measure"];
             side?: null | components["schemas"]["Side"];
         };
+        /** @description How many dogs stand so. */
+        StandingCountDto: {
+            state: components["schemas"]["TrainingState"];
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description How the training of one dog stands. */
+        StandingRowDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            keeper: null | string;
+            place: null | string;
+            state: components["schemas"]["TrainingState"];
+            /** @description That in a sentence. */
+            says: string;
+            /**
+             * Format: int32
+             * @description Steps passed, of those of its plan.
+             */
+            passed: number;
+            /** Format: int32 */
+            steps: number;
+            /**
+             * Format: int32
+             * @description Sessions of the last two weeks.
+             */
+            sessions: number;
+            /** Format: date */
+            lastTrained: null | string;
+            /**
+             * Format: date
+             * @description The day it is wanted, while there are steps to go.
+             */
+            wanted: null | string;
+            /**
+             * Format: int32
+             * @description Days until then.
+             */
+            daysLeft: null | number;
+            /**
+             * Format: int32
+             * @description Steps to pass by then.
+             */
+            stepsLeft: number;
+        };
         /** @description A step of a dog's plan. */
         StepDto: {
             id: string;
@@ -4209,6 +4272,18 @@ export interface components {
          * @enum {string}
          */
         Tool: "softTape" | "string" | "caliper" | "photo" | "digitalTape";
+        /** @description How the training of all dogs stands. */
+        TrainingOverviewDto: {
+            /** @description By state, what asks for a look coming first; none that holds no dog. */
+            counts: components["schemas"]["StandingCountDto"][];
+            /**
+             * Format: int32
+             * @description Dogs that are wanted by a day, with steps to go.
+             */
+            dated: number;
+            /** @description The dogs: those with a date by their date, then by state, then by name. */
+            rows: components["schemas"]["StandingRowDto"][];
+        };
         /** @description A light basket to train in, judged for that alone. */
         TrainingRowDto: {
             sizeId: string;
@@ -4227,6 +4302,11 @@ export interface components {
             /** Format: int32 */
             inVan: number;
         };
+        /**
+         * @description How a dog's training stands, what asks for a look coming first.
+         * @enum {string}
+         */
+        TrainingState: "stuck" | "overdue" | "resting" | "underWay" | "notBegun" | "ready";
         /** @description The owner's days. */
         TrainingWeekDto: {
             /** @description Days of the week, at least one. */
@@ -4933,6 +5013,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RoundDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    training: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrainingOverviewDto"];
                 };
             };
             /** @description Bad Request */

@@ -270,6 +270,15 @@ export const signGroupWords: Record<Schemas['SignGroup'], string> = {
 /** The entries of a word list in its own order, typed. */
 export const entries = <K extends string>(list: Record<K, string>) => Object.entries(list) as [K, string][];
 
+export const trainingStateWords: Record<Schemas['TrainingState'], string> = {
+  stuck: 'Stuck',
+  overdue: 'Overdue',
+  resting: 'Resting',
+  underWay: 'Under way',
+  notBegun: 'Not begun',
+  ready: 'Ready',
+};
+
 export const roundGroupWords: Record<Schemas['RoundGroup'], string> = {
   sessionsDue: 'Sessions due',
   onTheBench: 'On the bench',

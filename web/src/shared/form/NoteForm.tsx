@@ -37,7 +37,7 @@ export function NoteForm({
         <Box flex="1 1 14rem">
           <TextField size={size} name={field} label={label} autoFocus={onLeave !== undefined} />
         </Box>
-        <Flex gap="2" pt={size === 'sm' ? '6' : '7'}>
+        <Flex gap="2" pt={{ base: '0', md: size === 'sm' ? '6' : '7' }}>
           <Button
             type="submit"
             size={size}
