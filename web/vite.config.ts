@@ -42,7 +42,7 @@ export default defineConfig({
             },
             {
               name: 'shared',
-              test: /src.(shared|app|round)[\\/](?!Toasts|Slide|Why|Amount|NumbersPage|main|theme|start)/,
+              test: /src.(shared|app|round)[\\/](?!Toasts|Slide|Why|Amount|NumbersPage|TrainingPage|form[\\/]|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd)|main|theme|start)/,
             },
           ],
         },
