@@ -139,6 +139,18 @@ public static class ConditioningWords
         };
     }
 
+    /// <summary>A target, such as "3 s", "2 cm", "5 times" or "garden".</summary>
+    public static string Target(StepTarget target) =>
+        target switch
+        {
+            Hold hold => $"{hold.Lasting.TotalSeconds:0} s",
+            Depth depth => $"{depth.Into.Centimeters:0} cm",
+            Times { Count: 1 } => "once",
+            Times times => $"{times.Count} times",
+            Situation situation => situation.What,
+            _ => throw new ArgumentOutOfRangeException(nameof(target)),
+        };
+
     /// <summary>What to do with a dog over threshold, in order.</summary>
     public static IReadOnlyList<string> WhenOver { get; } =
     [

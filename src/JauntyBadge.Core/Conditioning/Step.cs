@@ -1,5 +1,7 @@
+using System.Globalization;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
+using UnitsNet;
 
 namespace JauntyBadge.Core.Conditioning;
 
@@ -30,6 +32,33 @@ public enum LadderKind
     Seconds,
     Context,
 }
+
+/// <summary>What a target of a step asks for. <see cref="ConditioningWords.Target"/> has the words.</summary>
+public abstract record StepTarget
+{
+    /// <summary>A target as a table has it; null for what is none of its kind.</summary>
+    internal static StepTarget? Read(LadderKind kind, string text) =>
+        kind == LadderKind.Context ? new Situation(text)
+        : !int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var number) || number < 1 ? null
+        : kind switch
+        {
+            LadderKind.Count => new Times(number),
+            LadderKind.Cm => new Depth(Length.FromCentimeters(number)),
+            _ => new Hold(TimeSpan.FromSeconds(number)),
+        };
+}
+
+/// <summary>So many times.</summary>
+public sealed record Times(int Count) : StepTarget;
+
+/// <summary>So deep into the muzzle.</summary>
+public sealed record Depth(Length Into) : StepTarget;
+
+/// <summary>For so long.</summary>
+public sealed record Hold(TimeSpan Lasting) : StepTarget;
+
+/// <summary>In a place, at a distance or in a situation.</summary>
+public sealed record Situation(string What) : StepTarget;
 
 /// <summary>Dogs a row of a table is for: any one match is enough.</summary>
 public sealed record DogMatch(
@@ -88,22 +117,19 @@ public sealed record Step(
 
     private static readonly Dictionary<string, Step> ById = All.ToDictionary(s => s.Id);
 
+    /// <summary>The targets, easiest first; null for one that the table's check refuses.</summary>
+    private readonly IReadOnlyList<StepTarget?> targets = [.. Ladder.Select(t => StepTarget.Read(LadderKind, t))];
+
+    /// <summary>The targets, easiest first.</summary>
+    public IReadOnlyList<StepTarget> Targets => targets!;
+
     public int TopTarget => Ladder.Count - 1;
 
     /// <summary>The shipped step with this id; null where there is none.</summary>
     public static Step? Find(string id) => ById.GetValueOrDefault(id);
 
     /// <summary>A target in words, such as "3 s", "2 cm", "5 times" or "garden"; −1 to −3 are the easier rungs.</summary>
-    public string TargetText(int target) =>
-        target < 0
-            ? Easier[-target - 1]
-            : LadderKind switch
-            {
-                LadderKind.Seconds => $"{Ladder[target]} s",
-                LadderKind.Cm => $"{Ladder[target]} cm",
-                LadderKind.Count => Ladder[target] == "1" ? "once" : $"{Ladder[target]} times",
-                _ => Ladder[target],
-            };
+    public string TargetText(int target) => target < 0 ? Easier[-target - 1] : ConditioningWords.Target(Targets[target]);
 
     /// <summary>Ids of the gates among steps in order: the last of each stage.</summary>
     internal static HashSet<string> Gates(IEnumerable<Step> steps) => [.. steps.GroupBy(s => s.Stage).Select(g => g.Last().Id)];
@@ -112,10 +138,7 @@ public sealed record Step(
     public int Within(int target) => Math.Clamp(target, SetStart.EasiestRung, TopTarget);
 
     /// <summary>The hold a target asks for, or null when it has no timer.</summary>
-    public TimeSpan? Hold(int target) =>
-        LadderKind == LadderKind.Seconds && target >= 0
-            ? TimeSpan.FromSeconds(int.Parse(Ladder[target], System.Globalization.CultureInfo.InvariantCulture))
-            : null;
+    public TimeSpan? HoldOf(int target) => target >= 0 && Targets[target] is Hold hold ? hold.Lasting : null;
 
     private static IReadOnlyList<Step> Load()
     {
@@ -128,11 +151,7 @@ public sealed record Step(
             "three easier rungs",
             rows.Where(s => s.Easier.Count != -SetStart.EasiestRung || s.Easier.Any(string.IsNullOrWhiteSpace)).Select(s => s.Id)
         );
-        Tables.Refuse(
-            Table,
-            "whole numbers from 1 unless the targets are contexts",
-            rows.Where(s => s.LadderKind != LadderKind.Context && !s.Ladder.All(t => int.TryParse(t, out var n) && n > 0)).Select(s => s.Id)
-        );
+        Tables.Refuse(Table, "whole numbers from 1 unless the targets are contexts", rows.Where(s => s.targets.Contains(null)).Select(s => s.Id));
         Tables.Refuse(Table, "known steps in 'after'", rows.Where(s => s.After.Any(a => !known.Contains(a))).Select(s => s.Id));
         Tables.Refuse(Table, "no step that needs itself, by whatever way", rows.Where(s => NeedsItself(s, rows)).Select(s => s.Id));
         Tables.Refuse(Table, "stages in order", rows.Zip(rows.Skip(1)).Where(p => p.First.Stage > p.Second.Stage).Select(p => p.Second.Id));

@@ -1,3 +1,5 @@
+using JauntyBadge.Core.Measuring;
+
 namespace JauntyBadge.Core.Conditioning;
 
 /// <summary>What a day of the calendar asks for.</summary>
@@ -57,17 +59,7 @@ public static class TrainingCalendar
         Most = 120,
     };
 
-    public static readonly Grounded<int> RefitDays = new(
-        "calendar.refit",
-        "Days after which a growing dog is measured again",
-        30,
-        Basis.Practice("monthly while it grows")
-    )
-    {
-        Most = 45,
-    };
-
-    public static IReadOnlyList<IGrounded> All { get; } = [DaysAhead, RefitDays];
+    public static IReadOnlyList<IGrounded> All { get; } = [DaysAhead];
 
     /// <summary>Every entry in order.</summary>
     /// <param name="plan">The plan.</param>
@@ -81,6 +73,7 @@ public static class TrainingCalendar
         var end = week.By is { } by && by >= about.From ? by : about.From.AddDays(rules[DaysAhead] - 1);
         var fastened = plan.Steps.TakeWhile(s => s.Step.Stage <= Stage.FirstFastening).Count();
         var tried = !about.WantsTryOn;
+        var growing = Math.Max(1, (int)Math.Ceiling(rules[Remeasure.GrowingEvery].TotalDays));
         for (var (day, reached) = (about.From, Passed(forecast, about.From.AddDays(-1))); day <= end; reached = Passed(forecast, day), day = day.AddDays(1))
         {
             var at = plan.Steps[Math.Min(reached, plan.Steps.Count - 1)].Step;
@@ -95,7 +88,7 @@ public static class TrainingCalendar
             if (!tried && reached >= fastened)
                 entries.Add(new(day, CalendarKind.TryOn, 1, null));
             tried |= reached >= fastened;
-            if (about.LastMeasured is { } measured && day > measured && (day.DayNumber - measured.DayNumber) % rules[RefitDays] == 0)
+            if (about.LastMeasured is { } measured && day > measured && (day.DayNumber - measured.DayNumber) % growing == 0)
                 entries.Add(new(day, CalendarKind.Refit, 1, null));
             if (day == week.By)
                 entries.Add(new(day, CalendarKind.Wanted, 1, week.ReadyAt));

@@ -264,7 +264,7 @@ public static class DemoPractice
         };
         foreach (var told in sets)
         {
-            var hold = Step.Find(told.Set.StepId)!.Hold(told.Set.Target);
+            var hold = Step.Find(told.Set.StepId)!.HoldOf(told.Set.Target);
             var start = at;
             var set = new SetRow
             {

@@ -47,7 +47,7 @@ public sealed record StepDto(
             s.SetUp,
             s.Success,
             s.Reward,
-            [.. Enumerable.Range(0, s.Ladder.Count).Select(s.TargetText)],
+            [.. Enumerable.Range(0, s.Targets.Count).Select(s.TargetText)],
             s.Easier,
             s.IfStuck,
             s.Caution,

@@ -190,7 +190,7 @@ public sealed record SessionDto(
     {
         if (rows.LastOrDefault(s => s.ClosedAt is not null) is not { } last || !last.CanBeOverruled(rows) || KnownStep(last.StepId) is not { } step)
             return null;
-        var rungs = Enumerable.Range(SetStart.EasiestRung, step.Ladder.Count - SetStart.EasiestRung);
+        var rungs = Enumerable.Range(SetStart.EasiestRung, step.Targets.Count - SetStart.EasiestRung);
         return new(last.Number, step.Name, [.. rungs.Select(t => new RungDto(t, step.TargetText(t)))]);
     }
 
@@ -209,8 +209,8 @@ public sealed record SessionDto(
             step?.Name ?? set.StepId,
             target,
             step?.TargetText(target) ?? "",
-            step?.Hold(target)?.TotalSeconds,
-            step?.Hold(target) is { } hold ? HoldTargets(set, hold) : null,
+            step?.HoldOf(target)?.TotalSeconds,
+            step?.HoldOf(target) is { } hold ? HoldTargets(set, hold) : null,
             [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs, g.At))],
             [.. set.Signs.OrderBy(s => s.Number).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
             set.Decision,

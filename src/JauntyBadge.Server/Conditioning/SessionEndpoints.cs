@@ -323,6 +323,7 @@ internal static class SessionEndpoints
             .Include(s => s.Signs)
             .Where(s => s.DogId == session.DogId && s.StepId == set.StepId && s.ClosedAt != null)
             .OrderBy(s => s.Id)
+            .AsSplitQuery()
             .ToListAsync(cancel);
         var (plan, record) = (dog.PlanOf(session), set.ToRecord());
         var passed = await db.StepPasses.Where(p => p.DogId == session.DogId).Select(p => p.StepId).ToListAsync(cancel);

@@ -189,7 +189,7 @@ internal static class WhatIfTraining
                 .. plan.Steps.Select(s => new WhatIfPlanStep(
                     s.Step.Id,
                     s.Step.Stage,
-                    [.. Enumerable.Range(0, s.Step.Ladder.Count).Select(s.Step.TargetText)],
+                    [.. Enumerable.Range(0, s.Step.Targets.Count).Select(s.Step.TargetText)],
                     plan.IsGate(s.Step),
                     s.Step.After,
                     string.Join(" ", [s.Step.Purpose, .. s.Notes])

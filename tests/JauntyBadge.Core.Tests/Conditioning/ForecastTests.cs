@@ -297,7 +297,7 @@ public class ForecastTests
             new Random(1)
         );
         var week = new TrainingWeek(Five, 2, Monday.AddDays(40));
-        var days = TrainingCalendar.Of(plan, week, told, new(Monday, Monday.AddDays(2), true, Monday.AddDays(-28)), HouseRules.Ours);
+        var days = TrainingCalendar.Of(plan, week, told, new(Monday, Monday.AddDays(2), true, Monday.AddDays(-26)), HouseRules.Ours);
         Assert.All(days.Where(d => d.Kind is CalendarKind.Session or CalendarKind.Rest), d => Assert.Contains(d.Day.DayOfWeek, Five));
         Assert.Equal(
             [CalendarKind.Rest, CalendarKind.Rest, CalendarKind.Session],
@@ -305,7 +305,7 @@ public class ForecastTests
         );
         Assert.All(days.GroupBy(d => d.Day), d => Assert.True(d.Count(e => e.Kind == CalendarKind.Session) <= 2));
         Assert.Equal((Monday.AddDays(40), CalendarKind.Wanted), (days[^1].Day, days[^1].Kind));
-        Assert.Equal([Monday.AddDays(2), Monday.AddDays(32)], days.Where(d => d.Kind == CalendarKind.Refit).Select(d => d.Day));
+        Assert.Equal([Monday.AddDays(2), Monday.AddDays(30)], days.Where(d => d.Kind == CalendarKind.Refit).Select(d => d.Day));
         var tried = Assert.Single(days, d => d.Kind == CalendarKind.TryOn);
         Assert.True(days.Where(d => d.Day < tried.Day && d.StepId is not null).All(d => Step.Find(d.StepId!)!.Stage <= Stage.FirstFastening));
         Assert.All(days, d => Assert.StartsWith("Fern", ConditioningWords.Entry(d, "Fern"), StringComparison.Ordinal));

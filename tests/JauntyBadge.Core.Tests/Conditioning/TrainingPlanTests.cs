@@ -176,7 +176,7 @@ public class TrainingPlanTests
     {
         Assert.All(Step.All, s => Assert.Equal(3, s.Easier.Distinct().Except(Enumerable.Range(0, s.Ladder.Count).Select(s.TargetText)).Count()));
         Assert.Equal("nearly all the way, marked as it arrives", Step.Find("hold-short")!.TargetText(-2));
-        Assert.Null(Step.Find("hold-short")!.Hold(-1));
+        Assert.Null(Step.Find("hold-short")!.HoldOf(-1));
         Assert.Equal((-3, 3), (Step.Find("hold-short")!.Within(-9), Step.Find("hold-short")!.Within(99)));
     }
 
@@ -185,9 +185,13 @@ public class TrainingPlanTests
     {
         var hold = Step.All.Single(s => s.Id == "hold-short");
         Assert.Equal("3 s", hold.TargetText(2));
-        Assert.Equal(TimeSpan.FromSeconds(3), hold.Hold(2));
+        Assert.Equal(new Hold(TimeSpan.FromSeconds(3)), hold.Targets[2]);
+        Assert.Equal(new Depth(UnitsNet.Length.FromCentimeters(2)), Step.Find("nose-at-rim")!.Targets[1]);
+        Assert.Equal(new Times(5), Step.Find("look-at-it")!.Targets[0]);
+        Assert.Equal(new Situation("another room"), Step.Find("muzzle-around")!.Targets[1]);
+        Assert.Equal(TimeSpan.FromSeconds(3), hold.HoldOf(2));
         Assert.Equal("once", Step.All.Single(s => s.Id == "first-close").TargetText(0));
-        Assert.Null(Step.All.Single(s => s.Id == "first-close").Hold(0));
+        Assert.Null(Step.All.Single(s => s.Id == "first-close").HoldOf(0));
         Assert.Equal("2 cm", Step.All.Single(s => s.Id == "nose-at-rim").TargetText(1));
     }
 
