@@ -64,10 +64,10 @@ await picture('photo', {
   },
 });
 await picture('history', { at: (id) => `/dogs/${id('Sorrel')}/measure/history` });
-await picture('breeds', {
+await picture('training', {
   scheme: 'dark',
-  at: () => '/breeds',
-  then: async (page) => page.getByLabel('Find a breed').fill('short jowls'),
+  at: () => '/training',
+  then: async (page) => page.getByText(/Will hardly hold/).waitFor(),
 });
 await picture('brief', { at: (id) => `/dogs/${id('Sorrel')}/fit` });
 await picture('fit', {
