@@ -151,6 +151,48 @@ public static class ConditioningWords
             _ => throw new ArgumentOutOfRangeException(nameof(target)),
         };
 
+    /// <summary>How things are placed in a step, in a sentence.</summary>
+    public static string Sketch(StepSketch sketch)
+    {
+        var thing = sketch.Thing switch
+        {
+            SketchThing.Nothing => "",
+            SketchThing.Muzzle => "The muzzle ",
+            SketchThing.Cup => "The cup ",
+            SketchThing.Loop => "The loop ",
+            _ => "The box with the muzzle ",
+        };
+        var place = sketch.Place switch
+        {
+            SketchPlace.AtTheSide => "at your side, away from its face",
+            SketchPlace.BeforeTheNose => "before its nose, which comes to it",
+            SketchPlace.OverTheRim => "with the nose over the rim",
+            SketchPlace.HalfwayIn => "with the nose halfway in",
+            SketchPlace.AllTheWayIn => "with the nose all the way in",
+            SketchPlace.OnTheFloor => "on the floor",
+            _ => "on a stand, you farther off",
+        };
+        var treat = sketch.Treat switch
+        {
+            SketchTreat.AwayFromIt => "the treat away from it",
+            SketchTreat.BehindTheDog => "the treat tossed behind the dog",
+            SketchTreat.AtTheMouth => "the treat at its mouth",
+            SketchTreat.AtTheRim => "the treat at the rim",
+            SketchTreat.AtItsFloor => "the treat at its floor",
+            SketchTreat.UnderIt => "the treat in the hand under it",
+            SketchTreat.ThroughTheSide => "the treat through the side",
+            _ => "the treat through the front",
+        };
+        var hand = sketch.Hand switch
+        {
+            SketchHand.Below => "held from below",
+            SketchHand.BehindTheHead => "a hand behind the head",
+            _ => "",
+        };
+        List<string> parts = [thing == "" ? "" : thing + place, hand, treat];
+        return Capital(string.Join(", ", parts.Where(p => p != ""))) + ".";
+    }
+
     /// <summary>What to do with a dog over threshold, in order.</summary>
     public static IReadOnlyList<string> WhenOver { get; } =
     [

@@ -92,6 +92,7 @@ public sealed record DogMatch(
 /// <param name="Basis">What the step stands on.</param>
 /// <param name="Caution">What could hurt or frighten.</param>
 /// <param name="OnlyFor">The dogs it is for; null for all.</param>
+/// <param name="Sketch">Where things are, for steps in which that matters; null for the others.</param>
 public sealed record Step(
     string Id,
     Stage Stage,
@@ -107,7 +108,8 @@ public sealed record Step(
     IReadOnlyList<string> After,
     Basis Basis,
     string? Caution = null,
-    DogMatch? OnlyFor = null
+    DogMatch? OnlyFor = null,
+    StepSketch? Sketch = null
 )
 {
     private const string Table = "steps.json";

@@ -14,10 +14,15 @@ public enum StepState
     Ahead,
 }
 
+/// <summary>How things are placed in a step.</summary>
+/// <param name="Says">The same in a sentence.</param>
+public sealed record SketchDto(StepSketch Shows, string Says);
+
 /// <summary>A step of a dog's plan.</summary>
 /// <param name="Easier">The rungs below its first target, the hardest of them first.</param>
 /// <param name="Yes">What is tapped for a go that went well.</param>
 /// <param name="NotYet">What is tapped for one that did not.</param>
+/// <param name="Sketch">Where things are, for steps in which that matters.</param>
 public sealed record StepDto(
     string Id,
     Stage Stage,
@@ -33,7 +38,8 @@ public sealed record StepDto(
     Basis Basis,
     IReadOnlyList<string> Notes,
     string Yes,
-    string NotYet
+    string NotYet,
+    SketchDto? Sketch
 )
 {
     public static StepDto Of(PlannedStep planned)
@@ -54,7 +60,8 @@ public sealed record StepDto(
             s.Basis,
             planned.Notes,
             ConditioningWords.Yes(s.Stage),
-            ConditioningWords.NotYet(s.Stage)
+            ConditioningWords.NotYet(s.Stage),
+            s.Sketch is { } sketch ? new SketchDto(sketch, ConditioningWords.Sketch(sketch)) : null
         );
     }
 }

@@ -181,6 +181,34 @@ public class TrainingPlanTests
     }
 
     [Fact]
+    public void A_drawing_shows_nothing_that_comes_later_in_the_course()
+    {
+        var drawn = Step.All.Where(s => s.Sketch is not null).ToList();
+        Assert.True(drawn.Count > 25);
+        Assert.All(
+            drawn,
+            s =>
+            {
+                var sketch = s.Sketch!;
+                if (s.Stage < Stage.NoseIn && sketch.Thing == SketchThing.Muzzle)
+                    Assert.True(sketch.Place is SketchPlace.AtTheSide or SketchPlace.BeforeTheNose or SketchPlace.OnTheFloor or SketchPlace.OnAStand, s.Id);
+                if (s.Stage < Stage.SoundsAndHands)
+                    Assert.NotEqual(SketchHand.BehindTheHead, sketch.Hand);
+                var says = ConditioningWords.Sketch(sketch);
+                Assert.EndsWith(".", says, StringComparison.Ordinal);
+                Assert.DoesNotContain(", ,", says, StringComparison.Ordinal);
+                Assert.Contains("treat", says, StringComparison.Ordinal);
+                Assert.Equal(sketch.Hand == SketchHand.Below, says.Contains("held from below", StringComparison.Ordinal));
+            }
+        );
+        Assert.Equal(
+            "The muzzle before its nose, which comes to it, held from below, the treat at the rim.",
+            ConditioningWords.Sketch(Step.Find("touch-it")!.Sketch!)
+        );
+        Assert.Equal("A hand behind the head, the treat at its mouth.", ConditioningWords.Sketch(Step.Find("neck-rub")!.Sketch!));
+    }
+
+    [Fact]
     public void Targets_speak_and_holds_have_times()
     {
         var hold = Step.All.Single(s => s.Id == "hold-short");

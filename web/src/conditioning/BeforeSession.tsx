@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../shared/api';
+import { StepSketch } from './StepSketch';
 import { useWaysOfWorking } from './useOutlook';
 
 /** Before the first go: how the dog is, what to lay out, what today is about. */
@@ -46,6 +47,8 @@ export function BeforeSession({
         {set.stepName}
         {set.target < 0 && ', an easier rung'}: {set.targetText}
       </Heading>
+      {/* The drawing shows the step's own targets: an easier rung is set up otherwise. */}
+      {step.sketch && set.target >= 0 && <StepSketch sketch={step.sketch} />}
       <Box as="dl" mt="3">
         <Part term="Lay out" says={step.setUp} />
         <Part term="It counts when" says={step.success} />

@@ -15,6 +15,7 @@ import { stageWords } from '../shared/words';
 import { FindBeginning } from './FindBeginning';
 import { OutlookDetail, OutlookLine } from './Outlook';
 import { Schools } from './Schools';
+import { StepSketch } from './StepSketch';
 import { usePadReady, useStartSession } from './useStartSession';
 
 type Planned = Schemas['PlannedStepDto'];
@@ -188,6 +189,7 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
       ) : (
         <MoveHere dogId={dogId} step={step} />
       )}
+      {step.sketch && <StepSketch sketch={step.sketch} />}
       <Grid as="dl" templateColumns={{ base: '1fr', sm: '7rem 1fr' }} columnGap="4" rowGap="2">
         <Part term="Set-up" says={step.setUp} />
         <Part term="Success" says={step.success} />

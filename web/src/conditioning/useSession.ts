@@ -214,3 +214,5 @@ export function useSession(sessionId: string) {
     end: () => save({ ...stamp(), kind: 'end' }),
   };
 }
+
+export type Pad = ReturnType<typeof useSession>;

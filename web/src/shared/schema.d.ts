@@ -4011,6 +4011,32 @@ export interface components {
             /** Format: double */
             girthMaxMm?: null | number;
         };
+        /** @description How things are placed in a step. */
+        SketchDto: {
+            shows: components["schemas"]["StepSketch"];
+            /** @description The same in a sentence. */
+            says: string;
+        };
+        /**
+         * @description Where the hand is.
+         * @enum {string}
+         */
+        SketchHand: "none" | "below" | "behindTheHead";
+        /**
+         * @description Where that is, seen from the dog.
+         * @enum {string}
+         */
+        SketchPlace: "atTheSide" | "beforeTheNose" | "overTheRim" | "halfwayIn" | "allTheWayIn" | "onTheFloor" | "onAStand";
+        /**
+         * @description What the dog is shown.
+         * @enum {string}
+         */
+        SketchThing: "nothing" | "muzzle" | "cup" | "loop" | "box";
+        /**
+         * @description Where the treat is given.
+         * @enum {string}
+         */
+        SketchTreat: "awayFromIt" | "behindTheDog" | "atTheMouth" | "atTheRim" | "atItsFloor" | "underIt" | "throughTheSide" | "throughTheFront";
         /**
          * @description What was measured. Left out numbers are completed and lower the trust. Each length may have its standard uncertainty beside it, named
          *     like it with UMm at its end; when at least one is given, the answer has chances.
@@ -4139,6 +4165,7 @@ export interface components {
             yes: string;
             /** @description What is tapped for one that did not. */
             notYet: string;
+            sketch: null | components["schemas"]["SketchDto"];
         };
         /** @description A step as it went. */
         StepProgressDto: {
@@ -4153,6 +4180,13 @@ export interface components {
             goes: components["schemas"]["ShareDto"];
             /** Format: int32 */
             worriedSets: number;
+        };
+        /** @description How things are placed in a step: what its drawing shows. string ConditioningWords.Sketch(StepSketch sketch) says the same. */
+        StepSketch: {
+            thing: components["schemas"]["SketchThing"];
+            place: components["schemas"]["SketchPlace"];
+            treat: components["schemas"]["SketchTreat"];
+            hand: components["schemas"]["SketchHand"];
         };
         /**
          * @description Whether a step is on record as passed, is where the plan stands, or is still to be trained.

@@ -1,0 +1,80 @@
+namespace JauntyBadge.Core.Conditioning;
+
+/// <summary>Virtual dogs weighted by how well each foretold what a real one did.</summary>
+internal sealed class ParticleFilter(VirtualDog[] dogs, Random random)
+{
+    /// <summary>So much the nature of a dog drawn again differs, that copies may part (House).</summary>
+    private const double Jitter = 0.06;
+
+    private readonly double[] logWeights = new double[dogs.Length];
+
+    public VirtualDog[] Dogs { get; private set; } = dogs;
+
+    public void Begin(int daysSince)
+    {
+        foreach (var dog in Dogs)
+            dog.Begin(daysSince);
+    }
+
+    /// <summary>A set on record, go by go.</summary>
+    public void See(SetRecord set, int place, Step step)
+    {
+        var (target, goes) = (step.Within(set.Target), set.Goes.Count);
+        var seen = new SignGroup[goes];
+        foreach (var sign in set.Signs.Where(_ => goes > 0))
+        {
+            ref var worst = ref seen[Math.Clamp(sign.AfterGo, 1, goes) - 1];
+            worst = sign.Group > worst ? sign.Group : worst;
+        }
+
+        for (var i = 0; i < Dogs.Length; i++)
+        {
+            var likely = 1.0;
+            for (var go = 0; go < goes; go++)
+                likely *= Dogs[i].See(place, target, step.TopTarget, set.Goes[go], seen[go]);
+            logWeights[i] += Math.Log(Math.Max(likely, double.Epsilon));
+        }
+    }
+
+    /// <summary>The weights, adding up to 1.</summary>
+    public double[] Weights()
+    {
+        var most = logWeights.Max();
+        var weights = logWeights.Select(w => Math.Exp(w - most)).ToArray();
+        var sum = weights.Sum();
+        return [.. weights.Select(w => w / sum)];
+    }
+
+    /// <summary>Draws the dogs anew by their weights, systematically, once half of them weigh nothing.</summary>
+    /// <param name="always">Even where they weigh much the same.</param>
+    public void Resample(bool always)
+    {
+        var weights = Weights();
+        if (!always && 1 / weights.Sum(w => w * w) > Dogs.Length / 2.0)
+            return;
+        var (drawn, taken) = (new VirtualDog[Dogs.Length], new bool[Dogs.Length]);
+        var (at, sum, from) = (random.NextDouble() / Dogs.Length, weights[0], 0);
+        for (var i = 0; i < drawn.Length; i++, at += 1.0 / drawn.Length)
+        {
+            while (sum < at && from < weights.Length - 1)
+                sum += weights[++from];
+            drawn[i] = taken[from] ? Dogs[from].Again(Jittered) : Dogs[from];
+            taken[from] = true;
+        }
+
+        Dogs = drawn;
+        Array.Clear(logWeights);
+    }
+
+    private DogNature Jittered(DogNature nature)
+    {
+        double Near(double value) => value * Math.Exp(Jitter * DogNature.Normal(random));
+        return nature with
+        {
+            Learning = Math.Min(0.6, Near(nature.Learning)),
+            Excitable = Near(nature.Excitable),
+            UnsureFrom = Near(nature.UnsureFrom),
+            Shared = Math.Min(0.9, Near(nature.Shared)),
+        };
+    }
+}

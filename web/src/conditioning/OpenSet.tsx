@@ -1,0 +1,319 @@
+import { Box, Button, Flex, Link, Text } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link as RouterLink } from 'react-router';
+import type { Schemas } from '../shared/api';
+import { Key } from '../shared/Mark';
+import { useReachable } from '../shared/saving/server';
+import { Several } from '../shared/fields';
+import { BeforeSession } from './BeforeSession';
+import { buzz, click, tick, tickPassed, useAwake, usePadAids, type PadAids } from './padAids';
+import { Signs } from './Signs';
+import { StopPanel } from './StopPanel';
+import { signsQuery } from './tables';
+import { useHold } from './useHold';
+import { isTap, type Unsent } from './unsent';
+import type { Pad, Session } from './useSession';
+
+/** The set in hand: its target, its goes, and the large targets under the thumb. */
+export function OpenSet({
+  session,
+  set,
+  step,
+  pad,
+}: {
+  session: Session;
+  set: Schemas['SetDto'];
+  step: Schemas['StepDto'];
+  pad: Pad;
+}) {
+  const hold = useHold(session.id);
+  const [aids, setAids] = usePadAids();
+  const [stopping, setStopping] = useState(false);
+  const [isWell, setIsWell] = useState(false);
+  const reachable = useReachable();
+  const signs = useQuery(signsQuery);
+  const { pending, goes, seen } = shownOf(set, pad.unsent);
+  // Said by the device too, for the server may be away.
+  const over =
+    session.endNow || seen.some((s) => signs.data?.some((sign) => sign.id === s.signId && sign.endsNow) === true);
+  const busy = pad.closed !== null;
+  // What waits on the device may have changed that: the server says once it has it.
+  const full = busy || goes.length >= session.goesInSet || (session.isClear && pending === 0);
+  const happened = goes.length > 0 || seen.length > 0;
+  const begun = isWell || happened || hold.running || session.sets.length > 0;
+  useAwake(begun);
+  const last = goes.at(-1);
+  const where = { set: set.number, stepId: set.stepId, target: set.target };
+  const wanted = set.holdTargets?.[goes.length] ?? set.holdSeconds;
+  const record = (success: boolean) => {
+    if (full || !begun) return;
+    if (success && aids.click) click();
+    if (aids.vibrate) buzz(success ? 30 : 12);
+    pad.go(where, success, hold.stop());
+  };
+  const finish = () => happened && !busy && pad.finish(set.number);
+  const takeBack = () => last && pad.takeBackGo(last.id);
+  useHotkeys('g', () => record(true));
+  useHotkeys('m', () => record(false));
+  useHotkeys('f', finish);
+  useHotkeys('u', takeBack);
+  useHotkeys('h', () => {
+    if (wanted === null || hold.running || !begun) return;
+    hold.start();
+  });
+  if (!begun)
+    return <BeforeSession set={set} step={step} busy={busy} onBegin={() => setIsWell(true)} onNotToday={pad.end} />;
+
+  return (
+    <Box mt="3">
+      <Flex align="end" gap="4" justify="space-between">
+        <Box>
+          <Text fontWeight="700" lineHeight="1.2">
+            {set.stepName}
+            {set.target < 0 && ', an easier rung'}
+          </Text>
+          <Text
+            fontFamily="heading"
+            fontWeight="750"
+            fontSize={set.targetText.length > 14 ? '2xl' : '5xl'}
+            lineHeight="1.05"
+          >
+            {set.targetText}
+          </Text>
+        </Box>
+        <Text fontFamily="heading" fontSize="3xl" fontWeight="700" lineHeight="1" whiteSpace="nowrap">
+          {goes.length}{' '}
+          <Text as="span" fontSize="lg" color="fg.muted">
+            of {session.goesInSet}
+          </Text>
+        </Text>
+      </Flex>
+      <Text mt="2">{step.success}</Text>
+      <Box as="details" fontSize="sm" mt="1">
+        <summary>Set-up, reward and cautions</summary>
+        <Text>{step.setUp}</Text>
+        <Text>Reward: {step.reward}</Text>
+        {step.notes.map((note) => (
+          <Text key={note}>{note}</Text>
+        ))}
+        {step.caution && <Text fontWeight="700">{step.caution}</Text>}
+      </Box>
+      <Goes goes={goes} of={session.goesInSet} />
+      <Text role="status" minH="6" fontWeight={session.isClear ? '700' : '400'}>
+        {over
+          ? ''
+          : pending > 0 && !reachable
+            ? 'What would settle it is told when the server is back.'
+            : session.settles}
+      </Text>
+      <Text fontSize="sm" color="fg.muted">
+        {treatsText(session, goes)} It may leave at any time; water near by.
+      </Text>
+      <Box
+        position="sticky"
+        bottom="0"
+        bg="bg"
+        borderTopWidth="2px"
+        borderColor="fg"
+        py="3"
+        mt="3"
+        mx={{ base: -4, md: 0 }}
+        px={{ base: 4, md: 0 }}
+        zIndex="1"
+      >
+        <Signs
+          seen={seen}
+          onTap={(signId) => pad.sign(where, signId)}
+          onTakeBack={pad.takeBackSign}
+          onStop={() => setStopping(true)}
+        />
+        {stopping || over ? (
+          <StopPanel over={over} busy={busy} onEnd={over ? finish : pad.end} onBack={() => setStopping(false)} />
+        ) : (
+          <>
+            {wanted !== null && <HoldTimer hold={hold} seconds={wanted} ticks={aids.ticks} />}
+            <Flex gap="3" mt="2" direction={aids.thumb === 'left' ? 'row-reverse' : 'row'}>
+              <Button
+                flex="1"
+                h="20"
+                fontSize="xl"
+                variant="outline"
+                borderWidth="2px"
+                borderColor="border.strong"
+                disabled={full}
+                onClick={() => record(false)}
+              >
+                {step.notYet} <Key>m</Key>
+              </Button>
+              <Button flex="1.4" h="20" fontSize="2xl" disabled={full} onClick={() => record(true)}>
+                {step.yes} <Key>g</Key>
+              </Button>
+            </Flex>
+            <Flex gap={{ base: 1, md: 3 }} mt="3">
+              <Button flex="1" h="12" px="2" variant="ghost" disabled={!last || busy} onClick={takeBack}>
+                Take back <Key>u</Key>
+              </Button>
+              <Button flex="1" h="12" px="2" variant="ghost" disabled={busy} onClick={pad.end}>
+                End session
+              </Button>
+              <Button flex="1.4" h="12" colorPalette="marigold" disabled={!happened} loading={busy} onClick={finish}>
+                Finish the set <Key>f</Key>
+              </Button>
+            </Flex>
+          </>
+        )}
+      </Box>
+      <Aids aids={aids} onChange={setAids} />
+      <Link asChild fontSize="sm" color="fg.muted">
+        <RouterLink to={`/dogs/${session.dogId}/plan`}>The whole plan</RouterLink>
+      </Link>
+    </Box>
+  );
+}
+
+/** The set as it stands here: what the server has, with what is on its way there and without what is taken back. */
+function shownOf(set: Schemas['SetDto'], unsent: Unsent[]) {
+  const back = new Set(unsent.map((u) => (u.kind === 'untap' ? u.tapId : '')));
+  const onTheirWay = unsent
+    .filter(isTap)
+    .filter((u) => !set.goes.some((g) => g.id === u.id) && !set.signs.some((s) => s.id === u.id));
+  const goes = [...set.goes, ...onTheirWay.flatMap((u) => (u.kind === 'go' ? [{ id: u.id, success: u.success }] : []))];
+  const seen = [
+    ...set.signs.map(({ id, signId }) => ({ id, signId })),
+    ...onTheirWay.flatMap((u) => (u.kind === 'sign' ? [{ id: u.id, signId: u.signId }] : [])),
+  ];
+  return {
+    pending: onTheirWay.length,
+    goes: goes.filter((g) => !back.has(g.id)),
+    seen: seen.filter((s) => !back.has(s.id)),
+  };
+}
+
+/** One treat a good go, over the whole session. */
+function treatsText(session: Session, goes: { success: boolean }[]) {
+  const treats =
+    session.sets.reduce((sum, s) => sum + s.goes.filter((g) => g.success).length, 0) +
+    goes.filter((g) => g.success).length;
+  return treats === 0 ? '' : treats === 1 ? 'One treat so far.' : `${treats} treats so far.`;
+}
+
+/** What the device adds: sound, buzzing, and under which thumb the good go lies. */
+function Aids({ aids, onChange }: { aids: PadAids; onChange: (change: Partial<PadAids>) => void }) {
+  const on: (keyof PadAids)[] = [
+    ...(aids.click ? (['click'] as const) : []),
+    ...(aids.ticks ? (['ticks'] as const) : []),
+    ...(aids.vibrate ? (['vibrate'] as const) : []),
+  ];
+  return (
+    <Box as="details" mt="3" fontSize="sm">
+      <summary>Sound, buzzing and thumb</summary>
+      <Box py="2">
+        <Several
+          legend="This device"
+          values={on}
+          options={[
+            ['click', 'Clicks for a good go: the marker'],
+            ['ticks', 'Three quiet ticks before a hold is reached'],
+            ['vibrate', 'Buzzes at a tap'],
+          ]}
+          onChange={(next) =>
+            onChange({
+              click: next.includes('click'),
+              ticks: next.includes('ticks'),
+              vibrate: next.includes('vibrate'),
+            })
+          }
+        />
+        <Button
+          mt="2"
+          size="sm"
+          variant="outline"
+          borderColor="border.strong"
+          onClick={() => onChange({ thumb: aids.thumb === 'left' ? 'right' : 'left' })}
+        >
+          {aids.thumb === 'left' ? 'For the right thumb' : 'For the left thumb'}
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+function Goes({ goes, of }: { goes: { id: string; success: boolean }[]; of: number }) {
+  return (
+    <Flex as="ol" aria-label="Goes so far" gap="1.5" my="3">
+      {Array.from({ length: of }, (_, i) => {
+        const go = goes[i];
+        return (
+          <Flex
+            as="li"
+            key={i}
+            flex="1"
+            h="8"
+            align="center"
+            justify="center"
+            fontWeight="700"
+            borderRadius="sm"
+            borderWidth="1.5px"
+            borderStyle={go ? 'solid' : 'dashed'}
+            borderColor={go?.success ? 'fg' : 'border.strong'}
+            bg={go?.success ? 'fg' : 'transparent'}
+            color={go?.success ? 'bg' : 'fg'}
+            aria-label={go ? (go.success ? 'good' : 'missed') : 'to come'}
+          >
+            {go ? (go.success ? '✓' : '–') : ''}
+          </Flex>
+        );
+      })}
+    </Flex>
+  );
+}
+
+function HoldTimer({ hold, seconds, ticks }: { hold: ReturnType<typeof useHold>; seconds: number; ticks: boolean }) {
+  const reached = hold.heldMs >= seconds * 1000;
+  const heard = useRef(0);
+  useEffect(() => {
+    if (ticks && hold.running && tickPassed(heard.current, hold.heldMs, seconds) !== null) tick();
+    heard.current = hold.heldMs;
+  }, [ticks, hold.running, hold.heldMs, seconds]);
+  return (
+    <Button
+      w="full"
+      h="20"
+      mt="2"
+      variant="outline"
+      borderWidth="2px"
+      borderColor={reached ? 'accent' : 'border.strong'}
+      position="relative"
+      overflow="hidden"
+      onClick={hold.running ? () => hold.stop() : hold.start}
+      fontFamily="heading"
+    >
+      <Box
+        position="absolute"
+        insetY="0"
+        insetStart="0"
+        bg="marigold.muted"
+        w={`${Math.min(100, (hold.heldMs / (seconds * 1000)) * 100)}%`}
+        aria-hidden="true"
+      />
+      <Box position="relative">
+        {hold.running ? (
+          <Flex direction="column" align="center">
+            <Text fontSize="4xl" lineHeight="1" fontWeight="750" role="timer">
+              {(hold.heldMs / 1000).toFixed(1)} s
+            </Text>
+            <Text fontSize="sm" fontFamily="body" fontWeight="400">
+              {reached ? `${seconds} s reached: mark it` : `of ${seconds} s · tap to drop this hold`}
+            </Text>
+          </Flex>
+        ) : (
+          <Text fontSize="2xl">
+            This go {seconds} s: start the hold <Key>h</Key>
+          </Text>
+        )}
+      </Box>
+    </Button>
+  );
+}
