@@ -1,6 +1,9 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Link, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
+import { Link as RouterLink, useLocation } from 'react-router';
+import { useDelivery } from '../conditioning/deliver';
+import { sessionsAstray } from '../conditioning/unsent';
 import { outbox } from '../shared/queries';
 import { useReachable } from '../shared/saving/server';
 import { keys } from '../shared/keys';
@@ -16,15 +19,19 @@ const mine = () => document.querySelector<HTMLScriptElement>('script[type=module
 /** What stands between this page and the server: it cannot be reached, something is not saved yet, or the product was updated. */
 export function ServerState() {
   const reachable = useReachable();
+  const sessionWaits = useDelivery();
+  const { pathname } = useLocation();
   useSyncExternalStore(outbox.subscribe, outbox.moment);
   const unsaved = outbox.all();
   const stuck = unsaved.filter((u) => u.trouble !== null || !reachable);
   const newest = useQuery({ queryKey: keys.served(), queryFn: served, refetchInterval: LOOK_MS, staleTime: LOOK_MS });
   const updated = newest.data !== undefined && newest.data !== '' && mine() !== '' && newest.data !== mine();
-  if (reachable && stuck.length === 0 && !updated) return null;
+  const astray = sessionsAstray().filter((id) => !pathname.endsWith(id));
+  if (reachable && stuck.length === 0 && !updated && astray.length === 0) return null;
+  const session = sessionWaits && !reachable ? ['a training session'] : [];
   const refused = stuck.filter((u) => u.trouble?.kind === 'refused');
   const waiting = stuck.filter((u) => u.trouble?.kind !== 'refused');
-  const names = [...new Set(waiting.map((u) => u.what))].join(', ');
+  const names = [...new Set([...waiting.map((u) => u.what), ...session])].join(', ');
   const why = stuck.find((u) => u.trouble?.kind === 'later')?.trouble?.says;
   return (
     <Box role="status" bg="bg.muted" borderBottomWidth="1px" borderColor="border" px={{ base: 4, md: 8 }} py="2">
@@ -34,7 +41,7 @@ export function ServerState() {
           is back.
         </Text>
       )}
-      {waiting.length > 0 && (
+      {names !== '' && (
         <Text>
           <b>Not saved yet:</b> {names}. {reachable && why ? `${why} Kept on this device and tried again.` : ''}
         </Text>
@@ -48,6 +55,14 @@ export function ServerState() {
             Throw it away
           </Button>
         </Flex>
+      ))}
+      {astray.map((id) => (
+        <Text key={id}>
+          <b>△ Something of a training session was not counted.</b>{' '}
+          <Link asChild textDecoration="underline" color="fg">
+            <RouterLink to={`/sessions/${id}`}>Say where it belongs</RouterLink>
+          </Link>
+        </Text>
       ))}
       {updated && (
         <Flex gap="3" align="center" wrap="wrap">

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { Link as RouterLink, useParams } from 'react-router';
+import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { useReachable } from '../shared/saving/server';
 import { usePageTitle } from '../shared/usePageTitle';
@@ -27,7 +27,7 @@ export function SessionPage() {
         </Text>
       </Flex>
       <Strays pad={pad} session={session} />
-      {pad.notBegun && <NotBegun pad={pad} />}
+      {pad.notBegun && <NotBegun pad={pad} dogId={session.dogId} />}
       {session.gapReason && <Text mt="2">{session.gapReason}</Text>}
       {session.sets.at(-1) && (
         <DecisionBox
@@ -56,7 +56,12 @@ export function SessionPage() {
 }
 
 /** The server would not begin what was begun on this device: nothing of it is lost, nor counted, until that is settled. */
-function NotBegun({ pad }: { pad: Pad }) {
+function NotBegun({ pad, dogId }: { pad: Pad; dogId: string }) {
+  const go = useNavigate();
+  const throwAway = () => {
+    pad.throwAway();
+    void go(`/dogs/${dogId}/plan`);
+  };
   return (
     <Box role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" my="3">
       <Text fontWeight="700">This session is not saved</Text>
@@ -65,7 +70,7 @@ function NotBegun({ pad }: { pad: Pad }) {
         <Button size="sm" variant="outline" borderColor="border.strong" onClick={pad.beginAgain}>
           Save it now
         </Button>
-        <Button size="sm" variant="ghost" onClick={pad.throwAway}>
+        <Button size="sm" variant="ghost" onClick={throwAway}>
           Throw it away
         </Button>
       </Flex>
