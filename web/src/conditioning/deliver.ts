@@ -90,7 +90,8 @@ export async function deliver(queries: QueryClient, sessionId: string) {
         take(answer);
         forget(sessionId, item.id);
         if (item.kind === 'begin') dropBegun(sessionId);
-        if (!isTap(item)) await dogChanged(queries, answer.dogId);
+        // What shows the dog is asked for again meanwhile: nothing that waits has to wait for that.
+        if (!isTap(item)) void dogChanged(queries, answer.dogId);
       } catch (error) {
         // The server may come back; a refusal will not change.
         if (isLater(error)) return;
