@@ -127,9 +127,7 @@ internal static class PlanEndpoints
     private static async Task<PlanDto> MoveAsync(Guid id, PositionEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.TrainedDogAsync(id, cancel);
-        var step = file.Plan.Steps.FirstOrDefault(s => s.Step.Id == entry.StepId)?.Step ?? throw Refusal.Field("stepId", "This step is not in the dog's plan.");
-        if (entry.Target < SetStart.EasiestRung || entry.Target > step.TopTarget)
-            throw Refusal.Field("target", $"This step's targets are numbered 0 to {step.TopTarget}, its easier rungs -1 to {SetStart.EasiestRung}.");
+        var at = NeedPosition(file.Plan, entry.StepId, entry.Target);
         if (string.IsNullOrWhiteSpace(entry.Note) || entry.Note.Length > 500)
             throw Refusal.Field("note", "Write down why, in up to 500 letters.");
         if (file.OpenSession is not null)
@@ -139,14 +137,14 @@ internal static class PlanEndpoints
             {
                 DogId = id,
                 At = clock.UtcNow(),
-                StepId = step.Id,
-                Target = entry.Target ?? 0,
+                StepId = at.StepId,
+                Target = at.Target,
                 Reason = entry.Note.Trim(),
                 ByHand = true,
             }
         );
         // What lies before it counts as passed, by hand and with the note: nobody says that it was trained.
-        foreach (var before in file.Plan.Steps.TakeWhile(s => s.Step.Id != step.Id).Where(s => !file.Passed.Contains(s.Step.Id)))
+        foreach (var before in file.Plan.Steps.TakeWhile(s => s.Step.Id != at.StepId).Where(s => !file.Passed.Contains(s.Step.Id)))
             db.StepPasses.Add(
                 new StepPassRow
                 {
@@ -160,6 +158,19 @@ internal static class PlanEndpoints
         await db.SaveChangesAsync(cancel);
         return await PlanAsync(id, db, clock, cancel);
     }
+
+    /// <summary>A target of a step of the plan, the first where none is said.</summary>
+    internal static PlanPosition NeedPosition(TrainingPlan plan, string? stepId, int? target)
+    {
+        var step = plan.Steps.FirstOrDefault(s => s.Step.Id == stepId)?.Step ?? throw Refusal.Field("stepId", "This step is not in the dog's plan.");
+        return new PlanPosition(step.Id, NeedTarget(step, target ?? 0));
+    }
+
+    /// <summary>A target that the step has.</summary>
+    internal static int NeedTarget(Step step, int target) =>
+        step.Within(target) == target
+            ? target
+            : throw Refusal.Field("target", $"This step's targets are numbered 0 to {step.TopTarget}, its easier rungs -1 to {SetStart.EasiestRung}.");
 
     private static async Task<PlanDto> RuleAsync(Guid id, GoRuleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {

@@ -94,7 +94,7 @@ internal static class SessionEndpoints
     {
         var at = Told(entry?.At, clock.UtcNow() - LongestAway, clock);
         var today = clock.DayOf(at);
-        var begun = entry?.StepId is { } stepId ? Begun(file, stepId, entry.Target ?? 0) : null;
+        var begun = entry?.StepId is { } stepId ? PlanEndpoints.NeedPosition(file.Plan, stepId, entry.Target) : null;
         if (begun is null && CannotBegin(file, today) is { } why)
             throw Refusal.Conflict(why);
         var (due, gap) = file.Position is { } position
@@ -111,14 +111,6 @@ internal static class SessionEndpoints
         };
         session.Sets.Add(NewSet(session, 1, start, at, clock));
         return session;
-    }
-
-    private static PlanPosition Begun(TrainedDog file, string stepId, int target)
-    {
-        var step = file.Plan.Steps.FirstOrDefault(s => s.Step.Id == stepId)?.Step ?? throw Refusal.Field("stepId", "This step is not in the dog's plan.");
-        return step.Within(target) == target
-            ? new PlanPosition(stepId, target)
-            : throw Refusal.Field("target", $"This step's targets are numbered 0 to {step.TopTarget}, its easier rungs -1 to {SetStart.EasiestRung}.");
     }
 
     private static async Task<IReadOnlyList<SessionDto>> RecordAsync(Guid id, PracticeDb db, CancellationToken cancel)
@@ -259,20 +251,18 @@ internal static class SessionEndpoints
                     throw Refusal.Conflict(
                         "Training has gone on since this set. Take back what was tapped in the open set, or set the plan by hand with a note."
                     );
-                var step = Step.Find(set.StepId);
-                if (step is null || step.Within(entry.Target!.Value) != entry.Target)
-                    throw Refusal.Field("target", $"The targets are numbered 0 to {step?.TopTarget}, the easier rungs -1 to {SetStart.EasiestRung}.");
-                var note = entry.Note!.Trim();
-                set.Overruled = $"On at {step.TargetText(entry.Target.Value)}: {note}";
+                var step = Step.Find(set.StepId) ?? throw Refusal.Conflict("This step is taught no more. Set the plan by hand with a note.");
+                var (target, note) = (PlanEndpoints.NeedTarget(step, entry.Target!.Value), entry.Note!.Trim());
+                set.Overruled = $"On at {step.TargetText(target)}: {note}";
                 if (session.Sets.SingleOrDefault(s => s.ClosedAt is null) is { } open)
-                    (open.StepId, open.Target) = (set.StepId, entry.Target.Value);
+                    (open.StepId, open.Target) = (set.StepId, target);
                 db.PlanMoves.Add(
                     new PlanMoveRow
                     {
                         DogId = session.DogId,
                         At = clock.UtcNow(),
                         StepId = set.StepId,
-                        Target = entry.Target.Value,
+                        Target = target,
                         Reason = note,
                         ByHand = true,
                     }

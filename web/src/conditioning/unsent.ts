@@ -51,17 +51,13 @@ export const subscribe = (listener: () => void) => {
 /** Grows with every change of what waits. */
 export const moment = () => changes;
 
+const sessions = () => keysOnDevice(PREFIX).map((key) => key.slice(PREFIX.length));
+
 /** The sessions of which something still goes to the server. */
-export const sessionsWaiting = () =>
-  keysOnDevice(PREFIX)
-    .map((key) => key.slice(PREFIX.length))
-    .filter((id) => onTheirWay(waitingFor(id)).length > 0);
+export const sessionsWaiting = () => sessions().filter((id) => onTheirWay(waitingFor(id)).length > 0);
 
 /** The sessions of which something waits for a person to say what becomes of it. */
-export const sessionsAstray = () =>
-  keysOnDevice(PREFIX)
-    .map((key) => key.slice(PREFIX.length))
-    .filter((id) => waitingFor(id).some((i) => i.stray));
+export const sessionsAstray = () => sessions().filter((id) => waitingFor(id).some((i) => i.stray));
 
 const write = (sessionId: string, items: Unsent[]) => {
   if (items.length === 0) dropFromDevice(keyOf(sessionId));

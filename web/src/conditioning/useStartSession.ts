@@ -10,7 +10,7 @@ import { begunHere, keep, keepBegun } from './unsent';
 type Session = Schemas['SessionDto'];
 
 /** What the pad needs to come up and to begin a session while the server is away: asked for as long as it is there. */
-export function usePadReady(dogId: string) {
+export function usePadReady(dogId: string, isNext = true) {
   const queries = useQueryClient();
   useQuery({
     queryKey: keys.ofDog(dogId, 'next-session'),
@@ -23,6 +23,7 @@ export function usePadReady(dogId: string) {
       ]);
       return next;
     },
+    enabled: isNext,
     // Where nothing can be begun there is nothing to hold ready.
     retry: false,
   });

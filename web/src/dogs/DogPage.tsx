@@ -22,7 +22,7 @@ import { useArchive, useRestore } from './useArchive';
 /** Who the dog is, what is next for it and what has happened so far. */
 export function DogPage() {
   const card = useThisDog();
-  usePadReady(card.dog.id);
+  usePadReady(card.dog.id, card.next.kind === 'session');
   return (
     <Flex direction="column" gap="8">
       <Box maxW="40rem" borderLeftWidth="4px" borderColor="accent" ps="4">
