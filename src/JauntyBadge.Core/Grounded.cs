@@ -18,7 +18,7 @@ public interface IGrounded
     /// <summary>Our own value as a plain number in <see cref="Unit"/>.</summary>
     double Plain { get; }
 
-    /// <summary>The unit of the plain number: "mm", "°", "min", "days", or empty for a ratio or a count.</summary>
+    /// <summary>The unit of the plain number: "mm", "°", "°C", "min", "days", or empty for a ratio or a count.</summary>
     string Unit { get; }
 
     /// <summary>Least plain number a practice may set.</summary>
@@ -41,7 +41,7 @@ public interface IGrounded
 }
 
 /// <summary>A typed number of the job that carries its basis. <see cref="Ours"/> holds where the practice has set none of its own: <see cref="HouseRules"/> tell.</summary>
-/// <typeparam name="T">A length, an angle, a time, or a plain number for a ratio or a count.</typeparam>
+/// <typeparam name="T">A length, an angle, a temperature, a time, or a plain number for a ratio or a count.</typeparam>
 /// <param name="Id">Stable identifier: room, dot, short name.</param>
 /// <param name="What">What the number decides, in plain words.</param>
 /// <param name="Ours">Our own value.</param>
@@ -60,6 +60,7 @@ public sealed record Grounded<T>(string Id, string What, T Ours, Basis Basis) : 
             Length => "mm",
             Angle => "°",
             TimeSpan t => t.TotalDays >= 1 ? "days" : "min",
+            Temperature => "°C",
             _ => "",
         };
 
@@ -93,6 +94,7 @@ public sealed record Grounded<T>(string Id, string What, T Ours, Basis Basis) : 
                 {
                     Length => Length.FromMillimeters(plain),
                     Angle => Angle.FromDegrees(plain),
+                    Temperature => Temperature.FromDegreesCelsius(plain),
                     TimeSpan => Unit == "days" ? TimeSpan.FromDays(plain) : TimeSpan.FromMinutes(plain),
                     int => (int)Math.Round(plain),
                     _ => plain,
@@ -116,6 +118,7 @@ public sealed record Grounded<T>(string Id, string What, T Ours, Basis Basis) : 
             Length length => length.Millimeters,
             Angle angle => angle.Degrees,
             TimeSpan time => time.TotalDays >= 1 ? time.TotalDays : time.TotalMinutes,
+            Temperature temperature => temperature.DegreesCelsius,
             int count => count,
             double plain => plain,
             _ => throw new InvalidOperationException($"A number cannot be a {typeof(T).Name}."),

@@ -31,6 +31,8 @@ public sealed class HouseRules : IEquatable<HouseRules>
 
     public TimeSpan this[Grounded<TimeSpan> number] => Of(number);
 
+    public Temperature this[Grounded<Temperature> number] => Of(number);
+
     public double this[Grounded<double> number] => Of(number);
 
     public int this[Grounded<int> number] => Of(number);

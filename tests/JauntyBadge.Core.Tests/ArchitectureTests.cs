@@ -17,7 +17,8 @@ public class ArchitectureTests
             { "Dogs", ["Measuring"] },
             { "Fitting", ["Measuring", "Dogs"] },
             { "Conditioning", ["Measuring", "Dogs"] },
-            { "Handover", ["Measuring", "Dogs", "Fitting", "Conditioning"] },
+            { "Wearing", ["Measuring", "Dogs", "Fitting"] },
+            { "Handover", ["Measuring", "Dogs", "Fitting", "Conditioning", "Wearing"] },
         };
 
     [Theory]

@@ -5,6 +5,7 @@ using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Handover;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
+using JauntyBadge.Core.Wearing;
 using UnitsNet;
 using static JauntyBadge.Core.Tests.Heads;
 
@@ -73,6 +74,13 @@ public class HouseRulesTests
                 (FitRules.SleeveEyeRoom, 5),
                 (WearPlan.LongWear, 21),
                 (FitRules.FloorClearance, 2),
+                (WearLimit.OutingCap, 121),
+                (WearLimit.FirstWear, 6),
+                (WearLimit.Growth, 1.6),
+                (WearLimit.ExerciseLeaves, 0.6),
+                (Heat.HalvesFrom, 19),
+                (Heat.NoneOver, 26),
+                (Heat.Minutes, 6),
             }
         )
         {
@@ -145,7 +153,7 @@ public class HouseRulesTests
             yield return Say(
                 $"{string.Join(";", Remeasure.Reasons(new(Day, Mass.FromKilograms(20), Coat.Ordinary), new(Day.AddDays(days), Mass.FromKilograms(21.5 + days / 27), Coat.Ordinary), true, rules))}"
             );
-        foreach (var line in OfTraining(rules).Concat(OfPictures(rules)).Concat(OfDogs(rules)))
+        foreach (var line in OfTraining(rules).Concat(OfPictures(rules)).Concat(OfWearing(rules)).Concat(OfDogs(rules)))
             yield return line;
 
         static IEnumerable<string> OfPictures(HouseRules rules) =>
@@ -200,6 +208,52 @@ public class HouseRulesTests
         {
             List<HeldGo> held = [.. Enumerable.Range(1, 40).Select(i => new HeldGo(TimeSpan.FromSeconds(i), i % 4 == 0))];
             yield return $"{Holds.Next(TimeSpan.FromSeconds(4), TimeSpan.FromSeconds(40), kind, rules)} {Holds.Next(TimeSpan.FromSeconds(8), Holds.Estimate(held, rules[Holds.Share], rules).Criterion, kind, rules)} {Holds.Estimate(held, rules[Holds.Share], rules)}";
+        }
+    }
+
+    private static IEnumerable<string> OfWearing(HouseRules rules)
+    {
+        foreach (var stage in Enum.GetValues<TrainedTo>())
+        {
+            foreach (
+                var (air, gape, longest) in new[]
+                {
+                    (10.0, GapeClass.FullPant, 600.0),
+                    (10, GapeClass.HalfPant, 600),
+                    (10, GapeClass.Closed, 600),
+                    (10, GapeClass.FullPant, 20),
+                    (10, GapeClass.FullPant, 0),
+                }
+            )
+            {
+                var question = new WearQuestion(
+                    new(),
+                    new(MuzzleType.Basket, gape),
+                    new(Temperature.FromDegreesCelsius(air), RelativeHumidity.FromPercent(60)),
+                    stage == TrainedTo.NotFastened,
+                    stage == TrainedTo.NotFastened ? null : stage,
+                    longest == 0 ? null : TimeSpan.FromMinutes(longest)
+                );
+                yield return $"{WearLimit.Of(question, rules).Cap}";
+            }
+        }
+
+        for (var degrees = 9.0; degrees < 50; degrees += 0.5)
+            yield return $"{Heat.Of(Temperature.FromDegreesCelsius(degrees), rules)} {Heat.Leaves(HeatBand.MinutesOnly, TimeSpan.FromHours(1), rules)}";
+        for (var dog = 1; dog < 16; dog++)
+            yield return $"{string.Join(";", Heat.Movers(new() { AgeYears = dog, BodyMass = Mass.FromKilograms(20 + 4 * dog) }, rules))} {string.Join(";", Heat.Movers(new() { AgeYears = dog / 12.0 }, rules))}";
+        for (var days = 0; days < 200; days += 2)
+        {
+            var wear = new Wear(Day.AddDays(-days), TimeSpan.FromMinutes(10), Occasion.Fun);
+            var balance = AssociationBalance.On(
+                Day,
+                [new(wear.Day, Occasion.Fun), new(Day.AddDays(-1), Occasion.Fun), new(Day.AddDays(-8), Occasion.Stressful)],
+                rules
+            );
+            yield return $"{WearLog.LongestComfortable([wear], Day, rules)} {balance.Ratio} {balance.Verdict(rules)} {AssociationBalance.On(Day, [new(wear.Day, Occasion.Fun)], rules).HappyWithinWeek}";
+            yield return $"{new AssociationBalance(days / 20.0, 1, true).Verdict(rules)}";
+            yield return $"{MuzzleState.Of(Day, new(Day.AddDays(-days), []), Day.AddDays(days), Day, rules)} {MuzzleState.Refit(Day.AddMonths(-days), [], Day, rules)}";
+            yield return $"{MuzzleState.Of(Day, new(Day, []), null, Day.AddDays(days), rules)}";
         }
     }
 

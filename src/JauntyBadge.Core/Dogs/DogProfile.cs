@@ -54,6 +54,15 @@ public enum HealthNote
 
     /// <summary>It is sedated at the clinic.</summary>
     SedatedAtClinic,
+
+    /// <summary>It weighs more than it should.</summary>
+    Overweight,
+
+    /// <summary>In whelp or with puppies at its side.</summary>
+    Pregnant,
+
+    /// <summary>Ill, or on a diet that a veterinarian ordered.</summary>
+    Ill,
 }
 
 /// <summary>Bite history, from which containment follows. Own wording; compare the published six-level bite scale by Ian Dunbar (Memory).</summary>

@@ -3,6 +3,7 @@ using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
+using JauntyBadge.Core.Wearing;
 
 namespace JauntyBadge.Core.Handover;
 
@@ -65,6 +66,7 @@ public static class HouseNumbers
             ]
         ),
         (Training, [.. GoRules.All, .. Holds.All, .. Progression.All, .. TrainingCalendar.All, .. Forecasts.All, .. Progress.All]),
+        ("Wearing", [.. WearLimit.All, .. AssociationBalance.All, TreatAllowance.Share, .. MuzzleState.All]),
     ];
 
     private static readonly Dictionary<string, IGrounded> ById = All.SelectMany(r => r.Numbers).ToDictionary(n => n.Id);
@@ -85,6 +87,9 @@ public static class HouseNumbers
         (CrossChecks.LeastFaceShareShort, CrossChecks.LeastFaceShare),
         (CrossChecks.LeastFaceShare, CrossChecks.GreatestFaceShare),
         (GoRules.NotYetShare, GoRules.ReadyShare),
+        (Heat.HalvesFrom, Heat.MinutesFrom),
+        (Heat.MinutesFrom, Heat.NoneOver),
+        (AssociationBalance.Sours, AssociationBalance.Wanted),
         (Progression.ShortGap, Progression.LongGap),
         (Progression.EarlySession, Progression.LaterSession),
     ];

@@ -1,0 +1,261 @@
+using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Measuring;
+using UnitsNet;
+
+namespace JauntyBadge.Core.Wearing;
+
+/// <summary>How far a dog's training has brought it, as far as wearing goes.</summary>
+public enum TrainedTo
+{
+    /// <summary>Not yet fastened.</summary>
+    NotFastened,
+    FirstFastening,
+    WearingStill,
+    Moving,
+    Places,
+
+    /// <summary>Trained for what it is for.</summary>
+    Purpose,
+}
+
+/// <summary>What a wear's limit rests on of a dog.</summary>
+public sealed record WearingDog
+{
+    public HeadShape HeadShape { get; init; } = HeadShape.Medium;
+    public Mass? BodyMass { get; init; }
+    public Coat Coat { get; init; }
+
+    /// <summary>Null where the birth date is not known.</summary>
+    public double? AgeYears { get; init; }
+
+    public bool Overweight { get; init; }
+
+    /// <summary>Airway trouble is noted: a veterinarian decides.</summary>
+    public bool AirwayTrouble { get; init; }
+
+    /// <summary>Its airway is to be minded: nothing that holds its mouth shut.</summary>
+    public bool MindAirway { get; init; }
+
+    /// <summary>How long a veterinarian who looked at its breathing lets it wear one; null where none has said.</summary>
+    public TimeSpan? VeterinarianAllows { get; init; }
+
+    /// <summary>What a dog's profile says of it.</summary>
+    public static WearingDog Of(DogProfile dog, DateOnly today, TimeSpan? veterinarianAllows = null) =>
+        new()
+        {
+            HeadShape = dog.HeadShape.Shape,
+            BodyMass = dog.BodyMass,
+            Coat = dog.Coat,
+            AgeYears = dog.BirthDate is { } born && born <= today ? (today.DayNumber - born.DayNumber) / 365.25 : null,
+            Overweight = dog.Health.Contains(HealthNote.Overweight),
+            AirwayTrouble = dog.Health.Contains(HealthNote.AirwayTrouble),
+            MindAirway = dog.AirwayConcern is not null,
+            VeterinarianAllows = veterinarianAllows,
+        };
+}
+
+/// <summary>What is worn.</summary>
+/// <param name="Type">What sort of muzzle it is.</param>
+/// <param name="Gape">How far the mouth opens in a basket; not asked of a sleeve or cover.</param>
+public sealed record WornMuzzle(MuzzleType Type, GapeClass Gape = GapeClass.Closed)
+{
+    /// <summary>The mouth stays shut in it, so that the dog cannot pant.</summary>
+    public bool HoldsShut => Type != MuzzleType.Basket || Gape == GapeClass.Closed;
+}
+
+/// <summary>A wear that is asked about.</summary>
+/// <param name="Dog">The dog.</param>
+/// <param name="Muzzle">The muzzle.</param>
+/// <param name="Weather">Where it is worn; null where it is not known.</param>
+/// <param name="Exercise">It runs, plays or works.</param>
+/// <param name="Trained">How far the training has come; null where that is not looked at.</param>
+/// <param name="LongestComfortable">Its own longest comfortable wear; null for a dog never worn long.</param>
+public sealed record WearQuestion(
+    WearingDog Dog,
+    WornMuzzle Muzzle,
+    Weather? Weather,
+    bool Exercise = false,
+    TrainedTo? Trained = null,
+    TimeSpan? LongestComfortable = null
+)
+{
+    /// <summary>The muzzle failed at its inspection and is not mended.</summary>
+    public bool OutOfUse { get; init; }
+}
+
+/// <summary>What limits a wear.</summary>
+public enum WearCause
+{
+    OutOfUse,
+    AirwayTrouble,
+    VeterinarianAllows,
+    MindAirway,
+    Type,
+    CannotPant,
+    HalfPant,
+    Outing,
+    Stage,
+    FirstWear,
+    OwnLongest,
+    Exercise,
+    Heat,
+}
+
+/// <summary>One limit of a wear.</summary>
+/// <param name="Cause">What limits it.</param>
+/// <param name="Cap">The longest it leaves; zero where it should not be worn.</param>
+/// <param name="Basis">On what ground.</param>
+public sealed record WearLine(WearCause Cause, TimeSpan Cap, Basis Basis);
+
+/// <summary>How long a muzzle may be worn now: a cap, never a promise.</summary>
+/// <param name="Cap">The longest; zero where it should not be worn.</param>
+/// <param name="Lines">All that limits it, the shortest first.</param>
+/// <param name="Band">What the heat leaves; null where the weather is not known.</param>
+/// <param name="Movers">Why the dog is taken for one band warmer.</param>
+public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, HeatBand? Band, IReadOnlyList<HeatMover> Movers)
+{
+    public static readonly Grounded<TimeSpan> OutingCap = new(
+        "wear.outing",
+        "Longest any muzzle is worn at a time",
+        TimeSpan.FromMinutes(120),
+        Basis.Practice("a couple of hours on an outing at the very most, watched")
+    )
+    {
+        Most = 120,
+    };
+
+    public static readonly Grounded<TimeSpan> FirstWear = new(
+        "wear.first",
+        "Longest wear of a dog that has none on record",
+        TimeSpan.FromMinutes(5),
+        Basis.House("about what it is trained to when the final muzzle comes")
+    )
+    {
+        Most = 5,
+    };
+
+    public static readonly Grounded<double> Growth = new(
+        "wear.growth",
+        "Longest next wear, times the longest comfortable one",
+        1.5,
+        Basis.Practice("it grows by at most half of itself a time")
+    )
+    {
+        Least = 1.1,
+        Most = 1.5,
+    };
+
+    public static readonly Grounded<double> ExerciseLeaves = new(
+        "wear.exercise",
+        "Share of a wear that running, play or work leaves",
+        0.5,
+        Basis.House("what moves makes heat of its own, and pants harder than a dog that stands")
+    )
+    {
+        Most = 0.5,
+    };
+
+    private static readonly Grounded<TimeSpan> Fastening = Stage("wear.stage-fastening", "Longest wear at the stage of first fastening", 1);
+    private static readonly Grounded<TimeSpan> Still = Stage("wear.stage-still", "Longest wear at the stage of wearing still", 2);
+    private static readonly Grounded<TimeSpan> Moving = Stage("wear.stage-moving", "Longest wear at the stage of moving in it", 5);
+    private static readonly Grounded<TimeSpan> Places = Stage("wear.stage-places", "Longest wear at the stage of other places", 20);
+
+    private static readonly Basis VeterinarianFirst = Basis.Practice("a veterinarian looks at its breathing before any muzzle");
+
+    public static IReadOnlyList<IGrounded> All { get; } =
+    [OutingCap, FirstWear, Growth, ExerciseLeaves, Fastening, Still, Moving, Places, .. Heat.All, WearLog.Remembered];
+
+    /// <summary>It should not be worn at all.</summary>
+    public bool NotNow => Cap <= TimeSpan.Zero;
+
+    /// <summary>What decides: the line that leaves the least.</summary>
+    public WearLine Decides => Lines[0];
+
+    /// <summary>Works out the cap. Every limit applies; exercise and heat then take their share of the least of the others.</summary>
+    public static WearLimit Of(WearQuestion question, HouseRules rules)
+    {
+        var lines = new List<WearLine>(8);
+        lines.AddRange(Standing(question, rules));
+        var least = Least(lines);
+        if (question.Exercise)
+        {
+            var leaves = question.Muzzle is { HoldsShut: false, Gape: not GapeClass.HalfPant } ? least * rules[ExerciseLeaves] : TimeSpan.Zero;
+            lines.Add(new(WearCause.Exercise, leaves, leaves > TimeSpan.Zero ? rules.Basis(ExerciseLeaves) : Basis.Practice("what works has to pant in full")));
+            least = Least(lines);
+        }
+
+        HeatBand? band = null;
+        IReadOnlyList<HeatMover> movers = [];
+        if (question.Weather is { } weather)
+        {
+            band = Heat.For(question.Dog, weather.Judged, rules);
+            movers = [.. Heat.Movers(question.Dog, rules)];
+            if (band != HeatBand.AsTrained)
+                lines.Add(
+                    new(
+                        WearCause.Heat,
+                        question.Muzzle.HoldsShut ? TimeSpan.Zero : Heat.Leaves(band.Value, least, rules),
+                        rules.Basis(
+                            band switch
+                            {
+                                HeatBand.Halved => Heat.HalvesFrom,
+                                HeatBand.MinutesOnly => Heat.MinutesFrom,
+                                _ => Heat.NoneOver,
+                            }
+                        )
+                    )
+                );
+        }
+
+        lines.Sort((a, b) => a.Cap.CompareTo(b.Cap) is var by and not 0 ? by : a.Cause.CompareTo(b.Cause));
+        return new(lines[0].Cap, lines, band, movers);
+    }
+
+    /// <summary>The limits that hold whatever the weather and whatever the dog does in it.</summary>
+    private static IEnumerable<WearLine> Standing(WearQuestion question, HouseRules rules)
+    {
+        var (dog, muzzle) = (question.Dog, question.Muzzle);
+        if (question.OutOfUse)
+            yield return new(WearCause.OutOfUse, TimeSpan.Zero, Basis.Practice("what failed at its inspection is not worn until it is mended"));
+        if (dog.AirwayTrouble)
+            yield return muzzle.HoldsShut ? new(WearCause.MindAirway, TimeSpan.Zero, VeterinarianFirst)
+            : dog.VeterinarianAllows is { } allowed ? new(WearCause.VeterinarianAllows, allowed, VeterinarianFirst)
+            : new(WearCause.AirwayTrouble, TimeSpan.Zero, VeterinarianFirst);
+        else if (dog.MindAirway && (muzzle.Type == MuzzleType.Sleeve || (muzzle.Type == MuzzleType.Basket && muzzle.HoldsShut)))
+            yield return new(WearCause.MindAirway, TimeSpan.Zero, VeterinarianFirst);
+
+        if (FitRules.Cap(muzzle.Type, rules) is { } cap)
+            yield return new(WearCause.Type, cap, rules.Basis(muzzle.Type == MuzzleType.Sleeve ? FitRules.SleeveCap : FitRules.CoverCap));
+        else
+            yield return muzzle.Gape switch
+            {
+                GapeClass.Closed => new(WearCause.CannotPant, rules[FitRules.SleeveCap], rules.Basis(FitRules.SleeveCap)),
+                GapeClass.HalfPant => new(WearCause.HalfPant, rules[WearPlan.LongWear], rules.Basis(WearPlan.LongWear)),
+                _ => new(WearCause.Outing, rules[OutingCap], rules.Basis(OutingCap)),
+            };
+
+        if (question.Trained is { } stage && StageCap(stage) is var number && stage != TrainedTo.Purpose)
+            yield return number is null
+                ? new(WearCause.Stage, TimeSpan.Zero, Basis.Practice("a dog wears it once it has been fastened step by step"))
+                : new(WearCause.Stage, rules[number], rules.Basis(number));
+        yield return question.LongestComfortable is { } longest
+            ? new(WearCause.OwnLongest, longest * rules[Growth], rules.Basis(Growth))
+            : new(WearCause.FirstWear, rules[FirstWear], rules.Basis(FirstWear));
+    }
+
+    private static Grounded<TimeSpan>? StageCap(TrainedTo stage) =>
+        stage switch
+        {
+            TrainedTo.FirstFastening => Fastening,
+            TrainedTo.WearingStill => Still,
+            TrainedTo.Moving => Moving,
+            TrainedTo.Places => Places,
+            _ => null,
+        };
+
+    private static TimeSpan Least(List<WearLine> lines) => lines.Min(l => l.Cap);
+
+    private static Grounded<TimeSpan> Stage(string id, string what, double minutes) =>
+        new(id, what, TimeSpan.FromMinutes(minutes), Basis.House("no longer than its training has come to")) { Most = minutes };
+}

@@ -1,0 +1,172 @@
+using JauntyBadge.Core.Dogs;
+using UnitsNet;
+
+namespace JauntyBadge.Core.Wearing;
+
+/// <summary>The weather where a muzzle is worn.</summary>
+/// <param name="Air">Air temperature in the shade.</param>
+/// <param name="Humidity">Relative humidity, 0 to 100 %.</param>
+public sealed record Weather(Temperature Air, RelativeHumidity Humidity)
+{
+    /// <summary>The range Stull's fit was made for (Published: Stull 2011).</summary>
+    public const double LeastHumidity = 5,
+        MostHumidity = 99,
+        LeastAir = -20,
+        MostAir = 50;
+
+    /// <summary>
+    /// Wet-bulb temperature at sea level, as fitted by Stull, J. Appl. Meteorol. Climatol. 50 (2011) 2267–2269; his errors are −1 to +0.65 °C. Null outside
+    /// the range of that fit: humidity 5 to 99 %, air −20 to 50 °C.
+    /// </summary>
+    public Temperature? WetBulb
+    {
+        get
+        {
+            var (t, rh) = (Air.DegreesCelsius, Humidity.Percent);
+            return !(rh is >= LeastHumidity and <= MostHumidity && t is >= LeastAir and <= MostAir)
+                ? null
+                : Temperature.FromDegreesCelsius(
+                    t * Math.Atan(0.151977 * Math.Sqrt(rh + 8.313659))
+                        + Math.Atan(t + rh)
+                        - Math.Atan(rh - 1.676331)
+                        + 0.00391838 * Math.Pow(rh, 1.5) * Math.Atan(0.023101 * rh)
+                        - 4.686035
+                );
+        }
+    }
+
+    /// <summary>
+    /// What heat is judged by: the wet bulb, or where that is not computed the most it can be, which is that of 5 % humidity in drier air and the air temperature
+    /// elsewhere.
+    /// </summary>
+    public Temperature Judged => WetBulb ?? (this with { Humidity = Max(Humidity, RelativeHumidity.FromPercent(LeastHumidity)) }).WetBulb ?? Air;
+
+    private static RelativeHumidity Max(RelativeHumidity a, RelativeHumidity b) => a > b ? a : b;
+}
+
+/// <summary>What the heat leaves of a wear.</summary>
+public enum HeatBand
+{
+    /// <summary>Cool: as long as it is trained to.</summary>
+    AsTrained,
+
+    /// <summary>Half of that.</summary>
+    Halved,
+
+    /// <summary>Minutes, in the shade and with water.</summary>
+    MinutesOnly,
+
+    /// <summary>Not at all, but in an emergency.</summary>
+    None,
+}
+
+/// <summary>Why a dog is taken for one band warmer than it is.</summary>
+public enum HeatMover
+{
+    ShortFace,
+    HeavyCoat,
+    Overweight,
+    Old,
+    Young,
+    Heavy,
+}
+
+/// <summary>How heat shortens wears. Bands and what moves a dog up one (House, on a Practice rule that a dog cools by panting).</summary>
+public static class Heat
+{
+    private static readonly Basis Bands = Basis.House("a dog cools by panting, so what evaporates decides: bands of wet-bulb temperature");
+
+    public static readonly Grounded<Temperature> HalvesFrom = OnlyCooler("wear.heat-halves", "From this wet-bulb temperature wears are halved", 18);
+
+    public static readonly Grounded<Temperature> MinutesFrom = OnlyCooler(
+        "wear.heat-minutes-from",
+        "From this wet-bulb temperature a muzzle is worn for minutes only",
+        22
+    );
+
+    public static readonly Grounded<Temperature> NoneOver = OnlyCooler(
+        "wear.heat-none",
+        "Over this wet-bulb temperature no muzzle is worn but in an emergency",
+        25
+    );
+
+    public static readonly Grounded<TimeSpan> Minutes = new(
+        "wear.heat-minutes",
+        "How long a muzzle is worn where heat leaves minutes only",
+        TimeSpan.FromMinutes(5),
+        Basis.House("enough for a door, a lift or a treatment in the shade")
+    )
+    {
+        Most = 5,
+    };
+
+    public static readonly Grounded<int> OldFrom = new(
+        "wear.old",
+        "Age in years from which a dog is taken for a band warmer",
+        8,
+        Basis.House("age goes one band up; where it begins is our choice")
+    )
+    {
+        Most = 10,
+    };
+
+    public static readonly Grounded<int> YoungUnder = new(
+        "wear.young",
+        "Age in months under which a dog is taken for a band warmer",
+        6,
+        Basis.House("a puppy keeps its temperature less well")
+    );
+
+    public static readonly Grounded<double> HeavyFrom = new(
+        "wear.heavy",
+        "Body mass in kg from which a dog is taken for a band warmer",
+        50,
+        Basis.Memory("heat-related illness was seen more often in dogs of 50 kg and more in a study of British practices, 2020")
+    )
+    {
+        Most = 60,
+    };
+
+    public static IReadOnlyList<IGrounded> All { get; } = [HalvesFrom, MinutesFrom, NoneOver, Minutes, OldFrom, YoungUnder, HeavyFrom];
+
+    /// <summary>The band of a wet-bulb temperature for a dog that nothing moves: exactly 18 °C halves, exactly 25 °C still leaves minutes.</summary>
+    public static HeatBand Of(Temperature wetBulb, HouseRules rules) =>
+        wetBulb < rules[HalvesFrom] ? HeatBand.AsTrained
+        : wetBulb < rules[MinutesFrom] ? HeatBand.Halved
+        : wetBulb <= rules[NoneOver] ? HeatBand.MinutesOnly
+        : HeatBand.None;
+
+    /// <summary>The band for a dog: one up where anything moves it, however much does.</summary>
+    public static HeatBand For(WearingDog dog, Temperature wetBulb, HouseRules rules) =>
+        Of(wetBulb, rules) is var band && band < HeatBand.None && Movers(dog, rules).Any() ? band + 1 : band;
+
+    /// <summary>What moves a dog up a band.</summary>
+    public static IEnumerable<HeatMover> Movers(WearingDog dog, HouseRules rules)
+    {
+        if (dog.HeadShape == Measuring.HeadShape.Short)
+            yield return HeatMover.ShortFace;
+        if (dog.Coat == Measuring.Coat.Thick)
+            yield return HeatMover.HeavyCoat;
+        if (dog.Overweight)
+            yield return HeatMover.Overweight;
+        if (dog.AgeYears >= rules[OldFrom])
+            yield return HeatMover.Old;
+        if (dog.AgeYears < rules[YoungUnder] / 12.0)
+            yield return HeatMover.Young;
+        if (dog.BodyMass?.Kilograms >= rules[HeavyFrom])
+            yield return HeatMover.Heavy;
+    }
+
+    /// <summary>How much of a wear the heat leaves: never more in a warmer band.</summary>
+    public static TimeSpan Leaves(HeatBand band, TimeSpan otherwise, HouseRules rules) =>
+        band switch
+        {
+            HeatBand.AsTrained => otherwise,
+            HeatBand.Halved => otherwise / 2,
+            HeatBand.MinutesOnly => otherwise / 2 is var half && half < rules[Minutes] ? half : rules[Minutes],
+            _ => TimeSpan.Zero,
+        };
+
+    private static Grounded<Temperature> OnlyCooler(string id, string what, double degrees) =>
+        new(id, what, Temperature.FromDegreesCelsius(degrees), Bands) { Most = degrees };
+}
