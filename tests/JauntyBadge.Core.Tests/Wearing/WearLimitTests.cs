@@ -256,8 +256,8 @@ public class WearLimitTests
         var (t, rh) = (Math.Max(5, question.Weather!.Air.DegreesCelsius), question.Weather.Humidity.Percent);
         question = question with { Weather = At(t, rh) };
         var cap = Cap(question);
-        return Cap(question with { Weather = At(Math.Min(50, t + by % 20), rh) }) <= cap
-            && Cap(question with { Weather = At(t, Math.Min(99, rh + by % 40)) }) <= cap
+        return Cap(question with { Weather = At(t + by % 20, rh) }) <= cap
+            && Cap(question with { Weather = At(t, Math.Min(100, rh + by % 40)) }) <= cap
             && Cap(question with { Exercise = true }) <= cap
             && Cap(question with { OutOfUse = true }) <= cap
             && Cap(question with { Dog = question.Dog with { HeadShape = HeadShape.Short, MindAirway = true } }) <= cap
@@ -326,7 +326,7 @@ public class WearLimitTests
                 VeterinarianAllows = dog % 22 == 0 ? Min(10) : null,
             },
             muzzle % 6 < 4 ? new(MuzzleType.Basket, (GapeClass)(muzzle % 4)) : new(muzzle % 6 == 4 ? MuzzleType.Sleeve : MuzzleType.FaceCover),
-            At(air % 60 - 5, humidity % 110),
+            At(air % 60 - 5, humidity % 101),
             exercise,
             stage % 7 == 6 ? null : (TrainedTo)(stage % 7),
             longest % 7 == 0 ? null : Min(longest)
