@@ -3,6 +3,7 @@ using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Data.Measuring;
+using JauntyBadge.Data.Wearing;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 
@@ -35,6 +36,12 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<GoRuleRow> GoRules => Set<GoRuleRow>();
     public DbSet<PlanChoiceRow> PlanChoices => Set<PlanChoiceRow>();
     public DbSet<StepPassRow> StepPasses => Set<StepPassRow>();
+    public DbSet<WearRow> Wears => Set<WearRow>();
+    public DbSet<WearPictureRow> WearPictures => Set<WearPictureRow>();
+    public DbSet<InspectionRow> Inspections => Set<InspectionRow>();
+    public DbSet<AppointmentRow> Appointments => Set<AppointmentRow>();
+    public DbSet<WearingHabitsRow> WearingHabits => Set<WearingHabitsRow>();
+    public DbSet<WeatherRow> Weather => Set<WeatherRow>();
     public DbSet<HouseNumberRow> HouseNumbers => Set<HouseNumberRow>();
     public DbSet<RuleBookRow> RuleBooks => Set<RuleBookRow>();
     public DbSet<WritingRow> Writing => Set<WritingRow>();
@@ -157,6 +164,29 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
             set.HasIndex(s => s.DogId);
             set.HasIndex(s => new { s.SessionId, s.Number }).IsUnique();
         });
+        modelBuilder.Entity<WearRow>(wear =>
+        {
+            wear.Ignore(w => w.Seen);
+            wear.PrimitiveCollection(w => w.Rubs).ElementType().HasConversion<string>();
+            wear.HasOne<DogRow>().WithMany().HasForeignKey(w => w.DogId);
+            wear.HasIndex(w => new { w.DogId, w.Day });
+
+            // A dog wears one muzzle at a time, whoever writes.
+            wear.HasIndex(w => w.DogId).IsUnique().HasFilter("\"EndedAt\" IS NULL AND \"RemovedAt\" IS NULL").HasDatabaseName("IX_Wears_OneOnPerDog");
+        });
+        modelBuilder.Entity<WearPictureRow>(picture =>
+        {
+            picture.HasKey(p => p.WearId);
+            picture.HasOne<WearRow>().WithOne().HasForeignKey<WearPictureRow>(p => p.WearId);
+        });
+        modelBuilder.Entity<InspectionRow>().HasOne<DogRow>().WithMany().HasForeignKey(i => i.DogId);
+        modelBuilder.Entity<AppointmentRow>().HasOne<DogRow>().WithMany().HasForeignKey(a => a.DogId);
+        modelBuilder.Entity<WearingHabitsRow>(habits =>
+        {
+            habits.HasKey(h => h.DogId);
+            habits.HasOne<DogRow>().WithOne().HasForeignKey<WearingHabitsRow>(h => h.DogId);
+        });
+        modelBuilder.Entity<WeatherRow>().HasIndex(w => w.At);
         modelBuilder.Entity<WritingRow>().Property(w => w.Id).ValueGeneratedNever();
         modelBuilder.Entity<HouseNumberRow>().HasIndex(n => n.NumberId);
         modelBuilder.Entity<GoRuleRow>().HasOne<DogRow>().WithMany().HasForeignKey(r => r.DogId);

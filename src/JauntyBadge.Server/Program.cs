@@ -13,6 +13,7 @@ using JauntyBadge.Server.Measuring;
 using JauntyBadge.Server.Round;
 using JauntyBadge.Server.Shared;
 using JauntyBadge.Server.Start;
+using JauntyBadge.Server.Wearing;
 using Microsoft.AspNetCore.Connections;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.AspNetCore.Server.Kestrel.Transport.Sockets;
@@ -87,6 +88,7 @@ static WebApplication Build(string[] args)
         compression.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml", "application/problem+json"]
     );
     builder.Services.AddTape(connect: !OpenApiSetup.IsOnlyGenerating);
+    builder.Services.AddStation(connect: !OpenApiSetup.IsOnlyGenerating);
     builder.Services.AddOpenApi("v1", OpenApiSetup.Configure);
     return builder.Build();
 }
@@ -129,7 +131,12 @@ static void Serve(WebApplication app)
     api.MapProgress();
     api.MapPractice();
     api.MapSessions();
+    api.MapWearing();
+    api.MapUpkeep();
+    api.MapTreats();
+    api.MapWeather();
     api.MapWhatIfTraining();
+    api.MapWhatIfWearing();
     api.MapGet("/health", () => TypedResults.Ok(new Health(true))).ExcludeFromDescription();
     app.MapOpenApi("/api/openapi/{documentName}.json");
 

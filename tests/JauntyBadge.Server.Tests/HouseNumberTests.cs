@@ -163,7 +163,7 @@ public class HouseNumberTests
     {
         using var server = new PracticeServer();
         await server.MeasuredDogAsync();
-        async Task<string> NextAsync() => (await server.GetAsync("/api/round"))["cards"]![0]!["next"]!["title"]!.GetValue<string>();
+        async Task<string> NextAsync() => (await server.GetAsync("/api/round"))["cards"]![0]!["things"]![0]!["title"]!.GetValue<string>();
         var dog = (await server.GetAsync("/api/round"))["cards"]![0]!["id"]!.GetValue<string>();
         await server.PutAsync(
             $"/api/dogs/{dog}",

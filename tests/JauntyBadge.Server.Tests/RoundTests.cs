@@ -24,7 +24,7 @@ public class RoundTests(PracticeServer server) : IClassFixture<PracticeServer>
         );
         Assert.Equal(
             ("Measure", 0.0),
-            ((await CardAsync(dog))["next"]!["title"]!.GetValue<string>(), (await CardAsync(dog))["badge"]!["measured"]!.GetValue<double>())
+            ((await CardAsync(dog))["things"]![0]!["title"]!.GetValue<string>(), (await CardAsync(dog))["badge"]!["measured"]!.GetValue<double>())
         );
         var reading = await server.PostAsync($"{dog}/readings", new { measure = "snoutGirth", text = "180" });
         Assert.Equal(0.2, (await CardAsync(dog))["badge"]!["measured"]!.GetValue<double>(), 3);
@@ -46,7 +46,7 @@ public class RoundTests(PracticeServer server) : IClassFixture<PracticeServer>
         var card = await CardAsync(dog);
         Assert.Equal(
             ("Sefa Tarn", "dog", "onTheBench"),
-            (card["keeper"]!.GetValue<string>(), card["next"]!["kind"]!.GetValue<string>(), card["group"]!.GetValue<string>())
+            (card["keeper"]!.GetValue<string>(), card["things"]![0]!["kind"]!.GetValue<string>(), card["group"]!.GetValue<string>())
         );
     }
 
@@ -116,12 +116,12 @@ public class RoundTests(PracticeServer server) : IClassFixture<PracticeServer>
         }
 
         var odd = await Labrador("Odd", "250");
-        Assert.Equal("Choose a muzzle", (await Card(odd))["next"]!["title"]!.GetValue<string>());
+        Assert.Equal("Choose a muzzle", (await Card(odd))["things"]![0]!["title"]!.GetValue<string>());
         for (var i = 0; i < 8; i++)
             await Labrador($"Other {i}", $"{271 + i % 3}");
 
         // Eight others of the breed make a range of the practice's own, and now the first dog's girth stands apart.
-        Assert.Equal("Check the readings", (await Card(odd))["next"]!["title"]!.GetValue<string>());
+        Assert.Equal("Check the readings", (await Card(odd))["things"]![0]!["title"]!.GetValue<string>());
         await own.PutAsync(
             "/api/breeds/labrador-retriever",
             new
@@ -135,7 +135,7 @@ public class RoundTests(PracticeServer server) : IClassFixture<PracticeServer>
         );
         Assert.Equal("Wend retriever", (await Card(odd))["breeds"]!.GetValue<string>());
         own.Clock.Advance(TimeSpan.FromDays(40));
-        Assert.Equal("Measure again", (await Card(odd))["next"]!["title"]!.GetValue<string>());
+        Assert.Equal("Measure again", (await Card(odd))["things"]![0]!["title"]!.GetValue<string>());
     }
 
     [Fact]

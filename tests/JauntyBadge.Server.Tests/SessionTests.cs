@@ -318,7 +318,7 @@ public sealed partial class SessionTests(PracticeServer server) : IClassFixture<
     public async Task A_practice_replayed_from_its_log_comes_to_the_same_decisions()
     {
         using var own = new PracticeServer(demo: true);
-        var dog = (await own.GetAsync("/api/round"))["cards"]!.AsArray().First(c => c!["next"]!["kind"]!.GetValue<string>() == "session")![
+        var dog = (await own.GetAsync("/api/round"))["cards"]!.AsArray().First(c => c!["things"]![0]!["kind"]!.GetValue<string>() == "session")![
             "id"
         ]!.GetValue<string>();
         var session = $"/api/sessions/{(await own.PostAsync($"/api/dogs/{dog}/sessions"))["id"]}";

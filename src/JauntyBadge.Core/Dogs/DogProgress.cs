@@ -61,8 +61,38 @@ public sealed record DogProgress(
     /// <summary>Steps still to be passed by then.</summary>
     public int StepsLeft { get; init; }
 
-    /// <summary>Days ahead from which a date is said on the round.</summary>
-    private const int DateIsNear = 30;
+    /// <summary>Why the muzzle is out of use; null where it is not.</summary>
+    public string? OutOfUse { get; init; }
+
+    /// <summary>Why the muzzle is to be inspected; null where it need not be yet.</summary>
+    public string? Inspect { get; init; }
+
+    /// <summary>Why the fit is to be looked at again though it was fine; null where it need not be.</summary>
+    public string? Refit { get; init; }
+
+    /// <summary>Why it is to have a happy wear; null where it need not.</summary>
+    public string? HappyOwed { get; init; }
+
+    /// <summary>What is coming for which it wears its muzzle, with its day; null for nothing.</summary>
+    public Ahead? Coming { get; init; }
+
+    /// <summary>Every step up to its purpose's last is passed: keeping it happy is what is left.</summary>
+    public bool WearsIt { get; init; }
+
+    /// <summary>It wears its muzzle just now.</summary>
+    public bool WearsNow { get; init; }
+
+    /// <summary>What was done with it today, in words.</summary>
+    public IReadOnlyList<string> DoneToday { get; init; } = [];
+
+    /// <summary>Days ahead from which a date is said.</summary>
+    private const int DateIsSaid = 30;
+
+    /// <summary>Days ahead from which a date cannot wait.</summary>
+    private const int DateIsNear = 14;
+
+    /// <summary>Days ahead from which an appointment is said.</summary>
+    private const int AppointmentIsNear = 7;
 
     /// <summary>The badge's segments, filled 0 to 1.</summary>
     public IReadOnlyDictionary<Phase, double> Badge =>
@@ -75,45 +105,114 @@ public sealed record DogProgress(
         };
 
     /// <summary>The one thing to do next with this dog.</summary>
-    public NextThing Next(DateOnly today)
+    public NextThing Next(DateOnly today) => Things(today)[0];
+
+    /// <summary>All there is to do with this dog, what cannot wait first; one thing at least.</summary>
+    public IReadOnlyList<NextThing> Things(DateOnly today)
     {
         if (SessionOpen)
-            return new(NextKind.Session, "Session under way", $"{NextStep} was begun and not ended.");
+            return [new(NextKind.Session, Matter.UnderWay, "Session under way", $"{NextStep} was begun and not ended.")];
+        if (WearsNow)
+            return [new(NextKind.Wear, Matter.UnderWay, "The muzzle is on", "Look at the clock, and take it off in time.")];
         if (!HasPurpose)
-            return new(NextKind.Dog, "Say what it is for", "A purpose decides the muzzle and the last steps of the plan.");
+            return [new(NextKind.Dog, Matter.Bench, "Say what it is for", "A purpose decides the muzzle and the last steps of the plan.")];
+        var main = Bench() ?? Training(today);
+        return [.. Pressing(today), main, .. Besides(today, main)];
+    }
+
+    /// <summary>What cannot wait, before anything else.</summary>
+    private IEnumerable<NextThing> Pressing(DateOnly today)
+    {
+        if (DaysTo(WantedBy, today) is { } days and <= DateIsNear && StepsLeft > 0)
+            yield return new(
+                NextKind.Plan,
+                Matter.DateNear,
+                days == 0 ? "Wanted today" : $"Wanted in {Count(days, "day")}",
+                $"{Count(StepsLeft, "step")} to go by {WantedBy:d MMMM}: see whether it will hold."
+            );
+        if (OutOfUse is { } broken)
+            yield return new(NextKind.Inspect, Matter.OutOfUse, "Muzzle out of use", broken);
+        if (MuzzleChosen && FitWrong is null && Remeasure is null && Refit is { } refit)
+            yield return new(NextKind.TryOn, Matter.Refit, "Look at the fit again", $"{refit}.");
+        if (OutOfUse is null && Inspect is { } inspect)
+            yield return new(NextKind.Inspect, Matter.Refit, "Inspect the muzzle", inspect);
+    }
+
+    /// <summary>What is still to be done at the bench before it is trained on; null for nothing.</summary>
+    private NextThing? Bench()
+    {
         if (Remeasure is { } why)
-            return new(NextKind.Measure, "Measure again", why);
+            return new(NextKind.Measure, MuzzleChosen ? Matter.Refit : Matter.Bench, "Measure again", why);
         if (MeasuredShare < 1 && !MuzzleChosen)
-            return new(NextKind.Measure, MeasuredShare == 0 ? "Measure" : "Finish measuring", $"{MeasuredShare:0%} of the measures are read.");
+            return new(NextKind.Measure, Matter.Bench, MeasuredShare == 0 ? "Measure" : "Finish measuring", $"{MeasuredShare:0%} of the measures are read.");
         if (ReadingsToRetake > 0 && !MuzzleChosen)
             return new(
                 NextKind.Measure,
+                Matter.Bench,
                 "Check the readings",
                 ReadingsToRetake == 1 ? "One reading asks to be taken again." : $"{ReadingsToRetake} things ask to be taken again."
             );
         if (!MuzzleChosen)
-            return new(NextKind.Fit, "Choose a muzzle", "The readings are in.");
+            return new(NextKind.Fit, Matter.Bench, "Choose a muzzle", "The readings are in.");
         if (FitWrong is { } wrong)
-            return new(NextKind.TryOn, "Mend the fit", $"{wrong}. Put it right before it is worn again.");
-        if (ConditionedShare >= 1 && TriedShare < 1)
-            return new(
+            return new(NextKind.TryOn, Matter.Refit, "Mend the fit", $"{wrong}. Put it right before it is worn again.");
+        return ConditionedShare >= 1 && TriedShare < 1
+            ? new(
                 NextKind.TryOn,
+                Matter.TryOn,
                 TriedShare == 0 ? "Try it on" : "Finish trying it on",
                 TriedShare == 0 ? "It takes the muzzle now: look how it sits before it is worn on." : $"{TriedShare:0%} of the checks are found fine."
-            );
-        if (NextStep is null)
-            return new(NextKind.Rest, "Keep it happy", "All steps are passed. One happy wear a week keeps it so.");
-        return NotBefore is { } day && day > today
-            ? new(NextKind.Rest, "Day off", $"Next session not before {day:d MMMM}, then: {NextStep}.")
-            : new(NextKind.Session, NextStep, $"Target: {NextTarget}. {TrainedWhen(today)}{Trouble(today)}");
+            )
+            : null;
     }
+
+    private NextThing Training(DateOnly today)
+    {
+        if (NextStep is null || WearsIt)
+            return HappyOwed is null
+                ? new(NextKind.Rest, Matter.Rest, "Keep it happy", "It wears its muzzle for what it is for. One happy wear a week keeps it so.")
+                : new(NextKind.Wear, Matter.HappyWear, "A happy wear", HappyOwed);
+        return NotBefore is { } day && day > today
+            ? new(NextKind.Rest, Matter.Rest, "Day off", $"Next session not before {day:d MMMM}, then: {NextStep}.")
+            : new(
+                NextKind.Session,
+                SessionsStuck > 0 ? Matter.Stuck
+                    : LastTrained == today ? Matter.TrainedToday
+                    : Matter.Session,
+                NextStep,
+                $"Target: {NextTarget}. {TrainedWhen(today)}{Trouble(today)}"
+            );
+    }
+
+    /// <summary>What else is to be done beside the main thing.</summary>
+    private IEnumerable<NextThing> Besides(DateOnly today, NextThing main)
+    {
+        if (main.Matter != Matter.HappyWear && HappyOwed is { } owed)
+            yield return new(NextKind.Wear, Matter.HappyWear, "A happy wear", owed);
+        if (DaysTo(Coming?.Day, today) is { } days and <= AppointmentIsNear)
+            yield return new(
+                NextKind.Appointment,
+                Matter.Appointment,
+                days switch
+                {
+                    0 => $"{Coming!.What} today",
+                    1 => $"{Coming!.What} tomorrow",
+                    _ => $"{Coming!.What} on {Coming.Day:dddd}",
+                },
+                Coming.Why
+            );
+    }
+
+    private static int? DaysTo(DateOnly? day, DateOnly today) => day >= today ? day.Value.DayNumber - today.DayNumber : null;
+
+    private static string Count(int number, string unit) => number == 1 ? $"one {unit}" : $"{number} {unit}s";
 
     /// <summary>What a fitter with thirty dogs would miss: that one does not get on, or that its date is near.</summary>
     private string Trouble(DateOnly today)
     {
         var stuck = SessionsStuck > 0 ? $" Stuck: {SessionsStuck} sessions brought it no further." : "";
-        return WantedBy is { } day && day >= today && day.DayNumber - today.DayNumber <= DateIsNear && StepsLeft > 0
-            ? $"{stuck} Wanted by {day:d MMMM}: {(StepsLeft == 1 ? "one step" : $"{StepsLeft} steps")} to go."
+        return DaysTo(WantedBy, today) is > DateIsNear and <= DateIsSaid && StepsLeft > 0
+            ? $"{stuck} Wanted by {WantedBy:d MMMM}: {Count(StepsLeft, "step")} to go."
             : stuck;
     }
 
@@ -128,6 +227,12 @@ public sealed record DogProgress(
             };
 }
 
+/// <summary>Something coming that it wears its muzzle for.</summary>
+/// <param name="Day">When.</param>
+/// <param name="What">What, such as "Clinic".</param>
+/// <param name="Why">What is to be known of it, in a sentence.</param>
+public sealed record Ahead(DateOnly Day, string What, string Why);
+
 /// <summary>Which room the next thing is done in.</summary>
 public enum NextKind
 {
@@ -136,29 +241,56 @@ public enum NextKind
     Fit,
     TryOn,
     Session,
+    Plan,
+    Wear,
+    Inspect,
+    Appointment,
     Rest,
 }
 
-/// <summary>Where on the round a dog stands. What a fitter does standing up comes first: sessions, then the bench, then dogs that rest.</summary>
+/// <summary>What a thing to do is about, in the order of what cannot wait.</summary>
+public enum Matter
+{
+    UnderWay,
+    DateNear,
+    OutOfUse,
+    Refit,
+    Session,
+    HappyWear,
+    TryOn,
+    Stuck,
+    Bench,
+    Appointment,
+    TrainedToday,
+    Rest,
+}
+
+/// <summary>Where on the round a dog stands, by what is most pressing with it.</summary>
 public enum RoundGroup
 {
+    CannotWait,
     SessionsDue,
+    HappyWears,
     OnTheBench,
+    Ahead,
     Resting,
 }
 
 /// <summary>Sorts what is next.</summary>
-public static class NextKinds
+public static class Matters
 {
     /// <summary>The group of the round a dog stands in.</summary>
-    public static RoundGroup Group(this NextKind kind) =>
-        kind switch
+    public static RoundGroup Group(this Matter matter) =>
+        matter switch
         {
-            NextKind.Session => RoundGroup.SessionsDue,
-            NextKind.Rest => RoundGroup.Resting,
-            _ => RoundGroup.OnTheBench,
+            Matter.UnderWay or Matter.DateNear or Matter.OutOfUse or Matter.Refit => RoundGroup.CannotWait,
+            Matter.Session or Matter.Stuck => RoundGroup.SessionsDue,
+            Matter.HappyWear => RoundGroup.HappyWears,
+            Matter.TryOn or Matter.Bench => RoundGroup.OnTheBench,
+            Matter.Appointment => RoundGroup.Ahead,
+            _ => RoundGroup.Resting,
         };
 }
 
 /// <summary>What to do next, as a short title and one sentence.</summary>
-public sealed record NextThing(NextKind Kind, string Title, string Detail);
+public sealed record NextThing(NextKind Kind, Matter Matter, string Title, string Detail);

@@ -82,6 +82,9 @@ public sealed record WearQuestion(
 {
     /// <summary>The muzzle failed at its inspection and is not mended.</summary>
     public bool OutOfUse { get; init; }
+
+    /// <summary>Nobody has read the weather, or too long ago: minutes only until somebody does.</summary>
+    public bool HeatUnknown { get; init; }
 }
 
 /// <summary>What limits a wear.</summary>
@@ -100,6 +103,7 @@ public enum WearCause
     OwnLongest,
     Exercise,
     Heat,
+    HeatUnknown,
 }
 
 /// <summary>One limit of a wear.</summary>
@@ -178,6 +182,12 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
         var lines = new List<WearLine>(8);
         lines.AddRange(Standing(question, rules));
         var least = Least(lines);
+        if (question.HeatUnknown)
+        {
+            lines.Add(new(WearCause.HeatUnknown, rules[Heat.Minutes], rules.Basis(Heat.Minutes)));
+            least = Least(lines);
+        }
+
         if (question.Exercise)
         {
             var leaves = question.Muzzle is { HoldsShut: false, Gape: not GapeClass.HalfPant } ? least * rules[ExerciseLeaves] : TimeSpan.Zero;

@@ -23,6 +23,7 @@ public static class WearingWords
             WearCause.Stage => question.Trained == TrainedTo.NotFastened ? "Its training has not come to fastening yet" : "As far as its training has come",
             WearCause.FirstWear => "No comfortable wear on record: begin with little",
             WearCause.OwnLongest => $"Half as long again as its own longest comfortable wear, {Minutes(question.LongestComfortable!.Value)}",
+            WearCause.HeatUnknown => "How warm it is is not known: read the weather for more",
             WearCause.Exercise => line.Cap > TimeSpan.Zero
                 ? "It runs, plays or works: half"
                 : "It runs, plays or works, and cannot pant in full in this muzzle",
@@ -105,6 +106,53 @@ public static class WearingWords
             ),
         };
     }
+
+    /// <summary>Why a happy wear is owed; null where none is.</summary>
+    public static string? Owed(AssociationBalance balance, DateOnly? lastHappy, DateOnly today, HouseRules rules)
+    {
+        if (!balance.IsEnough(rules))
+            return string.Create(
+                CultureInfo.InvariantCulture,
+                $"{(balance.Verdict(rules) == BalanceVerdict.Sour ? "The muzzle is becoming a sign of bad things" : "The muzzle means too little good")}: {balance.Ratio:0.0} good wears to one bad, {rules[AssociationBalance.Wanted]:0.#} are wanted."
+            );
+        if (balance.HappyWithinWeek)
+            return null;
+        return lastHappy is { } last ? $"The last happy wear was {today.DayNumber - last.DayNumber} days ago." : "No happy wear on record yet.";
+    }
+
+    /// <summary>Why the plan went back after worried wears.</summary>
+    public static string WentBack(string step) => $"Worried at two wears in a row: back to “{step}”, which was easy, before it is worn out again.";
+
+    /// <summary>An occasion in words.</summary>
+    public static string Of(Occasion occasion) =>
+        occasion switch
+        {
+            Occasion.Fun => "fun",
+            Occasion.Ordinary => "ordinary",
+            _ => "stressful",
+        };
+
+    /// <summary>What an appointment is for.</summary>
+    public static string Of(AppointmentKind kind) =>
+        kind switch
+        {
+            AppointmentKind.Clinic => "Clinic",
+            AppointmentKind.Groomer => "Groomer",
+            AppointmentKind.Ferry => "Ferry",
+            AppointmentKind.Visitors => "Visitors",
+            _ => "Appointment",
+        };
+
+    /// <summary>An appointment within a sentence.</summary>
+    public static string Visit(AppointmentKind kind) =>
+        kind switch
+        {
+            AppointmentKind.Clinic => "the clinic visit",
+            AppointmentKind.Groomer => "the groomer",
+            AppointmentKind.Ferry => "the ferry",
+            AppointmentKind.Visitors => "the visitors",
+            _ => "the appointment",
+        };
 
     /// <summary>Why a veterinarian is asked about food and treats.</summary>
     public static string Of(FeedingConcern concern) =>

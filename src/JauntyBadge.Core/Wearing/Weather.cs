@@ -44,6 +44,29 @@ public sealed record Weather(Temperature Air, RelativeHumidity Humidity)
     private static RelativeHumidity Max(RelativeHumidity a, RelativeHumidity b) => a > b ? a : b;
 }
 
+/// <summary>Weather read at a moment, by the station or by hand.</summary>
+/// <param name="At">When.</param>
+/// <param name="Weather">What was read.</param>
+public sealed record WeatherReading(DateTimeOffset At, Weather Weather)
+{
+    public static readonly Grounded<TimeSpan> StaleAfter = new(
+        "wear.stale",
+        "Age in minutes from which a reading of the weather is stale",
+        TimeSpan.FromMinutes(60),
+        Basis.House("on a warm morning it climbs a band in an hour or two")
+    )
+    {
+        Least = 10,
+        Most = 120,
+    };
+
+    /// <summary>How old it is; never under nothing, should the clocks differ.</summary>
+    public TimeSpan Age(DateTimeOffset now) => now > At ? now - At : TimeSpan.Zero;
+
+    /// <summary>Too old to judge by: exactly the age that counts as stale is.</summary>
+    public bool IsStale(DateTimeOffset now, HouseRules rules) => Age(now) >= rules[StaleAfter];
+}
+
 /// <summary>What the heat leaves of a wear.</summary>
 public enum HeatBand
 {
@@ -127,7 +150,8 @@ public static class Heat
         Most = 60,
     };
 
-    public static IReadOnlyList<IGrounded> All { get; } = [HalvesFrom, MinutesFrom, NoneOver, Minutes, OldFrom, YoungUnder, HeavyFrom];
+    public static IReadOnlyList<IGrounded> All { get; } =
+    [HalvesFrom, MinutesFrom, NoneOver, Minutes, OldFrom, YoungUnder, HeavyFrom, WeatherReading.StaleAfter];
 
     /// <summary>The band of a wet-bulb temperature for a dog that nothing moves: exactly 18 °C halves, exactly 25 °C still leaves minutes.</summary>
     public static HeatBand Of(Temperature wetBulb, HouseRules rules) =>

@@ -1,16 +1,19 @@
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Data.Measuring;
+using JauntyBadge.Data.Wearing;
 
 namespace JauntyBadge.Data.Dogs;
 
 /// <summary>Everything on record that decides how far a dog has come.</summary>
 /// <param name="Trained">The dog, its readings and its plan.</param>
 /// <param name="Muzzle">The muzzle it uses.</param>
-public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle)
+/// <param name="Worn">What it wore, what is coming, and the state its muzzle is in.</param>
+public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Worn)
 {
     public MeasuredDog Measured => Trained.Measured;
 
@@ -26,6 +29,7 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle)
     {
         var (plan, passed, at) = (Trained.Plan, Trained.Passed, Trained.Position);
         var step = at is null ? null : Step.Find(at.StepId);
+        var state = Worn.MuzzleOn(today, Muzzle, Measured.Rules);
         return new DogProgress(
             Profile.Purposes.Count > 0,
             Completeness.Share(Measured.Assessed.Measured, Measured.FitStyle),
@@ -46,7 +50,62 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle)
             SessionsStuck = Trained.Stuck?.Sessions ?? 0,
             WantedBy = Trained.Week.By,
             StepsLeft = Trained.StepsLeft,
+            WearsIt = Trained.WearsIt,
+            WearsNow = Worn.On is not null,
+            OutOfUse = state is { Due: InspectionDue.OutOfUse } ? WearingWords.Of(state) : null,
+            Inspect = state is { Due: InspectionDue.Monthly or InspectionDue.BeforeClinic } && IsWorn ? WearingWords.Of(state) : null,
+            Refit =
+                Muzzle.LastTryOn is { } tried
+                && MuzzleState.Refit(DateOnly.FromDateTime(tried.At), Worn.Wears.Select(w => w.AsWear), today, Measured.Rules) is { } refit
+                    ? WearingWords.Of(refit)
+                    : null,
+            HappyOwed = IsWorn ? HappyOwedOn(today) : null,
+            Coming = Worn.Coming(today) is [var next, ..] ? new(next.Day, WearingWords.Of(next.Kind), ComingWords(next)) : null,
+            DoneToday = [.. Done(today)],
         };
+    }
+
+    /// <summary>It wears its muzzle, in training or beyond: inspections and happy wears are asked of such dogs only.</summary>
+    private bool IsWorn => Trained.WearsIt || Worn.Wears.Count > 0;
+
+    /// <summary>Why it is to have a happy wear; null where it need not.</summary>
+    private string? HappyOwedOn(DateOnly today)
+    {
+        var (rules, worn) = (Measured.Rules, Worn.Occasions);
+        var ahead = BalanceAhead.Of(today, worn, [.. Worn.Coming(today).Select(a => new OccasionOn(a.Day, a.Occasion))], rules);
+        if (ahead is { HappyOn: [var first, ..] } && first == today && Worn.Coming(today).First(a => a.Occasion == Occasion.Stressful) is { } visit)
+            return WearingWords.Ahead(ahead, WearingWords.Visit(visit.Kind));
+        return WearingWords.Owed(
+            AssociationBalance.On(today, worn, rules),
+            worn.LastOrDefault(w => w.Occasion == Occasion.Fun && w.Day <= today)?.Day,
+            today,
+            rules
+        );
+    }
+
+    private string ComingWords(AppointmentRow next)
+    {
+        var when = $"{(next.Place is { } place ? $"{place}, " : "")}{next.Day:d MMMM}{(next.Time is { } at ? $" at {at:HH:mm}" : "")}";
+        return next.ReadyAt is { } ready && Step.Find(ready) is { } step && !Trained.Passed.Contains(ready)
+            ? $"{when}: “{step.Name}” is to be passed by then."
+            : $"{when}.";
+    }
+
+    /// <summary>What was done with it on a day.</summary>
+    private IEnumerable<string> Done(DateOnly today)
+    {
+        if (Measured.CurrentSet is { } set && DateOnly.FromDateTime(set.StartedAt) == today && Measured.ReadingRows.Count > 0)
+            yield return "Measured";
+        if (Muzzle.Choice is { } choice && DateOnly.FromDateTime(choice.ChosenAt) == today)
+            yield return "Muzzle chosen";
+        if (Muzzle.LastTryOn is { } tried && DateOnly.FromDateTime(tried.At) == today)
+            yield return "Tried on";
+        if (Trained.LastTrained == today && Trained.OpenSession is null)
+            yield return "Trained";
+        foreach (var wear in Worn.Wears.Where(w => w.Day == today && w.EndedAt is not null))
+            yield return $"Worn {WearingWords.Minutes(wear.AsWear.Lasted)}, {WearingWords.Of(wear.Occasion)}";
+        if (Worn.LastInspection?.Day == today)
+            yield return Worn.LastInspection.Failed.Count == 0 ? "Muzzle inspected: fine" : "Muzzle inspected: failed";
     }
 
     /// <summary>The files of some dogs, in a handful of queries.</summary>
@@ -54,7 +113,8 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle)
     {
         var measured = await MeasuredDog.LoadAsync(db, which, cancel);
         var muzzles = await MuzzleInUse.LoadAsync(db, [.. measured.Select(d => d.Dog.Id)], cancel);
-        return [.. (await TrainedDog.LoadAsync(db, measured, cancel)).Select(t => new DogFile(t, muzzles[t.Measured.Dog.Id]))];
+        var worn = await WornDog.LoadAsync(db, muzzles, cancel);
+        return [.. (await TrainedDog.LoadAsync(db, measured, cancel)).Select(t => new DogFile(t, muzzles[t.Measured.Dog.Id], worn[t.Measured.Dog.Id]))];
     }
 
     /// <summary>One dog's file; null when there is none with this id.</summary>

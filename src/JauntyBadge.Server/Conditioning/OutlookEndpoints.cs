@@ -87,7 +87,7 @@ internal static class OutlookEndpoints
         }
 
         var school = entry.School ?? throw Refusal.Field("school", "school is needed.");
-        await AddAsync(id, choice => (choice.School, choice.Policies, choice.Reason) = (school, policies, entry.Reason.Trim()), db, clock, cancel);
+        await AddChoiceAsync(id, choice => (choice.School, choice.Policies, choice.Reason) = (school, policies, entry.Reason.Trim()), db, clock, cancel);
         return await PlanEndpoints.PlanAsync(id, db, clock, cancel);
     }
 
@@ -147,14 +147,14 @@ internal static class OutlookEndpoints
         if (entry.ReadyAt is { } at && dog.Plan.Steps.All(s => s.Step.Id != at))
             throw Refusal.Field("readyAt", "This step is not in the dog's plan.");
         var week = new TrainingWeek([.. days.Distinct().OrderBy(d => ((int)d + 6) % 7)], entry.SessionsPerDay ?? 1, entry.By, entry.ReadyAt);
-        await AddAsync(id, choice => choice.Days = week, db, clock, cancel);
+        await AddChoiceAsync(id, choice => choice.Days = week, db, clock, cancel);
 
         // What comes of it is asked for by itself: a forecast takes half a second, and no writer waits for one.
         return TrainingWeekDto.Of(week);
     }
 
     /// <summary>Adds a choice like the last one, but for what is changed.</summary>
-    private static async Task AddAsync(Guid id, Action<PlanChoiceRow> change, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    internal static async Task AddChoiceAsync(Guid id, Action<PlanChoiceRow> change, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
         var last = await db.LastPlanChoiceAsync(id, cancel);

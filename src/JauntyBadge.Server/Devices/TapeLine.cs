@@ -1,12 +1,10 @@
 using System.Globalization;
-using System.Text;
-using System.Text.RegularExpressions;
 using UnitsNet;
 
 namespace JauntyBadge.Server.Devices;
 
 /// <summary>What a digital tape says in one line. The protocol is described in docs/digital-tape.md.</summary>
-public abstract partial record TapeLine
+public abstract record TapeLine
 {
     /// <summary>The tape's greeting after it was connected: its name and the version of the protocol.</summary>
     public sealed record Hello(string Name) : TapeLine;
@@ -20,9 +18,6 @@ public abstract partial record TapeLine
     /// <summary>The tape slipped or was let go before the reading was done.</summary>
     public sealed record Slipped : TapeLine;
 
-    [GeneratedRegex(@"^(?<body>[A-Z]+(?: [A-Za-z0-9.-]+)*)\*(?<sum>[0-9A-F]{2})$", RegexOptions.CultureInvariant)]
-    private static partial Regex Shape();
-
     /// <summary>Reads a line.</summary>
     /// <param name="text">Without its line end.</param>
     /// <param name="line">What it says, when true is returned.</param>
@@ -30,11 +25,7 @@ public abstract partial record TapeLine
     public static bool TryParse(string text, out TapeLine line)
     {
         line = null!;
-        var match = Shape().Match(text);
-        if (!match.Success || Sum(match.Groups["body"].Value) != match.Groups["sum"].Value)
-            return false;
-        var words = match.Groups["body"].Value.Split(' ');
-        switch (words)
+        switch (DeviceLine.Read(text))
         {
             case ["HELLO", var name, "1"]:
                 line = new Hello(name);
@@ -56,14 +47,8 @@ public abstract partial record TapeLine
         }
     }
 
-    /// <summary>A line as the tape sends it: its words, a star, and two hexadecimal digits of the sum of their bytes.</summary>
-    public static string Write(params string[] words)
-    {
-        var body = string.Join(' ', words);
-        return $"{body}*{Sum(body)}";
-    }
-
-    private static string Sum(string body) => (Encoding.ASCII.GetBytes(body).Sum(b => b) % 256).ToString("X2", CultureInfo.InvariantCulture);
+    /// <summary>A line as the tape sends it.</summary>
+    public static string Write(params string[] words) => DeviceLine.Write(words);
 
     private static int? Whole(string text, int least, int most) =>
         int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var value) && value >= least && value <= most ? value : null;

@@ -34,8 +34,8 @@ public sealed record DogEntry(
     public void Onto(DogRow dog, DateOnly today)
     {
         dog.Name = Name!.Trim();
-        dog.Keeper = Blank(Keeper);
-        dog.Place = Blank(Place);
+        dog.Keeper = Keeper.OrNull();
+        dog.Place = Place.OrNull();
         (dog.BirthDate, dog.BirthDateEstimated) =
             BirthDate is { } born ? (born, dog.BirthDateEstimated && dog.BirthDate == born)
             : AgeMonths is { } age ? (today.AddMonths(-age), true)
@@ -51,10 +51,8 @@ public sealed record DogEntry(
         dog.Health = [.. (Health ?? []).Distinct()];
         dog.TraitsSeen = [.. (TraitsSeen ?? []).Distinct()];
         dog.BiteTier = BiteTier ?? Core.Dogs.BiteTier.None;
-        dog.Notes = Blank(Notes);
+        dog.Notes = Notes.OrNull();
     }
-
-    private static string? Blank(string? text) => string.IsNullOrWhiteSpace(text) ? null : text.Trim();
 }
 
 /// <summary>What may be entered for a dog.</summary>
@@ -144,6 +142,8 @@ public sealed record DogCardDto(
     DogDto Dog,
     BadgeDto Badge,
     NextThing Next,
+    IReadOnlyList<NextThing> Things,
+    IReadOnlyList<string> Done,
     string Breeds,
     string? Age,
     HeadShapeChoice HeadShape,
@@ -162,6 +162,8 @@ public sealed record DogCardDto(
             DogDto.Of(file.Dog),
             BadgeDto.Of(progress),
             progress.Next(today),
+            progress.Things(today),
+            progress.DoneToday,
             file.Profile.BreedsInWords,
             file.Profile.Age(today),
             file.Profile.HeadShape,

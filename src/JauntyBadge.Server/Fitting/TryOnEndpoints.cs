@@ -186,7 +186,7 @@ internal static class TryOnEndpoints
             entry.Answers!,
             entry.Symptoms ?? [],
             strap is null ? null : new KeptStrap(strap.Loop.Millimeters.Tidy(), strap.Hole, strap.Holes, strap.FromTightest?.Millimeters.Tidy()),
-            string.IsNullOrWhiteSpace(entry.Note) ? null : entry.Note.Trim()
+            entry.Note.OrNull()
         );
         var row = new TryOnRow
         {

@@ -232,7 +232,7 @@ internal static class BenchEndpoints
                     Unit = parsed.Unit,
                     AsTaken = parsed.AsTaken,
                     Tool = entry.Tool ?? (entry.To is null ? Tool.SoftTape : Tool.String),
-                    TakenBy = string.IsNullOrWhiteSpace(entry.TakenBy) ? null : entry.TakenBy.Trim(),
+                    TakenBy = entry.TakenBy.OrNull(),
                     TakenAt = clock.UtcNow(),
                     Held = entry.Measure == Measure.JawToNose ? entry.Held : null,
                 }

@@ -177,7 +177,7 @@ internal static class PhotoEndpoints
                         Unit = ReadingUnit.Mm,
                         AsTaken = $"{m.Mm.ToString("0.#", System.Globalization.CultureInfo.InvariantCulture)} mm",
                         Tool = Tool.Photo,
-                        TakenBy = string.IsNullOrWhiteSpace(entry.TakenBy) ? null : entry.TakenBy.Trim(),
+                        TakenBy = entry.TakenBy.OrNull(),
                         TakenAt = now.AddMilliseconds(i),
                         UncertaintyMm = m.StandardUncertaintyMm,
                     }

@@ -10,7 +10,9 @@ using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Round;
 
-/// <summary>A dog on the round: its badge, what is next, and by what it is found.</summary>
+/// <summary>A dog on the round: its badge, what there is to do, and by what it is found.</summary>
+/// <param name="Things">All there is to do, what cannot wait first.</param>
+/// <param name="Done">What was done with it today.</param>
 /// <param name="Portrait">The head inside the badge.</param>
 public sealed record RoundCardDto(
     Guid Id,
@@ -21,7 +23,8 @@ public sealed record RoundCardDto(
     IReadOnlyList<Purpose> Purposes,
     BadgeDto Badge,
     RoundGroup Group,
-    NextThing Next,
+    IReadOnlyList<NextThing> Things,
+    IReadOnlyList<string> Done,
     string CoatHex,
     HeadPortrait Portrait,
     Guid? OpenSessionId
@@ -30,7 +33,7 @@ public sealed record RoundCardDto(
     internal static RoundCardDto Of(DogFile file, DateOnly today)
     {
         var progress = file.ProgressOn(today);
-        var next = progress.Next(today);
+        var things = progress.Things(today);
         return new RoundCardDto(
             file.Dog.Id,
             file.Dog.Name,
@@ -39,8 +42,9 @@ public sealed record RoundCardDto(
             file.Profile.BreedsInWords,
             file.Dog.Purposes,
             BadgeDto.Of(progress),
-            next.Kind.Group(),
-            next,
+            things[0].Matter.Group(),
+            things,
+            progress.DoneToday,
             CoatColour.HexOf(file.Dog.CoatId),
             file.Portrait,
             file.Trained.OpenSession?.Id
@@ -128,7 +132,7 @@ internal sealed class RoundBoard : IDisposable
             ownBreeds,
             rules,
             entries,
-            [.. entries.Values.Select(e => e.Card).OrderBy(c => c.Group).ThenBy(c => c.Name, StringComparer.Ordinal)]
+            [.. entries.Values.Select(e => e.Card).OrderBy(c => c.Group).ThenBy(c => c.Things[0].Matter).ThenBy(c => c.Name, StringComparer.Ordinal)]
         );
     }
 

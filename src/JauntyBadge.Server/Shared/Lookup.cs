@@ -46,6 +46,9 @@ internal static class Lookup
 
     public static DateTime UtcNow(this TimeProvider clock) => clock.GetUtcNow().UtcDateTime;
 
+    /// <summary>The text without blanks around it; null where nothing is left.</summary>
+    public static string? OrNull(this string? text) => string.IsNullOrWhiteSpace(text) ? null : text.Trim();
+
     public static int WholeGrams(this Mass mass) => (int)Math.Round(mass.Grams);
 
     /// <summary>A length or angle as the API gives it: free of the noise of double arithmetic.</summary>

@@ -222,6 +222,15 @@ public class WearLimitTests
         Assert.Equal(Min(5), Cap(new(new() { MindAirway = true }, new(MuzzleType.FaceCover), At(10, 60))));
     }
 
+    /// <summary>Not knowing the heat never leaves more than knowing it to be cool.</summary>
+    [Fact]
+    public void Where_nobody_read_the_weather_it_is_minutes_only()
+    {
+        var unread = new WearQuestion(new(), FullPant, null, LongestComfortable: Min(60)) { HeatUnknown = true };
+        Assert.Equal((Min(5), WearCause.HeatUnknown), (Cap(unread), WearLimit.Of(unread, Ours).Decides.Cause));
+        Assert.Equal(Min(3), Cap(unread with { LongestComfortable = Min(2) }));
+    }
+
     [Fact]
     public void Out_of_use_is_out_of_use() => Assert.Equal(Min(0), Cap(new(new(), FullPant, At(10, 60)) { OutOfUse = true }));
 
@@ -308,6 +317,38 @@ public class WearLimitTests
         Assert.Equal((HeadShape.Short, true, false, true), (dog.HeadShape, dog.MindAirway, dog.AirwayTrouble, dog.Overweight));
         Assert.InRange(dog.AgeYears!.Value, 8.99, 9.01);
         Assert.Null(WearingDog.Of(new DogProfile { Name = "Any" }, today).AgeYears);
+    }
+
+    [Fact]
+    public void A_reading_of_an_hour_is_stale_and_a_clock_set_back_makes_none()
+    {
+        var at = new DateTimeOffset(2026, 7, 1, 9, 0, 0, TimeSpan.Zero);
+        var reading = new WeatherReading(at, At(20, 50));
+        Assert.False(reading.IsStale(at.AddMinutes(59), Ours));
+        Assert.True(reading.IsStale(at.AddMinutes(60), Ours));
+        Assert.Equal(TimeSpan.Zero, reading.Age(at.AddMinutes(-5)));
+    }
+
+    /// <summary>Half an hour as trained, until the hour whose wear would run into the warmth.</summary>
+    [Fact]
+    public void A_look_ahead_says_when_it_is_cool_enough()
+    {
+        var day = new DateTimeOffset(2026, 7, 1, 6, 0, 0, TimeSpan.Zero);
+        double[] air = [12, 15, 18, 22, 27, 27, 22, 17];
+        var forecast = air.Select((t, i) => new WeatherReading(day.AddHours(i), At(t, 60))).ToList();
+        var short30 = new WearQuestion(new(), FullPant, null, LongestComfortable: Min(20));
+        Assert.Equal(
+            [(6, 10, HeatBand.AsTrained, Min(30)), (10, 12, HeatBand.Halved, Min(15)), (12, 14, HeatBand.AsTrained, Min(30))],
+            WearAhead.Of(short30, forecast, Ours).Select(s => (s.From.Hour, s.To.Hour, s.Band, s.Cap))
+        );
+        // Two hours from nine would run into the warmth of ten.
+        Assert.Equal(
+            [(6, 9, HeatBand.AsTrained), (9, 12, HeatBand.Halved), (12, 14, HeatBand.AsTrained)],
+            WearAhead.Of(short30 with { LongestComfortable = Min(100) }, forecast, Ours).Select(s => (s.From.Hour, s.To.Hour, s.Band))
+        );
+        forecast.RemoveAt(1);
+        Assert.Equal([6, 8], WearAhead.Of(short30, forecast, Ours).Take(2).Select(s => s.From.Hour));
+        Assert.Empty(WearAhead.Of(short30, [], Ours));
     }
 
     private static TimeSpan Cap(WearQuestion question) => WearLimit.Of(question, Ours).Cap;

@@ -1,0 +1,106 @@
+using JauntyBadge.Core.Wearing;
+
+namespace JauntyBadge.Server.Devices;
+
+/// <summary>What the weather station last said.</summary>
+/// <param name="Connected">It can be reached just now; otherwise it is tried again by itself.</param>
+/// <param name="Name">What it calls itself; null until it was reached.</param>
+/// <param name="Place">Where it stands.</param>
+/// <param name="Observed">What it read in the last day, the oldest first. Hours in which it was out are missing.</param>
+/// <param name="Foretold">What it foretells by the hour, from this hour on.</param>
+public sealed record StationNews(bool Connected, string? Name, string? Place, IReadOnlyList<WeatherReading> Observed, IReadOnlyList<WeatherReading> Foretold);
+
+/// <summary>Keeps the link to the weather station.</summary>
+public sealed class StationService(IStationLink link, TimeProvider clock, ILogger<StationService> log) : BackgroundService
+{
+    private static readonly TimeSpan FirstWait = TimeSpan.FromSeconds(2);
+    private static readonly TimeSpan LongestWait = TimeSpan.FromMinutes(1);
+    private static readonly TimeSpan Kept = TimeSpan.FromHours(24);
+
+    private readonly Lock gate = new();
+    private readonly SortedDictionary<DateTimeOffset, WeatherReading> observed = [];
+    private readonly SortedDictionary<DateTimeOffset, WeatherReading> foretold = [];
+    private bool connected;
+    private (string Name, string Place)? station;
+
+    /// <summary>What it said so far.</summary>
+    public StationNews Now
+    {
+        get
+        {
+            var now = clock.GetUtcNow();
+            lock (gate)
+                return new(
+                    connected,
+                    station?.Name,
+                    station?.Place,
+                    [.. observed.Values.Where(o => o.At > now - Kept)],
+                    [.. foretold.Values.Where(f => f.At > now.AddHours(-1))]
+                );
+        }
+    }
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        var wait = FirstWait;
+        while (!stoppingToken.IsCancellationRequested)
+        {
+            try
+            {
+                await foreach (var text in link.LinesAsync(stoppingToken))
+                {
+                    Hear(text);
+                    wait = FirstWait;
+                }
+            }
+            catch (IOException problem)
+            {
+                StationLog.Broke(log, problem);
+            }
+            catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested)
+            {
+                return;
+            }
+
+            lock (gate)
+                connected = false;
+            await Task.Delay(wait, clock, stoppingToken).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
+            wait = wait * 2 < LongestWait ? wait * 2 : LongestWait;
+        }
+    }
+
+    /// <summary>Takes one line in; a garbled one is no reading, and the next comes in ten minutes.</summary>
+    private void Hear(string text)
+    {
+        lock (gate)
+        {
+            switch (StationLine.Parse(text))
+            {
+                case StationLine.Hello hello:
+                    (connected, station) = (true, (hello.Name, hello.Place));
+                    break;
+                case StationLine.Observed { Reading: var reading }:
+                    observed[reading.At] = reading;
+                    Forget(observed);
+                    break;
+                case StationLine.Foretold { Reading: var reading }:
+                    foretold[reading.At] = reading;
+                    Forget(foretold);
+                    break;
+            }
+        }
+    }
+
+    private void Forget(SortedDictionary<DateTimeOffset, WeatherReading> readings)
+    {
+        var before = clock.GetUtcNow() - Kept;
+        while (readings.Count > 0 && readings.First().Key < before)
+            readings.Remove(readings.First().Key);
+    }
+}
+
+internal static partial class StationLog
+{
+    [LoggerMessage(Level = LogLevel.Information, Message = "The link to the weather station broke; it is tried again.")]
+    public static partial void Broke(ILogger log, Exception problem);
+}

@@ -1,0 +1,214 @@
+using FluentValidation;
+using JauntyBadge.Core;
+using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.Wearing;
+using JauntyBadge.Data.Wearing;
+using JauntyBadge.Server.Shared;
+
+namespace JauntyBadge.Server.Wearing;
+
+/// <summary>What is asked before a wear.</summary>
+/// <param name="Exercise">It runs, plays or works.</param>
+/// <param name="Place">Where the weather is read; the newest reading of any place when left out.</param>
+public sealed record LimitEntry(bool? Exercise = null, string? Place = null);
+
+/// <summary>One thing that limits a wear.</summary>
+/// <param name="Seconds">The longest it leaves; 0 where it should not be worn.</param>
+public sealed record LimitLineDto(string Says, double Seconds, Basis Basis);
+
+/// <summary>A stretch of the day in which the heat leaves the same.</summary>
+public sealed record StretchDto(DateTimeOffset From, DateTimeOffset To, HeatBand Band, string Says, double Seconds);
+
+/// <summary>How long at most, for this dog, its muzzle, here and now.</summary>
+/// <param name="Muzzle">What it wears, in words; null where none is chosen.</param>
+/// <param name="Strap">Its setting, in words.</param>
+/// <param name="Caution">What is to be minded with its type.</param>
+/// <param name="Headline">What goes before the number. Never a promise.</param>
+/// <param name="Seconds">The longest; 0 where it should not be worn now.</param>
+/// <param name="Lines">All that limits it, what leaves least first.</param>
+/// <param name="Band">What the heat leaves; null where it is not known.</param>
+/// <param name="HeatSays">The heat in words.</param>
+/// <param name="Weather">The reading taken; null for none.</param>
+/// <param name="Ahead">The rest of the day by what the station foretells.</param>
+/// <param name="Next">The next happy wear this dog could have; null where the heat allows none.</param>
+public sealed record WearLimitDto(
+    string? Muzzle,
+    string? Strap,
+    string? Caution,
+    string Headline,
+    double Seconds,
+    IReadOnlyList<LimitLineDto> Lines,
+    HeatBand? Band,
+    string HeatSays,
+    WeatherReadDto? Weather,
+    IReadOnlyList<StretchDto> Ahead,
+    HappyWear? Next,
+    IReadOnlyList<string> Cautions
+);
+
+/// <summary>A sign seen at a wear.</summary>
+public sealed record WearSignEntry(Guid? Id = null, string? SignId = null, DateTimeOffset? At = null);
+
+/// <summary>A wear as a phone or a person tells it; sent again as it goes on.</summary>
+/// <param name="StartedAt">When it was put on.</param>
+/// <param name="EndedAt">When it was taken off; null while it is on.</param>
+/// <param name="Occasion">fun, ordinary or stressful to the dog.</param>
+/// <param name="HappyId">What was done, of GET /api/happy-wears.</param>
+/// <param name="CapMinutes">How long it was told to be at most.</param>
+public sealed record WearEntry(
+    DateTimeOffset? StartedAt = null,
+    DateTimeOffset? EndedAt = null,
+    Occasion? Occasion = null,
+    string? HappyId = null,
+    string? Place = null,
+    string? ForWhat = null,
+    string? Who = null,
+    string? Strap = null,
+    bool? Exercise = null,
+    double? CapMinutes = null,
+    IReadOnlyList<WearSignEntry>? Signs = null,
+    IReadOnlyList<RubPlace>? Rubs = null,
+    string? TreatId = null,
+    int? TreatPieces = null,
+    string? Note = null
+);
+
+public sealed class WearEntryValidator : AbstractValidator<WearEntry>
+{
+    private const int LongestHours = 24;
+    private const int MostSigns = 200;
+    private const int MostPieces = 1000;
+
+    public WearEntryValidator(TimeProvider clock)
+    {
+        RuleFor(w => w.StartedAt)
+            .NotNull()
+            .WithMessage("startedAt is needed: when it was put on.")
+            .Must(at => at is null || at <= clock.GetUtcNow() + WearEndpoints.ClocksApart)
+            .WithMessage("It cannot have been put on in the future.")
+            .Must(at => at is null || at > clock.GetUtcNow().AddYears(-30))
+            .WithMessage("That is too long ago.");
+        RuleFor(w => w.EndedAt)
+            .Must((w, at) => at is null || at >= w.StartedAt)
+            .WithMessage("It cannot come off before it was put on.")
+            .Must((w, at) => at is null || at <= clock.GetUtcNow() + WearEndpoints.ClocksApart)
+            .WithMessage("It cannot have come off in the future.")
+            .Must((w, at) => at is null || w.StartedAt is null || at - w.StartedAt <= TimeSpan.FromHours(LongestHours))
+            .WithMessage($"A wear lasts up to {LongestHours} hours; look at the two times.");
+        RuleFor(w => w.Occasion).NotNull().WithMessage("Say what it was to the dog: fun, ordinary or stressful.");
+        RuleFor(w => w.HappyId)
+            .Must(h => h is null || HappyWear.Find(h) is not null)
+            .WithMessage("\"{PropertyValue}\" is not on the list; GET /api/happy-wears has them.");
+        RuleFor(w => w.TreatId).Must(t => t is null || Treat.Find(t) is not null).WithMessage("\"{PropertyValue}\" is not a treat of the list.");
+        RuleFor(w => w.TreatPieces).InclusiveBetween(0, MostPieces).WithMessage($"Pieces are 0 to {MostPieces}.");
+        RuleFor(w => w.CapMinutes).Must(m => m is null or (>= 0 and <= 1440)).WithMessage("capMinutes is 0 to 1440.");
+        foreach (var text in new System.Linq.Expressions.Expression<Func<WearEntry, string?>>[] { w => w.Place, w => w.ForWhat, w => w.Who, w => w.Strap })
+            RuleFor(text).MaximumLength(120).WithMessage("Up to 120 letters, please.");
+        RuleFor(w => w.Note).MaximumLength(2000).WithMessage("Up to 2000 letters, please.");
+        RuleFor(w => w.Signs).Must(s => s is null || s.Count <= MostSigns).WithMessage($"Up to {MostSigns} signs, please.");
+        RuleForEach(w => w.Signs)
+            .ChildRules(sign =>
+            {
+                sign.RuleFor(s => s.Id).NotNull().WithMessage("id is needed, made where it was tapped.");
+                sign.RuleFor(s => s.At).NotNull().WithMessage("at is needed: when it was tapped.");
+                sign.RuleFor(s => s.SignId)
+                    .Must(id => id is not null && Sign.Find(id) is not null)
+                    .WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/signs has them.");
+            });
+    }
+}
+
+/// <summary>A wear on record.</summary>
+/// <param name="Seconds">How long it was on; null while it is.</param>
+/// <param name="Worst">The worst group of its signs.</param>
+/// <param name="OverCap">It was on longer than it was told to be.</param>
+/// <param name="PlanMoved">What it did to the plan, in words; null for nothing. Said once, when it happens.</param>
+public sealed record WearDto(
+    Guid Id,
+    DateOnly Day,
+    DateTime StartedAt,
+    DateTime? EndedAt,
+    double? Seconds,
+    Occasion Occasion,
+    string? HappyId,
+    string? Place,
+    string? ForWhat,
+    string? Who,
+    string? Muzzle,
+    string? Strap,
+    bool Exercise,
+    double? CapMinutes,
+    IReadOnlyList<WearSign> Signs,
+    SignGroup? Worst,
+    IReadOnlyList<RubPlace> Rubs,
+    string? TreatId,
+    int TreatPieces,
+    string? Note,
+    bool HasPicture,
+    bool OverCap,
+    long Version,
+    string? PlanMoved = null
+) : IAtVersion
+{
+    internal static WearDto Of(WearRow row, string? planMoved = null)
+    {
+        var lasted = row.EndedAt - row.StartedAt;
+        return new(
+            row.Id,
+            row.Day,
+            row.StartedAt,
+            row.EndedAt,
+            lasted?.TotalSeconds,
+            row.Occasion,
+            row.HappyId,
+            row.Place,
+            row.ForWhat,
+            row.Who,
+            row.Muzzle,
+            row.Strap,
+            row.Exercise,
+            row.CapMinutes,
+            row.Seen,
+            row.Worst,
+            row.Rubs,
+            row.TreatId,
+            row.TreatPieces,
+            row.Note,
+            row.HasPicture,
+            lasted?.TotalMinutes > row.CapMinutes,
+            row.Version,
+            planMoved
+        );
+    }
+}
+
+/// <summary>The balance on a day.</summary>
+/// <param name="Ratio">Good wears to one bad; null without a bad one.</param>
+public sealed record BalancePointDto(DateOnly Day, double? Ratio);
+
+/// <summary>A wear in the balance's picture.</summary>
+public sealed record BalanceWearDto(DateOnly Day, Occasion Occasion);
+
+/// <summary>What is coming, and what to do before.</summary>
+/// <param name="HappyOn">Days for a happy wear before it.</param>
+public sealed record BalanceAheadDto(DateOnly On, double? After, IReadOnlyList<DateOnly> HappyOn, double? ThenAfter, string Says);
+
+/// <summary>What the muzzle has come to mean.</summary>
+/// <param name="Says">Why a happy wear is owed; null where none is.</param>
+/// <param name="Wanted">Good wears wanted for one bad.</param>
+/// <param name="Sours">Under so many it sours.</param>
+/// <param name="Points">Day by day.</param>
+/// <param name="Basis">On what ground.</param>
+public sealed record BalanceDto(
+    BalanceVerdict Verdict,
+    double? Ratio,
+    string? Says,
+    bool HappyWithinWeek,
+    DateOnly? LastHappy,
+    double Wanted,
+    double Sours,
+    IReadOnlyList<BalancePointDto> Points,
+    IReadOnlyList<BalanceWearDto> Wears,
+    BalanceAheadDto? Ahead,
+    Basis Basis
+);

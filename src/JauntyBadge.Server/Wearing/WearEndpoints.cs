@@ -1,0 +1,314 @@
+using JauntyBadge.Core;
+using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Wearing;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Conditioning;
+using JauntyBadge.Data.Dogs;
+using JauntyBadge.Data.Fitting;
+using JauntyBadge.Data.Wearing;
+using JauntyBadge.Server.Devices;
+using JauntyBadge.Server.Measuring;
+using JauntyBadge.Server.Shared;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.EntityFrameworkCore;
+using UnitsNet;
+
+namespace JauntyBadge.Server.Wearing;
+
+/// <summary>How long now, the log of wears, and what they make of the muzzle.</summary>
+internal static class WearEndpoints
+{
+    internal static readonly TimeSpan ClocksApart = TimeSpan.FromMinutes(5);
+    private const int MostListed = 400;
+    private const int DaysDrawn = 60;
+    private const long LargestForm = PictureIntake.LargestFile + 64 * 1024;
+
+    public static void MapWearing(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/happy-wears", () => HappyWear.All).WithTags("Wearing").WithName("happyWears").WithSummary("What a dog may love to do in its muzzle.");
+        api.MapPost("/dogs/{id:guid}/wears/{wearId:guid}/picture", AddPictureAsync)
+            .WithName("addWearPicture")
+            .WithTags("Wearing")
+            .WithSummary("Attach a picture, of a mark say: JPEG, PNG or WebP up to 20 MB.")
+            .DisableAntiforgery()
+            .WithMetadata(new RequestSizeLimitAttribute(LargestForm))
+            .ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+        var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Wearing").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
+        dog.MapPost("/wearing/limit", LimitAsync)
+            .WithName("wearLimit")
+            .WithSummary("How long this dog may wear its muzzle now, and what decides it.")
+            .OnlyReads();
+        dog.MapGet("/wears", ListAsync).WithName("wears").WithSummary("Its wears, the newest first.");
+        dog.MapPut("/wears/{wearId:guid}", PutAsync)
+            .WithName("putWear")
+            .WithSummary("Save a wear as it goes on, or afterwards; version \"0\" begins one, and sent twice it counts once.")
+            .NeedsVersion();
+        dog.MapDelete(
+                "/wears/{wearId:guid}",
+                (Guid id, Guid wearId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, wearId, clock.UtcNow(), db, cancel)
+            )
+            .WithName("removeWear")
+            .WithSummary("Take a wear out; it can be put back.");
+        dog.MapPost(
+                "/wears/{wearId:guid}/restore",
+                (Guid id, Guid wearId, PracticeDb db, CancellationToken cancel) => RemoveAsync(id, wearId, null, db, cancel)
+            )
+            .WithName("restoreWear")
+            .WithSummary("Put a wear back.");
+        dog.MapGet("/wears/{wearId:guid}/picture", PictureAsync)
+            .WithName("wearPicture")
+            .WithSummary("Its picture.")
+            .Produces<byte[]>(contentType: "image/jpeg");
+        dog.MapGet("/balance", BalanceAsync).WithName("balance").WithSummary("What the muzzle has come to mean to it, day by day, and what is coming.");
+    }
+
+    private static async Task<WearLimitDto> LimitAsync(
+        Guid id,
+        LimitEntry entry,
+        PracticeDb db,
+        StationService station,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        var (file, today, now, said) = (await db.DogFileAsync(id, cancel), clock.Today(), clock.GetUtcNow(), station.Now);
+        var rules = file.Measured.Rules;
+        var latest = await WeatherEndpoints.LatestAsync(db, said, now, cancel);
+        var read =
+            entry.Place.OrNull() is { } place ? latest.FirstOrDefault(r => r.Place == place)
+            : latest is [var newest, ..] ? newest
+            : null;
+        var known = read is not null && !read.Reading.IsStale(now, rules) ? read.Reading.Weather : null;
+        var choice = file.Muzzle.Choice?.KeptFit;
+        var muzzle = WornOf(choice, rules);
+        var question = QuestionOf(file, muzzle, today) with { Weather = known, HeatUnknown = known is null, Exercise = entry.Exercise == true };
+        var limit = WearLimit.Of(question, rules);
+        return new WearLimitDto(
+            choice is null ? null : $"{choice.Model} {choice.Size.Label}",
+            (file.Muzzle.LastTryOn?.Seen.Strap ?? choice?.Strap) is { } strap ? StrapWords(strap) : null,
+            choice is null ? null : FitRules.Caution(choice.Type, rules),
+            WearingWords.Headline(limit, question),
+            limit.Cap.TotalSeconds,
+            [.. limit.Lines.Select(l => new LimitLineDto(WearingWords.Says(l, question, limit), l.Cap.TotalSeconds, l.Basis))],
+            limit.Band,
+            known is not null ? WearingWords.Heat(known, limit.Movers)
+                : read is null ? "Nobody has read the weather."
+                : $"The last reading is {WearingWords.Minutes(read.Reading.Age(now))} old: stale.",
+            read is null ? null : WeatherReadDto.Of(read, now, rules),
+            [
+                .. WearAhead
+                    .Of(question with { HeatUnknown = false }, said.Foretold, rules)
+                    .Select(s => new StretchDto(s.From, s.To, s.Band, WearingWords.Of(s.Band), s.Cap.TotalSeconds)),
+            ],
+            HappyWear.Next(
+                file.Worn.Habits?.Loves ?? [],
+                [.. file.Worn.Wears.Where(w => w.Occasion == Occasion.Fun).Select(w => w.HappyId).OfType<string>()],
+                muzzle,
+                limit.Band
+            ),
+            file.Profile.Cautions(today)
+        );
+    }
+
+    /// <summary>The wear that is asked about, without its weather.</summary>
+    internal static WearQuestion QuestionOf(DogFile file, WornMuzzle muzzle, DateOnly today) =>
+        new(
+            WearingDog.Of(file.Profile, today, file.Worn.Habits?.VeterinarianMinutes is { } minutes ? TimeSpan.FromMinutes(minutes) : null),
+            muzzle,
+            null,
+            Trained: StageOf(file.Trained),
+            LongestComfortable: WearLog.LongestComfortable(file.Worn.Wears.Select(w => w.AsWear), today, file.Measured.Rules)
+        )
+        {
+            OutOfUse = file.Worn.MuzzleOn(today, file.Muzzle, file.Measured.Rules) is { Due: InspectionDue.OutOfUse },
+        };
+
+    /// <summary>The muzzle in use as wearing sees it; where none is chosen, one that holds the mouth shut.</summary>
+    internal static WornMuzzle WornOf(KeptFit? choice, HouseRules rules) =>
+        choice is null
+            ? new(MuzzleType.Basket)
+            : new(choice.Type, choice.GapeDeg is { } degrees ? Gape.Classify(Angle.FromDegrees(degrees), rules) : GapeClass.Closed);
+
+    /// <summary>The furthest stage in which a step is passed.</summary>
+    internal static TrainedTo StageOf(TrainedDog dog) =>
+        dog.WearsIt
+            ? TrainedTo.Purpose
+            : dog.Plan.Steps.Where(s => dog.Passed.Contains(s.Step.Id)).Select(s => s.Step.Stage.TrainedTo()).DefaultIfEmpty(TrainedTo.NotFastened).Max();
+
+    private static string StrapWords(KeptStrap strap) =>
+        strap.Hole is { } hole ? $"hole {hole}{(strap.Holes is { } of ? $" of {of}" : "")}"
+        : strap.FromTightestMm is { } open ? $"slider {open:0} mm from its tightest"
+        : $"a loop of {strap.LoopMm:0} mm";
+
+    private static async Task<IReadOnlyList<WearDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    {
+        await db.DogAsync(id, cancel);
+        var rows = await db
+            .Wears.AsNoTracking()
+            .Where(w => w.DogId == id && w.RemovedAt == null)
+            .OrderByDescending(w => w.StartedAt)
+            .ThenByDescending(w => w.Number)
+            .Take(MostListed)
+            .ToListAsync(cancel);
+        return [.. rows.Select(r => WearDto.Of(r))];
+    }
+
+    private static async Task<WearDto> PutAsync(
+        Guid id,
+        Guid wearId,
+        WearEntry entry,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
+    {
+        var row = await db.Wears.SingleOrDefaultAsync(w => w.Id == wearId, cancel);
+        if (row is not null && row.DogId != id)
+            throw Refusal.Conflict("This id stands for a wear of another dog.");
+        Versions.Need(edited, row?.Version ?? 0, "This wear", row is null ? null : WearDto.Of(row));
+        await db.DogAsync(id, cancel);
+        if (row is null)
+        {
+            if (entry.EndedAt is null && await db.Wears.AnyAsync(w => w.DogId == id && w.EndedAt == null && w.RemovedAt == null, cancel))
+                throw Refusal.Conflict(
+                    "It wears its muzzle already, by another device. End that wear first; what was tapped here stays on this device until then."
+                );
+            var muzzle = (await MuzzleInUse.LoadAsync(db, [id], cancel))[id].Choice?.KeptFit;
+            row = new WearRow
+            {
+                Id = wearId,
+                DogId = id,
+                Muzzle = muzzle is null ? null : $"{muzzle.Model} {muzzle.Size.Label}",
+            };
+            db.Wears.Add(row);
+        }
+
+        Onto(row, entry, clock);
+        await db.SaveChangesAsync(cancel);
+        return WearDto.Of(row, row.EndedAt is null ? null : await FeedBackAsync(id, db, clock, cancel));
+    }
+
+    private static void Onto(WearRow row, WearEntry entry, TimeProvider clock)
+    {
+        row.StartedAt = entry.StartedAt!.Value.UtcDateTime;
+        row.Day = clock.DayOf(row.StartedAt);
+        row.EndedAt = entry.EndedAt?.UtcDateTime;
+        row.Occasion = entry.Occasion!.Value;
+        row.HappyId = entry.HappyId;
+        row.Place = entry.Place.OrNull();
+        row.ForWhat = entry.ForWhat.OrNull();
+        row.Who = entry.Who.OrNull();
+        row.Strap = entry.Strap.OrNull();
+        row.Exercise = entry.Exercise == true;
+        row.CapMinutes = entry.CapMinutes;
+        row.Seen = [.. (entry.Signs ?? []).DistinctBy(s => s.Id).Select(s => new WearSign(s.Id!.Value, s.SignId!, s.At!.Value.UtcDateTime))];
+        row.Rubs = [.. (entry.Rubs ?? []).Distinct()];
+        row.TreatId = entry.TreatId;
+        row.TreatPieces = entry.TreatPieces ?? 0;
+        row.Note = entry.Note.OrNull();
+    }
+
+    /// <summary>Worried twice in a row, the plan goes back to what was easy; what was done, in words, or null.</summary>
+    private static async Task<string?> FeedBackAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await db.DogFileAsync(id, cancel);
+        if (file.Worn.BackTo(file.Trained) is not { } back)
+            return null;
+        var says = WearingWords.WentBack(Core.Conditioning.Step.Find(back.StepId)!.Name);
+        db.PlanMoves.Add(
+            new PlanMoveRow
+            {
+                DogId = id,
+                At = clock.UtcNow(),
+                StepId = back.StepId,
+                Target = back.Target,
+                Reason = says,
+            }
+        );
+        await db.SaveChangesAsync(cancel);
+        return says;
+    }
+
+    private static async Task<WearDto> RemoveAsync(Guid id, Guid wearId, DateTime? at, PracticeDb db, CancellationToken cancel)
+    {
+        var row = await FindAsync(id, wearId, db, cancel);
+        if (
+            at is null
+            && row.EndedAt is null
+            && await db.Wears.AnyAsync(w => w.DogId == id && w.Id != wearId && w.EndedAt == null && w.RemovedAt == null, cancel)
+        )
+            throw Refusal.Conflict("It wears its muzzle just now by another record. End that one first.");
+        row.RemovedAt = at;
+        await db.SaveChangesAsync(cancel);
+        return WearDto.Of(row);
+    }
+
+    private static async Task<WearDto> AddPictureAsync(Guid id, Guid wearId, IFormFile? file, PracticeDb db, WriteGate gate, CancellationToken cancel)
+    {
+        await FindAsync(id, wearId, db, cancel);
+        var picture = await PictureIntake.TakeAsync(file, cancel);
+        return await gate.WriteAsync(
+            db,
+            async () =>
+            {
+                var row = await FindAsync(id, wearId, db, cancel);
+                var kept = await db.WearPictures.FindAsync([wearId], cancel);
+                if (kept is null)
+                    db.WearPictures.Add(new WearPictureRow { WearId = wearId, Jpeg = picture.Jpeg });
+                else
+                    kept.Jpeg = picture.Jpeg;
+                row.HasPicture = true;
+                await db.SaveChangesAsync(cancel);
+                return WearDto.Of(row);
+            },
+            cancel
+        );
+    }
+
+    private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid wearId, PracticeDb db, CancellationToken cancel)
+    {
+        await FindAsync(id, wearId, db, cancel);
+        return TypedResults.File((await db.WearPictures.FindAsync([wearId], cancel) ?? throw Refusal.NotFound("It has no picture.")).Jpeg, "image/jpeg");
+    }
+
+    private static async Task<BalanceDto> BalanceAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var (file, today) = (await db.DogFileAsync(id, cancel), clock.Today());
+        var (rules, worn) = (file.Measured.Rules, file.Worn.Occasions);
+        var coming = file.Worn.Coming(today);
+        var balance = AssociationBalance.On(today, worn, rules);
+        var lastHappy = worn.LastOrDefault(w => w.Occasion == Occasion.Fun && w.Day <= today)?.Day;
+        var ahead = BalanceAhead.Of(today, worn, [.. coming.Select(a => new OccasionOn(a.Day, a.Occasion))], rules);
+        return new BalanceDto(
+            balance.Verdict(rules),
+            balance.Ratio,
+            WearingWords.Owed(balance, lastHappy, today, rules),
+            balance.HappyWithinWeek,
+            lastHappy,
+            rules[AssociationBalance.Wanted],
+            rules[AssociationBalance.Sours],
+            [
+                .. Enumerable
+                    .Range(0, DaysDrawn + 1)
+                    .Select(i => today.AddDays(i - DaysDrawn))
+                    .Select(d => new BalancePointDto(d, AssociationBalance.On(d, worn, rules).Ratio)),
+            ],
+            [.. worn.Where(w => w.Day >= today.AddDays(-DaysDrawn) && w.Day <= today).Select(w => new BalanceWearDto(w.Day, w.Occasion))],
+            ahead is null
+                ? null
+                : new BalanceAheadDto(
+                    ahead.On,
+                    ahead.After,
+                    ahead.HappyOn,
+                    ahead.ThenAfter,
+                    WearingWords.Ahead(ahead, WearingWords.Visit(coming.First(a => a.Day == ahead.On && a.Occasion == Occasion.Stressful).Kind))
+                ),
+            rules.Basis(AssociationBalance.Wanted)
+        );
+    }
+
+    private static async Task<WearRow> FindAsync(Guid id, Guid wearId, PracticeDb db, CancellationToken cancel) =>
+        await db.Wears.SingleOrDefaultAsync(w => w.Id == wearId && w.DogId == id, cancel) ?? throw Refusal.NotFound("No wear has this id.");
+}

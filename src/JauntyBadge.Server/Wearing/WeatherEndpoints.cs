@@ -1,0 +1,168 @@
+using FluentValidation;
+using JauntyBadge.Core;
+using JauntyBadge.Core.Wearing;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Wearing;
+using JauntyBadge.Server.Devices;
+using JauntyBadge.Server.Shared;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using UnitsNet;
+
+namespace JauntyBadge.Server.Wearing;
+
+/// <summary>The weather as it was read.</summary>
+/// <param name="Place">Where it was read.</param>
+/// <param name="ByHand">Typed by hand; otherwise the station read it.</param>
+/// <param name="WetBulbC">Null outside the range it can be computed in.</param>
+/// <param name="Stale">Too old to judge by.</param>
+/// <param name="AgeMinutes">How old it is.</param>
+public sealed record WeatherReadDto(
+    DateTimeOffset At,
+    string? Place,
+    bool ByHand,
+    double AirC,
+    double HumidityPercent,
+    double? WetBulbC,
+    bool Stale,
+    int AgeMinutes
+)
+{
+    internal static WeatherReadDto Of(PlacedReading read, DateTimeOffset now, HouseRules rules) =>
+        new(
+            read.Reading.At,
+            read.Place,
+            read.ByHand,
+            read.Reading.Weather.Air.DegreesCelsius,
+            read.Reading.Weather.Humidity.Percent,
+            read.Reading.Weather.WetBulb?.DegreesCelsius,
+            read.Reading.IsStale(now, rules),
+            (int)read.Reading.Age(now).TotalMinutes
+        );
+}
+
+/// <summary>A reading with its place.</summary>
+internal sealed record PlacedReading(WeatherReading Reading, string? Place, bool ByHand);
+
+/// <summary>The weather.</summary>
+/// <param name="Station">The station's name; null until it was reached.</param>
+/// <param name="StationPlace">Where it stands.</param>
+/// <param name="Connected">It can be reached just now.</param>
+/// <param name="Latest">The newest reading of each place, the newest first.</param>
+/// <param name="Observed">What the station read in the last day.</param>
+/// <param name="Foretold">What it foretells.</param>
+public sealed record WeatherDto(
+    string? Station,
+    string? StationPlace,
+    bool Connected,
+    IReadOnlyList<WeatherReadDto> Latest,
+    IReadOnlyList<WeatherReadDto> Observed,
+    IReadOnlyList<WeatherReadDto> Foretold
+);
+
+/// <summary>A reading typed by hand.</summary>
+/// <param name="AirC">−60 to 60.</param>
+/// <param name="HumidityPercent">0 to 100.</param>
+public sealed record WeatherEntry(double? AirC = null, double? HumidityPercent = null, string? Place = null);
+
+public sealed class WeatherEntryValidator : AbstractValidator<WeatherEntry>
+{
+    public WeatherEntryValidator()
+    {
+        RuleFor(w => w.AirC).NotNull().InclusiveBetween(-60, 60).WithMessage("An air temperature is −60 to 60 °C.");
+        RuleFor(w => w.HumidityPercent).NotNull().InclusiveBetween(0, 100).WithMessage("A humidity is 0 to 100 %.");
+        RuleFor(w => w.Place).MaximumLength(120).WithMessage("Up to 120 letters, please.");
+    }
+}
+
+/// <summary>Something to be done with the stand-in station.</summary>
+/// <param name="Act">outage or garble.</param>
+/// <param name="Minutes">How long an outage lasts, 1 to 1440; an hour when left out.</param>
+public sealed record StationEntry(StationAct? Act = null, int? Minutes = null);
+
+public sealed class StationEntryValidator : AbstractValidator<StationEntry>
+{
+    public StationEntryValidator()
+    {
+        RuleFor(e => e.Act).NotNull().WithMessage("act is needed: outage or garble.");
+        RuleFor(e => e.Minutes).InclusiveBetween(1, 1440).WithMessage("minutes is 1 to 1440.");
+    }
+}
+
+/// <summary>The weather, from the station and by hand.</summary>
+internal static class WeatherEndpoints
+{
+    private static readonly TimeSpan Kept = TimeSpan.FromHours(24);
+
+    public static void AddStation(this IServiceCollection services, bool connect)
+    {
+        services.AddSingleton<StandInStation>(s => new StandInStation(s.GetRequiredService<TimeProvider>()));
+        services.AddSingleton<IStationLink>(s => s.GetRequiredService<StandInStation>());
+        services.AddSingleton<StationService>();
+        if (connect)
+            services.AddHostedService(s => s.GetRequiredService<StationService>());
+    }
+
+    public static void MapWeather(this IEndpointRouteBuilder api)
+    {
+        // What the station says is not on record, so that no tag of the record holds for it.
+        api.MapGet("/weather", WeatherAsync).WithTags("Weather").WithName("weather").WithSummary("The newest readings, the day so far, and what is foretold.");
+        var readings = api.MapGroup("/weather/readings").WithTags("Weather").OneWriterAtATime();
+        readings.MapPost("/", TypeAsync).WithName("typeWeather").WithSummary("Type a reading; it counts as one of the station's.");
+        api.MapPost("/devices/station/stand-in", Do)
+            .WithTags("Weather")
+            .WithName("standInStation")
+            .WithSummary("Silence the simulated station, or garble a line.");
+    }
+
+    /// <summary>The newest reading of each place, the newest first.</summary>
+    internal static async Task<IReadOnlyList<PlacedReading>> LatestAsync(PracticeDb db, StationNews station, DateTimeOffset now, CancellationToken cancel)
+    {
+        var since = now.UtcDateTime - Kept;
+        var typed = await db.Weather.AsNoTracking().Where(w => w.At >= since).OrderByDescending(w => w.Number).ToListAsync(cancel);
+        IEnumerable<PlacedReading> read = typed.Select(w => new PlacedReading(
+            new(w.At, new(Temperature.FromDegreesCelsius(w.AirC), RelativeHumidity.FromPercent(w.HumidityPercent))),
+            w.Place ?? station.Place,
+            true
+        ));
+        if (station.Observed is [.., var last])
+            read = read.Append(new(last, station.Place, false));
+        return [.. read.GroupBy(r => r.Place).Select(g => g.MaxBy(r => r.Reading.At)!).OrderByDescending(r => r.Reading.At)];
+    }
+
+    private static async Task<WeatherDto> WeatherAsync(PracticeDb db, StationService station, TimeProvider clock, CancellationToken cancel)
+    {
+        var (now, said, rules) = (clock.GetUtcNow(), station.Now, await db.RulesAsync(cancel));
+        WeatherReadDto Of(WeatherReading read) => WeatherReadDto.Of(new(read, said.Place, false), now, rules);
+        return new WeatherDto(
+            said.Name,
+            said.Place,
+            said.Connected,
+            [.. (await LatestAsync(db, said, now, cancel)).Select(r => WeatherReadDto.Of(r, now, rules))],
+            [.. said.Observed.Select(Of)],
+            [.. said.Foretold.Select(Of)]
+        );
+    }
+
+    private static async Task<WeatherReadDto> TypeAsync(WeatherEntry entry, PracticeDb db, StationService station, TimeProvider clock, CancellationToken cancel)
+    {
+        var row = new WeatherRow
+        {
+            Id = Guid.NewGuid(),
+            At = clock.UtcNow(),
+            Place = entry.Place.OrNull(),
+            AirC = entry.AirC!.Value,
+            HumidityPercent = entry.HumidityPercent!.Value,
+        };
+        db.Weather.Add(row);
+        await db.SaveChangesAsync(cancel);
+        var weather = new Weather(Temperature.FromDegreesCelsius(row.AirC), RelativeHumidity.FromPercent(row.HumidityPercent));
+        return WeatherReadDto.Of(new(new(row.At, weather), row.Place ?? station.Now.Place, true), clock.GetUtcNow(), await db.RulesAsync(cancel));
+    }
+
+    private static NoContent Do(StationEntry entry, StandInStation station)
+    {
+        station.Do(entry.Act!.Value, TimeSpan.FromMinutes(entry.Minutes ?? 60));
+        return TypedResults.NoContent();
+    }
+}
