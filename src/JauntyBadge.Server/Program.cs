@@ -114,6 +114,7 @@ static void Serve(WebApplication app)
     api.MapHouseNumbers();
     api.MapWriting();
     api.MapDogs();
+    api.MapRecord();
     api.MapBreeds();
     api.MapBench();
     api.MapMeasuringHistory();

@@ -208,12 +208,40 @@ public sealed class WearingTests : IDisposable
         Assert.Null(first["planMoved"]);
         var second = await PutAsync(dog, Wear(Now.AddMinutes(-5), 4, "ordinary", "backs-off"));
         Assert.Contains("Worried at two wears in a row: back to", second.Text("planMoved"), StringComparison.Ordinal);
-        var stands = (await server.GetAsync($"{dog}/plan"))["position"]!["stepId"]!.GetValue<string>();
+        var stands = (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Single(p => p!["target"] is not null)!["step"]!["id"]!.GetValue<string>();
         Assert.Contains(stands, new[] { "worn-games", "keep-moving", "worn-step" });
 
         // A third worried one right after does not send it back again.
         server.Clock.Advance(TimeSpan.FromMinutes(10));
         Assert.Null((await PutAsync(dog, Wear(Now.AddMinutes(-5), 4, "ordinary", "backs-off")))["planMoved"]);
+    }
+
+    /// <summary>The record holds what was done in every room, the newest first, and leaves out what was taken out.</summary>
+    [Fact]
+    public async Task A_dogs_record_tells_of_all_rooms_in_time_order()
+    {
+        var dog = await FittedDogAsync();
+        async Task<IReadOnlyList<string>> KindsAsync() =>
+            [.. (await server.GetAsync($"{dog}/record")).Json.AsArray().Select(i => i!["kind"]!.GetValue<string>())];
+        server.Clock.Advance(TimeSpan.FromMinutes(5));
+        var wear = Guid.NewGuid();
+        await PutAsync(dog, Wear(Now.AddMinutes(-2), 1, "fun"), wear);
+        server.Clock.Advance(TimeSpan.FromMinutes(5));
+        await server.PostAsync($"{dog}/inspections", new { failed = Array.Empty<string>() });
+        server.Clock.Advance(TimeSpan.FromMinutes(5));
+        await server.PostAsync(
+            $"{dog}/plan/position",
+            new
+            {
+                stepId = "hold-short",
+                target = 0,
+                note = "Knows it.",
+            }
+        );
+        Assert.Equal(["noted", "inspected", "worn", "chosen", "measured"], await KindsAsync());
+        await server.SendAsync(HttpMethod.Delete, $"{dog}/wears/{wear}");
+        Assert.DoesNotContain("worn", await KindsAsync());
+        Assert.Equal(HttpStatusCode.NotFound, (await server.GetAsync($"/api/dogs/{Guid.NewGuid()}/record")).Status);
     }
 
     [Fact]

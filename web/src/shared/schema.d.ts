@@ -228,6 +228,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/happy-wears": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a dog may love to do in its muzzle. */
+        get: operations["happyWears"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/wears/{wearId}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its picture. */
+        get: operations["wearPicture"];
+        put?: never;
+        /** Attach a picture, of a mark say: JPEG, PNG or WebP up to 20 MB. */
+        post: operations["addWearPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The newest readings, the day so far, and what is foretold. */
+        get: operations["weather"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/station/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Silence the simulated station, or garble a line. */
+        post: operations["standInStation"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs": {
         parameters: {
             query?: never;
@@ -291,6 +360,23 @@ export interface paths {
         put?: never;
         /** Put an archived dog back. */
         post: operations["restoreDog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was measured, chosen, tried, trained, worn, inspected, visited and noted, the newest first; the last 200 of each. */
+        get: operations["record"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1622,6 +1708,248 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{id}/wearing/limit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How long this dog may wear its muzzle now, and what decides it. */
+        post: operations["wearLimit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/wears": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its wears, the newest first. */
+        get: operations["wears"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/wears/{wearId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save a wear as it goes on, or afterwards; version "0" begins one, and sent twice it counts once. */
+        put: operations["putWear"];
+        post?: never;
+        /** Take a wear out; it can be put back. */
+        delete: operations["removeWear"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/wears/{wearId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a wear back. */
+        post: operations["restoreWear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/balance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the muzzle has come to mean to it, day by day, and what is coming. */
+        get: operations["balance"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/inspections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The state of the muzzle in use, the checklist, and its inspections. */
+        get: operations["inspections"];
+        put?: never;
+        /** Keep an inspection; what fails puts the muzzle out of use until one finds it fine. */
+        post: operations["inspect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/inspections/{inspectionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take an inspection out; it can be put back. */
+        delete: operations["removeInspection"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/inspections/{inspectionId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put an inspection back. */
+        post: operations["restoreInspection"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/appointments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its appointments, the earliest first. */
+        get: operations["appointments"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/appointments/{appointmentId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save an appointment; version "0" makes one. The nearest one sets the plan's date, unless the owner set an earlier one. */
+        put: operations["putAppointment"];
+        post?: never;
+        /** Take an appointment out; it can be put back. */
+        delete: operations["removeAppointment"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/appointments/{appointmentId}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put an appointment back. */
+        post: operations["restoreAppointment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/habits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What it loves and eats, and what a veterinarian allows. */
+        get: operations["habits"];
+        /** Set what it loves and eats, and what a veterinarian allows. */
+        put: operations["putHabits"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/treats": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What it may have in treats today, what was used, and what is left. */
+        get: operations["treats"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Type a reading; it counts as one of the station's. */
+        post: operations["typeWeather"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/what-if/set": {
         parameters: {
             query?: never;
@@ -1690,10 +2018,99 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/what-if/wear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How long a muzzle may be worn at most, and what decides it. */
+        post: operations["whatIfWear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/balance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a muzzle has come to mean, and what planned wears will make of it. */
+        post: operations["whatIfBalance"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/what-if/treats": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Energy of a day, what of it may be treats, and pieces left. */
+        post: operations["whatIfTreats"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @enum {string} */
+        Activity: "quiet" | "usual" | "working";
+        /** @description An appointment on record. */
+        AppointmentDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            day: string;
+            /** Format: time */
+            time: null | string;
+            kind: components["schemas"]["AppointmentKind"];
+            occasion: components["schemas"]["Occasion"];
+            place: null | string;
+            readyAt: null | string;
+            note: null | string;
+            /** @description Its day is over. */
+            past: boolean;
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description An appointment as entered. */
+        AppointmentEntry: {
+            /** Format: date */
+            day?: null | string;
+            /** Format: time */
+            time?: null | string;
+            kind?: null | components["schemas"]["AppointmentKind"];
+            occasion?: null | components["schemas"]["Occasion"];
+            place?: null | string;
+            /** @description The step that has to be passed by then. */
+            readyAt?: null | string;
+            note?: null | string;
+        };
+        /**
+         * @description What a dog has an appointment for.
+         * @enum {string}
+         */
+        AppointmentKind: "clinic" | "groomer" | "ferry" | "visitors" | "other";
         /** @description A row that could not, with why. */
         BadRow: {
             /** Format: int32 */
@@ -1711,6 +2128,66 @@ export interface components {
             conditioned: number;
             /** Format: double */
             wearing: number;
+        };
+        /** @description What is coming, and what to do before. */
+        BalanceAheadDto: {
+            /** Format: date */
+            on: string;
+            /** Format: double */
+            after: null | number;
+            /** @description Days for a happy wear before it. */
+            happyOn: string[];
+            /** Format: double */
+            thenAfter: null | number;
+            says: string;
+        };
+        /** @description What the muzzle has come to mean. */
+        BalanceDto: {
+            verdict: components["schemas"]["BalanceVerdict"];
+            /** Format: double */
+            ratio: null | number;
+            /** @description Why a happy wear is owed; null where none is. */
+            says: null | string;
+            happyWithinWeek: boolean;
+            /** Format: date */
+            lastHappy: null | string;
+            /**
+             * Format: double
+             * @description Good wears wanted for one bad.
+             */
+            wanted: number;
+            /**
+             * Format: double
+             * @description Under so many it sours.
+             */
+            sours: number;
+            /** @description Day by day. */
+            points: components["schemas"]["BalancePointDto"][];
+            wears: components["schemas"]["BalanceWearDto"][];
+            ahead: null | components["schemas"]["BalanceAheadDto"];
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
+        };
+        /** @description The balance on a day. */
+        BalancePointDto: {
+            /** Format: date */
+            day: string;
+            /**
+             * Format: double
+             * @description Good wears to one bad; null without a bad one.
+             */
+            ratio: null | number;
+        };
+        /**
+         * @description Whether a muzzle still means more good than bad.
+         * @enum {string}
+         */
+        BalanceVerdict: "good" | "warn" | "sour";
+        /** @description A wear in the balance's picture. */
+        BalanceWearDto: {
+            /** Format: date */
+            day: string;
+            occasion: components["schemas"]["Occasion"];
         };
         /** @description The ground a number stands on, shown to whoever asks "why this number?". */
         Basis: {
@@ -2117,6 +2594,8 @@ export interface components {
             dog: components["schemas"]["DogDto"];
             badge: components["schemas"]["BadgeDto"];
             next: components["schemas"]["NextThing"];
+            things: components["schemas"]["NextThing"][];
+            done: string[];
             breeds: string;
             age: null | string;
             headShape: components["schemas"]["HeadShapeChoice"];
@@ -2203,6 +2682,27 @@ export interface components {
             drawing: null | components["schemas"]["FitDrawingDto"];
             /** @description What was assumed to draw it. */
             assumed: null | string;
+        };
+        /** @description How the energy of a dog's day is found: resting energy times this. */
+        EnergyFactor: {
+            /** @description Stable id. */
+            id: string;
+            /** @description For whom. */
+            name: string;
+            /** @description Whether it is neutered; null for either. */
+            neutered: null | boolean;
+            activity: null | components["schemas"]["Activity"];
+            /** @description For a dog past its prime; null for either. */
+            senior: null | boolean;
+            /** @description For a dog that is to lose weight. */
+            overweight: boolean;
+            /**
+             * Format: double
+             * @description Times resting energy.
+             */
+            factor: number;
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
         };
         /** @description Dogs the practice expects. */
         ExpectedDogDto: {
@@ -2583,6 +3083,74 @@ export interface components {
             takenAt: null | string;
             setAside: null | string;
         };
+        /** @description What a dog loves and eats, and what a veterinarian allows. */
+        HabitsDto: {
+            loves: string[];
+            hasSpare: boolean;
+            /** Format: double */
+            veterinarianMinutes: null | number;
+            veterinarianSays: null | string;
+            neutered: null | boolean;
+            activity: null | components["schemas"]["Activity"];
+            /** Format: double */
+            factor: null | number;
+            /** Format: double */
+            foodKcal: null | number;
+            treatId: null | string;
+            /** Format: double */
+            kcalPerPiece: null | number;
+            avoids: string[];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description What a dog loves and eats, and what a veterinarian allows, as entered. */
+        HabitsEntry: {
+            /** @description Ids of GET /api/happy-wears. */
+            loves?: null | string[];
+            hasSpare?: null | boolean;
+            /**
+             * Format: double
+             * @description How long a veterinarian who looked at its breathing lets it wear one, 1 to 120.
+             */
+            veterinarianMinutes?: null | number;
+            /** @description Who said so, and when. */
+            veterinarianSays?: null | string;
+            neutered?: null | boolean;
+            activity?: null | components["schemas"]["Activity"];
+            /**
+             * Format: double
+             * @description Times resting energy, 0.8 to 6; by its age, neutering and activity when left out.
+             */
+            factor?: null | number;
+            /**
+             * Format: double
+             * @description What its owner measures for a day; goes before any factor.
+             */
+            foodKcal?: null | number;
+            treatId?: null | string;
+            /**
+             * Format: double
+             * @description Of its treat, where it is known better than the list has it.
+             */
+            kcalPerPiece?: null | number;
+            /** @description What it may not have. */
+            avoids?: null | string[];
+        };
+        /** @description Something a dog may love to do in its muzzle. */
+        HappyWear: {
+            /** @description Stable id. */
+            id: string;
+            /** @description What it is. */
+            name: string;
+            /** @description How it is done with the muzzle on. */
+            how: string;
+            /** @description It makes the dog pant: cool hours and a full pant only. */
+            exercise: boolean;
+            /** @description There is water in it. */
+            water: boolean;
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
+        };
         /** @description A dog's head from the side, from above and from the front, to scale from its own numbers. */
         HeadDrawing: {
             head: components["schemas"]["Stroke"][];
@@ -2641,7 +3209,9 @@ export interface components {
          * @description Something about its health that decides what may lie on its face.
          * @enum {string}
          */
-        HealthNote: "airwayTrouble" | "proneToVomiting" | "sedatedAtClinic";
+        HealthNote: "airwayTrouble" | "proneToVomiting" | "sedatedAtClinic" | "overweight" | "pregnant" | "ill";
+        /** @enum {string} */
+        HeatBand: "asTrained" | "halved" | "minutesOnly" | "none";
         /** @description A dog's measuring sets, the newest first. */
         HistoryDto: {
             sets: components["schemas"]["MeasuringSetRecordDto"][];
@@ -2758,6 +3328,35 @@ export interface components {
             /** @description Of a file with several models, the one to be taken in. */
             of?: null | string;
         };
+        /** @description Something looked at when a muzzle is inspected, off the dog. */
+        InspectionCheck: {
+            /** @description Stable id. */
+            id: string;
+            /** @description What is looked at. */
+            name: string;
+            /** @description What it is like when it is fine. */
+            fine: string;
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
+        };
+        /** @description An inspection on record. */
+        InspectionDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            at: string;
+            muzzle: string;
+            failed: string[];
+            note: null | string;
+        };
+        /** @enum {string} */
+        InspectionDue: "notYet" | "monthly" | "beforeClinic" | "outOfUse";
+        /** @description An inspection as done. */
+        InspectionEntry: {
+            /** @description Ids of the checks that were not fine; none as []. */
+            failed?: null | string[];
+            note?: null | string;
+        };
         /** @enum {string} */
         JawHeld: "level" | "pointToPoint";
         /** @description How the jaw to nose was held; left out takes it back. */
@@ -2864,6 +3463,23 @@ export interface components {
         };
         /** Format: double */
         Length: number;
+        /** @description What is asked before a wear. */
+        LimitEntry: {
+            /** @description It runs, plays or works. */
+            exercise?: null | boolean;
+            /** @description Where the weather is read; the newest reading of any place when left out. */
+            place?: null | string;
+        };
+        /** @description One thing that limits a wear. */
+        LimitLineDto: {
+            says: string;
+            /**
+             * Format: double
+             * @description The longest it leaves; 0 where it should not be worn.
+             */
+            seconds: number;
+            basis: components["schemas"]["Basis"];
+        };
         /** @description What is marked on a picture. */
         MarksEntry: {
             view?: null | components["schemas"]["PhotoView"];
@@ -2888,6 +3504,11 @@ export interface components {
         Material: "coatedWire" | "rigidPlastic" | "mouldedRubber" | "clearVinyl" | "leather" | "coatedWebbing" | "fabric";
         /** @enum {string} */
         MaterialSchool: "sturdy" | "metalOnly";
+        /**
+         * @description What a thing to do is about, in the order of what cannot wait.
+         * @enum {string}
+         */
+        Matter: "underWay" | "dateNear" | "outOfUse" | "refit" | "session" | "happyWear" | "tryOn" | "stuck" | "bench" | "appointment" | "trainedToday" | "rest";
         /**
          * @description What is measured on a dog's head. Landmarks and method are in MeasureDefinition.
          * @enum {string}
@@ -3204,6 +3825,21 @@ export interface components {
              */
             girthMaxMm?: null | number;
         };
+        /** @description The state of the muzzle in use, and its inspections. */
+        MuzzleStateDto: {
+            /** @description In words; null where none is chosen. */
+            muzzle: null | string;
+            due: null | components["schemas"]["InspectionDue"];
+            /** @description Its state in a sentence. */
+            says: null | string;
+            /**
+             * Format: date
+             * @description The day of the next inspection.
+             */
+            on: null | string;
+            checks: components["schemas"]["InspectionCheck"][];
+            inspections: components["schemas"]["InspectionDto"][];
+        };
         /**
          * @description What sort of muzzle it is.
          * @enum {string}
@@ -3217,14 +3853,24 @@ export interface components {
             at: null | string;
             model: null | components["schemas"]["MuzzleModel"];
         };
+        /** @description What must never be given. */
+        NeverFeed: {
+            /** @description What it is. */
+            name: string;
+            /** @description Where it hides. */
+            where: string;
+            /** @description On what ground. */
+            basis: components["schemas"]["Basis"];
+        };
         /**
          * @description Which room the next thing is done in.
          * @enum {string}
          */
-        NextKind: "dog" | "measure" | "fit" | "tryOn" | "session" | "rest";
+        NextKind: "dog" | "measure" | "fit" | "tryOn" | "session" | "plan" | "wear" | "inspect" | "appointment" | "rest";
         /** @description What to do next, as a short title and one sentence. */
         NextThing: {
             kind: components["schemas"]["NextKind"];
+            matter: components["schemas"]["Matter"];
             title: string;
             detail: string;
         };
@@ -3233,6 +3879,11 @@ export interface components {
             name: components["schemas"]["CriterionName"];
             reason: string;
         };
+        /**
+         * @description What an occasion was to the dog.
+         * @enum {string}
+         */
+        Occasion: "fun" | "ordinary" | "stressful";
         /** @description A chart as text, to be opened. */
         OpenChartEntry: {
             text?: null | string;
@@ -3649,6 +4300,28 @@ export interface components {
          * @enum {string}
          */
         ReadingUnit: "mm" | "cm" | "in";
+        /** @description Something on a dog's record. */
+        RecordItemDto: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            kind: components["schemas"]["RecordKind"];
+            /** @description What, in a few words. */
+            title: string;
+            /** @description More of it, a sentence each. */
+            lines: string[];
+            /** @description Where in the dog's rooms it is, such as "measure/history"; empty for the dog's own page. */
+            room: string;
+            /** @description Address of its picture; null for none. */
+            picture: null | string;
+        };
+        /**
+         * @description Which room something on record comes from.
+         * @enum {string}
+         */
+        RecordKind: "measured" | "chosen" | "tried" | "trained" | "worn" | "inspected" | "visit" | "noted";
         /**
          * @description The thing of known size in the picture.
          * @enum {string}
@@ -3683,7 +4356,7 @@ export interface components {
             /** @description What to do, in a sentence. */
             says?: null | string;
         };
-        /** @description A dog on the round: its badge, what is next, and by what it is found. */
+        /** @description A dog on the round: its badge, what there is to do, and by what it is found. */
         RoundCardDto: {
             /** Format: uuid */
             id: string;
@@ -3694,7 +4367,10 @@ export interface components {
             purposes: components["schemas"]["Purpose"][];
             badge: components["schemas"]["BadgeDto"];
             group: components["schemas"]["RoundGroup"];
-            next: components["schemas"]["NextThing"];
+            /** @description All there is to do, what cannot wait first. */
+            things: components["schemas"]["NextThing"][];
+            /** @description What was done with it today. */
+            done: string[];
             coatHex: string;
             /** @description The head inside the badge. */
             portrait: components["schemas"]["HeadPortrait"];
@@ -3726,16 +4402,18 @@ export interface components {
             day: string;
         };
         /**
-         * @description Where on the round a dog stands. What a fitter does standing up comes first: sessions, then the bench, then dogs that rest.
+         * @description Where on the round a dog stands, by what is most pressing with it.
          * @enum {string}
          */
-        RoundGroup: "sessionsDue" | "onTheBench" | "resting";
+        RoundGroup: "cannotWait" | "sessionsDue" | "happyWears" | "onTheBench" | "ahead" | "resting";
         /** @description How many dogs a group of the round holds. */
         RoundGroupDto: {
             group: components["schemas"]["RoundGroup"];
             /** Format: int32 */
             count: number;
         };
+        /** @enum {string} */
+        RubPlace: "noseBridge" | "underTheEyes" | "cheeks" | "chin" | "throat" | "behindTheEars" | "forehead";
         RungDto: {
             /** Format: int32 */
             target: number;
@@ -4145,6 +4823,17 @@ export interface components {
              */
             stepsLeft: number;
         };
+        /** @enum {string} */
+        StationAct: "outage" | "garble";
+        /** @description Something to be done with the stand-in station. */
+        StationEntry: {
+            act?: null | components["schemas"]["StationAct"];
+            /**
+             * Format: int32
+             * @description How long an outage lasts, 1 to 1440; an hour when left out.
+             */
+            minutes?: null | number;
+        };
         /** @description A step of a dog's plan. */
         StepDto: {
             id: string;
@@ -4220,6 +4909,17 @@ export interface components {
         StrapLoop: {
             /** Format: double */
             loopMm: number;
+        };
+        /** @description A stretch of the day in which the heat leaves the same. */
+        StretchDto: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            band: components["schemas"]["HeatBand"];
+            says: string;
+            /** Format: double */
+            seconds: number;
         };
         /** @description A line of a drawing, mm. */
         Stroke: {
@@ -4357,6 +5057,73 @@ export interface components {
             by?: null | string;
             /** @description The last step that has to be passed by then; null for the purpose's last. */
             readyAt?: null | string;
+        };
+        /** @description A treat of the list, for this dog. */
+        TreatDto: {
+            id: string;
+            name: string;
+            /** Format: double */
+            kcalPerPiece: number;
+            /** Format: double */
+            gramsPerPiece: number;
+            how: string;
+            basis: components["schemas"]["Basis"];
+            /** @description Why this dog may not have it; null where it may. */
+            not: null | string;
+        };
+        /** @description What a day's treats were used for. */
+        TreatUseDto: {
+            what: string;
+            /** Format: int32 */
+            pieces: number;
+            /** Format: double */
+            kcal: number;
+        };
+        /** @description What this dog may have today in treats, and what is left of it. */
+        TreatsDto: {
+            /** @description Why its veterinarian is to be asked; null where not. */
+            concern: null | string;
+            /**
+             * Format: double
+             * @description Resting energy a day; null where its mass is not known or its veterinarian decides.
+             */
+            restingKcal: null | number;
+            /**
+             * Format: double
+             * @description Energy of the day.
+             */
+            dailyKcal: null | number;
+            /** @description How the day's energy was found, in words. */
+            by: null | string;
+            basis: null | components["schemas"]["Basis"];
+            /**
+             * Format: double
+             * @description What of it may be treats.
+             */
+            treatKcal: null | number;
+            /** @description Its treat; null where none is chosen, or it may not have it. */
+            treat: null | string;
+            /**
+             * Format: double
+             * @description Of a piece of it.
+             */
+            kcalPerPiece: number;
+            /** Format: double */
+            gramsPerPiece: number;
+            /** @description Today so far. */
+            used: components["schemas"]["TreatUseDto"][];
+            /** Format: double */
+            usedKcal: number;
+            /**
+             * Format: int32
+             * @description Whole pieces left today.
+             */
+            piecesLeft: null | number;
+            treats: components["schemas"]["TreatDto"][];
+            never: components["schemas"]["NeverFeed"][];
+            /** @description The table the factor is taken from. */
+            factors: components["schemas"]["EnergyFactor"][];
+            ingredients: string[];
         };
         /** @description How the muzzle in use did on the dog when it was last tried. */
         TriedDto: {
@@ -4565,6 +5332,211 @@ export interface components {
             whenOver: string[];
             /** @description What to do instead of a session on a bad day. */
             badDay: string;
+        };
+        /** @description One thing that limits a wear. */
+        WearDecides: {
+            what: string;
+            /**
+             * Format: double
+             * @description The longest it leaves; 0 where it should not be worn.
+             */
+            minutes: number;
+            basis: string;
+        };
+        /** @description A wear on record. */
+        WearDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            day: string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            endedAt: null | string;
+            /**
+             * Format: double
+             * @description How long it was on; null while it is.
+             */
+            seconds: null | number;
+            occasion: components["schemas"]["Occasion"];
+            happyId: null | string;
+            place: null | string;
+            forWhat: null | string;
+            who: null | string;
+            muzzle: null | string;
+            strap: null | string;
+            exercise: boolean;
+            /** Format: double */
+            capMinutes: null | number;
+            signs: components["schemas"]["WearSign"][];
+            worst: null | components["schemas"]["SignGroup"];
+            rubs: components["schemas"]["RubPlace"][];
+            treatId: null | string;
+            /** Format: int32 */
+            treatPieces: number;
+            note: null | string;
+            hasPicture: boolean;
+            /** @description It was on longer than it was told to be. */
+            overCap: boolean;
+            /** Format: int64 */
+            version: number;
+            /** @description What it did to the plan, in words; null for nothing. Said once, when it happens. */
+            planMoved?: null | string;
+        };
+        /** @description A wear as a phone or a person tells it; sent again as it goes on. */
+        WearEntry: {
+            /**
+             * Format: date-time
+             * @description When it was put on.
+             */
+            startedAt?: null | string;
+            /**
+             * Format: date-time
+             * @description When it was taken off; null while it is on.
+             */
+            endedAt?: null | string;
+            occasion?: null | components["schemas"]["Occasion"];
+            /** @description What was done, of GET /api/happy-wears. */
+            happyId?: null | string;
+            place?: null | string;
+            forWhat?: null | string;
+            who?: null | string;
+            strap?: null | string;
+            exercise?: null | boolean;
+            /**
+             * Format: double
+             * @description How long it was told to be at most.
+             */
+            capMinutes?: null | number;
+            signs?: null | components["schemas"]["WearSignEntry"][];
+            rubs?: null | components["schemas"]["RubPlace"][];
+            treatId?: null | string;
+            /** Format: int32 */
+            treatPieces?: null | number;
+            note?: null | string;
+        };
+        /** @description How long at most, for this dog, its muzzle, here and now. */
+        WearLimitDto: {
+            /** @description What it wears, in words; null where none is chosen. */
+            muzzle: null | string;
+            /** @description Its setting, in words. */
+            strap: null | string;
+            /** @description What is to be minded with its type. */
+            caution: null | string;
+            /** @description What goes before the number. Never a promise. */
+            headline: string;
+            /**
+             * Format: double
+             * @description The longest; 0 where it should not be worn now.
+             */
+            seconds: number;
+            /** @description All that limits it, what leaves least first. */
+            lines: components["schemas"]["LimitLineDto"][];
+            band: null | components["schemas"]["HeatBand"];
+            /** @description The heat in words. */
+            heatSays: string;
+            weather: null | components["schemas"]["WeatherReadDto"];
+            /** @description The rest of the day by what the station foretells. */
+            ahead: components["schemas"]["StretchDto"][];
+            next: null | components["schemas"]["HappyWear"];
+            cautions: string[];
+        };
+        WearSign: {
+            /** Format: uuid */
+            id: string;
+            signId: string;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @description A sign seen at a wear. */
+        WearSignEntry: {
+            /** Format: uuid */
+            id?: null | string;
+            signId?: null | string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        /** @description The weather. */
+        WeatherDto: {
+            /** @description The station's name; null until it was reached. */
+            station: null | string;
+            /** @description Where it stands. */
+            stationPlace: null | string;
+            /** @description It can be reached just now. */
+            connected: boolean;
+            /** @description The newest reading of each place, the newest first. */
+            latest: components["schemas"]["WeatherReadDto"][];
+            /** @description What the station read in the last day. */
+            observed: components["schemas"]["WeatherReadDto"][];
+            /** @description What it foretells. */
+            foretold: components["schemas"]["WeatherReadDto"][];
+        };
+        /** @description A reading typed by hand. */
+        WeatherEntry: {
+            /**
+             * Format: double
+             * @description −60 to 60.
+             */
+            airC?: null | number;
+            /**
+             * Format: double
+             * @description 0 to 100.
+             */
+            humidityPercent?: null | number;
+            place?: null | string;
+        };
+        /** @description The weather as it was read. */
+        WeatherReadDto: {
+            /** Format: date-time */
+            at: string;
+            /** @description Where it was read. */
+            place: null | string;
+            /** @description Typed by hand; otherwise the station read it. */
+            byHand: boolean;
+            /** Format: double */
+            airC: number;
+            /** Format: double */
+            humidityPercent: number;
+            /**
+             * Format: double
+             * @description Null outside the range it can be computed in.
+             */
+            wetBulbC: null | number;
+            /** @description Too old to judge by. */
+            stale: boolean;
+            /**
+             * Format: int32
+             * @description How old it is.
+             */
+            ageMinutes: number;
+        };
+        /** @description Wears to be weighed. */
+        WhatIfBalance: {
+            /**
+             * Format: date
+             * @description The day it is asked on.
+             */
+            on?: null | string;
+            /** @description What was worn, on that day or before. */
+            wears?: null | components["schemas"]["WhatIfOccasion"][];
+            /** @description What is planned, on that day or after. */
+            planned?: null | components["schemas"]["WhatIfOccasion"][];
+        };
+        /** @description How the balance stands. */
+        WhatIfBalanceAnswer: {
+            /**
+             * Format: double
+             * @description Fun and ordinary wears to each stressful one, weighed; null without a stressful one.
+             */
+            ratio: null | number;
+            /** @description A fun wear in the seven days up to that day. */
+            happyWithinWeek: boolean;
+            verdict: components["schemas"]["BalanceVerdict"];
+            /**
+             * Format: double
+             * @description The same as of the last planned day, with what is planned.
+             */
+            ratioAfterPlanned: null | number;
         };
         /** @description A dog and what a muzzle is wanted for. */
         WhatIfBrief: {
@@ -4775,6 +5747,12 @@ export interface components {
             /** Format: double */
             standardUncertaintyMm: number;
             state: components["schemas"]["Provenance"];
+        };
+        /** @description An occasion on a day. */
+        WhatIfOccasion: {
+            /** Format: date */
+            day?: null | string;
+            occasion?: null | components["schemas"]["Occasion"];
         };
         /** @description The measures of a marked picture. */
         WhatIfPhotoAnswer: {
@@ -4992,11 +5970,115 @@ export interface components {
             /** @description The signs seen. */
             signs?: null | components["schemas"]["WhatIfSign"][];
         };
+        /** @description A day's food and treats. */
+        WhatIfTreats: {
+            /**
+             * Format: double
+             * @description 0.4 to 120.
+             */
+            bodyMassKg?: null | number;
+            /**
+             * Format: double
+             * @description Times resting energy, 0.8 to 6; or say foodKcal.
+             */
+            factor?: null | number;
+            /**
+             * Format: double
+             * @description What its owner measures for a day, over 0; or say factor.
+             */
+            foodKcal?: null | number;
+            /**
+             * Format: double
+             * @description Over 0.
+             */
+            kcalPerPiece?: null | number;
+            /**
+             * Format: int32
+             * @description 0 or more.
+             */
+            piecesUsed?: null | number;
+        };
+        /** @description What may be fed. */
+        WhatIfTreatsAnswer: {
+            /** Format: double */
+            restingKcal: number;
+            /** Format: double */
+            dailyKcal: number;
+            /** Format: double */
+            treatKcal: number;
+            /**
+             * Format: int32
+             * @description Whole pieces, never under 0.
+             */
+            piecesLeft: number;
+        };
         /** @description What could be done; without a chance where it cannot be played. */
         WhatIfWayOut: {
             what: string;
             /** Format: double */
             chanceBy: null | number;
+        };
+        /** @description A wear that is asked about. */
+        WhatIfWear: {
+            dog?: null | components["schemas"]["WhatIfWearDog"];
+            muzzle?: null | components["schemas"]["WhatIfWorn"];
+            weather?: null | components["schemas"]["WhatIfWeather"];
+            /** @description It runs, plays or works. */
+            exercise?: null | boolean;
+            /**
+             * Format: double
+             * @description Its own longest comfortable wear, over 0 up to 1440; null for a dog never worn long.
+             */
+            longestComfortableMinutes?: null | number;
+            stage?: null | components["schemas"]["Stage"];
+        };
+        /** @description How long at most. */
+        WhatIfWearAnswer: {
+            /**
+             * Format: double
+             * @description 0 where it should not be worn. Never a promise: always watched.
+             */
+            minutes: number;
+            /** Format: double */
+            wetBulbC: number;
+            band: components["schemas"]["HeatBand"];
+            /** @description All that limits it, what leaves least first. */
+            decides: components["schemas"]["WearDecides"][];
+        };
+        /** @description What a wear's limit rests on of a dog; what is left out is taken for usual. */
+        WhatIfWearDog: {
+            headShape?: null | components["schemas"]["HeadShape"];
+            /**
+             * Format: double
+             * @description 0.4 to 120.
+             */
+            bodyMassKg?: null | number;
+            coat?: null | components["schemas"]["Coat"];
+            /**
+             * Format: double
+             * @description 0 to 30.
+             */
+            ageYears?: null | number;
+            overweight?: null | boolean;
+            airwayTrouble?: null | boolean;
+        };
+        /** @description The weather. */
+        WhatIfWeather: {
+            /**
+             * Format: double
+             * @description Air temperature in °C, −20 to 50.
+             */
+            airC?: null | number;
+            /**
+             * Format: double
+             * @description Relative humidity, 5 to 99.
+             */
+            humidityPercent?: null | number;
+        };
+        /** @description What is worn. */
+        WhatIfWorn: {
+            type?: null | components["schemas"]["MuzzleType"];
+            gapeClass?: null | components["schemas"]["GapeClass"];
         };
         /** @description How the practice writes dates and prices, and what it can choose among. */
         WritingDto: {
@@ -5750,6 +6832,228 @@ export interface operations {
             };
         };
     };
+    happyWears: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HappyWear"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    wearPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                wearId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addWearPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                wearId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    file?: components["schemas"]["IFormFile"];
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WearDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    weather: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    standInStation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StationEntry"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     createDog: {
         parameters: {
             query?: never;
@@ -5954,6 +7258,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DogDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordItemDto"][];
                 };
             };
             /** @description Bad Request */
@@ -10351,6 +11695,888 @@ export interface operations {
             };
         };
     };
+    wearLimit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LimitEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WearLimitDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    wears: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WearDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    putWear: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+                wearId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WearEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WearDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeWear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                wearId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WearDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreWear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                wearId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WearDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    balance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BalanceDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    inspections: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleStateDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    inspect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InspectionEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InspectionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeInspection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                inspectionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InspectionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreInspection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                inspectionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InspectionDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    appointments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    putAppointment: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+                appointmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AppointmentEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeAppointment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                appointmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreAppointment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                appointmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    habits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HabitsDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    putHabits: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HabitsEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HabitsDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    treats: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreatsDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    typeWeather: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeatherEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherReadDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     whatIfSet: {
         parameters: {
             query?: never;
@@ -10497,6 +12723,132 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WhatIfForecastAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfWear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfWear"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfWearAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfBalance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfBalance"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfBalanceAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    whatIfTreats: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfTreats"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfTreatsAnswer"];
                 };
             };
             /** @description Bad Request */

@@ -1,0 +1,233 @@
+using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.Wearing;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Measuring;
+using JauntyBadge.Server.Shared;
+using Microsoft.EntityFrameworkCore;
+
+namespace JauntyBadge.Server.Dogs;
+
+/// <summary>Which room something on record comes from.</summary>
+public enum RecordKind
+{
+    Measured,
+    Chosen,
+    Tried,
+    Trained,
+    Worn,
+    Inspected,
+    Visit,
+    Noted,
+}
+
+/// <summary>Something on a dog's record.</summary>
+/// <param name="At">When.</param>
+/// <param name="Title">What, in a few words.</param>
+/// <param name="Lines">More of it, a sentence each.</param>
+/// <param name="Room">Where in the dog's rooms it is, such as "measure/history"; empty for the dog's own page.</param>
+/// <param name="Picture">Address of its picture; null for none.</param>
+public sealed record RecordItemDto(DateTime At, RecordKind Kind, string Title, IReadOnlyList<string> Lines, string Room, string? Picture);
+
+/// <summary>A dog's record in time order across all rooms.</summary>
+internal static class RecordEndpoints
+{
+    private const int MostOfAKind = 200;
+
+    public static void MapRecord(this IEndpointRouteBuilder api) =>
+        api.MapGroup("/dogs/{id:guid}/record")
+            .WithTags("Dogs")
+            .OneWriterAtATime()
+            .MapGet("/", RecordAsync)
+            .WithName("record")
+            .WithSummary($"What was measured, chosen, tried, trained, worn, inspected, visited and noted, the newest first; the last {MostOfAKind} of each.");
+
+    private static async Task<IReadOnlyList<RecordItemDto>> RecordAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        await db.DogAsync(id, cancel);
+        IEnumerable<RecordItemDto> all =
+        [
+            .. await MeasuredAsync(id, db, cancel),
+            .. await FittedAsync(id, db, cancel),
+            .. await TrainedAsync(id, db, cancel),
+            .. await WornAsync(id, db, clock, cancel),
+        ];
+        return [.. all.OrderByDescending(i => i.At)];
+    }
+
+    private static async Task<IEnumerable<RecordItemDto>> MeasuredAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    {
+        var sets = await db
+            .MeasuringSets.AsNoTracking()
+            .Where(s => s.DogId == id && s.RemovedAt == null)
+            .Select(s => new
+            {
+                s.StartedAt,
+                s.BodyMassKg,
+                Readings = db.Readings.Count(r => r.SetId == s.Id && r.RemovedAt == null && r.SetAside == null),
+            })
+            .OrderByDescending(s => s.StartedAt)
+            .Take(MostOfAKind)
+            .ToListAsync(cancel);
+        var photos = await db
+            .Photos.AsNoTracking()
+            .Where(p => p.DogId == id && p.RemovedAt == null)
+            .OrderByDescending(p => p.Number)
+            .Take(MostOfAKind)
+            .ToListAsync(cancel);
+        return
+        [
+            .. sets.Where(s => s.Readings > 0)
+                .Select(s => new RecordItemDto(
+                    s.StartedAt,
+                    RecordKind.Measured,
+                    "Measured",
+                    [$"{Count(s.Readings, "reading")}{(s.BodyMassKg is { } kg ? $", {kg:0.#} kg" : "")}."],
+                    "measure/history",
+                    null
+                )),
+            .. photos.Select(p => new RecordItemDto(p.AddedAt, RecordKind.Measured, "Picture taken", [], $"measure/photos/{p.Id}", Photo(p))),
+        ];
+    }
+
+    private static async Task<IEnumerable<RecordItemDto>> FittedAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    {
+        var choices = await db
+            .Choices.AsNoTracking()
+            .Where(c => c.DogId == id && c.WithdrawnAt == null)
+            .OrderByDescending(c => c.Number)
+            .Take(MostOfAKind)
+            .ToListAsync(cancel);
+        var tries = await db
+            .TryOns.AsNoTracking()
+            .Where(t => t.DogId == id && t.RemovedAt == null)
+            .OrderByDescending(t => t.Number)
+            .Take(MostOfAKind)
+            .ToListAsync(cancel);
+        return
+        [
+            .. choices.Select(c =>
+            {
+                var kept = c.KeptFit;
+                return new RecordItemDto(
+                    c.ChosenAt,
+                    RecordKind.Chosen,
+                    $"{kept.Model} {kept.Size.Label} chosen",
+                    kept.Note is { } note ? [note] : [],
+                    "fit/earlier",
+                    null
+                );
+            }),
+            .. tries.Select(t =>
+            {
+                var wrong = t.Seen.Answers.Count(a => !a.Value);
+                return new RecordItemDto(
+                    t.At,
+                    RecordKind.Tried,
+                    $"{t.Seen.Muzzle} tried on",
+                    [
+                        wrong == 0 ? $"{Count(t.Seen.Answers.Count, "check")}, all fine." : $"{Count(wrong, "thing")} not right.",
+                        .. t.Seen.Note is { } note ? [note] : Array.Empty<string>(),
+                    ],
+                    "fit/try",
+                    t.HasPicture ? $"/api/dogs/{id}/try-ons/{t.Id}/picture" : null
+                );
+            }),
+        ];
+    }
+
+    private static async Task<IEnumerable<RecordItemDto>> TrainedAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    {
+        var sessions = await db
+            .Sessions.AsNoTracking()
+            .Include(s => s.Sets)
+            .Where(s => s.DogId == id)
+            .OrderByDescending(s => s.Number)
+            .Take(MostOfAKind)
+            .ToListAsync(cancel);
+        var moves = await db.PlanMoves.AsNoTracking().Where(m => m.DogId == id && m.ByHand).OrderByDescending(m => m.Id).Take(MostOfAKind).ToListAsync(cancel);
+        return
+        [
+            .. sessions.Select(s =>
+            {
+                var passed = s.Sets.Where(x => x.Decision == DecisionKind.Passed).Select(x => Step.Find(x.StepId)?.Name ?? x.StepId).ToList();
+                return new RecordItemDto(
+                    s.StartedAt,
+                    RecordKind.Trained,
+                    s.EndedAt is null ? "Session under way"
+                        : passed.Count > 0 ? $"Passed: {string.Join(", ", passed)}"
+                        : $"Trained: {string.Join(", ", s.Sets.OrderBy(x => x.Number).Select(x => Step.Find(x.StepId)?.Name ?? x.StepId).Distinct())}",
+                    [.. s.Sets.OrderBy(x => x.Number).Select(x => x.Reason).OfType<string>()],
+                    "plan/progress",
+                    null
+                );
+            }),
+            .. moves.Select(m => new RecordItemDto(m.At, RecordKind.Noted, "Plan set by hand", [m.Reason], "plan", null)),
+        ];
+    }
+
+    private static async Task<IEnumerable<RecordItemDto>> WornAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var today = clock.Today();
+        var wears = await db
+            .Wears.AsNoTracking()
+            .Where(w => w.DogId == id && w.RemovedAt == null)
+            .OrderByDescending(w => w.StartedAt)
+            .Take(MostOfAKind)
+            .ToListAsync(cancel);
+        var inspections = await db
+            .Inspections.AsNoTracking()
+            .Where(i => i.DogId == id && i.RemovedAt == null)
+            .OrderByDescending(i => i.Number)
+            .Take(MostOfAKind)
+            .ToListAsync(cancel);
+        var visits = await db
+            .Appointments.AsNoTracking()
+            .Where(a => a.DogId == id && a.RemovedAt == null && a.Day <= today)
+            .OrderByDescending(a => a.Day)
+            .Take(MostOfAKind)
+            .ToListAsync(cancel);
+        return
+        [
+            .. wears.Select(w => new RecordItemDto(
+                w.StartedAt,
+                RecordKind.Worn,
+                w.EndedAt is { } end ? $"Worn {WearingWords.Minutes(end - w.StartedAt)}, {WearingWords.Of(w.Occasion)}" : "Worn just now",
+                [
+                    .. new[]
+                    {
+                        HappyWear.Find(w.HappyId ?? "")?.Name ?? w.ForWhat,
+                        w.Place,
+                        w.Worst >= SignGroup.Worried ? "It was worried." : null,
+                        w.Rubs.Count > 0 ? "It left a mark." : null,
+                        w.Note,
+                    }.OfType<string>(),
+                ],
+                "wear",
+                w.HasPicture ? $"/api/dogs/{id}/wears/{w.Id}/picture" : null
+            )),
+            .. inspections.Select(i => new RecordItemDto(
+                i.At,
+                RecordKind.Inspected,
+                i.Failed.Count == 0 ? $"{i.Muzzle} inspected: fine" : $"{i.Muzzle} inspected: out of use",
+                [
+                    .. i.Failed.Select(f => InspectionCheck.All.FirstOrDefault(c => c.Id == f)?.Name).OfType<string>().Select(n => $"{n} failed."),
+                    .. i.Note is { } note ? [note] : Array.Empty<string>(),
+                ],
+                "wear/muzzle",
+                null
+            )),
+            .. visits.Select(a => new RecordItemDto(
+                TimeZoneInfo.ConvertTimeToUtc(a.Day.ToDateTime(a.Time ?? default), clock.LocalTimeZone),
+                RecordKind.Visit,
+                WearingWords.Of(a.Kind),
+                [.. new[] { a.Place, a.Note }.OfType<string>()],
+                "wear/visits",
+                null
+            )),
+        ];
+    }
+
+    private static string Photo(PhotoRow photo) => $"/api/dogs/{photo.DogId}/photos/{photo.Id}/picture";
+
+    private static string Count(int number, string unit) => number == 1 ? $"one {unit}" : $"{number} {unit}s";
+}
