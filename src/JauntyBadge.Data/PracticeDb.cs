@@ -45,6 +45,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<HouseNumberRow> HouseNumbers => Set<HouseNumberRow>();
     public DbSet<RuleBookRow> RuleBooks => Set<RuleBookRow>();
     public DbSet<WritingRow> Writing => Set<WritingRow>();
+    public DbSet<StopsRow> Stops => Set<StopsRow>();
 
     /// <summary>Numbers that everything read through this context is judged by instead of the practice's, to see what they would change.</summary>
     public HouseRules? RulesTried { get; set; }
@@ -188,6 +189,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
         });
         modelBuilder.Entity<WeatherRow>().HasIndex(w => w.At);
         modelBuilder.Entity<WritingRow>().Property(w => w.Id).ValueGeneratedNever();
+        modelBuilder.Entity<StopsRow>().Property(s => s.Id).ValueGeneratedNever();
         modelBuilder.Entity<HouseNumberRow>().HasIndex(n => n.NumberId);
         modelBuilder.Entity<GoRuleRow>().HasOne<DogRow>().WithMany().HasForeignKey(r => r.DogId);
         modelBuilder.Entity<PlanChoiceRow>().Ignore(c => c.Policies).Ignore(c => c.Days).HasOne<DogRow>().WithMany().HasForeignKey(c => c.DogId);

@@ -69,6 +69,7 @@ public static class DemoPractice
         }
 
         DemoFitting.Fill(db, now);
+        DemoWearing.Fill(db, now, today, random);
         await db.SaveChangesAsync(cancel);
     }
 

@@ -876,6 +876,24 @@ namespace JauntyBadge.Data.Migrations
                     b.ToTable("RuleBooks");
                 });
 
+            modelBuilder.Entity("JauntyBadge.Data.StopsRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .HasColumnType("INTEGER");
+
+                    b.PrimitiveCollection<string>("Places")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Stops");
+                });
+
             modelBuilder.Entity("JauntyBadge.Data.Wearing.AppointmentRow", b =>
                 {
                     b.Property<Guid>("Id")

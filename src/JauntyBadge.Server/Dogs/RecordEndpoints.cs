@@ -51,7 +51,7 @@ internal static class RecordEndpoints
             .. await TrainedAsync(id, db, cancel),
             .. await WornAsync(id, db, clock, cancel),
         ];
-        return [.. all.OrderByDescending(i => i.At)];
+        return [.. all.OrderByDescending(i => i.At).ThenByDescending(i => i.Kind)];
     }
 
     private static async Task<IEnumerable<RecordItemDto>> MeasuredAsync(Guid id, PracticeDb db, CancellationToken cancel)

@@ -1,5 +1,6 @@
 using System.ComponentModel;
 using System.Globalization;
+using FluentValidation;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
@@ -23,6 +24,38 @@ public sealed record RoundDto(IReadOnlyList<RoundGroupDto> Groups, int Total, in
     internal static string InWords(DateOnly day) => day.ToString("dddd d MMMM", CultureInfo.InvariantCulture);
 }
 
+/// <summary>The order of the fitter's stops.</summary>
+/// <param name="Places">Every place with a dog on the round, in that order; those never put in order come last, by name.</param>
+public sealed record StopsDto(IReadOnlyList<string> Places, long Version) : IAtVersion;
+
+/// <summary>The order of the stops as set.</summary>
+public sealed record StopsEntry(IReadOnlyList<string>? Places = null);
+
+public sealed class StopsEntryValidator : AbstractValidator<StopsEntry>
+{
+    private const int Most = 500;
+
+    public StopsEntryValidator()
+    {
+        RuleFor(s => s.Places)
+            .NotNull()
+            .WithMessage("places is needed, in the order of the stops.")
+            .Must(p => p is null || p.Count <= Most)
+            .WithMessage($"Up to {Most} places, please.");
+        RuleForEach(s => s.Places).NotEmpty().WithMessage("A place has a name.").MaximumLength(120).WithMessage("Up to 120 letters, please.");
+    }
+}
+
+/// <summary>How the round is sorted.</summary>
+public enum RoundOrder
+{
+    /// <summary>What cannot wait first.</summary>
+    Pressing,
+
+    /// <summary>In the order of the fitter's stops.</summary>
+    Stops,
+}
+
 /// <summary>The home view.</summary>
 internal static class RoundEndpoints
 {
@@ -32,12 +65,38 @@ internal static class RoundEndpoints
 
     public static void MapRound(this IEndpointRouteBuilder api)
     {
-        api.MapGroup("/round")
-            .WithTags("Round")
-            .OneWriterAtATime()
+        var round = api.MapGroup("/round").WithTags("Round").OneWriterAtATime();
+        round
             .MapGet("/", RoundAsync)
             .WithName("round")
-            .WithSummary("Dogs with their badge and what is next, a stretch at a time; archived=true lists the archived ones.");
+            .WithSummary("Dogs with their badge and what there is to do, a stretch at a time; archived=true lists the archived ones.");
+        round.MapGet("/stops", StopsAsync).WithName("stops").WithSummary("The places of the round in the order of the fitter's stops.");
+        round.MapPut("/stops", SetStopsAsync).WithName("setStops").WithSummary("Set the order of the stops.").NeedsVersion();
+    }
+
+    private static async Task<StopsDto> StopsAsync(PracticeDb db, RoundBoard board, TimeProvider clock, CancellationToken cancel)
+    {
+        var row = await StopsRow.LoadAsync(db, cancel);
+        var there = (await board.ReadAsync(db, clock.Today(), cancel)).Select(c => c.Place).OfType<string>().ToHashSet();
+        return new StopsDto([.. row.Places.Where(there.Contains), .. there.Except(row.Places).Order(StringComparer.OrdinalIgnoreCase)], row.Version);
+    }
+
+    private static async Task<StopsDto> SetStopsAsync(
+        StopsEntry entry,
+        PracticeDb db,
+        RoundBoard board,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
+    {
+        var row = await db.Stops.SingleOrDefaultAsync(cancel);
+        await Versions.NeedAsync(edited, row?.Version ?? 0, async () => ("The order of the stops", await StopsAsync(db, board, clock, cancel)));
+        if (row is null)
+            db.Stops.Add(row = new StopsRow());
+        row.Places = [.. entry.Places!.Distinct()];
+        await db.SaveChangesAsync(cancel);
+        return await StopsAsync(db, board, clock, cancel);
     }
 
     private static async Task<RoundDto> RoundAsync(
@@ -48,7 +107,8 @@ internal static class RoundEndpoints
         bool archived = false,
         [Description("words of a name, keeper, place or breed; the beginning of each is enough")] string? search = null,
         [Description("how many dogs to leave out before")] int from = 0,
-        [Description("how many dogs to list")] int count = Usual
+        [Description("how many dogs to list")] int count = Usual,
+        [Description("pressing: what cannot wait first; stops: in the order of the fitter's stops")] string? by = null
     )
     {
         if (from < 0)
@@ -62,6 +122,12 @@ internal static class RoundEndpoints
             return await ArchivedAsync(db, words, clock.Today(), from, count, cancel);
         var all = await board.ReadAsync(db, clock.Today(), cancel);
         var found = all.Where(c => words.Finds(c.Name, c.Keeper, c.Place, c.Breeds)).ToList();
+        if (QueryWords.Read<RoundOrder>(by, "by") == RoundOrder.Stops)
+        {
+            var stops = (await StopsAsync(db, board, clock, cancel)).Places.Select((p, i) => (p, i)).ToDictionary(s => s.p, s => s.i);
+            found = [.. found.OrderBy(c => c.Place is { } place ? stops[place] : int.MaxValue)];
+        }
+
         return new RoundDto(
             [.. found.GroupBy(c => c.Group).Select(g => new RoundGroupDto(g.Key, g.Count()))],
             found.Count,

@@ -31,6 +31,7 @@ export function Shell() {
         py="2"
         borderBottomWidth="1px"
         borderColor="border"
+        _print={{ display: 'none' }}
       >
         <NavLink to="/" end>
           <Flex align="center" gap="2" fontFamily="heading" fontWeight="750" fontSize={{ base: 'md', md: 'xl' }}>

@@ -12,6 +12,7 @@ const rooms = [
   { path: 'measure', label: 'Measure' },
   { path: 'fit', label: 'Fit' },
   { path: 'plan', label: 'Plan' },
+  { path: 'wear', label: 'Wear' },
 ] as const;
 
 /** The dog's name and badge above whichever of its rooms is open. */

@@ -1,8 +1,9 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { FormProvider } from 'react-hook-form';
 import { dateText } from '../shared/dates';
+import { useSearchParams } from 'react-router';
 import { NextButton } from './NextButton';
-import { SessionRecord } from '../conditioning/SessionRecord';
+import { Record } from './Record';
 import { usePadReady } from '../conditioning/useStartSession';
 import type { Schemas } from '../shared/api';
 import { strapText } from '../fitting/strap';
@@ -12,27 +13,94 @@ import { differences } from '../shared/saving/differences';
 import { useDocument } from '../shared/saving/useDocument';
 import { useDocumentForm } from '../shared/saving/useDocumentForm';
 import { useUnit, lengthText } from '../shared/units';
-import { verdictWords } from '../shared/words';
+import {
+  biteWords,
+  healthWords,
+  purposeWords,
+  sensitivityWords,
+  temperamentWords,
+  verdictWords,
+} from '../shared/words';
 import { DogForm } from './DogForm';
 import { dogDocument } from './document';
 import { dogLabels, draftOf } from './draft';
 import { useThisDog } from '../shared/dog';
 import { useArchive, useRestore } from './useArchive';
 
-/** Who the dog is, what is next for it and what has happened so far. */
+/** The dog: what there is to do, the muzzle it wears, and its record; who it is folds away behind Edit. */
 export function DogPage() {
   const card = useThisDog();
-  usePadReady(card.dog.id, card.next.kind === 'session');
+  const [search, setSearch] = useSearchParams();
+  usePadReady(
+    card.dog.id,
+    card.things.some((t) => t.kind === 'session'),
+  );
+  const bare = card.dog.purposes.length === 0;
+  const edits = search.has('edit') || bare;
   return (
     <Flex direction="column" gap="8">
-      <Box maxW="40rem" borderLeftWidth="4px" borderColor="accent" ps="4">
-        <NextButton dog={card.dog} next={card.next} openSessionId={card.openSessionId} />
-      </Box>
-      <Editor key={card.dog.id} dog={card.dog} />
+      <Flex gap={{ base: 6, lg: 12 }} direction={{ base: 'column', lg: 'row' }} align="start">
+        <Flex
+          direction="column"
+          gap="4"
+          flex="1"
+          w="full"
+          maxW="40rem"
+          borderLeftWidth="4px"
+          borderColor="accent"
+          ps="4"
+        >
+          {card.things.map((thing) => (
+            <NextButton
+              key={thing.matter + thing.title}
+              dog={card.dog}
+              next={thing}
+              openSessionId={card.openSessionId}
+            />
+          ))}
+          {card.done.length > 0 && <Text color="fg.muted">✓ Today: {card.done.join(' · ')}</Text>}
+        </Flex>
+        <Who card={card} edits={edits} onEdit={() => setSearch(edits ? {} : { edit: '' }, { replace: true })} />
+      </Flex>
+      {edits && <Editor key={card.dog.id} dog={card.dog} />}
       {card.choice && <Chosen choice={card.choice} tried={card.tried} />}
-      <SessionRecord dogId={card.dog.id} />
+      <Record dogId={card.dog.id} />
       <Cautions cautions={card.cautions} />
     </Flex>
+  );
+}
+
+/** The dog in a few words. */
+function Who({ card, edits, onEdit }: { card: Schemas['DogCardDto']; edits: boolean; onEdit: () => void }) {
+  const { dog } = card;
+  const lines = [
+    ['Kept by', [dog.keeper, dog.place].filter(Boolean).join(', ')],
+    ['For', dog.purposes.map((p) => purposeWords[p].toLowerCase()).join(', ')],
+    [
+      'Is',
+      [
+        temperamentWords[dog.temperament].toLowerCase(),
+        ...dog.sensitivities.map((s) => sensitivityWords[s].toLowerCase()),
+      ].join(', '),
+    ],
+    ['Bites', dog.biteTier === 'none' ? '' : biteWords[dog.biteTier]],
+    ['Health', dog.health.map((h) => healthWords[h].toLowerCase()).join(', ')],
+    ['Notes', dog.notes ?? ''],
+  ].filter(([, text]) => text);
+  return (
+    <Box flex="1" w="full">
+      {lines.map(([label, text]) => (
+        <Flex key={label} gap="3">
+          <Text w="5rem" flexShrink="0" color="fg.muted">
+            {label}
+          </Text>
+          <Text flex="1">{text}</Text>
+        </Flex>
+      ))}
+      <Button size="sm" mt="2" variant="outline" borderColor="border.strong" aria-expanded={edits} onClick={onEdit}>
+        {edits ? 'Done editing' : 'Edit'}
+      </Button>
+    </Box>
   );
 }
 
@@ -100,18 +168,20 @@ function Chosen({ choice, tried }: { choice: Schemas['ChoiceDto']; tried: Schema
             ? `Tried on ${day(tried.at)}: ${tried.wrong}.`
             : `Tried on ${day(tried.at)}: ${tried.fineShare === 1 ? 'all fine' : `fine so far, ${Math.round(tried.fineShare * 100)} % of the checks`}.`}
       </Text>
-      <Text color="fg.muted" fontSize="sm" mt="2">
-        Chosen {day(choice.chosenAt)}; the reasons as they were then:
-      </Text>
-      <Box as="ul" ps="5" listStyleType="disc" fontSize="sm" mt="1">
-        {kept.criteria.map((c) => (
-          <li key={c.name + c.reason}>{c.reason}</li>
-        ))}
-        {kept.notChecked.map((reason) => (
-          <li key={reason}>{reason}</li>
-        ))}
-        {kept.note && <li>Note: {kept.note}</li>}
-      </Box>
+      <details>
+        <Box as="summary" color="fg.muted" fontSize="sm" mt="2" cursor="pointer">
+          Chosen {day(choice.chosenAt)}; the reasons as they were then
+        </Box>
+        <Box as="ul" ps="5" listStyleType="disc" fontSize="sm" mt="1">
+          {kept.criteria.map((c) => (
+            <li key={c.name + c.reason}>{c.reason}</li>
+          ))}
+          {kept.notChecked.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+          {kept.note && <li>Note: {kept.note}</li>}
+        </Box>
+      </details>
     </Box>
   );
 }

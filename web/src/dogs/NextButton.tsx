@@ -8,6 +8,10 @@ const rooms: Record<Exclude<Schemas['NextKind'], 'session'>, { path: string; doe
   measure: { path: '/measure', does: 'Measure' },
   fit: { path: '/fit', does: 'Fit' },
   tryOn: { path: '/fit/try', does: 'Try on' },
+  plan: { path: '/plan', does: 'See the plan' },
+  wear: { path: '/wear', does: 'Wear' },
+  inspect: { path: '/wear/muzzle', does: 'Inspect' },
+  appointment: { path: '/wear/visits', does: 'Look' },
   rest: { path: '/plan', does: 'See the plan' },
 };
 

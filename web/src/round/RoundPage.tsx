@@ -1,26 +1,32 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
-import { memo, useDeferredValue, useEffect, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link as RouterLink, useNavigate } from 'react-router';
 import { useRestore } from '../dogs/useArchive';
 import type { Schemas } from '../shared/api';
 import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
+import { fromDevice, keepOnDevice } from '../shared/saving/device';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { purposeWords, roundGroupWords } from '../shared/words';
 import { NextButton } from '../dogs/NextButton';
 import styles from './round.module.css';
-import { useRound } from './useRound';
+import { useRound, type RoundOrder } from './useRound';
 
 type Card = Schemas['RoundCardDto'];
+
+const ORDER = 'jaunty-badge.round-order';
+
+const Stops = lazy(() => import('./Stops').then((m) => ({ default: m.Stops })));
 
 /** Today at a glance: every dog with its badge and the one thing that is next. */
 export function RoundPage() {
   usePageTitle('');
   const [archived, setArchived] = useState(false);
   const [search, setSearch] = useState('');
-  const round = useRound(archived, search.trim());
+  const [by, setBy] = useRoundOrder();
+  const round = useRound(archived, search.trim(), by);
   // A long list comes up bit by bit, so that a tap or a key never waits for it.
   const data = useDeferredValue(round.data);
   const go = useNavigate();
@@ -30,7 +36,7 @@ export function RoundPage() {
 
   return (
     <Box maxW="70rem" mx="auto">
-      <Flex align="end" wrap="wrap" gap="4" mb="6">
+      <Flex align="end" wrap="wrap" gap="4" mb="3">
         <Box flex="1" minW="16rem">
           <Text color="fg.muted">{first?.day ?? ' '}</Text>
           <Heading as="h1" size="4xl" lineHeight="1.1">
@@ -38,17 +44,21 @@ export function RoundPage() {
           </Heading>
         </Box>
         {first?.all !== 0 && <Search text={search} onChange={setSearch} />}
-        <Button asChild variant="ghost" size="sm">
-          <RouterLink to="/training">How training stands</RouterLink>
-        </Button>
-        <Button variant="ghost" size="sm" onClick={() => setArchived(!archived)}>
-          {archived ? 'Back to the round' : 'Archived dogs'}
-        </Button>
         <Button asChild>
           <RouterLink to="/dogs/new">
             New dog <Key>n</Key>
           </RouterLink>
         </Button>
+      </Flex>
+      <Flex gap={{ base: 3, md: 5 }} wrap="wrap" mb="6" fontSize="sm" _print={{ display: 'none' }}>
+        {!archived && (
+          <Quiet onClick={() => setBy(by === 'stops' ? 'pressing' : 'stops')}>
+            {by === 'stops' ? 'What cannot wait first' : 'In the order of my stops'}
+          </Quiet>
+        )}
+        <RouterLink to="/training">How training stands</RouterLink>
+        {!archived && <Quiet onClick={() => window.print()}>Print for the dashboard</Quiet>}
+        <Quiet onClick={() => setArchived(!archived)}>{archived ? 'Back to the round' : 'Archived dogs'}</Quiet>
       </Flex>
       {!first ? (
         <Waiting query={round} />
@@ -65,6 +75,10 @@ export function RoundPage() {
           </Text>
           {archived ? (
             <Archived cards={cards} />
+          ) : by === 'stops' ? (
+            <Suspense>
+              <Stops cards={cards} row={(card) => <Row key={card.id} card={card} />} />
+            </Suspense>
           ) : (
             first.groups.map(({ group, count }) => (
               <Group
@@ -87,6 +101,13 @@ export function RoundPage() {
     </Box>
   );
 }
+
+/** Something to press that stands back behind the dogs. */
+const Quiet = ({ onClick, children }: { onClick: () => void; children: ReactNode }) => (
+  <button type="button" className={styles.quiet} onClick={onClick}>
+    {children}
+  </button>
+);
 
 /** Finds dogs as one types. */
 function Search({ text, onChange }: { text: string; onChange: (text: string) => void }) {
@@ -134,6 +155,16 @@ function More({ left, loading, onMore }: { left: number; loading: boolean; onMor
   );
 }
 
+/** How the round is sorted, remembered on this device. */
+function useRoundOrder() {
+  const [by, setState] = useState<RoundOrder>(() => fromDevice<RoundOrder>(ORDER) ?? 'pressing');
+  const setBy = (next: RoundOrder) => {
+    keepOnDevice(ORDER, next);
+    setState(next);
+  };
+  return [by, setBy] as const;
+}
+
 function Group({ title, count, cards }: { title: string; count: number; cards: Card[] }) {
   if (cards.length === 0) return null;
   return (
@@ -167,7 +198,14 @@ const Row = memo(({ card }: { card: Card }) => (
       </p>
     </div>
     <div className={styles.next}>
-      <NextButton dog={card} next={card.next} openSessionId={card.openSessionId} />
+      {card.things.map((thing) => (
+        <NextButton key={thing.matter + thing.title} dog={card} next={thing} openSessionId={card.openSessionId} />
+      ))}
+      {card.done.map((done) => (
+        <p key={done} className={styles.done}>
+          ✓ {done}
+        </p>
+      ))}
     </div>
   </li>
 ));

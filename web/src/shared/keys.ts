@@ -19,7 +19,15 @@ type DogRoom =
   | 'progress'
   | 'begin'
   | 'next-session'
-  | 'sessions';
+  | 'sessions'
+  | 'record'
+  | 'wear-limit'
+  | 'wears'
+  | 'balance'
+  | 'treats'
+  | 'habits'
+  | 'inspections'
+  | 'appointments';
 
 /**
  * The names under which this page keeps what the server said. All that is shown of a dog stands under the dog, so that one change of it makes all
@@ -28,12 +36,15 @@ type DogRoom =
 export const keys = {
   rounds: () => ['round'] as const,
   training: () => ['round', 'training'] as const,
-  round: (asked: { archived: boolean; search: string }) => ['round', asked] as const,
+  stops: () => ['round', 'stops'] as const,
+  round: (asked: { archived: boolean; search: string; by: string }) => ['round', asked] as const,
   dogs: () => ['dog'] as const,
   dog: (id: string) => ['dog', id] as const,
   ofDog: (id: string, room: DogRoom, ...asked: unknown[]) => ['dog', id, room, ...asked] as const,
   session: (id: string) => ['session', id] as const,
   signs: () => ['signs'] as const,
+  happyWears: () => ['happy-wears'] as const,
+  weather: () => ['weather'] as const,
   waysOfWorking: () => ['ways-of-working'] as const,
   coats: () => ['coats'] as const,
   breeds: (asked: string) => ['breeds', asked] as const,

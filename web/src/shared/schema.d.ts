@@ -11,9 +11,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Dogs with their badge and what is next, a stretch at a time; archived=true lists the archived ones. */
+        /** Dogs with their badge and what there is to do, a stretch at a time; archived=true lists the archived ones. */
         get: operations["round"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/stops": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The places of the round in the order of the fitter's stops. */
+        get: operations["stops"];
+        /** Set the order of the stops. */
+        put: operations["setStops"];
         post?: never;
         delete?: never;
         options?: never;
@@ -4889,6 +4907,17 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        /** @description The order of the fitter's stops. */
+        StopsDto: {
+            /** @description Every place with a dog on the round, in that order; those never put in order come last, by name. */
+            places: string[];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description The order of the stops as set. */
+        StopsEntry: {
+            places?: null | string[];
+        };
         /** @description A strap's setting to mark. */
         StrapDto: {
             /** Format: double */
@@ -6115,6 +6144,8 @@ export interface operations {
                 from?: number;
                 /** @description how many dogs to list */
                 count?: number;
+                /** @description pressing: what cannot wait first; stops: in the order of the fitter's stops */
+                by?: string;
             };
             header?: never;
             path?: never;
@@ -6142,6 +6173,106 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    stops: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StopsDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setStops: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StopsEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StopsDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -31,6 +31,9 @@ export const healthWords: Record<Schemas['HealthNote'], string> = {
   airwayTrouble: 'Airway trouble',
   proneToVomiting: 'Prone to vomiting',
   sedatedAtClinic: 'Sedated at the clinic',
+  overweight: 'Overweight',
+  pregnant: 'In whelp or nursing',
+  ill: 'Ill, or on an ordered diet',
 };
 
 export const topicWords: Record<Schemas['BriefTopic'], string> = {
@@ -280,7 +283,54 @@ export const trainingStateWords: Record<Schemas['TrainingState'], string> = {
 };
 
 export const roundGroupWords: Record<Schemas['RoundGroup'], string> = {
+  cannotWait: 'Cannot wait',
   sessionsDue: 'Sessions due',
+  happyWears: 'Happy wears owed',
   onTheBench: 'On the bench',
-  resting: 'Resting',
+  ahead: 'Coming up',
+  resting: 'Resting or done',
+};
+
+export const occasionWords: Record<Schemas['Occasion'], string> = {
+  fun: 'Fun',
+  ordinary: 'Ordinary',
+  stressful: 'Stressful',
+};
+
+/** A shape for each, so that no occasion is told by colour alone. */
+export const occasionMarks: Record<Schemas['Occasion'], string> = { fun: '●', ordinary: '○', stressful: '✕' };
+
+export const rubWords: Record<Schemas['RubPlace'], string> = {
+  noseBridge: 'Bridge of the nose',
+  underTheEyes: 'Under the eyes',
+  cheeks: 'Cheeks',
+  chin: 'Chin',
+  throat: 'Throat',
+  behindTheEars: 'Behind the ears',
+  forehead: 'Forehead',
+};
+
+export const appointmentWords: Record<Schemas['AppointmentKind'], string> = {
+  clinic: 'Clinic',
+  groomer: 'Groomer',
+  ferry: 'Ferry',
+  visitors: 'Visitors',
+  other: 'Something else',
+};
+
+export const activityWords: Record<Schemas['Activity'], string> = {
+  quiet: 'Short walks on the lead',
+  usual: 'An hour or two of walks and play',
+  working: 'Hours of running or work',
+};
+
+export const recordWords: Record<Schemas['RecordKind'], string> = {
+  measured: 'Measured',
+  chosen: 'Chosen',
+  tried: 'Tried on',
+  trained: 'Trained',
+  worn: 'Worn',
+  inspected: 'Inspected',
+  visit: 'Visits',
+  noted: 'Notes',
 };

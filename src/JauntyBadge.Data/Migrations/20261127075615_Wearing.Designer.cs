@@ -11,7 +11,7 @@ using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 namespace JauntyBadge.Data.Migrations
 {
     [DbContext(typeof(PracticeDb))]
-    [Migration("20261127073235_Wearing")]
+    [Migration("20261127075615_Wearing")]
     partial class Wearing
     {
         /// <inheritdoc />
@@ -877,6 +877,24 @@ namespace JauntyBadge.Data.Migrations
                     b.HasKey("Id");
 
                     b.ToTable("RuleBooks");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.StopsRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .HasColumnType("INTEGER");
+
+                    b.PrimitiveCollection<string>("Places")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Stops");
                 });
 
             modelBuilder.Entity("JauntyBadge.Data.Wearing.AppointmentRow", b =>

@@ -66,6 +66,19 @@ namespace JauntyBadge.Data.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "Stops",
+                columns: table => new
+                {
+                    Id = table.Column<int>(type: "INTEGER", nullable: false),
+                    Version = table.Column<long>(type: "INTEGER", nullable: false),
+                    Places = table.Column<string>(type: "TEXT", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_Stops", x => x.Id);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "WearingHabits",
                 columns: table => new
                 {
@@ -204,6 +217,9 @@ namespace JauntyBadge.Data.Migrations
 
             migrationBuilder.DropTable(
                 name: "Inspections");
+
+            migrationBuilder.DropTable(
+                name: "Stops");
 
             migrationBuilder.DropTable(
                 name: "WearPictures");

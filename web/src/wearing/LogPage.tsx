@@ -1,0 +1,226 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { signsQuery } from '../conditioning/tables';
+import { api, ask, words, type Schemas } from '../shared/api';
+import { dateText } from '../shared/dates';
+import { useDogChanged, useThisDog } from '../shared/dog';
+import { complain } from '../shared/notices';
+import { Waiting } from '../shared/Waiting';
+import { Why } from '../shared/Why';
+import { occasionMarks, occasionWords, rubWords } from '../shared/words';
+import { happyWearsQuery, lasting, useBalance, useTakeOut, useWears } from './useWearing';
+import { WearForm } from './WearForm';
+import { WearRooms } from './WearRooms';
+
+const BalanceChart = lazy(() => import('./BalanceChart').then((m) => ({ default: m.BalanceChart })));
+const FEW = 20;
+
+const verdictSays: Record<Schemas['BalanceVerdict'], string> = {
+  good: '● It still means good things',
+  warn: '◐ Mind what it comes to mean',
+  sour: '✕ It is becoming a sign of bad things',
+};
+
+/** What the muzzle has come to mean, and every wear behind that. */
+export function LogPage() {
+  const { dog } = useThisDog();
+  const balance = useBalance(dog.id);
+  return (
+    <Box>
+      <WearRooms dogId={dog.id} />
+      {balance.data ? <Balance balance={balance.data} /> : <Waiting query={balance} />}
+      <Log dogId={dog.id} />
+    </Box>
+  );
+}
+
+function Balance({ balance }: { balance: Schemas['BalanceDto'] }) {
+  if (balance.wears.length === 0 && balance.ratio === null)
+    return <Text fontSize="lg">Nothing worn yet. What each wear was to the dog will be weighed here.</Text>;
+  return (
+    <Flex gap={{ base: 4, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="start">
+      <Box w={{ lg: '22rem' }} flexShrink="0">
+        <Flex align="baseline" gap="2" color={balance.verdict === 'sour' ? 'stop' : 'fg'}>
+          <Text fontFamily="heading" fontWeight="800" fontSize="5rem" lineHeight="0.95">
+            {balance.ratio === null ? '–' : balance.ratio.toFixed(1)}
+          </Text>
+          <Text fontSize="lg">
+            {balance.ratio === null ? 'nothing stressful yet' : 'good to one bad'}{' '}
+            <Why basis={balance.basis} about="How many good wears to one bad" />
+          </Text>
+        </Flex>
+        <Heading as="h2" size="lg" mt="2">
+          {verdictSays[balance.verdict]}
+        </Heading>
+        {balance.says && <Text>{balance.says}</Text>}
+        {balance.ahead && (
+          <Box mt="3" borderLeftWidth="4px" borderColor={balance.ahead.happyOn.length > 0 ? 'accent' : 'border'} ps="3">
+            <Text fontWeight="700">Before it sours</Text>
+            <Text>{balance.ahead.says}</Text>
+            {balance.ahead.happyOn.length > 0 && (
+              <Text fontSize="sm">On: {balance.ahead.happyOn.map((d) => dateText(d, 'weekday')).join(', ')}</Text>
+            )}
+          </Box>
+        )}
+      </Box>
+      <Box flex="1" w="full">
+        <Suspense fallback={<Box h="240px" />}>
+          <BalanceChart balance={balance} />
+        </Suspense>
+        <Text fontSize="sm" color="fg.muted">
+          The line: good wears to one bad. Dashed: {balance.wanted} are wanted. Solid: under {balance.sours} it sours.
+          Below, each wear: {occasionMarks.fun} fun, {occasionMarks.ordinary} ordinary, {occasionMarks.stressful}{' '}
+          stressful. Waiting changes nothing; only wears do.
+        </Text>
+      </Box>
+    </Flex>
+  );
+}
+
+function Log({ dogId }: { dogId: string }) {
+  const wears = useWears(dogId);
+  const [search, setSearch] = useSearchParams();
+  const [adding, setAdding] = useState(false);
+  const [all, setAll] = useState(false);
+  const open = search.get('wear');
+  const close = () => setSearch({}, { replace: true });
+  if (!wears.data) return <Waiting query={wears} />;
+  return (
+    <Box as="section" mt="8" aria-label="Every wear">
+      <Flex align="baseline" gap="4" borderBottomWidth="2px" borderColor="fg" pb="1">
+        <Heading as="h2" size="lg">
+          Every wear
+        </Heading>
+        <Text fontWeight="700">{wears.data.length}</Text>
+        <Button size="sm" variant="outline" borderColor="border.strong" ms="auto" onClick={() => setAdding(true)}>
+          Enter one afterwards
+        </Button>
+      </Flex>
+      {adding && <WearForm dogId={dogId} wear={null} onLeave={() => setAdding(false)} />}
+      <ul>
+        {wears.data.slice(0, all ? undefined : FEW).map((w) => (
+          <li key={w.id}>
+            {open === w.id ? (
+              <WearForm dogId={dogId} wear={w} onLeave={close} />
+            ) : (
+              <Row dogId={dogId} wear={w} onOpen={() => setSearch({ wear: w.id }, { replace: true })} />
+            )}
+          </li>
+        ))}
+      </ul>
+      {wears.data.length > FEW && (
+        <Button size="sm" variant="ghost" onClick={() => setAll(!all)}>
+          {all ? 'Fewer' : `All ${wears.data.length}`}
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+function Row({ dogId, wear, onOpen }: { dogId: string; wear: Schemas['WearDto']; onOpen: () => void }) {
+  const happy = useQuery(happyWearsQuery);
+  const signs = useQuery(signsQuery);
+  const takeOut = useTakeOut(dogId);
+  const path = { params: { path: { id: dogId, wearId: wear.id } } };
+  const worn = wear.seconds === null ? null : lasting(wear.seconds);
+  const seen = wear.signs.map((s) => signs.data?.find((x) => x.id === s.signId)?.name ?? s.signId);
+  const said = [
+    happy.data?.find((h) => h.id === wear.happyId)?.name,
+    wear.forWhat,
+    wear.place,
+    wear.who,
+    wear.strap,
+    wear.treatPieces > 0 ? `${wear.treatPieces} treats` : null,
+  ].filter(Boolean);
+  return (
+    <Flex
+      gap="4"
+      py="2"
+      borderBottomWidth="1px"
+      borderColor="border"
+      align="start"
+      wrap={{ base: 'wrap', md: 'nowrap' }}
+    >
+      <Text w="8rem" flexShrink="0">
+        {dateText(wear.startedAt, 'weekday')}, {dateText(wear.startedAt, 'time')}
+      </Text>
+      <Box flex="1" minW="14rem">
+        <Text>
+          <b>
+            {worn ? `${worn.number} ${worn.unit}` : 'On now'},{' '}
+            <span aria-hidden="true">{occasionMarks[wear.occasion]}</span> {occasionWords[wear.occasion].toLowerCase()}
+          </b>
+          {wear.overCap && ' · longer than it was told'}
+        </Text>
+        {said.length > 0 && <Text fontSize="sm">{said.join(' · ')}</Text>}
+        {seen.length > 0 && (
+          <Text fontSize="sm" color={wear.worst === 'worried' || wear.worst === 'overThreshold' ? 'stop' : 'fg'}>
+            It showed: {seen.join(', ')}
+          </Text>
+        )}
+        {wear.rubs.length > 0 && (
+          <Text fontSize="sm" color="stop">
+            △ Marks: {wear.rubs.map((r) => rubWords[r].toLowerCase()).join(', ')}
+          </Text>
+        )}
+        {wear.note && <Text fontSize="sm">{wear.note}</Text>}
+      </Box>
+      {wear.hasPicture && (
+        <img src={`/api/dogs/${dogId}/wears/${wear.id}/picture`} alt="Taken at this wear" width={96} />
+      )}
+      <Flex gap="1" flexShrink="0">
+        <Button size="xs" variant="ghost" onClick={onOpen}>
+          Correct
+        </Button>
+        <AddPicture dogId={dogId} wearId={wear.id} />
+        <Button
+          size="xs"
+          variant="ghost"
+          onClick={() =>
+            void takeOut(
+              'The wear is out of the record.',
+              () => ask(api.DELETE('/api/dogs/{id}/wears/{wearId}', path)),
+              () => ask(api.POST('/api/dogs/{id}/wears/{wearId}/restore', path)),
+            )
+          }
+        >
+          Take out
+        </Button>
+      </Flex>
+    </Flex>
+  );
+}
+
+function AddPicture({ dogId, wearId }: { dogId: string; wearId: string }) {
+  const changed = useDogChanged();
+  const send = async (file: File) => {
+    const form = new FormData();
+    form.append('file', file);
+    try {
+      const sent = await fetch(`/api/dogs/${dogId}/wears/${wearId}/picture`, { method: 'POST', body: form });
+      if (!sent.ok) return complain(((await sent.json()) as { detail?: string }).detail ?? 'The picture was not kept.');
+      await changed(dogId);
+    } catch (error) {
+      complain(words(error));
+    }
+  };
+  return (
+    <Button asChild size="xs" variant="ghost">
+      <label>
+        Picture
+        <input
+          type="file"
+          hidden
+          accept="image/jpeg,image/png,image/webp"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (file) void send(file);
+            event.target.value = '';
+          }}
+        />
+      </label>
+    </Button>
+  );
+}

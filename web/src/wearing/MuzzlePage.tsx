@@ -1,0 +1,177 @@
+import { Box, Button, Flex, Heading, Text, Textarea } from '@chakra-ui/react';
+import { useState } from 'react';
+import { api, ask, words, type Schemas } from '../shared/api';
+import { dateText } from '../shared/dates';
+import { useDogChanged, useThisDog } from '../shared/dog';
+import { notify } from '../shared/notices';
+import { Waiting } from '../shared/Waiting';
+import { useInspections, useTakeOut } from './useWearing';
+import { Spare } from './Habits';
+import { WearRooms } from './WearRooms';
+
+/** The muzzle itself: its state, the checklist, and what was found before. */
+export function MuzzlePage() {
+  const { dog } = useThisDog();
+  const state = useInspections(dog.id);
+  return (
+    <Box maxW="46rem">
+      <WearRooms dogId={dog.id} />
+      {!state.data ? (
+        <Waiting query={state} />
+      ) : state.data.muzzle === null ? (
+        <Text fontSize="lg">No muzzle is chosen yet: there is nothing to inspect.</Text>
+      ) : (
+        <>
+          <Heading as="h2" size="2xl">
+            {state.data.muzzle}
+          </Heading>
+          <Text
+            fontSize="xl"
+            fontWeight="700"
+            color={state.data.due === 'outOfUse' ? 'stop' : 'fg'}
+            role={state.data.due === 'outOfUse' ? 'alert' : undefined}
+          >
+            {state.data.due === 'outOfUse' ? '⬣ ' : state.data.due === 'notYet' ? '' : '◐ '}
+            {state.data.says}
+          </Text>
+          <Spare dogId={dog.id} />
+          <Checklist dogId={dog.id} checks={state.data.checks} />
+          <Earlier dogId={dog.id} inspections={state.data.inspections} checks={state.data.checks} />
+        </>
+      )}
+    </Box>
+  );
+}
+
+function Checklist({ dogId, checks }: { dogId: string; checks: Schemas['InspectionCheck'][] }) {
+  const [answers, setAnswers] = useState<Record<string, boolean>>({});
+  const [note, setNote] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const changed = useDogChanged();
+  const failed = checks.filter((c) => answers[c.id] === false).map((c) => c.id);
+  const all = checks.every((c) => answers[c.id] !== undefined);
+  const keep = async () => {
+    setProblem(null);
+    try {
+      await ask(
+        api.POST('/api/dogs/{id}/inspections', {
+          params: { path: { id: dogId } },
+          body: { failed, note: note || null },
+        }),
+      );
+      await changed(dogId);
+      notify(failed.length === 0 ? 'Inspected: fine.' : 'Inspected: out of use until it is mended.');
+      setAnswers({});
+      setNote('');
+    } catch (error) {
+      setProblem(words(error));
+    }
+  };
+  return (
+    <Box as="section" aria-label="Inspect it" mt="5">
+      <Heading as="h3" size="lg">
+        Inspect it, off the dog
+      </Heading>
+      <ol>
+        {checks.map((check) => (
+          <Flex as="li" key={check.id} gap="3" py="2" align="center" borderTopWidth="1px" borderColor="border">
+            <Box flex="1">
+              <Text fontWeight="700">{check.name}</Text>
+              <Text fontSize="sm" color="fg.muted">
+                {check.fine}
+              </Text>
+            </Box>
+            <Flex gap="2" role="group" aria-label={check.name}>
+              {([true, false] as const).map((fine) => (
+                <Button
+                  key={String(fine)}
+                  minW="16"
+                  minH="12"
+                  variant={answers[check.id] === fine ? 'solid' : 'outline'}
+                  colorPalette={answers[check.id] === fine && !fine ? 'brick' : 'spruce'}
+                  borderColor="border.strong"
+                  aria-pressed={answers[check.id] === fine}
+                  onClick={() => setAnswers({ ...answers, [check.id]: fine })}
+                >
+                  {fine ? '✓ Fine' : '✕ Not'}
+                </Button>
+              ))}
+            </Flex>
+          </Flex>
+        ))}
+      </ol>
+      <Box as="label" display="block" mt="2">
+        <Text fontWeight="700">What was found</Text>
+        <Textarea rows={2} borderColor="border.strong" value={note} onChange={(e) => setNote(e.target.value)} />
+      </Box>
+      <Flex mt="3" gap="4" align="center" wrap="wrap">
+        <Button size="lg" colorPalette="marigold" disabled={!all} onClick={() => void keep()}>
+          Keep this inspection
+        </Button>
+        <Text role="status">
+          {Object.keys(answers).length} of {checks.length} looked at
+          {failed.length > 0 && <b>: it goes out of use</b>}
+        </Text>
+      </Flex>
+      {problem && (
+        <Text role="alert" color="stop" fontWeight="700">
+          △ {problem}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+function Earlier({
+  dogId,
+  inspections,
+  checks,
+}: {
+  dogId: string;
+  inspections: Schemas['InspectionDto'][];
+  checks: Schemas['InspectionCheck'][];
+}) {
+  const takeOut = useTakeOut(dogId);
+  if (inspections.length === 0) return null;
+  return (
+    <Box as="section" aria-label="Earlier inspections" mt="7">
+      <Heading as="h3" size="lg">
+        Earlier
+      </Heading>
+      <ul>
+        {inspections.map((i) => {
+          const path = { params: { path: { id: dogId, inspectionId: i.id } } };
+          return (
+            <Flex as="li" key={i.id} gap="4" py="2" borderTopWidth="1px" borderColor="border">
+              <Text w="8rem" flexShrink="0">
+                {dateText(i.at, 'short')}
+              </Text>
+              <Box flex="1">
+                <Text color={i.failed.length > 0 ? 'stop' : 'fg'}>
+                  <b>{i.muzzle}</b>:{' '}
+                  {i.failed.length === 0
+                    ? '✓ fine'
+                    : `✕ ${i.failed.map((f) => checks.find((c) => c.id === f)?.name.toLowerCase() ?? f).join(', ')}`}
+                </Text>
+                {i.note && <Text fontSize="sm">{i.note}</Text>}
+              </Box>
+              <Button
+                size="xs"
+                variant="ghost"
+                onClick={() =>
+                  void takeOut(
+                    'The inspection is out of the record.',
+                    () => ask(api.DELETE('/api/dogs/{id}/inspections/{inspectionId}', path)),
+                    () => ask(api.POST('/api/dogs/{id}/inspections/{inspectionId}/restore', path)),
+                  )
+                }
+              >
+                Take out
+              </Button>
+            </Flex>
+          );
+        })}
+      </ul>
+    </Box>
+  );
+}

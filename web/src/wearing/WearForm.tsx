@@ -1,0 +1,214 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { FormProvider } from 'react-hook-form';
+import type { Schemas } from '../shared/api';
+import { dateText, readDay } from '../shared/dates';
+import { useDogChanged } from '../shared/dog';
+import { ChoiceField, DayText, LongField, SeveralField, TextField } from '../shared/form/fields';
+import { sayByField } from '../shared/form/refuse';
+import { readNumber } from '../shared/numbers';
+import { differences } from '../shared/saving/differences';
+import { FormEnd } from '../shared/saving/FormEnd';
+import { useKeptForm } from '../shared/saving/useKeptForm';
+import { useSubmit } from '../shared/saving/useSubmit';
+import { entries, occasionWords, rubWords } from '../shared/words';
+import { draftOfWear, wearDocument, wearKey, type WearDraft } from './documents';
+import { happyWearsQuery, useTreats } from './useWearing';
+
+type Wear = Schemas['WearDto'];
+
+interface Sheet {
+  day: string;
+  time: string;
+  minutes: string;
+  occasion: string;
+  happyId: string;
+  place: string;
+  forWhat: string;
+  who: string;
+  strap: string;
+  rubs: string[];
+  treatPieces: string;
+  note: string;
+}
+
+const labels: Record<keyof Sheet, string> = {
+  day: 'Day',
+  time: 'Put on at',
+  minutes: 'Minutes',
+  occasion: 'To the dog it was',
+  happyId: 'What was done',
+  place: 'Where',
+  forWhat: 'For what',
+  who: 'Who was with it',
+  strap: 'Strap',
+  rubs: 'Marks',
+  treatPieces: 'Treats, pieces',
+  note: 'Anything else',
+};
+
+const sheetOf = (wear: Wear | null): Sheet => {
+  const start = wear ? new Date(wear.startedAt) : new Date();
+  return {
+    day: dateText(start, 'short'),
+    time: `${String(start.getHours()).padStart(2, '0')}:${String(start.getMinutes()).padStart(2, '0')}`,
+    minutes: wear?.seconds == null ? '' : String(Math.round((wear.seconds / 60) * 10) / 10),
+    occasion: wear?.occasion ?? 'ordinary',
+    happyId: wear?.happyId ?? '',
+    place: wear?.place ?? '',
+    forWhat: wear?.forWhat ?? '',
+    who: wear?.who ?? '',
+    strap: wear?.strap ?? '',
+    rubs: wear?.rubs ?? [],
+    treatPieces: wear && wear.treatPieces > 0 ? String(wear.treatPieces) : '',
+    note: wear?.note ?? '',
+  };
+};
+
+/** What is wrong with what was typed, by field. */
+function problemsOf(sheet: Sheet): Record<string, string> {
+  const problems: Record<string, string> = {};
+  if (!readDay(sheet.day)) problems.day = 'A day, please, such as ' + dateText(new Date(), 'short') + '.';
+  if (!/^([01]?\d|2[0-3]):[0-5]\d$/.test(sheet.time.trim())) problems.time = 'A time, please, such as 14:05.';
+  const minutes = readNumber(sheet.minutes);
+  if (minutes === null || !(minutes >= 0)) problems.minutes = 'How many minutes was it on?';
+  const pieces = readNumber(sheet.treatPieces);
+  if (pieces !== null && !(Number.isInteger(pieces) && pieces >= 0)) problems.treatPieces = 'A whole number of pieces.';
+  return problems;
+}
+
+/** The sheet as the server takes it; what is not asked here stays as it was. */
+function draftOf(sheet: Sheet, wear: Wear | null): WearDraft {
+  const [hours = 0, minutes = 0] = sheet.time.split(':').map(Number);
+  const typed = new Date(`${readDay(sheet.day) ?? ''}T00:00`);
+  typed.setHours(hours, minutes);
+  // A time that was not touched keeps its seconds.
+  const same = wear && sheetOf(wear).day === sheet.day && sheetOf(wear).time === sheet.time;
+  const start = same ? new Date(wear.startedAt) : typed;
+  const lasted =
+    wear?.seconds != null && sheetOf(wear).minutes === sheet.minutes
+      ? wear.seconds * 1000
+      : (readNumber(sheet.minutes) ?? 0) * 60_000;
+  const empty = {
+    exercise: false,
+    capMinutes: null,
+    signs: [],
+    treatId: null,
+  };
+  return {
+    ...empty,
+    ...(wear ? draftOfWear(wear) : {}),
+    startedAt: start.toISOString(),
+    endedAt: new Date(start.getTime() + lasted).toISOString(),
+    occasion: sheet.occasion as Schemas['Occasion'],
+    happyId: sheet.happyId || null,
+    place: sheet.place || null,
+    forWhat: sheet.forWhat || null,
+    who: sheet.who || null,
+    strap: sheet.strap || null,
+    rubs: sheet.rubs as Schemas['RubPlace'][],
+    treatPieces: readNumber(sheet.treatPieces) ?? 0,
+    note: sheet.note || null,
+  };
+}
+
+/** A wear entered afterwards, or corrected. */
+export function WearForm({ dogId, wear, onLeave }: { dogId: string; wear: Wear | null; onLeave: () => void }) {
+  const kept = useKeptForm<Sheet>(`wear/${dogId}.${wear?.id ?? 'new'}`, sheetOf(wear), wear?.version ?? 0);
+  const { form } = kept;
+  const happy = useQuery(happyWearsQuery);
+  const treats = useTreats(dogId);
+  const sending = useSubmit<Wear, Sheet>(form, 'day');
+  const changed = useDogChanged();
+  const leave = () => {
+    kept.drop();
+    onLeave();
+  };
+  const save = async (version = kept.version) => {
+    const sheet = form.getValues();
+    const problems = problemsOf(sheet);
+    form.clearErrors();
+    sayByField(form, problems);
+    if (Object.keys(problems).length > 0) return;
+    // The server's names for what is typed here in two fields.
+    const named = { startedAt: 'day', endedAt: 'minutes' } as const;
+    const id = wear?.id ?? crypto.randomUUID();
+    const saved = await sending.submit(() => wearDocument.send(wearKey(dogId, id), draftOf(sheet, wear), version));
+    for (const [theirs, ours] of Object.entries(named)) {
+      const said = form.getFieldState(theirs as keyof Sheet).error?.message;
+      if (said) form.setError(ours, { type: 'refused', message: said });
+    }
+    if (!saved) return;
+    await changed(dogId);
+    leave();
+  };
+  return (
+    <FormProvider {...form}>
+      <Box borderWidth="1px" borderColor="border.strong" borderRadius="md" p="4" my="3">
+        <Heading as="h3" size="md" mb="2">
+          {wear ? 'This wear' : 'A wear afterwards'}
+        </Heading>
+        <Flex gap="4" wrap="wrap" align="start">
+          <Box w="9rem">
+            <DayText size="sm" name="day" label={labels.day} />
+          </Box>
+          <Box w="6rem">
+            <TextField size="sm" name="time" label={labels.time} />
+          </Box>
+          <Box w="6rem">
+            <TextField size="sm" name="minutes" label={labels.minutes} inputMode="decimal" />
+          </Box>
+          <Box w="10rem">
+            <ChoiceField<Sheet> size="sm" name="occasion" label={labels.occasion} options={entries(occasionWords)} />
+          </Box>
+          <Box w="15rem">
+            <ChoiceField<Sheet>
+              size="sm"
+              name="happyId"
+              label={labels.happyId}
+              none="Something else"
+              options={(happy.data ?? []).map((h) => [h.id, h.name])}
+            />
+          </Box>
+          <Box w="12rem">
+            <TextField size="sm" name="place" label={labels.place} />
+          </Box>
+          <Box w="12rem">
+            <TextField size="sm" name="forWhat" label={labels.forWhat} />
+          </Box>
+          <Box w="10rem">
+            <TextField size="sm" name="who" label={labels.who} />
+          </Box>
+          <Box w="10rem">
+            <TextField size="sm" name="strap" label={labels.strap} />
+          </Box>
+          <Box w="10rem">
+            <TextField
+              size="sm"
+              name="treatPieces"
+              label={labels.treatPieces}
+              inputMode="numeric"
+              {...(treats.data?.treat ? { help: treats.data.treat } : {})}
+            />
+          </Box>
+        </Flex>
+        <Box mt="3">
+          <SeveralField name="rubs" legend="Marks it left" options={entries(rubWords)} />
+        </Box>
+        <Box mt="3">
+          <LongField name="note" label={labels.note} rows={2} />
+        </Box>
+        <FormEnd
+          does="Keep it"
+          kept={kept}
+          sending={sending}
+          says={() => 'This wear was changed by someone else in the meantime.'}
+          differences={(theirs) => differences(labels, form.getValues(), sheetOf(theirs))}
+          onSave={save}
+          onTakeTheirs={leave}
+          onLeave={leave}
+        />
+      </Box>
+    </FormProvider>
+  );
+}

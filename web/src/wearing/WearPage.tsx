@@ -1,0 +1,362 @@
+import { Box, Button, Checkbox, Flex, Heading, Input, Link, Text } from '@chakra-ui/react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import { api, ask, fieldsOf, type Schemas } from '../shared/api';
+import { Small } from '../shared/Amount';
+import { Cautions } from '../shared/Cautions';
+import { Choice } from '../shared/Choice';
+import { dateText } from '../shared/dates';
+import { useThisDog } from '../shared/dog';
+import { keys } from '../shared/keys';
+import { readNumber } from '../shared/numbers';
+import { Waiting } from '../shared/Waiting';
+import { Why } from '../shared/Why';
+import { entries, occasionMarks, occasionWords } from '../shared/words';
+import { RunningWear } from './RunningWear';
+import { useRunningWear } from './useRunningWear';
+import { lasting, useLimit, useWears, useWeather, type Limit } from './useWearing';
+import { WearRooms } from './WearRooms';
+
+/** How long now: one number, what decides it, and the wear itself with its countdown. */
+export function WearPage() {
+  const { dog } = useThisDog();
+  const wears = useWears(dog.id);
+  const { running, ended, start, end } = useRunningWear(dog.id, dog.name, wears.data);
+  return (
+    <Box>
+      <WearRooms dogId={dog.id} />
+      {running ? (
+        <RunningWear key={running.id} dog={dog} wear={running} onEnded={() => end(running.id)} />
+      ) : (
+        <>
+          {ended && (
+            <Text role="status" mb="4" fontSize="lg">
+              Off, and noted.{' '}
+              <Link asChild color="fg" textDecoration="underline">
+                <RouterLink to={`/dogs/${dog.id}/wear/log?wear=${ended}`}>
+                  Say more of it: marks, treats, where
+                </RouterLink>
+              </Link>
+            </Text>
+          )}
+          <BeforeWear dogId={dog.id} onStart={start} />
+        </>
+      )}
+    </Box>
+  );
+}
+
+function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typeof useRunningWear>['start'] }) {
+  const [exercise, setExercise] = useState(false);
+  const [place, setPlace] = useState<string | null>(null);
+  const [occasion, setOccasion] = useState<Schemas['Occasion']>('ordinary');
+  const limit = useLimit(dogId, exercise, place);
+  if (!limit.data) return <Waiting query={limit} />;
+  const { data } = limit;
+  const begin = (happy: Schemas['HappyWear'] | null) =>
+    onStart({
+      occasion: happy ? 'fun' : occasion,
+      happyId: happy?.id ?? null,
+      exercise: exercise || happy?.exercise === true,
+      capMinutes: data.seconds / 60,
+      strap: data.strap,
+      place: data.weather?.place ?? null,
+    });
+  return (
+    <Flex gap={{ base: 6, lg: 12 }} direction={{ base: 'column', lg: 'row' }} align="start">
+      <Box flex="1" maxW="34rem" w="full">
+        {data.muzzle === null ? (
+          <Text fontSize="lg">
+            No muzzle is chosen yet.{' '}
+            <Link asChild color="fg" textDecoration="underline">
+              <RouterLink to={`/dogs/${dogId}/fit`}>Choose one in the fitting room</RouterLink>
+            </Link>
+          </Text>
+        ) : (
+          <Text>
+            {data.muzzle}
+            {data.strap && `, ${data.strap}`}
+          </Text>
+        )}
+        <Cap limit={data} />
+        <Flex gap="2" mt="4" role="group" aria-label="What is it to the dog?">
+          {entries(occasionWords).map(([id, text]) => (
+            <Button
+              key={id}
+              flex="1"
+              minH="12"
+              variant={occasion === id ? 'solid' : 'outline'}
+              borderColor="border.strong"
+              aria-pressed={occasion === id}
+              onClick={() => setOccasion(id)}
+            >
+              <span aria-hidden="true">{occasionMarks[id]}</span> {text}
+            </Button>
+          ))}
+        </Flex>
+        <Checkbox.Root mt="3" checked={exercise} onCheckedChange={(e) => setExercise(e.checked === true)}>
+          <Checkbox.HiddenInput />
+          <Checkbox.Control borderColor="border.strong" />
+          <Checkbox.Label>It will run, play or work</Checkbox.Label>
+        </Checkbox.Root>
+        <Button
+          mt="4"
+          w="full"
+          size="xl"
+          h="16"
+          fontSize="xl"
+          colorPalette="marigold"
+          disabled={data.seconds === 0}
+          onClick={() => begin(null)}
+        >
+          Put on now
+        </Button>
+        {data.seconds === 0 && (
+          <Text mt="2" color="fg.muted">
+            In an emergency it may have to be worn all the same: enter it in the log afterwards, and call the
+            veterinarian.
+          </Text>
+        )}
+        {data.next && data.seconds > 0 && (
+          <Box mt="6" borderLeftWidth="4px" borderColor="accent" ps="4">
+            <Text fontWeight="700">The next happy wear: {data.next.name.toLowerCase()}</Text>
+            <Text>{data.next.how}</Text>
+            <Button size="sm" mt="1" variant="outline" borderColor="border.strong" onClick={() => begin(data.next)}>
+              Put on for that
+            </Button>
+          </Box>
+        )}
+        <Box mt="6">
+          <Cautions cautions={data.cautions} />
+        </Box>
+      </Box>
+      <Box flex="1" w="full">
+        <Heading as="h2" size="lg">
+          What decides it
+        </Heading>
+        <Lines limit={data} />
+        <WeatherHere limit={data} place={place} onPlace={setPlace} />
+        <DayAhead limit={data} />
+      </Box>
+    </Flex>
+  );
+}
+
+function Cap({ limit }: { limit: Limit }) {
+  const { number, unit } = lasting(limit.seconds);
+  return (
+    <Box role="status" mt="2">
+      <Flex align="baseline" gap="2" color={limit.seconds === 0 ? 'stop' : 'fg'}>
+        <Text fontFamily="heading" fontWeight="800" fontSize="7rem" lineHeight="0.9" letterSpacing="-0.04em">
+          {limit.seconds === 0 ? '0' : number}
+        </Text>
+        <Text fontFamily="heading" fontWeight="700" fontSize="2xl">
+          {limit.seconds === 0 ? 'min' : unit}
+        </Text>
+      </Flex>
+      <Text fontSize="xl" fontWeight="700" mt="2" color={limit.seconds === 0 ? 'stop' : 'fg'}>
+        {limit.seconds === 0 && '⬣ '}
+        {limit.headline}
+      </Text>
+      <Text>{limit.lines[0]?.says}.</Text>
+      {limit.caution && (
+        <Text borderLeftWidth="4px" borderColor="stop" ps="3" mt="3">
+          {limit.caution}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+function Lines({ limit }: { limit: Limit }) {
+  return (
+    <Box as="ul" mt="1">
+      {limit.lines.map((line, i) => {
+        const { number, unit } = lasting(line.seconds);
+        return (
+          <Flex as="li" key={line.says} gap="3" py="1.5" align="center" borderBottomWidth="1px" borderColor="border">
+            <Text
+              w="5rem"
+              flexShrink="0"
+              textAlign="end"
+              fontWeight={i === 0 ? 700 : 400}
+              fontSize={i === 0 ? 'xl' : 'md'}
+            >
+              {line.seconds === 0 ? '0' : `${number} ${unit}`}
+            </Text>
+            <Text flex="1" fontWeight={i === 0 ? 700 : 400}>
+              {line.says}
+            </Text>
+            <Why basis={line.basis} about={line.says} />
+          </Flex>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** The weather it is judged by, and a reading by hand. */
+function WeatherHere({
+  limit,
+  place,
+  onPlace,
+}: {
+  limit: Limit;
+  place: string | null;
+  onPlace: (p: string | null) => void;
+}) {
+  const weather = useWeather();
+  const queries = useQueryClient();
+  const [typing, setTyping] = useState(false);
+  const [typed, setTyped] = useState({ air: '', humidity: '', place: '' });
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const read = limit.weather;
+  const places = (weather.data?.latest ?? []).map((r) => r.place).filter((p): p is string => p !== null);
+  const send = async () => {
+    const [airC, humidityPercent] = [readNumber(typed.air), readNumber(typed.humidity)];
+    try {
+      const kept = await ask(
+        api.POST('/api/weather/readings', {
+          body: {
+            airC: Number.isFinite(airC) ? airC : null,
+            humidityPercent: Number.isFinite(humidityPercent) ? humidityPercent : null,
+            place: typed.place || null,
+          },
+        }),
+      );
+      setTyping(false);
+      setErrors({});
+      onPlace(kept.place);
+      await queries.invalidateQueries({ queryKey: keys.weather() });
+      await queries.invalidateQueries({ queryKey: keys.dogs() });
+    } catch (error) {
+      setErrors(fieldsOf(error, 'airC'));
+    }
+  };
+  return (
+    <Box as="section" aria-label="Weather" mt="7">
+      <Heading as="h2" size="lg">
+        How warm it is
+      </Heading>
+      {read ? (
+        <Text>
+          <b>
+            {read.airC.toFixed(1)} °C, {Math.round(read.humidityPercent)} %
+          </b>{' '}
+          at {dateText(read.at, 'time')}
+          {read.place && `, ${read.place}`}, {read.byHand ? 'read by hand' : 'from the station'}
+          {read.stale && <b> △ stale</b>}
+        </Text>
+      ) : null}
+      <Text>{limit.heatSays}</Text>
+      {weather.data && !weather.data.connected && (
+        <Text>
+          <b>△ The station is silent.</b> It is tried again by itself; a reading by hand counts the same.
+        </Text>
+      )}
+      <Flex gap="3" mt="2" wrap="wrap" align="end">
+        {places.length > 1 && (
+          <Choice
+            size="sm"
+            width="14rem"
+            label="Where"
+            value={place ?? ''}
+            none="The newest reading"
+            options={places.map((p) => [p, p])}
+            onChange={(p) => onPlace(p === '' ? null : p)}
+          />
+        )}
+        {!typing && (
+          <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => setTyping(true)}>
+            Read it by hand
+          </Button>
+        )}
+      </Flex>
+      {typing && (
+        <Flex
+          as="form"
+          gap="3"
+          mt="3"
+          wrap="wrap"
+          align="start"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void send();
+          }}
+        >
+          <Small label="Air, °C" error={errors.airC ?? null}>
+            <Input
+              size="sm"
+              w="5rem"
+              inputMode="decimal"
+              borderColor="border.strong"
+              value={typed.air}
+              onChange={(e) => setTyped({ ...typed, air: e.target.value })}
+            />
+          </Small>
+          <Small label="Humidity, %" error={errors.humidityPercent ?? null}>
+            <Input
+              size="sm"
+              w="5rem"
+              inputMode="decimal"
+              borderColor="border.strong"
+              value={typed.humidity}
+              onChange={(e) => setTyped({ ...typed, humidity: e.target.value })}
+            />
+          </Small>
+          <Small label="Where" error={errors.place ?? null}>
+            <Input
+              size="sm"
+              w="10rem"
+              borderColor="border.strong"
+              placeholder="waiting room, car …"
+              value={typed.place}
+              onChange={(e) => setTyped({ ...typed, place: e.target.value })}
+            />
+          </Small>
+          <Flex gap="2" pt="5">
+            <Button size="sm" type="submit" colorPalette="marigold">
+              Keep it
+            </Button>
+            <Button size="sm" variant="ghost" onClick={() => setTyping(false)}>
+              Leave it
+            </Button>
+          </Flex>
+        </Flex>
+      )}
+    </Box>
+  );
+}
+
+/** When it is cool enough: the stretches of the day ahead. */
+function DayAhead({ limit }: { limit: Limit }) {
+  if (limit.ahead.length === 0) return null;
+  return (
+    <Box as="section" aria-label="The day ahead" mt="7">
+      <Heading as="h2" size="lg">
+        When is it cool enough?
+      </Heading>
+      <Box as="ul" mt="1">
+        {limit.ahead.map((s) => {
+          const { number, unit } = lasting(s.seconds);
+          return (
+            <Flex as="li" key={s.from} gap="3" py="1" borderBottomWidth="1px" borderColor="border">
+              <Text w="11rem" flexShrink="0">
+                {dateText(s.from, 'time')}–{dateText(s.to, 'time')}
+                {dateText(s.to, 'tick') !== dateText(new Date(), 'tick') && ' tomorrow'}
+              </Text>
+              <Text w="5rem" flexShrink="0" textAlign="end" fontWeight="700" color={s.seconds === 0 ? 'stop' : 'fg'}>
+                {s.seconds === 0 ? '⬣ 0' : `${number} ${unit}`}
+              </Text>
+              <Text flex="1">{s.says}</Text>
+            </Flex>
+          );
+        })}
+      </Box>
+      <Text fontSize="sm" color="fg.muted">
+        By what the station foretells; read the weather again before you go.
+      </Text>
+    </Box>
+  );
+}

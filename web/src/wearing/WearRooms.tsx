@@ -1,0 +1,31 @@
+import { Flex, Link } from '@chakra-ui/react';
+import { NavLink } from 'react-router';
+
+const parts = [
+  { path: '', label: 'Now' },
+  { path: '/log', label: 'Log and balance' },
+  { path: '/treats', label: 'Treats' },
+  { path: '/muzzle', label: 'Muzzle' },
+  { path: '/visits', label: 'Visits' },
+] as const;
+
+/** The parts of the wearing room. */
+export function WearRooms({ dogId }: { dogId: string }) {
+  return (
+    <Flex as="nav" aria-label="Wearing" gap={{ base: 3, md: 5 }} mb="5" wrap="wrap">
+      {parts.map((part) => (
+        <Link
+          key={part.path}
+          asChild
+          color="fg"
+          py="1"
+          css={{ '&[aria-current=page]': { boxShadow: '0 2px 0 var(--chakra-colors-accent)', fontWeight: 700 } }}
+        >
+          <NavLink to={`/dogs/${dogId}/wear${part.path}`} end>
+            {part.label}
+          </NavLink>
+        </Link>
+      ))}
+    </Flex>
+  );
+}

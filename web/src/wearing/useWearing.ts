@@ -1,0 +1,106 @@
+import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query';
+import { api, ask, words, type Schemas } from '../shared/api';
+import { useDogChanged } from '../shared/dog';
+import { keys } from '../shared/keys';
+import { complain, notify } from '../shared/notices';
+
+const MINUTE_MS = 60_000;
+
+/** How long now: asked again each minute, for the weather changes. */
+export const useLimit = (dogId: string, exercise: boolean, place: string | null) =>
+  useQuery({
+    queryKey: keys.ofDog(dogId, 'wear-limit', exercise, place),
+    queryFn: ({ signal }) =>
+      ask(
+        api.POST('/api/dogs/{id}/wearing/limit', {
+          signal,
+          params: { path: { id: dogId } },
+          body: { exercise, place },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    refetchInterval: MINUTE_MS,
+  });
+
+export const useWears = (dogId: string) =>
+  useQuery({
+    queryKey: keys.ofDog(dogId, 'wears'),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/wears', { signal, params: { path: { id: dogId } } })),
+  });
+
+export const useBalance = (dogId: string) =>
+  useQuery({
+    queryKey: keys.ofDog(dogId, 'balance'),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/balance', { signal, params: { path: { id: dogId } } })),
+  });
+
+export const useTreats = (dogId: string) =>
+  useQuery({
+    queryKey: keys.ofDog(dogId, 'treats'),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/treats', { signal, params: { path: { id: dogId } } })),
+  });
+
+export const useHabits = (dogId: string) =>
+  useQuery({
+    queryKey: keys.ofDog(dogId, 'habits'),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/habits', { signal, params: { path: { id: dogId } } })),
+  });
+
+export const useInspections = (dogId: string) =>
+  useQuery({
+    queryKey: keys.ofDog(dogId, 'inspections'),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/inspections', { signal, params: { path: { id: dogId } } })),
+  });
+
+export const useAppointments = (dogId: string) =>
+  useQuery({
+    queryKey: keys.ofDog(dogId, 'appointments'),
+    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/appointments', { signal, params: { path: { id: dogId } } })),
+  });
+
+/** What a dog may love to do in its muzzle. */
+export const happyWearsQuery = queryOptions({
+  queryKey: keys.happyWears(),
+  queryFn: ({ signal }) => ask(api.GET('/api/happy-wears', { signal })),
+  staleTime: Infinity,
+});
+
+export const useWeather = () =>
+  useQuery({
+    queryKey: keys.weather(),
+    queryFn: ({ signal }) => ask(api.GET('/api/weather', { signal })),
+    refetchInterval: MINUTE_MS,
+  });
+
+/** Takes something of a dog's record out, with a way back. */
+export function useTakeOut(dogId: string) {
+  const changed = useDogChanged();
+  return async (says: string, out: () => Promise<unknown>, back: () => Promise<unknown>) => {
+    try {
+      await out();
+      await changed(dogId);
+      notify(says, () => {
+        void back().then(
+          () => changed(dogId),
+          (error: unknown) => complain(words(error)),
+        );
+      });
+    } catch (error) {
+      complain(words(error));
+    }
+  };
+}
+
+/** A time as it is said: whole minutes, seconds under two minutes; never more than there is. */
+export const lasting = (seconds: number): { number: string; unit: string } =>
+  seconds > 0 && seconds < 120 && seconds % 60 !== 0
+    ? { number: `${Math.floor(seconds)}`, unit: 's' }
+    : { number: `${Math.floor(seconds / 60)}`, unit: 'min' };
+
+/** A clock of minutes and seconds, such as 4:09. */
+export const clockText = (seconds: number) => {
+  const whole = Math.floor(Math.abs(seconds));
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+};
+
+export type Limit = Schemas['WearLimitDto'];
