@@ -12,7 +12,6 @@ public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPra
         {
             var round = (await first.GetAsync("/api/round"))["cards"]!.AsArray();
             Assert.True(round.Count >= 6);
-            string[] Of(Func<JsonNode, string> pick) => [.. round.Select(c => pick(c!)).Distinct().Order()];
             Assert.Equal(["fit", "measure", "rest", "session"], Of(c => c["next"]!["kind"]!.GetValue<string>()));
             Assert.Equal(6, round.SelectMany(c => c!["purposes"]!.AsArray()).Select(p => p!.GetValue<string>()).Distinct().Count());
             var dogs = new List<Answer>();
@@ -49,6 +48,24 @@ public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPra
         Assert.Contains(
             (await server.GetAsync($"{ids["Bracken"]}/bench"))["findings"]!.AsArray(),
             f => f!["message"]!.GetValue<string>().Contains("9 earlier dogs", StringComparison.Ordinal)
+        );
+    }
+
+    /// <summary>A month and more of wears, one balance about to sour, one muzzle that failed, and a warm afternoon.</summary>
+    [Fact]
+    public async Task The_demo_practice_shows_what_wearing_can_come_to()
+    {
+        using var server = filled.Open();
+        var ids = (await server.GetAsync("/api/round"))["cards"]!.AsArray().ToDictionary(c => c!["name"]!.GetValue<string>(), c => $"/api/dogs/{c!["id"]}");
+        var worn = (await server.GetAsync($"{ids["Otis"]}/wears")).Json.AsArray();
+        Assert.True(worn.Count > 15 && worn.Min(w => w!["startedAt"]!.GetValue<DateTime>()) < server.Clock.GetUtcNow().AddDays(-31));
+        var juno = await server.GetAsync($"{ids["Juno"]}/balance");
+        Assert.True(juno["ahead"]!["after"]!.GetValue<double>() < 3 && juno["ahead"]!["happyOn"]!.AsArray().Count > 0);
+        Assert.Equal("outOfUse", (await server.GetAsync($"{ids["Admiral"]}/inspections")).Text("due"));
+        var day = new DateTimeOffset(server.Today, new(15, 0), TimeSpan.Zero);
+        Assert.All(
+            Enumerable.Range(0, 7).Select(d => new Devices.StandInStation(server.Clock).WeatherAt(day.AddDays(d))),
+            w => Assert.InRange(w.WetBulb!.Value.DegreesCelsius, 17, 23)
         );
     }
 

@@ -256,7 +256,21 @@ public sealed class WearingTests : IDisposable
         Assert.Equal(HttpStatusCode.OK, failed.Status);
         Assert.Equal("outOfUse", (await server.GetAsync($"{dog}/inspections")).Text("due"));
         Assert.Equal("Muzzle out of use", (await server.GetAsync(dog))["things"]![0]!["title"]!.GetValue<string>());
-        Assert.Equal(0, (await server.PostAsync($"{dog}/wearing/limit", new { })).Number("seconds"));
+        await server.PostAsync(
+            $"{dog}/plan/position",
+            new
+            {
+                stepId = "worn-step",
+                target = 0,
+                note = "Wears one from its last home.",
+            }
+        );
+        var unworn = await server.PostAsync($"{dog}/wearing/limit", new { });
+        Assert.Equal((0.0, 0), (unworn.Number("seconds"), unworn["ahead"]!.AsArray().Count));
+        await server.PutAsync($"{dog}/habits", new { hasSpare = true });
+        var spare = await server.PostAsync($"{dog}/wearing/limit", new { });
+        Assert.True(spare.Number("seconds") > 0);
+        Assert.Contains("put on the spare", spare.Text("caution"), StringComparison.Ordinal);
         Assert.Equal(
             "cannotWait",
             (await server.GetAsync("/api/round"))["cards"]!.AsArray().Single(c => dog.EndsWith(c!["id"]!.GetValue<string>(), StringComparison.Ordinal))![

@@ -82,12 +82,15 @@ public static class WearingWords
             _ => "its mass",
         };
 
+    /// <summary>Good wears to one bad as they are said: cut, not rounded, so that what is under a bound never reads as if it were at it.</summary>
+    public static string Ratio(double ratio) => (Math.Floor(ratio * 10 + 1e-6) / 10).ToString("0.0", CultureInfo.InvariantCulture);
+
     /// <summary>How the balance will stand and what to do, such as "After the clinic visit on Thu 3 December it will stand at 1.4 to one: two happy wears first."</summary>
     public static string Ahead(BalanceAhead ahead, string occasion)
     {
         var after = string.Create(
             CultureInfo.InvariantCulture,
-            $"After {occasion} on {ahead.On:dddd d MMMM} it will stand at {ahead.After:0.0} good to one bad"
+            $"After {occasion} on {ahead.On:dddd d MMMM} it will stand at {Ratio(ahead.After ?? 0)} good to one bad"
         );
         var first = ahead.HappyOn.Count switch
         {
@@ -102,7 +105,7 @@ public static class WearingWords
             { HappyOn.Count: 0 } => $"{after}, and there is no day left before it: plan happy wears after it.",
             _ => string.Create(
                 CultureInfo.InvariantCulture,
-                $"{after}. Even {first} it comes to {ahead.ThenAfter:0.0} only: put it off if it can be, or plan happy wears after it."
+                $"{after}. Even {first} it comes to {Ratio(ahead.ThenAfter ?? 0)} only: put it off if it can be, or plan happy wears after it."
             ),
         };
     }
@@ -113,12 +116,15 @@ public static class WearingWords
         if (!balance.IsEnough(rules))
             return string.Create(
                 CultureInfo.InvariantCulture,
-                $"{(balance.Verdict(rules) == BalanceVerdict.Sour ? "The muzzle is becoming a sign of bad things" : "The muzzle means too little good")}: {balance.Ratio:0.0} good wears to one bad, {rules[AssociationBalance.Wanted]:0.#} are wanted."
+                $"{(balance.Verdict(rules) == BalanceVerdict.Sour ? "The muzzle is becoming a sign of bad things" : "The muzzle means too little good")}: {Ratio(balance.Ratio!.Value)} good wears to one bad, {rules[AssociationBalance.Wanted]:0.#} are wanted."
             );
         if (balance.HappyWithinWeek)
             return null;
         return lastHappy is { } last ? $"The last happy wear was {today.DayNumber - last.DayNumber} days ago." : "No happy wear on record yet.";
     }
+
+    /// <summary>What is said where the muzzle failed and a spare is at hand.</summary>
+    public const string UseTheSpare = "The muzzle itself is out of use until it is mended: put on the spare, after a look at its strap, clip and edges.";
 
     /// <summary>Why the plan went back after worried wears.</summary>
     public static string WentBack(string step) => $"Worried at two wears in a row: back to “{step}”, which was easy, before it is worn out again.";

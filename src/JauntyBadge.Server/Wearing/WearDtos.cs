@@ -194,6 +194,7 @@ public sealed record BalanceWearDto(DateOnly Day, Occasion Occasion);
 public sealed record BalanceAheadDto(DateOnly On, double? After, IReadOnlyList<DateOnly> HappyOn, double? ThenAfter, string Says);
 
 /// <summary>What the muzzle has come to mean.</summary>
+/// <param name="RatioText">Good wears to one bad, as it is said.</param>
 /// <param name="Says">Why a happy wear is owed; null where none is.</param>
 /// <param name="Wanted">Good wears wanted for one bad.</param>
 /// <param name="Sours">Under so many it sours.</param>
@@ -202,6 +203,7 @@ public sealed record BalanceAheadDto(DateOnly On, double? After, IReadOnlyList<D
 public sealed record BalanceDto(
     BalanceVerdict Verdict,
     double? Ratio,
+    string? RatioText,
     string? Says,
     bool HappyWithinWeek,
     DateOnly? LastHappy,

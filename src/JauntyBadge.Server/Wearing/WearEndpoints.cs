@@ -87,7 +87,9 @@ internal static class WearEndpoints
         return new WearLimitDto(
             choice is null ? null : $"{choice.Model} {choice.Size.Label}",
             (file.Muzzle.LastTryOn?.Seen.Strap ?? choice?.Strap) is { } strap ? StrapWords(strap) : null,
-            choice is null ? null : FitRules.Caution(choice.Type, rules),
+            choice is null ? null
+                : IsOutOfUse(file, today) && file.Worn.Habits?.HasSpare == true ? WearingWords.UseTheSpare
+                : FitRules.Caution(choice.Type, rules),
             WearingWords.Headline(limit, question),
             limit.Cap.TotalSeconds,
             [.. limit.Lines.Select(l => new LimitLineDto(WearingWords.Says(l, question, limit), l.Cap.TotalSeconds, l.Basis))],
@@ -96,11 +98,15 @@ internal static class WearEndpoints
                 : read is null ? "Nobody has read the weather."
                 : $"The last reading is {WearingWords.Minutes(read.Reading.Age(now))} old: stale.",
             read is null ? null : WeatherReadDto.Of(read, now, rules),
-            [
-                .. WearAhead
-                    .Of(question with { HeatUnknown = false }, said.Foretold, rules)
-                    .Select(s => new StretchDto(s.From, s.To, s.Band, WearingWords.Of(s.Band), s.Cap.TotalSeconds)),
-            ],
+            // Where it is not worn whatever the weather, no hour is cool enough.
+            WearLimit.Of(question with { Weather = null, HeatUnknown = false }, rules).NotNow
+                ? []
+                :
+                [
+                    .. WearAhead
+                        .Of(question with { HeatUnknown = false }, said.Foretold, rules)
+                        .Select(s => new StretchDto(s.From, s.To, s.Band, WearingWords.Of(s.Band), s.Cap.TotalSeconds)),
+                ],
             HappyWear.Next(
                 file.Worn.Habits?.Loves ?? [],
                 [.. file.Worn.Wears.Where(w => w.Occasion == Occasion.Fun).Select(w => w.HappyId).OfType<string>()],
@@ -121,8 +127,11 @@ internal static class WearEndpoints
             LongestComfortable: WearLog.LongestComfortable(file.Worn.Wears.Select(w => w.AsWear), today, file.Measured.Rules)
         )
         {
-            OutOfUse = file.Worn.MuzzleOn(today, file.Muzzle, file.Measured.Rules) is { Due: InspectionDue.OutOfUse },
+            OutOfUse = IsOutOfUse(file, today) && file.Worn.Habits?.HasSpare != true,
         };
+
+    private static bool IsOutOfUse(DogFile file, DateOnly today) =>
+        file.Worn.MuzzleOn(today, file.Muzzle, file.Measured.Rules) is { Due: InspectionDue.OutOfUse };
 
     /// <summary>The muzzle in use as wearing sees it; where none is chosen, one that holds the mouth shut.</summary>
     internal static WornMuzzle WornOf(KeptFit? choice, HouseRules rules) =>
@@ -284,6 +293,7 @@ internal static class WearEndpoints
         return new BalanceDto(
             balance.Verdict(rules),
             balance.Ratio,
+            balance.Ratio is { } ratio ? WearingWords.Ratio(ratio) : null,
             WearingWords.Owed(balance, lastHappy, today, rules),
             balance.HappyWithinWeek,
             lastHappy,

@@ -97,6 +97,14 @@ public class BalanceTests
         Assert.Contains("three happy wears first", WearingWords.Ahead(ahead, "the clinic visit"), StringComparison.Ordinal);
     }
 
+    /// <summary>What is under a bound never reads as if it were at it, and what is at it does.</summary>
+    [Theory]
+    [InlineData(2.98, "2.9")]
+    [InlineData(3, "3.0")]
+    [InlineData(2.9999999999, "3.0")]
+    [InlineData(0.99, "0.9")]
+    public void A_ratio_is_cut_not_rounded(double ratio, string says) => Assert.Equal(says, WearingWords.Ratio(ratio));
+
     [Fact]
     public void A_visit_today_or_tomorrow_leaves_what_days_there_are_and_says_that_they_are_too_few()
     {

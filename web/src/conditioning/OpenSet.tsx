@@ -6,6 +6,7 @@ import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { Key } from '../shared/Mark';
 import { useReachable } from '../shared/saving/server';
+import { useTreatsLeft } from '../shared/useTreatsLeft';
 import { Several } from '../shared/fields';
 import { BeforeSession } from './BeforeSession';
 import { click, tick, tickPassed, usePadAids, type PadAids } from './padAids';
@@ -110,7 +111,7 @@ export function OpenSet({
             : session.settles}
       </Text>
       <Text fontSize="sm" color="fg.muted">
-        {treatsText(session, goes)} It may leave at any time; water near by.
+        <Treats session={session} goes={goes} /> It may leave at any time; water near by.
       </Text>
       <Box
         position="sticky"
@@ -192,12 +193,18 @@ function shownOf(set: Schemas['SetDto'], unsent: Unsent[]) {
   };
 }
 
-/** One treat a good go, over the whole session. */
-function treatsText(session: Session, goes: { success: boolean }[]) {
-  const treats =
+/** One treat a good go, over the whole session, and what is left of the day's. */
+function Treats({ session, goes }: { session: Session; goes: { success: boolean }[] }) {
+  const given =
     session.sets.reduce((sum, s) => sum + s.goes.filter((g) => g.success).length, 0) +
     goes.filter((g) => g.success).length;
-  return treats === 0 ? '' : treats === 1 ? 'One treat so far.' : `${treats} treats so far.`;
+  const left = useTreatsLeft(session.dogId, given);
+  return (
+    <>
+      {given === 0 ? '' : given === 1 ? 'One treat so far.' : `${given} treats so far.`}
+      {left !== null && (left === 0 ? <b> No treats left today: take them from its meal.</b> : ` ${left} left today.`)}
+    </>
+  );
 }
 
 /** What the device adds: sound, buzzing, and under which thumb the good go lies. */

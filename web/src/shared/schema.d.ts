@@ -2164,6 +2164,8 @@ export interface components {
             verdict: components["schemas"]["BalanceVerdict"];
             /** Format: double */
             ratio: null | number;
+            /** @description Good wears to one bad, as it is said. */
+            ratioText: null | string;
             /** @description Why a happy wear is owed; null where none is. */
             says: null | string;
             happyWithinWeek: boolean;

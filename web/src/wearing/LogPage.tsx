@@ -44,7 +44,7 @@ function Balance({ balance }: { balance: Schemas['BalanceDto'] }) {
       <Box w={{ lg: '22rem' }} flexShrink="0">
         <Flex align="baseline" gap="2" color={balance.verdict === 'sour' ? 'stop' : 'fg'}>
           <Text fontFamily="heading" fontWeight="800" fontSize="5rem" lineHeight="0.95">
-            {balance.ratio === null ? '–' : balance.ratio.toFixed(1)}
+            {balance.ratioText ?? '–'}
           </Text>
           <Text fontSize="lg">
             {balance.ratio === null ? 'nothing stressful yet' : 'good to one bad'}{' '}
