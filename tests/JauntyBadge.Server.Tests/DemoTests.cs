@@ -12,7 +12,10 @@ public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPra
         {
             var round = (await first.GetAsync("/api/round"))["cards"]!.AsArray();
             Assert.True(round.Count >= 6);
-            Assert.Equal(["fit", "measure", "rest", "session"], Of(c => c["next"]!["kind"]!.GetValue<string>()));
+            Assert.Equal(
+                ["appointment", "fit", "inspect", "measure", "plan", "rest", "session", "wear"],
+                round.SelectMany(c => c!["things"]!.AsArray()).Select(t => t!["kind"]!.GetValue<string>()).Distinct().Order()
+            );
             Assert.Equal(6, round.SelectMany(c => c!["purposes"]!.AsArray()).Select(p => p!.GetValue<string>()).Distinct().Count());
             var dogs = new List<Answer>();
             foreach (var card in round)

@@ -5,8 +5,8 @@ test.describe('two people at one dog', () => {
   test('the second is told and loses nothing', async ({ page, browser, baseURL }) => {
     const id = await newDog(page, 'Twin', false);
     const other = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
-    await page.goto(`/dogs/${id}`);
-    await other.goto(`/dogs/${id}`);
+    await page.goto(`/dogs/${id}?edit`);
+    await other.goto(`/dogs/${id}?edit`);
     await page.getByLabel('Place').fill('First house');
     await expect(page.getByText(/^Saved at/)).toBeVisible();
 
@@ -42,7 +42,7 @@ test.describe('with wrong input', () => {
 
 test('a dog is archived, and the archive undone', async ({ page }) => {
   const id = await newDog(page, 'Rover-Back', false);
-  await page.goto(`/dogs/${id}`);
+  await page.goto(`/dogs/${id}?edit`);
   await page.getByRole('button', { name: 'Archive this dog' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   const onTheRound = async () =>
@@ -59,7 +59,7 @@ test('a dog is archived, and the archive undone', async ({ page }) => {
 
 test('edits are saved as they are typed, also when the page is left at once', async ({ page }) => {
   const id = await newDog(page, 'Quick', false);
-  await page.goto(`/dogs/${id}`);
+  await page.goto(`/dogs/${id}?edit`);
   await page.getByLabel('Notes').fill('Left at once.');
   await page.getByRole('link', { name: 'Measure alt' }).click();
   await expect(page.getByRole('textbox', { name: 'Snout girth' })).toBeVisible();

@@ -219,7 +219,7 @@ test('a breed is found by any words, corrected, and chosen for a dog', async ({ 
   await expect(page.getByText(/heavy jowls, long coat/)).toHaveCount(0);
 
   const id = await newDog(page, 'Breedy', false);
-  await page.goto(`/dogs/${id}`);
+  await page.goto(`/dogs/${id}?edit`);
   await page.getByRole('combobox', { name: 'Crossed with' }).fill('bloodh');
   await page.getByRole('option', { name: /Bloodhound/ }).click();
   await expect(page.getByText(/^Saved at/)).toBeVisible();

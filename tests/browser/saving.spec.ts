@@ -13,7 +13,7 @@ test.describe('while the server does not answer', () => {
     const id = await newDog(page, 'Patient', false);
     const notes = async () =>
       ((await (await page.request.get(`/api/dogs/${id}`)).json()) as { dog: { notes: string | null } }).dog.notes;
-    await page.goto(`/dogs/${id}`);
+    await page.goto(`/dogs/${id}?edit`);
     await page.route(`**/api/dogs/${id}`, (route) =>
       route.request().method() === 'PUT' ? route.abort() : route.continue(),
     );

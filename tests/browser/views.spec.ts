@@ -11,6 +11,11 @@ const rooms = [
   '/fit/order',
   '/fit/earlier',
   '/plan',
+  '/wear',
+  '/wear/log',
+  '/wear/treats',
+  '/wear/muzzle',
+  '/wear/visits',
 ];
 
 // Both schemes are one page in two sets of colours made of the same few tokens: in the dark one only those are judged again, where each is used.
@@ -39,7 +44,10 @@ for (const scheme of ['light', 'dark'] as const) {
   test(`axe finds no violation in the practice's rooms, ${scheme}`, ({ page }) =>
     lookedAll(page, scheme === 'dark' ? ['/'] : ['/', '/training', '/dogs/new', '/numbers', '/catalogue', '/van']));
 
-  const ofDogs = { Otis: scheme === 'dark' ? ['', '/measure', '/fit'] : rooms, Dumpling: ['/measure', '/fit'] };
+  const ofDogs = {
+    Otis: scheme === 'dark' ? ['', '/measure', '/fit', '/wear', '/wear/log'] : rooms,
+    Dumpling: ['/measure', '/fit'],
+  };
   for (const dog of scheme === 'dark' ? (['Otis'] as const) : (['Otis', 'Dumpling'] as const))
     test(`axe finds no violation in ${dog}'s rooms, ${scheme}`, async ({ page }) => {
       const id = await dogId(page, dog);

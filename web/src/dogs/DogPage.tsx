@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { useSyncExternalStore } from 'react';
 import { FormProvider } from 'react-hook-form';
 import { dateText } from '../shared/dates';
 import { useSearchParams } from 'react-router';
@@ -7,6 +8,7 @@ import { Record } from './Record';
 import { usePadReady } from '../conditioning/useStartSession';
 import type { Schemas } from '../shared/api';
 import { strapText } from '../fitting/strap';
+import { outbox } from '../shared/queries';
 import { Cautions } from '../shared/Cautions';
 import { Conflict } from '../shared/saving/Conflict';
 import { differences } from '../shared/saving/differences';
@@ -36,7 +38,9 @@ export function DogPage() {
     card.things.some((t) => t.kind === 'session'),
   );
   const bare = card.dog.purposes.length === 0;
-  const edits = search.has('edit') || bare;
+  // What could not be saved is never folded away.
+  useSyncExternalStore(outbox.subscribe, outbox.moment);
+  const edits = search.has('edit') || bare || outbox.unsaved(dogDocument.name, card.dog.id) !== null;
   return (
     <Flex direction="column" gap="8">
       <Flex gap={{ base: 6, lg: 12 }} direction={{ base: 'column', lg: 'row' }} align="start">
@@ -168,6 +172,7 @@ function Chosen({ choice, tried }: { choice: Schemas['ChoiceDto']; tried: Schema
             ? `Tried on ${day(tried.at)}: ${tried.wrong}.`
             : `Tried on ${day(tried.at)}: ${tried.fineShare === 1 ? 'all fine' : `fine so far, ${Math.round(tried.fineShare * 100)} % of the checks`}.`}
       </Text>
+      {kept.note && <Text>Note: {kept.note}</Text>}
       <details>
         <Box as="summary" color="fg.muted" fontSize="sm" mt="2" cursor="pointer">
           Chosen {day(choice.chosenAt)}; the reasons as they were then
@@ -179,7 +184,6 @@ function Chosen({ choice, tried }: { choice: Schemas['ChoiceDto']; tried: Schema
           {kept.notChecked.map((reason) => (
             <li key={reason}>{reason}</li>
           ))}
-          {kept.note && <li>Note: {kept.note}</li>}
         </Box>
       </details>
     </Box>

@@ -1,7 +1,8 @@
 import { Box, Button, Checkbox, Flex, Heading, Input, Link, Text } from '@chakra-ui/react';
-import { useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
+import { signsQuery } from '../conditioning/tables';
 import { api, ask, fieldsOf, type Schemas } from '../shared/api';
 import { Small } from '../shared/Amount';
 import { Cautions } from '../shared/Cautions';
@@ -52,6 +53,8 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
   const [place, setPlace] = useState<string | null>(null);
   const [occasion, setOccasion] = useState<Schemas['Occasion']>('ordinary');
   const limit = useLimit(dogId, exercise, place);
+  // At hand when the server is away.
+  useQuery(signsQuery);
   if (!limit.data) return <Waiting query={limit} />;
   const { data } = limit;
   const begin = (happy: Schemas['HappyWear'] | null) =>

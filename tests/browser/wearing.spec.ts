@@ -1,0 +1,158 @@
+import type { Page } from '@playwright/test';
+import { expect, newDog, test } from './support.js';
+
+/** A dog that is far enough to wear its muzzle, with a cool reading of the weather. */
+async function wearingDog(page: Page, name: string): Promise<string> {
+  const id = await newDog(page, name);
+  const { fits } = (await (await page.request.get(`/api/dogs/${id}/fits`)).json()) as { fits: { sizeId: string }[] };
+  expect((await page.request.post(`/api/dogs/${id}/choice`, { data: { sizeId: fits[0]?.sizeId } })).ok()).toBe(true);
+  const place = { stepId: 'place-lane', target: 0, note: 'Wears one from its last home.' };
+  expect((await page.request.post(`/api/dogs/${id}/plan/position`, { data: place })).ok()).toBe(true);
+  await page.request.post('/api/weather/readings', { data: { airC: 12, humidityPercent: 60 } });
+  return id;
+}
+
+const wears = async (page: Page, id: string) =>
+  (await (await page.request.get(`/api/dogs/${id}/wears`)).json()) as {
+    endedAt: string | null;
+    seconds: number | null;
+    overCap: boolean;
+    occasion: string;
+    signs: { signId: string }[];
+    rubs: string[];
+  }[];
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+
+  test('a wear is put on, runs past its cap, says take it off, and is in the log', async ({ page }) => {
+    const id = await wearingDog(page, 'Longwear');
+    // The phone's clock stands where the server's does when it is over.
+    await page.clock.install({ time: Date.now() - 6 * 60_000 });
+    await page.goto(`/dogs/${id}/wear`);
+    // Nothing on record yet: it begins with five minutes.
+    await expect(page.getByRole('status').getByText('At most 5 minutes, watched all the time')).toBeVisible();
+    await page.getByRole('button', { name: 'Fun' }).click();
+    await page.getByRole('button', { name: 'Put on now' }).click();
+    const clock = page.getByRole('timer');
+    await expect(clock).toHaveText(/^[45]:\d\d$/);
+    await page.clock.runFor(4 * 60_000 + 20_000);
+    await expect(page.getByRole('heading', { name: 'Off soon: turn back' })).toBeVisible();
+    await page.clock.runFor(60_000);
+    await expect(page.getByRole('alert')).toHaveText('⬣ Take it off');
+    await expect(clock).toHaveText(/^\+0:\d\d$/);
+
+    // A reload forgets nothing, and goes on saying so.
+    await page.reload();
+    await expect(page.getByRole('alert')).toHaveText('⬣ Take it off');
+    await page.getByRole('button', { name: 'It shows …' }).click();
+    await page.getByRole('button', { name: 'Eats readily' }).click();
+    await page.getByRole('button', { name: 'Taken off' }).click();
+    await expect(page.getByText('Off, and noted.')).toBeVisible();
+    await expect
+      .poll(async () =>
+        (await wears(page, id)).map((w) => [w.endedAt !== null, w.occasion, w.signs.map((s) => s.signId)]),
+      )
+      .toEqual([[true, 'fun', ['eats']]]);
+
+    await page.getByRole('link', { name: 'Say more of it: marks, treats, where' }).click();
+    await page.getByLabel('Bridge of the nose').check({ force: true });
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('Marks: bridge of the nose')).toBeVisible();
+    await page.getByRole('button', { name: 'Take out' }).click();
+    await expect.poll(() => wears(page, id)).toEqual([]);
+  });
+
+  test.describe('with the server away', () => {
+    test.use({ expectedErrors: [/ERR_INTERNET_DISCONNECTED|Failed to load resource/] });
+    test('a wear begun, told of and ended is saved once when it is back', async ({ page, context }) => {
+      const id = await wearingDog(page, 'Far pasture');
+      await page.goto(`/dogs/${id}/wear`);
+      await expect(page.getByRole('button', { name: 'Put on now' })).toBeEnabled();
+      await page.waitForLoadState('networkidle');
+      await context.setOffline(true);
+      await page.getByRole('button', { name: 'Put on now' }).click();
+      await page.getByRole('button', { name: 'It shows …' }).click();
+      await page.getByRole('button', { name: 'Ears back' }).click();
+      await page.getByRole('button', { name: 'Taken off' }).click();
+      await expect(page.getByText('Off, and noted.')).toBeVisible();
+      expect(await wears(page, id)).toEqual([]);
+      await context.setOffline(false);
+      await expect
+        .poll(async () => (await wears(page, id)).map((w) => [w.endedAt !== null, w.signs.map((s) => s.signId)]))
+        .toEqual([[true, ['ears-back']]]);
+    });
+  });
+});
+
+test('from breakfast to a finished thing: a failed muzzle is mended and inspected from the round', async ({ page }) => {
+  const id = await wearingDog(page, 'Breakfast');
+  await page.request.post(`/api/dogs/${id}/inspections`, { data: { failed: ['clip'], note: 'Does not click.' } });
+  await page.goto('/');
+  const cannotWait = page.getByRole('region', { name: 'Cannot wait' });
+  await expect(cannotWait.getByRole('listitem').filter({ hasText: 'Breakfast' })).toContainText(
+    'clip or buckle failed',
+  );
+  await page.getByRole('link', { name: 'Inspect: Breakfast' }).click();
+  await expect(page.getByRole('alert')).toContainText('Out of use');
+  for (const check of ['Strap', 'Clip or buckle', 'Edges', 'Bars and joints', 'Cleanliness'])
+    await page.getByRole('group', { name: check }).getByRole('button', { name: 'Fine' }).click();
+  await page.getByRole('button', { name: 'Keep this inspection' }).click();
+  await expect(page.getByText('Next inspection')).toBeVisible();
+  await page.goto('/');
+  const row = page.getByRole('listitem').filter({ hasText: 'Breakfast' });
+  await expect(row).toContainText('✓ Muzzle inspected: fine');
+  await expect(cannotWait.getByRole('listitem').filter({ hasText: 'Breakfast' })).toHaveCount(0);
+});
+
+test('a visit warns before it sours, and a happy wear entered afterwards counts', async ({ page }) => {
+  const id = await wearingDog(page, 'Visited');
+  await page.goto(`/dogs/${id}/wear/visits`);
+  await page.getByRole('button', { name: 'New appointment' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('A day, please, such as', { exact: false })).toBeVisible();
+  const day = new Date(Date.now() + 5 * 86_400_000);
+  await page.getByLabel('Day').fill(day.toISOString().slice(0, 10));
+  await page.getByLabel('Where').fill('Wend Lock clinic');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Clinic, Wend Lock clinic')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Log and balance' }).click();
+  await page.getByRole('button', { name: 'Enter one afterwards' }).click();
+  await page.getByLabel('Put on at').fill('00:01');
+  await page.getByLabel('Minutes').fill('lots');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('How many minutes was it on?')).toBeVisible();
+  await page.getByLabel('Minutes').fill('0.5');
+  await page.getByLabel('To the dog it was').selectOption('Fun');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Before it sours')).toBeVisible();
+  await expect(page.getByText('After the clinic visit on', { exact: false })).toContainText('happy wear');
+});
+
+test('a dog’s record tells of every room and is narrowed to one', async ({ page }) => {
+  const id = await wearingDog(page, 'Remembered');
+  await page.request.post(`/api/dogs/${id}/inspections`, { data: { failed: [] } });
+  await page.goto(`/dogs/${id}`);
+  const record = page.getByRole('region', { name: 'Record' });
+  await expect(record.getByRole('listitem')).toHaveCount(4);
+  await record.getByRole('button', { name: 'Inspected' }).click();
+  await expect(record.getByRole('listitem')).toHaveCount(1);
+  await expect(record.getByRole('listitem')).toContainText('inspected: fine');
+  await record.getByRole('button', { name: 'All', exact: true }).click();
+  await record.getByRole('link', { name: 'Measured' }).click();
+  await expect(page).toHaveURL(/measure\/history$/);
+});
+
+test('the stops are put in order and stay so', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'In the order of my stops' }).click();
+  const stops = page.getByRole('heading', { level: 2 });
+  await expect(stops.first()).toHaveText(/^1\. /);
+  const [first, second] = [(await stops.nth(0).textContent()) ?? '', (await stops.nth(1).textContent()) ?? ''];
+  await page.getByRole('button', { name: `${second.slice(3)}: earlier` }).click();
+  await expect(stops.first()).toHaveText(`1. ${second.slice(3)}`);
+  await page.reload();
+  await expect(stops.first()).toHaveText(`1. ${second.slice(3)}`);
+  await expect(stops.nth(1)).toHaveText(`2. ${first.slice(3)}`);
+});
