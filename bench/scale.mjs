@@ -1,4 +1,4 @@
-// How long the rooms take with few dogs and with many, and how much memory the server holds. node bench/scale.mjs [MORE] [ARCHIVED]; needs the
+// How long the rooms take with few dogs and with many, and how much memory the server holds. node bench/scale.mjs [MORE] [ARCHIVED] [WEARS]; needs the
 // Release build of server and bench. Loopback only.
 import { execFileSync, spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-const [more = 1000, archived = 10_000] = process.argv.slice(2).map(Number);
+const [more = 1000, archived = 10_000, wears = 50_000] = process.argv.slice(2).map(Number);
 const root = fileURLToPath(new URL('..', import.meta.url));
 const built = (name, file) => join(root, 'artifacts/bin', name, 'release', file);
 const ROUNDS = 15;
@@ -27,9 +27,9 @@ const ask = (path, headers = {}) =>
 
 const median = (numbers) => numbers.sort((a, b) => a - b)[Math.floor(numbers.length / 2)];
 
-async function measure(extra, away) {
+async function measure(extra, away, worn) {
   const folder = mkdtempSync(join(tmpdir(), 'jaunty-badge-scale-'));
-  execFileSync(built('JauntyBadge.Bench', 'JauntyBadge.Bench'), ['practice', folder, String(extra), String(away)], { stdio: 'inherit' });
+  execFileSync(built('JauntyBadge.Bench', 'JauntyBadge.Bench'), ['practice', folder, String(extra), String(away), String(worn)], { stdio: 'inherit' });
   const server = spawn(
     'dotnet',
     [built('JauntyBadge.Server', 'JauntyBadge.Server.dll'), '--contentRoot', join(root, 'src/JauntyBadge.Server'), '--urls', address, '--data', folder],
@@ -46,6 +46,8 @@ async function measure(extra, away) {
       'a key typed': `${dog}/bench/typing?measure=snoutGirth&text=272`,
       fits: `${dog}/fits`,
       plan: `${dog}/plan`,
+      balance: `${dog}/balance`,
+      record: `${dog}/record`,
       'how training stands': '/api/training',
       'found by a word': '/api/round?search=wend',
       van: '/api/van',
@@ -66,8 +68,8 @@ async function measure(extra, away) {
   }
 }
 
-const few = await measure(0, 0);
-const many = await measure(more, archived);
+const few = await measure(0, 0, 0);
+const many = await measure(more, archived, wears);
 const ms = (x) => (x === undefined ? '-' : x < 10 ? x.toFixed(1) : String(Math.round(x)));
 console.log(`| room | ${few.dogs} dogs | ${many.dogs} dogs and ${archived} archived | times | asked first | nothing changed | over the line |`);
 console.log('|---|---|---|---|---|---|---|');

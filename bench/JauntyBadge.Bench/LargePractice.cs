@@ -1,8 +1,10 @@
 using System.Globalization;
 using System.Text.Json;
 using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Demo;
+using JauntyBadge.Data.Wearing;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
@@ -11,8 +13,8 @@ namespace JauntyBadge.Bench;
 /// <summary>A practice as large as it may get: the demo's dogs many times over, each of another breed and size, with its whole record.</summary>
 internal static class LargePractice
 {
-    /// <summary>Fills a new folder: the demo practice, so many more dogs on the round, and so many archived.</summary>
-    public static async Task FillAsync(string path, int more, int archived)
+    /// <summary>Fills a new folder: the demo practice, so many more dogs on the round, so many archived, and so many wears in all, spread over a year.</summary>
+    public static async Task FillAsync(string path, int more, int archived, int wears)
     {
         using var folder = PracticeFolder.Hold(path);
         await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(path)).Options);
@@ -28,6 +30,36 @@ internal static class LargePractice
         for (; dog < more + archived; dog++)
             Copy(connection, templates[dog % templates.Count], dog + 1, archive: dog >= more);
         await whole.CommitAsync();
+        await WearAsync(path, wears);
+    }
+
+    private static async Task WearAsync(string path, int wears)
+    {
+        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(path)).Options);
+        var dogs = await db.Dogs.Where(d => d.ArchivedAt == null).Select(d => d.Id).ToListAsync();
+        var (random, now) = (new Random(12), DateTime.UtcNow);
+        foreach (var some in Enumerable.Range(0, wears).Chunk(5000))
+        {
+            foreach (var i in some)
+            {
+                var start = now.AddDays(-365 * random.NextDouble() - 1);
+                db.Wears.Add(
+                    new WearRow
+                    {
+                        Id = Guid.NewGuid(),
+                        DogId = dogs[i % dogs.Count],
+                        Day = DateOnly.FromDateTime(start),
+                        StartedAt = start,
+                        EndedAt = start.AddMinutes(5 + random.Next(40)),
+                        Occasion = (Occasion)random.Next(3),
+                        Seen = [new(Guid.NewGuid(), "eats", start)],
+                    }
+                );
+            }
+
+            await db.SaveChangesAsync();
+            db.ChangeTracker.Clear();
+        }
     }
 
     private static void Copy(SqliteConnection connection, string template, int number, bool archive)
@@ -55,6 +87,8 @@ internal static class LargePractice
         Insert(connection, "PlanMoves", ofDog, number);
         Insert(connection, "Sessions", ofDog, number);
         Insert(connection, "Sets", ofDog, number);
+        foreach (var table in new[] { "Wears", "Inspections", "Appointments", "WearingHabits" })
+            Insert(connection, table, ofDog, number);
         var ofSets = $"\"SetId\" IN (SELECT \"Id\" FROM \"Sets\" WHERE {ofDog})";
         Insert(connection, "Goes", ofSets, number);
         Insert(connection, "Signs", ofSets, number);

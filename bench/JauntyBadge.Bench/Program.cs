@@ -21,10 +21,11 @@ if (args is ["picture", var file])
     return;
 }
 
-// With "practice FOLDER MORE ARCHIVED": the demo practice with so many more dogs on the round, and so many archived.
-if (args is ["practice", var folder, var more, var archived])
+// With "practice FOLDER MORE ARCHIVED WEARS": the demo practice with so many more dogs on the round, so many archived, and so many wears.
+if (args is ["practice", var folder, .. { Length: 3 } counts])
 {
-    await LargePractice.FillAsync(folder, int.Parse(more, CultureInfo.InvariantCulture), int.Parse(archived, CultureInfo.InvariantCulture));
+    var many = counts.Select(c => int.Parse(c, CultureInfo.InvariantCulture)).ToList();
+    await LargePractice.FillAsync(folder, many[0], many[1], many[2]);
     return;
 }
 

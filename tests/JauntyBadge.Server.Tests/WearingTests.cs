@@ -248,6 +248,8 @@ public sealed class WearingTests : IDisposable
     public async Task A_muzzle_that_fails_is_out_of_use_until_it_is_found_fine()
     {
         var bare = await server.NewDogAsync();
+        var none = await server.PostAsync($"{bare}/wearing/limit", new { });
+        Assert.Equal((0.0, "Choose a muzzle first"), (none.Number("seconds"), none.Text("headline")));
         Assert.Equal(HttpStatusCode.Conflict, (await server.PostAsync($"{bare}/inspections", new { failed = Array.Empty<string>() })).Status);
         var dog = await FittedDogAsync();
         Assert.Equal("notYet", (await server.GetAsync($"{dog}/inspections")).Text("due"));

@@ -58,7 +58,7 @@ test.describe('while the server does not answer', () => {
     const first = await serve('away');
     const api = await requests.newContext({ baseURL: first.address });
     const id = ((await (await api.get('/api/round')).json()) as Round).cards[0]?.id;
-    await page.goto(`${first.address}/dogs/${id}`);
+    await page.goto(`${first.address}/dogs/${id}?edit`);
     await expect(page.getByLabel('Notes')).toBeVisible();
     await first.stop();
     await page.getByLabel('Notes').fill('While it was away.');

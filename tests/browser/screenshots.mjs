@@ -48,10 +48,6 @@ await picture('measure', {
     await page.getByText('= 67 mm').waitFor();
   },
 });
-await picture('measure-checks', {
-  at: (id) => `/dogs/${id('Dumpling')}/measure`,
-  top: 'Worth a second look',
-});
 await picture('photo', {
   at: (id) => `/dogs/${id('Nettle')}/measure/photos`,
   then: async (page) => {
@@ -69,7 +65,6 @@ await picture('training', {
   at: () => '/training',
   then: async (page) => page.getByText(/Will hardly hold/).waitFor(),
 });
-await picture('brief', { at: (id) => `/dogs/${id('Sorrel')}/fit` });
 await picture('fit', {
   at: (id) => `/dogs/${id('Bracken')}/fit`,
   then: async (page) => {
@@ -103,7 +98,6 @@ await picture('try-on-phone', {
   top: 'Are the eyes clear',
 });
 await picture('order', { at: (id) => `/dogs/${id('Dumpling')}/fit/order` });
-await picture('fit-dark', { scheme: 'dark', at: (id) => `/dogs/${id('Sorrel')}/fit`, top: 'Compare with' });
 await picture('plan', { at: (id) => `/dogs/${id('Fern')}/plan` });
 await picture('progress', { at: (id) => `/dogs/${id('Bracken')}/plan/progress` });
 await picture('session-phone', {
@@ -124,6 +118,23 @@ await picture('decision-phone-dark', {
     for (let i = 0; i < 5; i++) await page.getByRole('button', { name: /^At ease/ }).click();
     await page.getByRole('button', { name: /^Finish the set/ }).click();
     await page.getByText('On to the next target').waitFor();
+  },
+});
+await picture('wear', { at: (id) => `/dogs/${id('Juno')}/wear` });
+await picture('balance', {
+  at: (id) => `/dogs/${id('Juno')}/wear/log`,
+  then: async (page) => page.getByText('Before it sours').waitFor(),
+});
+await picture('wear-phone-dark', {
+  viewport: phone,
+  scheme: 'dark',
+  at: (id) => `/dogs/${id('Otis')}/wear`,
+  then: async (page) => {
+    await page.clock.install({ time: Date.now() - 3_600_000 });
+    await page.reload();
+    await page.getByRole('button', { name: 'Put on now' }).click();
+    await page.clock.runFor(3_590_000);
+    await page.getByText('Take it off').waitFor();
   },
 });
 await picture('numbers', { at: () => '/numbers' });

@@ -123,6 +123,9 @@ public static class WearingWords
         return lastHappy is { } last ? $"The last happy wear was {today.DayNumber - last.DayNumber} days ago." : "No happy wear on record yet.";
     }
 
+    /// <summary>What is said where no muzzle is chosen.</summary>
+    public const string NoMuzzle = "Choose a muzzle first";
+
     /// <summary>What is said where the muzzle failed and a spare is at hand.</summary>
     public const string UseTheSpare = "The muzzle itself is out of use until it is mended: put on the spare, after a look at its strap, clip and edges.";
 

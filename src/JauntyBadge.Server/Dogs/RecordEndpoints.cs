@@ -195,8 +195,9 @@ internal static class RecordEndpoints
                 [
                     .. new[]
                     {
-                        HappyWear.Find(w.HappyId ?? "")?.Name ?? w.ForWhat,
-                        w.Place,
+                        string.Join(" · ", new[] { HappyWear.Find(w.HappyId ?? "")?.Name ?? w.ForWhat, w.Place }.OfType<string>()) is { Length: > 0 } what
+                            ? what
+                            : null,
                         w.Worst >= SignGroup.Worried ? "It was worried." : null,
                         w.Rubs.Count > 0 ? "It left a mark." : null,
                         w.Note,

@@ -80,16 +80,16 @@ internal static class WearEndpoints
             : latest is [var newest, ..] ? newest
             : null;
         var known = read is not null && !read.Reading.IsStale(now, rules) ? read.Reading.Weather : null;
-        var choice = file.Muzzle.Choice?.KeptFit;
+        var weather = read is null ? null : WeatherReadDto.Of(read, now, rules);
+        if (file.Muzzle.Choice?.KeptFit is not { } choice)
+            return new WearLimitDto(null, null, null, WearingWords.NoMuzzle, 0, [], null, "", weather, [], null, file.Profile.Cautions(today));
         var muzzle = WornOf(choice, rules);
         var question = QuestionOf(file, muzzle, today) with { Weather = known, HeatUnknown = known is null, Exercise = entry.Exercise == true };
         var limit = WearLimit.Of(question, rules);
         return new WearLimitDto(
-            choice is null ? null : $"{choice.Model} {choice.Size.Label}",
-            (file.Muzzle.LastTryOn?.Seen.Strap ?? choice?.Strap) is { } strap ? StrapWords(strap) : null,
-            choice is null ? null
-                : IsOutOfUse(file, today) && file.Worn.Habits?.HasSpare == true ? WearingWords.UseTheSpare
-                : FitRules.Caution(choice.Type, rules),
+            $"{choice.Model} {choice.Size.Label}",
+            (file.Muzzle.LastTryOn?.Seen.Strap ?? choice.Strap) is { } strap ? StrapWords(strap) : null,
+            IsOutOfUse(file, today) && file.Worn.Habits?.HasSpare == true ? WearingWords.UseTheSpare : FitRules.Caution(choice.Type, rules),
             WearingWords.Headline(limit, question),
             limit.Cap.TotalSeconds,
             [.. limit.Lines.Select(l => new LimitLineDto(WearingWords.Says(l, question, limit), l.Cap.TotalSeconds, l.Basis))],
@@ -97,7 +97,7 @@ internal static class WearEndpoints
             known is not null ? WearingWords.Heat(known, limit.Movers)
                 : read is null ? "Nobody has read the weather."
                 : $"The last reading is {WearingWords.Minutes(read.Reading.Age(now))} old: stale.",
-            read is null ? null : WeatherReadDto.Of(read, now, rules),
+            weather,
             // Where it is not worn whatever the weather, no hour is cool enough.
             WearLimit.Of(question with { Weather = null, HeatUnknown = false }, rules).NotNow
                 ? []
@@ -118,7 +118,7 @@ internal static class WearEndpoints
     }
 
     /// <summary>The wear that is asked about, without its weather.</summary>
-    internal static WearQuestion QuestionOf(DogFile file, WornMuzzle muzzle, DateOnly today) =>
+    private static WearQuestion QuestionOf(DogFile file, WornMuzzle muzzle, DateOnly today) =>
         new(
             WearingDog.Of(file.Profile, today, file.Worn.Habits?.VeterinarianMinutes is { } minutes ? TimeSpan.FromMinutes(minutes) : null),
             muzzle,
@@ -133,14 +133,12 @@ internal static class WearEndpoints
     private static bool IsOutOfUse(DogFile file, DateOnly today) =>
         file.Worn.MuzzleOn(today, file.Muzzle, file.Measured.Rules) is { Due: InspectionDue.OutOfUse };
 
-    /// <summary>The muzzle in use as wearing sees it; where none is chosen, one that holds the mouth shut.</summary>
-    internal static WornMuzzle WornOf(KeptFit? choice, HouseRules rules) =>
-        choice is null
-            ? new(MuzzleType.Basket)
-            : new(choice.Type, choice.GapeDeg is { } degrees ? Gape.Classify(Angle.FromDegrees(degrees), rules) : GapeClass.Closed);
+    /// <summary>The muzzle in use as wearing sees it.</summary>
+    private static WornMuzzle WornOf(KeptFit choice, HouseRules rules) =>
+        new(choice.Type, choice.GapeDeg is { } degrees ? Gape.Classify(Angle.FromDegrees(degrees), rules) : GapeClass.Closed);
 
     /// <summary>The furthest stage in which a step is passed.</summary>
-    internal static TrainedTo StageOf(TrainedDog dog) =>
+    private static TrainedTo StageOf(TrainedDog dog) =>
         dog.WearsIt
             ? TrainedTo.Purpose
             : dog.Plan.Steps.Where(s => dog.Passed.Contains(s.Step.Id)).Select(s => s.Step.Stage.TrainedTo()).DefaultIfEmpty(TrainedTo.NotFastened).Max();

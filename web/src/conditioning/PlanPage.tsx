@@ -34,6 +34,13 @@ export function PlanPage() {
   const shown = plan.data.steps.find((s) => s.step.id === picked) ?? here ?? plan.data.steps.at(-1);
   return (
     <>
+      {card.things
+        .filter((t) => t.matter === 'outOfUse')
+        .map((t) => (
+          <Text key={t.title} borderLeftWidth="4px" borderColor="stop" ps="3" mb="4" role="note">
+            <b>⬣ {t.title}.</b> {t.detail}
+          </Text>
+        ))}
       <OutlookLine dogId={card.dog.id} steps={plan.data.steps} />
       <Grid
         templateColumns={{ base: '1fr', lg: 'minmax(17rem, 1fr) minmax(0, 1.5fr)' }}

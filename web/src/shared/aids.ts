@@ -14,9 +14,9 @@ export function beep(hz: number, ms: number, volume: number) {
   tone.stop(sound.currentTime + ms / 1000);
 }
 
-/** The phone buzzes, where it can. */
+/** The phone buzzes, where it can: not before the page was touched, for the browser would only complain. */
 export const buzz = (ms: number) => {
-  if ('vibrate' in navigator) navigator.vibrate(ms);
+  if ('vibrate' in navigator && navigator.userActivation.hasBeenActive) navigator.vibrate(ms);
 };
 
 /** Keeps the screen awake while the pad is in use, where the browser lets it; taken again when one comes back to the page. */

@@ -115,7 +115,7 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
         >
           Put on now
         </Button>
-        {data.seconds === 0 && (
+        {data.seconds === 0 && data.muzzle !== null && (
           <Text mt="2" color="fg.muted">
             In an emergency it may have to be worn all the same: enter it in the log afterwards, and call the
             veterinarian.
@@ -135,10 +135,14 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
         </Box>
       </Box>
       <Box flex="1" w="full">
-        <Heading as="h2" size="lg">
-          What decides it
-        </Heading>
-        <Lines limit={data} />
+        {data.lines.length > 0 && (
+          <>
+            <Heading as="h2" size="lg">
+              What decides it
+            </Heading>
+            <Lines limit={data} />
+          </>
+        )}
         <WeatherHere limit={data} place={place} onPlace={setPlace} />
         <DayAhead limit={data} />
       </Box>
@@ -162,7 +166,7 @@ function Cap({ limit }: { limit: Limit }) {
         {limit.seconds === 0 && '⬣ '}
         {limit.headline}
       </Text>
-      <Text>{limit.lines[0]?.says}.</Text>
+      {limit.lines[0] && <Text>{limit.lines[0].says}.</Text>}
       {limit.caution && (
         <Text borderLeftWidth="4px" borderColor="stop" ps="3" mt="3">
           {limit.caution}
