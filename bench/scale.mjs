@@ -37,7 +37,9 @@ async function measure(extra, away, worn) {
   );
   try {
     while (!(await ask('/api/health').then((a) => a.status === 200, () => false))) await new Promise((wait) => setTimeout(wait, 100));
+    const cold = performance.now();
     const { cards } = await fetch(`${address}/api/round?count=2000`).then((a) => a.json());
+    const coldMs = performance.now() - cold;
     const dog = `/api/dogs/${cards.find((c) => c.name === 'Bracken').id}`;
     const rooms = {
       'round, first screen': '/api/round',
@@ -61,7 +63,7 @@ async function measure(extra, away, worn) {
       results[room] = { first: first.ms, median: median(times), bytes: first.bytes, again };
     }
     const memory = Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))[1]) / 1024;
-    return { results, memory, dogs: cards.length };
+    return { results, memory, coldMs, dogs: cards.length };
   } finally {
     server.kill('SIGKILL');
     rmSync(folder, { recursive: true, force: true });
@@ -77,4 +79,5 @@ for (const [room, f] of Object.entries(few.results)) {
   const m = many.results[room];
   console.log(`| ${room} | ${ms(f.median)} ms | ${ms(m.median)} ms | ${(m.median / f.median).toFixed(1)} | ${ms(m.first)} ms | ${ms(m.again)} ms | ${(m.bytes / 1024).toFixed(1)} kB |`);
 }
+console.log(`the whole round, first after a start: ${Math.round(few.coldMs)} ms, ${Math.round(many.coldMs)} ms`);
 console.log(`server memory: ${Math.round(few.memory)} MB, ${Math.round(many.memory)} MB`);

@@ -252,7 +252,12 @@ public sealed class WearingTests : IDisposable
         Assert.Equal((0.0, "Choose a muzzle first"), (none.Number("seconds"), none.Text("headline")));
         Assert.Equal(HttpStatusCode.Conflict, (await server.PostAsync($"{bare}/inspections", new { failed = Array.Empty<string>() })).Status);
         var dog = await FittedDogAsync();
-        Assert.Equal("notYet", (await server.GetAsync($"{dog}/inspections")).Text("due"));
+        var fresh = await server.GetAsync($"{dog}/inspections");
+        Assert.Equal("notYet", fresh.Text("due"));
+        Assert.Equal(
+            [("inspect", $"{server.Today.AddDays(30):yyyy-MM-dd}")],
+            fresh["upkeep"]!.AsArray().Select(u => (u!["what"]!.GetValue<string>(), u["on"]!.GetValue<string>()))
+        );
         Assert.NotNull((await server.PostAsync($"{dog}/inspections", new { failed = new[] { "smell" } })).Problem("failed"));
         var failed = await server.PostAsync($"{dog}/inspections", new { failed = new[] { "clip" }, note = "Does not click." });
         Assert.Equal(HttpStatusCode.OK, failed.Status);

@@ -88,12 +88,29 @@ public sealed record MuzzleState(InspectionDue Due, DateOnly On, IReadOnlyList<s
         return new(today >= month ? InspectionDue.Monthly : InspectionDue.NotYet, month, []);
     }
 
+    /// <summary>The day by which a muzzle is tried on again though nothing changed.</summary>
+    public static DateOnly RefitBy(DateOnly triedOn, HouseRules rules) => triedOn.AddMonths(rules[RefitMonths]);
+
     /// <summary>Why the fit is to be looked at again, besides what changed on the dog: a mark since it was tried on last, or a year gone by. Null where neither is so.</summary>
     public static RefitCause? Refit(DateOnly triedOn, IEnumerable<Wear> wears, DateOnly today, HouseRules rules) =>
         wears.Any(w => w.Rubbed && w.Day >= triedOn) ? RefitCause.RubMark
-        : triedOn.AddMonths(rules[RefitMonths]) <= today ? RefitCause.LongAgo
+        : RefitBy(triedOn, rules) <= today ? RefitCause.LongAgo
         : null;
 }
+
+/// <summary>What keeps a muzzle right.</summary>
+public enum Upkeep
+{
+    Inspect,
+    TryOn,
+    Measure,
+}
+
+/// <summary>What is to be done with a muzzle by a day.</summary>
+/// <param name="What">What.</param>
+/// <param name="On">The day by which; today where it is due.</param>
+/// <param name="Why">Why, in a sentence; null where only time goes by.</param>
+public sealed record UpkeepDue(Upkeep What, DateOnly On, string? Why);
 
 /// <summary>Why a muzzle is to be tried on again.</summary>
 public enum RefitCause

@@ -65,6 +65,28 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Wor
         };
     }
 
+    /// <summary>What its muzzle needs, the nearest day first.</summary>
+    public IReadOnlyList<UpkeepDue> UpkeepOn(DateOnly today)
+    {
+        var rules = Measured.Rules;
+        var due = new List<UpkeepDue>();
+        if (Worn.MuzzleOn(today, Muzzle, rules) is { } state)
+            due.Add(
+                new(Upkeep.Inspect, state.Due == InspectionDue.NotYet ? state.On : today, state.Due == InspectionDue.NotYet ? null : WearingWords.Of(state))
+            );
+        if (Muzzle.LastTryOn is { } tried && DateOnly.FromDateTime(tried.At) is var on)
+            due.Add(
+                MuzzleState.Refit(on, Worn.Wears.Select(w => w.AsWear), today, rules) is { } cause
+                    ? new(Upkeep.TryOn, today, $"{WearingWords.Of(cause)}.")
+                    : new(Upkeep.TryOn, MuzzleState.RefitBy(on, rules), null)
+            );
+        if (Measured.MeasureAgain(today) is [var why, ..])
+            due.Add(new(Upkeep.Measure, today, why));
+        else if (Profile.IsGrowing(today) && Measured.CurrentSet is { } set)
+            due.Add(new(Upkeep.Measure, DateOnly.FromDateTime(set.StartedAt).AddDays((int)rules[Remeasure.GrowingEvery].TotalDays), "It is growing."));
+        return [.. due.OrderBy(d => d.On)];
+    }
+
     /// <summary>It wears its muzzle, in training or beyond: inspections and happy wears are asked of such dogs only.</summary>
     private bool IsWorn => Trained.WearsIt || Worn.Wears.Count > 0;
 

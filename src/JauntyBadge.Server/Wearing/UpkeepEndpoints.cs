@@ -38,11 +38,13 @@ public sealed record InspectionDto(Guid Id, DateTime At, string Muzzle, IReadOnl
 /// <param name="Muzzle">In words; null where none is chosen.</param>
 /// <param name="Says">Its state in a sentence.</param>
 /// <param name="On">The day of the next inspection.</param>
+/// <param name="Upkeep">What it needs and by when, the nearest day first.</param>
 public sealed record MuzzleStateDto(
     string? Muzzle,
     InspectionDue? Due,
     string? Says,
     DateOnly? On,
+    IReadOnlyList<UpkeepDue> Upkeep,
     IReadOnlyList<InspectionCheck> Checks,
     IReadOnlyList<InspectionDto> Inspections
 );
@@ -156,6 +158,7 @@ internal static class UpkeepEndpoints
             state?.Due,
             state is null ? null : WearingWords.Of(state),
             state?.On,
+            file.UpkeepOn(clock.Today()),
             InspectionCheck.All,
             [.. rows.Select(InspectionDto.Of)]
         );

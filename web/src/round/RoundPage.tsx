@@ -44,7 +44,7 @@ export function RoundPage() {
           </Heading>
         </Box>
         {first?.all !== 0 && <Search text={search} onChange={setSearch} />}
-        <Button asChild>
+        <Button asChild _print={{ display: 'none' }}>
           <RouterLink to="/dogs/new">
             New dog <Key>n</Key>
           </RouterLink>
@@ -117,7 +117,7 @@ function Search({ text, onChange }: { text: string; onChange: (text: string) => 
     field.current?.focus();
   });
   return (
-    <Flex as="label" align="center" gap="2" w={{ base: 'full', md: '19rem' }}>
+    <Flex as="label" align="center" gap="2" w={{ base: 'full', md: '19rem' }} _print={{ display: 'none' }}>
       <Input
         ref={field}
         type="search"

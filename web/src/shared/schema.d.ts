@@ -3857,6 +3857,8 @@ export interface components {
              * @description The day of the next inspection.
              */
             on: null | string;
+            /** @description What it needs and by when, the nearest day first. */
+            upkeep: components["schemas"]["UpkeepDue"][];
             checks: components["schemas"]["InspectionCheck"][];
             inspections: components["schemas"]["InspectionDto"][];
         };
@@ -5258,6 +5260,23 @@ export interface components {
          * @enum {string}
          */
         UncertaintyKind: "reading" | "section" | "assumed" | "hinge" | "gap";
+        /**
+         * @description What keeps a muzzle right.
+         * @enum {string}
+         */
+        Upkeep: "inspect" | "tryOn" | "measure";
+        /** @description What is to be done with a muzzle by a day. */
+        UpkeepDue: {
+            /** @description What. */
+            what: components["schemas"]["Upkeep"];
+            /**
+             * Format: date
+             * @description The day by which; today where it is due.
+             */
+            on: string;
+            /** @description Why, in a sentence; null where only time goes by. */
+            why: null | string;
+        };
         /** @description A dog the van is planned for. */
         VanDogDto: {
             /**

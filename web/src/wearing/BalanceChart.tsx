@@ -72,9 +72,13 @@ export function BalanceChart({ balance }: { balance: Schemas['BalanceDto'] }) {
           name={occasionWords.stressful}
           dataKey="stressful"
           fill={stop}
-          shape={(at: { cx?: number; cy?: number }) => (
-            <path d={`M${(at.cx ?? 0) - 4} ${(at.cy ?? 0) - 4}l8 8m0 -8l-8 8`} stroke={stop} strokeWidth={2.4} />
-          )}
+          shape={(at: { cx?: number; cy?: number; payload?: { stressful: number | null } }) =>
+            at.payload?.stressful == null ? (
+              <g />
+            ) : (
+              <path d={`M${(at.cx ?? 0) - 4} ${(at.cy ?? 0) - 4}l8 8m0 -8l-8 8`} stroke={stop} strokeWidth={2.4} />
+            )
+          }
           isAnimationActive={false}
         />
       </ComposedChart>

@@ -44,10 +44,10 @@ function Balance({ balance }: { balance: Schemas['BalanceDto'] }) {
       <Box w={{ lg: '22rem' }} flexShrink="0">
         <Flex align="baseline" gap="2" color={balance.verdict === 'sour' ? 'stop' : 'fg'}>
           <Text fontFamily="heading" fontWeight="800" fontSize="5rem" lineHeight="0.95">
-            {balance.ratioText ?? '–'}
+            {balance.ratioText ?? balance.wears.length}
           </Text>
           <Text fontSize="lg">
-            {balance.ratio === null ? 'nothing stressful yet' : 'good to one bad'}{' '}
+            {balance.ratio === null ? 'wears, none of them stressful' : 'good to one bad'}{' '}
             <Why basis={balance.basis} about="How many good wears to one bad" />
           </Text>
         </Flex>

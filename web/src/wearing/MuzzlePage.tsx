@@ -34,11 +34,38 @@ export function MuzzlePage() {
             {state.data.due === 'outOfUse' ? '⬣ ' : state.data.due === 'notYet' ? '' : '◐ '}
             {state.data.says}
           </Text>
+          <ComingUp upkeep={state.data.upkeep} />
           <Spare dogId={dog.id} />
           <Checklist dogId={dog.id} checks={state.data.checks} />
           <Earlier dogId={dog.id} inspections={state.data.inspections} checks={state.data.checks} />
         </>
       )}
+    </Box>
+  );
+}
+
+const upkeepWords: Record<Schemas['Upkeep'], string> = {
+  inspect: 'Inspect it',
+  tryOn: 'Look at the fit again',
+  measure: 'Measure the dog again',
+};
+
+/** What it needs, and by when. */
+function ComingUp({ upkeep }: { upkeep: Schemas['UpkeepDue'][] }) {
+  const today = new Date().toISOString().slice(0, 10);
+  return (
+    <Box as="ul" mt="2" aria-label="What it needs">
+      {upkeep.map((u) => (
+        <Flex as="li" key={u.what} gap="3">
+          <Text w="8rem" flexShrink="0" fontWeight={u.on <= today ? 700 : 400}>
+            {u.on <= today ? 'Now' : dateText(u.on, 'short')}
+          </Text>
+          <Text flex="1">
+            {upkeepWords[u.what]}
+            {u.why && `: ${u.why}`}
+          </Text>
+        </Flex>
+      ))}
     </Box>
   );
 }
