@@ -127,6 +127,10 @@ public sealed class WearingTests : IDisposable
         var cool = await server.PostAsync($"{dog}/wearing/limit", new { place = "Hill" });
         Assert.Equal("asTrained", cool.Text("band"));
         Assert.All(cool["lines"]!.AsArray(), l => Assert.NotEqual("", l!["basis"]!["note"]!.GetValue<string>()));
+        // What makes it pant may last half as long.
+        await server.PutAsync($"{dog}/habits", new { loves = new[] { "run-along" } });
+        var run = await server.PostAsync($"{dog}/wearing/limit", new { place = "Hill" });
+        Assert.Equal(("run-along", run.Number("seconds") / 2), (run["next"]!["id"]!.GetValue<string>(), run.Number("nextSeconds")));
         var hot = await server.PostAsync($"{dog}/wearing/limit", new { place = "Quay" });
         Assert.Equal((0.0, "Not now", "none", null), (hot.Number("seconds"), hot.Text("headline"), hot.Text("band"), hot["next"]));
 

@@ -31,6 +31,7 @@ public sealed record StretchDto(DateTimeOffset From, DateTimeOffset To, HeatBand
 /// <param name="Weather">The reading taken; null for none.</param>
 /// <param name="Ahead">The rest of the day by what the station foretells.</param>
 /// <param name="Next">The next happy wear this dog could have; null where the heat allows none.</param>
+/// <param name="NextSeconds">The longest that one may be: less where it makes the dog pant.</param>
 public sealed record WearLimitDto(
     string? Muzzle,
     string? Strap,
@@ -43,6 +44,7 @@ public sealed record WearLimitDto(
     WeatherReadDto? Weather,
     IReadOnlyList<StretchDto> Ahead,
     HappyWear? Next,
+    double NextSeconds,
     IReadOnlyList<string> Cautions
 );
 

@@ -82,10 +82,16 @@ internal static class WearEndpoints
         var known = read is not null && !read.Reading.IsStale(now, rules) ? read.Reading.Weather : null;
         var weather = read is null ? null : WeatherReadDto.Of(read, now, rules);
         if (file.Muzzle.Choice?.KeptFit is not { } choice)
-            return new WearLimitDto(null, null, null, WearingWords.NoMuzzle, 0, [], null, "", weather, [], null, file.Profile.Cautions(today));
+            return new WearLimitDto(null, null, null, WearingWords.NoMuzzle, 0, [], null, "", weather, [], null, 0, file.Profile.Cautions(today));
         var muzzle = WornOf(choice, rules);
         var question = QuestionOf(file, muzzle, today) with { Weather = known, HeatUnknown = known is null, Exercise = entry.Exercise == true };
         var limit = WearLimit.Of(question, rules);
+        var next = HappyWear.Next(
+            file.Worn.Habits?.Loves ?? [],
+            [.. file.Worn.Wears.Where(w => w.Occasion == Occasion.Fun).Select(w => w.HappyId).OfType<string>()],
+            muzzle,
+            limit.Band
+        );
         return new WearLimitDto(
             $"{choice.Model} {choice.Size.Label}",
             (file.Muzzle.LastTryOn?.Seen.Strap ?? choice.Strap) is { } strap ? StrapWords(strap) : null,
@@ -107,12 +113,8 @@ internal static class WearEndpoints
                         .Of(question with { HeatUnknown = false }, said.Foretold, rules)
                         .Select(s => new StretchDto(s.From, s.To, s.Band, WearingWords.Of(s.Band), s.Cap.TotalSeconds)),
                 ],
-            HappyWear.Next(
-                file.Worn.Habits?.Loves ?? [],
-                [.. file.Worn.Wears.Where(w => w.Occasion == Occasion.Fun).Select(w => w.HappyId).OfType<string>()],
-                muzzle,
-                limit.Band
-            ),
+            next,
+            next is null ? 0 : WearLimit.Of(question with { Exercise = question.Exercise || next.Exercise }, rules).Cap.TotalSeconds,
             file.Profile.Cautions(today)
         );
     }

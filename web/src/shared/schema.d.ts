@@ -5489,6 +5489,11 @@ export interface components {
             /** @description The rest of the day by what the station foretells. */
             ahead: components["schemas"]["StretchDto"][];
             next: null | components["schemas"]["HappyWear"];
+            /**
+             * Format: double
+             * @description The longest that one may be: less where it makes the dog pant.
+             */
+            nextSeconds: number;
             cautions: string[];
         };
         WearSign: {

@@ -62,7 +62,7 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
       occasion: happy ? 'fun' : occasion,
       happyId: happy?.id ?? null,
       exercise: exercise || happy?.exercise === true,
-      capMinutes: data.seconds / 60,
+      capMinutes: (happy ? data.nextSeconds : data.seconds) / 60,
       strap: data.strap,
       place: data.weather?.place ?? null,
     });
@@ -121,12 +121,12 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
             veterinarian.
           </Text>
         )}
-        {data.next && data.seconds > 0 && (
+        {data.next && data.nextSeconds > 0 && (
           <Box mt="6" borderLeftWidth="4px" borderColor="accent" ps="4">
             <Text fontWeight="700">The next happy wear: {data.next.name.toLowerCase()}</Text>
             <Text>{data.next.how}</Text>
             <Button size="sm" mt="1" variant="outline" borderColor="border.strong" onClick={() => begin(data.next)}>
-              Put on for that
+              Put on for that, at most {lasting(data.nextSeconds).number} {lasting(data.nextSeconds).unit}
             </Button>
           </Box>
         )}

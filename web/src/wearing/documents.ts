@@ -1,4 +1,4 @@
-import { api, ask, editing, type Schemas } from '../shared/api';
+import { api, ask, editing, Refused, type Schemas } from '../shared/api';
 import { dogChanged } from '../shared/dog';
 import { notify } from '../shared/notices';
 import type { Kind } from '../shared/saving/outbox';
@@ -35,16 +35,39 @@ export const draftOfWear = (w: Schemas['WearDto']): WearDraft => ({
   note: w.note,
 });
 
-/** A wear, saved as it goes on. */
+/** Sends a wear as an edit of a version. */
+export const putWear = (id: string, draft: WearDraft, version: number) =>
+  ask(
+    api.PUT('/api/dogs/{id}/wears/{wearId}', {
+      params: { path: split(id), header: editing(version) },
+      body: draft,
+    }),
+  );
+
+/** What two phones at one dog tell together: every sign and mark of both, and off as soon as one took it off. */
+export const together = (mine: WearDraft, theirs: WearDraft): WearDraft => {
+  const known = new Set((mine.signs ?? []).map((s) => s.id));
+  const ends = [mine.endedAt, theirs.endedAt].filter((at): at is string => at !== null);
+  return {
+    ...mine,
+    signs: [...(theirs.signs ?? []).filter((s) => !known.has(s.id)), ...(mine.signs ?? [])],
+    rubs: [...new Set([...(theirs.rubs ?? []), ...(mine.rubs ?? [])])],
+    endedAt: ends.sort((a, b) => Date.parse(a) - Date.parse(b))[0] ?? null,
+  };
+};
+
+/** A wear, saved as it goes on. While the eyes are on the dog nobody is asked which phone is right. */
 export const wearDocument: Kind<WearDraft, Schemas['WearDto']> = {
   name: 'wear',
-  send: (id, draft, version) =>
-    ask(
-      api.PUT('/api/dogs/{id}/wears/{wearId}', {
-        params: { path: split(id), header: editing(version) },
-        body: draft,
-      }),
-    ),
+  send: async (id, draft, version) => {
+    try {
+      return await putWear(id, draft, version);
+    } catch (error) {
+      if (!(error instanceof Refused) || error.status !== 412 || !error.current) throw error;
+      const theirs = error.current as Schemas['WearDto'];
+      return putWear(id, together(draft, draftOfWear(theirs)), theirs.version);
+    }
+  },
   read: draftOfWear,
   saved: (queries, id, stored) => {
     if (stored.planMoved) notify(stored.planMoved);
