@@ -180,7 +180,7 @@ public sealed record DogProgress(
                     : LastTrained == today ? Matter.TrainedToday
                     : Matter.Session,
                 NextStep,
-                $"Target: {NextTarget}. {TrainedWhen(today)}{Trouble(today)}"
+                $"Target: {NextTarget}. {TrainedWhen(today)}{Trouble(today)}{(OutOfUse is null ? "" : " Not in the muzzle that failed.")}"
             );
     }
 

@@ -57,6 +57,44 @@ public class StandingTests
         Assert.Equal((kind, title), (next.Kind, next.Title));
     }
 
+    private static readonly DogProgress Worn = Chosen with { ConditionedShare = 1, TriedShare = 1, WearingShare = 1, WearsIt = true };
+
+    /// <summary>All there is to do, what cannot wait first (the order is House).</summary>
+    public static TheoryData<DogProgress, Matter[]> Days =>
+        new()
+        {
+            { Worn, [Matter.Rest] },
+            { Worn with { HappyOwed = "Owed." }, [Matter.HappyWear] },
+            { Worn with { OutOfUse = "The clip failed.", HappyOwed = "Owed." }, [Matter.OutOfUse, Matter.HappyWear] },
+            { Worn with { Refit = "It left a mark", Inspect = "A month." }, [Matter.Refit, Matter.Refit, Matter.Rest] },
+            { Worn with { Refit = "It left a mark", FitWrong = "Rubs" }, [Matter.Refit] },
+            { Worn with { Coming = new(Today.AddDays(7), "Clinic", "At ten.") }, [Matter.Rest, Matter.Appointment] },
+            { Worn with { Coming = new(Today.AddDays(8), "Clinic", "At ten.") }, [Matter.Rest] },
+            { Worn with { Coming = new(Today.AddDays(-1), "Clinic", "At ten.") }, [Matter.Rest] },
+            { Chosen with { WantedBy = Today.AddDays(14), StepsLeft = 3 }, [Matter.DateNear, Matter.Session] },
+            { Chosen with { WantedBy = Today, StepsLeft = 3 }, [Matter.DateNear, Matter.Session] },
+            { Chosen with { WantedBy = Today.AddDays(15), StepsLeft = 3 }, [Matter.Session] },
+            { Chosen with { WantedBy = Today.AddDays(2), StepsLeft = 0 }, [Matter.Session] },
+            { Chosen with { SessionsStuck = 3, HappyOwed = "Owed." }, [Matter.Stuck, Matter.HappyWear] },
+            { Chosen with { LastTrained = Today }, [Matter.TrainedToday] },
+            { Chosen with { WearsNow = true, OutOfUse = "The clip failed." }, [Matter.UnderWay] },
+        };
+
+    [Theory]
+    [MemberData(nameof(Days))]
+    public void What_cannot_wait_comes_first(DogProgress standing, Matter[] matters) => Assert.Equal(matters, standing.Things(Today).Select(t => t.Matter));
+
+    [Fact]
+    public void A_session_of_a_dog_whose_muzzle_failed_says_so_and_done_things_rest()
+    {
+        Assert.EndsWith("Not in the muzzle that failed.", (Chosen with { OutOfUse = "The clip failed." }).Things(Today)[1].Detail, StringComparison.Ordinal);
+        Assert.Equal(RoundGroup.Resting, (Chosen with { LastTrained = Today }).Next(Today).Matter.Group());
+        Assert.Equal(
+            [RoundGroup.CannotWait, RoundGroup.SessionsDue, RoundGroup.HappyWears, RoundGroup.OnTheBench, RoundGroup.Ahead, RoundGroup.Resting],
+            Enum.GetValues<Matter>().Select(m => m.Group()).Distinct().Order()
+        );
+    }
+
     [Fact]
     public void What_was_wrong_on_the_dog_is_said() =>
         Assert.StartsWith("Rides into the eyes.", (Chosen with { FitWrong = "Rides into the eyes" }).Next(Today).Detail, StringComparison.Ordinal);

@@ -19,7 +19,6 @@ type DogRoom =
   | 'progress'
   | 'begin'
   | 'next-session'
-  | 'sessions'
   | 'record'
   | 'wear-limit'
   | 'wears'
