@@ -12,7 +12,8 @@ namespace JauntyBadge.Data;
 /// <summary>The practice's database.</summary>
 /// <param name="options">Where it is.</param>
 /// <param name="breedRanges">What is known of the breeds, kept from one context to the next.</param>
-public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges? breedRanges = null) : DbContext(options)
+/// <param name="clock">Tells where the practice is, so that a moment on record lies on the practice's own day.</param>
+public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges? breedRanges = null, TimeProvider? clock = null) : DbContext(options)
 {
     public DbSet<DogRow> Dogs => Set<DogRow>();
     public DbSet<BreedRow> Breeds => Set<BreedRow>();
@@ -51,6 +52,9 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public HouseRules? RulesTried { get; set; }
 
     internal BreedRanges BreedRanges { get; } = breedRanges ?? new();
+
+    /// <summary>Where the practice is.</summary>
+    internal TimeZoneInfo Zone { get; } = (clock ?? TimeProvider.System).LocalTimeZone;
 
     /// <summary>Saves what was changed, numbered and with its new versions, all of it or nothing.</summary>
     public override async Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)

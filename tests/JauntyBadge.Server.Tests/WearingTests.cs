@@ -295,6 +295,31 @@ public sealed class WearingTests : IDisposable
         Assert.Equal("monthly", (await server.GetAsync($"{dog}/inspections")).Text("due"));
     }
 
+    /// <summary>Eight in the morning in Sydney is yesterday in Greenwich: what was done today was done today, and a mark before the try-on asks for none.</summary>
+    [Fact]
+    public async Task Days_are_those_of_the_practice_wherever_it_is()
+    {
+        server.Clock.SetLocalTimeZone(TimeZoneInfo.FindSystemTimeZoneById("Australia/Sydney"));
+        server.Clock.SetUtcNow(new DateTimeOffset(2026, 6, 1, 22, 0, 0, TimeSpan.Zero));
+        var dog = await FittedDogAsync();
+        var rubbed = Wear(Now.AddMinutes(-90), 20);
+        rubbed["rubs"] = new JsonArray("chin");
+        await PutAsync(dog, rubbed);
+        var size = (await server.GetAsync(dog))["choice"]!["sizeId"]!.GetValue<string>();
+        await server.PostAsync($"{dog}/try-ons", new { sizeId = size, answers = new Dictionary<string, bool> { ["sight"] = true } });
+        var done = (await server.GetAsync(dog))["done"]!.AsArray().Select(d => d!.GetValue<string>()).ToList();
+        Assert.Equal(["Measured", "Muzzle chosen", "Tried on", "Worn 20 minutes, ordinary"], done);
+        var upkeep = (await server.GetAsync($"{dog}/inspections"))["upkeep"]!.AsArray();
+        Assert.Contains(upkeep, u => (u!["what"]!.GetValue<string>(), u["on"]!.GetValue<string>()) == ("inspect", "2026-07-02"));
+        Assert.Contains(upkeep, u => (u!["what"]!.GetValue<string>(), u["on"]!.GetValue<string>()) == ("tryOn", "2027-06-02"));
+
+        rubbed["startedAt"] = Now.AddMinutes(1);
+        rubbed["endedAt"] = Now.AddMinutes(2);
+        server.Clock.Advance(TimeSpan.FromMinutes(3));
+        await PutAsync(dog, rubbed);
+        Assert.Contains((await server.GetAsync(dog))["things"]!.AsArray(), t => t!["title"]!.GetValue<string>() == "Look at the fit again");
+    }
+
     [Fact]
     public async Task Treats_count_what_sessions_and_wears_used_today()
     {

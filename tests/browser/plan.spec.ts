@@ -130,12 +130,17 @@ test('practice plays a dog, and tells each choice against the rule', async ({ pa
 });
 
 test('how training stands is one look: who is stuck, and whose date will hardly hold', async ({ page }) => {
+  // A dog of its own: another test gives Fern other days.
+  const id = await newDog(page, 'Dated');
+  const by = new Date(Date.now() + 5 * 86_400_000).toISOString().slice(0, 10);
+  const week = { days: ['monday', 'thursday'], sessionsPerDay: 1, by };
+  expect((await page.request.post(`/api/dogs/${id}/plan/week`, { data: week })).ok()).toBe(true);
   await page.goto('/');
   await page.getByRole('link', { name: 'How training stands' }).click();
-  const fern = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Fern', exact: true }) });
-  await expect(fern).toContainText(/Wanted by .* Will hardly hold: (under 5|\d+) %/);
+  const dated = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Dated', exact: true }) });
+  await expect(dated).toContainText(/Wanted by .* Will hardly hold: (under 5|\d+) %/);
   await page.getByRole('button', { name: /stuck$/ }).click();
-  await expect(fern).toHaveCount(0);
+  await expect(dated).toHaveCount(0);
   await page.getByRole('link', { name: 'Bracken', exact: true }).click();
   await expect(page).toHaveURL(/\/plan$/);
 });

@@ -92,8 +92,8 @@ public sealed record MuzzleState(InspectionDue Due, DateOnly On, IReadOnlyList<s
     public static DateOnly RefitBy(DateOnly triedOn, HouseRules rules) => triedOn.AddMonths(rules[RefitMonths]);
 
     /// <summary>Why the fit is to be looked at again, besides what changed on the dog: a mark since it was tried on last, or a year gone by. Null where neither is so.</summary>
-    public static RefitCause? Refit(DateOnly triedOn, IEnumerable<Wear> wears, DateOnly today, HouseRules rules) =>
-        wears.Any(w => w.Rubbed && w.Day >= triedOn) ? RefitCause.RubMark
+    public static RefitCause? Refit(DateOnly triedOn, bool rubbedSince, DateOnly today, HouseRules rules) =>
+        rubbedSince ? RefitCause.RubMark
         : RefitBy(triedOn, rules) <= today ? RefitCause.LongAgo
         : null;
 }

@@ -160,10 +160,10 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
         Most = 0.5,
     };
 
-    private static readonly Grounded<TimeSpan> Fastening = Stage("wear.stage-fastening", "Longest wear at the stage of first fastening", 1);
-    private static readonly Grounded<TimeSpan> Still = Stage("wear.stage-still", "Longest wear at the stage of wearing still", 2);
-    private static readonly Grounded<TimeSpan> Moving = Stage("wear.stage-moving", "Longest wear at the stage of moving in it", 5);
-    private static readonly Grounded<TimeSpan> Places = Stage("wear.stage-places", "Longest wear at the stage of other places", 20);
+    public static readonly Grounded<TimeSpan> Fastening = Stage("wear.stage-fastening", "Longest wear at the stage of first fastening", 1);
+    public static readonly Grounded<TimeSpan> Still = Stage("wear.stage-still", "Longest wear at the stage of wearing still", 2);
+    public static readonly Grounded<TimeSpan> Moving = Stage("wear.stage-moving", "Longest wear at the stage of moving in it", 5);
+    public static readonly Grounded<TimeSpan> Places = Stage("wear.stage-places", "Longest wear at the stage of other places", 20);
 
     private static readonly Basis VeterinarianFirst = Basis.Practice("a veterinarian looks at its breathing before any muzzle");
 

@@ -13,7 +13,8 @@ namespace JauntyBadge.Data.Dogs;
 /// <param name="Trained">The dog, its readings and its plan.</param>
 /// <param name="Muzzle">The muzzle it uses.</param>
 /// <param name="Worn">What it wore, what is coming, and the state its muzzle is in.</param>
-public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Worn)
+/// <param name="Zone">Where the practice is.</param>
+public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Worn, TimeZoneInfo Zone)
 {
     public MeasuredDog Measured => Trained.Measured;
 
@@ -29,7 +30,7 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Wor
     {
         var (plan, passed, at) = (Trained.Plan, Trained.Passed, Trained.Position);
         var step = at is null ? null : Step.Find(at.StepId);
-        var state = Worn.MuzzleOn(today, Muzzle, Measured.Rules);
+        var state = MuzzleOn(today);
         return new DogProgress(
             Profile.Purposes.Count > 0,
             Completeness.Share(Measured.Assessed.Measured, Measured.FitStyle),
@@ -54,11 +55,7 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Wor
             WearsNow = Worn.On is not null,
             OutOfUse = state is { Due: InspectionDue.OutOfUse } ? WearingWords.Of(state) : null,
             Inspect = state is { Due: InspectionDue.Monthly or InspectionDue.BeforeClinic } && IsWorn ? WearingWords.Of(state) : null,
-            Refit =
-                Muzzle.LastTryOn is { } tried
-                && MuzzleState.Refit(DateOnly.FromDateTime(tried.At), Worn.Wears.Select(w => w.AsWear), today, Measured.Rules) is { } refit
-                    ? WearingWords.Of(refit)
-                    : null,
+            Refit = RefitOn(today) is { } refit ? WearingWords.Of(refit) : null,
             HappyOwed = IsWorn ? HappyOwedOn(today) : null,
             Coming = Worn.Coming(today) is [var next, ..] ? new(next.Day, WearingWords.Of(next.Kind), ComingWords(next)) : null,
             DoneToday = [.. Done(today)],
@@ -70,22 +67,43 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Wor
     {
         var rules = Measured.Rules;
         var due = new List<UpkeepDue>();
-        if (Worn.MuzzleOn(today, Muzzle, rules) is { } state)
+        if (MuzzleOn(today) is { } state)
             due.Add(
                 new(Upkeep.Inspect, state.Due == InspectionDue.NotYet ? state.On : today, state.Due == InspectionDue.NotYet ? null : WearingWords.Of(state))
             );
-        if (Muzzle.LastTryOn is { } tried && DateOnly.FromDateTime(tried.At) is var on)
+        if (Muzzle.LastTryOn is { } tried)
             due.Add(
-                MuzzleState.Refit(on, Worn.Wears.Select(w => w.AsWear), today, rules) is { } cause
+                RefitOn(today) is { } cause
                     ? new(Upkeep.TryOn, today, $"{WearingWords.Of(cause)}.")
-                    : new(Upkeep.TryOn, MuzzleState.RefitBy(on, rules), null)
+                    : new(Upkeep.TryOn, MuzzleState.RefitBy(DayOf(tried.At), rules), null)
             );
         if (Measured.MeasureAgain(today) is [var why, ..])
             due.Add(new(Upkeep.Measure, today, why));
         else if (Profile.IsGrowing(today) && Measured.CurrentSet is { } set)
-            due.Add(new(Upkeep.Measure, DateOnly.FromDateTime(set.StartedAt).AddDays((int)rules[Remeasure.GrowingEvery].TotalDays), "It is growing."));
+            due.Add(new(Upkeep.Measure, DayOf(set.StartedAt).AddDays((int)rules[Remeasure.GrowingEvery].TotalDays), "It is growing."));
         return [.. due.OrderBy(d => d.On)];
     }
+
+    /// <summary>The state of the muzzle in use; null where none is.</summary>
+    public MuzzleState? MuzzleOn(DateOnly today) =>
+        Muzzle.Choice is { } choice
+            ? MuzzleState.Of(
+                DayOf(choice.ChosenAt),
+                Worn.LastInspection is { } last ? new(last.Day, last.Failed) : null,
+                Worn.NextClinic(today),
+                today,
+                Measured.Rules
+            )
+            : null;
+
+    /// <summary>Why the fit is to be looked at again though nothing of the dog changed; null where it need not be.</summary>
+    private RefitCause? RefitOn(DateOnly today) =>
+        Muzzle.LastTryOn is { } tried
+            ? MuzzleState.Refit(DayOf(tried.At), Worn.Wears.Any(w => w.Rubbed && w.StartedAt > tried.At), today, Measured.Rules)
+            : null;
+
+    /// <summary>The practice's day of a moment on record.</summary>
+    private DateOnly DayOf(DateTime utc) => DateOnly.FromDateTime(TimeZoneInfo.ConvertTimeFromUtc(utc, Zone));
 
     /// <summary>It wears its muzzle, in training or beyond: inspections and happy wears are asked of such dogs only.</summary>
     private bool IsWorn => Trained.WearsIt || Worn.Wears.Count > 0;
@@ -116,11 +134,11 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Wor
     /// <summary>What was done with it on a day.</summary>
     private IEnumerable<string> Done(DateOnly today)
     {
-        if (Measured.CurrentSet is { } set && DateOnly.FromDateTime(set.StartedAt) == today && Measured.ReadingRows.Count > 0)
+        if (Measured.CurrentSet is { } set && DayOf(set.StartedAt) == today && Measured.ReadingRows.Count > 0)
             yield return "Measured";
-        if (Muzzle.Choice is { } choice && DateOnly.FromDateTime(choice.ChosenAt) == today)
+        if (Muzzle.Choice is { } choice && DayOf(choice.ChosenAt) == today)
             yield return "Muzzle chosen";
-        if (Muzzle.LastTryOn is { } tried && DateOnly.FromDateTime(tried.At) == today)
+        if (Muzzle.LastTryOn is { } tried && DayOf(tried.At) == today)
             yield return "Tried on";
         if (Trained.LastTrained == today && Trained.OpenSession is null)
             yield return "Trained";
@@ -136,7 +154,10 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Wor
         var measured = await MeasuredDog.LoadAsync(db, which, cancel);
         var muzzles = await MuzzleInUse.LoadAsync(db, [.. measured.Select(d => d.Dog.Id)], cancel);
         var worn = await WornDog.LoadAsync(db, muzzles, cancel);
-        return [.. (await TrainedDog.LoadAsync(db, measured, cancel)).Select(t => new DogFile(t, muzzles[t.Measured.Dog.Id], worn[t.Measured.Dog.Id]))];
+        return
+        [
+            .. (await TrainedDog.LoadAsync(db, measured, cancel)).Select(t => new DogFile(t, muzzles[t.Measured.Dog.Id], worn[t.Measured.Dog.Id], db.Zone)),
+        ];
     }
 
     /// <summary>One dog's file; null when there is none with this id.</summary>

@@ -46,18 +46,6 @@ public sealed record WornDog(IReadOnlyList<WearFact> Wears, IReadOnlyList<Appoin
     /// <summary>The next clinic visit.</summary>
     public DateOnly? NextClinic(DateOnly today) => Coming(today).FirstOrDefault(a => a.Kind == AppointmentKind.Clinic)?.Day;
 
-    /// <summary>The state of the muzzle in use; null where none is.</summary>
-    public MuzzleState? MuzzleOn(DateOnly today, MuzzleInUse muzzle, Core.HouseRules rules) =>
-        muzzle.Choice is { } choice
-            ? MuzzleState.Of(
-                DateOnly.FromDateTime(choice.ChosenAt),
-                LastInspection is { } last ? new(last.Day, last.Failed) : null,
-                NextClinic(today),
-                today,
-                rules
-            )
-            : null;
-
     /// <summary>What some dogs wore.</summary>
     /// <param name="db">The practice.</param>
     /// <param name="muzzles">Their muzzles, by dog.</param>

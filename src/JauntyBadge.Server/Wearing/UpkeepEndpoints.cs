@@ -146,7 +146,7 @@ internal static class UpkeepEndpoints
     private static async Task<MuzzleStateDto> StateAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.DogFileAsync(id, cancel);
-        var state = file.Worn.MuzzleOn(clock.Today(), file.Muzzle, file.Measured.Rules);
+        var state = file.MuzzleOn(clock.Today());
         var rows = await db
             .Inspections.AsNoTracking()
             .Where(i => i.DogId == id && i.RemovedAt == null)

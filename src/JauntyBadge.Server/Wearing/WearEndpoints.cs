@@ -132,8 +132,7 @@ internal static class WearEndpoints
             OutOfUse = IsOutOfUse(file, today) && file.Worn.Habits?.HasSpare != true,
         };
 
-    private static bool IsOutOfUse(DogFile file, DateOnly today) =>
-        file.Worn.MuzzleOn(today, file.Muzzle, file.Measured.Rules) is { Due: InspectionDue.OutOfUse };
+    private static bool IsOutOfUse(DogFile file, DateOnly today) => file.MuzzleOn(today) is { Due: InspectionDue.OutOfUse };
 
     /// <summary>The muzzle in use as wearing sees it.</summary>
     private static WornMuzzle WornOf(KeptFit choice, HouseRules rules) =>

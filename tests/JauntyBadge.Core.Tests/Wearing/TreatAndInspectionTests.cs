@@ -119,11 +119,9 @@ public class TreatAndInspectionTests
     [Fact]
     public void A_mark_since_it_was_tried_on_or_a_year_asks_for_a_refit()
     {
-        Wear Rubbed(int daysAgo) => new(Today.AddDays(-daysAgo), TimeSpan.FromMinutes(20), Occasion.Fun, Rubbed: true);
-        Assert.Equal(RefitCause.RubMark, MuzzleState.Refit(Today.AddDays(-5), [Rubbed(2)], Today, Ours));
-        Assert.Null(MuzzleState.Refit(Today.AddDays(-5), [Rubbed(6)], Today, Ours));
-        Assert.Equal(RefitCause.LongAgo, MuzzleState.Refit(Today.AddMonths(-12), [], Today, Ours));
-        Assert.Null(MuzzleState.Refit(Today.AddMonths(-12).AddDays(1), [], Today, Ours));
+        Assert.Equal(RefitCause.RubMark, MuzzleState.Refit(Today.AddDays(-5), true, Today, Ours));
+        Assert.Equal(RefitCause.LongAgo, MuzzleState.Refit(Today.AddMonths(-12), false, Today, Ours));
+        Assert.Null(MuzzleState.Refit(Today.AddMonths(-12).AddDays(1), false, Today, Ours));
     }
 
     [Fact]
