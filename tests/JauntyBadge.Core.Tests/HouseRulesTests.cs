@@ -253,7 +253,7 @@ public class HouseRulesTests
             yield return $"{WearLog.LongestComfortable([wear], Day, rules)} {balance.Ratio} {balance.Verdict(rules)} {AssociationBalance.On(Day, [new(wear.Day, Occasion.Fun)], rules).HappyWithinWeek}";
             yield return $"{new AssociationBalance(days / 20.0, 1, true).Verdict(rules)} {new WeatherReading(new(Day, default, default), new(default, default)).IsStale(new(Day, new(days / 60, days % 60), default), rules)}";
             yield return $"{MuzzleState.Of(Day, new(Day.AddDays(-days), []), Day.AddDays(days), Day, rules)} {MuzzleState.Refit(Day.AddMonths(-days), false, Day, rules)}";
-            yield return $"{MuzzleState.Of(Day, new(Day, []), null, Day.AddDays(days), rules)}";
+            yield return $"{MuzzleState.Of(Day, new(Day, []), null, Day.AddDays(days), rules)} {TreatAllowance.PiecesLeftByWeight(Mass.FromKilograms(20), Mass.FromGrams(1), Mass.FromGrams(days), rules)}";
         }
     }
 

@@ -358,6 +358,13 @@ public sealed class WearingTests : IDisposable
         );
         Assert.StartsWith("Xylitol", treats["never"]![0]!["name"]!.GetValue<string>(), StringComparison.Ordinal);
 
+        // 533 sticks of cucumber have no more energy, and would be half a kilogram.
+        Assert.Null(treats["weightSays"]);
+        await server.PutAsync($"{dog}/habits", new { foodKcal = 800, treatId = "cucumber" });
+        var cucumber = await server.GetAsync($"{dog}/treats");
+        Assert.Equal((195.0, "No more than 200 g a day, however little energy is in it."), (cucumber.Number("piecesLeft"), cucumber.Text("weightSays")));
+        await server.PutAsync($"{dog}/habits", habits);
+
         // Tomorrow it is a new day.
         server.Clock.Advance(TimeSpan.FromDays(1));
         Assert.Equal(40, (await server.GetAsync($"{dog}/treats")).Number("piecesLeft"));

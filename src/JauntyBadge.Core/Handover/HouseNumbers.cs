@@ -66,7 +66,7 @@ public static class HouseNumbers
             ]
         ),
         (Training, [.. GoRules.All, .. Holds.All, .. Progression.All, .. TrainingCalendar.All, .. Forecasts.All, .. Progress.All]),
-        ("Wearing", [.. WearLimit.All, .. AssociationBalance.All, TreatAllowance.Share, .. MuzzleState.All]),
+        ("Wearing", [.. WearLimit.All, .. AssociationBalance.All, .. TreatAllowance.All, .. MuzzleState.All]),
     ];
 
     private static readonly Dictionary<string, IGrounded> ById = All.SelectMany(r => r.Numbers).ToDictionary(n => n.Id);

@@ -74,6 +74,23 @@ public sealed record TreatAllowance(Energy Resting, Energy Daily, Energy Treats)
         Basis.Published("WSAVA Global Nutrition guidelines: at most 10 %")
     );
 
+    public static readonly Grounded<double> GramsPerKg = new(
+        "wear.treat-grams",
+        "Grams of treats a day at most for each kg of body mass, however little energy they have",
+        10,
+        Basis.House("a tenth of the day's energy in cucumber would be a bellyful")
+    );
+
+    public static IReadOnlyList<IGrounded> All { get; } = [Share, GramsPerKg];
+
+    /// <summary>Whole pieces left by weight, never under 0: what has little energy fills a dog all the same.</summary>
+    /// <param name="body">The dog's mass.</param>
+    /// <param name="piece">Mass of a piece, over 0.</param>
+    /// <param name="used">Mass of the treats it has had today.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public static int PiecesLeftByWeight(Mass body, Mass piece, Mass used, HouseRules rules) =>
+        (int)Math.Max(0, Math.Floor((body.Kilograms * rules[GramsPerKg] - used.Grams) / piece.Grams + Whole));
+
     /// <summary>Resting energy a day, 70 · kg^0.75 kcal (Published: NRC 2006, Nutrient Requirements of Dogs and Cats).</summary>
     public static Energy RestingOf(Mass body) => Energy.FromKilocalories(70 * Math.Pow(body.Kilograms, 0.75));
 

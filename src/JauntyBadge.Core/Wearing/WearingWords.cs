@@ -172,6 +172,13 @@ public static class WearingWords
             _ => "Ill or on an ordered diet: nothing but what its veterinarian allows.",
         };
 
+    /// <summary>What is said where the weight of treats, and not their energy, is the limit.</summary>
+    public static string NoMoreByWeight(UnitsNet.Mass body, HouseRules rules) =>
+        string.Create(
+            CultureInfo.InvariantCulture,
+            $"No more than {body.Kilograms * rules[TreatAllowance.GramsPerKg]:0} g a day, however little energy is in it."
+        );
+
     /// <summary>The state of a muzzle in a sentence.</summary>
     public static string Of(MuzzleState state) =>
         state.Due switch

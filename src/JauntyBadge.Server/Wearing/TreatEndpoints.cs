@@ -91,7 +91,7 @@ public sealed record HabitsDto(
 public sealed record TreatDto(string Id, string Name, double KcalPerPiece, double GramsPerPiece, string How, Basis Basis, string? Not);
 
 /// <summary>What a day's treats were used for.</summary>
-public sealed record TreatUseDto(string What, int Pieces, double Kcal);
+public sealed record TreatUseDto(string What, int Pieces, double Kcal, double Grams);
 
 /// <summary>What this dog may have today in treats, and what is left of it.</summary>
 /// <param name="Concern">Why its veterinarian is to be asked; null where not.</param>
@@ -103,7 +103,8 @@ public sealed record TreatUseDto(string What, int Pieces, double Kcal);
 /// <param name="Treat">Its treat; null where none is chosen, or it may not have it.</param>
 /// <param name="KcalPerPiece">Of a piece of it.</param>
 /// <param name="Used">Today so far.</param>
-/// <param name="PiecesLeft">Whole pieces left today.</param>
+/// <param name="PiecesLeft">Whole pieces left today, by energy and by weight.</param>
+/// <param name="WeightSays">Where the weight leaves less than the energy, why; null elsewhere.</param>
 /// <param name="Factors">The table the factor is taken from.</param>
 public sealed record TreatsDto(
     string? Concern,
@@ -118,6 +119,7 @@ public sealed record TreatsDto(
     IReadOnlyList<TreatUseDto> Used,
     double UsedKcal,
     int? PiecesLeft,
+    string? WeightSays,
     IReadOnlyList<TreatDto> Treats,
     IReadOnlyList<NeverFeed> Never,
     IReadOnlyList<EnergyFactor> Factors,
@@ -175,8 +177,13 @@ internal static class TreatEndpoints
             treat.Contains.Where(habits.Avoids.Contains).ToList() is { Count: > 0 } has ? $"It may not have {string.Join(" and ", has)}." : null;
         var treat = Treat.Find(habits.TreatId) is { } chosen && Not(chosen) is null ? chosen : null;
         var piece = habits.KcalPerPiece is { } known && treat is not null ? Energy.FromKilocalories(known) : (treat ?? Treat.All[0]).PerPiece;
-        var used = await UsedAsync(id, piece, db, clock, cancel);
+        var grams = (treat ?? Treat.All[0]).GramsPerPiece;
+        var used = await UsedAsync(id, piece, grams, db, clock, cancel);
         var usedKcal = used.Sum(u => u.Kcal);
+        var byEnergy = allowance?.PiecesLeft(piece, Energy.FromKilocalories(usedKcal));
+        var byWeight = dog.BodyMass is { } body
+            ? TreatAllowance.PiecesLeftByWeight(body, Mass.FromGrams(grams), Mass.FromGrams(used.Sum(u => u.Grams)), file.Measured.Rules)
+            : (int?)null;
         return new TreatsDto(
             concern is { } why ? WearingWords.Of(why) : null,
             allowance?.Resting.Kilocalories,
@@ -191,10 +198,11 @@ internal static class TreatEndpoints
             allowance?.Treats.Kilocalories,
             treat?.Name,
             piece.Kilocalories,
-            (treat ?? Treat.All[0]).GramsPerPiece,
+            grams,
             used,
             usedKcal,
-            allowance?.PiecesLeft(piece, Energy.FromKilocalories(usedKcal)),
+            byEnergy is null ? null : Math.Min(byEnergy.Value, byWeight!.Value),
+            byWeight < byEnergy ? WearingWords.NoMoreByWeight(dog.BodyMass!.Value, file.Measured.Rules) : null,
             [.. Treat.All.Select(t => new TreatDto(t.Id, t.Name, t.PerPiece.Kilocalories, t.GramsPerPiece, t.How, t.Basis, Not(t)))],
             NeverFeed.All,
             EnergyFactor.All,
@@ -203,7 +211,14 @@ internal static class TreatEndpoints
     }
 
     /// <summary>What it had today: a piece for each go that went well, and what was fed at wears.</summary>
-    private static async Task<IReadOnlyList<TreatUseDto>> UsedAsync(Guid id, Energy piece, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IReadOnlyList<TreatUseDto>> UsedAsync(
+        Guid id,
+        Energy piece,
+        double grams,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var today = clock.Today();
         var goes = await db.Goes.CountAsync(g => g.Success && db.Sets.Any(s => s.Id == g.SetId && s.DogId == id && s.Day == today), cancel);
@@ -214,10 +229,15 @@ internal static class TreatEndpoints
             .ToListAsync(cancel);
         List<TreatUseDto> used = [];
         if (goes > 0)
-            used.Add(new("Goes that went well, a piece each", goes, goes * piece.Kilocalories));
+            used.Add(new("Goes that went well, a piece each", goes, goes * piece.Kilocalories, goes * grams));
         if (wears.Count > 0)
             used.Add(
-                new("Fed at wears", wears.Sum(w => w.TreatPieces), wears.Sum(w => w.TreatPieces * (Treat.Find(w.TreatId)?.PerPiece ?? piece).Kilocalories))
+                new(
+                    "Fed at wears",
+                    wears.Sum(w => w.TreatPieces),
+                    wears.Sum(w => w.TreatPieces * (Treat.Find(w.TreatId)?.PerPiece ?? piece).Kilocalories),
+                    wears.Sum(w => w.TreatPieces * (Treat.Find(w.TreatId)?.GramsPerPiece ?? grams))
+                )
             );
         return used;
     }

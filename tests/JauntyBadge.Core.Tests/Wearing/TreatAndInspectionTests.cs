@@ -40,6 +40,15 @@ public class TreatAndInspectionTests
     public void Whole_pieces_left_and_never_fewer_than_none(double food, double piece, double used, int left) =>
         Assert.Equal(left, TreatAllowance.ByFood(Mass.FromKilograms(20), Kcal(food)).PiecesLeft(Kcal(piece), Kcal(used)));
 
+    /// <summary>Ten grams for each kilogram of dog (House): a bound hit exactly is allowed.</summary>
+    [Theory]
+    [InlineData(12.8, 1, 0, 128)]
+    [InlineData(12.8, 1, 128, 0)]
+    [InlineData(12.8, 0.3, 127.7, 1)]
+    [InlineData(12.8, 1, 500, 0)]
+    public void What_has_little_energy_fills_a_dog_all_the_same(double kg, double piece, double used, int left) =>
+        Assert.Equal(left, TreatAllowance.PiecesLeftByWeight(Mass.FromKilograms(kg), Mass.FromGrams(piece), Mass.FromGrams(used), Ours));
+
     [Theory]
     [InlineData(true, Activity.Usual, false, false, "neutered")]
     [InlineData(false, Activity.Usual, false, false, "entire")]

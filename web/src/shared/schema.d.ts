@@ -5111,6 +5111,8 @@ export interface components {
             pieces: number;
             /** Format: double */
             kcal: number;
+            /** Format: double */
+            grams: number;
         };
         /** @description What this dog may have today in treats, and what is left of it. */
         TreatsDto: {
@@ -5149,9 +5151,11 @@ export interface components {
             usedKcal: number;
             /**
              * Format: int32
-             * @description Whole pieces left today.
+             * @description Whole pieces left today, by energy and by weight.
              */
             piecesLeft: null | number;
+            /** @description Where the weight leaves less than the energy, why; null elsewhere. */
+            weightSays: null | string;
             treats: components["schemas"]["TreatDto"][];
             never: components["schemas"]["NeverFeed"][];
             /** @description The table the factor is taken from. */

@@ -60,6 +60,7 @@ function Left({ treats }: { treats: Schemas['TreatsDto'] }) {
           <Text fontSize="lg">
             {treats.treat ?? 'Pieces of its own food'}, {(treats.piecesLeft * treats.gramsPerPiece).toFixed(0)} g
           </Text>
+          {treats.weightSays && <Text>{treats.weightSays}</Text>}
           {treats.piecesLeft === 0 && <Text>Take the rest from its meals, or feed something lighter.</Text>}
         </>
       )}
