@@ -191,7 +191,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
             habits.HasKey(h => h.DogId);
             habits.HasOne<DogRow>().WithOne().HasForeignKey<WearingHabitsRow>(h => h.DogId);
         });
-        modelBuilder.Entity<WeatherRow>().HasIndex(w => w.At);
+        modelBuilder.Entity<WeatherRow>().Ignore(w => w.Reading).HasIndex(w => w.At);
         modelBuilder.Entity<WritingRow>().Property(w => w.Id).ValueGeneratedNever();
         modelBuilder.Entity<StopsRow>().Property(s => s.Id).ValueGeneratedNever();
         modelBuilder.Entity<HouseNumberRow>().HasIndex(n => n.NumberId);

@@ -85,6 +85,26 @@ test.describe('on a phone', () => {
   });
 });
 
+test.describe('with a wrong number', () => {
+  test.use({ expectedErrors: [/400/] });
+  test('the weather read by hand is what it is judged by', async ({ page }) => {
+    const id = await wearingDog(page, 'Sultry');
+    await page.goto(`/dogs/${id}/wear`);
+    await page.getByRole('button', { name: 'Read it by hand' }).click();
+    await page.getByLabel('Air, °C').fill('33');
+    await page.getByLabel('Humidity, %').fill('wet');
+    await page.getByLabel('Where').fill('Engine room');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('A humidity is 0 to 100 %.')).toBeVisible();
+    await expect(page.getByLabel('Air, °C')).toHaveValue('33');
+    await page.getByLabel('Humidity, %').fill('70');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByRole('status').getByText('Not now')).toBeVisible();
+    await expect(page.getByText('Engine room, read by hand', { exact: false })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Put on now' })).toBeDisabled();
+  });
+});
+
 test('from breakfast to a finished thing: a failed muzzle is mended and inspected from the round', async ({ page }) => {
   const id = await wearingDog(page, 'Breakfast');
   await page.request.post(`/api/dogs/${id}/inspections`, { data: { failed: ['clip'], note: 'Does not click.' } });

@@ -1,5 +1,3 @@
-using JauntyBadge.Core.Dogs;
-
 namespace JauntyBadge.Core.Wearing;
 
 /// <summary>What a dog has an appointment for.</summary>
@@ -17,14 +15,4 @@ public static class Appointments
 {
     /// <summary>What it is to most dogs (House): clinic and groomer are stressful, the rest is ordinary.</summary>
     public static Occasion Usual(AppointmentKind kind) => kind is AppointmentKind.Clinic or AppointmentKind.Groomer ? Occasion.Stressful : Occasion.Ordinary;
-
-    /// <summary>The purpose it belongs to; null where none does.</summary>
-    public static Purpose? PurposeOf(AppointmentKind kind) =>
-        kind switch
-        {
-            AppointmentKind.Clinic or AppointmentKind.Groomer => Purpose.Clinic,
-            AppointmentKind.Ferry => Purpose.Transport,
-            AppointmentKind.Visitors => Purpose.Visitors,
-            _ => null,
-        };
 }

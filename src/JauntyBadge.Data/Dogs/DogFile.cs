@@ -68,9 +68,7 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Wor
         var rules = Measured.Rules;
         var due = new List<UpkeepDue>();
         if (MuzzleOn(today) is { } state)
-            due.Add(
-                new(Upkeep.Inspect, state.Due == InspectionDue.NotYet ? state.On : today, state.Due == InspectionDue.NotYet ? null : WearingWords.Of(state))
-            );
+            due.Add(state.Due == InspectionDue.NotYet ? new(Upkeep.Inspect, state.On, null) : new(Upkeep.Inspect, today, WearingWords.Of(state)));
         if (Muzzle.LastTryOn is { } tried)
             due.Add(
                 RefitOn(today) is { } cause
@@ -109,19 +107,10 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Wor
     private bool IsWorn => Trained.WearsIt || Worn.Wears.Count > 0;
 
     /// <summary>Why it is to have a happy wear; null where it need not.</summary>
-    private string? HappyOwedOn(DateOnly today)
-    {
-        var (rules, worn) = (Measured.Rules, Worn.Occasions);
-        var ahead = BalanceAhead.Of(today, worn, [.. Worn.Coming(today).Select(a => new OccasionOn(a.Day, a.Occasion))], rules);
-        if (ahead is { HappyOn: [var first, ..] } && first == today && Worn.Coming(today).First(a => a.Occasion == Occasion.Stressful) is { } visit)
-            return WearingWords.Ahead(ahead, WearingWords.Visit(visit.Kind));
-        return WearingWords.Owed(
-            AssociationBalance.On(today, worn, rules),
-            worn.LastOrDefault(w => w.Occasion == Occasion.Fun && w.Day <= today)?.Day,
-            today,
-            rules
-        );
-    }
+    private string? HappyOwedOn(DateOnly today) =>
+        Worn.AheadOn(today, Measured.Rules) is { Ahead.HappyOn: [var first, ..], Says: var says } && first == today
+            ? says
+            : WearingWords.Owed(AssociationBalance.On(today, Worn.Occasions, Measured.Rules), Worn.LastHappy(today), today, Measured.Rules);
 
     private string ComingWords(AppointmentRow next)
     {

@@ -1,5 +1,6 @@
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Wearing;
+using UnitsNet;
 
 namespace JauntyBadge.Data.Wearing;
 
@@ -177,4 +178,7 @@ public sealed class WeatherRow : INumbered
     public string? Place { get; set; }
     public double AirC { get; set; }
     public double HumidityPercent { get; set; }
+
+    /// <summary>As the rules see it.</summary>
+    public WeatherReading Reading => new(At, new(Temperature.FromDegreesCelsius(AirC), RelativeHumidity.FromPercent(HumidityPercent)));
 }

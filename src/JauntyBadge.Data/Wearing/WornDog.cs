@@ -11,7 +11,6 @@ namespace JauntyBadge.Data.Wearing;
 /// <param name="HappyId">What was done, of the list of happy wears.</param>
 public sealed record WearFact(
     Guid DogId,
-    long Number,
     DateOnly Day,
     DateTime StartedAt,
     DateTime? EndedAt,
@@ -32,13 +31,25 @@ public sealed record WearFact(
 /// <param name="Habits">What it loves and eats; null where nothing was said.</param>
 public sealed record WornDog(IReadOnlyList<WearFact> Wears, IReadOnlyList<AppointmentRow> Appointments, InspectionRow? LastInspection, WearingHabitsRow? Habits)
 {
-    public static WornDog Nothing { get; } = new([], [], null, null);
-
     /// <summary>The wear that is on now.</summary>
     public WearFact? On => Wears.LastOrDefault(w => w.EndedAt is null);
 
     /// <summary>What each wear was to the dog.</summary>
     public IReadOnlyList<OccasionOn> Occasions => [.. Wears.Select(w => new OccasionOn(w.Day, w.Occasion))];
+
+    /// <summary>The day of its last happy wear up to a day; null for none.</summary>
+    public DateOnly? LastHappy(DateOnly today) => Wears.LastOrDefault(w => w.Occasion == Occasion.Fun && w.Day <= today)?.Day;
+
+    /// <summary>What the next stressful appointment will make of its balance, with what to say of it; null where none is coming.</summary>
+    public (BalanceAhead Ahead, string Says)? AheadOn(DateOnly today, Core.HouseRules rules)
+    {
+        var coming = Coming(today);
+        return
+            coming.FirstOrDefault(a => a.Occasion == Occasion.Stressful) is { } visit
+            && BalanceAhead.Of(today, Occasions, [.. coming.Select(a => new OccasionOn(a.Day, a.Occasion))], rules) is { } ahead
+            ? (ahead, WearingWords.Ahead(ahead, WearingWords.Visit(visit.Kind)))
+            : null;
+    }
 
     /// <summary>What is coming, from a day on.</summary>
     public IReadOnlyList<AppointmentRow> Coming(DateOnly today) => [.. Appointments.Where(a => a.Day >= today)];
@@ -62,7 +73,7 @@ public sealed record WornDog(IReadOnlyList<WearFact> Wears, IReadOnlyList<Appoin
                 .Wears.Where(w => dogs.Contains(w.DogId) && w.RemovedAt == null)
                 .OrderBy(w => w.StartedAt)
                 .ThenBy(w => w.Number)
-                .Select(w => new WearFact(w.DogId, w.Number, w.Day, w.StartedAt, w.EndedAt, w.Occasion, w.HappyId, w.Worst, w.Rubs.Count > 0))
+                .Select(w => new WearFact(w.DogId, w.Day, w.StartedAt, w.EndedAt, w.Occasion, w.HappyId, w.Worst, w.Rubs.Count > 0))
                 .ToListAsync(cancel)
         ).ToLookup(w => w.DogId);
         var appointments = (

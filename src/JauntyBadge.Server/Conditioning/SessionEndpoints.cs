@@ -9,8 +9,6 @@ namespace JauntyBadge.Server.Conditioning;
 /// <summary>Training sessions, saved go by go.</summary>
 internal static class SessionEndpoints
 {
-    private static readonly TimeSpan ClocksApart = TimeSpan.FromMinutes(5);
-
     /// <summary>How long ago a device may have begun a session that it sends now.</summary>
     private static readonly TimeSpan LongestAway = TimeSpan.FromDays(7);
 
@@ -345,7 +343,7 @@ internal static class SessionEndpoints
     private static DateTime Told(DateTimeOffset? told, DateTime earliest, TimeProvider clock)
     {
         var now = clock.UtcNow();
-        return told?.UtcDateTime is { } at && at >= earliest - ClocksApart && at <= now + ClocksApart ? at : now;
+        return told?.UtcDateTime is { } at && at >= earliest - Lookup.ClocksApart && at <= now + Lookup.ClocksApart ? at : now;
     }
 
     private static SetRow NewSet(SessionRow session, int number, PlanPosition start, DateTime at, TimeProvider clock) =>

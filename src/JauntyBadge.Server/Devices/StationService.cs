@@ -40,33 +40,22 @@ public sealed class StationService(IStationLink link, TimeProvider clock, ILogge
         }
     }
 
-    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
-    {
-        var wait = FirstWait;
-        while (!stoppingToken.IsCancellationRequested)
-        {
-            try
+    protected override Task ExecuteAsync(CancellationToken stoppingToken) =>
+        new DeviceLink(
+            link.LinesAsync,
+            text =>
             {
-                await foreach (var text in link.LinesAsync(stoppingToken))
-                {
-                    Hear(text);
-                    wait = FirstWait;
-                }
-            }
-            catch (IOException problem)
-            {
-                StationLog.Broke(log, problem);
-            }
-            catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested)
-            {
-                return;
-            }
+                Hear(text);
+                return true;
+            },
+            problem => StationLog.Broke(log, problem),
+            Lost
+        ).KeepAsync(FirstWait, LongestWait, clock, stoppingToken);
 
-            lock (gate)
-                connected = false;
-            await Task.Delay(wait, clock, stoppingToken).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
-            wait = wait * 2 < LongestWait ? wait * 2 : LongestWait;
-        }
+    private void Lost()
+    {
+        lock (gate)
+            connected = false;
     }
 
     /// <summary>Takes one line in; a garbled one is no reading, and the next comes in ten minutes.</summary>

@@ -97,34 +97,17 @@ public sealed class TapeService(ITapeLink link, TimeProvider clock, ILogger<Tape
         }
     }
 
-    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
-    {
-        var wait = FirstWait;
-        while (!stoppingToken.IsCancellationRequested)
-        {
-            try
+    protected override Task ExecuteAsync(CancellationToken stoppingToken) =>
+        new DeviceLink(
+            link.LinesAsync,
+            text =>
             {
-                await foreach (var text in link.LinesAsync(stoppingToken))
-                {
-                    Hear(text);
-                    if (now.State == TapeState.Connected)
-                        wait = FirstWait;
-                }
-            }
-            catch (IOException problem)
-            {
-                Log.Broke(log, problem);
-            }
-            catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested)
-            {
-                return;
-            }
-
-            Tell(now with { State = TapeState.Lost, BatteryPercent = null });
-            await Task.Delay(wait, clock, stoppingToken).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
-            wait = wait * 2 < LongestWait ? wait * 2 : LongestWait;
-        }
-    }
+                Hear(text);
+                return now.State == TapeState.Connected;
+            },
+            problem => Log.Broke(log, problem),
+            () => Tell(now with { State = TapeState.Lost, BatteryPercent = null })
+        ).KeepAsync(FirstWait, LongestWait, clock, stoppingToken);
 
     /// <summary>Takes one line in. A garbled one is said, never guessed at; a reading sent twice counts once.</summary>
     private void Hear(string text)

@@ -158,11 +158,12 @@ public sealed record DogCardDto(
     public static DogCardDto Of(DogFile file, DateOnly today)
     {
         var progress = file.ProgressOn(today);
+        var things = progress.Things(today);
         return new DogCardDto(
             DogDto.Of(file.Dog),
             BadgeDto.Of(progress),
-            progress.Next(today),
-            progress.Things(today),
+            things[0],
+            things,
             progress.DoneToday,
             file.Profile.BreedsInWords,
             file.Profile.Age(today),

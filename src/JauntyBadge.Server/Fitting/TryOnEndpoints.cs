@@ -71,17 +71,13 @@ public sealed record TryOnDto(Guid Id, DateTime At, string SizeId, TryOnRecord S
 /// <summary>Trying a muzzle on the dog: checks, diagnosis, record.</summary>
 internal static class TryOnEndpoints
 {
-    private const long LargestForm = PictureIntake.LargestFile + 64 * 1024;
-
     public static void MapTryOn(this IEndpointRouteBuilder api)
     {
         api.MapPost("/dogs/{id:guid}/try-ons/{tryOnId:guid}/picture", AddPictureAsync)
             .WithName("addTryOnPicture")
             .WithTags("Try-on")
             .WithSummary("Attach a picture: JPEG, PNG or WebP up to 20 MB.")
-            .DisableAntiforgery()
-            .WithMetadata(new RequestSizeLimitAttribute(LargestForm))
-            .ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+            .TakesPicture();
 
         var tries = api.MapGroup("/dogs/{id:guid}").WithTags("Try-on").OneWriterAtATime();
         tries

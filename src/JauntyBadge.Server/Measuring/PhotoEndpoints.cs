@@ -14,8 +14,6 @@ namespace JauntyBadge.Server.Measuring;
 internal static class PhotoEndpoints
 {
     // The form around the picture needs a little room too.
-    private const long LargestForm = PictureIntake.LargestFile + 64 * 1024;
-
     public static void MapPhotos(this IEndpointRouteBuilder api)
     {
         api.MapGet("/demo-pictures/{view}", Demo)
@@ -29,9 +27,7 @@ internal static class PhotoEndpoints
             .WithName("addPhoto")
             .WithTags("Photos")
             .WithSummary("Upload a picture: JPEG, PNG or WebP up to 20 MB. What the camera wrote into it is not kept.")
-            .DisableAntiforgery()
-            .WithMetadata(new RequestSizeLimitAttribute(LargestForm))
-            .ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+            .TakesPicture();
 
         var photos = api.MapGroup("/dogs/{id:guid}/photos").WithTags("Photos").OneWriterAtATime();
         photos.MapGet("/", ListAsync).WithName("photos").WithSummary("A dog's pictures, the newest first.");

@@ -1,4 +1,5 @@
 using JauntyBadge.Server.Shared;
+using Microsoft.AspNetCore.Mvc;
 using SkiaSharp;
 
 namespace JauntyBadge.Server.Measuring;
@@ -15,6 +16,9 @@ internal static class PictureIntake
     /// <summary>Longest side stored. Two pixels of a click are then well under a millimetre on a head that fills half of it.</summary>
     public const int LongestSide = 3000;
 
+    /// <summary>Largest request taken: such a file with what a form says around it.</summary>
+    private const long LargestForm = LargestFile + 64 * 1024;
+
     private const int SmallestSide = 200;
     private const int Quality = 88;
 
@@ -24,6 +28,10 @@ internal static class PictureIntake
     private static readonly SemaphoreSlim Turn = new(1);
 
     private static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(20);
+
+    /// <summary>Lets an endpoint take such a file. A slow upload must not keep others from writing: map it outside the groups of one writer.</summary>
+    public static RouteHandlerBuilder TakesPicture(this RouteHandlerBuilder endpoint) =>
+        endpoint.DisableAntiforgery().WithMetadata(new RequestSizeLimitAttribute(LargestForm)).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
 
     /// <summary>Takes an uploaded file.</summary>
     /// <exception cref="Refusal">There is none, or it is too large, or as below; 503 while others are being taken.</exception>

@@ -12,6 +12,9 @@ namespace JauntyBadge.Server.Shared;
 /// <summary>Small things every room asks for.</summary>
 internal static class Lookup
 {
+    /// <summary>So far the clocks of a device and of the server may be apart (House).</summary>
+    public static readonly TimeSpan ClocksApart = TimeSpan.FromMinutes(5);
+
     /// <summary>The dog, or a 404.</summary>
     public static async Task<DogRow> DogAsync(this PracticeDb db, Guid id, CancellationToken cancel) =>
         await db.Dogs.FindAsync([id], cancel) ?? throw NoSuchDog();

@@ -86,14 +86,14 @@ public sealed class WearEntryValidator : AbstractValidator<WearEntry>
         RuleFor(w => w.StartedAt)
             .NotNull()
             .WithMessage("startedAt is needed: when it was put on.")
-            .Must(at => at is null || at <= clock.GetUtcNow() + WearEndpoints.ClocksApart)
+            .Must(at => at is null || at <= clock.GetUtcNow() + Lookup.ClocksApart)
             .WithMessage("It cannot have been put on in the future.")
             .Must(at => at is null || at > clock.GetUtcNow().AddYears(-30))
             .WithMessage("That is too long ago.");
         RuleFor(w => w.EndedAt)
             .Must((w, at) => at is null || at >= w.StartedAt)
             .WithMessage("It cannot come off before it was put on.")
-            .Must((w, at) => at is null || at <= clock.GetUtcNow() + WearEndpoints.ClocksApart)
+            .Must((w, at) => at is null || at <= clock.GetUtcNow() + Lookup.ClocksApart)
             .WithMessage("It cannot have come off in the future.")
             .Must((w, at) => at is null || w.StartedAt is null || at - w.StartedAt <= TimeSpan.FromHours(LongestHours))
             .WithMessage($"A wear lasts up to {LongestHours} hours; look at the two times.");

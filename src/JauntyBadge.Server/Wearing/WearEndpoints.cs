@@ -10,7 +10,6 @@ using JauntyBadge.Server.Devices;
 using JauntyBadge.Server.Measuring;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using UnitsNet;
 
@@ -19,10 +18,8 @@ namespace JauntyBadge.Server.Wearing;
 /// <summary>How long now, the log of wears, and what they make of the muzzle.</summary>
 internal static class WearEndpoints
 {
-    internal static readonly TimeSpan ClocksApart = TimeSpan.FromMinutes(5);
     private const int MostListed = 400;
     private const int DaysDrawn = 60;
-    private const long LargestForm = PictureIntake.LargestFile + 64 * 1024;
 
     public static void MapWearing(this IEndpointRouteBuilder api)
     {
@@ -31,9 +28,7 @@ internal static class WearEndpoints
             .WithName("addWearPicture")
             .WithTags("Wearing")
             .WithSummary("Attach a picture, of a mark say: JPEG, PNG or WebP up to 20 MB.")
-            .DisableAntiforgery()
-            .WithMetadata(new RequestSizeLimitAttribute(LargestForm))
-            .ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+            .TakesPicture();
         var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Wearing").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
         dog.MapPost("/wearing/limit", LimitAsync)
             .WithName("wearLimit")
@@ -285,10 +280,7 @@ internal static class WearEndpoints
     {
         var (file, today) = (await db.DogFileAsync(id, cancel), clock.Today());
         var (rules, worn) = (file.Measured.Rules, file.Worn.Occasions);
-        var coming = file.Worn.Coming(today);
-        var balance = AssociationBalance.On(today, worn, rules);
-        var lastHappy = worn.LastOrDefault(w => w.Occasion == Occasion.Fun && w.Day <= today)?.Day;
-        var ahead = BalanceAhead.Of(today, worn, [.. coming.Select(a => new OccasionOn(a.Day, a.Occasion))], rules);
+        var (balance, lastHappy) = (AssociationBalance.On(today, worn, rules), file.Worn.LastHappy(today));
         return new BalanceDto(
             balance.Verdict(rules),
             balance.Ratio,
@@ -305,15 +297,7 @@ internal static class WearEndpoints
                     .Select(d => new BalancePointDto(d, AssociationBalance.On(d, worn, rules).Ratio)),
             ],
             [.. worn.Where(w => w.Day >= today.AddDays(-DaysDrawn) && w.Day <= today).Select(w => new BalanceWearDto(w.Day, w.Occasion))],
-            ahead is null
-                ? null
-                : new BalanceAheadDto(
-                    ahead.On,
-                    ahead.After,
-                    ahead.HappyOn,
-                    ahead.ThenAfter,
-                    WearingWords.Ahead(ahead, WearingWords.Visit(coming.First(a => a.Day == ahead.On && a.Occasion == Occasion.Stressful).Kind))
-                ),
+            file.Worn.AheadOn(today, rules) is var (ahead, says) ? new BalanceAheadDto(ahead.On, ahead.After, ahead.HappyOn, ahead.ThenAfter, says) : null,
             rules.Basis(AssociationBalance.Wanted)
         );
     }

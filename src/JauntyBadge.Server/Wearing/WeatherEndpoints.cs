@@ -7,7 +7,6 @@ using JauntyBadge.Server.Devices;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
-using UnitsNet;
 
 namespace JauntyBadge.Server.Wearing;
 
@@ -120,11 +119,7 @@ internal static class WeatherEndpoints
     {
         var since = now.UtcDateTime - Kept;
         var typed = await db.Weather.AsNoTracking().Where(w => w.At >= since).OrderByDescending(w => w.Number).ToListAsync(cancel);
-        IEnumerable<PlacedReading> read = typed.Select(w => new PlacedReading(
-            new(w.At, new(Temperature.FromDegreesCelsius(w.AirC), RelativeHumidity.FromPercent(w.HumidityPercent))),
-            w.Place ?? station.Place,
-            true
-        ));
+        IEnumerable<PlacedReading> read = typed.Select(w => new PlacedReading(w.Reading, w.Place ?? station.Place, true));
         if (station.Observed is [.., var last])
             read = read.Append(new(last, station.Place, false));
         return [.. read.GroupBy(r => r.Place).Select(g => g.MaxBy(r => r.Reading.At)!).OrderByDescending(r => r.Reading.At)];
@@ -156,8 +151,7 @@ internal static class WeatherEndpoints
         };
         db.Weather.Add(row);
         await db.SaveChangesAsync(cancel);
-        var weather = new Weather(Temperature.FromDegreesCelsius(row.AirC), RelativeHumidity.FromPercent(row.HumidityPercent));
-        return WeatherReadDto.Of(new(new(row.At, weather), row.Place ?? station.Now.Place, true), clock.GetUtcNow(), await db.RulesAsync(cancel));
+        return WeatherReadDto.Of(new(row.Reading, row.Place ?? station.Now.Place, true), clock.GetUtcNow(), await db.RulesAsync(cancel));
     }
 
     private static NoContent Do(StationEntry entry, StandInStation station)

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link as RouterLink, useSearchParams } from 'react-router';
 import { useThisDog } from '../shared/dog';
 import { Refused, words, type Schemas } from '../shared/api';
+import { Answer } from '../shared/Answer';
 import { Cautions } from '../shared/Cautions';
 import { notify } from '../shared/notices';
 import { lengthText, useUnit } from '../shared/units';
@@ -138,7 +139,12 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
                   {check.good}
                 </Text>
               </Box>
-              <Answer label={check.asks} value={answers[check.id]} onChange={(fine) => answer(check.id, fine)} />
+              <Answer
+                label={check.asks}
+                says={{ fine: 'Yes', not: 'No' }}
+                value={answers[check.id]}
+                onChange={(fine) => answer(check.id, fine)}
+              />
             </Flex>
             {answers[check.id] === false && (
               <Box mt="2">
@@ -199,35 +205,6 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
         <Cautions cautions={guide.cautions} />
       </Box>
     </Box>
-  );
-}
-
-function Answer({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: boolean | undefined;
-  onChange: (fine: boolean) => void;
-}) {
-  return (
-    <Flex gap="2" role="group" aria-label={label}>
-      {([true, false] as const).map((fine) => (
-        <Button
-          key={String(fine)}
-          minW="16"
-          minH="14"
-          variant={value === fine ? 'solid' : 'outline'}
-          colorPalette={value === fine && !fine ? 'brick' : 'spruce'}
-          borderColor="border.strong"
-          aria-pressed={value === fine}
-          onClick={() => onChange(fine)}
-        >
-          {fine ? '✓ Yes' : '✕ No'}
-        </Button>
-      ))}
-    </Flex>
   );
 }
 

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDogChanged } from '../shared/dog';
-import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { api, ask, Refused, sendPicture, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
 import type { Unit } from '../shared/units';
@@ -60,13 +60,9 @@ export function useKeepTryOn(dogId: string) {
   const keep = async (entry: Schemas['TryOnEntry'], picture: File | null) => {
     const kept = await ask(api.POST('/api/dogs/{id}/try-ons', { params: { path: { id: dogId } }, body: entry }));
     if (picture) {
-      const form = new FormData();
-      form.append('file', picture);
-      const sent = await fetch(`/api/dogs/${dogId}/try-ons/${kept.id}/picture`, { method: 'POST', body: form });
-      if (!sent.ok)
-        complain(
-          `The try-on is kept, its picture is not: ${((await sent.json()) as { detail?: string }).detail ?? ''}`,
-        );
+      await sendPicture(`/api/dogs/${dogId}/try-ons/${kept.id}/picture`, picture).catch((error: unknown) =>
+        complain(`The try-on is kept, its picture is not: ${words(error)}`),
+      );
     }
     await done();
   };

@@ -45,6 +45,15 @@ export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response
   return data as T;
 }
 
+/** Sends a picture to where it is kept. */
+export async function sendPicture(path: string, picture: File) {
+  const form = new FormData();
+  form.append('file', picture);
+  await ask(
+    fetch(path, { method: 'POST', body: form }).then(async (response) => ({ error: await response.json(), response })),
+  );
+}
+
 /** Whether the same request may do later: the server is away or busy, rather than of another mind. */
 export const isLater = (error: unknown) =>
   error instanceof TypeError ||

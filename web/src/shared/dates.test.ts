@@ -1,6 +1,6 @@
 import './testing';
 import { afterEach, expect, test } from 'vitest';
-import { dateText, readDay } from './dates';
+import { dateText, readDay, readTime } from './dates';
 import { priceText, writeSo } from './writing';
 
 afterEach(() => writeSo({ locale: 'en-GB', currency: 'EUR' }));
@@ -16,6 +16,16 @@ test.each([
   ['29.2.2024', '2024-02-29'],
   ['', ''],
 ])('"%s" is read as %s', (typed, day) => expect(readDay(typed)).toBe(day));
+
+test.each([
+  ['9:05', '09:05'],
+  [' 23:59 ', '23:59'],
+  ['00:00', '00:00'],
+  ['24:00', null],
+  ['9:5', null],
+  ['nine', null],
+  ['', null],
+])('the time "%s" is read as %s', (typed, time) => expect(readTime(typed)).toBe(time));
 
 // The month never comes first: what could only be read so is no day.
 test.each(['11/26/2026', '31.4.2026', '29.2.2026', '0.1.2026', '26.11.26', '26 Foo 2026', 'soon', '2026-13-01'])(

@@ -24,6 +24,10 @@ export const dateText = (at: string | Date, form: keyof typeof forms): string =>
     typeof at === 'string' && at.length === 10 ? new Date(`${at}T00:00`) : new Date(at),
   );
 
+/** A time of day as people write it, such as 9:05; null for what is none. */
+export const readTime = (text: string): string | null =>
+  /^([01]?\d|2[0-3]):[0-5]\d$/.test(text.trim()) ? text.trim().padStart(5, '0') : null;
+
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
 /**

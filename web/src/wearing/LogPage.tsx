@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { signsQuery } from '../conditioning/tables';
-import { api, ask, words, type Schemas } from '../shared/api';
+import { api, ask, sendPicture, words, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { useDogChanged, useThisDog } from '../shared/dog';
 import { complain } from '../shared/notices';
@@ -196,11 +196,8 @@ function Row({ dogId, wear, onOpen }: { dogId: string; wear: Schemas['WearDto'];
 function AddPicture({ dogId, wearId }: { dogId: string; wearId: string }) {
   const changed = useDogChanged();
   const send = async (file: File) => {
-    const form = new FormData();
-    form.append('file', file);
     try {
-      const sent = await fetch(`/api/dogs/${dogId}/wears/${wearId}/picture`, { method: 'POST', body: form });
-      if (!sent.ok) return complain(((await sent.json()) as { detail?: string }).detail ?? 'The picture was not kept.');
+      await sendPicture(`/api/dogs/${dogId}/wears/${wearId}/picture`, file);
       await changed(dogId);
     } catch (error) {
       complain(words(error));

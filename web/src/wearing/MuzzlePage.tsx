@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Heading, Text, Textarea } from '@chakra-ui/react';
 import { useState } from 'react';
 import { api, ask, words, type Schemas } from '../shared/api';
+import { Answer } from '../shared/Answer';
 import { dateText } from '../shared/dates';
 import { useDogChanged, useThisDog } from '../shared/dog';
 import { notify } from '../shared/notices';
@@ -34,7 +35,8 @@ export function MuzzlePage() {
             {state.data.due === 'outOfUse' ? '⬣ ' : state.data.due === 'notYet' ? '' : '◐ '}
             {state.data.says}
           </Text>
-          <ComingUp upkeep={state.data.upkeep} />
+          {/* The inspection stands above. */}
+          <ComingUp upkeep={state.data.upkeep.filter((u) => u.what !== 'inspect')} />
           <Spare dogId={dog.id} />
           <Checklist dogId={dog.id} checks={state.data.checks} />
           <Earlier dogId={dog.id} inspections={state.data.inspections} checks={state.data.checks} />
@@ -108,22 +110,12 @@ function Checklist({ dogId, checks }: { dogId: string; checks: Schemas['Inspecti
                 {check.fine}
               </Text>
             </Box>
-            <Flex gap="2" role="group" aria-label={check.name}>
-              {([true, false] as const).map((fine) => (
-                <Button
-                  key={String(fine)}
-                  minW="16"
-                  minH="12"
-                  variant={answers[check.id] === fine ? 'solid' : 'outline'}
-                  colorPalette={answers[check.id] === fine && !fine ? 'brick' : 'spruce'}
-                  borderColor="border.strong"
-                  aria-pressed={answers[check.id] === fine}
-                  onClick={() => setAnswers({ ...answers, [check.id]: fine })}
-                >
-                  {fine ? '✓ Fine' : '✕ Not'}
-                </Button>
-              ))}
-            </Flex>
+            <Answer
+              label={check.name}
+              says={{ fine: 'Fine', not: 'Not' }}
+              value={answers[check.id]}
+              onChange={(fine) => setAnswers({ ...answers, [check.id]: fine })}
+            />
           </Flex>
         ))}
       </ol>

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
 import { api, ask, editing, type Schemas } from '../shared/api';
-import { dateText, readDay } from '../shared/dates';
+import { dateText, readDay, readTime } from '../shared/dates';
 import { useDogChanged, useThisDog } from '../shared/dog';
 import { ChoiceField, DayText, TextField } from '../shared/form/fields';
 import { keys } from '../shared/keys';
@@ -74,23 +74,25 @@ export function VisitsPage() {
           </Text>
           {v.note && <Text fontSize="sm">{v.note}</Text>}
         </Box>
-        <Button size="xs" variant="ghost" onClick={() => setOpen(v.id)}>
-          Change
-        </Button>
-        <Button
-          size="xs"
-          variant="ghost"
-          onClick={() => {
-            const path = { params: { path: { id: dog.id, appointmentId: v.id } } };
-            void takeOut(
-              'The appointment is off.',
-              () => ask(api.DELETE('/api/dogs/{id}/appointments/{appointmentId}', path)),
-              () => ask(api.POST('/api/dogs/{id}/appointments/{appointmentId}/restore', path)),
-            );
-          }}
-        >
-          Take off
-        </Button>
+        <Flex gap="1">
+          <Button size="xs" variant="ghost" onClick={() => setOpen(v.id)}>
+            Change
+          </Button>
+          <Button
+            size="xs"
+            variant="ghost"
+            onClick={() => {
+              const path = { params: { path: { id: dog.id, appointmentId: v.id } } };
+              void takeOut(
+                'The appointment is off.',
+                () => ask(api.DELETE('/api/dogs/{id}/appointments/{appointmentId}', path)),
+                () => ask(api.POST('/api/dogs/{id}/appointments/{appointmentId}/restore', path)),
+              );
+            }}
+          >
+            Take off
+          </Button>
+        </Flex>
       </Flex>
     );
   return (
@@ -146,8 +148,8 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
         type: 'ours',
         message: `A day, please, such as ${dateText(new Date(), 'short')}.`,
       });
-    const time = sheet.time.trim();
-    if (time !== '' && !/^([01]?\d|2[0-3]):[0-5]\d$/.test(time))
+    const time = readTime(sheet.time);
+    if (time === null && sheet.time.trim() !== '')
       return form.setError('time', { type: 'ours', message: 'A time such as 10:30, or nothing.' });
     const saved = await sending.submit(() =>
       ask(
@@ -158,7 +160,7 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
           },
           body: {
             day,
-            time: time === '' ? null : `${time.padStart(5, '0')}:00`,
+            time: time && `${time}:00`,
             kind: sheet.kind as Schemas['AppointmentKind'],
             occasion: sheet.occasion === '' ? null : (sheet.occasion as Schemas['Occasion']),
             place: sheet.place || null,

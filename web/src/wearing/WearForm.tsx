@@ -2,7 +2,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { FormProvider } from 'react-hook-form';
 import type { Schemas } from '../shared/api';
-import { dateText, readDay } from '../shared/dates';
+import { dateText, readDay, readTime } from '../shared/dates';
 import { useDogChanged } from '../shared/dog';
 import { ChoiceField, DayText, LongField, SeveralField, TextField } from '../shared/form/fields';
 import { sayByField } from '../shared/form/refuse';
@@ -69,7 +69,7 @@ const sheetOf = (wear: Wear | null): Sheet => {
 function problemsOf(sheet: Sheet): Record<string, string> {
   const problems: Record<string, string> = {};
   if (!readDay(sheet.day)) problems.day = 'A day, please, such as ' + dateText(new Date(), 'short') + '.';
-  if (!/^([01]?\d|2[0-3]):[0-5]\d$/.test(sheet.time.trim())) problems.time = 'A time, please, such as 14:05.';
+  if (!readTime(sheet.time)) problems.time = 'A time, please, such as 14:05.';
   const minutes = readNumber(sheet.minutes);
   if (minutes === null || !(minutes >= 0)) problems.minutes = 'How many minutes was it on?';
   const pieces = readNumber(sheet.treatPieces);

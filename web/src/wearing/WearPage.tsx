@@ -1,14 +1,16 @@
-import { Box, Button, Checkbox, Flex, Heading, Input, Link, Text } from '@chakra-ui/react';
+import { Box, Button, Checkbox, Flex, Heading, Link, Text } from '@chakra-ui/react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { FormProvider, useForm } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
 import { signsQuery } from '../conditioning/tables';
-import { api, ask, fieldsOf, type Schemas } from '../shared/api';
-import { Small } from '../shared/Amount';
+import { api, ask, type Schemas } from '../shared/api';
 import { Cautions } from '../shared/Cautions';
 import { Choice } from '../shared/Choice';
 import { dateText } from '../shared/dates';
 import { useThisDog } from '../shared/dog';
+import { TextField } from '../shared/form/fields';
+import { refuse } from '../shared/form/refuse';
 import { keys } from '../shared/keys';
 import { readNumber } from '../shared/numbers';
 import { Waiting } from '../shared/Waiting';
@@ -214,33 +216,9 @@ function WeatherHere({
   onPlace: (p: string | null) => void;
 }) {
   const weather = useWeather();
-  const queries = useQueryClient();
   const [typing, setTyping] = useState(false);
-  const [typed, setTyped] = useState({ air: '', humidity: '', place: '' });
-  const [errors, setErrors] = useState<Record<string, string>>({});
   const read = limit.weather;
   const places = (weather.data?.latest ?? []).map((r) => r.place).filter((p): p is string => p !== null);
-  const send = async () => {
-    const [airC, humidityPercent] = [readNumber(typed.air), readNumber(typed.humidity)];
-    try {
-      const kept = await ask(
-        api.POST('/api/weather/readings', {
-          body: {
-            airC: Number.isFinite(airC) ? airC : null,
-            humidityPercent: Number.isFinite(humidityPercent) ? humidityPercent : null,
-            place: typed.place || null,
-          },
-        }),
-      );
-      setTyping(false);
-      setErrors({});
-      onPlace(kept.place);
-      await queries.invalidateQueries({ queryKey: keys.weather() });
-      await queries.invalidateQueries({ queryKey: keys.dogs() });
-    } catch (error) {
-      setErrors(fieldsOf(error, 'airC'));
-    }
-  };
   return (
     <Box as="section" aria-label="Weather" mt="7">
       <Heading as="h2" size="lg">
@@ -281,58 +259,62 @@ function WeatherHere({
         )}
       </Flex>
       {typing && (
-        <Flex
-          as="form"
-          gap="3"
-          mt="3"
-          wrap="wrap"
-          align="start"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void send();
+        <ByHand
+          onLeave={() => setTyping(false)}
+          onKept={(kept) => {
+            setTyping(false);
+            onPlace(kept.place);
           }}
-        >
-          <Small label="Air, °C" error={errors.airC ?? null}>
-            <Input
-              size="sm"
-              w="5rem"
-              inputMode="decimal"
-              borderColor="border.strong"
-              value={typed.air}
-              onChange={(e) => setTyped({ ...typed, air: e.target.value })}
-            />
-          </Small>
-          <Small label="Humidity, %" error={errors.humidityPercent ?? null}>
-            <Input
-              size="sm"
-              w="5rem"
-              inputMode="decimal"
-              borderColor="border.strong"
-              value={typed.humidity}
-              onChange={(e) => setTyped({ ...typed, humidity: e.target.value })}
-            />
-          </Small>
-          <Small label="Where" error={errors.place ?? null}>
-            <Input
-              size="sm"
-              w="10rem"
-              borderColor="border.strong"
-              placeholder="waiting room, car …"
-              value={typed.place}
-              onChange={(e) => setTyped({ ...typed, place: e.target.value })}
-            />
-          </Small>
-          <Flex gap="2" pt="5">
-            <Button size="sm" type="submit" colorPalette="marigold">
-              Keep it
-            </Button>
-            <Button size="sm" variant="ghost" onClick={() => setTyping(false)}>
-              Leave it
-            </Button>
-          </Flex>
-        </Flex>
+        />
       )}
     </Box>
+  );
+}
+
+/** A reading of the weather by hand. */
+function ByHand({ onKept, onLeave }: { onKept: (kept: Schemas['WeatherReadDto']) => void; onLeave: () => void }) {
+  const queries = useQueryClient();
+  const form = useForm({ defaultValues: { airC: '', humidityPercent: '', place: '' } });
+  const send = form.handleSubmit(async ({ airC, humidityPercent, place }) => {
+    const number = (text: string) => {
+      const read = readNumber(text);
+      return Number.isFinite(read) ? read : null;
+    };
+    try {
+      const kept = await ask(
+        api.POST('/api/weather/readings', {
+          body: { airC: number(airC), humidityPercent: number(humidityPercent), place: place || null },
+        }),
+      );
+      onKept(kept);
+      await queries.invalidateQueries({ queryKey: keys.weather() });
+      await queries.invalidateQueries({ queryKey: keys.dogs() });
+    } catch (error) {
+      refuse(form, error, 'airC');
+    }
+  });
+  return (
+    <FormProvider {...form}>
+      <Flex as="form" gap="3" mt="3" wrap="wrap" align="start" onSubmit={(event) => void send(event)}>
+        <Box w="6rem">
+          <TextField size="sm" name="airC" label="Air, °C" inputMode="decimal" />
+        </Box>
+        <Box w="7rem">
+          <TextField size="sm" name="humidityPercent" label="Humidity, %" inputMode="decimal" />
+        </Box>
+        <Box w="11rem">
+          <TextField size="sm" name="place" label="Where" placeholder="waiting room, car …" />
+        </Box>
+        <Flex gap="2" pt="6">
+          <Button size="sm" type="submit" colorPalette="marigold" loading={form.formState.isSubmitting}>
+            Keep it
+          </Button>
+          <Button size="sm" variant="ghost" onClick={onLeave}>
+            Leave it
+          </Button>
+        </Flex>
+      </Flex>
+    </FormProvider>
   );
 }
 
