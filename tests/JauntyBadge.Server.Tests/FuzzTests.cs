@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
+using System.Text.RegularExpressions;
 
 namespace JauntyBadge.Server.Tests;
 
@@ -9,7 +10,7 @@ namespace JauntyBadge.Server.Tests;
 /// Requests made up from the API document, so that a new address is tried by existing: whatever is sent, the answer is words, never a 500.
 /// FUZZ_REQUESTS sets how many (see bench/fuzz), FUZZ_SEED which.
 /// </summary>
-public sealed class FuzzTests(PracticeServer server) : IClassFixture<PracticeServer>
+public sealed partial class FuzzTests(PracticeServer server) : IClassFixture<PracticeServer>
 {
     private const int Usual = 500;
 
@@ -101,12 +102,25 @@ public sealed class FuzzTests(PracticeServer server) : IClassFixture<PracticeSer
                 (int)answer.StatusCode < 500,
                 $"seed {seed}, request {i}: {method} {request.RequestUri} answered {(int)answer.StatusCode} to {sent[..Math.Min(600, sent.Length)]}"
             );
+            if (answer.StatusCode == HttpStatusCode.BadRequest)
+            {
+                var told = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
+                Assert.False(
+                    LibraryWords().IsMatch(told),
+                    $"seed {seed}, request {i}: {method} {request.RequestUri} was refused in words that say nothing of what would be accepted: {told}"
+                );
+            }
+
             if (answer.StatusCode == HttpStatusCode.NotFound && i % 50 == 0)
                 await KnowAsync();
         }
 
         Assert.Equal(HttpStatusCode.OK, (await server.GetAsync("/api/round")).Status);
     }
+
+    /// <summary>What the validating library says of a rule that was given no words, such as "'Air C' must not be empty."</summary>
+    [GeneratedRegex(@"(\\u0027|')[A-Z][A-Za-z ]*(\\u0027|') must")]
+    private static partial Regex LibraryWords();
 
     /// <summary>Ids of what is really there, so that requests get past the door.</summary>
     private async Task KnowAsync()

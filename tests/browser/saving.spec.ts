@@ -52,6 +52,18 @@ test.describe('while the server does not answer', () => {
     await expect.poll(async () => (await photos()).find((p) => p.id === bare?.id)?.corners.length).toBe(3);
   });
 
+  test('the corner for notices not loaded yet takes nothing with it, and tells when it is back', async ({ page }) => {
+    const id = await newDog(page, 'Nobody hears', false);
+    await page.route(/Toasts-.*[.]js|[/]api[/]health$/, (route) => route.abort());
+    await page.goto(`/dogs/${id}?edit`);
+    await expect(page.getByText('△ The server cannot be reached just now.')).toBeVisible();
+    await expect(page.getByLabel('Notes')).toBeVisible();
+    await page.unrouteAll();
+    await expect(page.getByText('△ The server cannot be reached just now.')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Archive' }).click();
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
+  });
+
   test('a room not loaded yet comes up once the server is back', async ({ browser }) => {
     test.setTimeout(300_000);
     const page = await (await browser.newContext()).newPage();

@@ -230,9 +230,8 @@ public sealed class WhatIfSetValidator : AbstractValidator<WhatIfSet>
             .WithMessage("goes is needed: true or false for each, none yet as [].")
             .Must(g => g is null || g.Count <= MostGoes)
             .WithMessage($"Up to {MostGoes} goes, please.");
-        RuleFor(s => s.TopTarget).NotNull().InclusiveBetween(0, MostTargets).WithMessage($"topTarget must be 0 to {MostTargets}.");
+        RuleFor(s => s.TopTarget).NeededBetween(0, MostTargets).WithMessage($"topTarget must be 0 to {MostTargets}.");
         RuleFor(s => s.Target)
-            .NotNull()
             .Must((s, t) => t >= SetStart.EasiestRung && t <= (s.TopTarget ?? MostTargets))
             .WithMessage($"target must be {SetStart.EasiestRung} to topTarget.");
         RuleFor(s => s.GoodDaysBefore).InclusiveBetween(0, Many).WithMessage($"goodDaysBefore must be 0 to {Many}.");
@@ -240,7 +239,7 @@ public sealed class WhatIfSetValidator : AbstractValidator<WhatIfSet>
         RuleForEach(s => s.Signs)
             .ChildRules(sign =>
             {
-                sign.RuleFor(s => s.AfterGo).NotNull().InclusiveBetween(0, MostGoes).WithMessage($"afterGo must be 0 to {MostGoes}.");
+                sign.RuleFor(s => s.AfterGo).NeededBetween(0, MostGoes).WithMessage($"afterGo must be 0 to {MostGoes}.");
                 sign.RuleFor(s => s.SignId)
                     .Must(id => id is not null && Sign.Find(id) is not null)
                     .WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/signs has them.");
@@ -255,17 +254,14 @@ public sealed class WhatIfHoldValidator : AbstractValidator<WhatIfHold>
 
     public WhatIfHoldValidator()
     {
-        RuleFor(h => h.CriterionSeconds).NotNull().InclusiveBetween(1, MostSeconds).WithMessage($"criterionSeconds must be 1 to {MostSeconds}.");
+        RuleFor(h => h.CriterionSeconds).NeededBetween(1, MostSeconds).WithMessage($"criterionSeconds must be 1 to {MostSeconds}.");
         RuleFor(h => h.Share).Must(s => s is null or (> 0 and < 1)).WithMessage("share must lie between 0 and 1, such as 0.8.");
         RuleFor(h => h.Holds).Must(h => h is null || h.Count <= MostHolds).WithMessage($"Up to {MostHolds} holds, please.");
         RuleFor(h => h.After).Must(a => a is null or DecisionKind.Raise or DecisionKind.Back).WithMessage("after must be raise or back, or left out.");
         RuleForEach(h => h.Holds)
             .ChildRules(hold =>
             {
-                hold.RuleFor(h => h.Seconds)
-                    .NotNull()
-                    .Must(s => s is null or (> 0 and <= MostSeconds))
-                    .WithMessage($"seconds must be over 0 and up to {MostSeconds}.");
+                hold.RuleFor(h => h.Seconds).Must(s => s is > 0 and <= MostSeconds).WithMessage($"seconds must be over 0 and up to {MostSeconds}.");
                 hold.RuleFor(h => h.Marked).NotNull().WithMessage("marked is needed: true where the handler ended the hold, false where the dog pulled out.");
             });
     }

@@ -24,10 +24,10 @@ public sealed class FitSettingsEntryValidator : AbstractValidator<FitSettingsEnt
     {
         RuleFor(s => s.Material).NotNull().WithMessage("material is needed: sturdy or metalOnly.");
         RuleFor(s => s.Visibility).NotNull().WithMessage("visibility is needed: standOut or blendIn.");
-        RuleFor(s => s.FingerMm).NotNull().InclusiveBetween(8, 30).WithMessage("A finger is 8 to 30 mm thick.");
-        RuleFor(s => s.Comfort).NotNull().InclusiveBetween(0, MostWeight).WithMessage($"comfort is 0 to {MostWeight}.");
-        RuleFor(s => s.Safety).NotNull().InclusiveBetween(0, MostWeight).WithMessage($"safety is 0 to {MostWeight}.");
-        RuleFor(s => s.Feeding).NotNull().InclusiveBetween(0, MostWeight).WithMessage($"feeding is 0 to {MostWeight}.");
+        RuleFor(s => s.FingerMm).NeededBetween(8, 30).WithMessage("A finger is 8 to 30 mm thick.");
+        RuleFor(s => s.Comfort).NeededBetween(0, MostWeight).WithMessage($"comfort is 0 to {MostWeight}.");
+        RuleFor(s => s.Safety).NeededBetween(0, MostWeight).WithMessage($"safety is 0 to {MostWeight}.");
+        RuleFor(s => s.Feeding).NeededBetween(0, MostWeight).WithMessage($"feeding is 0 to {MostWeight}.");
     }
 }
 

@@ -105,9 +105,9 @@ public sealed class ExpectedDogEntryValidator : AbstractValidator<ExpectedDogEnt
             .WithMessage("Say what sort of dog, such as \"young spaniels\".")
             .MaximumLength(60)
             .WithMessage("Up to 60 letters, please.");
-        RuleFor(d => d.Count).NotNull().InclusiveBetween(1, 99).WithMessage("1 to 99 dogs are accepted.");
+        RuleFor(d => d.Count).NeededBetween(1, 99).WithMessage("1 to 99 dogs are accepted.");
         RuleFor(d => d.HeadShape).NotNull().WithMessage("headShape is needed: long, medium or short.");
-        RuleFor(d => d.EyeMm).NotNull().InclusiveBetween(15, 200).WithMessage("Nose to inner eye is 15 to 200 mm.");
+        RuleFor(d => d.EyeMm).NeededBetween(15, 200).WithMessage("Nose to inner eye is 15 to 200 mm.");
         RuleFor(d => d.GirthMm).InclusiveBetween(60, 500).WithMessage("A snout girth is 60 to 500 mm.");
         RuleFor(d => d.WidthMm).InclusiveBetween(15, 200).WithMessage("A snout width is 15 to 200 mm.");
         RuleFor(d => d.NeckMm).InclusiveBetween(120, 900).WithMessage("A neck girth is 120 to 900 mm.");

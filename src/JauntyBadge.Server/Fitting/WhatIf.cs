@@ -277,8 +277,8 @@ public sealed class WhatIfStrapValidator : AbstractValidator<WhatIfStrap>
 {
     public WhatIfStrapValidator()
     {
-        RuleFor(s => s.NeckGirthMm).NotNull().InclusiveBetween(60, LengthRules.LongestMm).WithMessage($"neckGirthMm must be 60 to {LengthRules.LongestMm} mm.");
-        RuleFor(s => s.Fingers).NotNull().InclusiveBetween(0, NeckStrap.MostFingers).WithMessage($"fingers must be 0 to {NeckStrap.MostFingers}.");
+        RuleFor(s => s.NeckGirthMm).NeededBetween(60, LengthRules.LongestMm).WithMessage($"neckGirthMm must be 60 to {LengthRules.LongestMm} mm.");
+        RuleFor(s => s.Fingers).NeededBetween(0, NeckStrap.MostFingers).WithMessage($"fingers must be 0 to {NeckStrap.MostFingers}.");
         RuleFor(s => s.FingerThicknessMm).InclusiveBetween(5, 40).WithMessage("fingerThicknessMm must be 5 to 40 mm.");
         RuleFor(s => s.FingerThicknessMm)
             .Must((s, mm) => mm is null || mm <= s.NeckGirthMm / Math.PI / 2)

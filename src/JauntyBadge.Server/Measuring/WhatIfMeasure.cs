@@ -151,8 +151,7 @@ public sealed class WhatIfPhotoQuestionValidator : AbstractValidator<WhatIfPhoto
             .WithMessage("A card or sheet has four corners, a ruler two marks.");
         RuleFor(q => q.Reference!.Corners).Must(c => c is null || c.All(IsPoint)).When(q => q.Reference is not null).WithMessage(PointMessage);
         RuleFor(q => q.Reference!.LengthMm)
-            .NotNull()
-            .InclusiveBetween(10, 1000)
+            .NeededBetween(10, 1000)
             .When(q => Kind(q.Reference?.Kind) == ReferenceKind.Ruler)
             .WithMessage("lengthMm is needed for a ruler: its two marks are 10 to 1000 mm apart.");
         RuleFor(q => q.Landmarks).NotEmpty().WithMessage("landmarks are needed: places by name, each [x, y].");

@@ -68,8 +68,8 @@ public sealed class WeatherEntryValidator : AbstractValidator<WeatherEntry>
 {
     public WeatherEntryValidator()
     {
-        RuleFor(w => w.AirC).NotNull().InclusiveBetween(-60, 60).WithMessage("An air temperature is −60 to 60 °C.");
-        RuleFor(w => w.HumidityPercent).NotNull().InclusiveBetween(0, 100).WithMessage("A humidity is 0 to 100 %.");
+        RuleFor(w => w.AirC).NeededBetween(-60, 60).WithMessage("An air temperature is −60 to 60 °C.");
+        RuleFor(w => w.HumidityPercent).NeededBetween(0, 100).WithMessage("A humidity is 0 to 100 %.");
         RuleFor(w => w.Place).MaximumLength(120).WithMessage("Up to 120 letters, please.");
     }
 }

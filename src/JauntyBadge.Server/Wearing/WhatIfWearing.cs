@@ -177,13 +177,11 @@ public sealed class WhatIfWearValidator : AbstractValidator<WhatIfWear>
             .WithMessage("gapeClass is needed for a basket: closed, halfPant, fullPant or yawn.");
         RuleFor(w => w.Weather).NotNull().WithMessage("weather is needed: airC and humidityPercent.");
         RuleFor(w => w.Weather!.AirC)
-            .NotNull()
-            .InclusiveBetween(Weather.LeastAir, Weather.MostAir)
+            .NeededBetween(Weather.LeastAir, Weather.MostAir)
             .When(w => w.Weather is not null)
             .WithMessage("airC is needed, −20 to 50: outside that the wet bulb is not computed.");
         RuleFor(w => w.Weather!.HumidityPercent)
-            .NotNull()
-            .InclusiveBetween(Weather.LeastHumidity, Weather.MostHumidity)
+            .NeededBetween(Weather.LeastHumidity, Weather.MostHumidity)
             .When(w => w.Weather is not null)
             .WithMessage("humidityPercent is needed, 5 to 99: outside that the wet bulb is not computed.");
         RuleFor(w => w.LongestComfortableMinutes)
@@ -225,14 +223,14 @@ public sealed class WhatIfTreatsValidator : AbstractValidator<WhatIfTreats>
 {
     public WhatIfTreatsValidator()
     {
-        RuleFor(t => t.BodyMassKg).NotNull().InclusiveBetween(0.4, 120).WithMessage("bodyMassKg is needed, 0.4 to 120.");
+        RuleFor(t => t.BodyMassKg).NeededBetween(0.4, 120).WithMessage("bodyMassKg is needed, 0.4 to 120.");
         RuleFor(t => t.Factor)
             .Must((t, f) => f is null != t.FoodKcal is null)
             .WithMessage("Say either factor (times resting energy) or foodKcal (what is measured), not both.")
             .Must(f => f is null or (>= 0.8 and <= 6))
             .WithMessage("factor must be 0.8 to 6.");
         RuleFor(t => t.FoodKcal).Must(f => f is null or (> 0 and <= 20_000)).WithMessage("foodKcal must be over 0 and up to 20,000.");
-        RuleFor(t => t.KcalPerPiece).NotNull().Must(k => k is null or (> 0 and <= 1000)).WithMessage("kcalPerPiece is needed, over 0 and up to 1000.");
+        RuleFor(t => t.KcalPerPiece).Must(k => k is > 0 and <= 1000).WithMessage("kcalPerPiece is needed, over 0 and up to 1000.");
         RuleFor(t => t.PiecesUsed).Must(p => p is null or (>= 0 and <= 10_000)).WithMessage("piecesUsed must be 0 to 10,000.");
     }
 }

@@ -1,6 +1,7 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
+import { late } from '../shared/late';
 
-const Toasts = lazy(() => import('../shared/Toasts').then(({ Toasts }) => ({ default: Toasts })));
+const Toasts = late(() => import('../shared/Toasts').then((m) => m.Toasts));
 
 /** Brings up the corner for notices once the page has come to rest: what is said before waits for it. */
 export function Notices() {

@@ -2,6 +2,7 @@ import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer } from '@chakra-u
 import { useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useMatch } from 'react-router';
 import { useUnit, type Unit } from '../shared/units';
+import { Notices } from './Notices';
 import { ServerState } from './ServerState';
 import { usePracticeWriting } from './usePracticeWriting';
 import { currentScheme, keepScheme } from './scheme';
@@ -66,6 +67,7 @@ export function Shell() {
         <Outlet key={`${locale} ${currency}`} />
       </Box>
       <ScrollRestoration />
+      <Notices />
     </Flex>
   );
 }

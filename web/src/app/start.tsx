@@ -8,7 +8,6 @@ import { RouterProvider } from 'react-router';
 import { outbox, queries } from '../shared/queries';
 import { UnitProvider } from '../shared/units';
 import { documents } from './documents';
-import { Notices } from './Notices';
 import { router } from './routes';
 import { applyScheme } from './scheme';
 
@@ -26,7 +25,6 @@ export function start(system: SystemContext) {
           <QueryClientProvider client={queries}>
             <UnitProvider>
               <RouterProvider router={router} />
-              <Notices />
             </UnitProvider>
           </QueryClientProvider>
         </ChakraProvider>

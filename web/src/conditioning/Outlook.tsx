@@ -1,15 +1,16 @@
 import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { Waiting } from '../shared/Waiting';
+import { late } from '../shared/late';
 import { chanceText } from './chance';
 import { useOutlook, type Outlook } from './useOutlook';
 import { WeekForm } from './WeekForm';
 
 // The charts weigh as much as the rest of the room: they come when there is something to draw.
-const FanChart = lazy(() => import('./FanChart').then((m) => ({ default: m.FanChart })));
+const FanChart = late(() => import('./FanChart').then((m) => m.FanChart));
 
 /** When the dog will be ready and whether the date will hold, in one line; the days can be changed there. */
 export function OutlookLine({ dogId, steps }: { dogId: string; steps: Schemas['PlannedStepDto'][] }) {

@@ -1,15 +1,16 @@
 import { Box, Flex, Heading, Link, Table, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { api, ask, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { useThisDog } from '../shared/dog';
 import { keys } from '../shared/keys';
 import { Waiting } from '../shared/Waiting';
+import { late } from '../shared/late';
 
-const SessionsChart = lazy(() => import('./SessionsChart').then((m) => ({ default: m.SessionsChart })));
-const HoldsChart = lazy(() => import('./SessionsChart').then((m) => ({ default: m.HoldsChart })));
+const SessionsChart = late(() => import('./SessionsChart').then((m) => m.SessionsChart));
+const HoldsChart = late(() => import('./SessionsChart').then((m) => m.HoldsChart));
 
 /** How the dog has come on, in pictures and in the same numbers. */
 export function ProgressPage() {

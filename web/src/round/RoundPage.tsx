@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
-import { lazy, memo, Suspense, useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react';
+import { memo, Suspense, useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link as RouterLink, useNavigate } from 'react-router';
 import { useRestore } from '../dogs/useArchive';
@@ -9,6 +9,7 @@ import { Key } from '../shared/Mark';
 import { fromDevice, keepOnDevice } from '../shared/saving/device';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
+import { late } from '../shared/late';
 import { purposeWords, roundGroupWords } from '../shared/words';
 import { NextButton } from '../dogs/NextButton';
 import styles from './round.module.css';
@@ -18,7 +19,7 @@ type Card = Schemas['RoundCardDto'];
 
 const ORDER = 'jaunty-badge.round-order';
 
-const Stops = lazy(() => import('./Stops').then((m) => ({ default: m.Stops })));
+const Stops = late(() => import('./Stops').then((m) => m.Stops));
 
 /** Today at a glance: every dog with its badge and the one thing that is next. */
 export function RoundPage() {

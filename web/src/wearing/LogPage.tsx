@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { signsQuery } from '../conditioning/tables';
 import { api, ask, sendPicture, words, type Schemas } from '../shared/api';
@@ -9,12 +9,13 @@ import { useDogChanged, useThisDog } from '../shared/dog';
 import { complain } from '../shared/notices';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
+import { late } from '../shared/late';
 import { occasionMarks, occasionWords, rubWords } from '../shared/words';
 import { happyWearsQuery, lasting, useBalance, useTakeOut, useWears } from './useWearing';
 import { WearForm } from './WearForm';
 import { WearRooms } from './WearRooms';
 
-const BalanceChart = lazy(() => import('./BalanceChart').then((m) => ({ default: m.BalanceChart })));
+const BalanceChart = late(() => import('./BalanceChart').then((m) => m.BalanceChart));
 const FEW = 20;
 
 const verdictSays: Record<Schemas['BalanceVerdict'], string> = {

@@ -2,24 +2,23 @@ import { onlineManager } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 
 const AGAIN_MS = 2000;
-let asking = false;
+let asking: Promise<void> | null = null;
 
 /** Whether the server answers now. */
-export const answers = () =>
+const answers = () =>
   fetch('/api/health').then(
     (answer) => answer.ok,
     () => false,
   );
 
 /** A request got no answer. If the server answers to nothing, everything waits until it does; queries and saves pause of their own accord and go on then. */
-export async function lost() {
-  if (asking) return;
-  asking = true;
+export const lost = () => (asking ??= untilItAnswers().finally(() => (asking = null)));
+
+async function untilItAnswers() {
   while (!(await answers())) {
     onlineManager.setOnline(false);
     await new Promise((wait) => setTimeout(wait, AGAIN_MS));
   }
-  asking = false;
   onlineManager.setOnline(true);
 }
 
@@ -43,12 +42,15 @@ const subscribe = (tell: () => void) => onlineManager.subscribe(tell);
 /** Whether the server answers, as far as is known. */
 export const useReachable = () => useSyncExternalStore(subscribe, () => onlineManager.isOnline());
 
-/** Fulfilled when the server answers again. */
-export const reached = () =>
-  new Promise<void>((there) => {
-    const stop = onlineManager.subscribe((online) => {
-      if (!online) return;
-      stop();
-      there();
-    });
-  });
+/** A part of the product that is loaded when it is needed. While the server is away it waits for it. */
+export async function fetched<Part>(load: () => Promise<Part>): Promise<Part> {
+  for (let failed = 0; ;) {
+    try {
+      return await load();
+    } catch (error) {
+      if (!(await answers())) await lost();
+      // The server is there and the part is not: the product was updated under this page.
+      else if (failed++ > 0) throw error;
+    }
+  }
+}
