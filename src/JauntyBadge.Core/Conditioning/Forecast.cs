@@ -178,12 +178,12 @@ public static class Forecasts
         var course = new Curriculum(question.Plan, question.ReadyAt, question.Rules);
         var dogs = Filtered(question, course, random);
         var calendar = new Calendar(question.Days, question.SessionsPerDay, question.From);
-        var played = new Played(course.Steps.Count, dogs.Length);
+        var played = new Played(course.Steps.Count);
         // Those that ways out are tried on stay where the record ends.
         IReadOnlyList<Trainee> kept = [.. dogs.Where((_, i) => i % Math.Max(1, dogs.Length / TriedOn) == 0).Select(d => d.On(course))];
         var (ready, passed) = (new int[dogs.Length], dogs[0].PassedSteps);
         for (var i = 0; i < dogs.Length; i++)
-            ready[i] = Play(dogs[i], calendar, Horizon, random, played, i);
+            ready[i] = Play(dogs[i], calendar, Horizon, random, played);
         var ordered = ready.Order().ToArray();
         double? chance = question.By is { } by ? Share(ready, by.DayNumber) : null;
         return new Forecast(
@@ -192,10 +192,10 @@ public static class Forecasts
             At(ordered, 0.9),
             chance,
             ready.Count(d => d == int.MaxValue) / (double)ready.Length,
-            played.HoldsUp(course.Steps),
+            played.HoldsUp(course.Steps, dogs.Length),
             chance < LowChance ? WaysOut(question, kept, chance.Value, random) : [],
             passed,
-            played.Fan(question.From, ordered, passed)
+            played.Fan(question.From, ordered)
         );
     }
 
@@ -277,28 +277,28 @@ public static class Forecasts
     private static IEnumerable<List<SetRecord>> Sessions(IReadOnlyList<SetRecord> log) => log.GroupBy(s => s.Day).OrderBy(g => g.Key).Select(g => g.ToList());
 
     /// <summary>Plays a dog on until it is ready; answers that day, or the greatest number where the horizon comes first.</summary>
-    private static int Play(Trainee dog, Calendar calendar, int horizon, Random random, Played? played = null, int number = 0)
+    private static int Play(Trainee dog, Calendar calendar, int horizon, Random random, Played? played = null)
     {
-        if (dog.IsReady)
-            return calendar.From;
+        var ready = int.MaxValue;
         for (var day = calendar.From; day <= calendar.From + horizon; day++)
         {
-            var sessions = dog.Misses > 0 && random.NextDouble() < dog.Misses ? 0 : calendar.SessionsOn(day);
-            for (var session = 0; session < sessions && day >= dog.NotBefore; session++)
+            if (!dog.IsReady)
             {
-                var held = dog.Session(day);
-                played?.Note(held.At);
-                if (dog.IsReady)
+                var sessions = dog.Misses > 0 && random.NextDouble() < dog.Misses ? 0 : calendar.SessionsOn(day);
+                for (var session = 0; session < sessions && day >= dog.NotBefore && !dog.IsReady; session++)
                 {
-                    played?.Reach(number, day - calendar.From, dog.PassedSteps);
-                    return day;
+                    var held = dog.Session(day);
+                    played?.Note(held.At);
                 }
             }
 
-            played?.Reach(number, day - calendar.From, dog.PassedSteps);
+            ready = dog.IsReady ? Math.Min(ready, day) : ready;
+            if (dog.IsReady && played is null)
+                break;
+            played?.Reach(day - calendar.From, dog.PassedSteps);
         }
 
-        return int.MaxValue;
+        return ready;
     }
 
     private static List<WayOut> WaysOut(ForecastQuestion question, IReadOnlyList<Trainee> dogs, double chance, Random random)
@@ -367,16 +367,18 @@ public static class Forecasts
     }
 
     /// <summary>What is kept of many dogs while they are played.</summary>
-    private sealed class Played(int steps, int dogs)
+    private sealed class Played(int steps)
     {
         private readonly int[] begun = new int[steps];
-        private readonly byte[,] reached = new byte[Horizon + 1, dogs];
+
+        /// <summary>How many dogs have passed so many steps at the end of a day.</summary>
+        private readonly int[,] passed = new int[Horizon + 1, steps + 1];
 
         public void Note(int step) => begun[step]++;
 
-        public void Reach(int dog, int day, int passed) => reached[day, dog] = (byte)passed;
+        public void Reach(int day, int steps) => passed[day, steps]++;
 
-        public IReadOnlyList<HoldUp> HoldsUp(IReadOnlyList<Step> plan) =>
+        public IReadOnlyList<HoldUp> HoldsUp(IReadOnlyList<Step> plan, int dogs) =>
             [
                 .. begun
                     .Index()
@@ -387,21 +389,20 @@ public static class Forecasts
             ];
 
         /// <summary>Until nine in ten are ready, or half a year.</summary>
-        public List<FanDay> Fan(DateOnly from, int[] ready, int passed)
+        public List<FanDay> Fan(DateOnly from, int[] ready)
         {
             var end = ready[Math.Max(0, (int)Math.Ceiling(0.9 * ready.Length) - 1)];
             var days = Math.Min(end == int.MaxValue ? HalfAYear : end - from.DayNumber + 1, Horizon);
-            var (fan, so) = (new List<FanDay>(), Enumerable.Repeat(passed, dogs).ToArray());
-            for (var day = 0; day < days; day++)
-            {
-                for (var dog = 0; dog < dogs; dog++)
-                    so[dog] = Math.Max(so[dog], reached[day, dog]);
-                var ordered = so.Order().ToArray();
-                int Of(double share) => ordered[(int)(share * (ordered.Length - 1))];
-                fan.Add(new(from.AddDays(day), Of(0.1), Of(0.5), Of(0.9)));
-            }
+            return [.. Enumerable.Range(0, days).Select(day => new FanDay(from.AddDays(day), Of(day, 0.1), Of(day, 0.5), Of(day, 0.9)))];
 
-            return fan;
+            // The steps that a dog so far from the slowest has passed.
+            int Of(int day, double share)
+            {
+                var (dogs, count) = ((int)(share * (ready.Length - 1)), 0);
+                while ((dogs -= passed[day, count]) >= 0)
+                    count++;
+                return count;
+            }
         }
     }
 }

@@ -19,19 +19,20 @@ internal sealed class ParticleFilter(VirtualDog[] dogs, Random random)
     /// <summary>A set on record, go by go.</summary>
     public void See(SetRecord set, int place, Step step)
     {
-        var (target, goes) = (step.Within(set.Target), set.Goes.Count);
-        var seen = new SignGroup[goes];
-        foreach (var sign in set.Signs.Where(_ => goes > 0))
+        var (target, top) = (step.Within(set.Target), step.TopTarget);
+        bool[] went = [.. set.Goes];
+        var seen = new SignGroup[went.Length];
+        foreach (var sign in set.Signs.Where(_ => went.Length > 0))
         {
-            ref var worst = ref seen[Math.Clamp(sign.AfterGo, 1, goes) - 1];
+            ref var worst = ref seen[Math.Clamp(sign.AfterGo, 1, went.Length) - 1];
             worst = sign.Group > worst ? sign.Group : worst;
         }
 
         for (var i = 0; i < Dogs.Length; i++)
         {
-            var likely = 1.0;
-            for (var go = 0; go < goes; go++)
-                likely *= Dogs[i].See(place, target, step.TopTarget, set.Goes[go], seen[go]);
+            var (dog, likely) = (Dogs[i], 1.0);
+            for (var go = 0; go < went.Length; go++)
+                likely *= dog.See(place, target, top, went[go], seen[go]);
             logWeights[i] += Math.Log(Math.Max(likely, double.Epsilon));
         }
     }

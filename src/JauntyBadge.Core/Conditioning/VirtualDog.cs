@@ -80,7 +80,7 @@ public sealed class VirtualDog
     private readonly DogNature nature;
     private readonly Random random;
     private readonly double[] learned;
-    private readonly IReadOnlyList<double>? harder;
+    private readonly double[]? harder;
     private double arousal,
         mood;
 
@@ -90,7 +90,7 @@ public sealed class VirtualDog
     /// <param name="harder">By how much each step is harder for this dog, on the scale of what is learned; null for none.</param>
     public VirtualDog(DogNature nature, int steps, Random random, IReadOnlyList<double>? harder = null)
     {
-        (this.nature, this.random, this.harder) = (nature, random, harder);
+        (this.nature, this.random, this.harder) = (nature, random, harder?.ToArray());
         learned = new double[steps];
         Array.Fill(learned, nature.Start);
     }
@@ -128,14 +128,16 @@ public sealed class VirtualDog
         target < 0 ? FirstTarget + OneRung * target : FirstTarget + AllTargets * (topTarget == 0 ? 1 : (target + 1.0) / (topTarget + 1));
 
     /// <summary>The chance that a go at a target succeeds as the dog is now.</summary>
-    public double Chance(int step, int target, int topTarget) =>
-        1 / (1 + Math.Exp(-(Steepness * (learned[step] - Difficulty(target, topTarget) - Harder(step)) + 1.6 + MoodWeight * mood - ArousalWeight * arousal)));
+    public double Chance(int step, int target, int topTarget) => ChanceOver(HowHard(step, target, topTarget) - learned[step]);
+
+    private double ChanceOver(double over) => 1 / (1 + Math.Exp(Steepness * over - 1.6 - MoodWeight * mood + ArousalWeight * arousal));
 
     /// <summary>One go: whether it succeeded, and the sign it showed, if any.</summary>
     public (bool Good, SignGroup Sign) Go(int step, int target, int topTarget)
     {
-        var good = random.NextDouble() < Chance(step, target, topTarget);
-        Went(step, target, topTarget, good);
+        var over = HowHard(step, target, topTarget) - learned[step];
+        var good = random.NextDouble() < ChanceOver(over);
+        Went(step, over, good);
         var shown = arousal + SignNoise * DogNature.Normal(random);
         var sign =
             shown >= 2 * nature.UnsureFrom ? SignGroup.OverThreshold
@@ -156,18 +158,19 @@ public sealed class VirtualDog
     /// <returns>The chance of just this, over 0.</returns>
     internal double See(int step, int target, int topTarget, bool good, SignGroup seen)
     {
-        var chance = Chance(step, target, topTarget);
-        Went(step, target, topTarget, good);
+        var over = HowHard(step, target, topTarget) - learned[step];
+        var chance = ChanceOver(over);
+        Went(step, over, good);
         var likely = (good ? chance : 1 - chance) * Shows(seen);
         if (seen == SignGroup.OverThreshold)
             Shaken(step);
         return Math.Max(likely, 1e-12);
     }
 
-    private void Went(int step, int target, int topTarget, bool good)
+    /// <summary>A go that was so much harder than what was learned, or easier where negative.</summary>
+    private void Went(int step, double over, bool good)
     {
-        var over = Math.Max(0, Difficulty(target, topTarget) + Harder(step) - learned[step]);
-        arousal = arousal * nature.Calming + (good ? 0 : nature.Excitable * (1 + 2 * over));
+        arousal = arousal * nature.Calming + (good ? 0 : nature.Excitable * (1 + 2 * Math.Max(0, over)));
         Learn(step, good);
     }
 
@@ -176,19 +179,20 @@ public sealed class VirtualDog
     {
         if (arousal + 4 * SignNoise < nature.UnsureFrom)
             return seen == SignGroup.AtEase ? 1 - 3 * TappedAmiss : TappedAmiss;
-        double Over(double bound) => 1 - MathNet.Numerics.Distributions.Normal.CDF(arousal, SignNoise, bound);
-        var (unsure, worried, over) = (Over(nature.UnsureFrom), Over(1.5 * nature.UnsureFrom), Over(2 * nature.UnsureFrom));
-        return seen switch
-            {
-                SignGroup.AtEase => 1 - (1 - NotTapped) * unsure,
-                SignGroup.Unsure => (1 - NotTapped) * (unsure - worried),
-                SignGroup.Worried => (1 - NotTapped) * (worried - over),
-                _ => (1 - NotTapped) * over,
-            } * (1 - 3 * TappedAmiss)
-            + TappedAmiss;
+        var shown = seen switch
+        {
+            SignGroup.AtEase => 1 - (1 - NotTapped) * Over(1),
+            SignGroup.Unsure => (1 - NotTapped) * (Over(1) - Over(1.5)),
+            SignGroup.Worried => (1 - NotTapped) * (Over(1.5) - Over(2)),
+            _ => (1 - NotTapped) * Over(2),
+        };
+        return shown * (1 - 3 * TappedAmiss) + TappedAmiss;
+
+        // The chance that what shows passes a bound: the normal distribution's upper tail.
+        double Over(double bound) => MathNet.Numerics.SpecialFunctions.Erfc((bound * nature.UnsureFrom - arousal) / (SignNoise * Math.Sqrt(2))) / 2;
     }
 
-    private double Harder(int step) => harder is null ? 0 : harder[step];
+    private double HowHard(int step, int target, int topTarget) => Difficulty(target, topTarget) + (harder is null ? 0 : harder[step]);
 
     private void Learn(int step, bool good)
     {
@@ -197,8 +201,16 @@ public sealed class VirtualDog
             : !nature.AllOrNone ? nature.Learning * (1 - learned[step])
             : random.NextDouble() < nature.Learning ? 1 - learned[step]
             : 0;
-        for (var i = step; i < learned.Length && Math.Abs(by) > 1e-4; i++, by *= nature.Shared)
-            learned[i] = Math.Clamp(learned[i] + by, 0, 1);
+        // By far the most of a forecast's time goes here: hence the locals.
+        var (of, carries) = (learned, nature.Shared);
+        for (var i = step; i < of.Length && Math.Abs(by) > 1e-4; i++, by *= carries)
+        {
+            var then = of[i] + by;
+            of[i] =
+                then > 1 ? 1
+                : then < 0 ? 0
+                : then;
+        }
     }
 
     /// <summary>Over threshold costs what was learned here, and half as much on either side.</summary>

@@ -188,7 +188,7 @@ internal sealed class Trainee
         (dog, this.course, last, place, NotBefore) = (other.dog.Again(), course, other.last, other.place, other.NotBefore);
         (passed, goodDay) = ((bool[])other.passed.Clone(), (int[])other.goodDay.Clone());
         left = passed.Take(course.Wanted).Count(p => !p);
-        Misses = other.Misses;
+        (PassedSteps, Misses) = (other.PassedSteps, other.Misses);
     }
 
     /// <summary>The same dog where it stands now, on a course of the same steps that may want more or less of it.</summary>
@@ -204,7 +204,7 @@ internal sealed class Trainee
     public List<SetRecord>? Log { get; init; }
 
     /// <summary>How many steps are passed.</summary>
-    public int PassedSteps => passed.Count(p => p);
+    public int PassedSteps { get; private set; }
 
     /// <summary>The day before which no session is held.</summary>
     public int NotBefore { get; private set; }
@@ -215,6 +215,7 @@ internal sealed class Trainee
         for (var i = 0; i < passed.Length; i++)
             passed[i] = ids.Contains(course.Steps[i].Id);
         left = passed.Take(course.Wanted).Count(p => !p);
+        PassedSteps = passed.Count(p => p);
         place = at is null ? null : new(course.Place.GetValueOrDefault(at.StepId), at.Target);
         NotBefore = at?.NotBefore?.DayNumber ?? lastDay;
         last = lastDay;
@@ -284,6 +285,7 @@ internal sealed class Trainee
         if (made.Kind == DecisionKind.Passed && !passed[at])
         {
             passed[at] = true;
+            PassedSteps++;
             left -= at < course.Wanted ? 1 : 0;
         }
 

@@ -240,6 +240,26 @@ public class ForecastTests
         Assert.True(Forecasts.Of(question with { ReadyAt = held }, new Random(6)).ChanceBy >= told.ChanceBy);
     }
 
+    /// <summary>A way out stands on fewer dogs than the forecast that takes it: to five standard errors of both they are the same chance.</summary>
+    [Fact]
+    public void A_way_out_has_the_chance_of_the_forecast_that_takes_it()
+    {
+        var question = Question(Temperament.Wary, 8);
+        question = question with { By = Forecasts.Of(question, new Random(6)).P50 };
+        var told = Forecasts.Of(question, new Random(6));
+        double? Of(WayOutKind kind) => told.WaysOut.Single(w => w.Kind == kind).ChanceBy;
+        var goal = told.WaysOut.First(w => w.Kind == WayOutKind.ShorterGoal);
+        foreach (
+            var (chance, taken) in new[]
+            {
+                (Of(WayOutKind.TwiceADay), question with { SessionsPerDay = 2 }),
+                (Of(WayOutKind.MoveIt), question with { By = question.By!.Value.AddDays(14) }),
+                (goal.ChanceBy, question with { ReadyAt = goal.StepId }),
+            }
+        )
+            Assert.InRange(Forecasts.Of(taken, new Random(7)).ChanceBy!.Value - chance!.Value, -0.13, 0.13);
+    }
+
     [Fact]
     public void A_dog_that_is_there_is_ready_today()
     {

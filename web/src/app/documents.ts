@@ -3,6 +3,7 @@ import { dogDocument } from '../dogs/document';
 import { settingsDocument } from '../fitting/document';
 import { vanDocument } from '../fitting/van/document';
 import { habitsDocument, wearDocument } from '../wearing/documents';
+import { stopsDocument } from '../round/stopsDocument';
 import { photoDocument } from '../measuring/photos/document';
 
 /** What is saved as it is changed, in whatever room: an earlier page may have left any of it unsent. */
@@ -14,4 +15,5 @@ export const documents = [
   writingDocument,
   wearDocument,
   habitsDocument,
+  stopsDocument,
 ];

@@ -1,38 +1,47 @@
 import { Box, Button, Flex, Heading } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import { api, ask, editing, Refused, words, type Schemas } from '../shared/api';
+import { api, ask, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
-import { complain } from '../shared/notices';
+import { Conflict } from '../shared/saving/Conflict';
+import { useDocument } from '../shared/saving/useDocument';
+import { stopsDocument } from './stopsDocument';
 
 type Card = Schemas['RoundCardDto'];
 
 const NOWHERE = 'No place given';
 
+interface Rows {
+  cards: Card[];
+  row: (card: Card) => ReactNode;
+}
+
 /** The round place by place, in the order of the fitter's stops: dragged, or moved by its buttons. */
-export function Stops({ cards, row }: { cards: Card[]; row: (card: Card) => ReactNode }) {
-  const queries = useQueryClient();
+export function Stops(rows: Rows) {
   const stops = useQuery({
     queryKey: keys.stops(),
     queryFn: ({ signal }) => ask(api.GET('/api/round/stops', { signal })),
   });
+  return stops.data ? <InOrder {...rows} stored={stops.data} /> : null;
+}
+
+function InOrder({ cards, row, stored }: Rows & { stored: Schemas['StopsDto'] }) {
+  const { value, change, theirs, keepMine, takeTheirs } = useDocument(
+    stopsDocument,
+    'practice',
+    stored,
+    'the order of the stops',
+  );
   const [dragged, setDragged] = useState<string | null>(null);
-  const set = useMutation({
-    mutationFn: ({ places, version }: Schemas['StopsDto']) =>
-      ask(api.PUT('/api/round/stops', { params: { header: editing(version) }, body: { places } })),
-    onSuccess: (now) => queries.setQueryData(keys.stops(), now),
-    onError: (error) =>
-      complain(
-        error instanceof Refused && error.status === 412 ? 'Another hand moved the stops: look again.' : words(error),
-      ),
-    onSettled: () => queries.invalidateQueries({ queryKey: keys.rounds() }),
-  });
-  if (!stops.data) return null;
-  const places = set.isPending ? set.variables.places : stops.data.places;
+  // A place that came or went since counts as the server has it.
+  const places = [
+    ...value.filter((p) => stored.places.includes(p)),
+    ...stored.places.filter((p) => !value.includes(p)),
+  ];
   const move = (place: string, to: number) => {
-    if (to < 0 || to >= places.length || !stops.data) return;
+    if (to < 0 || to >= places.length) return;
     const others = places.filter((p) => p !== place);
-    set.mutate({ places: [...others.slice(0, to), place, ...others.slice(to)], version: stops.data.version });
+    change([...others.slice(0, to), place, ...others.slice(to)]);
   };
   const shown = [...places, NOWHERE].map((place) => ({
     place,
@@ -40,6 +49,14 @@ export function Stops({ cards, row }: { cards: Card[]; row: (card: Card) => Reac
   }));
   return (
     <>
+      {theirs && (
+        <Conflict
+          says="Somebody else has put the stops in another order."
+          differences={[{ label: 'Order', mine: places.join(', '), theirs: theirs.places.join(', ') }]}
+          keepMine={keepMine}
+          takeTheirs={takeTheirs}
+        />
+      )}
       {shown
         .filter((s) => s.cards.length > 0)
         .map(({ place, cards: here }) => {
