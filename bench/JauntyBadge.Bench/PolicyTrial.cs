@@ -41,6 +41,11 @@ internal static class PolicyTrial
     private static readonly (string Name, Func<VirtualDog, DogProfile, Course> Play)[] Ways =
     [
         ("clear", (dog, profile) => VirtualTraining.Train(dog, PlanOf(profile, GoRule.AsSoonAsClear), MostSessions, FiveAWeek, HouseRules.Ours)),
+        (
+            "clear, holds not heeded",
+            (dog, profile) =>
+                VirtualTraining.Train(dog, PlanOf(profile, GoRule.AsSoonAsClear) with { HeedsHolds = false }, MostSessions, FiveAWeek, HouseRules.Ours)
+        ),
         ("tens", (dog, profile) => VirtualTraining.Train(dog, PlanOf(profile, GoRule.SteadyTens), MostSessions, FiveAWeek, HouseRules.Ours)),
         ("three weeks", (dog, profile) => VirtualTraining.ByCalendar(dog, PlanOf(profile, GoRule.AsSoonAsClear), 15, FiveAWeek, HouseRules.Ours)),
         ("six weeks", (dog, profile) => VirtualTraining.ByCalendar(dog, PlanOf(profile, GoRule.AsSoonAsClear), 30, FiveAWeek, HouseRules.Ours)),

@@ -36,6 +36,13 @@ if (args is ["trial", var dogs])
     return;
 }
 
+// With "holds DOGS": ways of choosing the next hold, tried on so many dogs of each kind under each law.
+if (args is ["holds", var pupils])
+{
+    HoldTrial.Run(int.Parse(pupils, CultureInfo.InvariantCulture));
+    return;
+}
+
 // With "forecast DOGS": how quick a forecast is, and how well it holds on so many dogs of each temperament unlike those it is drawn from.
 if (args is ["forecast", var unlike])
 {

@@ -313,6 +313,44 @@ public sealed partial class SessionTests(PracticeServer server) : IClassFixture<
         Assert.Equal($"{server.Today.AddDays(2):yyyy-MM-dd}", (await server.GetAsync($"{dog}/plan")).Text("notBefore"));
     }
 
+    /// <summary>The count of a wary dog says more, its timer does not: held 2 s seven times of eight, it bears no 3 s yet.</summary>
+    [Fact]
+    public async Task A_wary_dogs_longer_hold_waits_until_its_holds_bear_it()
+    {
+        var dog = await server.NewDogAsync(
+            new
+            {
+                name = "Tansy",
+                temperament = "wary",
+                purposes = new[] { "walks" },
+            }
+        );
+        await server.PostAsync(
+            $"{dog}/plan/position",
+            new
+            {
+                stepId = "hold-short",
+                target = 1,
+                note = "It did this at home.",
+            }
+        );
+        var session = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
+        for (var i = 0; i < 8; i++)
+        {
+            var go = Go((await server.GetAsync(session))["openSet"]!, success: i != 3);
+            go["heldMs"] = i == 3 ? 1000 : 2000;
+            Assert.Equal(HttpStatusCode.OK, (await server.PutAsync($"{session}/goes/{Guid.NewGuid()}", go)).Status);
+        }
+
+        var decided = await server.PostAsync($"{session}/sets/1/finish");
+        Assert.Equal("same", Decision(decided));
+        Assert.Equal(
+            "7 of 8 went well, but by its last holds it mostly stays about 2 s: the same again before 3 s.",
+            decided["sets"]!.AsArray()[0]!["reason"]!.GetValue<string>()
+        );
+        Assert.Equal(1, decided["openSet"]!["target"]!.GetValue<int>());
+    }
+
     /// <summary>Whatever is edited after, each set's log gives the decision on record: dog, numbers and rule are those it was decided by.</summary>
     [Fact]
     public async Task A_practice_replayed_from_its_log_comes_to_the_same_decisions()

@@ -1,3 +1,5 @@
+using System.Globalization;
+
 namespace JauntyBadge.Core.Conditioning;
 
 /// <summary>The words of the conditioning room. It decides nothing.</summary>
@@ -24,11 +26,16 @@ public static class ConditioningWords
                 $"{(decision.Good == 0 ? "None" : "Only " + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, start, target)}{End(decision)}",
             (DecisionKind.Same, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}), so the same again.",
             (DecisionKind.Same, DecidedBy.AnotherDay) => $"{count} at the top target. Once more on another day and the step is passed.",
+            (DecisionKind.Same, DecidedBy.Held) =>
+                $"{count}, but by its last holds it mostly stays {Seconds(decision.Borne!.Value)}: the same again before {target(start.Target + 1)}.",
             (DecisionKind.Same, _) => $"{count}: neither clear. The same again.",
             (DecisionKind.Passed, _) => $"{count} at the top target: passed.{(next is null ? "" : $" Next: \"{next}\".")}",
             _ => $"{count} and it was at ease, so on to {target(decision.NextTarget!.Value)}.",
         };
     }
+
+    private static string Seconds(TimeSpan held) =>
+        held.TotalSeconds < 1 ? "less than a second" : string.Create(CultureInfo.InvariantCulture, $"about {Math.Floor(2 * held.TotalSeconds) / 2:0.#} s");
 
     /// <summary>What would settle a set that goes on, such as "Two more right and it goes up, two missed and it goes back."</summary>
     public static string Settles(SetDecision decision) =>

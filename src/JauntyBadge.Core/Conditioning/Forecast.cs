@@ -250,7 +250,8 @@ public static class Forecasts
                 passed,
                 Progression.GoodDays(plan, set, earlier, question.Rules),
                 (TimeSpan.Zero, 0, backs),
-                question.Rules
+                question.Rules,
+                Progression.HeldBefore(set, earlier)
             );
             backs += decision.Kind == DecisionKind.Back ? 1 : 0;
             if (decision.Kind == DecisionKind.Passed)

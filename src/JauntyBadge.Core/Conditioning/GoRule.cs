@@ -50,6 +50,9 @@ public enum DecidedBy
 
     /// <summary>The top target of a gate went well for the first time: another day is needed.</summary>
     AnotherDay,
+
+    /// <summary>The count says more, but what it has held does not bear the longer hold yet.</summary>
+    Held,
 }
 
 /// <summary>What the rule makes of a set, in codes and numbers; the words for it stand in <see cref="ConditioningWords"/>.</summary>
@@ -80,7 +83,11 @@ public sealed record SetDecision(
     double Evidence,
     int? SettlesRight,
     int? SettlesMissed
-);
+)
+{
+    /// <summary>What the dog's holds bear, where they decided; null elsewhere.</summary>
+    public TimeSpan? Borne { get; init; }
+}
 
 /// <summary>Decides a set, go by go and sign by sign. Pure: the same goes, signs and numbers decide the same.</summary>
 public static class GoRules

@@ -4,8 +4,7 @@ namespace JauntyBadge.Core.Conditioning;
 /// <param name="Session">Number of its session, growing.</param>
 /// <param name="Set">What was trained.</param>
 /// <param name="Decision">What was decided.</param>
-/// <param name="Holds">Its holds, where its target is time.</param>
-public sealed record TrainedSet(long Session, SetRecord Set, DecisionKind Decision, IReadOnlyList<HeldGo> Holds);
+public sealed record TrainedSet(long Session, SetRecord Set, DecisionKind Decision);
 
 /// <summary>A step as it went.</summary>
 /// <param name="StepId">The step.</param>
@@ -70,7 +69,7 @@ public sealed record Progress(
             [.. sets.GroupBy(s => s.Session).Select(OfSession)],
             [.. sets.GroupBy(s => s.Set.StepId).Select(OfStep)],
             StuckAt([.. sets.Select(s => (s.Session, s.Set.StepId, s.Set.Target, s.Decision))], rules),
-            ProductLimit.Of([.. sets.Where(s => Step.Find(s.Set.StepId)?.Stage == Stage.Hold).SelectMany(s => s.Holds).TakeLast(rules[Holds.Remembered])])
+            ProductLimit.Of([.. sets.Where(s => Step.Find(s.Set.StepId)?.Stage == Stage.Hold).SelectMany(s => s.Set.Holds).TakeLast(rules[Holds.Remembered])])
         );
 
     /// <summary>Whether a session is overdue.</summary>
@@ -105,7 +104,7 @@ public sealed record Progress(
         // Times on the mat or of a hand on the neck are not holds in the muzzle.
         var inIt = all.Where(s => Step.Find(s.Set.StepId)?.Stage is Stage.NoseIn or Stage.Hold or Stage.FirstFastening or Stage.WearingStill or Stage.Moving)
             .ToList();
-        var held = inIt.SelectMany(s => s.Holds).Select(h => h.Held).ToList();
+        var held = inIt.SelectMany(s => s.Set.Holds).Select(h => h.Held).ToList();
         var asked = inIt.Select(s => Step.Find(s.Set.StepId)?.HoldOf(s.Set.Target)).OfType<TimeSpan>().ToList();
         return new(
             all[0].Set.Day,

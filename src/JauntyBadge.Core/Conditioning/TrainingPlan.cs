@@ -136,7 +136,8 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
     public Step? NextAfter(IReadOnlySet<string> passed) => Steps.FirstOrDefault(s => !passed.Contains(s.Step.Id))?.Step;
 
     /// <summary>The plan as a session keeps it.</summary>
-    public SessionPlan ForSession(Temperament temperament, GoRule rule) => new(rule, temperament, [.. Steps.Select(s => s.Step.Id)]);
+    public SessionPlan ForSession(Temperament temperament, GoRule rule) =>
+        new(rule, temperament, [.. Steps.Select(s => s.Step.Id)]) { HeedsHolds = rule == GoRule.AsSoonAsClear && temperament.IsFearful() };
 
     private static void Move(List<Step> steps, IReadOnlyList<string> ids, string before)
     {

@@ -166,10 +166,14 @@ internal sealed class Trainee
     /// <summary>A go with its treat, and the change from one set to the next (House).</summary>
     private static readonly TimeSpan GoTakes = TimeSpan.FromSeconds(5);
 
+    /// <summary>Of what was asked it has held so much when it pulls out (House).</summary>
+    private const double PullsOutAt = 0.4;
+
     private readonly VirtualDog dog;
     private readonly Curriculum course;
     private readonly bool[] passed;
     private readonly int[] goodDay;
+    private readonly Dictionary<int, List<HeldGo>> held = [];
     private PlanPlace? place;
     private int last,
         left;
@@ -188,6 +192,7 @@ internal sealed class Trainee
         (dog, this.course, last, place, NotBefore) = (other.dog.Again(), course, other.last, other.place, other.NotBefore);
         (passed, goodDay) = ((bool[])other.passed.Clone(), (int[])other.goodDay.Clone());
         left = passed.Take(course.Wanted).Count(p => !p);
+        held = other.held.ToDictionary(h => h.Key, h => new List<HeldGo>(h.Value));
         (PassedSteps, Misses) = (other.PassedSteps, other.Misses);
     }
 
@@ -257,6 +262,7 @@ internal sealed class Trainee
             {
                 var (good, sign) = dog.Go(at.Step, start.Target, start.TopTarget);
                 goes++;
+                Hold(at.Step, step.HoldOf(start.Target), good);
                 worst = sign > worst ? sign : worst;
                 kept?.Add(good);
                 if (sign > SignGroup.AtEase)
@@ -264,6 +270,10 @@ internal sealed class Trainee
                 made = set.After(good, sign);
             }
 
+            made =
+                course.Plan.HeedsHolds && made.Kind == DecisionKind.Raise
+                    ? Progression.IfBorne(made, step, held.GetValueOrDefault(at.Step) ?? [], course.Rules)
+                    : made;
             Log?.Add(new(step.Id, start.Target, DateOnly.FromDayNumber(day), kept!, seen!));
 
             backs += made.Kind == DecisionKind.Back ? 1 : 0;
@@ -275,6 +285,17 @@ internal sealed class Trainee
         }
 
         return new(from, worried, over);
+    }
+
+    /// <summary>A go at a hold: the goes of a set ask for three quarters of the target on the average (see <see cref="Holds.Varied"/>); a dog that pulls out does so early (House).</summary>
+    private void Hold(int at, TimeSpan? target, bool good)
+    {
+        if (!course.Plan.HeedsHolds || target is not { } asked)
+            return;
+        if (!held.TryGetValue(at, out var holds))
+            held[at] = holds = [];
+        var mean = (3 * asked + TimeSpan.FromSeconds(1)) / 4;
+        holds.Add(new(good ? mean : PullsOutAt * mean, good));
     }
 
     /// <summary>Goes on from a decision, of a set played or on record.</summary>

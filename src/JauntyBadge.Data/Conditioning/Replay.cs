@@ -57,7 +57,8 @@ public static class Replay
                             new HashSet<string>(),
                             Progression.GoodDays(plan, record, earlier, rules),
                             (set.ClosedAt!.Value - session.StartedAt, goes, backs),
-                            rules
+                            rules,
+                            Progression.HeldBefore(record, earlier)
                         );
                         decided++;
                         if ((decision.Kind, decision.EndSession) != (set.Decision, set.EndSession))

@@ -65,7 +65,10 @@ public sealed class SetRow : IOfDog
             Day,
             [.. Goes.OrderBy(g => g.Number).Select(g => g.Success)],
             [.. Signs.OrderBy(s => s.Number).Select(s => new SeenAt(Goes.Count(g => g.Number < s.Number), Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))]
-        );
+        )
+        {
+            Holds = [.. Goes.OrderBy(g => g.Number).Where(g => g.HeldMs > 0).Select(g => new HeldGo(TimeSpan.FromMilliseconds(g.HeldMs!.Value), g.Success))],
+        };
 
     /// <summary>
     /// Whether its decision may still be overruled: it is the last one finished, nothing has happened since, and the dog did not go over threshold,

@@ -141,15 +141,7 @@ public static class PlanChoices
     {
         var sessions = await db.Sessions.AsNoTracking().Where(s => s.DogId == dogId).ToDictionaryAsync(s => s.Id, s => s.Number, cancel);
         var sets = await FinishedSetsAsync(db, dogId, cancel);
-        return
-        [
-            .. sets.Select(s => new TrainedSet(
-                sessions[s.SessionId],
-                s.ToRecord(),
-                s.Decision!.Value,
-                [.. s.Goes.OrderBy(g => g.Number).Where(g => g.HeldMs > 0).Select(g => new HeldGo(TimeSpan.FromMilliseconds(g.HeldMs!.Value), g.Success))]
-            )),
-        ];
+        return [.. sets.Select(s => new TrainedSet(sessions[s.SessionId], s.ToRecord(), s.Decision!.Value))];
     }
 
     /// <summary>Every finished set of a dog, the oldest first.</summary>

@@ -205,7 +205,8 @@ public static class DemoPractice
                     passed,
                     Progression.GoodDays(session, record, told.Select(t => t.Set), rules),
                     (SetTakes * ++set, goes, backs),
-                    rules
+                    rules,
+                    Progression.HeldBefore(record, told.Select(t => t.Set))
                 );
                 told.Add(new Told(offset, session, record, signs, decision));
                 if (decision.Kind == DecisionKind.Passed)
@@ -235,6 +236,7 @@ public static class DemoPractice
     )
     {
         var (goes, signs) = (new List<bool>(), new List<(int After, Sign Sign)>());
+        var asked = Step.Find(position.StepId)!.HoldOf(position.Target);
         while (true)
         {
             var (good, shown) = dog.Go(place, position.Target, Step.Find(position.StepId)!.TopTarget);
@@ -243,7 +245,10 @@ public static class DemoPractice
                 signs.AddRange([(2, Sign.Find("lip-lick")!), (2, Sign.Find("freezes")!)]);
             else if (shown > SignGroup.AtEase || (signs.Count == 0 && random.NextDouble() < 0.2))
                 signs.Add((goes.Count, OneOf(shown, random)));
-            var set = new SetRecord(position.StepId, position.Target, day, [.. goes], [.. signs.Select(s => new SeenAt(s.After, s.Sign.Group))]);
+            var set = new SetRecord(position.StepId, position.Target, day, [.. goes], [.. signs.Select(s => new SeenAt(s.After, s.Sign.Group))])
+            {
+                Holds = asked is { } hold ? [.. goes.Select(g => new HeldGo(Held(hold, g), g))] : [],
+            };
             if (GoRules.Decide(Progression.StartOf(plan, set, 0, 0), set.Goes, set.Signs, HouseRules.Ours).DecidedAfter is not null)
                 return (set, [.. signs.Select(s => s.Sign.Id)]);
         }
@@ -313,12 +318,15 @@ public static class DemoPractice
         db.Sessions.Add(session);
     }
 
+    /// <summary>A little longer than was asked, or well short of it; in whole milliseconds, as they are kept.</summary>
+    private static TimeSpan Held(TimeSpan asked, bool success) => TimeSpan.FromMilliseconds((int)(asked.TotalMilliseconds * (success ? 1.05 : 0.4)));
+
     private static GoRow Go(bool success, TimeSpan? hold, DateTime at) =>
         new()
         {
             Id = Guid.NewGuid(),
             Success = success,
             At = at,
-            HeldMs = hold is { } asked ? (int)(asked.TotalMilliseconds * (success ? 1.05 : 0.4)) : null,
+            HeldMs = hold is { } asked ? (int)Held(asked, success).TotalMilliseconds : null,
         };
 }

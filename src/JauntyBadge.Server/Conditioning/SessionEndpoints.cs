@@ -315,14 +315,16 @@ internal static class SessionEndpoints
             .ToListAsync(cancel);
         var (plan, record) = (dog.PlanOf(session), set.ToRecord());
         var passed = await db.StepPasses.Where(p => p.DogId == session.DogId).Select(p => p.StepId).ToListAsync(cancel);
-        var goodDays = Progression.GoodDays(plan, record, earlier.Select(s => s.ToRecord()), dog.Rules);
+        List<SetRecord> before = [.. earlier.Select(s => s.ToRecord())];
+        var goodDays = Progression.GoodDays(plan, record, before, dog.Rules);
         var decision = Progression.AfterSet(
             plan,
             record,
             passed.ToHashSet(),
             goodDays,
             (at - session.StartedAt, session.Sets.Sum(s => s.Goes.Count), PlannedDog.Backs(session)),
-            dog.Rules
+            dog.Rules,
+            Progression.HeldBefore(record, before)
         );
         db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), at));
         if (decision.Kind == DecisionKind.Passed && !passed.Contains(set.StepId))

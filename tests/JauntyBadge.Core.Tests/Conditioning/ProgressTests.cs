@@ -81,9 +81,11 @@ public class ProgressTests
         TrainedSet Set(long session, int day, string step, int target, string goes, DecisionKind kind, SignGroup? sign = null, params double[] held) =>
             new(
                 session,
-                new SetRecord(step, target, Day.AddDays(day), [.. goes.Select(g => g == '+')], sign is { } s ? [new SeenAt(1, s)] : []),
-                kind,
-                [.. held.Select(h => new HeldGo(TimeSpan.FromSeconds(h), true))]
+                new SetRecord(step, target, Day.AddDays(day), [.. goes.Select(g => g == '+')], sign is { } s ? [new SeenAt(1, s)] : [])
+                {
+                    Holds = [.. held.Select(h => new HeldGo(TimeSpan.FromSeconds(h), true))],
+                },
+                kind
             );
         var progress = Progress.Of(
             [

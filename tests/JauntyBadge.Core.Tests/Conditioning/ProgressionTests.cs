@@ -35,6 +35,56 @@ public class ProgressionTests
         Assert.Equal(BasisKind.Published, decision.Basis.Kind);
     }
 
+    /// <summary>
+    /// Seven of eight held 2 s and one pulled out after 1 s: −ln 0.8 · 15 / 1.5 = 2.2 s, by hand. That bears no 3 s for a dog that has been frightened.
+    /// </summary>
+    [Theory]
+    [InlineData(Temperament.Wary, 2.0, DecisionKind.Same, 1)]
+    [InlineData(Temperament.Soured, 2.0, DecisionKind.Same, 1)]
+    [InlineData(Temperament.Typical, 2.0, DecisionKind.Raise, 2)]
+    [InlineData(Temperament.Wary, 3.0, DecisionKind.Raise, 2)]
+    public void A_frightened_dogs_hold_grows_once_its_holds_bear_it(Temperament temperament, double held, DecisionKind kind, int next)
+    {
+        var set = Set(StepId, 1, "+++-++++");
+        set = set with { Holds = [.. set.Goes.Select(good => new HeldGo(TimeSpan.FromSeconds(good ? held : 1), good))] };
+        var decision = After(set, plan: Plan.ForSession(temperament, GoRule.AsSoonAsClear));
+        Assert.Equal((kind, next), (decision.Kind, decision.Next!.Target));
+        if (kind == DecisionKind.Same)
+        {
+            Assert.Equal("7 of 8 went well, but by its last holds it mostly stays about 2 s: the same again before 3 s.", decision.Reason);
+            Assert.Equal(BasisKind.House, decision.Basis.Kind);
+        }
+    }
+
+    /// <summary>Where the timer never ran, nothing was missed, the hold just does it, or the session began before this was asked, the count decides.</summary>
+    [Fact]
+    public void A_hold_is_held_back_only_by_holds()
+    {
+        var wary = Plan.ForSession(Temperament.Wary, GoRule.AsSoonAsClear);
+        HeldGo[] Held(string goes, double seconds) => [.. goes.Select(g => new HeldGo(TimeSpan.FromSeconds(seconds), g == '+'))];
+        Decision Of(string goes, IReadOnlyList<HeldGo> holds, SessionPlan plan, IReadOnlyList<HeldGo>? before = null) =>
+            Progression.AfterSet(plan, Set(StepId, 1, goes) with { Holds = holds }, new HashSet<string>(), 0, (TimeSpan.Zero, 8, 0), Rules, before);
+        Assert.Equal(DecisionKind.Raise, Of("+++-++++", [], wary).Kind);
+        Assert.Equal(DecisionKind.Raise, Of("+++++", Held("+++++", 0.1), wary).Kind);
+        Assert.Equal(DecisionKind.Raise, Of("+++-++++", Held("+++-++++", 1), wary with { HeedsHolds = false }).Kind);
+        Assert.Equal(DecisionKind.Raise, Of("+++-++++++", Held("+++-++++++", 0.1), Plan.ForSession(Temperament.Wary, GoRule.SteadyTens)).Kind);
+
+        // Eight holds of t seconds bear t · 8 · −ln 0.8 / 1.5: just 3 s, and just not.
+        var just = 3 * 1.5 / (8 * -Math.Log(0.8));
+        Assert.Equal(DecisionKind.Raise, Of("+++-++++", Held("+++-++++", just + 1e-6), wary).Kind);
+        Assert.Equal(DecisionKind.Same, Of("+++-++++", Held("+++-++++", just - 1e-6), wary).Kind);
+
+        // Earlier holds count, up to twenty in all.
+        Assert.Equal(DecisionKind.Raise, Of("+++-++++", Held("+++-++++", 2), wary, Held("++++++++++++", 2)).Kind);
+        Assert.Equal(DecisionKind.Same, Of("+++-++++", Held("+++-++++", 2), wary, Held("------------", 2)).Kind);
+        // A missed go at the top is another matter: passed is passed.
+        var top = Set(StepId, 3, "+++-++++") with
+        {
+            Holds = Held("+++-++++", 1),
+        };
+        Assert.Equal(DecisionKind.Passed, Progression.AfterSet(wary, top, new HashSet<string>(), 1, (TimeSpan.Zero, 8, 0), Rules).Kind);
+    }
+
     [Fact]
     public void A_step_back_says_what_is_easier_and_what_to_do_if_stuck()
     {
