@@ -27,12 +27,17 @@ public static class ConditioningWords
             (DecisionKind.Same, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}), so the same again.",
             (DecisionKind.Same, DecidedBy.AnotherDay) => $"{count} at the top target. Once more on another day and the step is passed.",
             (DecisionKind.Same, DecidedBy.Held) =>
-                $"{count}, but by its last holds it mostly stays {Seconds(decision.Borne!.Value)}: the same again before {target(start.Target + 1)}.",
+                $"{count}, but by its last holds it mostly stays {Seconds(decision.Borne!.Value)}: the same again before it is asked for more.",
             (DecisionKind.Same, _) => $"{count}: neither clear. The same again.",
             (DecisionKind.Passed, _) => $"{count} at the top target: passed.{(next is null ? "" : $" Next: \"{next}\".")}",
-            _ => $"{count} and it was at ease, so on to {target(decision.NextTarget!.Value)}.",
+            (_, DecidedBy.Held) =>
+                $"{count} and it was at ease; by its last holds it mostly stays {Seconds(decision.Borne!.Value)}, so on to {Next(decision, target)}.",
+            _ => $"{count} and it was at ease, so on to {Next(decision, target)}.",
         };
     }
+
+    private static string Next(SetDecision decision, Func<int, string> target) =>
+        decision.NextAsked is { } asked ? Target(new Hold(asked)) : target(decision.NextTarget!.Value);
 
     private static string Seconds(TimeSpan held) =>
         held.TotalSeconds < 1 ? "less than a second" : string.Create(CultureInfo.InvariantCulture, $"about {Math.Floor(2 * held.TotalSeconds) / 2:0.#} s");
@@ -133,7 +138,7 @@ public static class ConditioningWords
     public static string Standing(TrainingStanding standing, DateOnly today)
     {
         var step = standing.Place is { } place ? Step.Find(place.StepId) : null;
-        var at = step is null ? "" : $"\"{step.Name}\", {step.TargetText(standing.Place!.Target)}";
+        var at = step is null ? "" : $"\"{step.Name}\", {step.TargetText(standing.Place!.Target, standing.Place.Asked)}";
         var days = standing.LastTrained is { } last ? today.DayNumber - last.DayNumber : 0;
         return standing.State switch
         {
@@ -150,7 +155,7 @@ public static class ConditioningWords
     public static string Target(StepTarget target) =>
         target switch
         {
-            Hold hold => $"{hold.Lasting.TotalSeconds:0} s",
+            Hold hold => string.Create(CultureInfo.InvariantCulture, $"{hold.Lasting.TotalSeconds:0.#} s"),
             Depth depth => $"{depth.Into.Centimeters:0} cm",
             Times { Count: 1 } => "once",
             Times times => $"{times.Count} times",

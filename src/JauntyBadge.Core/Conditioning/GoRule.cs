@@ -51,7 +51,7 @@ public enum DecidedBy
     /// <summary>The top target of a gate went well for the first time: another day is needed.</summary>
     AnotherDay,
 
-    /// <summary>The count says more, but what it has held does not bear the longer hold yet.</summary>
+    /// <summary>The count says more, and its holds how much more.</summary>
     Held,
 }
 
@@ -85,6 +85,9 @@ public sealed record SetDecision(
     int? SettlesMissed
 )
 {
+    /// <summary>The hold to ask for next, where it lies between two targets; null for the next target's own.</summary>
+    public TimeSpan? NextAsked { get; init; }
+
     /// <summary>What the dog's holds bear, where they decided; null elsewhere.</summary>
     public TimeSpan? Borne { get; init; }
 }

@@ -19,7 +19,7 @@ internal sealed class ParticleFilter(VirtualDog[] dogs, Random random)
     /// <summary>A set on record, go by go.</summary>
     public void See(SetRecord set, int place, Step step)
     {
-        var (target, top) = (step.Within(set.Target), step.TopTarget);
+        var (target, top) = (step.Level(step.Within(set.Target), set.Asked), step.TopTarget);
         bool[] went = [.. set.Goes];
         var seen = new SignGroup[went.Length];
         foreach (var sign in set.Signs.Where(_ => went.Length > 0))

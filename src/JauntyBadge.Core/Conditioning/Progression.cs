@@ -4,13 +4,18 @@ namespace JauntyBadge.Core.Conditioning;
 /// <param name="StepId">The step to train next.</param>
 /// <param name="Target">Index on its ladder, 0 the easiest; −1 to −3 the rungs below it.</param>
 /// <param name="NotBefore">The earliest day for the next session; null for any time.</param>
-public sealed record PlanPosition(string StepId, int Target, DateOnly? NotBefore = null);
+public sealed record PlanPosition(string StepId, int Target, DateOnly? NotBefore = null)
+{
+    /// <summary>The hold to ask for, where the dog's own holds put it between two targets; null for the target's own.</summary>
+    public TimeSpan? Asked { get; init; }
+}
 
 /// <summary>The same by places in a plan.</summary>
 /// <param name="Step">The place of the step to train next, from 0.</param>
 /// <param name="Target">Its target.</param>
 /// <param name="WaitDays">Days before the next session, 0 for any time.</param>
-internal readonly record struct PlanPlace(int Step, int Target, int WaitDays = 0);
+/// <param name="Asked">The hold to ask for, between two targets; null for the target's own.</param>
+internal readonly record struct PlanPlace(int Step, int Target, int WaitDays = 0, TimeSpan? Asked = null);
 
 /// <summary>A set of goes as it was trained.</summary>
 /// <param name="StepId">The step trained.</param>
@@ -22,6 +27,9 @@ public sealed record SetRecord(string StepId, int Target, DateOnly Day, IReadOnl
 {
     /// <summary>The worst group of signs seen; at ease when none was.</summary>
     public SignGroup Worst => Signs.Select(s => s.Group).DefaultIfEmpty(SignGroup.AtEase).Max();
+
+    /// <summary>The hold asked for, where it lay between two targets; null for the target's own.</summary>
+    public TimeSpan? Asked { get; init; }
 
     /// <summary>How long its goes were held, in order, where the timer ran.</summary>
     public IReadOnlyList<HeldGo> Holds { get; init; } = [];
@@ -71,7 +79,7 @@ public sealed record SessionPlan(GoRule Rule, Dogs.Temperament Temperament, IRea
     private readonly Step[] steps = [.. StepIds.Select(Step.Find).OfType<Step>()];
     private readonly HashSet<string> gates = Step.Gates(StepIds.Select(Step.Find).OfType<Step>());
 
-    /// <summary>A longer hold waits until the holds so far bear it: so for fearful dogs. False in sessions from before that was asked.</summary>
+    /// <summary>What is held next follows from the dog's own holds: so for fearful dogs. False in sessions from before that was asked.</summary>
     public bool HeedsHolds { get; init; }
 
     /// <summary>The steps in order; one that ships no more is left out.</summary>
@@ -212,7 +220,7 @@ public static class Progression
                     SettlesMissed = null,
                 }
                 : made;
-        made = plan.HeedsHolds ? IfBorne(made, step, [.. heldBefore ?? [], .. set.Holds], rules) : made;
+        made = plan.HeedsHolds ? ByHolds(made, step, start.Target, set.Asked, [.. heldBefore ?? [], .. set.Holds], rules) : made;
         var place = PlaceOf(steps, step);
         var then = PlaceAfter(steps, place, made, i => steps[i].Id == step.Id || passed.Contains(steps[i].Id));
         var (back, next) = (
@@ -221,7 +229,7 @@ public static class Progression
         );
         PlanPosition? position =
             then is not { } t ? null
-            : back is null && next is null ? new(step.Id, t.Target)
+            : back is null && next is null ? new(step.Id, t.Target) { Asked = t.Asked }
             : new(steps[t.Step].Id, t.Target, t.WaitDays > 0 ? set.Day.AddDays(t.WaitDays) : null);
         var enough =
             made.Kind == DecisionKind.EndNow ? ""
@@ -268,32 +276,45 @@ public static class Progression
         }
 
         if (gap > rules[ShortGap] && position.Target > SetStart.EasiestRung)
-            return (position with { Target = position.Target - 1 }, $"{gap.TotalDays:0} days without training, so one target lower.");
+            return (position with { Target = position.Target - 1, Asked = null }, $"{gap.TotalDays:0} days without training, so one target lower.");
         return (position, null);
     }
 
     /// <summary>
-    /// The same again instead of a longer hold that the dog's own holds do not bear yet, where it pulled out at least once in the set. (House: the chapter has
-    /// the next criterion follow the estimate for every dog; what did better is told in docs/hold-trial.md.)
+    /// How long to ask for next, from what the dog holds, where the target is time: a raise lengthens the hold as far as its holds bear it, half as much again at
+    /// most and never past the last target; a step back shortens it to what they bear (<see cref="Holds.Next"/>). With no hold on record the count decides.
+    /// (House: for fearful dogs. For others the next target did better; docs/hold-trial.md tells.)
     /// </summary>
     /// <param name="made">What the count made of the set.</param>
     /// <param name="step">The step trained.</param>
+    /// <param name="target">The target of the set.</param>
+    /// <param name="asked">The hold asked for where it lay between two targets.</param>
     /// <param name="held">Its holds, the oldest first, this set's included.</param>
     /// <param name="rules">The numbers that decide.</param>
-    internal static SetDecision IfBorne(SetDecision made, Step step, IReadOnlyList<HeldGo> held, HouseRules rules) =>
-        made is { Kind: DecisionKind.Raise, NextTarget: { } next }
-        && made.Good < made.Goes
-        && step.HoldOf(next) is { } longer
-        && Holds.Estimate(held, rules[Holds.Share], rules).Criterion is { } borne
-        && borne < longer
-            ? made with
-            {
-                Kind = DecisionKind.Same,
-                By = DecidedBy.Held,
-                NextTarget = next - 1,
-                Borne = borne,
-            }
-            : made;
+    internal static SetDecision ByHolds(SetDecision made, Step step, int target, TimeSpan? asked, IReadOnlyList<HeldGo> held, HouseRules rules)
+    {
+        if (made.Kind == DecisionKind.Same)
+            return made with { NextAsked = asked };
+        if (made.Kind is not (DecisionKind.Raise or DecisionKind.Back) || step.HoldOf(target) is not { } rung)
+            return made;
+        var present = asked ?? rung;
+        // Shorter than the first target are the rungs below it.
+        if (made.Kind == DecisionKind.Back && present <= step.HoldOf(0))
+            return made;
+        if (Holds.Estimate(held, rules[Holds.Share], rules).Criterion is not { } borne)
+            return made;
+        var (wanted, top) = (Holds.Next(present, borne, made.Kind, rules), step.HoldOf(step.TopTarget)!.Value);
+        var next = wanted < top ? wanted : top;
+        var at = step.TargetUpTo(next);
+        return made with
+        {
+            Kind = made.Kind == DecisionKind.Raise && next == present ? DecisionKind.Same : made.Kind,
+            By = made.Kind == DecisionKind.Raise ? DecidedBy.Held : made.By,
+            NextTarget = at,
+            NextAsked = next == step.HoldOf(at) ? null : next,
+            Borne = borne,
+        };
+    }
 
     /// <summary>Where the plan stands after a decision, by the places of its steps; null when the last one is passed.</summary>
     /// <param name="steps">The plan's steps.</param>
@@ -316,7 +337,7 @@ public static class Progression
 
                 return null;
             default:
-                return new(place, made.NextTarget!.Value);
+                return new(place, made.NextTarget!.Value, Asked: made.NextAsked);
         }
     }
 
@@ -337,7 +358,7 @@ public static class Progression
             (DecisionKind.EndNow, _) => rules.Basis(GoRules.StepsBack),
             (_, DecidedBy.AnotherDay) => rules.Basis(GoRules.GateDays),
             (_, DecidedBy.Held) => Basis.House(
-                "a frightened dog's hold grows when its holds bear it: fewer pull-outs and steps back on virtual dogs of every kind (docs/hold-trial.md)"
+                "a frightened dog's hold grows as its own holds bear it: half the pull-outs on virtual dogs (docs/hold-trial.md)"
             ),
             (_, DecidedBy.Worried or DecidedBy.Unsure) => Basis.House("a sign comes before the count"),
             _ when rule == GoRule.SteadyTens => rules.Basis(GoRules.EnoughOfTen),

@@ -139,6 +139,21 @@ public sealed record Step(
     /// <summary>A target that the step has: none beyond its last, none below its easiest rung.</summary>
     public int Within(int target) => Math.Clamp(target, SetStart.EasiestRung, TopTarget);
 
+    /// <summary>The same where the hold asked for lies between two targets.</summary>
+    public string TargetText(int target, TimeSpan? asked) => asked is { } hold ? ConditioningWords.Target(new Hold(hold)) : TargetText(target);
+
+    /// <summary>The last target that asks for no more than a hold; the first where all ask for more.</summary>
+    internal int TargetUpTo(TimeSpan hold) => Math.Max(0, Targets.Count(t => t is Hold h && h.Lasting <= hold) - 1);
+
+    /// <summary>How far up the ladder a hold stands, counted in targets; between two of them in proportion. A target of another kind stands at its own place.</summary>
+    public double Level(int target, TimeSpan? asked)
+    {
+        if (asked is not { } hold || HoldOf(target) is not { } rung)
+            return target;
+        var (from, to) = hold < rung ? (TimeSpan.Zero, rung) : (rung, HoldOf(Math.Min(TopTarget, target + 1))!.Value);
+        return (hold < rung ? target - 1 : target) + (to > from ? (hold - from) / (to - from) : 0);
+    }
+
     /// <summary>The hold a target asks for, or null when it has no timer.</summary>
     public TimeSpan? HoldOf(int target) => target >= 0 && Targets[target] is Hold hold ? hold.Lasting : null;
 

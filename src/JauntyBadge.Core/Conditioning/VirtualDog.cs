@@ -123,17 +123,17 @@ public sealed class VirtualDog
         (arousal, mood) = (0, nature.MoodSpread * DogNature.Normal(random));
     }
 
-    /// <summary>How hard a target is, on the scale of what is learned.</summary>
-    public static double Difficulty(int target, int topTarget) =>
+    /// <summary>How hard a target is, on the scale of what is learned; between two targets in proportion.</summary>
+    public static double Difficulty(double target, int topTarget) =>
         target < 0 ? FirstTarget + OneRung * target : FirstTarget + AllTargets * (topTarget == 0 ? 1 : (target + 1.0) / (topTarget + 1));
 
     /// <summary>The chance that a go at a target succeeds as the dog is now.</summary>
-    public double Chance(int step, int target, int topTarget) => ChanceOver(HowHard(step, target, topTarget) - learned[step]);
+    public double Chance(int step, double target, int topTarget) => ChanceOver(HowHard(step, target, topTarget) - learned[step]);
 
     private double ChanceOver(double over) => 1 / (1 + Math.Exp(Steepness * over - 1.6 - MoodWeight * mood + ArousalWeight * arousal));
 
     /// <summary>One go: whether it succeeded, and the sign it showed, if any.</summary>
-    public (bool Good, SignGroup Sign) Go(int step, int target, int topTarget)
+    public (bool Good, SignGroup Sign) Go(int step, double target, int topTarget)
     {
         var over = HowHard(step, target, topTarget) - learned[step];
         var good = random.NextDouble() < ChanceOver(over);
@@ -156,7 +156,7 @@ public sealed class VirtualDog
     /// <param name="good">Whether it succeeded.</param>
     /// <param name="seen">The worst sign tapped; at ease when none was.</param>
     /// <returns>The chance of just this, over 0.</returns>
-    internal double See(int step, int target, int topTarget, bool good, SignGroup seen)
+    internal double See(int step, double target, int topTarget, bool good, SignGroup seen)
     {
         var over = HowHard(step, target, topTarget) - learned[step];
         var chance = ChanceOver(over);
@@ -192,7 +192,7 @@ public sealed class VirtualDog
         double Over(double bound) => MathNet.Numerics.SpecialFunctions.Erfc((bound * nature.UnsureFrom - arousal) / (SignNoise * Math.Sqrt(2))) / 2;
     }
 
-    private double HowHard(int step, int target, int topTarget) => Difficulty(target, topTarget) + (harder is null ? 0 : harder[step]);
+    private double HowHard(int step, double target, int topTarget) => Difficulty(target, topTarget) + (harder is null ? 0 : harder[step]);
 
     private void Learn(int step, bool good)
     {

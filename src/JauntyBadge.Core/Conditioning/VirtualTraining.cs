@@ -221,7 +221,7 @@ internal sealed class Trainee
             passed[i] = ids.Contains(course.Steps[i].Id);
         left = passed.Take(course.Wanted).Count(p => !p);
         PassedSteps = passed.Count(p => p);
-        place = at is null ? null : new(course.Place.GetValueOrDefault(at.StepId), at.Target);
+        place = at is null ? null : new(course.Place.GetValueOrDefault(at.StepId), at.Target, Asked: at.Asked);
         NotBefore = at?.NotBefore?.DayNumber ?? lastDay;
         last = lastDay;
     }
@@ -253,6 +253,7 @@ internal sealed class Trainee
                 goodDays,
                 backs
             );
+            var level = step.Level(start.Target, at.Asked);
             var set = new GoRules.SetInPlay(start, course.Test, course.Rules);
             SetDecision? made = null;
             var worst = SignGroup.AtEase;
@@ -260,9 +261,9 @@ internal sealed class Trainee
             List<SeenAt>? seen = Log is null ? null : [];
             while (made is null)
             {
-                var (good, sign) = dog.Go(at.Step, start.Target, start.TopTarget);
+                var (good, sign) = dog.Go(at.Step, level, start.TopTarget);
                 goes++;
-                Hold(at.Step, step.HoldOf(start.Target), good);
+                Hold(at.Step, at.Asked ?? step.HoldOf(start.Target), good);
                 worst = sign > worst ? sign : worst;
                 kept?.Add(good);
                 if (sign > SignGroup.AtEase)
@@ -270,11 +271,9 @@ internal sealed class Trainee
                 made = set.After(good, sign);
             }
 
-            made =
-                course.Plan.HeedsHolds && made.Kind == DecisionKind.Raise
-                    ? Progression.IfBorne(made, step, held.GetValueOrDefault(at.Step) ?? [], course.Rules)
-                    : made;
-            Log?.Add(new(step.Id, start.Target, DateOnly.FromDayNumber(day), kept!, seen!));
+            if (course.Plan.HeedsHolds)
+                made = Progression.ByHolds(made, step, start.Target, at.Asked, held.GetValueOrDefault(at.Step) ?? [], course.Rules);
+            Log?.Add(new(step.Id, start.Target, DateOnly.FromDayNumber(day), kept!, seen!) { Asked = at.Asked });
 
             backs += made.Kind == DecisionKind.Back ? 1 : 0;
             worried += worst >= SignGroup.Worried ? 1 : 0;

@@ -39,6 +39,10 @@ public sealed class SetRow : IOfDog
 
     public required string StepId { get; set; }
     public int Target { get; set; }
+
+    /// <summary>The hold asked for, where it lies between two targets.</summary>
+    public int? AskedMs { get; set; }
+
     public DateTime StartedAt { get; set; }
     public DateOnly Day { get; set; }
     public DateTime? ClosedAt { get; set; }
@@ -67,6 +71,7 @@ public sealed class SetRow : IOfDog
             [.. Signs.OrderBy(s => s.Number).Select(s => new SeenAt(Goes.Count(g => g.Number < s.Number), Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))]
         )
         {
+            Asked = AskedMs.AsHold(),
             Holds = [.. Goes.OrderBy(g => g.Number).Where(g => g.HeldMs > 0).Select(g => new HeldGo(TimeSpan.FromMilliseconds(g.HeldMs!.Value), g.Success))],
         };
 
@@ -96,6 +101,7 @@ public sealed class SetRow : IOfDog
             At = at,
             StepId = decision.Next?.StepId,
             Target = decision.Next?.Target ?? 0,
+            AskedMs = decision.Next?.Asked.AsMs(),
             NotBefore = decision.Next?.NotBefore,
             Reason = decision.Reason,
         };
@@ -194,7 +200,19 @@ public sealed class PlanMoveRow : IOfDog
     public string? StepId { get; set; }
 
     public int Target { get; set; }
+
+    /// <summary>The hold to ask for, where it lies between two targets.</summary>
+    public int? AskedMs { get; set; }
+
     public DateOnly? NotBefore { get; set; }
     public required string Reason { get; set; }
     public bool ByHand { get; set; }
+}
+
+/// <summary>Holds as they are kept: in whole milliseconds.</summary>
+public static class KeptHolds
+{
+    public static TimeSpan? AsHold(this int? ms) => ms is { } kept ? TimeSpan.FromMilliseconds(kept) : null;
+
+    public static int? AsMs(this TimeSpan? hold) => hold is { } asked ? (int)asked.TotalMilliseconds : null;
 }

@@ -43,7 +43,7 @@ public sealed record TrainedDog(
     /// </summary>
     public PlanPosition? Position =>
         LastMove is { StepId: { } at } move && Plan.Steps.FirstOrDefault(s => s.Step.Id == at)?.Step is { } step
-            ? new PlanPosition(at, step.Within(move.Target), move.NotBefore)
+            ? new PlanPosition(at, step.Within(move.Target), move.NotBefore) { Asked = move.AskedMs.AsHold() }
         : Plan.NextAfter(Passed) is { } next
             ? new PlanPosition(next.Id, GoRules.BeginsAt(Measured.Profile.Temperament, Rule, Measured.Rules), LastMove?.NotBefore)
         : null;

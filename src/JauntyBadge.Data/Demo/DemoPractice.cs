@@ -236,10 +236,11 @@ public static class DemoPractice
     )
     {
         var (goes, signs) = (new List<bool>(), new List<(int After, Sign Sign)>());
-        var asked = Step.Find(position.StepId)!.HoldOf(position.Target);
+        var step = Step.Find(position.StepId)!;
+        var asked = position.Asked ?? step.HoldOf(position.Target);
         while (true)
         {
-            var (good, shown) = dog.Go(place, position.Target, Step.Find(position.StepId)!.TopTarget);
+            var (good, shown) = dog.Go(place, step.Level(position.Target, position.Asked), step.TopTarget);
             goes.Add(good && !bad);
             if (bad && goes.Count == 2)
                 signs.AddRange([(2, Sign.Find("lip-lick")!), (2, Sign.Find("freezes")!)]);
@@ -247,6 +248,7 @@ public static class DemoPractice
                 signs.Add((goes.Count, OneOf(shown, random)));
             var set = new SetRecord(position.StepId, position.Target, day, [.. goes], [.. signs.Select(s => new SeenAt(s.After, s.Sign.Group))])
             {
+                Asked = position.Asked,
                 Holds = asked is { } hold ? [.. goes.Select(g => new HeldGo(Held(hold, g), g))] : [],
             };
             if (GoRules.Decide(Progression.StartOf(plan, set, 0, 0), set.Goes, set.Signs, HouseRules.Ours).DecidedAfter is not null)
@@ -270,7 +272,7 @@ public static class DemoPractice
         };
         foreach (var told in sets)
         {
-            var hold = Step.Find(told.Set.StepId)!.HoldOf(told.Set.Target);
+            var hold = told.Set.Asked ?? Step.Find(told.Set.StepId)!.HoldOf(told.Set.Target);
             var start = at;
             var set = new SetRow
             {
@@ -279,6 +281,7 @@ public static class DemoPractice
                 Number = session.Sets.Count + 1,
                 StepId = told.Set.StepId,
                 Target = told.Set.Target,
+                AskedMs = told.Set.Asked.AsMs(),
                 StartedAt = start,
                 Day = day,
                 Goes = [.. told.Set.Goes.Select((success, i) => Go(success, hold, start.AddSeconds(6 * i + 3)))],

@@ -42,7 +42,7 @@ public sealed record DogFile(TrainedDog Trained, MuzzleInUse Muzzle, WornDog Wor
             plan.PassedShare(passed, upToFirstFastening: true),
             plan.PassedShare(passed, upToFirstFastening: false),
             step?.Name,
-            step?.TargetText(at!.Target),
+            step?.TargetText(at!.Target, at.Asked),
             Trained.LastTrained,
             at?.NotBefore,
             Trained.OpenSession is not null

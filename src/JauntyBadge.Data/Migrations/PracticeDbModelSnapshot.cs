@@ -111,6 +111,9 @@ namespace JauntyBadge.Data.Migrations
                         .ValueGeneratedOnAdd()
                         .HasColumnType("INTEGER");
 
+                    b.Property<int?>("AskedMs")
+                        .HasColumnType("INTEGER");
+
                     b.Property<DateTime>("At")
                         .HasColumnType("TEXT");
 
@@ -180,6 +183,9 @@ namespace JauntyBadge.Data.Migrations
                 {
                     b.Property<int>("Id")
                         .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("AskedMs")
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("Basis")

@@ -205,7 +205,7 @@ internal static class PlanEndpoints
                     : StepState.Passed,
                 file.Plan.IsGate(s.Step),
                 isHere ? position!.Target : null,
-                isHere ? s.Step.TargetText(position!.Target) : null,
+                isHere ? s.Step.TargetText(position!.Target, position.Asked) : null,
                 passed
             );
         }

@@ -203,14 +203,15 @@ public sealed record SessionDto(
     {
         var step = KnownStep(set.StepId);
         var target = Shown(set);
+        var asked = set.AskedMs.AsHold() ?? step?.HoldOf(target);
         return new SetDto(
             set.Number,
             set.StepId,
             step?.Name ?? set.StepId,
             target,
-            step?.TargetText(target) ?? "",
-            step?.HoldOf(target)?.TotalSeconds,
-            step?.HoldOf(target) is { } hold ? HoldTargets(set, hold) : null,
+            step?.TargetText(target, set.AskedMs.AsHold()) ?? "",
+            asked?.TotalSeconds,
+            asked is { } hold ? HoldTargets(set, hold) : null,
             [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs, g.At))],
             [.. set.Signs.OrderBy(s => s.Number).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
             set.Decision,

@@ -356,6 +356,7 @@ internal static class SessionEndpoints
             Number = number,
             StepId = start.StepId,
             Target = start.Target,
+            AskedMs = start.Asked.AsMs(),
             StartedAt = at,
             Day = clock.DayOf(at),
         };

@@ -35,54 +35,89 @@ public class ProgressionTests
         Assert.Equal(BasisKind.Published, decision.Basis.Kind);
     }
 
-    /// <summary>
-    /// Seven of eight held 2 s and one pulled out after 1 s: −ln 0.8 · 15 / 1.5 = 2.2 s, by hand. That bears no 3 s for a dog that has been frightened.
-    /// </summary>
-    [Theory]
-    [InlineData(Temperament.Wary, 2.0, DecisionKind.Same, 1)]
-    [InlineData(Temperament.Soured, 2.0, DecisionKind.Same, 1)]
-    [InlineData(Temperament.Typical, 2.0, DecisionKind.Raise, 2)]
-    [InlineData(Temperament.Wary, 3.0, DecisionKind.Raise, 2)]
-    public void A_frightened_dogs_hold_grows_once_its_holds_bear_it(Temperament temperament, double held, DecisionKind kind, int next)
+    private static HeldGo[] Held(string goes, double seconds) => [.. goes.Select(g => new HeldGo(TimeSpan.FromSeconds(seconds), g == '+'))];
+
+    /// <summary>What becomes of a set at 2 s of a dog whose holds are heeded: the target's place, what is asked between two, and the decision.</summary>
+    private static (DecisionKind Kind, int Target, double? Asked) AfterHolds(
+        string goes,
+        IReadOnlyList<HeldGo> holds,
+        double? asked = null,
+        IReadOnlyList<HeldGo>? before = null,
+        SessionPlan? plan = null,
+        int target = 1
+    )
     {
-        var set = Set(StepId, 1, "+++-++++");
-        set = set with { Holds = [.. set.Goes.Select(good => new HeldGo(TimeSpan.FromSeconds(good ? held : 1), good))] };
-        var decision = After(set, plan: Plan.ForSession(temperament, GoRule.AsSoonAsClear));
-        Assert.Equal((kind, next), (decision.Kind, decision.Next!.Target));
-        if (kind == DecisionKind.Same)
-        {
-            Assert.Equal("7 of 8 went well, but by its last holds it mostly stays about 2 s: the same again before 3 s.", decision.Reason);
-            Assert.Equal(BasisKind.House, decision.Basis.Kind);
-        }
+        var set = Set(StepId, target, goes) with { Holds = holds, Asked = asked is { } s ? TimeSpan.FromSeconds(s) : null };
+        plan ??= Plan.ForSession(Temperament.Wary, GoRule.AsSoonAsClear);
+        var decision = Progression.AfterSet(plan, set, new HashSet<string>(), 0, (TimeSpan.Zero, goes.Length, 0), Rules, before);
+        return (decision.Kind, decision.Next!.Target, decision.Next.Asked?.TotalSeconds);
     }
 
-    /// <summary>Where the timer never ran, nothing was missed, the hold just does it, or the session began before this was asked, the count decides.</summary>
+    /// <summary>
+    /// Eight goes of 2 s, one pulled out of: they bear −ln 0.8 · 16 / 1.5 = 2.38 s, by hand, rounded down to 2 s. Five of 2 s, none: 4.46 s, of which half as much
+    /// again is asked, 3 s. The steps are 1, 2, 3 and 5 s.
+    /// </summary>
+    [Theory]
+    [InlineData("+++-++++", 2.0, null, DecisionKind.Same, 1, null)]
+    [InlineData("+++++", 2.0, null, DecisionKind.Raise, 2, null)]
+    [InlineData("+++-++++", 2.2, null, DecisionKind.Raise, 1, 2.5)]
+    [InlineData("+++++", 3.0, 2.5, DecisionKind.Raise, 2, 3.5)]
+    [InlineData("+++++", 9.0, 4.5, DecisionKind.Raise, 3, null)]
+    [InlineData("--", 1.0, null, DecisionKind.Back, 0, null)]
+    [InlineData("--", 1.0, 4.5, DecisionKind.Back, 0, null)]
+    public void A_frightened_dogs_hold_follows_from_its_holds(string goes, double held, double? asked, DecisionKind kind, int target, double? next) =>
+        Assert.Equal((kind, target, next), AfterHolds(goes, Held(goes, held), asked));
+
     [Fact]
-    public void A_hold_is_held_back_only_by_holds()
+    public void The_words_say_what_its_holds_bear()
+    {
+        string Of(string goes, double held)
+        {
+            var set = Set(StepId, 1, goes) with { Holds = Held(goes, held) };
+            return After(set, plan: Plan.ForSession(Temperament.Soured, GoRule.AsSoonAsClear)).Reason;
+        }
+
+        Assert.Equal("7 of 8 went well, but by its last holds it mostly stays about 2 s: the same again before it is asked for more.", Of("+++-++++", 2));
+        Assert.Equal("7 of 8 went well and it was at ease; by its last holds it mostly stays about 2.5 s, so on to 2.5 s.", Of("+++-++++", 2.2));
+    }
+
+    /// <summary>Where no timer ran, another dog is trained, or the session began before this was asked, the count decides.</summary>
+    [Fact]
+    public void Only_holds_of_a_frightened_dog_are_heeded()
     {
         var wary = Plan.ForSession(Temperament.Wary, GoRule.AsSoonAsClear);
-        HeldGo[] Held(string goes, double seconds) => [.. goes.Select(g => new HeldGo(TimeSpan.FromSeconds(seconds), g == '+'))];
-        Decision Of(string goes, IReadOnlyList<HeldGo> holds, SessionPlan plan, IReadOnlyList<HeldGo>? before = null) =>
-            Progression.AfterSet(plan, Set(StepId, 1, goes) with { Holds = holds }, new HashSet<string>(), 0, (TimeSpan.Zero, 8, 0), Rules, before);
-        Assert.Equal(DecisionKind.Raise, Of("+++-++++", [], wary).Kind);
-        Assert.Equal(DecisionKind.Raise, Of("+++++", Held("+++++", 0.1), wary).Kind);
-        Assert.Equal(DecisionKind.Raise, Of("+++-++++", Held("+++-++++", 1), wary with { HeedsHolds = false }).Kind);
-        Assert.Equal(DecisionKind.Raise, Of("+++-++++++", Held("+++-++++++", 0.1), Plan.ForSession(Temperament.Wary, GoRule.SteadyTens)).Kind);
+        const string most = "+++-++++";
+        Assert.Equal((DecisionKind.Raise, 2, null), AfterHolds(most, []));
+        Assert.Equal((DecisionKind.Raise, 2, null), AfterHolds(most, Held(most, 1), plan: wary with { HeedsHolds = false }));
+        Assert.Equal((DecisionKind.Raise, 2, null), AfterHolds(most, Held(most, 1), plan: Session));
+        Assert.Equal((DecisionKind.Raise, 2, null), AfterHolds(most + "++", Held(most, 1), plan: Plan.ForSession(Temperament.Wary, GoRule.SteadyTens)));
 
-        // Eight holds of t seconds bear t · 8 · −ln 0.8 / 1.5: just 3 s, and just not.
-        var just = 3 * 1.5 / (8 * -Math.Log(0.8));
-        Assert.Equal(DecisionKind.Raise, Of("+++-++++", Held("+++-++++", just + 1e-6), wary).Kind);
-        Assert.Equal(DecisionKind.Same, Of("+++-++++", Held("+++-++++", just - 1e-6), wary).Kind);
+        // Eight holds of t seconds bear t · 8 · −ln 0.8 / 1.5: just half a second more, and just not.
+        var just = 2.5 * 1.5 / (8 * -Math.Log(0.8));
+        Assert.Equal((DecisionKind.Raise, 1, 2.5), AfterHolds(most, Held(most, just + 1e-6)));
+        Assert.Equal((DecisionKind.Same, 1, null), AfterHolds(most, Held(most, just - 1e-6)));
 
-        // Earlier holds count, up to twenty in all.
-        Assert.Equal(DecisionKind.Raise, Of("+++-++++", Held("+++-++++", 2), wary, Held("++++++++++++", 2)).Kind);
-        Assert.Equal(DecisionKind.Same, Of("+++-++++", Held("+++-++++", 2), wary, Held("------------", 2)).Kind);
-        // A missed go at the top is another matter: passed is passed.
-        var top = Set(StepId, 3, "+++-++++") with
-        {
-            Holds = Held("+++-++++", 1),
-        };
+        // Earlier holds at the step count, up to twenty in all; what was asked stays asked in a set that decides nothing.
+        Assert.Equal((DecisionKind.Raise, 2, null), AfterHolds(most, Held(most, 2), before: Held("++++++++++++", 2)));
+        Assert.Equal((DecisionKind.Same, 1, null), AfterHolds(most, Held(most, 2), before: Held("------------", 2)));
+        Assert.Equal((DecisionKind.Same, 1, 2.5), AfterHolds("++-", Held("++-", 2), asked: 2.5));
+        // Below the first target are its rungs, and at the top passed is passed.
+        Assert.Equal((DecisionKind.Back, -1, null), AfterHolds("--", Held("--", 0.5), target: 0));
+        var top = Set(StepId, 3, most) with { Holds = Held(most, 1) };
         Assert.Equal(DecisionKind.Passed, Progression.AfterSet(wary, top, new HashSet<string>(), 1, (TimeSpan.Zero, 8, 0), Rules).Kind);
+    }
+
+    [Fact]
+    public void A_hold_between_two_targets_stands_between_them()
+    {
+        var step = Step.Find(StepId)!;
+        double At(int target, double? asked) => step.Level(target, asked is { } s ? TimeSpan.FromSeconds(s) : null);
+        Assert.Equal([1, 1.5, 2.25, 3, -0.5], [At(1, null), At(1, 2.5), At(2, 3.5), At(3, 5), At(0, 0.5)]);
+        Assert.Equal(("2.5 s", "2 s"), (step.TargetText(1, TimeSpan.FromSeconds(2.5)), step.TargetText(1, null)));
+        Assert.Equal(VirtualDog.Difficulty(1, 3) / 2 + VirtualDog.Difficulty(2, 3) / 2, VirtualDog.Difficulty(1.5, 3), 12);
+        // A pause begins a target lower, at that target's own hold.
+        var (after, _) = Progression.AfterGap(Plan, new PlanPosition(StepId, 2) { Asked = TimeSpan.FromSeconds(3.5) }, Day, Day.AddDays(8), Rules);
+        Assert.Equal(new PlanPosition(StepId, 1), after);
     }
 
     [Fact]
