@@ -26,12 +26,10 @@ public static class ConditioningWords
                 $"{(decision.Good == 0 ? "None" : "Only " + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, start, target)}{End(decision)}",
             (DecisionKind.Same, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}), so the same again.",
             (DecisionKind.Same, DecidedBy.AnotherDay) => $"{count} at the top target. Once more on another day and the step is passed.",
-            (DecisionKind.Same, DecidedBy.Held) =>
-                $"{count}, but by its last holds it mostly stays {Seconds(decision.Borne!.Value)}: the same again before it is asked for more.",
+            (DecisionKind.Same, DecidedBy.Held) => $"{count}, but its last holds bear {Seconds(decision.Borne!.Value)} and no more: the same again.",
             (DecisionKind.Same, _) => $"{count}: neither clear. The same again.",
             (DecisionKind.Passed, _) => $"{count} at the top target: passed.{(next is null ? "" : $" Next: \"{next}\".")}",
-            (_, DecidedBy.Held) =>
-                $"{count} and it was at ease; by its last holds it mostly stays {Seconds(decision.Borne!.Value)}, so on to {Next(decision, target)}.",
+            (_, DecidedBy.Held) => $"{count} and it was at ease, so on to {Next(decision, target)}, which its last holds bear.",
             _ => $"{count} and it was at ease, so on to {Next(decision, target)}.",
         };
     }

@@ -357,9 +357,7 @@ public static class Progression
         {
             (DecisionKind.EndNow, _) => rules.Basis(GoRules.StepsBack),
             (_, DecidedBy.AnotherDay) => rules.Basis(GoRules.GateDays),
-            (_, DecidedBy.Held) => Basis.House(
-                "a frightened dog's hold grows as its own holds bear it: half the pull-outs on virtual dogs (docs/hold-trial.md)"
-            ),
+            (_, DecidedBy.Held) => Basis.House("a frightened dog's hold grows as its own holds bear it: it pulls out less so, tried on virtual dogs"),
             (_, DecidedBy.Worried or DecidedBy.Unsure) => Basis.House("a sign comes before the count"),
             _ when rule == GoRule.SteadyTens => rules.Basis(GoRules.EnoughOfTen),
             _ => Basis.Published("Wald 1945, Ann. Math. Stat. 16:117–186: a sequential test, with the house numbers for what is ready and what is not yet"),

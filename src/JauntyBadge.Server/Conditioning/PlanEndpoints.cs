@@ -68,8 +68,8 @@ public sealed record StepDto(
 
 /// <summary>A step with where the plan stands on it.</summary>
 /// <param name="IsGate">The gate of its stage: it is passed on two days, every other step on one.</param>
-/// <param name="Target">The target it stands at, a rung below the first where negative; null elsewhere.</param>
-/// <param name="TargetText">The same in words.</param>
+/// <param name="Target">The target it stands at or just past, easier than the first where negative; null elsewhere.</param>
+/// <param name="TargetText">Where it stands in words: that target, or a hold between it and the next.</param>
 /// <param name="Passed">When and how it was passed; null where it was not.</param>
 public sealed record PlannedStepDto(StepDto Step, StepState State, bool IsGate, int? Target, string? TargetText, PassedDto? Passed);
 
@@ -204,7 +204,7 @@ internal static class PlanEndpoints
                     : passed is null ? StepState.Ahead
                     : StepState.Passed,
                 file.Plan.IsGate(s.Step),
-                isHere ? position!.Target : null,
+                isHere ? (int)Math.Floor(s.Step.Level(position!.Target, position.Asked)) : null,
                 isHere ? s.Step.TargetText(position!.Target, position.Asked) : null,
                 passed
             );

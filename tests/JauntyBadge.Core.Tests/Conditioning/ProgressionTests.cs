@@ -77,8 +77,8 @@ public class ProgressionTests
             return After(set, plan: Plan.ForSession(Temperament.Soured, GoRule.AsSoonAsClear)).Reason;
         }
 
-        Assert.Equal("7 of 8 went well, but by its last holds it mostly stays about 2 s: the same again before it is asked for more.", Of("+++-++++", 2));
-        Assert.Equal("7 of 8 went well and it was at ease; by its last holds it mostly stays about 2.5 s, so on to 2.5 s.", Of("+++-++++", 2.2));
+        Assert.Equal("7 of 8 went well, but its last holds bear about 2 s and no more: the same again.", Of("+++-++++", 2));
+        Assert.Equal("7 of 8 went well and it was at ease, so on to 2.5 s, which its last holds bear.", Of("+++-++++", 2.2));
     }
 
     /// <summary>Where no timer ran, another dog is trained, or the session began before this was asked, the count decides.</summary>

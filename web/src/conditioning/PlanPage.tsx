@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
 import { dateText } from '../shared/dates';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useDogChanged, useThisDog } from '../shared/dog';
 import { api, ask, type Schemas } from '../shared/api';
@@ -156,9 +156,11 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
       <Flex as="ol" aria-label="Targets" wrap="wrap" gap="2" mt="4" mb={state === 'here' ? 2 : 4}>
         {target !== null && target < 0 && targetText && <Target here>{`Easier: ${targetText}`}</Target>}
         {step.targets.map((t, i) => (
-          <Target key={t} here={i === target}>
-            {t}
-          </Target>
+          <Fragment key={t}>
+            <Target here={i === target && t === targetText}>{t}</Target>
+            {/* A hold between two targets. */}
+            {i === target && targetText !== null && t !== targetText && <Target here>{targetText}</Target>}
+          </Fragment>
         ))}
       </Flex>
       <Box as="details" fontSize="sm" mb="3">

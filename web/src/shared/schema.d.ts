@@ -4106,10 +4106,10 @@ export interface components {
             isGate: boolean;
             /**
              * Format: int32
-             * @description The target it stands at, a rung below the first where negative; null elsewhere.
+             * @description The target it stands at or just past, easier than the first where negative; null elsewhere.
              */
             target: null | number;
-            /** @description The same in words. */
+            /** @description Where it stands in words: that target, or a hold between it and the next. */
             targetText: null | string;
             passed: null | components["schemas"]["PassedDto"];
         };
