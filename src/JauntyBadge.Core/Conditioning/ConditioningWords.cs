@@ -228,9 +228,9 @@ public static class ConditioningWords
     private static string End(SetDecision decision) => decision.EndSession ? " End with one easy go." : "";
 
     private static string Easier(SetDecision decision, SetStart start, Func<int, string> target) =>
-        decision.NextTarget == start.Target
+        decision.NextTarget == start.Target && decision.Borne is null
             ? "It is at the easiest already: another place, another day."
-            : $"One easier: {target(decision.NextTarget!.Value)}.";
+            : $"One easier: {Next(decision, target)}.";
 
     private static string Day(int days) =>
         days switch

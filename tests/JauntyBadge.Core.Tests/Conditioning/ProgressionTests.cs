@@ -71,11 +71,18 @@ public class ProgressionTests
     [Fact]
     public void The_words_say_what_its_holds_bear()
     {
-        string Of(string goes, double held)
+        string Of(string goes, double held, double? asked = null, IReadOnlyList<HeldGo>? before = null)
         {
-            var set = Set(StepId, 1, goes) with { Holds = Held(goes, held) };
-            return After(set, plan: Plan.ForSession(Temperament.Soured, GoRule.AsSoonAsClear)).Reason;
+            var set = Set(StepId, asked > 3 ? 2 : 1, goes) with { Holds = Held(goes, held), Asked = asked is { } s ? TimeSpan.FromSeconds(s) : null };
+            var plan = Plan.ForSession(Temperament.Soured, GoRule.AsSoonAsClear);
+            return Progression.AfterSet(plan, set, new HashSet<string>(), 0, (TimeSpan.Zero, goes.Length, 0), Rules, before).Reason;
         }
+
+        // Twelve marked holds of 4 s and two pulled out of: 4.3 s borne, of 2.5 s and 4.5 s at most 0.7 is asked.
+        var well = Held("++++++++++++", 4);
+        Assert.Contains("One easier: 1.5 s.", Of("--", 1, 2.5, well), StringComparison.Ordinal);
+        Assert.Contains("One easier: 3 s.", Of("--", 1, 4.5, well), StringComparison.Ordinal);
+        Assert.Contains("One easier: 1 s.", Of("--", 1), StringComparison.Ordinal);
 
         Assert.Equal("7 of 8 went well, but its last holds bear about 2 s and no more: the same again.", Of("+++-++++", 2));
         Assert.Equal("7 of 8 went well and it was at ease, so on to 2.5 s, which its last holds bear.", Of("+++-++++", 2.2));
