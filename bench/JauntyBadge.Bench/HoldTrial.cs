@@ -11,17 +11,17 @@ internal static class HoldTrial
     private const int SetsADay = 4;
     private const int BacksADay = 2;
     private static readonly HouseRules Rules = HouseRules.Ours;
-    private static readonly SequentialTest Test = new(Rules[GoRules.ReadyShare], Rules[GoRules.NotYetShare], Rules[GoRules.Wrong]);
+    private static readonly SequentialTest Test = GoRules.Test(Rules);
     private static readonly (string Name, double[] Rungs)[] Ladders = [("1 to 10 s", [1, 2, 3, 5, 8, 10]), ("5 to 60 s", [5, 15, 30, 60])];
 
     /// <summary>How long a dog stays, by the mean it has come to; one in eight times something else takes a distracted one away.</summary>
     private static readonly (string Name, Func<Random, double, double> Draw)[] Laws =
     [
         ("memoryless", (r, mean) => -mean * Math.Log(1 - r.NextDouble())),
-        ("log-normal", (r, mean) => mean * Math.Exp(0.5 * Normal(r) - 0.125)),
+        ("log-normal", (r, mean) => mean * Math.Exp(0.5 * DogNature.Normal(r) - 0.125)),
         ("regular", (r, mean) => mean / 0.886 * Math.Sqrt(-Math.Log(1 - r.NextDouble()))),
         ("all or none", (r, mean) => -mean * Math.Log(1 - r.NextDouble())),
-        ("distracted", (r, mean) => r.NextDouble() < 0.12 ? 0.6 * r.NextDouble() : mean * Math.Exp(0.35 * Normal(r))),
+        ("distracted", (r, mean) => r.NextDouble() < 0.12 ? 0.6 * r.NextDouble() : mean * Math.Exp(0.35 * DogNature.Normal(r))),
     ];
 
     /// <summary>The mean it begins with in first rungs, what a hold adds to its logarithm, what a pull-out takes, and the spread of good and bad days.</summary>
@@ -58,8 +58,8 @@ internal static class HoldTrial
                             .Select(seed =>
                             {
                                 var random = new Random(seed);
-                                var start = mean * rungs[0] * Math.Exp(0.3 * Normal(random));
-                                var quick = gains * Math.Exp(0.25 * Normal(random));
+                                var start = mean * rungs[0] * Math.Exp(0.3 * DogNature.Normal(random));
+                                var quick = gains * Math.Exp(0.25 * DogNature.Normal(random));
                                 return One(new Pupil(random, draw, law == "all or none", start, quick, loses, mood), rungs, way.Up, way.Down, random);
                             })
                             .ToList();
@@ -131,8 +131,6 @@ internal static class HoldTrial
         return (false, MostSets, pullOuts, backs);
     }
 
-    private static double Normal(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
-
     /// <summary>Where the choice of the next hold stands: in seconds.</summary>
     private sealed record Standing(double[] Rungs, double Asked, int Missed, double Borne)
     {
@@ -148,9 +146,9 @@ internal static class HoldTrial
     {
         private const double LongestMean = 120;
         private const double ShortestMean = 0.8;
-        private double today = Math.Exp(mood * Normal(random));
+        private double today = Math.Exp(mood * DogNature.Normal(random));
 
-        public void Wakes() => today = Math.Exp(mood * Normal(random));
+        public void Wakes() => today = Math.Exp(mood * DogNature.Normal(random));
 
         /// <summary>One go: marked when it was still in at the target, and how long it was in.</summary>
         public (bool Marked, double Seconds) Holds(double target)

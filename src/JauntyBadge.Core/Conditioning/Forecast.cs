@@ -244,15 +244,7 @@ public static class Forecasts
         foreach (var set in question.Log.Where(s => Step.Find(s.StepId) is not null && plan.StepIds.Contains(s.StepId)))
         {
             backs = earlier.Count > 0 && earlier[^1].Day == set.Day ? backs : 0;
-            var decision = Progression.AfterSet(
-                plan,
-                set,
-                passed,
-                Progression.GoodDays(plan, set, earlier, question.Rules),
-                (TimeSpan.Zero, 0, backs),
-                question.Rules,
-                Progression.HeldBefore(set, earlier)
-            );
+            var decision = Progression.AfterSet(plan, set, passed, earlier, (TimeSpan.Zero, 0, backs), question.Rules);
             backs += decision.Kind == DecisionKind.Back ? 1 : 0;
             if (decision.Kind == DecisionKind.Passed)
                 passed.Add(set.StepId);
@@ -283,19 +275,20 @@ public static class Forecasts
         var ready = int.MaxValue;
         for (var day = calendar.From; day <= calendar.From + horizon; day++)
         {
-            if (!dog.IsReady)
+            var sessions = dog.IsReady || (dog.Misses > 0 && random.NextDouble() < dog.Misses) ? 0 : calendar.SessionsOn(day);
+            for (var session = 0; session < sessions && day >= dog.NotBefore && !dog.IsReady; session++)
             {
-                var sessions = dog.Misses > 0 && random.NextDouble() < dog.Misses ? 0 : calendar.SessionsOn(day);
-                for (var session = 0; session < sessions && day >= dog.NotBefore && !dog.IsReady; session++)
-                {
-                    var held = dog.Session(day);
-                    played?.Note(held.At);
-                }
+                var held = dog.Session(day);
+                played?.Note(held.At);
             }
 
-            ready = dog.IsReady ? Math.Min(ready, day) : ready;
-            if (dog.IsReady && played is null)
-                break;
+            if (dog.IsReady)
+            {
+                ready = Math.Min(ready, day);
+                if (played is null)
+                    break;
+            }
+
             played?.Reach(day - calendar.From, dog.PassedSteps);
         }
 

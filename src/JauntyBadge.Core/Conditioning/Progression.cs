@@ -181,9 +181,30 @@ public static class Progression
                 .Distinct()
                 .Count();
 
-    /// <summary>Earlier holds at a set's step, the oldest first.</summary>
-    public static IReadOnlyList<HeldGo> HeldBefore(SetRecord set, IEnumerable<SetRecord> earlier) =>
-        [.. earlier.Where(s => s.StepId == set.StepId).SelectMany(s => s.Holds)];
+    /// <summary>Decides after a set, by the record: what went before at its step counts.</summary>
+    /// <param name="plan">The plan of the session.</param>
+    /// <param name="set">The set just finished, at least one go or one sign.</param>
+    /// <param name="passed">Ids of the steps passed already.</param>
+    /// <param name="earlier">Earlier sets of the same dog, the oldest first.</param>
+    /// <param name="session">How long the session has lasted, its goes with this set's, and the times it went back before.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public static Decision AfterSet(
+        SessionPlan plan,
+        SetRecord set,
+        IReadOnlySet<string> passed,
+        IReadOnlyList<SetRecord> earlier,
+        (TimeSpan Length, int Goes, int Backs) session,
+        HouseRules rules
+    ) =>
+        AfterSet(
+            plan,
+            set,
+            passed,
+            GoodDays(plan, set, earlier, rules),
+            session,
+            rules,
+            [.. earlier.Where(s => s.StepId == set.StepId).SelectMany(s => s.Holds)]
+        );
 
     /// <summary>Decides after a set.</summary>
     /// <param name="plan">The plan of the session.</param>
@@ -192,7 +213,7 @@ public static class Progression
     /// <param name="goodDaysBefore">Earlier days on which the step's top target went well.</param>
     /// <param name="session">How long the session has lasted, its goes with this set's, and the times it went back before.</param>
     /// <param name="rules">The numbers that decide.</param>
-    /// <param name="heldBefore">Earlier holds at the step, the oldest first; see <see cref="HeldBefore"/>.</param>
+    /// <param name="heldBefore">Earlier holds at the step, the oldest first.</param>
     public static Decision AfterSet(
         SessionPlan plan,
         SetRecord set,

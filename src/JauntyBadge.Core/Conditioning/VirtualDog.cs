@@ -88,9 +88,9 @@ public sealed class VirtualDog
     /// <param name="steps">How many steps its plan has.</param>
     /// <param name="random">A seeded generator.</param>
     /// <param name="harder">By how much each step is harder for this dog, on the scale of what is learned; null for none.</param>
-    public VirtualDog(DogNature nature, int steps, Random random, IReadOnlyList<double>? harder = null)
+    public VirtualDog(DogNature nature, int steps, Random random, double[]? harder = null)
     {
-        (this.nature, this.random, this.harder) = (nature, random, harder?.ToArray());
+        (this.nature, this.random, this.harder) = (nature, random, harder);
         learned = new double[steps];
         Array.Fill(learned, nature.Start);
     }
@@ -201,16 +201,8 @@ public sealed class VirtualDog
             : !nature.AllOrNone ? nature.Learning * (1 - learned[step])
             : random.NextDouble() < nature.Learning ? 1 - learned[step]
             : 0;
-        // By far the most of a forecast's time goes here: hence the locals.
-        var (of, carries) = (learned, nature.Shared);
-        for (var i = step; i < of.Length && Math.Abs(by) > 1e-4; i++, by *= carries)
-        {
-            var then = of[i] + by;
-            of[i] =
-                then > 1 ? 1
-                : then < 0 ? 0
-                : then;
-        }
+        for (var i = step; i < learned.Length && Math.Abs(by) > 1e-4; i++, by *= nature.Shared)
+            learned[i] = Math.Clamp(learned[i] + by, 0, 1);
     }
 
     /// <summary>Over threshold costs what was learned here, and half as much on either side.</summary>

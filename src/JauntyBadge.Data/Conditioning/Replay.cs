@@ -55,10 +55,9 @@ public static class Replay
                             plan,
                             record,
                             new HashSet<string>(),
-                            Progression.GoodDays(plan, record, earlier, rules),
+                            earlier,
                             (set.ClosedAt!.Value - session.StartedAt, goes, backs),
-                            rules,
-                            Progression.HeldBefore(record, earlier)
+                            rules
                         );
                         decided++;
                         if ((decision.Kind, decision.EndSession) != (set.Decision, set.EndSession))

@@ -199,15 +199,7 @@ public static class DemoPractice
                 var bad = demo.EndsBadly && plan.IndexOf(position.StepId) >= goal;
                 var (record, signs) = Play(dog, plan.IndexOf(position.StepId), session, position, start.AddDays(offset), bad, random);
                 goes += record.Goes.Count;
-                var decision = Progression.AfterSet(
-                    session,
-                    record,
-                    passed,
-                    Progression.GoodDays(session, record, told.Select(t => t.Set), rules),
-                    (SetTakes * ++set, goes, backs),
-                    rules,
-                    Progression.HeldBefore(record, told.Select(t => t.Set))
-                );
+                var decision = Progression.AfterSet(session, record, passed, [.. told.Select(t => t.Set)], (SetTakes * ++set, goes, backs), rules);
                 told.Add(new Told(offset, session, record, signs, decision));
                 if (decision.Kind == DecisionKind.Passed)
                     passed.Add(record.StepId);
@@ -272,7 +264,6 @@ public static class DemoPractice
         };
         foreach (var told in sets)
         {
-            var hold = told.Set.Asked ?? Step.Find(told.Set.StepId)!.HoldOf(told.Set.Target);
             var start = at;
             var set = new SetRow
             {
@@ -284,7 +275,12 @@ public static class DemoPractice
                 AskedMs = told.Set.Asked.AsMs(),
                 StartedAt = start,
                 Day = day,
-                Goes = [.. told.Set.Goes.Select((success, i) => Go(success, hold, start.AddSeconds(6 * i + 3)))],
+                Goes =
+                [
+                    .. told.Set.Goes.Select(
+                        (success, i) => Go(success, told.Set.Holds is { Count: > 0 } holds ? holds[i].Held : null, start.AddSeconds(6 * i + 3))
+                    ),
+                ],
                 Signs =
                 [
                     .. told.Signs.Select(
@@ -324,12 +320,12 @@ public static class DemoPractice
     /// <summary>A little longer than was asked, or well short of it; in whole milliseconds, as they are kept.</summary>
     private static TimeSpan Held(TimeSpan asked, bool success) => TimeSpan.FromMilliseconds((int)(asked.TotalMilliseconds * (success ? 1.05 : 0.4)));
 
-    private static GoRow Go(bool success, TimeSpan? hold, DateTime at) =>
+    private static GoRow Go(bool success, TimeSpan? held, DateTime at) =>
         new()
         {
             Id = Guid.NewGuid(),
             Success = success,
             At = at,
-            HeldMs = hold is { } asked ? (int)Held(asked, success).TotalMilliseconds : null,
+            HeldMs = held.AsMs(),
         };
 }

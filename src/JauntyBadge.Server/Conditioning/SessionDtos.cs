@@ -203,13 +203,14 @@ public sealed record SessionDto(
     {
         var step = KnownStep(set.StepId);
         var target = Shown(set);
-        var asked = set.AskedMs.AsHold() ?? step?.HoldOf(target);
+        var between = set.AskedMs.AsHold();
+        var asked = between ?? step?.HoldOf(target);
         return new SetDto(
             set.Number,
             set.StepId,
             step?.Name ?? set.StepId,
             target,
-            step?.TargetText(target, set.AskedMs.AsHold()) ?? "",
+            step?.TargetText(target, between) ?? "",
             asked?.TotalSeconds,
             asked is { } hold ? HoldTargets(set, hold) : null,
             [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs, g.At))],

@@ -315,16 +315,13 @@ internal static class SessionEndpoints
             .ToListAsync(cancel);
         var (plan, record) = (dog.PlanOf(session), set.ToRecord());
         var passed = await db.StepPasses.Where(p => p.DogId == session.DogId).Select(p => p.StepId).ToListAsync(cancel);
-        List<SetRecord> before = [.. earlier.Select(s => s.ToRecord())];
-        var goodDays = Progression.GoodDays(plan, record, before, dog.Rules);
         var decision = Progression.AfterSet(
             plan,
             record,
             passed.ToHashSet(),
-            goodDays,
+            [.. earlier.Select(s => s.ToRecord())],
             (at - session.StartedAt, session.Sets.Sum(s => s.Goes.Count), PlannedDog.Backs(session)),
-            dog.Rules,
-            Progression.HeldBefore(record, before)
+            dog.Rules
         );
         db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), at));
         if (decision.Kind == DecisionKind.Passed && !passed.Contains(set.StepId))

@@ -5,7 +5,6 @@ using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Measuring;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using UnitsNet;
 

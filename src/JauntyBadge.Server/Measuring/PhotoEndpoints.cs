@@ -13,7 +13,6 @@ namespace JauntyBadge.Server.Measuring;
 /// <summary>Pictures of a head, for dogs that will not be touched.</summary>
 internal static class PhotoEndpoints
 {
-    // The form around the picture needs a little room too.
     public static void MapPhotos(this IEndpointRouteBuilder api)
     {
         api.MapGet("/demo-pictures/{view}", Demo)

@@ -176,8 +176,9 @@ internal static class TreatEndpoints
         string? Not(Treat treat) =>
             treat.Contains.Where(habits.Avoids.Contains).ToList() is { Count: > 0 } has ? $"It may not have {string.Join(" and ", has)}." : null;
         var treat = Treat.Find(habits.TreatId) is { } chosen && Not(chosen) is null ? chosen : null;
-        var piece = habits.KcalPerPiece is { } known && treat is not null ? Energy.FromKilocalories(known) : (treat ?? Treat.All[0]).PerPiece;
-        var grams = (treat ?? Treat.All[0]).GramsPerPiece;
+        var fed = treat ?? Treat.All[0];
+        var piece = habits.KcalPerPiece is { } known && treat is not null ? Energy.FromKilocalories(known) : fed.PerPiece;
+        var grams = fed.GramsPerPiece;
         var used = await UsedAsync(id, piece, grams, db, clock, cancel);
         var usedKcal = used.Sum(u => u.Kcal);
         var byEnergy = allowance?.PiecesLeft(piece, Energy.FromKilocalories(usedKcal));

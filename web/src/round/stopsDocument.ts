@@ -8,8 +8,5 @@ export const stopsDocument: Kind<string[], Schemas['StopsDto']> = {
   send: (_, places, version) =>
     ask(api.PUT('/api/round/stops', { params: { header: editing(version) }, body: { places } })),
   read: ({ places }) => places,
-  saved: (queries, _, stored) => {
-    queries.setQueryData(keys.stops(), stored);
-    return queries.invalidateQueries({ queryKey: keys.rounds() });
-  },
+  saved: (queries) => queries.invalidateQueries({ queryKey: keys.rounds() }),
 };
