@@ -7,7 +7,14 @@ test('one thumb: goes, a sign, a go taken back, the decision', async ({ page }) 
   await page.goto(`/dogs/${id}/plan`);
   await beginSession(page);
   const good = page.getByRole('button', { name: /^Yes/ });
-  for (let i = 0; i < 4; i++) await good.click();
+  // What is tapped with the eyes on the dog stays where it is, whatever is told above it.
+  const place = async () => (await good.boundingBox())?.y;
+  const at = await place();
+  for (let goes = 1; goes <= 4; goes++) {
+    await good.click();
+    await expect(page.getByText(`${goes === 1 ? 'One treat' : `${goes} treats`} so far`)).toBeVisible();
+    expect(await place()).toBe(at);
+  }
   await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(4);
   await page.getByRole('button', { name: /^Take back/ }).click();
   await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(3);

@@ -5,6 +5,7 @@ import { api, ask, words } from '../shared/api';
 import { useDogChanged } from '../shared/dog';
 import { keys } from '../shared/keys';
 import { complain } from '../shared/notices';
+import { takeIn } from '../shared/takeIn';
 import { Waiting } from '../shared/Waiting';
 
 /** A dog seldom starts from nothing: one easy go of each stage, up to the first hesitation. */
@@ -21,7 +22,7 @@ export function FindBeginning({ dogId }: { dogId: string }) {
     mutationFn: (wentWell: number) =>
       ask(api.POST('/api/dogs/{id}/plan/begin', { params: { path: { id: dogId } }, body: { wentWell } })),
     onSuccess: async (plan) => {
-      queries.setQueryData(keys.ofDog(dogId, 'plan'), plan);
+      await takeIn(queries, keys.ofDog(dogId, 'plan'), plan);
       await changed(dogId);
     },
     onError: (error) => complain(words(error)),

@@ -70,6 +70,9 @@ export function OpenSet({
 
   return (
     <Box mt="3">
+      {/* Longer than the screen, so that what is tapped lies at its bottom and stays there, whatever is told above. */}
+      <Flex direction="column" minH="min(100dvh, 56rem)">
+      <Box flex="1">
       <Flex align="end" gap="4" justify="space-between">
         <Box>
           <Text fontWeight="700" lineHeight="1.2">
@@ -113,6 +116,7 @@ export function OpenSet({
       <Text fontSize="sm" color="fg.muted">
         <Treats session={session} goes={goes} /> It may leave at any time; water near by.
       </Text>
+      </Box>
       <Box
         position="sticky"
         bottom="0"
@@ -167,6 +171,7 @@ export function OpenSet({
           </>
         )}
       </Box>
+      </Flex>
       <Aids aids={aids} onChange={setAids} />
       <Link asChild fontSize="sm" color="fg.muted">
         <RouterLink to={`/dogs/${session.dogId}/plan`}>The whole plan</RouterLink>

@@ -7,6 +7,7 @@ import { useDogChanged, useThisDog } from '../shared/dog';
 import { api, ask, type Schemas } from '../shared/api';
 import { NoteForm } from '../shared/form/NoteForm';
 import { keys } from '../shared/keys';
+import { takeIn } from '../shared/takeIn';
 import { Cautions } from '../shared/Cautions';
 import { notify } from '../shared/notices';
 import { Waiting } from '../shared/Waiting';
@@ -256,7 +257,7 @@ function MoveHere({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) 
         body: { stepId: step.id, target: 0, note },
       }),
     );
-    queries.setQueryData(keys.ofDog(dogId, 'plan'), plan);
+    await takeIn(queries, keys.ofDog(dogId, 'plan'), plan);
     await changed(dogId);
     notify(`The plan stands at “${step.name}” now.`);
   };
@@ -284,7 +285,8 @@ function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
   const queries = useQueryClient();
   const other = plan.rule === 'steadyTens' ? 'asSoonAsClear' : 'steadyTens';
   const choose = async (reason: string) =>
-    queries.setQueryData(
+    takeIn(
+      queries,
       keys.ofDog(dogId, 'plan'),
       await ask(
         api.POST('/api/dogs/{id}/plan/rule', { params: { path: { id: dogId } }, body: { rule: other, reason } }),

@@ -4,6 +4,7 @@ import { api, ask, isLater, Refused, words, type Schemas } from '../shared/api';
 import { dogChanged } from '../shared/dog';
 import { keys } from '../shared/keys';
 import { complain } from '../shared/notices';
+import { takeIn } from '../shared/takeIn';
 import {
   amend,
   dropBegun,
@@ -81,13 +82,13 @@ export const hasSetOut = (sessionId: string, itemId: string) => underWay.get(ses
 /** Sends what waits of a session, from whatever page. */
 export async function deliver(queries: QueryClient, sessionId: string) {
   if (underWay.has(sessionId)) return;
-  const take = (answer: Session) => queries.setQueryData(keys.session(sessionId), answer);
+  const take = (answer: Session) => takeIn(queries, keys.session(sessionId), answer);
   try {
     for (let item = next(sessionId); item; item = next(sessionId)) {
       underWay.set(sessionId, item.id);
       try {
         const answer = await send(sessionId, item);
-        take(answer);
+        await take(answer);
         forget(sessionId, item.id);
         if (item.kind === 'begin') dropBegun(sessionId);
         // What shows the dog is asked for again meanwhile: nothing that waits has to wait for that.
@@ -107,7 +108,7 @@ export async function deliver(queries: QueryClient, sessionId: string) {
           complain(words(error));
         }
         if (item.kind === 'begin') return;
-        if (error instanceof Refused && error.current) take(error.current as Session);
+        if (error instanceof Refused && error.current) await take(error.current as Session);
         else void queries.invalidateQueries({ queryKey: keys.session(sessionId) });
       }
     }

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../shared/api';
 import { useDogChanged } from '../shared/dog';
 import { keys } from '../shared/keys';
+import { takeIn } from '../shared/takeIn';
 import { waysQuery } from './tables';
 
 export type Outlook = Schemas['OutlookDto'];
@@ -43,7 +44,7 @@ export function useChooseSchool(dogId: string) {
     mutationFn: (entry: Schemas['SchoolEntry']) =>
       ask(api.POST('/api/dogs/{id}/plan/school', { params: { path: { id: dogId } }, body: entry })),
     onSuccess: async (plan) => {
-      queries.setQueryData(keys.ofDog(dogId, 'plan'), plan);
+      await takeIn(queries, keys.ofDog(dogId, 'plan'), plan);
       await changed(dogId);
     },
   });

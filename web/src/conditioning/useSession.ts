@@ -3,6 +3,7 @@ import { useSyncExternalStore } from 'react';
 import { dogChanged } from '../shared/dog';
 import { api, ask, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
+import { takeIn } from '../shared/takeIn';
 import { newId } from '../shared/ids';
 import { deliver, hasSetOut } from './deliver';
 import {
@@ -90,7 +91,7 @@ export function useSession(sessionId: string) {
           body: { target, note },
         }),
       );
-      queries.setQueryData(keys.session(sessionId), answer);
+      await takeIn(queries, keys.session(sessionId), answer);
       await dogChanged(queries, answer.dogId);
     },
     finish: (set: number) => save({ ...stamp(), kind: 'finish', set }),

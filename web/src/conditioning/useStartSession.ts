@@ -4,6 +4,7 @@ import { api, ask, isLater, words, type Schemas } from '../shared/api';
 import { newId } from '../shared/ids';
 import { keys } from '../shared/keys';
 import { complain } from '../shared/notices';
+import { takeIn } from '../shared/takeIn';
 import { signsQuery, waysQuery } from './tables';
 import { begunHere, keep, keepBegun } from './unsent';
 
@@ -44,8 +45,8 @@ export function useStartSession(dogId: string) {
         return beginHere(ready, ready.openSet);
       }
     },
-    onSuccess: (session) => {
-      queries.setQueryData(keys.session(session.id), session);
+    onSuccess: async (session) => {
+      await takeIn(queries, keys.session(session.id), session);
       void go(`/sessions/${session.id}`);
     },
     onError: (error) => complain(words(error)),

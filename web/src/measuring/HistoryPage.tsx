@@ -6,6 +6,7 @@ import { useDogChanged, useThisDog } from '../shared/dog';
 import { api, ask, words, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { keys } from '../shared/keys';
+import { takeIn } from '../shared/takeIn';
 import { Choice } from '../shared/Choice';
 import { complain, notify } from '../shared/notices';
 import { changeText, doubtText, lengthText, useUnit } from '../shared/units';
@@ -27,7 +28,7 @@ function useHistory(dogId: string) {
     queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/measuring-sets', { signal, params: { path: { id: dogId } } })),
   });
   const take = async (call: Promise<Schemas['HistoryDto']>) => {
-    queries.setQueryData(key, await call);
+    await takeIn(queries, key, await call);
     await changed(dogId, key);
   };
   const complained = (error: unknown) => complain(words(error));

@@ -3,6 +3,7 @@ import { useDeferredValue } from 'react';
 import { useDogChanged } from '../shared/dog';
 import { api, ask, editing, Refused, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
+import { takeIn } from '../shared/takeIn';
 import { complain, notify } from '../shared/notices';
 import { useUnit, type Unit } from '../shared/units';
 import { useDraft, type Drafts } from './drafts';
@@ -18,7 +19,7 @@ export function useTakeBench(dogId: string, unit: Unit) {
   const changed = useDogChanged();
   return async (call: Promise<Bench>) => {
     const bench = keys.ofDog(dogId, 'bench', unit);
-    queries.setQueryData(bench, await call);
+    await takeIn(queries, bench, await call);
     await changed(dogId, bench);
   };
 }

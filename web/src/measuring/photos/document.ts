@@ -1,5 +1,6 @@
 import { api, ask, editing } from '../../shared/api';
 import { keys } from '../../shared/keys';
+import { takeIn } from '../../shared/takeIn';
 import type { Kind } from '../../shared/saving/outbox';
 import { type Marks, type Photo } from './usePhoto';
 
@@ -10,10 +11,7 @@ export const photoDocument: Kind<Marks, Photo> = {
     ask(api.PUT('/api/dogs/{id}/photos/{photoId}', { params: { path: pathOf(id), header: editing(version) }, body })),
   read: ({ view, side, kind, rulerMm, corners, landmarks }) => ({ view, side, kind, rulerMm, corners, landmarks }),
   saved: async (queries, id, photo) => {
-    const queryKey = keys.ofDog(pathOf(id).id, 'photo', photo.id);
-    // An answer that is on its way may be older than this.
-    await queries.cancelQueries({ queryKey });
-    queries.setQueryData(queryKey, photo);
+    await takeIn(queries, keys.ofDog(pathOf(id).id, 'photo', photo.id), photo);
   },
 };
 

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, words, type Schemas } from '../../shared/api';
 import { keys } from '../../shared/keys';
+import { takeIn } from '../../shared/takeIn';
 import { complain, notify } from '../../shared/notices';
 import { useDocument } from '../../shared/saving/useDocument';
 import { photoDocument, photoId as documentId } from './document';
@@ -19,7 +20,7 @@ export function usePhotos(dogId: string) {
     queryKey: keys.ofDog(dogId, 'photos'),
     queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/photos', { signal, params: { path: { id: dogId } } })),
   });
-  const put = (photos: Photo[]) => queries.setQueryData(keys.ofDog(dogId, 'photos'), photos);
+  const put = (photos: Photo[]) => takeIn(queries, keys.ofDog(dogId, 'photos'), photos);
   const add = useMutation({
     mutationFn: async ({ file, view, side }: { file: Blob; view: Photo['view']; side: Photo['side'] }) => {
       const form = new FormData();
@@ -45,8 +46,8 @@ export function usePhotos(dogId: string) {
       .catch((error: unknown) => complain(words(error)));
   const remove = (photoId: string) =>
     ask(api.DELETE('/api/dogs/{id}/photos/{photoId}', one(photoId)))
-      .then((photos) => {
-        put(photos);
+      .then(async (photos) => {
+        await put(photos);
         notify('The picture is taken out.', () => void restore(photoId));
       })
       .catch((error: unknown) => complain(words(error)));
