@@ -3,13 +3,8 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using JauntyBadge.Data;
-using Microsoft.AspNetCore.Hosting;
-using Microsoft.AspNetCore.Mvc.Testing;
-using Microsoft.EntityFrameworkCore;
+using JauntyBadge.TestHost;
 using Microsoft.EntityFrameworkCore.Diagnostics;
-using Microsoft.Extensions.DependencyInjection;
-using Microsoft.Extensions.DependencyInjection.Extensions;
 using Microsoft.Extensions.Time.Testing;
 
 // One for all classes that neither turn its clock nor count what is there; the others take one of their own as a class fixture.
@@ -20,7 +15,7 @@ namespace JauntyBadge.Server.Tests;
 /// <summary>The real server on a real port with a real SQLite file of its own; only the clock is ours.</summary>
 public sealed class PracticeServer : IDisposable
 {
-    private readonly Factory factory;
+    private readonly HostedPractice factory;
     private readonly Disk disk = new();
 
     public PracticeServer()
@@ -29,7 +24,7 @@ public sealed class PracticeServer : IDisposable
     internal PracticeServer(bool demo, string? folder = null)
     {
         Folder = folder ?? Directory.CreateTempSubdirectory("jaunty-badge-").FullName;
-        factory = new Factory(Folder, demo, Clock, disk);
+        factory = new HostedPractice(Folder, demo, Clock, disk);
         factory.UseKestrel(0);
         factory.StartServer();
         Http = factory.CreateClient();
@@ -135,17 +130,6 @@ public sealed class PracticeServer : IDisposable
     {
         Http.Dispose();
         factory.Dispose();
-    }
-
-    private sealed class Factory(string folder, bool demo, TimeProvider clock, Disk disk) : WebApplicationFactory<Program>
-    {
-        protected override void ConfigureWebHost(IWebHostBuilder builder)
-        {
-            builder.UseEnvironment("Production").UseSetting("data", folder).UseSetting("demo", demo.ToString());
-            builder.ConfigureServices(services =>
-                services.Replace(ServiceDescriptor.Singleton(clock)).ConfigureDbContext<PracticeDb>(db => db.AddInterceptors(disk))
-            );
-        }
     }
 
     /// <summary>Sets the limit of pages on every connection: SQLite's own SQLITE_FULL, no more and no less.</summary>

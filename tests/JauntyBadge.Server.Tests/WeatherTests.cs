@@ -1,6 +1,7 @@
 using System.Net;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Server.Devices;
+using Microsoft.Extensions.Logging.Abstractions;
 using Microsoft.Extensions.Time.Testing;
 
 namespace JauntyBadge.Server.Tests;
@@ -8,6 +9,8 @@ namespace JauntyBadge.Server.Tests;
 /// <summary>The weather station: its line protocol, the stand-in with its outages, and readings typed by hand.</summary>
 public sealed class WeatherTests : IDisposable
 {
+    private static readonly TimeSpan Every = StandInStation.Every;
+
     private readonly PracticeServer server = new();
 
     public void Dispose() => server.Dispose();
@@ -91,6 +94,75 @@ public sealed class WeatherTests : IDisposable
         Assert.Equal(145 - 12, read.Count);
         Assert.Equal(TimeSpan.FromMinutes(130), read.Zip(read.Skip(1), (a, b) => b.At - a.At).Max());
         static async Task First(StandInStation station) => await station.LinesAsync(TestContext.Current.CancellationToken).GetAsyncEnumerator().MoveNextAsync();
+    }
+
+    [Theory]
+    [InlineData(1)]
+    [InlineData(90 * 24)]
+    public async Task A_clock_set_back_leaves_it_reading_from_there(int hours)
+    {
+        var clock = new FakeTimeProvider(new DateTimeOffset(2026, 6, 1, 9, 3, 0, TimeSpan.Zero));
+        await using var lines = new StandInStation(clock)
+            .LinesAsync(TestContext.Current.CancellationToken)
+            .GetAsyncEnumerator(TestContext.Current.CancellationToken);
+        for (var first = 0; first < 1 + 145 + 25; first++)
+            Assert.True(await lines.MoveNextAsync());
+        clock.AdjustTime(clock.GetUtcNow().AddHours(-hours));
+        var next = lines.MoveNextAsync().AsTask();
+        Assert.False(next.IsCompleted);
+        clock.Advance(TimeSpan.FromMinutes(7));
+        Assert.True(await next.WaitAsync(TimeSpan.FromSeconds(30), TestContext.Current.CancellationToken));
+        Assert.Equal(clock.GetUtcNow(), Assert.IsType<StationLine.Observed>(StationLine.Parse(lines.Current)).Reading.At);
+    }
+
+    [Fact]
+    public async Task After_a_long_sleep_it_tells_a_day_and_no_more()
+    {
+        var clock = new FakeTimeProvider(new DateTimeOffset(2026, 6, 1, 9, 3, 0, TimeSpan.Zero));
+        await using var lines = new StandInStation(clock)
+            .LinesAsync(TestContext.Current.CancellationToken)
+            .GetAsyncEnumerator(TestContext.Current.CancellationToken);
+        for (var first = 0; first < 1 + 145 + 25; first++)
+            Assert.True(await lines.MoveNextAsync());
+        clock.Advance(TimeSpan.FromDays(60));
+        Assert.True(await lines.MoveNextAsync());
+        Assert.Equal(clock.GetUtcNow().AddDays(-1), Assert.IsType<StationLine.Observed>(StationLine.Parse(lines.Current)).Reading.At, Every);
+    }
+
+    [Fact]
+    public async Task A_reading_from_a_day_that_has_not_come_judges_nothing()
+    {
+        await server.PostAsync("/api/weather/readings", new { airC = 4, humidityPercent = 60 });
+        server.Clock.AdjustTime(server.Clock.GetUtcNow().AddDays(-2));
+        Assert.DoesNotContain((await server.GetAsync("/api/weather"))["latest"]!.AsArray(), r => r!["byHand"]!.GetValue<bool>());
+        var typed = await server.PostAsync("/api/weather/readings", new { airC = 31, humidityPercent = 60 });
+        Assert.Equal(31, typed.Number("airC"));
+        var latest = (await server.GetAsync("/api/weather"))["latest"]!.AsArray().Single(r => r!["byHand"]!.GetValue<bool>())!;
+        Assert.Equal(31, latest["airC"]!.GetValue<double>());
+    }
+
+    [Fact]
+    public async Task A_station_that_fails_in_a_way_nobody_thought_of_is_tried_again()
+    {
+        var clock = new FakeTimeProvider(new DateTimeOffset(2026, 6, 1, 9, 3, 0, TimeSpan.Zero));
+        using var station = new StationService(new FailsAtFirst(clock), clock, NullLogger<StationService>.Instance);
+        await station.StartAsync(TestContext.Current.CancellationToken);
+        for (var tries = 0; tries < 300 && !station.Now.Connected; tries++)
+        {
+            clock.Advance(TimeSpan.FromSeconds(2));
+            await Task.Delay(10, TestContext.Current.CancellationToken);
+        }
+
+        Assert.True(station.Now.Connected);
+        await station.StopAsync(TestContext.Current.CancellationToken);
+    }
+
+    private sealed class FailsAtFirst(TimeProvider clock) : IStationLink
+    {
+        private int tries;
+
+        public IAsyncEnumerable<string> LinesAsync(CancellationToken cancel) =>
+            tries++ == 0 ? throw new InvalidOperationException("Not a break of the link.") : new StandInStation(clock).LinesAsync(cancel);
     }
 
     [Fact]

@@ -144,3 +144,23 @@ test('how training stands is one look: who is stuck, and whose date will hardly 
   await page.getByRole('link', { name: 'Bracken', exact: true }).click();
   await expect(page).toHaveURL(/\/plan$/);
 });
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+  test('nothing moves from under the thumb when the forecast comes in', async ({ page }) => {
+    const id = await newDog(page, 'Still');
+    let foretell = () => {};
+    const asked = new Promise<void>((go) => (foretell = go));
+    await page.route('**/plan/outlook', async (route) => {
+      await asked;
+      await route.continue();
+    });
+    await page.goto(`/dogs/${id}/plan`);
+    const start = page.getByRole('button', { name: 'Start a session' });
+    await expect(start).toBeVisible();
+    const before = (await start.boundingBox())?.y;
+    foretell();
+    await expect(page.getByRole('region', { name: 'Outlook' })).toBeVisible();
+    expect((await start.boundingBox())?.y).toBe(before);
+  });
+});

@@ -14,6 +14,7 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: process.env.BROWSER_TEST_REPORT ?? 'test-results/report.json' }]],
   use: {
+    actionTimeout: 60_000,
     viewport: { width: 1280, height: 800 },
     // Colours are judged where they come to rest, not half way there.
     contextOptions: { reducedMotion: 'reduce' },

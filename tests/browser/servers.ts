@@ -1,11 +1,16 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
+import { createInterface } from 'node:readline';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const root = fileURLToPath(new URL('../..', import.meta.url));
+
+const artifact = (project: string) => join(root, `artifacts/bin/${project}/release/${project}.dll`);
+
+export const serverDll = artifact('JauntyBadge.Server');
 
 /** A port nobody listens on now. */
 export const freePort = () =>
@@ -40,11 +45,7 @@ export async function serve(name: string, again?: { port: number; folder: string
   const child = spawn(
     'dotnet',
     [
-      ...[
-        join(root, 'artifacts/bin/JauntyBadge.Server/release/JauntyBadge.Server.dll'),
-        '--contentRoot',
-        join(root, 'src/JauntyBadge.Server'),
-      ],
+      ...[serverDll, '--contentRoot', join(root, 'src/JauntyBadge.Server')],
       ...['--urls', address, '--data', folder, '--demo', 'true'],
     ],
     { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] },
@@ -60,4 +61,36 @@ export async function serve(name: string, again?: { port: number; folder: string
   }
   const stop = () => ended(child, 'SIGTERM');
   return { address, port, folder, stop, remove: () => stop().then(() => remove(folder)) };
+}
+
+/** Serves an empty practice whose clock can be turned, and plays its dog (see tests/JauntyBadge.TestHost). */
+export async function hostCourse(folder: string) {
+  const child = spawn('dotnet', [artifact('JauntyBadge.TestHost'), folder], {
+    cwd: root,
+    stdio: ['pipe', 'pipe', 'inherit'],
+  });
+  const gone = new Promise<void>((end) => child.on('exit', () => end()));
+  const lines = createInterface({ input: child.stdout })[Symbol.asyncIterator]();
+  const answer = async <T>() => {
+    const { value, done } = await lines.next();
+    if (done) throw new Error(`The host ended (exit ${child.exitCode}).`);
+    return JSON.parse(value as string) as T;
+  };
+  const ask = <T>(command: string) => {
+    child.stdin.write(`${command}\n`);
+    return answer<T>();
+  };
+  const { address } = await answer<{ address: string }>();
+  return {
+    address,
+    turn: (to: number) => ask(`turn ${new Date(to).toISOString()}`),
+    dog: (temperament: string, steps: number, seed: number) => ask(`dog ${temperament} ${steps} ${seed}`),
+    day: (since: number) => ask(`day ${since}`),
+    go: (step: number, target: number, top: number) =>
+      ask<{ good: boolean; sign: string }>(`go ${step} ${target} ${top}`),
+    stop: async () => {
+      child.stdin.end();
+      await gone;
+    },
+  };
 }

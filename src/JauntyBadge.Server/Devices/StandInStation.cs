@@ -79,7 +79,13 @@ public sealed class StandInStation(TimeProvider clock, int seed = 1) : IStationL
                 yield return line;
             while (true)
             {
-                var due = read + Every - clock.GetUtcNow();
+                // A clock set back is the time it is now; after a long sleep it tells what it keeps.
+                now = clock.GetUtcNow();
+                read =
+                    now < read ? Floor(now)
+                    : now - read > Kept ? Floor(now) - Kept
+                    : read;
+                var due = read + Every - now;
                 using var wait = CancellationTokenSource.CreateLinkedTokenSource(cancel);
                 var next = channel.Reader.WaitToReadAsync(wait.Token).AsTask();
                 var tick = Task.Delay(due > TimeSpan.Zero ? due : TimeSpan.Zero, clock, wait.Token);

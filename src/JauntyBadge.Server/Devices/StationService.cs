@@ -6,8 +6,8 @@ namespace JauntyBadge.Server.Devices;
 /// <param name="Connected">It can be reached just now; otherwise it is tried again by itself.</param>
 /// <param name="Name">What it calls itself; null until it was reached.</param>
 /// <param name="Place">Where it stands.</param>
-/// <param name="Observed">What it read in the last day, the oldest first. Hours in which it was out are missing.</param>
-/// <param name="Foretold">What it foretells by the hour, from this hour on.</param>
+/// <param name="Observed">What it read in the last day, the oldest first. Hours in which it was out are missing, and what was read before the clock was set back.</param>
+/// <param name="Foretold">What it foretells by the hour, from this hour on for a day.</param>
 public sealed record StationNews(bool Connected, string? Name, string? Place, IReadOnlyList<WeatherReading> Observed, IReadOnlyList<WeatherReading> Foretold);
 
 /// <summary>Keeps the link to the weather station.</summary>
@@ -34,8 +34,8 @@ public sealed class StationService(IStationLink link, TimeProvider clock, ILogge
                     connected,
                     station?.Name,
                     station?.Place,
-                    [.. observed.Values.Where(o => o.At > now - Kept)],
-                    [.. foretold.Values.Where(f => f.At > now.AddHours(-1))]
+                    [.. observed.Values.Where(o => o.At > now - Kept && o.At <= now)],
+                    [.. foretold.Values.Where(f => f.At > now.AddHours(-1) && f.At <= now + Kept)]
                 );
         }
     }

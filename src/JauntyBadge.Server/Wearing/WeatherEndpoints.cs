@@ -117,8 +117,9 @@ internal static class WeatherEndpoints
     /// <summary>The newest reading of each place, the newest first.</summary>
     internal static async Task<IReadOnlyList<PlacedReading>> LatestAsync(PracticeDb db, StationNews station, DateTimeOffset now, CancellationToken cancel)
     {
-        var since = now.UtcDateTime - Kept;
-        var typed = await db.Weather.AsNoTracking().Where(w => w.At >= since).OrderByDescending(w => w.Number).ToListAsync(cancel);
+        // What is from ahead of now was read before the clock was set back: that is no weather of today.
+        var (since, until) = (now.UtcDateTime - Kept, now.UtcDateTime);
+        var typed = await db.Weather.AsNoTracking().Where(w => w.At >= since && w.At <= until).OrderByDescending(w => w.Number).ToListAsync(cancel);
         IEnumerable<PlacedReading> read = typed.Select(w => new PlacedReading(w.Reading, w.Place ?? station.Place, true));
         if (station.Observed is [.., var last])
             read = read.Append(new(last, station.Place, false));

@@ -1,0 +1,25 @@
+using JauntyBadge.Data;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Diagnostics;
+using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.DependencyInjection.Extensions;
+
+namespace JauntyBadge.TestHost;
+
+/// <summary>The real server on a real port with a SQLite file of its own; only the clock is another.</summary>
+/// <param name="folder">Where its practice is.</param>
+/// <param name="demo">Whether an empty practice is filled with the demo's.</param>
+/// <param name="clock">What it takes for the time.</param>
+/// <param name="interceptors">What watches its database.</param>
+public sealed class HostedPractice(string folder, bool demo, TimeProvider clock, params IInterceptor[] interceptors) : WebApplicationFactory<Program>
+{
+    protected override void ConfigureWebHost(IWebHostBuilder builder)
+    {
+        builder.UseEnvironment("Production").UseSetting("data", folder).UseSetting("demo", demo.ToString());
+        builder.ConfigureServices(services =>
+            services.Replace(ServiceDescriptor.Singleton(clock)).ConfigureDbContext<PracticeDb>(db => db.AddInterceptors(interceptors))
+        );
+    }
+}

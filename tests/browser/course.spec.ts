@@ -1,0 +1,155 @@
+import { execFileSync } from 'node:child_process';
+import { dataFolder, hostCourse, remove, serverDll } from './servers.js';
+import { expect, test as base } from './support.js';
+import type { Page } from '@playwright/test';
+
+/** A practice of its own, whose clock is turned with the page's, and a virtual dog that does what is tapped. */
+const test = base.extend<{ host: Awaited<ReturnType<typeof hostCourse>>; folder: string }>({
+  folder: async ({}, use) => {
+    const folder = dataFolder('course');
+    await use(folder);
+    remove(folder);
+  },
+  host: async ({ folder }, use) => {
+    const host = await hostCourse(folder);
+    await use(host);
+    await host.stop();
+  },
+  baseURL: async ({ host }, use) => use(host.address),
+});
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+const DAY = 24 * 60 * 60 * 1000;
+const FIRST = Date.parse('2026-06-01T17:00:00Z');
+const MOST_SESSIONS = 60;
+
+interface Plan {
+  steps: {
+    step: { id: string; stage: string; targets: string[] };
+    state: string;
+    passed: { how: string } | null;
+  }[];
+  notBefore: string | null;
+}
+interface TrainingSet {
+  number: number;
+  stepId: string;
+  target: number;
+  holdTargets: number[] | null;
+  goes: unknown[];
+}
+interface Session {
+  sets: TrainingSet[];
+  openSet: TrainingSet | null;
+  isClear: boolean;
+  endNow: boolean;
+}
+
+const read = async <T>(page: Page, path: string) => (await (await page.request.get(path)).json()) as T;
+
+test('a virtual dog is trained on the pad from the first try until it wears its muzzle', async ({
+  page,
+  host,
+  folder,
+}) => {
+  test.setTimeout(600_000);
+  // The server's clock is turned to the page's, before anything is done there.
+  const together = async () => host.turn(await page.evaluate(() => Date.now()));
+  await page.clock.install({ time: FIRST });
+  await host.turn(FIRST);
+  const made = await page.request.post('/api/dogs', {
+    data: {
+      name: 'Whole way',
+      breedIds: ['labrador-retriever'],
+      bodyMassKg: 28,
+      temperament: 'bold',
+      purposes: ['walks'],
+    },
+  });
+  const { id } = (await made.json()) as { id: string };
+  const plan = () => read<Plan>(page, `/api/dogs/${id}/plan`);
+  const { steps } = await plan();
+  await host.dog('bold', steps.length, 2);
+  const place = (stepId: string) => steps.findIndex((s) => s.step.id === stepId);
+  const go = (stepId: string, target: number) =>
+    host.go(place(stepId), target, (steps[place(stepId)]?.step.targets.length ?? 0) - 1);
+  const signs = await read<{ name: string; group: string }[]>(page, '/api/signs');
+
+  // Where to begin: one easy go of each stage, up to the first that does not go well and at ease.
+  await page.goto(`/dogs/${id}/plan`);
+  await host.day(0);
+  const tries = await read<{ id: string }[]>(page, `/api/dogs/${id}/plan/begin`);
+  await page.getByRole('button', { name: 'Find where to begin' }).tap();
+  for (const [i, { id: stepId }] of tries.entries()) {
+    await expect(page.getByText(`Try ${i + 1} of ${tries.length}, once`)).toBeVisible();
+    const { good, sign } = await go(stepId, 0);
+    const atEase = good && sign === 'atEase';
+    await page.getByRole('button', { name: atEase ? 'Did it, at ease' : /^It hesitated/ }).tap();
+    if (!atEase) break;
+  }
+  await expect(page.getByRole('region', { name: 'Find where to begin' })).toHaveCount(0);
+  const skipped = (await plan()).steps.filter((s) => s.passed !== null);
+  expect(skipped.map((s) => s.passed?.how)).toEqual(skipped.map(() => 'tried'));
+
+  const good = page.getByRole('button').filter({ has: page.locator('kbd:text-is("g")') });
+  const missed = page.getByRole('button').filter({ has: page.locator('kbd:text-is("m")') });
+  let [tapped, sessions, sets] = [0, 0, 0];
+  let trained = FIRST;
+  for (let day = FIRST; ; day += DAY) {
+    const now = await plan();
+    if (now.steps.find((s) => s.state === 'here')?.step.stage === 'upkeep') break;
+    if (now.notBefore && Date.parse(now.notBefore) > day) continue;
+    expect(++sessions, 'sessions until it is ready').toBeLessThanOrEqual(MOST_SESSIONS);
+    await page.clock.setSystemTime(day);
+    await together();
+    await host.day(Math.round((day - trained) / DAY));
+    trained = day;
+    await page.goto(`/dogs/${id}/plan`);
+    await page.getByRole('button', { name: 'Start a session' }).tap();
+    await page.getByRole('button', { name: 'Well: begin' }).tap();
+    await page.waitForURL(/\/sessions\//);
+    const address = `/api/sessions/${page.url().split('/').at(-1)}`;
+    for (let session = await read<Session>(page, address); session.openSet;) {
+      const { openSet } = session;
+      const done = openSet.goes.length;
+      const { good: well, sign } = await go(openSet.stepId, openSet.target);
+      const asked = openSet.holdTargets?.[done];
+      if (asked !== undefined) {
+        await page.getByRole('button', { name: /start the hold/ }).tap();
+        await page.clock.fastForward(Math.round(1000 * asked * (well ? 1 : 0.4)));
+        await together();
+      }
+      await (well ? good : missed).tap();
+      tapped++;
+      await expect(page.getByRole('listitem', { name: /good|missed/ })).toHaveCount(done + 1);
+      if (sign !== 'atEase') {
+        await page.getByRole('button', { name: /^It shows/ }).tap();
+        await page.getByRole('button', { name: signs.find((s) => s.group === sign)?.name }).tap();
+      }
+      await expect(page.getByText('Saved as it happens')).toBeVisible();
+      session = await read<Session>(page, address);
+      if (!session.isClear && !session.endNow && done + 1 < 10) continue;
+      await expect(good.or(page.getByRole('heading', { name: /^Over threshold/ }))).toBeVisible();
+      await page.getByRole('button', { name: session.endNow ? 'End it here' : /^Finish the set/ }).tap();
+      sets++;
+      await expect
+        .poll(async () => (session = await read<Session>(page, address)).sets.at(-1)?.number)
+        .toBe(openSet.number);
+    }
+    await expect(page.getByRole('link', { name: 'See the plan' })).toBeVisible();
+  }
+
+  // What was skipped stays tried; everything else was trained, to the purpose's last step.
+  const end = (await plan()).steps.filter((s) => s.step.stage !== 'upkeep');
+  expect(end.map((s) => s.passed?.how)).toEqual(end.map((_, i) => (i < skipped.length ? 'tried' : 'trained')));
+  // Every go is there, once, and the log alone gives the same decisions.
+  const kept = (await read<Session[]>(page, `/api/dogs/${id}/sessions`)).flatMap((s) => s.sets);
+  expect(kept.length).toBe(sets);
+  expect(kept.flatMap((s) => s.goes).length).toBe(tapped);
+  await page.goto(`/dogs/${id}/plan`);
+  await expect(page.getByRole('heading', { name: 'Happy wear' })).toBeVisible();
+  await host.stop();
+  expect(execFileSync('dotnet', [serverDll, 'replay', '--data', folder], { encoding: 'utf8' })).toContain(
+    `${sets} sets decided anew, 0 differ.`,
+  );
+});
