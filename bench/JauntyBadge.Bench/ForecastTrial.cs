@@ -47,7 +47,7 @@ internal static class ForecastTrial
     private static void Speed()
     {
         var question = Question(Temperament.Soured, DogNature.Of(Temperament.Soured).Drawn(new Random(3)), 60, 3, out _);
-        for (var i = 0; i < 3; i++)
+        for (var i = 0; i < 10; i++)
         {
             var watch = Stopwatch.StartNew();
             var told = Forecasts.Of(question with { By = question.From.AddDays(20) }, new Random(1));

@@ -44,3 +44,23 @@ public static class ProductLimit
         return steps;
     }
 }
+
+/// <summary>How much of the standard normal distribution lies above a value, read from a table.</summary>
+internal static class NormalTail
+{
+    private const int Furthest = 6;
+    private const int PerUnit = 256;
+
+    private static readonly double[] Table =
+    [
+        .. Enumerable.Range(0, 2 * Furthest * PerUnit + 1).Select(i => MathNet.Numerics.Distributions.Normal.CDF(0, 1, Furthest - i / (double)PerUnit)),
+    ];
+
+    /// <summary>The share above a value, 0 to 1, to 1 in 2,000,000; beyond 6 on either side that at 6.</summary>
+    public static double Above(double value)
+    {
+        var at = Math.Clamp((value + Furthest) * PerUnit, 0, Table.Length - 1.000001);
+        var row = (int)at;
+        return Table[row] + (at - row) * (Table[row + 1] - Table[row]);
+    }
+}

@@ -3,7 +3,10 @@ using JauntyBadge.Core.Dogs;
 namespace JauntyBadge.Core.Conditioning;
 
 /// <summary>A step as it stands in one dog's plan, with what was changed for this dog and why.</summary>
-public sealed record PlannedStep(Step Step, IReadOnlyList<string> Notes);
+/// <param name="Step">The step, as the school words it.</param>
+/// <param name="Notes">What this dog changes about it, and why.</param>
+/// <param name="Why">Why it is here, or at this place, where not every dog has it so; null where it has.</param>
+public sealed record PlannedStep(Step Step, IReadOnlyList<string> Notes, string? Why = null);
 
 /// <summary>A step that this dog does not need, and why.</summary>
 public sealed record LeftOutStep(Step Step, string Reason);
@@ -76,7 +79,8 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
                 .. InNeed(wanted)
                     .Select(s => new PlannedStep(
                         Worded(s, school),
-                        [.. rules.Where(r => (r.Notes ?? []).Concat(r.Move ?? []).Contains(s.Id)).Select(r => r.Text)]
+                        [.. rules.Where(r => (r.Notes ?? []).Concat(r.Move ?? []).Contains(s.Id)).Select(r => r.Text)],
+                        WhyHere(s, school, dog)
                     )),
             ],
             [.. Step.All.Except(wanted).Select(s => new LeftOutStep(s, WhyLeftOut(s, school, dog)))],
@@ -147,6 +151,20 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
             return;
         steps.RemoveAll(moving.Contains);
         steps.InsertRange(steps.IndexOf(target), moving);
+    }
+
+    private static string? WhyHere(Step step, School school, DogProfile dog)
+    {
+        List<string> why = [];
+        if (step.OnlyFor is { } only)
+            why.Add($"Extra: {ConditioningWords.Matched(only, dog)}.");
+        if (school.Adds.Contains(step.Id))
+            why.Add($"Extra in \"{school.Name}\".");
+        if (school.Move.FirstOrDefault(m => m.Ids.Contains(step.Id)) is { } move)
+            why.Add($"\"{school.Name}\" trains it before \"{Step.Find(move.Before)!.Name}\".");
+        if (school.Words.ContainsKey(step.Id))
+            why.Add($"Done the way of \"{school.Name}\".");
+        return why.Count == 0 ? null : string.Join(" ", why);
     }
 
     private static string WhyLeftOut(Step step, School school, DogProfile dog) =>

@@ -188,8 +188,8 @@ public sealed class VirtualDog
         };
         return shown * (1 - 3 * TappedAmiss) + TappedAmiss;
 
-        // The chance that what shows passes a bound: the normal distribution's upper tail.
-        double Over(double bound) => MathNet.Numerics.SpecialFunctions.Erfc((bound * nature.UnsureFrom - arousal) / (SignNoise * Math.Sqrt(2))) / 2;
+        // The chance that what shows passes a bound.
+        double Over(double bound) => NormalTail.Above((bound * nature.UnsureFrom - arousal) / SignNoise);
     }
 
     private double HowHard(int step, double target, int topTarget) => Difficulty(target, topTarget) + (harder is null ? 0 : harder[step]);

@@ -67,11 +67,12 @@ public sealed record StepDto(
 }
 
 /// <summary>A step with where the plan stands on it.</summary>
+/// <param name="Why">Why it is here, or at this place, where not every dog has it so; null where it has.</param>
 /// <param name="IsGate">The gate of its stage: it is passed on two days, every other step on one.</param>
 /// <param name="Target">The target it stands at or just past, easier than the first where negative; null elsewhere.</param>
 /// <param name="TargetText">Where it stands in words: that target, or a hold between it and the next.</param>
 /// <param name="Passed">When and how it was passed; null where it was not.</param>
-public sealed record PlannedStepDto(StepDto Step, StepState State, bool IsGate, int? Target, string? TargetText, PassedDto? Passed);
+public sealed record PlannedStepDto(StepDto Step, string? Why, StepState State, bool IsGate, int? Target, string? TargetText, PassedDto? Passed);
 
 /// <summary>A step passed.</summary>
 public sealed record PassedDto(DateOnly Day, PassedHow How, string? Note);
@@ -200,6 +201,7 @@ internal static class PlanEndpoints
             var (isHere, passed) = (s.Step.Id == position?.StepId, passes.GetValueOrDefault(s.Step.Id));
             return new(
                 StepDto.Of(s),
+                s.Why,
                 isHere ? StepState.Here
                     : passed is null ? StepState.Ahead
                     : StepState.Passed,

@@ -192,7 +192,7 @@ internal static class WhatIfTraining
                     [.. Enumerable.Range(0, s.Step.Targets.Count).Select(s.Step.TargetText)],
                     plan.IsGate(s.Step),
                     s.Step.After,
-                    string.Join(" ", [s.Step.Purpose, .. s.Notes])
+                    string.Join(" ", [s.Step.Purpose, .. s.Why is null ? [] : (string[])[s.Why], .. s.Notes])
                 )),
             ],
             [.. plan.LeftOut.Select(l => new WhatIfLeftOut(l.Step.Id, l.Reason))]

@@ -1,5 +1,6 @@
 using FsCheck.Xunit;
 using JauntyBadge.Core.Conditioning;
+using MathNet.Numerics.Distributions;
 
 namespace JauntyBadge.Core.Tests.Conditioning;
 
@@ -7,6 +8,22 @@ namespace JauntyBadge.Core.Tests.Conditioning;
 public class ProgressTests
 {
     private static readonly DateOnly Day = new(2026, 11, 2);
+
+    /// <summary>Published: the usual points of the normal distribution, as any table has them.</summary>
+    [Theory]
+    [InlineData(0, 0.5)]
+    [InlineData(1.281551566, 0.1)]
+    [InlineData(1.644853627, 0.05)]
+    [InlineData(-1.959963985, 0.975)]
+    [InlineData(3.090232306, 0.001)]
+    public void The_normal_tail_is_that_of_the_tables(double value, double above) => Assert.Equal(above, NormalTail.Above(value), 5e-7);
+
+    [Property]
+    public bool The_normal_tail_is_MathNets_and_ends_at_six(int thousandths)
+    {
+        var value = thousandths / 1000.0;
+        return Math.Abs(NormalTail.Above(value) - Normal.CDF(0, 1, -Math.Clamp(value, -6, 6))) <= 5e-7;
+    }
 
     /// <summary>Source: Newcombe 1998, Stat. Med. 17:857–872, table I, method 3 (recalled).</summary>
     [Theory]

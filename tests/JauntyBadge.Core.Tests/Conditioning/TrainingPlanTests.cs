@@ -97,6 +97,42 @@ public class TrainingPlanTests
     }
 
     [Fact]
+    public void What_not_every_dog_has_so_says_why()
+    {
+        string? Why(string step, DogProfile? dog = null, SchoolId school = SchoolId.GoodNewsFirst) =>
+            TrainingPlan.For(dog ?? Plain, School.Of(school)).Steps.Single(s => s.Step.Id == step).Why;
+        Assert.Null(Why("touch-it"));
+        Assert.Equal("Extra: it is trained for the clinic.", Why("clinic-table", Plain with { Purposes = [Purpose.Walks, Purpose.Clinic] }));
+        Assert.Equal(
+            "Extra: it is afraid of people near it; it had a bad time with a muzzle.",
+            Why("muzzle-carried", Plain with { Temperament = Temperament.Soured, Sensitivities = [Sensitivity.PeopleNear] })
+        );
+        Assert.Equal("Extra in \"Tasty floor\".", Why("lick-floor", school: SchoolId.TastyFloor));
+        Assert.Equal("Done the way of \"Tasty floor\".", Why("touch-it", school: SchoolId.TastyFloor));
+        Assert.Equal(
+            "Extra: it is afraid of people near it. \"Left alone with it\" trains it before \"Step closer\".",
+            Why("target-on-stand", Plain with { Sensitivities = [Sensitivity.PeopleNear] }, SchoolId.LeftAlone)
+        );
+
+        // Whatever the dog and the school: what the usual plan of a plain dog lacks is told, and the rest is not called extra.
+        var usual = TrainingPlan.For(Plain).Steps.Select(s => s.Step.Id).ToHashSet();
+        Assert.All(
+            from school in School.All
+            from temperament in Enum.GetValues<Temperament>()
+            from minds in Enum.GetValues<Sensitivity>()
+            from planned in TrainingPlan
+                .For(Plain with { Temperament = temperament, Sensitivities = [minds], Purposes = Enum.GetValues<Purpose>() }, school)
+                .Steps
+            select planned,
+            s =>
+            {
+                Assert.True(usual.Contains(s.Step.Id) || s.Why?.StartsWith("Extra", StringComparison.Ordinal) == true, s.Step.Id);
+                Assert.DoesNotContain(": .", s.Why ?? "", StringComparison.Ordinal);
+            }
+        );
+    }
+
+    [Fact]
     public void A_policy_is_the_persons_before_the_dogs_before_the_schools()
     {
         Policy Of(PolicyTopic topic, DogProfile dog, SchoolId school, string? chosen = null) =>

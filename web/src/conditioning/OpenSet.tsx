@@ -72,105 +72,105 @@ export function OpenSet({
     <Box mt="3">
       {/* Longer than the screen, so that what is tapped lies at its bottom and stays there, whatever is told above. */}
       <Flex direction="column" minH="min(100dvh, 56rem)">
-      <Box flex="1">
-      <Flex align="end" gap="4" justify="space-between">
-        <Box>
-          <Text fontWeight="700" lineHeight="1.2">
-            {set.stepName}
-            {set.target < 0 && ', an easier rung'}
+        <Box flex="1">
+          <Flex align="end" gap="4" justify="space-between">
+            <Box>
+              <Text fontWeight="700" lineHeight="1.2">
+                {set.stepName}
+                {set.target < 0 && ', an easier rung'}
+              </Text>
+              <Text
+                fontFamily="heading"
+                fontWeight="750"
+                fontSize={set.targetText.length > 14 ? '2xl' : '5xl'}
+                lineHeight="1.05"
+              >
+                {set.targetText}
+              </Text>
+            </Box>
+            <Text fontFamily="heading" fontSize="3xl" fontWeight="700" lineHeight="1" whiteSpace="nowrap">
+              {goes.length}{' '}
+              <Text as="span" fontSize="lg" color="fg.muted">
+                of {session.goesInSet}
+              </Text>
+            </Text>
+          </Flex>
+          <Text mt="2">{step.success}</Text>
+          <Box as="details" fontSize="sm" mt="1">
+            <summary>Set-up, reward and cautions</summary>
+            <Text>{step.setUp}</Text>
+            <Text>Reward: {step.reward}</Text>
+            {step.notes.map((note) => (
+              <Text key={note}>{note}</Text>
+            ))}
+            {step.caution && <Text fontWeight="700">{step.caution}</Text>}
+          </Box>
+          <Goes goes={goes} of={session.goesInSet} />
+          <Text role="status" minH="6" fontWeight={session.isClear ? '700' : '400'}>
+            {over
+              ? ''
+              : pending > 0 && !reachable
+                ? 'What would settle it is told when the server is back.'
+                : session.settles}
           </Text>
-          <Text
-            fontFamily="heading"
-            fontWeight="750"
-            fontSize={set.targetText.length > 14 ? '2xl' : '5xl'}
-            lineHeight="1.05"
-          >
-            {set.targetText}
+          <Text fontSize="sm" color="fg.muted">
+            <Treats session={session} goes={goes} /> It may leave at any time; water near by.
           </Text>
         </Box>
-        <Text fontFamily="heading" fontSize="3xl" fontWeight="700" lineHeight="1" whiteSpace="nowrap">
-          {goes.length}{' '}
-          <Text as="span" fontSize="lg" color="fg.muted">
-            of {session.goesInSet}
-          </Text>
-        </Text>
-      </Flex>
-      <Text mt="2">{step.success}</Text>
-      <Box as="details" fontSize="sm" mt="1">
-        <summary>Set-up, reward and cautions</summary>
-        <Text>{step.setUp}</Text>
-        <Text>Reward: {step.reward}</Text>
-        {step.notes.map((note) => (
-          <Text key={note}>{note}</Text>
-        ))}
-        {step.caution && <Text fontWeight="700">{step.caution}</Text>}
-      </Box>
-      <Goes goes={goes} of={session.goesInSet} />
-      <Text role="status" minH="6" fontWeight={session.isClear ? '700' : '400'}>
-        {over
-          ? ''
-          : pending > 0 && !reachable
-            ? 'What would settle it is told when the server is back.'
-            : session.settles}
-      </Text>
-      <Text fontSize="sm" color="fg.muted">
-        <Treats session={session} goes={goes} /> It may leave at any time; water near by.
-      </Text>
-      </Box>
-      <Box
-        position="sticky"
-        bottom="0"
-        bg="bg"
-        borderTopWidth="2px"
-        borderColor="fg"
-        py="3"
-        mt="3"
-        mx={{ base: -4, md: 0 }}
-        px={{ base: 4, md: 0 }}
-        zIndex="1"
-      >
-        <Signs
-          seen={seen}
-          onTap={(signId) => pad.sign(where, signId)}
-          onTakeBack={pad.takeBackSign}
-          onStop={() => setStopping(true)}
-        />
-        {stopping || over ? (
-          <StopPanel over={over} busy={busy} onEnd={over ? finish : pad.end} onBack={() => setStopping(false)} />
-        ) : (
-          <>
-            {wanted !== null && <HoldTimer hold={hold} seconds={wanted} ticks={aids.ticks} />}
-            <Flex gap="3" mt="2" direction={aids.thumb === 'left' ? 'row-reverse' : 'row'}>
-              <Button
-                flex="1"
-                h="20"
-                fontSize="xl"
-                variant="outline"
-                borderWidth="2px"
-                borderColor="border.strong"
-                disabled={full}
-                onClick={() => record(false)}
-              >
-                {step.notYet} <Key>m</Key>
-              </Button>
-              <Button flex="1.4" h="20" fontSize="2xl" disabled={full} onClick={() => record(true)}>
-                {step.yes} <Key>g</Key>
-              </Button>
-            </Flex>
-            <Flex gap={{ base: 1, md: 3 }} mt="3">
-              <Button flex="1" h="12" px="2" variant="ghost" disabled={!last || busy} onClick={takeBack}>
-                Take back <Key>u</Key>
-              </Button>
-              <Button flex="1" h="12" px="2" variant="ghost" disabled={busy} onClick={pad.end}>
-                End session
-              </Button>
-              <Button flex="1.4" h="12" colorPalette="marigold" disabled={!happened} loading={busy} onClick={finish}>
-                Finish the set <Key>f</Key>
-              </Button>
-            </Flex>
-          </>
-        )}
-      </Box>
+        <Box
+          position="sticky"
+          bottom="0"
+          bg="bg"
+          borderTopWidth="2px"
+          borderColor="fg"
+          py="3"
+          mt="3"
+          mx={{ base: -4, md: 0 }}
+          px={{ base: 4, md: 0 }}
+          zIndex="1"
+        >
+          <Signs
+            seen={seen}
+            onTap={(signId) => pad.sign(where, signId)}
+            onTakeBack={pad.takeBackSign}
+            onStop={() => setStopping(true)}
+          />
+          {stopping || over ? (
+            <StopPanel over={over} busy={busy} onEnd={over ? finish : pad.end} onBack={() => setStopping(false)} />
+          ) : (
+            <>
+              {wanted !== null && <HoldTimer hold={hold} seconds={wanted} ticks={aids.ticks} />}
+              <Flex gap="3" mt="2" direction={aids.thumb === 'left' ? 'row-reverse' : 'row'}>
+                <Button
+                  flex="1"
+                  h="20"
+                  fontSize="xl"
+                  variant="outline"
+                  borderWidth="2px"
+                  borderColor="border.strong"
+                  disabled={full}
+                  onClick={() => record(false)}
+                >
+                  {step.notYet} <Key>m</Key>
+                </Button>
+                <Button flex="1.4" h="20" fontSize="2xl" disabled={full} onClick={() => record(true)}>
+                  {step.yes} <Key>g</Key>
+                </Button>
+              </Flex>
+              <Flex gap={{ base: 1, md: 3 }} mt="3">
+                <Button flex="1" h="12" px="2" variant="ghost" disabled={!last || busy} onClick={takeBack}>
+                  Take back <Key>u</Key>
+                </Button>
+                <Button flex="1" h="12" px="2" variant="ghost" disabled={busy} onClick={pad.end}>
+                  End session
+                </Button>
+                <Button flex="1.4" h="12" colorPalette="marigold" disabled={!happened} loading={busy} onClick={finish}>
+                  Finish the set <Key>f</Key>
+                </Button>
+              </Flex>
+            </>
+          )}
+        </Box>
       </Flex>
       <Aids aids={aids} onChange={setAids} />
       <Link asChild fontSize="sm" color="fg.muted">

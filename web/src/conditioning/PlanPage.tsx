@@ -142,7 +142,7 @@ function StageList({ steps, shown, onPick }: { steps: Planned[]; shown: string; 
 }
 
 function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['PlanDto']; dogId: string }) {
-  const { step, state, isGate, target, targetText, passed } = planned;
+  const { step, why, state, isGate, target, targetText, passed } = planned;
   const start = useStartSession(dogId);
   const resting = plan.notBefore !== null && new Date(`${plan.notBefore}T00:00`) > new Date();
   return (
@@ -205,6 +205,7 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
         <Part term="Success" says={step.success} />
         <Part term="Reward" says={step.reward} />
         <Part term="If stuck" says={step.ifStuck} />
+        {why && <Part term="In this plan" says={why} />}
         {step.notes.map((note) => (
           <Part key={note} term="For this dog" says={note} />
         ))}

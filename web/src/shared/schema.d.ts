@@ -4101,6 +4101,8 @@ export interface components {
         /** @description A step with where the plan stands on it. */
         PlannedStepDto: {
             step: components["schemas"]["StepDto"];
+            /** @description Why it is here, or at this place, where not every dog has it so; null where it has. */
+            why: null | string;
             state: components["schemas"]["StepState"];
             /** @description The gate of its stage: it is passed on two days, every other step on one. */
             isGate: boolean;
