@@ -32,11 +32,23 @@ internal static class HoldTrial
         ("frightened", 1.5, 0.035, 0.05, 0.4),
     ];
 
-    private static readonly (string Name, Func<Standing, double> Up, Func<Standing, double> Down)[] Ways =
+    private static readonly Way ByEstimate = new("by the estimate", s => s.ByEstimate(DecisionKind.Raise), s => s.ByEstimate(DecisionKind.Back));
+
+    private static readonly Way[] Ways =
     [
-        ("rung by rung", s => s.Above, s => s.Below),
-        ("by the estimate", s => s.ByEstimate(DecisionKind.Raise), s => s.ByEstimate(DecisionKind.Back)),
-        ("rung by rung, if borne", s => s.Missed == 0 || s.Borne >= s.Above ? s.Above : s.Asked, s => s.Below),
+        new("rung by rung", s => s.Above, s => s.Below),
+        ByEstimate,
+        new("rung by rung, if borne", s => s.Missed == 0 || s.Borne >= s.Above ? s.Above : s.Asked, s => s.Below),
+        ByEstimate with
+        {
+            Name = "by the estimate; half of the pull-outs not timed and left out",
+            Untimed = () => null,
+        },
+        ByEstimate with
+        {
+            Name = "by the estimate; half of the pull-outs not timed, told as nothing held",
+            Untimed = () => new(TimeSpan.Zero, false),
+        },
     ];
 
     public static void Run(int dogs)
@@ -49,7 +61,8 @@ internal static class HoldTrial
             {
                 foreach (var (dog, mean, gains, loses, mood) in Dogs)
                 {
-                    foreach (var way in Ways)
+                    // Only frightened dogs are asked by the estimate, so that only for them the record of it matters.
+                    foreach (var way in Ways.Where(w => w.Untimed is null || dog == "frightened"))
                     {
                         var went = Enumerable
                             .Range(0, dogs)
@@ -60,7 +73,7 @@ internal static class HoldTrial
                                 var random = new Random(seed);
                                 var start = mean * rungs[0] * Math.Exp(0.3 * DogNature.Normal(random));
                                 var quick = gains * Math.Exp(0.25 * DogNature.Normal(random));
-                                return One(new Pupil(random, draw, law == "all or none", start, quick, loses, mood), rungs, way.Up, way.Down, random);
+                                return One(new Pupil(random, draw, law == "all or none", start, quick, loses, mood), rungs, way, random, new Random(seed));
                             })
                             .ToList();
                         var there = went.Where(w => w.There).Select(w => w.Sets).Order().ToList();
@@ -78,13 +91,7 @@ internal static class HoldTrial
     }
 
     /// <summary>Set by set until the last hold goes well on two days, or so many sets are over.</summary>
-    private static (bool There, int Sets, int PullOuts, int Backs) One(
-        Pupil dog,
-        double[] rungs,
-        Func<Standing, double> up,
-        Func<Standing, double> down,
-        Random random
-    )
+    private static (bool There, int Sets, int PullOuts, int Backs) One(Pupil dog, double[] rungs, Way way, Random random, Random handler)
     {
         var (asked, held, day, goodDay, setsToday, backsToday, pullOuts, backs) = (rungs[0], new List<HeldGo>(), 0, -1, 0, 0, 0, 0);
         for (var sets = 1; sets <= MostSets; sets++)
@@ -100,7 +107,11 @@ internal static class HoldTrial
             foreach (var target in Holds.Varied(TimeSpan.FromSeconds(asked), GoRules.MostGoes, random))
             {
                 var (marked, seconds) = dog.Holds(target.TotalSeconds);
-                held.Add(new(TimeSpan.FromSeconds(seconds), marked));
+                HeldGo? noted = new(TimeSpan.FromSeconds(seconds), marked);
+                if (way.Untimed is { } untimed && !marked && handler.NextDouble() < 0.5)
+                    noted = untimed();
+                if (noted is { } told)
+                    held.Add(told);
                 (goes, good, pullOuts) = (goes + 1, good + (marked ? 1 : 0), pullOuts + (marked ? 0 : 1));
                 clarity = Test.Of(goes, good);
                 if (clarity != Clarity.NotClear)
@@ -113,7 +124,7 @@ internal static class HoldTrial
             {
                 if (asked < rungs[^1])
                 {
-                    asked = Math.Min(rungs[^1], up(standing));
+                    asked = Math.Min(rungs[^1], way.Up(standing));
                     continue;
                 }
 
@@ -123,12 +134,19 @@ internal static class HoldTrial
             }
             else if (clarity == Clarity.NotYet)
             {
-                asked = down(standing);
+                asked = way.Down(standing);
                 (backs, backsToday) = (backs + 1, backsToday + 1);
             }
         }
 
         return (false, MostSets, pullOuts, backs);
+    }
+
+    /// <summary>A way of choosing the next hold.</summary>
+    private sealed record Way(string Name, Func<Standing, double> Up, Func<Standing, double> Down)
+    {
+        /// <summary>What is on record of a pull-out that was not timed, which half of them are not; null where all are timed.</summary>
+        public Func<HeldGo?>? Untimed { get; init; }
     }
 
     /// <summary>Where the choice of the next hold stands: in seconds.</summary>

@@ -1,7 +1,7 @@
 namespace JauntyBadge.Core.Conditioning;
 
 /// <summary>A hold: how long, and whether the handler ended it by marking or the dog by pulling out.</summary>
-/// <param name="Held">How long, over zero.</param>
+/// <param name="Held">How long; zero for a dog that was out again before the timer ran.</param>
 /// <param name="Marked">The handler marked it at the target: the dog might have gone on.</param>
 public readonly record struct HeldGo(TimeSpan Held, bool Marked);
 

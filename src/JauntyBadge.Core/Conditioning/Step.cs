@@ -65,7 +65,8 @@ public sealed record DogMatch(
     IReadOnlyList<Purpose>? Purposes = null,
     IReadOnlyList<Temperament>? Temperaments = null,
     IReadOnlyList<Sensitivity>? Sensitivities = null,
-    IReadOnlyList<HeadShape>? HeadShapes = null
+    IReadOnlyList<HeadShape>? HeadShapes = null,
+    IReadOnlyList<HealthNote>? Health = null
 )
 {
     /// <summary>Whether the dog matches in at least one way.</summary>
@@ -73,7 +74,8 @@ public sealed record DogMatch(
         (Purposes?.Any(p => dog.Purposes.Contains(p)) ?? false)
         || (Temperaments?.Contains(dog.Temperament) ?? false)
         || (Sensitivities?.Any(s => dog.Sensitivities.Contains(s)) ?? false)
-        || (HeadShapes?.Contains(dog.HeadShape.Shape) ?? false);
+        || (HeadShapes?.Contains(dog.HeadShape.Shape) ?? false)
+        || (Health?.Any(h => dog.Health.Contains(h)) ?? false);
 }
 
 /// <summary>One micro-step of the default school.</summary>

@@ -72,8 +72,17 @@ public sealed class SetRow : IOfDog
         )
         {
             Asked = AskedMs.AsHold(),
-            Holds = [.. Goes.OrderBy(g => g.Number).Where(g => g.HeldMs > 0).Select(g => new HeldGo(TimeSpan.FromMilliseconds(g.HeldMs!.Value), g.Success))],
+            Holds = [.. Held()],
         };
+
+    /// <summary>
+    /// The goes that were timed. Where some of a set were, a miss that was not is a dog that was out again before the timer ran: left out, it would make a
+    /// dog seem to stay longer than it does (docs/hold-trial.md).
+    /// </summary>
+    private IEnumerable<HeldGo> Held() =>
+        Goes.Exists(g => g.HeldMs > 0)
+            ? Goes.OrderBy(g => g.Number).Where(g => g.HeldMs > 0 || !g.Success).Select(g => new HeldGo(TimeSpan.FromMilliseconds(g.HeldMs ?? 0), g.Success))
+            : [];
 
     /// <summary>
     /// Whether its decision may still be overruled: it is the last one finished, nothing has happened since, and the dog did not go over threshold,

@@ -171,6 +171,9 @@ public class TrainingPlanTests
         Assert.Contains("shallow-cup", Ids(Plain with { HeadShapeSeen = HeadShape.Short }));
         var snatchy = TrainingPlan.For(Plain with { Sensitivities = [Sensitivity.Snatchy] });
         Assert.Contains("squeeze tube", snatchy.Steps.Single(s => s.Step.Id == "touch-it").Notes.Single(), StringComparison.Ordinal);
+        var ill = TrainingPlan.For(Plain with { Health = [HealthNote.Ill, HealthNote.AirwayTrouble] });
+        Assert.StartsWith("Its own food as treats", ill.Steps.Single(s => s.Step.Id == "rank-treats").Notes.Single(), StringComparison.Ordinal);
+        Assert.Contains("stop at noisy breathing", ill.Steps.Single(s => s.Step.Id == "worn-still").Notes.Single(), StringComparison.Ordinal);
     }
 
     [Theory]
