@@ -9,7 +9,7 @@ namespace JauntyBadge.Server.Conditioning;
 /// <summary>Training sessions, saved go by go.</summary>
 internal static class SessionEndpoints
 {
-    /// <summary>How long ago a device may have begun a session that it sends now.</summary>
+    /// <summary>How long ago a device may have begun a session that it sends now (House: a week without a network).</summary>
     private static readonly TimeSpan LongestAway = TimeSpan.FromDays(7);
 
     public static void MapSessions(this IEndpointRouteBuilder api)

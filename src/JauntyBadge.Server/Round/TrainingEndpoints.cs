@@ -40,6 +40,7 @@ public sealed record TrainingOverviewDto(IReadOnlyList<StandingCountDto> Counts,
 /// <summary>The training of all dogs at a glance.</summary>
 internal static class TrainingEndpoints
 {
+    /// <summary>What counts as lately (House: two weeks, so that a week off does not empty it).</summary>
     private const int LatelyDays = 14;
 
     public static void MapTrainingOverview(this IEndpointRouteBuilder api) =>
