@@ -101,12 +101,7 @@ public sealed class WeatherTests : IDisposable
     [InlineData(90 * 24)]
     public async Task A_clock_set_back_leaves_it_reading_from_there(int hours)
     {
-        var clock = new FakeTimeProvider(new DateTimeOffset(2026, 6, 1, 9, 3, 0, TimeSpan.Zero));
-        await using var lines = new StandInStation(clock)
-            .LinesAsync(TestContext.Current.CancellationToken)
-            .GetAsyncEnumerator(TestContext.Current.CancellationToken);
-        for (var first = 0; first < 1 + 145 + 25; first++)
-            Assert.True(await lines.MoveNextAsync());
+        var (clock, lines) = await ToldAsync();
         clock.AdjustTime(clock.GetUtcNow().AddHours(-hours));
         var next = lines.MoveNextAsync().AsTask();
         Assert.False(next.IsCompleted);
@@ -118,15 +113,20 @@ public sealed class WeatherTests : IDisposable
     [Fact]
     public async Task After_a_long_sleep_it_tells_a_day_and_no_more()
     {
-        var clock = new FakeTimeProvider(new DateTimeOffset(2026, 6, 1, 9, 3, 0, TimeSpan.Zero));
-        await using var lines = new StandInStation(clock)
-            .LinesAsync(TestContext.Current.CancellationToken)
-            .GetAsyncEnumerator(TestContext.Current.CancellationToken);
-        for (var first = 0; first < 1 + 145 + 25; first++)
-            Assert.True(await lines.MoveNextAsync());
+        var (clock, lines) = await ToldAsync();
         clock.Advance(TimeSpan.FromDays(60));
         Assert.True(await lines.MoveNextAsync());
         Assert.Equal(clock.GetUtcNow().AddDays(-1), Assert.IsType<StationLine.Observed>(StationLine.Parse(lines.Current)).Reading.At, Every);
+    }
+
+    /// <summary>A station that has told what it read and what it foretells, and waits for its next reading.</summary>
+    private static async Task<(FakeTimeProvider Clock, IAsyncEnumerator<string> Lines)> ToldAsync()
+    {
+        var clock = new FakeTimeProvider(new DateTimeOffset(2026, 6, 1, 9, 3, 0, TimeSpan.Zero));
+        var lines = new StandInStation(clock).LinesAsync(TestContext.Current.CancellationToken).GetAsyncEnumerator(TestContext.Current.CancellationToken);
+        for (var first = 0; first < 1 + 145 + 25; first++)
+            Assert.True(await lines.MoveNextAsync());
+        return (clock, lines);
     }
 
     [Fact]
