@@ -73,7 +73,7 @@ internal static class HoldTrial
                                 var random = new Random(seed);
                                 var start = mean * rungs[0] * Math.Exp(0.3 * DogNature.Normal(random));
                                 var quick = gains * Math.Exp(0.25 * DogNature.Normal(random));
-                                return One(new Pupil(random, draw, law == "all or none", start, quick, loses, mood), rungs, way, random, new Random(seed));
+                                return One(new Pupil(random, draw, law == "all or none", start, quick, loses, mood), rungs, way, random, new Random(~seed));
                             })
                             .ToList();
                         var there = went.Where(w => w.There).Select(w => w.Sets).Order().ToList();

@@ -1,10 +1,9 @@
 using System.Globalization;
-using JauntyBadge.Core.Dogs;
 
 namespace JauntyBadge.Core.Conditioning;
 
 /// <summary>The words of the conditioning room. It decides nothing.</summary>
-public static class ConditioningWords
+public static partial class ConditioningWords
 {
     /// <summary>Why a set was decided so, in one or two sentences.</summary>
     /// <param name="decision">The decision.</param>
@@ -255,40 +254,6 @@ public static class ConditioningWords
             9 => "nine",
             10 => "ten",
             _ => $"{count}",
-        };
-
-    /// <summary>What of a dog makes it one that something is meant for.</summary>
-    internal static string Matched(DogMatch match, DogProfile dog) =>
-        string.Join(
-            "; ",
-            [
-                .. dog.Purposes.Where(p => match.Purposes?.Contains(p) == true).Select(p => $"it is trained for {Worn(p)}"),
-                .. dog.Sensitivities.Where(s => match.Sensitivities?.Contains(s) == true).Select(Minds),
-                .. match.Temperaments?.Contains(dog.Temperament) == true
-                    ? [dog.Temperament == Temperament.Soured ? "it had a bad time with a muzzle" : $"it is {Lower($"{dog.Temperament}")}"]
-                    : Array.Empty<string>(),
-                .. match.HeadShapes?.Contains(dog.HeadShape.Shape) == true ? [$"its head is {Lower($"{dog.HeadShape.Shape}")}"] : Array.Empty<string>(),
-            ]
-        );
-
-    private static string Worn(Purpose purpose) =>
-        purpose switch
-        {
-            Purpose.Clinic => "the clinic",
-            Purpose.Working => "work",
-            _ => Lower($"{purpose}"),
-        };
-
-    private static string Minds(Sensitivity sensitivity) =>
-        sensitivity switch
-        {
-            Sensitivity.OddObjects => "it minds odd objects",
-            Sensitivity.HandsBehindHead => "it minds hands behind its head",
-            Sensitivity.PeopleNear => "it is afraid of people near it",
-            Sensitivity.Clicks => "it is afraid of clicks",
-            Sensitivity.LowFoodDrive => "it cares little for food",
-            Sensitivity.Snatchy => "it takes treats hard",
-            _ => "it paws at things on its face",
         };
 
     private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];

@@ -80,10 +80,10 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
                     .Select(s => new PlannedStep(
                         Worded(s, school),
                         [.. rules.Where(r => (r.Notes ?? []).Concat(r.Move ?? []).Contains(s.Id)).Select(r => r.Text)],
-                        WhyHere(s, school, dog)
+                        ConditioningWords.WhyHere(s, school, dog)
                     )),
             ],
-            [.. Step.All.Except(wanted).Select(s => new LeftOutStep(s, WhyLeftOut(s, school, dog)))],
+            [.. Step.All.Except(wanted).Select(s => new LeftOutStep(s, ConditioningWords.WhyLeftOut(s, school, dog)))],
             [.. PolicyRow.All.Select(p => p.For(dog, school, chosen?.GetValueOrDefault(p.Topic)))]
         );
     }
@@ -152,31 +152,4 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
         steps.RemoveAll(moving.Contains);
         steps.InsertRange(steps.IndexOf(target), moving);
     }
-
-    private static string? WhyHere(Step step, School school, DogProfile dog)
-    {
-        List<string> why = [];
-        if (step.OnlyFor is { } only)
-            why.Add($"Extra: {ConditioningWords.Matched(only, dog)}.");
-        if (school.Adds.Contains(step.Id))
-            why.Add($"Extra in \"{school.Name}\".");
-        if (school.Move.FirstOrDefault(m => m.Ids.Contains(step.Id)) is { } move)
-            why.Add($"\"{school.Name}\" trains it before \"{Step.Find(move.Before)!.Name}\".");
-        if (school.Words.ContainsKey(step.Id))
-            why.Add($"Done the way of \"{school.Name}\".");
-        return why.Count == 0 ? null : string.Join(" ", why);
-    }
-
-    private static string WhyLeftOut(Step step, School school, DogProfile dog) =>
-        step.OnlyFor switch
-        {
-            _ when School.Special.Contains(step.Id) =>
-                $"Only in {string.Join(" and ", School.All.Where(s => s.Adds.Contains(step.Id)).Select(s => $"\"{s.Name}\""))}.",
-            _ when (step.OnlyFor?.Holds(dog) ?? true) && school.Drops.Contains(step.Id) => $"\"{school.Name}\" does without it.",
-            { Purposes: { } purposes } => $"Only for {Words(purposes)}.",
-            { HeadShapes: { } shapes } => $"Only for {Words(shapes)} heads.",
-            _ => "Only for dogs that find this hard.",
-        };
-
-    private static string Words<T>(IReadOnlyList<T> values) => string.Join(" or ", values.Select(v => $"{v}".ToLowerInvariant()));
 }

@@ -1,18 +1,16 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, words } from '../shared/api';
-import { useDogChanged } from '../shared/dog';
+import { useTakeInOfDog } from '../shared/dog';
 import { keys } from '../shared/keys';
 import { complain } from '../shared/notices';
-import { takeIn } from '../shared/takeIn';
 import { Waiting } from '../shared/Waiting';
 
 /** A dog seldom starts from nothing: one easy go of each stage, up to the first hesitation. */
 export function FindBeginning({ dogId }: { dogId: string }) {
   const [at, setAt] = useState<number | null>(null);
-  const queries = useQueryClient();
-  const changed = useDogChanged();
+  const take = useTakeInOfDog(dogId);
   const tries = useQuery({
     queryKey: keys.ofDog(dogId, 'begin'),
     queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/plan/begin', { signal, params: { path: { id: dogId } } })),
@@ -21,10 +19,7 @@ export function FindBeginning({ dogId }: { dogId: string }) {
   const begin = useMutation({
     mutationFn: (wentWell: number) =>
       ask(api.POST('/api/dogs/{id}/plan/begin', { params: { path: { id: dogId } }, body: { wentWell } })),
-    onSuccess: async (plan) => {
-      await takeIn(queries, keys.ofDog(dogId, 'plan'), plan);
-      await changed(dogId);
-    },
+    onSuccess: (plan) => take(keys.ofDog(dogId, 'plan'), plan),
     onError: (error) => complain(words(error)),
   });
   if (at === null) {

@@ -3,7 +3,7 @@ import { dateText } from '../shared/dates';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { useDogChanged, useThisDog } from '../shared/dog';
+import { useTakeInOfDog, useThisDog } from '../shared/dog';
 import { api, ask, type Schemas } from '../shared/api';
 import { NoteForm } from '../shared/form/NoteForm';
 import { keys } from '../shared/keys';
@@ -249,8 +249,7 @@ function Part({ term, says, strong }: { term: string; says: string; strong?: boo
 
 /** Overrules where the plan stands; the note stays on record. */
 function MoveHere({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) {
-  const queries = useQueryClient();
-  const changed = useDogChanged();
+  const take = useTakeInOfDog(dogId);
   const move = async (note: string) => {
     const plan = await ask(
       api.POST('/api/dogs/{id}/plan/position', {
@@ -258,8 +257,7 @@ function MoveHere({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) 
         body: { stepId: step.id, target: 0, note },
       }),
     );
-    await takeIn(queries, keys.ofDog(dogId, 'plan'), plan);
-    await changed(dogId);
+    await take(keys.ofDog(dogId, 'plan'), plan);
     notify(`The plan stands at “${step.name}” now.`);
   };
   return (

@@ -1,8 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../shared/api';
-import { useDogChanged } from '../shared/dog';
+import { useTakeInOfDog } from '../shared/dog';
 import { keys } from '../shared/keys';
-import { takeIn } from '../shared/takeIn';
 import { waysQuery } from './tables';
 
 export type Outlook = Schemas['OutlookDto'];
@@ -38,14 +37,10 @@ export const useWaysOfWorking = (enabled: boolean) => useQuery({ ...waysQuery, e
 
 /** Trains by a school and policies from now on. */
 export function useChooseSchool(dogId: string) {
-  const queries = useQueryClient();
-  const changed = useDogChanged();
+  const take = useTakeInOfDog(dogId);
   return useMutation({
     mutationFn: (entry: Schemas['SchoolEntry']) =>
       ask(api.POST('/api/dogs/{id}/plan/school', { params: { path: { id: dogId } }, body: entry })),
-    onSuccess: async (plan) => {
-      await takeIn(queries, keys.ofDog(dogId, 'plan'), plan);
-      await changed(dogId);
-    },
+    onSuccess: (plan) => take(keys.ofDog(dogId, 'plan'), plan),
   });
 }

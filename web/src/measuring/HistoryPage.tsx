@@ -1,12 +1,11 @@
 import { Box, Button, Flex, Heading, Link, Table, Text } from '@chakra-ui/react';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link as RouterLink, useNavigate } from 'react-router';
-import { useDogChanged, useThisDog } from '../shared/dog';
+import { useTakeInOfDog, useThisDog } from '../shared/dog';
 import { api, ask, words, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { keys } from '../shared/keys';
-import { takeIn } from '../shared/takeIn';
 import { Choice } from '../shared/Choice';
 import { complain, notify } from '../shared/notices';
 import { changeText, doubtText, lengthText, useUnit } from '../shared/units';
@@ -20,17 +19,13 @@ type MeasuringSet = Schemas['MeasuringSetRecordDto'];
 const day = (at: string) => dateText(at, 'short');
 
 function useHistory(dogId: string) {
-  const queries = useQueryClient();
-  const changed = useDogChanged();
+  const takeIn = useTakeInOfDog(dogId);
   const key = keys.ofDog(dogId, 'measuring-sets');
   const history = useQuery({
     queryKey: key,
     queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/measuring-sets', { signal, params: { path: { id: dogId } } })),
   });
-  const take = async (call: Promise<Schemas['HistoryDto']>) => {
-    await takeIn(queries, key, await call);
-    await changed(dogId, key);
-  };
+  const take = async (call: Promise<Schemas['HistoryDto']>) => takeIn(key, await call);
   const complained = (error: unknown) => complain(words(error));
   const one = (setId: string) => ({ params: { path: { id: dogId, setId } } });
   const start = () => take(ask(api.POST('/api/dogs/{id}/measuring-sets', { params: { path: { id: dogId } } })));

@@ -1,9 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
-import { useDogChanged } from '../shared/dog';
+import { useTakeInOfDog } from '../shared/dog';
 import { api, ask, editing, Refused, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
-import { takeIn } from '../shared/takeIn';
 import { complain, notify } from '../shared/notices';
 import { useUnit, type Unit } from '../shared/units';
 import { useDraft, type Drafts } from './drafts';
@@ -15,13 +14,8 @@ export type Tool = Schemas['Tool'];
 
 /** Takes a new bench in, and lets everything that depends on it be asked for again. */
 export function useTakeBench(dogId: string, unit: Unit) {
-  const queries = useQueryClient();
-  const changed = useDogChanged();
-  return async (call: Promise<Bench>) => {
-    const bench = keys.ofDog(dogId, 'bench', unit);
-    await takeIn(queries, bench, await call);
-    await changed(dogId, bench);
-  };
+  const take = useTakeInOfDog(dogId);
+  return async (call: Promise<Bench>) => take(keys.ofDog(dogId, 'bench', unit), await call);
 }
 
 export function useBench(dogId: string, unit: Unit) {

@@ -2,6 +2,7 @@ import { hashKey, useQuery, useQueryClient, type QueryClient, type QueryKey } fr
 import { useOutletContext } from 'react-router';
 import { api, ask, type Schemas } from './api';
 import { keys } from './keys';
+import { takeIn } from './takeIn';
 
 /** A dog and where it stands. */
 export const useDogCard = (id: string) =>
@@ -23,6 +24,15 @@ export const dogChanged = (queries: QueryClient, id: string, brought?: QueryKey)
     queries.invalidateQueries({ queryKey: keys.rounds() }),
     queries.invalidateQueries({ queryKey: keys.vans() }),
   ]);
+
+/** Takes in what a change of a dog brought, and asks again for everything else that is shown of it. */
+export function useTakeInOfDog(id: string) {
+  const queries = useQueryClient();
+  return async <Answer>(queryKey: QueryKey, answer: Answer) => {
+    await takeIn(queries, queryKey, answer);
+    await dogChanged(queries, id, queryKey);
+  };
+}
 
 export function useDogChanged() {
   const queries = useQueryClient();
