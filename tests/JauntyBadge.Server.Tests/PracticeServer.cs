@@ -27,7 +27,11 @@ public sealed class PracticeServer : IDisposable
         factory = new HostedPractice(Folder, demo, Clock, disk);
         factory.UseKestrel(0);
         factory.StartServer();
-        Http = factory.CreateClient();
+        // A body that the server may refuse is not sent before it has answered, however long a busy machine takes.
+        Http = new HttpClient(new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) })
+        {
+            BaseAddress = factory.ClientOptions.BaseAddress,
+        };
     }
 
     public FakeTimeProvider Clock { get; } = new(new DateTimeOffset(2026, 6, 1, 9, 0, 0, TimeSpan.Zero));
