@@ -42,12 +42,15 @@ export default defineConfig({
             },
             {
               name: 'shared',
-              test: /src.(shared|app|round)[\\/](?!Toasts|Slide|Why|Amount|NumbersPage|TrainingPage|form[\\/]|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd)|main|theme|start)/,
+              test: /src.(shared|app|round)[\\/](?!Toasts|Slide|Why|Amount|NumbersPage|TrainingPage|AboutPage|form[\\/]|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd)|main|theme|start)/,
             },
           ],
         },
       },
     },
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:5080' } },
+  // See bin/dev. The server is told the address that the page came by, as it wants of whoever changes something.
+  server: {
+    proxy: { '/api': { target: process.env.JAUNTY_BADGE_SERVER ?? 'http://127.0.0.1:5081', changeOrigin: false } },
+  },
 });

@@ -33,11 +33,9 @@ public sealed class RuleBookRow
 /// <summary>The numbers this practice decides by.</summary>
 public static class PracticeRules
 {
-    /// <summary>Ours with the practice's own over them; those being tried where a context tries some.</summary>
+    /// <summary>Ours with the practice's own over them.</summary>
     public static async Task<HouseRules> RulesAsync(this PracticeDb db, CancellationToken cancel)
     {
-        if (db.RulesTried is { } tried)
-            return tried;
         var last = db.HouseNumbers.GroupBy(n => n.NumberId).Select(g => g.Max(n => n.Number));
         var rows = await db.HouseNumbers.AsNoTracking().Where(n => last.Contains(n.Number) && n.Value != null).ToListAsync(cancel);
 

@@ -11,10 +11,10 @@ public sealed class WritingRow : IVersioned
     public long Version { get; set; }
 
     /// <summary>English as a country writes it, as a BCP 47 tag; the day before the month until the practice chooses (House).</summary>
-    public string Locale { get; set; } = "en-GB";
+    public string Locale { get; set; } = Core.Locale.Usual.Tag;
 
     /// <summary>ISO 4217.</summary>
-    public string Currency { get; set; } = "EUR";
+    public string Currency { get; set; } = Core.Writing.Usual.Currency;
 
     public static async Task<WritingRow> LoadAsync(PracticeDb db, CancellationToken cancel) =>
         await db.Writing.AsNoTracking().SingleOrDefaultAsync(cancel) ?? new WritingRow();

@@ -3,17 +3,8 @@ using System.Text.Json.Serialization;
 using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Data;
-using JauntyBadge.Data.Measuring;
-using JauntyBadge.Server.Conditioning;
-using JauntyBadge.Server.Devices;
-using JauntyBadge.Server.Dogs;
-using JauntyBadge.Server.Fitting;
-using JauntyBadge.Server.House;
-using JauntyBadge.Server.Measuring;
-using JauntyBadge.Server.Round;
 using JauntyBadge.Server.Shared;
 using JauntyBadge.Server.Start;
-using JauntyBadge.Server.Wearing;
 using Microsoft.AspNetCore.Connections;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.AspNetCore.Server.Kestrel.Transport.Sockets;
@@ -81,14 +72,13 @@ static WebApplication Build(string[] args)
     builder.Services.AddSingleton(_ => PracticeFolder.Hold(folder));
     builder.Services.AddSingleton<WriteGate>();
     builder.Services.AddDbContext<PracticeDb>(db => db.UseSqlite(PracticeFolder.ConnectionTo(folder)));
-    builder.Services.AddSingleton<BreedRanges>();
-    builder.Services.AddSingleton<RoundBoard>();
-    builder.Services.AddSingleton<VanFits>();
+    builder.Services.AddHttpContextAccessor();
+    builder.Services.AddScoped<Pen>();
+    foreach (var room in Rooms.All)
+        room.AddServices(builder.Services);
     builder.Services.AddResponseCompression(compression =>
         compression.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml", "application/problem+json"]
     );
-    builder.Services.AddTape(connect: !OpenApiSetup.IsOnlyGenerating);
-    builder.Services.AddStation(connect: !OpenApiSetup.IsOnlyGenerating);
     builder.Services.AddOpenApi("v1", OpenApiSetup.Configure);
     return builder.Build();
 }
@@ -109,35 +99,8 @@ static void Serve(WebApplication app)
         .AddEndpointFilterFactory(Validation.Filter)
         .ProducesProblem(StatusCodes.Status400BadRequest)
         .ProducesProblem(StatusCodes.Status404NotFound);
-    api.MapRound();
-    api.MapTrainingOverview();
-    api.MapHouseNumbers();
-    api.MapWriting();
-    api.MapDogs();
-    api.MapRecord();
-    api.MapBreeds();
-    api.MapBench();
-    api.MapMeasuringHistory();
-    api.MapPhotos();
-    api.MapWhatIfMeasure();
-    api.MapTape();
-    api.MapWhatIf();
-    api.MapFitting();
-    api.MapFitSettings();
-    api.MapCatalogue();
-    api.MapTryOn();
-    api.MapVan();
-    api.MapTrainingPlan();
-    api.MapOutlook();
-    api.MapProgress();
-    api.MapPractice();
-    api.MapSessions();
-    api.MapWearing();
-    api.MapUpkeep();
-    api.MapTreats();
-    api.MapWeather();
-    api.MapWhatIfTraining();
-    api.MapWhatIfWearing();
+    foreach (var room in Rooms.All)
+        room.Map(api);
     api.MapGet("/health", () => TypedResults.Ok(new Health(true))).ExcludeFromDescription();
     app.MapOpenApi("/api/openapi/{documentName}.json");
 

@@ -18,7 +18,8 @@ public class ArchitectureTests
             { "Fitting", ["Measuring", "Dogs"] },
             { "Conditioning", ["Measuring", "Dogs"] },
             { "Wearing", ["Measuring", "Dogs", "Fitting"] },
-            { "Handover", ["Measuring", "Dogs", "Fitting", "Conditioning", "Wearing"] },
+            { "Caseload", ["Measuring", "Dogs", "Fitting", "Conditioning", "Wearing"] },
+            { "Handover", ["Measuring", "Dogs", "Fitting", "Conditioning", "Wearing", "Caseload"] },
         };
 
     [Theory]

@@ -8,7 +8,7 @@ namespace JauntyBadge.Core.Tests;
 internal static class Heads
 {
     /// <summary>A finding in words, millimetres.</summary>
-    public static string Said(Finding finding) => new MeasuringWords(ReadingUnit.Mm).Message(finding);
+    public static string Said(Finding finding) => Words.Measuring.Message(finding);
 
     public static Length Mm(double value) => Length.FromMillimeters(value);
 

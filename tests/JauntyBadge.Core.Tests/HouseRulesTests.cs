@@ -1,4 +1,5 @@
 using System.Globalization;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
@@ -15,6 +16,7 @@ namespace JauntyBadge.Core.Tests;
 public class HouseRulesTests
 {
     private static readonly DateOnly Day = new(2026, 11, 20);
+    private static readonly DateTime Midnight = new(2026, 11, 20, 0, 0, 0, DateTimeKind.Utc);
     private static readonly IReadOnlyList<MuzzleModel> Some =
     [
         .. Catalogue.Shipped.Where((m, i) => i % 6 == 0 || m.Type != MuzzleType.Basket),
@@ -151,9 +153,9 @@ public class HouseRulesTests
         static string Say(FormattableString line) => line.ToString(CultureInfo.InvariantCulture);
         foreach (var days in new[] { 14, 27, 40 })
             yield return Say(
-                $"{string.Join(";", Remeasure.Reasons(new(Day, Mass.FromKilograms(20), Coat.Ordinary), new(Day.AddDays(days), Mass.FromKilograms(21.5 + days / 27), Coat.Ordinary), true, rules))}"
+                $"{string.Join(";", Remeasure.Causes(new(new(Day, Mass.FromKilograms(20), Coat.Ordinary), true), new(Day.AddDays(days), Mass.FromKilograms(21.5 + days / 27), Coat.Ordinary), true, rules))}"
             );
-        foreach (var line in OfTraining(rules).Concat(OfPictures(rules)).Concat(OfWearing(rules)).Concat(OfDogs(rules)))
+        foreach (var line in OfTraining(rules).Concat(OfPictures(rules)).Concat(OfWearing(rules)).Concat(OfTheRound(rules)).Concat(OfDogs(rules)))
             yield return line;
 
         static IEnumerable<string> OfPictures(HouseRules rules) =>
@@ -257,8 +259,27 @@ public class HouseRulesTests
         }
     }
 
+    private static IEnumerable<string> OfTheRound(HouseRules rules)
+    {
+        for (var days = 1; days < 70; days++)
+        {
+            var standing = new Standing
+            {
+                Today = Day,
+                Rules = rules,
+                WantedBy = Day.AddDays(days),
+                StepsLeft = 2,
+                Coming = new(new(Day.AddDays(days), null, AppointmentKind.Ferry, Occasion.Ordinary, null, null), null),
+            };
+            yield return $"{standing.SaysDate} {string.Join(";", (standing with { HasPurpose = true, MuzzleChosen = true, WearsIt = true }).Things)}";
+            yield return $"{Sitting.IsOver(Day.AddDays(-1), Midnight, Day, Midnight.AddMinutes(10 * days), rules)}";
+        }
+    }
+
     private static IEnumerable<string> OfDogs(HouseRules rules)
     {
+        var writing = Writing.Usual with { Rules = rules };
+        var words = new FittingWords(writing);
         static string Say(FormattableString line) => line.ToString(CultureInfo.InvariantCulture);
         foreach (var (profile, readings, coat) in Dogs())
         {
@@ -291,6 +312,7 @@ public class HouseRulesTests
                     new BriefQuestion
                     {
                         Rules = rules,
+                        Writing = writing,
                         FitStyle = style,
                         CoatHex = "#5a4632",
                         Visibility = (VisibilitySchool)(int)style,
@@ -298,15 +320,19 @@ public class HouseRulesTests
                     }
                 );
                 yield return Say($"{string.Join(";", brief.Lines.Select(l => l.Says + l.Reason + l.Basis))} {brief.NeededGape} {brief.Wear}");
-                var question = new FitQuestion(snout, brief, Mm(16)) { Draws = SnoutDraws.Of(snout, UncertaintySource.Of(assessed), 60, new Random(1)) };
+                var question = new FitQuestion(snout, brief, Mm(16))
+                {
+                    Writing = writing,
+                    Draws = SnoutDraws.Of(snout, UncertaintySource.Of(assessed), 60, new Random(1)),
+                };
                 var ranked = Ranking.Rank(Some, question);
                 foreach (var fit in ranked)
                     yield return Say(
-                        $"{fit.Size.Id} {fit.Verdict} {fit.Chance} {fit.Weighted} {fit.TightestMargin} {Headline.Of(fit).Says} {fit.Retake} {fit.Assessment?.GapeClass} {fit.OtherStrap} {string.Join(";", fit.Criteria.Select(c => c.Reason))} {string.Join(";", Remedies.For(fit, [fit]).Select(r => r.Says))}"
+                        $"{fit.Size.Id} {fit.Verdict} {fit.Chance} {fit.Weighted} {fit.TightestMargin} {Headline.Of(fit).Says} {fit.Retake} {fit.Assessment?.GapeClass} {fit.OtherStrap} {string.Join(";", fit.Criteria.Select(c => c.Reason))} {string.Join(";", Remedies.For(fit, [fit]).Select(words.Of))}"
                     );
-                yield return Say($"{string.Join(";", TooTight(ranked, question).SelectMany(f => Remedies.For(f, [])).Select(r => r.Says))}");
+                yield return Say($"{string.Join(";", TooTight(ranked, question).SelectMany(f => Remedies.For(f, [])).Select(words.Of))}");
                 yield return Say(
-                    $"{string.Join(";", OrderSheet.For(profile, question).Dimensions)} {VanStock.FitsToday(Some, question).Count} {FitRules.Caution(MuzzleType.Sleeve, rules)} {FitRules.Caution(MuzzleType.FaceCover, rules)}"
+                    $"{string.Join(";", OrderSheet.For(profile, question).Dimensions)} {VanStock.FitsToday(Some, question).Count} {words.Caution(MuzzleType.Sleeve)} {words.Caution(MuzzleType.FaceCover)}"
                 );
             }
         }

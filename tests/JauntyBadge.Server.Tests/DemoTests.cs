@@ -67,7 +67,7 @@ public sealed class DemoTests(DemoPracticeFolder filled) : IClassFixture<DemoPra
         Assert.Equal("outOfUse", (await server.GetAsync($"{ids["Admiral"]}/inspections")).Text("due"));
         var day = new DateTimeOffset(server.Today, new(15, 0), TimeSpan.Zero);
         Assert.All(
-            Enumerable.Range(0, 7).Select(d => new Devices.StandInStation(server.Clock).WeatherAt(day.AddDays(d))),
+            Enumerable.Range(0, 7).Select(d => new Server.Devices.StandInStation(server.Clock).WeatherAt(day.AddDays(d))),
             w => Assert.InRange(w.WetBulb!.Value.DegreesCelsius, 17, 23)
         );
     }

@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using JauntyBadge.Server.Tests.Conditioning;
 using Microsoft.Data.Sqlite;
 
 namespace JauntyBadge.Server.Tests;

@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using JauntyBadge.Data;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
@@ -65,10 +64,10 @@ public sealed class OpeningTests
             VALUES ('6F9619FF-8B86-D011-B42D-00C04FC964FF', 'Bracken', 0, '["beagle"]', 12.5, '["Walks"]', 'Typical', '[]', 'None', '2026-05-01 10:00:00', 1, '[]', '[]');
             """
         );
-        var watch = Stopwatch.StartNew();
+
+        // Who waits for that lock waits for ever.
         using var server = await RealServer.StartAsync(folder);
         Assert.Contains("Bracken", await server.Http.GetStringAsync("/api/round"), StringComparison.Ordinal);
-        Assert.True(watch.Elapsed < TimeSpan.FromMinutes(1));
 
         // What was there before the schema changed is kept beside it.
         var copy = Assert.Single(Directory.GetFiles(Path.Combine(folder, "backups")));

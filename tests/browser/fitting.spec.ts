@@ -147,6 +147,13 @@ test('a size chart in inches is mapped, its bad rows are named, and it is taken 
   await expect(page.getByRole('row', { name: /"twelve" is not a length/ })).toBeVisible();
   const take = page.getByRole('button', { name: 'Take all 2 sizes in' });
   await expect(take).toBeDisabled();
+
+  // The tab is put away in the middle: the name, the text and the meanings are there again.
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Reed');
+  await expect(page.getByLabel('Meaning of Code')).toHaveValue('label');
+  await expect(page.getByRole('row', { name: /"twelve" is not a length/ })).toBeVisible();
+  await expect(take).toBeDisabled();
   await page.getByLabel('or paste the chart').fill(chart.replace('twelve', '12 1/4').replace('Code', 'Size'));
   await page.getByRole('button', { name: 'Open it' }).click();
   await expect(take).toBeEnabled();

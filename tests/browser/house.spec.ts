@@ -1,4 +1,4 @@
-import { expect, test } from './support.js';
+import { dogId, expect, test } from './support.js';
 
 test('a house number is tried on the dogs there are, kept with a reason, and set back to ours', async ({ page }) => {
   const numbers = page.getByRole('region', { name: 'Fitting', exact: true });
@@ -52,4 +52,45 @@ test('dates and prices are written as the practice chooses, everywhere and after
   await page.getByLabel('Prices in').selectOption('Euro');
   await page.getByLabel('Dates as written in').selectOption('United Kingdom');
   await expect(example).toContainText('26 Nov 2026, 14:05, a muzzle for €24.50');
+});
+
+test('lengths and dates are said anew as soon as the unit or the writing changes', async ({ page }) => {
+  const dog = await dogId(page, 'Bracken');
+  await page.goto(`/dogs/${dog}/fit`);
+  const detail = page.getByText(/before the nose and/).first();
+  await expect(detail).toContainText(' mm');
+  await page.getByLabel('Show lengths in').selectOption('in');
+  await expect(detail).toContainText(' in ');
+  await expect(detail).not.toContainText(' mm');
+  await page.reload();
+  await expect(detail).toContainText(' in ');
+});
+
+test.describe('where the browser keeps nothing', () => {
+  test('the page comes up, and scheme and unit hold until it is closed', async ({ page }) => {
+    await page.addInitScript(() =>
+      Object.defineProperty(window, 'localStorage', {
+        get: () => {
+          throw new DOMException('The store is blocked.', 'SecurityError');
+        },
+      }),
+    );
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
+    await page.getByRole('button', { name: 'Use the dark scheme' }).click();
+    await expect(page.locator('html')).toHaveClass(/dark/);
+    await page.getByLabel('Show lengths in').selectOption('cm');
+    await page.getByRole('link', { name: 'Catalogue' }).click();
+    await expect(page.getByLabel('Show lengths in')).toHaveValue('cm');
+    await expect(page.locator('html')).toHaveClass(/dark/);
+    await page.goto(`/dogs/${await dogId(page, 'Fern')}/plan`);
+    await expect(page.getByRole('heading', { name: 'Fern' })).toBeVisible();
+  });
+});
+
+test('what ships with it is named with its licence', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'About' }).click();
+  await expect(page.getByText(/Version \d+\.\d+\.\d+/)).toBeVisible();
+  await expect(page.getByText(/SQLitePCLRaw\.lib\.e_sqlite3 [\d.]+: Apache-2\.0/)).toBeVisible();
 });

@@ -3,11 +3,12 @@ using JauntyBadge.Core.Dogs;
 namespace JauntyBadge.Core.Conditioning;
 
 /// <summary>Why a step stands in a plan or does not.</summary>
-public static partial class ConditioningWords
+public sealed partial class ConditioningWords
 {
     /// <summary>Why a step is in a plan, or at its place, where not every dog has it so; null where it has.</summary>
-    internal static string? WhyHere(Step step, School school, DogProfile dog)
+    public string? WhyHere(Step step, TrainingPlan plan)
     {
+        var (school, dog) = (plan.School, plan.Dog);
         List<string> why = [];
         if (step.OnlyFor is { } only)
             why.Add($"Extra: {Matched(only, dog)}.");
@@ -21,42 +22,42 @@ public static partial class ConditioningWords
     }
 
     /// <summary>Why a step is not in a plan.</summary>
-    internal static string WhyLeftOut(Step step, School school, DogProfile dog) =>
+    public string WhyLeftOut(Step step, TrainingPlan plan) =>
         step.OnlyFor switch
         {
             _ when School.Special.Contains(step.Id) =>
                 $"Only in {string.Join(" and ", School.All.Where(s => s.Adds.Contains(step.Id)).Select(s => $"\"{s.Name}\""))}.",
-            _ when (step.OnlyFor?.Holds(dog) ?? true) && school.Drops.Contains(step.Id) => $"\"{school.Name}\" does without it.",
+            _ when (step.OnlyFor?.Holds(plan.Dog) ?? true) && plan.School.Drops.Contains(step.Id) => $"\"{plan.School.Name}\" does without it.",
             { Purposes: { } purposes } => $"Only for {Words(purposes)}.",
             { HeadShapes: { } shapes } => $"Only for {Words(shapes)} heads.",
             _ => "Only for dogs that find this hard.",
         };
 
-    private static string Words<T>(IReadOnlyList<T> values) => string.Join(" or ", values.Select(v => $"{v}".ToLowerInvariant()));
+    private string Words<T>(IReadOnlyList<T> values) => string.Join(" or ", values.Select(v => $"{v}".ToLowerInvariant()));
 
     /// <summary>What of a dog makes it one that something is meant for.</summary>
-    private static string Matched(DogMatch match, DogProfile dog) =>
+    private string Matched(DogMatch match, DogProfile dog) =>
         string.Join(
             "; ",
             [
                 .. dog.Purposes.Where(p => match.Purposes?.Contains(p) == true).Select(p => $"it is trained for {Worn(p)}"),
                 .. dog.Sensitivities.Where(s => match.Sensitivities?.Contains(s) == true).Select(Minds),
                 .. match.Temperaments?.Contains(dog.Temperament) == true
-                    ? [dog.Temperament == Temperament.Soured ? "it had a bad time with a muzzle" : $"it is {Lower($"{dog.Temperament}")}"]
+                    ? [dog.Temperament == Temperament.Soured ? "it had a bad time with a muzzle" : $"it is {Writing.Lower($"{dog.Temperament}")}"]
                     : Array.Empty<string>(),
-                .. match.HeadShapes?.Contains(dog.HeadShape.Shape) == true ? [$"its head is {Lower($"{dog.HeadShape.Shape}")}"] : Array.Empty<string>(),
+                .. match.HeadShapes?.Contains(dog.HeadShape.Shape) == true ? [$"its head is {Writing.Lower($"{dog.HeadShape.Shape}")}"] : Array.Empty<string>(),
             ]
         );
 
-    private static string Worn(Purpose purpose) =>
+    private string Worn(Purpose purpose) =>
         purpose switch
         {
             Purpose.Clinic => "the clinic",
             Purpose.Working => "work",
-            _ => Lower($"{purpose}"),
+            _ => Writing.Lower($"{purpose}"),
         };
 
-    private static string Minds(Sensitivity sensitivity) =>
+    private string Minds(Sensitivity sensitivity) =>
         sensitivity switch
         {
             Sensitivity.OddObjects => "it minds odd objects",

@@ -2,29 +2,85 @@ using System.Globalization;
 
 namespace JauntyBadge.Core.Conditioning;
 
-/// <summary>The words of the conditioning room. It decides nothing.</summary>
-public static partial class ConditioningWords
+/// <summary>The words of the conditioning room. They decide nothing.</summary>
+/// <param name="writing">How they are said.</param>
+public sealed partial class ConditioningWords(Writing writing)
 {
+    /// <summary>Why a set was decided so, in one to three sentences.</summary>
+    public string Reason(DecisionFacts facts)
+    {
+        var (step, then) = (Step.Find(facts.StepId), facts.Then is { } id ? Step.Find(id)?.Name : null);
+        var ended = facts.Made.Kind == DecisionKind.EndNow;
+        var reason = Reason(
+            facts.Made,
+            facts.Target,
+            facts.IsFearful,
+            t => step is null ? Rung(t) : Target(step, step.Within(t)),
+            ended ? then : null,
+            ended ? null : then
+        );
+        var last = facts.WasLast ? " That was the last step." : "";
+        return facts.Enough switch
+        {
+            EnoughToday.Minutes => $"{reason}{last} {Writing.Number(facts.Number)} minutes are enough for today: end while it wants more.",
+            EnoughToday.Goes => $"{reason}{last} {Writing.Number(facts.Number)} goes are enough for today: end while it wants more.",
+            _ => reason + last,
+        };
+    }
+
+    /// <summary>The same of a set whose step is not named: its targets are numbered from one.</summary>
+    public string ByNumber(SetDecision decision, SetStart start) => Reason(decision, start.Target, start.IsFearful, t => t < 0 ? Rung(t) : $"target {t + 1}");
+
+    /// <summary>The way out of the step, where a dog could not go on; null otherwise, or where the step is taught no more.</summary>
+    public string? IfStuck(DecisionFacts facts) => facts.OffersWayOut ? Step.Find(facts.StepId)?.IfStuck : null;
+
+    /// <summary>Why a plan was moved.</summary>
+    public string Moved(MoveWhy why) =>
+        why.Cause switch
+        {
+            MoveCause.WorriedWears =>
+                $"Worried at {Writing.InWords(why.Number)} wears in a row: back to “{Step.Find(why.StepId ?? "")?.Name ?? why.StepId}”, which was easy, before it is worn out again.",
+            MoveCause.Tried => $"Tried, not trained: {why.WentWell} of {why.Number} went well and at ease.",
+            _ => Reason(why.Decision!),
+        };
+
+    /// <summary>Why a session starts lower than its plan stands.</summary>
+    public string Away(LongAway away) =>
+        away.StageStep is { } id
+            ? $"{away.Days} days without training, so one stage lower{(Step.Find(id) is { } step ? $", at \"{step.Name}\"" : "")}."
+            : $"{away.Days} days without training, so one target lower.";
+
+    /// <summary>Why no session can begin where the plan stands.</summary>
+    /// <param name="notBefore">The day it rests until; null where every step is passed.</param>
+    public string CannotBegin(DateOnly? notBefore) =>
+        notBefore is { } day
+            ? $"It went over threshold last time: not before {writing.Day(day)}. To overrule, set the plan by hand with a note."
+            : "Every step of the plan is passed. Set the plan to a step to train it again.";
+
+    /// <summary>A set that went on elsewhere than the rule decided.</summary>
+    public string Overruled(Step? step, int target, string note) => step is null ? note : $"On at {Target(step, step.Within(target))}: {note}";
+
     /// <summary>Why a set was decided so, in one or two sentences.</summary>
     /// <param name="decision">The decision.</param>
-    /// <param name="start">Where the set stood.</param>
+    /// <param name="at">The set's target.</param>
+    /// <param name="fearful">The dog is heeded at its first unsure sign.</param>
     /// <param name="target">A target of the step in words; rungs are negative.</param>
     /// <param name="stepsBackTo">The step begun next time after going over threshold; null leaves it unnamed.</param>
     /// <param name="next">The step begun next once this one is passed; null leaves it unnamed.</param>
-    public static string Reason(SetDecision decision, SetStart start, Func<int, string> target, string? stepsBackTo = null, string? next = null)
+    public string Reason(SetDecision decision, int at, bool fearful, Func<int, string> target, string? stepsBackTo = null, string? next = null)
     {
         var count = decision.Goes == 0 ? "No go yet" : $"{decision.Good} of {decision.Goes} went well";
         return (decision.Kind, decision.By) switch
         {
             (DecisionKind.GoOn, _) => $"{count}: not clear yet. {Settles(decision)}",
             (DecisionKind.EndNow, _) =>
-                $"It went over threshold ({Lower(count)}). End now. Next time {InWords(decision.StepsBack)} steps back{(stepsBackTo is null ? "" : $", at \"{stepsBackTo}\"")}, and not before {Day(decision.NotBeforeDays)}.",
-            (DecisionKind.Back, DecidedBy.Worried) => $"It was worried ({Lower(count)}). {Easier(decision, start, target)}{End(decision)}",
+                $"It went over threshold ({Writing.Lower(count)}). End now. Next time {Writing.InWords(decision.StepsBack)} steps back{(stepsBackTo is null ? "" : $", at \"{stepsBackTo}\"")}, and not before {Day(decision.NotBeforeDays)}.",
+            (DecisionKind.Back, DecidedBy.Worried) => $"It was worried ({Writing.Lower(count)}). {Easier(decision, at, target)}{End(decision)}",
             (DecisionKind.Back, DecidedBy.Unsure) =>
-                $"It was unsure ({Lower(count)}){(start.IsFearful ? ", and it is a dog to be heeded at once" : ": not yet")}. {Easier(decision, start, target)}{End(decision)}",
+                $"It was unsure ({Writing.Lower(count)}){(fearful ? ", and it is a dog to be heeded at once" : ": not yet")}. {Easier(decision, at, target)}{End(decision)}",
             (DecisionKind.Back, _) =>
-                $"{(decision.Good == 0 ? "None" : "Only " + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, start, target)}{End(decision)}",
-            (DecisionKind.Same, DecidedBy.Unsure) => $"It was unsure ({Lower(count)}), so the same again.",
+                $"{(decision.Good == 0 ? "None" : "Only " + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, at, target)}{End(decision)}",
+            (DecisionKind.Same, DecidedBy.Unsure) => $"It was unsure ({Writing.Lower(count)}), so the same again.",
             (DecisionKind.Same, DecidedBy.AnotherDay) => $"{count} at the top target. Once more on another day and the step is passed.",
             (DecisionKind.Same, DecidedBy.Held) => $"{count}, but its last holds bear {Seconds(decision.Borne!.Value)} and no more: the same again.",
             (DecisionKind.Same, _) => $"{count}: neither clear. The same again.",
@@ -34,20 +90,20 @@ public static partial class ConditioningWords
         };
     }
 
-    private static string Next(SetDecision decision, Func<int, string> target) =>
+    private string Next(SetDecision decision, Func<int, string> target) =>
         decision.NextAsked is { } asked ? Target(new Hold(asked)) : target(decision.NextTarget!.Value);
 
-    private static string Seconds(TimeSpan held) =>
+    private string Seconds(TimeSpan held) =>
         held.TotalSeconds < 1 ? "less than a second" : string.Create(CultureInfo.InvariantCulture, $"about {Math.Floor(2 * held.TotalSeconds) / 2:0.#} s");
 
     /// <summary>What would settle a set that goes on, such as "Two more right and it goes up, two missed and it goes back."</summary>
-    public static string Settles(SetDecision decision) =>
+    public string Settles(SetDecision decision) =>
         decision is { SettlesRight: { } right, SettlesMissed: { } missed }
-            ? $"{Capital(InWords(right))} more right or {InWords(missed)} missed in a row settles it."
+            ? $"{Writing.Capital(Writing.InWords(right))} more right or {Writing.InWords(missed)} missed in a row settles it."
             : "";
 
     /// <summary>How an open set stands, in one sentence for whoever has a hand free: what would settle it, or that it is settled and by what.</summary>
-    public static string Standing(SetDecision decision) =>
+    public string Standing(SetDecision decision) =>
         decision.By switch
         {
             DecidedBy.Open => Settles(decision),
@@ -58,14 +114,14 @@ public static partial class ConditioningWords
         };
 
     /// <summary>A way out of a date that will hardly hold, in one sentence; its chance stands beside it.</summary>
-    public static string WayOut(WayOut way, ForecastQuestion question) =>
+    public string WayOut(WayOut way, ForecastQuestion question) =>
         way.Kind switch
         {
             WayOutKind.AnotherDay =>
-                $"Train on {InWords(question.Days.Count + 1)} days a week instead of {InWords(question.Days.Count)}, if the dog can take it.",
+                $"Train on {Writing.InWords(question.Days.Count + 1)} days a week instead of {Writing.InWords(question.Days.Count)}, if the dog can take it.",
             WayOutKind.TwiceADay => "A second short session on the days there are, if the dog can take it.",
             WayOutKind.ShorterGoal => $"Be content with \"{Step.Find(way.StepId!)?.Name}\": {Enough(way.StepId!)}",
-            WayOutKind.MoveIt => $"Move it to {way.By:d MMMM}, if it is not urgent.",
+            WayOutKind.MoveIt => $"Move it to {writing.Day(way.By!.Value)}, if it is not urgent.",
             WayOutKind.HappyVisit => "Ask the clinic for a visit at which nothing happens, and train there.",
             WayOutKind.AskAboutMedication => "Ask the veterinarian about medication before the visit.",
             _ => "A sleeve for a minute, put on and watched by the clinic's own staff.",
@@ -74,14 +130,13 @@ public static partial class ConditioningWords
     /// <summary>How a choice in practice compares with the rule.</summary>
     /// <param name="set">The set.</param>
     /// <param name="target">A target of the step in words; rungs are negative.</param>
-    public static string Practised(PracticeSet set, Func<int, string> target)
+    public string Practised(PracticeSet set, Func<int, string> target)
     {
-        var start = new SetStart(GoRule.AsSoonAsClear, Dogs.Temperament.Typical, set.Target, int.MaxValue, false);
         var rule = set.Rule.Kind switch
         {
             DecisionKind.GoOn => $"Nothing was clear yet. {Settles(set.Rule)}",
             DecisionKind.EndNow => "It had gone over threshold: end now, muzzle away, let it leave.",
-            _ => Reason(set.Rule with { EndSession = false }, start, target),
+            _ => Reason(set.Rule with { EndSession = false }, set.Target, false, target),
         };
         var many = set.GoesTooMany switch
         {
@@ -93,7 +148,7 @@ public static partial class ConditioningWords
     }
 
     /// <summary>What a day of the calendar asks for, in a few words.</summary>
-    public static string Entry(CalendarEntry entry, string dog) =>
+    public string Entry(CalendarEntry entry, string dog) =>
         entry.Kind switch
         {
             CalendarKind.Session => $"{dog}: {Step.Find(entry.StepId!)?.Name ?? "the next step"}",
@@ -103,7 +158,7 @@ public static partial class ConditioningWords
             _ => entry.StepId is { } id ? $"{dog} is wanted: {Step.Find(id)?.Name}" : $"{dog} is wanted",
         };
 
-    private static string Enough(string stepId) =>
+    private string Enough(string stepId) =>
         Step.Find(stepId)?.Stage switch
         {
             Stage.Hold => "nose in and held is enough for a blood sample.",
@@ -112,7 +167,7 @@ public static partial class ConditioningWords
         };
 
     /// <summary>What is tapped for a go that went well, in the words of its stage.</summary>
-    public static string Yes(Stage stage) =>
+    public string Yes(Stage stage) =>
         stage switch
         {
             Stage.NoseIn => "In",
@@ -123,7 +178,7 @@ public static partial class ConditioningWords
         };
 
     /// <summary>What is tapped for one that did not.</summary>
-    public static string NotYet(Stage stage) =>
+    public string NotYet(Stage stage) =>
         stage switch
         {
             Stage.Hold => "Came out",
@@ -133,24 +188,25 @@ public static partial class ConditioningWords
         };
 
     /// <summary>How the training of one dog of many stands, in a sentence.</summary>
-    public static string Standing(TrainingStanding standing, DateOnly today)
+    public string Standing(TrainingStanding standing, DateOnly today)
     {
         var step = standing.Place is { } place ? Step.Find(place.StepId) : null;
-        var at = step is null ? "" : $"\"{step.Name}\", {step.TargetText(standing.Place!.Target, standing.Place.Asked)}";
+        var at = step is null ? "" : $"\"{step.Name}\", {Target(step, standing.Place!)}";
         var days = standing.LastTrained is { } last ? today.DayNumber - last.DayNumber : 0;
         return standing.State switch
         {
-            TrainingState.Stuck => $"{Capital(InWords(standing.Stuck!.Sessions))} sessions at \"{step?.Name}\" brought it no further. {step?.IfStuck}",
-            TrainingState.Overdue => $"Not trained for {InWords(days)} days. It stands at {at}.",
-            TrainingState.Resting => $"A day off until {standing.Place!.NotBefore:d MMMM}, then {at}.",
+            TrainingState.Stuck =>
+                $"{Writing.Capital(Writing.InWords(standing.Stuck!.Sessions))} sessions at \"{step?.Name}\" brought it no further. {step?.IfStuck}",
+            TrainingState.Overdue => $"Not trained for {Writing.InWords(days)} days. It stands at {at}.",
+            TrainingState.Resting => $"A day off until {writing.Day(standing.Place!.NotBefore!.Value)}, then {at}.",
             TrainingState.NotBegun => $"Not begun. First: {at}.",
-            TrainingState.Ready => "It wears its muzzle. A happy wear each week keeps it so.",
+            TrainingState.Ready => "It wears its muzzle. Happy wears keep it so.",
             _ => $"At {at}.",
         };
     }
 
     /// <summary>A target, such as "3 s", "2 cm", "5 times" or "garden".</summary>
-    public static string Target(StepTarget target) =>
+    public string Target(StepTarget target) =>
         target switch
         {
             Hold hold => string.Create(CultureInfo.InvariantCulture, $"{hold.Lasting.TotalSeconds:0.#} s"),
@@ -161,8 +217,20 @@ public static partial class ConditioningWords
             _ => throw new ArgumentOutOfRangeException(nameof(target)),
         };
 
+    /// <summary>A target of a step in words; −1 to −3 are the easier rungs.</summary>
+    /// <param name="step">The step.</param>
+    /// <param name="target">The target.</param>
+    /// <param name="asked">The hold asked for, where it lies between two targets.</param>
+    public string Target(Step step, int target, TimeSpan? asked = null) =>
+        asked is { } hold ? Target(new Hold(hold))
+        : target < 0 ? step.Easier[-target - 1]
+        : Target(step.Targets[target]);
+
+    /// <summary>Where in a step a plan stands, such as "3 s".</summary>
+    public string Target(Step step, PlanPosition at) => Target(step, at.Target, at.Asked);
+
     /// <summary>How things are placed in a step, in a sentence.</summary>
-    public static string Sketch(StepSketch sketch)
+    public string Sketch(StepSketch sketch)
     {
         var thing = sketch.Thing switch
         {
@@ -200,11 +268,11 @@ public static partial class ConditioningWords
             _ => "",
         };
         List<string> parts = [thing == "" ? "" : thing + place, hand, treat];
-        return Capital(string.Join(", ", parts.Where(p => p != ""))) + ".";
+        return Writing.Capital(string.Join(", ", parts.Where(p => p != ""))) + ".";
     }
 
     /// <summary>What to do with a dog over threshold, in order.</summary>
-    public static IReadOnlyList<string> WhenOver { get; } =
+    public IReadOnlyList<string> WhenOver { get; } =
     [
         "Muzzle down and away: no pulling, no holding.",
         "Step back and let it leave. Say nothing, ask for nothing.",
@@ -213,11 +281,11 @@ public static partial class ConditioningWords
     ];
 
     /// <summary>What to do instead of a session on a bad day.</summary>
-    public static string BadDay =>
+    public string BadDay =>
         "Then not today: a bad day is a day off, and nothing is lost. Let the muzzle lie where good things happen, play, and try tomorrow. If it is unwell or in pain, ask the veterinarian.";
 
     /// <summary>A rung below a step's first target.</summary>
-    public static string Rung(int target) =>
+    public string Rung(int target) =>
         target switch
         {
             -1 => "the first easier rung",
@@ -225,38 +293,18 @@ public static partial class ConditioningWords
             _ => "the easiest rung",
         };
 
-    private static string End(SetDecision decision) => decision.EndSession ? " End with one easy go." : "";
+    private string End(SetDecision decision) => decision.EndSession ? " End with one easy go." : "";
 
-    private static string Easier(SetDecision decision, SetStart start, Func<int, string> target) =>
-        decision.NextTarget == start.Target && decision.Borne is null
+    private string Easier(SetDecision decision, int at, Func<int, string> target) =>
+        decision.NextTarget == at && decision.Borne is null
             ? "It is at the easiest already: another place, another day."
             : $"One easier: {Next(decision, target)}.";
 
-    private static string Day(int days) =>
+    private string Day(int days) =>
         days switch
         {
             <= 1 => "tomorrow",
             2 => "the day after tomorrow",
             _ => $"in {days} days",
         };
-
-    private static string InWords(int count) =>
-        count switch
-        {
-            1 => "one",
-            2 => "two",
-            3 => "three",
-            4 => "four",
-            5 => "five",
-            6 => "six",
-            7 => "seven",
-            8 => "eight",
-            9 => "nine",
-            10 => "ten",
-            _ => $"{count}",
-        };
-
-    private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
-
-    private static string Lower(string text) => char.ToLowerInvariant(text[0]) + text[1..];
 }

@@ -59,6 +59,9 @@ public sealed record Progress(
         Most = 14,
     };
 
+    /// <summary>Days before its last session that are looked at to tell whether a dog is stuck: more than it takes to be, with pauses (House). It bounds what is read.</summary>
+    public const int StuckLooksBack = 120;
+
     public static IReadOnlyList<IGrounded> All { get; } = [StuckAfter, OverdueAfter];
 
     /// <summary>Tells how a dog has come on.</summary>

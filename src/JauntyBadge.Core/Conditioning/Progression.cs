@@ -33,7 +33,48 @@ public sealed record SetRecord(string StepId, int Target, DateOnly Day, IReadOnl
 
     /// <summary>How long its goes were held, in order, where the timer ran.</summary>
     public IReadOnlyList<HeldGo> Holds { get; init; } = [];
+
+    /// <summary>A set by its log.</summary>
+    /// <param name="stepId">The step trained.</param>
+    /// <param name="target">The target.</param>
+    /// <param name="asked">The hold asked for, where it lay between two targets.</param>
+    /// <param name="day">The day.</param>
+    /// <param name="goes">The goes in order.</param>
+    /// <param name="signs">The signs in order, each with how many goes were logged before it; a sign that is on the list no more reads as at ease.</param>
+    public static SetRecord Logged(
+        string stepId,
+        int target,
+        TimeSpan? asked,
+        DateOnly day,
+        IReadOnlyList<LoggedGo> goes,
+        IEnumerable<(int AfterGo, string SignId)> signs
+    ) =>
+        new(
+            stepId,
+            target,
+            day,
+            [.. goes.Select(g => g.Success)],
+            [.. signs.Select(s => new SeenAt(s.AfterGo, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))]
+        )
+        {
+            Asked = asked,
+            Holds = [.. Held(goes)],
+        };
+
+    /// <summary>
+    /// The goes that were timed. Where some of a set were, a miss that was not is a dog that was out again before the timer ran: left out, it would make a
+    /// dog seem to stay longer than it does (docs/hold-trial.md).
+    /// </summary>
+    private static IEnumerable<HeldGo> Held(IReadOnlyList<LoggedGo> goes) =>
+        goes.Any(g => g.Held > TimeSpan.Zero)
+            ? goes.Where(g => g.Held > TimeSpan.Zero || !g.Success).Select(g => new HeldGo(g.Held ?? TimeSpan.Zero, g.Success))
+            : [];
 }
+
+/// <summary>A go as it was tapped.</summary>
+/// <param name="Success">Right or missed.</param>
+/// <param name="Held">How long it was held; null where the timer did not run.</param>
+public readonly record struct LoggedGo(bool Success, TimeSpan? Held);
 
 /// <summary>What the rule makes of a set.</summary>
 public enum DecisionKind
@@ -100,17 +141,98 @@ public sealed record SessionPlan(GoRule Rule, Dogs.Temperament Temperament, IRea
 /// <param name="Set">What was made of the set.</param>
 /// <param name="Next">Where the plan stands now; null when the last step is passed.</param>
 /// <param name="EndSession">Whether the session should end here.</param>
-/// <param name="Reason">Why, in one or two sentences.</param>
+/// <param name="Facts">What its words speak of.</param>
 /// <param name="Basis">What the rule stands on.</param>
-/// <param name="IfStuck">The step's way out, where the dog could not go on.</param>
-public sealed record Decision(SetDecision Set, PlanPosition? Next, bool EndSession, string Reason, Basis Basis, string? IfStuck = null)
+public sealed record Decision(SetDecision Set, PlanPosition? Next, bool EndSession, DecisionFacts Facts, Basis Basis)
 {
     public DecisionKind Kind => Set.Kind;
 }
 
+/// <summary>Why a session is enough for today.</summary>
+public enum EnoughToday
+{
+    /// <summary>It is not.</summary>
+    No,
+
+    /// <summary>Its time is up.</summary>
+    Minutes,
+
+    /// <summary>So many goes are enough.</summary>
+    Goes,
+}
+
+/// <summary>A decision in codes and numbers, as it is kept with its set; the words for it stand in <see cref="ConditioningWords"/>.</summary>
+/// <param name="Made">What was made of the set.</param>
+/// <param name="StepId">The step trained.</param>
+/// <param name="Target">Its target.</param>
+/// <param name="IsFearful">The dog is heeded at its first unsure sign.</param>
+/// <param name="Then">The step begun next: after going over threshold or once this one is passed; null where it stays at this one, or was the plan's last.</param>
+/// <param name="WasLast">The plan's last step is passed.</param>
+/// <param name="Enough">Why the session is enough for today.</param>
+/// <param name="Number">The minutes or goes that are.</param>
+public sealed record DecisionFacts(
+    SetDecision Made,
+    string StepId,
+    int Target,
+    bool IsFearful,
+    string? Then = null,
+    bool WasLast = false,
+    EnoughToday Enough = EnoughToday.No,
+    double Number = 0
+)
+{
+    /// <summary>The step has a way out to offer: the dog could not go on.</summary>
+    public bool OffersWayOut => Made.Kind is DecisionKind.Back or DecisionKind.EndNow;
+}
+
+/// <summary>Why a plan was moved, other than by a person.</summary>
+public enum MoveCause
+{
+    /// <summary>By what was decided after a set.</summary>
+    Decided,
+
+    /// <summary>The dog was worried at wears in a row.</summary>
+    WorriedWears,
+
+    /// <summary>Where to begin was found by trying.</summary>
+    Tried,
+}
+
+/// <summary>Why a plan was moved, in codes and facts; the words stand in <see cref="ConditioningWords"/>.</summary>
+/// <param name="Cause">What moved it.</param>
+public sealed record MoveWhy(MoveCause Cause)
+{
+    /// <summary>What was decided after a set.</summary>
+    public DecisionFacts? Decision { get; init; }
+
+    /// <summary>The step it was moved to.</summary>
+    public string? StepId { get; init; }
+
+    /// <summary>Wears in a row, or steps that were tried.</summary>
+    public int Number { get; init; }
+
+    /// <summary>How many of them went well and at ease.</summary>
+    public int WentWell { get; init; }
+}
+
+/// <summary>Why a session starts lower than its plan stands.</summary>
+/// <param name="Days">Days without training.</param>
+/// <param name="StageStep">The first step of the stage below, where it starts there; null for one target lower.</param>
+public sealed record LongAway(int Days, string? StageStep);
+
 /// <summary>Takes a dog through its plan, set by set.</summary>
 public static class Progression
 {
+    /// <summary>How long ago a device may have begun a session that it sends now (House: a week without a network).</summary>
+    public static readonly TimeSpan LongestAway = TimeSpan.FromDays(7);
+
+    /// <summary>
+    /// Whether a finished set's decision may still be overruled on the pad: nothing has happened since, and the dog did not go over threshold, after which it rests.
+    /// </summary>
+    /// <param name="decision">What was decided; null while the set is open.</param>
+    /// <param name="wentOn">A later set is finished, or something was tapped in it.</param>
+    public static bool CanBeOverruled(DecisionKind? decision, bool wentOn) => decision is not (null or DecisionKind.EndNow) && !wentOn;
+
     /// <summary>Most goes in a set.</summary>
     public const int GoesInSet = GoRules.MostGoes;
 
@@ -252,22 +374,17 @@ public static class Progression
             then is not { } t ? null
             : back is null && next is null ? new(step.Id, t.Target) { Asked = t.Asked }
             : new(steps[t.Step].Id, t.Target, t.WaitDays > 0 ? set.Day.AddDays(t.WaitDays) : null);
-        var enough =
-            made.Kind == DecisionKind.EndNow ? ""
-            : session.Length >= Longest(step.Stage, rules)
-                ? $" {Longest(step.Stage, rules).TotalMinutes:0} minutes are enough for today: end while it wants more."
-            : session.Goes >= rules[GoesInSession] ? $" {session.Goes} goes are enough for today: end while it wants more."
-            : "";
-        var reason = ConditioningWords.Reason(made, start, step.TargetText, back?.Name, next?.Name);
-        if (made.Kind == DecisionKind.Passed && next is null)
-            reason += " That was the last step.";
+        var (enough, number) =
+            made.Kind == DecisionKind.EndNow ? (EnoughToday.No, 0)
+            : session.Length >= Longest(step.Stage, rules) ? (EnoughToday.Minutes, Longest(step.Stage, rules).TotalMinutes)
+            : session.Goes >= rules[GoesInSession] ? (EnoughToday.Goes, session.Goes)
+            : (EnoughToday.No, 0);
         return new Decision(
             made,
             position,
-            made.EndSession || enough != "",
-            reason + enough,
-            BasisOf(made, plan.Rule, rules),
-            made.Kind is DecisionKind.Back or DecisionKind.EndNow ? step.IfStuck : null
+            made.EndSession || enough != EnoughToday.No,
+            new DecisionFacts(made, step.Id, set.Target, start.IsFearful, (back ?? next)?.Id, made.Kind == DecisionKind.Passed && next is null, enough, number),
+            BasisOf(made, plan.Rule, rules)
         );
     }
 
@@ -277,7 +394,7 @@ public static class Progression
     /// <param name="lastTrained">Day of the last session; null for a dog never trained.</param>
     /// <param name="today">Today.</param>
     /// <param name="rules">The numbers that decide.</param>
-    public static (PlanPosition Position, string? Reason) AfterGap(
+    public static (PlanPosition Position, LongAway? Away) AfterGap(
         TrainingPlan plan,
         PlanPosition position,
         DateOnly? lastTrained,
@@ -293,11 +410,11 @@ public static class Progression
         {
             var lower = plan.Steps.Select(s => s.Step).Where(s => s.Stage < step.Stage).Select(s => s.Stage).DefaultIfEmpty(step.Stage).Max();
             var start = plan.Steps.First(s => s.Step.Stage == lower).Step;
-            return (new PlanPosition(start.Id, 0), $"{gap.TotalDays:0} days without training, so one stage lower, at \"{start.Name}\".");
+            return (new PlanPosition(start.Id, 0), new LongAway((int)gap.TotalDays, start.Id));
         }
 
         if (gap > rules[ShortGap] && position.Target > SetStart.EasiestRung)
-            return (position with { Target = position.Target - 1, Asked = null }, $"{gap.TotalDays:0} days without training, so one target lower.");
+            return (position with { Target = position.Target - 1, Asked = null }, new LongAway((int)gap.TotalDays, null));
         return (position, null);
     }
 

@@ -33,7 +33,7 @@ public enum LadderKind
     Context,
 }
 
-/// <summary>What a target of a step asks for. <see cref="ConditioningWords.Target"/> has the words.</summary>
+/// <summary>What a target of a step asks for. <see cref="ConditioningWords"/> has the words.</summary>
 public abstract record StepTarget
 {
     /// <summary>A target as a table has it; null for what is none of its kind.</summary>
@@ -132,17 +132,11 @@ public sealed record Step(
     /// <summary>The shipped step with this id; null where there is none.</summary>
     public static Step? Find(string id) => ById.GetValueOrDefault(id);
 
-    /// <summary>A target in words, such as "3 s", "2 cm", "5 times" or "garden"; −1 to −3 are the easier rungs.</summary>
-    public string TargetText(int target) => target < 0 ? Easier[-target - 1] : ConditioningWords.Target(Targets[target]);
-
     /// <summary>Ids of the gates among steps in order: the last of each stage.</summary>
     internal static HashSet<string> Gates(IEnumerable<Step> steps) => [.. steps.GroupBy(s => s.Stage).Select(g => g.Last().Id)];
 
     /// <summary>A target that the step has: none beyond its last, none below its easiest rung.</summary>
     public int Within(int target) => Math.Clamp(target, SetStart.EasiestRung, TopTarget);
-
-    /// <summary>The same where the hold asked for lies between two targets.</summary>
-    public string TargetText(int target, TimeSpan? asked) => asked is { } hold ? ConditioningWords.Target(new Hold(hold)) : TargetText(target);
 
     /// <summary>The last target that asks for no more than a hold; the first where all ask for more.</summary>
     internal int TargetUpTo(TimeSpan hold) => Math.Max(0, Targets.Count(t => t is Hold h && h.Lasting <= hold) - 1);

@@ -5,11 +5,7 @@ namespace JauntyBadge.Core.Conditioning;
 /// <summary>A step as it stands in one dog's plan, with what was changed for this dog and why.</summary>
 /// <param name="Step">The step, as the school words it.</param>
 /// <param name="Notes">What this dog changes about it, and why.</param>
-/// <param name="Why">Why it is here, or at this place, where not every dog has it so; null where it has.</param>
-public sealed record PlannedStep(Step Step, IReadOnlyList<string> Notes, string? Why = null);
-
-/// <summary>A step that this dog does not need, and why.</summary>
-public sealed record LeftOutStep(Step Step, string Reason);
+public sealed record PlannedStep(Step Step, IReadOnlyList<string> Notes);
 
 /// <summary>A choice between ways of working that holds for this dog.</summary>
 /// <param name="Topic">What it is about.</param>
@@ -54,7 +50,12 @@ internal sealed record Adaptation(
 }
 
 /// <summary>One dog's plan: a school's steps, chosen, ordered and annotated for it.</summary>
-public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Steps, IReadOnlyList<LeftOutStep> LeftOut, IReadOnlyList<Policy> Policies)
+/// <param name="Dog">The dog.</param>
+/// <param name="School">The school.</param>
+/// <param name="Steps">Its steps in order.</param>
+/// <param name="LeftOut">Steps that this dog does not need.</param>
+/// <param name="Policies">The ways of working that hold.</param>
+public sealed record TrainingPlan(DogProfile Dog, School School, IReadOnlyList<PlannedStep> Steps, IReadOnlyList<Step> LeftOut, IReadOnlyList<Policy> Policies)
 {
     private readonly HashSet<string> gates = Step.Gates(Steps.Select(s => s.Step));
 
@@ -74,16 +75,16 @@ public sealed record TrainingPlan(School School, IReadOnlyList<PlannedStep> Step
         foreach (var rule in rules.Where(r => r.Move is not null))
             Move(wanted, rule.Move!, rule.Before!);
         return new TrainingPlan(
+            dog,
             school,
             [
                 .. InNeed(wanted)
                     .Select(s => new PlannedStep(
                         Worded(s, school),
-                        [.. rules.Where(r => (r.Notes ?? []).Concat(r.Move ?? []).Contains(s.Id)).Select(r => r.Text)],
-                        ConditioningWords.WhyHere(s, school, dog)
+                        [.. rules.Where(r => (r.Notes ?? []).Concat(r.Move ?? []).Contains(s.Id)).Select(r => r.Text)]
                     )),
             ],
-            [.. Step.All.Except(wanted).Select(s => new LeftOutStep(s, ConditioningWords.WhyLeftOut(s, school, dog)))],
+            [.. Step.All.Except(wanted)],
             [.. PolicyRow.All.Select(p => p.For(dog, school, chosen?.GetValueOrDefault(p.Topic)))]
         );
     }

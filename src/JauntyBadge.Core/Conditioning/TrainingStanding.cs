@@ -42,6 +42,9 @@ public sealed record TrainingStanding(
     int StepsLeft
 )
 {
+    /// <summary>Days whose sessions count as held lately (House: two weeks, so that a week off does not empty it).</summary>
+    public const int LatelyDays = 14;
+
     /// <summary>Tells how a dog's training stands.</summary>
     /// <param name="plan">Its plan.</param>
     /// <param name="passed">The steps it has passed.</param>

@@ -139,6 +139,13 @@ public sealed record DogProfile
             : $"{Count(years, "year")} {Count(rest, "month")}";
     }
 
+    /// <summary>Why it should be measured again, as it is known now; empty when it need not.</summary>
+    /// <param name="last">Its last measuring set; null where none was begun.</param>
+    /// <param name="today">The practice's day.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public IReadOnlyList<RemeasureCause> MeasureAgain(SetOnRecord? last, DateOnly today, HouseRules rules) =>
+        Remeasure.Causes(last, new SetState(today, BodyMass, Coat), IsGrowing(today), rules);
+
     /// <summary>Whether the head may still grow, so that a fit will not last.</summary>
     public bool IsGrowing(DateOnly today) => BirthDate is { } born && today < born.AddMonths(Breeds.Count == 0 ? 15 : Breeds.Max(b => b.GrowingMonths));
 

@@ -27,16 +27,16 @@ public static class BasketFit
         var basket = gauge.Seated(shape);
         var noseRoom = gauge.NoseRoom(basket.Length);
         var gape = Fitting.Gape.Of(gauge.GapeRad(shape));
-        var words = new FitWords(snout, request);
+        var words = new FitWords(snout, request, judgement, MuzzleType.Basket, gape);
         return new FitAssessment(
-            new Seat(Mm(noseRoom), Mm(noseRoom + margins.Shove), Mm(margins.Shove)),
-            Mm(margins.ChinRoom) + snout.Rules[FitRules.ChinRoom],
+            new Seat(Mm(noseRoom), Mm(noseRoom + margins[CriterionName.Shove]), Mm(margins[CriterionName.Shove])),
+            Mm(margins[CriterionName.ChinRoom]) + snout.Rules[FitRules.ChinRoom],
             gape,
             Mm(gauge.NeededGirth),
-            Mm(margins.Girth),
-            Mm(margins.Width),
+            Mm(margins[CriterionName.Girth]),
+            Mm(margins[CriterionName.Width]),
             double.IsNaN(gauge.Loop) ? null : Mm(gauge.Loop),
-            [.. judgement.Criteria.Select(c => words.Of(c, gape, judgement))],
+            [.. judgement.Criteria.Select(c => words.Of(c))],
             [.. judgement.Unchecked.Select(u => words.Of(u.Name, u.Why, gauge.Loop))],
             Fitting.Gape.Classify(gape, snout.Rules)
         );

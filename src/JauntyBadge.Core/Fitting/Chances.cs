@@ -1,13 +1,15 @@
-using JauntyBadge.Core.Measuring;
+using System.Runtime.CompilerServices;
+using JauntyBadge.Core.Fitting.Criteria;
 
 namespace JauntyBadge.Core.Fitting;
 
 /// <summary>How often each criterion and the whole held over the draws.</summary>
 public sealed class Chances
 {
-    private const int Criteria = 10;
+    /// <summary>A bit for each criterion, and one for what is so large that it is no fit.</summary>
+    private const int Bits = Margins.Count + 1;
 
-    private readonly float[] held = new float[Criteria];
+    private readonly float[] held = new float[Bits];
 
     private Chances(ReadOnlySpan<int> failed, ReadOnlySpan<bool> holds, SnoutDraws draws)
     {
@@ -31,7 +33,7 @@ public sealed class Chances
         Count(draws, Prepare(draws, RequestMm.Of(request, draws.Rules)), BasketMm.Of(basket), request.Hard, new bool[draws.Count]);
 
     /// <summary>The chance of a criterion that is drawn, 0 to 1; null for one that is not.</summary>
-    public double? Of(CriterionName name) => name <= CriterionName.Large ? Math.Round(held[(int)name], 6) : null;
+    public double? Of(CriterionName name) => (int)name < Margins.Count ? Math.Round(held[(int)name], 6) : null;
 
     /// <summary>The draws, each with the request.</summary>
     internal static FitGauge[] Prepare(SnoutDraws? draws, in RequestMm request)
@@ -42,24 +44,24 @@ public sealed class Chances
         return gauges;
     }
 
-    internal static Chances Count<TShape>(SnoutDraws draws, FitGauge[] gauges, in TShape shape, Failing hard, bool[] holds)
+    internal static Chances Count<TShape>(SnoutDraws draws, FitGauge[] gauges, in TShape shape, uint hard, bool[] holds)
         where TShape : struct, IShapeMm
     {
-        Span<int> failed = stackalloc int[Criteria];
+        Span<int> failed = stackalloc int[Bits];
         failed.Clear();
         for (var i = 0; i < gauges.Length; i++)
-            holds[i] = Note(shape.On(gauges[i]).Failing, hard, failed);
+            holds[i] = Note(MissedOn(gauges[i], shape), hard, failed);
         return new Chances(failed, holds, draws);
     }
 
     /// <summary>Whether all that has to hold does so in at least a share of the draws: the same as the chance says, counted no further than it must be.</summary>
-    internal static bool HoldsAtLeast<TShape>(double share, FitGauge[] gauges, in TShape shape, Failing hard)
+    internal static bool HoldsAtLeast<TShape>(double share, FitGauge[] gauges, in TShape shape, uint hard)
         where TShape : struct, IShapeMm
     {
         var (needed, held) = (share * gauges.Length, 0);
         for (var i = 0; i < gauges.Length; i++)
         {
-            if ((shape.On(gauges[i]).Failing & hard) == 0)
+            if ((MissedOn(gauges[i], shape) & hard) == 0)
                 held++;
             if (held >= needed)
                 return true;
@@ -70,10 +72,20 @@ public sealed class Chances
         return held >= needed;
     }
 
-    private static bool Note(Failing failing, Failing hard, Span<int> failed)
+    /// <summary>The criteria missed on one draw.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static uint MissedOn<TShape>(in FitGauge gauge, in TShape shape)
+        where TShape : struct, IShapeMm
     {
-        for (var bits = (int)failing; bits != 0; bits &= bits - 1)
+        var missed = new Missed();
+        shape.On(gauge, ref missed);
+        return missed.Bits;
+    }
+
+    private static bool Note(uint missed, uint hard, Span<int> failed)
+    {
+        for (var bits = missed; bits != 0; bits &= bits - 1)
             failed[System.Numerics.BitOperations.TrailingZeroCount(bits)]++;
-        return (failing & hard) == 0;
+        return (missed & hard) == 0;
     }
 }

@@ -1,10 +1,11 @@
 using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Fitting.Criteria;
 using JauntyBadge.Core.Measuring;
 using UnitsNet;
 
 namespace JauntyBadge.Core.Fitting;
 
-/// <summary>What a muzzle is checked for.</summary>
+/// <summary>What a muzzle is checked for, in the order it is told. Those up to the slip-off are measured, each in a file of its own in Criteria.</summary>
 public enum CriterionName
 {
     Seat,
@@ -12,14 +13,14 @@ public enum CriterionName
     ChinRoom,
     Gape,
     Girth,
+
+    /// <summary>Whether it is too large: hangs below the jaw and swings.</summary>
+    Large,
     Width,
     NeckStrap,
 
     /// <summary>Whether the fastened strap stays behind the head.</summary>
     SlipOff,
-
-    /// <summary>Whether it is too large: hangs below the jaw and swings.</summary>
-    Large,
 
     /// <summary>Whether this type of muzzle may be used for this purpose and head at all.</summary>
     Use,
@@ -129,7 +130,6 @@ public sealed record NotChecked(CriterionName Name, string Reason);
 /// <param name="Fingers">Fingers under the neck strap, 0 to 4.</param>
 /// <param name="FingerThickness">One finger's thickness.</param>
 /// <param name="BiteTier">From tier 3 a shove into the eyes fails instead of warning.</param>
-/// <param name="Shown">The unit the reasons speak in.</param>
 /// <param name="ForeheadStrap">The muzzle's, which decides whether a slip over the head is stopped.</param>
 public sealed record FitRequest(
     FitStyle FitStyle,
@@ -137,16 +137,17 @@ public sealed record FitRequest(
     int Fingers,
     Length FingerThickness,
     BiteTier BiteTier = BiteTier.None,
-    ReadingUnit Shown = ReadingUnit.Mm,
     ForeheadStrap ForeheadStrap = ForeheadStrap.Optional
 )
 {
+    /// <summary>How the reasons are said.</summary>
+    public Writing Writing { get; init; } = Writing.Usual;
+
     /// <summary>Whether an edge that can be pushed past the eye line is a fault rather than a warning.</summary>
     public bool ShoveMustHold => FitStyle == FitStyle.Working || BiteTier >= BiteTier.Injured;
 
     /// <summary>The criteria that have to hold for the whole to hold.</summary>
-    internal Failing Hard =>
-        ~(Failing.Large | (ShoveMustHold ? Failing.None : Failing.Shove) | (ForeheadStrap == ForeheadStrap.None ? Failing.None : Failing.SlipOff));
+    internal uint Hard => MeasuredCriterion.All.Where(c => c.IsHard(this)).Aggregate(Missed.FarTooLarge, (bits, c) => bits | Missed.Bit(c.Name));
 }
 
 /// <summary>A basket judged on a snout.</summary>

@@ -98,49 +98,4 @@ public static class Features
             Feature.QuickClip or Feature.Buckle or Feature.ClipAlone or Feature.TwoClosures => CriterionName.Closure,
             _ => CriterionName.Containment,
         };
-
-    /// <summary>What a model has or has not, in the words of a refusal; what shuts the mouth is fed before it is on.</summary>
-    public static string Words(this Feature feature, MuzzleModel model, bool has) =>
-        model.Type != MuzzleType.Basket && feature is Feature.TreatWay or Feature.OpenFront && !has
-            ? "It holds the mouth shut: treats go in only before it is on."
-            : feature.Words(has);
-
-    /// <summary>The same of any basket.</summary>
-    public static string Words(this Feature feature, bool has) =>
-        (feature, has) switch
-        {
-            (Feature.Basket, true) => "It is a basket.",
-            (Feature.Basket, false) => "It is no basket.",
-            (Feature.Sleeve, _) => "It is a sleeve: it holds the mouth shut.",
-            (Feature.FaceCover, _) => "It is a face cover: it lies on the face itself.",
-            (Feature.DoesNotGive, true) => "It does not give when pressed.",
-            (Feature.DoesNotGive, false) => "It gives when pressed.",
-            (Feature.Sturdy, true) => "It is sturdy.",
-            (Feature.Sturdy, false) => "It is soft and compresses.",
-            (Feature.Metal, true) => "It is metal.",
-            (Feature.Metal, false) => "It is not metal.",
-            (Feature.Soft, true) => "It is soft at the edges.",
-            (Feature.Soft, false) => "It is hard at the edges.",
-            (Feature.ForeheadStrap, true) => "It takes a forehead strap.",
-            (Feature.ForeheadStrap, false) => "No forehead strap can be fitted.",
-            (Feature.CollarLink, true) => "It links to the collar.",
-            (Feature.CollarLink, false) => "It has no link to the collar.",
-            (Feature.FrontBar, true) => "It has a front bar.",
-            (Feature.FrontBar, false) => "It has no front bar, so front teeth can reach someone.",
-            (Feature.ClosedFront, true) => "Its front is closed.",
-            (Feature.ClosedFront, false) => "Its front is open.",
-            (Feature.OpenFront, true) => "Its front is open.",
-            (Feature.OpenFront, false) => "Its front is closed.",
-            (Feature.TreatWay, true) => "Treats go through.",
-            (Feature.TreatWay, false) => "No treat goes through it.",
-            (Feature.QuickClip, true) => "It has a quick clip.",
-            (Feature.QuickClip, false) => "It has no quick clip.",
-            (Feature.Buckle, true) => "It has a buckle.",
-            (Feature.Buckle, false) => "It has no buckle.",
-            (Feature.ClipAlone, true) => "A quick clip alone holds it.",
-            (Feature.ClipAlone, false) => "More than a clip holds it.",
-            (Feature.TwoClosures, true) => "It has two closures.",
-            (Feature.TwoClosures, false) => "It has one closure only.",
-            _ => throw new ArgumentOutOfRangeException(nameof(feature)),
-        };
 }

@@ -1,71 +1,15 @@
 using System.Runtime.CompilerServices;
+using JauntyBadge.Core.Fitting.Criteria;
 using JauntyBadge.Core.Measuring;
 
 namespace JauntyBadge.Core.Fitting;
 
-/// <summary>The criteria as bits, for counting over many draws.</summary>
-[Flags]
-internal enum Failing
-{
-    None = 0,
-    Seat = 1,
-    Shove = 2,
-    ChinRoom = 4,
-    Gape = 8,
-    Girth = 16,
-    Width = 32,
-    NeckStrap = 64,
-    SlipOff = 128,
-
-    /// <summary>Large: it hangs and swings.</summary>
-    Large = 256,
-
-    /// <summary>So large that it is no fit.</summary>
-    FarTooLarge = 512,
-}
-
-/// <summary>
-/// By how many mm each criterion holds, negative when missed; NaN where a number for it is missing, infinite where it does not concern the
-/// muzzle. The one arithmetic of the fit: verdict, sentence, chance, remedy and order sheet are made from it.
-/// </summary>
-internal readonly record struct Margins(
-    double Seat,
-    double Shove,
-    double ChinRoom,
-    double Gape,
-    double Girth,
-    double Width,
-    double NeckStrap,
-    double SlipOff,
-    double Large,
-    double FarTooLarge
-)
-{
-    /// <summary>Doubles of numbers that meet a bound exactly may land this far beyond it.</summary>
-    public const double Slack = 1e-9;
-
-    /// <summary>Whether a margin is missed; what cannot be told is not.</summary>
-    public static bool IsMissed(double margin) => margin < -Slack;
-
-    /// <summary>The criteria missed.</summary>
-    public Failing Failing =>
-        (IsMissed(Seat) ? Failing.Seat : 0)
-        | (IsMissed(Shove) ? Failing.Shove : 0)
-        | (IsMissed(ChinRoom) ? Failing.ChinRoom : 0)
-        | (IsMissed(Gape) ? Failing.Gape : 0)
-        | (IsMissed(Girth) ? Failing.Girth : 0)
-        | (IsMissed(Width) ? Failing.Width : 0)
-        | (IsMissed(NeckStrap) ? Failing.NeckStrap : 0)
-        | (IsMissed(SlipOff) ? Failing.SlipOff : 0)
-        | (IsMissed(Large) ? Failing.Large : 0)
-        | (IsMissed(FarTooLarge) ? Failing.FarTooLarge : 0);
-}
-
 /// <summary>The inner shape of a size, in plain mm, that can be held against a snout.</summary>
 internal interface IShapeMm
 {
-    /// <summary>The margins of this shape on what it is held against.</summary>
-    Margins On(in FitGauge gauge);
+    /// <summary>Hands the margins of this shape on what it is held against to whatever takes them.</summary>
+    void On<TTaker>(in FitGauge gauge, ref TTaker taker)
+        where TTaker : struct, ITakesMargins;
 }
 
 /// <summary>The numbers of the fit in plain mm.</summary>
@@ -138,15 +82,8 @@ internal readonly record struct RequestMm(
 /// <summary>One snout with a request: what every muzzle is held against, as a workpiece against a gauge.</summary>
 internal readonly struct FitGauge
 {
-    private readonly double eye,
-        width,
-        girth,
-        headGirth;
+    private readonly double width;
     private readonly BoxMm box;
-    private readonly JawTurn jaw;
-    private readonly Pose closed,
-        open;
-    private readonly double monotoneUpTo;
     private readonly RequestMm request;
     private readonly FitRulesMm rules;
 
@@ -159,18 +96,34 @@ internal readonly struct FitGauge
     {
         (this.request, rules) = (request, request.Rules);
         this.box = box ?? new BoxMm(snout.Width + rules.BoxSpareWidth, 1);
-        (eye, width, girth, headGirth) = (snout.Eye, snout.Width, snout.Girth, snout.HeadGirth);
-        jaw = new JawTurn(snout);
-        (closed, open, monotoneUpTo) = (jaw.At(0, 1), jaw.At(request.NeededSin, request.NeededCos), jaw.MonotoneUpTo);
-        (Low, High) = (rules.Scaled(request.Low, eye), rules.Scaled(request.High, eye));
+        (Eye, width, SnoutGirth, HeadGirth) = (snout.Eye, snout.Width, snout.Girth, snout.HeadGirth);
+        Jaw = new JawTurn(snout);
+        (Closed, Open, MonotoneUpTo) = (Jaw.At(0, 1), Jaw.At(request.NeededSin, request.NeededCos), Jaw.MonotoneUpTo);
+        (Low, High) = (rules.Scaled(request.Low, Eye), rules.Scaled(request.High, Eye));
         NeededGirth = snout.GirthAt(Math.Sqrt((1 - request.NeededCos) / 2));
         Loop = NeckStrap.LoopMm(snout.Neck, request.Fingers, request.Finger);
         MarkedFor = marked ?? Loop;
-        EdgeLeast = rules.Scaled(rules.SleeveEyeRoom, eye);
+        EdgeLeast = rules.Scaled(rules.SleeveEyeRoom, Eye);
     }
+
+    /// <summary>The eye line, the closed girth and the girth of the head.</summary>
+    public readonly double Eye,
+        SnoutGirth,
+        HeadGirth;
+
+    /// <summary>The jaw, closed and opened as far as it has to be.</summary>
+    public readonly JawTurn Jaw;
+    public readonly Pose Closed,
+        Open;
+
+    /// <summary>Over a floor that does not rise and ends here or before, opening further never makes more room.</summary>
+    public readonly double MonotoneUpTo;
 
     /// <summary>The numbers it judges by.</summary>
     public FitRulesMm Rules => rules;
+
+    /// <summary>The opening that is needed, radians.</summary>
+    public double NeededRad => request.NeededRad;
 
     /// <summary>Least and greatest nose and eye room.</summary>
     public double Low { get; }
@@ -193,74 +146,76 @@ internal readonly struct FitGauge
     public double SpareWidth(in BasketMm basket) => basket.WidthRear - width;
 
     /// <summary>From the edge of a tube to the eye line.</summary>
-    public double EdgeRoom(in TubeMm tube) => eye - tube.Length;
+    public double EdgeRoom(in TubeMm tube) => Eye - tube.Length;
 
     /// <summary>Nose room with any misfit shared evenly between nose and eyes.</summary>
-    public double NoseRoom(double length) => (Low + High) / 2 + (length - eye) / 2;
+    public double NoseRoom(double length) => (Low + High) / 2 + (length - Eye) / 2;
 
     /// <summary>The basket as it stands on this snout: what its chart does not tell is assumed.</summary>
     public BasketMm Seated(in BasketMm basket) => basket.On(box);
 
-    /// <summary>The margins of a basket.</summary>
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public Margins Of(in BasketMm basket) => basket.Box ? OfShape(basket.On(box)) : OfShape(basket);
-
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private Margins OfShape(in BasketMm basket)
+    /// <summary>The margins of a muzzle.</summary>
+    public Margins Of<TShape>(in TShape shape)
+        where TShape : struct, IShapeMm
     {
-        var floor = new FloorLine(basket, NoseRoom(basket.Length));
-        var spare = SpareWidth(basket);
-
-        // Over a floor that does not rise, the needed opening itself tells what the way there would.
-        var gape = (floor.Slope <= 0 && floor.RearX <= monotoneUpTo ? open.Room(floor) : jaw.LeastRoom(floor, request.NeededRad)) - rules.FloorClearance;
-        return new Margins(
-            (High - Low) / 2 - Math.Abs(basket.Length - eye) / 2,
-            eye - basket.Length,
-            closed.Room(floor) - rules.ChinRoom,
-            gape,
-            basket.OpeningGirth - NeededGirth,
-            Math.Min(spare - rules.WidthLow, rules.WidthHigh - spare),
-            StrapSetting.LowMarginMm(Loop, basket.StrapMin, basket.StrapMax, basket.Pitch),
-            headGirth - basket.SetLoop(MarkedFor),
-            Large(gape, basket.OpeningGirth, 1),
-            Large(gape, basket.OpeningGirth, rules.NoFitBeyond)
-        );
+        var margins = new Margins();
+        shape.On(this, ref margins);
+        return margins;
     }
 
-    /// <summary>By how many mm a basket is not too large, times the excess allowed: in room under the jaw, and around.</summary>
-    private double Large(double gape, double opening, double times) =>
-        Math.Min(rules.LargeRoom * times - gape, NeededGirth * (1 + rules.LargeGirthExcess * times) - opening);
+    /// <summary>The margins of a basket.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public void Measure<TTaker>(in BasketMm basket, ref TTaker taker)
+        where TTaker : struct, ITakesMargins
+    {
+        if (basket.Box)
+            MeasureShape(basket.On(box), ref taker);
+        else
+            MeasureShape(basket, ref taker);
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private void MeasureShape<TTaker>(in BasketMm basket, ref TTaker taker)
+        where TTaker : struct, ITakesMargins
+    {
+        var floor = new FloorLine(basket, NoseRoom(basket.Length));
+        var gape = MouthOpens.Margin(this, floor);
+        taker.Take(CriterionName.Seat, Criteria.Seat.Margin(this, basket));
+        taker.Take(CriterionName.Shove, Shove.Margin(this, basket));
+        taker.Take(CriterionName.ChinRoom, ChinRoom.Margin(this, floor));
+        taker.Take(CriterionName.Gape, gape);
+        taker.Take(CriterionName.Girth, Girth.Margin(this, basket));
+        taker.Take(CriterionName.Large, Large.Margin(this, basket.OpeningGirth, gape, 1));
+        taker.Take(CriterionName.Width, Width.Margin(this, basket));
+        taker.Take(CriterionName.NeckStrap, NeckStrapLoop.Margin(this, basket.StrapMin, basket.StrapMax, basket.Pitch));
+        taker.Take(CriterionName.SlipOff, SlipOff.Margin(this, basket.SetLoop(MarkedFor)));
+        taker.TakeFarTooLarge(Large.Margin(this, basket.OpeningGirth, gape, rules.NoFitBeyond));
+    }
 
     /// <summary>The widest opening in a basket, radians.</summary>
     public double GapeRad(in BasketMm shape)
     {
         var basket = shape.On(box);
-        return jaw.WidestRad(new FloorLine(basket, NoseRoom(basket.Length)), rules.FloorClearance, FitRules.WidestGape.Ours.Radians);
+        return Jaw.WidestRad(new FloorLine(basket, NoseRoom(basket.Length)), rules.FloorClearance, FitRules.WidestGape.Ours.Radians);
     }
 
     /// <summary>The margins of a sleeve or face cover: its edge from the eye, its girth range, its strap.</summary>
-    public Margins Of(in TubeMm tube)
+    public void Measure<TTaker>(in TubeMm tube, ref TTaker taker)
+        where TTaker : struct, ITakesMargins
     {
-        const double None = double.PositiveInfinity;
-        return new Margins(
-            EdgeRoom(tube) - EdgeLeast,
-            None,
-            None,
-            None,
-            Math.Min(girth - tube.GirthMin, tube.GirthMax - girth),
-            None,
-            StrapSetting.LowMarginMm(Loop, tube.StrapMin, tube.StrapMax, tube.Pitch),
-            headGirth - tube.SetLoop(MarkedFor),
-            None,
-            None
-        );
+        taker.Take(CriterionName.Seat, Criteria.Seat.Margin(this, tube));
+        taker.Take(CriterionName.Girth, Girth.Margin(this, tube));
+        taker.Take(CriterionName.NeckStrap, NeckStrapLoop.Margin(this, tube.StrapMin, tube.StrapMax, tube.Pitch));
+        taker.Take(CriterionName.SlipOff, SlipOff.Margin(this, tube.SetLoop(MarkedFor)));
     }
 }
 
 /// <summary>A sleeve or face cover in plain mm.</summary>
 internal readonly record struct TubeMm(double Length, double GirthMin, double GirthMax, double StrapMin, double StrapMax, double Pitch = 0) : IShapeMm
 {
-    public Margins On(in FitGauge gauge) => gauge.Of(this);
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public void On<TTaker>(in FitGauge gauge, ref TTaker taker)
+        where TTaker : struct, ITakesMargins => gauge.Measure(this, ref taker);
 
     /// <summary>The loop its strap is set to for a loop needed; the needed one where the chart gives no range or it is out of it.</summary>
     public double SetLoop(double needed) => StrapSetting.NearestMm(needed, StrapMin, StrapMax, Pitch) is var set && double.IsNaN(set) ? needed : set;

@@ -214,17 +214,6 @@ public static class FitRules
             _ => null,
         };
 
-    /// <summary>What has to be said on the spot of a sleeve or face cover; null for a basket.</summary>
-    public static string? Caution(MuzzleType type, HouseRules rules) =>
-        type switch
-        {
-            MuzzleType.Sleeve =>
-                $"It holds the mouth shut: the dog cannot pant, drink or vomit in it, and front teeth can still nip. {rules[SleeveCap].TotalMinutes:0} minutes at most, watched all the time, never in warmth or training; under sedation only by the clinic's own staff.",
-            MuzzleType.FaceCover =>
-                $"It lies on the face itself and holds the mouth shut. {rules[CoverCap].TotalMinutes:0} minutes at most, cool and watched all the time, never in warmth. Off at any sign of breathing trouble.",
-            _ => null,
-        };
-
     /// <summary>The opening a class begins at.</summary>
     public static Angle From(GapeClass gape, HouseRules rules) =>
         gape switch

@@ -79,7 +79,9 @@ public readonly record struct FitScore(double Comfort, double Safety, double Fee
     internal static FitScore Of(
         MuzzleModel model,
         MuzzleSize size,
-        in Margins margins,
+        double seat,
+        double shove,
+        double large,
         double gapeRad,
         double seatHalf,
         double seen,
@@ -89,8 +91,8 @@ public readonly record struct FitScore(double Comfort, double Safety, double Fee
     {
         var yawn = Math.Min(1, gapeRad / rules[FitRules.Yawn].Radians);
         var light = mostMass is { } most && size.Mass is { } mass ? Math.Clamp(1 - mass / most, 0, 1) : rules[Unknown];
-        var centred = seatHalf > 0 ? Math.Clamp(margins.Seat / seatHalf, 0, 1) : One(margins.Seat >= 0);
-        var snug = model.Type == MuzzleType.Basket ? Math.Clamp(margins.Large / rules[FitRules.LargeRoom].Millimeters, 0, 1) : 1;
+        var centred = seatHalf > 0 ? Math.Clamp(seat / seatHalf, 0, 1) : One(seat >= 0);
+        var snug = model.Type == MuzzleType.Basket ? Math.Clamp(large / rules[FitRules.LargeRoom].Millimeters, 0, 1) : 1;
         return new FitScore(
             (yawn + Softness(model.Material, rules) + light + centred + snug) / 5,
             (
@@ -99,7 +101,7 @@ public readonly record struct FitScore(double Comfort, double Safety, double Fee
                 + Strap(model.ForeheadStrap, rules)
                 + One(model.CollarLink)
                 + Closing(model.Closure, rules)
-                + One(margins.Shove >= 0)
+                + One(shove >= 0)
                 + seen
             ) / 7,
             (Treats(model, rules) + yawn) / 2

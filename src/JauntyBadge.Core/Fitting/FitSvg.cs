@@ -22,7 +22,7 @@ public static class FitSvg
     {
         if (fits.Count is 0 or > 2)
             throw new ArgumentException("One or two muzzles are drawn over each other.", nameof(fits));
-        var shown = fits[0].Question.Shown;
+        var writing = fits[0].Question.Writing;
         var drawings = fits.Select(FitDrawing.Of).ToList();
         var head = drawings[0].Head;
         var side = new XElement(
@@ -42,14 +42,14 @@ public static class FitSvg
         foreach (var dimension in drawings[0].Dimensions)
         {
             side.Add(Line([dimension.From, dimension.To], false, Inks[0], 0.4, "none"));
-            side.Add(Text(dimension.From.X, dimension.From.Y - 1.5, $"{Words(dimension.Name)} {dimension.Value.Show(shown)}", Inks[0]));
+            side.Add(Text(dimension.From.X, dimension.From.Y - 1.5, $"{Words(dimension.Name)} {writing.Length(dimension.Value)}", Inks[0]));
         }
 
         // Of two over each other only the first bears its size, as in the side view.
         foreach (var dimension in drawings[0].SectionDimensions.Where(d => d.Name.StartsWith("basket", StringComparison.Ordinal)))
         {
             section.Add(Line([dimension.From, dimension.To], false, Inks[0], 0.4, "none"));
-            section.Add(Text(dimension.From.X + 1.5, (dimension.From.Y + dimension.To.Y) / 2 - 1.5, dimension.Value.Show(shown), Inks[0]));
+            section.Add(Text(dimension.From.X + 1.5, (dimension.From.Y + dimension.To.Y) / 2 - 1.5, writing.Length(dimension.Value), Inks[0]));
         }
 
         var points = head.Head.Append(head.Jaw).Concat(drawings.SelectMany(d => d.Basket)).SelectMany(s => s.Points).ToList();

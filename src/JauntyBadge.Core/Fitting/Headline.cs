@@ -5,8 +5,9 @@ namespace JauntyBadge.Core.Fitting;
 /// <summary>The answer about one muzzle in one line. What stands in it is read without what stands below it.</summary>
 /// <param name="Chance">How sure, such as "96 %"; null where it is out or was not drawn. Never 100 %.</param>
 /// <param name="Says">The verdict in words, with what it does not cover.</param>
-/// <param name="Unchecked">What could not be checked, short; null when everything was.</param>
-public sealed record Headline(string? Chance, string Says, string? Unchecked)
+/// <param name="Unchecked">What could not be checked; null when everything was.</param>
+/// <param name="First">The first of it, in a word or two; null when everything was.</param>
+public sealed record Headline(string? Chance, string Says, string? Unchecked, string? First = null)
 {
     public static readonly Grounded<double> EvenChance = new(
         "fit.even-chance",
@@ -18,12 +19,20 @@ public sealed record Headline(string? Chance, string Says, string? Unchecked)
     /// <summary>The line for a judged muzzle.</summary>
     public static Headline Of(RankedFit fit)
     {
-        var (shown, rules) = (fit.Question.Shown, fit.Question.Rules);
-        var left = string.Join(" and ", fit.NotChecked.Select(n => Words(n.Name)).Distinct());
+        var (writing, rules) = (fit.Question.Writing, fit.Question.Rules);
+        var notChecked = fit.NotChecked.Select(n => n.Name).Order().Select(FittingWords.Within).Distinct().ToList();
+        var (left, first) = (string.Join(" and ", notChecked), notChecked.FirstOrDefault());
         var missing = left == "" ? null : $"{left} not checked";
         var decided = fit.Deciding;
         if (fit.Verdict == Verdict.Out)
-            return new(null, decided.Margin is { } miss ? $"out by {(-miss).Show(shown)}, {Words(decided.Name)}" : $"out: {Words(decided.Name)}", missing);
+            return new(
+                null,
+                decided.Margin is { } miss
+                    ? $"out by {writing.Length(-miss)}, {FittingWords.Within(decided.Name)}"
+                    : $"out: {FittingWords.Within(decided.Name)}",
+                missing,
+                first
+            );
 
         var sure =
             fit.Chance is null ? ""
@@ -33,29 +42,11 @@ public sealed record Headline(string? Chance, string Says, string? Unchecked)
             fit.Model.Type != MuzzleType.Basket
                 ? $"right in size; the mouth held shut, for {FitRules.Cap(fit.Model.Type, rules)!.Value.TotalMinutes:0} watched minutes at most"
             : fit.Chance < rules[EvenChance] ? "more likely it does not fit"
-            : fit.Verdict == Verdict.Fits ? $"fits, {fit.TightestMargin.Show(shown)} to spare"
+            : fit.Verdict == Verdict.Fits ? $"fits, {writing.Length(fit.TightestMargin)} to spare"
             : decided.Margin is null ? "fits with a line overruled"
-            : fit.Warns ? $"fits with a warning: {Words(decided.Name)}"
+            : fit.Warns ? $"fits with a warning: {FittingWords.Within(decided.Name)}"
             : decided.Margin.Value.Millimeters >= rules[FitRules.Marginal].Millimeters * fit.Snout.SmallDogScale ? "just fits, resting on what was not read"
-            : $"just fits, {decided.Margin.Value.Show(shown)} to spare";
-        return new(fit.Chance is { } chance ? Percent(chance) : null, sure + says + (missing is null ? "" : $" · {missing}"), missing);
+            : $"just fits, {writing.Length(decided.Margin.Value)} to spare";
+        return new(fit.Chance is { } chance ? Writing.Percent(chance) : null, sure + says + (missing is null ? "" : $" · {missing}"), missing, first);
     }
-
-    /// <summary>A chance as a whole percent that never claims certainty it has not.</summary>
-    public static string Percent(double chance) =>
-        chance > 0.99 ? ">99 %"
-        : chance < 0.01 ? "<1 %"
-        : $"{Math.Round(chance * 100, MidpointRounding.AwayFromZero):0} %";
-
-    private static string Words(CriterionName name) =>
-        name switch
-        {
-            CriterionName.ChinRoom => "chin room",
-            CriterionName.NeckStrap => "neck strap",
-            CriterionName.SlipOff => "slip-off",
-            CriterionName.Shove => "it can be pushed into the eyes",
-            CriterionName.Large => "it hangs and swings",
-            CriterionName.Width => "width",
-            _ => name.ToString().ToLowerInvariant(),
-        };
 }

@@ -1,3 +1,4 @@
+using JauntyBadge.Core.Fitting.Criteria;
 using JauntyBadge.Core.Measuring;
 
 namespace JauntyBadge.Core.Fitting;
@@ -92,71 +93,69 @@ internal sealed class Judgement
 /// <summary>Judges muzzles on one snout for one request: the only place where a margin becomes an outcome.</summary>
 internal sealed class FitJudge
 {
-    private const double None = double.NaN;
-    private const double Never = double.PositiveInfinity;
+    /// <summary>No such number.</summary>
+    public const double None = double.NaN;
 
-    private static readonly ModelLength BoxDepth = new(BasketModel.NoDepth, Provenance.Assumed, new(OriginKind.BasketDepth));
+    /// <summary>It can only warn.</summary>
+    public const double Never = double.PositiveInfinity;
 
-    private readonly SnoutModel snout;
-    private readonly FitRequest request;
-    private readonly FitRulesMm rules;
+    public static readonly ModelLength BoxDepth = new(BasketModel.NoDepth, Provenance.Assumed, new(OriginKind.BasketDepth));
+
     private readonly double surelyFrom;
-    private readonly ModelLength? assumedHeight,
-        assumedWidth,
-        assumedGirth;
 
     public FitJudge(SnoutModel snout, FitRequest request)
     {
-        (this.snout, this.request) = (snout, request);
+        (Snout, Request) = (snout, request);
         Gauge = new FitGauge(SnoutMm.Of(snout), RequestMm.Of(request, snout.Rules));
-        rules = Gauge.Rules;
-        surelyFrom = rules.Marginal * snout.SmallDogScale;
+        surelyFrom = Gauge.Rules.Marginal * snout.SmallDogScale;
         static ModelLength? IfAssumed(ModelLength number) => number.Provenance == Provenance.Assumed ? number : null;
-        (assumedHeight, assumedWidth, assumedGirth) = (IfAssumed(snout.Height), IfAssumed(snout.Width), IfAssumed(snout.Girth));
+        (AssumedHeight, AssumedWidth, AssumedGirth) = (IfAssumed(snout.Height), IfAssumed(snout.Width), IfAssumed(snout.Girth));
     }
 
+    public SnoutModel Snout { get; }
+
+    public FitRequest Request { get; }
+
     public FitGauge Gauge { get; }
+
+    /// <summary>The snout's numbers, where they were assumed.</summary>
+    public ModelLength? AssumedHeight { get; }
+
+    public ModelLength? AssumedWidth { get; }
+
+    public ModelLength? AssumedGirth { get; }
 
     /// <summary>Judges a basket.</summary>
     /// <param name="shape">Its inner shape.</param>
     /// <param name="strap">Its forehead strap, which decides whether a slip over the head is stopped.</param>
     public Judgement Judge(in BasketMm shape, ForeheadStrap strap)
     {
-        var margins = Gauge.Of(shape);
-        var basket = Gauge.Seated(shape);
-        var depth = basket.Box ? BoxDepth : assumedHeight;
-        var found = new Found();
-        found.Add(MustHold(CriterionName.Seat, Gauge.NoseRoom(basket.Length), Gauge.Low, Gauge.High, margins.Seat));
-        found.Add(Shove(margins.Shove));
-        found.Add(MustHold(CriterionName.ChinRoom, margins.ChinRoom + rules.ChinRoom, rules.ChinRoom, None, margins.ChinRoom, depth));
-        found.Add(MustHold(CriterionName.Gape, margins.Gape + rules.FloorClearance, rules.FloorClearance, None, margins.Gape, depth));
-        found.Add(MustHold(CriterionName.Girth, basket.OpeningGirth, Gauge.NeededGirth, None, margins.Girth, assumedGirth));
-        found.Add(Large(margins));
-        if (basket.Box)
-            found.Leave(CriterionName.Width, WhyUnchecked.ShapeAssumed);
-        else
-            found.Add(MustHold(CriterionName.Width, Gauge.SpareWidth(basket), rules.WidthLow, rules.WidthHigh, margins.Width, assumedWidth));
-        AddStrap(ref found, margins, basket.StrapMin, basket.StrapMax, basket.SetLoop(Gauge.MarkedFor), strap);
-        return found.Judged(margins);
+        var basket = new BasketCase(this, Gauge.Seated(shape), Gauge.Of(shape), strap);
+        var looked = new Looked(Margins.Count);
+        foreach (var criterion in MeasuredCriterion.All)
+            looked.Add(criterion, criterion.Of(basket));
+        return looked.Judged(basket.Margins);
     }
 
     /// <summary>Judges a sleeve or face cover. It holds the mouth shut, so that it never comes out as a plain fit.</summary>
     public Judgement Judge(in TubeMm tube, ForeheadStrap strap)
     {
-        var margins = Gauge.Of(tube);
-        var found = new Found();
-        found.Add(MustHold(CriterionName.Seat, Gauge.EdgeRoom(tube), Gauge.EdgeLeast, None, margins.Seat));
-        found.Add(MustHold(CriterionName.Girth, snout.Girth.Mm, tube.GirthMin, tube.GirthMax, margins.Girth, assumedGirth));
-        found.Add(new(CriterionName.Gape, Outcome.Warning, None, None, None, None, Never));
-        found.Add(new(CriterionName.Heat, Outcome.Warning, None, None, None, None, Never));
-        AddStrap(ref found, margins, tube.StrapMin, tube.StrapMax, tube.SetLoop(Gauge.MarkedFor), strap);
-        return found.Judged(margins);
+        var of = new TubeCase(this, tube, Gauge.Of(tube), strap);
+        var looked = new Looked(Margins.Count + 1);
+        foreach (var criterion in MeasuredCriterion.All)
+            looked.Add(criterion, criterion.Of(of));
+        looked.Add(Warned(CriterionName.Heat));
+        return looked.Judged(of.Margins);
     }
 
-    private static double OnBound(double margin) => Math.Abs(margin) <= Margins.Slack ? 0 : margin;
+    /// <summary>A margin that meets its bound to the rounding of doubles is on it.</summary>
+    public static double OnBound(double margin) => Math.Abs(margin) <= Margins.Slack ? 0 : margin;
+
+    /// <summary>A warning that no number tells.</summary>
+    public static JudgedCriterion Warned(CriterionName name) => new(name, Outcome.Warning, None, None, None, None, Never);
 
     /// <summary>A bound that has to hold: beyond it missed; within the tape's doubt of it, or resting on an assumed number, it just holds.</summary>
-    private JudgedCriterion MustHold(CriterionName name, double value, double low, double high, double margin, ModelLength? restsOn = null)
+    public JudgedCriterion MustHold(CriterionName name, double value, double low, double high, double margin, ModelLength? restsOn = null)
     {
         var outcome =
             Margins.IsMissed(margin) ? Outcome.Missed
@@ -165,71 +164,25 @@ internal sealed class FitJudge
         return new(name, outcome, value, low, high, OnBound(margin), OnBound(margin), restsOn);
     }
 
-    /// <summary>Pushed back until the nose touches: a fault where the dog will push, a warning otherwise.</summary>
-    private JudgedCriterion Shove(double margin)
-    {
-        var outcome =
-            !Margins.IsMissed(margin) ? Outcome.Holds
-            : request.ShoveMustHold ? Outcome.Missed
-            : Outcome.Warning;
-        return new(CriterionName.Shove, outcome, OnBound(margin), 0, None, OnBound(margin), request.ShoveMustHold ? OnBound(margin) : Never);
-    }
-
-    /// <summary>Too large: a warning, and no fit far beyond it.</summary>
-    private JudgedCriterion Large(in Margins margins)
-    {
-        var (most, far) = (OnBound(margins.Large), OnBound(margins.FarTooLarge));
-        var outcome =
-            far < 0 ? Outcome.Missed
-            : most < 0 ? Outcome.Warning
-            : Outcome.Holds;
-        return new(CriterionName.Large, outcome, margins.Gape, None, rules.LargeRoom, far < 0 ? far : most, far);
-    }
-
-    private void AddStrap(ref Found found, in Margins margins, double shortest, double longest, double set, ForeheadStrap strap)
-    {
-        if (double.IsNaN(Gauge.Loop))
-            found.Leave(CriterionName.NeckStrap, snout.NeckGirth is null ? WhyUnchecked.NeckNotRead : WhyUnchecked.NeckTooThin);
-        else if (double.IsNaN(margins.NeckStrap))
-            found.Leave(CriterionName.NeckStrap, WhyUnchecked.StrapRangeNotGiven);
-        else
-            found.Add(MustHold(CriterionName.NeckStrap, Gauge.Loop, shortest, longest, margins.NeckStrap));
-
-        if (double.IsNaN(set))
-            found.Leave(CriterionName.SlipOff, WhyUnchecked.NeckNotRead);
-        else if (double.IsNaN(margins.SlipOff))
-            found.Leave(CriterionName.SlipOff, WhyUnchecked.HeadNotRead);
-        else
-            found.Add(SlipOff(margins.SlipOff, set, strap));
-    }
-
-    /// <summary>Whether the loop as it will be set could come over the head; a forehead strap stops that.</summary>
-    private JudgedCriterion SlipOff(double margin, double set, ForeheadStrap strap)
-    {
-        var holds = MustHold(CriterionName.SlipOff, set, None, set + margin, margin);
-        return strap == ForeheadStrap.None
-            ? holds
-            : holds with
-            {
-                Outcome = holds.Outcome == Outcome.Missed ? Outcome.Warning : holds.Outcome,
-                ToMissed = Never,
-            };
-    }
-
     /// <summary>What was found so far of one muzzle.</summary>
-    private struct Found()
+    /// <param name="most">How many criteria it can have.</param>
+    private struct Looked(int most)
     {
-        private const int Most = 9;
-
-        private readonly JudgedCriterion[] criteria = new JudgedCriterion[Most];
+        private readonly JudgedCriterion[] criteria = new JudgedCriterion[most];
         private int count;
         private List<(CriterionName, WhyUnchecked)>? left;
 
-        public void Add(in JudgedCriterion criterion) => criteria[count++] = criterion;
+        public void Add(MeasuredCriterion criterion, in Found found)
+        {
+            if (found.Judged is { } judged)
+                Add(judged);
+            else if (found.Why is { } why)
+                (left ??= []).Add((criterion.Name, why));
+        }
 
-        public void Leave(CriterionName name, WhyUnchecked why) => (left ??= []).Add((name, why));
+        public void Add(in JudgedCriterion judged) => criteria[count++] = judged;
 
         public readonly Judgement Judged(in Margins margins) =>
-            new(count == Most ? criteria : criteria[..count], (IReadOnlyList<(CriterionName, WhyUnchecked)>?)left ?? [], margins);
+            new(count == criteria.Length ? criteria : criteria[..count], (IReadOnlyList<(CriterionName, WhyUnchecked)>?)left ?? [], margins);
     }
 }

@@ -36,6 +36,9 @@ public sealed record BriefQuestion
 
     /// <summary>Lines the fitter overruled, by id, each with a note.</summary>
     public IReadOnlyDictionary<string, string> Overruled { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>How its lines are said.</summary>
+    public Writing Writing { get; init; } = Writing.Usual;
 }
 
 /// <summary>One thing the brief asks for, with its reason.</summary>
@@ -136,22 +139,23 @@ public sealed record MuzzleBrief
         var gape = rules.Where(r => r.Overruled is null).Max(r => r.Rule.Gape) ?? GapeClass.Closed;
         rules.RemoveAll(r => r.Rule.Gape < gape && r.Overruled is null);
 
-        var style = FitStyleFor(dog, uses, question.FitStyle);
+        var words = new FittingWords(question.Writing);
+        var style = FitStyleFor(dog, uses, question.FitStyle, words);
         var fingers = question.Fingers ?? FitRules.Fingers(style.FitStyle);
-        var mass = Weight(dog, Note("weight"), question.Rules);
-        var sight = Sight(question, Note("visibility"));
+        var mass = Weight(dog, Note("weight"), question.Rules, words);
+        var sight = Sight(question, Note("visibility"), words);
         List<BriefLine> lines =
         [
             .. rules.Select(r => new BriefLine(r.Rule.Id, r.Rule.Topic, r.Rule.Says, r.Rule.Reason, r.Rule.Basis, r.Rule.Demand, r.Overruled, r.Rule.Hard)),
         ];
-        lines.Insert(lines.FindLastIndex(l => l.Topic == BriefTopic.Mouth) + 1, Tier(dog.BiteTier));
+        lines.Insert(lines.FindLastIndex(l => l.Topic == BriefTopic.Mouth) + 1, Tier(dog.BiteTier, words));
         lines.Add(style.Line);
         lines.Add(
             new BriefLine(
                 "fingers",
                 BriefTopic.NeckStrap,
-                $"{NeckStrap.FingersInWords(fingers)} under it" is var says ? char.ToUpperInvariant(says[0]) + says[1..] : "",
-                question.Fingers is null ? $"The {style.FitStyle.ToString().ToLowerInvariant()} style's rule." : "Set by the fitter.",
+                words.FingersAsked(fingers),
+                words.FingersWhy(style.FitStyle, question.Fingers is not null),
                 Basis.Practice("finger rules of the two fit styles"),
                 Demand.Required,
                 null,
@@ -180,7 +184,7 @@ public sealed record MuzzleBrief
     }
 
     /// <summary>What a model breaks of what is required or ruled out, each as a criterion that is out, or marginal where the fitter overruled it.</summary>
-    public IReadOnlyList<Criterion> Refusals(MuzzleModel model)
+    internal IReadOnlyList<Criterion> Refusals(MuzzleModel model, FittingWords words)
     {
         List<Criterion> refusals = [];
         foreach (var (rule, overruled) in rules)
@@ -190,7 +194,7 @@ public sealed record MuzzleBrief
             var has = model.Has(feature);
             if (rule.Demand == Demand.Required ? has : rule.Demand != Demand.RuledOut || !has)
                 continue;
-            var why = $"{feature.Words(model, has)} {rule.Reason}";
+            var why = $"{words.Of(feature, model, has)} {rule.Reason}";
             refusals.Add(
                 overruled is null
                     ? new Criterion(feature.Criterion(), Outcome.Missed, null, why, rule.Basis) { IsHard = true }
@@ -215,118 +219,85 @@ public sealed record MuzzleBrief
         || feature is Feature.Sleeve or Feature.FaceCover or Feature.ClipAlone
         || (model.Type == MuzzleType.FaceCover && feature == Feature.ForeheadStrap);
 
-    private static BriefLine Tier(BiteTier tier) =>
+    private static BriefLine Tier(BiteTier tier, FittingWords words) =>
         new(
             "tier",
             BriefTopic.Containment,
             $"Tier {(int)tier}",
-            tier switch
-            {
-                BiteTier.None => "No bite or threat known.",
-                BiteTier.Threatens => "Threatens, without contact.",
-                BiteTier.ContactNoInjury => "Contact without injury.",
-                BiteTier.Injured => "A bite that injured: see a qualified behaviour professional as well.",
-                _ => "Several or deep bites: see a qualified behaviour professional as well.",
-            },
+            words.Of(tier),
             Basis.Memory("own wording; compare the published six-level bite scale by Ian Dunbar"),
             Demand.Allowed,
             null,
             Settled: true
         );
 
-    private static (FitStyle FitStyle, BriefLine Line) FitStyleFor(DogProfile dog, IReadOnlyList<Purpose> uses, FitStyle? set)
+    private static (FitStyle FitStyle, BriefLine Line) FitStyleFor(DogProfile dog, IReadOnlyList<Purpose> uses, FitStyle? set, FittingWords words)
     {
-        var (style, reason, basis) =
-            set is { } given ? (given, "Set by the fitter.", Basis.Practice("two fit styles, both in use"))
-            : dog.BiteTier == BiteTier.SeveralOrDeep ? (FitStyle.Working, "Several or deep bites ask for a snug fit.", Basis.House("containment tier 4"))
-            : uses.Contains(Purpose.Working) ? (FitStyle.Working, "Working fits sit snug.", Basis.Practice("the working style"))
-            : (FitStyle.Everyday, "Room to pant comes first.", Basis.Practice("the everyday style"));
-        return (
-            style,
-            new("school", BriefTopic.Seat, style == FitStyle.Working ? "Working: snug" : "Everyday: roomy", reason, basis, Demand.Required, null, Settled: true)
-        );
+        var (style, why, basis) =
+            set is { } given ? (given, WhyStyle.Set, Basis.Practice("two fit styles, both in use"))
+            : dog.BiteTier == BiteTier.SeveralOrDeep ? (FitStyle.Working, WhyStyle.Bites, Basis.House("containment tier 4"))
+            : uses.Contains(Purpose.Working) ? (FitStyle.Working, WhyStyle.Working, Basis.Practice("the working style"))
+            : (FitStyle.Everyday, WhyStyle.Everyday, Basis.Practice("the everyday style"));
+        return (style, new("school", BriefTopic.Seat, words.Of(style), words.Of(why), basis, Demand.Required, null, Settled: true));
     }
 
-    private static (Mass? Most, BriefLine? Line) Weight(DogProfile dog, string? overruled, HouseRules rules)
+    private static (Mass? Most, BriefLine? Line) Weight(DogProfile dog, string? overruled, HouseRules rules, FittingWords words)
     {
         if (dog.BodyMass is not { } body)
             return (null, null);
         var most = body * rules[MostMassShare];
         return (
             overruled is null ? most : null,
-            new(
-                "weight",
-                BriefTopic.Weight,
-                $"Up to {most.Grams:0} g",
-                $"{rules[MostMassShare]:0.0%} of its {body.Kilograms:0.#} kg.",
-                rules.Basis(MostMassShare),
-                Demand.Wanted,
-                overruled
-            )
+            new("weight", BriefTopic.Weight, words.UpTo(most), words.ShareOf(body), rules.Basis(MostMassShare), Demand.Wanted, overruled)
         );
     }
 
-    private static BriefLine? Sight(BriefQuestion question, string? overruled) =>
-        question.CoatHex is null ? null
-        : question.Visibility == VisibilitySchool.StandOut
-            ? new(
+    private static BriefLine? Sight(BriefQuestion question, string? overruled, FittingWords words) =>
+        question.CoatHex is null
+            ? null
+            : new(
                 "visibility",
                 BriefTopic.Visibility,
-                "Stands out from the coat",
-                $"People keep away from a muzzle they see: a contrast of {question.Rules[Contrast.StandsOut]} or more.",
-                question.Rules.Basis(Contrast.StandsOut),
+                words.Of(question.Visibility),
+                words.Why(question.Visibility),
+                question.Rules.Basis(question.Visibility == VisibilitySchool.StandOut ? Contrast.StandsOut : Contrast.BlendsIn),
                 Demand.Wanted,
                 overruled
-            )
-        : new(
-            "visibility",
-            BriefTopic.Visibility,
-            "Blends in with the coat",
-            $"Other dogs are less put off: a contrast of {question.Rules[Contrast.BlendsIn]} or less.",
-            question.Rules.Basis(Contrast.BlendsIn),
-            Demand.Wanted,
-            overruled
-        );
+            );
+}
+
+/// <summary>Why a fit style is asked for.</summary>
+internal enum WhyStyle
+{
+    Set,
+    Bites,
+    Working,
+    Everyday,
+}
+
+/// <summary>What is advised about one muzzle or two.</summary>
+public enum CountAdvice
+{
+    Spare,
+    FinalFirst,
+    TrainingFirst,
+    One,
 }
 
 /// <summary>One muzzle or two, and when to change.</summary>
-/// <param name="TrainingFirst">A lighter one to train in comes before the final one.</param>
-/// <param name="Says">What to get.</param>
-/// <param name="Reason">Why, and when to change.</param>
+/// <param name="Advice">What to get; <see cref="FittingWords"/> says it.</param>
 /// <param name="Basis">On what ground.</param>
-public sealed record MuzzleCount(bool TrainingFirst, string Says, string Reason, Basis Basis)
+public sealed record MuzzleCount(CountAdvice Advice, Basis Basis)
 {
+    /// <summary>A lighter one to train in comes before the final one.</summary>
+    public bool TrainingFirst => Advice == CountAdvice.TrainingFirst;
+
     /// <summary>Advises for a dog.</summary>
     /// <param name="dog">The dog.</param>
     /// <param name="wearsHappily">It wears one at ease already.</param>
-    public static MuzzleCount For(DogProfile dog, bool wearsHappily)
-    {
-        if (wearsHappily)
-            return new(
-                false,
-                "A spare",
-                "It wears one happily already: have a second of the same, for the day one breaks or is lost.",
-                Basis.Practice("a dog already wearing one happily still needs a spare")
-            );
-        if (dog.BiteTier >= BiteTier.Injured)
-            return new(
-                false,
-                "One: the final one first",
-                "With this bite history no lighter one may stand in for it, not even in training.",
-                Basis.Practice("at tiers 3 and 4 the final one comes first")
-            );
-        return dog.Temperament.IsFearful()
-            ? new(
-                true,
-                "Two: a light one to train in, then the final one",
-                "Train in a light, cheap, quick-clip basket one or two sizes up. Change to the final one when it wears the first for 5 to 10 minutes at ease.",
-                Basis.Practice("fearful dogs at tiers 0 to 2")
-            )
-            : new(
-                false,
-                "One",
-                "It meets new things well enough to learn in the final one.",
-                Basis.House("a second muzzle is for fearful dogs and for spares")
-            );
-    }
+    public static MuzzleCount For(DogProfile dog, bool wearsHappily) =>
+        wearsHappily ? new(CountAdvice.Spare, Basis.Practice("a dog already wearing one happily still needs a spare"))
+        : dog.BiteTier >= BiteTier.Injured ? new(CountAdvice.FinalFirst, Basis.Practice("at tiers 3 and 4 the final one comes first"))
+        : dog.Temperament.IsFearful() ? new(CountAdvice.TrainingFirst, Basis.Practice("fearful dogs at tiers 0 to 2"))
+        : new(CountAdvice.One, Basis.House("a second muzzle is for fearful dogs and for spares"));
 }

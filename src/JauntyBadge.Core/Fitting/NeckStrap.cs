@@ -66,16 +66,6 @@ public static class NeckStrap
         return MostFingers;
     }
 
-    /// <summary>A number of fingers in words.</summary>
-    public static string FingersInWords(int fingers) =>
-        fingers switch
-        {
-            0 => "no finger",
-            1 => "one finger",
-            2 => "two fingers",
-            _ => $"{fingers} fingers",
-        };
-
     /// <summary>The angle over which the strap lies on the fingers instead of the neck.</summary>
     private static double Encircled(double neckPerFinger, int fingers) =>
         fingers == 0 ? 0 : 2 * (Math.Acos((neckPerFinger - 1) / (neckPerFinger + 1)) + (fingers - 1) * Math.Asin(1 / (neckPerFinger + 1)));

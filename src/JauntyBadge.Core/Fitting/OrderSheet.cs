@@ -50,7 +50,7 @@ public sealed record OrderSheet(
     /// <summary>Works the sheet out for a snout and a brief: windows that hold together, so that whatever lies within all of them fits.</summary>
     public static OrderSheet For(DogProfile dog, FitQuestion question)
     {
-        var (snout, brief) = (question.Snout, question.Brief);
+        var (snout, brief, words) = (question.Snout, question.Brief, new FittingWords(question.Writing));
         var request = question.Request(ForeheadStrap.Fitted);
         var strap =
             NeckStrap.LoopMm(snout.NeckGirth?.Millimeters ?? double.NaN, brief.Fingers, question.Finger.Millimeters) is var mm && double.IsNaN(mm)
@@ -65,43 +65,21 @@ public sealed record OrderSheet(
         var made = windows.Wanted(low, high);
         List<OrderDimension> dimensions =
         [
-            new(
-                "Inner length",
-                made.Length,
-                windows.Inner.Low,
-                windows.Inner.High,
-                request.ShoveMustHold
-                    ? "Rear edge of the nose rest to the inside of the front; no longer than nose to eye, for this dog will push."
-                    : "Rear edge of the nose rest to the inside of the front."
-            ),
-            new(
-                "Depth in front",
-                made.DepthFront,
-                windows.Front.Low,
-                windows.Front.High,
-                $"Nose rest to floor in front, so that the mouth opens {brief.NeededGape.Degrees:0}° or more and it does not hang; never shallower than the rear."
-            ),
-            new(
-                "Depth at the rear edge",
-                made.DepthRear,
-                windows.Rear.Low,
-                windows.Rear.High,
-                "Snout, chin room and the opening jaw; a basket deeper at the neck than in front cannot let the mouth open."
-            ),
-            new("Width at the rear edge", made.WidthRear, windows.Width.Low, windows.Width.High, "Jowls not jammed, basket not twisting."),
-            new(
-                "Girth at the rear edge",
-                made.OpeningGirth,
-                windows.Girth.Low,
-                windows.Girth.High,
-                $"Around the inside, with the mouth open {brief.NeededGape.Degrees:0}°."
-            ),
+            new(words.InnerLength, made.Length, windows.Inner.Low, windows.Inner.High, words.InnerLengthWhy(request.ShoveMustHold)),
+            new(words.DepthFront, made.DepthFront, windows.Front.Low, windows.Front.High, words.DepthFrontWhy(brief.NeededGape)),
+            new(words.DepthRear, made.DepthRear, windows.Rear.Low, windows.Rear.High, words.DepthRearWhy),
+            new(words.WidthRear, made.WidthRear, windows.Width.Low, windows.Width.High, words.WidthRearWhy),
+            new(words.GirthRear, made.OpeningGirth, windows.Girth.Low, windows.Girth.High, words.GirthRearWhy(brief.NeededGape)),
         ];
         if (strap is { } setting)
-            dimensions.Add(
-                new("Neck strap loop", setting, low, high, $"With {NeckStrap.FingersInWords(brief.Fingers)} under it, and room for coat and growth.")
-            );
-        return new OrderSheet(dimensions, FeaturesOf(brief), Notes(dog, snout), Confirmations(dog, brief), BasketFit.Assess(snout, made, request));
+            dimensions.Add(new(words.StrapLoop, setting, low, high, words.StrapLoopWhy(brief.Fingers)));
+        return new OrderSheet(
+            dimensions,
+            words.OrderFeatures(brief),
+            words.ShapeNotes(dog, snout),
+            words.Confirmations(dog, brief),
+            BasketFit.Assess(snout, made, request)
+        );
     }
 
     /// <summary>The windows of the inner dimensions.</summary>
@@ -230,63 +208,5 @@ public sealed record OrderSheet(
         }
 
         return Length.FromMillimeters(Math.Ceiling(high * 10) / 10);
-    }
-
-    private static List<string> FeaturesOf(MuzzleBrief brief) =>
-        [
-            .. brief
-                .Lines.Where(l =>
-                    l
-                        is {
-                            Overruled: null,
-                            Demand: Demand.Required or Demand.RuledOut,
-                            Topic: not (BriefTopic.Type or BriefTopic.Mouth or BriefTopic.Seat or BriefTopic.NeckStrap)
-                        }
-                )
-                .Select(l => $"{(l.Demand == Demand.RuledOut ? $"Not {char.ToLowerInvariant(l.Says[0])}{l.Says[1..]}" : l.Says)}: {l.Reason}"),
-            .. brief
-                .Lines.Where(l => l is { Overruled: null, Demand: Demand.Wanted })
-                .Select(l => $"If it can be had: {l.Says.ToLowerInvariant()}. {l.Reason}"),
-        ];
-
-    private static List<string> Notes(DogProfile dog, SnoutModel snout)
-    {
-        List<string> notes = [$"{snout.HeadShape} head."];
-        foreach (var trait in dog.Traits)
-        {
-            notes.Add(
-                trait switch
-                {
-                    BreedTrait.NoBridge => "No bridge to rest on: carry it from the forehead strap, with a curved nose rest.",
-                    BreedTrait.HeavyJowls => "Heavy jowls: roll or pad the rear edge.",
-                    BreedTrait.BroadHead => "Broad head: the sides must not press on the cheeks.",
-                    BreedTrait.NarrowHead => "Head narrower than the neck: fit a forehead strap and a collar link.",
-                    BreedTrait.LongCoat => "Long coat: measured under the coat; keep hair out of the fastening.",
-                    _ => "Toy size: keep every edge thin and light.",
-                }
-            );
-        }
-
-        foreach (var (name, number) in snout.Sources.Where(s => s.Number.Provenance == Provenance.Assumed))
-            notes.Add($"{name} was not read but assumed ({MeasuringWords.Of(number.Origin)}): take it before ordering.");
-        return notes;
-    }
-
-    private static List<string> Confirmations(DogProfile dog, MuzzleBrief brief)
-    {
-        List<string> confirm =
-        [
-            "Inner dimensions are inside the material, coating and padding.",
-            "Each dimension as it will be made, before it is made.",
-            "How the nose rest is padded, and that nothing presses on or in front of the nose.",
-            "Mass when finished, and the price and delivery.",
-            "How the fastening adjusts, and in what steps.",
-            "That it can be returned or altered after a fitting.",
-        ];
-        if (brief.BiteTier >= BiteTier.Injured)
-            confirm.Add("That it does not give when gripped, and how it was tried.");
-        if (dog.HeadShape.Shape == HeadShape.Short)
-            confirm.Add("That air passes freely on all sides of the nose.");
-        return confirm;
     }
 }

@@ -1,3 +1,5 @@
+using System.Runtime.CompilerServices;
+using JauntyBadge.Core.Fitting.Criteria;
 using JauntyBadge.Core.Measuring;
 
 namespace JauntyBadge.Core.Fitting;
@@ -66,7 +68,9 @@ internal readonly record struct BasketMm(
             basket.HolePitch?.Millimeters ?? 0
         );
 
-    public Margins On(in FitGauge gauge) => gauge.Of(this);
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public void On<TTaker>(in FitGauge gauge, ref TTaker taker)
+        where TTaker : struct, ITakesMargins => gauge.Measure(this, ref taker);
 
     /// <summary>How the floor rises or falls from front to rear.</summary>
     public double Slope { get; } = (DepthRear - DepthFront) / Length;

@@ -88,6 +88,17 @@ public sealed class RankedFit
             ? StrapSetting.OtherSide(marked, loop, range, Model.HolePitch, Question.Rules)
             : null;
 
+    /// <summary>Where it stands in the list.</summary>
+    /// <param name="remedies">What would save it.</param>
+    public FitGroup GroupWith(IReadOnlyList<Remedy> remedies) =>
+        Verdict == Verdict.Out ? (remedies.Count > 0 ? FitGroup.Near : FitGroup.Out)
+        : Model.Type != MuzzleType.Basket ? FitGroup.Watched
+        : Chance < Question.Rules[Headline.EvenChance] ? FitGroup.Unsure
+        : FitGroup.Fits;
+
+    /// <summary>Whether it is kept only with a note that says why: it is out, and not to train in.</summary>
+    public bool NeedsNoteToKeep(bool toTrainIn) => Verdict == Verdict.Out && !toTrainIn;
+
     /// <summary>How many fingers a setting leaves under the strap, to a tenth; null when the neck was not read.</summary>
     public double? FingersAt(StrapSetting setting) => Snout.NeckGirth is { } neck ? NeckStrap.FingersUnder(neck, setting.Loop, Question.Finger) : null;
 
@@ -127,8 +138,8 @@ public sealed class RankedFit
         }
         else
         {
-            var words = new FitWords(Snout, request);
-            criteria = [.. Judgement.Criteria.Select(c => words.OfTube(c, Model.Type, Brief.Wear))];
+            var words = new FitWords(Snout, request, Judgement, Model.Type, wear: Brief.Wear);
+            criteria = [.. Judgement.Criteria.Select(c => words.Of(c))];
             notChecked = [.. Judgement.Unchecked.Select(u => words.Of(u.Name, u.Why, judge.Loop))];
         }
 
@@ -140,52 +151,47 @@ public sealed class RankedFit
     }
 }
 
+/// <summary>Where a muzzle stands in the list.</summary>
+public enum FitGroup
+{
+    /// <summary>A basket that fits, at least as likely as not.</summary>
+    Fits,
+
+    /// <summary>A sleeve or cover of the right size: for watched minutes only.</summary>
+    Watched,
+
+    /// <summary>A basket that fits as read, but with less than an even chance.</summary>
+    Unsure,
+
+    /// <summary>Out, but something would save it.</summary>
+    Near,
+    Out,
+}
+
 /// <summary>What is wished rather than needed: it never decides whether a muzzle may be worn.</summary>
 internal static class SoftCriteria
 {
     public static IEnumerable<Criterion> Of(RankedFit fit, FitAssessment? assessment)
     {
-        var (model, brief) = (fit.Model, fit.Question.Brief);
+        var (model, brief, words) = (fit.Model, fit.Question.Brief, new FittingWords(fit.Question.Writing));
         foreach (var (rule, has) in brief.Wishes(model))
-            yield return Soft(
-                rule.Feature!.Value.Criterion(),
-                has,
-                $"{rule.Feature.Value.Words(model, has)} Wanted: {char.ToLowerInvariant(rule.Reason[0])}{rule.Reason[1..]}",
-                rule.Basis
-            );
+            yield return Soft(rule.Feature!.Value.Criterion(), has, words.Wish(rule, model, has), rule.Basis);
         if (brief.Wear.Warm && assessment is not null)
-        {
-            var opens = assessment.Gape.Degrees;
             yield return Soft(
                 CriterionName.Heat,
                 assessment.Gape >= brief.Rules[FitRules.FullPant],
-                $"It opens {opens:0}°; worn in warmth a dog needs a full pant, {brief.Rules[FitRules.FullPant].Degrees:0}° or more, shade, water and short wears.",
+                words.InWarmth(assessment.Gape),
                 brief.Rules.Basis(FitRules.FullPant)
             );
-        }
-
         if (brief.MostMass is { } most && fit.Size.Mass is { } mass)
-        {
-            var light = mass <= most;
-            yield return Soft(
-                CriterionName.Weight,
-                light,
-                $"{mass.Grams:0} g; up to {most.Grams:0} g is wanted on this dog.",
-                brief.Rules.Basis(MuzzleBrief.MostMassShare)
-            );
-        }
-
+            yield return Soft(CriterionName.Weight, mass <= most, words.Weighs(mass, most), brief.Rules.Basis(MuzzleBrief.MostMassShare));
         if (FitScore.Sight(model, brief) is { } sight)
-        {
-            var stand = brief.Visibility == VisibilitySchool.StandOut;
-            var wanted = stand ? $"{brief.Rules[Contrast.StandsOut]} or more to stand out" : $"{brief.Rules[Contrast.BlendsIn]} or less to blend in";
             yield return Soft(
                 CriterionName.Visibility,
                 sight.Met,
-                $"In {sight.Colour.Name} its contrast with the coat is {sight.Ratio:0.0}; {wanted} is wanted.",
-                stand ? brief.Rules.Basis(Contrast.StandsOut) : brief.Rules.Basis(Contrast.BlendsIn)
+                words.Seen(sight.Colour.Name, sight.Ratio, brief.Visibility),
+                brief.Rules.Basis(brief.Visibility == VisibilitySchool.StandOut ? Contrast.StandsOut : Contrast.BlendsIn)
             );
-        }
     }
 
     private static Criterion Soft(CriterionName name, bool met, string reason, Basis basis) =>

@@ -15,13 +15,14 @@ public sealed record FitQuestion(SnoutModel Snout, MuzzleBrief Brief, Length Fin
     /// <summary>What the fitter weighs.</summary>
     public Weights Weights { get; init; } = Weights.Usual;
 
-    /// <summary>The unit the reasons speak in.</summary>
-    public ReadingUnit Shown { get; init; }
+    /// <summary>How the reasons are said.</summary>
+    public Writing Writing { get; init; } = Writing.Usual;
 
     /// <summary>The numbers that decide.</summary>
     public HouseRules Rules => Snout.Rules;
 
-    internal FitRequest Request(ForeheadStrap strap) => new(Brief.FitStyle, Brief.NeededGape, Brief.Fingers, Finger, Brief.BiteTier, Shown, strap);
+    internal FitRequest Request(ForeheadStrap strap) =>
+        new(Brief.FitStyle, Brief.NeededGape, Brief.Fingers, Finger, Brief.BiteTier, strap) { Writing = Writing };
 }
 
 /// <summary>Puts a catalogue in order for a snout and a brief.</summary>
@@ -89,6 +90,7 @@ public static class Ranking
 internal sealed class ModelJudge
 {
     private readonly FitQuestion question;
+    private readonly FittingWords words;
     private readonly FitJudge judge;
     private readonly FitGauge[] draws;
     private readonly bool[] holds;
@@ -99,7 +101,7 @@ internal sealed class ModelJudge
 
     public ModelJudge(FitQuestion question)
     {
-        this.question = question;
+        (this.question, words) = (question, new FittingWords(question.Writing));
         var any = question.Request(ForeheadStrap.Optional);
         judge = new FitJudge(question.Snout, any);
         draws = Chances.Prepare(question.Draws, RequestMm.Of(any, question.Rules));
@@ -139,7 +141,7 @@ internal sealed class ModelJudge
         if (ReferenceEquals(next, model))
             return;
         model = next;
-        refusals = question.Brief.Refusals(next);
+        refusals = question.Brief.Refusals(next, words);
         request = question.Request(next.ForeheadStrap);
         seen = FitScore.Seen(next, question.Brief);
     }
@@ -148,23 +150,25 @@ internal sealed class ModelJudge
     {
         var judgement = judge.Judge(basket, request.ForeheadStrap);
         var half = (judge.Gauge.High - judge.Gauge.Low) / 2;
-        var score = FitScore.Of(model!, size, judgement.Margins, judge.Gauge.GapeRad(basket), half, seen, question.Brief.MostMass, question.Rules);
+        var score = FitScore.Of(
+            model!,
+            size,
+            judgement.Margins[CriterionName.Seat],
+            judgement.Margins[CriterionName.Shove],
+            judgement.Margins[CriterionName.Large],
+            judge.Gauge.GapeRad(basket),
+            half,
+            seen,
+            question.Brief.MostMass,
+            question.Rules
+        );
         return new RankedFit(this, model!, size, refusals, judgement, score, ChancesOf(basket, withChances));
     }
 
     private RankedFit Judge(MuzzleSize size, in TubeMm tube, bool withChances)
     {
         var judgement = judge.Judge(tube, request.ForeheadStrap);
-        var score = FitScore.Of(
-            model!,
-            size,
-            new Margins { Seat = judgement.Margins.Seat },
-            0,
-            judge.Gauge.High,
-            seen,
-            question.Brief.MostMass,
-            question.Rules
-        );
+        var score = FitScore.Of(model!, size, judgement.Margins[CriterionName.Seat], 0, 0, 0, judge.Gauge.High, seen, question.Brief.MostMass, question.Rules);
         return new RankedFit(this, model!, size, refusals, judgement, score, ChancesOf(tube, withChances));
     }
 

@@ -27,9 +27,18 @@ public enum RemedyKind
 
 /// <summary>A change that would make a muzzle fit, judged anew with it made.</summary>
 /// <param name="Kinds">What is changed, the cheapest first.</param>
-/// <param name="Says">What to do, in a sentence.</param>
 /// <param name="After">The muzzle as changed, judged.</param>
-public sealed record Remedy(IReadOnlyList<RemedyKind> Kinds, string Says, RankedFit After);
+public sealed record Remedy(IReadOnlyList<RemedyKind> Kinds, RankedFit After)
+{
+    /// <summary>What the front plate adds, where it is taken out; zero otherwise.</summary>
+    public Length Plate { get; init; }
+
+    /// <summary>By how much its width is formed, narrower where negative; zero where it is not.</summary>
+    public Length Formed { get; init; }
+
+    /// <summary>Holes punched in the neck strap.</summary>
+    public int Punched { get; init; }
+}
 
 /// <summary>Looks for what would save a muzzle that just misses.</summary>
 public static class Remedies
@@ -68,7 +77,7 @@ public static class Remedies
             .ThenBy(s => s.Verdict)
             .FirstOrDefault();
         if (other is not null)
-            found.Add(new Remedy([RemedyKind.Size], $"Size {other.Size.Label} of the same model fits.", other));
+            found.Add(new Remedy([RemedyKind.Size], other));
         return [.. found.OrderBy(r => r.Kinds.Max()).ThenBy(r => r.Kinds.Count)];
     }
 
@@ -103,9 +112,13 @@ public static class Remedies
                         .Where(k => k.Item1)
                         .Select(k => k.Item2),
                 ],
-                Sentence(fit.Question.Shown, plate, Length.FromMillimeters(by), punched),
                 fit.With(changed, withChances: true)
-            );
+            )
+            {
+                Plate = plate,
+                Formed = Length.FromMillimeters(by),
+                Punched = punched,
+            };
         }
 
         return null;
@@ -120,18 +133,5 @@ public static class Remedies
         if (size is not { WidthRear: { } width, DepthRear: { } depth })
             return null;
         return depth > formed && width > -formed ? changed with { WidthRear = width + formed, DepthRear = depth - formed } : null;
-    }
-
-    private static string Sentence(ReadingUnit shown, Length plate, Length formed, int punched)
-    {
-        List<string> steps = [];
-        if (punched > 0)
-            steps.Add(punched == 1 ? "punch one more hole in the neck strap" : $"punch {punched} more holes in the neck strap");
-        if (plate > Length.Zero)
-            steps.Add($"take the front plate out, which adds {plate.Show(shown)}");
-        if (formed.Millimeters != 0)
-            steps.Add($"form it {formed.Abs().Show(shown)} {(formed > Length.Zero ? "wider" : "narrower")} in hot water");
-        var all = string.Join(" and ", steps);
-        return $"{char.ToUpperInvariant(all[0])}{all[1..]}.";
     }
 }

@@ -1,3 +1,4 @@
+using JauntyBadge.Core.Fitting.Criteria;
 using UnitsNet;
 
 namespace JauntyBadge.Core.Fitting;

@@ -6,8 +6,7 @@ namespace JauntyBadge.Core.Fitting;
 /// <summary>A light basket to train in before the final one, judged for that alone.</summary>
 /// <param name="Fit">The muzzle as judged for wearing, from whose numbers it is judged for training.</param>
 /// <param name="SizesUp">How many sizes larger than the one nearest to the snout.</param>
-/// <param name="Says">What it gives and what it is for, in a sentence.</param>
-public sealed record TrainingFit(RankedFit Fit, int SizesUp, string Says);
+public sealed record TrainingFit(RankedFit Fit, int SizesUp);
 
 /// <summary>
 /// Chooses a light muzzle to train in: webbing, soft rubber or vinyl, a quick clip, light for the dog, one or two sizes up. Being roomy is no
@@ -70,7 +69,7 @@ public static class TrainingMuzzle
         for (var up = 1; up <= MostSizesUp && own + up < inOrder.Count; up++)
         {
             if (inOrder[own + up] is var fit && Serves(fit))
-                yield return new TrainingFit(fit, up, Sentence(fit, up));
+                yield return new TrainingFit(fit, up);
         }
     }
 
@@ -79,11 +78,4 @@ public static class TrainingMuzzle
         fit.Judgement.Criteria.All(c => c.Outcome != Outcome.Missed || MayBeRoomy.Contains(c.Name))
         && fit.Judgement.Of(CriterionName.Seat)!.Value.Value > 0
         && (fit.Brief.MostMass is not { } most || fit.Size.Mass is not { } mass || mass <= most);
-
-    private static string Sentence(RankedFit fit, int up)
-    {
-        var (basket, shown) = (fit.Assessment!, fit.Question.Shown);
-        var mass = fit.Size.Mass is { } weighs ? $", {weighs.Grams:0} g" : "";
-        return $"{(up == 1 ? "One size" : "Two sizes")} up: {basket.Seat.NoseRoom.Show(shown)} before the nose, opens {basket.Gape.Degrees:0}°{mass}. For training only, held from below or worn for moments: roomy as it is, it is not what holds this dog outside.";
-    }
 }

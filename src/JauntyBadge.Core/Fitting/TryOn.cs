@@ -1,3 +1,4 @@
+using JauntyBadge.Core.Fitting.Criteria;
 using JauntyBadge.Core.Measuring;
 using UnitsNet;
 
@@ -26,10 +27,15 @@ public sealed record TryOnCheck(string Id, string Asks, string Good, IReadOnlyLi
     }
 }
 
+/// <summary>A check that was not fine.</summary>
+/// <param name="CheckId">The check.</param>
+/// <param name="SymptomId">What was seen, where one of its symptoms was.</param>
+public sealed record WrongCheck(string CheckId, string? SymptomId);
+
 /// <summary>What a try-on came to.</summary>
 /// <param name="FineShare">Share found fine of the checks for its type, 0 to 1; what was not looked at is not fine.</param>
-/// <param name="Wrong">What was not right, in words; null when nothing was.</param>
-public sealed record TryOnFinding(double FineShare, string? Wrong)
+/// <param name="Wrong">What was not right; empty when nothing was.</param>
+public sealed record TryOnFinding(double FineShare, IReadOnlyList<WrongCheck> Wrong)
 {
     /// <summary>Sums up a try-on.</summary>
     /// <param name="type">What was tried on.</param>
@@ -38,13 +44,14 @@ public sealed record TryOnFinding(double FineShare, string? Wrong)
     public static TryOnFinding Of(MuzzleType type, IReadOnlyDictionary<string, bool> answers, IReadOnlyList<string> symptoms)
     {
         var checks = TryOnCheck.For(type);
-        string[] wrong =
-        [
-            .. checks
-                .Where(c => answers.TryGetValue(c.Id, out var fine) && !fine)
-                .Select(c => Symptom.Find(c.Symptoms.FirstOrDefault(symptoms.Contains) ?? "")?.Says ?? $"“{c.Asks}” No"),
-        ];
-        return new TryOnFinding(checks.Count(c => answers.GetValueOrDefault(c.Id)) / (double)checks.Count, wrong.Length > 0 ? string.Join("; ", wrong) : null);
+        return new TryOnFinding(
+            checks.Count(c => answers.GetValueOrDefault(c.Id)) / (double)checks.Count,
+            [
+                .. checks
+                    .Where(c => answers.TryGetValue(c.Id, out var fine) && !fine)
+                    .Select(c => new WrongCheck(c.Id, c.Symptoms.FirstOrDefault(symptoms.Contains))),
+            ]
+        );
     }
 }
 
@@ -158,46 +165,34 @@ public static class TryOn
     /// <summary>One muzzle on one dog, looked at for causes.</summary>
     private sealed class Look(RankedFit fit, StrapSetting? fastened, IReadOnlyList<RankedFit> ranked)
     {
-        private readonly ReadingUnit shown = fit.Question.Shown;
+        private readonly FittingWords words = new(fit.Question.Writing);
 
         public Diagnosed At(Cause cause) =>
             cause.Looks switch
             {
-                CauseLooks.Nothing => new Diagnosed(cause, null, "No number tells; look at the dog.", [new(RemedyKind.Hand, cause.Hand!, "")]),
+                CauseLooks.Nothing => new Diagnosed(cause, null, words.NoNumber, [new(RemedyKind.Hand, cause.Hand!, "")]),
                 CauseLooks.EyeRoom => ByNumber(
                     cause,
-                    "Room before the eyes",
                     f => f.Assessment?.Seat.EyeRoom,
                     Low(CriterionName.Seat),
                     pushedIn: fit.Assessment?.Seat.ShoveEyeRoom < Length.Zero
                 ),
-                CauseLooks.NoseRoom => ByNumber(cause, "Room before the nose", f => f.Assessment?.Seat.NoseRoom, Low(CriterionName.Seat)),
-                CauseLooks.Gape => ByNumber(
-                    cause,
-                    $"Room under the jaw at {fit.Question.Brief.NeededGape.Degrees:0}°",
-                    f => Of(f, CriterionName.Gape)?.Value,
-                    fit.Question.Rules[FitRules.FloorClearance]
-                ),
-                CauseLooks.Girth => ByNumber(cause, "Girth beyond what the open mouth needs", f => f.Assessment?.GirthMargin, Length.Zero),
-                CauseLooks.WidthMore => ByNumber(cause, "Spare width", f => Of(f, CriterionName.Width)?.Value, fit.Question.Rules[FitRules.WidthLow]),
-                CauseLooks.WidthLess => ByNumber(
-                    cause,
-                    "Spare width",
-                    f => Of(f, CriterionName.Width)?.Value,
-                    fit.Question.Rules[FitRules.WidthHigh],
-                    lessIsBetter: true
-                ),
+                CauseLooks.NoseRoom => ByNumber(cause, f => f.Assessment?.Seat.NoseRoom, Low(CriterionName.Seat)),
+                CauseLooks.Gape => ByNumber(cause, f => Of(f, CriterionName.Gape)?.Value, fit.Question.Rules[FitRules.FloorClearance]),
+                CauseLooks.Girth => ByNumber(cause, f => f.Assessment?.GirthMargin, Length.Zero),
+                CauseLooks.WidthMore => ByNumber(cause, f => Of(f, CriterionName.Width)?.Value, fit.Question.Rules[FitRules.WidthLow]),
+                CauseLooks.WidthLess => ByNumber(cause, f => Of(f, CriterionName.Width)?.Value, fit.Question.Rules[FitRules.WidthHigh], lessIsBetter: true),
                 CauseLooks.StrapLoose => ByStrap(cause, loose: true),
                 CauseLooks.StrapTight => ByStrap(cause, loose: false),
                 CauseLooks.Mass => ByMass(cause),
-                CauseLooks.Forehead => ByFeature(cause, Feature.ForeheadStrap, "Fit its forehead strap, without slack and never tight."),
+                CauseLooks.Forehead => ByFeature(cause, Feature.ForeheadStrap, words.FitForeheadStrap),
                 CauseLooks.Front => ByFront(cause),
-                CauseLooks.Buckle => ByFeature(cause, Feature.Buckle, "Fasten by its buckle and leave the clip done up."),
+                CauseLooks.Buckle => ByFeature(cause, Feature.Buckle, words.FastenBuckle),
                 _ => new Diagnosed(
                     cause,
                     null,
-                    "What is left when nothing cheaper serves.",
-                    [.. Other(f => f.Model.Id != fit.Model.Id && f.Model.Type == fit.Model.Type, f => $"Chance of fit {Percent(f)}")]
+                    words.NothingCheaper,
+                    [.. Other(f => f.Model.Id != fit.Model.Id && f.Model.Type == fit.Model.Type, words.ChanceOfFit)]
                 ),
             };
 
@@ -205,29 +200,18 @@ public static class TryOn
 
         private Length Low(CriterionName name) => Of(fit, name)?.Low ?? Length.Zero;
 
-        private static string Percent(RankedFit f) => f.Chance is { } chance ? $"{chance:0%}" : "not drawn";
-
-        private static string Whole(RankedFit f) =>
-            f.Verdict switch
-            {
-                Verdict.Fits => "the whole fits",
-                Verdict.Marginal => "the whole just fits",
-                _ => $"but it is out: {f.Deciding.Reason}",
-            };
-
         /// <summary>A cause that one number of the fit tells: likely only when the number is under what is wanted.</summary>
-        private Diagnosed ByNumber(Cause cause, string what, Func<RankedFit, Length?> number, Length wanted, bool pushedIn = false, bool lessIsBetter = false)
+        private Diagnosed ByNumber(Cause cause, Func<RankedFit, Length?> number, Length wanted, bool pushedIn = false, bool lessIsBetter = false)
         {
             if (number(fit) is not { } now)
-                return new Diagnosed(cause, null, "Not known for this muzzle.", []);
+                return new Diagnosed(cause, null, words.NotKnown, []);
             var toSpare = lessIsBetter ? wanted - now : now - wanted;
-            var evidence = $"{what}: {now.Show(shown)}; {(lessIsBetter ? "up to" : "at least")} {wanted.Show(shown)} is wanted.";
             bool Better(RankedFit then) => number(then) is { } after && (lessIsBetter ? after < now : after > now);
-            string Effect(RankedFit then) => $"{what}: {now.Show(shown)} becomes {number(then)!.Value.Show(shown)}; {Whole(then)}.";
+            string Effect(RankedFit then) => words.Becomes(cause.Looks, fit.Question.Brief.NeededGape, now, number(then)!.Value, then);
             return new Diagnosed(
                 cause,
                 Margins.IsMissed(toSpare.Millimeters),
-                pushedIn ? $"{evidence} Pushed back until the nose touches, its edge goes past the eye line: the strap has to hold it." : evidence,
+                words.Evidence(cause.Looks, fit.Question.Brief.NeededGape, now, wanted, lessIsBetter, pushedIn),
                 [
                     .. Changes()
                         .Where(c => Better(c.After))
@@ -246,20 +230,12 @@ public static class TryOn
             if (fit.Model.Type != MuzzleType.Basket)
                 yield break;
             if (fit.Model.Plate is { } plate)
-                yield return (
-                    RemedyKind.Plate,
-                    $"Take the front plate out, which adds {plate.Show(shown)}.",
-                    Judge(fit.Size with { Length = fit.Size.Length + plate })
-                );
+                yield return (RemedyKind.Plate, words.TakePlateOut(plate), Judge(fit.Size with { Length = fit.Size.Length + plate }));
             if (fit.Model.Formable is not { } form || fit.Size is not { WidthRear: { } width, DepthRear: { } depth })
                 yield break;
             foreach (var by in new[] { form, -form })
             {
-                yield return (
-                    RemedyKind.Forming,
-                    $"Soften it in hot water, off the dog, and form it {form.Show(shown)} {(by > Length.Zero ? "wider" : "narrower and deeper")}.",
-                    Judge(fit.Size with { WidthRear = width + by, DepthRear = depth - by })
-                );
+                yield return (RemedyKind.Forming, words.Form(by), Judge(fit.Size with { WidthRear = width + by, DepthRear = depth - by }));
             }
         }
 
@@ -272,7 +248,7 @@ public static class TryOn
                 .Take(1)
                 .Select(f => new TryOnRemedy(
                     f.Model.Id == fit.Model.Id ? RemedyKind.Size : RemedyKind.Model,
-                    $"Change to {f.Model.Name} {f.Size.Label}.",
+                    words.ChangeTo(f),
                     effect(f),
                     f.Verdict,
                     f.Size.Id
@@ -281,20 +257,10 @@ public static class TryOn
         private Diagnosed ByStrap(Cause cause, bool loose)
         {
             if (fit.Strap is not { } right)
-                return new Diagnosed(
-                    cause,
-                    null,
-                    "The strap's right setting is not known: read the neck girth.",
-                    [new(RemedyKind.Strap, $"Set it to {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} by hand.", "")]
-                );
+                return new Diagnosed(cause, null, words.StrapNotKnown, [new(RemedyKind.Strap, words.SetByHand(fit.Question.Brief.Fingers), "")]);
             if (fastened is not { } now)
             {
-                return new Diagnosed(
-                    cause,
-                    null,
-                    $"Say at which setting it is fastened; {InWords(right)} is right.",
-                    [new(RemedyKind.Strap, $"Fasten it at {InWords(right)}.", $"A loop of {right.Loop.Show(shown)}.")]
-                );
+                return new Diagnosed(cause, null, words.SayFastened(right), [new(RemedyKind.Strap, words.FastenAt(right), words.ALoop(right))]);
             }
 
             // Between two holes either is as near as the strap allows: half a pitch is no fault.
@@ -302,74 +268,50 @@ public static class TryOn
             var off = loose ? now.Loop - needed : needed - now.Loop;
             var wrong =
                 off > UnitMath.Max(fit.Question.Rules[FitRules.Marginal], Length.FromMillimeters((fit.Model.HolePitch?.Millimeters ?? 0) / 2 + Margins.Slack));
-            var evidence = $"Fastened at {InWords(now)}, a loop of {now.Loop.Show(shown)}; {needed.Show(shown)} is needed, and {InWords(right)} is nearest.";
             return new Diagnosed(
                 cause,
                 wrong,
-                evidence,
-                wrong
-                    ?
-                    [
-                        new(
-                            RemedyKind.Strap,
-                            $"Fasten it at {InWords(right)}.",
-                            $"The loop becomes {right.Loop.Show(shown)}: {NeckStrap.FingersInWords(fit.Question.Brief.Fingers)} under it.",
-                            fit.Verdict
-                        ),
-                    ]
-                    : []
+                words.Fastened(now, needed, right),
+                wrong ? [new(RemedyKind.Strap, words.FastenAt(right), words.LoopBecomes(right, fit.Question.Brief.Fingers), fit.Verdict)] : []
             );
         }
-
-        private string InWords(StrapSetting s) =>
-            s.Hole is { } hole ? $"hole {hole} of {s.Holes}" : $"{(s.FromTightest ?? Length.Zero).Show(shown)} from its tightest";
 
         private Diagnosed ByMass(Cause cause)
         {
             if (fit.Question.Brief.MostMass is not { } most || fit.Size.Mass is not { } mass)
-                return new Diagnosed(cause, null, "Its mass or the dog's is not known.", []);
+                return new Diagnosed(cause, null, words.MassNotKnown, []);
             return new Diagnosed(
                 cause,
                 mass > most,
-                $"{mass.Grams:0} g; up to {most.Grams:0} g is wanted on this dog.",
-                [
-                    .. Other(
-                        f => f.Model.Type == fit.Model.Type && f.Size.Mass < mass && f.Model.Id != fit.Model.Id,
-                        f => $"{mass.Grams:0} g becomes {f.Size.Mass?.Grams:0} g; {Whole(f)}."
-                    ),
-                ]
+                words.Weighs(mass, most),
+                [.. Other(f => f.Model.Type == fit.Model.Type && f.Size.Mass < mass && f.Model.Id != fit.Model.Id, f => words.MassBecomes(mass, f))]
             );
         }
 
         private Diagnosed ByFeature(Cause cause, Feature feature, string does) =>
             fit.Model.Has(feature)
-                ? new Diagnosed(cause, null, feature.Words(true), [new(RemedyKind.Hand, does, "")])
+                ? new Diagnosed(cause, null, words.Of(feature, true), [new(RemedyKind.Hand, does, "")])
                 : new Diagnosed(
                     cause,
                     true,
-                    feature.Words(false),
-                    [.. Other(f => f.Model.Type == fit.Model.Type && f.Model.Has(feature), f => $"{feature.Words(true)} Chance of fit {Percent(f)}.")]
+                    words.Of(feature, false),
+                    [.. Other(f => f.Model.Type == fit.Model.Type && f.Model.Has(feature), f => words.HasIt(feature, f))]
                 );
 
         private Diagnosed ByFront(Cause cause)
         {
             var mayCut = fit.Model.FrontOpening == FrontOpening.CanBeCut && !fit.Question.Brief.KeepsFrontClosed;
-            List<TryOnRemedy> remedies = mayCut
-                ? [new(RemedyKind.Forming, "Cut the bar where the maker marks it, off the dog, and smooth the ends.", "Treats then go through.")]
-                : [];
+            List<TryOnRemedy> remedies = mayCut ? [new(RemedyKind.Forming, words.CutBar, words.TreatsGoThrough)] : [];
             if (fit.Model.Plate is not null)
-                remedies.Insert(0, new(RemedyKind.Plate, "Take the front plate out.", "Treats then go through, and it is that much longer."));
+                remedies.Insert(0, new(RemedyKind.Plate, words.TakeFrontPlateOut, words.TreatsAndLonger));
             static double Gap(RankedFit f) => f.Model.FrontBarGap?.Millimeters ?? 0;
             remedies.AddRange(
                 Other(
                     f => f.Model.Type == fit.Model.Type && f.Model.Id != fit.Model.Id && f.Model.Has(Feature.TreatWay) && Gap(f) > Gap(fit),
-                    f => $"A gap of {Gap(f):0} mm in place of {Gap(fit):0} mm; {Whole(f)}."
+                    f => words.GapInPlace(f, fit)
                 )
             );
-            var evidence = fit.Model.FrontBarGap is null
-                ? "The chart gives no gap."
-                : $"Its widest gap is {Gap(fit):0} mm; {Features.TreatGap.Ours.Millimeters:0} mm lets a treat through.";
-            return new Diagnosed(cause, !fit.Model.Has(Feature.TreatWay), evidence, remedies);
+            return new Diagnosed(cause, !fit.Model.Has(Feature.TreatWay), words.Gap(fit.Model.FrontBarGap), remedies);
         }
     }
 }

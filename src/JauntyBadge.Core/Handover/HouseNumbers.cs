@@ -1,3 +1,4 @@
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
@@ -16,7 +17,7 @@ public static class HouseNumbers
     /// <summary>By room, in reading order.</summary>
     public static IReadOnlyList<(string Room, IReadOnlyList<IGrounded> Numbers)> All { get; } =
     [
-        ("Dogs", [DogProgress.ChoiceFills]),
+        ("Dogs", Standing.All),
         (
             "Measuring",
             [
@@ -31,6 +32,7 @@ public static class HouseNumbers
                 BreedRange.Width,
                 BreedRange.LeastShare,
                 .. HeadShapes.All,
+                Sitting.GoesOn,
                 Remeasure.MassChange,
                 Remeasure.GrowingEvery,
                 .. SnoutRules.All,
@@ -74,6 +76,7 @@ public static class HouseNumbers
     /// <summary>Pairs of which the first has to stay less than the second.</summary>
     public static IReadOnlyList<(IGrounded Less, IGrounded More)> InOrder { get; } =
     [
+        (Standing.DateIsNear, Standing.DateIsSaid),
         (FitRules.EverydayLow, FitRules.EverydayHigh),
         (FitRules.WorkingLow, FitRules.WorkingHigh),
         (FitRules.HalfPant, FitRules.FullPant),

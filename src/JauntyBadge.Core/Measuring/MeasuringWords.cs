@@ -2,10 +2,20 @@ using UnitsNet;
 
 namespace JauntyBadge.Core.Measuring;
 
-/// <summary>The words of the measuring room, in the unit the fitter reads. It decides nothing.</summary>
-/// <param name="shown">That unit.</param>
-public sealed class MeasuringWords(ReadingUnit shown)
+/// <summary>The words of the measuring room. They decide nothing.</summary>
+/// <param name="writing">How they are said.</param>
+public sealed class MeasuringWords(Writing writing)
 {
+    /// <summary>Why a dog should be measured again.</summary>
+    public string Of(RemeasureCause cause) =>
+        cause switch
+        {
+            StillGrowing growing => $"It is still growing, and was last measured {growing.Days} days ago.",
+            MassChanged mass =>
+                $"It weighs {Writing.Number(mass.After.Kilograms)} kg, {Math.Abs(mass.After / mass.Before - 1):0%} {(mass.After > mass.Before ? "more" : "less")} than when it was measured ({Writing.Number(mass.Before.Kilograms)} kg).",
+            _ => "Its coat was clipped since: girths and the strap read less now.",
+        };
+
     /// <summary>What disagrees and by how much.</summary>
     public string Message(Finding finding) =>
         finding switch
@@ -29,9 +39,9 @@ public sealed class MeasuringWords(ReadingUnit shown)
             HeadShapeWays f =>
                 $"The ways of telling the head shape differ ({string.Join("; ", f.Ways.Select(w => $"{Way(w.Way)}: {Lower(w.Shape)}"))}). The first is used.",
             OutsideOwnRange f =>
-                $"{MeasureDefinition.NameOf(f.Line)} reads {Say(f.Mean)}; {f.Range.Dogs} earlier dogs of this breed had {f.Range.Low.ShowRange(f.Range.High, shown)}, half of them around {Say(f.Range.Median)}.",
+                $"{MeasureDefinition.NameOf(f.Line)} reads {Say(f.Mean)}; {f.Range.Dogs} earlier dogs of this breed had {writing.Range(f.Range.Low, f.Range.High)}, half of them around {Say(f.Range.Median)}.",
             Implausible f =>
-                $"{MeasureDefinition.NameOf(f.Line)} reads {Say(f.Mean)}; for {(f.BodyMass is { } mass ? $"a {Lower(f.Shape)} head on a dog of {mass.Kilograms:0.#} kg" : "any dog")} we expect {f.Low.ShowRange(f.High, shown)}.",
+                $"{MeasureDefinition.NameOf(f.Line)} reads {Say(f.Mean)}; for {(f.BodyMass is { } mass ? $"a {Lower(f.Shape)} head on a dog of {mass.Kilograms:0.#} kg" : "any dog")} we expect {writing.Range(f.Low, f.High)}.",
             ThirdReading f => $"The two readings of {Name(f.Line)} are {Say(f.Spread)} apart; two of one hand with this tool stay within {Say(f.Limit)}.",
             OddOneOut f =>
                 $"Of {f.Count} readings of {Name(f.Line)}, {Say(f.Odd)} stands apart: they spread over {Say(f.Spread)}, where {Say(f.Limit)} is usual.",
@@ -39,7 +49,7 @@ public sealed class MeasuringWords(ReadingUnit shown)
         };
 
     /// <summary>Which reading to take again, and how.</summary>
-    public static string Retake(Finding finding) =>
+    public string Retake(Finding finding) =>
         finding switch
         {
             OneSideOnly f => $"Take the {Lower(f.Wanting)} side too.",
@@ -61,7 +71,7 @@ public sealed class MeasuringWords(ReadingUnit shown)
         };
 
     /// <summary>How a number of the snout model came about.</summary>
-    public static string Of(Origin origin) =>
+    public string Of(Origin origin) =>
         origin.Kind switch
         {
             OriginKind.Read => $"{MeasureDefinition.NameOf(new(origin.Measure)).ToLowerInvariant()}, as read",
@@ -73,8 +83,8 @@ public sealed class MeasuringWords(ReadingUnit shown)
                     _ => "",
                 },
             OriginKind.TimesEyeLine => $"{origin.Ratio} times the eye line",
-            OriginKind.FitLineAndGap => $"the fit line's length and a gap of {origin.Gap?.Millimeters:0.#} mm",
-            OriginKind.EyeLineLessGap => $"the eye line less a gap of {origin.Gap?.Millimeters:0.#} mm",
+            OriginKind.FitLineAndGap => $"the fit line's length and a gap of {Gap(origin)}",
+            OriginKind.EyeLineLessGap => $"the eye line less a gap of {Gap(origin)}",
             OriginKind.UsualWidth => "the head shape's usual proportion to the eye line",
             OriginKind.UsualHeight => "the head shape's usual height for its width",
             OriginKind.BoxAround => "a rounded box of the height and width",
@@ -106,5 +116,7 @@ public sealed class MeasuringWords(ReadingUnit shown)
     private static string Lower<T>(T term)
         where T : struct, Enum => term.ToString().ToLowerInvariant();
 
-    private string Say(Length length) => length.Show(shown);
+    private string Gap(Origin origin) => origin.Gap is { } gap ? Say(gap) : "";
+
+    private string Say(Length length) => writing.Length(length);
 }

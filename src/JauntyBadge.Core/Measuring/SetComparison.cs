@@ -44,8 +44,33 @@ public static class SetComparison
         ];
 }
 
+/// <summary>When what is read belongs to a new measuring set.</summary>
+public static class Sitting
+{
+    public static readonly Grounded<TimeSpan> GoesOn = new(
+        "set.goes-on",
+        "A measuring set of the day before still goes on until so long after its last reading",
+        TimeSpan.FromHours(3),
+        Basis.House("midnight does not cut a sitting in two")
+    );
+
+    /// <summary>Whether a set is of an earlier day: what is read now belongs to a new one.</summary>
+    /// <param name="startedOn">The practice's day it was begun.</param>
+    /// <param name="lastRead">When something was last read in it, UTC; null where nothing was.</param>
+    /// <param name="today">The practice's day.</param>
+    /// <param name="now">The moment, UTC.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public static bool IsOver(DateOnly startedOn, DateTime? lastRead, DateOnly today, DateTime now, HouseRules rules) =>
+        lastRead is { } last && startedOn < today && now - last >= rules[GoesOn];
+}
+
 /// <summary>What a dog was like when a set was taken, and is like now.</summary>
 public sealed record SetState(DateOnly TakenOn, Mass? BodyMass, Coat Coat);
+
+/// <summary>The last measuring set of a dog.</summary>
+/// <param name="State">What the dog was like then, and the practice's day.</param>
+/// <param name="HasReadings">Something was read in it.</param>
+public sealed record SetOnRecord(SetState State, bool HasReadings);
 
 /// <summary>Whether a dog has to be measured again.</summary>
 public static class Remeasure
@@ -64,23 +89,35 @@ public static class Remeasure
         Basis.House("a head of seven months gains a finger's breadth in two")
     );
 
-    /// <summary>Why a dog should be measured again, in sentences; empty when it need not.</summary>
-    /// <param name="then">The last set.</param>
+    /// <summary>Why a dog should be measured again; empty when it need not.</summary>
+    /// <param name="last">The last set; none where none was begun, or nothing read in it.</param>
     /// <param name="now">Today.</param>
     /// <param name="growing">Whether the dog is under its breed's growing age.</param>
     /// <param name="rules">The numbers that decide.</param>
-    public static IReadOnlyList<string> Reasons(SetState then, SetState now, bool growing, HouseRules rules)
+    public static IReadOnlyList<RemeasureCause> Causes(SetOnRecord? last, SetState now, bool growing, HouseRules rules)
     {
-        var reasons = new List<string>();
+        if (last is not { HasReadings: true, State: var then })
+            return [];
+        var causes = new List<RemeasureCause>();
         var days = now.TakenOn.DayNumber - then.TakenOn.DayNumber;
         if (growing && days >= rules[GrowingEvery].TotalDays)
-            reasons.Add($"It is still growing, and was last measured {days} days ago.");
+            causes.Add(new StillGrowing(days));
         if (then.BodyMass is { } before && now.BodyMass is { } after && Math.Round(Math.Abs(after / before - 1), 9) > rules[MassChange])
-            reasons.Add(
-                $"It weighs {after.Kilograms:0.#} kg, {Math.Abs(after / before - 1):0%} {(after > before ? "more" : "less")} than when it was measured ({before.Kilograms:0.#} kg)."
-            );
+            causes.Add(new MassChanged(before, after));
         if (now.Coat == Coat.Clipped && then.Coat != Coat.Clipped)
-            reasons.Add("Its coat was clipped since: girths and the strap read less now.");
-        return reasons;
+            causes.Add(new CoatClipped());
+        return causes;
     }
 }
+
+/// <summary>Why a dog should be measured again; the words stand in <see cref="MeasuringWords"/>.</summary>
+public abstract record RemeasureCause;
+
+/// <summary>It is growing, and so many days have gone by.</summary>
+public sealed record StillGrowing(int Days) : RemeasureCause;
+
+/// <summary>It weighs more or less than when it was measured.</summary>
+public sealed record MassChanged(Mass Before, Mass After) : RemeasureCause;
+
+/// <summary>Its coat was clipped since.</summary>
+public sealed record CoatClipped : RemeasureCause;

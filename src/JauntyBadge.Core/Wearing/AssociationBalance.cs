@@ -89,6 +89,9 @@ public sealed record AssociationBalance(double Happy, double Stressful, bool Hap
         : Ratio < rules[Wanted] - Equal || !HappyWithinWeek ? BalanceVerdict.Warn
         : BalanceVerdict.Good;
 
+    /// <summary>Whether a happy wear is owed: too little good, or none within a week.</summary>
+    public bool IsOwed(HouseRules rules) => !IsEnough(rules) || !HappyWithinWeek;
+
     /// <summary>Whether so many happy wears stand to a stressful one as are wanted.</summary>
     public bool IsEnough(HouseRules rules) => !(Ratio < rules[Wanted] - Equal);
 }

@@ -106,12 +106,6 @@ public enum Upkeep
     Measure,
 }
 
-/// <summary>What is to be done with a muzzle by a day.</summary>
-/// <param name="What">What.</param>
-/// <param name="On">The day by which; today where it is due.</param>
-/// <param name="Why">Why, in a sentence; null where only time goes by.</param>
-public sealed record UpkeepDue(Upkeep What, DateOnly On, string? Why);
-
 /// <summary>Why a muzzle is to be tried on again.</summary>
 public enum RefitCause
 {

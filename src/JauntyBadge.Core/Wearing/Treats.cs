@@ -81,6 +81,9 @@ public sealed record TreatAllowance(Energy Resting, Energy Daily, Energy Treats)
         Basis.House("a tenth of the day's energy in cucumber would be a bellyful")
     );
 
+    /// <summary>The ground of a factor that somebody set for one dog.</summary>
+    public static Basis OwnFactor { get; } = Basis.House("set by the fitter for this dog");
+
     public static IReadOnlyList<IGrounded> All { get; } = [Share, GramsPerKg];
 
     /// <summary>Whole pieces left by weight, never under 0: what has little energy fills a dog all the same.</summary>

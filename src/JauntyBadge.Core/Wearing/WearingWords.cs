@@ -1,13 +1,17 @@
 using System.Globalization;
 using JauntyBadge.Core.Fitting;
+using UnitsNet;
 
 namespace JauntyBadge.Core.Wearing;
 
-/// <summary>The words of this room.</summary>
-public static class WearingWords
+/// <summary>The words of this room. They decide nothing.</summary>
+/// <param name="writing">How they are said.</param>
+public sealed class WearingWords(Writing writing)
 {
+    private HouseRules Rules => writing.Rules;
+
     /// <summary>What a line of the limit says.</summary>
-    public static string Says(WearLine line, WearQuestion question, WearLimit limit) =>
+    public string Says(WearLine line, WearQuestion question, WearLimit limit) =>
         line.Cause switch
         {
             WearCause.OutOfUse => "The muzzle is out of use until it is mended",
@@ -22,16 +26,17 @@ public static class WearingWords
             WearCause.Outing => "The longest outing, watched all the time",
             WearCause.Stage => question.Trained == TrainedTo.NotFastened ? "Its training has not come to fastening yet" : "As far as its training has come",
             WearCause.FirstWear => "No comfortable wear on record: begin with little",
-            WearCause.OwnLongest => $"Half as long again as its own longest comfortable wear, {Minutes(question.LongestComfortable!.Value)}",
+            WearCause.OwnLongest =>
+                $"{TimesAsLong(Rules[WearLimit.Growth])} its own longest comfortable wear, {Writing.Minutes(question.LongestComfortable!.Value)}",
             WearCause.HeatUnknown => "How warm it is is not known: read the weather for more",
             WearCause.Exercise => line.Cap > TimeSpan.Zero
-                ? "It runs, plays or works: half"
+                ? $"It runs, plays or works: {Part(Rules[WearLimit.ExerciseLeaves])}"
                 : "It runs, plays or works, and cannot pant in full in this muzzle",
             _ => HeatSays(line, question, limit),
         };
 
     /// <summary>The heat in words, such as "19.4 °C wet bulb, taken a band warmer for its short face".</summary>
-    public static string Heat(Weather weather, IReadOnlyList<HeatMover> movers)
+    public string Heat(Weather weather, IReadOnlyList<HeatMover> movers)
     {
         var degrees = weather.WetBulb is { } bulb
             ? string.Create(CultureInfo.InvariantCulture, $"{bulb.DegreesCelsius:0.0} °C wet bulb")
@@ -43,7 +48,7 @@ public static class WearingWords
     }
 
     /// <summary>A band in words.</summary>
-    public static string Of(HeatBand band) =>
+    public string Of(HeatBand band) =>
         band switch
         {
             HeatBand.AsTrained => "Cool enough: as trained",
@@ -53,25 +58,19 @@ public static class WearingWords
         };
 
     /// <summary>What goes before the big number: never that anything is safe.</summary>
-    public static string Headline(WearLimit limit, WearQuestion question) =>
+    public string Headline(WearLimit limit, WearQuestion question) =>
         limit.NotNow
             ? limit.Decides.Cause is WearCause.AirwayTrouble
                 ? "Ask the veterinarian first"
                 : "Not now"
-            : $"At most {Minutes(limit.Cap)}, watched all the time";
+            : $"At most {Writing.Minutes(limit.Cap)}, watched all the time";
 
-    /// <summary>A time as it is said: whole minutes, seconds under two minutes.</summary>
-    public static string Minutes(TimeSpan time) =>
-        time < TimeSpan.FromMinutes(2) && time.Seconds != 0 ? $"{Math.Floor(time.TotalSeconds):0} s"
-        : Math.Floor(time.TotalMinutes) is 1 ? "1 minute"
-        : $"{Math.Floor(time.TotalMinutes):0} minutes";
-
-    private static string HeatSays(WearLine line, WearQuestion question, WearLimit limit) =>
+    private string HeatSays(WearLine line, WearQuestion question, WearLimit limit) =>
         line.Cap <= TimeSpan.Zero && limit.Band != HeatBand.None
             ? $"{Of(limit.Band!.Value).Split(':')[0]}: not in a muzzle that holds the mouth shut ({Heat(question.Weather!, limit.Movers)})"
             : $"{Of(limit.Band!.Value)} ({Heat(question.Weather!, limit.Movers)})";
 
-    private static string Of(HeatMover mover) =>
+    private string Of(HeatMover mover) =>
         mover switch
         {
             HeatMover.ShortFace => "its short face",
@@ -83,20 +82,23 @@ public static class WearingWords
         };
 
     /// <summary>Good wears to one bad as they are said: cut, not rounded, so that what is under a bound never reads as if it were at it.</summary>
-    public static string Ratio(double ratio) => (Math.Floor(ratio * 10 + 1e-6) / 10).ToString("0.0", CultureInfo.InvariantCulture);
+    public string Ratio(double ratio) => (Math.Floor(ratio * 10 + 1e-6) / 10).ToString("0.0", CultureInfo.InvariantCulture);
+
+    /// <summary>How the balance will stand after what is coming, and what to do before.</summary>
+    public string Ahead(VisitAhead ahead) => Ahead(ahead.Balance, Visit(ahead.Visit));
 
     /// <summary>How the balance will stand and what to do, such as "After the clinic visit on Thu 3 December it will stand at 1.4 to one: two happy wears first."</summary>
-    public static string Ahead(BalanceAhead ahead, string occasion)
+    public string Ahead(BalanceAhead ahead, string occasion)
     {
         var after = string.Create(
             CultureInfo.InvariantCulture,
-            $"After {occasion} on {ahead.On:dddd d MMMM} it will stand at {Ratio(ahead.After ?? 0)} good to one bad"
+            $"After {occasion} on {writing.Weekday(ahead.On)} it will stand at {Ratio(ahead.After ?? 0)} good to one bad"
         );
         var first = ahead.HappyOn.Count switch
         {
             0 => "",
-            1 => $"one happy wear first, on {Day(ahead.HappyOn[0])}",
-            var n => $"{Count(n)} happy wears first, one a day, from {Day(ahead.HappyOn[0])}",
+            1 => $"one happy wear first, on {writing.Weekday(ahead.HappyOn[0])}",
+            var n => $"{Writing.InWords(n)} happy wears first, one a day, from {writing.Weekday(ahead.HappyOn[0])}",
         };
         return ahead switch
         {
@@ -111,12 +113,12 @@ public static class WearingWords
     }
 
     /// <summary>Why a happy wear is owed; null where none is.</summary>
-    public static string? Owed(AssociationBalance balance, DateOnly? lastHappy, DateOnly today, HouseRules rules)
+    public string? Owed(AssociationBalance balance, DateOnly? lastHappy, DateOnly today)
     {
-        if (!balance.IsEnough(rules))
+        if (!balance.IsEnough(Rules))
             return string.Create(
                 CultureInfo.InvariantCulture,
-                $"{(balance.Verdict(rules) == BalanceVerdict.Sour ? "The muzzle is becoming a sign of bad things" : "The muzzle means too little good")}: {Ratio(balance.Ratio!.Value)} good wears to one bad, {rules[AssociationBalance.Wanted]:0.#} are wanted."
+                $"{(balance.Verdict(Rules) == BalanceVerdict.Sour ? "The muzzle is becoming a sign of bad things" : "The muzzle means too little good")}: {Ratio(balance.Ratio!.Value)} good wears to one bad, {Rules[AssociationBalance.Wanted]:0.#} are wanted."
             );
         if (balance.HappyWithinWeek)
             return null;
@@ -124,16 +126,13 @@ public static class WearingWords
     }
 
     /// <summary>What is said where no muzzle is chosen.</summary>
-    public const string NoMuzzle = "Choose a muzzle first";
+    public string NoMuzzle => "Choose a muzzle first";
 
     /// <summary>What is said where the muzzle failed and a spare is at hand.</summary>
-    public const string UseTheSpare = "The muzzle itself is out of use until it is mended: put on the spare, after a look at its strap, clip and edges.";
-
-    /// <summary>Why the plan went back after worried wears.</summary>
-    public static string WentBack(string step) => $"Worried at two wears in a row: back to “{step}”, which was easy, before it is worn out again.";
+    public string UseTheSpare => "The muzzle itself is out of use until it is mended: put on the spare, after a look at its strap, clip and edges.";
 
     /// <summary>An occasion in words.</summary>
-    public static string Of(Occasion occasion) =>
+    public string Of(Occasion occasion) =>
         occasion switch
         {
             Occasion.Fun => "fun",
@@ -142,7 +141,7 @@ public static class WearingWords
         };
 
     /// <summary>What an appointment is for.</summary>
-    public static string Of(AppointmentKind kind) =>
+    public string Of(AppointmentKind kind) =>
         kind switch
         {
             AppointmentKind.Clinic => "Clinic",
@@ -153,7 +152,7 @@ public static class WearingWords
         };
 
     /// <summary>An appointment within a sentence.</summary>
-    public static string Visit(AppointmentKind kind) =>
+    public string Visit(AppointmentKind kind) =>
         kind switch
         {
             AppointmentKind.Clinic => "the clinic visit",
@@ -164,7 +163,7 @@ public static class WearingWords
         };
 
     /// <summary>Why a veterinarian is asked about food and treats.</summary>
-    public static string Of(FeedingConcern concern) =>
+    public string Of(FeedingConcern concern) =>
         concern switch
         {
             FeedingConcern.Growing => "It is growing: what it needs changes by the week. Its veterinarian says how much, treats included.",
@@ -173,27 +172,72 @@ public static class WearingWords
         };
 
     /// <summary>What is said where the weight of treats, and not their energy, is the limit.</summary>
-    public static string NoMoreByWeight(UnitsNet.Mass body, HouseRules rules) =>
+    public string NoMoreByWeight(Mass body) =>
         string.Create(
             CultureInfo.InvariantCulture,
-            $"No more than {body.Kilograms * rules[TreatAllowance.GramsPerKg]:0} g a day, however little energy is in it."
+            $"No more than {body.Kilograms * Rules[TreatAllowance.GramsPerKg]:0} g a day, however little energy is in it."
         );
 
     /// <summary>The state of a muzzle in a sentence.</summary>
-    public static string Of(MuzzleState state) =>
+    public string Of(MuzzleState state) =>
         state.Due switch
         {
             InspectionDue.OutOfUse =>
                 $"Out of use: {string.Join(" and ", state.Failed.Select(f => InspectionCheck.All.FirstOrDefault(c => c.Id == f)?.Name.ToLowerInvariant() ?? f))} failed. Mend it or use the spare, then inspect it again.",
             InspectionDue.BeforeClinic => "Inspect it before the clinic visit.",
-            InspectionDue.Monthly => "A month has gone by: inspect it.",
-            _ => $"Next inspection {Day(state.On)}.",
+            InspectionDue.Monthly => $"{Writing.Capital(Gone(Rules[MuzzleState.Every]))} gone by: inspect it.",
+            _ => $"Next inspection {writing.Weekday(state.On)}.",
         };
 
-    public static string Of(RefitCause cause) =>
-        cause == RefitCause.RubMark ? "It left a mark since it was tried on: look at the fit again" : "Tried on a year ago: look at the fit again";
+    /// <summary>Why the fit is to be looked at again.</summary>
+    public string Of(RefitCause cause) =>
+        cause == RefitCause.RubMark
+            ? "It left a mark since it was tried on: look at the fit again"
+            : $"Tried on {(Rules[MuzzleState.RefitMonths] == 12 ? "a year" : Writing.Count(Rules[MuzzleState.RefitMonths], "month"))} ago: look at the fit again";
 
-    private static string Day(DateOnly day) => day.ToString("dddd d MMMM", CultureInfo.InvariantCulture);
+    /// <summary>What keeps a muzzle happy that a dog wears for what it is for.</summary>
+    public string KeepsHappy =>
+        $"One happy wear {(Rules[AssociationBalance.HappyEvery] == 7 ? "a week" : $"every {Rules[AssociationBalance.HappyEvery]} days")} keeps it so.";
 
-    private static string Count(int number) => number is > 1 and < 7 ? new[] { "two", "three", "four", "five", "six" }[number - 2] : $"{number}";
+    /// <summary>The state of the weather's reading, where nothing is known of now.</summary>
+    /// <param name="age">How old the last reading is; null where there is none.</param>
+    public string NotKnown(TimeSpan? age) => age is { } old ? $"The last reading is {Writing.Minutes(old)} old: stale." : "Nobody has read the weather.";
+
+    /// <summary>A strap's setting, short.</summary>
+    public string Strap(int? hole, int? holes, Length? fromTightest, Length loop) =>
+        hole is { } at ? $"hole {at}{(holes is { } of ? $" of {of}" : "")}"
+        : fromTightest is { } open ? $"slider {writing.Length(open)} from its tightest"
+        : $"a loop of {writing.Length(loop)}";
+
+    /// <summary>How long a wear lasted and what it was to the dog; without a length it is on just now.</summary>
+    public string Worn(TimeSpan? lasted, Occasion occasion) => lasted is { } on ? $"Worn {Writing.Minutes(on)}, {Of(occasion)}" : "Worn just now";
+
+    private static string Gone(int days) =>
+        days switch
+        {
+            30 => "a month has",
+            7 => "a week has",
+            _ => $"{days} days have",
+        };
+
+    private static string TimesAsLong(double times) => times == 1.5 ? "Half as long again as" : $"{Writing.Number(times)} times";
+
+    private static string Part(double share) => share == 0.5 ? "half" : $"{Writing.Share(share)} of it";
+
+    /// <summary>Why a treat is not for this dog.</summary>
+    public string MayNotHave(IEnumerable<string> ingredients) => $"It may not have {string.Join(" and ", ingredients)}.";
+
+    /// <summary>What the day's energy is taken from, where its owner measures the food.</summary>
+    public string MeasuredFood => "the food its owner measures";
+
+    /// <summary>The same, where the fitter set the factor.</summary>
+    public string TimesResting(double own) => string.Create(CultureInfo.InvariantCulture, $"resting energy times {own:0.##}, as set here");
+
+    /// <summary>The same by the list.</summary>
+    public string TimesResting(EnergyFactor factor) =>
+        string.Create(CultureInfo.InvariantCulture, $"resting energy times {factor.Factor:0.##}: {Writing.Lower(factor.Name)}");
+
+    public string GoesThatWentWell => "Goes that went well, a piece each";
+
+    public string FedAtWears => "Fed at wears";
 }

@@ -11,8 +11,15 @@ public sealed class SessionRow : INumbered, IOfDog
     public DateTime StartedAt { get; set; }
     public DateTime? EndedAt { get; set; }
 
-    /// <summary>Why it started lower than the plan stood, after a pause.</summary>
+    /// <summary>Why it started lower than the plan stood, after a pause: a <see cref="LongAway"/> as JSON, in older sessions a sentence.</summary>
     public string? GapReason { get; set; }
+
+    /// <summary>Why it started lower than the plan stood; null where it did not, and in older sessions.</summary>
+    public LongAway? Away
+    {
+        get => GapReason is ['{', ..] ? JsonColumn.Read<LongAway>(GapReason) : null;
+        set => GapReason = value is null ? null : JsonColumn.Write(value);
+    }
 
     /// <summary>A <see cref="SessionPlan"/> as JSON: the plan it began with; null in older sessions.</summary>
     public string? Plan { get; set; }
@@ -47,13 +54,31 @@ public sealed class SetRow : IOfDog
     public DateOnly Day { get; set; }
     public DateTime? ClosedAt { get; set; }
     public DecisionKind? Decision { get; set; }
+
+    /// <summary>A <see cref="DecisionFacts"/> as JSON; null in older sets, which have <see cref="Reason"/>.</summary>
+    public string? Facts { get; set; }
+
+    /// <summary>Why it was decided so, as it was said then, in sets decided before that was kept in facts.</summary>
     public string? Reason { get; set; }
-    public string? Basis { get; set; }
+
+    /// <summary>The step's way out, as it was said then, in the same sets.</summary>
     public string? IfStuck { get; set; }
+
+    public string? Basis { get; set; }
     public bool EndSession { get; set; }
 
-    /// <summary>Where it went on instead of what the rule decided, and why; null where the rule had its way.</summary>
+    /// <summary>The note of whoever let it go on elsewhere than the rule decided; null where the rule had its way.</summary>
     public string? Overruled { get; set; }
+
+    /// <summary>The target it went on at then; null in older sets, whose note names it.</summary>
+    public int? OverruledTo { get; set; }
+
+    /// <summary>What was decided, in facts; null while it is open and in older sets.</summary>
+    public DecisionFacts? DecidedBy
+    {
+        get => Facts is null ? null : JsonColumn.Read<DecisionFacts>(Facts);
+        set => Facts = value is null ? null : JsonColumn.Write(value);
+    }
 
     /// <summary>The numbers it was decided by, by the fingerprint they are kept under; null in older sets.</summary>
     public string? RulesId { get; set; }
@@ -63,44 +88,28 @@ public sealed class SetRow : IOfDog
 
     /// <summary>The set as the progression rule sees it.</summary>
     public SetRecord ToRecord() =>
-        new(
+        SetRecord.Logged(
             StepId,
             Target,
+            AskedMs.AsHold(),
             Day,
-            [.. Goes.OrderBy(g => g.Number).Select(g => g.Success)],
-            [.. Signs.OrderBy(s => s.Number).Select(s => new SeenAt(Goes.Count(g => g.Number < s.Number), Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))]
-        )
-        {
-            Asked = AskedMs.AsHold(),
-            Holds = [.. Held()],
-        };
+            [.. Goes.OrderBy(g => g.Number).Select(g => new LoggedGo(g.Success, g.HeldMs.AsHold()))],
+            Signs.OrderBy(s => s.Number).Select(s => (Goes.Count(g => g.Number < s.Number), s.SignId))
+        );
 
-    /// <summary>
-    /// The goes that were timed. Where some of a set were, a miss that was not is a dog that was out again before the timer ran: left out, it would make a
-    /// dog seem to stay longer than it does (docs/hold-trial.md).
-    /// </summary>
-    private IEnumerable<HeldGo> Held() =>
-        Goes.Exists(g => g.HeldMs > 0)
-            ? Goes.OrderBy(g => g.Number).Where(g => g.HeldMs > 0 || !g.Success).Select(g => new HeldGo(TimeSpan.FromMilliseconds(g.HeldMs ?? 0), g.Success))
-            : [];
-
-    /// <summary>
-    /// Whether its decision may still be overruled: it is the last one finished, nothing has happened since, and the dog did not go over threshold,
-    /// after which it rests.
-    /// </summary>
+    /// <summary>Whether its decision may still be overruled.</summary>
     /// <param name="sets">The sets of its session.</param>
     public bool CanBeOverruled(IEnumerable<SetRow> sets) =>
-        Decision is not (null or DecisionKind.EndNow) && sets.All(s => s.Number <= Number || (s.ClosedAt is null && s.Goes.Count == 0 && s.Signs.Count == 0));
+        Progression.CanBeOverruled(Decision, sets.Any(s => s.Number > Number && (s.ClosedAt is not null || s.Goes.Count > 0 || s.Signs.Count > 0)));
 
     /// <summary>Closes the set with the rule's decision and answers where the plan stands now.</summary>
     public PlanMoveRow Close(Decision decision, string rulesId, DateTime at)
     {
-        (ClosedAt, Decision, Reason, Basis, IfStuck, EndSession, RulesId) = (
+        (ClosedAt, Decision, DecidedBy, Basis, EndSession, RulesId) = (
             at,
             decision.Kind,
-            decision.Reason,
+            decision.Facts,
             decision.Basis.ToString(),
-            decision.IfStuck,
             decision.EndSession,
             rulesId
         );
@@ -112,7 +121,7 @@ public sealed class SetRow : IOfDog
             Target = decision.Next?.Target ?? 0,
             AskedMs = decision.Next?.Asked.AsMs(),
             NotBefore = decision.Next?.NotBefore,
-            Reason = decision.Reason,
+            Why = new(MoveCause.Decided) { Decision = decision.Facts },
         };
     }
 }
@@ -131,8 +140,15 @@ public sealed class StepPassRow : IOfDog
 
     public SetRow? Set { get; set; }
 
-    /// <summary>Why, where it was passed by hand.</summary>
+    /// <summary>Why, where it was passed by hand; where it was tried, a <see cref="MoveWhy"/> as JSON, in older passes a sentence.</summary>
     public string? Note { get; set; }
+
+    /// <summary>Why it counts as passed, in facts; null for a note, and in older passes.</summary>
+    public MoveWhy? Why
+    {
+        get => Note is ['{', ..] && How == PassedHow.Tried ? JsonColumn.Read<MoveWhy>(Note) : null;
+        init => Note = value is null ? null : JsonColumn.Write(value);
+    }
 }
 
 /// <summary>How a dog's sets are decided from then on; the latest one holds.</summary>
@@ -214,8 +230,21 @@ public sealed class PlanMoveRow : IOfDog
     public int? AskedMs { get; set; }
 
     public DateOnly? NotBefore { get; set; }
-    public required string Reason { get; set; }
+
+    /// <summary>The note of whoever moved it by hand; in older moves by the rule what was said then. Empty where <see cref="Cause"/> says it all.</summary>
+    public string Reason { get; set; } = "";
+
     public bool ByHand { get; set; }
+
+    /// <summary>A <see cref="MoveWhy"/> as JSON; null where <see cref="Reason"/> says it.</summary>
+    public string? Cause { get; set; }
+
+    /// <summary>Why it was moved, in facts; null for a note, and in older moves.</summary>
+    public MoveWhy? Why
+    {
+        get => Cause is null ? null : JsonColumn.Read<MoveWhy>(Cause);
+        init => Cause = value is null ? null : JsonColumn.Write(value);
+    }
 }
 
 /// <summary>Holds as they are kept: in whole milliseconds.</summary>

@@ -4,56 +4,24 @@ using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Data.Conditioning;
 
-/// <summary>A dog with its plan and where that stands.</summary>
+/// <summary>A dog with what is on record of its training.</summary>
 /// <param name="Measured">Who it is, with what was measured on it.</param>
+/// <param name="Training">Its plan, and where that stands.</param>
 /// <param name="LastMove">Where the plan was moved to last.</param>
 /// <param name="OpenSession">A session begun and not ended.</param>
-/// <param name="LastTrained">The day of the last session.</param>
 /// <param name="Passes">The steps it has passed.</param>
-/// <param name="Choice">School, policies and days as chosen last; null for the House way.</param>
-/// <param name="Stuck">Where it does not get on; null where it does.</param>
 /// <param name="RuleChoice">How its sets are decided, as chosen last; null for the House way.</param>
+/// <param name="Choice">School, policies and days as chosen last; null for the House way.</param>
 public sealed record TrainedDog(
     MeasuredDog Measured,
+    Training Training,
     PlanMoveRow? LastMove,
     SessionRow? OpenSession,
-    DateOnly? LastTrained,
     IReadOnlyList<StepPassRow> Passes,
     GoRuleRow? RuleChoice,
-    PlanChoiceRow? Choice,
-    Stuck? Stuck
+    PlanChoiceRow? Choice
 )
 {
-    private TrainingPlan? plan;
-
-    public TrainingPlan Plan => plan ??= Choice.PlanFor(Measured.Profile);
-
-    /// <summary>The owner's days.</summary>
-    public TrainingWeek Week => Choice?.Days ?? TrainingWeek.Usual;
-
-    /// <summary>Ids of the steps it has passed.</summary>
-    public IReadOnlySet<string> Passed { get; } = Passes.Select(p => p.StepId).ToHashSet();
-
-    /// <summary>How its sets are decided.</summary>
-    public GoRule Rule => RuleChoice?.Rule ?? GoRule.AsSoonAsClear;
-
-    /// <summary>
-    /// Where the plan stands: where it was moved to last, as long as that step is in it; else its first step that is not passed, which is also
-    /// where a step that came into the plan later is trained. Null when all are passed.
-    /// </summary>
-    public PlanPosition? Position =>
-        LastMove is { StepId: { } at } move && Plan.Steps.FirstOrDefault(s => s.Step.Id == at)?.Step is { } step
-            ? new PlanPosition(at, step.Within(move.Target), move.NotBefore) { Asked = move.AskedMs.AsHold() }
-        : Plan.NextAfter(Passed) is { } next
-            ? new PlanPosition(next.Id, GoRules.BeginsAt(Measured.Profile.Temperament, Rule, Measured.Rules), LastMove?.NotBefore)
-        : null;
-
-    /// <summary>It wears its muzzle: every step up to the purpose's last is passed, and upkeep is what is left.</summary>
-    public bool WearsIt => Plan.WearsIt(Passed);
-
-    /// <summary>The plan as a session begun now keeps it.</summary>
-    public SessionPlan ForSession() => Plan.ForSession(Measured.Profile.Temperament, Rule);
-
     /// <summary>Some dogs with where their plans stand.</summary>
     public static async Task<IReadOnlyList<TrainedDog>> LoadAsync(PracticeDb db, IReadOnlyList<MeasuredDog> dogs, CancellationToken cancel)
     {
@@ -70,29 +38,38 @@ public sealed record TrainedDog(
         var passes = (await db.StepPasses.AsNoTracking().Where(p => ids.Contains(p.DogId)).OrderBy(p => p.Id).ToListAsync(cancel)).ToLookup(p => p.DogId);
         return
         [
-            .. dogs.Select(d => new TrainedDog(
-                d,
-                moves.GetValueOrDefault(d.Dog.Id),
-                open.GetValueOrDefault(d.Dog.Id),
-                trained.TryGetValue(d.Dog.Id, out var day) ? day : null,
-                [.. passes[d.Dog.Id]],
-                rules.GetValueOrDefault(d.Dog.Id),
-                choices.GetValueOrDefault(d.Dog.Id),
-                Progress.StuckAt([.. recent[d.Dog.Id]], d.Rules)
-            )),
+            .. dogs.Select(d =>
+            {
+                var id = d.Dog.Id;
+                var (move, session, choice, rule) = (
+                    moves.GetValueOrDefault(id),
+                    open.GetValueOrDefault(id),
+                    choices.GetValueOrDefault(id),
+                    rules.GetValueOrDefault(id)
+                );
+                IReadOnlyList<StepPassRow> passed = [.. passes[id]];
+                var training = new Training(
+                    d.Profile,
+                    choice.PlanFor(d.Profile),
+                    passed.Select(p => p.StepId).ToHashSet(),
+                    move is { StepId: { } at } ? new PlanPosition(at, move.Target, move.NotBefore) { Asked = move.AskedMs.AsHold() } : null,
+                    move?.At,
+                    move?.NotBefore,
+                    trained.TryGetValue(id, out var day) ? day : null,
+                    session is not null,
+                    choice?.Days ?? TrainingWeek.Usual,
+                    rule?.Rule ?? GoRule.AsSoonAsClear,
+                    Progress.StuckAt([.. recent[id]], d.Rules),
+                    d.Rules
+                );
+                return new TrainedDog(d, training, move, session, passed, rule, choice);
+            }),
         ];
     }
 
     /// <summary>One dog with where its plan stands; null when there is none with this id.</summary>
     public static async Task<TrainedDog?> FindAsync(PracticeDb db, Guid id, CancellationToken cancel) =>
         await MeasuredDog.FindProfileAsync(db, id, cancel) is { } dog ? (await LoadAsync(db, [dog], cancel)).Single() : null;
-
-    /// <summary>Steps that have to be passed by the day it is wanted, and are not.</summary>
-    public int StepsLeft => Plan.Steps.Take(ForSession().Wanted(Week.ReadyAt)).Count(s => !Passed.Contains(s.Step.Id));
-
-    /// <summary>How its training stands, among those of a practice.</summary>
-    public TrainingStanding StandingOn(DateOnly today) =>
-        TrainingStanding.Of(Plan, Passed, Position, Stuck, LastTrained, Week, StepsLeft, today, Measured.Rules);
 
     /// <summary>What became of the sets of some dogs in the weeks before the last one of them was trained.</summary>
     private static async Task<ILookup<Guid, (long Session, string StepId, int Target, DecisionKind Decision)>> RecentAsync(
@@ -102,8 +79,7 @@ public sealed record TrainedDog(
         CancellationToken cancel
     )
     {
-        const int Days = 120;
-        var from = trained.Count == 0 ? DateOnly.MaxValue : trained.Values.Min().AddDays(-Days);
+        var from = trained.Count == 0 ? DateOnly.MaxValue : trained.Values.Min().AddDays(-Progress.StuckLooksBack);
         var sets = await db
             .Sets.Where(s => ids.Contains(s.DogId) && s.Day >= from && s.Decision != null)
             .OrderBy(s => s.Id)

@@ -28,7 +28,7 @@ public static class DemoPractice
         var random = new Random(Seed);
         var rulesId = await db.KeepAsync(HouseRules.Ours, cancel);
         var now = clock.GetUtcNow().UtcDateTime;
-        var today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
+        var today = clock.Today();
         foreach (var demo in DemoDog.All(today))
         {
             var dog = demo.Row;

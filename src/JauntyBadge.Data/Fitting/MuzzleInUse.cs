@@ -1,3 +1,5 @@
+using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Fitting;
 using Microsoft.EntityFrameworkCore;
 
@@ -11,6 +13,11 @@ public sealed record MuzzleInUse(ChoiceRow? Choice, TryOnRow? LastTryOn)
     /// <summary>What the last try-on came to; null when there was none.</summary>
     public TryOnFinding? Tried { get; } =
         LastTryOn is { Seen: var seen } && Choice is not null ? TryOnFinding.Of(Choice.KeptFit.Type, seen.Answers, seen.Symptoms) : null;
+
+    /// <summary>As the rules see it; null where none is chosen.</summary>
+    /// <param name="clock">Tells the practice's days.</param>
+    public MuzzleOnRecord? ToRecord(TimeProvider clock) =>
+        Choice is null ? null : new(clock.DayOf(Choice.ChosenAt), LastTryOn is { } row && Tried is { } found ? new(row.At, clock.DayOf(row.At), found) : null);
 
     /// <summary>The muzzles of some dogs.</summary>
     public static async Task<IReadOnlyDictionary<Guid, MuzzleInUse>> LoadAsync(PracticeDb db, IReadOnlyList<Guid> dogs, CancellationToken cancel)

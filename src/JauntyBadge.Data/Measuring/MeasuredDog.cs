@@ -60,20 +60,12 @@ public sealed record MeasuredDog(
             }
         );
 
-    /// <summary>Why the dog should be measured again, in sentences.</summary>
-    public IReadOnlyList<string> MeasureAgain(DateOnly today) =>
-        CurrentSet is { } set && ReadingRows.Count > 0
-            ? Remeasure.Reasons(
-                new SetState(DateOnly.FromDateTime(set.StartedAt), set.BodyMass, set.Coat),
-                new SetState(today, Profile.BodyMass, Profile.Coat),
-                Profile.IsGrowing(today),
-                Rules
-            )
-            : [];
+    /// <summary>Its last set as the rules see it; null where none was begun.</summary>
+    public SetOnRecord? LastSet { get; init; }
 
-    /// <summary>Loads some dogs with their readings, to be judged.</summary>
-    public static Task<IReadOnlyList<MeasuredDog>> LoadAsync(PracticeDb db, IQueryable<DogRow> which, CancellationToken cancel) =>
-        LoadAsync(db, which, withRanges: true, cancel);
+    /// <summary>Loads some dogs with their readings, to be judged by the practice's numbers or by others that are tried.</summary>
+    public static Task<IReadOnlyList<MeasuredDog>> LoadAsync(PracticeDb db, IQueryable<DogRow> which, CancellationToken cancel, HouseRules? tried = null) =>
+        LoadAsync(db, which, withRanges: true, cancel, tried);
 
     /// <summary>One dog with its readings, to be judged; null when there is none with this id.</summary>
     public static async Task<MeasuredDog?> FindAsync(PracticeDb db, Guid id, CancellationToken cancel) =>
@@ -83,11 +75,17 @@ public sealed record MeasuredDog(
     public static async Task<MeasuredDog?> FindProfileAsync(PracticeDb db, Guid id, CancellationToken cancel) =>
         (await LoadAsync(db, db.Dogs.Where(d => d.Id == id), withRanges: false, cancel)).SingleOrDefault();
 
-    private static async Task<IReadOnlyList<MeasuredDog>> LoadAsync(PracticeDb db, IQueryable<DogRow> which, bool withRanges, CancellationToken cancel)
+    private static async Task<IReadOnlyList<MeasuredDog>> LoadAsync(
+        PracticeDb db,
+        IQueryable<DogRow> which,
+        bool withRanges,
+        CancellationToken cancel,
+        HouseRules? tried = null
+    )
     {
         var dogs = await which.AsNoTracking().ToListAsync(cancel);
         var ids = dogs.Select(d => d.Id).ToList();
-        var rules = await db.RulesAsync(cancel);
+        var rules = tried ?? await db.RulesAsync(cancel);
         var breeds = await BreedRow.ListAsync(db, cancel);
         var ranges = withRanges ? await db.BreedRanges.ReadAsync(db, dogs, rules, cancel) : null;
         var sets = (
@@ -97,6 +95,16 @@ public sealed record MeasuredDog(
         var readings = (
             await db.Readings.AsNoTracking().Where(r => open.Contains(r.SetId) && r.RemovedAt == null).OrderBy(r => r.Number).ToListAsync(cancel)
         ).ToLookup(r => r.DogId);
-        return [.. dogs.Select(d => new MeasuredDog(d, breeds, ranges?[d.Id], rules, [.. sets[d.Id]], [.. readings[d.Id]]))];
+        return
+        [
+            .. dogs.Select(d =>
+            {
+                var last = sets[d.Id].LastOrDefault();
+                return new MeasuredDog(d, breeds, ranges?[d.Id], rules, [.. sets[d.Id]], [.. readings[d.Id]])
+                {
+                    LastSet = last is null ? null : new(new SetState(db.Clock.DayOf(last.StartedAt), last.BodyMass, last.Coat), readings[d.Id].Any()),
+                };
+            }),
+        ];
     }
 }

@@ -4,18 +4,6 @@ using UnitsNet;
 
 namespace JauntyBadge.Data.Wearing;
 
-/// <summary>Where a muzzle left a mark.</summary>
-public enum RubPlace
-{
-    NoseBridge,
-    UnderTheEyes,
-    Cheeks,
-    Chin,
-    Throat,
-    BehindTheEars,
-    Forehead,
-}
-
 /// <summary>A sign seen while it was worn.</summary>
 /// <param name="Id">Made by the phone, so that a sign sent twice counts once.</param>
 /// <param name="SignId">A sign of the list.</param>
@@ -131,6 +119,8 @@ public sealed class AppointmentRow : INumbered, IVersioned, IOfDog
 
     public string? Note { get; set; }
     public DateTime? RemovedAt { get; set; }
+
+    public AppointmentOnRecord ToRecord() => new(Day, Time, Kind, Occasion, Place, ReadyAt);
 }
 
 /// <summary>What wearing needs to know of a dog besides who it is: what it loves, what it eats, what a veterinarian allows. One row a dog.</summary>

@@ -87,7 +87,7 @@ public sealed record ForecastDto(
     IReadOnlyList<FanDto> Fan
 )
 {
-    public static ForecastDto Of(Forecast told, ForecastQuestion asked)
+    internal static ForecastDto Of(Forecast told, ForecastQuestion asked, ConditioningWords words)
     {
         var wanted = asked.Plan.Wanted(asked.ReadyAt);
         return new(
@@ -101,7 +101,7 @@ public sealed record ForecastDto(
             told.ChanceBy < Forecasts.LowChance,
             told.NeverShare,
             [.. told.HoldsUp.Select(h => new HoldUpDto(h.StepId, Step.Find(h.StepId)!.Name, h.Sessions))],
-            [.. told.WaysOut.Select(w => new WayOutDto(w.Kind, ConditioningWords.WayOut(w, asked), w.ChanceBy))],
+            [.. told.WaysOut.Select(w => new WayOutDto(w.Kind, words.WayOut(w, asked), w.ChanceBy))],
             told.PassedNow,
             [.. told.Fan.Select(f => new FanDto(f.Day, f.P10, f.P50, f.P90))]
         );

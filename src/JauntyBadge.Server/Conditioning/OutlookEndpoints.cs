@@ -2,6 +2,7 @@ using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using Ical.Net.Serialization;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Data;
@@ -18,7 +19,7 @@ internal static class OutlookEndpoints
 
     public static void MapOutlook(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/ways-of-working", () => Ways)
+        api.MapGet("/ways-of-working", async (Pen pen, CancellationToken cancel) => Ways(new ConditioningWords(await pen.TakeAsync(cancel))))
             .WithTags("Conditioning")
             .WithName("waysOfWorking")
             .WithSummary("The schools and policies a plan can be chosen from.");
@@ -39,18 +40,18 @@ internal static class OutlookEndpoints
             .Produces<string>(StatusCodes.Status200OK, "text/calendar");
     }
 
-    private static WaysOfWorkingDto Ways { get; } =
+    private static WaysOfWorkingDto Ways(ConditioningWords words) =>
         new(
             [.. School.All.Select(s => new SchoolDto(s.Id, s.Name, s.Says))],
             [.. PolicyRow.All.Select(p => new PolicyChoicesDto(p.Topic, p.Name, p.Options))],
-            ConditioningWords.WhenOver,
-            ConditioningWords.BadDay
+            words.WhenOver,
+            words.BadDay
         );
 
     private static async Task<IReadOnlyList<SchoolComparedDto>> CompareAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
         var dog = await db.TrainedDogAsync(id, cancel);
-        var mine = dog.Plan.Steps.Select(s => s.Step.Id).ToHashSet();
+        var mine = dog.Training.Plan.Steps.Select(s => s.Step.Id).ToHashSet();
         return
         [
             .. School.All.Select(school =>
@@ -61,18 +62,18 @@ internal static class OutlookEndpoints
                     school.Id,
                     school.Name,
                     school.Says,
-                    school == dog.Plan.School,
+                    school == dog.Training.Plan.School,
                     plan.Steps.Count,
                     [.. plan.Steps.Where(s => !mine.Contains(s.Step.Id)).Select(s => s.Step.Name)],
-                    [.. dog.Plan.Steps.Where(s => !ids.Contains(s.Step.Id)).Select(s => s.Step.Name)],
-                    dog.Passed.Count(ids.Contains),
-                    [.. plan.Policies.Where(p => dog.Plan.Policies.Single(m => m.Topic == p.Topic).OptionId != p.OptionId)]
+                    [.. dog.Training.Plan.Steps.Where(s => !ids.Contains(s.Step.Id)).Select(s => s.Step.Name)],
+                    dog.Training.Passed.Count(ids.Contains),
+                    [.. plan.Policies.Where(p => dog.Training.Plan.Policies.Single(m => m.Topic == p.Topic).OptionId != p.OptionId)]
                 );
             }),
         ];
     }
 
-    private static async Task<PlanDto> ChooseSchoolAsync(Guid id, SchoolEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<PlanDto> ChooseSchoolAsync(Guid id, SchoolEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         if (string.IsNullOrWhiteSpace(entry.Reason) || entry.Reason.Length > LongestReason)
             throw Refusal.Field("reason", $"Write down why, in up to {LongestReason} letters.");
@@ -88,51 +89,52 @@ internal static class OutlookEndpoints
 
         var school = entry.School ?? throw Refusal.Field("school", "school is needed.");
         await AddChoiceAsync(id, choice => (choice.School, choice.Policies, choice.Reason) = (school, policies, entry.Reason.Trim()), db, clock, cancel);
-        return await PlanEndpoints.PlanAsync(id, db, clock, cancel);
+        return await PlanEndpoints.PlanAsync(id, db, pen, clock, cancel);
     }
 
-    private static async Task<IReadOnlyList<StepDto>> TriesAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    private static async Task<IReadOnlyList<StepDto>> TriesAsync(Guid id, PracticeDb db, Pen pen, CancellationToken cancel)
     {
         var dog = await db.TrainedDogAsync(id, cancel);
-        return [.. WhereToBegin.Tries(dog.Plan, dog.Measured.Profile.Temperament).Select(s => StepDto.Of(new PlannedStep(s, [])))];
+        var words = new ConditioningWords(await pen.WithAsync(dog.Measured.Rules, cancel));
+        return [.. WhereToBegin.Tries(dog.Training.Plan, dog.Measured.Profile.Temperament).Select(s => StepDto.Of(new PlannedStep(s, []), words))];
     }
 
-    private static async Task<PlanDto> BeginAsync(Guid id, BeginEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<PlanDto> BeginAsync(Guid id, BeginEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var dog = await db.TrainedDogAsync(id, cancel);
         var temperament = dog.Measured.Profile.Temperament;
-        var most = WhereToBegin.Tries(dog.Plan, temperament).Count;
+        var most = WhereToBegin.Tries(dog.Training.Plan, temperament).Count;
         if (entry.WentWell is not { } wentWell || wentWell < 0 || wentWell > most)
             throw Refusal.Field("wentWell", $"How many tries in a row went well and at ease: 0 to {most}.");
-        if (dog.LastTrained is not null || dog.OpenSession is not null)
+        if (dog.Training.LastTrained is not null || dog.OpenSession is not null)
             throw Refusal.Conflict("It has been trained: its own record says where to go on.");
-        var (begin, skipped) = WhereToBegin.After(dog.Plan, temperament, wentWell);
-        var says = $"Tried, not trained: {wentWell} of {most} went well and at ease.";
+        var (begin, skipped) = WhereToBegin.After(dog.Training.Plan, temperament, wentWell);
+        var why = new MoveWhy(MoveCause.Tried) { Number = most, WentWell = wentWell };
         db.PlanMoves.Add(
             new PlanMoveRow
             {
                 DogId = id,
                 At = clock.UtcNow(),
                 StepId = begin.Id,
-                Target = GoRules.BeginsAt(temperament, dog.Rule, dog.Measured.Rules),
-                Reason = says,
+                Target = GoRules.BeginsAt(temperament, dog.Training.Rule, dog.Measured.Rules),
+                Why = why,
                 ByHand = true,
             }
         );
         db.StepPasses.AddRange(
             skipped
-                .Where(s => !dog.Passed.Contains(s.Id))
+                .Where(s => !dog.Training.Passed.Contains(s.Id))
                 .Select(s => new StepPassRow
                 {
                     DogId = id,
                     StepId = s.Id,
                     Day = clock.Today(),
                     How = PassedHow.Tried,
-                    Note = says,
+                    Why = why,
                 })
         );
         await db.SaveChangesAsync(cancel);
-        return await PlanEndpoints.PlanAsync(id, db, clock, cancel);
+        return await PlanEndpoints.PlanAsync(id, db, pen, clock, cancel);
     }
 
     private static async Task<TrainingWeekDto> ChooseWeekAsync(Guid id, TrainingWeekDto entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -144,7 +146,7 @@ internal static class OutlookEndpoints
             throw Refusal.Field("sessionsPerDay", "Once or twice a day is accepted: more is too much for a dog.");
         if (entry.By < clock.Today() || entry.By > clock.Today().AddDays(730))
             throw Refusal.Field("by", "A day from today to two years ahead is accepted.");
-        if (entry.ReadyAt is { } at && dog.Plan.Steps.All(s => s.Step.Id != at))
+        if (entry.ReadyAt is { } at && dog.Training.Plan.Steps.All(s => s.Step.Id != at))
             throw Refusal.Field("readyAt", "This step is not in the dog's plan.");
         var week = new TrainingWeek([.. days.Distinct().OrderBy(d => ((int)d + 6) % 7)], entry.SessionsPerDay ?? 1, entry.By, entry.ReadyAt);
         await AddChoiceAsync(id, choice => choice.Days = week, db, clock, cancel);
@@ -172,17 +174,22 @@ internal static class OutlookEndpoints
         await db.SaveChangesAsync(cancel);
     }
 
-    private static async Task<OutlookDto> OutlookAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<OutlookDto> OutlookAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var (dog, question, told) = await ForetoldAsync(id, db, clock, cancel);
         var calendar = told is null ? [] : await EntriesAsync(dog, told, db, clock, cancel);
-        return new OutlookDto(TrainingWeekDto.Of(dog.Week), told is null ? null : ForecastDto.Of(told, question), [.. calendar.Select(e => Of(e, dog))]);
+        var words = new ConditioningWords(await pen.WithAsync(dog.Measured.Rules, cancel));
+        return new OutlookDto(
+            TrainingWeekDto.Of(dog.Training.Week),
+            told is null ? null : ForecastDto.Of(told, question, words),
+            [.. calendar.Select(e => Of(e, dog, words))]
+        );
     }
 
-    private static CalendarEntryDto Of(CalendarEntry entry, TrainedDog dog)
+    private static CalendarEntryDto Of(CalendarEntry entry, TrainedDog dog, ConditioningWords words)
     {
-        var step = dog.Plan.Steps.FirstOrDefault(s => s.Step.Id == entry.StepId)?.Step;
-        return new(entry.Day, entry.Kind, entry.Number, ConditioningWords.Entry(entry, dog.Measured.Dog.Name), entry.StepId, step?.Name, step?.SetUp);
+        var step = entry.StepId is { } id ? dog.Training.Find(id) : null;
+        return new(entry.Day, entry.Kind, entry.Number, words.Entry(entry, dog.Measured.Dog.Name), entry.StepId, step?.Name, step?.SetUp);
     }
 
     /// <summary>The forecast; null for a dog that wears it already.</summary>
@@ -198,22 +205,22 @@ internal static class OutlookEndpoints
         var log = await db.TrainedSetsAsync(id, cancel);
         var question = new ForecastQuestion
         {
-            Plan = dog.ForSession(),
+            Plan = dog.Training.ForSession(),
             Minds = profile.Sensitivities,
             Purposes = profile.Purposes,
             MayWearSleeve = profile.AirwayConcern is null && !profile.Health.Contains(HealthNote.ProneToVomiting),
-            ReadyAt = dog.Plan.Steps.Any(s => s.Step.Id == dog.Week.ReadyAt) ? dog.Week.ReadyAt : null,
-            Days = dog.Week.Days,
-            SessionsPerDay = dog.Week.SessionsPerDay,
+            ReadyAt = dog.Training.Plan.Steps.Any(s => s.Step.Id == dog.Training.Week.ReadyAt) ? dog.Training.Week.ReadyAt : null,
+            Days = dog.Training.Week.Days,
+            SessionsPerDay = dog.Training.Week.SessionsPerDay,
             From = clock.Today(),
-            By = dog.Week.By >= clock.Today() ? dog.Week.By : null,
+            By = dog.Training.Week.By >= clock.Today() ? dog.Training.Week.By : null,
             Log = log,
-            Held = DaysHeld.Of(log, dog.Week.Days, clock.Today()),
-            Passed = dog.Passed,
-            Position = dog.Position,
+            Held = DaysHeld.Of(log, dog.Training.Week.Days, clock.Today()),
+            Passed = dog.Training.Passed,
+            Position = dog.Training.Position,
             Rules = dog.Measured.Rules,
         };
-        return (dog, question, dog.WearsIt ? null : Forecasts.Of(question, new Random(Seed(id))));
+        return (dog, question, dog.Training.WearsIt ? null : Forecasts.Of(question, new Random(Seed(id))));
     }
 
     /// <summary>The same dog, record and day give the same answer.</summary>
@@ -231,26 +238,26 @@ internal static class OutlookEndpoints
         var today = clock.Today();
         var chosen = await db.Choices.Where(c => c.DogId == id && c.WithdrawnAt == null).AnyAsync(cancel);
         var tried = await db.TryOns.Where(t => t.DogId == id).AnyAsync(cancel);
-        var measured = dog.Measured.Profile.IsGrowing(today) && dog.Measured.CurrentSet is { } set ? DateOnly.FromDateTime(set.StartedAt) : (DateOnly?)null;
+        var measured = dog.Measured.Profile.IsGrowing(today) && dog.Measured.LastSet is { } set ? set.State.TakenOn : (DateOnly?)null;
         return TrainingCalendar.Of(
-            dog.Plan,
-            dog.Week,
+            dog.Training.Plan,
+            dog.Training.Week,
             told,
-            new CalendarQuestion(today, dog.Position?.NotBefore, chosen && !tried, measured),
+            new CalendarQuestion(today, dog.Training.Position?.NotBefore, chosen && !tried, measured),
             dog.Measured.Rules
         );
     }
 
-    private static async Task<IResult> CalendarAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> CalendarAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var (dog, _, told) = await ForetoldAsync(id, db, clock, cancel);
         var entries = told is null ? [] : await EntriesAsync(dog, told, db, clock, cancel);
         var calendar = new Calendar { ProductId = "-//Jaunty Badge//Training calendar//EN" };
         calendar.AddProperty("X-WR-CALNAME", $"{dog.Measured.Dog.Name}'s training");
-        var made = clock.UtcNow();
+        var (made, words) = (clock.UtcNow(), new ConditioningWords(await pen.WithAsync(dog.Measured.Rules, cancel)));
         foreach (var entry in entries)
         {
-            var said = Of(entry, dog);
+            var said = Of(entry, dog, words);
             calendar.Events.Add(
                 new CalendarEvent
                 {

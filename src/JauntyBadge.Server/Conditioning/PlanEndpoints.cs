@@ -42,7 +42,7 @@ public sealed record StepDto(
     SketchDto? Sketch
 )
 {
-    public static StepDto Of(PlannedStep planned)
+    internal static StepDto Of(PlannedStep planned, ConditioningWords words)
     {
         var s = planned.Step;
         return new StepDto(
@@ -53,15 +53,15 @@ public sealed record StepDto(
             s.SetUp,
             s.Success,
             s.Reward,
-            [.. Enumerable.Range(0, s.Targets.Count).Select(s.TargetText)],
+            [.. s.Targets.Select(words.Target)],
             s.Easier,
             s.IfStuck,
             s.Caution,
             s.Basis,
             planned.Notes,
-            ConditioningWords.Yes(s.Stage),
-            ConditioningWords.NotYet(s.Stage),
-            s.Sketch is { } sketch ? new SketchDto(sketch, ConditioningWords.Sketch(sketch)) : null
+            words.Yes(s.Stage),
+            words.NotYet(s.Stage),
+            s.Sketch is { } sketch ? new SketchDto(sketch, words.Sketch(sketch)) : null
         );
     }
 }
@@ -122,13 +122,16 @@ internal static class PlanEndpoints
         plan.MapPost("/position", MoveAsync).WithName("movePlan").WithSummary("Overrule where the plan stands, with a note.");
     }
 
-    internal static async Task<PlanDto> PlanAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        Of(await db.TrainedDogAsync(id, cancel), clock.Today());
-
-    private static async Task<PlanDto> MoveAsync(Guid id, PositionEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    internal static async Task<PlanDto> PlanAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.TrainedDogAsync(id, cancel);
-        var at = NeedPosition(file.Plan, entry.StepId, entry.Target);
+        return Of(file, clock.Today(), new ConditioningWords(await pen.WithAsync(file.Measured.Rules, cancel)));
+    }
+
+    private static async Task<PlanDto> MoveAsync(Guid id, PositionEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await db.TrainedDogAsync(id, cancel);
+        var at = NeedPosition(file.Training.Plan, entry.StepId, entry.Target);
         if (string.IsNullOrWhiteSpace(entry.Note) || entry.Note.Length > 500)
             throw Refusal.Field("note", "Write down why, in up to 500 letters.");
         if (file.OpenSession is not null)
@@ -145,7 +148,7 @@ internal static class PlanEndpoints
             }
         );
         // What lies before it counts as passed, by hand and with the note: nobody says that it was trained.
-        foreach (var before in file.Plan.Steps.TakeWhile(s => s.Step.Id != at.StepId).Where(s => !file.Passed.Contains(s.Step.Id)))
+        foreach (var before in file.Training.Plan.Steps.TakeWhile(s => s.Step.Id != at.StepId).Where(s => !file.Training.Passed.Contains(s.Step.Id)))
             db.StepPasses.Add(
                 new StepPassRow
                 {
@@ -157,7 +160,7 @@ internal static class PlanEndpoints
                 }
             );
         await db.SaveChangesAsync(cancel);
-        return await PlanAsync(id, db, clock, cancel);
+        return await PlanAsync(id, db, pen, clock, cancel);
     }
 
     /// <summary>A target of a step of the plan, the first where none is said.</summary>
@@ -173,7 +176,7 @@ internal static class PlanEndpoints
             ? target
             : throw Refusal.Field("target", $"This step's targets are numbered 0 to {step.TopTarget}, its easier rungs -1 to {SetStart.EasiestRung}.");
 
-    private static async Task<PlanDto> RuleAsync(Guid id, GoRuleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<PlanDto> RuleAsync(Guid id, GoRuleEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
         if (string.IsNullOrWhiteSpace(entry.Reason) || entry.Reason.Length > 500)
@@ -188,45 +191,48 @@ internal static class PlanEndpoints
             }
         );
         await db.SaveChangesAsync(cancel);
-        return await PlanAsync(id, db, clock, cancel);
+        return await PlanAsync(id, db, pen, clock, cancel);
     }
 
-    private static PlanDto Of(TrainedDog file, DateOnly today)
+    /// <summary>Why a plan was moved: the facts in words, or the note of whoever moved it.</summary>
+    internal static string ToldMove(PlanMoveRow move, ConditioningWords words) => move.Why is { } why ? words.Moved(why) : move.Reason;
+
+    private static PlanDto Of(TrainedDog file, DateOnly today, ConditioningWords words)
     {
-        var position = file.Position;
-        var gap = position is null ? null : Progression.AfterGap(file.Plan, position, file.LastTrained, today, file.Measured.Rules).Reason;
-        var passes = file.Passes.ToDictionary(p => p.StepId, p => new PassedDto(p.Day, p.How, p.Note));
+        var (plan, position) = (file.Training.Plan, file.Training.Position);
+        var away = position is null ? null : Progression.AfterGap(plan, position, file.Training.LastTrained, today, file.Measured.Rules).Away;
+        var passes = file.Passes.ToDictionary(p => p.StepId, p => new PassedDto(p.Day, p.How, p.Why is { } why ? words.Moved(why) : p.Note));
         PlannedStepDto Stands(PlannedStep s)
         {
             var (isHere, passed) = (s.Step.Id == position?.StepId, passes.GetValueOrDefault(s.Step.Id));
             return new(
-                StepDto.Of(s),
-                s.Why,
+                StepDto.Of(s, words),
+                words.WhyHere(s.Step, plan),
                 isHere ? StepState.Here
                     : passed is null ? StepState.Ahead
                     : StepState.Passed,
-                file.Plan.IsGate(s.Step),
+                file.Training.Plan.IsGate(s.Step),
                 isHere ? (int)Math.Floor(s.Step.Level(position!.Target, position.Asked)) : null,
-                isHere ? s.Step.TargetText(position!.Target, position.Asked) : null,
+                isHere ? words.Target(s.Step, position!) : null,
                 passed
             );
         }
 
         return new PlanDto(
-            file.Plan.School.Id,
-            file.Plan.School.Name,
-            file.Plan.School.Says,
+            file.Training.Plan.School.Id,
+            file.Training.Plan.School.Name,
+            file.Training.Plan.School.Says,
             file.Choice?.Reason,
-            [.. file.Plan.Steps.Select(Stands)],
-            [.. file.Plan.LeftOut.Select(l => new LeftOutDto(l.Step.Name, l.Step.Stage, l.Reason))],
-            file.Plan.Policies,
+            [.. file.Training.Plan.Steps.Select(Stands)],
+            [.. file.Training.Plan.LeftOut.Select(l => new LeftOutDto(l.Name, l.Stage, words.WhyLeftOut(l, plan)))],
+            file.Training.Plan.Policies,
             position?.NotBefore,
-            file.LastMove?.Reason,
-            gap,
+            file.LastMove is { } move ? ToldMove(move, words) : null,
+            away is null ? null : words.Away(away),
             file.OpenSession?.Id,
-            file.Rule,
+            file.Training.Rule,
             file.RuleChoice?.Reason,
-            file.LastTrained is null && file.OpenSession is null && file.LastMove is null
+            file.Training.LastTrained is null && file.OpenSession is null && file.LastMove is null
         );
     }
 }

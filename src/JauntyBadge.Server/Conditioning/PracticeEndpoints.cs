@@ -56,22 +56,23 @@ internal static class PracticeEndpoints
     private const string UsualStep = "hold-short";
 
     public static void MapPractice(this IEndpointRouteBuilder api) =>
-        api.MapPost("/practice", Play)
+        api.MapPost("/practice", PlayAsync)
             .WithTags("Conditioning")
             .WithName("practise")
             .WithSummary("A session with a virtual dog, by hand, and how each choice compares with the rule.");
 
-    private static PracticeDto Play(PracticeEntry asked)
+    private static async Task<PracticeDto> PlayAsync(PracticeEntry asked, Pen pen, CancellationToken cancel)
     {
+        var words = new ConditioningWords(await pen.WithAsync(HouseRules.Ours, cancel));
         var step = Step.Find(asked.StepId ?? UsualStep)!;
         var played = Practice.Play(asked.Temperament!.Value, step, asked.Moves ?? [], new Random(asked.Seed ?? 1), HouseRules.Ours);
         var shown = Sign.All.Where(s => s.Group == played.LastSign).ToList();
         return new PracticeDto(
             step.Name,
             step.Success,
-            ConditioningWords.Yes(step.Stage),
-            ConditioningWords.NotYet(step.Stage),
-            step.TargetText(played.Target),
+            words.Yes(step.Stage),
+            words.NotYet(step.Stage),
+            words.Target(step, played.Target),
             played.Target == SetStart.EasiestRung,
             played.Target == step.TopTarget,
             played.Goes,
@@ -82,12 +83,12 @@ internal static class PracticeEndpoints
             played.WentOver,
             [
                 .. played.Sets.Select(s => new PracticeSetDto(
-                    step.TargetText(s.Target),
+                    words.Target(step, s.Target),
                     s.Goes.Count(g => g),
                     s.Goes.Count,
                     s.Chosen,
                     s.Verdict,
-                    ConditioningWords.Practised(s, step.TargetText)
+                    words.Practised(s, t => words.Target(step, step.Within(t)))
                 )),
             ],
             played.Ended,

@@ -120,9 +120,10 @@ public sealed record SetDto(
 );
 
 /// <summary>A dog as its sessions need it.</summary>
-internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Session, HouseRules Rules)
+internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Session, HouseRules Rules, ConditioningWords Words)
 {
-    public static PlannedDog Of(TrainedDog dog) => new(dog.Measured.Dog.Name, dog.Plan, dog.ForSession(), dog.Measured.Rules);
+    public static PlannedDog Of(TrainedDog dog, ConditioningWords words) =>
+        new(dog.Measured.Dog.Name, dog.Training.Plan, dog.Training.ForSession(), dog.Measured.Rules, words);
 
     /// <summary>The plan a session is trained by: as it began.</summary>
     public SessionPlan PlanOf(SessionRow session) => session.BegunWith ?? Session;
@@ -174,32 +175,32 @@ public sealed record SessionDto(
             dog.Name,
             session.StartedAt,
             session.EndedAt,
-            session.GapReason,
+            session.Away is { } away ? dog.Words.Away(away) : session.GapReason,
             Progression.GoesInSet,
             rows.Count == 0 ? null : StepOf(rows[^1].StepId, dog),
-            [.. rows.Where(s => s.ClosedAt is not null).Select(Of)],
-            open is null ? null : Of(open),
+            [.. rows.Where(s => s.ClosedAt is not null).Select(s => Of(s, dog.Words))],
+            open is null ? null : Of(open, dog.Words),
             standing is { DecidedAfter: not null },
-            standing is null ? null : ConditioningWords.Standing(standing),
+            standing is null ? null : dog.Words.Standing(standing),
             open is not null && Progression.EndsNow(open.ToRecord().Worst),
-            OverruleOf(rows)
+            OverruleOf(rows, dog.Words)
         );
     }
 
-    private static OverruleDto? OverruleOf(List<SetRow> rows)
+    private static OverruleDto? OverruleOf(List<SetRow> rows, ConditioningWords words)
     {
         if (rows.LastOrDefault(s => s.ClosedAt is not null) is not { } last || !last.CanBeOverruled(rows) || KnownStep(last.StepId) is not { } step)
             return null;
         var rungs = Enumerable.Range(SetStart.EasiestRung, step.Targets.Count - SetStart.EasiestRung);
-        return new(last.Number, step.Name, [.. rungs.Select(t => new RungDto(t, step.TargetText(t)))]);
+        return new(last.Number, step.Name, [.. rungs.Select(t => new RungDto(t, words.Target(step, t)))]);
     }
 
     private static StepDto? StepOf(string stepId, PlannedDog dog) =>
-        dog.Plan.Steps.FirstOrDefault(s => s.Step.Id == stepId) is { } planned ? StepDto.Of(planned)
-        : KnownStep(stepId) is { } retired ? StepDto.Of(new PlannedStep(retired, []))
+        dog.Plan.Steps.FirstOrDefault(s => s.Step.Id == stepId) is { } planned ? StepDto.Of(planned, dog.Words)
+        : KnownStep(stepId) is { } retired ? StepDto.Of(new PlannedStep(retired, []), dog.Words)
         : null;
 
-    private static SetDto Of(SetRow set)
+    private static SetDto Of(SetRow set, ConditioningWords words)
     {
         var step = KnownStep(set.StepId);
         var target = Shown(set);
@@ -210,19 +211,22 @@ public sealed record SessionDto(
             set.StepId,
             step?.Name ?? set.StepId,
             target,
-            step?.TargetText(target, between) ?? "",
+            step is null ? "" : words.Target(step, target, between),
             asked?.TotalSeconds,
             asked is { } hold ? HoldTargets(set, hold) : null,
             [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs, g.At))],
             [.. set.Signs.OrderBy(s => s.Number).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
             set.Decision,
-            set.Reason,
+            ReasonOf(set, words),
             set.Basis,
-            set.IfStuck,
+            set.DecidedBy is { } facts ? words.IfStuck(facts) : set.IfStuck,
             set.EndSession,
-            set.Overruled
+            set is { Overruled: { } note, OverruledTo: { } to } ? words.Overruled(step, to, note) : set.Overruled
         );
     }
+
+    /// <summary>Why a set was decided so: the facts in words, in older sets what was said then.</summary>
+    internal static string? ReasonOf(SetRow set, ConditioningWords words) => set.DecidedBy is { } facts ? words.Reason(facts) : set.Reason;
 
     /// <summary>What each go of a set asks to be held: never foretold, and the same whenever it is looked at, for the seed is the set's own.</summary>
     private static IReadOnlyList<double> HoldTargets(SetRow set, TimeSpan criterion) =>

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
@@ -9,9 +10,6 @@ namespace JauntyBadge.Server.Conditioning;
 /// <summary>Training sessions, saved go by go.</summary>
 internal static class SessionEndpoints
 {
-    /// <summary>How long ago a device may have begun a session that it sends now (House: a week without a network).</summary>
-    private static readonly TimeSpan LongestAway = TimeSpan.FromDays(7);
-
     public static void MapSessions(this IEndpointRouteBuilder api)
     {
         var group = api.MapGroup("/").WithTags("Conditioning").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
@@ -53,50 +51,53 @@ internal static class SessionEndpoints
             .WithSummary("End the session; an open set with goes is finished first.");
     }
 
-    private static async Task<SessionDto> StartAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel, SessionEntry? entry = null)
+    private static async Task<SessionDto> StartAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel, SessionEntry? entry = null)
     {
         if (entry?.Id is { } sent && await db.Sessions.AsNoTracking().SingleOrDefaultAsync(s => s.Id == sent, cancel) is { } known)
-            return known.DogId == id ? await GetAsync(sent, db, cancel) : throw Refusal.Conflict("This id stands for a session of another dog.");
+            return known.DogId == id ? await GetAsync(sent, db, pen, cancel) : throw Refusal.Conflict("This id stands for a session of another dog.");
         var file = await db.TrainedDogAsync(id, cancel);
         if (file.OpenSession is { } open)
         {
             return entry?.Id is null
-                ? await GetAsync(open.Id, db, cancel)
+                ? await GetAsync(open.Id, db, pen, cancel)
                 : throw Refusal.Conflict(
                     $"Another session of {file.Measured.Dog.Name} is under way. End that one first; what was tapped here stays on this device until then."
                 );
         }
 
-        var session = Begin(file, entry, clock);
+        var words = await WordsAsync(file, pen, cancel);
+        var session = Begin(file, entry, words, clock);
         db.Sessions.Add(session);
         await db.SaveChangesAsync(cancel);
-        return SessionDto.Of(session, PlannedDog.Of(file));
+        return SessionDto.Of(session, PlannedDog.Of(file, words));
     }
 
-    private static async Task<SessionDto?> NextAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<SessionDto?> NextAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.TrainedDogAsync(id, cancel);
-        return file.OpenSession is { } open ? await GetAsync(open.Id, db, cancel)
-            : CannotBegin(file, clock.Today()) is null ? SessionDto.Of(Begin(file, null, clock), PlannedDog.Of(file))
-            : null;
+        if (file.OpenSession is { } open)
+            return await GetAsync(open.Id, db, pen, cancel);
+        if (CannotBegin(file.Training, clock.Today()))
+            return null;
+        var words = await WordsAsync(file, pen, cancel);
+        return SessionDto.Of(Begin(file, null, words, clock), PlannedDog.Of(file, words));
     }
 
-    private static string? CannotBegin(TrainedDog file, DateOnly today) =>
-        file.Position is null ? "Every step of the plan is passed. Set the plan to a step to train it again."
-        : file.Position.NotBefore > today
-            ? $"It went over threshold last time: not before {file.Position.NotBefore:d MMMM}. To overrule, set the plan by hand with a note."
-        : null;
+    private static async Task<ConditioningWords> WordsAsync(TrainedDog file, Pen pen, CancellationToken cancel) =>
+        new(await pen.WithAsync(file.Measured.Rules, cancel));
+
+    private static bool CannotBegin(Training training, DateOnly today) => training.Position is not { } position || position.NotBefore > today;
 
     /// <summary>A session where the plan stands, or where a device began it: what was trained is a fact, wherever the plan stands by now.</summary>
-    private static SessionRow Begin(TrainedDog file, SessionEntry? entry, TimeProvider clock)
+    private static SessionRow Begin(TrainedDog file, SessionEntry? entry, ConditioningWords words, TimeProvider clock)
     {
-        var at = Told(entry?.At, clock.UtcNow() - LongestAway, clock);
+        var at = Told(entry?.At, clock.UtcNow() - Progression.LongestAway, clock);
         var today = clock.DayOf(at);
-        var begun = entry?.StepId is { } stepId ? PlanEndpoints.NeedPosition(file.Plan, stepId, entry.Target) : null;
-        if (begun is null && CannotBegin(file, today) is { } why)
-            throw Refusal.Conflict(why);
-        var (due, gap) = file.Position is { } position
-            ? Progression.AfterGap(file.Plan, position, file.LastTrained, today, file.Measured.Rules)
+        var begun = entry?.StepId is { } stepId ? PlanEndpoints.NeedPosition(file.Training.Plan, stepId, entry.Target) : null;
+        if (begun is null && CannotBegin(file.Training, today))
+            throw Refusal.Conflict(words.CannotBegin(file.Training.Position?.NotBefore));
+        var (due, away) = file.Training.Position is { } position
+            ? Progression.AfterGap(file.Training.Plan, position, file.Training.LastTrained, today, file.Measured.Rules)
             : (begun!, null);
         var start = begun ?? due;
         var session = new SessionRow
@@ -104,30 +105,39 @@ internal static class SessionEndpoints
             Id = entry?.Id ?? Guid.NewGuid(),
             DogId = file.Measured.Dog.Id,
             StartedAt = at,
-            GapReason = (start.StepId, start.Target) == (due.StepId, due.Target) ? gap : null,
-            BegunWith = file.ForSession(),
+            Away = (start.StepId, start.Target) == (due.StepId, due.Target) ? away : null,
+            BegunWith = file.Training.ForSession(),
         };
         session.Sets.Add(NewSet(session, 1, start, at, clock));
         return session;
     }
 
-    private static async Task<IReadOnlyList<SessionDto>> RecordAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    private static async Task<IReadOnlyList<SessionDto>> RecordAsync(Guid id, PracticeDb db, Pen pen, CancellationToken cancel)
     {
-        var dog = await PlannedAsync(db, id, cancel);
+        var dog = await PlannedAsync(db, pen, id, cancel);
         var sessions = await WithSets(db).AsNoTracking().Where(s => s.DogId == id).OrderByDescending(s => s.Number).Take(50).ToListAsync(cancel);
         return [.. sessions.Select(s => SessionDto.Of(s, dog))];
     }
 
-    private static async Task<SessionDto> GetAsync(Guid sessionId, PracticeDb db, CancellationToken cancel)
+    private static async Task<SessionDto> GetAsync(Guid sessionId, PracticeDb db, Pen pen, CancellationToken cancel)
     {
-        var (session, dog) = await LoadAsync(db, sessionId, cancel);
+        var (session, dog) = await LoadAsync(db, pen, sessionId, cancel);
         return SessionDto.Of(session, dog);
     }
 
-    private static Task<SessionDto> PutGoAsync(Guid sessionId, Guid goId, GoEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+    private static Task<SessionDto> PutGoAsync(
+        Guid sessionId,
+        Guid goId,
+        GoEntry entry,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) =>
         ChangeAsync(
             sessionId,
             db,
+            pen,
             async (session, dog) =>
             {
                 if (await db.Goes.AsNoTracking().SingleOrDefaultAsync(g => g.Id == goId, cancel) is { } known)
@@ -153,10 +163,11 @@ internal static class SessionEndpoints
             cancel
         );
 
-    private static Task<SessionDto> DeleteGoAsync(Guid sessionId, Guid goId, PracticeDb db, CancellationToken cancel) =>
+    private static Task<SessionDto> DeleteGoAsync(Guid sessionId, Guid goId, PracticeDb db, Pen pen, CancellationToken cancel) =>
         ChangeAsync(
             sessionId,
             db,
+            pen,
             (session, _) =>
             {
                 var goes = OpenSet(session).Goes;
@@ -166,10 +177,19 @@ internal static class SessionEndpoints
             cancel
         );
 
-    private static Task<SessionDto> PutSignAsync(Guid sessionId, Guid seenId, SignEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+    private static Task<SessionDto> PutSignAsync(
+        Guid sessionId,
+        Guid seenId,
+        SignEntry entry,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) =>
         ChangeAsync(
             sessionId,
             db,
+            pen,
             async (session, dog) =>
             {
                 if (await db.Signs.AsNoTracking().SingleOrDefaultAsync(s => s.Id == seenId, cancel) is { } known)
@@ -188,10 +208,11 @@ internal static class SessionEndpoints
             cancel
         );
 
-    private static Task<SessionDto> DeleteSignAsync(Guid sessionId, Guid seenId, PracticeDb db, CancellationToken cancel) =>
+    private static Task<SessionDto> DeleteSignAsync(Guid sessionId, Guid seenId, PracticeDb db, Pen pen, CancellationToken cancel) =>
         ChangeAsync(
             sessionId,
             db,
+            pen,
             (session, _) =>
             {
                 var signs = OpenSet(session).Signs;
@@ -205,6 +226,7 @@ internal static class SessionEndpoints
         Guid sessionId,
         int number,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel,
         MomentEntry? entry = null
@@ -212,6 +234,7 @@ internal static class SessionEndpoints
         ChangeAsync(
             sessionId,
             db,
+            pen,
             async (session, dog) =>
             {
                 var set = session.Sets.SingleOrDefault(s => s.Number == number) ?? throw Refusal.NotFound("The session has no set of this number.");
@@ -234,12 +257,14 @@ internal static class SessionEndpoints
         int number,
         OverruleSetEntry entry,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel
     ) =>
         ChangeAsync(
             sessionId,
             db,
+            pen,
             async (session, _) =>
             {
                 var set = session.Sets.SingleOrDefault(s => s.Number == number) ?? throw Refusal.NotFound("The session has no set of this number.");
@@ -251,7 +276,7 @@ internal static class SessionEndpoints
                     );
                 var step = Step.Find(set.StepId) ?? throw Refusal.Conflict("This step is taught no more. Set the plan by hand with a note.");
                 var (target, note) = (PlanEndpoints.NeedTarget(step, entry.Target!.Value), entry.Note!.Trim());
-                set.Overruled = $"On at {step.TargetText(target)}: {note}";
+                (set.Overruled, set.OverruledTo) = (note, target);
                 if (session.Sets.SingleOrDefault(s => s.ClosedAt is null) is { } open)
                     (open.StepId, open.Target) = (set.StepId, target);
                 db.PlanMoves.Add(
@@ -272,10 +297,11 @@ internal static class SessionEndpoints
             cancel
         );
 
-    private static Task<SessionDto> EndAsync(Guid sessionId, PracticeDb db, TimeProvider clock, CancellationToken cancel, MomentEntry? entry = null) =>
+    private static Task<SessionDto> EndAsync(Guid sessionId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel, MomentEntry? entry = null) =>
         ChangeAsync(
             sessionId,
             db,
+            pen,
             async (session, dog) =>
             {
                 if (session.EndedAt is not null)
@@ -294,9 +320,15 @@ internal static class SessionEndpoints
         );
 
     /// <summary>Changes a session, saves it and answers how it stands now.</summary>
-    private static async Task<SessionDto> ChangeAsync(Guid sessionId, PracticeDb db, Func<SessionRow, PlannedDog, Task> change, CancellationToken cancel)
+    private static async Task<SessionDto> ChangeAsync(
+        Guid sessionId,
+        PracticeDb db,
+        Pen pen,
+        Func<SessionRow, PlannedDog, Task> change,
+        CancellationToken cancel
+    )
     {
-        var (session, dog) = await LoadAsync(db, sessionId, cancel);
+        var (session, dog) = await LoadAsync(db, pen, sessionId, cancel);
         await change(session, dog);
         await db.SaveChangesAsync(cancel);
         return SessionDto.Of(session, dog);
@@ -371,9 +403,8 @@ internal static class SessionEndpoints
         var open = session.EndedAt is null ? session.Sets.SingleOrDefault(s => s.ClosedAt is null) : null;
         if (open is not null && IsOf(open, tapped))
             return open;
-        var stands = open is null ? "the session has ended" : $"set {open.Number} is open, {Step.Find(open.StepId)?.Name ?? open.StepId}";
         throw Refusal.Conflict(
-            $"This was tapped in set {tapped.Set}; now {stands}. It was not counted: say on the pad where it belongs.",
+            $"This was tapped in set {tapped.Set}; now {(open is null ? "the session has ended" : $"set {open.Number} is open, {Step.Find(open.StepId)?.Name ?? open.StepId}")}. It was not counted: say on the pad where it belongs.",
             SessionDto.Of(session, dog)
         );
     }
@@ -385,19 +416,25 @@ internal static class SessionEndpoints
             ? throw Refusal.Conflict("This session has ended.")
             : session.Sets.SingleOrDefault(s => s.ClosedAt is null) ?? throw Refusal.Conflict("No set is open.");
 
-    private static async Task<(SessionRow Session, PlannedDog Dog)> LoadAsync(PracticeDb db, Guid sessionId, CancellationToken cancel)
+    private static async Task<(SessionRow Session, PlannedDog Dog)> LoadAsync(PracticeDb db, Pen pen, Guid sessionId, CancellationToken cancel)
     {
         var session = await WithSets(db).SingleOrDefaultAsync(s => s.Id == sessionId, cancel) ?? throw Refusal.NotFound("No session has this id.");
-        return (session, await PlannedAsync(db, session.DogId, cancel));
+        return (session, await PlannedAsync(db, pen, session.DogId, cancel));
     }
 
     /// <summary>The dog as its plan needs it: a tap asks for no more.</summary>
-    private static async Task<PlannedDog> PlannedAsync(PracticeDb db, Guid dogId, CancellationToken cancel)
+    private static async Task<PlannedDog> PlannedAsync(PracticeDb db, Pen pen, Guid dogId, CancellationToken cancel)
     {
         var dog = await db.ProfiledDogAsync(dogId, cancel);
         var choice = await db.LastPlanChoiceAsync(dogId, cancel);
         var plan = choice.PlanFor(dog.Profile);
-        return new PlannedDog(dog.Dog.Name, plan, plan.ForSession(dog.Profile.Temperament, GoRule.AsSoonAsClear), dog.Rules);
+        return new PlannedDog(
+            dog.Dog.Name,
+            plan,
+            plan.ForSession(dog.Profile.Temperament, GoRule.AsSoonAsClear),
+            dog.Rules,
+            new ConditioningWords(await pen.WithAsync(dog.Rules, cancel))
+        );
     }
 
     private static IQueryable<SessionRow> WithSets(PracticeDb db) =>

@@ -146,7 +146,7 @@ internal static class WhatIfForecasts
             told.ChanceBy?.Tidy(),
             told.NeverShare.Tidy(),
             [.. told.HoldsUp.Select(h => new WhatIfHoldUp(h.StepId, h.Sessions))],
-            [.. told.WaysOut.Select(w => new WhatIfWayOut(ConditioningWords.WayOut(w, question), w.ChanceBy?.Tidy()))]
+            [.. told.WaysOut.Select(w => new WhatIfWayOut(WhatIfTraining.Words.WayOut(w, question), w.ChanceBy?.Tidy()))]
         );
     }
 }

@@ -119,6 +119,9 @@ public sealed class WhatIfPlanValidator : AbstractValidator<WhatIfPlan>
 /// <summary>Stateless answers by our own numbers, from the functions the session pad uses.</summary>
 internal static class WhatIfTraining
 {
+    /// <summary>What is asked without a practice is answered in the usual writing.</summary>
+    internal static readonly ConditioningWords Words = new(Writing.Usual);
+
     public static void MapWhatIfTraining(this IEndpointRouteBuilder api)
     {
         var whatIf = api.MapGroup("/what-if").WithTags("What if");
@@ -158,7 +161,7 @@ internal static class WhatIfTraining
             decision.StartsAt,
             decision.Evidence,
             decision is { SettlesRight: { } right, SettlesMissed: { } missed } ? new SettlesDto(right, missed) : null,
-            ConditioningWords.Reason(decision, start, t => t < 0 ? ConditioningWords.Rung(t) : $"target {t + 1}")
+            Words.ByNumber(decision, start)
         );
     }
 
@@ -189,13 +192,13 @@ internal static class WhatIfTraining
                 .. plan.Steps.Select(s => new WhatIfPlanStep(
                     s.Step.Id,
                     s.Step.Stage,
-                    [.. Enumerable.Range(0, s.Step.Targets.Count).Select(s.Step.TargetText)],
+                    [.. s.Step.Targets.Select(Words.Target)],
                     plan.IsGate(s.Step),
                     s.Step.After,
-                    string.Join(" ", [s.Step.Purpose, .. s.Why is null ? [] : (string[])[s.Why], .. s.Notes])
+                    string.Join(" ", [s.Step.Purpose, .. Words.WhyHere(s.Step, plan) is { } why ? (string[])[why] : [], .. s.Notes])
                 )),
             ],
-            [.. plan.LeftOut.Select(l => new WhatIfLeftOut(l.Step.Id, l.Reason))]
+            [.. plan.LeftOut.Select(l => new WhatIfLeftOut(l.Id, Words.WhyLeftOut(l, plan)))]
         );
     }
 

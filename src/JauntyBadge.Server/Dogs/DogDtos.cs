@@ -1,5 +1,8 @@
 using FluentValidation;
+using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
@@ -130,11 +133,18 @@ public sealed record DogDto(
 /// <summary>How far each phase is, 0 to 1.</summary>
 public sealed record BadgeDto(double Measured, double Fitted, double Conditioned, double Wearing)
 {
-    public static BadgeDto Of(DogProgress progress)
+    public static BadgeDto Of(Standing standing)
     {
-        var badge = progress.Badge;
+        var badge = standing.Badge;
         return new(badge[Phase.Measured], badge[Phase.Fitted], badge[Phase.Conditioned], badge[Phase.Wearing]);
     }
+}
+
+/// <summary>What to do next, as a short title and one sentence.</summary>
+public sealed record NextThing(NextKind Kind, Matter Matter, string Title, string Detail)
+{
+    internal static NextThing Of(ThingToDo thing, Standing standing, CaseloadWords words) =>
+        new(thing.Kind, thing.Matter, words.Title(thing, standing), words.Detail(thing, standing));
 }
 
 /// <summary>A dog with where it stands, for headers and lists.</summary>
@@ -155,24 +165,24 @@ public sealed record DogCardDto(
     Guid? OpenSessionId
 )
 {
-    public static DogCardDto Of(DogFile file, DateOnly today)
+    internal static DogCardDto Of(DogFile file, DateOnly today, Writing writing)
     {
-        var progress = file.ProgressOn(today);
-        var things = progress.Things(today);
+        var (standing, words) = (Standing.Of(file.Record, today), new CaseloadWords(writing));
+        IReadOnlyList<NextThing> things = [.. standing.Things.Select(t => NextThing.Of(t, standing, words))];
         return new DogCardDto(
             DogDto.Of(file.Dog),
-            BadgeDto.Of(progress),
+            BadgeDto.Of(standing),
             things[0],
             things,
-            progress.DoneToday,
+            [.. standing.Done.Select(words.Done)],
             file.Profile.BreedsInWords,
             file.Profile.Age(today),
             file.Profile.HeadShape,
             CoatColour.HexOf(file.Dog.CoatId),
-            file.Portrait,
+            file.Record.Portrait,
             file.Profile.Cautions(today),
-            file.Muzzle.Choice is { } choice ? ChoiceDto.Of(choice) : null,
-            TriedDto.Of(file.Muzzle),
+            file.Muzzle.Choice is { } choice ? ChoiceDto.Of(choice, writing) : null,
+            TriedDto.Of(file.Muzzle, new FittingWords(writing)),
             file.Trained.OpenSession?.Id
         );
     }
@@ -181,7 +191,7 @@ public sealed record DogCardDto(
 /// <summary>The muzzle in use, with the reasons as they were.</summary>
 public sealed record ChoiceDto(Guid Id, DateTime ChosenAt, string SizeId, KeptFit Kept)
 {
-    public static ChoiceDto Of(ChoiceRow row) => new(row.Id, row.ChosenAt, row.SizeId, row.KeptFit);
+    internal static ChoiceDto Of(ChoiceRow row, Writing writing) => new(row.Id, row.ChosenAt, row.SizeId, row.KeptFit.In(writing));
 }
 
 /// <summary>How the muzzle in use did on the dog when it was last tried.</summary>
@@ -190,6 +200,6 @@ public sealed record ChoiceDto(Guid Id, DateTime ChosenAt, string SizeId, KeptFi
 /// <param name="Strap">The setting it was fastened at.</param>
 public sealed record TriedDto(DateTime At, double FineShare, string? Wrong, KeptStrap? Strap)
 {
-    public static TriedDto? Of(MuzzleInUse muzzle) =>
-        muzzle is { LastTryOn: { } row, Tried: { } found } ? new(row.At, found.FineShare, found.Wrong, row.Seen.Strap) : null;
+    internal static TriedDto? Of(MuzzleInUse muzzle, FittingWords words) =>
+        muzzle is { LastTryOn: { } row, Tried: { } found } ? new(row.At, found.FineShare, words.Wrong(found), row.Seen.Strap) : null;
 }

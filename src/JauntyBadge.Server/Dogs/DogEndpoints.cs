@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
@@ -49,8 +50,11 @@ internal static class DogEndpoints
         return TypedResults.Created($"/api/dogs/{dog.Id}", DogDto.Of(dog));
     }
 
-    private static async Task<DogCardDto> CardAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        DogCardDto.Of(await db.DogFileAsync(id, cancel), clock.Today());
+    private static async Task<DogCardDto> CardAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await db.DogFileAsync(id, cancel);
+        return DogCardDto.Of(file, clock.Today(), await pen.WithAsync(file.Measured.Rules, cancel));
+    }
 
     private static async Task<DogDto> EditAsync(
         Guid id,

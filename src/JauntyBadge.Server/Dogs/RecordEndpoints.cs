@@ -1,7 +1,10 @@
+using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Measuring;
+using JauntyBadge.Server.Conditioning;
 using JauntyBadge.Server.Shared;
 using Microsoft.EntityFrameworkCore;
 
@@ -41,20 +44,22 @@ internal static class RecordEndpoints
             .WithName("record")
             .WithSummary($"What was measured, chosen, tried, trained, worn, inspected, visited and noted, the newest first; the last {MostOfAKind} of each.");
 
-    private static async Task<IReadOnlyList<RecordItemDto>> RecordAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IReadOnlyList<RecordItemDto>> RecordAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
+        var writing = await pen.TakeAsync(cancel);
+        var words = new CaseloadWords(writing);
         IEnumerable<RecordItemDto> all =
         [
-            .. await MeasuredAsync(id, db, cancel),
-            .. await FittedAsync(id, db, cancel),
-            .. await TrainedAsync(id, db, cancel),
-            .. await WornAsync(id, db, clock, cancel),
+            .. await MeasuredAsync(id, db, words, cancel),
+            .. await FittedAsync(id, db, words, cancel),
+            .. await TrainedAsync(id, db, words, new ConditioningWords(writing), cancel),
+            .. await WornAsync(id, db, words, clock, cancel),
         ];
         return [.. all.OrderByDescending(i => i.At).ThenByDescending(i => i.Kind)];
     }
 
-    private static async Task<IEnumerable<RecordItemDto>> MeasuredAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    private static async Task<IEnumerable<RecordItemDto>> MeasuredAsync(Guid id, PracticeDb db, CaseloadWords words, CancellationToken cancel)
     {
         var sets = await db
             .MeasuringSets.AsNoTracking()
@@ -80,16 +85,16 @@ internal static class RecordEndpoints
                 .Select(s => new RecordItemDto(
                     s.StartedAt,
                     RecordKind.Measured,
-                    "Measured",
-                    [$"{Count(s.Readings, "reading")}{(s.BodyMassKg is { } kg ? $", {kg:0.#} kg" : "")}."],
+                    words.Measured,
+                    [words.Readings(s.Readings, s.BodyMassKg)],
                     "measure/history",
                     null
                 )),
-            .. photos.Select(p => new RecordItemDto(p.AddedAt, RecordKind.Measured, "Picture taken", [], $"measure/photos/{p.Id}", Photo(p))),
+            .. photos.Select(p => new RecordItemDto(p.AddedAt, RecordKind.Measured, words.PictureTaken, [], $"measure/photos/{p.Id}", Photo(p))),
         ];
     }
 
-    private static async Task<IEnumerable<RecordItemDto>> FittedAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    private static async Task<IEnumerable<RecordItemDto>> FittedAsync(Guid id, PracticeDb db, CaseloadWords words, CancellationToken cancel)
     {
         var choices = await db
             .Choices.AsNoTracking()
@@ -111,7 +116,7 @@ internal static class RecordEndpoints
                 return new RecordItemDto(
                     c.ChosenAt,
                     RecordKind.Chosen,
-                    $"{kept.Model} {kept.Size.Label} chosen",
+                    words.Chosen($"{kept.Model} {kept.Size.Label}"),
                     kept.Note is { } note ? [note] : [],
                     "fit/earlier",
                     null
@@ -123,11 +128,8 @@ internal static class RecordEndpoints
                 return new RecordItemDto(
                     t.At,
                     RecordKind.Tried,
-                    $"{t.Seen.Muzzle} tried on",
-                    [
-                        wrong == 0 ? $"{Count(t.Seen.Answers.Count, "check")}, all fine." : $"{Count(wrong, "thing")} not right.",
-                        .. t.Seen.Note is { } note ? [note] : Array.Empty<string>(),
-                    ],
+                    words.TriedOn(t.Seen.Muzzle),
+                    [words.Checked(t.Seen.Answers.Count, wrong), .. t.Seen.Note is { } note ? [note] : Array.Empty<string>()],
                     "fit/try",
                     t.HasPicture ? $"/api/dogs/{id}/try-ons/{t.Id}/picture" : null
                 );
@@ -135,7 +137,13 @@ internal static class RecordEndpoints
         ];
     }
 
-    private static async Task<IEnumerable<RecordItemDto>> TrainedAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    private static async Task<IEnumerable<RecordItemDto>> TrainedAsync(
+        Guid id,
+        PracticeDb db,
+        CaseloadWords words,
+        ConditioningWords training,
+        CancellationToken cancel
+    )
     {
         var sessions = await db
             .Sessions.AsNoTracking()
@@ -153,19 +161,19 @@ internal static class RecordEndpoints
                 return new RecordItemDto(
                     s.StartedAt,
                     RecordKind.Trained,
-                    s.EndedAt is null ? "Session under way"
-                        : passed.Count > 0 ? $"Passed: {string.Join(", ", passed)}"
-                        : $"Trained: {string.Join(", ", s.Sets.OrderBy(x => x.Number).Select(x => Step.Find(x.StepId)?.Name ?? x.StepId).Distinct())}",
-                    [.. s.Sets.OrderBy(x => x.Number).Select(x => x.Reason).OfType<string>()],
+                    s.EndedAt is null ? words.SessionUnderWay
+                        : passed.Count > 0 ? words.Passed(passed)
+                        : words.Trained(s.Sets.OrderBy(x => x.Number).Select(x => Step.Find(x.StepId)?.Name ?? x.StepId).Distinct()),
+                    [.. s.Sets.OrderBy(x => x.Number).Select(x => SessionDto.ReasonOf(x, training)).OfType<string>()],
                     "plan/progress",
                     null
                 );
             }),
-            .. moves.Select(m => new RecordItemDto(m.At, RecordKind.Noted, "Plan set by hand", [m.Reason], "plan", null)),
+            .. moves.Select(m => new RecordItemDto(m.At, RecordKind.Noted, words.PlanSetByHand, [PlanEndpoints.ToldMove(m, training)], "plan", null)),
         ];
     }
 
-    private static async Task<IEnumerable<RecordItemDto>> WornAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IEnumerable<RecordItemDto>> WornAsync(Guid id, PracticeDb db, CaseloadWords words, TimeProvider clock, CancellationToken cancel)
     {
         var today = clock.Today();
         var wears = await db
@@ -191,15 +199,15 @@ internal static class RecordEndpoints
             .. wears.Select(w => new RecordItemDto(
                 w.StartedAt,
                 RecordKind.Worn,
-                w.EndedAt is { } end ? $"Worn {WearingWords.Minutes(end - w.StartedAt)}, {WearingWords.Of(w.Occasion)}" : "Worn just now",
+                words.Worn(w.EndedAt - w.StartedAt, w.Occasion),
                 [
                     .. new[]
                     {
                         string.Join(" · ", new[] { HappyWear.Find(w.HappyId ?? "")?.Name ?? w.ForWhat, w.Place }.OfType<string>()) is { Length: > 0 } what
                             ? what
                             : null,
-                        w.Worst >= SignGroup.Worried ? "It was worried." : null,
-                        w.Rubs.Count > 0 ? "It left a mark." : null,
+                        w.Worst >= SignGroup.Worried ? words.WasWorried : null,
+                        w.Rubs.Count > 0 ? words.LeftMark : null,
                         w.Note,
                     }.OfType<string>(),
                 ],
@@ -209,18 +217,18 @@ internal static class RecordEndpoints
             .. inspections.Select(i => new RecordItemDto(
                 i.At,
                 RecordKind.Inspected,
-                i.Failed.Count == 0 ? $"{i.Muzzle} inspected: fine" : $"{i.Muzzle} inspected: out of use",
+                words.Inspected(i.Muzzle, i.Failed.Count == 0),
                 [
-                    .. i.Failed.Select(f => InspectionCheck.All.FirstOrDefault(c => c.Id == f)?.Name).OfType<string>().Select(n => $"{n} failed."),
+                    .. i.Failed.Select(f => InspectionCheck.All.FirstOrDefault(c => c.Id == f)).OfType<InspectionCheck>().Select(words.Failed),
                     .. i.Note is { } note ? [note] : Array.Empty<string>(),
                 ],
                 "wear/muzzle",
                 null
             )),
             .. visits.Select(a => new RecordItemDto(
-                TimeZoneInfo.ConvertTimeToUtc(a.Day.ToDateTime(a.Time ?? default), clock.LocalTimeZone),
+                clock.MomentOf(a.Day, a.Time),
                 RecordKind.Visit,
-                WearingWords.Of(a.Kind),
+                words.Visit(a.Kind),
                 [.. new[] { a.Place, a.Note }.OfType<string>()],
                 "wear/visits",
                 null
@@ -229,6 +237,4 @@ internal static class RecordEndpoints
     }
 
     private static string Photo(PhotoRow photo) => $"/api/dogs/{photo.DogId}/photos/{photo.Id}/picture";
-
-    private static string Count(int number, string unit) => number == 1 ? $"one {unit}" : $"{number} {unit}s";
 }

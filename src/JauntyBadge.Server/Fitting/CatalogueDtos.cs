@@ -136,11 +136,7 @@ public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDr
             basket,
             new FitRequest(FitStyle.Everyday, FitRules.FullPant.Ours, FitRules.Fingers(FitStyle.Everyday), FitRules.Finger.Ours)
         );
-        return new(
-            [],
-            FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)),
-            size.IsLengthAndGirthOnly ? "Depth and width are assumed: a box of that girth." : null
-        );
+        return new([], FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)), size.IsLengthAndGirthOnly ? FittingWords.ShapeAssumed : null);
     }
 }
 

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;

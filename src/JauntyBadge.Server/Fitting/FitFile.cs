@@ -29,7 +29,6 @@ internal sealed record FitQuery(
 
     public FitTerms Read() =>
         new(
-            QueryWords.Read<ReadingUnit>(Unit, "unit") ?? ReadingUnit.Mm,
             [.. (Uses ?? []).Select(u => QueryWords.Read<Purpose>(u, "uses")).OfType<Purpose>()],
             QueryWords.Read<FitStyle>(School, "school"),
             Fingers,
@@ -40,15 +39,7 @@ internal sealed record FitQuery(
 }
 
 /// <summary>The same, understood.</summary>
-internal sealed record FitTerms(
-    ReadingUnit Shown,
-    IReadOnlyList<Purpose> Uses,
-    FitStyle? FitStyle,
-    int? Fingers,
-    int? Minutes,
-    bool? Warm,
-    bool ClinicHands = false
-)
+internal sealed record FitTerms(IReadOnlyList<Purpose> Uses, FitStyle? FitStyle, int? Fingers, int? Minutes, bool? Warm, bool ClinicHands = false)
 {
     /// <exception cref="Refusal">A number is out of range.</exception>
     public BriefQuestion ToQuestion(DogProfile dog, HouseRules rules)
@@ -76,7 +67,15 @@ internal sealed record FitTerms(
 /// <param name="Settings">How the practice fits.</param>
 /// <param name="Overruled">Lines of the brief overruled, with the notes.</param>
 /// <param name="Today">The day it is judged.</param>
-internal record FitBasis(MeasuredDog Dog, MuzzleList Muzzles, FitSettingsRow Settings, IReadOnlyDictionary<string, string> Overruled, DateOnly Today)
+/// <param name="Writing">How it is said.</param>
+internal record FitBasis(
+    MeasuredDog Dog,
+    MuzzleList Muzzles,
+    FitSettingsRow Settings,
+    IReadOnlyDictionary<string, string> Overruled,
+    DateOnly Today,
+    Writing Writing
+)
 {
     public string? CoatHex => CoatColour.Find(Dog.Dog.CoatId)?.Hex;
 
@@ -90,6 +89,7 @@ internal record FitBasis(MeasuredDog Dog, MuzzleList Muzzles, FitSettingsRow Set
                 Growing = Dog.Profile.IsGrowing(Today),
                 CoatHex = CoatHex,
                 Overruled = Overruled,
+                Writing = Writing,
             }
         );
 
@@ -101,7 +101,7 @@ internal record FitBasis(MeasuredDog Dog, MuzzleList Muzzles, FitSettingsRow Set
             {
                 Draws = !draws ? null : SnoutDraws.Of(snout, UncertaintySource.Of(Dog.Assessed), SnoutDraws.Usual.Ours, new Random(SnoutDraws.Seed)),
                 Weights = Settings.Weights,
-                Shown = asked.Shown,
+                Writing = Writing,
             };
 
     /// <summary>The same, or a refusal that says what is missing.</summary>
@@ -120,25 +120,34 @@ internal record FitBasis(MeasuredDog Dog, MuzzleList Muzzles, FitSettingsRow Set
 /// <param name="Overruled">Lines of the brief overruled, with the notes.</param>
 /// <param name="Van">How many of each size lie in the van.</param>
 /// <param name="Today">The day it is judged.</param>
+/// <param name="Writing">How it is said.</param>
 internal sealed record FitFile(
     DogFile File,
     MuzzleList Muzzles,
     FitSettingsRow Settings,
     IReadOnlyDictionary<string, string> Overruled,
     IReadOnlyDictionary<string, int> Van,
-    DateOnly Today
-) : FitBasis(File.Measured, Muzzles, Settings, Overruled, Today)
+    DateOnly Today,
+    Writing Writing
+) : FitBasis(File.Measured, Muzzles, Settings, Overruled, Today, Writing)
 {
     /// <summary>Whether it wears one at ease already.</summary>
-    public bool WearsItHappily => File is { Muzzle.Choice: not null, Trained.WearsIt: true };
+    public bool WearsItHappily => File is { Muzzle.Choice: not null, Record.Training.WearsIt: true };
 
-    public static async Task<FitFile> LoadAsync(PracticeDb db, Guid id, TimeProvider clock, CancellationToken cancel) =>
-        new(
-            await db.DogFileAsync(id, cancel),
+    /// <summary>The words of the room.</summary>
+    public FittingWords Words => new(Writing);
+
+    public static async Task<FitFile> LoadAsync(PracticeDb db, Pen pen, Guid id, TimeProvider clock, CancellationToken cancel)
+    {
+        var file = await db.DogFileAsync(id, cancel);
+        return new(
+            file,
             await MuzzleRow.ListAsync(db, cancel),
             await FitSettingsRow.LoadAsync(db, cancel),
             await OverruleRow.OfAsync(db, id, cancel),
             await db.Van.AsNoTracking().Where(v => v.Count > 0).ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel),
-            clock.Today()
+            clock.Today(),
+            await pen.WithAsync(file.Measured.Rules, cancel)
         );
+    }
 }

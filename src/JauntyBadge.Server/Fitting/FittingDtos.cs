@@ -17,6 +17,7 @@ namespace JauntyBadge.Server.Fitting;
 /// <param name="Outcome">How it came out, closer than the verdict.</param>
 /// <param name="Hard">It can make a muzzle unfit; otherwise it warns at the most.</param>
 /// <param name="RestsOn">How the number it rests on was come by, where that was not read.</param>
+/// <param name="Word">Its heading.</param>
 public sealed record CriterionDto(
     CriterionName Name,
     Verdict Verdict,
@@ -30,7 +31,8 @@ public sealed record CriterionDto(
     bool Soft,
     Outcome Outcome,
     bool Hard,
-    string? RestsOn
+    string? RestsOn,
+    string Word
 )
 {
     public static CriterionDto Of(Criterion c) =>
@@ -47,8 +49,17 @@ public sealed record CriterionDto(
             c.IsSoft,
             c.Outcome,
             c.IsHard,
-            c.RestsOn
+            c.RestsOn,
+            FittingWords.Word(c.Name)
         );
+}
+
+/// <summary>A criterion that could not be checked.</summary>
+/// <param name="Word">Its heading.</param>
+/// <param name="Reason">What is missing for it.</param>
+public sealed record NotCheckedDto(CriterionName Name, string Reason, string Word)
+{
+    public static NotCheckedDto Of(NotChecked c) => new(c.Name, c.Reason, FittingWords.Word(c.Name));
 }
 
 /// <summary>A strap's setting to mark.</summary>
@@ -62,24 +73,7 @@ public sealed record StrapDto(double LoopMm, int? Hole, int? Holes, double? From
 /// <summary>A change that would make a muzzle fit.</summary>
 public sealed record RemedyDto(IReadOnlyList<RemedyKind> Kinds, string Says, Verdict After, double? Chance, string SizeId)
 {
-    public static RemedyDto Of(Remedy r) => new(r.Kinds, r.Says, r.After.Verdict, r.After.Chance, r.After.Size.Id);
-}
-
-/// <summary>Where a muzzle stands in the list.</summary>
-public enum FitGroup
-{
-    /// <summary>A basket that fits, at least as likely as not.</summary>
-    Fits,
-
-    /// <summary>A sleeve or cover of the right size: for watched minutes only.</summary>
-    Watched,
-
-    /// <summary>A basket that fits as read, but with less than an even chance.</summary>
-    Unsure,
-
-    /// <summary>Out, but something would save it.</summary>
-    Near,
-    Out,
+    internal static RemedyDto Of(Remedy r, FittingWords words) => new(r.Kinds, words.Of(r), r.After.Verdict, r.After.Chance, r.After.Size.Id);
 }
 
 /// <summary>One size of one model in the ranked list.</summary>
@@ -113,7 +107,7 @@ public sealed record FitRowDto(
     Headline Headline
 )
 {
-    public static FitRowDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan) =>
+    internal static FitRowDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan, FittingWords words) =>
         new(
             fit.Size.Id,
             fit.Model.Id,
@@ -126,7 +120,7 @@ public sealed record FitRowDto(
             fit.Size.Price,
             fit.Model.LeadDays,
             inVan,
-            GroupOf(fit, remedies),
+            fit.GroupWith(remedies),
             fit.Verdict,
             fit.Chance,
             fit.Retake,
@@ -136,15 +130,9 @@ public sealed record FitRowDto(
             fit.Model.Note,
             fit.Weighted,
             [.. fit.NotChecked.Select(n => n.Name)],
-            [.. remedies.Select(RemedyDto.Of)],
+            [.. remedies.Select(r => RemedyDto.Of(r, words))],
             Headline.Of(fit)
         );
-
-    internal static FitGroup GroupOf(RankedFit fit, IReadOnlyList<Remedy> remedies) =>
-        fit.Verdict == Verdict.Out ? (remedies.Count > 0 ? FitGroup.Near : FitGroup.Out)
-        : fit.Model.Type != MuzzleType.Basket ? FitGroup.Watched
-        : fit.Chance < fit.Brief.Rules[Headline.EvenChance] ? FitGroup.Unsure
-        : FitGroup.Fits;
 }
 
 /// <summary>A light basket to train in, judged for that alone.</summary>
@@ -161,14 +149,14 @@ public sealed record TrainingRowDto(
     int InVan
 )
 {
-    public static TrainingRowDto Of(TrainingFit t, int inVan) =>
+    internal static TrainingRowDto Of(TrainingFit t, int inVan, FittingWords words) =>
         new(
             t.Fit.Size.Id,
             t.Fit.Model.Name,
             t.Fit.Size.Label,
             t.Fit.Model.Material,
             t.SizesUp,
-            t.Says,
+            words.Of(t),
             t.Fit.Size.Mass?.WholeGrams(),
             t.Fit.Size.Price,
             t.Fit.Model.LeadDays,
@@ -195,7 +183,7 @@ public sealed record FitDto(
     Retake? Retake,
     CriterionDto Deciding,
     IReadOnlyList<CriterionDto> Criteria,
-    IReadOnlyList<NotChecked> NotChecked,
+    IReadOnlyList<NotCheckedDto> NotChecked,
     double? NoseRoomMm,
     double? EyeRoomMm,
     double? ShoveEyeRoomMm,
@@ -214,7 +202,7 @@ public sealed record FitDto(
     bool NeedsNote
 )
 {
-    public static FitDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan, string? training)
+    internal static FitDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan, string? training, FittingWords words)
     {
         var basket = fit.Assessment;
         Criterion As(Criterion c) => training is null ? c : TrainingMuzzle.InTraining(c);
@@ -230,7 +218,7 @@ public sealed record FitDto(
             fit.Retake,
             CriterionDto.Of(As(fit.Deciding)),
             [.. fit.Criteria.Select(c => CriterionDto.Of(As(c)))],
-            fit.NotChecked,
+            [.. fit.NotChecked.Select(NotCheckedDto.Of)],
             basket?.Seat.NoseRoom.Millimeters.Tidy(),
             basket?.Seat.EyeRoom.Millimeters.Tidy(),
             basket?.Seat.ShoveEyeRoom.Millimeters.Tidy(),
@@ -240,19 +228,23 @@ public sealed record FitDto(
             StrapDto.Of(fit, fit.Strap),
             fit.Score,
             FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null,
-            FitRules.Caution(fit.Model.Type, fit.Brief.Rules),
+            words.Caution(fit.Model.Type),
             inVan,
-            [.. training is null ? remedies.Select(RemedyDto.Of) : []],
+            [.. training is null ? remedies.Select(r => RemedyDto.Of(r, words)) : []],
             StrapDto.Of(fit, fit.OtherStrap),
             training,
             Headline.Of(fit),
-            NeedsNoteToKeep(fit, training)
+            fit.NeedsNoteToKeep(training is not null)
         );
     }
-
-    /// <summary>Whether it is kept only with a note that says why: it is out, and not to train in.</summary>
-    public static bool NeedsNoteToKeep(RankedFit fit, string? training) => fit.Verdict == Verdict.Out && training is null;
 }
+
+/// <summary>One muzzle or two, and when to change.</summary>
+/// <param name="TrainingFirst">A lighter one to train in comes before the final one.</param>
+/// <param name="Says">What to get.</param>
+/// <param name="Reason">Why, and when to change.</param>
+/// <param name="Basis">On what ground.</param>
+public sealed record MuzzleCountDto(bool TrainingFirst, string Says, string Reason, Basis Basis);
 
 /// <summary>What a dog needs.</summary>
 /// <param name="Advice">One muzzle or two, and when to change.</param>
@@ -271,10 +263,10 @@ public sealed record BriefDto(
     double? MostMassG,
     IReadOnlyList<BriefLine> Lines,
     IReadOnlyList<Clash> Clashes,
-    MuzzleCount Advice
+    MuzzleCountDto Advice
 )
 {
-    public static BriefDto Of(MuzzleBrief b, MuzzleCount advice) =>
+    internal static BriefDto Of(MuzzleBrief b, MuzzleCount advice, FittingWords words) =>
         new(
             b.Uses,
             b.HeadShape,
@@ -290,7 +282,7 @@ public sealed record BriefDto(
             b.MostMass?.Grams.Tidy(),
             b.Lines,
             b.Clashes,
-            advice
+            new(advice.TrainingFirst, words.Says(advice.Advice), words.Why(advice.Advice), advice.Basis)
         );
 }
 

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -31,13 +32,14 @@ internal static class FittingEndpoints
         fits.MapGet("/choices", ChoicesAsync).WithName("choices").WithSummary("Every muzzle chosen for a dog, the newest first, each as it was.");
         fits.MapPost(
                 "/choice/{choiceId:guid}/withdraw",
-                (Guid id, Guid choiceId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => WithdrawAsync(id, choiceId, clock.UtcNow(), db, cancel)
+                (Guid id, Guid choiceId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel) =>
+                    WithdrawAsync(id, choiceId, clock.UtcNow(), db, pen, cancel)
             )
             .WithName("withdrawChoice")
             .WithSummary("Withdraw a choice; it can be taken up again.");
         fits.MapPost(
                 "/choice/{choiceId:guid}/restore",
-                (Guid id, Guid choiceId, PracticeDb db, CancellationToken cancel) => WithdrawAsync(id, choiceId, null, db, cancel)
+                (Guid id, Guid choiceId, PracticeDb db, Pen pen, CancellationToken cancel) => WithdrawAsync(id, choiceId, null, db, pen, cancel)
             )
             .WithName("restoreChoice")
             .WithSummary("Take a withdrawn choice up again.");
@@ -50,6 +52,7 @@ internal static class FittingEndpoints
         Guid id,
         [AsParameters] FitQuery query,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel,
         bool? inVan = null,
@@ -58,7 +61,7 @@ internal static class FittingEndpoints
     )
     {
         var asked = query.Read();
-        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
         var question = file.Question(asked);
         var brief = question?.Brief ?? file.Brief(asked);
         var advice = Advice(file);
@@ -68,14 +71,16 @@ internal static class FittingEndpoints
             && (mostPrice is null || f.Size.Price <= mostPrice)
             && (by is null || file.Van.ContainsKey(f.Size.Id) || (f.Model.LeadDays is { } days && file.Today.AddDays(days) <= by));
         var byModel = ranked.ToLookup(f => f.Model.Id);
-        FitRowDto Row(RankedFit f) => FitRowDto.Of(f, Remedies.For(f, byModel[f.Model.Id]), file.Van.GetValueOrDefault(f.Size.Id));
+        FitRowDto Row(RankedFit f) => FitRowDto.Of(f, Remedies.For(f, byModel[f.Model.Id]), file.Van.GetValueOrDefault(f.Size.Id), file.Words);
         var kept = ranked.Where(Kept).Select(Row).OrderBy(r => r.Group).ThenBy(r => r.Group == FitGroup.Near ? r.Remedies[0].Kinds.Max() : default).ToList();
         return new FitsDto(
-            BriefDto.Of(brief, advice),
-            question?.Snout.SourcesDto() ?? [],
+            BriefDto.Of(brief, advice, file.Words),
+            question?.Snout.SourcesDto(new(file.Writing)) ?? [],
             kept,
             ranked.Count - kept.Count,
-            advice.TrainingFirst ? [.. TrainingMuzzle.From(ranked).Select(t => TrainingRowDto.Of(t, file.Van.GetValueOrDefault(t.Fit.Size.Id)))] : [],
+            advice.TrainingFirst
+                ? [.. TrainingMuzzle.From(ranked).Select(t => TrainingRowDto.Of(t, file.Van.GetValueOrDefault(t.Fit.Size.Id), file.Words))]
+                : [],
             file.Dog.Assessed.Missing,
             FitSettingsDto.Of(file.Settings)
         );
@@ -86,47 +91,57 @@ internal static class FittingEndpoints
         string sizeId,
         [AsParameters] FitQuery query,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel
     )
     {
-        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(sizeId, question);
         IReadOnlyList<RankedFit> sizes = [.. fit.Model.Sizes.Select(s => s.Id == sizeId ? fit : Ranking.Judge(fit.Model, s, question))];
         return new FitDetailDto(
-            FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId), TrainingOf(file, fit, sizes)),
+            FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId), TrainingOf(file, fit, sizes), file.Words),
             FitDrawingDto.Of(FitDrawing.Of(fit))
         );
     }
 
     /// <summary>What it is to train in, where the dog is advised a light one first and it serves; null otherwise.</summary>
     private static string? TrainingOf(FitFile file, RankedFit fit, IEnumerable<RankedFit> sizes) =>
-        Advice(file).TrainingFirst ? TrainingMuzzle.Of(fit, sizes)?.Says : null;
+        Advice(file).TrainingFirst && TrainingMuzzle.Of(fit, sizes) is { } training ? file.Words.Of(training) : null;
 
     private static async Task<ContentHttpResult> SvgAsync(
         Guid id,
         string sizeId,
         [AsParameters] FitQuery query,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel,
         string? with = null
     )
     {
-        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
         var question = file.NeedQuestion(query.Read(), draws: false);
         IReadOnlyList<RankedFit> fits = [file.Judge(sizeId, question), .. with is null ? Array.Empty<RankedFit>() : [file.Judge(with, question)]];
         var title = $"{file.Dog.Dog.Name}: {string.Join(" and ", fits.Select(f => $"{f.Model.Name} {f.Size.Label}"))}";
         return TypedResults.Content(FitSvg.Write(fits, title, file.CoatHex ?? CoatColour.UnknownHex), "image/svg+xml");
     }
 
-    private static async Task<BriefDto> OverruleAsync(Guid id, string lineId, OverruleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<BriefDto> OverruleAsync(
+        Guid id,
+        string lineId,
+        OverruleEntry entry,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var note = entry.Note?.Trim() ?? "";
         if (note.Length is 0 or > LongestNote)
             throw Refusal.Field("note", $"Write down why, in up to {LongestNote} letters; the note stays beside the line.");
-        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
         if (BriefRule.All.Any(r => r.Id == lineId && r.Hard))
             throw Refusal.Conflict(
                 "This line keeps the dog from harm and cannot be overruled. Change what the muzzle is for, how long it is worn or who puts it on, where that is what is meant."
@@ -148,9 +163,9 @@ internal static class FittingEndpoints
         return await BriefAsync(file, db, cancel);
     }
 
-    private static async Task<BriefDto> UnruleAsync(Guid id, string lineId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<BriefDto> UnruleAsync(Guid id, string lineId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
-        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
         if (await db.Overrules.FindAsync([id, lineId], cancel) is { } row)
             db.Overrules.Remove(row);
         await db.SaveChangesAsync(cancel);
@@ -160,12 +175,19 @@ internal static class FittingEndpoints
     private static async Task<BriefDto> BriefAsync(FitFile file, PracticeDb db, CancellationToken cancel)
     {
         var now = file with { Overruled = await OverruleRow.OfAsync(db, file.Dog.Dog.Id, cancel) };
-        return BriefDto.Of(now.Brief(new FitQuery().Read()), Advice(file));
+        return BriefDto.Of(now.Brief(new FitQuery().Read()), Advice(file), file.Words);
     }
 
-    private static async Task<OrderSheetDto> OrderAsync(Guid id, [AsParameters] FitQuery query, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<OrderSheetDto> OrderAsync(
+        Guid id,
+        [AsParameters] FitQuery query,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
-        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
         var question = file.NeedQuestion(query.Read());
         var sheet = OrderSheet.For(file.Dog.Profile, question);
         return new OrderSheetDto(
@@ -186,31 +208,32 @@ internal static class FittingEndpoints
             sheet.Confirm,
             sheet.Check.Gape.Degrees.Tidy(),
             sheet.Check.Verdict,
-            question.Snout.SourcesDto(),
+            question.Snout.SourcesDto(new(file.Writing)),
             file.Dog.Profile.Cautions(file.Today)
         );
     }
 
-    private static async Task<ChoiceDto> ChooseAsync(Guid id, ChoiceEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<ChoiceDto> ChooseAsync(Guid id, ChoiceEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
-        var file = await FitFile.LoadAsync(db, id, clock, cancel);
-        var asked = new FitTerms(ReadingUnit.Mm, entry.Uses ?? [], entry.School, entry.Fingers, entry.Minutes, entry.Warm, entry.ClinicHands == true);
+        var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
+        var asked = new FitTerms(entry.Uses ?? [], entry.School, entry.Fingers, entry.Minutes, entry.Warm, entry.ClinicHands == true);
         if (entry.Note is { Length: > LongestNote })
             throw Refusal.Field("note", $"Up to {LongestNote} letters, please.");
         var question = file.NeedQuestion(asked);
         var fit = file.Judge(entry.SizeId ?? throw Refusal.Field("sizeId", "Say which size is chosen."), question);
         var training = TrainingOf(file, fit, fit.Model.Sizes.Select(s => s.Id == fit.Size.Id ? fit : Ranking.Judge(fit.Model, s, question)));
-        if (FitDto.NeedsNoteToKeep(fit, training) && string.IsNullOrWhiteSpace(entry.Note))
+        if (fit.NeedsNoteToKeep(training is not null) && string.IsNullOrWhiteSpace(entry.Note))
             throw Refusal.Field("note", $"This one is out: {fit.Deciding.Reason} To keep it all the same, write down why.");
-        var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow(), await db.KeepAsync(question.Rules, cancel), training);
+        var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow(), await db.KeepAsync(question.Rules, cancel), training is not null);
         db.Choices.Add(row);
         await db.SaveChangesAsync(cancel);
-        return ChoiceDto.Of(row);
+        return ChoiceDto.Of(row, file.Writing);
     }
 
-    private static async Task<IReadOnlyList<KeptChoiceDto>> ChoicesAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    private static async Task<IReadOnlyList<KeptChoiceDto>> ChoicesAsync(Guid id, PracticeDb db, Pen pen, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
+        var writing = await pen.TakeAsync(cancel);
         var rows = await db.Choices.AsNoTracking().Where(c => c.DogId == id).OrderByDescending(c => c.Number).ToListAsync(cancel);
         return
         [
@@ -220,17 +243,17 @@ internal static class FittingEndpoints
                     r.Row.ChosenAt,
                     r.Row.WithdrawnAt,
                     r.Row.SizeId,
-                    r.Kept,
+                    r.Kept.In(writing),
                     r.Kept.Draw() is { } drawing ? FitDrawingDto.Of(drawing) : null
                 )),
         ];
     }
 
-    private static async Task<ChoiceDto> WithdrawAsync(Guid id, Guid choiceId, DateTime? at, PracticeDb db, CancellationToken cancel)
+    private static async Task<ChoiceDto> WithdrawAsync(Guid id, Guid choiceId, DateTime? at, PracticeDb db, Pen pen, CancellationToken cancel)
     {
         var row = await db.Choices.SingleOrDefaultAsync(c => c.Id == choiceId && c.DogId == id, cancel) ?? throw Refusal.NotFound("No choice has this id.");
         row.WithdrawnAt = at;
         await db.SaveChangesAsync(cancel);
-        return ChoiceDto.Of(row);
+        return ChoiceDto.Of(row, await pen.TakeAsync(cancel));
     }
 }

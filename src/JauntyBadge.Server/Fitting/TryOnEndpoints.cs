@@ -1,4 +1,6 @@
 using FluentValidation;
+using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
@@ -115,26 +117,27 @@ internal static class TryOnEndpoints
         Guid id,
         [AsParameters] FitQuery query,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel,
         string? size = null
     )
     {
-        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(SizeOf(file, size, question), question);
-        var standing = file.File.ProgressOn(file.Today);
+        var standing = Standing.Of(file.File.Record, file.Today);
         return new TryOnGuide(
             fit.Size.Id,
             $"{fit.Model.Name} {fit.Size.Label}",
             standing.ConditionedShare >= 1,
-            standing.NextStep,
+            standing.NextStep?.Name,
             StrapDto.Of(fit, fit.Strap),
             fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null,
             fit.Model.HolePitch?.Millimeters,
             TryOnCheck.For(fit.Model.Type),
             Symptom.All,
-            FitRules.Caution(fit.Model.Type, fit.Brief.Rules),
+            file.Words.Caution(fit.Model.Type),
             file.Dog.Profile.Cautions(file.Today)
         );
     }
@@ -144,6 +147,7 @@ internal static class TryOnEndpoints
         DiagnoseEntry entry,
         [AsParameters] FitQuery query,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -151,7 +155,7 @@ internal static class TryOnEndpoints
         var symptom =
             Symptom.Find(entry.Symptom ?? "")
             ?? throw Refusal.Field("symptom", $"Say what is seen: one of {string.Join(", ", Symptom.All.Select(s => s.Id))}.");
-        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(SizeOf(file, entry.SizeId, question), question);
         return new DiagnosisDto(
@@ -171,9 +175,9 @@ internal static class TryOnEndpoints
         ];
     }
 
-    private static async Task<TryOnDto> KeepAsync(Guid id, TryOnEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<TryOnDto> KeepAsync(Guid id, TryOnEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
-        var file = await FitFile.LoadAsync(db, id, clock, cancel);
+        var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
         var fit = file.Judge(entry.SizeId, file.NeedQuestion(new FitQuery().Read(), draws: false));
         var strap = Fastened(fit, entry.Hole, entry.FromTightestMm);
         var record = new TryOnRecord(

@@ -111,7 +111,7 @@ public sealed record FitAnswer(
     double? NeckLoopMm,
     Verdict Verdict,
     IReadOnlyList<CriterionDto> Criteria,
-    IReadOnlyList<NotChecked> NotChecked,
+    IReadOnlyList<NotCheckedDto> NotChecked,
     IReadOnlyList<SourceDto> Snout,
     double? Chance,
     Retake? Retake
@@ -211,10 +211,7 @@ internal static class WhatIf
             Health = entered.Health ?? [],
             TraitsSeen = entered.Traits ?? [],
         };
-        var question = new FitTerms(ReadingUnit.Mm, [], asked.School, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(
-            dog,
-            HouseRules.Ours
-        ) with
+        var question = new FitTerms([], asked.School, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(dog, HouseRules.Ours) with
         {
             Material = asked.Material ?? MaterialSchool.Sturdy,
             Visibility = asked.Visibility ?? VisibilitySchool.StandOut,
@@ -222,7 +219,7 @@ internal static class WhatIf
             CoatHex = CoatColour.Find(entered.CoatId)?.Hex,
             Overruled = asked.Overruled ?? new Dictionary<string, string>(),
         };
-        return BriefDto.Of(MuzzleBrief.For(dog, question), MuzzleCount.For(dog, asked.WearsHappily == true));
+        return BriefDto.Of(MuzzleBrief.For(dog, question), MuzzleCount.For(dog, asked.WearsHappily == true), new FittingWords(Writing.Usual));
     }
 
     public static FitAnswer Fit(WhatIfFit asked)
@@ -249,8 +246,8 @@ internal static class WhatIf
             fit.NeckLoop?.Millimeters.Tidy(),
             fit.Verdict,
             [.. fit.Criteria.Select(c => CriterionDto.Of(c with { Chance = chances?.Of(c.Name) }))],
-            fit.NotChecked,
-            snout.SourcesDto(),
+            [.. fit.NotChecked.Select(NotCheckedDto.Of)],
+            snout.SourcesDto(new(Writing.Usual)),
             chances?.Whole,
             chances?.Retake
         );

@@ -1,4 +1,5 @@
 using JauntyBadge.Core;
+using JauntyBadge.Core.Handover;
 using JauntyBadge.Data;
 using JauntyBadge.Server.Shared;
 
@@ -43,6 +44,8 @@ public sealed record HouseNumberDto(
     long Version
 ) : IAtVersion
 {
+    private static readonly HouseNumberWords Words = new();
+
     internal static HouseNumberDto Of(string room, IGrounded number, HouseRules rules, IReadOnlyList<HouseNumberRow> changes) =>
         new(
             number.Id,
@@ -58,11 +61,15 @@ public sealed record HouseNumberDto(
             number.SetElsewhere,
             number.Least,
             number.Most,
-            $"{number.Show(number.Least)} to {number.Show(number.Most)}{(number.IsWhole ? ", whole" : "")}",
+            Words.Accepted(number),
             [
                 .. changes
                     .OrderByDescending(c => c.Number)
-                    .Select(c => new HouseNumberChangeDto(c.Value is { } value ? number.Show(value) : "ours", c.Reason, c.At)),
+                    .Select(c => new HouseNumberChangeDto(
+                        c.Value is { } value ? number.Show(value) : "ours",
+                        c.Reason.Length > 0 ? c.Reason : Words.SetBack,
+                        c.At
+                    )),
             ],
             changes.Count == 0 ? 0 : changes.Max(c => c.Number)
         );

@@ -57,7 +57,7 @@ internal static class HouseNumberEndpoints
             Id = Guid.NewGuid(),
             NumberId = numberId,
             Value = entry.Value == number.Plain ? null : entry.Value,
-            Reason = reason.Length > 0 ? reason : "Set back to ours.",
+            Reason = reason,
             At = clock.UtcNow(),
         };
         db.HouseNumbers.Add(change);
@@ -70,13 +70,22 @@ internal static class HouseNumberEndpoints
         string numberId,
         HouseNumberEntry entry,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel
     )
     {
         var number = Known(numberId);
         var rules = await db.RulesAsync(cancel);
-        return await HouseNumberTrial.RunAsync(db, number, rules, Proposed(rules, number, entry.Value), clock.Today(), cancel);
+        return await HouseNumberTrial.RunAsync(
+            db,
+            number,
+            rules,
+            Proposed(rules, number, entry.Value),
+            clock.Today(),
+            await pen.WithAsync(rules, cancel),
+            cancel
+        );
     }
 
     private static IGrounded Known(string numberId) => HouseNumbers.Find(numberId) ?? throw Refusal.NotFound("No number has this id.");

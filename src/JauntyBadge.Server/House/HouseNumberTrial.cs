@@ -1,4 +1,5 @@
 using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Handover;
 using JauntyBadge.Core.Measuring;
@@ -19,15 +20,15 @@ internal static class HouseNumberTrial
     /// <summary>What a person looks at of a dog.</summary>
     private sealed record Outlook(string Name, string Next, string Checks, string FirstChoice, string Fits, string InUse)
     {
-        public IEnumerable<DogChangeDto> To(Outlook after)
+        public IEnumerable<DogChangeDto> To(Outlook after, HouseNumberWords words)
         {
             (string What, string Before, string After)[] all =
             [
-                ("What is next", Next, after.Next),
-                ("Readings to check", Checks, after.Checks),
-                ("First in the list", FirstChoice, after.FirstChoice),
-                ("Baskets that fit", Fits, after.Fits),
-                ("The muzzle in use", InUse, after.InUse),
+                (words.Next, Next, after.Next),
+                (words.Checks, Checks, after.Checks),
+                (words.FirstInList, FirstChoice, after.FirstChoice),
+                (words.BasketsThatFit, Fits, after.Fits),
+                (words.MuzzleInUse, InUse, after.InUse),
             ];
             return all.Where(a => a.Before != a.After).Select(a => new DogChangeDto(a.What, a.Before, a.After));
         }
@@ -39,13 +40,18 @@ internal static class HouseNumberTrial
         HouseRules now,
         HouseRules proposed,
         DateOnly today,
+        Writing writing,
         CancellationToken cancel
     )
     {
+        var words = new HouseNumberWords();
         var round = db.Dogs.Where(d => d.ArchivedAt == null);
         var dogs = await round.OrderByDescending(d => d.Touched).Select(d => d.Id).Take(MostDogs).ToListAsync(cancel);
-        var (before, after) = (await OutlooksAsync(db, dogs, now, today, cancel), await OutlooksAsync(db, dogs, proposed, today, cancel));
-        var changed = dogs.Select(id => new ChangedDogDto(id, before[id].Name, [.. before[id].To(after[id])]))
+        var (before, after) = (
+            await OutlooksAsync(db, dogs, writing with { Rules = now }, today, cancel),
+            await OutlooksAsync(db, dogs, writing with { Rules = proposed }, today, cancel)
+        );
+        var changed = dogs.Select(id => new ChangedDogDto(id, before[id].Name, [.. before[id].To(after[id], words)]))
             .Where(d => d.Changes.Count > 0)
             .OrderBy(d => d.Name, StringComparer.Ordinal);
         return new HouseNumberTrialDto(
@@ -54,52 +60,52 @@ internal static class HouseNumberTrial
             dogs.Count,
             await round.CountAsync(cancel),
             [.. changed],
-            HouseNumbers.RoomOf(number) == HouseNumbers.Training ? "It decides sets that are yet to be trained: what was decided stays as it was." : null
+            HouseNumbers.RoomOf(number) == HouseNumbers.Training ? words.DecidesSetsToCome : null
         );
     }
 
     private static async Task<IReadOnlyDictionary<Guid, Outlook>> OutlooksAsync(
         PracticeDb db,
         List<Guid> dogs,
-        HouseRules rules,
+        Writing writing,
         DateOnly today,
         CancellationToken cancel
     )
     {
-        db.RulesTried = rules;
-        try
-        {
-            var files = await DogFile.LoadAsync(db, db.Dogs.Where(d => dogs.Contains(d.Id)), cancel);
-            var (muzzles, settings) = (await MuzzleRow.ListAsync(db, cancel), await FitSettingsRow.LoadAsync(db, cancel));
-            var overruled = (await db.Overrules.AsNoTracking().Where(o => dogs.Contains(o.DogId)).ToListAsync(cancel)).ToLookup(o => o.DogId);
-            return files
-                .AsParallel()
-                .WithCancellation(cancel)
-                .ToDictionary(
-                    f => f.Dog.Id,
-                    f => Of(f, new FitBasis(f.Measured, muzzles, settings, overruled[f.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), today), today)
-                );
-        }
-        finally
-        {
-            db.RulesTried = null;
-        }
+        var files = await DogFile.LoadAsync(db, db.Dogs.Where(d => dogs.Contains(d.Id)), cancel, writing.Rules);
+        var (muzzles, settings) = (await MuzzleRow.ListAsync(db, cancel), await FitSettingsRow.LoadAsync(db, cancel));
+        var overruled = (await db.Overrules.AsNoTracking().Where(o => dogs.Contains(o.DogId)).ToListAsync(cancel)).ToLookup(o => o.DogId);
+        return files
+            .AsParallel()
+            .WithCancellation(cancel)
+            .ToDictionary(
+                f => f.Dog.Id,
+                f => Of(f, new FitBasis(f.Measured, muzzles, settings, overruled[f.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), today, writing))
+            );
     }
 
-    private static Outlook Of(DogFile file, FitBasis basis, DateOnly today)
+    private static Outlook Of(DogFile file, FitBasis basis)
     {
-        var next = file.ProgressOn(today).Next(today);
-        var checks = file.Measured.Assessed.Findings.Where(f => f.Severity == Severity.Check).Select(new MeasuringWords(ReadingUnit.Mm).Message).ToList();
-        var outlook = new Outlook(file.Dog.Name, next.Title, checks.Count == 0 ? "none" : string.Join(" ", checks), "none", "none", "none");
+        var words = new HouseNumberWords();
+        var standing = Standing.Of(file.Record, basis.Today);
+        var checks = file.Measured.Assessed.Findings.Where(f => f.Severity == Severity.Check).Select(new MeasuringWords(basis.Writing).Message).ToList();
+        var outlook = new Outlook(
+            file.Dog.Name,
+            new CaseloadWords(basis.Writing).Title(standing.Next, standing),
+            checks.Count == 0 ? words.None : string.Join(" ", checks),
+            words.None,
+            words.None,
+            words.None
+        );
         if (basis.Question(new FitQuery().Read()) is not { } question)
             return outlook;
         var ranked = Ranking.Rank(basis.Muzzles.All, question);
         var best = ranked.FirstOrDefault(f => f.Verdict != Verdict.Out);
         return outlook with
         {
-            FirstChoice = best is null ? "none" : Words(best),
-            Fits = $"{ranked.Count(f => FitRowDto.GroupOf(f, []) == FitGroup.Fits)}",
-            InUse = file.Muzzle.Choice is { } choice && ranked.FirstOrDefault(f => f.Size.Id == choice.SizeId) is { } worn ? Words(worn) : "none",
+            FirstChoice = best is null ? words.None : Words(best),
+            Fits = $"{ranked.Count(f => f.GroupWith([]) == FitGroup.Fits)}",
+            InUse = file.Muzzle.Choice is { } choice && ranked.FirstOrDefault(f => f.Size.Id == choice.SizeId) is { } worn ? Words(worn) : words.None,
         };
     }
 

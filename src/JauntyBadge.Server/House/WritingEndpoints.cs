@@ -1,4 +1,5 @@
 using FluentValidation;
+using JauntyBadge.Core;
 using JauntyBadge.Data;
 using JauntyBadge.Server.Shared;
 
@@ -12,46 +13,23 @@ public sealed record WritingEntry(string? Locale = null, string? Currency = null
 /// <summary>How the practice writes dates and prices, and what it can choose among.</summary>
 public sealed record WritingDto(string Locale, string Currency, IReadOnlyList<string> Locales, IReadOnlyList<string> Currencies, long Version) : IAtVersion
 {
-    public static WritingDto Of(WritingRow row) => new(row.Locale, row.Currency, WritingEndpoints.Locales, WritingEndpoints.Currencies, row.Version);
+    public static WritingDto Of(WritingRow row) => new(row.Locale, row.Currency, [.. Core.Locale.All.Select(l => l.Tag)], Writing.Currencies, row.Version);
 }
 
 public sealed class WritingEntryValidator : AbstractValidator<WritingEntry>
 {
     public WritingEntryValidator()
     {
-        RuleFor(w => w.Locale)
-            .Must(l => l is not null && WritingEndpoints.Locales.Contains(l))
-            .WithMessage($"locale is one of {string.Join(", ", WritingEndpoints.Locales)}.");
+        RuleFor(w => w.Locale).Must(l => Locale.Find(l) is not null).WithMessage($"locale is one of {string.Join(", ", Locale.All.Select(l => l.Tag))}.");
         RuleFor(w => w.Currency)
-            .Must(c => c is not null && WritingEndpoints.Currencies.Contains(c))
-            .WithMessage($"currency is one of {string.Join(", ", WritingEndpoints.Currencies)}.");
+            .Must(c => c is not null && Writing.Currencies.Contains(c))
+            .WithMessage($"currency is one of {string.Join(", ", Writing.Currencies)}.");
     }
 }
 
 /// <summary>How the practice writes dates and prices. The words stay English: a locale is English as a country writes it.</summary>
 internal static class WritingEndpoints
 {
-    internal static readonly IReadOnlyList<string> Locales =
-    [
-        "en-GB",
-        "en-IE",
-        "en-AT",
-        "en-AU",
-        "en-BE",
-        "en-CA",
-        "en-CH",
-        "en-DE",
-        "en-DK",
-        "en-FI",
-        "en-NL",
-        "en-NZ",
-        "en-SE",
-        "en-US",
-        "en-ZA",
-    ];
-
-    internal static readonly IReadOnlyList<string> Currencies = ["EUR", "GBP", "AUD", "CAD", "CHF", "CZK", "DKK", "NOK", "NZD", "PLN", "SEK", "USD", "ZAR"];
-
     public static void MapWriting(this IEndpointRouteBuilder api)
     {
         var writing = api.MapGroup("/writing").WithTags("House").OneWriterAtATime();

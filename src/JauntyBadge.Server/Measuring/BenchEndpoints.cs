@@ -1,4 +1,5 @@
 using System.ComponentModel;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Measuring;
@@ -36,24 +37,32 @@ internal static class BenchEndpoints
         bench
             .MapDelete(
                 "/readings/{readingId:guid}",
-                (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
-                    ChangeAsync(id, readingId, r => r.RemovedAt ??= clock.UtcNow(), unit, db, clock, cancel)
+                (Guid id, Guid readingId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
+                    ChangeAsync(id, readingId, r => r.RemovedAt ??= clock.UtcNow(), unit, db, pen, clock, cancel)
             )
             .WithName("removeReading")
             .WithSummary("Take a reading out of use as a slip; it can be put back.");
         bench
             .MapPost(
                 "/readings/{readingId:guid}/restore",
-                (Guid id, Guid readingId, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
-                    ChangeAsync(id, readingId, r => r.RemovedAt = null, unit, db, clock, cancel)
+                (Guid id, Guid readingId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
+                    ChangeAsync(id, readingId, r => r.RemovedAt = null, unit, db, pen, clock, cancel)
             )
             .WithName("restoreReading")
             .WithSummary("Put a reading back.");
         bench
             .MapPost(
                 "/readings/{readingId:guid}/judge",
-                (Guid id, Guid readingId, ReadingJudgement judgement, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null) =>
-                    ChangeAsync(id, readingId, r => (r.SetAside, r.Kept) = (judgement.SetAside?.Trim(), judgement.Keep == true), unit, db, clock, cancel)
+                (
+                    Guid id,
+                    Guid readingId,
+                    ReadingJudgement judgement,
+                    PracticeDb db,
+                    Pen pen,
+                    TimeProvider clock,
+                    CancellationToken cancel,
+                    string? unit = null
+                ) => ChangeAsync(id, readingId, r => (r.SetAside, r.Kept) = (judgement.SetAside?.Trim(), judgement.Keep == true), unit, db, pen, clock, cancel)
             )
             .WithName("judgeReading")
             .WithSummary("Set a reading aside with a reason, keep it, or take either back.");
@@ -63,7 +72,7 @@ internal static class BenchEndpoints
     {
         try
         {
-            return new(new ReadingEntry(Text: text, Unit: Shown(unit), From: from, To: to).Parse().Value.Millimeters.Tidy(), null);
+            return new(new ReadingEntry(Text: text, Unit: Shown(unit) ?? ReadingUnit.Mm, From: from, To: to).Parse().Value.Millimeters.Tidy(), null);
         }
         catch (Refusal refusal) when (!refusal.Errors.ContainsKey("unit"))
         {
@@ -71,14 +80,21 @@ internal static class BenchEndpoints
         }
     }
 
-    internal static ReadingUnit Shown(string? unit) => QueryWords.Read<ReadingUnit>(unit, "unit") ?? ReadingUnit.Mm;
+    internal static ReadingUnit? Shown(string? unit) => QueryWords.Read<ReadingUnit>(unit, "unit");
 
-    private static Task<BenchDto> BenchAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel, [Description(Units)] string? unit = null) =>
-        BenchInAsync(Shown(unit), id, db, clock, cancel);
+    private static Task<BenchDto> BenchAsync(
+        Guid id,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Description(Units)] string? unit = null
+    ) => BenchInAsync(Shown(unit), id, db, pen, clock, cancel);
 
-    internal static async Task<BenchDto> BenchInAsync(ReadingUnit unit, Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    internal static async Task<BenchDto> BenchInAsync(ReadingUnit? unit, Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.MeasuredDogAsync(id, cancel);
+        var words = new MeasuringWords(await pen.WithAsync(file.Rules, cancel, unit));
         var assessment = file.Assess();
         var model = HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass);
         var asked = FitStyleMeasures.AskedBy(file.FitStyle);
@@ -89,12 +105,12 @@ internal static class BenchEndpoints
             SetOf(file, model, clock),
             ReadingsOf(file),
             [.. assessment.Measured.Select(MeasuredDto.Of)],
-            FindingDto.Of(assessment.Findings, unit),
+            FindingDto.Of(assessment.Findings, words),
             assessment.HeadShape,
             assessment.Missing,
             await ChangesAsync(file, assessment, db, cancel),
-            file.MeasureAgain(clock.Today()),
-            model.SourcesDto(),
+            [.. file.Profile.MeasureAgain(file.LastSet, clock.Today(), file.Rules).Select(words.Of)],
+            model.SourcesDto(words),
             HeadDrawing.Of(model),
             assessment.Snout is not null,
             assessment.Doubted,
@@ -105,6 +121,7 @@ internal static class BenchEndpoints
     private static async Task<TypingDto> TypingAsync(
         Guid id,
         PracticeDb db,
+        Pen pen,
         CancellationToken cancel,
         string? measure = null,
         string? side = null,
@@ -121,14 +138,16 @@ internal static class BenchEndpoints
         if (MeasureDefinition.For(line.Measure).Guide.HasSides != line.Side is not null)
             throw Refusal.Field("side", line.Side is null ? ReadingEntryValidator.SayWhichSide : ReadingEntryValidator.HasNoSide);
         var file = await db.MeasuredDogAsync(id, cancel);
-        var read = ReadingParser.TryParse(text, shown, out var parsed, out var problem);
+        var writing = await pen.WithAsync(file.Rules, cancel, shown);
+        var words = new MeasuringWords(writing);
+        var read = ReadingParser.TryParse(text, writing.Unit, out var parsed, out var problem);
         var assessment = file.Assess(
             read ? [new Reading(line.Measure, line.Side, parsed.Value, parsed.Unit, QueryWords.Read<Tool>(tool, "tool") ?? Tool.SoftTape)] : []
         );
         return new TypingDto(
             read ? new(parsed.Value.Millimeters.Tidy(), null) : new(null, problem),
             [.. assessment.Measured.Select(MeasuredDto.Of)],
-            FindingDto.Of(assessment.Findings, shown),
+            FindingDto.Of(assessment.Findings, words),
             assessment.HeadShape,
             HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass))
         );
@@ -144,7 +163,7 @@ internal static class BenchEndpoints
             file.CurrentSet?.FitLineGapMm,
             SnoutRules.UsualGap(model.EyeLine.Value, model.Rules).Millimeters.Tidy(),
             Math.Max(0, file.Sets.Count - 1),
-            IsOver(file.CurrentSet, file.ReadingRows, clock),
+            IsOver(file.CurrentSet, file.ReadingRows, file.Rules, clock),
             file.CurrentSet?.Version ?? 0
         );
 
@@ -179,6 +198,7 @@ internal static class BenchEndpoints
         Guid id,
         MeasuringSetEntry entry,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel,
         string? unit = null,
@@ -191,7 +211,7 @@ internal static class BenchEndpoints
         await Versions.NeedAsync(
             edited,
             set.Version,
-            async () => ("What belongs to this measuring set", (await BenchInAsync(shown, id, db, clock, cancel)).Set)
+            async () => ("What belongs to this measuring set", (await BenchInAsync(shown, id, db, pen, clock, cancel)).Set)
         );
 
         // What the dog weighs and wears today is not what it did when an old set was taken.
@@ -204,10 +224,10 @@ internal static class BenchEndpoints
         }
 
         await db.SaveChangesAsync(cancel);
-        return await BenchInAsync(shown, id, db, clock, cancel);
+        return await BenchInAsync(shown, id, db, pen, clock, cancel);
     }
 
-    private static async Task<BenchDto> AddAsync(Guid id, ReadingEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<BenchDto> AddAsync(Guid id, ReadingEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
         var parsed = entry.Parse();
@@ -240,7 +260,7 @@ internal static class BenchEndpoints
             await db.SaveChangesAsync(cancel);
         }
 
-        return await BenchInAsync(entry.Unit ?? ReadingUnit.Mm, id, db, clock, cancel);
+        return await BenchInAsync(entry.Unit, id, db, pen, clock, cancel);
     }
 
     private static async Task<BenchDto> ChangeAsync(
@@ -249,6 +269,7 @@ internal static class BenchEndpoints
         Action<ReadingRow> change,
         string? unit,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -257,11 +278,19 @@ internal static class BenchEndpoints
         var shown = Shown(unit);
         change(row);
         await db.SaveChangesAsync(cancel);
-        return await BenchInAsync(shown, id, db, clock, cancel);
+        return await BenchInAsync(shown, id, db, pen, clock, cancel);
     }
 
     /// <summary>Says how every jaw to nose in hand was held.</summary>
-    private static async Task<BenchDto> HeldAsync(Guid id, JawHeldEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel, string? unit = null)
+    private static async Task<BenchDto> HeldAsync(
+        Guid id,
+        JawHeldEntry entry,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel,
+        string? unit = null
+    )
     {
         var shown = Shown(unit);
         await db.DogAsync(id, cancel);
@@ -271,20 +300,12 @@ internal static class BenchEndpoints
             throw Refusal.Conflict("Jaw to nose was not read in this set.");
         rows.ForEach(r => r.Held = entry.Held);
         await db.SaveChangesAsync(cancel);
-        return await BenchInAsync(shown, id, db, clock, cancel);
+        return await BenchInAsync(shown, id, db, pen, clock, cancel);
     }
-
-    /// <summary>How long after its last reading a set still goes on, so that midnight does not cut one in two.</summary>
-    private static readonly TimeSpan Sitting = TimeSpan.FromHours(3);
 
     /// <summary>Whether a set is of an earlier day: what is read now belongs to a new one.</summary>
-    private static bool IsOver(MeasuringSetRow? set, IEnumerable<ReadingRow> readings, TimeProvider clock)
-    {
-        if (set is null || readings.Select(r => (DateTime?)r.TakenAt).Max() is not { } last)
-            return false;
-        var day = DateOnly.FromDateTime(TimeZoneInfo.ConvertTimeFromUtc(DateTime.SpecifyKind(set.StartedAt, DateTimeKind.Utc), clock.LocalTimeZone));
-        return day < clock.Today() && clock.UtcNow() - last >= Sitting;
-    }
+    private static bool IsOver(MeasuringSetRow? set, IEnumerable<ReadingRow> readings, HouseRules rules, TimeProvider clock) =>
+        set is not null && Sitting.IsOver(clock.DayOf(set.StartedAt), readings.Select(r => (DateTime?)r.TakenAt).Max(), clock.Today(), clock.UtcNow(), rules);
 
     /// <summary>The set that what is read now goes into: the one in hand, or a new one where that is of an earlier day and the fitter did not say otherwise.</summary>
     internal static async Task<MeasuringSetRow> SetForNowAsync(Guid dogId, bool intoOldSet, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
@@ -297,7 +318,13 @@ internal static class BenchEndpoints
         TimeProvider clock,
         CancellationToken cancel
     ) =>
-        !intoOldSet && IsOver(set, await db.Readings.AsNoTracking().Where(r => r.SetId == set.Id && r.RemovedAt == null).ToListAsync(cancel), clock)
+        !intoOldSet
+        && IsOver(
+            set,
+            await db.Readings.AsNoTracking().Where(r => r.SetId == set.Id && r.RemovedAt == null).ToListAsync(cancel),
+            await db.RulesAsync(cancel),
+            clock
+        )
             ? await NewSetAsync(set.DogId, db, clock, cancel)
             : set;
 

@@ -58,13 +58,15 @@ internal static class HistoryEndpoints
         dog.MapPost("/measuring-sets", StartAsync).WithName("startMeasuringSet").WithSummary("Begin a new set; the earlier ones are kept.");
         dog.MapDelete(
                 "/measuring-sets/{setId:guid}",
-                (Guid id, Guid setId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, setId, true, db, clock, cancel)
+                (Guid id, Guid setId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel) =>
+                    RemoveAsync(id, setId, true, db, pen, clock, cancel)
             )
             .WithName("removeMeasuringSet")
             .WithSummary("Take a set out of the record; it can be put back.");
         dog.MapPost(
                 "/measuring-sets/{setId:guid}/restore",
-                (Guid id, Guid setId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, setId, false, db, clock, cancel)
+                (Guid id, Guid setId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel) =>
+                    RemoveAsync(id, setId, false, db, pen, clock, cancel)
             )
             .WithName("restoreMeasuringSet")
             .WithSummary("Put a set back.");
@@ -79,9 +81,10 @@ internal static class HistoryEndpoints
         dog.MapPost("/readings/import", ImportAsync).WithName("importReadings").WithSummary("Take over the good rows of a CSV file.");
     }
 
-    private static async Task<HistoryDto> HistoryAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<HistoryDto> HistoryAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.MeasuredDogAsync(id, cancel);
+        var writing = await pen.WithAsync(file.Rules, cancel);
         var rows = (await db.Readings.AsNoTracking().Where(r => r.DogId == id && r.RemovedAt == null).OrderBy(r => r.Number).ToListAsync(cancel)).ToLookup(r =>
             r.SetId
         );
@@ -100,7 +103,7 @@ internal static class HistoryEndpoints
                         [.. rows[s.Id].Where(r => r.SetAside is not null).Select(r => ReadingDto.Of(r, false))]
                     )),
             ],
-            file.MeasureAgain(clock.Today())
+            [.. file.Profile.MeasureAgain(file.LastSet, clock.Today(), file.Rules).Select(new MeasuringWords(writing).Of)]
         );
     }
 
@@ -121,20 +124,20 @@ internal static class HistoryEndpoints
     private static IReadOnlyList<Measured> MeasuredIn(IEnumerable<ReadingRow> rows, MeasuringSetRow set, HouseRules rules) =>
         Measured.From(rows.Where(r => r.SetAside is null).Select(r => r.ToReading()), set.Coat, rules);
 
-    private static async Task<HistoryDto> StartAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<HistoryDto> StartAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         await BenchEndpoints.NewSetAsync(id, db, clock, cancel);
         await db.SaveChangesAsync(cancel);
-        return await HistoryAsync(id, db, clock, cancel);
+        return await HistoryAsync(id, db, pen, clock, cancel);
     }
 
-    private static async Task<HistoryDto> RemoveAsync(Guid id, Guid setId, bool remove, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<HistoryDto> RemoveAsync(Guid id, Guid setId, bool remove, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var set =
             await db.MeasuringSets.SingleOrDefaultAsync(s => s.Id == setId && s.DogId == id, cancel) ?? throw Refusal.NotFound("No measuring set has this id.");
         set.RemovedAt = remove ? set.RemovedAt ?? clock.UtcNow() : null;
         await db.SaveChangesAsync(cancel);
-        return await HistoryAsync(id, db, clock, cancel);
+        return await HistoryAsync(id, db, pen, clock, cancel);
     }
 
     private static async Task<FileContentHttpResult> ExportAsync(Guid id, PracticeDb db, CancellationToken cancel)
@@ -199,7 +202,7 @@ internal static class HistoryEndpoints
         );
     }
 
-    private static async Task<BenchDto> ImportAsync(Guid id, SheetEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<BenchDto> ImportAsync(Guid id, SheetEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
         var read = Read(entry);
@@ -244,7 +247,7 @@ internal static class HistoryEndpoints
         }
 
         await db.SaveChangesAsync(cancel);
-        return await BenchEndpoints.BenchInAsync(entry.Unit ?? ReadingUnit.Mm, id, db, clock, cancel);
+        return await BenchEndpoints.BenchInAsync(entry.Unit, id, db, pen, clock, cancel);
     }
 
     /// <summary>The set each row of a file goes into: the one begun at the row's time, else the set in hand or a new one.</summary>

@@ -136,9 +136,8 @@ public sealed record ReadingDto(
 /// <param name="Basis">Why the limit is where it is.</param>
 public sealed record FindingDto(string Code, Core.Measuring.Severity Severity, IReadOnlyList<Measure> Measures, string Message, string Retake, Basis Basis)
 {
-    public static IReadOnlyList<FindingDto> Of(IEnumerable<Finding> findings, ReadingUnit shown)
+    internal static IReadOnlyList<FindingDto> Of(IEnumerable<Finding> findings, MeasuringWords words)
     {
-        var words = new MeasuringWords(shown);
         return
         [
             .. findings.Select(f => new FindingDto(
@@ -146,7 +145,7 @@ public sealed record FindingDto(string Code, Core.Measuring.Severity Severity, I
                 f.Severity,
                 f.Measures,
                 words.Message(f),
-                MeasuringWords.Retake(f),
+                words.Retake(f),
                 f.Basis
             )),
         ];

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Data;
@@ -144,6 +145,7 @@ internal static class PhotoEndpoints
         Guid photoId,
         TakeEntry entry,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel,
         string? unit = null
@@ -179,7 +181,7 @@ internal static class PhotoEndpoints
             )
         );
         await db.SaveChangesAsync(cancel);
-        return await BenchEndpoints.BenchInAsync(shown, id, db, clock, cancel);
+        return await BenchEndpoints.BenchInAsync(shown, id, db, pen, clock, cancel);
     }
 
     private static async Task<IReadOnlyList<PhotoDto>> RemoveAsync(

@@ -249,7 +249,7 @@ internal static class WhatIfMeasure
                     .Of(assessment)
                     .Select(m => new WhatIfMeasured(m.Measure, m.Side, m.Count, m.Mean.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy(), m.State)),
             ],
-            FindingDto.Of(assessment.Findings, ReadingUnit.Mm),
+            FindingDto.Of(assessment.Findings, new MeasuringWords(Writing.Usual)),
             new WhatIfShape(
                 assessment.HeadShape.Shape,
                 [.. assessment.HeadShape.Ways.Select(w => new WhatIfShapeWay(w.Way, w.Value?.Tidy(), w.Shape, w.Basis, w.Reason))],
@@ -292,7 +292,7 @@ internal static class WhatIfMeasure
         if (!PhotoSolver.TrySolve(question, out var solution, out var refusal))
         {
             var says = PhotoRefusalDto.Of(refusal)!;
-            throw new Refusal(StatusCodes.Status422UnprocessableEntity, "Take the picture again", $"{says.Message} {says.Retake}")
+            throw new Refusal(StatusCodes.Status422UnprocessableEntity, PhotoWords.TakeAgain, $"{says.Message} {says.Retake}")
             {
                 Errors = new Dictionary<string, string[]> { ["reference"] = [says.Message] },
                 Extensions = new Dictionary<string, object?> { ["code"] = says.Code, ["retake"] = says.Retake },

@@ -1,4 +1,5 @@
 using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
@@ -30,30 +31,67 @@ public sealed record RoundCardDto(
     Guid? OpenSessionId
 )
 {
-    internal static RoundCardDto Of(DogFile file, DateOnly today)
+    internal static RoundCardDto Of(RoundDog dog, CaseloadWords words) =>
+        new(
+            dog.Id,
+            dog.Name,
+            dog.Keeper,
+            dog.Place,
+            dog.Breeds,
+            dog.Purposes,
+            BadgeDto.Of(dog.Standing),
+            dog.Group,
+            [.. dog.Things.Select(t => NextThing.Of(t, dog.Standing, words))],
+            [.. dog.Standing.Done.Select(words.Done)],
+            dog.CoatHex,
+            dog.Portrait,
+            dog.OpenSessionId
+        );
+}
+
+/// <summary>A dog on the round as it stands, before it is told in words.</summary>
+/// <param name="Things">All there is to do, what cannot wait first.</param>
+/// <param name="Standing">Where it stands.</param>
+/// <param name="Training">How its training stands.</param>
+internal sealed record RoundDog(
+    Guid Id,
+    string Name,
+    string? Keeper,
+    string? Place,
+    string Breeds,
+    IReadOnlyList<Purpose> Purposes,
+    string CoatHex,
+    HeadPortrait Portrait,
+    Guid? OpenSessionId,
+    IReadOnlyList<ThingToDo> Things,
+    Standing Standing,
+    TrainingStanding Training
+)
+{
+    public RoundGroup Group => Things[0].Matter.Group();
+
+    public static RoundDog Of(DogFile file, DateOnly today)
     {
-        var progress = file.ProgressOn(today);
-        var things = progress.Things(today);
-        return new RoundCardDto(
+        var standing = Standing.Of(file.Record, today);
+        return new(
             file.Dog.Id,
             file.Dog.Name,
             file.Dog.Keeper,
             file.Dog.Place,
             file.Profile.BreedsInWords,
             file.Dog.Purposes,
-            BadgeDto.Of(progress),
-            things[0].Matter.Group(),
-            things,
-            progress.DoneToday,
             CoatColour.HexOf(file.Dog.CoatId),
-            file.Portrait,
-            file.Trained.OpenSession?.Id
+            file.Record.Portrait,
+            file.Trained.OpenSession?.Id,
+            standing.Things,
+            standing,
+            file.Trained.Training.StandingOn(today)
         );
     }
 }
 
 /// <summary>
-/// The cards of all dogs on the round, in the order of the round, and how their training stands. A card is made anew only once something it rests on changed: the dog's own
+/// All dogs on the round as they stand, in the order of the round. A dog is looked at anew only once something it rests on changed: the dog's own
 /// record, its breed's ranges, the breeds' list, the house numbers, or the day.
 /// </summary>
 internal sealed class RoundBoard : IDisposable
@@ -63,16 +101,9 @@ internal sealed class RoundBoard : IDisposable
     private readonly SemaphoreSlim turn = new(1);
     private Board board = new(-1, default, default, HouseRules.Ours, new Dictionary<Guid, Entry>(), []);
 
-    /// <summary>The cards, what a fitter does first coming first.</summary>
-    public async Task<IReadOnlyList<RoundCardDto>> ReadAsync(PracticeDb db, DateOnly today, CancellationToken cancel) =>
+    /// <summary>The dogs, what a fitter does first coming first.</summary>
+    public async Task<IReadOnlyList<RoundDog>> ReadAsync(PracticeDb db, DateOnly today, CancellationToken cancel) =>
         (await BoardAsync(db, today, cancel)).InOrder;
-
-    /// <summary>How the training of each dog stands.</summary>
-    public async Task<IReadOnlyList<(RoundCardDto Card, TrainingStanding Standing)>> ReadStandingsAsync(PracticeDb db, DateOnly today, CancellationToken cancel)
-    {
-        var now = await BoardAsync(db, today, cancel);
-        return [.. now.InOrder.Select(c => (c, now.Entries[c.Id].Standing))];
-    }
 
     private async Task<Board> BoardAsync(PracticeDb db, DateOnly today, CancellationToken cancel)
     {
@@ -123,7 +154,7 @@ internal sealed class RoundBoard : IDisposable
         foreach (var some in stale.Chunk(LoadedAtOnce))
         {
             foreach (var file in await DogFile.LoadAsync(db, db.Dogs.Where(d => some.Contains(d.Id)), cancel))
-                entries[file.Dog.Id] = new Entry(file.Dog.Touched, file.Measured.Ranges!.Stamp, RoundCardDto.Of(file, today), file.Trained.StandingOn(today));
+                entries[file.Dog.Id] = new Entry(file.Dog.Touched, file.Measured.Ranges!.Stamp, RoundDog.Of(file, today));
         }
 
         return new Board(
@@ -132,11 +163,11 @@ internal sealed class RoundBoard : IDisposable
             ownBreeds,
             rules,
             entries,
-            [.. entries.Values.Select(e => e.Card).OrderBy(c => c.Group).ThenBy(c => c.Things[0].Matter).ThenBy(c => c.Name, StringComparer.Ordinal)]
+            [.. entries.Values.Select(e => e.Dog).OrderBy(d => d.Group).ThenBy(d => d.Things[0].Matter).ThenBy(d => d.Name, StringComparer.Ordinal)]
         );
     }
 
-    private sealed record Entry(long Touched, BreedStamp Breed, RoundCardDto Card, TrainingStanding Standing);
+    private sealed record Entry(long Touched, BreedStamp Breed, RoundDog Dog);
 
     private sealed record Board(
         long Last,
@@ -144,6 +175,6 @@ internal sealed class RoundBoard : IDisposable
         (int Count, long Last) Breeds,
         HouseRules Rules,
         IReadOnlyDictionary<Guid, Entry> Entries,
-        IReadOnlyList<RoundCardDto> InOrder
+        IReadOnlyList<RoundDog> InOrder
     );
 }

@@ -1,7 +1,7 @@
 using System.ComponentModel;
-using System.Globalization;
 using FluentValidation;
-using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Server.Shared;
@@ -19,10 +19,7 @@ public sealed record RoundGroupDto(RoundGroup Group, int Count);
 /// <param name="Cards">The stretch.</param>
 /// <param name="All">How many dogs there are, found or not.</param>
 /// <param name="Day">The day it is, in words.</param>
-public sealed record RoundDto(IReadOnlyList<RoundGroupDto> Groups, int Total, int From, IReadOnlyList<RoundCardDto> Cards, int All, string Day)
-{
-    internal static string InWords(DateOnly day) => day.ToString("dddd d MMMM", CultureInfo.InvariantCulture);
-}
+public sealed record RoundDto(IReadOnlyList<RoundGroupDto> Groups, int Total, int From, IReadOnlyList<RoundCardDto> Cards, int All, string Day);
 
 /// <summary>The order of the fitter's stops.</summary>
 /// <param name="Places">Every place with a dog on the round, in that order; those never put in order come last, by name.</param>
@@ -102,6 +99,7 @@ internal static class RoundEndpoints
     private static async Task<RoundDto> RoundAsync(
         PracticeDb db,
         RoundBoard board,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel,
         bool archived = false,
@@ -117,9 +115,9 @@ internal static class RoundEndpoints
             throw Refusal.Field("count", $"count must be 1 to {MostAtOnce}.");
         if (search is { Length: > LongestSearch })
             throw Refusal.Field("search", $"Up to {LongestSearch} letters, please.");
-        var words = new RoundSearch(search);
+        var (words, writing) = (new RoundSearch(search), await pen.TakeAsync(cancel));
         if (archived)
-            return await ArchivedAsync(db, words, clock.Today(), from, count, cancel);
+            return await ArchivedAsync(db, words, writing, clock.Today(), from, count, cancel);
         var all = await board.ReadAsync(db, clock.Today(), cancel);
         var found = all.Where(c => words.Finds(c.Name, c.Keeper, c.Place, c.Breeds)).ToList();
         if (QueryWords.Read<RoundOrder>(by, "by") == RoundOrder.Stops)
@@ -128,17 +126,26 @@ internal static class RoundEndpoints
             found = [.. found.OrderBy(c => c.Place is { } place ? stops[place] : int.MaxValue)];
         }
 
+        var told = new CaseloadWords(writing);
         return new RoundDto(
             [.. found.GroupBy(c => c.Group).Select(g => new RoundGroupDto(g.Key, g.Count()))],
             found.Count,
             from,
-            [.. found.Skip(from).Take(count)],
+            [.. found.Skip(from).Take(count).Select(d => RoundCardDto.Of(d, told))],
             all.Count,
-            RoundDto.InWords(clock.Today())
+            writing.Weekday(clock.Today())
         );
     }
 
-    private static async Task<RoundDto> ArchivedAsync(PracticeDb db, RoundSearch words, DateOnly today, int from, int count, CancellationToken cancel)
+    private static async Task<RoundDto> ArchivedAsync(
+        PracticeDb db,
+        RoundSearch words,
+        Writing writing,
+        DateOnly today,
+        int from,
+        int count,
+        CancellationToken cancel
+    )
     {
         var breeds = await BreedRow.ListAsync(db, cancel);
         var all = await db
@@ -158,6 +165,14 @@ internal static class RoundEndpoints
             .ToList();
         var page = found.Skip(from).Take(count).Select(d => d.Id).ToList();
         var files = (await DogFile.LoadAsync(db, db.Dogs.Where(d => page.Contains(d.Id)), cancel)).ToDictionary(f => f.Dog.Id);
-        return new RoundDto([], found.Count, from, [.. page.Select(id => RoundCardDto.Of(files[id], today))], all.Count, RoundDto.InWords(today));
+        var told = new CaseloadWords(writing);
+        return new RoundDto(
+            [],
+            found.Count,
+            from,
+            [.. page.Select(id => RoundCardDto.Of(RoundDog.Of(files[id], today), told))],
+            all.Count,
+            writing.Weekday(today)
+        );
     }
 }

@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Data;
 using JauntyBadge.Server.Shared;
@@ -40,9 +41,6 @@ public sealed record TrainingOverviewDto(IReadOnlyList<StandingCountDto> Counts,
 /// <summary>The training of all dogs at a glance.</summary>
 internal static class TrainingEndpoints
 {
-    /// <summary>What counts as lately (House: two weeks, so that a week off does not empty it).</summary>
-    private const int LatelyDays = 14;
-
     public static void MapTrainingOverview(this IEndpointRouteBuilder api) =>
         api.MapGroup("/training")
             .WithTags("Round")
@@ -51,17 +49,17 @@ internal static class TrainingEndpoints
             .WithName("training")
             .WithSummary("How the training of all dogs on the round stands: who is stuck, overdue, wanted by a day, ready.");
 
-    private static async Task<TrainingOverviewDto> OverviewAsync(PracticeDb db, RoundBoard board, TimeProvider clock, CancellationToken cancel)
+    private static async Task<TrainingOverviewDto> OverviewAsync(PracticeDb db, RoundBoard board, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
-        var today = clock.Today();
-        var since = clock.UtcNow().AddDays(-LatelyDays);
+        var (today, words) = (clock.Today(), new ConditioningWords(await pen.TakeAsync(cancel)));
+        var since = clock.UtcNow().AddDays(-TrainingStanding.LatelyDays);
         var lately = await db
             .Sessions.Where(s => s.StartedAt >= since)
             .GroupBy(s => s.DogId)
             .Select(g => new { g.Key, Count = g.Count() })
             .ToDictionaryAsync(g => g.Key, g => g.Count, cancel);
-        var rows = (await board.ReadStandingsAsync(db, today, cancel))
-            .Select(r => Row(r.Card, r.Standing, lately.GetValueOrDefault(r.Card.Id), today))
+        var rows = (await board.ReadAsync(db, today, cancel))
+            .Select(d => Row(d, words, lately.GetValueOrDefault(d.Id), today))
             .OrderBy(r => r.Wanted ?? DateOnly.MaxValue)
             .ThenBy(r => r.State)
             .ThenBy(r => r.Name, StringComparer.Ordinal)
@@ -73,20 +71,20 @@ internal static class TrainingEndpoints
         );
     }
 
-    private static StandingRowDto Row(RoundCardDto card, TrainingStanding standing, int sessions, DateOnly today) =>
+    private static StandingRowDto Row(RoundDog dog, ConditioningWords words, int sessions, DateOnly today) =>
         new(
-            card.Id,
-            card.Name,
-            card.Keeper,
-            card.Place,
-            standing.State,
-            ConditioningWords.Standing(standing, today),
-            standing.Passed,
-            standing.Steps,
+            dog.Id,
+            dog.Name,
+            dog.Keeper,
+            dog.Place,
+            dog.Training.State,
+            words.Standing(dog.Training, today),
+            dog.Training.Passed,
+            dog.Training.Steps,
             sessions,
-            standing.LastTrained,
-            standing.Wanted,
-            standing.Wanted?.DayNumber - today.DayNumber,
-            standing.StepsLeft
+            dog.Training.LastTrained,
+            dog.Training.Wanted,
+            dog.Training.Wanted?.DayNumber - today.DayNumber,
+            dog.Training.StepsLeft
         );
 }

@@ -42,13 +42,6 @@ internal static class Lookup
 
     private static Refusal NoSuchDog() => Refusal.NotFound("No dog has this id.");
 
-    public static DateOnly Today(this TimeProvider clock) => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
-
-    /// <summary>The day a moment lay in where the practice is.</summary>
-    public static DateOnly DayOf(this TimeProvider clock, DateTime utc) => DateOnly.FromDateTime(TimeZoneInfo.ConvertTimeFromUtc(utc, clock.LocalTimeZone));
-
-    public static DateTime UtcNow(this TimeProvider clock) => clock.GetUtcNow().UtcDateTime;
-
     /// <summary>The text without blanks around it; null where nothing is left.</summary>
     public static string? OrNull(this string? text) => string.IsNullOrWhiteSpace(text) ? null : text.Trim();
 
@@ -58,8 +51,8 @@ internal static class Lookup
     public static double Tidy(this double value) => Math.Round(value, 6);
 
     /// <summary>What the snout model rests on, as the API gives it.</summary>
-    public static IReadOnlyList<SourceDto> SourcesDto(this SnoutModel snout) =>
-        [.. snout.Sources.Select(s => new SourceDto(s.Name, s.Number.Mm.Tidy(), s.Number.Provenance, MeasuringWords.Of(s.Number.Origin)))];
+    public static IReadOnlyList<SourceDto> SourcesDto(this SnoutModel snout, MeasuringWords words) =>
+        [.. snout.Sources.Select(s => new SourceDto(s.Name, s.Number.Mm.Tidy(), s.Number.Provenance, words.Of(s.Number.Origin)))];
 }
 
 /// <summary>One number of the snout model and what it rests on.</summary>

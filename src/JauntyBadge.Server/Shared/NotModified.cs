@@ -3,8 +3,8 @@ using JauntyBadge.Data;
 namespace JauntyBadge.Server.Shared;
 
 /// <summary>
-/// Answers 304 where a screen asks again and nothing on record changed. All that is read follows from the record, the hour and the version of the
-/// product: an answer's tag names these three.
+/// Answers 304 where a screen asks again and nothing on record changed. All that is read follows from the record, the hour, the version of the
+/// product and the unit that is asked for: an answer's tag names these four.
 /// </summary>
 internal static class NotModified
 {
@@ -15,7 +15,7 @@ internal static class NotModified
     {
         var (request, headers) = (call.HttpContext.Request, call.HttpContext.Response.Headers);
         var last = await CounterRow.LastAsync(db, call.HttpContext.RequestAborted);
-        var tag = $"W/\"{last}-{clock.GetLocalNow():yyMMddHH}-{Product}\"";
+        var tag = $"W/\"{last}-{clock.GetLocalNow():yyMMddHH}-{Pen.UnitOf(request)}-{Product}\"";
         headers.CacheControl = "private, no-cache";
         headers.ETag = tag;
         if (request.Headers.IfNoneMatch.ToString() == tag)

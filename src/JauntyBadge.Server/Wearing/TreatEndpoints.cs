@@ -160,9 +160,10 @@ internal static class TreatEndpoints
         return HabitsDto.Of(row);
     }
 
-    private static async Task<TreatsDto> TreatsAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<TreatsDto> TreatsAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var (file, today) = (await db.DogFileAsync(id, cancel), clock.Today());
+        var words = new WearingWords(await pen.WithAsync(file.Measured.Rules, cancel));
         var (dog, habits) = (file.Profile, file.Worn.Habits ?? new WearingHabitsRow { DogId = id });
         var concern = TreatAllowance.Concern(dog, today);
         var question = WearingDog.Of(dog, today);
@@ -173,28 +174,27 @@ internal static class TreatEndpoints
             : concern is not null ? null
             : TreatAllowance.ByFactor(mass, habits.Factor ?? factor.Factor);
 
-        string? Not(Treat treat) =>
-            treat.Contains.Where(habits.Avoids.Contains).ToList() is { Count: > 0 } has ? $"It may not have {string.Join(" and ", has)}." : null;
+        string? Not(Treat treat) => treat.Contains.Where(habits.Avoids.Contains).ToList() is { Count: > 0 } has ? words.MayNotHave(has) : null;
         var treat = Treat.Find(habits.TreatId) is { } chosen && Not(chosen) is null ? chosen : null;
         var fed = treat ?? Treat.All[0];
         var piece = habits.KcalPerPiece is { } known && treat is not null ? Energy.FromKilocalories(known) : fed.PerPiece;
         var grams = fed.GramsPerPiece;
-        var used = await UsedAsync(id, piece, grams, db, clock, cancel);
+        var used = await UsedAsync(id, piece, grams, words, db, clock, cancel);
         var usedKcal = used.Sum(u => u.Kcal);
         var byEnergy = allowance?.PiecesLeft(piece, Energy.FromKilocalories(usedKcal));
         var byWeight = dog.BodyMass is { } body
             ? TreatAllowance.PiecesLeftByWeight(body, Mass.FromGrams(grams), Mass.FromGrams(used.Sum(u => u.Grams)), file.Measured.Rules)
             : (int?)null;
         return new TreatsDto(
-            concern is { } why ? WearingWords.Of(why) : null,
+            concern is { } why ? words.Of(why) : null,
             allowance?.Resting.Kilocalories,
             allowance?.Daily.Kilocalories,
             allowance is null ? null
-                : habits.FoodKcal is not null ? "the food its owner measures"
-                : habits.Factor is { } own ? $"resting energy times {own:0.##}, as set here"
-                : $"resting energy times {factor.Factor:0.##}: {factor.Name.ToLowerInvariant()}",
+                : habits.FoodKcal is not null ? words.MeasuredFood
+                : habits.Factor is { } own ? words.TimesResting(own)
+                : words.TimesResting(factor),
             allowance is null || habits.FoodKcal is not null ? null
-                : habits.Factor is not null ? Basis.House("set by the fitter for this dog")
+                : habits.Factor is not null ? TreatAllowance.OwnFactor
                 : factor.Basis,
             allowance?.Treats.Kilocalories,
             treat?.Name,
@@ -203,7 +203,7 @@ internal static class TreatEndpoints
             used,
             usedKcal,
             byEnergy is null ? null : Math.Min(byEnergy.Value, byWeight!.Value),
-            byWeight < byEnergy ? WearingWords.NoMoreByWeight(dog.BodyMass!.Value, file.Measured.Rules) : null,
+            byWeight < byEnergy ? words.NoMoreByWeight(dog.BodyMass!.Value) : null,
             [.. Treat.All.Select(t => new TreatDto(t.Id, t.Name, t.PerPiece.Kilocalories, t.GramsPerPiece, t.How, t.Basis, Not(t)))],
             NeverFeed.All,
             EnergyFactor.All,
@@ -216,6 +216,7 @@ internal static class TreatEndpoints
         Guid id,
         Energy piece,
         double grams,
+        WearingWords words,
         PracticeDb db,
         TimeProvider clock,
         CancellationToken cancel
@@ -230,11 +231,11 @@ internal static class TreatEndpoints
             .ToListAsync(cancel);
         List<TreatUseDto> used = [];
         if (goes > 0)
-            used.Add(new("Goes that went well, a piece each", goes, goes * piece.Kilocalories, goes * grams));
+            used.Add(new(words.GoesThatWentWell, goes, goes * piece.Kilocalories, goes * grams));
         if (wears.Count > 0)
             used.Add(
                 new(
-                    "Fed at wears",
+                    words.FedAtWears,
                     wears.Sum(w => w.TreatPieces),
                     wears.Sum(w => w.TreatPieces * (Treat.Find(w.TreatId)?.PerPiece ?? piece).Kilocalories),
                     wears.Sum(w => w.TreatPieces * (Treat.Find(w.TreatId)?.GramsPerPiece ?? grams))

@@ -1,5 +1,6 @@
 using FluentValidation;
 using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
@@ -34,6 +35,12 @@ public sealed record InspectionDto(Guid Id, DateTime At, string Muzzle, IReadOnl
     internal static InspectionDto Of(InspectionRow row) => new(row.Id, row.At, row.Muzzle, row.Failed, row.Note);
 }
 
+/// <summary>What is to be done with a muzzle by a day.</summary>
+/// <param name="What">What.</param>
+/// <param name="On">The day by which; today where it is due.</param>
+/// <param name="Why">Why, in a sentence; null where only time goes by.</param>
+public sealed record UpkeepDto(Upkeep What, DateOnly On, string? Why);
+
 /// <summary>The state of the muzzle in use, and its inspections.</summary>
 /// <param name="Muzzle">In words; null where none is chosen.</param>
 /// <param name="Says">Its state in a sentence.</param>
@@ -44,7 +51,7 @@ public sealed record MuzzleStateDto(
     InspectionDue? Due,
     string? Says,
     DateOnly? On,
-    IReadOnlyList<UpkeepDue> Upkeep,
+    IReadOnlyList<UpkeepDto> Upkeep,
     IReadOnlyList<InspectionCheck> Checks,
     IReadOnlyList<InspectionDto> Inspections
 );
@@ -143,10 +150,12 @@ internal static class UpkeepEndpoints
             .WithSummary("Put an appointment back.");
     }
 
-    private static async Task<MuzzleStateDto> StateAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<MuzzleStateDto> StateAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.DogFileAsync(id, cancel);
-        var state = file.MuzzleOn(clock.Today());
+        var state = file.Record.MuzzleOn(clock.Today());
+        var writing = await pen.WithAsync(file.Measured.Rules, cancel);
+        var words = new CaseloadWords(writing);
         var rows = await db
             .Inspections.AsNoTracking()
             .Where(i => i.DogId == id && i.RemovedAt == null)
@@ -156,9 +165,9 @@ internal static class UpkeepEndpoints
         return new MuzzleStateDto(
             file.Muzzle.Choice?.KeptFit is { } kept ? $"{kept.Model} {kept.Size.Label}" : null,
             state?.Due,
-            state is null ? null : WearingWords.Of(state),
+            state is null ? null : new WearingWords(writing).Of(state),
             state?.On,
-            file.UpkeepOn(clock.Today()),
+            [.. file.Record.UpkeepOn(clock.Today()).Select(u => new UpkeepDto(u.What, u.On, words.Why(u)))],
             InspectionCheck.All,
             [.. rows.Select(InspectionDto.Of)]
         );
@@ -218,7 +227,7 @@ internal static class UpkeepEndpoints
     )
     {
         var dog = await db.TrainedDogAsync(id, cancel);
-        if (entry.ReadyAt is { } at && dog.Plan.Steps.All(s => s.Step.Id != at))
+        if (entry.ReadyAt is { } at && dog.Training.Find(at) is null)
             throw Refusal.Field("readyAt", "This step is not in the dog's plan.");
         var row = await db.Appointments.SingleOrDefaultAsync(a => a.Id == appointmentId, cancel);
         if (row is not null && row.DogId != id)

@@ -1,4 +1,5 @@
 using JauntyBadge.Core;
+using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
@@ -62,6 +63,7 @@ internal static class WearEndpoints
         Guid id,
         LimitEntry entry,
         PracticeDb db,
+        Pen pen,
         StationService station,
         TimeProvider clock,
         CancellationToken cancel
@@ -69,6 +71,8 @@ internal static class WearEndpoints
     {
         var (file, today, now, said) = (await db.DogFileAsync(id, cancel), clock.Today(), clock.GetUtcNow(), station.Now);
         var rules = file.Measured.Rules;
+        var (writing, record) = (await pen.WithAsync(rules, cancel), file.Record);
+        var words = new WearingWords(writing);
         var latest = await WeatherEndpoints.LatestAsync(db, said, now, cancel);
         var read =
             entry.Place.OrNull() is { } place ? latest.FirstOrDefault(r => r.Place == place)
@@ -77,27 +81,32 @@ internal static class WearEndpoints
         var known = read is not null && !read.Reading.IsStale(now, rules) ? read.Reading.Weather : null;
         var weather = read is null ? null : WeatherReadDto.Of(read, now, rules);
         if (file.Muzzle.Choice?.KeptFit is not { } choice)
-            return new WearLimitDto(null, null, null, WearingWords.NoMuzzle, 0, [], null, "", weather, [], null, 0, file.Profile.Cautions(today));
+            return new WearLimitDto(null, null, null, words.NoMuzzle, 0, [], null, "", weather, [], null, 0, file.Profile.Cautions(today));
         var muzzle = WornOf(choice, rules);
         var question = QuestionOf(file, muzzle, today) with { Weather = known, HeatUnknown = known is null, Exercise = entry.Exercise == true };
         var limit = WearLimit.Of(question, rules);
         var next = HappyWear.Next(
             file.Worn.Habits?.Loves ?? [],
-            [.. file.Worn.Wears.Where(w => w.Occasion == Occasion.Fun).Select(w => w.HappyId).OfType<string>()],
+            [.. record.Worn.Wears.Where(w => w.Occasion == Occasion.Fun).Select(w => w.HappyId).OfType<string>()],
             muzzle,
             limit.Band
         );
         return new WearLimitDto(
             $"{choice.Model} {choice.Size.Label}",
-            (file.Muzzle.LastTryOn?.Seen.Strap ?? choice.Strap) is { } strap ? StrapWords(strap) : null,
-            IsOutOfUse(file, today) && file.Worn.Habits?.HasSpare == true ? WearingWords.UseTheSpare : FitRules.Caution(choice.Type, rules),
-            WearingWords.Headline(limit, question),
+            (file.Muzzle.LastTryOn?.Seen.Strap ?? choice.Strap) is { } strap
+                ? words.Strap(
+                    strap.Hole,
+                    strap.Holes,
+                    strap.FromTightestMm is { } open ? Length.FromMillimeters(open) : null,
+                    Length.FromMillimeters(strap.LoopMm)
+                )
+                : null,
+            record.IsOutOfUse(today) && file.Worn.Habits?.HasSpare == true ? words.UseTheSpare : new FittingWords(writing).Caution(choice.Type),
+            words.Headline(limit, question),
             limit.Cap.TotalSeconds,
-            [.. limit.Lines.Select(l => new LimitLineDto(WearingWords.Says(l, question, limit), l.Cap.TotalSeconds, l.Basis))],
+            [.. limit.Lines.Select(l => new LimitLineDto(words.Says(l, question, limit), l.Cap.TotalSeconds, l.Basis))],
             limit.Band,
-            known is not null ? WearingWords.Heat(known, limit.Movers)
-                : read is null ? "Nobody has read the weather."
-                : $"The last reading is {WearingWords.Minutes(read.Reading.Age(now))} old: stale.",
+            known is not null ? words.Heat(known, limit.Movers) : words.NotKnown(read?.Reading.Age(now)),
             weather,
             // Where it is not worn whatever the weather, no hour is cool enough.
             WearLimit.Of(question with { Weather = null, HeatUnknown = false }, rules).NotNow
@@ -106,7 +115,7 @@ internal static class WearEndpoints
                 [
                     .. WearAhead
                         .Of(question with { HeatUnknown = false }, said.Foretold, rules)
-                        .Select(s => new StretchDto(s.From, s.To, s.Band, WearingWords.Of(s.Band), s.Cap.TotalSeconds)),
+                        .Select(s => new StretchDto(s.From, s.To, s.Band, words.Of(s.Band), s.Cap.TotalSeconds)),
                 ],
             next,
             next is null ? 0 : WearLimit.Of(question with { Exercise = question.Exercise || next.Exercise }, rules).Cap.TotalSeconds,
@@ -120,29 +129,16 @@ internal static class WearEndpoints
             WearingDog.Of(file.Profile, today, file.Worn.Habits?.VeterinarianMinutes is { } minutes ? TimeSpan.FromMinutes(minutes) : null),
             muzzle,
             null,
-            Trained: StageOf(file.Trained),
-            LongestComfortable: WearLog.LongestComfortable(file.Worn.Wears.Select(w => w.AsWear), today, file.Measured.Rules)
+            Trained: file.Record.TrainedTo,
+            LongestComfortable: WearLog.LongestComfortable(file.Record.Worn.Wears.Select(w => w.AsWear), today, file.Measured.Rules)
         )
         {
-            OutOfUse = IsOutOfUse(file, today) && file.Worn.Habits?.HasSpare != true,
+            OutOfUse = file.Record.IsOutOfUse(today) && file.Worn.Habits?.HasSpare != true,
         };
-
-    private static bool IsOutOfUse(DogFile file, DateOnly today) => file.MuzzleOn(today) is { Due: InspectionDue.OutOfUse };
 
     /// <summary>The muzzle in use as wearing sees it.</summary>
     private static WornMuzzle WornOf(KeptFit choice, HouseRules rules) =>
         new(choice.Type, choice.GapeDeg is { } degrees ? Gape.Classify(Angle.FromDegrees(degrees), rules) : GapeClass.Closed);
-
-    /// <summary>The furthest stage in which a step is passed.</summary>
-    private static TrainedTo StageOf(TrainedDog dog) =>
-        dog.WearsIt
-            ? TrainedTo.Purpose
-            : dog.Plan.Steps.Where(s => dog.Passed.Contains(s.Step.Id)).Select(s => s.Step.Stage.TrainedTo()).DefaultIfEmpty(TrainedTo.NotFastened).Max();
-
-    private static string StrapWords(KeptStrap strap) =>
-        strap.Hole is { } hole ? $"hole {hole}{(strap.Holes is { } of ? $" of {of}" : "")}"
-        : strap.FromTightestMm is { } open ? $"slider {open:0} mm from its tightest"
-        : $"a loop of {strap.LoopMm:0} mm";
 
     private static async Task<IReadOnlyList<WearDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
@@ -162,6 +158,7 @@ internal static class WearEndpoints
         Guid wearId,
         WearEntry entry,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel,
         [Edited] string? edited = null
@@ -190,7 +187,7 @@ internal static class WearEndpoints
 
         Onto(row, entry, clock);
         await db.SaveChangesAsync(cancel);
-        return WearDto.Of(row, row.EndedAt is null ? null : await FeedBackAsync(id, db, clock, cancel));
+        return WearDto.Of(row, row.EndedAt is null ? null : await FeedBackAsync(id, db, pen, clock, cancel));
     }
 
     private static void Onto(WearRow row, WearEntry entry, TimeProvider clock)
@@ -214,12 +211,12 @@ internal static class WearEndpoints
     }
 
     /// <summary>Worried twice in a row, the plan goes back to what was easy; what was done, in words, or null.</summary>
-    private static async Task<string?> FeedBackAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<string?> FeedBackAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.DogFileAsync(id, cancel);
-        if (file.Worn.BackTo(file.Trained) is not { } back)
+        if (file.Record.BackTo() is not { } back)
             return null;
-        var says = WearingWords.WentBack(Core.Conditioning.Step.Find(back.StepId)!.Name);
+        var why = new MoveWhy(MoveCause.WorriedWears) { StepId = back.StepId, Number = WearLog.WorriedInARow };
         db.PlanMoves.Add(
             new PlanMoveRow
             {
@@ -227,11 +224,11 @@ internal static class WearEndpoints
                 At = clock.UtcNow(),
                 StepId = back.StepId,
                 Target = back.Target,
-                Reason = says,
+                Why = why,
             }
         );
         await db.SaveChangesAsync(cancel);
-        return says;
+        return new ConditioningWords(await pen.WithAsync(file.Measured.Rules, cancel)).Moved(why);
     }
 
     private static async Task<WearDto> RemoveAsync(Guid id, Guid wearId, DateTime? at, PracticeDb db, CancellationToken cancel)
@@ -276,16 +273,17 @@ internal static class WearEndpoints
         return TypedResults.File((await db.WearPictures.FindAsync([wearId], cancel) ?? throw Refusal.NotFound("It has no picture.")).Jpeg, "image/jpeg");
     }
 
-    private static async Task<BalanceDto> BalanceAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<BalanceDto> BalanceAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var (file, today) = (await db.DogFileAsync(id, cancel), clock.Today());
-        var (rules, worn) = (file.Measured.Rules, file.Worn.Occasions);
-        var (balance, lastHappy) = (AssociationBalance.On(today, worn, rules), file.Worn.LastHappy(today));
+        var words = new WearingWords(await pen.WithAsync(file.Measured.Rules, cancel));
+        var (rules, worn) = (file.Measured.Rules, file.Record.Worn.Occasions);
+        var (balance, lastHappy) = (AssociationBalance.On(today, worn, rules), file.Record.Worn.LastHappy(today));
         return new BalanceDto(
             balance.Verdict(rules),
             balance.Ratio,
-            balance.Ratio is { } ratio ? WearingWords.Ratio(ratio) : null,
-            WearingWords.Owed(balance, lastHappy, today, rules),
+            balance.Ratio is { } ratio ? words.Ratio(ratio) : null,
+            words.Owed(balance, lastHappy, today),
             balance.HappyWithinWeek,
             lastHappy,
             rules[AssociationBalance.Wanted],
@@ -297,7 +295,9 @@ internal static class WearEndpoints
                     .Select(d => new BalancePointDto(d, AssociationBalance.On(d, worn, rules).Ratio)),
             ],
             [.. worn.Where(w => w.Day >= today.AddDays(-DaysDrawn) && w.Day <= today).Select(w => new BalanceWearDto(w.Day, w.Occasion))],
-            file.Worn.AheadOn(today, rules) is var (ahead, says) ? new BalanceAheadDto(ahead.On, ahead.After, ahead.HappyOn, ahead.ThenAfter, says) : null,
+            file.Record.Worn.AheadOn(today, rules) is { } visit
+                ? new BalanceAheadDto(visit.Balance.On, visit.Balance.After, visit.Balance.HappyOn, visit.Balance.ThenAfter, words.Ahead(visit))
+                : null,
             rules.Basis(AssociationBalance.Wanted)
         );
     }

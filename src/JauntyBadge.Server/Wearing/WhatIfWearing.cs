@@ -1,5 +1,6 @@
 using FluentValidation;
 using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -88,6 +89,9 @@ public sealed record WhatIfTreatsAnswer(double RestingKcal, double DailyKcal, do
 /// <summary>Stateless answers by our own numbers, from the functions the room uses.</summary>
 internal static class WhatIfWearing
 {
+    /// <summary>What is asked without a practice is answered in the usual writing.</summary>
+    private static readonly WearingWords Words = new(Writing.Usual);
+
     public static void MapWhatIfWearing(this IEndpointRouteBuilder api)
     {
         var whatIf = api.MapGroup("/what-if").WithTags("What if");
@@ -114,7 +118,7 @@ internal static class WhatIfWearing
             new WornMuzzle(asked.Muzzle!.Type!.Value, asked.Muzzle.GapeClass ?? GapeClass.Closed),
             new Weather(Temperature.FromDegreesCelsius(asked.Weather!.AirC!.Value), RelativeHumidity.FromPercent(asked.Weather.HumidityPercent!.Value)),
             asked.Exercise == true,
-            asked.Stage?.TrainedTo(),
+            asked.Stage is { } stage ? DogRecord.TrainedToOf(stage) : null,
             asked.LongestComfortableMinutes is { } minutes ? TimeSpan.FromMinutes(minutes) : null
         );
         var limit = WearLimit.Of(question, HouseRules.Ours);
@@ -122,7 +126,7 @@ internal static class WhatIfWearing
             limit.Cap.TotalMinutes,
             question.Weather!.Judged.DegreesCelsius,
             limit.Band!.Value,
-            [.. limit.Lines.Select(l => new WearDecides(WearingWords.Says(l, question, limit), l.Cap.TotalMinutes, $"{l.Basis}"))]
+            [.. limit.Lines.Select(l => new WearDecides(Words.Says(l, question, limit), l.Cap.TotalMinutes, $"{l.Basis}"))]
         );
     }
 
@@ -151,18 +155,6 @@ internal static class WhatIfWearing
             allowance.PiecesLeft(piece, piece * (asked.PiecesUsed ?? 0))
         );
     }
-
-    /// <summary>How far training has come, as wearing asks it.</summary>
-    internal static TrainedTo TrainedTo(this Stage stage) =>
-        stage switch
-        {
-            Stage.FirstFastening => Core.Wearing.TrainedTo.FirstFastening,
-            Stage.WearingStill => Core.Wearing.TrainedTo.WearingStill,
-            Stage.Moving => Core.Wearing.TrainedTo.Moving,
-            Stage.Places => Core.Wearing.TrainedTo.Places,
-            Stage.ThePurpose or Stage.Upkeep => Core.Wearing.TrainedTo.Purpose,
-            _ => Core.Wearing.TrainedTo.NotFastened,
-        };
 }
 
 public sealed class WhatIfWearValidator : AbstractValidator<WhatIfWear>

@@ -230,7 +230,7 @@ public class ForecastTests
         var told = Forecasts.Of(question, new Random(6));
         Assert.True(told.ChanceBy < 0.1);
         Assert.All(told.WaysOut.Where(w => w.ChanceBy is not null), w => Assert.True(w.ChanceBy > told.ChanceBy));
-        Assert.All(told.WaysOut, w => Assert.True(ConditioningWords.WayOut(w, question) is { Length: > 15 } says && char.IsUpper(says[0])));
+        Assert.All(told.WaysOut, w => Assert.True(Words.Conditioning.WayOut(w, question) is { Length: > 15 } says && char.IsUpper(says[0])));
         Assert.Equal(
             [WayOutKind.HappyVisit, WayOutKind.AskAboutMedication, WayOutKind.SleeveByStaff],
             told.WaysOut.Where(w => w.ChanceBy is null).Select(w => w.Kind)
@@ -328,7 +328,7 @@ public class ForecastTests
         Assert.Equal([Monday.AddDays(2), Monday.AddDays(30)], days.Where(d => d.Kind == CalendarKind.Refit).Select(d => d.Day));
         var tried = Assert.Single(days, d => d.Kind == CalendarKind.TryOn);
         Assert.True(days.Where(d => d.Day < tried.Day && d.StepId is not null).All(d => Step.Find(d.StepId!)!.Stage <= Stage.FirstFastening));
-        Assert.All(days, d => Assert.StartsWith("Fern", ConditioningWords.Entry(d, "Fern"), StringComparison.Ordinal));
+        Assert.All(days, d => Assert.StartsWith("Fern", Words.Conditioning.Entry(d, "Fern"), StringComparison.Ordinal));
     }
 
     [Theory]

@@ -285,7 +285,7 @@ public class GoRuleTests
             && (decision.NextTarget is null == (decision.Kind == DecisionKind.Passed))
             && decision.NextTarget is null or (>= SetStart.EasiestRung and <= 3)
             && (decision.DecidedAfter is null == (decision.Kind == DecisionKind.GoOn))
-            && ConditioningWords.Reason(decision, start, t => t < 0 ? ConditioningWords.Rung(t) : $"target {t + 1}") is { Length: > 15 } says
+            && Words.Conditioning.ByNumber(decision, start) is { Length: > 15 } says
             && !char.IsLower(says[0]);
     }
 }

@@ -60,7 +60,7 @@ public class PracticeTests
                 : wrong;
             Assert.Equal(expected, set.Verdict);
             Assert.Equal(set.Goes.Count - (set.Rule.DecidedAfter ?? set.Goes.Count), set.GoesTooMany);
-            Assert.True(ConditioningWords.Practised(set, t => $"target {t}").Length > 20);
+            Assert.True(Words.Conditioning.Practised(set, t => $"target {t}").Length > 20);
             seen.Add(set.Verdict);
         }
 
@@ -84,6 +84,6 @@ public class PracticeTests
             .Select(seed => Play(seed, Temperament.Soured, "+++++gggggggggg=gggx"))
             .First(p => p.WentOver && p.Sets[0].Rule.Kind == DecisionKind.EndNow);
         Assert.Equal(PracticeVerdict.OverThreshold, pressed.Sets[0].Verdict);
-        Assert.Contains("let it leave", ConditioningWords.Practised(pressed.Sets[0], t => $"{t}"), StringComparison.Ordinal);
+        Assert.Contains("let it leave", Words.Conditioning.Practised(pressed.Sets[0], t => $"{t}"), StringComparison.Ordinal);
     }
 }

@@ -31,7 +31,7 @@ public class ProgressionTests
     {
         var decision = After(Set(StepId, 1, "+++++"));
         Assert.Equal((DecisionKind.Raise, StepId, 2, false), (decision.Kind, decision.Next!.StepId, decision.Next.Target, decision.EndSession));
-        Assert.Equal("5 of 5 went well and it was at ease, so on to 3 s.", decision.Reason);
+        Assert.Equal("5 of 5 went well and it was at ease, so on to 3 s.", Words.Conditioning.Reason(decision.Facts));
         Assert.Equal(BasisKind.Published, decision.Basis.Kind);
     }
 
@@ -75,7 +75,8 @@ public class ProgressionTests
         {
             var set = Set(StepId, asked > 3 ? 2 : 1, goes) with { Holds = Held(goes, held), Asked = asked is { } s ? TimeSpan.FromSeconds(s) : null };
             var plan = Plan.ForSession(Temperament.Soured, GoRule.AsSoonAsClear);
-            return Progression.AfterSet(plan, set, new HashSet<string>(), 0, (TimeSpan.Zero, goes.Length, 0), Rules, before).Reason;
+            var decision = Progression.AfterSet(plan, set, new HashSet<string>(), 0, (TimeSpan.Zero, goes.Length, 0), Rules, before);
+            return Words.Conditioning.Reason(decision.Facts);
         }
 
         // Twelve marked holds of 4 s and two pulled out of: 4.3 s borne, of 2.5 s and 4.5 s at most 0.7 is asked.
@@ -120,7 +121,7 @@ public class ProgressionTests
         var step = Step.Find(StepId)!;
         double At(int target, double? asked) => step.Level(target, asked is { } s ? TimeSpan.FromSeconds(s) : null);
         Assert.Equal([1, 1.5, 2.25, 3, -0.5], [At(1, null), At(1, 2.5), At(2, 3.5), At(3, 5), At(0, 0.5)]);
-        Assert.Equal(("2.5 s", "2 s"), (step.TargetText(1, TimeSpan.FromSeconds(2.5)), step.TargetText(1, null)));
+        Assert.Equal(("2.5 s", "2 s"), (Words.Conditioning.Target(step, 1, TimeSpan.FromSeconds(2.5)), Words.Conditioning.Target(step, 1, null)));
         Assert.Equal(VirtualDog.Difficulty(1, 3) / 2 + VirtualDog.Difficulty(2, 3) / 2, VirtualDog.Difficulty(1.5, 3), 12);
         // A pause begins a target lower, at that target's own hold.
         var (after, _) = Progression.AfterGap(Plan, new PlanPosition(StepId, 2) { Asked = TimeSpan.FromSeconds(3.5) }, Day, Day.AddDays(8), Rules);
@@ -132,8 +133,8 @@ public class ProgressionTests
     {
         var decision = After(Set(StepId, 0, "--"));
         Assert.Equal((StepId, -1), (decision.Next!.StepId, decision.Next.Target));
-        Assert.Contains("One easier: in and out at once.", decision.Reason, StringComparison.Ordinal);
-        Assert.NotNull(decision.IfStuck);
+        Assert.Contains("One easier: in and out at once.", Words.Conditioning.Reason(decision.Facts), StringComparison.Ordinal);
+        Assert.NotNull(Words.Conditioning.IfStuck(decision.Facts));
     }
 
     [Fact]
@@ -141,7 +142,7 @@ public class ProgressionTests
     {
         var decision = After(Set(StepId, 2, "+", new SeenAt(1, SignGroup.OverThreshold)));
         Assert.Equal((At(-2), 0, Day.AddDays(1), true), (decision.Next!.StepId, decision.Next.Target, decision.Next.NotBefore!.Value, decision.EndSession));
-        Assert.Contains("not before tomorrow", decision.Reason, StringComparison.Ordinal);
+        Assert.Contains("not before tomorrow", Words.Conditioning.Reason(decision.Facts), StringComparison.Ordinal);
         var first = Plan.Steps[0].Step.Id;
         Assert.Equal(first, After(Set(first, 0, "", new SeenAt(0, SignGroup.OverThreshold))).Next!.StepId);
         var wary = After(Set(StepId, 2, "+", new SeenAt(1, SignGroup.OverThreshold)), plan: Session with { Temperament = Temperament.Wary });
@@ -157,7 +158,7 @@ public class ProgressionTests
         var all = Plan.Steps.Select(s => s.Step.Id);
         var last = After(Set(StepId, 3, "+++++"), all.Except([StepId]));
         Assert.Equal((DecisionKind.Passed, null), (last.Kind, last.Next));
-        Assert.EndsWith("That was the last step.", last.Reason, StringComparison.Ordinal);
+        Assert.EndsWith("That was the last step.", Words.Conditioning.Reason(last.Facts), StringComparison.Ordinal);
     }
 
     [Fact]

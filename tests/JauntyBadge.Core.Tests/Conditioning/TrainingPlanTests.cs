@@ -91,16 +91,20 @@ public class TrainingPlanTests
         );
         var cup = plans[(int)SchoolId.MealtimeCup];
         Assert.Contains(cup.Steps, s => s.Step.Id == "cup-meal");
-        Assert.Equal("\"Mealtime cup\" does without it.", cup.LeftOut.Single(l => l.Step.Id == "nose-in-cup").Reason);
-        Assert.Equal("Only in \"Mealtime cup\".", plans[0].LeftOut.Single(l => l.Step.Id == "cup-meal").Reason);
+        Assert.Equal("\"Mealtime cup\" does without it.", Words.Conditioning.WhyLeftOut(cup.LeftOut.Single(l => l.Id == "nose-in-cup"), cup));
+        Assert.Equal("Only in \"Mealtime cup\".", Words.Conditioning.WhyLeftOut(plans[0].LeftOut.Single(l => l.Id == "cup-meal"), plans[0]));
         Assert.Contains("smear", plans[(int)SchoolId.TastyFloor].Steps.Single(s => s.Step.Id == "muzzle-appears").Step.SetUp, StringComparison.Ordinal);
     }
 
     [Fact]
     public void What_not_every_dog_has_so_says_why()
     {
-        string? Why(string step, DogProfile? dog = null, SchoolId school = SchoolId.GoodNewsFirst) =>
-            TrainingPlan.For(dog ?? Plain, School.Of(school)).Steps.Single(s => s.Step.Id == step).Why;
+        static string? Why(string step, DogProfile? dog = null, SchoolId school = SchoolId.GoodNewsFirst)
+        {
+            var plan = TrainingPlan.For(dog ?? Plain, School.Of(school));
+            return Words.Conditioning.WhyHere(plan.Steps.Single(s => s.Step.Id == step).Step, plan);
+        }
+
         Assert.Null(Why("touch-it"));
         Assert.Equal("Extra: it is trained for the clinic.", Why("clinic-table", Plain with { Purposes = [Purpose.Walks, Purpose.Clinic] }));
         Assert.Equal(
@@ -120,10 +124,9 @@ public class TrainingPlanTests
             from school in School.All
             from temperament in Enum.GetValues<Temperament>()
             from minds in Enum.GetValues<Sensitivity>()
-            from planned in TrainingPlan
-                .For(Plain with { Temperament = temperament, Sensitivities = [minds], Purposes = Enum.GetValues<Purpose>() }, school)
-                .Steps
-            select planned,
+            let plan = TrainingPlan.For(Plain with { Temperament = temperament, Sensitivities = [minds], Purposes = Enum.GetValues<Purpose>() }, school)
+            from planned in plan.Steps
+            select (planned.Step, Why: Words.Conditioning.WhyHere(planned.Step, plan)),
             s =>
             {
                 Assert.True(usual.Contains(s.Step.Id) || s.Why?.StartsWith("Extra", StringComparison.Ordinal) == true, s.Step.Id);
@@ -157,7 +160,10 @@ public class TrainingPlanTests
         Assert.DoesNotContain("clinic-table", Ids(Plain));
         var clinic = Plain with { Purposes = [Purpose.Clinic] };
         Assert.Contains("clinic-table", Ids(clinic));
-        Assert.Contains(TrainingPlan.For(clinic).LeftOut, s => s.Step.Id == "walk-meet" && s.Reason == "Only for walks.");
+        Assert.Equal(
+            "Only for walks.",
+            Words.Conditioning.WhyLeftOut(TrainingPlan.For(clinic).LeftOut.Single(s => s.Id == "walk-meet"), TrainingPlan.For(clinic))
+        );
     }
 
     [Fact]
@@ -213,8 +219,8 @@ public class TrainingPlanTests
     [Fact]
     public void Every_step_has_three_easier_rungs_none_of_them_its_own_target()
     {
-        Assert.All(Step.All, s => Assert.Equal(3, s.Easier.Distinct().Except(Enumerable.Range(0, s.Ladder.Count).Select(s.TargetText)).Count()));
-        Assert.Equal("nearly all the way, marked as it arrives", Step.Find("hold-short")!.TargetText(-2));
+        Assert.All(Step.All, s => Assert.Equal(3, s.Easier.Distinct().Except(s.Targets.Select(Words.Conditioning.Target)).Count()));
+        Assert.Equal("nearly all the way, marked as it arrives", Words.Conditioning.Target(Step.Find("hold-short")!, -2));
         Assert.Null(Step.Find("hold-short")!.HoldOf(-1));
         Assert.Equal((-3, 3), (Step.Find("hold-short")!.Within(-9), Step.Find("hold-short")!.Within(99)));
     }
@@ -233,7 +239,7 @@ public class TrainingPlanTests
                     Assert.True(sketch.Place is SketchPlace.AtTheSide or SketchPlace.BeforeTheNose or SketchPlace.OnTheFloor or SketchPlace.OnAStand, s.Id);
                 if (s.Stage < Stage.SoundsAndHands)
                     Assert.NotEqual(SketchHand.BehindTheHead, sketch.Hand);
-                var says = ConditioningWords.Sketch(sketch);
+                var says = Words.Conditioning.Sketch(sketch);
                 Assert.EndsWith(".", says, StringComparison.Ordinal);
                 Assert.DoesNotContain(", ,", says, StringComparison.Ordinal);
                 Assert.Contains("treat", says, StringComparison.Ordinal);
@@ -242,24 +248,24 @@ public class TrainingPlanTests
         );
         Assert.Equal(
             "The muzzle before its nose, which comes to it, held from below, the treat at the rim.",
-            ConditioningWords.Sketch(Step.Find("touch-it")!.Sketch!)
+            Words.Conditioning.Sketch(Step.Find("touch-it")!.Sketch!)
         );
-        Assert.Equal("A hand behind the head, the treat at its mouth.", ConditioningWords.Sketch(Step.Find("neck-rub")!.Sketch!));
+        Assert.Equal("A hand behind the head, the treat at its mouth.", Words.Conditioning.Sketch(Step.Find("neck-rub")!.Sketch!));
     }
 
     [Fact]
     public void Targets_speak_and_holds_have_times()
     {
         var hold = Step.All.Single(s => s.Id == "hold-short");
-        Assert.Equal("3 s", hold.TargetText(2));
+        Assert.Equal("3 s", Words.Conditioning.Target(hold, 2));
         Assert.Equal(new Hold(TimeSpan.FromSeconds(3)), hold.Targets[2]);
         Assert.Equal(new Depth(UnitsNet.Length.FromCentimeters(2)), Step.Find("nose-at-rim")!.Targets[1]);
         Assert.Equal(new Times(5), Step.Find("look-at-it")!.Targets[0]);
         Assert.Equal(new Situation("another room"), Step.Find("muzzle-around")!.Targets[1]);
         Assert.Equal(TimeSpan.FromSeconds(3), hold.HoldOf(2));
-        Assert.Equal("once", Step.All.Single(s => s.Id == "first-close").TargetText(0));
+        Assert.Equal("once", Words.Conditioning.Target(Step.All.Single(s => s.Id == "first-close"), 0));
         Assert.Null(Step.All.Single(s => s.Id == "first-close").HoldOf(0));
-        Assert.Equal("2 cm", Step.All.Single(s => s.Id == "nose-at-rim").TargetText(1));
+        Assert.Equal("2 cm", Words.Conditioning.Target(Step.All.Single(s => s.Id == "nose-at-rim"), 1));
     }
 
     /// <summary>Nothing went well: at the start. Some did: one stage before the hesitation. All did: at the last stage asked, never beyond.</summary>

@@ -70,10 +70,10 @@ public class TrainingStandingTests
     [Fact]
     public void Each_state_is_said_with_its_facts()
     {
-        Assert.Contains("Four sessions", ConditioningWords.Standing(Standing(First, stuck: new Stuck(First.StepId, 4)), Today), StringComparison.Ordinal);
-        Assert.Contains("Not trained for 12 days", ConditioningWords.Standing(Standing(First, trainedDaysAgo: 12), Today), StringComparison.Ordinal);
-        Assert.Contains("until 17 June", ConditioningWords.Standing(Standing(First with { NotBefore = Today.AddDays(2) }), Today), StringComparison.Ordinal);
-        Assert.StartsWith("Not begun. First: \"", ConditioningWords.Standing(Standing(First, trainedDaysAgo: null), Today), StringComparison.Ordinal);
-        Assert.Contains("happy wear", ConditioningWords.Standing(Standing(null), Today), StringComparison.Ordinal);
+        Assert.Contains("Four sessions", Words.Conditioning.Standing(Standing(First, stuck: new Stuck(First.StepId, 4)), Today), StringComparison.Ordinal);
+        Assert.Contains("Not trained for 12 days", Words.Conditioning.Standing(Standing(First, trainedDaysAgo: 12), Today), StringComparison.Ordinal);
+        Assert.Contains("until 17 June", Words.Conditioning.Standing(Standing(First with { NotBefore = Today.AddDays(2) }), Today), StringComparison.Ordinal);
+        Assert.StartsWith("Not begun. First: \"", Words.Conditioning.Standing(Standing(First, trainedDaysAgo: null), Today), StringComparison.Ordinal);
+        Assert.Contains("Happy wears", Words.Conditioning.Standing(Standing(null), Today), StringComparison.Ordinal);
     }
 }

@@ -264,7 +264,7 @@ public class AdviceTests
             {
                 Assert.True(TrainingMuzzle.IsLight(t.Fit.Model));
                 Assert.InRange(t.SizesUp, 1, 2);
-                Assert.Contains("For training only", t.Says, StringComparison.Ordinal);
+                Assert.Contains("For training only", Words.Fitting.Of(t), StringComparison.Ordinal);
                 Assert.True(t.Fit.Size.Mass is null || t.Fit.Size.Mass <= Mass.FromGrams(420));
                 Assert.True(t.Fit.Assessment!.Gape >= FitRules.FullPant.Ours);
             }

@@ -143,7 +143,7 @@ public class BasketFitTests
     public void Reasons_speak_the_users_unit() =>
         Assert.Contains(
             "3/4 in before the nose",
-            One(BasketFit.Assess(Snout, Box(100, 120), Everyday() with { Shown = ReadingUnit.In }), CriterionName.Seat).Reason,
+            One(BasketFit.Assess(Snout, Box(100, 120), Everyday() with { Writing = Words.In(ReadingUnit.In) }), CriterionName.Seat).Reason,
             StringComparison.Ordinal
         );
 

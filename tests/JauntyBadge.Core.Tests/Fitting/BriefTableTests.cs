@@ -200,10 +200,12 @@ public class BriefTableTests
             && !rules.Any(r => r.Demand == Demand.Required && r.Feature is not null && rules.Any(o => o.Demand == Demand.RuledOut && o.Feature == r.Feature))
             && brief.NeededGape >= FitRules.HalfPant.Ours
             && (!warm || brief.NeededGape >= FitRules.FullPant.Ours)
-            && Catalogue.Shipped.All(m => brief.Refusals(m).All(c => c.Margin is null && c.Reason.Length > 20 && c.Verdict == Verdict.Out))
+            && Catalogue.Shipped.All(m => brief.Refusals(m, Words.Fitting).All(c => c.Margin is null && c.Reason.Length > 20 && c.Verdict == Verdict.Out))
             && Catalogue
                 .Shipped.Where(m => m.Type == MuzzleType.Sleeve)
-                .All(m => (MuzzleBrief.IsClinicOnly(dog.Purposes) && dog.HeadShapeSeen != HeadShape.Short && !warm) || brief.Refusals(m).Count > 0);
+                .All(m =>
+                    (MuzzleBrief.IsClinicOnly(dog.Purposes) && dog.HeadShapeSeen != HeadShape.Short && !warm) || brief.Refusals(m, Words.Fitting).Count > 0
+                );
     }
 
     /// <summary>At every tier somebody's catalogue still has something: the shipped one leaves no tier without a basket.</summary>
@@ -215,6 +217,6 @@ public class BriefTableTests
     public void Every_tier_finds_a_basket_among_the_shipped(BiteTier tier)
     {
         var brief = MuzzleBrief.For(Dog(Purpose.Walks, Purpose.Scavenging) with { BiteTier = tier }, new() { Material = MaterialSchool.MetalOnly });
-        Assert.Contains(Catalogue.Shipped, m => m.Type == MuzzleType.Basket && brief.Refusals(m).Count == 0);
+        Assert.Contains(Catalogue.Shipped, m => m.Type == MuzzleType.Basket && brief.Refusals(m, Words.Fitting).Count == 0);
     }
 }

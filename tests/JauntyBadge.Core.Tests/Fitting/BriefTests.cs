@@ -22,7 +22,7 @@ public class BriefTests
 
     private static MuzzleModel Model(string id) => Catalogue.Shipped.Single(m => m.Id == id);
 
-    private static bool Takes(MuzzleBrief brief, string modelId) => brief.Refusals(Model(modelId)).All(r => r.Verdict != Verdict.Out);
+    private static bool Takes(MuzzleBrief brief, string modelId) => brief.Refusals(Model(modelId), Words.Fitting).All(r => r.Verdict != Verdict.Out);
 
     [Theory]
     [InlineData("short-faced dog, sleeve", HeadShape.Short, 0, "clinic", "minute", false)]
@@ -75,7 +75,7 @@ public class BriefTests
         Assert.Equal("The behaviour professional asks for leather.", line.Overruled);
         Assert.False(Takes(Brief(dog), "farrier"));
         Assert.True(Takes(brief, "farrier"));
-        var shown = brief.Refusals(Model("farrier")).Single();
+        var shown = brief.Refusals(Model("farrier"), Words.Fitting).Single();
         Assert.Equal((CriterionName.Containment, Verdict.Marginal), (shown.Name, shown.Verdict));
         Assert.Contains("asks for leather", shown.Reason, StringComparison.Ordinal);
     }
@@ -140,7 +140,7 @@ public class BriefTests
     {
         var advice = MuzzleCount.For(Dog(Purpose.Walks) with { Temperament = temperament, BiteTier = tier }, wears);
         Assert.Equal(training, advice.TrainingFirst);
-        Assert.Contains(says, advice.Says, StringComparison.Ordinal);
+        Assert.Contains(says, Words.Fitting.Says(advice.Advice), StringComparison.Ordinal);
     }
 
     [Fact]

@@ -107,8 +107,8 @@ public class CatalogueTests
     {
         foreach (var feature in Enum.GetValues<Feature>())
         {
-            Assert.EndsWith(".", feature.Words(true), StringComparison.Ordinal);
-            Assert.EndsWith(".", feature.Words(false), StringComparison.Ordinal);
+            Assert.EndsWith(".", Words.Fitting.Of(feature, true), StringComparison.Ordinal);
+            Assert.EndsWith(".", Words.Fitting.Of(feature, false), StringComparison.Ordinal);
             Assert.Contains(Catalogue.Shipped, m => m.Has(feature));
             Assert.Contains(Catalogue.Shipped, m => !m.Has(feature));
             Assert.True(Enum.IsDefined(feature.Criterion()));
@@ -206,9 +206,9 @@ public class CatalogueTests
         var kinds = worn.Select(f => f.Model.Type != MuzzleType.Basket).ToList();
         Assert.Contains(true, kinds);
         Assert.Equal(kinds.Order(), kinds);
-        Assert.Contains("5 minutes at most", FitRules.Caution(MuzzleType.Sleeve, HouseRules.Ours)!, StringComparison.Ordinal);
-        Assert.Contains("15 minutes at most", FitRules.Caution(MuzzleType.FaceCover, HouseRules.Ours)!, StringComparison.Ordinal);
-        Assert.Null(FitRules.Caution(MuzzleType.Basket, HouseRules.Ours));
+        Assert.Contains("5 minutes at most", Words.Fitting.Caution(MuzzleType.Sleeve)!, StringComparison.Ordinal);
+        Assert.Contains("15 minutes at most", Words.Fitting.Caution(MuzzleType.FaceCover)!, StringComparison.Ordinal);
+        Assert.Null(Words.Fitting.Caution(MuzzleType.Basket));
     }
 
     [Fact]

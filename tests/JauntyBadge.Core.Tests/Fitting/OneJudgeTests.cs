@@ -56,7 +56,7 @@ public class OneJudgeTests
         )
         {
             Draws = SnoutDraws.Of(snout, [], 10, new Random(1)),
-            Shown = manner.Shown,
+            Writing = Words.In(manner.Shown),
         };
 
     private sealed record Manner(FitStyle FitStyle, ReadingUnit Shown);

@@ -83,7 +83,7 @@ public class RankingTests
     {
         var dog = Dog(clinicOnly ? [Purpose.Clinic] : [Purpose.Walks]) with { HeadShapeSeen = shape };
         var cover = Catalogue.Shipped.First(m => m.Type == MuzzleType.FaceCover);
-        Assert.Equal(allowed, MuzzleBrief.For(dog, new()).Refusals(cover).Count == 0);
+        Assert.Equal(allowed, MuzzleBrief.For(dog, new()).Refusals(cover, Words.Fitting).Count == 0);
     }
 
     [Fact]
@@ -93,7 +93,7 @@ public class RankingTests
         Assert.All(ranked.Where(f => f.Verdict != Verdict.Out), f => Assert.True(f.Model is { DoesNotGive: true, CollarLink: true, FrontBar: true }));
         var deep = MuzzleBrief.For(Dog(Purpose.Walks) with { BiteTier = BiteTier.SeveralOrDeep }, new());
         Assert.Equal(FitStyle.Working, deep.FitStyle);
-        Assert.NotEmpty(deep.Refusals(Catalogue.Shipped.First(m => m.Id == "heron")));
+        Assert.NotEmpty(deep.Refusals(Catalogue.Shipped.First(m => m.Id == "heron"), Words.Fitting));
     }
 
     [Fact]
@@ -147,7 +147,7 @@ public class RankingTests
         Assert.Equal(Verdict.Marginal, best.Verdict);
         Assert.Null(best.Assessment);
         Assert.Equal(
-            [CriterionName.Seat, CriterionName.Girth, CriterionName.Gape, CriterionName.Heat, CriterionName.NeckStrap],
+            [CriterionName.Seat, CriterionName.Gape, CriterionName.Girth, CriterionName.NeckStrap, CriterionName.Heat],
             best.Criteria.Where(c => !c.IsSoft).Select(c => c.Name)
         );
     }

@@ -89,7 +89,7 @@ public class TryOnAndOrderTests
 
         var narrow = Fit("hatch", question, s => Good(s, width: 76), m => m with { Plate = null, HolePitch = null });
         var forming = Assert.Single(Remedies.For(narrow, []));
-        Assert.Contains("3 mm wider", forming.Says, StringComparison.Ordinal); // 76 − 73 leaves 3, and 6 is wanted
+        Assert.Contains("3 mm wider", Words.Fitting.Of(forming), StringComparison.Ordinal); // 76 − 73 leaves 3, and 6 is wanted
 
         var loop = NeckStrap.Loop(Mm(430), 2, Mm(16)).Millimeters;
         var tight = Fit("withy", question, s => Good(s, min: loop + 15));
@@ -258,17 +258,15 @@ public class TryOnAndOrderTests
     public void A_try_on_sums_up_to_what_was_fine_and_what_was_not()
     {
         var all = TryOnCheck.For(MuzzleType.Basket).ToDictionary(c => c.Id, _ => true);
-        Assert.Equal(new TryOnFinding(1, null), TryOnFinding.Of(MuzzleType.Basket, all, []));
-        Assert.Equal(
-            new TryOnFinding(2 / 12.0, null),
-            TryOnFinding.Of(MuzzleType.Basket, new Dictionary<string, bool> { ["nose"] = true, ["chin"] = true }, [])
-        );
+        static (double, string?) Summed(TryOnFinding found) => (found.FineShare, Words.Fitting.Wrong(found));
+        Assert.Equal((1, null), Summed(TryOnFinding.Of(MuzzleType.Basket, all, [])));
+        Assert.Equal((2 / 12.0, null), Summed(TryOnFinding.Of(MuzzleType.Basket, new Dictionary<string, bool> { ["nose"] = true, ["chin"] = true }, [])));
 
         // A No is said by what was seen, or by the question when nothing was picked; a symptom without a No counts for nothing.
         all["sight"] = all["paw"] = false;
         Assert.Equal(
-            new TryOnFinding(10 / 12.0, "Rides into the eyes; “Can it not be pawed off?” No"),
-            TryOnFinding.Of(MuzzleType.Basket, all, ["rides-into-eyes", "strap-tight"])
+            (10 / 12.0, "Rides into the eyes; “Can it not be pawed off?” No"),
+            Summed(TryOnFinding.Of(MuzzleType.Basket, all, ["rides-into-eyes", "strap-tight"]))
         );
     }
 
@@ -281,7 +279,7 @@ public class TryOnAndOrderTests
     {
         var asked = TryOnCheck.For(type);
         Assert.Equal((mouth, breath, checks), (asked.Any(c => c.Id == "mouth"), asked.Any(c => c.Id == "breath"), asked.Count));
-        Assert.Equal(new TryOnFinding(1, null), TryOnFinding.Of(type, asked.ToDictionary(c => c.Id, _ => true), []));
+        Assert.Equal(1, TryOnFinding.Of(type, asked.ToDictionary(c => c.Id, _ => true), []).FineShare);
     }
 
     /// <summary>NetTopologySuite's buffer of the box, and the outline's own perimeter, are second and third ways to the length all round.</summary>

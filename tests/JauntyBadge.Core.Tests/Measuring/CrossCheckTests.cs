@@ -68,8 +68,8 @@ public class CrossCheckTests
     public void Findings_say_what_by_how_much_and_what_to_take_again_in_the_users_unit()
     {
         var finding = Findings(Medium28, Left(95), Right(103)).Single();
-        Assert.Contains("differ by 0.8 cm (9.5 cm and 10.3 cm)", new MeasuringWords(ReadingUnit.Cm).Message(finding), StringComparison.Ordinal);
-        Assert.Contains("tear duct", MeasuringWords.Retake(finding), StringComparison.Ordinal);
+        Assert.Contains("differ by 0.8 cm (9.5 cm and 10.3 cm)", new MeasuringWords(Words.In(ReadingUnit.Cm)).Message(finding), StringComparison.Ordinal);
+        Assert.Contains("tear duct", Words.Measuring.Retake(finding), StringComparison.Ordinal);
     }
 
     private static readonly Reading[] MeasuredWell =

@@ -125,7 +125,7 @@ public class JawCheckTests
         Assert.Contains("reads 150 mm", Said(finding), StringComparison.Ordinal);
         Assert.Contains("about 120 mm", Said(finding), StringComparison.Ordinal);
         Assert.Contains("about 150 mm", Said(finding), StringComparison.Ordinal);
-        Assert.Contains("How was it held?", MeasuringWords.Retake(finding), StringComparison.Ordinal);
+        Assert.Contains("How was it held?", Words.Measuring.Retake(finding), StringComparison.Ordinal);
 
         var slanted = Assessment.Of([.. head, Read(Measure.JawToNose, 150) with { Held = JawHeld.PointToPoint }], new Circumstances());
         var jaw = slanted.Measured.Single(m => m.Measure == Measure.JawToNose);

@@ -148,8 +148,8 @@ public class MeasuringLawTests
             findings,
             f =>
             {
-                Assert.Contains(word, new MeasuringWords(unit).Message(f), StringComparison.Ordinal);
-                Assert.True(MeasuringWords.Retake(f).Length > 10 && f.Basis.Note.Length > 5 && f.Measures.Count > 0, $"{f.Code}");
+                Assert.Contains(word, new MeasuringWords(Words.In(unit)).Message(f), StringComparison.Ordinal);
+                Assert.True(Words.Measuring.Retake(f).Length > 10 && f.Basis.Note.Length > 5 && f.Measures.Count > 0, $"{f.Code}");
             }
         );
         Assert.Equal(findings.OrderByDescending(f => f.Severity).Select(f => f.Code), findings.Select(f => f.Code));

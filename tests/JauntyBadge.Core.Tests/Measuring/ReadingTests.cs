@@ -118,8 +118,8 @@ public class ReadingTests
         Assert.Equal(
             reasons,
             Remeasure
-                .Reasons(
-                    new SetState(today.AddDays(-days), Mass.FromKilograms(kgThen), Coat.Ordinary),
+                .Causes(
+                    new SetOnRecord(new SetState(today.AddDays(-days), Mass.FromKilograms(kgThen), Coat.Ordinary), true),
                     new SetState(today, Mass.FromKilograms(kgNow), now),
                     growing,
                     HouseRules.Ours

@@ -46,7 +46,7 @@ public class SnoutTests
         Assert.Equal(Provenance.Derived, straight.EyeLine.Provenance);
         var impossible = SnoutModel.From(Medium(eye: 50) with { InnerEyeSpacing = Mm(120) });
         Assert.Equal(50, impossible.EyeLine.Mm, 9);
-        Assert.Contains("left out", MeasuringWords.Of(impossible.EyeLine.Origin), StringComparison.Ordinal);
+        Assert.Contains("left out", Words.Measuring.Of(impossible.EyeLine.Origin), StringComparison.Ordinal);
         Assert.Throws<ArgumentException>(() => SnoutModel.From(new SnoutNumbers()));
     }
 

@@ -94,7 +94,7 @@ public class BalanceTests
         Assert.Equal([Today.AddDays(3), Today.AddDays(4), Today.AddDays(5)], ahead.HappyOn);
         Assert.Equal((Weight(10) + Weight(9) + Weight(8) + Weight(1) + Weight(2) + Weight(3)) / bad, ahead.ThenAfter!.Value, 9);
         Assert.True(ahead.Enough);
-        Assert.Contains("three happy wears first", WearingWords.Ahead(ahead, "the clinic visit"), StringComparison.Ordinal);
+        Assert.Contains("three happy wears first", Words.Wearing.Ahead(ahead, "the clinic visit"), StringComparison.Ordinal);
     }
 
     /// <summary>What is under a bound never reads as if it were at it, and what is at it does.</summary>
@@ -103,7 +103,7 @@ public class BalanceTests
     [InlineData(3, "3.0")]
     [InlineData(2.9999999999, "3.0")]
     [InlineData(0.99, "0.9")]
-    public void A_ratio_is_cut_not_rounded(double ratio, string says) => Assert.Equal(says, WearingWords.Ratio(ratio));
+    public void A_ratio_is_cut_not_rounded(double ratio, string says) => Assert.Equal(says, Words.Wearing.Ratio(ratio));
 
     [Fact]
     public void A_visit_today_or_tomorrow_leaves_what_days_there_are_and_says_that_they_are_too_few()
@@ -111,10 +111,10 @@ public class BalanceTests
         var tomorrow = BalanceAhead.Of(Today, [], [new(Today.AddDays(1), Occasion.Stressful)], Ours)!;
         Assert.Equal([Today], tomorrow.HappyOn);
         Assert.False(tomorrow.Enough);
-        Assert.Contains("put it off", WearingWords.Ahead(tomorrow, "the clinic visit"), StringComparison.Ordinal);
+        Assert.Contains("put it off", Words.Wearing.Ahead(tomorrow, "the clinic visit"), StringComparison.Ordinal);
         var today = BalanceAhead.Of(Today, [], [new(Today, Occasion.Stressful)], Ours)!;
         Assert.Equal((0, false, 0.0), (today.HappyOn.Count, today.Enough, today.After));
-        Assert.Contains("no day left", WearingWords.Ahead(today, "the clinic visit"), StringComparison.Ordinal);
+        Assert.Contains("no day left", Words.Wearing.Ahead(today, "the clinic visit"), StringComparison.Ordinal);
         Assert.Null(BalanceAhead.Of(Today, [], [new(Today.AddDays(2), Occasion.Fun), new(Today.AddDays(-2), Occasion.Stressful)], Ours));
     }
 

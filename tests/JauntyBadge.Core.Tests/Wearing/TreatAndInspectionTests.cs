@@ -121,7 +121,7 @@ public class TreatAndInspectionTests
     {
         var failed = MuzzleState.Of(Today.AddDays(-40), new(Today.AddDays(-2), ["clip", "edges"]), null, Today, Ours);
         Assert.Equal(InspectionDue.OutOfUse, failed.Due);
-        Assert.Contains("clip or buckle and edges failed", WearingWords.Of(failed), StringComparison.Ordinal);
+        Assert.Contains("clip or buckle and edges failed", Words.Wearing.Of(failed), StringComparison.Ordinal);
         Assert.Equal(InspectionDue.NotYet, MuzzleState.Of(Today.AddDays(-40), new(Today, []), null, Today, Ours).Due);
     }
 

@@ -65,7 +65,7 @@ public class WearLimitTests
         var weather = At(air, humidity);
         Assert.Null(weather.WetBulb);
         Assert.Equal(judged, weather.Judged.DegreesCelsius, 1);
-        Assert.Contains("not computed", WearingWords.Heat(weather, []), StringComparison.Ordinal);
+        Assert.Contains("not computed", Words.Wearing.Heat(weather, []), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -214,7 +214,7 @@ public class WearLimitTests
         var dog = new WearingDog { AirwayTrouble = true, MindAirway = true };
         var unasked = WearLimit.Of(new(dog, FullPant, At(10, 60), LongestComfortable: Min(20)), Ours);
         Assert.Equal((true, WearCause.AirwayTrouble), (unasked.NotNow, unasked.Decides.Cause));
-        Assert.Equal("Ask the veterinarian first", WearingWords.Headline(unasked, new(dog, FullPant, null)));
+        Assert.Equal("Ask the veterinarian first", Words.Wearing.Headline(unasked, new(dog, FullPant, null)));
         var asked = dog with { VeterinarianAllows = Min(8) };
         Assert.Equal(Min(8), Cap(new(asked, FullPant, At(10, 60), LongestComfortable: Min(20))));
         Assert.Equal(Min(0), Cap(new(asked, new(MuzzleType.FaceCover), At(10, 60), LongestComfortable: Min(20))));
@@ -248,7 +248,7 @@ public class WearLimitTests
     {
         var question = Any(air, humidity, muzzle, stage, dog, longest, exercise);
         var limit = WearLimit.Of(question, Ours);
-        var words = string.Join(" ", limit.Lines.Select(l => WearingWords.Says(l, question, limit)).Append(WearingWords.Headline(limit, question)));
+        var words = string.Join(" ", limit.Lines.Select(l => Words.Wearing.Says(l, question, limit)).Append(Words.Wearing.Headline(limit, question)));
         return limit.Cap == limit.Lines.Min(l => l.Cap)
             && limit.Cap >= TimeSpan.Zero
             && limit.Lines.All(l => l.Basis.Note.Length > 0)

@@ -1,6 +1,7 @@
 import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer } from '@chakra-ui/react';
 import { useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useMatch } from 'react-router';
+import { links } from '../shared/rooms';
 import { useUnit, type Unit } from '../shared/units';
 import { Notices } from './Notices';
 import { ServerState } from './ServerState';
@@ -51,11 +52,9 @@ export function Shell() {
           w={{ base: 'full', md: 'auto' }}
           justify={{ base: 'space-between', md: 'start' }}
         >
-          <TopLink to="/" label="Round" end />
-          <TopLink to="/catalogue" label="Catalogue" />
-          <TopLink to="/van" label="Van" />
-          <TopLink to="/breeds" label="Breeds" />
-          <TopLink to="/numbers" label="House numbers" />
+          {links().map(({ to, label }) => (
+            <TopLink key={to} to={to} label={label} end={to === '/'} />
+          ))}
         </Flex>
         <Spacer />
         <UnitChoice />
@@ -65,6 +64,20 @@ export function Shell() {
       <Box as="main" id="page" flex="1" px={{ base: 4, md: 8 }} py={{ base: 4, md: 6 }} w="full" maxW="90rem" mx="auto">
         {/* What was written the other way is written anew. */}
         <Outlet key={`${locale} ${currency}`} />
+      </Box>
+      <Box
+        as="footer"
+        display={onPad ? 'none' : 'block'}
+        px={{ base: 4, md: 8 }}
+        pb="4"
+        maxW="90rem"
+        w="full"
+        mx="auto"
+        _print={{ display: 'none' }}
+      >
+        <Link asChild fontSize="sm" color="fg.muted" py="1">
+          <NavLink to="/about">About</NavLink>
+        </Link>
       </Box>
       <ScrollRestoration />
       <Notices />

@@ -1,3 +1,5 @@
+import { keepSetting, setting } from '../shared/saving/device';
+
 export type Scheme = 'light' | 'dark';
 
 const KEY = 'jaunty-badge.scheme';
@@ -5,7 +7,7 @@ const systemDark = () => window.matchMedia('(prefers-color-scheme: dark)').match
 
 /** The scheme chosen on this device, else the system's. */
 export function currentScheme(): Scheme {
-  const kept = localStorage.getItem(KEY);
+  const kept = setting(KEY);
   return kept === 'light' || kept === 'dark' ? kept : systemDark() ? 'dark' : 'light';
 }
 
@@ -16,6 +18,6 @@ export function applyScheme(scheme: Scheme = currentScheme()) {
 }
 
 export function keepScheme(scheme: Scheme) {
-  localStorage.setItem(KEY, scheme);
+  keepSetting(KEY, scheme);
   applyScheme(scheme);
 }

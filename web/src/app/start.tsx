@@ -6,15 +6,17 @@ import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { outbox, queries } from '../shared/queries';
-import { UnitProvider } from '../shared/units';
-import { documents } from './documents';
-import { router } from './routes';
+import { openRooms, rooms } from '../shared/rooms';
+import { found } from './rooms';
+import { makeRouter } from './routes';
 import { applyScheme } from './scheme';
 
 /** Brings up the product in the page. */
 export function start(system: SystemContext) {
   applyScheme();
-  outbox.open(documents);
+  openRooms(found);
+  outbox.open(rooms().flatMap((room) => room.documents ?? []));
+  const router = makeRouter();
   const root = document.getElementById('root');
   if (!root) throw new Error('The page has no root element.');
   // As a transition it is drawn bit by bit.
@@ -23,9 +25,7 @@ export function start(system: SystemContext) {
       <StrictMode>
         <ChakraProvider value={system}>
           <QueryClientProvider client={queries}>
-            <UnitProvider>
-              <RouterProvider router={router} />
-            </UnitProvider>
+            <RouterProvider router={router} />
           </QueryClientProvider>
         </ChakraProvider>
       </StrictMode>,

@@ -3,21 +3,15 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, useNavigate, useParams } from 'react-router';
 import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
+import { tabs } from '../shared/rooms';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { useDogCard } from '../shared/dog';
 
-const rooms = [
-  { path: '', label: 'Dog' },
-  { path: 'measure', label: 'Measure' },
-  { path: 'fit', label: 'Fit' },
-  { path: 'plan', label: 'Plan' },
-  { path: 'wear', label: 'Wear' },
-] as const;
-
 /** The dog's name and badge above whichever of its rooms is open. */
 export function DogLayout() {
   const { dogId = '' } = useParams();
+  const rooms = tabs();
   const card = useDogCard(dogId);
   const go = useNavigate();
   usePageTitle(card.data?.dog.name ?? '');

@@ -4,7 +4,7 @@ import type { Schemas } from '../shared/api';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
 import { Why } from '../shared/Why';
-import { criterionWords, verdictWords } from '../shared/words';
+import { verdictWords } from '../shared/words';
 import { chanceText } from './chance';
 
 type Criterion = Schemas['CriterionDto'];
@@ -23,7 +23,7 @@ export const Criteria = memo(function Criteria({ fit }: { fit: Schemas['FitDto']
         {fit.notChecked.map((n) => (
           <Flex as="li" key={n.name} gap="3" py="2" borderTopWidth="1px" borderColor="border">
             <Text w="8.4rem" flexShrink="0" fontWeight="700">
-              {criterionWords[n.name]}
+              {n.word}
             </Text>
             <Text flex="1">Not checked: {n.reason}</Text>
           </Flex>
@@ -51,7 +51,7 @@ function Row({ criterion: c }: { criterion: Criterion }) {
     ? c.verdict === 'fits'
       ? 'Met'
       : 'Not met'
-    : c.verdict === 'marginal' && (c.marginMm === null || c.marginMm < 0)
+    : c.outcome === 'warning' || c.outcome === 'overruled'
       ? 'Warning'
       : verdictWords[c.verdict];
   return (
@@ -68,7 +68,7 @@ function Row({ criterion: c }: { criterion: Criterion }) {
         <VerdictMark verdict={c.verdict} />
         <Box>
           <Text fontWeight="700" lineHeight="1.15">
-            {criterionWords[c.name]}
+            {c.word}
           </Text>
           <Text fontSize="sm" lineHeight="1.15" color={c.verdict === 'out' ? 'stop' : 'fg.muted'}>
             {word}
@@ -94,7 +94,7 @@ function Row({ criterion: c }: { criterion: Criterion }) {
       <Text flex="1" minW="14rem">
         {c.reason}
       </Text>
-      <Why basis={c.basis} about={criterionWords[c.name]} />
+      <Why basis={c.basis} about={c.word} />
     </Flex>
   );
 }

@@ -8,7 +8,7 @@ import { Small } from '../shared/Amount';
 import type { Schemas } from '../shared/api';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
-import { criterionWords, groupWords, materialWords } from '../shared/words';
+import { groupWords, materialWords } from '../shared/words';
 import type { Filters } from './useFits';
 
 type Fit = Schemas['FitRowDto'];
@@ -199,14 +199,14 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
               {fit.headline.unchecked && (
                 <Text as="span" fontSize="xs" fontWeight="400" color="fg.muted">
                   {' '}
-                  {shortly(fit.notChecked)} unchecked
+                  {fit.headline.first} unchecked
                 </Text>
               )}
             </>
           ) : misses === null ? (
-            criterionWords[fit.deciding.name]
+            fit.deciding.word
           ) : (
-            `${criterionWords[fit.deciding.name]} ${lengthText(misses, unit)}`
+            `${fit.deciding.word} ${lengthText(misses, unit)}`
           )}
         </Text>
       </Flex>
@@ -220,10 +220,6 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
     </>
   );
 }
-
-/** What could not be checked, in a word. */
-const shortly = (names: Schemas['CriterionName'][]) =>
-  names.includes('width') ? 'width' : names.includes('neckStrap') ? 'strap' : 'slip-off';
 
 function FilterBar({ filters, left, onFilter }: { filters: Filters; left: number; onFilter: (f: Filters) => void }) {
   return (

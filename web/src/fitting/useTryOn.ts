@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useDogChanged } from '../shared/dog';
 import { api, ask, Refused, sendPicture, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
+import { dropFromDevice, fromDevice, keepOnDevice } from '../shared/saving/device';
 import { complain, notify } from '../shared/notices';
 import type { Unit } from '../shared/units';
 
@@ -83,13 +84,13 @@ export const nothingSeen: Seen = { answers: {}, symptoms: {}, setting: '', note:
 export function useSeen(dogId: string, sizeId: string) {
   const key = `jaunty-badge.try-on.${dogId}.${sizeId}`;
   const [seen, setState] = useState<Seen>(() => {
-    const kept = localStorage.getItem(key);
-    return kept ? { ...nothingSeen, ...(JSON.parse(kept) as Partial<Seen>) } : nothingSeen;
+    const kept = fromDevice<Partial<Seen>>(key);
+    return kept ? { ...nothingSeen, ...kept } : nothingSeen;
   });
   const setSeen = (change: Partial<Seen>) => {
     const next = { ...seen, ...change };
-    if (change === nothingSeen) localStorage.removeItem(key);
-    else localStorage.setItem(key, JSON.stringify(next));
+    if (change === nothingSeen) dropFromDevice(key);
+    else keepOnDevice(key, next);
     setState(next);
   };
   return [seen, setSeen] as const;

@@ -1,10 +1,14 @@
 import createClient from 'openapi-fetch';
 import { lost } from './saving/server';
 import type { components, paths } from './schema';
+import { unitHere } from './units';
 
 export type Schemas = components['schemas'];
 
 export const api = createClient<paths>({ baseUrl: '/' });
+
+// Sentences come from the server in the unit of this device.
+api.use({ onRequest: ({ request }) => void request.headers.set('Length-Unit', unitHere()) });
 
 /** What the server answers when it will not do something: RFC 9457 problem details. */
 interface Problem {

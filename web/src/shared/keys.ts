@@ -1,32 +1,7 @@
-/** What is asked about one dog. */
-type DogRoom =
-  | 'card'
-  | 'bench'
-  | 'typing'
-  | 'measuring-sets'
-  | 'photos'
-  | 'photo'
-  | 'fits'
-  | 'fit'
-  | 'choices'
-  | 'order'
-  | 'try-on'
-  | 'try-ons'
-  | 'diagnosis'
-  | 'plan'
-  | 'outlook'
-  | 'schools'
-  | 'progress'
-  | 'begin'
-  | 'next-session'
-  | 'record'
-  | 'wear-limit'
-  | 'wears'
-  | 'balance'
-  | 'treats'
-  | 'habits'
-  | 'inspections'
-  | 'appointments';
+/** What is asked about one dog; each room adds its own in its `room.ts`. */
+export interface DogKeys {
+  card: true;
+}
 
 /**
  * The names under which this page keeps what the server said. All that is shown of a dog stands under the dog, so that one change of it makes all
@@ -39,7 +14,7 @@ export const keys = {
   round: (asked: { archived: boolean; search: string; by: string }) => ['round', asked] as const,
   dogs: () => ['dog'] as const,
   dog: (id: string) => ['dog', id] as const,
-  ofDog: (id: string, room: DogRoom, ...asked: unknown[]) => ['dog', id, room, ...asked] as const,
+  ofDog: (id: string, what: keyof DogKeys, ...asked: unknown[]) => ['dog', id, what, ...asked] as const,
   session: (id: string) => ['session', id] as const,
   signs: () => ['signs'] as const,
   happyWears: () => ['happy-wears'] as const,
@@ -56,4 +31,5 @@ export const keys = {
   drawnSize: (...asked: unknown[]) => ['drawn', ...asked] as const,
   practice: (...asked: unknown[]) => ['practice', ...asked] as const,
   served: () => ['served'] as const,
+  about: () => ['about'] as const,
 };

@@ -1,10 +1,11 @@
 import { useState } from 'react';
+import { keepSetting, setting } from './saving/device';
 
 /** A text remembered on this device. */
 export function useKept(key: string, fallback: string) {
-  const [value, setState] = useState(() => localStorage.getItem(key) ?? fallback);
+  const [value, setState] = useState(() => setting(key) ?? fallback);
   const setValue = (next: string) => {
-    localStorage.setItem(key, next);
+    keepSetting(key, next);
     setState(next);
   };
   return [value, setValue] as const;

@@ -139,26 +139,6 @@ export const gapeWords: Record<Schemas['GapeClass'], string> = {
   yawn: 'a yawn',
 };
 
-export const criterionWords: Record<Schemas['CriterionName'], string> = {
-  seat: 'Seat',
-  shove: 'Shove',
-  chinRoom: 'Chin room',
-  gape: 'Gape',
-  girth: 'Girth',
-  width: 'Width',
-  neckStrap: 'Neck strap',
-  slipOff: 'Slip-off',
-  large: 'Too large',
-  use: 'Use',
-  containment: 'Containment',
-  front: 'Front',
-  closure: 'Closure',
-  feeding: 'Feeding',
-  heat: 'Heat',
-  weight: 'Weight',
-  visibility: 'Visibility',
-};
-
 export const demandWords: Record<Schemas['Demand'], string> = {
   required: 'must',
   wanted: 'wish',

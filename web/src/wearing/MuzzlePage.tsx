@@ -53,7 +53,7 @@ const upkeepWords: Record<Schemas['Upkeep'], string> = {
 };
 
 /** What it needs, and by when. */
-function ComingUp({ upkeep }: { upkeep: Schemas['UpkeepDue'][] }) {
+function ComingUp({ upkeep }: { upkeep: Schemas['UpkeepDto'][] }) {
   const today = new Date().toISOString().slice(0, 10);
   return (
     <Box as="ul" mt="2" aria-label="What it needs">

@@ -8,6 +8,7 @@ import type { Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { useDocument } from '../shared/saving/useDocument';
 import { occasionMarks, occasionWords } from '../shared/words';
+import { newId } from '../shared/ids';
 import { draftOfWear, wearDocument, wearKey, type WearDraft } from './documents';
 import type { Running } from './useRunningWear';
 import { clockText } from './useWearing';
@@ -100,7 +101,7 @@ export function RunningWear({ dog, wear, onEnded }: { dog: Schemas['DogDto']; we
           onTap={(signId) =>
             change({
               ...value,
-              signs: [...(value.signs ?? []), { id: crypto.randomUUID(), signId, at: new Date().toISOString() }],
+              signs: [...(value.signs ?? []), { id: newId(), signId, at: new Date().toISOString() }],
             })
           }
           onTakeBack={(id) => change({ ...value, signs: (value.signs ?? []).filter((s) => s.id !== id) })}

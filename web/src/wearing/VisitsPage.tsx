@@ -13,6 +13,7 @@ import { useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
 import { Waiting } from '../shared/Waiting';
 import { appointmentWords, entries, occasionMarks, occasionWords } from '../shared/words';
+import { newId } from '../shared/ids';
 import { useAppointments, useTakeOut } from './useWearing';
 import { WearRooms } from './WearRooms';
 
@@ -155,7 +156,7 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
       ask(
         api.PUT('/api/dogs/{id}/appointments/{appointmentId}', {
           params: {
-            path: { id: dogId, appointmentId: visit?.id ?? crypto.randomUUID() },
+            path: { id: dogId, appointmentId: visit?.id ?? newId() },
             header: editing(version),
           },
           body: {

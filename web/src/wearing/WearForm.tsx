@@ -12,6 +12,7 @@ import { FormEnd } from '../shared/saving/FormEnd';
 import { useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
 import { entries, occasionWords, rubWords } from '../shared/words';
+import { newId } from '../shared/ids';
 import { draftOfWear, putWear, wearKey, type WearDraft } from './documents';
 import { happyWearsQuery, useTreats } from './useWearing';
 
@@ -132,7 +133,7 @@ export function WearForm({ dogId, wear, onLeave }: { dogId: string; wear: Wear |
     if (Object.keys(problems).length > 0) return;
     // The server's names for what is typed here in two fields.
     const named = { startedAt: 'day', endedAt: 'minutes' } as const;
-    const id = wear?.id ?? crypto.randomUUID();
+    const id = wear?.id ?? newId();
     const saved = await sending.submit(() => putWear(wearKey(dogId, id), draftOf(sheet, wear), version));
     for (const [theirs, ours] of Object.entries(named)) {
       const said = form.getFieldState(theirs as keyof Sheet).error?.message;

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { outbox } from '../shared/queries';
 import { dropFromDevice, fromDevice, keepOnDevice } from '../shared/saving/device';
+import { newId } from '../shared/ids';
 import { wearDocument, wearKey, type WearDraft } from './documents';
 
 /** A wear under way, as the server has it or as it was begun here. */
@@ -36,7 +37,7 @@ export function useRunningWear(dogId: string, name: string, wears: Schemas['Wear
         treatPieces: 0,
         note: null,
       };
-      const wear = { ...draft, id: crypto.randomUUID(), version: 0 };
+      const wear = { ...draft, id: newId(), version: 0 };
       keepOnDevice(place(dogId), wear);
       outbox.change(wearDocument.name, wearKey(dogId, wear.id), draft, 0, `The wear of ${name}`);
       void outbox.now(wearDocument.name, wearKey(dogId, wear.id));

@@ -6,6 +6,9 @@ public static class PhotoWords
     private const string WhereToHold =
         "Hold it in front of the nose or under the chin, flat in the plane through the middle of the head; beside the snout it lies nearer to the camera and makes the head seem smaller.";
 
+    /// <summary>What a refusal comes to.</summary>
+    public const string TakeAgain = "Take the picture again";
+
     /// <summary>By what name programs know a refusal.</summary>
     public static string Code(PhotoRefusal refusal) =>
         refusal switch

@@ -19,7 +19,7 @@ export function CataloguePage() {
     const [id] = keptDrafts('muzzle');
     return id === NEW ? '' : (id ?? null);
   });
-  const [importing, setImporting] = useState(false);
+  const [importing, setImporting] = useState(() => keptDrafts('chart').length > 0);
   if (!catalogue.data) return <Waiting query={catalogue} />;
   const shown = catalogue.data.filter((m) => matches(m, find));
   const sizes = shown.reduce((sum, m) => sum + m.model.sizes.length, 0);

@@ -1,10 +1,14 @@
 import { Box, Button, Flex, Heading, Input, Table, Text, Textarea } from '@chakra-ui/react';
-import { useState } from 'react';
-import { Labelled } from '../../shared/fields';
-import { api, ask, fieldsOf, type Schemas } from '../../shared/api';
-import { Choice } from '../../shared/Choice';
+import { useEffect, useState } from 'react';
+import { FormProvider, useWatch } from 'react-hook-form';
+import { api, ask, type Schemas } from '../../shared/api';
 import { bytesOf } from '../../shared/bytes';
+import { Choice } from '../../shared/Choice';
+import { ChoiceField, TextField } from '../../shared/form/fields';
+import { refuse } from '../../shared/form/refuse';
 import { notify } from '../../shared/notices';
+import { LeaveButton } from '../../shared/saving/LeaveButton';
+import { NEW, useKeptForm } from '../../shared/saving/useKeptForm';
 import { lengthText, useUnit } from '../../shared/units';
 import { chartFieldWords, closureWords, entries, materialWords, typeWords } from '../../shared/words';
 import { useEditCatalogue, type Muzzle } from './useCatalogue';
@@ -23,276 +27,297 @@ const massUnits: [Schemas['ChartUnit'], string][] = [
   ['kg', 'kg'],
 ];
 
+interface Sheet {
+  into: string;
+  name: string;
+  maker: string;
+  type: Schemas['MuzzleType'];
+  material: Schemas['Material'];
+  closure: Schemas['Closure'];
+  text: string;
+  of: string | null;
+  columns: Column[];
+}
+
+const blank: Sheet = {
+  into: '',
+  name: '',
+  maker: '',
+  type: 'basket',
+  material: 'mouldedRubber',
+  closure: 'buckle',
+  text: '',
+  of: null,
+  columns: [],
+};
+
 /** A size chart from a file: its columns are given a meaning and a unit, every row is shown, then it is taken in whole. */
 export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: () => void }) {
   const { unit } = useUnit();
   const { takeIn } = useEditCatalogue();
-  const [text, setText] = useState('');
-  const [into, setInto] = useState('');
-  const [model, setModel] = useState<Schemas['MuzzleEntry']>({
-    name: '',
-    maker: '',
-    type: 'basket',
-    material: 'mouldedRubber',
-    closure: 'buckle',
-    collarLink: false,
-    frontBar: false,
-  });
+  const kept = useKeptForm<Sheet>(`chart/${NEW}`, blank);
+  const { form } = kept;
+  const { errors } = form.formState;
+  const [into, of, columns] = useWatch({ control: form.control, name: ['into', 'of', 'columns'] });
   const [opened, setOpened] = useState<Schemas['OpenedChart'] | null>(null);
-  const [columns, setColumns] = useState<Column[]>([]);
-  const [of, setOf] = useState<string | null>(null);
   const [rows, setRows] = useState<Schemas['ChartRow'][] | null>(null);
-  const [errors, setErrors] = useState<Record<string, string>>({});
-  const type = models.find((m) => m.model.id === into)?.model.type ?? model.type ?? 'basket';
 
-  const attempt = async (work: () => Promise<void>) => {
-    setErrors({});
+  const typeOf = ({ into: id, type }: Sheet) => models.find((m) => m.model.id === id)?.model.type ?? type;
+  const attempt = async (work: (sheet: Sheet) => Promise<void>) => {
+    form.clearErrors();
     try {
-      await work();
+      await work(form.getValues());
     } catch (error) {
-      setErrors(fieldsOf(error, 'text'));
+      refuse(form, error, 'text');
     }
   };
-  const read = async (chart: string, mapping: Column[], one: string | null) => {
+  const read = () =>
+    attempt(async (sheet) => {
+      setRows(null);
+      setRows(
+        await ask(
+          api.POST('/api/catalogue/chart/read', {
+            body: { text: sheet.text, type: typeOf(sheet), columns: sheet.columns, of: sheet.of },
+          }),
+        ),
+      );
+    });
+  const look = async (chart: { text: string } | { file: string }) => {
+    setOpened(null);
     setRows(null);
-    setRows(
-      await ask(api.POST('/api/catalogue/chart/read', { body: { text: chart, type, columns: mapping, of: one } })),
+    const found = await ask(
+      api.POST('/api/catalogue/chart/open', { body: { ...chart, type: typeOf(form.getValues()) } }),
     );
+    setOpened(found);
+    return found;
   };
   const open = (chart: { text: string } | { file: string }) =>
-    attempt(async () => {
-      setOpened(null);
-      setRows(null);
-      const found = await ask(api.POST('/api/catalogue/chart/open', { body: { ...chart, type } }));
+    attempt(async (sheet) => {
+      const found = await look(chart);
       const first = found.models[0] ?? null;
-      setText(found.text);
-      setOpened(found);
-      setColumns(found.guess);
-      setOf(first);
-      if (first && into === '' && !model.name) setModel({ ...model, name: first });
-      if (found.guess.some((c) => c.field === 'label') && found.guess.some((c) => c.field === 'length'))
-        await read(found.text, found.guess, first);
+      form.setValue('text', found.text);
+      form.setValue('columns', found.guess);
+      form.setValue('of', first);
+      if (first && sheet.into === '' && !sheet.name) form.setValue('name', first);
+      if (readable(found.guess)) await read();
     });
+  // What was being mapped when the page was left is open again, with the meanings it was given.
+  useEffect(() => {
+    if (form.getValues('columns').length > 0)
+      void attempt(async (sheet) => {
+        await look({ text: sheet.text });
+        if (readable(sheet.columns)) await read();
+      });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when it comes up
+  }, []);
   const remap = (column: number, change: Partial<Column> | null) => {
     const others = columns.filter((c) => c.column !== column);
     const known = columns.find((c) => c.column === column) ?? { column, field: 'length', unit: 'mm' };
-    const next = change === null ? others : [...others, { ...known, ...change }];
-    setColumns(next);
-    void attempt(() => read(text, next, of));
+    form.setValue('columns', change === null ? others : [...others, { ...known, ...change }]);
+    void read();
+  };
+  const leave = () => {
+    kept.drop();
+    onLeave();
   };
   const keep = () =>
-    attempt(async () => {
-      const kept = await takeIn(
-        { text, columns, of, ...(into ? { modelId: into } : { model }) },
+    attempt(async ({ text, columns, of, into, ...model }) => {
+      const taken = await takeIn(
+        {
+          text,
+          columns,
+          of,
+          ...(into ? { modelId: into } : { model: { ...model, collarLink: false, frontBar: false } }),
+        },
         models.find((m) => m.model.id === into)?.version ?? 0,
       );
-      notify(`${kept.model.name}: ${kept.model.sizes.length} sizes are taken in, version ${kept.version}.`);
-      onLeave();
+      notify(`${taken.model.name}: ${taken.model.sizes.length} sizes are taken in, version ${taken.version}.`);
+      leave();
     });
   const bad = rows?.filter((r) => r.size === null).length ?? 0;
 
   return (
-    <Box as="section" aria-label="Take a size chart in" borderLeftWidth="4px" borderColor="accent" ps="4" my="4">
-      <Heading as="h2" size="lg">
-        A size chart as CSV
-      </Heading>
-      <Flex gap="3" wrap="wrap" align="start" my="2">
-        <Box w="14rem">
-          <Labelled label="For">
-            <Choice
+    <FormProvider {...form}>
+      <Box as="section" aria-label="Take a size chart in" borderLeftWidth="4px" borderColor="accent" ps="4" my="4">
+        <Heading as="h2" size="lg">
+          A size chart as CSV
+        </Heading>
+        <Flex gap="3" wrap="wrap" align="start" my="2">
+          <Box w="14rem">
+            <ChoiceField
               size="sm"
-              value={into}
+              name="into"
+              label="For"
               none="a new model"
               options={models.map((m) => [m.model.id, `${m.model.name} (replaces its sizes)`])}
-              onChange={setInto}
             />
-          </Labelled>
-        </Box>
-        {into === '' && (
-          <>
-            <Box w="10rem">
-              <Labelled label="Name" {...(errors.name ? { error: errors.name } : {})}>
-                <Input
-                  size="sm"
-                  value={model.name ?? ''}
-                  borderColor="border.strong"
-                  onChange={(e) => setModel({ ...model, name: e.target.value })}
-                />
-              </Labelled>
-            </Box>
-            <Box w="10rem">
-              <Labelled label="Maker">
-                <Input
-                  size="sm"
-                  value={model.maker ?? ''}
-                  borderColor="border.strong"
-                  onChange={(e) => setModel({ ...model, maker: e.target.value })}
-                />
-              </Labelled>
-            </Box>
-            <Box w="8rem">
-              <Labelled label="Type">
-                <Choice
-                  size="sm"
-                  value={model.type ?? 'basket'}
-                  options={entries(typeWords)}
-                  onChange={(v) => setModel({ ...model, type: v })}
-                />
-              </Labelled>
-            </Box>
-            <Box w="10rem">
-              <Labelled label="Material">
-                <Choice
-                  size="sm"
-                  value={model.material ?? 'mouldedRubber'}
-                  options={entries(materialWords)}
-                  onChange={(v) => setModel({ ...model, material: v })}
-                />
-              </Labelled>
-            </Box>
-            <Box w="10rem">
-              <Labelled label="Closure">
-                <Choice
-                  size="sm"
-                  value={model.closure ?? 'buckle'}
-                  options={entries(closureWords)}
-                  onChange={(v) => setModel({ ...model, closure: v })}
-                />
-              </Labelled>
-            </Box>
-          </>
-        )}
-      </Flex>
-      <Flex gap="3" wrap="wrap" align="start">
-        <Input
-          type="file"
-          size="sm"
-          w="17rem"
-          pt="1"
-          accept=".csv,text/csv,text/plain"
-          aria-label="CSV file with sizes"
-          borderColor="border.strong"
-          onChange={(e) => {
-            const file = e.target.files?.[0];
-            if (file) void bytesOf(file).then((bytes) => open({ file: bytes }));
-            e.target.value = '';
-          }}
-        />
-        <Textarea
-          size="sm"
-          flex="1 1 20rem"
-          rows={2}
-          aria-label="or paste the chart"
-          placeholder="or paste the chart here"
-          value={text}
-          borderColor="border.strong"
-          onChange={(e) => setText(e.target.value)}
-          onBlur={() => text.trim() !== '' && opened === null && void open({ text })}
-        />
-        <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => void open({ text })}>
-          Open it
-        </Button>
-      </Flex>
-      {opened && opened.models.length > 1 && (
-        <Flex as="label" gap="2" align="center" mt="3">
-          <Text>The file holds {opened.models.length} models. Read</Text>
-          <Choice
+          </Box>
+          {into === '' && (
+            <>
+              <Box w="10rem">
+                <TextField size="sm" name="name" label="Name" />
+              </Box>
+              <Box w="10rem">
+                <TextField size="sm" name="maker" label="Maker" />
+              </Box>
+              <Box w="8rem">
+                <ChoiceField size="sm" name="type" label="Type" options={entries(typeWords)} />
+              </Box>
+              <Box w="10rem">
+                <ChoiceField size="sm" name="material" label="Material" options={entries(materialWords)} />
+              </Box>
+              <Box w="10rem">
+                <ChoiceField size="sm" name="closure" label="Closure" options={entries(closureWords)} />
+              </Box>
+            </>
+          )}
+        </Flex>
+        <Flex gap="3" wrap="wrap" align="start">
+          <Input
+            type="file"
             size="sm"
-            width="14rem"
-            label="Model in the file"
-            value={of ?? ''}
-            options={opened.models.map((m) => [m, m])}
-            onChange={(one) => {
-              setOf(one);
-              if (into === '') setModel({ ...model, name: one });
-              void attempt(() => read(text, columns, one));
+            w="17rem"
+            pt="1"
+            accept=".csv,text/csv,text/plain"
+            aria-label="CSV file with sizes"
+            borderColor="border.strong"
+            onChange={(e) => {
+              const file = e.target.files?.[0];
+              if (file) void bytesOf(file).then((bytes) => open({ file: bytes }));
+              e.target.value = '';
             }}
           />
+          <Textarea
+            size="sm"
+            flex="1 1 20rem"
+            rows={2}
+            aria-label="or paste the chart"
+            placeholder="or paste the chart here"
+            borderColor="border.strong"
+            {...form.register('text', {
+              // What was read is of another text: it is opened anew before anything is taken in.
+              onChange: () => {
+                setOpened(null);
+                setRows(null);
+                form.setValue('columns', []);
+              },
+              onBlur: () => {
+                const text = form.getValues('text');
+                if (text.trim() !== '' && opened === null) void open({ text });
+              },
+            })}
+          />
+          <Button
+            size="sm"
+            variant="outline"
+            borderColor="border.strong"
+            onClick={() => void open({ text: form.getValues('text') })}
+          >
+            Open it
+          </Button>
         </Flex>
-      )}
-      {opened && (
-        <Box overflowX="auto" mt="3">
-          <Text fontWeight="700">What the columns mean</Text>
-          <Flex gap="3">
-            {opened.headings.map((heading, i) => {
-              const column = columns.find((c) => c.column === i);
-              const mass = column?.field === 'mass';
-              return (
-                <Box key={i} minW="10rem">
-                  <Text fontSize="sm" fontWeight="700" truncate>
-                    {heading}
-                  </Text>
-                  <Choice
-                    size="xs"
-                    label={`Meaning of ${heading}`}
-                    value={column?.field ?? ''}
-                    none="left out"
-                    options={entries(chartFieldWords)}
-                    onChange={(field) =>
-                      remap(
-                        i,
-                        (field as string) === ''
-                          ? null
-                          : {
-                              field,
-                              unit:
-                                field === 'mass'
-                                  ? 'g'
-                                  : field === 'label' || field === 'model' || field === 'price'
-                                    ? 'none'
-                                    : (column?.unit ?? 'mm') === 'none'
-                                      ? 'mm'
-                                      : (column?.unit ?? 'mm'),
-                            },
-                      )
-                    }
-                  />
-                  {column && column.field !== 'label' && column.field !== 'model' && column.field !== 'price' && (
+        {opened && opened.models.length > 1 && (
+          <Flex as="label" gap="2" align="center" mt="3">
+            <Text>The file holds {opened.models.length} models. Read</Text>
+            <Choice
+              size="sm"
+              width="14rem"
+              label="Model in the file"
+              value={of ?? ''}
+              options={opened.models.map((m) => [m, m])}
+              onChange={(one) => {
+                form.setValue('of', one);
+                if (into === '') form.setValue('name', one);
+                void read();
+              }}
+            />
+          </Flex>
+        )}
+        {opened && (
+          <Box overflowX="auto" mt="3">
+            <Text fontWeight="700">What the columns mean</Text>
+            <Flex gap="3">
+              {opened.headings.map((heading, i) => {
+                const column = columns.find((c) => c.column === i);
+                const mass = column?.field === 'mass';
+                return (
+                  <Box key={i} minW="10rem">
+                    <Text fontSize="sm" fontWeight="700" truncate>
+                      {heading}
+                    </Text>
                     <Choice
                       size="xs"
-                      label={`Unit of ${heading}`}
-                      value={column.unit}
-                      options={mass ? massUnits : lengthUnits}
-                      onChange={(u) => remap(i, { unit: u })}
+                      label={`Meaning of ${heading}`}
+                      value={column?.field ?? ''}
+                      none="left out"
+                      options={entries(chartFieldWords)}
+                      onChange={(field) =>
+                        remap(
+                          i,
+                          (field as string) === ''
+                            ? null
+                            : {
+                                field,
+                                unit:
+                                  field === 'mass'
+                                    ? 'g'
+                                    : field === 'label' || field === 'model' || field === 'price'
+                                      ? 'none'
+                                      : (column?.unit ?? 'mm') === 'none'
+                                        ? 'mm'
+                                        : (column?.unit ?? 'mm'),
+                              },
+                        )
+                      }
                     />
-                  )}
-                  <Text fontSize="xs" color="fg.muted" truncate>
-                    {opened.sample.map((r) => r[i]).join(' · ')}
-                  </Text>
-                </Box>
-              );
-            })}
-          </Flex>
-        </Box>
-      )}
-      {(errors.text ?? errors.columns) && (
-        <Text role="alert" color="stop" fontWeight="700">
-          △ {errors.text ?? errors.columns}
-        </Text>
-      )}
-      {rows && <Rows rows={rows} unit={unit} />}
-      <Flex gap="3" mt="3" align="center">
-        <Button
-          size="sm"
-          colorPalette="marigold"
-          disabled={!rows || rows.length === 0 || bad > 0}
-          onClick={() => void keep()}
-        >
-          Take all {rows?.length ?? ''} sizes in
-        </Button>
-        <Button size="sm" variant="ghost" onClick={onLeave}>
-          Leave it
-        </Button>
-        {bad > 0 && (
-          <Text color="stop">
-            {bad === 1 ? 'One row cannot be used' : `${bad} rows cannot be used`}: mend the file or change a column.
-            Nothing is taken in by halves.
+                    {column && column.field !== 'label' && column.field !== 'model' && column.field !== 'price' && (
+                      <Choice
+                        size="xs"
+                        label={`Unit of ${heading}`}
+                        value={column.unit}
+                        options={mass ? massUnits : lengthUnits}
+                        onChange={(u) => remap(i, { unit: u })}
+                      />
+                    )}
+                    <Text fontSize="xs" color="fg.muted" truncate>
+                      {opened.sample.map((r) => r[i]).join(' · ')}
+                    </Text>
+                  </Box>
+                );
+              })}
+            </Flex>
+          </Box>
+        )}
+        {(errors.text ?? errors.columns) && (
+          <Text role="alert" color="stop" fontWeight="700">
+            △ {errors.text?.message ?? errors.columns?.message}
           </Text>
         )}
-      </Flex>
-    </Box>
+        {rows && <Rows rows={rows} unit={unit} />}
+        <Flex gap="3" mt="3" align="center" wrap="wrap">
+          <Button
+            size="sm"
+            colorPalette="marigold"
+            disabled={!rows || rows.length === 0 || bad > 0}
+            onClick={() => void keep()}
+          >
+            Take all {rows?.length ?? ''} sizes in
+          </Button>
+          <LeaveButton touched={kept.touched} onLeave={leave} />
+          {bad > 0 && (
+            <Text color="stop">
+              {bad === 1 ? 'One row cannot be used' : `${bad} rows cannot be used`}: mend the file or change a column.
+              Nothing is taken in by halves.
+            </Text>
+          )}
+        </Flex>
+      </Box>
+    </FormProvider>
   );
 }
+
+const readable = (columns: Column[]) =>
+  ['label', 'length'].every((field) => columns.some((column) => column.field === field));
 
 function Rows({ rows, unit }: { rows: Schemas['ChartRow'][]; unit: 'mm' | 'cm' | 'in' }) {
   return (

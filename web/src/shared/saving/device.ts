@@ -39,6 +39,26 @@ export function keysOnDevice(prefix: string): string[] {
   return [...new Set(kept.filter((key) => key.startsWith(prefix)))].sort();
 }
 
+/** Choices of this device, such as its scheme: where it keeps nothing, until the page is closed, and nobody is asked about them. */
+const chosen = new Map<string, string>();
+
+export function keepSetting(key: string, text: string) {
+  try {
+    localStorage.setItem(key, text);
+    chosen.delete(key);
+  } catch {
+    chosen.set(key, text);
+  }
+}
+
+export function setting(key: string): string | null {
+  try {
+    return chosen.get(key) ?? localStorage.getItem(key);
+  } catch {
+    return chosen.get(key) ?? null;
+  }
+}
+
 window.addEventListener('beforeunload', (event) => {
   if (memory.size > 0) event.preventDefault();
 });

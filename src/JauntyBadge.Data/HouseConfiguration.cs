@@ -1,0 +1,34 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+
+namespace JauntyBadge.Data;
+
+/// <summary>How the rows of this room lie in the database.</summary>
+internal sealed class HouseConfiguration
+    : IEntityTypeConfiguration<CounterRow>,
+        IEntityTypeConfiguration<WritingRow>,
+        IEntityTypeConfiguration<StopsRow>,
+        IEntityTypeConfiguration<HouseNumberRow>
+{
+    public void Configure(EntityTypeBuilder<CounterRow> counter)
+    {
+        counter.ToTable("Counter");
+        counter.Property(c => c.Id).ValueGeneratedNever();
+        counter.HasData(new CounterRow());
+    }
+
+    public void Configure(EntityTypeBuilder<WritingRow> writing)
+    {
+        writing.Property(w => w.Id).ValueGeneratedNever();
+    }
+
+    public void Configure(EntityTypeBuilder<StopsRow> stops)
+    {
+        stops.Property(s => s.Id).ValueGeneratedNever();
+    }
+
+    public void Configure(EntityTypeBuilder<HouseNumberRow> number)
+    {
+        number.HasIndex(n => n.NumberId);
+    }
+}

@@ -1,0 +1,103 @@
+using System.Net;
+using System.Text.Json.Nodes;
+using System.Text.RegularExpressions;
+
+namespace JauntyBadge.Server.Tests;
+
+/// <summary>A practice in the United States with a tape in inches reads months before days and no millimetre, whatever it looks at.</summary>
+public sealed partial class WritingTests(DemoPracticeFolder filled) : IClassFixture<DemoPracticeFolder>
+{
+    [Fact]
+    public async Task Every_sentence_of_the_demo_is_in_the_practices_dates_and_the_devices_unit()
+    {
+        using var server = filled.Open();
+        var usual = await SaidAsync(server, dogs: 1);
+        Assert.Contains(usual, t => DayFirst().IsMatch(t.Text));
+        Assert.Contains(usual, t => Millimetres().IsMatch(t.Text));
+        Assert.Equal(HttpStatusCode.OK, (await server.PutAsync("/api/writing", new { locale = "en-US", currency = "USD" })).Status);
+        server.Http.DefaultRequestHeaders.Add("Length-Unit", "in");
+        var said = await SaidAsync(server);
+        Assert.True(said.Count > 2000, $"{said.Count} texts");
+        Assert.Contains(said, t => MonthFirst().IsMatch(t.Text));
+        Assert.Contains(said, t => t.Text.Contains("/16 in", StringComparison.Ordinal));
+        var wrong = said.Where(t => DayFirst().IsMatch(t.Text) || Millimetres().IsMatch(t.Text)).Select(t => $"{t.At}: {t.Text}").Distinct().ToList();
+        Assert.True(wrong.Count == 0, string.Join("\n", wrong.Take(40)));
+    }
+
+    /// <summary>What did not change is not sent again, unless it is asked for in another unit.</summary>
+    [Fact]
+    public async Task An_answer_in_another_unit_is_another_answer()
+    {
+        using var server = filled.Open();
+        async Task<HttpResponseMessage> Ask(string unit, string? known)
+        {
+            using var request = new HttpRequestMessage(HttpMethod.Get, "/api/round");
+            request.Headers.Add("Length-Unit", unit);
+            if (known is not null)
+                request.Headers.TryAddWithoutValidation("If-None-Match", known);
+            return await server.Http.SendAsync(request);
+        }
+
+        var tag = (await Ask("mm", null)).Headers.ETag!.ToString();
+        Assert.Equal(HttpStatusCode.NotModified, (await Ask("mm", tag)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await Ask("in", tag)).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await Ask("ell", null)).StatusCode);
+    }
+
+    /// <summary>Every text that the pages of every dog, the round and the training are told.</summary>
+    private static async Task<IReadOnlyList<(string At, string Text)>> SaidAsync(PracticeServer server, int dogs = int.MaxValue)
+    {
+        var round = await server.GetAsync("/api/round?count=99");
+        List<(string, string)> said = [.. Texts("round", round.Json), .. Texts("training", (await server.GetAsync("/api/training")).Json)];
+        foreach (var dog in round["cards"]!.AsArray().Take(dogs))
+        {
+            foreach (var room in Rooms)
+            {
+                if (await server.GetAsync($"/api/dogs/{dog!["id"]}{room}") is { Status: HttpStatusCode.OK } answer)
+                    said.AddRange(Texts($"{dog!["name"]}{room}", answer.Json));
+            }
+        }
+
+        return said;
+    }
+
+    private static readonly string[] Rooms =
+    [
+        "",
+        "/bench",
+        "/measuring-sets",
+        "/fits",
+        "/order",
+        "/choices",
+        "/try-on",
+        "/plan",
+        "/plan/outlook",
+        "/progress",
+        "/record",
+        "/sessions",
+        "/balance",
+        "/treats",
+        "/inspections",
+        "/appointments",
+    ];
+
+    /// <summary>What is said; not what was typed, the grounds of numbers, and what tables and catalogues hold.</summary>
+    private static IEnumerable<(string At, string Text)> Texts(string at, JsonNode? value) =>
+        value switch
+        {
+            JsonArray array => array.SelectMany(v => Texts(at, v)),
+            JsonObject told => told.Where(p => p.Key is not ("asTaken" or "note" or "notes" or "basis" or "guides" or "labelId"))
+                .SelectMany(p => Texts($"{at}.{p.Key}", p.Value)),
+            JsonValue text when text.GetValueKind() == System.Text.Json.JsonValueKind.String => [(at, text.GetValue<string>())],
+            _ => [],
+        };
+
+    [GeneratedRegex(@"\b\d{1,2} (January|February|March|April|May|June|July|August|September|October|November|December)\b")]
+    private static partial Regex DayFirst();
+
+    [GeneratedRegex(@"\b(January|February|March|April|May|June|July|August|September|October|November|December) \d{1,2}\b")]
+    private static partial Regex MonthFirst();
+
+    [GeneratedRegex(@"\d mm\b")]
+    private static partial Regex Millimetres();
+}

@@ -1,0 +1,25 @@
+import { page, type Room } from '../shared/rooms';
+
+declare module '../shared/keys' {
+  interface DogKeys {
+    plan: true;
+    outlook: true;
+    schools: true;
+    progress: true;
+    begin: true;
+    'next-session': true;
+  }
+}
+
+/** The plan, the session pad, practice and progress. */
+export const room: Room = {
+  pages: [
+    { path: 'sessions/:sessionId', lazy: page(() => import('./SessionPage'), 'SessionPage') },
+    { path: 'practice', lazy: page(() => import('./PracticePage'), 'PracticePage') },
+  ],
+  dogPages: [
+    { path: 'plan', lazy: page(() => import('./PlanPage'), 'PlanPage') },
+    { path: 'plan/progress', lazy: page(() => import('./ProgressPage'), 'ProgressPage') },
+  ],
+  tab: { path: 'plan', label: 'Plan', place: 4 },
+};

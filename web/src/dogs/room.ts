@@ -1,0 +1,20 @@
+import { page, type Room } from '../shared/rooms';
+import { dogDocument } from './document';
+
+declare module '../shared/keys' {
+  interface DogKeys {
+    record: true;
+  }
+}
+
+/** Who a dog is, its record, and the breeds. */
+export const room: Room = {
+  pages: [
+    { path: 'dogs/new', lazy: page(() => import('./NewDogPage'), 'NewDogPage') },
+    { path: 'breeds', lazy: page(() => import('./BreedsPage'), 'BreedsPage') },
+  ],
+  dogPages: [{ index: true, lazy: page(() => import('./DogPage'), 'DogPage') }],
+  tab: { path: '', label: 'Dog', place: 1 },
+  links: [{ to: '/breeds', label: 'Breeds', place: 4 }],
+  documents: [dogDocument],
+};

@@ -1,0 +1,35 @@
+import { page, type Room } from '../shared/rooms';
+import { settingsDocument } from './document';
+import { vanDocument } from './van/document';
+
+declare module '../shared/keys' {
+  interface DogKeys {
+    fits: true;
+    fit: true;
+    choices: true;
+    order: true;
+    'try-on': true;
+    'try-ons': true;
+    diagnosis: true;
+  }
+}
+
+/** Choosing, trying on, ordering; the catalogue and the van. */
+export const room: Room = {
+  pages: [
+    { path: 'catalogue', lazy: page(() => import('./catalogue/CataloguePage'), 'CataloguePage') },
+    { path: 'van', lazy: page(() => import('./van/VanPage'), 'VanPage') },
+  ],
+  dogPages: [
+    { path: 'fit', lazy: page(() => import('./FitPage'), 'FitPage') },
+    { path: 'fit/try', lazy: page(() => import('./TryOnPage'), 'TryOnPage') },
+    { path: 'fit/order', lazy: page(() => import('./OrderPage'), 'OrderPage') },
+    { path: 'fit/earlier', lazy: page(() => import('./EarlierPage'), 'EarlierPage') },
+  ],
+  tab: { path: 'fit', label: 'Fit', place: 3 },
+  links: [
+    { to: '/catalogue', label: 'Catalogue', place: 2 },
+    { to: '/van', label: 'Van', place: 3 },
+  ],
+  documents: [settingsDocument, vanDocument],
+};

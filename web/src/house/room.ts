@@ -1,0 +1,9 @@
+import { page, type Room } from '../shared/rooms';
+import { writingDocument } from './document';
+
+/** The numbers everything rests on, and how the practice writes. */
+export const room: Room = {
+  pages: [{ path: 'numbers', lazy: page(() => import('./NumbersPage'), 'NumbersPage') }],
+  links: [{ to: '/numbers', label: 'House numbers', place: 5 }],
+  documents: [writingDocument],
+};

@@ -1,0 +1,24 @@
+import { page, type Room } from '../shared/rooms';
+import { photoDocument } from './photos/document';
+
+declare module '../shared/keys' {
+  interface DogKeys {
+    bench: true;
+    typing: true;
+    'measuring-sets': true;
+    photos: true;
+    photo: true;
+  }
+}
+
+/** Readings, pictures and sets over time. */
+export const room: Room = {
+  dogPages: [
+    { path: 'measure', lazy: page(() => import('./BenchPage'), 'BenchPage') },
+    { path: 'measure/history', lazy: page(() => import('./HistoryPage'), 'HistoryPage') },
+    { path: 'measure/photos', lazy: page(() => import('./photos/PhotosPage'), 'PhotosPage') },
+    { path: 'measure/photos/:photoId', lazy: page(() => import('./photos/PhotoPage'), 'PhotoPage') },
+  ],
+  tab: { path: 'measure', label: 'Measure', place: 2 },
+  documents: [photoDocument],
+};

@@ -1,0 +1,13 @@
+import { page, type Room } from '../shared/rooms';
+import { RoundPage } from './RoundPage';
+import { stopsDocument } from './stopsDocument';
+
+/** The round: today at a glance, and how the training of all dogs stands. */
+export const room: Room = {
+  pages: [
+    { index: true, Component: RoundPage },
+    { path: 'training', lazy: page(() => import('./TrainingPage'), 'TrainingPage') },
+  ],
+  links: [{ to: '/', label: 'Round', place: 1 }],
+  documents: [stopsDocument],
+};
