@@ -1,6 +1,7 @@
 import js from '@eslint/js';
 import importX from 'eslint-plugin-import-x';
 import a11y from 'eslint-plugin-jsx-a11y-x';
+import lingui from 'eslint-plugin-lingui';
 import hooks from 'eslint-plugin-react-hooks';
 import { readdirSync } from 'node:fs';
 import tseslint from 'typescript-eslint';
@@ -32,7 +33,7 @@ export default tseslint.config(
   {
     files: ['**/*.ts', '**/*.tsx'],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
-    plugins: { 'import-x': importX },
+    plugins: { 'import-x': importX, lingui },
     settings: {
       'import-x/extensions': ['.ts', '.tsx'],
       'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
@@ -56,6 +57,35 @@ export default tseslint.config(
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
       '@typescript-eslint/await-thenable': 'error',
       '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      // What is read comes through the table of words: a capital and small letters, or words with room between them, are a sentence.
+      'lingui/no-unlocalized-strings': [
+        'error',
+        {
+          useTsTypes: true,
+          ignore: ['repeat\\(|^(?![A-Z][a-z]+$)(?!.*[A-Za-z]{2,}[,.:;?]? +[A-Za-z]{2,})'],
+          ignoreNames: [
+            {
+              regex: {
+                pattern:
+                  '^(grid|transition|boxShadow|css|path|d|viewBox|font|animation|base|sm|md|lg|to|overflow|margin|padding|min|max|w|h|name|alignItems|textDecoration)',
+              },
+            },
+          ],
+          ignoreFunctions: [
+            'page',
+            'api.*',
+            'fetch',
+            'Error',
+            '*.querySelector',
+            '*.startsWith',
+            '*.matchMedia',
+            '*.includes',
+            'chakra',
+            'useToken',
+            'keys.*',
+          ],
+        },
+      ],
       // Focus follows what a person asked to open; nothing takes it by itself when a page comes up.
       'jsx-a11y-x/no-autofocus': 'off',
     },
@@ -70,4 +100,5 @@ export default tseslint.config(
     ],
     rules: { 'no-restricted-globals': 'off', 'no-restricted-properties': 'off' },
   },
+  { files: ['**/*.test.ts'], rules: { 'lingui/no-unlocalized-strings': 'off' } },
 );

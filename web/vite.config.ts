@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
+import { words } from './words.plugin';
 
 /** What the first page loads in steps (see main.ts) is fetched at once. */
 const firstPage = (...steps: string[]): Plugin => ({
@@ -18,6 +19,7 @@ const firstPage = (...steps: string[]): Plugin => ({
 export default defineConfig({
   // Compressed once as small as it goes, beside the files themselves (see the server's Precompressed).
   plugins: [
+    words(),
     react(),
     firstPage('theme', 'start'),
     compression({ algorithms: ['brotliCompress'], include: /\.(js|css|svg)$/, threshold: 1024 }),
@@ -38,11 +40,11 @@ export default defineConfig({
             },
             {
               name: 'base',
-              test: /node_modules.(react|react-dom|scheduler|react-router|react-hotkeys-hook|openapi-fetch|@tanstack)[\\/]/,
+              test: /node_modules.(react|react-dom|scheduler|react-router|react-hotkeys-hook|openapi-fetch|@tanstack|@lingui|@messageformat)[\\/]|src.shared.(language|saving.device)/,
             },
             {
               name: 'shared',
-              test: /src.(shared|app|round)[\\/](?!Toasts|Slide|Why|Amount|NumbersPage|TrainingPage|AboutPage|form[\\/]|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd)|main|theme|start)/,
+              test: /src.(shared|app|round)[\\/](?!language|saving.device|Toasts|Slide|Why|Amount|NumbersPage|TrainingPage|AboutPage|form[\\/]|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd)|main|theme|start)/,
             },
           ],
         },

@@ -1,4 +1,5 @@
 import { Box, Button, Heading, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { Link as RouterLink, useRouteError } from 'react-router';
 
 /** What a person sees when an address leads nowhere or a page breaks. */
@@ -8,22 +9,18 @@ export function Failure() {
   return (
     <Box as="main" maxW="40rem" mx="auto" p="8">
       <Heading as="h1" size="3xl" mb="3">
-        {error ? 'That went wrong' : 'Nothing lives here'}
+        {error ? t`That went wrong` : t`Nothing lives here`}
       </Heading>
       <Text mb="4">
         {outOfDate
-          ? 'This page is older than Jaunty Badge is by now. Load it again: what you typed is kept.'
+          ? t`This page is older than Jaunty Badge is by now. Load it again: what you typed is kept.`
           : error instanceof Error
             ? error.message
-            : 'The address leads nowhere. Everything you saved is still there.'}
+            : t`The address leads nowhere. Everything you saved is still there.`}
       </Text>
-      {outOfDate && (
-        <Button mb="4" me="4" onClick={() => window.location.reload()}>
-          Load it again
-        </Button>
-      )}
+      {outOfDate && <Button mb="4" me="4" onClick={() => window.location.reload()}>{t`Load it again`}</Button>}
       <Link asChild textDecoration="underline">
-        <RouterLink to="/">Back to the round</RouterLink>
+        <RouterLink to="/">{t`Back to the round`}</RouterLink>
       </Link>
     </Box>
   );

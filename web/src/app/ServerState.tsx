@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { Link as RouterLink, useLocation } from 'react-router';
@@ -28,7 +30,7 @@ export function ServerState() {
   const updated = newest.data !== undefined && newest.data !== '' && mine() !== '' && newest.data !== mine();
   const astray = sessionsAstray().filter((id) => !pathname.endsWith(id));
   if (reachable && stuck.length === 0 && !updated && astray.length === 0) return null;
-  const session = sessionWaits && !reachable ? ['a training session'] : [];
+  const session = sessionWaits && !reachable ? [t`a training session`] : [];
   const refused = stuck.filter((u) => u.trouble?.kind === 'refused');
   const waiting = stuck.filter((u) => u.trouble?.kind !== 'refused');
   const names = [...new Set([...waiting.map((u) => u.what), ...session])].join(', ');
@@ -37,39 +39,49 @@ export function ServerState() {
     <Box role="status" bg="bg.muted" borderBottomWidth="1px" borderColor="border" px={{ base: 4, md: 8 }} py="2">
       {!reachable && (
         <Text>
-          <b>△ The server cannot be reached just now.</b> What you enter is kept on this device and sent as soon as it
-          is back.
+          <Trans>
+            <b>△ The server cannot be reached just now.</b> What you enter is kept on this device and sent as soon as it
+            is back.
+          </Trans>
         </Text>
       )}
       {names !== '' && (
         <Text>
-          <b>Not saved yet:</b> {names}. {reachable && why ? `${why} Kept on this device and tried again.` : ''}
+          <b>{t`Not saved yet:`}</b> {names}. {reachable && why ? t`${why} Kept on this device and tried again.` : ''}
         </Text>
       )}
       {refused.map((u) => (
         <Flex key={u.what} gap="3" align="center" wrap="wrap">
           <Text>
-            <b>Not saved yet:</b> {u.what}. {u.trouble?.says} Mend it where you typed it, or
+            <Trans>
+              <b>Not saved yet:</b> {u.what}. {u.trouble?.says} Mend it where you typed it, or
+            </Trans>
           </Text>
-          <Button size="xs" variant="outline" borderColor="border.strong" onClick={u.throwAway}>
-            Throw it away
-          </Button>
+          <Button
+            size="xs"
+            variant="outline"
+            borderColor="border.strong"
+            onClick={u.throwAway}
+          >{t`Throw it away`}</Button>
         </Flex>
       ))}
       {astray.map((id) => (
         <Text key={id}>
-          <b>△ Something of a training session was not counted.</b>{' '}
+          <b>{t`△ Something of a training session was not counted.`}</b>{' '}
           <Link asChild textDecoration="underline" color="fg">
-            <RouterLink to={`/sessions/${id}`}>Say where it belongs</RouterLink>
+            <RouterLink to={`/sessions/${id}`}>{t`Say where it belongs`}</RouterLink>
           </Link>
         </Text>
       ))}
       {updated && (
         <Flex gap="3" align="center" wrap="wrap">
-          <Text>Jaunty Badge was updated. What you typed is kept.</Text>
-          <Button size="xs" variant="outline" borderColor="border.strong" onClick={() => window.location.reload()}>
-            Load the new one
-          </Button>
+          <Text>{t`Jaunty Badge was updated. What you typed is kept.`}</Text>
+          <Button
+            size="xs"
+            variant="outline"
+            borderColor="border.strong"
+            onClick={() => window.location.reload()}
+          >{t`Load the new one`}</Button>
         </Flex>
       )}
     </Box>

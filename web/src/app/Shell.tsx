@@ -1,4 +1,5 @@
 import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useMatch } from 'react-router';
 import { links } from '../shared/rooms';
@@ -23,7 +24,7 @@ export function Shell() {
   const { locale, currency } = usePracticeWriting();
   return (
     <Flex direction="column" minH="100dvh">
-      <SkipLink href="#page">Skip to the page</SkipLink>
+      <SkipLink href="#page">{t`Skip to the page`}</SkipLink>
       <Flex
         as="header"
         align="center"
@@ -37,15 +38,13 @@ export function Shell() {
       >
         <NavLink to="/" end>
           <Flex align="center" gap="2" fontFamily="heading" fontWeight="750" fontSize={{ base: 'md', md: 'xl' }}>
-            <img src="/badge.svg" alt="Jaunty Badge, home" width={30} height={30} />
-            <Box as="span" display="inline">
-              Jaunty Badge
-            </Box>
+            <img src="/badge.svg" alt={t`Jaunty Badge, home`} width={30} height={30} />
+            <Box as="span" display="inline">{t`Jaunty Badge`}</Box>
           </Flex>
         </NavLink>
         <Flex
           as="nav"
-          aria-label="Main"
+          aria-label={t`Main`}
           gap={{ base: 3, md: 5 }}
           display={{ base: onPad ? 'none' : 'flex', md: 'flex' }}
           order={{ base: 1, md: 0 }}
@@ -76,7 +75,7 @@ export function Shell() {
         _print={{ display: 'none' }}
       >
         <Link asChild fontSize="sm" color="fg.muted" py="1">
-          <NavLink to="/about">About</NavLink>
+          <NavLink to="/about">{t`About`}</NavLink>
         </Link>
       </Box>
       <ScrollRestoration />
@@ -106,13 +105,13 @@ function UnitChoice() {
   return (
     <NativeSelect.Root size="sm" width="5.4rem" flexShrink="0">
       <NativeSelect.Field
-        aria-label="Show lengths in"
+        aria-label={t`Show lengths in`}
         value={unit}
         onChange={(e) => setUnit(e.currentTarget.value as Unit)}
       >
         <option value="mm">mm</option>
         <option value="cm">cm</option>
-        <option value="in">inch</option>
+        <option value="in">{t`inch`}</option>
       </NativeSelect.Field>
       <NativeSelect.Indicator />
     </NativeSelect.Root>
@@ -127,7 +126,7 @@ function SchemeButton() {
       size="sm"
       variant="ghost"
       px="2"
-      aria-label={`Use the ${other} scheme`}
+      aria-label={t`Use the ${other} scheme`}
       onClick={() => {
         keepScheme(other);
         setScheme(other);

@@ -1,7 +1,8 @@
+// First of all: whatever is loaded after it may have words of its own.
+import '../shared/language';
+
 /** Lets the browser paint and answer between one piece of work and the next. */
 const pause = () => new Promise((done) => setTimeout(done));
-
-export {};
 
 // The theme, the program and the first page, each in a task of its own: together they would hold a phone up for a second.
 const { system } = await import('./theme');

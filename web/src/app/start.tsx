@@ -1,6 +1,8 @@
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bricolage-grotesque';
 import { ChakraProvider, type SystemContext } from '@chakra-ui/react';
+import { i18n } from '@lingui/core';
+import { I18nProvider } from '@lingui/react';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
@@ -23,11 +25,13 @@ export function start(system: SystemContext) {
   startTransition(() =>
     createRoot(root).render(
       <StrictMode>
-        <ChakraProvider value={system}>
-          <QueryClientProvider client={queries}>
-            <RouterProvider router={router} />
-          </QueryClientProvider>
-        </ChakraProvider>
+        <I18nProvider i18n={i18n}>
+          <ChakraProvider value={system}>
+            <QueryClientProvider client={queries}>
+              <RouterProvider router={router} />
+            </QueryClientProvider>
+          </ChakraProvider>
+        </I18nProvider>
       </StrictMode>,
     ),
   );

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { StepSketch } from './StepSketch';
@@ -23,45 +24,43 @@ export function BeforeSession({
   if (bad) {
     return (
       <Box mt="4" role="status">
-        <Heading as="h2" size="2xl">
-          A day off, then
-        </Heading>
+        <Heading as="h2" size="2xl">{t`A day off, then`}</Heading>
         <Text fontSize="lg" mt="2">
           {ways.data?.badDay}
         </Text>
         <Flex gap="3" mt="5" wrap="wrap">
-          <Button size="lg" h="14" colorPalette="marigold" loading={busy} onClick={onNotToday}>
-            No session today
-          </Button>
-          <Button size="lg" h="14" variant="ghost" onClick={() => setBad(false)}>
-            It is well after all
-          </Button>
+          <Button
+            size="lg"
+            h="14"
+            colorPalette="marigold"
+            loading={busy}
+            onClick={onNotToday}
+          >{t`No session today`}</Button>
+          <Button size="lg" h="14" variant="ghost" onClick={() => setBad(false)}>{t`It is well after all`}</Button>
         </Flex>
       </Box>
     );
   }
   return (
     <Box mt="3">
-      <Text color="fg.muted">Today</Text>
+      <Text color="fg.muted">{t`Today`}</Text>
       <Heading as="h2" size="2xl" lineHeight="1.15">
         {set.stepName}
-        {set.target < 0 && ', an easier rung'}: {set.targetText}
+        {set.target < 0 && t`, an easier rung`}: {set.targetText}
       </Heading>
       {/* The drawing shows the step's own targets: an easier rung is set up otherwise. */}
       {step.sketch && set.target >= 0 && <StepSketch sketch={step.sketch} />}
       <Box as="dl" mt="3">
-        <Part term="Lay out" says={step.setUp} />
-        <Part term="It counts when" says={step.success} />
-        <Part term="Treats go" says={step.reward} />
+        <Part term={t`Lay out`} says={step.setUp} />
+        <Part term={t`It counts when`} says={step.success} />
+        <Part term={t`Treats go`} says={step.reward} />
         {step.notes.map((note) => (
-          <Part key={note} term="For this dog" says={note} />
+          <Part key={note} term={t`For this dog`} says={note} />
         ))}
-        {step.caution && <Part term="Caution" says={step.caution} />}
+        {step.caution && <Part term={t`Caution`} says={step.caution} />}
       </Box>
-      <Text mt="2">Water near by, the door open: it may leave at any time.</Text>
-      <Heading as="h3" size="lg" mt="5">
-        How is it today?
-      </Heading>
+      <Text mt="2">{t`Water near by, the door open: it may leave at any time.`}</Text>
+      <Heading as="h3" size="lg" mt="5">{t`How is it today?`}</Heading>
       <Flex gap="3" mt="2">
         <Button
           flex="1"
@@ -72,12 +71,8 @@ export function BeforeSession({
           borderWidth="2px"
           borderColor="border.strong"
           onClick={() => setBad(true)}
-        >
-          Not well, or tense
-        </Button>
-        <Button flex="1.4" h="20" fontSize="2xl" onClick={onBegin}>
-          Well: begin
-        </Button>
+        >{t`Not well, or tense`}</Button>
+        <Button flex="1.4" h="20" fontSize="2xl" onClick={onBegin}>{t`Well: begin`}</Button>
       </Flex>
     </Box>
   );

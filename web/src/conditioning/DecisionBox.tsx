@@ -1,16 +1,17 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { NoteForm } from '../shared/form/NoteForm';
 
 const titles: Record<Schemas['DecisionKind'], string> = {
-  endNow: 'End now',
-  back: 'A step easier',
-  same: 'The same again',
-  raise: 'On to the next target',
-  passed: 'Step passed',
-  goOn: 'Not clear yet',
+  endNow: t`End now`,
+  back: t`A step easier`,
+  same: t`The same again`,
+  raise: t`On to the next target`,
+  passed: t`Step passed`,
+  goOn: t`Not clear yet`,
 };
 
 type Overrule = (set: number, target: number, note: string) => Promise<unknown>;
@@ -42,11 +43,11 @@ export function DecisionBox({
         >
           {titles[set.decision]}
         </Text>
-        {ended && set.decision !== 'endNow' && <Text>Enough for this session.</Text>}
+        {ended && set.decision !== 'endNow' && <Text>{t`Enough for this session.`}</Text>}
       </Flex>
-      {set.overruled && <Text fontWeight="700">Overruled. {set.overruled}</Text>}
+      {set.overruled && <Text fontWeight="700">{t`Overruled. ${set.overruled}`}</Text>}
       <Text>{set.reason}</Text>
-      {set.ifStuck && <Text>If stuck: {set.ifStuck}</Text>}
+      {set.ifStuck && <Text>{t`If stuck: ${set.ifStuck}`}</Text>}
       <Text fontSize="sm" color="fg.muted">
         {set.basis}
       </Text>
@@ -69,17 +70,15 @@ function Overruling({
   const [at, setAt] = useState(`${target}`);
   return (
     <chakra.details mt="1" fontSize="sm">
-      <summary>Overrule it</summary>
+      <summary>{t`Overrule it`}</summary>
       <Box as="label" display="block" mt="2">
-        <Text as="span" fontWeight="700">
-          {overrule.stepName}: go on at
-        </Text>
+        <Text as="span" fontWeight="700">{t`${overrule.stepName}: go on at`}</Text>
         <Choice
           size="sm"
           value={at}
           options={overrule.rungs.map((r): [string, string] => [
             `${r.target}`,
-            r.target < 0 ? `easier: ${r.text}` : r.text,
+            r.target < 0 ? t`easier: ${r.text}` : r.text,
           ])}
           onChange={setAt}
         />
@@ -87,8 +86,8 @@ function Overruling({
       <NoteForm
         size="sm"
         field="note"
-        label="Why? It stays on the record"
-        does="Go on there"
+        label={t`Why? It stays on the record`}
+        does={t`Go on there`}
         onSend={(note) => onOverrule(overrule.set, Number(at), note)}
       />
     </chakra.details>

@@ -1,4 +1,5 @@
 import { useToken } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import {
   Area,
   CartesianGrid,
@@ -26,11 +27,11 @@ export function FanChart({ forecast }: { forecast: NonNullable<Outlook['forecast
         <YAxis width={30} domain={[0, forecast.wanted]} allowDecimals={false} {...axis} />
         <Tooltip
           labelFormatter={(day) => dateText(String(day), 'weekday')}
-          formatter={(value, name) => [Array.isArray(value) ? value.join(' to ') : value, name]}
+          formatter={(value, name) => [Array.isArray(value) ? value.join(t` to `) : value, name]}
           contentStyle={{ color: '#1d2b27', borderRadius: 4 }}
         />
         <Area
-          name="Steps passed, eight in ten"
+          name={t`Steps passed, eight in ten`}
           dataKey="around"
           fill={accent}
           fillOpacity={0.3}
@@ -38,7 +39,7 @@ export function FanChart({ forecast }: { forecast: NonNullable<Outlook['forecast
           isAnimationActive={false}
         />
         <Line
-          name="Half of them"
+          name={t`Half of them`}
           dataKey="middle"
           stroke={ink}
           strokeWidth={2.5}

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, words } from '../shared/api';
@@ -25,10 +26,8 @@ export function FindBeginning({ dogId }: { dogId: string }) {
   if (at === null) {
     return (
       <Flex gap="4" align="baseline" wrap="wrap" borderLeftWidth="5px" borderColor="accent" ps="4" py="1" mb="4">
-        <Text flex="1 1 16rem">It may know more than nothing. One easy go of each stage tells where to begin.</Text>
-        <Button variant="outline" borderColor="border.strong" onClick={() => setAt(0)}>
-          Find where to begin
-        </Button>
+        <Text flex="1 1 16rem">{t`It may know more than nothing. One easy go of each stage tells where to begin.`}</Text>
+        <Button variant="outline" borderColor="border.strong" onClick={() => setAt(0)}>{t`Find where to begin`}</Button>
       </Flex>
     );
   }
@@ -36,15 +35,21 @@ export function FindBeginning({ dogId }: { dogId: string }) {
   if (!tries.data || !step) return <Waiting query={tries} />;
   const well = () => (at + 1 === tries.data.length ? begin.mutate(at + 1) : setAt(at + 1));
   return (
-    <Box as="section" aria-label="Find where to begin" borderLeftWidth="5px" borderColor="accent" ps="4" py="1" mb="6">
-      <Text color="fg.muted">
-        Try {at + 1} of {tries.data.length}, once
-      </Text>
+    <Box
+      as="section"
+      aria-label={t`Find where to begin`}
+      borderLeftWidth="5px"
+      borderColor="accent"
+      ps="4"
+      py="1"
+      mb="6"
+    >
+      <Text color="fg.muted">{t`Try ${at + 1} of ${tries.data.length}, once`}</Text>
       <Heading as="h2" size="2xl" lineHeight="1.15">
         {step.name}: {step.targets[0]}
       </Heading>
       <Text mt="1">{step.setUp}</Text>
-      <Text>It counts when: {step.success}</Text>
+      <Text>{t`It counts when: ${step.success}`}</Text>
       {step.caution && <Text fontWeight="700">{step.caution}</Text>}
       <Flex gap="3" mt="3" wrap="wrap">
         <Button
@@ -55,19 +60,15 @@ export function FindBeginning({ dogId }: { dogId: string }) {
           borderColor="border.strong"
           loading={begin.isPending}
           onClick={() => begin.mutate(at)}
-        >
-          It hesitated, or looked unsure
-        </Button>
-        <Button size="lg" h="14" loading={begin.isPending} onClick={well}>
-          Did it, at ease
-        </Button>
-        <Button size="lg" h="14" variant="ghost" onClick={() => setAt(null)}>
-          Leave it
-        </Button>
+        >{t`It hesitated, or looked unsure`}</Button>
+        <Button size="lg" h="14" loading={begin.isPending} onClick={well}>{t`Did it, at ease`}</Button>
+        <Button size="lg" h="14" variant="ghost" onClick={() => setAt(null)}>{t`Leave it`}</Button>
       </Flex>
-      <Text mt="2" fontSize="sm" color="fg.muted">
-        Stop at the first hesitation. What is skipped is written down as tried, not trained.
-      </Text>
+      <Text
+        mt="2"
+        fontSize="sm"
+        color="fg.muted"
+      >{t`Stop at the first hesitation. What is skipped is written down as tried, not trained.`}</Text>
     </Box>
   );
 }

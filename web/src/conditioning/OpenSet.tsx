@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Link, Text } from '@chakra-ui/react';
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -77,7 +79,7 @@ export function OpenSet({
             <Box>
               <Text fontWeight="700" lineHeight="1.2">
                 {set.stepName}
-                {set.target < 0 && ', an easier rung'}
+                {set.target < 0 && t`, an easier rung`}
               </Text>
               <Text
                 fontFamily="heading"
@@ -89,17 +91,14 @@ export function OpenSet({
               </Text>
             </Box>
             <Text fontFamily="heading" fontSize="3xl" fontWeight="700" lineHeight="1" whiteSpace="nowrap">
-              {goes.length}{' '}
-              <Text as="span" fontSize="lg" color="fg.muted">
-                of {session.goesInSet}
-              </Text>
+              {goes.length} <Text as="span" fontSize="lg" color="fg.muted">{t`of ${session.goesInSet}`}</Text>
             </Text>
           </Flex>
           <Text mt="2">{step.success}</Text>
           <Box as="details" fontSize="sm" mt="1">
-            <summary>Set-up, reward and cautions</summary>
+            <summary>{t`Set-up, reward and cautions`}</summary>
             <Text>{step.setUp}</Text>
-            <Text>Reward: {step.reward}</Text>
+            <Text>{t`Reward: ${step.reward}`}</Text>
             {step.notes.map((note) => (
               <Text key={note}>{note}</Text>
             ))}
@@ -110,11 +109,13 @@ export function OpenSet({
             {over
               ? ''
               : pending > 0 && !reachable
-                ? 'What would settle it is told when the server is back.'
+                ? t`What would settle it is told when the server is back.`
                 : session.settles}
           </Text>
           <Text fontSize="sm" color="fg.muted">
-            <Treats session={session} goes={goes} /> It may leave at any time; water near by.
+            <Trans>
+              <Treats session={session} goes={goes} /> It may leave at any time; water near by.
+            </Trans>
           </Text>
         </Box>
         <Box
@@ -159,13 +160,22 @@ export function OpenSet({
               </Flex>
               <Flex gap={{ base: 1, md: 3 }} mt="3">
                 <Button flex="1" h="12" px="2" variant="ghost" disabled={!last || busy} onClick={takeBack}>
-                  Take back <Key>u</Key>
+                  <Trans>
+                    Take back <Key>u</Key>
+                  </Trans>
                 </Button>
-                <Button flex="1" h="12" px="2" variant="ghost" disabled={busy} onClick={pad.end}>
-                  End session
-                </Button>
+                <Button
+                  flex="1"
+                  h="12"
+                  px="2"
+                  variant="ghost"
+                  disabled={busy}
+                  onClick={pad.end}
+                >{t`End session`}</Button>
                 <Button flex="1.4" h="12" colorPalette="marigold" disabled={!happened} loading={busy} onClick={finish}>
-                  Finish the set <Key>f</Key>
+                  <Trans>
+                    Finish the set <Key>f</Key>
+                  </Trans>
                 </Button>
               </Flex>
             </>
@@ -174,7 +184,7 @@ export function OpenSet({
       </Flex>
       <Aids aids={aids} onChange={setAids} />
       <Link asChild fontSize="sm" color="fg.muted">
-        <RouterLink to={`/dogs/${session.dogId}/plan`}>The whole plan</RouterLink>
+        <RouterLink to={`/dogs/${session.dogId}/plan`}>{t`The whole plan`}</RouterLink>
       </Link>
     </Box>
   );
@@ -206,8 +216,9 @@ function Treats({ session, goes }: { session: Session; goes: { success: boolean 
   const left = useTreatsLeft(session.dogId, given);
   return (
     <>
-      {given === 0 ? '' : given === 1 ? 'One treat so far.' : `${given} treats so far.`}
-      {left !== null && (left === 0 ? <b> No treats left today: take them from its meal.</b> : ` ${left} left today.`)}
+      {given === 0 ? '' : plural(given, { one: 'One treat so far.', other: '# treats so far.' })}
+      {left !== null &&
+        (left === 0 ? <b>{t` No treats left today: take them from its meal.`}</b> : t` ${left} left today.`)}
     </>
   );
 }
@@ -221,15 +232,15 @@ function Aids({ aids, onChange }: { aids: PadAids; onChange: (change: Partial<Pa
   ];
   return (
     <Box as="details" mt="3" fontSize="sm">
-      <summary>Sound, buzzing and thumb</summary>
+      <summary>{t`Sound, buzzing and thumb`}</summary>
       <Box py="2">
         <Several
-          legend="This device"
+          legend={t`This device`}
           values={on}
           options={[
-            ['click', 'Clicks for a good go: the marker'],
-            ['ticks', 'Three quiet ticks before a hold is reached'],
-            ['vibrate', 'Buzzes at a tap'],
+            ['click', t`Clicks for a good go: the marker`],
+            ['ticks', t`Three quiet ticks before a hold is reached`],
+            ['vibrate', t`Buzzes at a tap`],
           ]}
           onChange={(next) =>
             onChange({
@@ -246,7 +257,7 @@ function Aids({ aids, onChange }: { aids: PadAids; onChange: (change: Partial<Pa
           borderColor="border.strong"
           onClick={() => onChange({ thumb: aids.thumb === 'left' ? 'right' : 'left' })}
         >
-          {aids.thumb === 'left' ? 'For the right thumb' : 'For the left thumb'}
+          {aids.thumb === 'left' ? t`For the right thumb` : t`For the left thumb`}
         </Button>
       </Box>
     </Box>
@@ -255,7 +266,7 @@ function Aids({ aids, onChange }: { aids: PadAids; onChange: (change: Partial<Pa
 
 function Goes({ goes, of }: { goes: { id: string; success: boolean }[]; of: number }) {
   return (
-    <Flex as="ol" aria-label="Goes so far" gap="1.5" my="3">
+    <Flex as="ol" aria-label={t`Goes so far`} gap="1.5" my="3">
       {Array.from({ length: of }, (_, i) => {
         const go = goes[i];
         return (
@@ -273,7 +284,7 @@ function Goes({ goes, of }: { goes: { id: string; success: boolean }[]; of: numb
             borderColor={go?.success ? 'fg' : 'border.strong'}
             bg={go?.success ? 'fg' : 'transparent'}
             color={go?.success ? 'bg' : 'fg'}
-            aria-label={go ? (go.success ? 'good' : 'missed') : 'to come'}
+            aria-label={go ? (go.success ? t`good` : t`missed`) : t`to come`}
           >
             {go ? (go.success ? '✓' : '–') : ''}
           </Flex>
@@ -318,12 +329,14 @@ function HoldTimer({ hold, seconds, ticks }: { hold: ReturnType<typeof useHold>;
               {(hold.heldMs / 1000).toFixed(1)} s
             </Text>
             <Text fontSize="sm" fontFamily="body" fontWeight="400">
-              {reached ? `${seconds} s reached: mark it` : `of ${seconds} s · tap to drop this hold`}
+              {reached ? t`${seconds} s reached: mark it` : t`of ${seconds} s · tap to drop this hold`}
             </Text>
           </Flex>
         ) : (
           <Text fontSize="2xl">
-            This go {seconds} s: start the hold <Key>h</Key>
+            <Trans>
+              This go {seconds} s: start the hold <Key>h</Key>
+            </Trans>
           </Text>
         )}
       </Box>

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
+import { plural, t } from '@lingui/core/macro';
 import { Suspense, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
@@ -28,7 +29,7 @@ export function OutlookLine({ dogId, steps }: { dogId: string; steps: Schemas['P
   const { forecast, week } = outlook.data;
   if (!forecast) return null;
   return (
-    <Box as="section" aria-label="Outlook" borderBottomWidth="1px" borderColor="border" {...room}>
+    <Box as="section" aria-label={t`Outlook`} borderBottomWidth="1px" borderColor="border" {...room}>
       <Flex gap={{ base: 2, md: 6 }} align="center" wrap="wrap">
         <Headline forecast={forecast} />
         <Box flex="1 1 18rem">
@@ -43,7 +44,7 @@ export function OutlookLine({ dogId, steps }: { dogId: string; steps: Schemas['P
               textDecoration="underline"
               onClick={() => setEditing(!editing)}
             >
-              {editing ? 'Leave them' : 'Change days or date'}
+              {editing ? t`Leave them` : t`Change days or date`}
             </Button>
           </Text>
         </Box>
@@ -59,32 +60,26 @@ export function OutlookDetail({ dogId }: { dogId: string }) {
   const forecast = outlook.data?.forecast;
   if (!outlook.data || !forecast) return null;
   return (
-    <Box as="section" aria-label="How it will go on">
+    <Box as="section" aria-label={t`How it will go on`}>
       {forecast.waysOut.length > 0 && <WaysOut forecast={forecast} />}
       <Flex align="baseline" gap="4" wrap="wrap" mb="1">
-        <Heading as="h3" size="md">
-          How it will go on
-        </Heading>
+        <Heading as="h3" size="md">{t`How it will go on`}</Heading>
         <Link asChild textDecoration="underline">
-          <RouterLink to={`/dogs/${dogId}/plan/progress`}>How it has gone so far</RouterLink>
+          <RouterLink to={`/dogs/${dogId}/plan/progress`}>{t`How it has gone so far`}</RouterLink>
         </Link>
       </Flex>
       <Suspense fallback={<Box h="190px" />}>
         <FanChart forecast={forecast} />
       </Suspense>
-      <Text fontSize="sm" color="fg.muted">
-        Steps passed, of {forecast.wanted} to “{forecast.readyAt}”: the line is half of the dogs that did what this one
-        did, the band eight in ten. From virtual dogs led through its own record; a real dog may surprise.
-      </Text>
+      <Text
+        fontSize="sm"
+        color="fg.muted"
+      >{t`Steps passed, of ${forecast.wanted} to “${forecast.readyAt}”: the line is half of the dogs that did what this one did, the band eight in ten. From virtual dogs led through its own record; a real dog may surprise.`}</Text>
       {forecast.holdsUp.length > 0 && (
-        <Text mt="2">
-          Takes the most from here:{' '}
-          {forecast.holdsUp
-            .slice(0, 3)
-            .map((h) => `${h.step.toLowerCase()} (${sessionsText(h.sessions)})`)
-            .join(', ')}
-          .
-        </Text>
+        <Text mt="2">{t`Takes the most from here: ${forecast.holdsUp
+          .slice(0, 3)
+          .map((h) => `${h.step.toLowerCase()} (${sessionsText(h.sessions)})`)
+          .join(', ')}.`}</Text>
       )}
       <Days calendar={outlook.data.calendar} dogId={dogId} />
     </Box>
@@ -98,23 +93,24 @@ function Headline({ forecast }: { forecast: NonNullable<Outlook['forecast']> }) 
       <Heading as="h2" fontSize="5xl" lineHeight="1" color={low ? 'stop' : 'fg'}>
         {chanceText(chanceBy)}
       </Heading>
-      <Text fontWeight="700" fontSize="lg">
-        {low ? '⬣ It may well not be ready' : 'Likely ready'} by {dayText(by)}
-      </Text>
+      <Text
+        fontWeight="700"
+        fontSize="lg"
+      >{t`${low ? t`⬣ It may well not be ready` : t`Likely ready`} by ${dayText(by)}`}</Text>
     </Flex>
   ) : (
     <Flex align="baseline" gap="3" wrap="wrap">
       <Heading as="h2" fontSize="4xl" lineHeight="1.05">
-        {p50 ? dayText(p50) : 'Not within a year'}
+        {p50 ? dayText(p50) : t`Not within a year`}
       </Heading>
-      <Text>{p50 ? 'half of the dogs like it are ready by then' : 'for half of the dogs like it'}</Text>
+      <Text>{p50 ? t`half of the dogs like it are ready by then` : t`for half of the dogs like it`}</Text>
     </Flex>
   );
 }
 
 const sessionsText = (sessions: number) => {
   const about = Math.max(1, Math.round(sessions));
-  return about === 1 ? 'a session' : `about ${about} sessions`;
+  return plural(about, { one: 'a session', other: 'about # sessions' });
 };
 
 /** The day, with its year where that is another than this one. */
@@ -122,19 +118,17 @@ const dayText = (day: string) => dateText(day, day.startsWith(`${new Date().getF
 
 const spread = ({ p10, p50, p90, chanceBy }: NonNullable<Outlook['forecast']>) =>
   p10 === null
-    ? 'Not one in ten dogs like it is ready within a year.'
+    ? t`Not one in ten dogs like it is ready within a year.`
     : [
-        `One in ten by ${dayText(p10)}`,
-        ...(p50 !== null && chanceBy !== null ? [`half by ${dayText(p50)}`] : []),
-        p90 === null ? 'the slowest not within a year' : `nine in ten by ${dayText(p90)}`,
+        t`One in ten by ${dayText(p10)}`,
+        ...(p50 !== null && chanceBy !== null ? [t`half by ${dayText(p50)}`] : []),
+        p90 === null ? t`the slowest not within a year` : t`nine in ten by ${dayText(p90)}`,
       ].join(', ') + '.';
 
 function WaysOut({ forecast }: { forecast: NonNullable<Outlook['forecast']> }) {
   return (
-    <Box as="section" aria-label="Ways out" mb="3">
-      <Heading as="h3" size="md">
-        What could be done
-      </Heading>
+    <Box as="section" aria-label={t`Ways out`} mb="3">
+      <Heading as="h3" size="md">{t`What could be done`}</Heading>
       <ul>
         {forecast.waysOut.map((way) => (
           <Flex as="li" key={way.what} gap="4" py="1" borderTopWidth="1px" borderColor="border" align="baseline">
@@ -155,14 +149,14 @@ function Days({ calendar, dogId }: { calendar: Outlook['calendar']; dogId: strin
   const [all, setAll] = useState(false);
   if (calendar.length === 0) return null;
   return (
-    <Box as="section" aria-label="Calendar" mt="4">
+    <Box as="section" aria-label={t`Calendar`} mt="4">
       <Flex align="baseline" gap="4" wrap="wrap">
-        <Heading as="h3" size="md">
-          The days ahead
-        </Heading>
-        <Link href={`/api/dogs/${dogId}/plan/calendar.ics`} download textDecoration="underline">
-          For your own calendar (iCalendar)
-        </Link>
+        <Heading as="h3" size="md">{t`The days ahead`}</Heading>
+        <Link
+          href={`/api/dogs/${dogId}/plan/calendar.ics`}
+          download
+          textDecoration="underline"
+        >{t`For your own calendar (iCalendar)`}</Link>
       </Flex>
       <Grid as="ol" templateColumns={{ base: '1fr', md: 'repeat(auto-fill, minmax(15rem, 1fr))' }} columnGap="6" mt="1">
         {calendar.slice(0, all ? undefined : FEW).map((entry) => (
@@ -180,14 +174,14 @@ function Days({ calendar, dogId }: { calendar: Outlook['calendar']; dogId: strin
             <Text>
               {entryWords[entry.kind]}
               {entry.kind === 'session' ? entry.step : ''}
-              {entry.number > 1 ? ', once more' : ''}
+              {entry.number > 1 ? t`, once more` : ''}
             </Text>
           </Flex>
         ))}
       </Grid>
       {calendar.length > FEW && (
         <Button size="sm" variant="ghost" onClick={() => setAll(!all)}>
-          {all ? 'Fewer' : `All ${calendar.length}`}
+          {all ? t`Fewer` : t`All ${calendar.length}`}
         </Button>
       )}
     </Box>
@@ -196,21 +190,21 @@ function Days({ calendar, dogId }: { calendar: Outlook['calendar']; dogId: strin
 
 const entryWords: Record<Schemas['CalendarKind'], string> = {
   session: '',
-  rest: 'Rest: not yet again',
-  tryOn: 'Try the muzzle on',
-  refit: 'Measure again: it grows',
-  wanted: '⚑ The day it is wanted',
+  rest: t`Rest: not yet again`,
+  tryOn: t`Try the muzzle on`,
+  refit: t`Measure again: it grows`,
+  wanted: t`⚑ The day it is wanted`,
 };
 
 const short: Record<Schemas['DayOfWeek'], string> = {
-  monday: 'Mon',
-  tuesday: 'Tue',
-  wednesday: 'Wed',
-  thursday: 'Thu',
-  friday: 'Fri',
-  saturday: 'Sat',
-  sunday: 'Sun',
+  monday: t`Mon`,
+  tuesday: t`Tue`,
+  wednesday: t`Wed`,
+  thursday: t`Thu`,
+  friday: t`Fri`,
+  saturday: t`Sat`,
+  sunday: t`Sun`,
 };
 
 const daysText = (week: Outlook['week']) =>
-  `Trained ${week.sessionsPerDay === 2 ? 'twice' : 'once'} a day on ${(week.days ?? []).map((d) => short[d]).join(', ')}.`;
+  t`Trained ${week.sessionsPerDay === 2 ? t`twice` : t`once`} a day on ${(week.days ?? []).map((d) => short[d]).join(', ')}.`;

@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
@@ -52,7 +54,7 @@ export function PlanPage() {
           <StageList steps={plan.data.steps} shown={shown?.step.id ?? ''} onPick={setPicked} />
           {plan.data.leftOut.length > 0 && (
             <Box as="details" mt="3" fontSize="sm">
-              <summary>{plan.data.leftOut.length} steps this dog does not need</summary>
+              <summary>{t`${plan.data.leftOut.length} steps this dog does not need`}</summary>
               {plan.data.leftOut.map((l) => (
                 <Text key={l.name}>
                   {l.name}: {l.reason}
@@ -68,11 +70,13 @@ export function PlanPage() {
           <Schools plan={plan.data} dogId={card.dog.id} />
           <SetsEnd plan={plan.data} dogId={card.dog.id} />
           <Text>
-            New to this?{' '}
-            <Link asChild textDecoration="underline">
-              <RouterLink to="/practice">Practise on a dog that is only played</RouterLink>
-            </Link>
-            .
+            <Trans>
+              New to this?{' '}
+              <Link asChild textDecoration="underline">
+                <RouterLink to="/practice">Practise on a dog that is only played</RouterLink>
+              </Link>
+              .
+            </Trans>
           </Text>
           <Cautions cautions={card.cautions} />
         </Flex>
@@ -82,24 +86,24 @@ export function PlanPage() {
 }
 
 const passedWords: Record<Schemas['PassedHow'], string> = {
-  trained: '✓ Passed in training on',
-  byHand: '✓ Passed by hand, not trained here, on',
-  tried: '○ Skipped on',
+  trained: t`✓ Passed in training on`,
+  byHand: t`✓ Passed by hand, not trained here, on`,
+  tried: t`○ Skipped on`,
 };
 
 const stateMarks: Record<Schemas['StepState'], { mark: string; says: string }> = {
-  passed: { mark: '✓', says: 'passed' },
-  here: { mark: '▸', says: 'here now' },
-  ahead: { mark: '·', says: 'ahead' },
+  passed: { mark: '✓', says: t`passed` },
+  here: { mark: '▸', says: t`here now` },
+  ahead: { mark: '·', says: t`ahead` },
 };
 
 /** What was only tried is not shown as passed. */
 const markOf = (s: Planned) =>
-  s.passed?.how === 'tried' ? { mark: '○', says: 'tried, not trained' } : stateMarks[s.state];
+  s.passed?.how === 'tried' ? { mark: '○', says: t`tried, not trained` } : stateMarks[s.state];
 
 function StageList({ steps, shown, onPick }: { steps: Planned[]; shown: string; onPick: (id: string) => void }) {
   return (
-    <Box as="ol" aria-label="Steps of the plan">
+    <Box as="ol" aria-label={t`Steps of the plan`}>
       {steps.map((s, i) => (
         <li key={s.step.id}>
           {s.step.stage !== steps[i - 1]?.step.stage && (
@@ -154,8 +158,8 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
         <Why basis={step.basis} about={step.name} />
       </Flex>
       <Text fontSize="lg">{step.purpose}</Text>
-      <Flex as="ol" aria-label="Targets" wrap="wrap" gap="2" mt="4" mb={state === 'here' ? 2 : 4}>
-        {target !== null && target < 0 && targetText && <Target here>{`Easier: ${targetText}`}</Target>}
+      <Flex as="ol" aria-label={t`Targets`} wrap="wrap" gap="2" mt="4" mb={state === 'here' ? 2 : 4}>
+        {target !== null && target < 0 && targetText && <Target here>{t`Easier: ${targetText}`}</Target>}
         {step.targets.map((t, i) => (
           <Fragment key={t}>
             <Target here={i === target && t === targetText}>{t}</Target>
@@ -165,22 +169,22 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
         ))}
       </Flex>
       <Box as="details" fontSize="sm" mb="3">
-        <summary>If that is too much: {step.easier.length} easier rungs</summary>
+        <summary>{t`If that is too much: ${step.easier.length} easier rungs`}</summary>
         <ol>
           {step.easier.map((rung) => (
             <li key={rung}>{rung}</li>
           ))}
         </ol>
       </Box>
-      {isGate && <Text mb="3">The gate of its stage: its last target has to go well on two different days.</Text>}
+      {isGate && <Text mb="3">{t`The gate of its stage: its last target has to go well on two different days.`}</Text>}
       {passed && (
         <Text mb="3">
           {passedWords[passed.how]} {dateText(passed.day, 'short')}
           {passed.note ? `: ${passed.note}` : '.'}
         </Text>
       )}
-      {state === 'here' && plan.lastReason && <Text mb="3">Last time: {plan.lastReason}</Text>}
-      {state === 'here' && plan.gapReason && <Text mb="3">Today: {plan.gapReason}</Text>}
+      {state === 'here' && plan.lastReason && <Text mb="3">{t`Last time: ${plan.lastReason}`}</Text>}
+      {state === 'here' && plan.gapReason && <Text mb="3">{t`Today: ${plan.gapReason}`}</Text>}
       {state === 'here' ? (
         <Button
           size="lg"
@@ -191,25 +195,25 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
           mb="4"
         >
           {plan.openSessionId
-            ? 'Go on with the session'
+            ? t`Go on with the session`
             : resting
-              ? `Not before ${dateText(plan.notBefore ?? '', 'near')}`
-              : 'Start a session'}
+              ? t`Not before ${dateText(plan.notBefore ?? '', 'near')}`
+              : t`Start a session`}
         </Button>
       ) : (
         <MoveHere dogId={dogId} step={step} />
       )}
       {step.sketch && <StepSketch sketch={step.sketch} />}
       <Grid as="dl" templateColumns={{ base: '1fr', sm: '7rem 1fr' }} columnGap="4" rowGap="2">
-        <Part term="Set-up" says={step.setUp} />
-        <Part term="Success" says={step.success} />
-        <Part term="Reward" says={step.reward} />
-        <Part term="If stuck" says={step.ifStuck} />
-        {why && <Part term="In this plan" says={why} />}
+        <Part term={t`Set-up`} says={step.setUp} />
+        <Part term={t`Success`} says={step.success} />
+        <Part term={t`Reward`} says={step.reward} />
+        <Part term={t`If stuck`} says={step.ifStuck} />
+        {why && <Part term={t`In this plan`} says={why} />}
         {step.notes.map((note) => (
-          <Part key={note} term="For this dog" says={note} />
+          <Part key={note} term={t`For this dog`} says={note} />
         ))}
-        {step.caution && <Part term="Caution" says={step.caution} strong />}
+        {step.caution && <Part term={t`Caution`} says={step.caution} strong />}
       </Grid>
     </Box>
   );
@@ -258,25 +262,23 @@ function MoveHere({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) 
       }),
     );
     await take(keys.ofDog(dogId, 'plan'), plan);
-    notify(`The plan stands at “${step.name}” now.`);
+    notify(t`The plan stands at “${step.name}” now.`);
   };
   return (
     <Box as="details" mb="4">
-      <summary>Train from here instead</summary>
-      <Text fontSize="sm" mt="1">
-        What lies before it then counts as passed by hand, not as trained.
-      </Text>
-      <NoteForm label="Why? It stays on the record" field="note" does="Set the plan here" onSend={move} />
+      <summary>{t`Train from here instead`}</summary>
+      <Text fontSize="sm" mt="1">{t`What lies before it then counts as passed by hand, not as trained.`}</Text>
+      <NoteForm label={t`Why? It stays on the record`} field="note" does={t`Set the plan here`} onSend={move} />
     </Box>
   );
 }
 
 const ruleWords: Record<Schemas['GoRule'], { name: string; says: string }> = {
   asSoonAsClear: {
-    name: 'As soon as it is clear',
-    says: 'Five right from the start raise, two missed from the start go back; at the latest ten goes tell.',
+    name: t`As soon as it is clear`,
+    says: t`Five right from the start raise, two missed from the start go back; at the latest ten goes tell.`,
   },
-  steadyTens: { name: 'Steady tens', says: 'Ten goes, eight of them right, on two days for every step.' },
+  steadyTens: { name: t`Steady tens`, says: t`Ten goes, eight of them right, on two days for every step.` },
 };
 
 /** How the dog's sets are decided: two ways, each with its reason. */
@@ -292,17 +294,15 @@ function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
       ),
     );
   return (
-    <Box as="section" aria-label="When a set ends">
-      <Heading as="h3" size="md">
-        A set ends: {ruleWords[plan.rule].name}
-      </Heading>
+    <Box as="section" aria-label={t`When a set ends`}>
+      <Heading as="h3" size="md">{t`A set ends: ${ruleWords[plan.rule].name}`}</Heading>
       <Text>
-        {ruleWords[plan.rule].says} {plan.ruleReason && `Chosen: ${plan.ruleReason}`}
+        {ruleWords[plan.rule].says} {plan.ruleReason && t`Chosen: ${plan.ruleReason}`}
       </Text>
       <Box as="details" mt="1">
-        <summary>{ruleWords[other].name} instead</summary>
-        <Text>{ruleWords[other].says} A session under way goes on as it began.</Text>
-        <NoteForm label="Why this way?" field="reason" does="Decide so from now on" onSend={choose} />
+        <summary>{t`${ruleWords[other].name} instead`}</summary>
+        <Text>{t`${ruleWords[other].says} A session under way goes on as it began.`}</Text>
+        <NoteForm label={t`Why this way?`} field="reason" does={t`Decide so from now on`} onSend={choose} />
       </Box>
     </Box>
   );

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { plural, t } from '@lingui/core/macro';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../shared/api';
@@ -13,24 +14,24 @@ type Move = Schemas['PracticeMove'];
 type Temperament = Schemas['Temperament'];
 
 const steps: [string, string][] = [
-  ['touch-it', 'Touch it'],
-  ['nose-all-in', 'All the way in'],
-  ['hold-short', 'Stay in, a little'],
-  ['close-gently', 'Closed, ten quiet seconds'],
-  ['worn-still', 'Worn, sitting'],
+  ['touch-it', t`Touch it`],
+  ['nose-all-in', t`All the way in`],
+  ['hold-short', t`Stay in, a little`],
+  ['close-gently', t`Closed, ten quiet seconds`],
+  ['worn-still', t`Worn, sitting`],
 ];
 
 const chosenWords: Record<Move, string> = {
   go: '',
-  harder: 'went harder',
-  same: 'the same again',
-  easier: 'went easier',
-  end: 'ended it',
+  harder: t`went harder`,
+  same: t`the same again`,
+  easier: t`went easier`,
+  end: t`ended it`,
 };
 
 /** The pad against a dog that is only played: when to go on, when to go back, when to stop. */
 export function PracticePage() {
-  usePageTitle('Practice');
+  usePageTitle(t`Practice`);
   const [dog, setDog] = useState<{ temperament: Temperament; stepId: string; seed: number }>({
     temperament: 'typical',
     stepId: 'hold-short',
@@ -51,27 +52,20 @@ export function PracticePage() {
   const make = (move: Move) => !played.isPlaceholderData && setMoves([...moves, move]);
   return (
     <Box maxW="44rem" mx="auto">
-      <Heading as="h1" size="3xl">
-        Practice
-      </Heading>
-      <Text>
-        A dog that is only played, and no two alike. Ask for goes, watch what it shows, and say when it goes on: then
-        see what the rule would have done.
-      </Text>
+      <Heading as="h1" size="3xl">{t`Practice`}</Heading>
+      <Text>{t`A dog that is only played, and no two alike. Ask for goes, watch what it shows, and say when it goes on: then see what the rule would have done.`}</Text>
       <Grid templateColumns={{ base: '1fr 1fr', sm: '1fr 1fr auto' }} gap="3" mt="4" alignItems="end">
-        <Labelled label="What dog">
+        <Labelled label={t`What dog`}>
           <Choice
             value={dog.temperament}
             options={entries(temperamentWords)}
             onChange={(temperament) => another({ temperament })}
           />
         </Labelled>
-        <Labelled label="At which step">
+        <Labelled label={t`At which step`}>
           <Choice value={dog.stepId} options={steps} onChange={(stepId) => another({ stepId })} />
         </Labelled>
-        <Button variant="outline" borderColor="border.strong" onClick={() => another({})}>
-          Another dog
-        </Button>
+        <Button variant="outline" borderColor="border.strong" onClick={() => another({})}>{t`Another dog`}</Button>
       </Grid>
       {!state ? (
         <Waiting query={played} />
@@ -105,31 +99,29 @@ function Playing({
       </Text>
       <Box role="status" minH="6rem" mt="4">
         {last === undefined ? (
-          <Text fontSize="xl">{moves.length === 0 ? 'It looks at you.' : 'It waits.'}</Text>
+          <Text fontSize="xl">{moves.length === 0 ? t`It looks at you.` : t`It waits.`}</Text>
         ) : (
           <>
             <Text fontSize="3xl" fontFamily="heading" fontWeight="750">
               {last ? state.yes : state.notYet}
             </Text>
             <Text fontSize="xl" color={state.lastSign === 'overThreshold' ? 'stop' : 'fg'}>
-              {state.sign ?? 'At ease'}
+              {state.sign ?? t`At ease`}
             </Text>
           </>
         )}
-        <Text color="fg.muted" aria-label="Goes of this set">
+        <Text color="fg.muted" aria-label={t`Goes of this set`}>
           {state.goes.map((good) => (good ? '✓' : '–')).join(' ')}
         </Text>
       </Box>
-      <Button w="full" h="20" fontSize="2xl" onClick={() => onMove('go')}>
-        Ask for a go
-      </Button>
+      <Button w="full" h="20" fontSize="2xl" onClick={() => onMove('go')}>{t`Ask for a go`}</Button>
       <Grid templateColumns={{ base: '1fr 1fr', sm: 'repeat(4, 1fr)' }} gap="2" mt="3">
         {(
           [
-            ['harder', 'One harder', state.isHardest],
-            ['same', 'Same again', false],
-            ['easier', 'One easier', state.isEasiest],
-            ['end', 'End the session', false],
+            ['harder', t`One harder`, state.isHardest],
+            ['same', t`Same again`, false],
+            ['easier', t`One easier`, state.isEasiest],
+            ['end', t`End the session`, false],
           ] as const
         ).map(([move, label, off]) => (
           <Button
@@ -145,10 +137,10 @@ function Playing({
         ))}
       </Grid>
       {state.sets.length > 0 && (
-        <Text mt="3" color="fg.muted">
-          {state.sets.length === 1 ? 'One set' : `${state.sets.length} sets`} so far; what the rule says of them comes
-          at the end.
-        </Text>
+        <Text
+          mt="3"
+          color="fg.muted"
+        >{t`${plural(state.sets.length, { one: 'One set', other: '# sets' })} so far; what the rule says of them comes at the end.`}</Text>
       )}
     </Box>
   );
@@ -167,15 +159,15 @@ function Review({ state, onAgain }: { state: Schemas['PracticeDto']; onAgain: ()
   return (
     <Box mt="6" borderTopWidth="2px" borderColor="fg" pt="3">
       <Heading as="h2" size="2xl">
-        {state.sets.length === 0 ? 'Nothing was asked of it' : `${right} of ${state.sets.length} as the rule has it`}
+        {state.sets.length === 0 ? t`Nothing was asked of it` : t`${right} of ${state.sets.length} as the rule has it`}
       </Heading>
       <Text mt="1">
-        {state.wentOver ? '⬣ It went over threshold. ' : 'It never went over threshold. '}
+        {state.wentOver ? t`⬣ It went over threshold. ` : t`It never went over threshold. `}
         {(state.learned ?? 0) > 0.02
-          ? 'It knows more than before.'
+          ? t`It knows more than before.`
           : (state.learned ?? 0) < -0.02
-            ? 'It knows less than before.'
-            : 'It knows about as much as before.'}
+            ? t`It knows less than before.`
+            : t`It knows about as much as before.`}
       </Text>
       <Box as="ol" mt="3" listStyleType="none">
         {state.sets.map((set, i) => (
@@ -184,17 +176,13 @@ function Review({ state, onAgain }: { state: Schemas['PracticeDto']; onAgain: ()
               {marks[set.verdict]}
             </Text>
             <Box>
-              <Text fontWeight="700">
-                {set.targetText}: {set.good} of {set.goes}, and you {chosenWords[set.chosen]}
-              </Text>
+              <Text fontWeight="700">{t`${set.targetText}: ${set.good} of ${set.goes}, and you ${chosenWords[set.chosen]}`}</Text>
               <Text>{set.says}</Text>
             </Box>
           </Flex>
         ))}
       </Box>
-      <Button mt="4" size="lg" colorPalette="marigold" onClick={onAgain}>
-        Another dog
-      </Button>
+      <Button mt="4" size="lg" colorPalette="marigold" onClick={onAgain}>{t`Another dog`}</Button>
     </Box>
   );
 }

@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Link, Table, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense } from 'react';
 import { Link as RouterLink } from 'react-router';
@@ -24,42 +25,38 @@ export function ProgressPage() {
   return (
     <Box>
       <Flex align="baseline" gap="5" wrap="wrap">
-        <Heading as="h2" size="3xl">
-          How it has gone
-        </Heading>
+        <Heading as="h2" size="3xl">{t`How it has gone`}</Heading>
         <Link asChild textDecoration="underline">
-          <RouterLink to={`/dogs/${card.dog.id}/plan`}>Back to the plan</RouterLink>
+          <RouterLink to={`/dogs/${card.dog.id}/plan`}>{t`Back to the plan`}</RouterLink>
         </Link>
         {sessions.length > 0 && (
-          <Link href={`/api/dogs/${card.dog.id}/progress.csv`} download textDecoration="underline">
-            As a table file (CSV)
-          </Link>
+          <Link
+            href={`/api/dogs/${card.dog.id}/progress.csv`}
+            download
+            textDecoration="underline"
+          >{t`As a table file (CSV)`}</Link>
         )}
       </Flex>
       {sessions.length === 0 ? (
-        <Text mt="4">Not trained yet. What each session was like will stand here.</Text>
+        <Text mt="4">{t`Not trained yet. What each session was like will stand here.`}</Text>
       ) : (
         <>
           {stuck ? (
             <StuckAt stuck={stuck} />
           ) : (
-            <Text mt="3">It gets on: no three sessions in a row that brought it no further.</Text>
+            <Text mt="3">{t`It gets on: no three sessions in a row that brought it no further.`}</Text>
           )}
-          <Heading as="h3" size="md" mt="6">
-            Goes that went well, each session
-          </Heading>
+          <Heading as="h3" size="md" mt="6">{t`Goes that went well, each session`}</Heading>
           <Suspense fallback={<Box h="220px" />}>
             <SessionsChart sessions={sessions} />
           </Suspense>
-          <Text fontSize="sm" color="fg.muted">
-            Whiskers: where the share may lie (95 %, Wilson). Bars: signs tapped, unsure below, worried or over
-            threshold on top.
-          </Text>
+          <Text
+            fontSize="sm"
+            color="fg.muted"
+          >{t`Whiskers: where the share may lie (95 %, Wilson). Bars: signs tapped, unsure below, worried or over threshold on top.`}</Text>
           {sessions.some((s) => s.longestHoldSeconds !== null) && (
             <>
-              <Heading as="h3" size="md" mt="6">
-                Longest hold, each session
-              </Heading>
+              <Heading as="h3" size="md" mt="6">{t`Longest hold, each session`}</Heading>
               <Suspense fallback={<Box h="180px" />}>
                 <HoldsChart sessions={sessions} />
               </Suspense>
@@ -76,13 +73,9 @@ export function ProgressPage() {
 function StuckAt({ stuck }: { stuck: Schemas['StuckDto'] }) {
   return (
     <Box role="status" mt="4" borderLeftWidth="5px" borderColor="accent" ps="4" py="1" maxW="46rem">
-      <Heading as="h3" size="xl">
-        ◑ Stuck at “{stuck.step}”
-      </Heading>
-      <Text>
-        {stuck.sessions} sessions brought it no further. Try: {stuck.ifStuck}
-      </Text>
-      <Text>Or easier: {stuck.easier.join('; ')}.</Text>
+      <Heading as="h3" size="xl">{t`◑ Stuck at “${stuck.step}”`}</Heading>
+      <Text>{t`${stuck.sessions} sessions brought it no further. Try: ${stuck.ifStuck}`}</Text>
+      <Text>{t`Or easier: ${stuck.easier.join('; ')}.`}</Text>
     </Box>
   );
 }
@@ -91,31 +84,28 @@ function StillIn({ still }: { still: Schemas['StillInDto'][] }) {
   const [first] = still;
   const half = still.find((s) => s.share <= 0.5);
   return (
-    <Text fontSize="sm" color="fg.muted">
-      Of its last twenty holds{' '}
-      {first
-        ? `the first ended by itself after ${first.seconds.toFixed(1)} s; ${half ? `half would be out after ${half.seconds.toFixed(1)} s` : 'more than half were marked before it came out'}.`
-        : 'every one was marked before it came out.'}
-    </Text>
+    <Text fontSize="sm" color="fg.muted">{t`Of its last twenty holds ${
+      first
+        ? t`the first ended by itself after ${first.seconds.toFixed(1)} s; ${half ? t`half would be out after ${half.seconds.toFixed(1)} s` : t`more than half were marked before it came out`}.`
+        : t`every one was marked before it came out.`
+    }`}</Text>
   );
 }
 
 function Steps({ steps }: { steps: Schemas['StepProgressDto'][] }) {
   return (
     <Box mt="6" overflowX="auto">
-      <Heading as="h3" size="md">
-        Step by step
-      </Heading>
+      <Heading as="h3" size="md">{t`Step by step`}</Heading>
       <Table.Root size="sm" mt="1">
         <Table.Header>
           <Table.Row>
-            <Table.ColumnHeader>Step</Table.ColumnHeader>
-            <Table.ColumnHeader>From</Table.ColumnHeader>
-            <Table.ColumnHeader>To</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="end">Sessions</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="end">Went well</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="end">May lie in</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="end">Worried sets</Table.ColumnHeader>
+            <Table.ColumnHeader>{t`Step`}</Table.ColumnHeader>
+            <Table.ColumnHeader>{t`From`}</Table.ColumnHeader>
+            <Table.ColumnHeader>{t`To`}</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">{t`Sessions`}</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">{t`Went well`}</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">{t`May lie in`}</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">{t`Worried sets`}</Table.ColumnHeader>
           </Table.Row>
         </Table.Header>
         <Table.Body>
@@ -125,9 +115,7 @@ function Steps({ steps }: { steps: Schemas['StepProgressDto'][] }) {
               <Table.Cell whiteSpace="nowrap">{dateText(s.first, 'tick')}</Table.Cell>
               <Table.Cell whiteSpace="nowrap">{dateText(s.last, 'tick')}</Table.Cell>
               <Table.Cell textAlign="end">{s.sessions}</Table.Cell>
-              <Table.Cell textAlign="end" whiteSpace="nowrap">
-                {s.goes.good} of {s.goes.of}
-              </Table.Cell>
+              <Table.Cell textAlign="end" whiteSpace="nowrap">{t`${s.goes.good} of ${s.goes.of}`}</Table.Cell>
               <Table.Cell textAlign="end" whiteSpace="nowrap">
                 {Math.round(s.goes.low * 100)}–{Math.round(s.goes.high * 100)} %
               </Table.Cell>

@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { Schemas } from '../shared/api';
@@ -14,12 +16,10 @@ type Compared = Schemas['SchoolComparedDto'];
 export function Schools({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
   const [open, setOpen] = useState(false);
   return (
-    <Box as="section" aria-label="School">
-      <Heading as="h3" size="md">
-        The school: {plan.school}
-      </Heading>
+    <Box as="section" aria-label={t`School`}>
+      <Heading as="h3" size="md">{t`The school: ${plan.school}`}</Heading>
       <Text>
-        {plan.schoolSays} {plan.schoolReason && `Chosen: ${plan.schoolReason}`}
+        {plan.schoolSays} {plan.schoolReason && t`Chosen: ${plan.schoolReason}`}
       </Text>
       <ul>
         {plan.policies.map((p) => (
@@ -35,7 +35,7 @@ export function Schools({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: stri
         ))}
       </ul>
       <Button mt="2" size="sm" variant="outline" borderColor="border.strong" onClick={() => setOpen(!open)}>
-        {open ? 'Stay with it' : 'Other schools, side by side'}
+        {open ? t`Stay with it` : t`Other schools, side by side`}
       </Button>
       {open && <Compare plan={plan} dogId={dogId} onDone={() => setOpen(false)} />}
     </Box>
@@ -69,7 +69,7 @@ function Compare({ plan, dogId, onDone }: { plan: Schemas['PlanDto']; dogId: str
           templateColumns={{ base: '1fr', md: '1fr 1fr' }}
           columnGap="6"
           role="radiogroup"
-          aria-label="Schools"
+          aria-label={t`Schools`}
           listStyleType="none"
         >
           {schools.data.map((school) => (
@@ -88,18 +88,21 @@ function Compare({ plan, dogId, onDone }: { plan: Schemas['PlanDto']; dogId: str
               size="sm"
               name={`policies.${p.topic}`}
               label={p.name}
-              none="As dog and school ask"
+              none={t`As dog and school ask`}
               options={p.options.map((o): [string, string] => [o.id, o.says])}
             />
           ))}
         </Grid>
         <Flex gap="3" mt="3" align="end" wrap="wrap">
           <Box flex="1 1 16rem">
-            <TextField size="sm" name="reason" label="Why? It stays beside the plan" />
+            <TextField size="sm" name="reason" label={t`Why? It stays beside the plan`} />
           </Box>
-          <Button type="submit" size="sm" colorPalette="marigold" loading={form.formState.isSubmitting}>
-            Train so from now on
-          </Button>
+          <Button
+            type="submit"
+            size="sm"
+            colorPalette="marigold"
+            loading={form.formState.isSubmitting}
+          >{t`Train so from now on`}</Button>
         </Flex>
       </Box>
     </FormProvider>
@@ -122,13 +125,15 @@ function SchoolRow({ school, picked, onPick }: { school: Compared; picked: boole
         onClick={onPick}
       >
         <span aria-hidden="true">{picked ? '◉' : '○'}</span> {school.name}
-        {school.isChosen && ' (now)'}
+        {school.isChosen && t` (now)`}
       </Button>
       <Text fontSize="sm">{school.says}</Text>
       <Text fontSize="sm" color="fg.muted">
-        {school.steps} steps, {school.kept} of them passed already.
-        {school.adds.length > 0 && ` Brings: ${school.adds.join(', ')}.`}
-        {school.drops.length > 0 && ` Leaves out: ${school.drops.join(', ')}.`}
+        <Trans>
+          {school.steps} steps, {school.kept} of them passed already.
+          {school.adds.length > 0 && t` Brings: ${school.adds.join(', ')}.`}
+          {school.drops.length > 0 && t` Leaves out: ${school.drops.join(', ')}.`}
+        </Trans>
       </Text>
       {school.policies.length > 0 && (
         <Text fontSize="sm" color="fg.muted">

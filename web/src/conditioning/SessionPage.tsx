@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { useReachable } from '../shared/saving/server';
@@ -13,7 +15,7 @@ export function SessionPage() {
   const { sessionId = '' } = useParams();
   const pad = useSession(sessionId);
   const session = pad.session.data;
-  usePageTitle(session ? `Session, ${session.dogName}` : 'Session');
+  usePageTitle(session ? t`Session, ${session.dogName}` : t`Session`);
   const reachable = useReachable();
   if (!session) return <Waiting query={pad.session} />;
   return (
@@ -23,7 +25,7 @@ export function SessionPage() {
           {session.dogName}
         </Heading>
         <Text fontSize="sm" color="fg.muted" role="status">
-          {pad.unsent.length > 0 ? `${pad.unsent.length} not saved yet, trying again` : 'Saved as it happens'}
+          {pad.unsent.length > 0 ? t`${pad.unsent.length} not saved yet, trying again` : t`Saved as it happens`}
         </Text>
       </Flex>
       <Strays pad={pad} session={session} />
@@ -44,10 +46,10 @@ export function SessionPage() {
       ) : (
         <Flex gap="3" mt="6" wrap="wrap">
           <Button asChild size="lg" colorPalette="marigold">
-            <RouterLink to="/">Back to the round</RouterLink>
+            <RouterLink to="/">{t`Back to the round`}</RouterLink>
           </Button>
           <Button asChild size="lg" variant="outline" borderColor="border.strong">
-            <RouterLink to={`/dogs/${session.dogId}/plan`}>See the plan</RouterLink>
+            <RouterLink to={`/dogs/${session.dogId}/plan`}>{t`See the plan`}</RouterLink>
           </Button>
         </Flex>
       )}
@@ -64,15 +66,16 @@ function NotBegun({ pad, dogId }: { pad: Pad; dogId: string }) {
   };
   return (
     <Box role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" my="3">
-      <Text fontWeight="700">This session is not saved</Text>
+      <Text fontWeight="700">{t`This session is not saved`}</Text>
       <Text fontSize="sm">{pad.notBegun}</Text>
       <Flex gap="2" mt="1" wrap="wrap">
-        <Button size="sm" variant="outline" borderColor="border.strong" onClick={pad.beginAgain}>
-          Save it now
-        </Button>
-        <Button size="sm" variant="ghost" onClick={throwAway}>
-          Throw it away
-        </Button>
+        <Button
+          size="sm"
+          variant="outline"
+          borderColor="border.strong"
+          onClick={pad.beginAgain}
+        >{t`Save it now`}</Button>
+        <Button size="sm" variant="ghost" onClick={throwAway}>{t`Throw it away`}</Button>
       </Flex>
     </Box>
   );
@@ -84,20 +87,18 @@ function ClosedHere({ pad, session }: { pad: Pad; session: Session }) {
   return (
     <Box mt="4" role="status">
       <Heading as="h2" size="2xl">
-        {over ? 'Session closed' : 'Set closed'}
+        {over ? t`Session closed` : t`Set closed`}
       </Heading>
       <Text fontSize="lg" mt="2">
-        It is kept on this device. What follows from it is decided as soon as the server is back.
-        {!over && ' Until then give the dog a break, or leave it at that for today.'}
+        <Trans>
+          It is kept on this device. What follows from it is decided as soon as the server is back.
+          {!over && t` Until then give the dog a break, or leave it at that for today.`}
+        </Trans>
       </Text>
       <Flex gap="3" mt="5" wrap="wrap">
-        {!over && (
-          <Button size="lg" h="14" colorPalette="marigold" onClick={pad.end}>
-            End session
-          </Button>
-        )}
+        {!over && <Button size="lg" h="14" colorPalette="marigold" onClick={pad.end}>{t`End session`}</Button>}
         <Button asChild size="lg" h="14" variant="outline" borderColor="border.strong">
-          <RouterLink to={`/dogs/${session.dogId}/plan`}>See the plan</RouterLink>
+          <RouterLink to={`/dogs/${session.dogId}/plan`}>{t`See the plan`}</RouterLink>
         </Button>
       </Flex>
     </Box>
@@ -109,10 +110,7 @@ function Strays({ pad, session }: { pad: Pad; session: Session }) {
   const open = session.openSet;
   return pad.strays.map((item) => (
     <Box key={item.id} role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" my="3">
-      <Text fontWeight="700">
-        {item.kind === 'go' ? `A go (${item.success ? 'good' : 'not yet'})` : 'A sign'} of set {item.set} was not
-        counted
-      </Text>
+      <Text fontWeight="700">{t`${item.kind === 'go' ? t`A go (${item.success ? t`good` : t`not yet`})` : t`A sign`} of set ${item.set} was not counted`}</Text>
       <Text fontSize="sm">{item.stray}</Text>
       <Flex gap="2" mt="1" wrap="wrap">
         {open && (
@@ -121,13 +119,9 @@ function Strays({ pad, session }: { pad: Pad; session: Session }) {
             variant="outline"
             borderColor="border.strong"
             onClick={() => pad.place(item, { set: open.number, stepId: open.stepId, target: open.target })}
-          >
-            Count it in set {open.number}
-          </Button>
+          >{t`Count it in set ${open.number}`}</Button>
         )}
-        <Button size="sm" variant="ghost" onClick={() => pad.leaveOut(item)}>
-          Leave it out
-        </Button>
+        <Button size="sm" variant="ghost" onClick={() => pad.leaveOut(item)}>{t`Leave it out`}</Button>
       </Flex>
     </Box>
   ));

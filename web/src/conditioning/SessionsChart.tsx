@@ -1,4 +1,5 @@
 import { useToken } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import {
   Bar,
   CartesianGrid,
@@ -56,7 +57,7 @@ export function SessionsChart({ sessions }: { sessions: Sessions }) {
         <Bar
           yAxisId="signs"
           stackId="signs"
-          name="Unsure signs"
+          name={t`Unsure signs`}
           dataKey="unsure"
           fill={accent}
           isAnimationActive={false}
@@ -64,14 +65,14 @@ export function SessionsChart({ sessions }: { sessions: Sessions }) {
         <Bar
           yAxisId="signs"
           stackId="signs"
-          name="Worried or over threshold"
+          name={t`Worried or over threshold`}
           dataKey="trouble"
           fill={stop}
           isAnimationActive={false}
         />
         <Line
           yAxisId="share"
-          name="Went well"
+          name={t`Went well`}
           dataKey="share"
           stroke={ink}
           strokeWidth={2}
@@ -108,7 +109,7 @@ export function HoldsChart({ sessions }: { sessions: Sessions }) {
           contentStyle={{ color: '#1d2b27', borderRadius: 4 }}
         />
         <Line
-          name="Longest hold"
+          name={t`Longest hold`}
           dataKey="held"
           stroke={ink}
           strokeWidth={2}
@@ -116,7 +117,7 @@ export function HoldsChart({ sessions }: { sessions: Sessions }) {
           isAnimationActive={false}
         />
         <Line
-          name="Asked for"
+          name={t`Asked for`}
           type="stepAfter"
           dataKey="asked"
           stroke={accent}

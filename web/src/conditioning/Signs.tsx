@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Schemas } from '../shared/api';
@@ -21,7 +22,7 @@ export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
   const last = seen.at(-1);
   const name = (id: string) => signs.data?.find((s) => s.id === id)?.name ?? id;
   return (
-    <Box as="section" aria-label="Signs">
+    <Box as="section" aria-label={t`Signs`}>
       {open && (
         <Box maxH="40vh" overflowY="auto" pb="2" borderBottomWidth="1px" borderColor="border" mb="2">
           {entries(signGroupWords)
@@ -67,16 +68,16 @@ export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
           aria-expanded={open}
           onClick={() => setOpen(!open)}
         >
-          {open ? 'Close the signs' : seen.length === 0 ? 'It shows …' : `It shows … (${seen.length} so far)`}
+          {open ? t`Close the signs` : seen.length === 0 ? t`It shows …` : t`It shows … (${seen.length} so far)`}
         </Button>
-        <Button h="12" colorPalette="brick" onClick={onStop}>
-          ⬣ Stop
-        </Button>
+        <Button h="12" colorPalette="brick" onClick={onStop}>{t`⬣ Stop`}</Button>
       </Flex>
       {last && (
-        <Button size="sm" variant="ghost" onClick={() => onTakeBack(last.id)}>
-          Take back the sign “{name(last.signId)}”
-        </Button>
+        <Button
+          size="sm"
+          variant="ghost"
+          onClick={() => onTakeBack(last.id)}
+        >{t`Take back the sign “${name(last.signId)}”`}</Button>
       )}
     </Box>
   );

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useWaysOfWorking } from './useOutlook';
 
 /** What to do with a dog that has had too much, said when it is needed and not before. */
@@ -18,7 +19,7 @@ export function StopPanel({
   return (
     <Box role="alert" bg="brick.solid" color="brick.contrast" borderRadius="md" p="4" mt="2">
       <Heading as="h2" size="xl">
-        {over ? 'Over threshold: end now' : 'Stop'}
+        {over ? t`Over threshold: end now` : t`Stop`}
       </Heading>
       <Box as="ol" mt="2" ps="5" listStyleType="decimal">
         {ways.data?.whenOver.map((says) => (
@@ -26,17 +27,13 @@ export function StopPanel({
         ))}
       </Box>
       <Flex gap="3" mt="3" wrap="wrap">
-        <Button size="lg" h="14" colorPalette="marigold" loading={busy} onClick={onEnd}>
-          End it here
-        </Button>
+        <Button size="lg" h="14" colorPalette="marigold" loading={busy} onClick={onEnd}>{t`End it here`}</Button>
         {!over && (
-          <Button size="lg" h="14" variant="plain" color="brick.contrast" onClick={onBack}>
-            Back to the set
-          </Button>
+          <Button size="lg" h="14" variant="plain" color="brick.contrast" onClick={onBack}>{t`Back to the set`}</Button>
         )}
       </Flex>
       {!over && (
-        <Text mt="2">Tap what it showed among the signs first, so that the next session begins where it is easy.</Text>
+        <Text mt="2">{t`Tap what it showed among the signs first, so that the next session begins where it is easy.`}</Text>
       )}
     </Box>
   );

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { Schemas } from '../shared/api';
 import { dateText, readDay } from '../shared/dates';
@@ -7,18 +8,18 @@ import { refuse, sayByField } from '../shared/form/refuse';
 import { useWeek, type Week } from './useOutlook';
 
 const perDay: [string, string][] = [
-  ['1', 'One'],
-  ['2', 'Two'],
+  ['1', t`One`],
+  ['2', t`Two`],
 ];
 
 const days: [Schemas['DayOfWeek'], string][] = [
-  ['monday', 'Mon'],
-  ['tuesday', 'Tue'],
-  ['wednesday', 'Wed'],
-  ['thursday', 'Thu'],
-  ['friday', 'Fri'],
-  ['saturday', 'Sat'],
-  ['sunday', 'Sun'],
+  ['monday', t`Mon`],
+  ['tuesday', t`Tue`],
+  ['wednesday', t`Wed`],
+  ['thursday', t`Thu`],
+  ['friday', t`Fri`],
+  ['saturday', t`Sat`],
+  ['sunday', t`Sun`],
 ];
 
 /** On which days it is trained, and by when it is wanted. */
@@ -44,7 +45,7 @@ export function WeekForm({
   const { mutateAsync: save } = useWeek(dogId);
   const keep = form.handleSubmit(async ({ days, sessionsPerDay, by: typed, readyAt }) => {
     const by = readDay(typed);
-    if (by === null) return sayByField(form, { by: 'A day such as 26 Nov 2026.' });
+    if (by === null) return sayByField(form, { by: t`A day such as 26 Nov 2026.` });
     try {
       await save({ days, sessionsPerDay: Number(sessionsPerDay), by: by || null, readyAt: readyAt || null });
       onDone();
@@ -64,7 +65,7 @@ export function WeekForm({
         my="2"
         onSubmit={(event) => void keep(event)}
       >
-        <SeveralField name="days" legend="Days with a session" options={days} />
+        <SeveralField name="days" legend={t`Days with a session`} options={days} />
         {wrongDays && (
           <Text role="alert" color="stop" fontSize="sm">
             {wrongDays}
@@ -72,24 +73,28 @@ export function WeekForm({
         )}
         <Flex gap="4" mt="3" wrap="wrap">
           <Box w="10rem">
-            <ChoiceField size="sm" name="sessionsPerDay" label="Sessions a day" options={perDay} />
+            <ChoiceField size="sm" name="sessionsPerDay" label={t`Sessions a day`} options={perDay} />
           </Box>
           <Box w="10rem">
-            <DayText size="sm" name="by" label="Wanted by" help="Empty for no date" />
+            <DayText size="sm" name="by" label={t`Wanted by`} help={t`Empty for no date`} />
           </Box>
           <Box w="15rem">
             <ChoiceField
               size="sm"
               name="readyAt"
-              label="What has to be passed"
-              none="The whole plan"
+              label={t`What has to be passed`}
+              none={t`The whole plan`}
               options={steps.map((s): [string, string] => [s.step.id, s.step.name])}
             />
           </Box>
         </Flex>
-        <Button type="submit" mt="3" size="sm" colorPalette="marigold" loading={form.formState.isSubmitting}>
-          Keep these days
-        </Button>
+        <Button
+          type="submit"
+          mt="3"
+          size="sm"
+          colorPalette="marigold"
+          loading={form.formState.isSubmitting}
+        >{t`Keep these days`}</Button>
       </Box>
     </FormProvider>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { page, type Room } from '../shared/rooms';
 
 declare module '../shared/keys' {
@@ -21,5 +22,5 @@ export const room: Room = {
     { path: 'plan', lazy: page(() => import('./PlanPage'), 'PlanPage') },
     { path: 'plan/progress', lazy: page(() => import('./ProgressPage'), 'ProgressPage') },
   ],
-  tab: { path: 'plan', label: 'Plan', place: 4 },
+  tab: { path: 'plan', label: t`Plan`, place: 4 },
 };

@@ -1,4 +1,5 @@
 import { Combobox, createListCollection, Portal } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { shapeWords } from '../shared/words';
 import { useBreeds } from './useBreeds';
@@ -44,14 +45,14 @@ export function BreedPicker({
       <Combobox.Control>
         <Combobox.Input placeholder={none} aria-label={label} borderColor="border.strong" />
         <Combobox.IndicatorGroup>
-          <Combobox.ClearTrigger aria-label={`Clear ${label.toLowerCase()}`} />
-          <Combobox.Trigger aria-label={`Open ${label.toLowerCase()}`} />
+          <Combobox.ClearTrigger aria-label={t`Clear ${label.toLowerCase()}`} />
+          <Combobox.Trigger aria-label={t`Open ${label.toLowerCase()}`} />
         </Combobox.IndicatorGroup>
       </Combobox.Control>
       <Portal>
         <Combobox.Positioner>
           <Combobox.Content bg="bg.panel" maxH="18rem">
-            <Combobox.Empty>No breed has these words.</Combobox.Empty>
+            <Combobox.Empty>{t`No breed has these words.`}</Combobox.Empty>
             {collection.items.map((breed) => (
               <Combobox.Item item={breed} key={breed.id}>
                 {breed.name} ({shapeWords[breed.shape].toLowerCase()})

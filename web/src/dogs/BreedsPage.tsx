@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
 import { ChoiceField, SeveralField, TextField } from '../shared/form/fields';
@@ -25,7 +26,7 @@ const blank: Breed = {
 
 /** The breeds with what matters to a fitter: find, correct, add. */
 export function BreedsPage() {
-  usePageTitle('Breeds');
+  usePageTitle(t`Breeds`);
   const [find, setFind] = useState('');
   // What was being typed when the page was left is open again.
   const [open, setOpen] = useState<Breed | null>(() => {
@@ -41,24 +42,19 @@ export function BreedsPage() {
   };
   return (
     <Box maxW="60rem">
-      <Heading as="h1" size="3xl">
-        Breeds
-      </Heading>
-      <Text>
-        The usual head of each breed, from memory, not looked up: correct what you know better. The dog in front of you
-        comes first.
-      </Text>
+      <Heading as="h1" size="3xl">{t`Breeds`}</Heading>
+      <Text>{t`The usual head of each breed, from memory, not looked up: correct what you know better. The dog in front of you comes first.`}</Text>
       <Flex gap="3" my="4" align="center" wrap="wrap">
         <Input
           w="22rem"
-          aria-label="Find a breed"
-          placeholder="any words: terrier short jowls"
+          aria-label={t`Find a breed`}
+          placeholder={t`any words: terrier short jowls`}
           value={find}
           borderColor="border.strong"
           onChange={(e) => setFind(e.target.value)}
         />
         <Text role="status" color="fg.muted">
-          {breeds.data.length} {breeds.data.length === 1 ? 'breed' : 'breeds'}
+          {plural(breeds.data.length, { one: '# breed', other: '# breeds' })}
         </Text>
         <Button
           ms="auto"
@@ -66,9 +62,7 @@ export function BreedsPage() {
           variant="outline"
           borderColor="border.strong"
           onClick={() => setOpen({ ...blank, name: find })}
-        >
-          Add a breed
-        </Button>
+        >{t`Add a breed`}</Button>
       </Flex>
       {open?.id === '' && <Editor breed={open} onSave={save('')} onLeave={() => setOpen(null)} />}
       <ul>
@@ -77,16 +71,11 @@ export function BreedsPage() {
             <Flex gap="4" align="baseline" wrap="wrap">
               <Text fontWeight="700" w="17rem">
                 {breed.name}
-                {breed.own && (
-                  <Text as="span" fontWeight="400" color="fg.muted">
-                    {' '}
-                    yours
-                  </Text>
-                )}
+                {breed.own && <Text as="span" fontWeight="400" color="fg.muted">{t` yours`}</Text>}
               </Text>
               <Text w="5rem">{shapeWords[breed.shape].toLowerCase()}</Text>
               <Text flex="1" minW="12rem" color="fg.muted">
-                {[...breed.traits.map((t) => traitWords[t].toLowerCase()), `grows ${breed.growingMonths} months`].join(
+                {[...breed.traits.map((t) => traitWords[t].toLowerCase()), t`grows ${breed.growingMonths} months`].join(
                   ', ',
                 )}
               </Text>
@@ -94,14 +83,12 @@ export function BreedsPage() {
                 size="xs"
                 variant="outline"
                 borderColor="border.strong"
-                aria-label={`Correct ${breed.name}`}
+                aria-label={t`Correct ${breed.name}`}
                 onClick={() => setOpen(breed)}
-              >
-                Correct
-              </Button>
+              >{t`Correct`}</Button>
               {breed.own && (
                 <Button size="xs" variant="ghost" onClick={() => void reset(breed)}>
-                  {breed.shipped ? 'As shipped' : 'Take out'}
+                  {breed.shipped ? t`As shipped` : t`Take out`}
                 </Button>
               )}
             </Flex>
@@ -123,11 +110,11 @@ const sheetOf = (breed: Breed): Sheet => ({
 });
 
 const breedLabels = {
-  name: 'Name',
-  shape: 'Head shape',
-  growingMonths: 'Grows, months',
-  alsoCalled: 'Also called',
-  traits: 'Traits',
+  name: t`Name`,
+  shape: t`Head shape`,
+  growingMonths: t`Grows, months`,
+  alsoCalled: t`Also called`,
+  traits: t`Traits`,
 };
 
 function Editor({
@@ -163,7 +150,7 @@ function Editor({
     <FormProvider {...form}>
       <Box
         as="section"
-        aria-label={`Edit ${breed.name || 'a new breed'}`}
+        aria-label={t`Edit ${breed.name || t`a new breed`}`}
         borderLeftWidth="4px"
         borderColor="accent"
         ps="4"
@@ -187,10 +174,10 @@ function Editor({
           <SeveralField name="traits" legend={breedLabels.traits} options={entries(traitWords)} />
         </Box>
         <FormEnd
-          does="Save"
+          does={t`Save`}
           kept={kept}
           sending={sending}
-          says={({ name }) => `${name} was changed by someone else in the meantime.`}
+          says={({ name }) => t`${name} was changed by someone else in the meantime.`}
           differences={(theirs) => differences(breedLabels, form.getValues(), sheetOf(theirs))}
           onSave={save}
           onTakeTheirs={leave}

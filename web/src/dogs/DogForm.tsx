@@ -1,4 +1,5 @@
 import { Flex, Grid, Heading, Input } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useController, useFormContext, useWatch } from 'react-hook-form';
 import { api, ask } from '../shared/api';
@@ -35,46 +36,42 @@ export function DogForm() {
   return (
     <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} columnGap="12" rowGap="8">
       <Flex direction="column" gap="4">
-        <Heading as="h2" size="lg">
-          Who it is
-        </Heading>
+        <Heading as="h2" size="lg">{t`Who it is`}</Heading>
         <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4">
-          <TextField name="name" label="Name" />
-          <TextField name="keeper" label="Keeper" />
-          <TextField name="place" label="Place" />
+          <TextField name="name" label={t`Name`} />
+          <TextField name="keeper" label={t`Keeper`} />
+          <TextField name="place" label={t`Place`} />
           <Breeds />
           <ChoiceField
             name="headShapeSeen"
-            label="Head shape"
-            help={usual ? `Usual for the breed: ${shapeWords[usual].toLowerCase()}` : 'Set it if you can see it'}
+            label={t`Head shape`}
+            help={usual ? t`Usual for the breed: ${shapeWords[usual].toLowerCase()}` : t`Set it if you can see it`}
             options={entries(shapeWords)}
-            none="From the breed"
+            none={t`From the breed`}
           />
           <ChoiceField
             name="coatSeen"
-            label="Coat under the tape"
-            help={coatSeen === '' ? 'As usual for the breed' : undefined}
+            label={t`Coat under the tape`}
+            help={coatSeen === '' ? t`As usual for the breed` : undefined}
             options={entries(coatWords)}
-            none="From the breed"
+            none={t`From the breed`}
           />
-          <TextField name="bodyMassKg" label="Body mass, kg" inputMode="decimal" />
+          <TextField name="bodyMassKg" label={t`Body mass, kg`} inputMode="decimal" />
           <Born />
-          <ChoiceField name="coatId" label="Coat" options={coatOptions} none="Not said" />
+          <ChoiceField name="coatId" label={t`Coat`} options={coatOptions} none={t`Not said`} />
         </Grid>
       </Flex>
       <Flex direction="column" gap="5">
-        <Heading as="h2" size="lg">
-          What it is for, and how the dog is
-        </Heading>
-        <SeveralField name="purposes" legend="Purposes" options={entries(purposeWords)} />
+        <Heading as="h2" size="lg">{t`What it is for, and how the dog is`}</Heading>
+        <SeveralField name="purposes" legend={t`Purposes`} options={entries(purposeWords)} />
         <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4">
-          <ChoiceField name="temperament" label="Temperament" options={entries(temperamentWords)} />
-          <ChoiceField name="biteTier" label="Bite history" options={entries(biteWords)} />
+          <ChoiceField name="temperament" label={t`Temperament`} options={entries(temperamentWords)} />
+          <ChoiceField name="biteTier" label={t`Bite history`} options={entries(biteWords)} />
         </Grid>
-        <SeveralField name="sensitivities" legend="Minds, or finds hard" options={entries(sensitivityWords)} />
-        <SeveralField name="health" legend="Health" options={entries(healthWords)} />
-        <SeveralField name="traitsSeen" legend="Its head, whatever the breed" options={seenTraits} />
-        <LongField name="notes" label="Notes" rows={3} />
+        <SeveralField name="sensitivities" legend={t`Minds, or finds hard`} options={entries(sensitivityWords)} />
+        <SeveralField name="health" legend={t`Health`} options={entries(healthWords)} />
+        <SeveralField name="traitsSeen" legend={t`Its head, whatever the breed`} options={seenTraits} />
+        <LongField name="notes" label={t`Notes`} rows={3} />
       </Flex>
     </Grid>
   );
@@ -87,19 +84,19 @@ function Breeds() {
   const [whole, one] = [useFieldError('breedIds'), useFieldError('breedIds[0]')];
   return (
     <>
-      <Labelled label="Breed" {...one} {...whole}>
+      <Labelled label={t`Breed`} {...one} {...whole}>
         <BreedPicker
-          label="Breed"
+          label={t`Breed`}
           value={first}
-          none="Unknown; type to find"
+          none={t`Unknown; type to find`}
           onChange={(id) => field.onChange(id === '' ? [] : [id, second].filter(Boolean))}
         />
       </Labelled>
-      <Labelled label="Crossed with">
+      <Labelled label={t`Crossed with`}>
         <BreedPicker
-          label="Crossed with"
+          label={t`Crossed with`}
           value={second}
-          none="Nothing known"
+          none={t`Nothing known`}
           onChange={(id) => field.onChange([first, id].filter(Boolean))}
         />
       </Labelled>
@@ -114,25 +111,25 @@ function Born() {
     <>
       <DayText
         name="birthDate"
-        label="Born"
+        label={t`Born`}
         onInput={() => {
           setValue('ageYears', '');
           setValue('ageMonths', '');
         }}
       />
-      <Labelled label="or age: years and months" {...useFieldError('ageMonths')}>
+      <Labelled label={t`or age: years and months`} {...useFieldError('ageMonths')}>
         <Flex gap="2" w="full">
           <Input
-            aria-label="Age, years"
+            aria-label={t`Age, years`}
             inputMode="numeric"
-            placeholder="years"
+            placeholder={t`years`}
             borderColor="border.strong"
             {...register('ageYears')}
           />
           <Input
-            aria-label="Age, months"
+            aria-label={t`Age, months`}
             inputMode="numeric"
-            placeholder="months"
+            placeholder={t`months`}
             borderColor="border.strong"
             {...register('ageMonths')}
           />

@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, useNavigate, useParams } from 'react-router';
 import { Badge } from '../shared/Badge';
@@ -48,7 +49,7 @@ export function DogLayout() {
         </Box>
         <Flex
           as="nav"
-          aria-label={`Rooms of ${card.data.dog.name}`}
+          aria-label={t`Rooms of ${card.data.dog.name}`}
           gap={{ base: 1, md: 2 }}
           ms={{ md: 'auto' }}
           w={{ base: 'full', md: 'auto' }}
@@ -67,7 +68,7 @@ export function DogLayout() {
               css={{ '&[aria-current=page]': { borderColor: 'accent', fontWeight: 700 } }}
             >
               <NavLink to={room.path === '' ? `/dogs/${dogId}` : `/dogs/${dogId}/${room.path}`} end={room.path === ''}>
-                {room.label} <Key>alt {i + 1}</Key>
+                {room.label} <Key>{t`alt ${i + 1}`}</Key>
               </NavLink>
             </Link>
           ))}

@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useSyncExternalStore } from 'react';
 import { FormProvider } from 'react-hook-form';
 import { dateText } from '../shared/dates';
@@ -62,7 +64,7 @@ export function DogPage() {
               openSessionId={card.openSessionId}
             />
           ))}
-          {card.done.length > 0 && <Text color="fg.muted">✓ Today: {card.done.join(' · ')}</Text>}
+          {card.done.length > 0 && <Text color="fg.muted">{t`✓ Today: ${card.done.join(' · ')}`}</Text>}
         </Flex>
         <Who card={card} edits={edits} onEdit={() => setSearch(edits ? {} : { edit: '' }, { replace: true })} />
       </Flex>
@@ -78,18 +80,18 @@ export function DogPage() {
 function Who({ card, edits, onEdit }: { card: Schemas['DogCardDto']; edits: boolean; onEdit: () => void }) {
   const { dog } = card;
   const lines = [
-    ['Kept by', [dog.keeper, dog.place].filter(Boolean).join(', ')],
-    ['For', dog.purposes.map((p) => purposeWords[p].toLowerCase()).join(', ')],
+    [t`Kept by`, [dog.keeper, dog.place].filter(Boolean).join(', ')],
+    [t`For`, dog.purposes.map((p) => purposeWords[p].toLowerCase()).join(', ')],
     [
-      'Is',
+      t`Is`,
       [
         temperamentWords[dog.temperament].toLowerCase(),
         ...dog.sensitivities.map((s) => sensitivityWords[s].toLowerCase()),
       ].join(', '),
     ],
-    ['Bites', dog.biteTier === 'none' ? '' : biteWords[dog.biteTier]],
-    ['Health', dog.health.map((h) => healthWords[h].toLowerCase()).join(', ')],
-    ['Notes', dog.notes ?? ''],
+    [t`Bites`, dog.biteTier === 'none' ? '' : biteWords[dog.biteTier]],
+    [t`Health`, dog.health.map((h) => healthWords[h].toLowerCase()).join(', ')],
+    [t`Notes`, dog.notes ?? ''],
   ].filter(([, text]) => text);
   return (
     <Box flex="1" w="full">
@@ -102,7 +104,7 @@ function Who({ card, edits, onEdit }: { card: Schemas['DogCardDto']; edits: bool
         </Flex>
       ))}
       <Button size="sm" mt="2" variant="outline" borderColor="border.strong" aria-expanded={edits} onClick={onEdit}>
-        {edits ? 'Done editing' : 'Edit'}
+        {edits ? t`Done editing` : t`Edit`}
       </Button>
     </Box>
   );
@@ -122,7 +124,7 @@ function Editor({ dog }: { dog: Schemas['DogDto'] }) {
     <Box>
       {theirs && (
         <Conflict
-          says="Someone else changed this dog while you were typing. Nothing you typed is lost."
+          says={t`Someone else changed this dog while you were typing. Nothing you typed is lost.`}
           differences={differences(dogLabels, value, draftOf(theirs))}
           keepMine={keepMine}
           takeTheirs={takeTheirs}
@@ -136,7 +138,7 @@ function Editor({ dog }: { dog: Schemas['DogDto'] }) {
           {state}
         </Text>
         <Button variant="ghost" size="sm" ms="auto" onClick={() => void (dog.archived ? restore(dog) : archive(dog))}>
-          {dog.archived ? 'Put back on the round' : 'Archive this dog'}
+          {dog.archived ? t`Put back on the round` : t`Archive this dog`}
         </Button>
       </Flex>
     </Box>
@@ -150,33 +152,39 @@ function Chosen({ choice, tried }: { choice: Schemas['ChoiceDto']; tried: Schema
   const day = (at: string) => dateText(at, 'day');
   return (
     <Box as="section">
-      <Heading as="h2" size="lg">
-        The muzzle chosen
-      </Heading>
+      <Heading as="h2" size="lg">{t`The muzzle chosen`}</Heading>
       <Text fontSize="xl">
-        <b>
-          {kept.model} {kept.size.label}
-        </b>{' '}
-        by {kept.maker}, {verdictWords[kept.verdict].toLowerCase()}
+        <Trans>
+          <b>
+            {kept.model} {kept.size.label}
+          </b>{' '}
+          by {kept.maker}, {verdictWords[kept.verdict].toLowerCase()}
+        </Trans>
       </Text>
       {strap && (
         <Text>
-          Neck strap: <b>{strapText(strap, unit)}</b>, a loop of {lengthText(strap.loopMm, unit)}
-          {tried?.strap ? ', as fastened on the dog' : ', as worked out'}.
+          <Trans>
+            Neck strap: <b>{strapText(strap, unit)}</b>, a loop of {lengthText(strap.loopMm, unit)}
+            {tried?.strap ? t`, as fastened on the dog` : t`, as worked out`}.
+          </Trans>
         </Text>
       )}
       <Text>
         {!tried
-          ? 'Not tried on the dog yet.'
+          ? t`Not tried on the dog yet.`
           : tried.wrong
-            ? `Tried on ${day(tried.at)}: ${tried.wrong}.`
-            : `Tried on ${day(tried.at)}: ${tried.fineShare === 1 ? 'all fine' : `fine so far, ${Math.round(tried.fineShare * 100)} % of the checks`}.`}
+            ? t`Tried on ${day(tried.at)}: ${tried.wrong}.`
+            : t`Tried on ${day(tried.at)}: ${tried.fineShare === 1 ? t`all fine` : t`fine so far, ${Math.round(tried.fineShare * 100)} % of the checks`}.`}
       </Text>
-      {kept.note && <Text>Note: {kept.note}</Text>}
+      {kept.note && <Text>{t`Note: ${kept.note}`}</Text>}
       <details>
-        <Box as="summary" color="fg.muted" fontSize="sm" mt="2" cursor="pointer">
-          Chosen {day(choice.chosenAt)}; the reasons as they were then
-        </Box>
+        <Box
+          as="summary"
+          color="fg.muted"
+          fontSize="sm"
+          mt="2"
+          cursor="pointer"
+        >{t`Chosen ${day(choice.chosenAt)}; the reasons as they were then`}</Box>
         <Box as="ul" ps="5" listStyleType="disc" fontSize="sm" mt="1">
           {kept.criteria.map((c) => (
             <li key={c.name + c.reason}>{c.reason}</li>

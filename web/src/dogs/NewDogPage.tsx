@@ -1,4 +1,5 @@
 import { Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { FormProvider } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { api, ask } from '../shared/api';
@@ -14,7 +15,7 @@ import { useDogChanged } from '../shared/dog';
 
 /** A new dog; on to the bench as soon as it is added. */
 export function NewDogPage() {
-  usePageTitle('New dog');
+  usePageTitle(t`New dog`);
   const kept = useKeptForm('dog/new', { ...emptyDraft, made: newId() });
   const { form } = kept;
   const go = useNavigate();
@@ -34,14 +35,15 @@ export function NewDogPage() {
   return (
     <FormProvider {...form}>
       <form noValidate onSubmit={(event) => void add(event)}>
-        <Heading as="h1" size="3xl" mb="5">
-          New dog
-        </Heading>
+        <Heading as="h1" size="3xl" mb="5">{t`New dog`}</Heading>
         <DogForm />
         <Flex mt="8" gap="4" align="center" wrap="wrap">
-          <Button type="submit" colorPalette="marigold" size="lg" loading={state === 'Saving …'}>
-            Add and measure
-          </Button>
+          <Button
+            type="submit"
+            colorPalette="marigold"
+            size="lg"
+            loading={state === 'Saving …'}
+          >{t`Add and measure`}</Button>
           <Text role="status" color="fg.muted">
             {state}
           </Text>
@@ -53,7 +55,7 @@ export function NewDogPage() {
           {kept.touched && (
             <LeaveButton
               touched
-              label="Clear the form"
+              label={t`Clear the form`}
               onLeave={() => kept.startWith({ ...emptyDraft, made: newId() }, 0)}
             />
           )}

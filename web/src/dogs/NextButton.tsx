@@ -1,18 +1,19 @@
+import { t } from '@lingui/core/macro';
 import { Link as RouterLink } from 'react-router';
 import { useStartSession } from '../conditioning/useStartSession';
 import type { Schemas } from '../shared/api';
 import styles from './next.module.css';
 
 const rooms: Record<Exclude<Schemas['NextKind'], 'session'>, { path: string; does: string }> = {
-  dog: { path: '', does: 'Open' },
-  measure: { path: '/measure', does: 'Measure' },
-  fit: { path: '/fit', does: 'Fit' },
-  tryOn: { path: '/fit/try', does: 'Try on' },
-  plan: { path: '/plan', does: 'See the plan' },
-  wear: { path: '/wear', does: 'Wear' },
-  inspect: { path: '/wear/muzzle', does: 'Inspect' },
-  appointment: { path: '/wear/visits', does: 'Look' },
-  rest: { path: '/plan', does: 'See the plan' },
+  dog: { path: '', does: t`Open` },
+  measure: { path: '/measure', does: t`Measure` },
+  fit: { path: '/fit', does: t`Fit` },
+  tryOn: { path: '/fit/try', does: t`Try on` },
+  plan: { path: '/plan', does: t`See the plan` },
+  wear: { path: '/wear', does: t`Wear` },
+  inspect: { path: '/wear/muzzle', does: t`Inspect` },
+  appointment: { path: '/wear/visits', does: t`Look` },
+  rest: { path: '/plan', does: t`See the plan` },
 };
 
 /** The one thing that is next for a dog, one click from doing it. */
@@ -38,9 +39,9 @@ export function NextButton({
           className={`${styles.do} ${styles.train}`}
           aria-busy={start.isPending}
           onClick={() => start.isPending || start.mutate()}
-          aria-label={`${openSessionId ? 'Go on' : 'Train'}: ${dog.name}`}
+          aria-label={openSessionId ? t`Go on: ${dog.name}` : t`Train: ${dog.name}`}
         >
-          {openSessionId ? 'Go on' : 'Train'}
+          {openSessionId ? t`Go on` : t`Train`}
         </button>
       ) : (
         <RouterLink

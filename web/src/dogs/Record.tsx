@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
@@ -25,15 +26,11 @@ export function Record({ dogId }: { dogId: string }) {
   const shown = record.data.filter((i) => kind === null || i.kind === kind);
   const pictures = record.data.filter((i) => i.picture !== null).slice(0, PICTURES);
   return (
-    <Box as="section" aria-label="Record">
+    <Box as="section" aria-label={t`Record`}>
       <Flex align="baseline" gap="3" wrap="wrap" borderBottomWidth="2px" borderColor="fg" pb="1">
-        <Heading as="h2" size="lg">
-          Record
-        </Heading>
-        <Flex gap="1" wrap="wrap" role="group" aria-label="Show">
-          <Filter on={kind === null} onClick={() => setKind(null)}>
-            All
-          </Filter>
+        <Heading as="h2" size="lg">{t`Record`}</Heading>
+        <Flex gap="1" wrap="wrap" role="group" aria-label={t`Show`}>
+          <Filter on={kind === null} onClick={() => setKind(null)}>{t`All`}</Filter>
           {kinds.map(([id, text]) => (
             <Filter key={id} on={kind === id} onClick={() => setKind(kind === id ? null : id)}>
               {text}
@@ -42,7 +39,7 @@ export function Record({ dogId }: { dogId: string }) {
         </Flex>
       </Flex>
       {pictures.length > 0 && (
-        <Flex gap="2" py="3" overflowX="auto" aria-label="Pictures" role="group">
+        <Flex gap="2" py="3" overflowX="auto" aria-label={t`Pictures`} role="group">
           {pictures.map((p) => (
             <RouterLink key={p.picture} to={`/dogs/${dogId}/${p.room}`}>
               <img
@@ -62,7 +59,7 @@ export function Record({ dogId }: { dogId: string }) {
       </ul>
       {shown.length > FEW && (
         <Button size="sm" variant="ghost" onClick={() => setAll(!all)}>
-          {all ? 'Fewer' : `All ${shown.length}`}
+          {all ? t`Fewer` : t`All ${shown.length}`}
         </Button>
       )}
     </Box>
@@ -104,7 +101,7 @@ function Item({ dogId, item }: { dogId: string; item: Schemas['RecordItemDto'] }
             {first}{' '}
             {rest.length > 0 && (
               <Button size="2xs" variant="ghost" aria-expanded={open} onClick={() => setOpen(!open)}>
-                {open ? 'less' : `${rest.length} more`}
+                {open ? t`less` : t`${rest.length} more`}
               </Button>
             )}
           </Text>

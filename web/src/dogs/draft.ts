@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { Schemas } from '../shared/api';
 import { dateText, readDay } from '../shared/dates';
 import { readNumber } from '../shared/numbers';
@@ -74,9 +75,9 @@ export function entryOf(draft: Draft): { entry: Schemas['DogEntry'] } | { fields
   )[];
   const born = readDay(draft.birthDate);
   const fields: Record<string, string> = {};
-  if (Number.isNaN(mass)) fields.bodyMassKg = `"${draft.bodyMassKg}" is not a number of kilograms, such as 24,5.`;
-  if (Number.isNaN(years) || Number.isNaN(months)) fields.ageMonths = 'Write the age in whole years and months.';
-  if (born === null) fields.birthDate = `"${draft.birthDate}" is not a day, such as 26 Nov 2023 or 26.11.2023.`;
+  if (Number.isNaN(mass)) fields.bodyMassKg = t`"${draft.bodyMassKg}" is not a number of kilograms, such as 24,5.`;
+  if (Number.isNaN(years) || Number.isNaN(months)) fields.ageMonths = t`Write the age in whole years and months.`;
+  if (born === null) fields.birthDate = t`"${draft.birthDate}" is not a day, such as 26 Nov 2023 or 26.11.2023.`;
   if (Object.keys(fields).length > 0) return { fields };
   const age = years === null && months === null ? null : Math.round((years ?? 0) * 12 + (months ?? 0));
   return {
@@ -104,20 +105,20 @@ export function entryOf(draft: Draft): { entry: Schemas['DogEntry'] } | { fields
 
 /** What the fields are called. */
 export const dogLabels: Partial<Record<keyof Draft, string>> = {
-  name: 'Name',
-  keeper: 'Keeper',
-  place: 'Place',
-  birthDate: 'Born',
-  breedIds: 'Breed',
-  headShapeSeen: 'Head shape',
-  bodyMassKg: 'Body mass',
-  coatId: 'Coat',
-  coatSeen: 'Coat under the tape',
-  purposes: 'Purposes',
-  temperament: 'Temperament',
-  sensitivities: 'Minds',
-  biteTier: 'Bite history',
-  notes: 'Notes',
-  health: 'Health',
-  traitsSeen: 'Its head',
+  name: t`Name`,
+  keeper: t`Keeper`,
+  place: t`Place`,
+  birthDate: t`Born`,
+  breedIds: t`Breed`,
+  headShapeSeen: t`Head shape`,
+  bodyMassKg: t`Body mass`,
+  coatId: t`Coat`,
+  coatSeen: t`Coat under the tape`,
+  purposes: t`Purposes`,
+  temperament: t`Temperament`,
+  sensitivities: t`Minds`,
+  biteTier: t`Bite history`,
+  notes: t`Notes`,
+  health: t`Health`,
+  traitsSeen: t`Its head`,
 };

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { page, type Room } from '../shared/rooms';
 import { dogDocument } from './document';
 
@@ -14,7 +15,7 @@ export const room: Room = {
     { path: 'breeds', lazy: page(() => import('./BreedsPage'), 'BreedsPage') },
   ],
   dogPages: [{ index: true, lazy: page(() => import('./DogPage'), 'DogPage') }],
-  tab: { path: '', label: 'Dog', place: 1 },
-  links: [{ to: '/breeds', label: 'Breeds', place: 4 }],
+  tab: { path: '', label: t`Dog`, place: 1 },
+  links: [{ to: '/breeds', label: t`Breeds`, place: 4 }],
   documents: [dogDocument],
 };

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { api, ask, words } from '../shared/api';
 import { useDogChanged } from '../shared/dog';
 import { complain, notify } from '../shared/notices';
@@ -9,7 +10,7 @@ export function useArchive() {
     try {
       await ask(api.POST('/api/dogs/{id}/archive', { params: { path: { id: dog.id } } }));
       await changed(dog.id);
-      notify(`${dog.name} is off the round.`, () => void restore(dog));
+      notify(t`${dog.name} is off the round.`, () => void restore(dog));
     } catch (error) {
       complain(words(error));
     }
@@ -22,7 +23,7 @@ export function useRestore() {
     try {
       await ask(api.POST('/api/dogs/{id}/restore', { params: { path: { id: dog.id } } }));
       await changed(dog.id);
-      notify(`${dog.name} is back on the round.`);
+      notify(t`${dog.name} is back on the round.`);
     } catch (error) {
       complain(words(error));
     }

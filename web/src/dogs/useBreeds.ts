@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { api, ask, editing, words, type Schemas } from '../shared/api';
@@ -42,7 +43,7 @@ export function useEditBreed() {
     )
       .then(done)
       .then(() =>
-        notify(breed.shipped ? `${breed.name} is as it shipped.` : `${breed.name} is out of the list.`, () => {
+        notify(breed.shipped ? t`${breed.name} is as it shipped.` : t`${breed.name} is out of the list.`, () => {
           void (breed.shipped ? edit(breed.id, entryOf(breed), 0) : add(entryOf(breed)));
         }),
       )

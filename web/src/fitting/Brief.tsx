@@ -1,4 +1,6 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { memo, useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
@@ -26,24 +28,22 @@ export const Brief = memo(function Brief({
   const topics = [...new Set(brief.lines.map((l) => l.topic))];
   const rests = fits.snout.filter((s) => s.provenance !== 'measured' && s.name !== 'Fit line');
   return (
-    <Box as="section" aria-label="The brief">
+    <Box as="section" aria-label={t`The brief`}>
       <Flex wrap="wrap" gap="4" align="end" mb="3">
-        <Heading as="h2" size="xl" me="auto">
-          What {card.dog.name} needs
-        </Heading>
-        <Named label="For">
+        <Heading as="h2" size="xl" me="auto">{t`What ${card.dog.name} needs`}</Heading>
+        <Named label={t`For`}>
           <Choice
             size="sm"
             width="9.5rem"
             value={question.uses?.[0] ?? ''}
-            none="All its purposes"
-            options={card.dog.purposes.map((p) => [p, `${purposeWords[p]} only`])}
+            none={t`All its purposes`}
+            options={card.dog.purposes.map((p) => [p, t`${purposeWords[p]} only`])}
             onChange={(v) =>
               onChange({ ...question, uses: v ? [v] : null, minutes: null, warm: null, clinicHands: null })
             }
           />
         </Named>
-        <Named label="Worn up to">
+        <Named label={t`Worn up to`}>
           <Choice
             size="sm"
             width="7.5rem"
@@ -52,33 +52,33 @@ export const Brief = memo(function Brief({
             onChange={(v) => onChange({ ...question, minutes: Number(v) })}
           />
         </Named>
-        <Named label="Where">
+        <Named label={t`Where`}>
           <Choice
             size="sm"
             width="12rem"
             value={brief.warm ? 'warm' : 'cool'}
             options={[
-              ['warm', 'Warm or at exercise'],
-              ['cool', 'Cool and calm'],
+              ['warm', t`Warm or at exercise`],
+              ['cool', t`Cool and calm`],
             ]}
             onChange={(v) => onChange({ ...question, warm: v === 'warm' })}
           />
         </Named>
         {brief.clinicOnly && (
-          <Named label="Put on by">
+          <Named label={t`Put on by`}>
             <Choice
               size="sm"
               width="11rem"
               value={brief.clinicHands ? 'clinic' : 'others'}
               options={[
-                ['others', 'You or its keeper'],
-                ['clinic', "The clinic's own staff"],
+                ['others', t`You or its keeper`],
+                ['clinic', t`The clinic's own staff`],
               ]}
               onChange={(v) => onChange({ ...question, clinicHands: v === 'clinic' })}
             />
           </Named>
         )}
-        <Named label="Fit style">
+        <Named label={t`Fit style`}>
           <Choice
             size="sm"
             width="7.5rem"
@@ -87,14 +87,14 @@ export const Brief = memo(function Brief({
             onChange={(school) => onChange({ ...question, school, fingers: null })}
           />
         </Named>
-        <Named label="Fingers">
+        <Named label={t`Fingers`}>
           <Choice
             size="sm"
             width="5.5rem"
             value={String(brief.fingers)}
             options={[
-              ['1', 'One'],
-              ['2', 'Two'],
+              ['1', t`One`],
+              ['2', t`Two`],
             ]}
             onChange={(v) => onChange({ ...question, fingers: Number(v) })}
           />
@@ -123,20 +123,25 @@ export const Brief = memo(function Brief({
       {brief.clashes.map((clash) => (
         <Box key={clash.id} borderLeftWidth="4px" borderColor="accent" ps="3" mt="4" maxW="60rem">
           <Text>
-            <b>These pull apart. {clash.says}</b> {clash.do} <Why basis={clash.basis} about="What pulls apart" />
+            <b>{t`These pull apart. ${clash.says}`}</b> {clash.do}{' '}
+            <Why basis={clash.basis} about={t`What pulls apart`} />
           </Text>
         </Box>
       ))}
       <Flex gap="6" mt="4" wrap="wrap" align="start" justify="space-between">
         <Text maxW="44rem">
-          <b>{brief.advice.says}.</b> {brief.advice.reason} <Why basis={brief.advice.basis} about="One muzzle or two" />
+          <b>{brief.advice.says}.</b> {brief.advice.reason}{' '}
+          <Why basis={brief.advice.basis} about={t`One muzzle or two`} />
         </Text>
         <HowYouFit settings={fits.settings} />
       </Flex>
       {rests.length > 0 && (
         <Text fontSize="sm" mt="2">
-          {rests.some((s) => s.provenance === 'assumed') && <b>Take the missing readings before you order. </b>}
-          Not read but worked out: {rests.map((s) => `${s.name.toLowerCase()} ${s.provenance} (${s.how})`).join('; ')}.
+          <Trans>
+            {rests.some((s) => s.provenance === 'assumed') && <b>{t`Take the missing readings before you order. `}</b>}
+            Not read but worked out: {rests.map((s) => `${s.name.toLowerCase()} ${s.provenance} (${s.how})`).join('; ')}
+            .
+          </Trans>
         </Text>
       )}
     </Box>
@@ -157,7 +162,7 @@ const summaryOf = (lines: Line[]) =>
     .join(' ');
 
 const lengthsOfWear = (now: number): [string, string][] =>
-  [...new Set([5, 15, 30, 60, 120, now])].sort((a, b) => a - b).map((m) => [String(m), `${m} minutes`]);
+  [...new Set([5, 15, 30, 60, 120, now])].sort((a, b) => a - b).map((m) => [String(m), t`${m} minutes`]);
 
 function Named({ label, children }: { label: string; children: React.ReactNode }) {
   return (
@@ -197,25 +202,21 @@ function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: bo
             textDecoration="underline"
             color="fg.muted"
             cursor="pointer"
-            aria-label={`Overrule: ${line.says}`}
+            aria-label={t`Overrule: ${line.says}`}
             onClick={() => setAsks(true)}
-          >
-            overrule
-          </chakra.button>
+          >{t`overrule`}</chakra.button>
         )}
       </Text>
       {line.overruled && (
         <Text fontSize="sm" ps="3.1rem">
-          <b>Overruled: {line.overruled}</b>{' '}
+          <b>{t`Overruled: ${line.overruled}`}</b>{' '}
           <chakra.button
             type="button"
             textDecoration="underline"
             cursor="pointer"
-            aria-label={`Let it stand again: ${line.says}`}
+            aria-label={t`Let it stand again: ${line.says}`}
             onClick={() => void letStand(line.id, line.overruled ?? '')}
-          >
-            let it stand
-          </chakra.button>
+          >{t`let it stand`}</chakra.button>
         </Text>
       )}
       {asks && (
@@ -223,9 +224,9 @@ function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: bo
           <NoteForm
             size="sm"
             strong
-            label={`Why overrule: ${line.says}`}
+            label={t`Why overrule: ${line.says}`}
             field="note"
-            does="Overrule"
+            does={t`Overrule`}
             onSend={(note) => overrule(line.id, note).then(() => setAsks(false))}
             onLeave={() => setAsks(false)}
           />

@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { memo } from 'react';
 import type { Schemas } from '../shared/api';
 import { VerdictMark } from '../shared/Mark';
@@ -25,15 +26,13 @@ export const Criteria = memo(function Criteria({ fit }: { fit: Schemas['FitDto']
             <Text w="8.4rem" flexShrink="0" fontWeight="700">
               {n.word}
             </Text>
-            <Text flex="1">Not checked: {n.reason}</Text>
+            <Text flex="1">{t`Not checked: ${n.reason}`}</Text>
           </Flex>
         ))}
       </ul>
       {wishes.length > 0 && (
         <>
-          <Heading as="h3" size="md" mt="4">
-            Wishes
-          </Heading>
+          <Heading as="h3" size="md" mt="4">{t`Wishes`}</Heading>
           <ul>
             {wishes.map((c, i) => (
               <Row key={c.name + i} criterion={c} />
@@ -49,10 +48,10 @@ function Row({ criterion: c }: { criterion: Criterion }) {
   const { unit } = useUnit();
   const word = c.soft
     ? c.verdict === 'fits'
-      ? 'Met'
-      : 'Not met'
+      ? t`Met`
+      : t`Not met`
     : c.outcome === 'warning' || c.outcome === 'overruled'
-      ? 'Warning'
+      ? t`Warning`
       : verdictWords[c.verdict];
   return (
     <Flex
@@ -80,7 +79,7 @@ function Row({ criterion: c }: { criterion: Criterion }) {
           <Text fontSize="xl" fontWeight="700" color={c.verdict === 'out' ? 'stop' : 'fg'}>
             {c.marginMm === null
               ? c.verdict === 'out'
-                ? 'no'
+                ? t`no`
                 : '△'
               : `${c.marginMm >= 0 ? '+' : ''}${lengthText(c.marginMm, unit)}`}
           </Text>

@@ -1,4 +1,5 @@
 import { Box, Flex, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { useUnit } from '../shared/units';
@@ -15,7 +16,7 @@ export function Diagnosis({ dogId, entry }: { dogId: string; entry: Schemas['Dia
   return (
     <Box
       as="ol"
-      aria-label={`Causes: ${diagnosis.data.symptom.says}`}
+      aria-label={t`Causes: ${diagnosis.data.symptom.says}`}
       mt="2"
       borderLeftWidth="4px"
       borderColor="accent"
@@ -25,7 +26,7 @@ export function Diagnosis({ dogId, entry }: { dogId: string; entry: Schemas['Dia
         <Box as="li" key={cause.id} py="2">
           <Flex gap="2" align="baseline">
             <Text fontSize="sm" fontWeight="700" w="5.4rem" flexShrink="0" color={likely === false ? 'fg.muted' : 'fg'}>
-              {likely === null ? '? look' : likely ? '● likely' : '○ unlikely'}
+              {likely === null ? t`? look` : likely ? t`● likely` : t`○ unlikely`}
             </Text>
             <Text flex="1" fontWeight={likely === false ? '400' : '700'}>
               {cause.says} <Why basis={cause.basis} about={cause.says} />
@@ -41,9 +42,9 @@ export function Diagnosis({ dogId, entry }: { dogId: string; entry: Schemas['Dia
                   <b>{remedyWords[r.kind]}:</b> {r.does} {r.effect}{' '}
                   {r.sizeId && (
                     <Link asChild color="fg" textDecoration="underline">
-                      <RouterLink to={`/dogs/${dogId}/fit/try?size=${r.sizeId}`}>
-                        {r.after ? verdictWords[r.after].toLowerCase() : 'look'}: try that one
-                      </RouterLink>
+                      <RouterLink
+                        to={`/dogs/${dogId}/fit/try?size=${r.sizeId}`}
+                      >{t`${r.after ? verdictWords[r.after].toLowerCase() : t`look`}: try that one`}</RouterLink>
                     </Link>
                   )}
                 </li>

@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { dateText } from '../shared/dates';
 import { useThisDog } from '../shared/dog';
 import { lengthText, useUnit } from '../shared/units';
@@ -15,10 +16,10 @@ export function EarlierPage() {
   const { unit } = useUnit();
   const choices = useChoices(card.dog.id);
   if (!choices.data) return <Waiting query={choices} />;
-  if (choices.data.length === 0) return <Text fontSize="lg">No muzzle was chosen yet.</Text>;
+  if (choices.data.length === 0) return <Text fontSize="lg">{t`No muzzle was chosen yet.`}</Text>;
   return (
     <Flex direction="column" gap="8">
-      <Text>Each as it was on its day: later readings, rules and catalogues do not change it.</Text>
+      <Text>{t`Each as it was on its day: later readings, rules and catalogues do not change it.`}</Text>
       {choices.data.map(({ id, chosenAt, withdrawnAt, kept, drawing }) => (
         <Flex
           key={id}
@@ -33,12 +34,7 @@ export function EarlierPage() {
           <Box flex="1 1 20rem">
             <Heading as="h2" size="xl">
               {kept.model} {kept.size.label}
-              {withdrawnAt && (
-                <Text as="span" fontSize="md" fontWeight="400">
-                  {' '}
-                  withdrawn
-                </Text>
-              )}
+              {withdrawnAt && <Text as="span" fontSize="md" fontWeight="400">{t` withdrawn`}</Text>}
             </Heading>
             <Text color="fg.muted">
               {dateText(chosenAt, 'day')} · {kept.maker} · {verdictWords[kept.verdict].toLowerCase()}
@@ -47,7 +43,7 @@ export function EarlierPage() {
             </Text>
             {kept.note && (
               <Text>
-                <b>Note: {kept.note}</b>
+                <b>{t`Note: ${kept.note}`}</b>
               </Text>
             )}
             <Box as="ul" fontSize="sm" mt="1" ps="5" listStyleType="disc">
@@ -56,25 +52,21 @@ export function EarlierPage() {
               ))}
             </Box>
             {kept.brief?.some((l) => l.overruled) && (
-              <Text fontSize="sm" mt="1">
-                Overruled:{' '}
-                {kept.brief
-                  .filter((l) => l.overruled)
-                  .map((l) => `${l.says} (${l.overruled})`)
-                  .join('; ')}
-              </Text>
+              <Text fontSize="sm" mt="1">{t`Overruled: ${kept.brief
+                .filter((l) => l.overruled)
+                .map((l) => `${l.says} (${l.overruled})`)
+                .join('; ')}`}</Text>
             )}
-            <Text fontSize="sm" mt="1">
-              Inner length {lengthText(kept.size.lengthMm, unit)}
-              {kept.size.depthFrontMm ? `, depth ${lengthText(kept.size.depthFrontMm, unit)} in front` : ''}
-              {kept.size.openingGirthMm ? `, girth ${lengthText(kept.size.openingGirthMm, unit)}` : ''}.
-            </Text>
+            <Text
+              fontSize="sm"
+              mt="1"
+            >{t`Inner length ${lengthText(kept.size.lengthMm, unit)}${kept.size.depthFrontMm ? t`, depth ${lengthText(kept.size.depthFrontMm, unit)} in front` : ''}${kept.size.openingGirthMm ? t`, girth ${lengthText(kept.size.openingGirthMm, unit)}` : ''}.`}</Text>
           </Box>
           <Box flex="1 1 24rem">
             {drawing ? (
-              <StillView label={`${kept.model} ${kept.size.label} as it was`} drawing={drawing} coat={card.coatHex} />
+              <StillView label={t`${kept.model} ${kept.size.label} as it was`} drawing={drawing} coat={card.coatHex} />
             ) : (
-              <Text color="fg.muted">Its drawing was not kept.</Text>
+              <Text color="fg.muted">{t`Its drawing was not kept.`}</Text>
             )}
           </Box>
         </Flex>

@@ -1,4 +1,6 @@
 import { Box, chakra, Checkbox, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { priceText } from '../shared/writing';
 import { dateText, readDay } from '../shared/dates';
 import { DayField } from '../shared/DayField';
@@ -62,7 +64,7 @@ export function FitList({
   );
   const nothing = of('fits').length === 0;
   return (
-    <Box as="section" aria-label="Muzzles, ranked">
+    <Box as="section" aria-label={t`Muzzles, ranked`}>
       <FilterBar filters={filters} left={fits.filteredOut} onFilter={onFilter} />
       {groups
         .filter((g) => g === 'fits' || g === 'near' || of(g).length > 0)
@@ -79,13 +81,13 @@ export function FitList({
             {of(group).length === 0 ? (
               <Text fontSize="sm" py="2">
                 {group === 'near'
-                  ? 'None.'
+                  ? t`None.`
                   : fits.filteredOut > 0
-                    ? 'None of what the filters leave.'
-                    : 'Nothing fits as it is: order one made to measure.'}
+                    ? t`None of what the filters leave.`
+                    : t`Nothing fits as it is: order one made to measure.`}
               </Text>
             ) : group === 'near' && !nothing ? (
-              <Folded says="What would save them">{() => <ul>{of(group).map(row)}</ul>}</Folded>
+              <Folded says={t`What would save them`}>{() => <ul>{of(group).map(row)}</ul>}</Folded>
             ) : (
               <ul>{of(group).map(row)}</ul>
             )}
@@ -93,23 +95,21 @@ export function FitList({
         ))}
       {fits.training.length > 0 && (
         <Box mb="4">
-          <Heading as="h3" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">
-            To train in first
-          </Heading>
+          <Heading as="h3" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">{t`To train in first`}</Heading>
           <ul>
-            {fits.training.map((t) => (
-              <li key={t.sizeId}>
-                <Row type="button" aria-pressed={t.sizeId === inHand} onClick={() => onPick(t.sizeId)}>
+            {fits.training.map((row) => (
+              <li key={row.sizeId}>
+                <Row type="button" aria-pressed={row.sizeId === inHand} onClick={() => onPick(row.sizeId)}>
                   <b>
-                    {t.model} {t.sizeLabel}
+                    {row.model} {row.sizeLabel}
                   </b>{' '}
                   <Text as="span" color="fg.muted">
-                    {materialWords[t.material].toLowerCase()}
-                    {t.price === null ? '' : `, ${priceText(t.price)}`}
-                    {t.inVan > 0 ? `, ${t.inVan} in the van` : ''}
+                    {materialWords[row.material].toLowerCase()}
+                    {row.price === null ? '' : `, ${priceText(row.price)}`}
+                    {row.inVan > 0 ? t`, ${row.inVan} in the van` : ''}
                   </Text>
                   <Text fontSize="sm" color="fg.muted" lineHeight="1.3">
-                    {t.says}
+                    {row.says}
                   </Text>
                 </Row>
               </li>
@@ -117,7 +117,7 @@ export function FitList({
           </ul>
         </Box>
       )}
-      <Folded says={`Out ${of('out').length}: why, nearest miss first`}>{() => <ul>{of('out').map(row)}</ul>}</Folded>
+      <Folded says={t`Out ${of('out').length}: why, nearest miss first`}>{() => <ul>{of('out').map(row)}</ul>}</Folded>
     </Box>
   );
 }
@@ -125,9 +125,9 @@ export function FitList({
 const groups = ['fits', 'watched', 'unsure', 'near'] as const;
 
 const saidOf: Partial<Record<Schemas['FitGroup'], string>> = {
-  fits: 'by how sure, in steps of 5 %, then by what you weigh',
-  watched: 'right in size; they hold the mouth shut, so after any basket',
-  unsure: 'fit as read, but with less than an even chance: measure again',
+  fits: t`by how sure, in steps of 5 %, then by what you weigh`,
+  watched: t`right in size; they hold the mouth shut, so after any basket`,
+  unsure: t`fit as read, but with less than an even chance: measure again`,
 };
 
 /** A list that is only made once it is opened. */
@@ -171,10 +171,10 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
   const misses = fit.deciding.marginMm;
   const facts = [
     chosen ? 'chosen' : null,
-    fit.gapeDeg === null ? null : `opens ${Math.round(fit.gapeDeg)}°`,
+    fit.gapeDeg === null ? null : t`opens ${Math.round(fit.gapeDeg)}°`,
     fit.massG ? `${fit.massG} g` : null,
     fit.price === null ? null : priceText(fit.price),
-    fit.inVan > 0 ? `${fit.inVan} in the van` : fit.leadDays === null ? null : `${fit.leadDays} days`,
+    fit.inVan > 0 ? t`${fit.inVan} in the van` : fit.leadDays === null ? null : t`${fit.leadDays} days`,
   ];
   return (
     <>
@@ -198,8 +198,7 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
               {fit.headline.chance}
               {fit.headline.unchecked && (
                 <Text as="span" fontSize="xs" fontWeight="400" color="fg.muted">
-                  {' '}
-                  {fit.headline.first} unchecked
+                  <Trans> {fit.headline.first} unchecked</Trans>
                 </Text>
               )}
             </>
@@ -214,7 +213,7 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
         {fit.group === 'out'
           ? fit.deciding.reason
           : fit.group === 'near'
-            ? [fit.remedies[0]?.says, fit.inVan > 0 ? `${fit.inVan} in the van` : ''].filter(Boolean).join(' ')
+            ? [fit.remedies[0]?.says, fit.inVan > 0 ? t`${fit.inVan} in the van` : ''].filter(Boolean).join(' ')
             : facts.filter(Boolean).join(', ')}
       </Text>
     </>
@@ -232,16 +231,12 @@ function FilterBar({ filters, left, onFilter }: { filters: Filters; left: number
         >
           <Checkbox.HiddenInput />
           <Checkbox.Control borderColor="border.strong" />
-          <Checkbox.Label>In the van</Checkbox.Label>
+          <Checkbox.Label>{t`In the van`}</Checkbox.Label>
         </Checkbox.Root>
         <MostPrice price={filters.mostPrice} onPrice={(mostPrice) => onFilter({ ...filters, mostPrice })} />
         <HereBy day={filters.by} onDay={(by) => onFilter({ ...filters, by })} />
       </Flex>
-      {left > 0 && (
-        <Text fontSize="sm" color="fg.muted" role="status">
-          {left} sizes are left out by this.
-        </Text>
-      )}
+      {left > 0 && <Text fontSize="sm" color="fg.muted" role="status">{t`${left} sizes are left out by this.`}</Text>}
     </Box>
   );
 }
@@ -250,7 +245,7 @@ function FilterBar({ filters, left, onFilter }: { filters: Filters; left: number
 function HereBy({ day, onDay }: { day: string | null; onDay: (day: string | null) => void }) {
   const [text, setText] = useState(day ? dateText(day, 'short') : '');
   return (
-    <Small label="Here by" error={readDay(text) === null ? 'A day is written as 26 Nov 2026 or 26.11.2026.' : null}>
+    <Small label={t`Here by`} error={readDay(text) === null ? t`A day is written as 26 Nov 2026 or 26.11.2026.` : null}>
       <DayField
         size="xs"
         w="7rem"
@@ -271,7 +266,7 @@ function MostPrice({ price, onPrice }: { price: number | null; onPrice: (price: 
   const value = readNumber(text);
   const wrong = value !== null && !(value >= 0);
   return (
-    <Small label="Price up to" error={wrong ? 'A price is a number, such as 25.' : null}>
+    <Small label={t`Price up to`} error={wrong ? t`A price is a number, such as 25.` : null}>
       <Input
         size="xs"
         w="4.2rem"

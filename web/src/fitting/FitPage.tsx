@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Grid, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useRef, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useThisDog } from '../shared/dog';
@@ -37,9 +39,9 @@ export function FitPage() {
   return (
     <Flex direction="column" gap="6">
       <Flex gap="5" wrap="wrap" fontSize="sm">
-        {to('fit/try', 'Try it on')}
-        {to('fit/order', 'Order sheet for one made to measure')}
-        {to('fit/earlier', 'Chosen earlier')}
+        {to('fit/try', t`Try it on`)}
+        {to('fit/order', t`Order sheet for one made to measure`)}
+        {to('fit/earlier', t`Chosen earlier`)}
       </Flex>
       <Brief fits={fits.data} card={card} question={question} onChange={setQuestion} />
       {measured ? (
@@ -74,17 +76,17 @@ export function FitPage() {
                 borderColor="border.strong"
                 mb="2"
                 onClick={() => list.current?.scrollIntoView({ block: 'start' })}
-              >
-                ↑ Back to the list
-              </Button>
+              >{t`↑ Back to the list`}</Button>
               <MuzzleDetail card={card} sizeId={inHand} question={question} fits={fits.data} onPick={pick} />
             </Box>
           )}
         </Grid>
       ) : (
         <Text fontSize="lg">
-          A muzzle is chosen from measurements, not by trying it on. Nose to inner eye comes first:{' '}
-          {to('measure', 'to the bench')}.
+          <Trans>
+            A muzzle is chosen from measurements, not by trying it on. Nose to inner eye comes first:{' '}
+            {to('measure', t`to the bench`)}.
+          </Trans>
         </Text>
       )}
     </Flex>

@@ -1,4 +1,6 @@
 import { Box, Button, chakra, Flex, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Head } from '../measuring/HeadView';
 import type { Schemas } from '../shared/api';
@@ -14,7 +16,7 @@ const WIDEST = 60;
 const LABEL_SHARE = 0.034;
 /** Room a label takes, in its heights. */
 const LABEL_WIDTH = 7;
-const labels: Record<string, string> = { noseRoom: 'nose', eyeRoom: 'eye', chinRoom: 'chin' };
+const labels: Record<string, string> = { noseRoom: t`nose`, eyeRoom: t`eye`, chinRoom: t`chin` };
 
 /** A muzzle over the snout, to scale, with the rooms dimensioned and a jaw that opens; another may be laid over it. */
 export function FitView({
@@ -41,7 +43,7 @@ export function FitView({
   return (
     <Box>
       <Side
-        label={`${name} over the snout, to scale, ${pushed ? 'pushed back until the nose touches' : `jaw opened ${opened} degrees`}`}
+        label={t`${name} over the snout, to scale, ${pushed ? t`pushed back until the nose touches` : t`jaw opened ${opened} degrees`}`}
         drawing={drawing}
         over={over}
         coat={coat}
@@ -52,14 +54,14 @@ export function FitView({
       {gapeClass !== null && (
         <Flex align="center" gap="5" wrap="wrap">
           <Slide
-            label="Open the jaw"
+            label={t`Open the jaw`}
             suffix="°"
             value={opened}
             max={WIDEST}
             marks={[
-              { value: Math.min(neededDeg, WIDEST), label: `${neededDeg}° needed` },
+              { value: Math.min(neededDeg, WIDEST), label: t`${neededDeg}° needed` },
               ...(Math.abs(drawing.gapeDeg - neededDeg) > 9
-                ? [{ value: Math.min(drawing.gapeDeg, WIDEST), label: `${Math.round(drawing.gapeDeg)}° touches` }]
+                ? [{ value: Math.min(drawing.gapeDeg, WIDEST), label: t`${Math.round(drawing.gapeDeg)}° touches` }]
                 : []),
             ]}
             onChange={(deg) => {
@@ -71,10 +73,7 @@ export function FitView({
             <Text role="status" fontSize="lg">
               <b>{Math.round(drawing.gapeDeg)}°</b> {gapeWords[gapeClass]}
               {touches && opened > 0 ? (
-                <chakra.span color="stop" fontWeight="700">
-                  {' '}
-                  · the jaw touches the floor
-                </chakra.span>
+                <chakra.span color="stop" fontWeight="700">{t` · the jaw touches the floor`}</chakra.span>
               ) : null}
             </Text>
             <Button
@@ -84,7 +83,7 @@ export function FitView({
               aria-pressed={pushed}
               onClick={() => setPushed(!pushed)}
             >
-              {pushed ? 'Let it sit' : 'Push it back'}
+              {pushed ? t`Let it sit` : t`Push it back`}
             </Button>
           </Box>
           {!compact && <Sections drawing={drawing} over={over} coat={coat} />}
@@ -271,7 +270,7 @@ function Sections({ drawing, over, coat }: { drawing: Drawing; over?: Drawing | 
       <chakra.svg
         viewBox={`${box.x} ${box.y} ${box.width + room} ${box.height}`}
         role="img"
-        aria-label="Section at the rear edge: the snout inside the muzzle"
+        aria-label={t`Section at the rear edge: the snout inside the muzzle`}
         height="11rem"
         width="13rem"
         color="fg"
@@ -318,8 +317,10 @@ function Sections({ drawing, over, coat }: { drawing: Drawing; over?: Drawing | 
         })}
       </chakra.svg>
       <Text fontSize="sm" color="fg.muted" textAlign="center">
-        snout {snout.map((d) => lengthText(d.mm, unit, false)).join(' × ')} {unit}
-        {basket.length === 0 && ', in it at its widest'}
+        <Trans>
+          snout {snout.map((d) => lengthText(d.mm, unit, false)).join(' × ')} {unit}
+          {basket.length === 0 && t`, in it at its widest`}
+        </Trans>
       </Text>
     </Box>
   );

@@ -1,4 +1,6 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Amount } from '../shared/Amount';
 import type { Schemas } from '../shared/api';
@@ -12,7 +14,7 @@ import { settingsDocument } from './document';
 
 type Settings = Schemas['FitSettingsDto'];
 const weights = ['comfort', 'safety', 'feeding'] as const;
-const weightWords = { comfort: 'Comfort', safety: 'Safety', feeding: 'Feeding' };
+const weightWords = { comfort: t`Comfort`, safety: t`Safety`, feeding: t`Feeding` };
 
 /** The practice's schools, its finger and what it weighs among muzzles that fit equally surely. Kept at every change. */
 export function HowYouFit({ settings }: { settings: Settings }) {
@@ -20,19 +22,17 @@ export function HowYouFit({ settings }: { settings: Settings }) {
     settingsDocument,
     'practice',
     settings,
-    'how you fit',
+    t`how you fit`,
   );
   // A weight moves with the hand and is kept when it is let go.
   const [moving, setMoving] = useState<Partial<Record<(typeof weights)[number], number>>>({});
   const draft = { ...value, ...moving };
   return (
     <details open={theirs !== null || undefined}>
-      <chakra.summary cursor="pointer" fontWeight="700">
-        How you fit
-      </chakra.summary>
+      <chakra.summary cursor="pointer" fontWeight="700">{t`How you fit`}</chakra.summary>
       <Flex gap="5" wrap="wrap" pt="2" align="end">
         <Box as="label">
-          <Text fontSize="sm">Material against bites</Text>
+          <Text fontSize="sm">{t`Material against bites`}</Text>
           <Choice
             size="sm"
             width="16rem"
@@ -42,7 +42,7 @@ export function HowYouFit({ settings }: { settings: Settings }) {
           />
         </Box>
         <Box as="label">
-          <Text fontSize="sm">Colour</Text>
+          <Text fontSize="sm">{t`Colour`}</Text>
           <Choice
             size="sm"
             width="13rem"
@@ -52,7 +52,7 @@ export function HowYouFit({ settings }: { settings: Settings }) {
           />
         </Box>
         <Amount
-          label="Your finger, mm"
+          label={t`Your finger, mm`}
           value={String(draft.fingerMm)}
           onKeep={(fingerMm) => tryChange({ ...value, fingerMm: fingerMm ?? value.fingerMm })}
         />
@@ -72,11 +72,13 @@ export function HowYouFit({ settings }: { settings: Settings }) {
         ))}
       </Flex>
       <Text fontSize="sm" color="fg.muted" mt="1">
-        For every dog of the practice. <span role="status">{state}</span>
+        <Trans>
+          For every dog of the practice. <span role="status">{state}</span>
+        </Trans>
       </Text>
       {theirs && (
         <Conflict
-          says="Someone else changed how you fit in the meantime."
+          says={t`Someone else changed how you fit in the meantime.`}
           differences={differences(settingWords, value, settingsDocument.read(theirs))}
           keepMine={keepMine}
           takeTheirs={takeTheirs}
@@ -87,8 +89,8 @@ export function HowYouFit({ settings }: { settings: Settings }) {
 }
 
 const settingWords = {
-  material: 'Material against bites',
-  visibility: 'Colour',
-  fingerMm: 'Your finger, mm',
+  material: t`Material against bites`,
+  visibility: t`Colour`,
+  fingerMm: t`Your finger, mm`,
   ...weightWords,
 } as const;

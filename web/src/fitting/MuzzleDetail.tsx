@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Input, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useDeferredValue, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { Refused, words, type Schemas } from '../shared/api';
@@ -59,13 +61,13 @@ export function MuzzleDetail({
         </Text>
       )}
       <Flex gap="3" align="center" wrap="wrap" mb="1">
-        <Text fontSize="sm">Compare with</Text>
+        <Text fontSize="sm">{t`Compare with`}</Text>
         <Choice
           size="xs"
           width="12rem"
-          label="Compare with"
+          label={t`Compare with`}
           value={other}
-          none="nothing"
+          none={t`nothing`}
           options={fits.fits
             .filter((f) => f.sizeId !== sizeId)
             .slice(0, 40)
@@ -76,11 +78,11 @@ export function MuzzleDetail({
           <Choice
             size="xs"
             width="8rem"
-            label="How to compare"
+            label={t`How to compare`}
             value={laid}
             options={[
-              ['over', 'over it'],
-              ['beside', 'side by side'],
+              ['over', t`over it`],
+              ['beside', t`side by side`],
             ]}
             onChange={setLaid}
           />
@@ -92,9 +94,7 @@ export function MuzzleDetail({
           color="fg"
           textDecoration="underline"
           ms="auto"
-        >
-          Drawing as SVG
-        </Link>
+        >{t`Drawing as SVG`}</Link>
       </Flex>
       {compared && laid === 'beside' ? (
         <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="6">
@@ -126,29 +126,36 @@ export function MuzzleDetail({
       )}
       {compared && (
         <Text fontSize="sm">
-          {laid === 'over' && `Dashed: ${nameOf(compared.fit)}. `}
-          Nose {difference(fit.noseRoomMm, compared.fit.noseRoomMm, unit)}, eye{' '}
-          {difference(fit.eyeRoomMm, compared.fit.eyeRoomMm, unit)}, mouth{' '}
-          {fit.gapeDeg !== null && compared.fit.gapeDeg !== null
-            ? `${Math.round(fit.gapeDeg)}° against ${Math.round(compared.fit.gapeDeg)}°`
-            : 'not known'}
-          .
+          <Trans>
+            {laid === 'over' && t`Dashed: ${nameOf(compared.fit)}. `}
+            Nose {difference(fit.noseRoomMm, compared.fit.noseRoomMm, unit)}, eye{' '}
+            {difference(fit.eyeRoomMm, compared.fit.eyeRoomMm, unit)}, mouth{' '}
+            {fit.gapeDeg !== null && compared.fit.gapeDeg !== null
+              ? t`${Math.round(fit.gapeDeg)}° against ${Math.round(compared.fit.gapeDeg)}°`
+              : t`not known`}
+            .
+          </Trans>
         </Text>
       )}
       <Strap fit={fit} />
       {fit.remedies.length > 0 && (
         <Box borderLeftWidth="4px" borderColor="accent" ps="3" mt="3">
-          <Text fontWeight="700">What would save it</Text>
+          <Text fontWeight="700">{t`What would save it`}</Text>
           <ul>
             {fit.remedies.map((r) => (
               <li key={r.says}>
-                {r.says} Then: {verdictWords[r.after].toLowerCase()}
-                {r.chance !== null && `, ${chanceText(r.chance)} sure`}.{' '}
-                {r.kinds.includes('size') && (
-                  <Button size="xs" variant="outline" borderColor="border.strong" onClick={() => onPick(r.sizeId)}>
-                    Look at it
-                  </Button>
-                )}
+                <Trans>
+                  {r.says} Then: {verdictWords[r.after].toLowerCase()}
+                  {r.chance !== null && t`, ${chanceText(r.chance)} sure`}.{' '}
+                  {r.kinds.includes('size') && (
+                    <Button
+                      size="xs"
+                      variant="outline"
+                      borderColor="border.strong"
+                      onClick={() => onPick(r.sizeId)}
+                    >{t`Look at it`}</Button>
+                  )}
+                </Trans>
               </li>
             ))}
           </ul>
@@ -168,17 +175,17 @@ const factsOf = (fit: Fit) =>
     fit.bare.maker,
     materialWords[fit.bare.material].toLowerCase(),
     closureWords[fit.bare.closure].toLowerCase(),
-    `front ${frontWords[fit.bare.frontOpening].toLowerCase()}`,
+    t`front ${frontWords[fit.bare.frontOpening].toLowerCase()}`,
     fit.size.massG ? `${fit.size.massG} g` : '',
     fit.size.price == null ? '' : priceText(fit.size.price),
-    fit.inVan > 0 ? `${fit.inVan} in the van` : fit.bare.leadDays === null ? '' : `${fit.bare.leadDays} days`,
-    fit.colour ? `in ${fit.colour}` : fit.bare.colours.map((c) => c.name).join(' or '),
+    fit.inVan > 0 ? t`${fit.inVan} in the van` : fit.bare.leadDays === null ? '' : t`${fit.bare.leadDays ?? 0} days`,
+    fit.colour ? t`in ${fit.colour}` : fit.bare.colours.map((c) => c.name).join(t` or `),
   ]
     .filter(Boolean)
     .join(' · ');
 
 const difference = (a: number | null, b: number | null, unit: 'mm' | 'cm' | 'in') =>
-  a === null || b === null ? 'not known' : `${lengthText(a, unit)} against ${lengthText(b, unit)}`;
+  a === null || b === null ? t`not known` : t`${lengthText(a, unit)} against ${lengthText(b, unit)}`;
 
 /** The answer in one line, as the core words it; below it the reading that would settle most. */
 function Verdict({ fit }: { fit: Fit }) {
@@ -188,7 +195,7 @@ function Verdict({ fit }: { fit: Fit }) {
     <Box my="2">
       {!final && (
         <Text fontFamily="heading" fontSize="xl" fontWeight="750">
-          To train in: {fit.training}
+          <Trans>To train in: {fit.training}</Trans>
         </Text>
       )}
       <Flex
@@ -210,15 +217,13 @@ function Verdict({ fit }: { fit: Fit }) {
           </Text>
         )}
         <Text flex="1" minW="0">
-          {final ? says : `As the final one: ${says}`}
+          {final ? says : t`As the final one: ${says}`}
         </Text>
       </Flex>
       {final && fit.retake && (
         <Text>
           <b>{fit.retake.says}</b>{' '}
-          <Text as="span" color="fg.muted">
-            About {Math.round(fit.retake.settles * 100)} % of it.
-          </Text>
+          <Text as="span" color="fg.muted">{t`About ${Math.round(fit.retake.settles * 100)} % of it.`}</Text>
         </Text>
       )}
     </Box>
@@ -229,15 +234,18 @@ function Strap({ fit }: { fit: Fit }) {
   const { unit } = useUnit();
   if (!fit.strap) return null;
   const leaves = (strap: Schemas['StrapDto']) =>
-    `a loop of ${lengthText(strap.loopMm, unit)}${strap.fingers === null ? '' : `, ${fingersText(strap.fingers)} under it`}`;
+    t`a loop of ${lengthText(strap.loopMm, unit)}${strap.fingers === null ? '' : t`, ${fingersText(strap.fingers)} under it`}`;
   return (
     <Text mt="3" fontSize="lg">
-      Neck strap: mark <b>{strapText(fit.strap, unit)}</b>{' '}
-      <Text as="span" fontSize="md" color="fg.muted">
-        {leaves(fit.strap)}
-        {fit.neckLoopMm !== null && fit.strap.hole !== null && `; ${lengthText(fit.neckLoopMm, unit)} is needed`}
-        {fit.otherStrap && `. It lies between two: ${strapText(fit.otherStrap, unit)} makes ${leaves(fit.otherStrap)}`}
-      </Text>
+      <Trans>
+        Neck strap: mark <b>{strapText(fit.strap, unit)}</b>{' '}
+        <Text as="span" fontSize="md" color="fg.muted">
+          {leaves(fit.strap)}
+          {fit.neckLoopMm !== null && fit.strap.hole !== null && t`; ${lengthText(fit.neckLoopMm, unit)} is needed`}
+          {fit.otherStrap &&
+            t`. It lies between two: ${strapText(fit.otherStrap, unit)} makes ${leaves(fit.otherStrap)}`}
+        </Text>
+      </Trans>
     </Text>
   );
 }
@@ -251,9 +259,7 @@ function Keep({ card, fit, question }: { card: Schemas['DogCardDto']; fit: Fit; 
     <Flex mt="4" gap="3" align="end" wrap="wrap">
       {fit.needsNote && !chosen && (
         <Box as="label" flex="1 1 16rem">
-          <Text as="span" fontSize="sm">
-            It is out. To keep it all the same, write down why:
-          </Text>
+          <Text as="span" fontSize="sm">{t`It is out. To keep it all the same, write down why:`}</Text>
           <Input value={note} onChange={(e) => setNote(e.target.value)} borderColor="border.strong" />
         </Box>
       )}
@@ -264,14 +270,14 @@ function Keep({ card, fit, question }: { card: Schemas['DogCardDto']; fit: Fit; 
         loading={choose.isPending}
         onClick={() => choose.mutate({ sizeId: fit.sizeId, ...question, note: note === '' ? null : note })}
       >
-        {chosen ? 'Chosen' : fit.needsNote ? 'Keep it all the same' : `Choose ${fit.bare.name} ${fit.size.label}`}
+        {chosen ? t`Chosen` : fit.needsNote ? t`Keep it all the same` : t`Choose ${fit.bare.name} ${fit.size.label}`}
       </Button>
       <Button asChild variant="outline" size="lg" borderColor="border.strong">
-        <RouterLink to={`/dogs/${card.dog.id}/fit/try?size=${fit.sizeId}`}>Try it on</RouterLink>
+        <RouterLink to={`/dogs/${card.dog.id}/fit/try?size=${fit.sizeId}`}>{t`Try it on`}</RouterLink>
       </Button>
       {chosen && (
         <Button asChild variant="outline" size="lg" borderColor="border.strong">
-          <RouterLink to={`/dogs/${card.dog.id}/plan`}>On to the plan</RouterLink>
+          <RouterLink to={`/dogs/${card.dog.id}/plan`}>{t`On to the plan`}</RouterLink>
         </Button>
       )}
       {choose.error && (

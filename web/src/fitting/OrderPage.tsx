@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Link, List, Table, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
 import { useThisDog } from '../shared/dog';
 import type { Schemas } from '../shared/api';
@@ -16,39 +18,35 @@ export function OrderPage() {
   return (
     <Box maxW="52rem" className="sheet">
       <Flex align="baseline" gap="4" wrap="wrap">
-        <Heading as="h2" size="2xl">
-          A muzzle made to measure for {sheet.dog}
-        </Heading>
+        <Heading as="h2" size="2xl">{t`A muzzle made to measure for ${sheet.dog}`}</Heading>
         <Text color="fg.muted">{[sheet.breeds, dateText(sheet.date, 'day')].filter(Boolean).join(' · ')}</Text>
       </Flex>
       <Flex gap="4" my="3" align="center" className="no-print">
-        <Button colorPalette="marigold" onClick={() => window.print()}>
-          Print it
-        </Button>
+        <Button colorPalette="marigold" onClick={() => window.print()}>{t`Print it`}</Button>
         <Link
           href={`/api/dogs/${card.dog.id}/order?unit=${unit}`}
           download={`${sheet.dog}-order.json`}
           color="fg"
           textDecoration="underline"
-        >
-          As JSON
-        </Link>
+        >{t`As JSON`}</Link>
       </Flex>
       <Text>
-        Inner dimensions, without material, coating or padding. Made as wanted, the mouth opens{' '}
-        <b>{Math.round(sheet.gapeDeg)}°</b>.
+        <Trans>
+          Inner dimensions, without material, coating or padding. Made as wanted, the mouth opens{' '}
+          <b>{Math.round(sheet.gapeDeg)}°</b>.
+        </Trans>
       </Text>
       <Dimensions dimensions={sheet.dimensions} />
-      <Part title="It must have, and must not" lines={sheet.features} />
-      <Part title="Shape of this head" lines={sheet.shapeNotes} />
-      <Part title="To be confirmed by the maker" lines={sheet.confirm} boxes />
+      <Part title={t`It must have, and must not`} lines={sheet.features} />
+      <Part title={t`Shape of this head`} lines={sheet.shapeNotes} />
+      <Part title={t`To be confirmed by the maker`} lines={sheet.confirm} boxes />
       <Part
-        title="What the numbers rest on"
+        title={t`What the numbers rest on`}
         lines={sheet.readings.map((r) => `${r.name}: ${lengthText(r.mm, unit)}, ${r.provenance} (${r.how}).`)}
       />
       <Part
-        title="Before it is worn"
-        lines={[...sheet.cautions, 'Local rules on muzzles, transport and dangerous dogs decide.']}
+        title={t`Before it is worn`}
+        lines={[...sheet.cautions, t`Local rules on muzzles, transport and dangerous dogs decide.`]}
       />
     </Box>
   );
@@ -61,10 +59,10 @@ function Dimensions({ dimensions }: { dimensions: Schemas['OrderDimensionDto'][]
       <Table.Root size="sm" my="3" css={{ '& td, & th': { background: 'transparent', borderColor: 'border' } }}>
         <Table.Header>
           <Table.Row bg="transparent">
-            <Table.ColumnHeader>Inner dimension</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="end">Wanted</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="end">From – to</Table.ColumnHeader>
-            <Table.ColumnHeader>Why</Table.ColumnHeader>
+            <Table.ColumnHeader>{t`Inner dimension`}</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">{t`Wanted`}</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">{t`From – to`}</Table.ColumnHeader>
+            <Table.ColumnHeader>{t`Why`}</Table.ColumnHeader>
           </Table.Row>
         </Table.Header>
         <Table.Body>
@@ -76,7 +74,7 @@ function Dimensions({ dimensions }: { dimensions: Schemas['OrderDimensionDto'][]
               </Table.Cell>
               <Table.Cell textAlign="end" whiteSpace="nowrap">
                 {d.leastMm === null ? '' : lengthText(d.leastMm, unit, false)} –{' '}
-                {d.mostMm === null ? 'any more' : lengthText(d.mostMm, unit)}
+                {d.mostMm === null ? t`any more` : lengthText(d.mostMm, unit)}
               </Table.Cell>
               <Table.Cell fontSize="sm">{d.why}</Table.Cell>
             </Table.Row>

@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Input, Link, Text, Textarea } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
 import { readNumber } from '../shared/numbers';
 import { useState } from 'react';
@@ -27,7 +29,7 @@ export function TryOnPage() {
       <Text fontSize="lg">
         {guide.error.message}{' '}
         <Link asChild color="fg" textDecoration="underline">
-          <RouterLink to={`/dogs/${card.dog.id}/fit`}>To the fitting room</RouterLink>
+          <RouterLink to={`/dogs/${card.dog.id}/fit`}>{t`To the fitting room`}</RouterLink>
         </Link>
       </Text>
     );
@@ -64,13 +66,13 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
   const send = async () => {
     setProblem(null);
     if (noNumber)
-      return setProblem(`"${setting}" is not a number: say where the strap is fastened, or leave it empty.`);
+      return setProblem(t`"${setting}" is not a number: say where the strap is fastened, or leave it empty.`);
     try {
       await keep(
         { sizeId: guide.sizeId, answers, symptoms: Object.values(symptoms), ...fastened, note: note || null },
         picture,
       );
-      notify('The try-on is kept.');
+      notify(t`The try-on is kept.`);
       setSeen(nothingSeen);
       setPicture(null);
     } catch (error) {
@@ -80,17 +82,19 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
 
   return (
     <Box maxW="44rem">
-      <Heading as="h2" size="2xl">
-        {guide.muzzle} on the dog
-      </Heading>
+      <Heading as="h2" size="2xl">{t`${guide.muzzle} on the dog`}</Heading>
       <Text>
-        First fastening a little loose. Adjust off the dog. Stop at any sign of worry.
-        {guide.right && (
-          <>
-            {' '}
-            Neck strap: <b>{strapText(guide.right, unit)}</b>, a loop of {lengthText(guide.right.loopMm, unit)}.
-          </>
-        )}
+        <Trans>
+          First fastening a little loose. Adjust off the dog. Stop at any sign of worry.
+          {guide.right && (
+            <>
+              <Trans>
+                {' '}
+                Neck strap: <b>{strapText(guide.right, unit)}</b>, a loop of {lengthText(guide.right.loopMm, unit)}.
+              </Trans>
+            </>
+          )}
+        </Trans>
       </Text>
       {guide.caution && (
         <Text borderLeftWidth="4px" borderColor="stop" ps="3" mt="3">
@@ -99,17 +103,19 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
       )}
       {!guide.accepts && (
         <Text borderLeftWidth="4px" borderColor="stop" ps="3" mt="3" role="note">
-          <b>Not yet.</b> A try-on comes late, on a dog that already accepts the muzzle
-          {guide.nextStep ? `; this one stands at “${guide.nextStep}”` : ''}. Go on with the plan first, or look only as
-          far as it offers.
+          <Trans>
+            <b>Not yet.</b> A try-on comes late, on a dog that already accepts the muzzle
+            {guide.nextStep ? t`; this one stands at “${guide.nextStep}”` : ''}. Go on with the plan first, or look only
+            as far as it offers.
+          </Trans>
         </Text>
       )}
       {guide.neckRange && (
         <Box as="label" display="block" mt="4">
           <Text fontWeight="700">
             {holes
-              ? `Fastened at hole${guide.right?.holes ? ` 1 to ${guide.right.holes}` : ''}, 1 the tightest`
-              : 'Slider from its tightest, mm'}
+              ? t`Fastened at hole${guide.right?.holes ? t` 1 to ${guide.right.holes}` : ''}, 1 the tightest`
+              : t`Slider from its tightest, mm`}
           </Text>
           <Input
             size="lg"
@@ -122,7 +128,7 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
           />
           {noNumber && (
             <Text color="stop" fontWeight="700">
-              △ {`"${setting}" is not a number.`}
+              △ {t`"${setting}" is not a number.`}
             </Text>
           )}
         </Box>
@@ -141,14 +147,14 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
               </Box>
               <Answer
                 label={check.asks}
-                says={{ fine: 'Yes', not: 'No' }}
+                says={{ fine: t`Yes`, not: t`No` }}
                 value={answers[check.id]}
                 onChange={(fine) => answer(check.id, fine)}
               />
             </Flex>
             {answers[check.id] === false && (
               <Box mt="2">
-                <Flex gap="2" wrap="wrap" role="group" aria-label="What is seen">
+                <Flex gap="2" wrap="wrap" role="group" aria-label={t`What is seen`}>
                   {check.symptoms.map((id) => (
                     <Button
                       key={id}
@@ -174,11 +180,11 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
         ))}
       </Box>
       <Box as="label" display="block" mt="3">
-        <Text fontWeight="700">Anything else</Text>
+        <Text fontWeight="700">{t`Anything else`}</Text>
         <Textarea value={note} borderColor="border.strong" onChange={(e) => setNote(e.target.value)} />
       </Box>
       <Box as="label" display="block" mt="3">
-        <Text fontWeight="700">A picture, if it helps</Text>
+        <Text fontWeight="700">{t`A picture, if it helps`}</Text>
         <Input
           type="file"
           pt="2"
@@ -188,12 +194,13 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
         />
       </Box>
       <Flex mt="4" gap="4" align="center" wrap="wrap">
-        <Button size="xl" colorPalette="marigold" disabled={answered === 0} onClick={() => void send()}>
-          Keep this try-on
-        </Button>
-        <Text role="status">
-          {answered} of {guide.checks.length} looked at{wrong > 0 ? `, ${wrong} not right` : ''}
-        </Text>
+        <Button
+          size="xl"
+          colorPalette="marigold"
+          disabled={answered === 0}
+          onClick={() => void send()}
+        >{t`Keep this try-on`}</Button>
+        <Text role="status">{t`${answered} of ${guide.checks.length} looked at${wrong > 0 ? t`, ${wrong} not right` : ''}`}</Text>
       </Flex>
       {problem && (
         <Text role="alert" color="stop" fontWeight="700">
@@ -214,38 +221,36 @@ function Kept({ dogId, guide }: { dogId: string; guide: Guide }) {
   const { remove } = useKeepTryOn(dogId);
   if (!tries.data || tries.data.length === 0) return null;
   return (
-    <Box as="section" aria-label="Earlier try-ons" mt="8">
-      <Heading as="h3" size="lg">
-        Earlier try-ons
-      </Heading>
+    <Box as="section" aria-label={t`Earlier try-ons`} mt="8">
+      <Heading as="h3" size="lg">{t`Earlier try-ons`}</Heading>
       <ul>
-        {tries.data.map((t) => {
-          const wrong = Object.entries(t.seen.answers).filter(([, fine]) => !fine);
+        {tries.data.map((tried) => {
+          const wrong = Object.entries(tried.seen.answers).filter(([, fine]) => !fine);
           return (
-            <Flex as="li" key={t.id} gap="4" py="2" borderTopWidth="1px" borderColor="border" align="start">
+            <Flex as="li" key={tried.id} gap="4" py="2" borderTopWidth="1px" borderColor="border" align="start">
               <Box flex="1">
                 <Text>
-                  <b>{t.seen.muzzle}</b>, {dateText(t.at, 'day')}: {Object.keys(t.seen.answers).length} looked at,{' '}
-                  {wrong.length === 0 ? 'all fine' : `${wrong.length} not right`}
-                  {t.seen.strap && `, ${strapText(t.seen.strap, unit)}`}
+                  <Trans>
+                    <b>{tried.seen.muzzle}</b>, {dateText(tried.at, 'day')}: {Object.keys(tried.seen.answers).length}{' '}
+                    looked at, {wrong.length === 0 ? t`all fine` : t`${wrong.length} not right`}
+                    {tried.seen.strap && `, ${strapText(tried.seen.strap, unit)}`}
+                  </Trans>
                 </Text>
-                {t.seen.symptoms.length > 0 && (
+                {tried.seen.symptoms.length > 0 && (
                   <Text color="stop">
-                    {t.seen.symptoms.map((id) => guide.symptoms.find((s) => s.id === id)?.says ?? id).join('; ')}
+                    {tried.seen.symptoms.map((id) => guide.symptoms.find((s) => s.id === id)?.says ?? id).join('; ')}
                   </Text>
                 )}
-                {t.seen.note && <Text fontSize="sm">{t.seen.note}</Text>}
+                {tried.seen.note && <Text fontSize="sm">{tried.seen.note}</Text>}
               </Box>
-              {t.hasPicture && (
+              {tried.hasPicture && (
                 <img
-                  src={`/api/dogs/${dogId}/try-ons/${t.id}/picture`}
-                  alt={`${t.seen.muzzle} on the dog`}
+                  src={`/api/dogs/${dogId}/try-ons/${tried.id}/picture`}
+                  alt={t`${tried.seen.muzzle} on the dog`}
                   width={120}
                 />
               )}
-              <Button size="xs" variant="ghost" onClick={() => void remove(t.id)}>
-                Take out
-              </Button>
+              <Button size="xs" variant="ghost" onClick={() => void remove(tried.id)}>{t`Take out`}</Button>
             </Flex>
           );
         })}

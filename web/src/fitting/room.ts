@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { page, type Room } from '../shared/rooms';
 import { settingsDocument } from './document';
 import { vanDocument } from './van/document';
@@ -26,10 +27,10 @@ export const room: Room = {
     { path: 'fit/order', lazy: page(() => import('./OrderPage'), 'OrderPage') },
     { path: 'fit/earlier', lazy: page(() => import('./EarlierPage'), 'EarlierPage') },
   ],
-  tab: { path: 'fit', label: 'Fit', place: 3 },
+  tab: { path: 'fit', label: t`Fit`, place: 3 },
   links: [
-    { to: '/catalogue', label: 'Catalogue', place: 2 },
-    { to: '/van', label: 'Van', place: 3 },
+    { to: '/catalogue', label: t`Catalogue`, place: 2 },
+    { to: '/van', label: t`Van`, place: 3 },
   ],
   documents: [settingsDocument, vanDocument],
 };

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { useDogChanged } from '../shared/dog';
@@ -118,7 +119,7 @@ export function useOverrule(dogId: string) {
     try {
       await ask(api.DELETE('/api/dogs/{id}/brief/{lineId}', { params: { path: { id: dogId, lineId } } }));
       await done();
-      notify('The line stands again.', () => void overrule(lineId, note));
+      notify(t`The line stands again.`, () => void overrule(lineId, note));
     } catch (error) {
       complain(words(error));
     }
@@ -143,7 +144,7 @@ export function useChoose(dogId: string) {
     onSuccess: async (choice) => {
       await done();
       notify(
-        `${choice.kept.model} ${choice.kept.size.label} is kept with its reasons.`,
+        t`${choice.kept.model} ${choice.kept.size.label} is kept with its reasons.`,
         () => void withdraw(choice.id),
       );
     },

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useDogChanged } from '../shared/dog';
@@ -51,7 +52,7 @@ export function useKeepTryOn(dogId: string) {
     try {
       await ask(api.DELETE('/api/dogs/{id}/try-ons/{tryOnId}', path(tryOnId)));
       await done();
-      notify('The try-on is out of the record.', () => {
+      notify(t`The try-on is out of the record.`, () => {
         void ask(api.POST('/api/dogs/{id}/try-ons/{tryOnId}/restore', path(tryOnId))).then(done);
       });
     } catch (error) {
@@ -62,7 +63,7 @@ export function useKeepTryOn(dogId: string) {
     const kept = await ask(api.POST('/api/dogs/{id}/try-ons', { params: { path: { id: dogId } }, body: entry }));
     if (picture) {
       await sendPicture(`/api/dogs/${dogId}/try-ons/${kept.id}/picture`, picture).catch((error: unknown) =>
-        complain(`The try-on is kept, its picture is not: ${words(error)}`),
+        complain(t`The try-on is kept, its picture is not: ${words(error)}`),
       );
     }
     await done();

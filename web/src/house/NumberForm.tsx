@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMutation } from '@tanstack/react-query';
 import { FormProvider, useWatch } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
@@ -37,7 +39,7 @@ export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: 
     if (await sending.submit(() => set(number.id, version, to, form.getValues('reason')))) leave();
   };
   const valueField = form.register('value', {
-    validate: (text) => Number.isFinite(readNumber(text)) || `A number, please: ${number.accepted}.`,
+    validate: (text) => Number.isFinite(readNumber(text)) || t`A number, please: ${number.accepted}.`,
     onChange: () => {
       trial.reset();
       void form.trigger('value');
@@ -49,17 +51,21 @@ export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: 
         <Heading as="h3" size="md">
           {number.what}
         </Heading>
-        <Text color="fg.muted" mb="3">
-          Ours is {number.ours} ({kindWords[number.basis.kind]}: {number.basis.note}). Accepted: {number.accepted}.
-        </Text>
+        <Text
+          color="fg.muted"
+          mb="3"
+        >{t`Ours is ${number.ours} (${kindWords[number.basis.kind]}: ${number.basis.note}). Accepted: ${number.accepted}.`}</Text>
         <Flex gap="4" wrap="wrap" align="start">
           <Box w="9rem">
-            <Labelled label={number.unit ? `Value, ${number.unit}` : 'Value'} {...saidOf(form.formState.errors.value)}>
+            <Labelled
+              label={number.unit ? t`Value, ${number.unit}` : t`Value`}
+              {...saidOf(form.formState.errors.value)}
+            >
               <Input size="sm" inputMode="decimal" autoComplete="off" borderColor="border.strong" {...valueField} />
             </Labelled>
           </Box>
           <Box flex="1" minW="16rem">
-            <TextField size="sm" name="reason" label="Why? It stays beside the number" />
+            <TextField size="sm" name="reason" label={t`Why? It stays beside the number`} />
           </Box>
         </Flex>
         <Flex gap="2" mt="3" wrap="wrap">
@@ -70,23 +76,24 @@ export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: 
             disabled={!isNumber}
             loading={trial.isPending}
             onClick={() => trial.mutate(value ?? NaN)}
-          >
-            See what it would change
-          </Button>
+          >{t`See what it would change`}</Button>
           {number.isOwn && (
-            <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => void save(null)}>
-              Back to ours, {number.ours}
-            </Button>
+            <Button
+              size="sm"
+              variant="outline"
+              borderColor="border.strong"
+              onClick={() => void save(null)}
+            >{t`Back to ours, ${number.ours}`}</Button>
           )}
         </Flex>
         {trial.data && <Trial trial={trial.data} />}
         <FormEnd
-          does={`Keep ${typed} ${number.unit}`.trim()}
+          does={t`Keep ${typed} ${number.unit}`.trim()}
           kept={kept}
           sending={sending}
-          says={({ what }) => `"${what}" was changed by someone else in the meantime.`}
+          says={({ what }) => t`"${what}" was changed by someone else in the meantime.`}
           differences={(theirs) =>
-            differences({ value: 'Value' }, form.getValues(), { value: `${theirs.plain}`, reason: '' })
+            differences({ value: t`Value` }, form.getValues(), { value: `${theirs.plain}`, reason: '' })
           }
           onSave={(version) => (isNumber ? save(value, version) : undefined)}
           onTakeTheirs={leave}
@@ -108,16 +115,18 @@ export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: 
 
 function Trial({ trial }: { trial: Schemas['HouseNumberTrialDto'] }) {
   const looked =
-    trial.lookedAt === trial.of ? `all ${trial.of} dogs` : `the ${trial.lookedAt} dogs touched last of ${trial.of}`;
+    trial.lookedAt === trial.of ? t`all ${trial.of} dogs` : t`the ${trial.lookedAt} dogs touched last of ${trial.of}`;
   return (
-    <Box as="section" aria-label="What it would change" mt="4" role="status">
+    <Box as="section" aria-label={t`What it would change`} mt="4" role="status">
       <Text fontFamily="heading" fontWeight="750" fontSize="xl">
         {trial.dogs.length === 0
-          ? 'Nothing would change'
-          : `${trial.dogs.length} ${trial.dogs.length === 1 ? 'dog' : 'dogs'} would change`}
+          ? t`Nothing would change`
+          : plural(trial.dogs.length, { one: '# dog would change', other: '# dogs would change' })}
       </Text>
       <Text color="fg.muted">
-        {trial.before} to {trial.after}, tried on {looked}. {trial.notSeen}
+        <Trans>
+          {trial.before} to {trial.after}, tried on {looked}. {trial.notSeen}
+        </Trans>
       </Text>
       {trial.dogs.map((dog) => (
         <Box key={dog.id} mt="2" borderTopWidth="1px" pt="2">

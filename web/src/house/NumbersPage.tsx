@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Input, Table, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
@@ -9,7 +10,7 @@ import { keptDrafts } from '../shared/saving/useKeptForm';
 
 /** Every number of the job with what it stands on; those that are ours to choose are the practice's to change. */
 export function NumbersPage() {
-  usePageTitle('House numbers');
+  usePageTitle(t`House numbers`);
   const numbers = useNumbers();
   const [search, setSearch] = useState('');
   const [ownOnly, setOwnOnly] = useState(false);
@@ -25,13 +26,8 @@ export function NumbersPage() {
   const rooms = [...new Set(found?.map((n) => n.room))];
   return (
     <Box maxW="64rem">
-      <Heading as="h1" size="3xl">
-        House numbers
-      </Heading>
-      <Text mb="6">
-        Every number the checks, fits and decisions rest on, and where it comes from: a published source, common
-        practice in the trade, our own choice, or memory. What is not published is yours to change, with a reason.
-      </Text>
+      <Heading as="h1" size="3xl">{t`House numbers`}</Heading>
+      <Text mb="6">{t`Every number the checks, fits and decisions rest on, and where it comes from: a published source, common practice in the trade, our own choice, or memory. What is not published is yours to change, with a reason.`}</Text>
       <WrittenSo />
       <Flex gap="3" mb="6" align="center" wrap="wrap">
         <Input
@@ -39,8 +35,8 @@ export function NumbersPage() {
           size="sm"
           maxW="20rem"
           borderColor="border.strong"
-          aria-label="Find a number"
-          placeholder="Any words: chin, jowls, minutes"
+          aria-label={t`Find a number`}
+          placeholder={t`Any words: chin, jowls, minutes`}
           value={search}
           onChange={(event) => setSearch(event.target.value)}
         />
@@ -49,11 +45,9 @@ export function NumbersPage() {
           variant={ownOnly ? 'solid' : 'outline'}
           aria-pressed={ownOnly}
           onClick={() => setOwnOnly(!ownOnly)}
-        >
-          Changed here: {own}
-        </Button>
+        >{t`Changed here: ${own}`}</Button>
         <Text role="status" color="fg.muted" fontSize="sm">
-          {found && (words.length > 0 || ownOnly) ? (found.length === 0 ? 'None.' : `${found.length} shown`) : ''}
+          {found && (words.length > 0 || ownOnly) ? (found.length === 0 ? t`None.` : t`${found.length} shown`) : ''}
         </Text>
       </Flex>
       {!numbers.data && <Waiting query={numbers} />}
@@ -68,15 +62,11 @@ export function NumbersPage() {
           >
             <Table.Header>
               <Table.Row bg="transparent">
-                <Table.ColumnHeader w="40%">What it decides</Table.ColumnHeader>
-                <Table.ColumnHeader w="13%" textAlign="end">
-                  Value
-                </Table.ColumnHeader>
-                <Table.ColumnHeader>Basis</Table.ColumnHeader>
+                <Table.ColumnHeader w="40%">{t`What it decides`}</Table.ColumnHeader>
+                <Table.ColumnHeader w="13%" textAlign="end">{t`Value`}</Table.ColumnHeader>
+                <Table.ColumnHeader>{t`Basis`}</Table.ColumnHeader>
                 <Table.ColumnHeader>
-                  <Box as="span" srOnly>
-                    Change
-                  </Box>
+                  <Box as="span" srOnly>{t`Change`}</Box>
                 </Table.ColumnHeader>
               </Table.Row>
             </Table.Header>
@@ -108,16 +98,12 @@ function NumberRow({ number, onChange }: { number: HouseNumber; onChange: () => 
       <Table.Cell>{number.what}</Table.Cell>
       <Table.Cell textAlign="end" whiteSpace="nowrap">
         <b>{number.value}</b>
-        {number.isOwn && (
-          <Text fontSize="sm" color="fg.muted">
-            ours: {number.ours}
-          </Text>
-        )}
+        {number.isOwn && <Text fontSize="sm" color="fg.muted">{t`ours: ${number.ours}`}</Text>}
       </Table.Cell>
       <Table.Cell>
         {number.isOwn ? (
           <>
-            <b>This practice</b>: {number.changes[0]?.reason}
+            <b>{t`This practice`}</b>: {number.changes[0]?.reason}
           </>
         ) : (
           <>
@@ -132,11 +118,9 @@ function NumberRow({ number, onChange }: { number: HouseNumber; onChange: () => 
             size="2xs"
             variant="outline"
             borderColor="border.strong"
-            aria-label={`Change: ${number.what}`}
+            aria-label={t`Change: ${number.what}`}
             onClick={onChange}
-          >
-            Change
-          </Button>
+          >{t`Change`}</Button>
         )}
       </Table.Cell>
     </Table.Row>

@@ -1,4 +1,6 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { dateText } from '../shared/dates';
@@ -24,16 +26,14 @@ function Choices({ stored }: { stored: Schemas['WritingDto'] }) {
     writingDocument,
     'practice',
     stored,
-    'how dates and prices are written',
+    t`how dates and prices are written`,
   );
   return (
-    <Box as="section" aria-label="Dates and prices" mb="8">
-      <Heading as="h2" size="xl" mb="1">
-        Dates and prices
-      </Heading>
+    <Box as="section" aria-label={t`Dates and prices`} mb="8">
+      <Heading as="h2" size="xl" mb="1">{t`Dates and prices`}</Heading>
       <Flex gap="4" wrap="wrap" align="end">
         <Box w="14rem">
-          <Labelled label="Dates as written in">
+          <Labelled label={t`Dates as written in`}>
             <Choice
               size="sm"
               value={value.locale}
@@ -43,7 +43,7 @@ function Choices({ stored }: { stored: Schemas['WritingDto'] }) {
           </Labelled>
         </Box>
         <Box w="14rem">
-          <Labelled label="Prices in">
+          <Labelled label={t`Prices in`}>
             <Choice
               size="sm"
               value={value.currency}
@@ -53,7 +53,9 @@ function Choices({ stored }: { stored: Schemas['WritingDto'] }) {
           </Labelled>
         </Box>
         <Text>
-          A visit on <b>{dateText('2026-11-26T14:05', 'moment')}</b>, a muzzle for <b>{priceText(24.5)}</b>.
+          <Trans>
+            A visit on <b>{dateText('2026-11-26T14:05', 'moment')}</b>, a muzzle for <b>{priceText(24.5)}</b>.
+          </Trans>
         </Text>
       </Flex>
       <Text fontSize="sm" color="fg.muted" mt="1" role="status">
@@ -61,9 +63,9 @@ function Choices({ stored }: { stored: Schemas['WritingDto'] }) {
       </Text>
       {theirs && (
         <Conflict
-          says="Someone else changed this in the meantime."
+          says={t`Someone else changed this in the meantime.`}
           differences={differences(
-            { locale: 'Dates as written in', currency: 'Prices in' },
+            { locale: t`Dates as written in`, currency: t`Prices in` },
             value,
             writingDocument.read(theirs),
           )}

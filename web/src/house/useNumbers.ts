@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ask, editing, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
@@ -5,10 +6,10 @@ import { keys } from '../shared/keys';
 export type HouseNumber = Schemas['HouseNumberDto'];
 
 export const kindWords: Record<Schemas['BasisKind'], string> = {
-  published: 'Published',
-  practice: 'Practice',
-  house: 'House',
-  memory: 'Memory',
+  published: t`Published`,
+  practice: t`Practice`,
+  house: t`House`,
+  memory: t`Memory`,
 };
 
 /** Every number of the job. */

@@ -1,4 +1,6 @@
 import { Box, Button, Checkbox, Flex, Grid, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
 import { useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
@@ -102,7 +104,7 @@ export function BenchPage() {
           <Box borderLeftWidth="4px" borderColor="accent" ps="3" mb="2">
             {data.measureAgain.map((why) => (
               <Text key={why}>
-                <b>Measure again:</b> {why}
+                <b>{t`Measure again:`}</b> {why}
               </Text>
             ))}
             <Flex gap="3" align="center" wrap="wrap">
@@ -110,14 +112,15 @@ export function BenchPage() {
                 <Checkbox.Root checked={!intoOldSet} onCheckedChange={(e) => setIntoOldSet(e.checked !== true)}>
                   <Checkbox.HiddenInput />
                   <Checkbox.Control borderColor="border.strong" />
-                  <Checkbox.Label>
-                    This set is of {day(data.set.startedAt)}: what is read now begins a new one
-                  </Checkbox.Label>
+                  <Checkbox.Label>{t`This set is of ${day(data.set.startedAt)}: what is read now begins a new one`}</Checkbox.Label>
                 </Checkbox.Root>
               )}
-              <Button size="xs" variant="outline" borderColor="border.strong" onClick={() => void begin()}>
-                Begin a new set
-              </Button>
+              <Button
+                size="xs"
+                variant="outline"
+                borderColor="border.strong"
+                onClick={() => void begin()}
+              >{t`Begin a new set`}</Button>
             </Flex>
           </Box>
         )}
@@ -161,12 +164,12 @@ export function BenchPage() {
               onEdit={(set) => editSet({ ...set, intoOldSet })}
             />
             <Flex gap="2" wrap="wrap" my="2" align="center">
-              <Mode onClick={() => setMode('ready')}>Walk me through</Mode>
-              <Mode onClick={() => setMode(mode === 'string' ? 'list' : 'string')}>String and ruler</Mode>
-              <Way to={`/dogs/${dogId}/measure/photos`}>From a photo</Way>
-              <Way to={`/dogs/${dogId}/measure/history`}>
-                History{data.set.setsBefore > 0 ? ` (${data.set.setsBefore + 1} sets)` : ''}
-              </Way>
+              <Mode onClick={() => setMode('ready')}>{t`Walk me through`}</Mode>
+              <Mode onClick={() => setMode(mode === 'string' ? 'list' : 'string')}>{t`String and ruler`}</Mode>
+              <Way to={`/dogs/${dogId}/measure/photos`}>{t`From a photo`}</Way>
+              <Way
+                to={`/dogs/${dogId}/measure/history`}
+              >{t`History${data.set.setsBefore > 0 ? t` (${data.set.setsBefore + 1} sets)` : ''}`}</Way>
             </Flex>
             {mode === 'string' && (
               <StringSheet
@@ -176,13 +179,18 @@ export function BenchPage() {
               />
             )}
             <Text fontSize="sm" color="fg.muted">
-              Type as you read: 95 · 9,5 cm · 3 3/4 in. <Key>Enter</Key> keeps it and goes on.
+              <Trans>
+                Type as you read: 95 · 9,5 cm · 3 3/4 in. <Key>Enter</Key> keeps it and goes on.
+              </Trans>
             </Text>
             <ul>{rows(lines.asked)}</ul>
             <Box as="details" mt="2">
-              <Box as="summary" cursor="pointer" fontWeight="700" py="1">
-                More measures{read > 0 ? `, ${read} read` : ''}
-              </Box>
+              <Box
+                as="summary"
+                cursor="pointer"
+                fontWeight="700"
+                py="1"
+              >{t`More measures${read > 0 ? t`, ${read} read` : ''}`}</Box>
               <ul>{rows(lines.others)}</ul>
             </Box>
             <LiveFindings {...live} onRetake={goTo} onHeld={(how) => void held(how)} />

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import type { Schemas } from '../shared/api';
 import { Why } from '../shared/Why';
 
@@ -14,10 +15,8 @@ export function Findings({
 }) {
   if (findings.length === 0) return null;
   return (
-    <Box as="section" mt="4" aria-label="Cross-checks">
-      <Heading as="h2" size="lg">
-        Worth a second look
-      </Heading>
+    <Box as="section" mt="4" aria-label={t`Cross-checks`}>
+      <Heading as="h2" size="lg">{t`Worth a second look`}</Heading>
       <ul>
         {findings.map((f) => (
           <Flex as="li" key={f.code + f.message} gap="3" py="2" align="start" wrap={{ base: 'wrap', md: 'nowrap' }}>
@@ -32,7 +31,7 @@ export function Findings({
               borderRadius="sm"
               fontSize="sm"
             >
-              {f.severity === 'check' ? '△ Check' : '○ Note'}
+              {f.severity === 'check' ? t`△ Check` : t`○ Note`}
             </Box>
             <Box flex="1 1 12rem" minW="0">
               <Text>{f.message}</Text>
@@ -48,10 +47,8 @@ export function Findings({
                 variant="outline"
                 borderColor="border.strong"
                 onClick={() => f.measures[0] && onRetake(f.measures[0])}
-                aria-label={`Take again: ${f.retake}`}
-              >
-                Take again
-              </Button>
+                aria-label={t`Take again: ${f.retake}`}
+              >{t`Take again`}</Button>
             )}
           </Flex>
         ))}
@@ -70,13 +67,19 @@ export function HowHeld({
 }) {
   if (finding.code !== 'jaw-held' && finding.code !== 'jaw-point-to-point') return null;
   return (
-    <Flex gap="2" mt="1" wrap="wrap" role="group" aria-label="How was it held?">
-      <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => onHeld('level')}>
-        Level
-      </Button>
-      <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => onHeld('pointToPoint')}>
-        Point to point
-      </Button>
+    <Flex gap="2" mt="1" wrap="wrap" role="group" aria-label={t`How was it held?`}>
+      <Button
+        size="sm"
+        variant="outline"
+        borderColor="border.strong"
+        onClick={() => onHeld('level')}
+      >{t`Level`}</Button>
+      <Button
+        size="sm"
+        variant="outline"
+        borderColor="border.strong"
+        onClick={() => onHeld('pointToPoint')}
+      >{t`Point to point`}</Button>
     </Flex>
   );
 }

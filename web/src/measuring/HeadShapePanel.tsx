@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Table, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import type { Schemas } from '../shared/api';
 import { Why } from '../shared/Why';
 import { shapeWayWords, shapeWords } from '../shared/words';
@@ -6,12 +7,10 @@ import { shapeWayWords, shapeWords } from '../shared/words';
 /** The head shape with every way of telling it side by side, the most trusted first. */
 export function HeadShapePanel({ choice }: { choice: Schemas['HeadShapeChoice'] }) {
   return (
-    <Box as="section" mt="4" aria-label="Head shape">
+    <Box as="section" mt="4" aria-label={t`Head shape`}>
       <Flex align="baseline" gap="2">
-        <Heading as="h2" size="lg">
-          Head shape: {shapeWords[choice.shape].toLowerCase()}
-        </Heading>
-        <Why basis={choice.basis} about="Head shape" />
+        <Heading as="h2" size="lg">{t`Head shape: ${shapeWords[choice.shape].toLowerCase()}`}</Heading>
+        <Why basis={choice.basis} about={t`Head shape`} />
       </Flex>
       {choice.ways.length === 0 ? (
         <Text>{choice.reason}</Text>
@@ -48,12 +47,8 @@ export function AirwayCaution({ choice }: { choice: Schemas['HeadShapeChoice'] }
   if (!choice.airwayCaution) return null;
   return (
     <Box borderLeftWidth="4px" borderColor="stop" ps="3" mb="2" role="note">
-      <Text color="stop" fontWeight="700">
-        △ Ask the veterinarian about its airway before any muzzle.
-      </Text>
-      <Text fontSize="sm">
-        The face is less than half as long as the skull behind it. Airway disease was seen in dogs like that.
-      </Text>
+      <Text color="stop" fontWeight="700">{t`△ Ask the veterinarian about its airway before any muzzle.`}</Text>
+      <Text fontSize="sm">{t`The face is less than half as long as the skull behind it. Airway disease was seen in dogs like that.`}</Text>
     </Box>
   );
 }

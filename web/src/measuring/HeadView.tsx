@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { outlinePath, pathOf, viewBoxOf, type Point } from '../shared/drawing';
@@ -9,9 +10,9 @@ type View = Schemas['DrawingView'];
 type Mark = Schemas['MeasureMark'];
 
 const views: [View, string][] = [
-  ['side', 'from the side'],
-  ['top', 'from above'],
-  ['front', 'from the front'],
+  ['side', t`from the side`],
+  ['top', t`from above`],
+  ['front', t`from the front`],
 ];
 
 /** The closed head: filled shapes with the jaw behind them. The jaw may be turned about its hinge. */
@@ -185,7 +186,7 @@ export function HeadView({
   const [chosen, setChosen] = useState<{ view: View; key: string | undefined }>();
   const best = line?.guide.view ?? 'side';
   const view = chosen && chosen.key === line?.key ? chosen.view : best;
-  const what = line ? `Marked: ${line.guide.name}${value ? `, ${value}` : ''}.` : '';
+  const what = line ? t`Marked: ${line.guide.name}${value ? `, ${value}` : ''}.` : '';
   return (
     <Flex direction={{ base: 'column', sm: 'row' }} gap="3" align="stretch">
       <Box flex="1" minW="0" h={tall ? { base: '34vh', lg: '52vh' } : { base: '30vh', lg: '42vh' }}>
@@ -196,7 +197,7 @@ export function HeadView({
           line={line}
           value={value}
           large
-          label={`Head of ${name} ${views.find(([v]) => v === view)?.[1]}, to scale. ${what}`}
+          label={t`Head of ${name} ${views.find(([v]) => v === view)?.[1] ?? ''}, to scale. ${what}`}
         />
       </Box>
       <Flex
@@ -204,7 +205,7 @@ export function HeadView({
         display={tall ? { base: 'none', sm: 'flex' } : 'flex'}
         gap="2"
         role="group"
-        aria-label="Views"
+        aria-label={t`Views`}
       >
         {views
           .filter(([v]) => v !== view)
@@ -221,7 +222,7 @@ export function HeadView({
               p="1"
               cursor="pointer"
               fontSize="xs"
-              aria-label={`Show ${words}`}
+              aria-label={t`Show ${words}`}
               _hover={{ borderColor: 'border.strong' }}
             >
               <Box h="calc(100% - 1.2rem)">
@@ -232,7 +233,7 @@ export function HeadView({
                   line={line}
                   value={null}
                   large={false}
-                  label={`The head ${words}`}
+                  label={t`The head ${words}`}
                 />
               </Box>
               {words}

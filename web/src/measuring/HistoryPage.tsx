@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Link, Table, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link as RouterLink, useNavigate } from 'react-router';
@@ -33,7 +34,7 @@ function useHistory(dogId: string) {
     take(ask(api.POST('/api/dogs/{id}/measuring-sets/{setId}/restore', one(setId)))).catch(complained);
   const remove = (set: MeasuringSet) =>
     take(ask(api.DELETE('/api/dogs/{id}/measuring-sets/{setId}', one(set.id))))
-      .then(() => notify(`The set of ${day(set.startedAt)} is out of the record.`, () => void restore(set.id)))
+      .then(() => notify(t`The set of ${day(set.startedAt)} is out of the record.`, () => void restore(set.id)))
       .catch(complained);
   return { history, start: () => start().catch(complained), remove };
 }
@@ -55,7 +56,7 @@ export function HistoryPage() {
     <Flex direction="column" gap="6">
       <Flex gap="4" align="center" wrap="wrap">
         <Link asChild textDecoration="underline" color="fg">
-          <RouterLink to={`/dogs/${dogId}/measure`}>Back to the bench</RouterLink>
+          <RouterLink to={`/dogs/${dogId}/measure`}>{t`Back to the bench`}</RouterLink>
         </Link>
         <Button
           size="sm"
@@ -63,33 +64,29 @@ export function HistoryPage() {
           variant={measureAgain.length > 0 ? 'solid' : 'outline'}
           borderColor="border.strong"
           onClick={() => void start().then(() => go(`/dogs/${dogId}/measure`))}
-        >
-          Begin a new set
-        </Button>
+        >{t`Begin a new set`}</Button>
         {measureAgain.map((why) => (
           <Text key={why}>
-            <b>Measure again:</b> {why}
+            <b>{t`Measure again:`}</b> {why}
           </Text>
         ))}
       </Flex>
-      {sets.length === 0 && <Text>Nothing was measured yet.</Text>}
+      {sets.length === 0 && <Text>{t`Nothing was measured yet.`}</Text>}
       {after && before && (
-        <Box as="section" aria-label="Two sets beside each other">
+        <Box as="section" aria-label={t`Two sets beside each other`}>
           <Flex gap="2" align="center" wrap="wrap">
-            <Heading as="h2" size="lg">
-              What changed from
-            </Heading>
+            <Heading as="h2" size="lg">{t`What changed from`}</Heading>
             <Choice
-              label="Earlier set"
+              label={t`Earlier set`}
               size="sm"
               width="auto"
               value={before.id}
               options={dates}
               onChange={(id) => setPicked({ ...picked, before: id })}
             />
-            <Text>to</Text>
+            <Text>{t`to`}</Text>
             <Choice
-              label="Later set"
+              label={t`Later set`}
               size="sm"
               width="auto"
               value={after.id}
@@ -101,9 +98,7 @@ export function HistoryPage() {
         </Box>
       )}
       <Box as="section">
-        <Heading as="h2" size="lg">
-          Sets
-        </Heading>
+        <Heading as="h2" size="lg">{t`Sets`}</Heading>
         <ul>
           {sets.map((set, i) => (
             <Flex
@@ -121,41 +116,40 @@ export function HistoryPage() {
               </Text>
               <Text flex="1">
                 {[
-                  `${set.measures.length} measures`,
+                  t`${set.measures.length} measures`,
                   set.bodyMassKg ? `${set.bodyMassKg} kg` : '',
-                  `${coatWords[set.coat].toLowerCase()} coat`,
-                  set.school ? `${fitStyleWords[set.school].toLowerCase()} style` : '',
-                  set.takenBy.length > 0 ? `by ${set.takenBy.join(', ')}` : '',
-                  i === 0 ? 'in use' : '',
+                  t`${coatWords[set.coat].toLowerCase()} coat`,
+                  set.school ? t`${fitStyleWords[set.school].toLowerCase()} style` : '',
+                  set.takenBy.length > 0 ? t`by ${set.takenBy.join(', ')}` : '',
+                  i === 0 ? t`in use` : '',
                 ]
                   .filter(Boolean)
                   .join(' · ')}
                 {set.setAside.length > 0 && (
-                  <Text as="span" color="fg.muted">
-                    {' '}
-                    Set aside: {set.setAside.map((r) => `${r.asTaken} (${r.setAside ?? ''})`).join(', ')}
-                  </Text>
+                  <Text
+                    as="span"
+                    color="fg.muted"
+                  >{t` Set aside: ${set.setAside.map((r) => `${r.asTaken} (${r.setAside ?? ''})`).join(', ')}`}</Text>
                 )}
               </Text>
               <Button
                 size="xs"
                 variant="ghost"
-                aria-label={`Take out the set of ${day(set.startedAt)}`}
+                aria-label={t`Take out the set of ${day(set.startedAt)}`}
                 onClick={() => void remove(set)}
-              >
-                Take out
-              </Button>
+              >{t`Take out`}</Button>
             </Flex>
           ))}
         </ul>
       </Box>
       <Box as="section">
-        <Heading as="h2" size="lg">
-          As files
-        </Heading>
-        <Link href={`/api/dogs/${dogId}/readings.csv`} download textDecoration="underline" color="fg">
-          All readings as CSV
-        </Link>
+        <Heading as="h2" size="lg">{t`As files`}</Heading>
+        <Link
+          href={`/api/dogs/${dogId}/readings.csv`}
+          download
+          textDecoration="underline"
+          color="fg"
+        >{t`All readings as CSV`}</Link>
         <ImportSheet dogId={dogId} />
       </Box>
     </Flex>
@@ -182,11 +176,11 @@ function Comparison({ dogId, before, after }: { dogId: string; before: Measuring
       <Table.Root size="sm" css={{ '& td, & th, & tr': { background: 'transparent', borderColor: 'border' } }}>
         <Table.Header>
           <Table.Row>
-            <Table.ColumnHeader ps="0">Measure</Table.ColumnHeader>
+            <Table.ColumnHeader ps="0">{t`Measure`}</Table.ColumnHeader>
             <Table.ColumnHeader textAlign="end">{day(before.startedAt)}</Table.ColumnHeader>
             <Table.ColumnHeader textAlign="end">{day(after.startedAt)}</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="end">Change</Table.ColumnHeader>
-            <Table.ColumnHeader>Is it one?</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">{t`Change`}</Table.ColumnHeader>
+            <Table.ColumnHeader>{t`Is it one?`}</Table.ColumnHeader>
           </Table.Row>
         </Table.Header>
         <Table.Body>
@@ -203,8 +197,8 @@ function Comparison({ dogId, before, after }: { dogId: string; before: Measuring
               </Table.Cell>
               <Table.Cell color={c.isReal ? 'fg' : 'fg.muted'}>
                 {c.doubtMm === null
-                  ? 'read only once'
-                  : `${c.isReal ? '● more than' : '○ within'} the doubt of ${doubtText(c.doubtMm, unit)}`}
+                  ? t`read only once`
+                  : t`${c.isReal ? t`● more than` : t`○ within`} the doubt of ${doubtText(c.doubtMm, unit)}`}
               </Table.Cell>
             </Table.Row>
           ))}

@@ -1,4 +1,6 @@
 import { Box, Button, Checkbox, Flex, Input, Text } from '@chakra-ui/react';
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
 import { notify } from '../shared/notices';
@@ -49,7 +51,7 @@ export function ImportSheet({ dogId }: { dogId: string }) {
           }),
         ),
       );
-      notify(`${sheet?.good.length ?? 0} readings are taken over.`);
+      notify(t`${sheet?.good.length ?? 0} readings are taken over.`);
       setSheet(null);
       setFile(null);
     });
@@ -57,14 +59,14 @@ export function ImportSheet({ dogId }: { dogId: string }) {
   return (
     <Box mt="2">
       <Flex gap="2" align="center" wrap="wrap">
-        <Text>Readings from a CSV file:</Text>
+        <Text>{t`Readings from a CSV file:`}</Text>
         <Input
           type="file"
           size="sm"
           w="17rem"
           pt="1"
           accept=".csv,text/csv,text/plain"
-          aria-label="CSV file with readings"
+          aria-label={t`CSV file with readings`}
           borderColor="border.strong"
           onChange={(e) => {
             const chosen = e.target.files?.[0];
@@ -73,32 +75,29 @@ export function ImportSheet({ dogId }: { dogId: string }) {
           }}
         />
       </Flex>
-      <Text fontSize="sm" color="fg.muted">
-        Columns measure and value are needed; side, unit, tool, taken_by, taken_at, set_started, set_aside,
-        uncertainty_mm and held may be there.
-      </Text>
+      <Text
+        fontSize="sm"
+        color="fg.muted"
+      >{t`Columns measure and value are needed; side, unit, tool, taken_by, taken_at, set_started, set_aside, uncertainty_mm and held may be there.`}</Text>
       {problem && (
         <Text role="alert" color="stop" fontWeight="700">
           △ {problem}
         </Text>
       )}
       {sheet && file && (
-        <Box as="section" aria-label="What the file holds" borderLeftWidth="4px" borderColor="accent" ps="4" mt="3">
-          <Text fontWeight="700">
-            {file.name}: {sheet.good.length} {sheet.good.length === 1 ? 'row' : 'rows'} can be taken over,{' '}
-            {sheet.bad.length} cannot.
-          </Text>
+        <Box as="section" aria-label={t`What the file holds`} borderLeftWidth="4px" borderColor="accent" ps="4" mt="3">
+          <Text fontWeight="700">{t`${file.name}: ${plural(sheet.good.length, { one: '# row', other: '# rows' })} can be taken over, ${sheet.bad.length} cannot.`}</Text>
           <Flex as="label" gap="2" align="center" my="1">
-            <Text fontSize="sm">Numbers without a unit are</Text>
+            <Text fontSize="sm">{t`Numbers without a unit are`}</Text>
             <Choice
               size="xs"
               width="6rem"
-              label="Unit of bare numbers"
+              label={t`Unit of bare numbers`}
               value={bare}
               options={[
                 ['mm', 'mm'],
                 ['cm', 'cm'],
-                ['in', 'inches'],
+                ['in', t`inches`],
               ]}
               onChange={(as) => {
                 setBare(as);
@@ -110,10 +109,12 @@ export function ImportSheet({ dogId }: { dogId: string }) {
             <ul>
               {sheet.bad.map((row) => (
                 <Text as="li" key={row.row} color="stop">
-                  △ Row {row.row}: {row.problem}{' '}
-                  <Text as="span" color="fg.muted" fontSize="sm">
-                    {row.text}
-                  </Text>
+                  <Trans>
+                    △ Row {row.row}: {row.problem}{' '}
+                    <Text as="span" color="fg.muted" fontSize="sm">
+                      {row.text}
+                    </Text>
+                  </Trans>
                 </Text>
               ))}
             </ul>
@@ -121,30 +122,28 @@ export function ImportSheet({ dogId }: { dogId: string }) {
           <Box as="ul" mt="2">
             {sheet.good.slice(0, 50).map((row) => (
               <Text as="li" key={row.row} fontSize="sm">
-                Row {row.row}: {row.measure}
-                {row.side ? ` ${row.side}` : ''}, {row.asTaken} = <b>{lengthText(row.mm, unit)}</b>,{' '}
-                {toolWords[row.tool].toLowerCase()}
+                <Trans>
+                  Row {row.row}: {row.measure}
+                  {row.side ? ` ${row.side}` : ''}, {row.asTaken} = <b>{lengthText(row.mm, unit)}</b>,{' '}
+                  {toolWords[row.tool].toLowerCase()}
+                </Trans>
               </Text>
             ))}
           </Box>
-          {sheet.good.length > 50 && <Text fontSize="sm">… and {sheet.good.length - 50} more.</Text>}
+          {sheet.good.length > 50 && <Text fontSize="sm">{t`… and ${sheet.good.length - 50} more.`}</Text>}
           <Flex gap="4" align="center" mt="3">
             <Button
               size="sm"
               colorPalette="marigold"
               disabled={sheet.good.length === 0}
               onClick={() => void takeOver()}
-            >
-              Take over the good rows
-            </Button>
+            >{t`Take over the good rows`}</Button>
             <Checkbox.Root checked={newSet} onCheckedChange={(e) => setNewSet(e.checked === true)}>
               <Checkbox.HiddenInput />
               <Checkbox.Control borderColor="border.strong" />
-              <Checkbox.Label>as a new set</Checkbox.Label>
+              <Checkbox.Label>{t`as a new set`}</Checkbox.Label>
             </Checkbox.Root>
-            <Button size="sm" variant="ghost" onClick={() => setSheet(null)}>
-              Leave it
-            </Button>
+            <Button size="sm" variant="ghost" onClick={() => setSheet(null)}>{t`Leave it`}</Button>
           </Flex>
         </Box>
       )}

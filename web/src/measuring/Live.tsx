@@ -1,4 +1,5 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import type { Schemas } from '../shared/api';
 import { lengthText, useUnit } from '../shared/units';
 import { useActive, type Drafts } from './drafts';
@@ -57,9 +58,7 @@ export function LiveHead({
           </Heading>
           <Text>{line.guide.where}</Text>
           <Text>{line.guide.how}</Text>
-          <Text color="fg.muted">
-            Usual mistake: {line.guide.mistake.charAt(0).toLowerCase() + line.guide.mistake.slice(1)}
-          </Text>
+          <Text color="fg.muted">{t`Usual mistake: ${line.guide.mistake.charAt(0).toLowerCase() + line.guide.mistake.slice(1)}`}</Text>
         </Box>
       )}
       <Box display={walking ? { base: 'none', lg: 'block' } : 'block'}>

@@ -1,4 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { entries, useWords } from '../shared/words';
@@ -13,9 +14,9 @@ export function MissingPanel({ bench, dogId }: { bench: Bench; dogId: string }) 
     wanting
       .filter((m) => m.neededFor === why)
       .map(name)
-      .join(' and ');
+      .join(t` and `);
   return (
-    <Box as="section" mt="4" aria-label="What is still wanting">
+    <Box as="section" mt="4" aria-label={t`What is still wanting`}>
       {entries(useWords).map(([use, title]) => {
         const wanting = bench.missing.filter((m) => m.use === use);
         const reasons = [...new Set(wanting.map((m) => m.neededFor))];
@@ -23,8 +24,8 @@ export function MissingPanel({ bench, dogId }: { bench: Bench; dogId: string }) 
           <Text key={use}>
             <b>{title}:</b>{' '}
             {wanting.length === 0
-              ? '✓ everything is read.'
-              : `${reasons.map((why) => `${names(wanting, why)}, for ${why}`).join('; ')}.`}
+              ? t`✓ everything is read.`
+              : `${reasons.map((why) => t`${names(wanting, why)}, for ${why}`).join('; ')}.`}
           </Text>
         );
       })}
@@ -37,7 +38,7 @@ export function MissingPanel({ bench, dogId }: { bench: Bench; dogId: string }) 
           borderColor="border.strong"
         >
           <RouterLink to={`/dogs/${dogId}/fit`}>
-            {ready ? 'Choose a muzzle' : 'Look at muzzles with what there is'}
+            {ready ? t`Choose a muzzle` : t`Look at muzzles with what there is`}
           </RouterLink>
         </Button>
       )}

@@ -1,4 +1,6 @@
 import { Box, Button, type ButtonProps, Flex, IconButton, Input, Popover, Portal, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
 import { useState } from 'react';
 import { words, type Schemas } from '../shared/api';
@@ -6,7 +8,7 @@ import { complain } from '../shared/notices';
 import { toolWords } from '../shared/words';
 import type { Reading } from './useBench';
 
-const reasons = ['tape slipped', 'dog moved', 'misread', 'wrong place'];
+const reasons = [t`tape slipped`, t`dog moved`, 'misread', t`wrong place`];
 
 function ChipButton({ reading, name, ...button }: { reading: Reading; name: string } & ButtonProps) {
   const aside = reading.setAside !== null;
@@ -17,7 +19,7 @@ function ChipButton({ reading, name, ...button }: { reading: Reading; name: stri
       px="2"
       pe="1"
       fontWeight="400"
-      aria-label={`${reading.asTaken}, ${name}: details`}
+      aria-label={t`${reading.asTaken}, ${name}: details`}
       {...button}
     >
       <Box as="span" textDecoration={aside ? 'line-through' : undefined}>
@@ -25,8 +27,8 @@ function ChipButton({ reading, name, ...button }: { reading: Reading; name: stri
         {reading.asTaken}
       </Box>
       {reading.tool !== 'softTape' && <span>· {toolWords[reading.tool].toLowerCase()}</span>}
-      {aside && <span>· set aside</span>}
-      {reading.kept && <span>· kept</span>}
+      {aside && <span>{t`· set aside`}</span>}
+      {reading.kept && <span>{t`· kept`}</span>}
     </Button>
   );
 }
@@ -71,24 +73,24 @@ export function ReadingChip({
               <Popover.Content bg="bg.panel" maxW="22rem" aria-label={`${reading.asTaken}, ${name}`}>
                 <Popover.Body display="flex" flexDirection="column" gap="2">
                   <Text>
-                    <b>{reading.asTaken}</b> with the {toolWords[reading.tool].toLowerCase()}
-                    {reading.takenBy ? `, by ${reading.takenBy}` : ''}, {taken}.
+                    <Trans>
+                      <b>{reading.asTaken}</b> with the {toolWords[reading.tool].toLowerCase()}
+                      {reading.takenBy ? t`, by ${reading.takenBy}` : ''}, {taken}.
+                    </Trans>
                   </Text>
                   {aside ? (
                     <>
-                      <Text>Set aside: {reading.setAside}. It counts for nothing and stays on record.</Text>
-                      <Button size="sm" variant="outline" onClick={() => judge({})}>
-                        Use it again
-                      </Button>
+                      <Text>
+                        <Trans>Set aside: {reading.setAside}. It counts for nothing and stays on record.</Trans>
+                      </Text>
+                      <Button size="sm" variant="outline" onClick={() => judge({})}>{t`Use it again`}</Button>
                     </>
                   ) : (
                     <>
                       {reading.standsApart && (
-                        <Text color="stop" fontWeight="700">
-                          It stands apart from the others.
-                        </Text>
+                        <Text color="stop" fontWeight="700">{t`It stands apart from the others.`}</Text>
                       )}
-                      <Text>Set it aside, because:</Text>
+                      <Text>{t`Set it aside, because:`}</Text>
                       <Flex gap="1" wrap="wrap">
                         {reasons.map((r) => (
                           <Button key={r} size="xs" variant="outline" onClick={() => judge({ setAside: r })}>
@@ -99,19 +101,17 @@ export function ReadingChip({
                       <Flex gap="1">
                         <Input
                           size="sm"
-                          aria-label="Another reason"
-                          placeholder="another reason"
+                          aria-label={t`Another reason`}
+                          placeholder={t`another reason`}
                           value={reason}
                           borderColor="border.strong"
                           onChange={(e) => setReason(e.target.value)}
                         />
-                        <Button size="sm" onClick={() => judge({ setAside: reason })}>
-                          Set aside
-                        </Button>
+                        <Button size="sm" onClick={() => judge({ setAside: reason })}>{t`Set aside`}</Button>
                       </Flex>
                       {(reading.standsApart || reading.kept) && (
                         <Button size="sm" variant="outline" onClick={() => judge({ keep: !reading.kept })}>
-                          {reading.kept ? 'No longer keep it' : 'Keep it all the same'}
+                          {reading.kept ? t`No longer keep it` : t`Keep it all the same`}
                         </Button>
                       )}
                     </>
@@ -128,7 +128,7 @@ export function ReadingChip({
         minW="6"
         rounded="full"
         onClick={onRemove}
-        aria-label={`Take out ${reading.asTaken}, ${name}`}
+        aria-label={t`Take out ${reading.asTaken}, ${name}`}
       >
         <span aria-hidden="true">×</span>
       </IconButton>

@@ -1,4 +1,5 @@
 import { Box, Input, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useId, useState } from 'react';
 import { Refused, words } from '../shared/api';
 import { useUnit } from '../shared/units';
@@ -53,7 +54,7 @@ export function ReadingField({
       setProblem(
         error instanceof Refused
           ? (error.fields.text ?? error.message)
-          : `${words(error)} It is still here; press Enter to try again.`,
+          : t`${words(error)} It is still here; press Enter to try again.`,
       );
       backTo(document.getElementById(id));
     } finally {
@@ -65,7 +66,7 @@ export function ReadingField({
   const meant = saving
     ? 'saving…'
     : text.trim() !== '' && mm
-      ? `= ${mm.toFixed(1).replace(/\.0$/, '')} mm${fromTape ? ', from the tape' : ''}`
+      ? `= ${mm.toFixed(1).replace(/\.0$/, '')} mm${fromTape ? t`, from the tape` : ''}`
       : '';
   return (
     <Box w={large ? '12rem' : '7rem'} flexShrink="0">

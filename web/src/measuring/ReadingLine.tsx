@@ -1,4 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import type { Schemas } from '../shared/api';
 import { changeText, doubtText, lengthText, useUnit } from '../shared/units';
 import { ReadingChip } from './ReadingChip';
@@ -39,7 +40,7 @@ export function ReadingLine({ readings, measured, change, doubtful, onRemove, on
           ))}
           {readings.length === 0 && (
             <Text fontSize="sm" color="fg.muted">
-              {field.line.guide.optional ? 'optional' : 'not read yet'}
+              {field.line.guide.optional ? t`optional` : t`not read yet`}
             </Text>
           )}
         </Flex>
@@ -52,22 +53,20 @@ export function ReadingLine({ readings, measured, change, doubtful, onRemove, on
           <Text
             fontSize="xs"
             color="fg.muted"
-            title="Twice the standard uncertainty of the mean: nineteen times in twenty the length lies within it"
+            title={t`Twice the standard uncertainty of the mean: nineteen times in twenty the length lies within it`}
           >
             ± {doubtText(2 * measured.standardUncertaintyMm, unit)}, 19 in 20
-            {measured.count > 1 && `, ${measured.count} within ${lengthText(measured.spreadMm, unit)}`}
+            {measured.count > 1 && t`, ${measured.count} within ${lengthText(measured.spreadMm, unit)}`}
           </Text>
         )}
         {change?.changeMm != null && (
-          <Text fontSize="xs" fontWeight={change.isReal ? 700 : 400} color={change.isReal ? 'fg' : 'fg.muted'}>
-            {changeText(change.changeMm, unit)} since
-          </Text>
+          <Text
+            fontSize="xs"
+            fontWeight={change.isReal ? 700 : 400}
+            color={change.isReal ? 'fg' : 'fg.muted'}
+          >{t`${changeText(change.changeMm, unit)} since`}</Text>
         )}
-        {doubtful && (
-          <Text color="stop" fontSize="xs" fontWeight="700">
-            △ check
-          </Text>
-        )}
+        {doubtful && <Text color="stop" fontSize="xs" fontWeight="700">{t`△ check`}</Text>}
       </Box>
       <ReadingField {...field} />
     </Flex>

@@ -1,4 +1,5 @@
 import { Flex, Input } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { Amount, Small } from '../shared/Amount';
 import { words, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
@@ -29,22 +30,22 @@ export function SetBar({
     void onEdit({ ...entry, ...change }).catch((e: unknown) => complain(words(e)));
   return (
     <Flex columnGap="2.5" rowGap="1" wrap="wrap" align="start">
-      <Small label="Fit style">
+      <Small label={t`Fit style`}>
         <Choice size="xs" value={set.school} options={entries(fitStyleWords)} onChange={(school) => edit({ school })} />
       </Small>
-      <Small label="Tool">
+      <Small label={t`Tool`}>
         <Choice size="xs" value={tool} options={entries(toolWords)} onChange={onTool} />
       </Small>
-      <Small label="Coat">
+      <Small label={t`Coat`}>
         <Choice size="xs" value={set.coat} options={entries(coatWords)} onChange={(coat) => edit({ coat })} />
       </Small>
       <Amount
-        label="Body mass, kg"
+        label={t`Body mass, kg`}
         value={set.bodyMassKg?.toString() ?? ''}
         onKeep={(bodyMassKg) => onEdit({ ...entry, bodyMassKg })}
       />
       <Gap set={set} onEdit={onEdit} />
-      <Small label="Taken by">
+      <Small label={t`Taken by`}>
         <Input
           size="xs"
           w="5rem"
@@ -68,7 +69,7 @@ export function Gap({
 }) {
   return (
     <Amount
-      label="Eye gap, mm"
+      label={t`Eye gap, mm`}
       value={set.fitLineGapMm?.toString() ?? ''}
       placeholder={Math.round(set.usualGapMm).toString()}
       onKeep={(fitLineGapMm) =>

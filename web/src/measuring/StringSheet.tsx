@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { newId } from '../shared/ids';
@@ -62,34 +63,29 @@ export function StringSheet({
       setProblems(wrong);
       return;
     }
-    notify('The differences are kept as readings.');
+    notify(t`The differences are kept as readings.`);
     onClose();
   };
 
   return (
-    <Box as="section" aria-label="String and ruler" borderLeftWidth="4px" borderColor="accent" ps="4" my="3">
-      <Heading as="h2" size="lg">
-        String and ruler
-      </Heading>
-      <Text fontSize="sm">
-        Mark one string (about a metre long) at each landmark, lay it on a ruler, and write down where the marks lie.
-        Several measures may share the first mark.
-      </Text>
+    <Box as="section" aria-label={t`String and ruler`} borderLeftWidth="4px" borderColor="accent" ps="4" my="3">
+      <Heading as="h2" size="lg">{t`String and ruler`}</Heading>
+      <Text fontSize="sm">{t`Mark one string (about a metre long) at each landmark, lay it on a ruler, and write down where the marks lie. Several measures may share the first mark.`}</Text>
       {rows.map((row, i) => (
         <Flex key={i} gap="2" align="center" mt="2" wrap="wrap">
           <Choice
-            label={`Measure of row ${i + 1}`}
+            label={t`Measure of row ${i + 1}`}
             size="sm"
             width="13rem"
             value={row.key}
             options={lines.map((line): [string, string] => [line.key, nameOf(line)])}
             onChange={(key) => change(i, { key })}
           />
-          <Text>from</Text>
-          <Mark label={`First mark of row ${i + 1}`} value={row.from} onChange={(from) => change(i, { from })} />
-          <Text>to</Text>
+          <Text>{t`from`}</Text>
+          <Mark label={t`First mark of row ${i + 1}`} value={row.from} onChange={(from) => change(i, { from })} />
+          <Text>{t`to`}</Text>
           <Mark
-            label={`Second mark of row ${i + 1}`}
+            label={t`Second mark of row ${i + 1}`}
             value={row.to}
             onChange={(to) => change(i, { to })}
             onEnter={i === rows.length - 1 ? another : undefined}
@@ -103,15 +99,9 @@ export function StringSheet({
         </Flex>
       ))}
       <Flex gap="2" mt="3">
-        <Button size="sm" variant="outline" borderColor="border.strong" onClick={another}>
-          Another mark
-        </Button>
-        <Button size="sm" colorPalette="marigold" onClick={() => void keep()}>
-          Keep the readings
-        </Button>
-        <Button size="sm" variant="ghost" onClick={onClose}>
-          Close
-        </Button>
+        <Button size="sm" variant="outline" borderColor="border.strong" onClick={another}>{t`Another mark`}</Button>
+        <Button size="sm" colorPalette="marigold" onClick={() => void keep()}>{t`Keep the readings`}</Button>
+        <Button size="sm" variant="ghost" onClick={onClose}>{t`Close`}</Button>
       </Flex>
     </Box>
   );

@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
@@ -24,43 +26,53 @@ export function BeforeMeasuring({
   onLeave: () => void;
 }) {
   return (
-    <Box as="section" aria-label="Before you measure">
+    <Box as="section" aria-label={t`Before you measure`}>
       <Flex align="center">
-        <Heading as="h2" size="2xl">
-          Before you measure
-        </Heading>
-        <Button ms="auto" size="sm" variant="outline" borderColor="border.strong" onClick={onLeave}>
-          Back to the list
-        </Button>
+        <Heading as="h2" size="2xl">{t`Before you measure`}</Heading>
+        <Button
+          ms="auto"
+          size="sm"
+          variant="outline"
+          borderColor="border.strong"
+          onClick={onLeave}
+        >{t`Back to the list`}</Button>
       </Flex>
       <Box as="ol" ps="5" mt="3" fontSize="lg" css={{ listStyle: 'decimal', '& li': { marginBottom: '0.75rem' } }}>
         <li>
-          <b>Calm first.</b> Let it settle where it is at ease, after its run. A bad day is a day off.
+          <Trans>
+            <b>Calm first.</b> Let it settle where it is at ease, after its run. A bad day is a day off.
+          </Trans>
         </li>
         <li>
-          <b>A tool it accepts.</b> Let it sniff the tool, lay it along the shoulder, then nearer the head, with a treat
-          each time.
-          <Box w="13rem" mt="1">
-            <Choice size="sm" label="Tool" value={tool} options={entries(toolWords)} onChange={onTool} />
-          </Box>
+          <Trans>
+            <b>A tool it accepts.</b> Let it sniff the tool, lay it along the shoulder, then nearer the head, with a
+            treat each time.
+            <Box w="13rem" mt="1">
+              <Choice size="sm" label={t`Tool`} value={tool} options={entries(toolWords)} onChange={onTool} />
+            </Box>
+          </Trans>
         </li>
         <li>
-          <b>It will not be touched?</b> Do not hold it. Take a string or a lead it knows, or{' '}
-          <Link asChild color="fg" textDecoration="underline">
-            <RouterLink to={`/dogs/${dogId}/measure/photos`}>measure from a photo</RouterLink>
-          </Link>
-          .
+          <Trans>
+            <b>It will not be touched?</b> Do not hold it. Take a string or a lead it knows, or{' '}
+            <Link asChild color="fg" textDecoration="underline">
+              <RouterLink to={`/dogs/${dogId}/measure/photos`}>measure from a photo</RouterLink>
+            </Link>
+            .
+          </Trans>
         </li>
         <li>
-          <b>Each measure twice,</b> the tape laid anew. A third is asked for where two disagree.
+          <Trans>
+            <b>Each measure twice,</b> the tape laid anew. A third is asked for where two disagree.
+          </Trans>
         </li>
         <li>
-          <b>Never a muzzle pushed on to try it:</b> it is chosen from the measures.
+          <Trans>
+            <b>Never a muzzle pushed on to try it:</b> it is chosen from the measures.
+          </Trans>
         </li>
       </Box>
-      <Button size="lg" colorPalette="marigold" mt="2" onClick={onBegin}>
-        It is calm: begin
-      </Button>
+      <Button size="lg" colorPalette="marigold" mt="2" onClick={onBegin}>{t`It is calm: begin`}</Button>
     </Box>
   );
 }
@@ -92,35 +104,33 @@ export function WalkThrough({
   const { guide } = field.line;
   const once = readings.length === 1;
   return (
-    <Box as="section" aria-label="Walk-through">
+    <Box as="section" aria-label={t`Walk-through`}>
       <Flex align="center" gap="3">
-        <Text color="fg.muted">
-          {at + 1} of {of}
-        </Text>
+        <Text color="fg.muted">{t`${at + 1} of ${of}`}</Text>
         <Flex gap="1" aria-hidden="true">
           {Array.from({ length: of }, (_, i) => (
             <Box key={i} w="5" h="1.5" borderRadius="full" bg={i <= at ? 'accent' : 'border'} />
           ))}
         </Flex>
-        <Button ms="auto" size="sm" variant="outline" borderColor="border.strong" onClick={onLeave}>
-          Back to the list
-        </Button>
+        <Button
+          ms="auto"
+          size="sm"
+          variant="outline"
+          borderColor="border.strong"
+          onClick={onLeave}
+        >{t`Back to the list`}</Button>
       </Flex>
       <Heading as="h2" size="3xl" mt="3" aria-live="polite">
         {nameOf(field.line)}
       </Heading>
       <Text fontSize="lg">{guide.where}</Text>
-      <Heading as="h3" size="md" mt="3">
-        Find it
-      </Heading>
+      <Heading as="h3" size="md" mt="3">{t`Find it`}</Heading>
       <Text fontSize="lg">{guide.find}</Text>
-      <Heading as="h3" size="md" mt="3">
-        Hold the tape
-      </Heading>
+      <Heading as="h3" size="md" mt="3">{t`Hold the tape`}</Heading>
       <Text fontSize="lg">{guide.how}</Text>
       <Box borderLeftWidth="4px" borderColor="accent" ps="3" mt="3">
         <Text fontSize="lg">
-          <b>Usual mistake:</b> {guide.mistake.charAt(0).toLowerCase() + guide.mistake.slice(1)}
+          <b>{t`Usual mistake:`}</b> {guide.mistake.charAt(0).toLowerCase() + guide.mistake.slice(1)}
         </Text>
       </Box>
       <Flex mt="5" gap="4" align="start" wrap="wrap">
@@ -135,15 +145,17 @@ export function WalkThrough({
             {shown ?? '–'}
           </Text>
           <Text fontSize="sm" color="fg.muted">
-            {readings.length === 0 ? 'read so far' : readings.map((r) => r.asTaken).join(' · ')}
+            {readings.length === 0 ? t`read so far` : readings.map((r) => r.asTaken).join(' · ')}
           </Text>
         </Box>
         {gap}
       </Flex>
       {once && (
-        <Text fontSize="lg" fontWeight="700" role="status">
-          Once more: lay the tape anew and read it a second time.
-        </Text>
+        <Text
+          fontSize="lg"
+          fontWeight="700"
+          role="status"
+        >{t`Once more: lay the tape anew and read it a second time.`}</Text>
       )}
       {findings.map((f) => (
         <Box
@@ -154,23 +166,21 @@ export function WalkThrough({
           mt="3"
         >
           <Text>
-            <b>{f.severity === 'check' ? '△ Check: ' : '○ Note: '}</b>
+            <b>{f.severity === 'check' ? t`△ Check: ` : t`○ Note: `}</b>
             {f.message} <b>{f.retake}</b>
           </Text>
           <HowHeld finding={f} onHeld={onHeld} />
         </Box>
       ))}
       <Flex gap="3" mt="4">
-        <Button variant="outline" borderColor="border.strong" disabled={at === 0} onClick={onBack}>
-          Back
-        </Button>
+        <Button variant="outline" borderColor="border.strong" disabled={at === 0} onClick={onBack}>{t`Back`}</Button>
         <Button
           {...(once ? {} : { colorPalette: 'marigold' })}
           variant={once ? 'outline' : 'solid'}
           borderColor="border.strong"
           onClick={() => field.onNext(field.line)}
         >
-          {at + 1 === of ? 'Done' : 'Next'}
+          {at + 1 === of ? t`Done` : t`Next`}
         </Button>
       </Flex>
     </Box>

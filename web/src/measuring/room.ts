@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { page, type Room } from '../shared/rooms';
 import { photoDocument } from './photos/document';
 
@@ -19,6 +20,6 @@ export const room: Room = {
     { path: 'measure/photos', lazy: page(() => import('./photos/PhotosPage'), 'PhotosPage') },
     { path: 'measure/photos/:photoId', lazy: page(() => import('./photos/PhotoPage'), 'PhotoPage') },
   ],
-  tab: { path: 'measure', label: 'Measure', place: 2 },
+  tab: { path: 'measure', label: t`Measure`, place: 2 },
   documents: [photoDocument],
 };

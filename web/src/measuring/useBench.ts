@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { useTakeInOfDog } from '../shared/dog';
@@ -49,7 +50,7 @@ export function useBench(dogId: string, unit: Unit) {
     take(ask(api.POST('/api/dogs/{id}/readings/{readingId}/restore', one(readingId)))).catch(complained);
   const remove = (reading: Reading) =>
     take(ask(api.DELETE('/api/dogs/{id}/readings/{readingId}', one(reading.id))))
-      .then(() => notify(`${reading.asTaken} is out of use.`, () => void restore(reading.id)))
+      .then(() => notify(t`${reading.asTaken} is out of use.`, () => void restore(reading.id)))
       .catch(complained);
   const judge = (reading: Reading, judgement: Schemas['ReadingJudgement']) =>
     take(ask(api.POST('/api/dogs/{id}/readings/{readingId}/judge', { ...one(reading.id), body: judgement })));

@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { memo, Suspense, useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link as RouterLink, useNavigate } from 'react-router';
@@ -41,38 +43,40 @@ export function RoundPage() {
         <Box flex="1" minW="16rem">
           <Text color="fg.muted">{first?.day ?? ' '}</Text>
           <Heading as="h1" size="4xl" lineHeight="1.1">
-            {archived ? 'Archived dogs' : 'The round'}
+            {archived ? t`Archived dogs` : t`The round`}
           </Heading>
         </Box>
         {first?.all !== 0 && <Search text={search} onChange={setSearch} />}
         <Button asChild _print={{ display: 'none' }}>
           <RouterLink to="/dogs/new">
-            New dog <Key>n</Key>
+            <Trans>
+              New dog <Key>n</Key>
+            </Trans>
           </RouterLink>
         </Button>
       </Flex>
       <Flex gap={{ base: 3, md: 5 }} wrap="wrap" mb="6" fontSize="sm" _print={{ display: 'none' }}>
         {!archived && (
           <Quiet onClick={() => setBy(by === 'stops' ? 'pressing' : 'stops')}>
-            {by === 'stops' ? 'What cannot wait first' : 'In the order of my stops'}
+            {by === 'stops' ? t`What cannot wait first` : t`In the order of my stops`}
           </Quiet>
         )}
-        <RouterLink to="/training">How training stands</RouterLink>
-        {!archived && <Quiet onClick={() => window.print()}>Print for the dashboard</Quiet>}
-        <Quiet onClick={() => setArchived(!archived)}>{archived ? 'Back to the round' : 'Archived dogs'}</Quiet>
+        <RouterLink to="/training">{t`How training stands`}</RouterLink>
+        {!archived && <Quiet onClick={() => window.print()}>{t`Print for the dashboard`}</Quiet>}
+        <Quiet onClick={() => setArchived(!archived)}>{archived ? t`Back to the round` : t`Archived dogs`}</Quiet>
       </Flex>
       {!first ? (
         <Waiting query={round} />
       ) : first.all === 0 ? (
         <Text fontSize="lg">
           {archived
-            ? 'No dog is archived.'
-            : 'No dog on the round yet. Add the first one: a name is enough to begin measuring.'}
+            ? t`No dog is archived.`
+            : t`No dog on the round yet. Add the first one: a name is enough to begin measuring.`}
         </Text>
       ) : (
         <>
           <Text role="status" srOnly={search === ''} mb="4" color="fg.muted">
-            {search === '' ? '' : first.total === 0 ? 'No dog found.' : `${first.total} of ${first.all} dogs`}
+            {search === '' ? '' : first.total === 0 ? t`No dog found.` : t`${first.total} of ${first.all} dogs`}
           </Text>
           {archived ? (
             <Archived cards={cards} />
@@ -123,8 +127,8 @@ function Search({ text, onChange }: { text: string; onChange: (text: string) => 
         ref={field}
         type="search"
         size="sm"
-        aria-label="Find a dog"
-        placeholder="Name, keeper, place or breed"
+        aria-label={t`Find a dog`}
+        placeholder={t`Name, keeper, place or breed`}
         borderColor="border.strong"
         value={text}
         onChange={(event) => onChange(event.target.value)}
@@ -149,9 +153,13 @@ function More({ left, loading, onMore }: { left: number; loading: boolean; onMor
   }, [left]);
   return (
     <Box ref={here} textAlign="center" py="4">
-      <Button variant="outline" borderColor="border.strong" size="sm" loading={loading} onClick={onMore}>
-        {left} more
-      </Button>
+      <Button
+        variant="outline"
+        borderColor="border.strong"
+        size="sm"
+        loading={loading}
+        onClick={onMore}
+      >{t`${left} more`}</Button>
     </Box>
   );
 }
@@ -210,7 +218,7 @@ const Row = memo(({ card }: { card: Card }) => (
     </div>
   </li>
 ));
-Row.displayName = 'Row';
+Row.displayName = t`Row`;
 
 function Archived({ cards }: { cards: Card[] }) {
   const restore = useRestore();
@@ -222,9 +230,7 @@ function Archived({ cards }: { cards: Card[] }) {
           <Text flex="1" fontFamily="heading" fontSize="xl">
             {card.name}
           </Text>
-          <Button variant="outline" size="sm" onClick={() => void restore(card)}>
-            Put back on the round
-          </Button>
+          <Button variant="outline" size="sm" onClick={() => void restore(card)}>{t`Put back on the round`}</Button>
         </Flex>
       ))}
     </ul>

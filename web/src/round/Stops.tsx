@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { api, ask, type Schemas } from '../shared/api';
@@ -9,7 +10,7 @@ import { stopsDocument } from './stopsDocument';
 
 type Card = Schemas['RoundCardDto'];
 
-const NOWHERE = 'No place given';
+const NOWHERE = t`No place given`;
 
 interface Rows {
   cards: Card[];
@@ -30,7 +31,7 @@ function InOrder({ cards, row, stored }: Rows & { stored: Schemas['StopsDto'] })
     stopsDocument,
     'practice',
     stored,
-    'the order of the stops',
+    t`the order of the stops`,
   );
   const [dragged, setDragged] = useState<string | null>(null);
   // A place that came or went since counts as the server has it.
@@ -51,8 +52,8 @@ function InOrder({ cards, row, stored }: Rows & { stored: Schemas['StopsDto'] })
     <>
       {theirs && (
         <Conflict
-          says="Somebody else has put the stops in another order."
-          differences={[{ label: 'Order', mine: places.join(', '), theirs: theirs.places.join(', ') }]}
+          says={t`Somebody else has put the stops in another order.`}
+          differences={[{ label: t`Order`, mine: places.join(', '), theirs: theirs.places.join(', ') }]}
           keepMine={keepMine}
           takeTheirs={takeTheirs}
         />
@@ -94,7 +95,7 @@ function InOrder({ cards, row, stored }: Rows & { stored: Schemas['StopsDto'] })
                     <Button
                       size="xs"
                       variant="ghost"
-                      aria-label={`${place}: earlier`}
+                      aria-label={t`${place}: earlier`}
                       disabled={at === 0}
                       onClick={() => move(place, at - 1)}
                     >
@@ -103,7 +104,7 @@ function InOrder({ cards, row, stored }: Rows & { stored: Schemas['StopsDto'] })
                     <Button
                       size="xs"
                       variant="ghost"
-                      aria-label={`${place}: later`}
+                      aria-label={t`${place}: later`}
                       disabled={at === places.length - 1}
                       onClick={() => move(place, at + 1)}
                     >

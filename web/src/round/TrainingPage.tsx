@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
+import { plural, t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
@@ -28,7 +30,7 @@ const MOST_FORETOLD = 12;
 
 /** How the training of all dogs stands: who is stuck, overdue, wanted by a day, ready. */
 export function TrainingPage() {
-  usePageTitle('How training stands');
+  usePageTitle(t`How training stands`);
   const [shown, setShown] = useState<Shown>(null);
   const training = useQuery({
     queryKey: keys.training(),
@@ -46,15 +48,11 @@ export function TrainingPage() {
   const pick = (state: Shown) => setShown(shown === state ? null : state);
   return (
     <Box maxW="70rem" mx="auto">
-      <Heading as="h1" size="4xl" lineHeight="1.1">
-        How training stands
-      </Heading>
-      {rows.length === 0 && <Text mt="3">No dog is on the round yet.</Text>}
-      <Flex wrap="wrap" gap="2" my="5" role="group" aria-label="Show only">
+      <Heading as="h1" size="4xl" lineHeight="1.1">{t`How training stands`}</Heading>
+      {rows.length === 0 && <Text mt="3">{t`No dog is on the round yet.`}</Text>}
+      <Flex wrap="wrap" gap="2" my="5" role="group" aria-label={t`Show only`}>
         {dated > 0 && (
-          <Count count={dated} on={shown === 'dated'} onPick={() => pick('dated')}>
-            wanted by a day
-          </Count>
+          <Count count={dated} on={shown === 'dated'} onPick={() => pick('dated')}>{t`wanted by a day`}</Count>
         )}
         {counts.map(({ state, count }) => (
           <Count key={state} count={count} on={shown === state} onPick={() => pick(state)}>
@@ -130,18 +128,20 @@ function DogRow({ row, foretell }: { row: Row; foretell: boolean }) {
         </Text>
         {row.wanted && (
           <Text mt="1">
-            <b>Wanted by {dateText(row.wanted, 'near')}</b>, in {row.daysLeft} {row.daysLeft === 1 ? 'day' : 'days'}:{' '}
-            {row.stepsLeft} {row.stepsLeft === 1 ? 'step' : 'steps'} to go.{' '}
-            {foretell ? <Chance dogId={row.id} /> : 'Its plan says how likely that is.'}
+            <Trans>
+              <b>Wanted by {dateText(row.wanted, 'near')}</b>, in{' '}
+              {plural(row.daysLeft ?? 0, { one: '# day', other: '# days' })}:{' '}
+              {plural(row.stepsLeft, { one: '# step', other: '# steps' })} to go.{' '}
+              {foretell ? <Chance dogId={row.id} /> : t`Its plan says how likely that is.`}
+            </Trans>
           </Text>
         )}
       </Box>
-      <Text fontSize="sm" color="fg.muted">
-        {row.passed} of {row.steps} steps passed.{' '}
-        {row.lastTrained
-          ? `Last trained ${dateText(row.lastTrained, 'near')}; ${row.sessions} ${row.sessions === 1 ? 'session' : 'sessions'} in two weeks.`
-          : ''}
-      </Text>
+      <Text fontSize="sm" color="fg.muted">{t`${row.passed} of ${row.steps} steps passed. ${
+        row.lastTrained
+          ? t`Last trained ${dateText(row.lastTrained, 'near')}; ${plural(row.sessions, { one: '# session', other: '# sessions' })} in two weeks.`
+          : ''
+      }`}</Text>
     </Grid>
   );
 }
@@ -150,11 +150,11 @@ function DogRow({ row, foretell }: { row: Row; foretell: boolean }) {
 function Chance({ dogId }: { dogId: string }) {
   const { data } = useOutlook(dogId);
   const told = data?.forecast;
-  if (!data) return <Text as="span">Working out the chance …</Text>;
+  if (!data) return <Text as="span">{t`Working out the chance …`}</Text>;
   if (told?.chanceBy == null) return null;
   return (
     <Text as="span" fontWeight={told.low ? '700' : '400'} color={told.low ? 'stop' : undefined}>
-      {told.low ? '△ Will hardly hold: ' : 'Ready by then: '}
+      {told.low ? t`△ Will hardly hold: ` : t`Ready by then: `}
       {chanceText(told.chanceBy)}.
     </Text>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { page, type Room } from '../shared/rooms';
 import { RoundPage } from './RoundPage';
 import { stopsDocument } from './stopsDocument';
@@ -8,6 +9,6 @@ export const room: Room = {
     { index: true, Component: RoundPage },
     { path: 'training', lazy: page(() => import('./TrainingPage'), 'TrainingPage') },
   ],
-  links: [{ to: '/', label: 'Round', place: 1 }],
+  links: [{ to: '/', label: t`Round`, place: 1 }],
   documents: [stopsDocument],
 };

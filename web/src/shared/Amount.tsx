@@ -1,4 +1,5 @@
 import { Field, Input } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { readNumber } from './numbers';
 import { useState, type ReactNode } from 'react';
 import { Refused, words } from './api';
@@ -37,7 +38,7 @@ export function Amount({
   const keep = async () => {
     if (text === null || text.trim() === value) return setText(null);
     const number = readNumber(text);
-    if (number !== null && !Number.isFinite(number)) return setError(`"${text}" is not a number.`);
+    if (number !== null && !Number.isFinite(number)) return setError(t`"${text}" is not a number.`);
     try {
       await onKeep(number);
       setText(null);

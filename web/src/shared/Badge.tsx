@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useId } from 'react';
 import type { Schemas } from './api';
 
@@ -12,7 +13,7 @@ const colour = (token: string) => `var(--chakra-colors-${token})`;
 function sector(from: number, to: number): string {
   const at = (r: number, deg: number) =>
     `${50 + r * Math.sin((deg * Math.PI) / 180)} ${50 - r * Math.cos((deg * Math.PI) / 180)}`;
-  return `M${at(outer, from)}A${outer} ${outer} 0 0 1 ${at(outer, to)}L${at(inner, to)}A${inner} ${inner} 0 0 0 ${at(inner, from)}Z`;
+  return t`M${at(outer, from)}A${outer} ${outer} 0 0 1 ${at(outer, to)}L${at(inner, to)}A${inner} ${inner} 0 0 0 ${at(inner, from)}Z`;
 }
 
 /** A dog's enamel badge: its own head inside, one rim segment a phase, each filled with a pattern of its own. */
@@ -34,7 +35,7 @@ export function Badge({
       height={`${size}px`}
       style={{ flexShrink: 0, color: colour('fg') }}
       role="img"
-      aria-label={`Badge: ${label}`}
+      aria-label={t`Badge: ${label}`}
     >
       <defs>
         <pattern id={`${id}fitted`} width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

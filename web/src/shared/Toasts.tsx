@@ -1,4 +1,5 @@
 import { createToaster, Flex, Toast, Toaster } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useEffect } from 'react';
 import { showNotices } from './notices';
 
@@ -15,7 +16,7 @@ export function Toasts() {
         toaster.create({
           title,
           type,
-          ...(undo ? { duration: undoStays, action: { label: 'Undo', onClick: undo } } : {}),
+          ...(undo ? { duration: undoStays, action: { label: t`Undo`, onClick: undo } } : {}),
         }),
       ),
     );
@@ -32,7 +33,7 @@ export function Toasts() {
             <Toast.Title>{toast.title}</Toast.Title>
           </Flex>
           {toast.action && <Toast.ActionTrigger color="inherit">{toast.action.label}</Toast.ActionTrigger>}
-          <Toast.CloseTrigger aria-label="Close" />
+          <Toast.CloseTrigger aria-label={t`Close`} />
         </Toast.Root>
       )}
     </Toaster>

@@ -1,11 +1,12 @@
 import { IconButton, Popover, Portal, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import type { Schemas } from './api';
 
 const kindWords: Record<Schemas['BasisKind'], string> = {
-  published: 'Published',
-  practice: 'Common practice, no source',
-  house: 'House: our own choice',
-  memory: 'From memory, not looked up',
+  published: t`Published`,
+  practice: t`Common practice, no source`,
+  house: t`House: our own choice`,
+  memory: t`From memory, not looked up`,
 };
 
 /** The ground a number or rule stands on, one key away. */
@@ -19,7 +20,7 @@ export function Why({ basis, about }: { basis: Schemas['Basis']; about: string }
           rounded="full"
           minW="6"
           h="6"
-          aria-label={`Why? ${about}`}
+          aria-label={t`Why? ${about}`}
           borderColor="border.strong"
         >
           ?
@@ -27,7 +28,7 @@ export function Why({ basis, about }: { basis: Schemas['Basis']; about: string }
       </Popover.Trigger>
       <Portal>
         <Popover.Positioner>
-          <Popover.Content bg="bg.panel" maxW="20rem" aria-label={`Why? ${about}`}>
+          <Popover.Content bg="bg.panel" maxW="20rem" aria-label={t`Why? ${about}`}>
             <Popover.Body>
               <Text fontWeight="700">{kindWords[basis.kind]}</Text>
               <Text>{basis.note}</Text>

@@ -1,14 +1,21 @@
+import { t } from '@lingui/core/macro';
 import createClient from 'openapi-fetch';
 import { lost } from './saving/server';
 import type { components, paths } from './schema';
+import { language } from './language';
 import { unitHere } from './units';
 
 export type Schemas = components['schemas'];
 
 export const api = createClient<paths>({ baseUrl: '/' });
 
-// Sentences come from the server in the unit of this device.
-api.use({ onRequest: ({ request }) => void request.headers.set('Length-Unit', unitHere()) });
+// Sentences come from the server in the unit and the language of this device.
+api.use({
+  onRequest: ({ request }) => {
+    request.headers.set('Length-Unit', unitHere());
+    request.headers.set('Accept-Language', language);
+  },
+});
 
 /** What the server answers when it will not do something: RFC 9457 problem details. */
 interface Problem {
@@ -29,7 +36,7 @@ export class Refused extends Error {
   readonly current: unknown;
 
   constructor(problem: Problem, status: number) {
-    const says = problem.detail ?? problem.title ?? 'The server did not say why.';
+    const says = problem.detail ?? problem.title ?? t`The server did not say why.`;
     super(status >= 500 && problem.traceId ? `${says} (${problem.traceId})` : says);
     this.status = status;
     this.current = problem.current;
@@ -77,7 +84,7 @@ export const editing = (version: number) => ({ 'If-Match': `"${version}"` });
 /** The message of anything thrown. */
 export const words = (error: unknown) =>
   error instanceof TypeError
-    ? 'The server cannot be reached just now.'
+    ? t`The server cannot be reached just now.`
     : error instanceof Error
       ? error.message
       : String(error);

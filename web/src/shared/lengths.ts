@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+
 /** The units lengths are written in. */
 export type Unit = 'mm' | 'cm' | 'in';
 
@@ -19,11 +21,11 @@ export function lengthText(mm: number, unit: Unit, withUnit = true): string {
 
 function numberText(mm: number, unit: Unit): string {
   const something = Math.abs(mm) > 1e-9;
-  if (unit === 'in') return something && inches(mm / 25.4) === '0' ? 'under 1/32' : inches(mm / 25.4);
+  if (unit === 'in') return something && inches(mm / 25.4) === '0' ? t`under 1/32` : inches(mm / 25.4);
   const fine = Math.abs(mm) < 2;
   const [value, digits] = unit === 'cm' ? [mm / 10, fine ? 2 : 1] : [mm, fine ? 1 : 0];
   const number = rounded(value, digits);
-  if (fine && something && number === 0) return `under ${10 ** -digits}`;
+  if (fine && something && number === 0) return t`under ${10 ** -digits}`;
   return unit === 'cm' && !fine ? number.toFixed(1) : number.toString();
 }
 

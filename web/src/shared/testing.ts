@@ -13,5 +13,6 @@ const storage = {
 Object.assign(globalThis, {
   localStorage: storage,
   navigator: {},
+  location: { search: '' },
   window: Object.assign(new EventTarget(), { localStorage: storage }),
 });

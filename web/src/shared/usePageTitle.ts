@@ -1,8 +1,9 @@
+import { t } from '@lingui/core/macro';
 import { useEffect } from 'react';
 
 /** Names the browser tab after what is on the page. */
 export function usePageTitle(title: string) {
   useEffect(() => {
-    document.title = title === '' ? 'Jaunty Badge' : `${title} · Jaunty Badge`;
+    document.title = title === '' ? t`Jaunty Badge` : t`${title} · Jaunty Badge`;
   }, [title]);
 }

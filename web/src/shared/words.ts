@@ -1,316 +1,321 @@
+import { t } from '@lingui/core/macro';
 import type { Schemas } from './api';
 
 /** Plain words for the API's terms. */
 export const purposeWords: Record<Schemas['Purpose'], string> = {
-  clinic: 'Clinic',
-  walks: 'Walks',
-  visitors: 'Visitors',
-  transport: 'Transport',
-  scavenging: 'Scavenging',
-  working: 'Working',
+  clinic: t`Clinic`,
+  walks: t`Walks`,
+  visitors: t`Visitors`,
+  transport: t`Transport`,
+  scavenging: t`Scavenging`,
+  working: t`Working`,
 };
 
 export const temperamentWords: Record<Schemas['Temperament'], string> = {
-  bold: 'Bold',
-  typical: 'Typical',
-  wary: 'Wary of new things',
-  soured: 'Soured by a muzzle',
+  bold: t`Bold`,
+  typical: t`Typical`,
+  wary: t`Wary of new things`,
+  soured: t`Soured by a muzzle`,
 };
 
 export const sensitivityWords: Record<Schemas['Sensitivity'], string> = {
-  oddObjects: 'Odd objects',
-  handsBehindHead: 'Hands behind the head',
-  peopleNear: 'People near',
-  clicks: 'Clicks and snaps',
-  lowFoodDrive: 'Cares little for food',
-  snatchy: 'Takes treats hard',
-  paws: 'Paws at its face',
+  oddObjects: t`Odd objects`,
+  handsBehindHead: t`Hands behind the head`,
+  peopleNear: t`People near`,
+  clicks: t`Clicks and snaps`,
+  lowFoodDrive: t`Cares little for food`,
+  snatchy: t`Takes treats hard`,
+  paws: t`Paws at its face`,
 };
 
 export const healthWords: Record<Schemas['HealthNote'], string> = {
-  airwayTrouble: 'Airway trouble',
-  proneToVomiting: 'Prone to vomiting',
-  sedatedAtClinic: 'Sedated at the clinic',
-  overweight: 'Overweight',
-  pregnant: 'In whelp or nursing',
-  ill: 'Ill, or on an ordered diet',
+  airwayTrouble: t`Airway trouble`,
+  proneToVomiting: t`Prone to vomiting`,
+  sedatedAtClinic: t`Sedated at the clinic`,
+  overweight: t`Overweight`,
+  pregnant: t`In whelp or nursing`,
+  ill: t`Ill, or on an ordered diet`,
 };
 
 export const topicWords: Record<Schemas['BriefTopic'], string> = {
-  type: 'Type',
-  containment: 'Containment',
-  mouth: 'Mouth',
-  closure: 'Closure',
-  straps: 'Straps',
-  front: 'Front',
-  feel: 'Feel',
-  seat: 'Seat',
-  neckStrap: 'Neck strap',
-  weight: 'Weight',
-  visibility: 'Visibility',
+  type: t`Type`,
+  containment: t`Containment`,
+  mouth: t`Mouth`,
+  closure: t`Closure`,
+  straps: t`Straps`,
+  front: t`Front`,
+  feel: t`Feel`,
+  seat: t`Seat`,
+  neckStrap: t`Neck strap`,
+  weight: t`Weight`,
+  visibility: t`Visibility`,
 };
 
 /** What can be seen on a dog whatever its breed. */
 export const seenTraits: [Schemas['BreedTrait'], string][] = [
-  ['noBridge', 'No bridge to rest on'],
-  ['heavyJowls', 'Heavy jowls'],
-  ['narrowHead', 'Head narrower than the neck'],
+  ['noBridge', t`No bridge to rest on`],
+  ['heavyJowls', t`Heavy jowls`],
+  ['narrowHead', t`Head narrower than the neck`],
 ];
 
 export const biteWords: Record<Schemas['BiteTier'], string> = {
-  none: 'None known',
-  threatens: '1 Threatens, no contact',
-  contactNoInjury: '2 Contact, no injury',
-  injured: '3 A bite that injured',
-  severalOrDeep: '4 Several or deep bites',
+  none: t`None known`,
+  threatens: t`1 Threatens, no contact`,
+  contactNoInjury: t`2 Contact, no injury`,
+  injured: t`3 A bite that injured`,
+  severalOrDeep: t`4 Several or deep bites`,
 };
 
-export const shapeWords: Record<Schemas['HeadShape'], string> = { long: 'Long', medium: 'Medium', short: 'Short' };
+export const shapeWords: Record<Schemas['HeadShape'], string> = { long: t`Long`, medium: t`Medium`, short: t`Short` };
 
-export const fitStyleWords: Record<Schemas['FitStyle'], string> = { everyday: 'Everyday', working: 'Working' };
+export const fitStyleWords: Record<Schemas['FitStyle'], string> = { everyday: t`Everyday`, working: t`Working` };
 
 export const toolWords: Record<Schemas['Tool'], string> = {
-  softTape: 'Soft tape',
-  string: 'String and ruler',
-  caliper: 'Caliper',
-  photo: 'Photo',
-  digitalTape: 'Digital tape',
+  softTape: t`Soft tape`,
+  string: t`String and ruler`,
+  caliper: t`Caliper`,
+  photo: t`Photo`,
+  digitalTape: t`Digital tape`,
 };
 
-export const coatWords: Record<Schemas['Coat'], string> = { ordinary: 'Ordinary', thick: 'Thick', clipped: 'Clipped' };
+export const coatWords: Record<Schemas['Coat'], string> = {
+  ordinary: t`Ordinary`,
+  thick: t`Thick`,
+  clipped: t`Clipped`,
+};
 
 export const shapeWayWords: Record<Schemas['ShapeWay'], string> = {
-  seen: 'As seen',
-  craniofacialRatio: 'Face against skull',
-  cranialIndex: 'Breadth of the skull',
-  breed: 'Breed',
+  seen: t`As seen`,
+  craniofacialRatio: t`Face against skull`,
+  cranialIndex: t`Breadth of the skull`,
+  breed: t`Breed`,
 };
 
 export const traitWords: Record<Schemas['BreedTrait'], string> = {
-  noBridge: 'No bridge to rest on',
-  heavyJowls: 'Heavy jowls',
-  broadHead: 'Broad head',
-  narrowHead: 'Head narrower than the neck',
-  longCoat: 'Long coat',
-  toy: 'Toy size',
+  noBridge: t`No bridge to rest on`,
+  heavyJowls: t`Heavy jowls`,
+  broadHead: t`Broad head`,
+  narrowHead: t`Head narrower than the neck`,
+  longCoat: t`Long coat`,
+  toy: t`Toy size`,
 };
 
 export const referenceWords: Record<Schemas['ReferenceKind'], string> = {
-  card: 'Card, 85.6 × 54 mm',
-  a4: 'A4 sheet',
-  a5: 'A5 sheet',
-  ruler: 'Ruler, two marks',
+  card: t`Card, 85.6 × 54 mm`,
+  a4: t`A4 sheet`,
+  a5: t`A5 sheet`,
+  ruler: t`Ruler, two marks`,
 };
 
-export const viewWords: Record<Schemas['PhotoView'], string> = { side: 'From the side', top: 'From above' };
+export const viewWords: Record<Schemas['PhotoView'], string> = { side: t`From the side`, top: t`From above` };
 
-export const sideWords: Record<Schemas['Side'], string> = { left: 'its left side', right: 'its right side' };
+export const sideWords: Record<Schemas['Side'], string> = { left: t`its left side`, right: t`its right side` };
 
 export const landmarkWords: Record<Schemas['Landmark'], string> = {
-  noseTip: 'Nose tip',
-  innerEye: 'Inner eye corner',
-  bridgeFront: 'Bridge, near the nose',
-  bridgeBack: 'Bridge, near the eyes',
-  fitLineTop: 'Fit line, on the bridge',
-  fitLineUnder: 'Fit line, under the jaw',
-  throatBump: 'Throat bump',
-  stop: 'Stop',
-  occiput: 'Base of skull',
-  innerEyeLeft: 'Inner eye, left',
-  innerEyeRight: 'Inner eye, right',
-  snoutLeft: 'Snout edge, left',
-  snoutRight: 'Snout edge, right',
-  skullLeft: 'Cheek bone, left',
-  skullRight: 'Cheek bone, right',
+  noseTip: t`Nose tip`,
+  innerEye: t`Inner eye corner`,
+  bridgeFront: t`Bridge, near the nose`,
+  bridgeBack: t`Bridge, near the eyes`,
+  fitLineTop: t`Fit line, on the bridge`,
+  fitLineUnder: t`Fit line, under the jaw`,
+  throatBump: t`Throat bump`,
+  stop: t`Stop`,
+  occiput: t`Base of skull`,
+  innerEyeLeft: t`Inner eye, left`,
+  innerEyeRight: t`Inner eye, right`,
+  snoutLeft: t`Snout edge, left`,
+  snoutRight: t`Snout edge, right`,
+  skullLeft: t`Cheek bone, left`,
+  skullRight: t`Cheek bone, right`,
 };
 
 export const useWords: Record<Schemas['MeasureUse'], string> = {
-  choosing: 'Choosing a muzzle',
-  strap: 'The neck strap',
-  headShape: 'Head shape and airway',
+  choosing: t`Choosing a muzzle`,
+  strap: t`The neck strap`,
+  headShape: t`Head shape and airway`,
 };
 
-export const verdictWords: Record<Schemas['Verdict'], string> = { fits: 'Fits', marginal: 'Just fits', out: 'Out' };
+export const verdictWords: Record<Schemas['Verdict'], string> = { fits: t`Fits`, marginal: t`Just fits`, out: t`Out` };
 
 export const gapeWords: Record<Schemas['GapeClass'], string> = {
-  closed: 'as good as closed',
-  halfPant: 'half a pant',
-  fullPant: 'a full pant',
-  yawn: 'a yawn',
+  closed: t`as good as closed`,
+  halfPant: t`half a pant`,
+  fullPant: t`a full pant`,
+  yawn: t`a yawn`,
 };
 
 export const demandWords: Record<Schemas['Demand'], string> = {
-  required: 'must',
-  wanted: 'wish',
-  ruledOut: 'never',
-  allowed: 'may',
+  required: t`must`,
+  wanted: t`wish`,
+  ruledOut: t`never`,
+  allowed: t`may`,
 };
 
 export const groupWords: Record<Schemas['FitGroup'], string> = {
-  fits: 'Fits',
-  watched: 'For watched minutes',
-  unsure: 'More likely not',
-  near: 'Near misses',
-  out: 'Out',
+  fits: t`Fits`,
+  watched: t`For watched minutes`,
+  unsure: t`More likely not`,
+  near: t`Near misses`,
+  out: t`Out`,
 };
 
 export const typeWords: Record<Schemas['MuzzleType'], string> = {
-  basket: 'Basket',
-  sleeve: 'Sleeve',
-  faceCover: 'Face cover',
+  basket: t`Basket`,
+  sleeve: t`Sleeve`,
+  faceCover: t`Face cover`,
 };
 
 export const materialWords: Record<Schemas['Material'], string> = {
-  coatedWire: 'Coated wire',
-  rigidPlastic: 'Rigid plastic',
-  mouldedRubber: 'Moulded rubber',
-  clearVinyl: 'Clear vinyl',
-  leather: 'Leather',
-  coatedWebbing: 'Coated webbing',
-  fabric: 'Fabric',
+  coatedWire: t`Coated wire`,
+  rigidPlastic: t`Rigid plastic`,
+  mouldedRubber: t`Moulded rubber`,
+  clearVinyl: t`Clear vinyl`,
+  leather: t`Leather`,
+  coatedWebbing: t`Coated webbing`,
+  fabric: t`Fabric`,
 };
 
 export const closureWords: Record<Schemas['Closure'], string> = {
-  clip: 'Clip',
-  buckle: 'Buckle',
-  both: 'Clip and buckle',
+  clip: t`Clip`,
+  buckle: t`Buckle`,
+  both: t`Clip and buckle`,
 };
 
 export const foreheadWords: Record<Schemas['ForeheadStrap'], string> = {
-  none: 'None',
-  optional: 'Optional',
-  fitted: 'Fitted',
+  none: t`None`,
+  optional: t`Optional`,
+  fitted: t`Fitted`,
 };
 
 export const frontWords: Record<Schemas['FrontOpening'], string> = {
-  none: 'Closed',
-  fixed: 'Open',
-  canBeCut: 'Can be cut',
+  none: t`Closed`,
+  fixed: t`Open`,
+  canBeCut: t`Can be cut`,
 };
 
 export const remedyWords: Record<Schemas['RemedyKind'], string> = {
-  hand: 'By hand',
-  strap: 'Strap',
-  plate: 'Plate',
-  forming: 'Forming',
-  size: 'Size',
-  model: 'Model',
+  hand: t`By hand`,
+  strap: t`Strap`,
+  plate: t`Plate`,
+  forming: t`Forming`,
+  size: t`Size`,
+  model: t`Model`,
 };
 
 export const materialSchoolWords: Record<Schemas['MaterialSchool'], string> = {
-  sturdy: 'Any sturdy basket, up to tier 3',
-  metalOnly: 'Metal only, from contact on',
+  sturdy: t`Any sturdy basket, up to tier 3`,
+  metalOnly: t`Metal only, from contact on`,
 };
 
 export const visibilityWords: Record<Schemas['VisibilitySchool'], string> = {
-  standOut: 'Stand out from the coat',
-  blendIn: 'Blend in with the coat',
+  standOut: t`Stand out from the coat`,
+  blendIn: t`Blend in with the coat`,
 };
 
 export const chartFieldWords: Record<Schemas['ChartField'], string> = {
-  label: 'Size label',
-  model: 'Model',
-  length: 'Inner length',
-  depthFront: 'Depth in front',
-  depthRear: 'Depth at the rear',
-  widthRear: 'Width at the rear',
-  widthFront: 'Width in front',
-  openingGirth: 'Girth of the rear edge',
-  girthMin: 'Least snout girth',
-  girthMax: 'Greatest snout girth',
-  girthRange: 'Snout girth, from–to',
-  neckStrapMin: 'Neck strap, shortest',
-  neckStrapMax: 'Neck strap, longest',
-  neckStrapRange: 'Neck strap, from–to',
-  mass: 'Mass',
-  price: 'Price',
+  label: t`Size label`,
+  model: t`Model`,
+  length: t`Inner length`,
+  depthFront: t`Depth in front`,
+  depthRear: t`Depth at the rear`,
+  widthRear: t`Width at the rear`,
+  widthFront: t`Width in front`,
+  openingGirth: t`Girth of the rear edge`,
+  girthMin: t`Least snout girth`,
+  girthMax: t`Greatest snout girth`,
+  girthRange: t`Snout girth, from–to`,
+  neckStrapMin: t`Neck strap, shortest`,
+  neckStrapMax: t`Neck strap, longest`,
+  neckStrapRange: t`Neck strap, from–to`,
+  mass: t`Mass`,
+  price: t`Price`,
 };
 
 export const stageWords: Record<Schemas['Stage'], string> = {
-  ready: 'Ready',
-  oddObjects: 'Odd objects',
-  meetIt: 'Meet it',
-  comeToIt: 'Come to it',
-  noseIn: 'Nose in',
-  hold: 'Hold',
-  theWord: 'The word',
-  soundsAndHands: 'Sounds and hands',
-  firstFastening: 'First fastening',
-  wearingStill: 'Wearing still',
-  moving: 'Moving',
-  places: 'Places',
-  thePurpose: 'The purpose',
-  upkeep: 'Upkeep',
+  ready: t`Ready`,
+  oddObjects: t`Odd objects`,
+  meetIt: t`Meet it`,
+  comeToIt: t`Come to it`,
+  noseIn: t`Nose in`,
+  hold: t`Hold`,
+  theWord: t`The word`,
+  soundsAndHands: t`Sounds and hands`,
+  firstFastening: t`First fastening`,
+  wearingStill: t`Wearing still`,
+  moving: t`Moving`,
+  places: t`Places`,
+  thePurpose: t`The purpose`,
+  upkeep: t`Upkeep`,
 };
 
 export const signGroupWords: Record<Schemas['SignGroup'], string> = {
-  atEase: 'At ease',
-  unsure: 'Unsure',
-  worried: 'Worried',
-  overThreshold: 'Over threshold',
+  atEase: t`At ease`,
+  unsure: t`Unsure`,
+  worried: t`Worried`,
+  overThreshold: t`Over threshold`,
 };
 
 /** The entries of a word list in its own order, typed. */
 export const entries = <K extends string>(list: Record<K, string>) => Object.entries(list) as [K, string][];
 
 export const trainingStateWords: Record<Schemas['TrainingState'], string> = {
-  stuck: 'Stuck',
-  overdue: 'Overdue',
-  resting: 'Resting',
-  underWay: 'Under way',
-  notBegun: 'Not begun',
-  ready: 'Ready',
+  stuck: t`Stuck`,
+  overdue: t`Overdue`,
+  resting: t`Resting`,
+  underWay: t`Under way`,
+  notBegun: t`Not begun`,
+  ready: t`Ready`,
 };
 
 export const roundGroupWords: Record<Schemas['RoundGroup'], string> = {
-  cannotWait: 'Cannot wait',
-  sessionsDue: 'Sessions due',
-  happyWears: 'Happy wears owed',
-  onTheBench: 'On the bench',
-  ahead: 'Coming up',
-  resting: 'Resting or done',
+  cannotWait: t`Cannot wait`,
+  sessionsDue: t`Sessions due`,
+  happyWears: t`Happy wears owed`,
+  onTheBench: t`On the bench`,
+  ahead: t`Coming up`,
+  resting: t`Resting or done`,
 };
 
 export const occasionWords: Record<Schemas['Occasion'], string> = {
-  fun: 'Fun',
-  ordinary: 'Ordinary',
-  stressful: 'Stressful',
+  fun: t`Fun`,
+  ordinary: t`Ordinary`,
+  stressful: t`Stressful`,
 };
 
 /** A shape for each, so that no occasion is told by colour alone. */
 export const occasionMarks: Record<Schemas['Occasion'], string> = { fun: '●', ordinary: '○', stressful: '✕' };
 
 export const rubWords: Record<Schemas['RubPlace'], string> = {
-  noseBridge: 'Bridge of the nose',
-  underTheEyes: 'Under the eyes',
-  cheeks: 'Cheeks',
-  chin: 'Chin',
-  throat: 'Throat',
-  behindTheEars: 'Behind the ears',
-  forehead: 'Forehead',
+  noseBridge: t`Bridge of the nose`,
+  underTheEyes: t`Under the eyes`,
+  cheeks: t`Cheeks`,
+  chin: t`Chin`,
+  throat: t`Throat`,
+  behindTheEars: t`Behind the ears`,
+  forehead: t`Forehead`,
 };
 
 export const appointmentWords: Record<Schemas['AppointmentKind'], string> = {
-  clinic: 'Clinic',
-  groomer: 'Groomer',
-  ferry: 'Ferry',
-  visitors: 'Visitors',
-  other: 'Something else',
+  clinic: t`Clinic`,
+  groomer: t`Groomer`,
+  ferry: t`Ferry`,
+  visitors: t`Visitors`,
+  other: t`Something else`,
 };
 
 export const activityWords: Record<Schemas['Activity'], string> = {
-  quiet: 'Short walks on the lead',
-  usual: 'An hour or two of walks and play',
-  working: 'Hours of running or work',
+  quiet: t`Short walks on the lead`,
+  usual: t`An hour or two of walks and play`,
+  working: t`Hours of running or work`,
 };
 
 export const recordWords: Record<Schemas['RecordKind'], string> = {
-  measured: 'Measured',
-  chosen: 'Chosen',
-  tried: 'Tried on',
-  trained: 'Trained',
-  worn: 'Worn',
-  inspected: 'Inspected',
-  visit: 'Visits',
-  noted: 'Notes',
+  measured: t`Measured`,
+  chosen: t`Chosen`,
+  tried: t`Tried on`,
+  trained: t`Trained`,
+  worn: t`Worn`,
+  inspected: t`Inspected`,
+  visit: t`Visits`,
+  noted: t`Notes`,
 };

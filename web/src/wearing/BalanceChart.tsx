@@ -1,4 +1,5 @@
 import { useToken } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import {
   CartesianGrid,
   ComposedChart,
@@ -52,7 +53,7 @@ export function BalanceChart({ balance }: { balance: Schemas['BalanceDto'] }) {
         <ReferenceLine y={balance.wanted} stroke={ink} strokeDasharray="5 4" />
         <ReferenceLine y={balance.sours} stroke={stop} strokeWidth={2} />
         <Line
-          name="Good to one bad"
+          name={t`Good to one bad`}
           dataKey="ratio"
           stroke={ink}
           strokeWidth={2.5}

@@ -1,4 +1,5 @@
 import { Box, Checkbox, Flex, Input, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import type { Schemas } from '../shared/api';
 import { Amount } from '../shared/Amount';
@@ -15,21 +16,21 @@ import { happyWearsQuery, useHabits } from './useWearing';
 /** What is said of a dog's habits, saved as it changes. */
 function useHabitsDocument(stored: Schemas['HabitsDto']) {
   const { dog } = useThisDog();
-  return useDocument(habitsDocument, dog.id, stored, `What ${dog.name} loves and eats`);
+  return useDocument(habitsDocument, dog.id, stored, t`What ${dog.name} loves and eats`);
 }
 
 const labels: Partial<Record<keyof HabitsDraft, string>> = {
-  loves: 'Loves',
-  hasSpare: 'A spare',
-  veterinarianMinutes: 'The veterinarian allows',
-  veterinarianSays: 'Who said so',
-  neutered: 'Neutered',
-  activity: 'Activity',
-  factor: 'Factor',
-  foodKcal: 'Measured food',
-  treatId: 'Treat',
-  kcalPerPiece: 'Kcal a piece',
-  avoids: 'May not have',
+  loves: t`Loves`,
+  hasSpare: t`A spare`,
+  veterinarianMinutes: t`The veterinarian allows`,
+  veterinarianSays: t`Who said so`,
+  neutered: t`Neutered`,
+  activity: t`Activity`,
+  factor: t`Factor`,
+  foodKcal: t`Measured food`,
+  treatId: t`Treat`,
+  kcalPerPiece: t`Kcal a piece`,
+  avoids: t`May not have`,
 };
 
 function Settle({ document }: { document: ReturnType<typeof useHabitsDocument> }) {
@@ -37,7 +38,7 @@ function Settle({ document }: { document: ReturnType<typeof useHabitsDocument> }
     <>
       {document.theirs && (
         <Conflict
-          says="Someone else changed this while you did. Nothing you typed is lost."
+          says={t`Someone else changed this while you did. Nothing you typed is lost.`}
           differences={differences(
             labels as Record<string, string>,
             document.value,
@@ -71,12 +72,13 @@ function SpareOf({ stored }: { stored: Schemas['HabitsDto'] }) {
       >
         <Checkbox.HiddenInput />
         <Checkbox.Control borderColor="border.strong" />
-        <Checkbox.Label>A spare of the same is at hand</Checkbox.Label>
+        <Checkbox.Label>{t`A spare of the same is at hand`}</Checkbox.Label>
       </Checkbox.Root>
       {!value.hasSpare && (
-        <Text fontSize="sm" color="fg.muted">
-          Keep a second of the same, for the day this one breaks or is lost.
-        </Text>
+        <Text
+          fontSize="sm"
+          color="fg.muted"
+        >{t`Keep a second of the same, for the day this one breaks or is lost.`}</Text>
       )}
       <Settle document={document} />
     </Box>
@@ -96,43 +98,43 @@ export function HabitsForm({ treats, stored }: { treats: Schemas['TreatsDto']; s
   return (
     <Box>
       <Flex gap="5" wrap="wrap" align="end">
-        <Labelled label="Its treat">
+        <Labelled label={t`Its treat`}>
           <Choice
             size="sm"
             width="17rem"
             value={value.treatId ?? ''}
-            none="Not chosen"
+            none={t`Not chosen`}
             options={treats.treats.filter((t) => t.not === null).map((t) => [t.id, t.name])}
             onChange={(id) => set({ treatId: id || null, kcalPerPiece: null })}
           />
         </Labelled>
         <Amount
-          label="kcal a piece, if known better"
+          label={t`kcal a piece, if known better`}
           placeholder={treats.kcalPerPiece.toFixed(1)}
           {...amount('kcalPerPiece')}
         />
-        <Amount label="Measured food, kcal a day" {...amount('foodKcal')} />
-        <Amount label="Own factor" {...amount('factor')} />
+        <Amount label={t`Measured food, kcal a day`} {...amount('foodKcal')} />
+        <Amount label={t`Own factor`} {...amount('factor')} />
         <Box w="9rem">
-          <Labelled label="Neutered">
+          <Labelled label={t`Neutered`}>
             <Choice
               size="sm"
               value={value.neutered === null ? '' : value.neutered ? 'yes' : 'no'}
-              none="Not known"
+              none={t`Not known`}
               options={[
-                ['yes', 'Yes'],
-                ['no', 'No'],
+                ['yes', t`Yes`],
+                ['no', t`No`],
               ]}
               onChange={(v) => set({ neutered: (v as string) === '' ? null : v === 'yes' })}
             />
           </Labelled>
         </Box>
         <Box w="16rem">
-          <Labelled label="How much it does">
+          <Labelled label={t`How much it does`}>
             <Choice
               size="sm"
               value={value.activity ?? ''}
-              none="Not known"
+              none={t`Not known`}
               options={entries(activityWords)}
               onChange={(v) => set({ activity: (v as string) === '' ? null : v })}
             />
@@ -141,7 +143,7 @@ export function HabitsForm({ treats, stored }: { treats: Schemas['TreatsDto']; s
       </Flex>
       <Box mt="4">
         <Several
-          legend="It may not have"
+          legend={t`It may not have`}
           values={value.avoids ?? []}
           options={treats.ingredients.map((i) => [i, i])}
           onChange={(avoids) => set({ avoids })}
@@ -149,7 +151,7 @@ export function HabitsForm({ treats, stored }: { treats: Schemas['TreatsDto']; s
       </Box>
       <Box mt="4">
         <Several
-          legend="It loves, with the muzzle on"
+          legend={t`It loves, with the muzzle on`}
           values={value.loves ?? []}
           options={(happy.data ?? []).map((h) => [h.id, h.name])}
           onChange={(loves) => set({ loves })}
@@ -174,21 +176,21 @@ function Veterinarian({
   return (
     <Flex gap="4" mt="4" wrap="wrap" align="end">
       <Labelled
-        label="The veterinarian lets it wear one for, minutes"
+        label={t`The veterinarian lets it wear one for, minutes`}
         {...(fields.veterinarianMinutes ? { error: fields.veterinarianMinutes } : {})}
       >
         <Choice
           size="sm"
           width="10rem"
           value={value.veterinarianMinutes === null ? '' : String(value.veterinarianMinutes)}
-          none="Nobody asked yet"
-          options={['5', '10', '15', '20', '30', '60', '120'].map((m) => [m, `${m} minutes`])}
+          none={t`Nobody asked yet`}
+          options={['5', '10', '15', '20', '30', '60', '120'].map((m) => [m, t`${m} minutes`])}
           onChange={(m) => change({ veterinarianMinutes: m === '' ? null : Number(m) })}
         />
       </Labelled>
       <Box flex="1" minW="14rem">
         <Labelled
-          label="Who said so, and when"
+          label={t`Who said so, and when`}
           {...(fields.veterinarianSays ? { error: fields.veterinarianSays } : {})}
         >
           <Input

@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -19,9 +21,9 @@ const BalanceChart = late(() => import('./BalanceChart').then((m) => m.BalanceCh
 const FEW = 20;
 
 const verdictSays: Record<Schemas['BalanceVerdict'], string> = {
-  good: '● It still means good things',
-  warn: '◐ Mind what it comes to mean',
-  sour: '✕ It is becoming a sign of bad things',
+  good: t`● It still means good things`,
+  warn: t`◐ Mind what it comes to mean`,
+  sour: t`✕ It is becoming a sign of bad things`,
 };
 
 /** What the muzzle has come to mean, and every wear behind that. */
@@ -39,7 +41,7 @@ export function LogPage() {
 
 function Balance({ balance }: { balance: Schemas['BalanceDto'] }) {
   if (balance.wears.length === 0 && balance.ratio === null)
-    return <Text fontSize="lg">Nothing worn yet. What each wear was to the dog will be weighed here.</Text>;
+    return <Text fontSize="lg">{t`Nothing worn yet. What each wear was to the dog will be weighed here.`}</Text>;
   return (
     <Flex gap={{ base: 4, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="start">
       <Box w={{ lg: '22rem' }} flexShrink="0">
@@ -48,8 +50,8 @@ function Balance({ balance }: { balance: Schemas['BalanceDto'] }) {
             {balance.ratioText ?? balance.wears.length}
           </Text>
           <Text fontSize="lg">
-            {balance.ratio === null ? 'wears, none of them stressful' : 'good to one bad'}{' '}
-            <Why basis={balance.basis} about="How many good wears to one bad" />
+            {balance.ratio === null ? t`wears, none of them stressful` : t`good to one bad`}{' '}
+            <Why basis={balance.basis} about={t`How many good wears to one bad`} />
           </Text>
         </Flex>
         <Heading as="h2" size="lg" mt="2">
@@ -58,10 +60,10 @@ function Balance({ balance }: { balance: Schemas['BalanceDto'] }) {
         {balance.says && <Text>{balance.says}</Text>}
         {balance.ahead && (
           <Box mt="3" borderLeftWidth="4px" borderColor={balance.ahead.happyOn.length > 0 ? 'accent' : 'border'} ps="3">
-            <Text fontWeight="700">Before it sours</Text>
+            <Text fontWeight="700">{t`Before it sours`}</Text>
             <Text>{balance.ahead.says}</Text>
             {balance.ahead.happyOn.length > 0 && (
-              <Text fontSize="sm">On: {balance.ahead.happyOn.map((d) => dateText(d, 'weekday')).join(', ')}</Text>
+              <Text fontSize="sm">{t`On: ${balance.ahead.happyOn.map((d) => dateText(d, 'weekday')).join(', ')}`}</Text>
             )}
           </Box>
         )}
@@ -70,11 +72,10 @@ function Balance({ balance }: { balance: Schemas['BalanceDto'] }) {
         <Suspense fallback={<Box h="240px" />}>
           <BalanceChart balance={balance} />
         </Suspense>
-        <Text fontSize="sm" color="fg.muted">
-          The line: good wears to one bad. Dashed: {balance.wanted} are wanted. Solid: under {balance.sours} it sours.
-          Below, each wear: {occasionMarks.fun} fun, {occasionMarks.ordinary} ordinary, {occasionMarks.stressful}{' '}
-          stressful. Waiting changes nothing; only wears do.
-        </Text>
+        <Text
+          fontSize="sm"
+          color="fg.muted"
+        >{t`The line: good wears to one bad. Dashed: ${balance.wanted} are wanted. Solid: under ${balance.sours} it sours. Below, each wear: ${occasionMarks.fun} fun, ${occasionMarks.ordinary} ordinary, ${occasionMarks.stressful} stressful. Waiting changes nothing; only wears do.`}</Text>
       </Box>
     </Flex>
   );
@@ -89,15 +90,17 @@ function Log({ dogId }: { dogId: string }) {
   const close = () => setSearch({}, { replace: true });
   if (!wears.data) return <Waiting query={wears} />;
   return (
-    <Box as="section" mt="8" aria-label="Every wear">
+    <Box as="section" mt="8" aria-label={t`Every wear`}>
       <Flex align="baseline" gap="4" borderBottomWidth="2px" borderColor="fg" pb="1">
-        <Heading as="h2" size="lg">
-          Every wear
-        </Heading>
+        <Heading as="h2" size="lg">{t`Every wear`}</Heading>
         <Text fontWeight="700">{wears.data.length}</Text>
-        <Button size="sm" variant="outline" borderColor="border.strong" ms="auto" onClick={() => setAdding(true)}>
-          Enter one afterwards
-        </Button>
+        <Button
+          size="sm"
+          variant="outline"
+          borderColor="border.strong"
+          ms="auto"
+          onClick={() => setAdding(true)}
+        >{t`Enter one afterwards`}</Button>
       </Flex>
       {adding && <WearForm dogId={dogId} wear={null} onLeave={() => setAdding(false)} />}
       <ul>
@@ -113,7 +116,7 @@ function Log({ dogId }: { dogId: string }) {
       </ul>
       {wears.data.length > FEW && (
         <Button size="sm" variant="ghost" onClick={() => setAll(!all)}>
-          {all ? 'Fewer' : `All ${wears.data.length}`}
+          {all ? t`Fewer` : t`All ${wears.data.length}`}
         </Button>
       )}
     </Box>
@@ -133,7 +136,7 @@ function Row({ dogId, wear, onOpen }: { dogId: string; wear: Schemas['WearDto'];
     wear.place,
     wear.who,
     wear.strap,
-    wear.treatPieces > 0 ? `${wear.treatPieces} treats` : null,
+    wear.treatPieces > 0 ? t`${wear.treatPieces} treats` : null,
   ].filter(Boolean);
   return (
     <Flex
@@ -150,45 +153,43 @@ function Row({ dogId, wear, onOpen }: { dogId: string; wear: Schemas['WearDto'];
       <Box flex="1" minW="14rem">
         <Text>
           <b>
-            {worn ? `${worn.number} ${worn.unit}` : 'On now'},{' '}
+            {worn ? `${worn.number} ${worn.unit}` : t`On now`},{' '}
             <span aria-hidden="true">{occasionMarks[wear.occasion]}</span> {occasionWords[wear.occasion].toLowerCase()}
           </b>
-          {wear.overCap && ' · longer than it was told'}
+          {wear.overCap && t` · longer than it was told`}
         </Text>
         {said.length > 0 && <Text fontSize="sm">{said.join(' · ')}</Text>}
         {seen.length > 0 && (
-          <Text fontSize="sm" color={wear.worst === 'worried' || wear.worst === 'overThreshold' ? 'stop' : 'fg'}>
-            It showed: {seen.join(', ')}
-          </Text>
+          <Text
+            fontSize="sm"
+            color={wear.worst === 'worried' || wear.worst === 'overThreshold' ? 'stop' : 'fg'}
+          >{t`It showed: ${seen.join(', ')}`}</Text>
         )}
         {wear.rubs.length > 0 && (
-          <Text fontSize="sm" color="stop">
-            △ Marks: {wear.rubs.map((r) => rubWords[r].toLowerCase()).join(', ')}
-          </Text>
+          <Text
+            fontSize="sm"
+            color="stop"
+          >{t`△ Marks: ${wear.rubs.map((r) => rubWords[r].toLowerCase()).join(', ')}`}</Text>
         )}
         {wear.note && <Text fontSize="sm">{wear.note}</Text>}
       </Box>
       {wear.hasPicture && (
-        <img src={`/api/dogs/${dogId}/wears/${wear.id}/picture`} alt="Taken at this wear" width={96} />
+        <img src={`/api/dogs/${dogId}/wears/${wear.id}/picture`} alt={t`Taken at this wear`} width={96} />
       )}
       <Flex gap="1" flexShrink="0">
-        <Button size="xs" variant="ghost" onClick={onOpen}>
-          Correct
-        </Button>
+        <Button size="xs" variant="ghost" onClick={onOpen}>{t`Correct`}</Button>
         <AddPicture dogId={dogId} wearId={wear.id} />
         <Button
           size="xs"
           variant="ghost"
           onClick={() =>
             void takeOut(
-              'The wear is out of the record.',
+              t`The wear is out of the record.`,
               () => ask(api.DELETE('/api/dogs/{id}/wears/{wearId}', path)),
               () => ask(api.POST('/api/dogs/{id}/wears/{wearId}/restore', path)),
             )
           }
-        >
-          Take out
-        </Button>
+        >{t`Take out`}</Button>
       </Flex>
     </Flex>
   );
@@ -207,17 +208,19 @@ function AddPicture({ dogId, wearId }: { dogId: string; wearId: string }) {
   return (
     <Button asChild size="xs" variant="ghost">
       <label>
-        Picture
-        <input
-          type="file"
-          hidden
-          accept="image/jpeg,image/png,image/webp"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            if (file) void send(file);
-            event.target.value = '';
-          }}
-        />
+        <Trans>
+          Picture
+          <input
+            type="file"
+            hidden
+            accept="image/jpeg,image/png,image/webp"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file) void send(file);
+              event.target.value = '';
+            }}
+          />
+        </Trans>
       </label>
     </Button>
   );

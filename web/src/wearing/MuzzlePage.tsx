@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Text, Textarea } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { api, ask, words, type Schemas } from '../shared/api';
 import { Answer } from '../shared/Answer';
@@ -20,7 +22,7 @@ export function MuzzlePage() {
       {!state.data ? (
         <Waiting query={state} />
       ) : state.data.muzzle === null ? (
-        <Text fontSize="lg">No muzzle is chosen yet: there is nothing to inspect.</Text>
+        <Text fontSize="lg">{t`No muzzle is chosen yet: there is nothing to inspect.`}</Text>
       ) : (
         <>
           <Heading as="h2" size="2xl">
@@ -47,20 +49,20 @@ export function MuzzlePage() {
 }
 
 const upkeepWords: Record<Schemas['Upkeep'], string> = {
-  inspect: 'Inspect it',
-  tryOn: 'Look at the fit again',
-  measure: 'Measure the dog again',
+  inspect: t`Inspect it`,
+  tryOn: t`Look at the fit again`,
+  measure: t`Measure the dog again`,
 };
 
 /** What it needs, and by when. */
 function ComingUp({ upkeep }: { upkeep: Schemas['UpkeepDto'][] }) {
   const today = new Date().toISOString().slice(0, 10);
   return (
-    <Box as="ul" mt="2" aria-label="What it needs">
+    <Box as="ul" mt="2" aria-label={t`What it needs`}>
       {upkeep.map((u) => (
         <Flex as="li" key={u.what} gap="3">
           <Text w="8rem" flexShrink="0" fontWeight={u.on <= today ? 700 : 400}>
-            {u.on <= today ? 'Now' : dateText(u.on, 'short')}
+            {u.on <= today ? t`Now` : dateText(u.on, 'short')}
           </Text>
           <Text flex="1">
             {upkeepWords[u.what]}
@@ -89,7 +91,7 @@ function Checklist({ dogId, checks }: { dogId: string; checks: Schemas['Inspecti
         }),
       );
       await changed(dogId);
-      notify(failed.length === 0 ? 'Inspected: fine.' : 'Inspected: out of use until it is mended.');
+      notify(failed.length === 0 ? t`Inspected: fine.` : t`Inspected: out of use until it is mended.`);
       setAnswers({});
       setNote('');
     } catch (error) {
@@ -97,10 +99,8 @@ function Checklist({ dogId, checks }: { dogId: string; checks: Schemas['Inspecti
     }
   };
   return (
-    <Box as="section" aria-label="Inspect it" mt="5">
-      <Heading as="h3" size="lg">
-        Inspect it, off the dog
-      </Heading>
+    <Box as="section" aria-label={t`Inspect it`} mt="5">
+      <Heading as="h3" size="lg">{t`Inspect it, off the dog`}</Heading>
       <ol>
         {checks.map((check) => (
           <Flex as="li" key={check.id} gap="3" py="2" align="center" borderTopWidth="1px" borderColor="border">
@@ -112,7 +112,7 @@ function Checklist({ dogId, checks }: { dogId: string; checks: Schemas['Inspecti
             </Box>
             <Answer
               label={check.name}
-              says={{ fine: 'Fine', not: 'Not' }}
+              says={{ fine: t`Fine`, not: t`Not` }}
               value={answers[check.id]}
               onChange={(fine) => setAnswers({ ...answers, [check.id]: fine })}
             />
@@ -120,16 +120,21 @@ function Checklist({ dogId, checks }: { dogId: string; checks: Schemas['Inspecti
         ))}
       </ol>
       <Box as="label" display="block" mt="2">
-        <Text fontWeight="700">What was found</Text>
+        <Text fontWeight="700">{t`What was found`}</Text>
         <Textarea rows={2} borderColor="border.strong" value={note} onChange={(e) => setNote(e.target.value)} />
       </Box>
       <Flex mt="3" gap="4" align="center" wrap="wrap">
-        <Button size="lg" colorPalette="marigold" disabled={!all} onClick={() => void keep()}>
-          Keep this inspection
-        </Button>
+        <Button
+          size="lg"
+          colorPalette="marigold"
+          disabled={!all}
+          onClick={() => void keep()}
+        >{t`Keep this inspection`}</Button>
         <Text role="status">
-          {Object.keys(answers).length} of {checks.length} looked at
-          {failed.length > 0 && <b>: it goes out of use</b>}
+          <Trans>
+            {Object.keys(answers).length} of {checks.length} looked at
+            {failed.length > 0 && <b>{t`: it goes out of use`}</b>}
+          </Trans>
         </Text>
       </Flex>
       {problem && (
@@ -153,10 +158,8 @@ function Earlier({
   const takeOut = useTakeOut(dogId);
   if (inspections.length === 0) return null;
   return (
-    <Box as="section" aria-label="Earlier inspections" mt="7">
-      <Heading as="h3" size="lg">
-        Earlier
-      </Heading>
+    <Box as="section" aria-label={t`Earlier inspections`} mt="7">
+      <Heading as="h3" size="lg">{t`Earlier`}</Heading>
       <ul>
         {inspections.map((i) => {
           const path = { params: { path: { id: dogId, inspectionId: i.id } } };
@@ -169,7 +172,7 @@ function Earlier({
                 <Text color={i.failed.length > 0 ? 'stop' : 'fg'}>
                   <b>{i.muzzle}</b>:{' '}
                   {i.failed.length === 0
-                    ? '✓ fine'
+                    ? t`✓ fine`
                     : `✕ ${i.failed.map((f) => checks.find((c) => c.id === f)?.name.toLowerCase() ?? f).join(', ')}`}
                 </Text>
                 {i.note && <Text fontSize="sm">{i.note}</Text>}
@@ -179,14 +182,12 @@ function Earlier({
                 variant="ghost"
                 onClick={() =>
                   void takeOut(
-                    'The inspection is out of the record.',
+                    t`The inspection is out of the record.`,
                     () => ask(api.DELETE('/api/dogs/{id}/inspections/{inspectionId}', path)),
                     () => ask(api.POST('/api/dogs/{id}/inspections/{inspectionId}/restore', path)),
                   )
                 }
-              >
-                Take out
-              </Button>
+              >{t`Take out`}</Button>
             </Flex>
           );
         })}

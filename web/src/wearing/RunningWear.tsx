@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Signs } from '../conditioning/Signs';
@@ -25,7 +27,7 @@ export function RunningWear({ dog, wear, onEnded }: { dog: Schemas['DogDto']; we
     kind,
     wearKey(dog.id, wear.id),
     wear,
-    `The wear of ${dog.name}`,
+    t`The wear of ${dog.name}`,
   );
   const signs = useQuery(signsQuery);
   const [now, setNow] = useState(Date.now);
@@ -61,12 +63,14 @@ export function RunningWear({ dog, wear, onEnded }: { dog: Schemas['DogDto']; we
   return (
     <Box maxW="30rem" mx={{ base: 0, md: 'auto' }}>
       <Text color="fg.muted">
-        On since {dateText(value.startedAt ?? '', 'time')} ·{' '}
-        {value.occasion && (
-          <>
-            <span aria-hidden="true">{occasionMarks[value.occasion]}</span> {occasionWords[value.occasion]}
-          </>
-        )}
+        <Trans>
+          On since {dateText(value.startedAt ?? '', 'time')} ·{' '}
+          {value.occasion && (
+            <>
+              <span aria-hidden="true">{occasionMarks[value.occasion]}</span> {occasionWords[value.occasion]}
+            </>
+          )}
+        </Trans>
       </Text>
       <Box
         my="3"
@@ -82,19 +86,23 @@ export function RunningWear({ dog, wear, onEnded }: { dog: Schemas['DogDto']; we
         </Text>
         <Heading as="h2" size="2xl" role={off ? 'alert' : undefined}>
           {overThreshold
-            ? '⬣ Take it off: over threshold'
+            ? t`⬣ Take it off: over threshold`
             : phase === 'over'
-              ? '⬣ Take it off'
+              ? t`⬣ Take it off`
               : phase === 'soon'
-                ? 'Off soon: turn back'
+                ? t`Off soon: turn back`
                 : left === null
-                  ? 'worn so far'
-                  : 'left at most'}
+                  ? t`worn so far`
+                  : t`left at most`}
         </Heading>
       </Box>
-      <Button w="full" h="20" fontSize="2xl" colorPalette={off ? 'brick' : 'marigold'} onClick={takeOff}>
-        Taken off
-      </Button>
+      <Button
+        w="full"
+        h="20"
+        fontSize="2xl"
+        colorPalette={off ? 'brick' : 'marigold'}
+        onClick={takeOff}
+      >{t`Taken off`}</Button>
       <Box mt="4">
         <Signs
           seen={seen}
@@ -114,9 +122,7 @@ export function RunningWear({ dog, wear, onEnded }: { dog: Schemas['DogDto']; we
           {state}
         </Text>
       </Flex>
-      <Text mt="3">
-        Watched all the time, never left alone in it. Off at any sign of breathing trouble, overheating or panic.
-      </Text>
+      <Text mt="3">{t`Watched all the time, never left alone in it. Off at any sign of breathing trouble, overheating or panic.`}</Text>
     </Box>
   );
 }
@@ -128,7 +134,7 @@ function useTellInTime(phase: 'free' | 'on' | 'soon' | 'over', name: string) {
     beep(over ? 880 : 620, over ? 500 : 200, 0.4);
     buzz(over ? 800 : 200);
     if ('Notification' in window && Notification.permission === 'granted' && document.visibilityState !== 'visible')
-      new Notification(over ? `Take the muzzle off ${name}` : `${name}: off soon`, { tag: 'jaunty-badge.wear' });
+      new Notification(over ? t`Take the muzzle off ${name}` : t`${name}: off soon`, { tag: 'jaunty-badge.wear' });
   });
   useEffect(() => {
     if (told.current === phase) return;
@@ -151,8 +157,6 @@ function AskForNotices() {
       variant="outline"
       borderColor="border.strong"
       onClick={() => void Notification.requestPermission().then(() => setAsked(true))}
-    >
-      Tell me by a notice too
-    </Button>
+    >{t`Tell me by a notice too`}</Button>
   );
 }

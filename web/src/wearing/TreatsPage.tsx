@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Table, Text } from '@chakra-ui/react';
+import { plural, t } from '@lingui/core/macro';
 import type { Schemas } from '../shared/api';
 import { useThisDog } from '../shared/dog';
 import { Waiting } from '../shared/Waiting';
@@ -23,9 +24,7 @@ export function TreatsPage() {
             <Left treats={treats.data} />
             <Day treats={treats.data} />
           </Flex>
-          <Heading as="h2" size="lg" mt="8" mb="2">
-            This dog
-          </Heading>
+          <Heading as="h2" size="lg" mt="8" mb="2">{t`This dog`}</Heading>
           <HabitsForm treats={treats.data} stored={habits.data} />
           <Flex gap={{ base: 6, lg: 12 }} mt="8" direction={{ base: 'column', lg: 'row' }} align="start">
             <ListOf treats={treats.data} />
@@ -46,7 +45,7 @@ function Left({ treats }: { treats: Schemas['TreatsDto'] }) {
         </Text>
       )}
       {treats.piecesLeft === null ? (
-        !treats.concern && <Text fontSize="lg">What it weighs is not known: say so on its page.</Text>
+        !treats.concern && <Text fontSize="lg">{t`What it weighs is not known: say so on its page.`}</Text>
       ) : (
         <>
           <Flex align="baseline" gap="2" color={treats.piecesLeft === 0 ? 'stop' : 'fg'}>
@@ -54,14 +53,14 @@ function Left({ treats }: { treats: Schemas['TreatsDto'] }) {
               {treats.piecesLeft}
             </Text>
             <Text fontFamily="heading" fontWeight="700" fontSize="2xl">
-              {treats.piecesLeft === 1 ? 'piece left today' : 'pieces left today'}
+              {plural(treats.piecesLeft ?? 0, { one: 'piece left today', other: 'pieces left today' })}
             </Text>
           </Flex>
           <Text fontSize="lg">
-            {treats.treat ?? 'Pieces of its own food'}, {(treats.piecesLeft * treats.gramsPerPiece).toFixed(0)} g
+            {treats.treat ?? t`Pieces of its own food`}, {(treats.piecesLeft * treats.gramsPerPiece).toFixed(0)} g
           </Text>
           {treats.weightSays && <Text>{treats.weightSays}</Text>}
-          {treats.piecesLeft === 0 && <Text>Take the rest from its meals, or feed something lighter.</Text>}
+          {treats.piecesLeft === 0 && <Text>{t`Take the rest from its meals, or feed something lighter.`}</Text>}
         </>
       )}
     </Box>
@@ -75,17 +74,17 @@ function Day({ treats }: { treats: Schemas['TreatsDto'] }) {
     <Box flex="1" w="full">
       <Table.Root size="sm">
         <Table.Body>
-          <Line what="At rest, 70 · kg^0.75 a day" kcal={kcal(treats.restingKcal)} />
+          <Line what={t`At rest, 70 · kg^0.75 a day`} kcal={kcal(treats.restingKcal)} />
           <Line
-            what={`A day, by ${treats.by ?? ''}`}
+            what={t`A day, by ${treats.by ?? ''}`}
             kcal={kcal(treats.dailyKcal)}
             {...(treats.basis ? { basis: treats.basis } : {})}
           />
-          <Line what="A tenth of it may be treats" kcal={kcal(treats.treatKcal)} strong />
+          <Line what={t`A tenth of it may be treats`} kcal={kcal(treats.treatKcal)} strong />
           {treats.used.map((u) => (
             <Line key={u.what} what={`${u.what}: ${u.pieces}`} kcal={`− ${kcal(u.kcal)}`} />
           ))}
-          {treats.used.length === 0 && <Line what="Nothing fed at sessions and wears today" kcal="" />}
+          {treats.used.length === 0 && <Line what={t`Nothing fed at sessions and wears today`} kcal="" />}
         </Table.Body>
       </Table.Root>
     </Box>
@@ -117,10 +116,8 @@ function Line({
 
 function ListOf({ treats }: { treats: Schemas['TreatsDto'] }) {
   return (
-    <Box as="section" flex="1" w="full" aria-label="Treats">
-      <Heading as="h2" size="lg">
-        What goes through the front
-      </Heading>
+    <Box as="section" flex="1" w="full" aria-label={t`Treats`}>
+      <Heading as="h2" size="lg">{t`What goes through the front`}</Heading>
       <ul>
         {treats.treats.map((t) => (
           <Flex
@@ -151,13 +148,9 @@ function ListOf({ treats }: { treats: Schemas['TreatsDto'] }) {
 
 function Never({ never }: { never: Schemas['NeverFeed'][] }) {
   return (
-    <Box as="section" flex="1" w="full" aria-label="Never feed">
-      <Heading as="h2" size="lg" color="stop">
-        ⬣ Never
-      </Heading>
-      <Text fontSize="sm">
-        Poison, or worse. When it has eaten any of it: the veterinarian at once. What is doubtful is not given.
-      </Text>
+    <Box as="section" flex="1" w="full" aria-label={t`Never feed`}>
+      <Heading as="h2" size="lg" color="stop">{t`⬣ Never`}</Heading>
+      <Text fontSize="sm">{t`Poison, or worse. When it has eaten any of it: the veterinarian at once. What is doubtful is not given.`}</Text>
       <ul>
         {never.map((n) => (
           <Box as="li" key={n.name} py="1.5" borderBottomWidth="1px" borderColor="border">

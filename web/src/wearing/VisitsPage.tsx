@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
@@ -30,13 +31,13 @@ interface Sheet {
 }
 
 const labels: Record<keyof Sheet, string> = {
-  day: 'Day',
-  time: 'At',
-  kind: 'What for',
-  occasion: 'To the dog it will be',
-  place: 'Where',
-  readyAt: 'Passed by then',
-  note: 'Anything else',
+  day: t`Day`,
+  time: t`At`,
+  kind: t`What for`,
+  occasion: t`To the dog it will be`,
+  place: t`Where`,
+  readyAt: t`Passed by then`,
+  note: t`Anything else`,
 };
 
 const sheetOf = (a: Appointment | null): Sheet => ({
@@ -76,23 +77,19 @@ export function VisitsPage() {
           {v.note && <Text fontSize="sm">{v.note}</Text>}
         </Box>
         <Flex gap="1">
-          <Button size="xs" variant="ghost" onClick={() => setOpen(v.id)}>
-            Change
-          </Button>
+          <Button size="xs" variant="ghost" onClick={() => setOpen(v.id)}>{t`Change`}</Button>
           <Button
             size="xs"
             variant="ghost"
             onClick={() => {
               const path = { params: { path: { id: dog.id, appointmentId: v.id } } };
               void takeOut(
-                'The appointment is off.',
+                t`The appointment is off.`,
                 () => ask(api.DELETE('/api/dogs/{id}/appointments/{appointmentId}', path)),
                 () => ask(api.POST('/api/dogs/{id}/appointments/{appointmentId}/restore', path)),
               );
             }}
-          >
-            Take off
-          </Button>
+          >{t`Take off`}</Button>
         </Flex>
       </Flex>
     );
@@ -100,26 +97,23 @@ export function VisitsPage() {
     <Box maxW="52rem">
       <WearRooms dogId={dog.id} />
       <Flex align="baseline" gap="4">
-        <Heading as="h2" size="2xl">
-          Coming
-        </Heading>
-        <Button size="sm" variant="outline" borderColor="border.strong" ms="auto" onClick={() => setOpen('new')}>
-          New appointment
-        </Button>
+        <Heading as="h2" size="2xl">{t`Coming`}</Heading>
+        <Button
+          size="sm"
+          variant="outline"
+          borderColor="border.strong"
+          ms="auto"
+          onClick={() => setOpen('new')}
+        >{t`New appointment`}</Button>
       </Flex>
       {open === 'new' && <VisitForm dogId={dog.id} visit={null} onLeave={() => setOpen(null)} />}
       {coming.length === 0 && open !== 'new' && (
-        <Text>
-          None. A clinic visit, the groomer or the ferry entered here gives the plan its date, has the muzzle inspected
-          in time, and is weighed in the balance.
-        </Text>
+        <Text>{t`None. A clinic visit, the groomer or the ferry entered here gives the plan its date, has the muzzle inspected in time, and is weighed in the balance.`}</Text>
       )}
       <ul>{coming.map(row)}</ul>
       {past.length > 0 && (
         <>
-          <Heading as="h2" size="lg" mt="8">
-            Over
-          </Heading>
+          <Heading as="h2" size="lg" mt="8">{t`Over`}</Heading>
           <ul>{past.map(row)}</ul>
         </>
       )}
@@ -147,11 +141,11 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
     if (!day)
       return form.setError('day', {
         type: 'ours',
-        message: `A day, please, such as ${dateText(new Date(), 'short')}.`,
+        message: t`A day, please, such as ${dateText(new Date(), 'short')}.`,
       });
     const time = readTime(sheet.time);
     if (time === null && sheet.time.trim() !== '')
-      return form.setError('time', { type: 'ours', message: 'A time such as 10:30, or nothing.' });
+      return form.setError('time', { type: 'ours', message: t`A time such as 10:30, or nothing.` });
     const saved = await sending.submit(() =>
       ask(
         api.PUT('/api/dogs/{id}/appointments/{appointmentId}', {
@@ -193,7 +187,7 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
               size="sm"
               name="occasion"
               label={labels.occasion}
-              none="As is usual"
+              none={t`As is usual`}
               options={entries(occasionWords)}
             />
           </Box>
@@ -205,7 +199,7 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
               size="sm"
               name="readyAt"
               label={labels.readyAt}
-              none="Its purpose’s last step"
+              none={t`Its purpose’s last step`}
               options={(plan.data?.steps ?? []).map((s) => [s.step.id, s.step.name])}
             />
           </Box>
@@ -214,10 +208,10 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
           <TextField size="sm" name="note" label={labels.note} />
         </Box>
         <FormEnd
-          does="Keep it"
+          does={t`Keep it`}
           kept={kept}
           sending={sending}
-          says={() => 'This appointment was changed by someone else in the meantime.'}
+          says={() => t`This appointment was changed by someone else in the meantime.`}
           differences={(theirs) => differences(labels, form.getValues(), sheetOf(theirs))}
           onSave={save}
           onTakeTheirs={leave}

@@ -1,4 +1,5 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { FormProvider } from 'react-hook-form';
 import type { Schemas } from '../shared/api';
@@ -34,18 +35,18 @@ interface Sheet {
 }
 
 const labels: Record<keyof Sheet, string> = {
-  day: 'Day',
-  time: 'Put on at',
-  minutes: 'Minutes',
-  occasion: 'To the dog it was',
-  happyId: 'What was done',
-  place: 'Where',
-  forWhat: 'For what',
-  who: 'Who was with it',
-  strap: 'Strap',
-  rubs: 'Marks',
-  treatPieces: 'Treats, pieces',
-  note: 'Anything else',
+  day: t`Day`,
+  time: t`Put on at`,
+  minutes: t`Minutes`,
+  occasion: t`To the dog it was`,
+  happyId: t`What was done`,
+  place: t`Where`,
+  forWhat: t`For what`,
+  who: t`Who was with it`,
+  strap: t`Strap`,
+  rubs: t`Marks`,
+  treatPieces: t`Treats, pieces`,
+  note: t`Anything else`,
 };
 
 const sheetOf = (wear: Wear | null): Sheet => {
@@ -69,12 +70,13 @@ const sheetOf = (wear: Wear | null): Sheet => {
 /** What is wrong with what was typed, by field. */
 function problemsOf(sheet: Sheet): Record<string, string> {
   const problems: Record<string, string> = {};
-  if (!readDay(sheet.day)) problems.day = 'A day, please, such as ' + dateText(new Date(), 'short') + '.';
-  if (!readTime(sheet.time)) problems.time = 'A time, please, such as 14:05.';
+  if (!readDay(sheet.day)) problems.day = t`A day, please, such as ` + dateText(new Date(), 'short') + '.';
+  if (!readTime(sheet.time)) problems.time = t`A time, please, such as 14:05.`;
   const minutes = readNumber(sheet.minutes);
-  if (minutes === null || !(minutes >= 0)) problems.minutes = 'How many minutes was it on?';
+  if (minutes === null || !(minutes >= 0)) problems.minutes = t`How many minutes was it on?`;
   const pieces = readNumber(sheet.treatPieces);
-  if (pieces !== null && !(Number.isInteger(pieces) && pieces >= 0)) problems.treatPieces = 'A whole number of pieces.';
+  if (pieces !== null && !(Number.isInteger(pieces) && pieces >= 0))
+    problems.treatPieces = t`A whole number of pieces.`;
   return problems;
 }
 
@@ -147,7 +149,7 @@ export function WearForm({ dogId, wear, onLeave }: { dogId: string; wear: Wear |
     <FormProvider {...form}>
       <Box borderWidth="1px" borderColor="border.strong" borderRadius="md" p="4" my="3">
         <Heading as="h3" size="md" mb="2">
-          {wear ? 'This wear' : 'A wear afterwards'}
+          {wear ? t`This wear` : t`A wear afterwards`}
         </Heading>
         <Flex gap="4" wrap="wrap" align="start">
           <Box w="9rem">
@@ -167,7 +169,7 @@ export function WearForm({ dogId, wear, onLeave }: { dogId: string; wear: Wear |
               size="sm"
               name="happyId"
               label={labels.happyId}
-              none="Something else"
+              none={t`Something else`}
               options={(happy.data ?? []).map((h) => [h.id, h.name])}
             />
           </Box>
@@ -194,16 +196,16 @@ export function WearForm({ dogId, wear, onLeave }: { dogId: string; wear: Wear |
           </Box>
         </Flex>
         <Box mt="3">
-          <SeveralField name="rubs" legend="Marks it left" options={entries(rubWords)} />
+          <SeveralField name="rubs" legend={t`Marks it left`} options={entries(rubWords)} />
         </Box>
         <Box mt="3">
           <LongField name="note" label={labels.note} rows={2} />
         </Box>
         <FormEnd
-          does="Keep it"
+          does={t`Keep it`}
           kept={kept}
           sending={sending}
-          says={() => 'This wear was changed by someone else in the meantime.'}
+          says={() => t`This wear was changed by someone else in the meantime.`}
           differences={(theirs) => differences(labels, form.getValues(), sheetOf(theirs))}
           onSave={save}
           onTakeTheirs={leave}

@@ -1,4 +1,6 @@
 import { Box, Button, Checkbox, Flex, Heading, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
@@ -35,12 +37,14 @@ export function WearPage() {
         <>
           {ended && (
             <Text role="status" mb="4" fontSize="lg">
-              Off, and noted.{' '}
-              <Link asChild color="fg" textDecoration="underline">
-                <RouterLink to={`/dogs/${dog.id}/wear/log?wear=${ended}`}>
-                  Say more of it: marks, treats, where
-                </RouterLink>
-              </Link>
+              <Trans>
+                Off, and noted.{' '}
+                <Link asChild color="fg" textDecoration="underline">
+                  <RouterLink to={`/dogs/${dog.id}/wear/log?wear=${ended}`}>
+                    Say more of it: marks, treats, where
+                  </RouterLink>
+                </Link>
+              </Trans>
             </Text>
           )}
           <BeforeWear dogId={dog.id} onStart={start} />
@@ -73,10 +77,12 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
       <Box flex="1" maxW="34rem" w="full">
         {data.muzzle === null ? (
           <Text fontSize="lg">
-            No muzzle is chosen yet.{' '}
-            <Link asChild color="fg" textDecoration="underline">
-              <RouterLink to={`/dogs/${dogId}/fit`}>Choose one in the fitting room</RouterLink>
-            </Link>
+            <Trans>
+              No muzzle is chosen yet.{' '}
+              <Link asChild color="fg" textDecoration="underline">
+                <RouterLink to={`/dogs/${dogId}/fit`}>Choose one in the fitting room</RouterLink>
+              </Link>
+            </Trans>
           </Text>
         ) : (
           <Text>
@@ -85,7 +91,7 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
           </Text>
         )}
         <Cap limit={data} />
-        <Flex gap="2" mt="4" role="group" aria-label="What is it to the dog?">
+        <Flex gap="2" mt="4" role="group" aria-label={t`What is it to the dog?`}>
           {entries(occasionWords).map(([id, text]) => (
             <Button
               key={id}
@@ -103,7 +109,7 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
         <Checkbox.Root mt="3" checked={exercise} onCheckedChange={(e) => setExercise(e.checked === true)}>
           <Checkbox.HiddenInput />
           <Checkbox.Control borderColor="border.strong" />
-          <Checkbox.Label>It will run, play or work</Checkbox.Label>
+          <Checkbox.Label>{t`It will run, play or work`}</Checkbox.Label>
         </Checkbox.Root>
         <Button
           mt="4"
@@ -114,22 +120,24 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
           colorPalette="marigold"
           disabled={data.seconds === 0}
           onClick={() => begin(null)}
-        >
-          Put on now
-        </Button>
+        >{t`Put on now`}</Button>
         {data.seconds === 0 && data.muzzle !== null && (
-          <Text mt="2" color="fg.muted">
-            In an emergency it may have to be worn all the same: enter it in the log afterwards, and call the
-            veterinarian.
-          </Text>
+          <Text
+            mt="2"
+            color="fg.muted"
+          >{t`In an emergency it may have to be worn all the same: enter it in the log afterwards, and call the veterinarian.`}</Text>
         )}
         {data.next && data.nextSeconds > 0 && (
           <Box mt="6" borderLeftWidth="4px" borderColor="accent" ps="4">
-            <Text fontWeight="700">The next happy wear: {data.next.name.toLowerCase()}</Text>
+            <Text fontWeight="700">{t`The next happy wear: ${data.next.name.toLowerCase()}`}</Text>
             <Text>{data.next.how}</Text>
-            <Button size="sm" mt="1" variant="outline" borderColor="border.strong" onClick={() => begin(data.next)}>
-              Put on for that, at most {lasting(data.nextSeconds).number} {lasting(data.nextSeconds).unit}
-            </Button>
+            <Button
+              size="sm"
+              mt="1"
+              variant="outline"
+              borderColor="border.strong"
+              onClick={() => begin(data.next)}
+            >{t`Put on for that, at most ${lasting(data.nextSeconds).number} ${lasting(data.nextSeconds).unit}`}</Button>
           </Box>
         )}
         <Box mt="6">
@@ -139,9 +147,7 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
       <Box flex="1" w="full">
         {data.lines.length > 0 && (
           <>
-            <Heading as="h2" size="lg">
-              What decides it
-            </Heading>
+            <Heading as="h2" size="lg">{t`What decides it`}</Heading>
             <Lines limit={data} />
           </>
         )}
@@ -220,24 +226,26 @@ function WeatherHere({
   const read = limit.weather;
   const places = (weather.data?.latest ?? []).map((r) => r.place).filter((p): p is string => p !== null);
   return (
-    <Box as="section" aria-label="Weather" mt="7">
-      <Heading as="h2" size="lg">
-        How warm it is
-      </Heading>
+    <Box as="section" aria-label={t`Weather`} mt="7">
+      <Heading as="h2" size="lg">{t`How warm it is`}</Heading>
       {read ? (
         <Text>
-          <b>
-            {read.airC.toFixed(1)} °C, {Math.round(read.humidityPercent)} %
-          </b>{' '}
-          at {dateText(read.at, 'time')}
-          {read.place && `, ${read.place}`}, {read.byHand ? 'read by hand' : 'from the station'}
-          {read.stale && <b> △ stale</b>}
+          <Trans>
+            <b>
+              {read.airC.toFixed(1)} °C, {Math.round(read.humidityPercent)} %
+            </b>{' '}
+            at {dateText(read.at, 'time')}
+            {read.place && `, ${read.place}`}, {read.byHand ? t`read by hand` : t`from the station`}
+            {read.stale && <b>{t` △ stale`}</b>}
+          </Trans>
         </Text>
       ) : null}
       <Text>{limit.heatSays}</Text>
       {weather.data && !weather.data.connected && (
         <Text>
-          <b>△ The station is silent.</b> It is tried again by itself; a reading by hand counts the same.
+          <Trans>
+            <b>△ The station is silent.</b> It is tried again by itself; a reading by hand counts the same.
+          </Trans>
         </Text>
       )}
       <Flex gap="3" mt="2" wrap="wrap" align="end">
@@ -245,17 +253,20 @@ function WeatherHere({
           <Choice
             size="sm"
             width="14rem"
-            label="Where"
+            label={t`Where`}
             value={place ?? ''}
-            none="The newest reading"
+            none={t`The newest reading`}
             options={places.map((p) => [p, p])}
             onChange={(p) => onPlace(p === '' ? null : p)}
           />
         )}
         {!typing && (
-          <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => setTyping(true)}>
-            Read it by hand
-          </Button>
+          <Button
+            size="sm"
+            variant="outline"
+            borderColor="border.strong"
+            onClick={() => setTyping(true)}
+          >{t`Read it by hand`}</Button>
         )}
       </Flex>
       {typing && (
@@ -297,21 +308,22 @@ function ByHand({ onKept, onLeave }: { onKept: (kept: Schemas['WeatherReadDto'])
     <FormProvider {...form}>
       <Flex as="form" gap="3" mt="3" wrap="wrap" align="start" onSubmit={(event) => void send(event)}>
         <Box w="6rem">
-          <TextField size="sm" name="airC" label="Air, °C" inputMode="decimal" />
+          <TextField size="sm" name="airC" label={t`Air, °C`} inputMode="decimal" />
         </Box>
         <Box w="7rem">
-          <TextField size="sm" name="humidityPercent" label="Humidity, %" inputMode="decimal" />
+          <TextField size="sm" name="humidityPercent" label={t`Humidity, %`} inputMode="decimal" />
         </Box>
         <Box w="11rem">
-          <TextField size="sm" name="place" label="Where" placeholder="waiting room, car …" />
+          <TextField size="sm" name="place" label={t`Where`} placeholder={t`waiting room, car …`} />
         </Box>
         <Flex gap="2" pt="6">
-          <Button size="sm" type="submit" colorPalette="marigold" loading={form.formState.isSubmitting}>
-            Keep it
-          </Button>
-          <Button size="sm" variant="ghost" onClick={onLeave}>
-            Leave it
-          </Button>
+          <Button
+            size="sm"
+            type="submit"
+            colorPalette="marigold"
+            loading={form.formState.isSubmitting}
+          >{t`Keep it`}</Button>
+          <Button size="sm" variant="ghost" onClick={onLeave}>{t`Leave it`}</Button>
         </Flex>
       </Flex>
     </FormProvider>
@@ -322,10 +334,8 @@ function ByHand({ onKept, onLeave }: { onKept: (kept: Schemas['WeatherReadDto'])
 function DayAhead({ limit }: { limit: Limit }) {
   if (limit.ahead.length === 0) return null;
   return (
-    <Box as="section" aria-label="The day ahead" mt="7">
-      <Heading as="h2" size="lg">
-        When is it cool enough?
-      </Heading>
+    <Box as="section" aria-label={t`The day ahead`} mt="7">
+      <Heading as="h2" size="lg">{t`When is it cool enough?`}</Heading>
       <Box as="ul" mt="1">
         {limit.ahead.map((s) => {
           const { number, unit } = lasting(s.seconds);
@@ -333,7 +343,7 @@ function DayAhead({ limit }: { limit: Limit }) {
             <Flex as="li" key={s.from} gap="3" py="1" borderBottomWidth="1px" borderColor="border">
               <Text w="11rem" flexShrink="0">
                 {dateText(s.from, 'time')}–{dateText(s.to, 'time')}
-                {dateText(s.to, 'tick') !== dateText(new Date(), 'tick') && ' tomorrow'}
+                {dateText(s.to, 'tick') !== dateText(new Date(), 'tick') && t` tomorrow`}
               </Text>
               <Text w="5rem" flexShrink="0" textAlign="end" fontWeight="700" color={s.seconds === 0 ? 'stop' : 'fg'}>
                 {s.seconds === 0 ? '⬣ 0' : `${number} ${unit}`}
@@ -343,9 +353,10 @@ function DayAhead({ limit }: { limit: Limit }) {
           );
         })}
       </Box>
-      <Text fontSize="sm" color="fg.muted">
-        By what the station foretells; read the weather again before you go.
-      </Text>
+      <Text
+        fontSize="sm"
+        color="fg.muted"
+      >{t`By what the station foretells; read the weather again before you go.`}</Text>
     </Box>
   );
 }

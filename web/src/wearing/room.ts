@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { page, type Room } from '../shared/rooms';
 import { habitsDocument, wearDocument } from './documents';
 
@@ -22,6 +23,6 @@ export const room: Room = {
     { path: 'wear/muzzle', lazy: page(() => import('./MuzzlePage'), 'MuzzlePage') },
     { path: 'wear/visits', lazy: page(() => import('./VisitsPage'), 'VisitsPage') },
   ],
-  tab: { path: 'wear', label: 'Wear', place: 5 },
+  tab: { path: 'wear', label: t`Wear`, place: 5 },
   documents: [wearDocument, habitsDocument],
 };

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { outbox } from '../shared/queries';
@@ -39,7 +40,7 @@ export function useRunningWear(dogId: string, name: string, wears: Schemas['Wear
       };
       const wear = { ...draft, id: newId(), version: 0 };
       keepOnDevice(place(dogId), wear);
-      outbox.change(wearDocument.name, wearKey(dogId, wear.id), draft, 0, `The wear of ${name}`);
+      outbox.change(wearDocument.name, wearKey(dogId, wear.id), draft, 0, t`The wear of ${name}`);
       void outbox.now(wearDocument.name, wearKey(dogId, wear.id));
       setBegun(wear);
     },

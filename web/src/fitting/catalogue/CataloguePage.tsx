@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Input, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { keptDrafts, NEW } from '../../shared/saving/useKeptForm';
 import { usePageTitle } from '../../shared/usePageTitle';
@@ -10,7 +12,7 @@ import { useCatalogue, useEditCatalogue, type Muzzle } from './useCatalogue';
 
 /** The muzzles to choose from: find, look into, change, add, put away; size charts in and out. */
 export function CataloguePage() {
-  usePageTitle('Catalogue');
+  usePageTitle(t`Catalogue`);
   const catalogue = useCatalogue();
   const { putAway } = useEditCatalogue();
   const [find, setFind] = useState('');
@@ -25,29 +27,31 @@ export function CataloguePage() {
   const sizes = shown.reduce((sum, m) => sum + m.model.sizes.length, 0);
   return (
     <Box>
-      <Heading as="h1" size="3xl">
-        Catalogue
-      </Heading>
-      <Text>The muzzles every dog is judged against. The shipped ones are invented; take real size charts in.</Text>
+      <Heading as="h1" size="3xl">{t`Catalogue`}</Heading>
+      <Text>{t`The muzzles every dog is judged against. The shipped ones are invented; take real size charts in.`}</Text>
       <Flex gap="3" my="4" align="center" wrap="wrap">
         <Input
           w="20rem"
-          aria-label="Find a muzzle"
-          placeholder="any words: wire buckle long"
+          aria-label={t`Find a muzzle`}
+          placeholder={t`any words: wire buckle long`}
           value={find}
           borderColor="border.strong"
           onChange={(e) => setFind(e.target.value)}
         />
-        <Text role="status" color="fg.muted">
-          {shown.length} models, {sizes} sizes
-        </Text>
+        <Text role="status" color="fg.muted">{t`${shown.length} models, ${sizes} sizes`}</Text>
         <Flex gap="2" ms="auto">
-          <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => setImporting(!importing)}>
-            Take a size chart in
-          </Button>
-          <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => setOpen('')}>
-            Add a model
-          </Button>
+          <Button
+            size="sm"
+            variant="outline"
+            borderColor="border.strong"
+            onClick={() => setImporting(!importing)}
+          >{t`Take a size chart in`}</Button>
+          <Button
+            size="sm"
+            variant="outline"
+            borderColor="border.strong"
+            onClick={() => setOpen('')}
+          >{t`Add a model`}</Button>
         </Flex>
       </Flex>
       {importing && <ImportChart models={catalogue.data} onLeave={() => setImporting(false)} />}
@@ -61,46 +65,47 @@ export function CataloguePage() {
               </Text>
               <Text w="9rem" color="fg.muted">
                 {m.model.maker}
-                {m.own && ` · version ${m.version}`}
+                {m.own && t` · version ${m.version}`}
               </Text>
               <Text flex="1" minW="16rem">
                 {[
                   typeWords[m.model.type],
                   materialWords[m.model.material].toLowerCase(),
                   closureWords[m.model.closure].toLowerCase(),
-                  `front ${frontWords[m.model.frontOpening].toLowerCase()}`,
-                  m.model.plateMm ? `plate ${m.model.plateMm} mm` : '',
-                  m.model.formableMm ? `forms ${m.model.formableMm} mm` : '',
+                  t`front ${frontWords[m.model.frontOpening].toLowerCase()}`,
+                  m.model.plateMm ? t`plate ${m.model.plateMm} mm` : '',
+                  m.model.formableMm ? t`forms ${m.model.formableMm} mm` : '',
                 ]
                   .filter(Boolean)
                   .join(', ')}
               </Text>
               <Text w="11rem" color="fg.muted">
-                {m.model.sizes.length} sizes, {range(m)}
-                {m.inVan > 0 && `, ${m.inVan} in the van`}
+                <Trans>
+                  {m.model.sizes.length} sizes, {range(m)}
+                  {m.inVan > 0 && t`, ${m.inVan} in the van`}
+                </Trans>
               </Text>
               <Button
                 size="xs"
                 variant="outline"
                 borderColor="border.strong"
-                aria-label={`Change ${m.model.name}`}
+                aria-label={t`Change ${m.model.name}`}
                 aria-expanded={open === m.model.id}
                 onClick={() => setOpen(open === m.model.id ? null : m.model.id)}
-              >
-                Change
-              </Button>
+              >{t`Change`}</Button>
               <Link
                 href={`/api/catalogue/${m.model.id}/chart.csv`}
                 download={`${m.model.id}.csv`}
                 fontSize="sm"
                 color="fg"
                 textDecoration="underline"
-              >
-                CSV
-              </Link>
-              <Button size="xs" variant="ghost" aria-label={`Put ${m.model.name} away`} onClick={() => void putAway(m)}>
-                Put away
-              </Button>
+              >{t`CSV`}</Link>
+              <Button
+                size="xs"
+                variant="ghost"
+                aria-label={t`Put ${m.model.name} away`}
+                onClick={() => void putAway(m)}
+              >{t`Put away`}</Button>
             </Flex>
             {open === m.model.id && <MuzzleEditor muzzle={m} onLeave={() => setOpen(null)} />}
           </Box>
@@ -112,7 +117,7 @@ export function CataloguePage() {
 
 const range = (m: Muzzle) => {
   const lengths = m.model.sizes.map((s) => s.lengthMm);
-  return `${Math.round(Math.min(...lengths))}–${Math.round(Math.max(...lengths))} mm long`;
+  return t`${Math.round(Math.min(...lengths))}–${Math.round(Math.max(...lengths))} mm long`;
 };
 
 const matches = ({ model: m }: Muzzle, find: string) => {

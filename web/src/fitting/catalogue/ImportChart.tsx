@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Input, Table, Text, Textarea } from '@chakra-ui/react';
+import { plural, t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
 import { FormProvider, useWatch } from 'react-hook-form';
 import { api, ask, type Schemas } from '../../shared/api';
@@ -131,43 +132,41 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
         },
         models.find((m) => m.model.id === into)?.version ?? 0,
       );
-      notify(`${taken.model.name}: ${taken.model.sizes.length} sizes are taken in, version ${taken.version}.`);
+      notify(t`${taken.model.name}: ${taken.model.sizes.length} sizes are taken in, version ${taken.version}.`);
       leave();
     });
   const bad = rows?.filter((r) => r.size === null).length ?? 0;
 
   return (
     <FormProvider {...form}>
-      <Box as="section" aria-label="Take a size chart in" borderLeftWidth="4px" borderColor="accent" ps="4" my="4">
-        <Heading as="h2" size="lg">
-          A size chart as CSV
-        </Heading>
+      <Box as="section" aria-label={t`Take a size chart in`} borderLeftWidth="4px" borderColor="accent" ps="4" my="4">
+        <Heading as="h2" size="lg">{t`A size chart as CSV`}</Heading>
         <Flex gap="3" wrap="wrap" align="start" my="2">
           <Box w="14rem">
             <ChoiceField
               size="sm"
               name="into"
-              label="For"
-              none="a new model"
-              options={models.map((m) => [m.model.id, `${m.model.name} (replaces its sizes)`])}
+              label={t`For`}
+              none={t`a new model`}
+              options={models.map((m) => [m.model.id, t`${m.model.name} (replaces its sizes)`])}
             />
           </Box>
           {into === '' && (
             <>
               <Box w="10rem">
-                <TextField size="sm" name="name" label="Name" />
+                <TextField size="sm" name="name" label={t`Name`} />
               </Box>
               <Box w="10rem">
-                <TextField size="sm" name="maker" label="Maker" />
+                <TextField size="sm" name="maker" label={t`Maker`} />
               </Box>
               <Box w="8rem">
-                <ChoiceField size="sm" name="type" label="Type" options={entries(typeWords)} />
+                <ChoiceField size="sm" name="type" label={t`Type`} options={entries(typeWords)} />
               </Box>
               <Box w="10rem">
-                <ChoiceField size="sm" name="material" label="Material" options={entries(materialWords)} />
+                <ChoiceField size="sm" name="material" label={t`Material`} options={entries(materialWords)} />
               </Box>
               <Box w="10rem">
-                <ChoiceField size="sm" name="closure" label="Closure" options={entries(closureWords)} />
+                <ChoiceField size="sm" name="closure" label={t`Closure`} options={entries(closureWords)} />
               </Box>
             </>
           )}
@@ -179,7 +178,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
             w="17rem"
             pt="1"
             accept=".csv,text/csv,text/plain"
-            aria-label="CSV file with sizes"
+            aria-label={t`CSV file with sizes`}
             borderColor="border.strong"
             onChange={(e) => {
               const file = e.target.files?.[0];
@@ -191,8 +190,8 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
             size="sm"
             flex="1 1 20rem"
             rows={2}
-            aria-label="or paste the chart"
-            placeholder="or paste the chart here"
+            aria-label={t`or paste the chart`}
+            placeholder={t`or paste the chart here`}
             borderColor="border.strong"
             {...form.register('text', {
               // What was read is of another text: it is opened anew before anything is taken in.
@@ -212,17 +211,15 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
             variant="outline"
             borderColor="border.strong"
             onClick={() => void open({ text: form.getValues('text') })}
-          >
-            Open it
-          </Button>
+          >{t`Open it`}</Button>
         </Flex>
         {opened && opened.models.length > 1 && (
           <Flex as="label" gap="2" align="center" mt="3">
-            <Text>The file holds {opened.models.length} models. Read</Text>
+            <Text>{t`The file holds ${opened.models.length} models. Read`}</Text>
             <Choice
               size="sm"
               width="14rem"
-              label="Model in the file"
+              label={t`Model in the file`}
               value={of ?? ''}
               options={opened.models.map((m) => [m, m])}
               onChange={(one) => {
@@ -235,7 +232,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
         )}
         {opened && (
           <Box overflowX="auto" mt="3">
-            <Text fontWeight="700">What the columns mean</Text>
+            <Text fontWeight="700">{t`What the columns mean`}</Text>
             <Flex gap="3">
               {opened.headings.map((heading, i) => {
                 const column = columns.find((c) => c.column === i);
@@ -247,9 +244,9 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
                     </Text>
                     <Choice
                       size="xs"
-                      label={`Meaning of ${heading}`}
+                      label={t`Meaning of ${heading}`}
                       value={column?.field ?? ''}
-                      none="left out"
+                      none={t`left out`}
                       options={entries(chartFieldWords)}
                       onChange={(field) =>
                         remap(
@@ -273,7 +270,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
                     {column && column.field !== 'label' && column.field !== 'model' && column.field !== 'price' && (
                       <Choice
                         size="xs"
-                        label={`Unit of ${heading}`}
+                        label={t`Unit of ${heading}`}
                         value={column.unit}
                         options={mass ? massUnits : lengthUnits}
                         onChange={(u) => remap(i, { unit: u })}
@@ -300,15 +297,10 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
             colorPalette="marigold"
             disabled={!rows || rows.length === 0 || bad > 0}
             onClick={() => void keep()}
-          >
-            Take all {rows?.length ?? ''} sizes in
-          </Button>
+          >{t`Take all ${rows?.length ?? ''} sizes in`}</Button>
           <LeaveButton touched={kept.touched} onLeave={leave} />
           {bad > 0 && (
-            <Text color="stop">
-              {bad === 1 ? 'One row cannot be used' : `${bad} rows cannot be used`}: mend the file or change a column.
-              Nothing is taken in by halves.
-            </Text>
+            <Text color="stop">{t`${plural(bad, { one: 'One row cannot be used', other: '# rows cannot be used' })}: mend the file or change a column. Nothing is taken in by halves.`}</Text>
           )}
         </Flex>
       </Box>
@@ -329,7 +321,7 @@ function Rows({ rows, unit }: { rows: Schemas['ChartRow'][]; unit: 'mm' | 'cm' |
     >
       <Table.Header>
         <Table.Row bg="transparent">
-          {['Row', 'Size', 'Length', 'Girth', 'Strap', 'What follows'].map((h) => (
+          {[t`Row`, t`Size`, t`Length`, t`Girth`, t`Strap`, t`What follows`].map((h) => (
             <Table.ColumnHeader key={h}>{h}</Table.ColumnHeader>
           ))}
         </Table.Row>
@@ -348,7 +340,7 @@ function Rows({ rows, unit }: { rows: Schemas['ChartRow'][]; unit: 'mm' | 'cm' |
                     ? `${lengthText(r.size.neckStrapMinMm, unit, false)}–${lengthText(r.size.neckStrapMaxMm, unit)}`
                     : ''}
                 </Table.Cell>
-                <Table.Cell>{r.assumed.length > 0 ? `Assumed: ${r.assumed.join('; ')}.` : 'Good.'}</Table.Cell>
+                <Table.Cell>{r.assumed.length > 0 ? t`Assumed: ${r.assumed.join('; ')}.` : t`Good.`}</Table.Cell>
               </>
             ) : (
               <Table.Cell colSpan={5} color="stop">

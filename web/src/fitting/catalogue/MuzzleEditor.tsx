@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { dateText } from '../../shared/dates';
 import { FormProvider, useFieldArray, useFormContext } from 'react-hook-form';
 import { ChoiceField, TextField, TickField, useFieldError } from '../../shared/form/fields';
@@ -30,7 +31,7 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
     sending
       .submit(async () => {
         const made = await keep(muzzle?.model.id ?? null, entryOf(form.getValues()), version);
-        notify(`${made.model.name} is kept as version ${made.version}.`);
+        notify(t`${made.model.name} is kept as version ${made.version}.`);
       })
       .then((done) => {
         if (done) leave();
@@ -39,7 +40,7 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
     <FormProvider {...form}>
       <Box
         as="section"
-        aria-label={`Edit ${muzzle?.model.name ?? 'a new model'}`}
+        aria-label={t`Edit ${muzzle?.model.name ?? t`a new model`}`}
         borderLeftWidth="4px"
         borderColor="accent"
         ps="4"
@@ -71,11 +72,11 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
         <Colours />
         <SizeTable />
         <FormEnd
-          does={muzzle ? 'Keep as a new version' : 'Keep it'}
+          does={muzzle ? t`Keep as a new version` : t`Keep it`}
           kept={kept}
           sending={sending}
           says={({ model, version }) =>
-            `${model.name} was changed by someone else in the meantime: version ${version} is kept.`
+            t`${model.name} was changed by someone else in the meantime: version ${version} is kept.`
           }
           differences={(theirs) => differences(muzzleLabels, form.getValues(), draftOf(theirs.model))}
           onSave={save}
@@ -110,18 +111,18 @@ function Colours() {
   const { error } = useFieldError('colours');
   return (
     <Flex gap="3" wrap="wrap" mt="3" align="center">
-      <Text fontWeight="700">Colours</Text>
+      <Text fontWeight="700">{t`Colours`}</Text>
       {fields.map((colour, i) => (
         <Flex key={colour.key} gap="1" align="center">
-          <input type="color" aria-label={`Shade of colour ${i + 1}`} {...register(`colours.${i}.hex`)} />
+          <input type="color" aria-label={t`Shade of colour ${i + 1}`} {...register(`colours.${i}.hex`)} />
           <Input
             size="xs"
             w="7rem"
-            aria-label={`Name of colour ${i + 1}`}
+            aria-label={t`Name of colour ${i + 1}`}
             borderColor="border.strong"
             {...register(`colours.${i}.name`)}
           />
-          <Button size="xs" variant="ghost" aria-label={`Take colour ${i + 1} out`} onClick={() => remove(i)}>
+          <Button size="xs" variant="ghost" aria-label={t`Take colour ${i + 1} out`} onClick={() => remove(i)}>
             ✕
           </Button>
         </Flex>
@@ -131,9 +132,7 @@ function Colours() {
         variant="outline"
         borderColor="border.strong"
         onClick={() => append({ name: 'black', hex: '#22262a' })}
-      >
-        Add a colour
-      </Button>
+      >{t`Add a colour`}</Button>
       {error && <Text color="stop">△ {error}</Text>}
     </Flex>
   );
@@ -146,13 +145,13 @@ function Versions({ muzzle }: { muzzle: Muzzle }) {
   if (!versions.data) return null;
   return (
     <Box mt="3" fontSize="sm">
-      <Text fontWeight="700">Versions: fits made with one keep showing it</Text>
+      <Text fontWeight="700">{t`Versions: fits made with one keep showing it`}</Text>
       <ul>
         {versions.data.map((v) => (
           <Flex as="li" key={v.version} gap="3" align="center">
             <Text>
-              {v.version}: {v.at ? dateText(v.at, 'moment') : 'as shipped'},{' '}
-              {v.model ? `${v.model.sizes.length} sizes` : 'put away'}
+              {v.version}: {v.at ? dateText(v.at, 'moment') : t`as shipped`},{' '}
+              {v.model ? t`${v.model.sizes.length} sizes` : t`put away`}
             </Text>
             {v.model && v.version !== muzzle.version && (
               <Button
@@ -160,9 +159,7 @@ function Versions({ muzzle }: { muzzle: Muzzle }) {
                 variant="outline"
                 borderColor="border.strong"
                 onClick={() => void bringBack(muzzle.model.id, v.version, muzzle.version)}
-              >
-                Bring back
-              </Button>
+              >{t`Bring back`}</Button>
             )}
           </Flex>
         ))}

@@ -1,4 +1,6 @@
 import { Box, Button, chakra, Flex, Grid, Input, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import type { Schemas } from '../../shared/api';
@@ -22,7 +24,7 @@ export function SizeTable() {
     <Flex gap="6" wrap="wrap" mt="4" align="start">
       <Box overflowX="auto" maxW="full">
         <Grid templateColumns={columns} gap="1" fontSize="xs" fontWeight="700" alignItems="end">
-          <span>Size</span>
+          <span>{t`Size`}</span>
           {fields.map(([key, label]) => (
             <span key={key}>{label}</span>
           ))}
@@ -42,7 +44,7 @@ export function SizeTable() {
               >
                 <Input
                   size="xs"
-                  aria-label={`Label of size ${i + 1}`}
+                  aria-label={t`Label of size ${i + 1}`}
                   borderColor="border.strong"
                   {...register(`sizes.${i}.label`)}
                 />
@@ -52,13 +54,13 @@ export function SizeTable() {
                     size="xs"
                     textAlign="end"
                     inputMode="decimal"
-                    aria-label={`${column}, size ${label || i + 1}`}
+                    aria-label={t`${column}, size ${label || i + 1}`}
                     aria-invalid={errors?.[i]?.[key] !== undefined}
                     borderColor={errors?.[i]?.[key] ? 'stop' : 'border.strong'}
                     {...register(`sizes.${i}.${key}`)}
                   />
                 ))}
-                <Button size="xs" variant="ghost" aria-label={`Take size ${label} out`} onClick={() => remove(i)}>
+                <Button size="xs" variant="ghost" aria-label={t`Take size ${label} out`} onClick={() => remove(i)}>
                   ✕
                 </Button>
               </Grid>
@@ -79,17 +81,17 @@ export function SizeTable() {
             append({ ...getValues('sizes').at(-1), id: '', label: '' });
             setInHand(rows.length);
           }}
-        >
-          Add a size
-        </Button>
+        >{t`Add a size`}</Button>
         {errors?.message && (
           <Text role="alert" color="stop">
             △ {errors.message}
           </Text>
         )}
         <Text fontSize="sm" color="fg.muted" mt="1">
-          All lengths in mm, measured inside.
-          {type === 'basket' && ' Depths and widths may be left out together: length and girth are enough.'}
+          <Trans>
+            All lengths in mm, measured inside.
+            {type === 'basket' && t` Depths and widths may be left out together: length and girth are enough.`}
+          </Trans>
         </Text>
       </Box>
       {size && type === 'basket' && <Drawn type={type} size={size} />}
@@ -103,7 +105,7 @@ function Drawn({ type, size }: { type: Schemas['MuzzleType']; size: SizeDraft })
     <Box flex="1 1 16rem" maxW="30rem" aria-live="polite">
       {drawn.data?.drawing && (
         <StillView
-          label={`Size ${size.label} over a head of its length, to scale`}
+          label={t`Size ${size.label} over a head of its length, to scale`}
           drawing={drawn.data.drawing}
           coat={NEUTRAL_COAT}
           maxH="16rem"
@@ -116,7 +118,7 @@ function Drawn({ type, size }: { type: Schemas['MuzzleType']; size: SizeDraft })
       ))}
       {drawn.data?.assumed && (
         <Text fontSize="sm">
-          <chakra.b>Assumed:</chakra.b> {drawn.data.assumed}
+          <chakra.b>{t`Assumed:`}</chakra.b> {drawn.data.assumed}
         </Text>
       )}
     </Box>

@@ -1,28 +1,29 @@
+import { t } from '@lingui/core/macro';
 import type { Schemas } from '../../shared/api';
 import { readNumber } from '../../shared/numbers';
 import type { Model } from './useCatalogue';
 
 export const basketFields = [
-  ['lengthMm', 'Length'],
-  ['depthFrontMm', 'Depth front'],
-  ['depthRearMm', 'Depth rear'],
-  ['widthFrontMm', 'Width front'],
-  ['widthRearMm', 'Width rear'],
-  ['openingGirthMm', 'Girth'],
-  ['neckStrapMinMm', 'Strap from'],
+  ['lengthMm', t`Length`],
+  ['depthFrontMm', t`Depth front`],
+  ['depthRearMm', t`Depth rear`],
+  ['widthFrontMm', t`Width front`],
+  ['widthRearMm', t`Width rear`],
+  ['openingGirthMm', t`Girth`],
+  ['neckStrapMinMm', t`Strap from`],
   ['neckStrapMaxMm', 'to'],
-  ['massG', 'Mass, g'],
-  ['price', 'Price'],
+  ['massG', t`Mass, g`],
+  ['price', t`Price`],
 ] as const;
 
 export const tubeFields = [
-  ['lengthMm', 'Length'],
-  ['girthMinMm', 'Girth from'],
+  ['lengthMm', t`Length`],
+  ['girthMinMm', t`Girth from`],
   ['girthMaxMm', 'to'],
-  ['neckStrapMinMm', 'Strap from'],
+  ['neckStrapMinMm', t`Strap from`],
   ['neckStrapMaxMm', 'to'],
-  ['massG', 'Mass, g'],
-  ['price', 'Price'],
+  ['massG', t`Mass, g`],
+  ['price', t`Price`],
 ] as const;
 
 export type SizeField = (typeof basketFields)[number][0] | (typeof tubeFields)[number][0];
@@ -113,21 +114,21 @@ export const entryOf = (d: Draft): Schemas['MuzzleEntry'] => ({
 
 /** What the fields are called. */
 export const muzzleLabels: Record<keyof Draft, string> = {
-  name: 'Name',
-  maker: 'Maker',
-  type: 'Type',
-  material: 'Material',
-  closure: 'Closure',
-  foreheadStrap: 'Forehead strap',
-  frontOpening: 'Front',
-  collarLink: 'Links to the collar',
-  frontBar: 'Front bar',
-  frontBarGapMm: 'Gap in front, mm',
-  plateMm: 'Plate adds, mm',
-  formableMm: 'Forms by ±mm',
-  holePitchMm: 'Holes apart, mm',
-  leadDays: 'Days to deliver',
-  note: 'Note',
-  colours: 'Colours',
-  sizes: 'Sizes',
+  name: t`Name`,
+  maker: t`Maker`,
+  type: t`Type`,
+  material: t`Material`,
+  closure: t`Closure`,
+  foreheadStrap: t`Forehead strap`,
+  frontOpening: t`Front`,
+  collarLink: t`Links to the collar`,
+  frontBar: t`Front bar`,
+  frontBarGapMm: t`Gap in front, mm`,
+  plateMm: t`Plate adds, mm`,
+  formableMm: t`Forms by ±mm`,
+  holePitchMm: t`Holes apart, mm`,
+  leadDays: t`Days to deliver`,
+  note: t`Note`,
+  colours: t`Colours`,
+  sizes: t`Sizes`,
 };

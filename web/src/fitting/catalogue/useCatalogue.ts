@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { api, ask, editing, words, type Schemas } from '../../shared/api';
@@ -58,7 +59,7 @@ export function useEditCatalogue() {
       );
       await done();
       notify(
-        `${model.name} is put away. Fits made with it stay as they were.`,
+        t`${model.name} is put away. Fits made with it stay as they were.`,
         () => void bringBack(model.id, version, version + 1),
       );
     } catch (error) {

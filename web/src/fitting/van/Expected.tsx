@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
 import type { Schemas } from '../../shared/api';
@@ -17,14 +18,14 @@ type Draft = Pick<Dogs, 'headShape' | 'purposes'> & Record<'name' | (typeof fiel
 type Sheet = Draft & { made: string };
 
 const fields = [
-  ['count', 'How many'],
-  ['eyeMm', 'Nose to eye, mm'],
-  ['girthMm', 'Snout girth, mm'],
-  ['widthMm', 'Snout width, mm'],
-  ['neckMm', 'Neck girth, mm'],
+  ['count', t`How many`],
+  ['eyeMm', t`Nose to eye, mm`],
+  ['girthMm', t`Snout girth, mm`],
+  ['widthMm', t`Snout width, mm`],
+  ['neckMm', t`Neck girth, mm`],
 ] as const;
 
-const labels = { name: 'What sort', headShape: 'Head', purposes: 'For', ...Object.fromEntries(fields) };
+const labels = { name: t`What sort`, headShape: t`Head`, purposes: t`For`, ...Object.fromEntries(fields) };
 
 const blank: Draft = {
   name: '',
@@ -54,10 +55,8 @@ export function Expected({ expected }: { expected: Dogs[] }) {
   const [open, setOpen] = useState<string | null>(() => keptDrafts('expected')[0] ?? null);
   const close = () => setOpen(null);
   return (
-    <Box as="section" aria-label="Dogs expected" mt="8">
-      <Heading as="h2" size="lg">
-        Dogs expected
-      </Heading>
+    <Box as="section" aria-label={t`Dogs expected`} mt="8">
+      <Heading as="h2" size="lg">{t`Dogs expected`}</Heading>
       <ul>
         {expected.map((d) => (
           <Box as="li" key={d.id} py="1.5" borderTopWidth="1px" borderColor="border">
@@ -66,7 +65,7 @@ export function Expected({ expected }: { expected: Dogs[] }) {
                 id={d.id}
                 start={draftOf(d)}
                 version={d.version}
-                does="Save"
+                does={t`Save`}
                 onSave={(entry, version) => amend(d.id, { ...entry, biteTier: d.biteTier }, version)}
                 onClose={close}
               />
@@ -76,27 +75,34 @@ export function Expected({ expected }: { expected: Dogs[] }) {
                   <b>
                     {d.count} {d.name}
                   </b>{' '}
-                  <Text as="span" color="fg.muted" fontSize="sm">
-                    {shapeWords[d.headShape].toLowerCase()}, {Math.round(d.eyeMm)} mm to the eye
-                  </Text>
+                  <Text
+                    as="span"
+                    color="fg.muted"
+                    fontSize="sm"
+                  >{t`${shapeWords[d.headShape].toLowerCase()}, ${Math.round(d.eyeMm)} mm to the eye`}</Text>
                 </Text>
-                <Button size="xs" variant="ghost" aria-label={`Correct: ${d.name}`} onClick={() => setOpen(d.id)}>
-                  Correct
-                </Button>
-                <Button size="xs" variant="ghost" onClick={() => void unexpect(d)}>
-                  Take out
-                </Button>
+                <Button
+                  size="xs"
+                  variant="ghost"
+                  aria-label={t`Correct: ${d.name}`}
+                  onClick={() => setOpen(d.id)}
+                >{t`Correct`}</Button>
+                <Button size="xs" variant="ghost" onClick={() => void unexpect(d)}>{t`Take out`}</Button>
               </Flex>
             )}
           </Box>
         ))}
       </ul>
       {open === NEW ? (
-        <Sheet id={NEW} start={blank} version={0} does="Expect them" onSave={expect} onClose={close} />
+        <Sheet id={NEW} start={blank} version={0} does={t`Expect them`} onSave={expect} onClose={close} />
       ) : (
-        <Button size="sm" variant="outline" borderColor="border.strong" mt="2" onClick={() => setOpen(NEW)}>
-          Expect more dogs
-        </Button>
+        <Button
+          size="sm"
+          variant="outline"
+          borderColor="border.strong"
+          mt="2"
+          onClick={() => setOpen(NEW)}
+        >{t`Expect more dogs`}</Button>
       )}
     </Box>
   );
@@ -166,7 +172,7 @@ function Sheet({
           does={does}
           kept={kept}
           sending={sending}
-          says={({ name }) => `${name} were changed by someone else in the meantime.`}
+          says={({ name }) => t`${name} were changed by someone else in the meantime.`}
           differences={(theirs) => differences(labels, form.getValues(), { ...draftOf(theirs), made: '' })}
           onSave={save}
           onTakeTheirs={leave}

@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Heading, Link, NumberInput, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../../shared/api';
@@ -19,7 +21,7 @@ const MOST = 20;
 
 /** Which sizes to carry so that the most dogs get a fit today, what each adds, and what is in the van now. */
 export function VanPage() {
-  usePageTitle('Van');
+  usePageTitle(t`Van`);
   const [sizes, setSizes] = useState(6);
   const [asked, setAsked] = useState(6);
   const van = useVan(asked);
@@ -27,14 +29,12 @@ export function VanPage() {
   const plan = van.data;
   return (
     <Box>
-      <Heading as="h1" size="3xl">
-        Van
-      </Heading>
-      <Text>From the dogs on the round and those you expect: which sizes to carry.</Text>
+      <Heading as="h1" size="3xl">{t`Van`}</Heading>
+      <Text>{t`From the dogs on the round and those you expect: which sizes to carry.`}</Text>
       <Flex gap="12" mt="5" wrap="wrap" align="start">
         <Box flex="1 1 30rem">
           <Slide
-            label="Sizes to carry"
+            label={t`Sizes to carry`}
             width="min(30rem, 100%)"
             min={1}
             max={MOST}
@@ -43,12 +43,14 @@ export function VanPage() {
             onEnd={setAsked}
           />
           <Text mt="3" fontFamily="heading" fontSize="3xl" fontWeight="750" role="status">
-            {plan.covered} of {plan.dogs} dogs
-            <Text as="span" fontSize="md" fontWeight="400" fontFamily="body" color="fg.muted">
-              {' '}
-              get a fit today
-              {plan.isExact ? '; no other choice covers more' : `; a good choice, at most ${plan.atMost} could be`}
-            </Text>
+            <Trans>
+              {plan.covered} of {plan.dogs} dogs
+              <Text as="span" fontSize="md" fontWeight="400" fontFamily="body" color="fg.muted">
+                {' '}
+                get a fit today
+                {plan.isExact ? t`; no other choice covers more` : t`; a good choice, at most ${plan.atMost} could be`}
+              </Text>
+            </Trans>
           </Text>
           <Steps plan={plan} />
           <Curve curve={plan.curve} dogs={plan.dogs} at={asked} />
@@ -66,7 +68,7 @@ export function VanPage() {
 function Steps({ plan }: { plan: Plan }) {
   const { putIn } = useEditVan();
   return (
-    <Box as="ol" mt="3" aria-label="Sizes to carry">
+    <Box as="ol" mt="3" aria-label={t`Sizes to carry`}>
       {plan.steps.map((s) => {
         const carried = plan.carried.find((c) => c.sizeId === s.sizeId)?.count ?? 0;
         return (
@@ -84,16 +86,17 @@ function Steps({ plan }: { plan: Plan }) {
                   </Text>
                 )}
               </Text>
-              <Text fontSize="sm" color="fg.muted">
-                fits {s.dogs.join(', ')}
-              </Text>
+              <Text fontSize="sm" color="fg.muted">{t`fits ${s.dogs.join(', ')}`}</Text>
             </Box>
             {carried > 0 ? (
-              <Text fontSize="sm">{carried} in the van</Text>
+              <Text fontSize="sm">{t`${carried} in the van`}</Text>
             ) : (
-              <Button size="xs" variant="outline" borderColor="border.strong" onClick={() => putIn(s.sizeId, s.muzzle)}>
-                Put one in
-              </Button>
+              <Button
+                size="xs"
+                variant="outline"
+                borderColor="border.strong"
+                onClick={() => putIn(s.sizeId, s.muzzle)}
+              >{t`Put one in`}</Button>
             )}
           </Flex>
         );
@@ -107,15 +110,13 @@ function Curve({ curve, dogs, at }: { curve: number[]; dogs: number; at: number 
   if (curve.length === 0) return null;
   return (
     <Box mt="4">
-      <Text fontSize="sm" color="fg.muted">
-        What each further size adds
-      </Text>
+      <Text fontSize="sm" color="fg.muted">{t`What each further size adds`}</Text>
       <Flex
         gap="1.5"
         align="end"
         h="6.5rem"
         role="img"
-        aria-label={`Dogs covered by 1 to ${curve.length} sizes: ${curve.join(', ')}`}
+        aria-label={t`Dogs covered by 1 to ${curve.length} sizes: ${curve.join(', ')}`}
       >
         {curve.map((covered, i) => (
           <Box key={i} textAlign="center" fontSize="sm">
@@ -139,17 +140,17 @@ function Dogs({ plan }: { plan: Plan }) {
     <Box mt="4" fontSize="sm">
       {without.length > 0 && (
         <Text>
-          <b>Without a fit in this plan:</b>{' '}
+          <b>{t`Without a fit in this plan:`}</b>{' '}
           {without.map((d, i) => (
             <span key={d.id}>
               {i > 0 && ', '}
               {d.expected ? d.name : <Dog id={d.id} name={d.name} />}
-              {d.fitsToday === 0 ? ' (nothing in the catalogue)' : ''}
+              {d.fitsToday === 0 ? t` (nothing in the catalogue)` : ''}
             </span>
           ))}
         </Text>
       )}
-      {plan.notMeasured.length > 0 && <Text>Not measured, so left out: {plan.notMeasured.join(', ')}.</Text>}
+      {plan.notMeasured.length > 0 && <Text>{t`Not measured, so left out: ${plan.notMeasured.join(', ')}.`}</Text>}
     </Box>
   );
 }
@@ -169,21 +170,16 @@ function Carried({ plan }: { plan: Plan }) {
     m.model.sizes.filter((s) => !carried.has(s.id)).map((s): [string, string] => [s.id, `${m.model.name} ${s.label}`]),
   );
   return (
-    <Box as="section" aria-label="In the van now">
-      <Heading as="h2" size="lg">
-        In the van now
-      </Heading>
+    <Box as="section" aria-label={t`In the van now`}>
+      <Heading as="h2" size="lg">{t`In the van now`}</Heading>
       <Text>
-        {plan.carried.length === 0 ? 'Nothing.' : `${plan.coveredNow} of ${plan.dogs} dogs find one that fits.`}
+        {plan.carried.length === 0 ? t`Nothing.` : t`${plan.coveredNow} of ${plan.dogs} dogs find one that fits.`}
       </Text>
       <ul>
         {plan.carried.map((c) => (
           <Flex as="li" key={c.sizeId} gap="3" py="1.5" borderTopWidth="1px" borderColor="border" align="center">
             <Text flex="1">
-              <b>{c.muzzle}</b>{' '}
-              <Text as="span" color="fg.muted" fontSize="sm">
-                fits {c.fitsDogs}
-              </Text>
+              <b>{c.muzzle}</b> <Text as="span" color="fg.muted" fontSize="sm">{t`fits ${c.fitsDogs}`}</Text>
             </Text>
             <Count size={c} />
           </Flex>
@@ -193,9 +189,9 @@ function Carried({ plan }: { plan: Plan }) {
         <Choice
           size="sm"
           width="13rem"
-          label="Another size"
+          label={t`Another size`}
           value={add}
-          none="another size"
+          none={t`another size`}
           options={options}
           onChange={setAdd}
         />
@@ -205,12 +201,10 @@ function Carried({ plan }: { plan: Plan }) {
           borderColor="border.strong"
           disabled={add === ''}
           onClick={() => {
-            putIn(add, options.find(([id]) => id === add)?.[1] ?? 'the van');
+            putIn(add, options.find(([id]) => id === add)?.[1] ?? t`the van`);
             setAdd('');
           }}
-        >
-          Put one in
-        </Button>
+        >{t`Put one in`}</Button>
       </Flex>
     </Box>
   );
@@ -241,7 +235,7 @@ function Count({ size }: { size: Schemas['VanSizeDto'] }) {
       >
         <NumberInput.Control />
         <NumberInput.Input
-          aria-label={`How many ${size.muzzle}`}
+          aria-label={t`How many ${size.muzzle}`}
           borderColor="border.strong"
           onBlur={() => setText(null)}
         />
@@ -249,8 +243,8 @@ function Count({ size }: { size: Schemas['VanSizeDto'] }) {
       {fields.count && <Text color="stop">{fields.count}</Text>}
       {theirs && (
         <Conflict
-          says="Someone else counted in the meantime."
-          differences={[{ label: 'Count', mine: String(value), theirs: String(theirs.count) }]}
+          says={t`Someone else counted in the meantime.`}
+          differences={[{ label: t`Count`, mine: String(value), theirs: String(theirs.count) }]}
           keepMine={keepMine}
           takeTheirs={() => {
             setText(null);

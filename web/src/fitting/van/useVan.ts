@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ask, editing, words, type Schemas } from '../../shared/api';
 import { keys } from '../../shared/keys';
@@ -31,7 +32,7 @@ export function useEditVan() {
         }),
       );
       await done();
-      notify(`${dog.name} are no longer expected.`, () => void expect({ ...dog, id: null }));
+      notify(t`${dog.name} are no longer expected.`, () => void expect({ ...dog, id: null }));
     } catch (error) {
       complain(words(error));
     }

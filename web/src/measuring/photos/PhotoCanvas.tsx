@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Schemas } from '../../shared/api';
 import { landmarkWords } from '../../shared/words';
@@ -76,7 +77,7 @@ export function PhotoCanvas({
       position="relative"
       tabIndex={0}
       role="application"
-      aria-label={`Picture ${photo.view === 'top' ? 'from above' : 'from the side'}. Arrow keys move ${nameOf(target, marks.kind)}, Enter takes the next point.`}
+      aria-label={t`Picture ${photo.view === 'top' ? t`from above` : t`from the side`}. Arrow keys move ${nameOf(target, marks.kind)}, Enter takes the next point.`}
       aria-describedby="photo-keys"
       cursor="crosshair"
       lineHeight="0"
@@ -114,8 +115,8 @@ export const nameOf = (target: Target, kind: Marks['kind']) =>
   'landmark' in target
     ? landmarkWords[target.landmark].toLowerCase()
     : kind === 'ruler'
-      ? `mark ${target.corner + 1} of the ruler`
-      : `corner ${target.corner + 1} of the reference`;
+      ? t`mark ${target.corner + 1} of the ruler`
+      : t`corner ${target.corner + 1} of the reference`;
 
 function MarksLayer({ marks, target, unit }: { marks: Marks; target: Target; unit: number }) {
   const corners = marks.corners.map((p) => `${p.x},${p.y}`).join(' ');
@@ -162,8 +163,8 @@ function Cross({
 }) {
   const r = (chosen ? 11 : 7) * unit;
   const d = square
-    ? `M${at.x - r} ${at.y - r}h${2 * r}v${2 * r}h${-2 * r}z`
-    : `M${at.x - r} ${at.y}h${2 * r}M${at.x} ${at.y - r}v${2 * r}`;
+    ? t`M${at.x - r} ${at.y - r}h${2 * r}v${2 * r}h${-2 * r}z`
+    : t`M${at.x - r} ${at.y}h${2 * r}M${at.x} ${at.y - r}v${2 * r}`;
   return (
     <g>
       <path d={d} stroke="#10231e" strokeWidth={4 * unit} />

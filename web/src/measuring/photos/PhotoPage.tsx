@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import { useThisDog } from '../../shared/dog';
@@ -68,14 +70,22 @@ function Marking({ dogId, photo }: { dogId: string; photo: Photo }) {
         />
         <Flex mt="2" gap="3" align="center" wrap="wrap">
           <Text>
-            In hand: <b>{nameOf(target, marks.kind)}</b>
+            <Trans>
+              In hand: <b>{nameOf(target, marks.kind)}</b>
+            </Trans>
           </Text>
-          <Button size="xs" variant="outline" borderColor="border.strong" onClick={undo} disabled={!canUndo}>
-            Undo
-          </Button>
+          <Button
+            size="xs"
+            variant="outline"
+            borderColor="border.strong"
+            onClick={undo}
+            disabled={!canUndo}
+          >{t`Undo`}</Button>
           <Text id="photo-keys" fontSize="sm" color="fg.muted">
-            Click or drag; or <Key>← ↑ → ↓</Key> move it, with <Key>shift</Key> further, with <Key>alt</Key> finer,{' '}
-            <Key>Enter</Key> next.
+            <Trans>
+              Click or drag; or <Key>← ↑ → ↓</Key> move it, with <Key>shift</Key> further, with <Key>alt</Key> finer,{' '}
+              <Key>Enter</Key> next.
+            </Trans>
           </Text>
           <Text role="status" fontSize="sm" color="fg.muted" ms="auto">
             {state}
@@ -83,7 +93,7 @@ function Marking({ dogId, photo }: { dogId: string; photo: Photo }) {
         </Flex>
         {theirs && (
           <Conflict
-            says="Someone else marked this picture in the meantime. Your marks are kept on this device."
+            says={t`Someone else marked this picture in the meantime. Your marks are kept on this device.`}
             differences={differences(markLabels, marks, photoDocument.read(theirs))}
             keepMine={keepMine}
             takeTheirs={takeTheirs}
@@ -92,13 +102,13 @@ function Marking({ dogId, photo }: { dogId: string; photo: Photo }) {
       </Box>
       <Box>
         <Link asChild fontSize="sm" textDecoration="underline" color="fg">
-          <RouterLink to={`/dogs/${dogId}/measure/photos`}>All pictures</RouterLink>
+          <RouterLink to={`/dogs/${dogId}/measure/photos`}>{t`All pictures`}</RouterLink>
         </Link>
         {marks.view === 'side' && (
           <Flex gap="2" align="center" mt="2">
-            <Text>Seen is</Text>
+            <Text>{t`Seen is`}</Text>
             <Choice
-              label="Side of the dog"
+              label={t`Side of the dog`}
               size="sm"
               width="9rem"
               value={marks.side}
@@ -114,9 +124,7 @@ function Marking({ dogId, photo }: { dogId: string; photo: Photo }) {
           onRuler={(rulerMm) => tryChange({ ...marks, rulerMm })}
           onChoose={choose}
         />
-        <Heading as="h2" size="lg" mt="4">
-          Landmarks
-        </Heading>
+        <Heading as="h2" size="lg" mt="4">{t`Landmarks`}</Heading>
         <Flex wrap="wrap" gap="1" mt="1">
           {photo.wanted.map((landmark) => (
             <PointButton
@@ -149,12 +157,10 @@ function ReferenceBox({
 }) {
   return (
     <>
-      <Heading as="h2" size="lg" mt="2">
-        Reference
-      </Heading>
+      <Heading as="h2" size="lg" mt="2">{t`Reference`}</Heading>
       <Box my="1">
         <Choice
-          label="What the reference is"
+          label={t`What the reference is`}
           size="sm"
           width="12rem"
           value={marks.kind}
@@ -163,17 +169,15 @@ function ReferenceBox({
         />
       </Box>
       {marks.kind === 'ruler' ? (
-        <Amount label="Distance of the two marks, mm" value={marks.rulerMm?.toString() ?? ''} onKeep={onRuler} />
+        <Amount label={t`Distance of the two marks, mm`} value={marks.rulerMm?.toString() ?? ''} onKeep={onRuler} />
       ) : (
-        <Text fontSize="sm" color="fg.muted">
-          From corner 1 to corner 2 runs a long side, then on around.
-        </Text>
+        <Text fontSize="sm" color="fg.muted">{t`From corner 1 to corner 2 runs a long side, then on around.`}</Text>
       )}
       <Flex wrap="wrap" gap="1" mt="1">
         {Array.from({ length: cornersOf(marks.kind) }, (_, corner) => (
           <PointButton
             key={corner}
-            label={marks.kind === 'ruler' ? `Mark ${corner + 1}` : `Corner ${corner + 1}`}
+            label={marks.kind === 'ruler' ? t`Mark ${corner + 1}` : t`Corner ${corner + 1}`}
             done={marks.corners.length > corner}
             chosen={same(target, { corner })}
             onClick={() => onChoose({ corner })}
@@ -205,7 +209,7 @@ function PointButton({
     >
       <span aria-hidden="true">{done ? '✓' : '○'}</span> {label}
       <Box as="span" srOnly>
-        {done ? ', placed' : ', not placed'}
+        {done ? t`, placed` : t`, not placed`}
       </Box>
     </Button>
   );
@@ -231,7 +235,9 @@ function Outcome({ dogId, photo, sent }: { dogId: string; photo: Photo; sent: ()
   if (photo.measures.length === 0)
     return (
       <Box mt="4">
-        {photo.advice.length === 0 && <Text>Place the reference and two landmarks: the measures appear here.</Text>}
+        {photo.advice.length === 0 && (
+          <Text>{t`Place the reference and two landmarks: the measures appear here.`}</Text>
+        )}
         <Advice advice={photo.advice} />
       </Box>
     );
@@ -248,15 +254,13 @@ function Outcome({ dogId, photo, sent }: { dogId: string; photo: Photo; sent: ()
         ),
       )
       .then(() => {
-        notify('The measures are readings now, each with its doubt.');
+        notify(t`The measures are readings now, each with its doubt.`);
         return go(`/dogs/${dogId}/measure`);
       })
       .catch((error: unknown) => complain(words(error)));
   return (
-    <Box as="section" aria-label="Measures from the picture" mt="4">
-      <Heading as="h2" size="lg">
-        Measures
-      </Heading>
+    <Box as="section" aria-label={t`Measures from the picture`} mt="4">
+      <Heading as="h2" size="lg">{t`Measures`}</Heading>
       <ul>
         {photo.measures.map((m) => (
           <Flex
@@ -283,13 +287,13 @@ function Outcome({ dogId, photo, sent }: { dogId: string; photo: Photo; sent: ()
         ))}
       </ul>
       <Text fontSize="sm" color="fg.muted" mt="1">
-        {photo.slantDeg != null && `Reference turned by ${photo.slantDeg.toFixed(0)}°. `}A picture is less sure than a
-        tape: nineteen times in twenty the length lies within what stands behind ±.
+        <Trans>
+          {photo.slantDeg != null && t`Reference turned by ${photo.slantDeg.toFixed(0)}°. `}A picture is less sure than
+          a tape: nineteen times in twenty the length lies within what stands behind ±.
+        </Trans>
       </Text>
       <Advice advice={photo.advice} />
-      <Button mt="2" colorPalette="marigold" onClick={() => void takeOver()}>
-        Take them to the bench
-      </Button>
+      <Button mt="2" colorPalette="marigold" onClick={() => void takeOver()}>{t`Take them to the bench`}</Button>
     </Box>
   );
 }

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Input, Link, List, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Link as RouterLink, useNavigate } from 'react-router';
 import { useThisDog } from '../../shared/dog';
@@ -33,24 +34,15 @@ export function PhotosPage() {
   return (
     <Flex direction={{ base: 'column', lg: 'row' }} gap="10" align="start">
       <Box flex="1">
-        <Heading as="h2" size="xl">
-          Measure {card.dog.name} from a picture
-        </Heading>
+        <Heading as="h2" size="xl">{t`Measure ${card.dog.name} from a picture`}</Heading>
         <List.Root ps="5" mt="2">
-          <List.Item>
-            Hold a card, a sheet of paper or a ruler in front of the nose or under the chin, in line with the middle of
-            the head, flat and square to the camera. Not beside the snout: there it lies nearer than the head, which
-            then seems smaller.
-          </List.Item>
-          <List.Item>
-            From the side: camera level with the nose, the whole head in sight, from two steps away. From above: the
-            card level with the lips.
-          </List.Item>
-          <List.Item>Mouth closed, head straight. A helper with a treat does more than a firm hand.</List.Item>
+          <List.Item>{t`Hold a card, a sheet of paper or a ruler in front of the nose or under the chin, in line with the middle of the head, flat and square to the camera. Not beside the snout: there it lies nearer than the head, which then seems smaller.`}</List.Item>
+          <List.Item>{t`From the side: camera level with the nose, the whole head in sight, from two steps away. From above: the card level with the lips.`}</List.Item>
+          <List.Item>{t`Mouth closed, head straight. A helper with a treat does more than a firm hand.`}</List.Item>
         </List.Root>
         <Flex gap="2" mt="4" align="end" wrap="wrap">
           <Choice
-            label="Taken from"
+            label={t`Taken from`}
             size="sm"
             width="10rem"
             value={view}
@@ -59,7 +51,7 @@ export function PhotosPage() {
           />
           {view === 'side' && (
             <Choice
-              label="Side of the dog"
+              label={t`Side of the dog`}
               size="sm"
               width="10rem"
               value={side}
@@ -73,7 +65,7 @@ export function PhotosPage() {
             w="17rem"
             pt="1"
             accept="image/jpeg,image/png,image/webp"
-            aria-label="Picture: JPEG, PNG or WebP up to 20 MB"
+            aria-label={t`Picture: JPEG, PNG or WebP up to 20 MB`}
             borderColor="border.strong"
             onChange={(e) => {
               const file = e.target.files?.[0];
@@ -82,30 +74,36 @@ export function PhotosPage() {
             }}
           />
         </Flex>
-        <Text fontSize="sm" color="fg.muted" mt="1">
-          JPEG, PNG or WebP up to 20 MB. Place and time the camera wrote into it are not kept.
-        </Text>
-        {add.isPending && <Text role="status">Taking the picture in…</Text>}
+        <Text
+          fontSize="sm"
+          color="fg.muted"
+          mt="1"
+        >{t`JPEG, PNG or WebP up to 20 MB. Place and time the camera wrote into it are not kept.`}</Text>
+        {add.isPending && <Text role="status">{t`Taking the picture in…`}</Text>}
         {problem && (
           <Text role="alert" color="stop" fontWeight="700">
             △ {problem}
           </Text>
         )}
-        <Text mt="4">No picture at hand? Try with one drawn from a head of known size:</Text>
+        <Text mt="4">{t`No picture at hand? Try with one drawn from a head of known size:`}</Text>
         <Flex gap="2" mt="1">
-          <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => void tryDrawn('side')}>
-            Drawn from the side
-          </Button>
-          <Button size="sm" variant="outline" borderColor="border.strong" onClick={() => void tryDrawn('top')}>
-            Drawn from above
-          </Button>
+          <Button
+            size="sm"
+            variant="outline"
+            borderColor="border.strong"
+            onClick={() => void tryDrawn('side')}
+          >{t`Drawn from the side`}</Button>
+          <Button
+            size="sm"
+            variant="outline"
+            borderColor="border.strong"
+            onClick={() => void tryDrawn('top')}
+          >{t`Drawn from above`}</Button>
         </Flex>
       </Box>
       <Box flex="1">
-        <Heading as="h2" size="xl">
-          Pictures
-        </Heading>
-        {list.data.length === 0 && <Text>None yet.</Text>}
+        <Heading as="h2" size="xl">{t`Pictures`}</Heading>
+        {list.data.length === 0 && <Text>{t`None yet.`}</Text>}
         <Flex as="ul" wrap="wrap" gap="4" mt="2">
           {list.data.map((photo) => (
             <Box as="li" key={photo.id} w="15rem" listStyleType="none">
@@ -113,16 +111,14 @@ export function PhotosPage() {
                 <RouterLink to={`/dogs/${dogId}/measure/photos/${photo.id}`}>
                   <img
                     src={`/api/dogs/${dogId}/photos/${photo.id}/picture`}
-                    alt={`${card.dog.name} ${photo.view === 'top' ? 'from above' : 'from the side'}`}
+                    alt={`${card.dog.name} ${photo.view === 'top' ? t`from above` : t`from the side`}`}
                     width="240"
                   />
                   {viewWords[photo.view]}
                   {photo.view === 'side' ? `, ${sideWords[photo.side]}` : ''}: {said(photo)}
                 </RouterLink>
               </Link>
-              <Button size="xs" variant="ghost" onClick={() => void remove(photo.id)}>
-                Take out
-              </Button>
+              <Button size="xs" variant="ghost" onClick={() => void remove(photo.id)}>{t`Take out`}</Button>
             </Box>
           ))}
         </Flex>
@@ -133,9 +129,9 @@ export function PhotosPage() {
 
 const said = (photo: Photo) =>
   photo.refusal
-    ? '△ cannot be measured'
+    ? t`△ cannot be measured`
     : photo.measures.length > 0
-      ? `${photo.measures.length} measures`
+      ? t`${photo.measures.length} measures`
       : photo.corners.length < cornersOf(photo.kind)
-        ? 'reference not placed'
-        : 'landmarks not placed';
+        ? t`reference not placed`
+        : t`landmarks not placed`;

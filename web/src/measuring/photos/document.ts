@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { api, ask, editing } from '../../shared/api';
 import { keys } from '../../shared/keys';
 import { takeIn } from '../../shared/takeIn';
@@ -24,10 +25,10 @@ const pathOf = (both: string) => {
 
 /** What is told of two hands' marks. */
 export const markLabels = {
-  view: 'Seen from',
-  side: 'Side',
-  kind: 'Reference',
-  rulerMm: 'Distance, mm',
-  corners: 'Corners, pixels',
-  landmarks: 'Landmarks, pixels',
+  view: t`Seen from`,
+  side: t`Side`,
+  kind: t`Reference`,
+  rulerMm: t`Distance, mm`,
+  corners: t`Corners, pixels`,
+  landmarks: t`Landmarks, pixels`,
 };

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, words, type Schemas } from '../../shared/api';
@@ -48,7 +49,7 @@ export function usePhotos(dogId: string) {
     ask(api.DELETE('/api/dogs/{id}/photos/{photoId}', one(photoId)))
       .then(async (photos) => {
         await put(photos);
-        notify('The picture is taken out.', () => void restore(photoId));
+        notify(t`The picture is taken out.`, () => void restore(photoId));
       })
       .catch((error: unknown) => complain(words(error)));
   return { list, add, remove };
@@ -63,7 +64,7 @@ export const usePhoto = (dogId: string, photoId: string) =>
 
 /** The marks as they are being placed, saved as they are and with every step undoable. */
 export function useMarks(dogId: string, photo: Photo) {
-  const saving = useDocument(photoDocument, documentId(dogId, photo.id), photo, 'marks on a picture');
+  const saving = useDocument(photoDocument, documentId(dogId, photo.id), photo, t`marks on a picture`);
   const [past, setPast] = useState<Marks[]>([]);
   const remember = () => setPast((all) => [...all, saving.value]);
   const change = (next: Marks) => {

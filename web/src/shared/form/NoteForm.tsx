@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { FormProvider, useForm } from 'react-hook-form';
 import { refuse } from './refuse';
 import { TextField } from './fields';
@@ -47,14 +48,10 @@ export function NoteForm({
           >
             {does}
           </Button>
-          {onLeave && (
-            <Button size={size} variant="ghost" onClick={onLeave}>
-              Leave it
-            </Button>
-          )}
+          {onLeave && <Button size={size} variant="ghost" onClick={onLeave}>{t`Leave it`}</Button>}
         </Flex>
         <Text role="status" srOnly>
-          {form.formState.isSubmitting ? 'Saving …' : ''}
+          {form.formState.isSubmitting ? t`Saving …` : ''}
         </Text>
       </Flex>
     </FormProvider>

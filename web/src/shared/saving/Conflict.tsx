@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 
 /** Somebody else was faster: both are shown, and neither is lost until somebody chose. */
 export function Conflict({
@@ -24,9 +25,9 @@ export function Conflict({
         >
           <Table.Header>
             <Table.Row bg="transparent">
-              <Table.ColumnHeader>Differs</Table.ColumnHeader>
-              <Table.ColumnHeader>Yours</Table.ColumnHeader>
-              <Table.ColumnHeader>Theirs</Table.ColumnHeader>
+              <Table.ColumnHeader>{t`Differs`}</Table.ColumnHeader>
+              <Table.ColumnHeader>{t`Yours`}</Table.ColumnHeader>
+              <Table.ColumnHeader>{t`Theirs`}</Table.ColumnHeader>
             </Table.Row>
           </Table.Header>
           <Table.Body>
@@ -41,12 +42,8 @@ export function Conflict({
         </Table.Root>
       )}
       <Flex gap="3" mt="2">
-        <Button size="sm" onClick={keepMine}>
-          Save mine over theirs
-        </Button>
-        <Button size="sm" variant="outline" onClick={takeTheirs}>
-          Take theirs
-        </Button>
+        <Button size="sm" onClick={keepMine}>{t`Save mine over theirs`}</Button>
+        <Button size="sm" variant="outline" onClick={takeTheirs}>{t`Take theirs`}</Button>
       </Flex>
     </Box>
   );

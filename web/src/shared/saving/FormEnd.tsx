@@ -1,4 +1,5 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { Conflict } from './Conflict';
 import type { Difference } from './differences';
 import { LeaveButton } from './LeaveButton';
@@ -31,7 +32,7 @@ export function FormEnd<T extends FieldValues, Theirs extends { version: number 
     <>
       {conflict && (
         <Conflict
-          says={`${says(conflict)} What you typed is still here.`}
+          says={t`${says(conflict)} What you typed is still here.`}
           differences={differences(conflict)}
           keepMine={() => {
             kept.onVersion(conflict.version);

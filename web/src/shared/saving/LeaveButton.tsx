@@ -1,11 +1,12 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 
 /** Leaves a form; where something was typed, it asks first. */
 export function LeaveButton({
   touched,
   onLeave,
-  label = 'Leave it',
+  label = t`Leave it`,
 }: {
   touched: boolean;
   onLeave: () => void;
@@ -20,13 +21,9 @@ export function LeaveButton({
     );
   return (
     <Flex gap="2" align="center" role="alert" wrap="wrap">
-      <Text fontSize="sm">What you typed is saved nowhere else.</Text>
-      <Button size="sm" variant="outline" borderColor="stop" onClick={onLeave}>
-        Throw it away
-      </Button>
-      <Button size="sm" variant="ghost" autoFocus onClick={() => setAsking(false)}>
-        Stay
-      </Button>
+      <Text fontSize="sm">{t`What you typed is saved nowhere else.`}</Text>
+      <Button size="sm" variant="outline" borderColor="stop" onClick={onLeave}>{t`Throw it away`}</Button>
+      <Button size="sm" variant="ghost" autoFocus onClick={() => setAsking(false)}>{t`Stay`}</Button>
     </Flex>
   );
 }

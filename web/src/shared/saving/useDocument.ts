@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState, useSyncExternalStore } from 'react';
 import { dateText } from '../dates';
 import { outbox } from '../queries';
@@ -33,12 +34,12 @@ export function useDocument<T, D extends { version: number }>(kind: Kind<T, D>, 
     fields: trouble?.kind === 'refused' ? trouble.fields : {},
     theirs: trouble?.kind === 'conflict' ? (trouble.theirs as D) : null,
     state: trouble
-      ? `Not saved yet: ${trouble.says}`
+      ? t`Not saved yet: ${trouble.says}`
       : unsaved
-        ? 'Not saved yet …'
+        ? t`Not saved yet …`
         : at
-          ? `Saved at ${at}.`
-          : 'Saved as you change it.',
+          ? t`Saved at ${at}.`
+          : t`Saved as you change it.`,
     keepMine: () => outbox.settle(kind.name, id, true),
     takeTheirs: () => {
       if (trouble?.kind !== 'conflict') return;

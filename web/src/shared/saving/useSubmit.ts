@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { FieldValues, UseFormReturn } from 'react-hook-form';
@@ -21,8 +22,8 @@ export function useSubmit<Theirs extends { version: number }, T extends FieldVal
     state: !sending.isPending
       ? ''
       : waits
-        ? `Not saved yet: ${sending.failureReason ? words(sending.failureReason) : 'the server cannot be reached.'} It is tried again.`
-        : 'Saving …',
+        ? t`Not saved yet: ${sending.failureReason ? words(sending.failureReason) : t`the server cannot be reached.`} It is tried again.`
+        : t`Saving …`,
     /** Whether it was saved. */
     submit: async (send: () => Promise<unknown>): Promise<boolean> => {
       try {
