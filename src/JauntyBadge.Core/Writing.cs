@@ -12,20 +12,29 @@ namespace JauntyBadge.Core;
 /// <param name="Locale">How dates and times are written.</param>
 /// <param name="Currency">ISO 4217.</param>
 /// <param name="Rules">The numbers that hold, for sentences that speak of them.</param>
-public sealed record Writing(ReadingUnit Unit, Locale Locale, string Currency, HouseRules Rules)
+/// <param name="Language">Whose words are said.</param>
+public sealed record Writing(ReadingUnit Unit, Locale Locale, string Currency, HouseRules Rules, Language Language)
 {
+    private static readonly string[] Numbers = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"];
+
     /// <summary>Millimetres, the day before the month, our own numbers.</summary>
-    public static Writing Usual { get; } = new(ReadingUnit.Mm, Locale.Usual, "EUR", HouseRules.Ours);
+    public static Writing Usual { get; } = new(ReadingUnit.Mm, Locale.Usual, "EUR", HouseRules.Ours, Language.English);
 
     /// <summary>The currencies a practice chooses among, ISO 4217.</summary>
     public static IReadOnlyList<string> Currencies { get; } = ["EUR", "GBP", "AUD", "CAD", "CHF", "CZK", "DKK", "NOK", "NZD", "PLN", "SEK", "USD", "ZAR"];
+
+    /// <summary>A text of ours in the language of the one who reads.</summary>
+    public string Say(string english) => Language.Of(english);
+
+    /// <summary>A sentence with places in it, in the language of the one who reads.</summary>
+    public string Say(Sentence english) => english.In(Language);
 
     public string Day(DateOnly day) => Locale.Day(day);
 
     public string Weekday(DateOnly day) => Locale.Weekday(day);
 
     /// <summary>The day of the week alone, such as "Saturday".</summary>
-    public static string DayOfWeek(DateOnly day) => day.ToString("dddd", CultureInfo.InvariantCulture);
+    public string DayOfWeek(DateOnly day) => Say(day.DayOfWeek.ToString());
 
     public string Time(TimeOnly time) => Locale.Time(time);
 
@@ -34,10 +43,10 @@ public sealed record Writing(ReadingUnit Unit, Locale Locale, string Currency, H
     public string Range(Length low, Length high) => low.ShowRange(high, Unit);
 
     /// <summary>A time as it is said: whole minutes, seconds under two minutes.</summary>
-    public static string Minutes(TimeSpan time) =>
+    public string Minutes(TimeSpan time) =>
         time < TimeSpan.FromMinutes(2) && time.Seconds != 0 ? $"{Math.Floor(time.TotalSeconds):0} s"
-        : Math.Floor(time.TotalMinutes) is 1 ? "1 minute"
-        : $"{Math.Floor(time.TotalMinutes):0} minutes";
+        : Math.Floor(time.TotalMinutes) is 1 ? Say("1 minute")
+        : Say($"{Math.Floor(time.TotalMinutes):0} minutes");
 
     /// <summary>A chance as a whole percent that never claims certainty it has not.</summary>
     public static string Percent(double chance) =>
@@ -52,13 +61,14 @@ public sealed record Writing(ReadingUnit Unit, Locale Locale, string Currency, H
     public static string Number(double number) => number.ToString("0.#", CultureInfo.InvariantCulture);
 
     /// <summary>So many of a thing, such as "one step" and "three steps".</summary>
-    public static string Count(int number, string thing) => $"{InWords(number)} {thing}{(number == 1 ? "" : "s")}";
+    /// <param name="number">How many.</param>
+    /// <param name="one">One of it, such as "one step".</param>
+    /// <param name="more">Any other number of it, such as "{0} steps".</param>
+    public string Count(int number, string one, string more) =>
+        number == 1 ? Say(one) : string.Format(CultureInfo.InvariantCulture, Say(more), InWords(number));
 
     /// <summary>A small number as a word, from eleven on in digits.</summary>
-    public static string InWords(int number) =>
-        number is > 0 and <= 10
-            ? new[] { "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten" }[number - 1]
-            : number.ToString(CultureInfo.InvariantCulture);
+    public string InWords(int number) => number is > 0 and <= 10 ? Say(Numbers[number - 1]) : number.ToString(CultureInfo.InvariantCulture);
 
     /// <summary>The text with a capital at its head.</summary>
     public static string Capital(string text) => text == "" ? "" : char.ToUpperInvariant(text[0]) + text[1..];

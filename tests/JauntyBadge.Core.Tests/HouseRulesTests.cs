@@ -162,7 +162,7 @@ public class HouseRulesTests
             Pictures(rules)
                 .Select(picture =>
                     Say(
-                        $"{(PhotoSolver.TrySolve(picture, out var solved, out var refused) ? string.Join(";", solved.Measures) + string.Join(";", solved.Hints) : PhotoWords.Message(refused))}"
+                        $"{(PhotoSolver.TrySolve(picture, out var solved, out var refused) ? string.Join(";", solved.Measures) + string.Join(";", solved.Hints) : Words.Photo.Message(refused))}"
                     )
                 );
     }

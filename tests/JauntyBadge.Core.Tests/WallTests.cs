@@ -22,7 +22,9 @@ public partial class WallTests
     ];
 
     /// <summary>The checkout the tests were built in, found from where they run: a build may leave its own paths out of what it compiles.</summary>
-    private static readonly string Checkout = Upwards(new(AppContext.BaseDirectory)).First(d => File.Exists(Path.Combine(d.FullName, "JauntyBadge.slnx"))).FullName;
+    private static readonly string Checkout = Upwards(new(AppContext.BaseDirectory))
+        .First(d => File.Exists(Path.Combine(d.FullName, "JauntyBadge.slnx")))
+        .FullName;
 
     private static IEnumerable<DirectoryInfo> Upwards(DirectoryInfo here)
     {

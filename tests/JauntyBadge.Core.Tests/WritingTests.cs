@@ -54,7 +54,7 @@ public class WritingTests
     [InlineData(2, "two steps")]
     [InlineData(10, "ten steps")]
     [InlineData(11, "11 steps")]
-    public void Small_numbers_are_words(int number, string says) => Assert.Equal(says, Writing.Count(number, "step"));
+    public void Small_numbers_are_words(int number, string says) => Assert.Equal(says, Writing.Usual.Count(number, "one step", "{0} steps"));
 
     /// <summary>The hour that the clock leaps over in spring, and the one it tells twice in autumn.</summary>
     [Theory]

@@ -5,37 +5,39 @@ namespace JauntyBadge.Core.Caseload;
 /// <summary>What is on a dog's record, in words.</summary>
 public sealed partial class CaseloadWords
 {
-    public string Measured => "Measured";
+    public string Measured => writing.Say("Measured");
 
-    public string PictureTaken => "Picture taken";
+    public string PictureTaken => writing.Say("Picture taken");
 
-    public string SessionUnderWay => "Session under way";
+    public string SessionUnderWay => writing.Say("Session under way");
 
-    public string PlanSetByHand => "Plan set by hand";
+    public string PlanSetByHand => writing.Say("Plan set by hand");
 
-    public string WasWorried => "It was worried.";
+    public string WasWorried => writing.Say("It was worried.");
 
-    public string LeftMark => "It left a mark.";
+    public string LeftMark => writing.Say("It left a mark.");
 
     public string Readings(int number, double? bodyMassKg) =>
-        $"{Writing.Capital(Writing.Count(number, "reading"))}{(bodyMassKg is { } kg ? $", {Writing.Number(kg)} kg" : "")}.";
+        $"{Writing.Capital(writing.Count(number, "one reading", "{0} readings"))}{(bodyMassKg is { } kg ? $", {Writing.Number(kg)} kg" : "")}.";
 
-    public string Chosen(string muzzle) => $"{muzzle} chosen";
+    public string Chosen(string muzzle) => writing.Say($"{muzzle} chosen");
 
-    public string TriedOn(string muzzle) => $"{muzzle} tried on";
+    public string TriedOn(string muzzle) => writing.Say($"{muzzle} tried on");
 
     public string Checked(int checks, int wrong) =>
-        wrong == 0 ? $"{Writing.Capital(Writing.Count(checks, "check"))}, all fine." : $"{Writing.Capital(Writing.Count(wrong, "thing"))} not right.";
+        wrong == 0
+            ? writing.Say($"{Writing.Capital(writing.Count(checks, "one check", "{0} checks"))}, all fine.")
+            : writing.Say($"{Writing.Capital(writing.Count(wrong, "one thing", "{0} things"))} not right.");
 
-    public string Passed(IEnumerable<string> steps) => $"Passed: {string.Join(", ", steps)}";
+    public string Passed(IEnumerable<string> steps) => writing.Say($"Passed: {string.Join(", ", steps)}");
 
-    public string Trained(IEnumerable<string> steps) => $"Trained: {string.Join(", ", steps)}";
+    public string Trained(IEnumerable<string> steps) => writing.Say($"Trained: {string.Join(", ", steps)}");
 
     public string Worn(TimeSpan? lasted, Occasion occasion) => wearing.Worn(lasted, occasion);
 
-    public string Inspected(string muzzle, bool fine) => fine ? $"{muzzle} inspected: fine" : $"{muzzle} inspected: out of use";
+    public string Inspected(string muzzle, bool fine) => fine ? writing.Say($"{muzzle} inspected: fine") : writing.Say($"{muzzle} inspected: out of use");
 
-    public string Failed(InspectionCheck check) => $"{check.Name} failed.";
+    public string Failed(InspectionCheck check) => writing.Say($"{writing.Say(check.Name)} failed.");
 
     public string Visit(AppointmentKind kind) => wearing.Of(kind);
 }

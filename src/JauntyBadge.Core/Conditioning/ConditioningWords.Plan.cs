@@ -11,13 +11,13 @@ public sealed partial class ConditioningWords
         var (school, dog) = (plan.School, plan.Dog);
         List<string> why = [];
         if (step.OnlyFor is { } only)
-            why.Add($"Extra: {Matched(only, dog)}.");
+            why.Add(writing.Say($"Extra: {Matched(only, dog)}."));
         if (school.Adds.Contains(step.Id))
-            why.Add($"Extra in \"{school.Name}\".");
+            why.Add(writing.Say($"Extra in \"{writing.Say(school.Name)}\"."));
         if (school.Move.FirstOrDefault(m => m.Ids.Contains(step.Id)) is { } move)
-            why.Add($"\"{school.Name}\" trains it before \"{Step.Find(move.Before)!.Name}\".");
+            why.Add(writing.Say($"\"{writing.Say(school.Name)}\" trains it before \"{Called(move.Before)}\"."));
         if (school.Words.ContainsKey(step.Id))
-            why.Add($"Done the way of \"{school.Name}\".");
+            why.Add(writing.Say($"Done the way of \"{writing.Say(school.Name)}\"."));
         return why.Count == 0 ? null : string.Join(" ", why);
     }
 
@@ -25,47 +25,57 @@ public sealed partial class ConditioningWords
     public string WhyLeftOut(Step step, TrainingPlan plan) =>
         step.OnlyFor switch
         {
-            _ when School.Special.Contains(step.Id) =>
-                $"Only in {string.Join(" and ", School.All.Where(s => s.Adds.Contains(step.Id)).Select(s => $"\"{s.Name}\""))}.",
-            _ when (step.OnlyFor?.Holds(plan.Dog) ?? true) && plan.School.Drops.Contains(step.Id) => $"\"{plan.School.Name}\" does without it.",
-            { Purposes: { } purposes } => $"Only for {Words(purposes)}.",
-            { HeadShapes: { } shapes } => $"Only for {Words(shapes)} heads.",
-            _ => "Only for dogs that find this hard.",
+            _ when School.Special.Contains(step.Id) => writing.Say(
+                $"Only in {string.Join(writing.Say(" and "), School.All.Where(s => s.Adds.Contains(step.Id)).Select(s => $"\"{writing.Say(s.Name)}\""))}."
+            ),
+            _ when (step.OnlyFor?.Holds(plan.Dog) ?? true) && plan.School.Drops.Contains(step.Id) => writing.Say(
+                $"\"{writing.Say(plan.School.Name)}\" does without it."
+            ),
+            { Purposes: { } purposes } => writing.Say($"Only for {Words(purposes)}."),
+            { HeadShapes: { } shapes } => writing.Say($"Only for {Words(shapes)} heads."),
+            _ => writing.Say("Only for dogs that find this hard."),
         };
 
-    private string Words<T>(IReadOnlyList<T> values) => string.Join(" or ", values.Select(v => $"{v}".ToLowerInvariant()));
+    private string Words<T>(IReadOnlyList<T> values) => string.Join(writing.Say(" or "), values.Select(v => writing.Say($"{v}".ToLowerInvariant())));
 
     /// <summary>What of a dog makes it one that something is meant for.</summary>
     private string Matched(DogMatch match, DogProfile dog) =>
         string.Join(
             "; ",
             [
-                .. dog.Purposes.Where(p => match.Purposes?.Contains(p) == true).Select(p => $"it is trained for {Worn(p)}"),
+                .. dog.Purposes.Where(p => match.Purposes?.Contains(p) == true).Select(p => writing.Say($"it is trained for {Worn(p)}")),
                 .. dog.Sensitivities.Where(s => match.Sensitivities?.Contains(s) == true).Select(Minds),
                 .. match.Temperaments?.Contains(dog.Temperament) == true
-                    ? [dog.Temperament == Temperament.Soured ? "it had a bad time with a muzzle" : $"it is {Writing.Lower($"{dog.Temperament}")}"]
+                    ?
+                    [
+                        dog.Temperament == Temperament.Soured
+                            ? writing.Say("it had a bad time with a muzzle")
+                            : writing.Say($"it is {writing.Say(Writing.Lower($"{dog.Temperament}"))}"),
+                    ]
                     : Array.Empty<string>(),
-                .. match.HeadShapes?.Contains(dog.HeadShape.Shape) == true ? [$"its head is {Writing.Lower($"{dog.HeadShape.Shape}")}"] : Array.Empty<string>(),
+                .. match.HeadShapes?.Contains(dog.HeadShape.Shape) == true
+                    ? [writing.Say($"its head is {writing.Say(Writing.Lower($"{dog.HeadShape.Shape}"))}")]
+                    : Array.Empty<string>(),
             ]
         );
 
     private string Worn(Purpose purpose) =>
         purpose switch
         {
-            Purpose.Clinic => "the clinic",
-            Purpose.Working => "work",
-            _ => Writing.Lower($"{purpose}"),
+            Purpose.Clinic => writing.Say("the clinic"),
+            Purpose.Working => writing.Say("work"),
+            _ => writing.Say(Writing.Lower($"{purpose}")),
         };
 
     private string Minds(Sensitivity sensitivity) =>
         sensitivity switch
         {
-            Sensitivity.OddObjects => "it minds odd objects",
-            Sensitivity.HandsBehindHead => "it minds hands behind its head",
-            Sensitivity.PeopleNear => "it is afraid of people near it",
-            Sensitivity.Clicks => "it is afraid of clicks",
-            Sensitivity.LowFoodDrive => "it cares little for food",
-            Sensitivity.Snatchy => "it takes treats hard",
-            _ => "it paws at things on its face",
+            Sensitivity.OddObjects => writing.Say("it minds odd objects"),
+            Sensitivity.HandsBehindHead => writing.Say("it minds hands behind its head"),
+            Sensitivity.PeopleNear => writing.Say("it is afraid of people near it"),
+            Sensitivity.Clicks => writing.Say("it is afraid of clicks"),
+            Sensitivity.LowFoodDrive => writing.Say("it cares little for food"),
+            Sensitivity.Snatchy => writing.Say("it takes treats hard"),
+            _ => writing.Say("it paws at things on its face"),
         };
 }

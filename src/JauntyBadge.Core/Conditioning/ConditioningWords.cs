@@ -9,7 +9,7 @@ public sealed partial class ConditioningWords(Writing writing)
     /// <summary>Why a set was decided so, in one to three sentences.</summary>
     public string Reason(DecisionFacts facts)
     {
-        var (step, then) = (Step.Find(facts.StepId), facts.Then is { } id ? Step.Find(id)?.Name : null);
+        var (step, then) = (Step.Find(facts.StepId), Called(facts.Then));
         var ended = facts.Made.Kind == DecisionKind.EndNow;
         var reason = Reason(
             facts.Made,
@@ -19,46 +19,48 @@ public sealed partial class ConditioningWords(Writing writing)
             ended ? then : null,
             ended ? null : then
         );
-        var last = facts.WasLast ? " That was the last step." : "";
+        var last = facts.WasLast ? writing.Say(" That was the last step.") : "";
         return facts.Enough switch
         {
-            EnoughToday.Minutes => $"{reason}{last} {Writing.Number(facts.Number)} minutes are enough for today: end while it wants more.",
-            EnoughToday.Goes => $"{reason}{last} {Writing.Number(facts.Number)} goes are enough for today: end while it wants more.",
+            EnoughToday.Minutes => writing.Say($"{reason}{last} {Writing.Number(facts.Number)} minutes are enough for today: end while it wants more."),
+            EnoughToday.Goes => writing.Say($"{reason}{last} {Writing.Number(facts.Number)} goes are enough for today: end while it wants more."),
             _ => reason + last,
         };
     }
 
     /// <summary>The same of a set whose step is not named: its targets are numbered from one.</summary>
-    public string ByNumber(SetDecision decision, SetStart start) => Reason(decision, start.Target, start.IsFearful, t => t < 0 ? Rung(t) : $"target {t + 1}");
+    public string ByNumber(SetDecision decision, SetStart start) =>
+        Reason(decision, start.Target, start.IsFearful, t => t < 0 ? Rung(t) : writing.Say($"target {t + 1}"));
 
     /// <summary>The way out of the step, where a dog could not go on; null otherwise, or where the step is taught no more.</summary>
-    public string? IfStuck(DecisionFacts facts) => facts.OffersWayOut ? Step.Find(facts.StepId)?.IfStuck : null;
+    public string? IfStuck(DecisionFacts facts) => facts.OffersWayOut && Step.Find(facts.StepId) is { } step ? writing.Say(step.IfStuck) : null;
 
     /// <summary>Why a plan was moved.</summary>
     public string Moved(MoveWhy why) =>
         why.Cause switch
         {
-            MoveCause.WorriedWears =>
-                $"Worried at {Writing.InWords(why.Number)} wears in a row: back to “{Step.Find(why.StepId ?? "")?.Name ?? why.StepId}”, which was easy, before it is worn out again.",
-            MoveCause.Tried => $"Tried, not trained: {why.WentWell} of {why.Number} went well and at ease.",
+            MoveCause.WorriedWears => writing.Say(
+                $"Worried at {writing.InWords(why.Number)} wears in a row: back to “{Called(why.StepId) ?? why.StepId}”, which was easy, before it is worn out again."
+            ),
+            MoveCause.Tried => writing.Say($"Tried, not trained: {why.WentWell} of {why.Number} went well and at ease."),
             _ => Reason(why.Decision!),
         };
 
     /// <summary>Why a session starts lower than its plan stands.</summary>
     public string Away(LongAway away) =>
         away.StageStep is { } id
-            ? $"{away.Days} days without training, so one stage lower{(Step.Find(id) is { } step ? $", at \"{step.Name}\"" : "")}."
-            : $"{away.Days} days without training, so one target lower.";
+            ? writing.Say($"{away.Days} days without training, so one stage lower{(Called(id) is { } step ? writing.Say($", at \"{step}\"") : "")}.")
+            : writing.Say($"{away.Days} days without training, so one target lower.");
 
     /// <summary>Why no session can begin where the plan stands.</summary>
     /// <param name="notBefore">The day it rests until; null where every step is passed.</param>
     public string CannotBegin(DateOnly? notBefore) =>
         notBefore is { } day
-            ? $"It went over threshold last time: not before {writing.Day(day)}. To overrule, set the plan by hand with a note."
-            : "Every step of the plan is passed. Set the plan to a step to train it again.";
+            ? writing.Say($"It went over threshold last time: not before {writing.Day(day)}. To overrule, set the plan by hand with a note.")
+            : writing.Say("Every step of the plan is passed. Set the plan to a step to train it again.");
 
     /// <summary>A set that went on elsewhere than the rule decided.</summary>
-    public string Overruled(Step? step, int target, string note) => step is null ? note : $"On at {Target(step, step.Within(target))}: {note}";
+    public string Overruled(Step? step, int target, string note) => step is null ? note : writing.Say($"On at {Target(step, step.Within(target))}: {note}");
 
     /// <summary>Why a set was decided so, in one or two sentences.</summary>
     /// <param name="decision">The decision.</param>
@@ -69,24 +71,29 @@ public sealed partial class ConditioningWords(Writing writing)
     /// <param name="next">The step begun next once this one is passed; null leaves it unnamed.</param>
     public string Reason(SetDecision decision, int at, bool fearful, Func<int, string> target, string? stepsBackTo = null, string? next = null)
     {
-        var count = decision.Goes == 0 ? "No go yet" : $"{decision.Good} of {decision.Goes} went well";
+        var count = decision.Goes == 0 ? writing.Say("No go yet") : writing.Say($"{decision.Good} of {decision.Goes} went well");
         return (decision.Kind, decision.By) switch
         {
-            (DecisionKind.GoOn, _) => $"{count}: not clear yet. {Settles(decision)}",
-            (DecisionKind.EndNow, _) =>
-                $"It went over threshold ({Writing.Lower(count)}). End now. Next time {Writing.InWords(decision.StepsBack)} steps back{(stepsBackTo is null ? "" : $", at \"{stepsBackTo}\"")}, and not before {Day(decision.NotBeforeDays)}.",
-            (DecisionKind.Back, DecidedBy.Worried) => $"It was worried ({Writing.Lower(count)}). {Easier(decision, at, target)}{End(decision)}",
-            (DecisionKind.Back, DecidedBy.Unsure) =>
-                $"It was unsure ({Writing.Lower(count)}){(fearful ? ", and it is a dog to be heeded at once" : ": not yet")}. {Easier(decision, at, target)}{End(decision)}",
-            (DecisionKind.Back, _) =>
-                $"{(decision.Good == 0 ? "None" : "Only " + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, at, target)}{End(decision)}",
-            (DecisionKind.Same, DecidedBy.Unsure) => $"It was unsure ({Writing.Lower(count)}), so the same again.",
-            (DecisionKind.Same, DecidedBy.AnotherDay) => $"{count} at the top target. Once more on another day and the step is passed.",
-            (DecisionKind.Same, DecidedBy.Held) => $"{count}, but its last holds bear {Seconds(decision.Borne!.Value)} and no more: the same again.",
-            (DecisionKind.Same, _) => $"{count}: neither clear. The same again.",
-            (DecisionKind.Passed, _) => $"{count} at the top target: passed.{(next is null ? "" : $" Next: \"{next}\".")}",
-            (_, DecidedBy.Held) => $"{count} and it was at ease, so on to {Next(decision, target)}, which its last holds bear.",
-            _ => $"{count} and it was at ease, so on to {Next(decision, target)}.",
+            (DecisionKind.GoOn, _) => writing.Say($"{count}: not clear yet. {Settles(decision)}"),
+            (DecisionKind.EndNow, _) => writing.Say(
+                $"It went over threshold ({Writing.Lower(count)}). End now. Next time {writing.InWords(decision.StepsBack)} steps back{(stepsBackTo is null ? "" : writing.Say($", at \"{stepsBackTo}\""))}, and not before {Day(decision.NotBeforeDays)}."
+            ),
+            (DecisionKind.Back, DecidedBy.Worried) => writing.Say($"It was worried ({Writing.Lower(count)}). {Easier(decision, at, target)}{End(decision)}"),
+            (DecisionKind.Back, DecidedBy.Unsure) => writing.Say(
+                $"It was unsure ({Writing.Lower(count)}){(fearful ? writing.Say(", and it is a dog to be heeded at once") : writing.Say(": not yet"))}. {Easier(decision, at, target)}{End(decision)}"
+            ),
+            (DecisionKind.Back, _) => writing.Say(
+                $"{(decision.Good == 0 ? writing.Say("None") : writing.Say("Only ") + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, at, target)}{End(decision)}"
+            ),
+            (DecisionKind.Same, DecidedBy.Unsure) => writing.Say($"It was unsure ({Writing.Lower(count)}), so the same again."),
+            (DecisionKind.Same, DecidedBy.AnotherDay) => writing.Say($"{count} at the top target. Once more on another day and the step is passed."),
+            (DecisionKind.Same, DecidedBy.Held) => writing.Say(
+                $"{count}, but its last holds bear {Seconds(decision.Borne!.Value)} and no more: the same again."
+            ),
+            (DecisionKind.Same, _) => writing.Say($"{count}: neither clear. The same again."),
+            (DecisionKind.Passed, _) => writing.Say($"{count} at the top target: passed.{(next is null ? "" : writing.Say($" Next: \"{next}\"."))}"),
+            (_, DecidedBy.Held) => writing.Say($"{count} and it was at ease, so on to {Next(decision, target)}, which its last holds bear."),
+            _ => writing.Say($"{count} and it was at ease, so on to {Next(decision, target)}."),
         };
     }
 
@@ -94,12 +101,12 @@ public sealed partial class ConditioningWords(Writing writing)
         decision.NextAsked is { } asked ? Target(new Hold(asked)) : target(decision.NextTarget!.Value);
 
     private string Seconds(TimeSpan held) =>
-        held.TotalSeconds < 1 ? "less than a second" : string.Create(CultureInfo.InvariantCulture, $"about {Math.Floor(2 * held.TotalSeconds) / 2:0.#} s");
+        held.TotalSeconds < 1 ? writing.Say("less than a second") : writing.Say($"about {Math.Floor(2 * held.TotalSeconds) / 2:0.#} s");
 
     /// <summary>What would settle a set that goes on, such as "Two more right and it goes up, two missed and it goes back."</summary>
     public string Settles(SetDecision decision) =>
         decision is { SettlesRight: { } right, SettlesMissed: { } missed }
-            ? $"{Writing.Capital(Writing.InWords(right))} more right or {Writing.InWords(missed)} missed in a row settles it."
+            ? writing.Say($"{Writing.Capital(writing.InWords(right))} more right or {writing.InWords(missed)} missed in a row settles it.")
             : "";
 
     /// <summary>How an open set stands, in one sentence for whoever has a hand free: what would settle it, or that it is settled and by what.</summary>
@@ -107,24 +114,25 @@ public sealed partial class ConditioningWords(Writing writing)
         decision.By switch
         {
             DecidedBy.Open => Settles(decision),
-            DecidedBy.Unsure => "It is unsure: finish the set.",
-            DecidedBy.Worried => "It is worried: finish the set, then one easy go.",
-            DecidedBy.OverThreshold => "It is over threshold: end now.",
-            _ => "That is clear: finish the set.",
+            DecidedBy.Unsure => writing.Say("It is unsure: finish the set."),
+            DecidedBy.Worried => writing.Say("It is worried: finish the set, then one easy go."),
+            DecidedBy.OverThreshold => writing.Say("It is over threshold: end now."),
+            _ => writing.Say("That is clear: finish the set."),
         };
 
     /// <summary>A way out of a date that will hardly hold, in one sentence; its chance stands beside it.</summary>
     public string WayOut(WayOut way, ForecastQuestion question) =>
         way.Kind switch
         {
-            WayOutKind.AnotherDay =>
-                $"Train on {Writing.InWords(question.Days.Count + 1)} days a week instead of {Writing.InWords(question.Days.Count)}, if the dog can take it.",
-            WayOutKind.TwiceADay => "A second short session on the days there are, if the dog can take it.",
-            WayOutKind.ShorterGoal => $"Be content with \"{Step.Find(way.StepId!)?.Name}\": {Enough(way.StepId!)}",
-            WayOutKind.MoveIt => $"Move it to {writing.Day(way.By!.Value)}, if it is not urgent.",
-            WayOutKind.HappyVisit => "Ask the clinic for a visit at which nothing happens, and train there.",
-            WayOutKind.AskAboutMedication => "Ask the veterinarian about medication before the visit.",
-            _ => "A sleeve for a minute, put on and watched by the clinic's own staff.",
+            WayOutKind.AnotherDay => writing.Say(
+                $"Train on {writing.InWords(question.Days.Count + 1)} days a week instead of {writing.InWords(question.Days.Count)}, if the dog can take it."
+            ),
+            WayOutKind.TwiceADay => writing.Say("A second short session on the days there are, if the dog can take it."),
+            WayOutKind.ShorterGoal => writing.Say($"Be content with \"{Called(way.StepId)}\": {Enough(way.StepId!)}"),
+            WayOutKind.MoveIt => writing.Say($"Move it to {writing.Day(way.By!.Value)}, if it is not urgent."),
+            WayOutKind.HappyVisit => writing.Say("Ask the clinic for a visit at which nothing happens, and train there."),
+            WayOutKind.AskAboutMedication => writing.Say("Ask the veterinarian about medication before the visit."),
+            _ => writing.Say("A sleeve for a minute, put on and watched by the clinic's own staff."),
         };
 
     /// <summary>How a choice in practice compares with the rule.</summary>
@@ -134,76 +142,82 @@ public sealed partial class ConditioningWords(Writing writing)
     {
         var rule = set.Rule.Kind switch
         {
-            DecisionKind.GoOn => $"Nothing was clear yet. {Settles(set.Rule)}",
-            DecisionKind.EndNow => "It had gone over threshold: end now, muzzle away, let it leave.",
+            DecisionKind.GoOn => writing.Say($"Nothing was clear yet. {Settles(set.Rule)}"),
+            DecisionKind.EndNow => writing.Say("It had gone over threshold: end now, muzzle away, let it leave."),
             _ => Reason(set.Rule with { EndSession = false }, set.Target, false, target),
         };
         var many = set.GoesTooMany switch
         {
             0 => "",
-            1 => " It was clear one go earlier.",
-            var n => $" It was clear {n} goes earlier.",
+            1 => writing.Say(" It was clear one go earlier."),
+            var n => writing.Say($" It was clear {n} goes earlier."),
         };
-        return $"{(set.Verdict == PracticeVerdict.AsTheRule ? "The rule says so too" : set.Verdict switch { PracticeVerdict.TooFast => "Too fast", PracticeVerdict.TooSlow => "Too slow", PracticeVerdict.TooSoon => "Too soon", _ => "Too far" })}. {rule}{many}";
+        return $"{(set.Verdict == PracticeVerdict.AsTheRule ? writing.Say("The rule says so too") : set.Verdict switch { PracticeVerdict.TooFast => writing.Say("Too fast"), PracticeVerdict.TooSlow => writing.Say("Too slow"), PracticeVerdict.TooSoon => writing.Say("Too soon"), _ => writing.Say("Too far") })}. {rule}{many}";
     }
 
     /// <summary>What a day of the calendar asks for, in a few words.</summary>
     public string Entry(CalendarEntry entry, string dog) =>
         entry.Kind switch
         {
-            CalendarKind.Session => $"{dog}: {Step.Find(entry.StepId!)?.Name ?? "the next step"}",
-            CalendarKind.Rest => $"{dog} rests today",
-            CalendarKind.TryOn => $"{dog}: try the muzzle on",
-            CalendarKind.Refit => $"{dog}: measure again",
-            _ => entry.StepId is { } id ? $"{dog} is wanted: {Step.Find(id)?.Name}" : $"{dog} is wanted",
+            CalendarKind.Session => $"{dog}: {Called(entry.StepId) ?? writing.Say("the next step")}",
+            CalendarKind.Rest => writing.Say($"{dog} rests today"),
+            CalendarKind.TryOn => writing.Say($"{dog}: try the muzzle on"),
+            CalendarKind.Refit => writing.Say($"{dog}: measure again"),
+            _ => entry.StepId is { } id ? writing.Say($"{dog} is wanted: {Called(id)}") : writing.Say($"{dog} is wanted"),
         };
 
     private string Enough(string stepId) =>
         Step.Find(stepId)?.Stage switch
         {
-            Stage.Hold => "nose in and held is enough for a blood sample.",
-            Stage.FirstFastening => "fastened for a moment is enough for a look or an injection.",
-            _ => "worn while it stands still is enough for a short visit.",
+            Stage.Hold => writing.Say("nose in and held is enough for a blood sample."),
+            Stage.FirstFastening => writing.Say("fastened for a moment is enough for a look or an injection."),
+            _ => writing.Say("worn while it stands still is enough for a short visit."),
         };
 
     /// <summary>What is tapped for a go that went well, in the words of its stage.</summary>
     public string Yes(Stage stage) =>
         stage switch
         {
-            Stage.NoseIn => "In",
-            Stage.Hold => "Stayed in",
-            Stage.FirstFastening or Stage.WearingStill or Stage.Moving or Stage.Places or Stage.Upkeep => "At ease",
-            Stage.SoundsAndHands => "Did not mind",
-            _ => "Yes",
+            Stage.NoseIn => writing.Say("In"),
+            Stage.Hold => writing.Say("Stayed in"),
+            Stage.FirstFastening or Stage.WearingStill or Stage.Moving or Stage.Places or Stage.Upkeep => writing.Say("At ease"),
+            Stage.SoundsAndHands => writing.Say("Did not mind"),
+            _ => writing.Say("Yes"),
         };
 
     /// <summary>What is tapped for one that did not.</summary>
     public string NotYet(Stage stage) =>
         stage switch
         {
-            Stage.Hold => "Came out",
-            Stage.FirstFastening or Stage.WearingStill or Stage.Moving or Stage.Places or Stage.Upkeep => "Minded it",
-            Stage.SoundsAndHands => "Minded it",
-            _ => "Not yet",
+            Stage.Hold => writing.Say("Came out"),
+            Stage.FirstFastening or Stage.WearingStill or Stage.Moving or Stage.Places or Stage.Upkeep => writing.Say("Minded it"),
+            Stage.SoundsAndHands => writing.Say("Minded it"),
+            _ => writing.Say("Not yet"),
         };
 
     /// <summary>How the training of one dog of many stands, in a sentence.</summary>
     public string Standing(TrainingStanding standing, DateOnly today)
     {
         var step = standing.Place is { } place ? Step.Find(place.StepId) : null;
-        var at = step is null ? "" : $"\"{step.Name}\", {Target(step, standing.Place!)}";
+        var at = step is null ? "" : $"\"{Called(step)}\", {Target(step, standing.Place!)}";
         var days = standing.LastTrained is { } last ? today.DayNumber - last.DayNumber : 0;
         return standing.State switch
         {
-            TrainingState.Stuck =>
-                $"{Writing.Capital(Writing.InWords(standing.Stuck!.Sessions))} sessions at \"{step?.Name}\" brought it no further. {step?.IfStuck}",
-            TrainingState.Overdue => $"Not trained for {Writing.InWords(days)} days. It stands at {at}.",
-            TrainingState.Resting => $"A day off until {writing.Day(standing.Place!.NotBefore!.Value)}, then {at}.",
-            TrainingState.NotBegun => $"Not begun. First: {at}.",
-            TrainingState.Ready => "It wears its muzzle. Happy wears keep it so.",
-            _ => $"At {at}.",
+            TrainingState.Stuck => writing.Say(
+                $"{Writing.Capital(writing.InWords(standing.Stuck!.Sessions))} sessions at \"{Called(step!)}\" brought it no further. {writing.Say(step!.IfStuck)}"
+            ),
+            TrainingState.Overdue => writing.Say($"Not trained for {writing.InWords(days)} days. It stands at {at}."),
+            TrainingState.Resting => writing.Say($"A day off until {writing.Day(standing.Place!.NotBefore!.Value)}, then {at}."),
+            TrainingState.NotBegun => writing.Say($"Not begun. First: {at}."),
+            TrainingState.Ready => writing.Say("It wears its muzzle. Happy wears keep it so."),
+            _ => writing.Say($"At {at}."),
         };
     }
+
+    /// <summary>A step by its name.</summary>
+    public string Called(Step step) => writing.Say(step.Name);
+
+    private string? Called(string? stepId) => stepId is not null && Step.Find(stepId) is { } step ? Called(step) : null;
 
     /// <summary>A target, such as "3 s", "2 cm", "5 times" or "garden".</summary>
     public string Target(StepTarget target) =>
@@ -211,9 +225,9 @@ public sealed partial class ConditioningWords(Writing writing)
         {
             Hold hold => string.Create(CultureInfo.InvariantCulture, $"{hold.Lasting.TotalSeconds:0.#} s"),
             Depth depth => $"{depth.Into.Centimeters:0} cm",
-            Times { Count: 1 } => "once",
-            Times times => $"{times.Count} times",
-            Situation situation => situation.What,
+            Times { Count: 1 } => writing.Say("once"),
+            Times times => writing.Say($"{times.Count} times"),
+            Situation situation => writing.Say(situation.What),
             _ => throw new ArgumentOutOfRangeException(nameof(target)),
         };
 
@@ -223,7 +237,7 @@ public sealed partial class ConditioningWords(Writing writing)
     /// <param name="asked">The hold asked for, where it lies between two targets.</param>
     public string Target(Step step, int target, TimeSpan? asked = null) =>
         asked is { } hold ? Target(new Hold(hold))
-        : target < 0 ? step.Easier[-target - 1]
+        : target < 0 ? writing.Say(step.Easier[-target - 1])
         : Target(step.Targets[target]);
 
     /// <summary>Where in a step a plan stands, such as "3 s".</summary>
@@ -235,36 +249,36 @@ public sealed partial class ConditioningWords(Writing writing)
         var thing = sketch.Thing switch
         {
             SketchThing.Nothing => "",
-            SketchThing.Muzzle => "The muzzle ",
-            SketchThing.Cup => "The cup ",
-            SketchThing.Loop => "The loop ",
-            _ => "The box with the muzzle ",
+            SketchThing.Muzzle => writing.Say("The muzzle "),
+            SketchThing.Cup => writing.Say("The cup "),
+            SketchThing.Loop => writing.Say("The loop "),
+            _ => writing.Say("The box with the muzzle "),
         };
         var place = sketch.Place switch
         {
-            SketchPlace.AtTheSide => "at your side, away from its face",
-            SketchPlace.BeforeTheNose => "before its nose, which comes to it",
-            SketchPlace.OverTheRim => "with the nose over the rim",
-            SketchPlace.HalfwayIn => "with the nose halfway in",
-            SketchPlace.AllTheWayIn => "with the nose all the way in",
-            SketchPlace.OnTheFloor => "on the floor",
-            _ => "on a stand, you farther off",
+            SketchPlace.AtTheSide => writing.Say("at your side, away from its face"),
+            SketchPlace.BeforeTheNose => writing.Say("before its nose, which comes to it"),
+            SketchPlace.OverTheRim => writing.Say("with the nose over the rim"),
+            SketchPlace.HalfwayIn => writing.Say("with the nose halfway in"),
+            SketchPlace.AllTheWayIn => writing.Say("with the nose all the way in"),
+            SketchPlace.OnTheFloor => writing.Say("on the floor"),
+            _ => writing.Say("on a stand, you farther off"),
         };
         var treat = sketch.Treat switch
         {
-            SketchTreat.AwayFromIt => "the treat away from it",
-            SketchTreat.BehindTheDog => "the treat tossed behind the dog",
-            SketchTreat.AtTheMouth => "the treat at its mouth",
-            SketchTreat.AtTheRim => "the treat at the rim",
-            SketchTreat.AtItsFloor => "the treat at its floor",
-            SketchTreat.UnderIt => "the treat in the hand under it",
-            SketchTreat.ThroughTheSide => "the treat through the side",
-            _ => "the treat through the front",
+            SketchTreat.AwayFromIt => writing.Say("the treat away from it"),
+            SketchTreat.BehindTheDog => writing.Say("the treat tossed behind the dog"),
+            SketchTreat.AtTheMouth => writing.Say("the treat at its mouth"),
+            SketchTreat.AtTheRim => writing.Say("the treat at the rim"),
+            SketchTreat.AtItsFloor => writing.Say("the treat at its floor"),
+            SketchTreat.UnderIt => writing.Say("the treat in the hand under it"),
+            SketchTreat.ThroughTheSide => writing.Say("the treat through the side"),
+            _ => writing.Say("the treat through the front"),
         };
         var hand = sketch.Hand switch
         {
-            SketchHand.Below => "held from below",
-            SketchHand.BehindTheHead => "a hand behind the head",
+            SketchHand.Below => writing.Say("held from below"),
+            SketchHand.BehindTheHead => writing.Say("a hand behind the head"),
             _ => "",
         };
         List<string> parts = [thing == "" ? "" : thing + place, hand, treat];
@@ -274,37 +288,73 @@ public sealed partial class ConditioningWords(Writing writing)
     /// <summary>What to do with a dog over threshold, in order.</summary>
     public IReadOnlyList<string> WhenOver { get; } =
     [
-        "Muzzle down and away: no pulling, no holding.",
-        "Step back and let it leave. Say nothing, ask for nothing.",
-        "Water, quiet, no more training today.",
-        "Write down what came before. If it hurt anybody, or changed suddenly, ask a veterinarian or a behaviour professional.",
+        writing.Say("Muzzle down and away: no pulling, no holding."),
+        writing.Say("Step back and let it leave. Say nothing, ask for nothing."),
+        writing.Say("Water, quiet, no more training today."),
+        writing.Say("Write down what came before. If it hurt anybody, or changed suddenly, ask a veterinarian or a behaviour professional."),
     ];
 
     /// <summary>What to do instead of a session on a bad day.</summary>
     public string BadDay =>
-        "Then not today: a bad day is a day off, and nothing is lost. Let the muzzle lie where good things happen, play, and try tomorrow. If it is unwell or in pain, ask the veterinarian.";
+        writing.Say(
+            "Then not today: a bad day is a day off, and nothing is lost. Let the muzzle lie where good things happen, play, and try tomorrow. If it is unwell or in pain, ask the veterinarian."
+        );
 
     /// <summary>A rung below a step's first target.</summary>
     public string Rung(int target) =>
         target switch
         {
-            -1 => "the first easier rung",
-            -2 => "the second easier rung",
-            _ => "the easiest rung",
+            -1 => writing.Say("the first easier rung"),
+            -2 => writing.Say("the second easier rung"),
+            _ => writing.Say("the easiest rung"),
         };
 
-    private string End(SetDecision decision) => decision.EndSession ? " End with one easy go." : "";
+    private string End(SetDecision decision) => decision.EndSession ? writing.Say(" End with one easy go.") : "";
 
     private string Easier(SetDecision decision, int at, Func<int, string> target) =>
         decision.NextTarget == at && decision.Borne is null
-            ? "It is at the easiest already: another place, another day."
-            : $"One easier: {Next(decision, target)}.";
+            ? writing.Say("It is at the easiest already: another place, another day.")
+            : writing.Say($"One easier: {Next(decision, target)}.");
 
     private string Day(int days) =>
         days switch
         {
-            <= 1 => "tomorrow",
-            2 => "the day after tomorrow",
-            _ => $"in {days} days",
+            <= 1 => writing.Say("tomorrow"),
+            2 => writing.Say("the day after tomorrow"),
+            _ => writing.Say($"in {days} days"),
+        };
+
+    /// <summary>A row of a table in the reader's language.</summary>
+    public Sign Told(Sign sign) => sign with { Name = writing.Say(sign.Name) };
+
+    /// <summary>The same of a step; a target is told by <see cref="Target(StepTarget)"/>.</summary>
+    public Step Told(Step step) =>
+        step with
+        {
+            Name = writing.Say(step.Name),
+            Purpose = writing.Say(step.Purpose),
+            SetUp = writing.Say(step.SetUp),
+            Success = writing.Say(step.Success),
+            Reward = writing.Say(step.Reward),
+            Easier = [.. step.Easier.Select(writing.Say)],
+            IfStuck = writing.Say(step.IfStuck),
+            Caution = step.Caution is { } caution ? writing.Say(caution) : null,
+        };
+
+    public School Told(School school) => school with { Name = writing.Say(school.Name), Says = writing.Say(school.Says) };
+
+    public Policy Told(Policy policy) =>
+        policy with
+        {
+            Name = writing.Say(policy.Name),
+            Choice = writing.Say(policy.Choice),
+            Reason = writing.Say(policy.Reason),
+        };
+
+    public PolicyRow Told(PolicyRow row) =>
+        row with
+        {
+            Name = writing.Say(row.Name),
+            Options = [.. row.Options.Select(o => o with { Says = writing.Say(o.Says), Reason = writing.Say(o.Reason) })],
         };
 }

@@ -109,22 +109,15 @@ public static class BreedShape
     {
         var ways = new List<ShapeReading>();
         if (seen is { } shape)
-            ways.Add(new(ShapeWay.Seen, null, shape, "As the fitter saw it.", Basis.Practice("the dog in front of you comes first")));
+            ways.Add(new(ShapeWay.Seen, null, shape, Basis.Practice("the dog in front of you comes first")));
         if (breeds.Count == 0)
             return ways;
         var shapes = breeds.Select(b => b.Shape).Distinct().Order().ToList();
-        var names = string.Join(" and ", breeds.Select(b => b.Name));
-        ways.Add(
+        var told =
             shapes.Count == 1
-                ? new(ShapeWay.Breed, null, shapes[0], $"Usual for {names}.", Basis.Memory("the breed's usual head"))
-                : new(
-                    ShapeWay.Breed,
-                    null,
-                    HeadShape.Medium,
-                    $"{names} differ in head shape, so the middle is taken. Set the shape if you can see it.",
-                    Basis.House("between two shapes")
-                )
-        );
+                ? new ShapeReading(ShapeWay.Breed, null, shapes[0], Basis.Memory("the breed's usual head"))
+                : new ShapeReading(ShapeWay.Breed, null, HeadShape.Medium, Basis.House("between two shapes")) { IsBetween = true };
+        ways.Add(told with { Breeds = [.. breeds.Select(b => b.Name)] });
         return ways;
     }
 }

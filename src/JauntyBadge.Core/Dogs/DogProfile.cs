@@ -95,18 +95,18 @@ public sealed record DogProfile
     /// <summary>Traits seen on this dog, whatever its breed.</summary>
     public IReadOnlyList<BreedTrait> TraitsSeen { get; init; } = [];
 
-    /// <summary>Its breeds by name.</summary>
-    public string BreedsInWords => Breeds.Count == 0 ? "Breed unknown" : string.Join(" × ", Breeds.Select(b => b.Name));
-
     /// <summary>What matters to a fitter: the breeds' usual traits and those seen on this dog.</summary>
     public IReadOnlyList<BreedTrait> Traits => [.. Breeds.SelectMany(b => b.Traits).Concat(TraitsSeen).Distinct()];
 
-    /// <summary>Why its airway is to be minded, in words that follow "because"; null when nothing says so.</summary>
-    public string? AirwayConcern =>
-        Health.Contains(HealthNote.AirwayTrouble) ? "airway trouble is noted"
-        : HeadShape.AirwayCaution ? $"its face is less than {HeadShapes.AirwayRatio.Ours:0%} as long as the skull behind it"
-        : HeadShape.Shape == Measuring.HeadShape.Short ? "its face is short"
-        : Breeds.FirstOrDefault(b => b.Shape == Measuring.HeadShape.Short) is { } flat ? $"{flat.Name} is a flat-faced breed"
+    /// <summary>A short-headed breed in it; null where there is none.</summary>
+    internal Breed? FlatFaced => Breeds.FirstOrDefault(b => b.Shape == Measuring.HeadShape.Short);
+
+    /// <summary>Why its airway is to be minded; null when nothing says so.</summary>
+    public AirwayConcern? AirwayConcern =>
+        Health.Contains(HealthNote.AirwayTrouble) ? Dogs.AirwayConcern.Noted
+        : HeadShape.AirwayCaution ? Dogs.AirwayConcern.FaceMeasured
+        : HeadShape.Shape == Measuring.HeadShape.Short ? Dogs.AirwayConcern.ShortHead
+        : FlatFaced is not null ? Dogs.AirwayConcern.FlatBreed
         : null;
 
     /// <summary>The fit style it is usually measured and fitted by: the working one for working dogs and after several or deep bites.</summary>
@@ -126,18 +126,9 @@ public sealed record DogProfile
     /// <summary>The coat the fitter set; null leaves it to the breeds.</summary>
     public Coat? CoatSeen { get; init; }
 
-    /// <summary>The age in words, such as "7 months" or "3 years 8 months"; null when the birth date is not known.</summary>
-    public string? Age(DateOnly today)
-    {
-        if (BirthDate is not { } born || born > today)
-            return null;
-        var months = 12 * (today.Year - born.Year) + today.Month - born.Month - (today.Day < born.Day ? 1 : 0);
-        static string Count(int number, string unit) => number == 1 ? $"1 {unit}" : $"{number} {unit}s";
-        var (years, rest) = Math.DivRem(months, 12);
-        return years == 0 ? Count(rest, "month")
-            : rest == 0 ? Count(years, "year")
-            : $"{Count(years, "year")} {Count(rest, "month")}";
-    }
+    /// <summary>Its age in whole months; null when the birth date is not known.</summary>
+    public int? MonthsOld(DateOnly today) =>
+        BirthDate is { } born && born <= today ? 12 * (today.Year - born.Year) + today.Month - born.Month - (today.Day < born.Day ? 1 : 0) : null;
 
     /// <summary>Why it should be measured again, as it is known now; empty when it need not.</summary>
     /// <param name="last">Its last measuring set; null where none was begun.</param>
@@ -150,36 +141,58 @@ public sealed record DogProfile
     public bool IsGrowing(DateOnly today) => BirthDate is { } born && today < born.AddMonths(Breeds.Count == 0 ? 15 : Breeds.Max(b => b.GrowingMonths));
 
     /// <summary>The cautions that belong beside every decision about this dog, most pressing first.</summary>
-    public IReadOnlyList<string> Cautions(DateOnly today)
+    public IReadOnlyList<DogCaution> Cautions(DateOnly today)
     {
-        var cautions = new List<string>();
-        if (BiteTier >= BiteTier.Injured)
-            cautions.Add(
-                "A bite that injured belongs with a qualified behaviour professional as well: a muzzle does not treat the cause. Local rules on dangerous dogs decide."
-            );
-        if (Health.Contains(HealthNote.AirwayTrouble))
-            cautions.Add(
-                "Airway trouble is noted: nothing that closes its mouth or lies on its face, and a veterinarian looks at its breathing before any muzzle."
-            );
-        if (HeadShape.AirwayCaution)
-            cautions.Add(
-                "The face is less than half as long as the skull behind it: airway disease was seen in such dogs (Packer et al. 2015). A veterinarian looks at its breathing before any muzzle."
-            );
-        if (HeadShape.Shape == Measuring.HeadShape.Short)
-            cautions.Add("A short face pants and cools poorly: ask the veterinarian about its airway before any muzzle, and keep wears short and cool.");
-        else if (AirwayConcern is { } why && !HeadShape.AirwayCaution && !Health.Contains(HealthNote.AirwayTrouble))
-            cautions.Add($"Mind its airway, because {why}: ask the veterinarian before any muzzle, and nothing that closes its mouth.");
-        if (Health.Contains(HealthNote.ProneToVomiting))
-            cautions.Add("Prone to vomiting: nothing that closes its mouth, and off at once when it retches.");
-        if (Health.Contains(HealthNote.SedatedAtClinic))
-            cautions.Add("Sedated at the clinic: what closes its mouth is put on, watched and taken off by the clinic's own staff only.");
-        if (Temperament == Temperament.Soured)
-            cautions.Add("This dog has had a bad time with a muzzle. If it changed suddenly or seems in pain, see the veterinarian first.");
-        if (IsGrowing(today))
-            cautions.Add("Still growing: measure again before each new muzzle and at least every month.");
-        cautions.Add(
-            "Always watched, never left alone in it, never all day, never as a punishment. Off at any sign of breathing trouble, overheating or panic."
-        );
+        var cautions = new List<DogCaution>();
+        void If(bool holds, DogCaution caution)
+        {
+            if (holds)
+                cautions.Add(caution);
+        }
+
+        If(BiteTier >= BiteTier.Injured, DogCaution.Bites);
+        If(Health.Contains(HealthNote.AirwayTrouble), DogCaution.AirwayTrouble);
+        If(HeadShape.AirwayCaution, DogCaution.FaceMeasured);
+        If(HeadShape.Shape == Measuring.HeadShape.Short, DogCaution.ShortHead);
+        If(AirwayConcern == Dogs.AirwayConcern.FlatBreed, DogCaution.MindAirway);
+        If(Health.Contains(HealthNote.ProneToVomiting), DogCaution.Vomits);
+        If(Health.Contains(HealthNote.SedatedAtClinic), DogCaution.Sedated);
+        If(Temperament == Temperament.Soured, DogCaution.Soured);
+        If(IsGrowing(today), DogCaution.Growing);
+        cautions.Add(DogCaution.Always);
         return cautions;
     }
+}
+
+/// <summary>Why an airway is to be minded, the weightiest first.</summary>
+public enum AirwayConcern
+{
+    /// <summary>Trouble is noted.</summary>
+    Noted,
+
+    /// <summary>The measured face is short against the skull.</summary>
+    FaceMeasured,
+
+    /// <summary>The head is short.</summary>
+    ShortHead,
+
+    /// <summary>A flat-faced breed is in it.</summary>
+    FlatBreed,
+}
+
+/// <summary>What is to be minded with a dog, most pressing first; <see cref="DogWords"/> says it.</summary>
+public enum DogCaution
+{
+    Bites,
+    AirwayTrouble,
+    FaceMeasured,
+    ShortHead,
+    MindAirway,
+    Vomits,
+    Sedated,
+    Soured,
+    Growing,
+
+    /// <summary>What holds for every dog.</summary>
+    Always,
 }

@@ -168,15 +168,21 @@ public sealed record BriefRule(
     public static IReadOnlyList<BriefRule> All { get; } = Load();
 
     /// <summary>The rule with its reason told of one dog and wear.</summary>
-    internal BriefRule Told(DogProfile dog, WearPlan wear, HouseRules rules) =>
+    internal BriefRule Told(DogProfile dog, WearPlan wear, Writing writing) =>
         !Reason.Contains('{')
-            ? this
+            ? this with
+            {
+                Says = writing.Say(Says),
+                Reason = writing.Say(Reason),
+            }
             : this with
             {
-                Reason = Reason
+                Says = writing.Say(Says),
+                Reason = writing
+                    .Say(Reason)
                     .Replace("{wear}", $"{wear.Longest.TotalMinutes:0}")
-                    .Replace("{airway}", dog.AirwayConcern)
-                    .Replace("{cap}", When.BeyondCapOf is { } type ? $"{FitRules.Cap(type, rules)?.TotalMinutes:0}" : ""),
+                    .Replace("{airway}", new DogWords(writing).Airway(dog))
+                    .Replace("{cap}", When.BeyondCapOf is { } type ? $"{FitRules.Cap(type, writing.Rules)?.TotalMinutes:0}" : ""),
             };
 
     private static IReadOnlyList<BriefRule> Load()

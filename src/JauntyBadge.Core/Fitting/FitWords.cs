@@ -25,6 +25,8 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request, Judgement a
 
     public Angle Opening => opening;
 
+    public Writing Writing => request.Writing;
+
     public HouseRules Rules => snout.Rules;
 
     /// <summary>A criterion.</summary>
@@ -39,14 +41,16 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request, Judgement a
             name,
             (name, why) switch
             {
-                (_, WhyUnchecked.ShapeAssumed) =>
-                    $"The chart gives length and girth only: a width of the snout and {request.Writing.Length(Rules[BasketModel.BoxSpareWidth])} and one depth were assumed.",
-                (_, WhyUnchecked.NeckTooThin) =>
-                    $"A neck girth of {request.Writing.Length(snout.NeckGirth!.Value)} cannot be right, so the strap was not checked.",
-                (_, WhyUnchecked.StrapRangeNotGiven) => $"The chart does not give the strap's range; a loop of {Say(loop)} is needed.",
-                (_, WhyUnchecked.HeadNotRead) => "Head girth was not read, so whether the strap can slip over the head was not checked.",
-                (CriterionName.SlipOff, _) => "Neck girth was not read, so whether the strap can slip over the head was not checked.",
-                _ => "Neck girth was not read, so the strap was not checked.",
+                (_, WhyUnchecked.ShapeAssumed) => Writing.Say(
+                    $"The chart gives length and girth only: a width of the snout and {request.Writing.Length(Rules[BasketModel.BoxSpareWidth])} and one depth were assumed."
+                ),
+                (_, WhyUnchecked.NeckTooThin) => Writing.Say(
+                    $"A neck girth of {request.Writing.Length(snout.NeckGirth!.Value)} cannot be right, so the strap was not checked."
+                ),
+                (_, WhyUnchecked.StrapRangeNotGiven) => Writing.Say($"The chart does not give the strap's range; a loop of {Say(loop)} is needed."),
+                (_, WhyUnchecked.HeadNotRead) => Writing.Say("Head girth was not read, so whether the strap can slip over the head was not checked."),
+                (CriterionName.SlipOff, _) => Writing.Say("Neck girth was not read, so whether the strap can slip over the head was not checked."),
+                _ => Writing.Say("Neck girth was not read, so the strap was not checked."),
             }
         );
 
@@ -56,10 +60,10 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request, Judgement a
             c,
             c.Outcome switch
             {
-                Outcome.Missed => $"{says}, so it misses by {Say(-c.Margin)}.",
-                Outcome.JustHolds when c.RestsOn is { } number => $"{says}. Rests on a number that was not read: {measuring.Of(number.Origin)}.",
-                Outcome.JustHolds => $"{says}. It holds by {Say(c.Margin)} only, less than the tape's own doubt.",
-                _ => $"{says}, so there is {Say(c.Margin)} to spare.",
+                Outcome.Missed => Writing.Say($"{says}, so it misses by {Say(-c.Margin)}."),
+                Outcome.JustHolds when c.RestsOn is { } number => Writing.Say($"{says}. Rests on a number that was not read: {measuring.Of(number.Origin)}."),
+                Outcome.JustHolds => Writing.Say($"{says}. It holds by {Say(c.Margin)} only, less than the tape's own doubt."),
+                _ => Writing.Say($"{says}, so there is {Say(c.Margin)} to spare."),
             },
             basis
         );
@@ -86,8 +90,8 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request, Judgement a
     private Criterion InWarmth(in JudgedCriterion c) =>
         Told(
             c,
-            "The mouth is held shut, so it cannot cool itself by panting: "
-                + (wear?.Warm == true ? "never in warmth or at exercise." : "only in the cool, and calm."),
+            Writing.Say("The mouth is held shut, so it cannot cool itself by panting: ")
+                + (wear?.Warm == true ? Writing.Say("never in warmth or at exercise.") : Writing.Say("only in the cool, and calm.")),
             Basis.Practice("never in warmth")
         );
 

@@ -20,33 +20,35 @@ public sealed record Headline(string? Chance, string Says, string? Unchecked, st
     public static Headline Of(RankedFit fit)
     {
         var (writing, rules) = (fit.Question.Writing, fit.Question.Rules);
-        var notChecked = fit.NotChecked.Select(n => n.Name).Order().Select(FittingWords.Within).Distinct().ToList();
-        var (left, first) = (string.Join(" and ", notChecked), notChecked.FirstOrDefault());
-        var missing = left == "" ? null : $"{left} not checked";
+        var words = new FittingWords(writing);
+        var notChecked = fit.NotChecked.Select(n => n.Name).Order().Select(words.Within).Distinct().ToList();
+        var (left, first) = (string.Join(writing.Say(" and "), notChecked), notChecked.FirstOrDefault());
+        var missing = left == "" ? null : writing.Say($"{left} not checked");
         var decided = fit.Deciding;
         if (fit.Verdict == Verdict.Out)
             return new(
                 null,
                 decided.Margin is { } miss
-                    ? $"out by {writing.Length(-miss)}, {FittingWords.Within(decided.Name)}"
-                    : $"out: {FittingWords.Within(decided.Name)}",
+                    ? writing.Say($"out by {writing.Length(-miss)}, {words.Within(decided.Name)}")
+                    : writing.Say($"out: {words.Within(decided.Name)}"),
                 missing,
                 first
             );
 
         var sure =
             fit.Chance is null ? ""
-            : missing is null ? "sure · "
-            : "sure of what was checked · ";
+            : missing is null ? writing.Say("sure · ")
+            : writing.Say("sure of what was checked · ");
         var says =
             fit.Model.Type != MuzzleType.Basket
-                ? $"right in size; the mouth held shut, for {FitRules.Cap(fit.Model.Type, rules)!.Value.TotalMinutes:0} watched minutes at most"
-            : fit.Chance < rules[EvenChance] ? "more likely it does not fit"
-            : fit.Verdict == Verdict.Fits ? $"fits, {writing.Length(fit.TightestMargin)} to spare"
-            : decided.Margin is null ? "fits with a line overruled"
-            : fit.Warns ? $"fits with a warning: {FittingWords.Within(decided.Name)}"
-            : decided.Margin.Value.Millimeters >= rules[FitRules.Marginal].Millimeters * fit.Snout.SmallDogScale ? "just fits, resting on what was not read"
-            : $"just fits, {writing.Length(decided.Margin.Value)} to spare";
+                ? writing.Say($"right in size; the mouth held shut, for {FitRules.Cap(fit.Model.Type, rules)!.Value.TotalMinutes:0} watched minutes at most")
+            : fit.Chance < rules[EvenChance] ? writing.Say("more likely it does not fit")
+            : fit.Verdict == Verdict.Fits ? writing.Say($"fits, {writing.Length(fit.TightestMargin)} to spare")
+            : decided.Margin is null ? writing.Say("fits with a line overruled")
+            : fit.Warns ? writing.Say($"fits with a warning: {words.Within(decided.Name)}")
+            : decided.Margin.Value.Millimeters >= rules[FitRules.Marginal].Millimeters * fit.Snout.SmallDogScale
+                ? writing.Say("just fits, resting on what was not read")
+            : writing.Say($"just fits, {writing.Length(decided.Margin.Value)} to spare");
         return new(fit.Chance is { } chance ? Writing.Percent(chance) : null, sure + says + (missing is null ? "" : $" · {missing}"), missing, first);
     }
 }

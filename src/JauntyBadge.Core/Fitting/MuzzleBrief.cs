@@ -130,7 +130,7 @@ public sealed record MuzzleBrief
         string? Note(string id) => question.Overruled.TryGetValue(id, out var note) ? note : null;
         var rules = BriefRule
             .All.Where(r => r.When.Holds(dog, question, uses, wear))
-            .Select(r => (Rule: r.Told(dog, wear, question.Rules), Overruled: r.Hard ? null : Note(r.Id)))
+            .Select(r => (Rule: r.Told(dog, wear, question.Writing), Overruled: r.Hard ? null : Note(r.Id)))
             .ToList();
 
         // What is ruled out is not allowed besides.
@@ -179,7 +179,7 @@ public sealed record MuzzleBrief
             Visibility = question.Visibility,
             CoatHex = sight is { Overruled: null } ? question.CoatHex : null,
             Lines = lines,
-            Clashes = [.. Clash.All.Where(c => c.Rules.Any(binding.Contains) && c.Against.Any(binding.Contains))],
+            Clashes = [.. Clash.All.Where(c => c.Rules.Any(binding.Contains) && c.Against.Any(binding.Contains)).Select(words.Of)],
         };
     }
 
@@ -198,7 +198,7 @@ public sealed record MuzzleBrief
             refusals.Add(
                 overruled is null
                     ? new Criterion(feature.Criterion(), Outcome.Missed, null, why, rule.Basis) { IsHard = true }
-                    : new Criterion(feature.Criterion(), Outcome.Overruled, null, $"{why} Overruled: {overruled}", rule.Basis) { IsHard = true }
+                    : new Criterion(feature.Criterion(), Outcome.Overruled, null, words.Overruled(why, overruled), rule.Basis) { IsHard = true }
             );
         }
 
@@ -223,7 +223,7 @@ public sealed record MuzzleBrief
         new(
             "tier",
             BriefTopic.Containment,
-            $"Tier {(int)tier}",
+            words.Tier(tier),
             words.Of(tier),
             Basis.Memory("own wording; compare the published six-level bite scale by Ian Dunbar"),
             Demand.Allowed,

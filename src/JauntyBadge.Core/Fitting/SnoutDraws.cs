@@ -9,20 +9,7 @@ namespace JauntyBadge.Core.Fitting;
 /// <param name="Side">Its side.</param>
 /// <param name="Kind">Whether a reading is doubted or one is missing.</param>
 /// <param name="Settles">Share of the doubt about the whole that knowing this length would end, 0 to 1.</param>
-public sealed record Retake(Measure Measure, Side? Side, UncertaintyKind Kind, double Settles)
-{
-    /// <summary>What to do, in a sentence.</summary>
-    public string Says
-    {
-        get
-        {
-            var name = MeasureDefinition.For(Measure).Guide.Name.ToLowerInvariant() + (Side is { } side ? $", {side.ToString().ToLowerInvariant()}" : "");
-            return Kind == UncertaintyKind.Reading
-                ? $"Take {name} again: no other reading settles more of the doubt."
-                : $"Take {name}, which was not read: nothing else settles more of the doubt.";
-        }
-    }
-}
+public sealed record Retake(Measure Measure, Side? Side, UncertaintyKind Kind, double Settles);
 
 /// <summary>
 /// A snout drawn many times from the doubt about its readings, each doubt in equal parts of its normal distribution (a Latin

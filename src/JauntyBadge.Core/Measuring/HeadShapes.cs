@@ -22,17 +22,22 @@ public enum ShapeWay
 /// <param name="Way">Which way.</param>
 /// <param name="Value">The ratio or index, where the way has one.</param>
 /// <param name="Shape">The shape it points to.</param>
-/// <param name="Reason">In one sentence.</param>
 /// <param name="Basis">What its cuts stand on.</param>
-public sealed record ShapeReading(ShapeWay Way, double? Value, HeadShape Shape, string Reason, Basis Basis);
+public sealed record ShapeReading(ShapeWay Way, double? Value, HeadShape Shape, Basis Basis)
+{
+    /// <summary>The breeds by name, where they tell.</summary>
+    public IReadOnlyList<string> Breeds { get; init; } = [];
+
+    /// <summary>The breeds differ, so that the middle is taken.</summary>
+    public bool IsBetween { get; init; }
+}
 
 /// <summary>The head shape to work with, and what every way says.</summary>
 /// <param name="Shape">The shape.</param>
-/// <param name="Reason">Why this one.</param>
 /// <param name="Basis">What it stands on.</param>
 /// <param name="Ways">Everything known, the most trusted first; empty when nothing is.</param>
 /// <param name="AirwayCaution">The craniofacial ratio is below <see cref="HeadShapes.AirwayRatio"/>.</param>
-public sealed record HeadShapeChoice(HeadShape Shape, string Reason, Basis Basis, IReadOnlyList<ShapeReading> Ways, bool AirwayCaution)
+public sealed record HeadShapeChoice(HeadShape Shape, Basis Basis, IReadOnlyList<ShapeReading> Ways, bool AirwayCaution)
 {
     /// <summary>Whether two ways point to different shapes.</summary>
     public bool Disagree => Ways.Select(w => w.Shape).Distinct().Count() > 1;
@@ -43,14 +48,8 @@ public sealed record HeadShapeChoice(HeadShape Shape, string Reason, Basis Basis
         var ordered = ways.OrderBy(w => w.Way).ToList();
         var caution = ordered.Any(w => w.Way == ShapeWay.CraniofacialRatio && w.Value < HeadShapes.AirwayRatio.Ours);
         return ordered.Count == 0
-            ? new(
-                HeadShape.Medium,
-                "The breed is unknown, so a medium head is assumed. Set the shape if you can see it.",
-                Basis.House("most dogs are medium"),
-                [],
-                false
-            )
-            : new(ordered[0].Shape, ordered[0].Reason, ordered[0].Basis, ordered, caution);
+            ? new(HeadShape.Medium, Basis.House("most dogs are medium"), [], false)
+            : new(ordered[0].Shape, ordered[0].Basis, ordered, caution);
     }
 }
 
@@ -104,21 +103,13 @@ public static class HeadShapes
         if (face is { } front && skull is { } back)
         {
             var ratio = front / back;
-            ways.Add(
-                new(
-                    ShapeWay.CraniofacialRatio,
-                    ratio,
-                    FromRatio(ratio, rules),
-                    $"The face is {ratio:0.00} times as long as the skull behind the stop.",
-                    MidRatio
-                )
-            );
+            ways.Add(new(ShapeWay.CraniofacialRatio, ratio, FromRatio(ratio, rules), MidRatio));
         }
 
         if (Mean(Measure.SkullWidth) is { } width && (Mean(Measure.NoseToOcciput) ?? face + skull) is { } length)
         {
             var index = CranialIndex(width, length);
-            ways.Add(new(ShapeWay.CranialIndex, index, FromIndex(index, rules), $"The skull is {index:0} % as wide as it is long.", MidIndex));
+            ways.Add(new(ShapeWay.CranialIndex, index, FromIndex(index, rules), MidIndex));
         }
 
         return ways;

@@ -14,24 +14,27 @@ public sealed class WearingWords(Writing writing)
     public string Says(WearLine line, WearQuestion question, WearLimit limit) =>
         line.Cause switch
         {
-            WearCause.OutOfUse => "The muzzle is out of use until it is mended",
-            WearCause.AirwayTrouble => "Airway trouble is noted: a veterinarian says first whether and how long",
-            WearCause.VeterinarianAllows => "What the veterinarian allows it",
-            WearCause.MindAirway => "Nothing that holds its mouth shut: its airway is to be minded",
+            WearCause.OutOfUse => writing.Say("The muzzle is out of use until it is mended"),
+            WearCause.AirwayTrouble => writing.Say("Airway trouble is noted: a veterinarian says first whether and how long"),
+            WearCause.VeterinarianAllows => writing.Say("What the veterinarian allows it"),
+            WearCause.MindAirway => writing.Say("Nothing that holds its mouth shut: its airway is to be minded"),
             WearCause.Type => question.Muzzle.Type == MuzzleType.Sleeve
-                ? "A sleeve: it cannot pant, drink or vomit in it"
-                : "A cover lies on its face and holds the mouth shut",
-            WearCause.CannotPant => "It cannot open its mouth in this basket",
-            WearCause.HalfPant => "It opens its mouth half way for panting: calm wears only",
-            WearCause.Outing => "The longest outing, watched all the time",
-            WearCause.Stage => question.Trained == TrainedTo.NotFastened ? "Its training has not come to fastening yet" : "As far as its training has come",
-            WearCause.FirstWear => "No comfortable wear on record: begin with little",
-            WearCause.OwnLongest =>
-                $"{TimesAsLong(Rules[WearLimit.Growth])} its own longest comfortable wear, {Writing.Minutes(question.LongestComfortable!.Value)}",
-            WearCause.HeatUnknown => "How warm it is is not known: read the weather for more",
+                ? writing.Say("A sleeve: it cannot pant, drink or vomit in it")
+                : writing.Say("A cover lies on its face and holds the mouth shut"),
+            WearCause.CannotPant => writing.Say("It cannot open its mouth in this basket"),
+            WearCause.HalfPant => writing.Say("It opens its mouth half way for panting: calm wears only"),
+            WearCause.Outing => writing.Say("The longest outing, watched all the time"),
+            WearCause.Stage => question.Trained == TrainedTo.NotFastened
+                ? writing.Say("Its training has not come to fastening yet")
+                : writing.Say("As far as its training has come"),
+            WearCause.FirstWear => writing.Say("No comfortable wear on record: begin with little"),
+            WearCause.OwnLongest => writing.Say(
+                $"{TimesAsLong(Rules[WearLimit.Growth])} its own longest comfortable wear, {writing.Minutes(question.LongestComfortable!.Value)}"
+            ),
+            WearCause.HeatUnknown => writing.Say("How warm it is is not known: read the weather for more"),
             WearCause.Exercise => line.Cap > TimeSpan.Zero
-                ? $"It runs, plays or works: {Part(Rules[WearLimit.ExerciseLeaves])}"
-                : "It runs, plays or works, and cannot pant in full in this muzzle",
+                ? writing.Say($"It runs, plays or works: {Part(Rules[WearLimit.ExerciseLeaves])}")
+                : writing.Say("It runs, plays or works, and cannot pant in full in this muzzle"),
             _ => HeatSays(line, question, limit),
         };
 
@@ -39,46 +42,45 @@ public sealed class WearingWords(Writing writing)
     public string Heat(Weather weather, IReadOnlyList<HeatMover> movers)
     {
         var degrees = weather.WetBulb is { } bulb
-            ? string.Create(CultureInfo.InvariantCulture, $"{bulb.DegreesCelsius:0.0} °C wet bulb")
-            : string.Create(
-                CultureInfo.InvariantCulture,
+            ? writing.Say($"{bulb.DegreesCelsius:0.0} °C wet bulb")
+            : writing.Say(
                 $"wet bulb not computed: {weather.Air.DegreesCelsius:0.#} °C and {weather.Humidity.Percent:0} % lie outside {Weather.LeastHumidity}–{Weather.MostHumidity} % and {Weather.LeastAir} to {Weather.MostAir} °C; judged by the most it can be, {weather.Judged.DegreesCelsius:0.0} °C"
             );
-        return movers.Count == 0 ? degrees : $"{degrees}, taken a band warmer for {string.Join(" and ", movers.Select(Of))}";
+        return movers.Count == 0 ? degrees : writing.Say($"{degrees}, taken a band warmer for {string.Join(writing.Say(" and "), movers.Select(Of))}");
     }
 
     /// <summary>A band in words.</summary>
     public string Of(HeatBand band) =>
         band switch
         {
-            HeatBand.AsTrained => "Cool enough: as trained",
-            HeatBand.Halved => "Warm: half as long",
-            HeatBand.MinutesOnly => "Hot: minutes only, in the shade, with water",
-            _ => "Too hot: none but in an emergency",
+            HeatBand.AsTrained => writing.Say("Cool enough: as trained"),
+            HeatBand.Halved => writing.Say("Warm: half as long"),
+            HeatBand.MinutesOnly => writing.Say("Hot: minutes only, in the shade, with water"),
+            _ => writing.Say("Too hot: none but in an emergency"),
         };
 
     /// <summary>What goes before the big number: never that anything is safe.</summary>
     public string Headline(WearLimit limit, WearQuestion question) =>
         limit.NotNow
             ? limit.Decides.Cause is WearCause.AirwayTrouble
-                ? "Ask the veterinarian first"
-                : "Not now"
-            : $"At most {Writing.Minutes(limit.Cap)}, watched all the time";
+                ? writing.Say("Ask the veterinarian first")
+                : writing.Say("Not now")
+            : writing.Say($"At most {writing.Minutes(limit.Cap)}, watched all the time");
 
     private string HeatSays(WearLine line, WearQuestion question, WearLimit limit) =>
         line.Cap <= TimeSpan.Zero && limit.Band != HeatBand.None
-            ? $"{Of(limit.Band!.Value).Split(':')[0]}: not in a muzzle that holds the mouth shut ({Heat(question.Weather!, limit.Movers)})"
+            ? writing.Say($"{Of(limit.Band!.Value).Split(':')[0]}: not in a muzzle that holds the mouth shut ({Heat(question.Weather!, limit.Movers)})")
             : $"{Of(limit.Band!.Value)} ({Heat(question.Weather!, limit.Movers)})";
 
     private string Of(HeatMover mover) =>
         mover switch
         {
-            HeatMover.ShortFace => "its short face",
-            HeatMover.HeavyCoat => "its heavy coat",
-            HeatMover.Overweight => "its weight",
-            HeatMover.Old => "its age",
-            HeatMover.Young => "its youth",
-            _ => "its mass",
+            HeatMover.ShortFace => writing.Say("its short face"),
+            HeatMover.HeavyCoat => writing.Say("its heavy coat"),
+            HeatMover.Overweight => writing.Say("its weight"),
+            HeatMover.Old => writing.Say("its age"),
+            HeatMover.Young => writing.Say("its youth"),
+            _ => writing.Say("its mass"),
         };
 
     /// <summary>Good wears to one bad as they are said: cut, not rounded, so that what is under a bound never reads as if it were at it.</summary>
@@ -90,25 +92,19 @@ public sealed class WearingWords(Writing writing)
     /// <summary>How the balance will stand and what to do, such as "After the clinic visit on Thu 3 December it will stand at 1.4 to one: two happy wears first."</summary>
     public string Ahead(BalanceAhead ahead, string occasion)
     {
-        var after = string.Create(
-            CultureInfo.InvariantCulture,
-            $"After {occasion} on {writing.Weekday(ahead.On)} it will stand at {Ratio(ahead.After ?? 0)} good to one bad"
-        );
+        var after = writing.Say($"After {occasion} on {writing.Weekday(ahead.On)} it will stand at {Ratio(ahead.After ?? 0)} good to one bad");
         var first = ahead.HappyOn.Count switch
         {
             0 => "",
-            1 => $"one happy wear first, on {writing.Weekday(ahead.HappyOn[0])}",
-            var n => $"{Writing.InWords(n)} happy wears first, one a day, from {writing.Weekday(ahead.HappyOn[0])}",
+            1 => writing.Say($"one happy wear first, on {writing.Weekday(ahead.HappyOn[0])}"),
+            var n => writing.Say($"{writing.InWords(n)} happy wears first, one a day, from {writing.Weekday(ahead.HappyOn[0])}"),
         };
         return ahead switch
         {
-            { HappyOn.Count: 0, Enough: true } => $"{after}: enough.",
+            { HappyOn.Count: 0, Enough: true } => writing.Say($"{after}: enough."),
             { Enough: true } => $"{after}: {first}.",
-            { HappyOn.Count: 0 } => $"{after}, and there is no day left before it: plan happy wears after it.",
-            _ => string.Create(
-                CultureInfo.InvariantCulture,
-                $"{after}. Even {first} it comes to {Ratio(ahead.ThenAfter ?? 0)} only: put it off if it can be, or plan happy wears after it."
-            ),
+            { HappyOn.Count: 0 } => writing.Say($"{after}, and there is no day left before it: plan happy wears after it."),
+            _ => writing.Say($"{after}. Even {first} it comes to {Ratio(ahead.ThenAfter ?? 0)} only: put it off if it can be, or plan happy wears after it."),
         };
     }
 
@@ -116,128 +112,146 @@ public sealed class WearingWords(Writing writing)
     public string? Owed(AssociationBalance balance, DateOnly? lastHappy, DateOnly today)
     {
         if (!balance.IsEnough(Rules))
-            return string.Create(
-                CultureInfo.InvariantCulture,
-                $"{(balance.Verdict(Rules) == BalanceVerdict.Sour ? "The muzzle is becoming a sign of bad things" : "The muzzle means too little good")}: {Ratio(balance.Ratio!.Value)} good wears to one bad, {Rules[AssociationBalance.Wanted]:0.#} are wanted."
+            return writing.Say(
+                $"{(balance.Verdict(Rules) == BalanceVerdict.Sour ? writing.Say("The muzzle is becoming a sign of bad things") : writing.Say("The muzzle means too little good"))}: {Ratio(balance.Ratio!.Value)} good wears to one bad, {Rules[AssociationBalance.Wanted]:0.#} are wanted."
             );
         if (balance.HappyWithinWeek)
             return null;
-        return lastHappy is { } last ? $"The last happy wear was {today.DayNumber - last.DayNumber} days ago." : "No happy wear on record yet.";
+        return lastHappy is { } last
+            ? writing.Say($"The last happy wear was {today.DayNumber - last.DayNumber} days ago.")
+            : writing.Say("No happy wear on record yet.");
     }
 
     /// <summary>What is said where no muzzle is chosen.</summary>
-    public string NoMuzzle => "Choose a muzzle first";
+    public string NoMuzzle => writing.Say("Choose a muzzle first");
 
     /// <summary>What is said where the muzzle failed and a spare is at hand.</summary>
-    public string UseTheSpare => "The muzzle itself is out of use until it is mended: put on the spare, after a look at its strap, clip and edges.";
+    public string UseTheSpare =>
+        writing.Say("The muzzle itself is out of use until it is mended: put on the spare, after a look at its strap, clip and edges.");
 
     /// <summary>An occasion in words.</summary>
     public string Of(Occasion occasion) =>
         occasion switch
         {
-            Occasion.Fun => "fun",
-            Occasion.Ordinary => "ordinary",
-            _ => "stressful",
+            Occasion.Fun => writing.Say("fun"),
+            Occasion.Ordinary => writing.Say("ordinary"),
+            _ => writing.Say("stressful"),
         };
 
     /// <summary>What an appointment is for.</summary>
     public string Of(AppointmentKind kind) =>
         kind switch
         {
-            AppointmentKind.Clinic => "Clinic",
-            AppointmentKind.Groomer => "Groomer",
-            AppointmentKind.Ferry => "Ferry",
-            AppointmentKind.Visitors => "Visitors",
-            _ => "Appointment",
+            AppointmentKind.Clinic => writing.Say("Clinic"),
+            AppointmentKind.Groomer => writing.Say("Groomer"),
+            AppointmentKind.Ferry => writing.Say("Ferry"),
+            AppointmentKind.Visitors => writing.Say("Visitors"),
+            _ => writing.Say("Appointment"),
         };
 
     /// <summary>An appointment within a sentence.</summary>
     public string Visit(AppointmentKind kind) =>
         kind switch
         {
-            AppointmentKind.Clinic => "the clinic visit",
-            AppointmentKind.Groomer => "the groomer",
-            AppointmentKind.Ferry => "the ferry",
-            AppointmentKind.Visitors => "the visitors",
-            _ => "the appointment",
+            AppointmentKind.Clinic => writing.Say("the clinic visit"),
+            AppointmentKind.Groomer => writing.Say("the groomer"),
+            AppointmentKind.Ferry => writing.Say("the ferry"),
+            AppointmentKind.Visitors => writing.Say("the visitors"),
+            _ => writing.Say("the appointment"),
         };
 
     /// <summary>Why a veterinarian is asked about food and treats.</summary>
     public string Of(FeedingConcern concern) =>
         concern switch
         {
-            FeedingConcern.Growing => "It is growing: what it needs changes by the week. Its veterinarian says how much, treats included.",
-            FeedingConcern.Pregnant => "In whelp or nursing: its veterinarian says how much, treats included.",
-            _ => "Ill or on an ordered diet: nothing but what its veterinarian allows.",
+            FeedingConcern.Growing => writing.Say("It is growing: what it needs changes by the week. Its veterinarian says how much, treats included."),
+            FeedingConcern.Pregnant => writing.Say("In whelp or nursing: its veterinarian says how much, treats included."),
+            _ => writing.Say("Ill or on an ordered diet: nothing but what its veterinarian allows."),
         };
 
     /// <summary>What is said where the weight of treats, and not their energy, is the limit.</summary>
     public string NoMoreByWeight(Mass body) =>
-        string.Create(
-            CultureInfo.InvariantCulture,
-            $"No more than {body.Kilograms * Rules[TreatAllowance.GramsPerKg]:0} g a day, however little energy is in it."
-        );
+        writing.Say($"No more than {body.Kilograms * Rules[TreatAllowance.GramsPerKg]:0} g a day, however little energy is in it.");
 
     /// <summary>The state of a muzzle in a sentence.</summary>
     public string Of(MuzzleState state) =>
         state.Due switch
         {
-            InspectionDue.OutOfUse =>
-                $"Out of use: {string.Join(" and ", state.Failed.Select(f => InspectionCheck.All.FirstOrDefault(c => c.Id == f)?.Name.ToLowerInvariant() ?? f))} failed. Mend it or use the spare, then inspect it again.",
-            InspectionDue.BeforeClinic => "Inspect it before the clinic visit.",
-            InspectionDue.Monthly => $"{Writing.Capital(Gone(Rules[MuzzleState.Every]))} gone by: inspect it.",
-            _ => $"Next inspection {writing.Weekday(state.On)}.",
+            InspectionDue.OutOfUse => writing.Say(
+                $"Out of use: {string.Join(writing.Say(" and "), state.Failed.Select(f => InspectionCheck.All.FirstOrDefault(c => c.Id == f) is { } check ? Writing.Lower(writing.Say(check.Name)) : f))} failed. Mend it or use the spare, then inspect it again."
+            ),
+            InspectionDue.BeforeClinic => writing.Say("Inspect it before the clinic visit."),
+            InspectionDue.Monthly => writing.Say($"{Writing.Capital(Gone(Rules[MuzzleState.Every]))} gone by: inspect it."),
+            _ => writing.Say($"Next inspection {writing.Weekday(state.On)}."),
         };
 
     /// <summary>Why the fit is to be looked at again.</summary>
     public string Of(RefitCause cause) =>
         cause == RefitCause.RubMark
-            ? "It left a mark since it was tried on: look at the fit again"
-            : $"Tried on {(Rules[MuzzleState.RefitMonths] == 12 ? "a year" : Writing.Count(Rules[MuzzleState.RefitMonths], "month"))} ago: look at the fit again";
+            ? writing.Say("It left a mark since it was tried on: look at the fit again")
+            : writing.Say(
+                $"Tried on {(Rules[MuzzleState.RefitMonths] == 12 ? writing.Say("a year") : writing.Count(Rules[MuzzleState.RefitMonths], "one month", "{0} months"))} ago: look at the fit again"
+            );
 
     /// <summary>What keeps a muzzle happy that a dog wears for what it is for.</summary>
     public string KeepsHappy =>
-        $"One happy wear {(Rules[AssociationBalance.HappyEvery] == 7 ? "a week" : $"every {Rules[AssociationBalance.HappyEvery]} days")} keeps it so.";
+        writing.Say(
+            $"One happy wear {(Rules[AssociationBalance.HappyEvery] == 7 ? writing.Say("a week") : writing.Say($"every {Rules[AssociationBalance.HappyEvery]} days"))} keeps it so."
+        );
 
     /// <summary>The state of the weather's reading, where nothing is known of now.</summary>
     /// <param name="age">How old the last reading is; null where there is none.</param>
-    public string NotKnown(TimeSpan? age) => age is { } old ? $"The last reading is {Writing.Minutes(old)} old: stale." : "Nobody has read the weather.";
+    public string NotKnown(TimeSpan? age) =>
+        age is { } old ? writing.Say($"The last reading is {writing.Minutes(old)} old: stale.") : writing.Say("Nobody has read the weather.");
 
     /// <summary>A strap's setting, short.</summary>
     public string Strap(int? hole, int? holes, Length? fromTightest, Length loop) =>
-        hole is { } at ? $"hole {at}{(holes is { } of ? $" of {of}" : "")}"
-        : fromTightest is { } open ? $"slider {writing.Length(open)} from its tightest"
-        : $"a loop of {writing.Length(loop)}";
+        hole is { } at ? writing.Say($"hole {at}{(holes is { } of ? writing.Say($" of {of}") : "")}")
+        : fromTightest is { } open ? writing.Say($"slider {writing.Length(open)} from its tightest")
+        : writing.Say($"a loop of {writing.Length(loop)}");
 
     /// <summary>How long a wear lasted and what it was to the dog; without a length it is on just now.</summary>
-    public string Worn(TimeSpan? lasted, Occasion occasion) => lasted is { } on ? $"Worn {Writing.Minutes(on)}, {Of(occasion)}" : "Worn just now";
+    public string Worn(TimeSpan? lasted, Occasion occasion) =>
+        lasted is { } on ? writing.Say($"Worn {writing.Minutes(on)}, {Of(occasion)}") : writing.Say("Worn just now");
 
-    private static string Gone(int days) =>
+    private string Gone(int days) =>
         days switch
         {
-            30 => "a month has",
-            7 => "a week has",
-            _ => $"{days} days have",
+            30 => writing.Say("a month has"),
+            7 => writing.Say("a week has"),
+            _ => writing.Say($"{days} days have"),
         };
 
-    private static string TimesAsLong(double times) => times == 1.5 ? "Half as long again as" : $"{Writing.Number(times)} times";
+    private string TimesAsLong(double times) => times == 1.5 ? writing.Say("Half as long again as") : writing.Say($"{Writing.Number(times)} times");
 
-    private static string Part(double share) => share == 0.5 ? "half" : $"{Writing.Share(share)} of it";
+    private string Part(double share) => share == 0.5 ? writing.Say("half") : writing.Say($"{Writing.Share(share)} of it");
 
     /// <summary>Why a treat is not for this dog.</summary>
-    public string MayNotHave(IEnumerable<string> ingredients) => $"It may not have {string.Join(" and ", ingredients)}.";
+    public string MayNotHave(IEnumerable<string> ingredients) => writing.Say($"It may not have {string.Join(writing.Say(" and "), ingredients)}.");
 
     /// <summary>What the day's energy is taken from, where its owner measures the food.</summary>
-    public string MeasuredFood => "the food its owner measures";
+    public string MeasuredFood => writing.Say("the food its owner measures");
 
     /// <summary>The same, where the fitter set the factor.</summary>
-    public string TimesResting(double own) => string.Create(CultureInfo.InvariantCulture, $"resting energy times {own:0.##}, as set here");
+    public string TimesResting(double own) => writing.Say($"resting energy times {own:0.##}, as set here");
 
     /// <summary>The same by the list.</summary>
-    public string TimesResting(EnergyFactor factor) =>
-        string.Create(CultureInfo.InvariantCulture, $"resting energy times {factor.Factor:0.##}: {Writing.Lower(factor.Name)}");
+    public string TimesResting(EnergyFactor factor) => writing.Say($"resting energy times {factor.Factor:0.##}: {Writing.Lower(writing.Say(factor.Name))}");
 
-    public string GoesThatWentWell => "Goes that went well, a piece each";
+    public string GoesThatWentWell => writing.Say("Goes that went well, a piece each");
 
-    public string FedAtWears => "Fed at wears";
+    public string FedAtWears => writing.Say("Fed at wears");
+
+    /// <summary>A row of a table in the reader's language.</summary>
+    public InspectionCheck Told(InspectionCheck check) => check with { Name = writing.Say(check.Name), Fine = writing.Say(check.Fine) };
+
+    public HappyWear Told(HappyWear wear) => wear with { Name = writing.Say(wear.Name), How = writing.Say(wear.How) };
+
+    public Treat Told(Treat treat) => treat with { Name = writing.Say(treat.Name), How = writing.Say(treat.How) };
+
+    public EnergyFactor Told(EnergyFactor factor) => factor with { Name = writing.Say(factor.Name) };
+
+    public NeverFeed Told(NeverFeed never) => never with { Name = writing.Say(never.Name), Where = writing.Say(never.Where) };
+
+    public string Ingredient(string ingredient) => writing.Say(ingredient);
 }

@@ -7,6 +7,7 @@ using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
+using JauntyBadge.Server.Measuring;
 using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Dogs;
@@ -156,7 +157,7 @@ public sealed record DogCardDto(
     IReadOnlyList<string> Done,
     string Breeds,
     string? Age,
-    HeadShapeChoice HeadShape,
+    HeadShapeDto HeadShape,
     string CoatHex,
     HeadPortrait Portrait,
     IReadOnlyList<string> Cautions,
@@ -167,7 +168,7 @@ public sealed record DogCardDto(
 {
     internal static DogCardDto Of(DogFile file, DateOnly today, Writing writing)
     {
-        var (standing, words) = (Standing.Of(file.Record, today), new CaseloadWords(writing));
+        var (standing, words, dog) = (Standing.Of(file.Record, today), new CaseloadWords(writing), new DogWords(writing));
         IReadOnlyList<NextThing> things = [.. standing.Things.Select(t => NextThing.Of(t, standing, words))];
         return new DogCardDto(
             DogDto.Of(file.Dog),
@@ -175,12 +176,12 @@ public sealed record DogCardDto(
             things[0],
             things,
             [.. standing.Done.Select(words.Done)],
-            file.Profile.BreedsInWords,
-            file.Profile.Age(today),
-            file.Profile.HeadShape,
+            dog.Breeds(file.Profile),
+            dog.Age(file.Profile, today),
+            HeadShapeDto.Of(file.Profile.HeadShape, new MeasuringWords(writing)),
             CoatColour.HexOf(file.Dog.CoatId),
             file.Record.Portrait,
-            file.Profile.Cautions(today),
+            dog.Cautions(file.Profile, today),
             file.Muzzle.Choice is { } choice ? ChoiceDto.Of(choice, writing) : null,
             TriedDto.Of(file.Muzzle, new FittingWords(writing)),
             file.Trained.OpenSession?.Id

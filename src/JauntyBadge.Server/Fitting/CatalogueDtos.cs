@@ -115,7 +115,7 @@ public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDr
         ChinRoom = Length.FromMillimeters(10);
 
     /// <summary>Draws a basket over a medium head as long and wide as it suits.</summary>
-    public static DrawnSizeDto Of(MuzzleType type, MuzzleSize size)
+    public static DrawnSizeDto Of(MuzzleType type, MuzzleSize size, FittingWords words)
     {
         var problems = MuzzleCheck.Of(type, size with { Label = size.Label == "" ? "any" : size.Label });
         if (problems.Count > 0 || type != MuzzleType.Basket)
@@ -136,7 +136,7 @@ public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDr
             basket,
             new FitRequest(FitStyle.Everyday, FitRules.FullPant.Ours, FitRules.Fingers(FitStyle.Everyday), FitRules.Finger.Ours)
         );
-        return new([], FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)), size.IsLengthAndGirthOnly ? FittingWords.ShapeAssumed : null);
+        return new([], FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)), size.IsLengthAndGirthOnly ? words.ShapeAssumed : null);
     }
 }
 

@@ -31,7 +31,15 @@ internal static class CatalogueEndpoints
             .WithSummary("Make an earlier version the newest.")
             .NeedsVersion();
         catalogue
-            .MapPost("/draw", (DrawEntry entry) => DrawnSizeDto.Of(entry.Type ?? MuzzleType.Basket, (entry.Size ?? new SizeEntry()).ToSize("draft")))
+            .MapPost(
+                "/draw",
+                async (DrawEntry entry, Pen pen, CancellationToken cancel) =>
+                    DrawnSizeDto.Of(
+                        entry.Type ?? MuzzleType.Basket,
+                        (entry.Size ?? new SizeEntry()).ToSize("draft"),
+                        new FittingWords(await pen.TakeAsync(cancel))
+                    )
+            )
             .WithName("drawSize")
             .WithSummary("Draw a geometry while it is typed.")
             .OnlyReads();

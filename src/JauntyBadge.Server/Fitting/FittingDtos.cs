@@ -35,7 +35,7 @@ public sealed record CriterionDto(
     string Word
 )
 {
-    public static CriterionDto Of(Criterion c) =>
+    public static CriterionDto Of(Criterion c, FittingWords words) =>
         new(
             c.Name,
             c.Verdict,
@@ -50,7 +50,7 @@ public sealed record CriterionDto(
             c.Outcome,
             c.IsHard,
             c.RestsOn,
-            FittingWords.Word(c.Name)
+            words.Word(c.Name)
         );
 }
 
@@ -59,7 +59,16 @@ public sealed record CriterionDto(
 /// <param name="Reason">What is missing for it.</param>
 public sealed record NotCheckedDto(CriterionName Name, string Reason, string Word)
 {
-    public static NotCheckedDto Of(NotChecked c) => new(c.Name, c.Reason, FittingWords.Word(c.Name));
+    public static NotCheckedDto Of(NotChecked c, FittingWords words) => new(c.Name, c.Reason, words.Word(c.Name));
+}
+
+/// <summary>Which reading, taken again, would settle a fit most.</summary>
+/// <param name="Settles">Share of the doubt about the whole that knowing this length would end, 0 to 1.</param>
+/// <param name="Says">What to do, in a sentence.</param>
+public sealed record RetakeDto(Measure Measure, Side? Side, UncertaintyKind Kind, double Settles, string Says)
+{
+    internal static RetakeDto? Of(Retake? retake, FittingWords words) =>
+        retake is null ? null : new(retake.Measure, retake.Side, retake.Kind, retake.Settles, words.Of(retake));
 }
 
 /// <summary>A strap's setting to mark.</summary>
@@ -96,7 +105,7 @@ public sealed record FitRowDto(
     FitGroup Group,
     Verdict Verdict,
     double? Chance,
-    Retake? Retake,
+    RetakeDto? Retake,
     CriterionDto Deciding,
     double? GapeDeg,
     GapeClass? GapeClass,
@@ -123,8 +132,8 @@ public sealed record FitRowDto(
             fit.GroupWith(remedies),
             fit.Verdict,
             fit.Chance,
-            fit.Retake,
-            CriterionDto.Of(fit.Deciding),
+            RetakeDto.Of(fit.Retake, words),
+            CriterionDto.Of(fit.Deciding, words),
             fit.Assessment?.Gape.Degrees.Tidy(),
             fit.Assessment?.GapeClass,
             fit.Model.Note,
@@ -180,7 +189,7 @@ public sealed record FitDto(
     MuzzleSize Size,
     Verdict Verdict,
     double? Chance,
-    Retake? Retake,
+    RetakeDto? Retake,
     CriterionDto Deciding,
     IReadOnlyList<CriterionDto> Criteria,
     IReadOnlyList<NotCheckedDto> NotChecked,
@@ -215,10 +224,10 @@ public sealed record FitDto(
             fit.Size,
             training is null ? fit.Verdict : Verdict.Marginal,
             fit.Chance,
-            fit.Retake,
-            CriterionDto.Of(As(fit.Deciding)),
-            [.. fit.Criteria.Select(c => CriterionDto.Of(As(c)))],
-            [.. fit.NotChecked.Select(NotCheckedDto.Of)],
+            RetakeDto.Of(fit.Retake, words),
+            CriterionDto.Of(As(fit.Deciding), words),
+            [.. fit.Criteria.Select(c => CriterionDto.Of(As(c), words))],
+            [.. fit.NotChecked.Select(n => NotCheckedDto.Of(n, words))],
             basket?.Seat.NoseRoom.Millimeters.Tidy(),
             basket?.Seat.EyeRoom.Millimeters.Tidy(),
             basket?.Seat.ShoveEyeRoom.Millimeters.Tidy(),

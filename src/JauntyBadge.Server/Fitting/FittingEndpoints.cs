@@ -209,7 +209,7 @@ internal static class FittingEndpoints
             sheet.Check.Gape.Degrees.Tidy(),
             sheet.Check.Verdict,
             question.Snout.SourcesDto(new(file.Writing)),
-            file.Dog.Profile.Cautions(file.Today)
+            new DogWords(file.Writing).Cautions(file.Dog.Profile, file.Today)
         );
     }
 

@@ -1,6 +1,8 @@
 using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Caseload;
+using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
@@ -131,14 +133,14 @@ internal static class TryOnEndpoints
             fit.Size.Id,
             $"{fit.Model.Name} {fit.Size.Label}",
             standing.ConditionedShare >= 1,
-            standing.NextStep?.Name,
+            standing.NextStep is { } step ? new ConditioningWords(file.Writing).Called(step) : null,
             StrapDto.Of(fit, fit.Strap),
             fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null,
             fit.Model.HolePitch?.Millimeters,
-            TryOnCheck.For(fit.Model.Type),
-            Symptom.All,
+            [.. TryOnCheck.For(fit.Model.Type).Select(file.Words.Told)],
+            [.. Symptom.All.Select(file.Words.Told)],
             file.Words.Caution(fit.Model.Type),
-            file.Dog.Profile.Cautions(file.Today)
+            new DogWords(file.Writing).Cautions(file.Dog.Profile, file.Today)
         );
     }
 

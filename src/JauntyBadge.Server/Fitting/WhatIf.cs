@@ -179,6 +179,8 @@ public sealed class WhatIfDogValidator : AbstractValidator<WhatIfDog>
 /// <summary>Stateless answers from the same core functions the screens use.</summary>
 internal static class WhatIf
 {
+    private static readonly FittingWords Words = new(Writing.Usual);
+
     public static void MapWhatIf(this IEndpointRouteBuilder api)
     {
         var whatIf = api.MapGroup("/what-if").WithTags("What if");
@@ -219,7 +221,7 @@ internal static class WhatIf
             CoatHex = CoatColour.Find(entered.CoatId)?.Hex,
             Overruled = asked.Overruled ?? new Dictionary<string, string>(),
         };
-        return BriefDto.Of(MuzzleBrief.For(dog, question), MuzzleCount.For(dog, asked.WearsHappily == true), new FittingWords(Writing.Usual));
+        return BriefDto.Of(MuzzleBrief.For(dog, question), MuzzleCount.For(dog, asked.WearsHappily == true), Words);
     }
 
     public static FitAnswer Fit(WhatIfFit asked)
@@ -245,8 +247,8 @@ internal static class WhatIf
             fit.WidthMargin.Millimeters.Tidy(),
             fit.NeckLoop?.Millimeters.Tidy(),
             fit.Verdict,
-            [.. fit.Criteria.Select(c => CriterionDto.Of(c with { Chance = chances?.Of(c.Name) }))],
-            [.. fit.NotChecked.Select(NotCheckedDto.Of)],
+            [.. fit.Criteria.Select(c => CriterionDto.Of(c with { Chance = chances?.Of(c.Name) }, Words))],
+            [.. fit.NotChecked.Select(n => NotCheckedDto.Of(n, Words))],
             snout.SourcesDto(new(Writing.Usual)),
             chances?.Whole,
             chances?.Retake

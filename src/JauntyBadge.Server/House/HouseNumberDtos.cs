@@ -44,13 +44,11 @@ public sealed record HouseNumberDto(
     long Version
 ) : IAtVersion
 {
-    private static readonly HouseNumberWords Words = new();
-
-    internal static HouseNumberDto Of(string room, IGrounded number, HouseRules rules, IReadOnlyList<HouseNumberRow> changes) =>
+    internal static HouseNumberDto Of(string room, IGrounded number, HouseRules rules, IReadOnlyList<HouseNumberRow> changes, HouseNumberWords words) =>
         new(
             number.Id,
-            room,
-            number.What,
+            words.Told(room),
+            words.Told(number.What),
             rules.Show(number),
             rules.Plain(number),
             number.Unit,
@@ -58,16 +56,16 @@ public sealed record HouseNumberDto(
             number.Basis,
             rules.Plain(number) != number.Plain,
             number.IsEditable,
-            number.SetElsewhere,
+            number.SetElsewhere is { } where ? words.Told(where) : null,
             number.Least,
             number.Most,
-            Words.Accepted(number),
+            words.Accepted(number),
             [
                 .. changes
                     .OrderByDescending(c => c.Number)
                     .Select(c => new HouseNumberChangeDto(
-                        c.Value is { } value ? number.Show(value) : "ours",
-                        c.Reason.Length > 0 ? c.Reason : Words.SetBack,
+                        c.Value is { } value ? number.Show(value) : words.Ours,
+                        c.Reason.Length > 0 ? c.Reason : words.SetBack,
                         c.At
                     )),
             ],

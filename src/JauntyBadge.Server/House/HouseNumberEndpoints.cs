@@ -27,17 +27,19 @@ internal static class HouseNumberEndpoints
             .OnlyReads();
     }
 
-    private static async Task<IReadOnlyList<HouseNumberDto>> ListAsync(PracticeDb db, CancellationToken cancel)
+    private static async Task<IReadOnlyList<HouseNumberDto>> ListAsync(PracticeDb db, Pen pen, CancellationToken cancel)
     {
         var rules = await db.RulesAsync(cancel);
         var changes = (await db.HouseNumbers.AsNoTracking().ToListAsync(cancel)).ToLookup(c => c.NumberId);
-        return [.. HouseNumbers.All.SelectMany(r => r.Numbers.Select(n => HouseNumberDto.Of(r.Room, n, rules, [.. changes[n.Id]])))];
+        var words = new HouseNumberWords(await pen.WithAsync(rules, cancel));
+        return [.. HouseNumbers.All.SelectMany(r => r.Numbers.Select(n => HouseNumberDto.Of(r.Room, n, rules, [.. changes[n.Id]], words)))];
     }
 
     private static async Task<HouseNumberDto> SetAsync(
         string numberId,
         HouseNumberEntry entry,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel,
         [Edited] string? edited = null
@@ -45,8 +47,9 @@ internal static class HouseNumberEndpoints
     {
         var number = Known(numberId);
         var rules = await db.RulesAsync(cancel);
+        var words = new HouseNumberWords(await pen.WithAsync(rules, cancel));
         var changes = await db.HouseNumbers.AsNoTracking().Where(c => c.NumberId == numberId).ToListAsync(cancel);
-        HouseNumberDto Dto(HouseRules now) => HouseNumberDto.Of(HouseNumbers.RoomOf(number), number, now, changes);
+        HouseNumberDto Dto(HouseRules now) => HouseNumberDto.Of(HouseNumbers.RoomOf(number), number, now, changes, words);
         Versions.Need(edited, changes.Select(c => c.Number).DefaultIfEmpty(0).Max(), number.What, Dto(rules));
         var proposed = Proposed(rules, number, entry.Value);
         var reason = entry.Reason?.Trim() ?? "";

@@ -44,7 +44,7 @@ internal static class HouseNumberTrial
         CancellationToken cancel
     )
     {
-        var words = new HouseNumberWords();
+        var words = new HouseNumberWords(writing);
         var round = db.Dogs.Where(d => d.ArchivedAt == null);
         var dogs = await round.OrderByDescending(d => d.Touched).Select(d => d.Id).Take(MostDogs).ToListAsync(cancel);
         var (before, after) = (
@@ -86,7 +86,7 @@ internal static class HouseNumberTrial
 
     private static Outlook Of(DogFile file, FitBasis basis)
     {
-        var words = new HouseNumberWords();
+        var words = new HouseNumberWords(basis.Writing);
         var standing = Standing.Of(file.Record, basis.Today);
         var checks = file.Measured.Assessed.Findings.Where(f => f.Severity == Severity.Check).Select(new MeasuringWords(basis.Writing).Message).ToList();
         var outlook = new Outlook(

@@ -99,14 +99,14 @@ internal static class BenchEndpoints
         var model = HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass);
         var asked = FitStyleMeasures.AskedBy(file.FitStyle);
         return new BenchDto(
-            [.. MeasureDefinition.All.Select(m => m.Guide)],
+            [.. MeasureDefinition.All.Select(m => words.Told(m.Guide))],
             asked,
             [.. FitStyleMeasures.All.Except(asked)],
             SetOf(file, model, clock),
             ReadingsOf(file),
             [.. assessment.Measured.Select(MeasuredDto.Of)],
             FindingDto.Of(assessment.Findings, words),
-            assessment.HeadShape,
+            HeadShapeDto.Of(assessment.HeadShape, words),
             assessment.Missing,
             await ChangesAsync(file, assessment, db, cancel),
             [.. file.Profile.MeasureAgain(file.LastSet, clock.Today(), file.Rules).Select(words.Of)],
@@ -148,7 +148,7 @@ internal static class BenchEndpoints
             read ? new(parsed.Value.Millimeters.Tidy(), null) : new(null, problem),
             [.. assessment.Measured.Select(MeasuredDto.Of)],
             FindingDto.Of(assessment.Findings, words),
-            assessment.HeadShape,
+            HeadShapeDto.Of(assessment.HeadShape, words),
             HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass))
         );
     }

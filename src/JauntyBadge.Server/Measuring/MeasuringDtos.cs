@@ -159,6 +159,23 @@ public sealed record MeasuredDto(Measure Measure, Side? Side, int Count, double 
         new(m.Measure, m.Side, m.Count, m.Mean.Millimeters.Tidy(), m.Spread.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy());
 }
 
+/// <summary>What one way says of the head shape.</summary>
+public sealed record ShapeWayDto(ShapeWay Way, double? Value, HeadShape Shape, string Reason, Basis Basis);
+
+/// <summary>The head shape worked with, and what every way says.</summary>
+public sealed record HeadShapeDto(HeadShape Shape, string Reason, Basis Basis, IReadOnlyList<ShapeWayDto> Ways, bool AirwayCaution, bool Disagree)
+{
+    internal static HeadShapeDto Of(HeadShapeChoice choice, MeasuringWords words) =>
+        new(
+            choice.Shape,
+            words.Of(choice),
+            choice.Basis,
+            [.. choice.Ways.Select(w => new ShapeWayDto(w.Way, w.Value, w.Shape, words.Of(w), w.Basis))],
+            choice.AirwayCaution,
+            choice.Disagree
+        );
+}
+
 /// <summary>A measuring set.</summary>
 /// <param name="IsOver">It is of an earlier day: what is read now begins a new one unless told otherwise.</param>
 public sealed record MeasuringSetDto(
@@ -196,7 +213,7 @@ public sealed record BenchDto(
     IReadOnlyList<ReadingDto> Readings,
     IReadOnlyList<MeasuredDto> Measures,
     IReadOnlyList<FindingDto> Findings,
-    HeadShapeChoice HeadShape,
+    HeadShapeDto HeadShape,
     IReadOnlyList<MissingMeasure> Missing,
     IReadOnlyList<ChangeDto> Changes,
     IReadOnlyList<string> MeasureAgain,
@@ -213,6 +230,6 @@ public sealed record TypingDto(
     ReadingSoFar Reading,
     IReadOnlyList<MeasuredDto> Measures,
     IReadOnlyList<FindingDto> Findings,
-    HeadShapeChoice HeadShape,
+    HeadShapeDto HeadShape,
     HeadDrawing Drawing
 );

@@ -55,7 +55,7 @@ public sealed record PhotoMeasureDto(
     string How
 )
 {
-    public static PhotoMeasureDto Of(PhotoMeasure m) =>
+    public static PhotoMeasureDto Of(PhotoMeasure m, PhotoWords words) =>
         new(
             m.Measure,
             m.Side,
@@ -65,7 +65,7 @@ public sealed record PhotoMeasureDto(
             m.FromClicks.Millimeters.Tidy(),
             m.FromReference.Millimeters.Tidy(),
             m.FromPlane.Millimeters.Tidy(),
-            PhotoWords.How(m.How)
+            words.How(m.How)
         );
 }
 
@@ -95,7 +95,8 @@ public sealed record PhotoDto(
 {
     /// <param name="row">The picture.</param>
     /// <param name="known">What else is known of the dog.</param>
-    internal static PhotoDto Of(PhotoRow row, PhotoKnowledge known)
+    /// <param name="words">How it is said.</param>
+    internal static PhotoDto Of(PhotoRow row, PhotoKnowledge known, PhotoWords words)
     {
         var marks = PhotoMarks.Read(row.Marks);
         PhotoSolution? solution = null;
@@ -114,11 +115,11 @@ public sealed record PhotoDto(
             marks.Corners,
             marks.Landmarks,
             PhotoLandmarks.For(row.View),
-            [.. (solution?.Measures ?? []).Select(PhotoMeasureDto.Of)],
+            [.. (solution?.Measures ?? []).Select(m => PhotoMeasureDto.Of(m, words))],
             solution?.MillimetresPerPixel,
             solution?.Slant.Degrees.Tidy(),
-            PhotoRefusalDto.Of(refusal),
-            [.. (solution?.Hints ?? []).Select(PhotoWords.Advice)],
+            PhotoRefusalDto.Of(refusal, words),
+            [.. (solution?.Hints ?? []).Select(words.Advice)],
             row.Version
         );
     }
@@ -127,8 +128,8 @@ public sealed record PhotoDto(
 /// <summary>Why a picture cannot be measured, and how to take it again.</summary>
 public sealed record PhotoRefusalDto(string Code, string Message, string Retake)
 {
-    internal static PhotoRefusalDto? Of(PhotoRefusal? refusal) =>
-        refusal is null ? null : new(PhotoWords.Code(refusal), PhotoWords.Message(refusal), PhotoWords.Retake(refusal));
+    internal static PhotoRefusalDto? Of(PhotoRefusal? refusal, PhotoWords words) =>
+        refusal is null ? null : new(PhotoWords.Code(refusal), words.Message(refusal), words.Retake(refusal));
 }
 
 /// <summary>What else is known of the dog, for a picture.</summary>

@@ -42,14 +42,16 @@ internal static class PhotoEndpoints
         photos
             .MapDelete(
                 "/{photoId:guid}",
-                (Guid id, Guid photoId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, photoId, true, db, clock, cancel)
+                (Guid id, Guid photoId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel) =>
+                    RemoveAsync(id, photoId, true, db, pen, clock, cancel)
             )
             .WithName("removePhoto")
             .WithSummary("Take a picture out; it can be put back.");
         photos
             .MapPost(
                 "/{photoId:guid}/restore",
-                (Guid id, Guid photoId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, photoId, false, db, clock, cancel)
+                (Guid id, Guid photoId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel) =>
+                    RemoveAsync(id, photoId, false, db, pen, clock, cancel)
             )
             .WithName("restorePhoto")
             .WithSummary("Put a picture back.");
@@ -62,6 +64,7 @@ internal static class PhotoEndpoints
         Guid id,
         IFormFile? file,
         PracticeDb db,
+        Pen pen,
         WriteGate gate,
         TimeProvider clock,
         CancellationToken cancel,
@@ -88,25 +91,27 @@ internal static class PhotoEndpoints
                 db.Photos.Add(row);
                 db.Pictures.Add(new PictureRow { PhotoId = row.Id, Jpeg = picture.Jpeg });
                 await db.SaveChangesAsync(cancel);
-                return await OneAsync(id, row.Id, db, cancel);
+                return await OneAsync(id, row.Id, db, pen, cancel);
             },
             cancel
         );
     }
 
-    private static async Task<IReadOnlyList<PhotoDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    private static async Task<IReadOnlyList<PhotoDto>> ListAsync(Guid id, PracticeDb db, Pen pen, CancellationToken cancel)
     {
         var file = await db.MeasuredDogAsync(id, cancel);
         var rows = await db.Photos.AsNoTracking().Where(p => p.DogId == id && p.RemovedAt == null).OrderByDescending(p => p.Number).ToListAsync(cancel);
         var known = PhotoKnowledge.Of(file, rows);
-        return [.. rows.Select(r => PhotoDto.Of(r, known))];
+        var words = new PhotoWords(await pen.WithAsync(file.Rules, cancel));
+        return [.. rows.Select(r => PhotoDto.Of(r, known, words))];
     }
 
-    private static async Task<PhotoDto> OneAsync(Guid id, Guid photoId, PracticeDb db, CancellationToken cancel)
+    private static async Task<PhotoDto> OneAsync(Guid id, Guid photoId, PracticeDb db, Pen pen, CancellationToken cancel)
     {
         var photos = await db.Photos.AsNoTracking().Where(p => p.DogId == id && (p.Id == photoId || p.View == PhotoView.Top)).ToListAsync(cancel);
         var row = photos.Find(p => p.Id == photoId) ?? throw Refusal.NotFound("No picture has this id.");
-        return PhotoDto.Of(row, PhotoKnowledge.Of(await db.MeasuredDogAsync(id, cancel), photos.Where(p => p.Id != photoId)));
+        var file = await db.MeasuredDogAsync(id, cancel);
+        return PhotoDto.Of(row, PhotoKnowledge.Of(file, photos.Where(p => p.Id != photoId)), new PhotoWords(await pen.WithAsync(file.Rules, cancel)));
     }
 
     private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid photoId, PracticeDb db, HttpContext http, CancellationToken cancel)
@@ -122,12 +127,13 @@ internal static class PhotoEndpoints
         Guid photoId,
         MarksEntry entry,
         PracticeDb db,
+        Pen pen,
         CancellationToken cancel,
         [Edited] string? edited = null
     )
     {
         var row = await FindAsync(id, photoId, db, cancel);
-        await Versions.NeedAsync(edited, row.Version, async () => ("The picture's marks", await OneAsync(id, photoId, db, cancel)));
+        await Versions.NeedAsync(edited, row.Version, async () => ("The picture's marks", await OneAsync(id, photoId, db, pen, cancel)));
         (row.View, row.Side) = (entry.View!.Value, entry.Side ?? row.Side);
         row.Marks = new PhotoMarks
         {
@@ -137,7 +143,7 @@ internal static class PhotoEndpoints
             Landmarks = entry.Landmarks ?? new Dictionary<Landmark, PixelPoint>(),
         }.Write();
         await db.SaveChangesAsync(cancel);
-        return await OneAsync(id, photoId, db, cancel);
+        return await OneAsync(id, photoId, db, pen, cancel);
     }
 
     private static async Task<BenchDto> TakeAsync(
@@ -152,7 +158,7 @@ internal static class PhotoEndpoints
     )
     {
         var shown = BenchEndpoints.Shown(unit);
-        var photo = await OneAsync(id, photoId, db, cancel);
+        var photo = await OneAsync(id, photoId, db, pen, cancel);
         if (photo.Refusal is { } refusal)
             throw Refusal.Conflict($"{refusal.Message} {refusal.Retake}");
         var taken = photo.Measures.Where(m => entry.Lines is null || entry.Lines.Contains(new MeasureLine(m.Measure, m.Side))).ToList();
@@ -189,6 +195,7 @@ internal static class PhotoEndpoints
         Guid photoId,
         bool remove,
         PracticeDb db,
+        Pen pen,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -196,7 +203,7 @@ internal static class PhotoEndpoints
         var row = await FindAsync(id, photoId, db, cancel);
         row.RemovedAt = remove ? row.RemovedAt ?? clock.UtcNow() : null;
         await db.SaveChangesAsync(cancel);
-        return await ListAsync(id, db, cancel);
+        return await ListAsync(id, db, pen, cancel);
     }
 
     private static async Task<PhotoRow> FindAsync(Guid id, Guid photoId, PracticeDb db, CancellationToken cancel) =>

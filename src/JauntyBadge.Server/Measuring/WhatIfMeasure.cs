@@ -249,15 +249,18 @@ internal static class WhatIfMeasure
                     .Of(assessment)
                     .Select(m => new WhatIfMeasured(m.Measure, m.Side, m.Count, m.Mean.Millimeters.Tidy(), m.StandardUncertainty.Millimeters.Tidy(), m.State)),
             ],
-            FindingDto.Of(assessment.Findings, new MeasuringWords(Writing.Usual)),
+            FindingDto.Of(assessment.Findings, Words),
             new WhatIfShape(
                 assessment.HeadShape.Shape,
-                [.. assessment.HeadShape.Ways.Select(w => new WhatIfShapeWay(w.Way, w.Value?.Tidy(), w.Shape, w.Basis, w.Reason))],
+                [.. assessment.HeadShape.Ways.Select(w => new WhatIfShapeWay(w.Way, w.Value?.Tidy(), w.Shape, w.Basis, Words.Of(w)))],
                 assessment.HeadShape.AirwayCaution
             ),
             assessment.Missing
         );
     }
+
+    private static readonly MeasuringWords Words = new(Writing.Usual);
+    private static readonly PhotoWords Pictures = new(Writing.Usual);
 
     private static WhatIfPhotoAnswer Photo(WhatIfPhotoQuestion asked)
     {
@@ -291,8 +294,8 @@ internal static class WhatIfMeasure
         };
         if (!PhotoSolver.TrySolve(question, out var solution, out var refusal))
         {
-            var says = PhotoRefusalDto.Of(refusal)!;
-            throw new Refusal(StatusCodes.Status422UnprocessableEntity, PhotoWords.TakeAgain, $"{says.Message} {says.Retake}")
+            var says = PhotoRefusalDto.Of(refusal, Pictures)!;
+            throw new Refusal(StatusCodes.Status422UnprocessableEntity, Pictures.TakeAgain, $"{says.Message} {says.Retake}")
             {
                 Errors = new Dictionary<string, string[]> { ["reference"] = [says.Message] },
                 Extensions = new Dictionary<string, object?> { ["code"] = says.Code, ["retake"] = says.Retake },
@@ -300,10 +303,10 @@ internal static class WhatIfMeasure
         }
 
         return new WhatIfPhotoAnswer(
-            [.. solution.Measures.Select(PhotoMeasureDto.Of)],
+            [.. solution.Measures.Select(m => PhotoMeasureDto.Of(m, Pictures))],
             solution.MillimetresPerPixel,
             solution.Slant.Degrees.Tidy(),
-            [.. solution.Hints.Select(PhotoWords.Advice)]
+            [.. solution.Hints.Select(Pictures.Advice)]
         );
     }
 

@@ -119,7 +119,7 @@ internal static class RoundEndpoints
         if (archived)
             return await ArchivedAsync(db, words, writing, clock.Today(), from, count, cancel);
         var all = await board.ReadAsync(db, clock.Today(), cancel);
-        var found = all.Where(c => words.Finds(c.Name, c.Keeper, c.Place, c.Breeds)).ToList();
+        var found = all.Where(c => words.Finds([c.Name, c.Keeper, c.Place, .. c.Profile.Breeds.Select(b => b.Name)])).ToList();
         if (QueryWords.Read<RoundOrder>(by, "by") == RoundOrder.Stops)
         {
             var stops = (await StopsAsync(db, board, clock, cancel)).Places.Select((p, i) => (p, i)).ToDictionary(s => s.p, s => s.i);

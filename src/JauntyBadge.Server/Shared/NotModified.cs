@@ -4,7 +4,7 @@ namespace JauntyBadge.Server.Shared;
 
 /// <summary>
 /// Answers 304 where a screen asks again and nothing on record changed. All that is read follows from the record, the hour, the version of the
-/// product and the unit that is asked for: an answer's tag names these four.
+/// product, and the unit and the language that are asked for: an answer's tag names these five.
 /// </summary>
 internal static class NotModified
 {
@@ -15,7 +15,7 @@ internal static class NotModified
     {
         var (request, headers) = (call.HttpContext.Request, call.HttpContext.Response.Headers);
         var last = await CounterRow.LastAsync(db, call.HttpContext.RequestAborted);
-        var tag = $"W/\"{last}-{clock.GetLocalNow():yyMMddHH}-{Pen.UnitOf(request)}-{Product}\"";
+        var tag = $"W/\"{last}-{clock.GetLocalNow():yyMMddHH}-{Pen.UnitOf(request)}-{Pen.LanguageOf(request).Tag}-{Product}\"";
         headers.CacheControl = "private, no-cache";
         headers.ETag = tag;
         if (request.Headers.IfNoneMatch.ToString() == tag)

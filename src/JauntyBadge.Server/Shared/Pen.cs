@@ -4,7 +4,7 @@ using JauntyBadge.Data;
 
 namespace JauntyBadge.Server.Shared;
 
-/// <summary>How what is answered is written: dates and prices as the practice writes them, lengths in the unit that is asked for.</summary>
+/// <summary>How what is answered is written: dates and prices as the practice writes them, lengths in the unit and words in the language that are asked for.</summary>
 /// <param name="db">The practice.</param>
 /// <param name="asked">The request.</param>
 internal sealed class Pen(PracticeDb db, IHttpContextAccessor asked)
@@ -17,6 +17,16 @@ internal sealed class Pen(PracticeDb db, IHttpContextAccessor asked)
     public static ReadingUnit UnitOf(HttpRequest request) =>
         QueryWords.Read<ReadingUnit>(request.Query["unit"], "unit") ?? QueryWords.Read<ReadingUnit>(request.Headers[Header], Header) ?? ReadingUnit.Mm;
 
+    /// <summary>The first language asked for that is spoken here; English when none is.</summary>
+    public static Language LanguageOf(HttpRequest? request) =>
+        request
+            ?.GetTypedHeaders()
+            .AcceptLanguage.OrderByDescending(l => l.Quality ?? 1)
+            .Select(l => Language.Find(l.Value.ToString()))
+            .OfType<Language>()
+            .FirstOrDefault()
+        ?? Language.English;
+
     /// <summary>The writing, with numbers that its sentences speak of.</summary>
     /// <param name="rules">Those numbers.</param>
     /// <param name="cancel">Stops it.</param>
@@ -28,7 +38,8 @@ internal sealed class Pen(PracticeDb db, IHttpContextAccessor asked)
             unit ?? (asked.HttpContext is { } http ? UnitOf(http.Request) : ReadingUnit.Mm),
             Locale.Find(row.Locale) ?? Locale.Usual,
             row.Currency,
-            rules
+            rules,
+            LanguageOf(asked.HttpContext?.Request)
         );
     }
 

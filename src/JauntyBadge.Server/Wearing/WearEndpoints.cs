@@ -1,5 +1,6 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
@@ -81,7 +82,21 @@ internal static class WearEndpoints
         var known = read is not null && !read.Reading.IsStale(now, rules) ? read.Reading.Weather : null;
         var weather = read is null ? null : WeatherReadDto.Of(read, now, rules);
         if (file.Muzzle.Choice?.KeptFit is not { } choice)
-            return new WearLimitDto(null, null, null, words.NoMuzzle, 0, [], null, "", weather, [], null, 0, file.Profile.Cautions(today));
+            return new WearLimitDto(
+                null,
+                null,
+                null,
+                words.NoMuzzle,
+                0,
+                [],
+                null,
+                "",
+                weather,
+                [],
+                null,
+                0,
+                new DogWords(writing).Cautions(file.Profile, today)
+            );
         var muzzle = WornOf(choice, rules);
         var question = QuestionOf(file, muzzle, today) with { Weather = known, HeatUnknown = known is null, Exercise = entry.Exercise == true };
         var limit = WearLimit.Of(question, rules);
@@ -117,9 +132,9 @@ internal static class WearEndpoints
                         .Of(question with { HeatUnknown = false }, said.Foretold, rules)
                         .Select(s => new StretchDto(s.From, s.To, s.Band, words.Of(s.Band), s.Cap.TotalSeconds)),
                 ],
-            next,
+            next is null ? null : words.Told(next),
             next is null ? 0 : WearLimit.Of(question with { Exercise = question.Exercise || next.Exercise }, rules).Cap.TotalSeconds,
-            file.Profile.Cautions(today)
+            new DogWords(writing).Cautions(file.Profile, today)
         );
     }
 

@@ -63,14 +63,14 @@ public class DogTests
     {
         var choice = HeadShapeChoice.From(BreedShape.Ways(seen, [.. breeds.Select(b => BreedList.Shipped.Find(b)!)]));
         Assert.Equal(shape, choice.Shape);
-        Assert.NotEmpty(choice.Reason);
+        Assert.NotEmpty(Words.Measuring.Of(choice));
     }
 
     [Fact]
     public void Cautions_stand_beside_every_dog_and_send_bites_and_short_faces_on()
     {
         var plain = new DogProfile { Name = "Pip" };
-        Assert.Contains("never left alone", plain.Cautions(Today).Single(), StringComparison.Ordinal);
+        Assert.Contains("never left alone", Words.Dogs.Cautions(plain, Today).Single(), StringComparison.Ordinal);
         var hard = plain with
         {
             BiteTier = BiteTier.Injured,
@@ -78,13 +78,13 @@ public class DogTests
             Temperament = Temperament.Soured,
             BirthDate = Today.AddMonths(-5),
         };
-        var cautions = string.Join(" ", hard.Cautions(Today));
+        var cautions = string.Join(" ", Words.Dogs.Cautions(hard, Today));
         Assert.Contains("behaviour professional", cautions, StringComparison.Ordinal);
         Assert.Contains("veterinarian", cautions, StringComparison.Ordinal);
         Assert.Contains("Still growing", cautions, StringComparison.Ordinal);
         Assert.DoesNotContain("Packer", cautions, StringComparison.Ordinal);
-        var flat = hard with { MeasuredShape = [new(ShapeWay.CraniofacialRatio, 0.4, HeadShape.Short, "", Basis.House("in a test"))] };
-        Assert.Contains("Packer", string.Join(" ", flat.Cautions(Today)), StringComparison.Ordinal);
+        var flat = hard with { MeasuredShape = [new(ShapeWay.CraniofacialRatio, 0.4, HeadShape.Short, Basis.House("in a test"))] };
+        Assert.Contains("Packer", string.Join(" ", Words.Dogs.Cautions(flat, Today)), StringComparison.Ordinal);
     }
 
     [Theory]
@@ -95,7 +95,10 @@ public class DogTests
     [InlineData("2022-10-01", "3 years 8 months")]
     [InlineData("2026-06-02", null)]
     public void An_age_is_told_in_years_and_months(string born, string? age) =>
-        Assert.Equal(age, new DogProfile { Name = "Pip", BirthDate = DateOnly.Parse(born, System.Globalization.CultureInfo.InvariantCulture) }.Age(Today));
+        Assert.Equal(
+            age,
+            Words.Dogs.Age(new DogProfile { Name = "Pip", BirthDate = DateOnly.Parse(born, System.Globalization.CultureInfo.InvariantCulture) }, Today)
+        );
 
     [Fact]
     public void A_dog_grows_until_its_breeds_are_grown()

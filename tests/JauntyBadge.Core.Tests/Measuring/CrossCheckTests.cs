@@ -117,7 +117,7 @@ public class CrossCheckTests
     [InlineData(40, 235, HeadShape.Short, false)]
     public void The_face_is_a_plausible_share_of_the_head(double eye, double whole, HeadShape shape, bool found)
     {
-        var about = new Circumstances { OtherWays = [new(ShapeWay.Seen, null, shape, "", Basis.House("in a test"))] };
+        var about = new Circumstances { OtherWays = [new(ShapeWay.Seen, null, shape, Basis.House("in a test"))] };
         Assert.Equal(found, Findings(about, Left(eye), Right(eye), Read(Measure.NoseToOcciput, whole)).Any(f => f.Code == FindingCode.FaceShare));
     }
 

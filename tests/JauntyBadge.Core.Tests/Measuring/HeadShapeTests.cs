@@ -52,7 +52,7 @@ public class HeadShapeTests
     [Fact]
     public void The_most_trusted_way_decides_and_disagreement_is_said()
     {
-        ShapeReading breed = new(ShapeWay.Breed, null, HeadShape.Long, "Usual.", Basis.Memory("in a test"));
+        ShapeReading breed = new(ShapeWay.Breed, null, HeadShape.Long, Basis.Memory("in a test"));
         Reading[] flat =
         [
             Read(Measure.StopToNose, 60),
@@ -67,7 +67,7 @@ public class HeadShapeTests
             assessed.Findings,
             f => f.Code == FindingCode.HeadShapeWays && f.Severity == Severity.Note && Said(f).Contains("the breed: long", StringComparison.Ordinal)
         );
-        var seen = new ShapeReading(ShapeWay.Seen, null, HeadShape.Medium, "Seen.", Basis.Practice("in a test"));
+        var seen = new ShapeReading(ShapeWay.Seen, null, HeadShape.Medium, Basis.Practice("in a test"));
         Assert.Equal(HeadShape.Medium, Assessment.Of(flat, new Circumstances { OtherWays = [breed, seen] }).HeadShape.Shape);
     }
 }

@@ -81,7 +81,7 @@ public class JawCheckTests
     }
 
     private static IReadOnlyList<Finding> Findings(HeadShape shape, IReadOnlyList<Reading> readings) =>
-        Assessment.Of(readings, new Circumstances { OtherWays = [new(ShapeWay.Seen, null, shape, "", Basis.House("in a test"))] }).Findings;
+        Assessment.Of(readings, new Circumstances { OtherWays = [new(ShapeWay.Seen, null, shape, Basis.House("in a test"))] }).Findings;
 
     /// <summary>A second way to the ratio: both likelihoods by summing over a fine grid of level distances and drops, without any approximation by a normal.</summary>
     [Theory]

@@ -76,7 +76,7 @@ public class MeasuringLawTests
             Read(Measure.JawToNose, eye * SnoutRules.HingeRatio(shape).Ours),
             Read(Measure.NoseToOcciput, eye / face),
         ];
-        var about = new Circumstances { OtherWays = [new(ShapeWay.Seen, null, shape, "", Basis.House("in a test"))], FitLineGap = Mm(gap) };
+        var about = new Circumstances { OtherWays = [new(ShapeWay.Seen, null, shape, Basis.House("in a test"))], FitLineGap = Mm(gap) };
         return Assessment.Of(readings, about).Findings.All(f => f.Severity != Severity.Check);
     }
 

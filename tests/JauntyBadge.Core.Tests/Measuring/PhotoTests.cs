@@ -30,15 +30,15 @@ public class PhotoTests
 
     private static PhotoSolution Solve(PhotoQuestion question)
     {
-        Assert.True(PhotoSolver.TrySolve(question, out var solution, out var refusal), refusal is null ? "" : PhotoWords.Message(refusal));
+        Assert.True(PhotoSolver.TrySolve(question, out var solution, out var refusal), refusal is null ? "" : Words.Photo.Message(refusal));
         return solution;
     }
 
     private static string Refused(PhotoQuestion question)
     {
         Assert.False(PhotoSolver.TrySolve(question, out _, out var refusal));
-        Assert.NotEmpty(PhotoWords.Message(refusal));
-        Assert.NotEmpty(PhotoWords.Retake(refusal));
+        Assert.NotEmpty(Words.Photo.Message(refusal));
+        Assert.NotEmpty(Words.Photo.Retake(refusal));
         return PhotoWords.Code(refusal);
     }
 
@@ -266,8 +266,8 @@ public class PhotoTests
         var question = SquareOn();
         PhotoSolution With(params Landmark[] landmarks) =>
             Solve(question with { Landmarks = landmarks.ToDictionary(l => l, l => question.Landmarks.GetValueOrDefault(l, new PixelPoint(700, 500))) });
-        Assert.Contains("mark a second one", PhotoWords.Advice(Assert.Single(With(Landmark.NoseTip).Hints)), StringComparison.Ordinal);
-        Assert.Contains("Was it taken from above?", PhotoWords.Advice(With(Landmark.InnerEyeLeft, Landmark.InnerEyeRight).Hints[0]), StringComparison.Ordinal);
+        Assert.Contains("mark a second one", Words.Photo.Advice(Assert.Single(With(Landmark.NoseTip).Hints)), StringComparison.Ordinal);
+        Assert.Contains("Was it taken from above?", Words.Photo.Advice(With(Landmark.InnerEyeLeft, Landmark.InnerEyeRight).Hints[0]), StringComparison.Ordinal);
         Assert.Empty(With(Landmark.NoseTip, Landmark.InnerEye).Hints);
     }
 }

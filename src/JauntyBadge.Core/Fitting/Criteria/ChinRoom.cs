@@ -19,5 +19,9 @@ internal sealed class ChinRoom : MeasuredCriterion
     }
 
     public override Criterion Told(FitWords words, in JudgedCriterion c) =>
-        words.MustHold(c, $"{words.Say(c.Value)} under the closed jaw; at least {words.Say(c.Low)} is wanted", words.Rules.Basis(FitRules.ChinRoom));
+        words.MustHold(
+            c,
+            words.Writing.Say($"{words.Say(c.Value)} under the closed jaw; at least {words.Say(c.Low)} is wanted"),
+            words.Rules.Basis(FitRules.ChinRoom)
+        );
 }

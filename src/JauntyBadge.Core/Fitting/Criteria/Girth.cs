@@ -27,8 +27,10 @@ internal sealed class Girth : MeasuredCriterion
         words.Type == MuzzleType.Basket
             ? words.MustHold(
                 c,
-                $"{words.Say(c.Value)} around the rear edge; {words.Say(c.Low)} is needed with the mouth open {words.Request.NeededGape.Degrees:0}°",
+                words.Writing.Say(
+                    $"{words.Say(c.Value)} around the rear edge; {words.Say(c.Low)} is needed with the mouth open {words.Request.NeededGape.Degrees:0}°"
+                ),
                 ClosedGirth
             )
-            : words.MustHold(c, $"The closed snout is {words.Say(c.Value)} around; this size takes {words.Range(c)}", MakersRange);
+            : words.MustHold(c, words.Writing.Say($"The closed snout is {words.Say(c.Value)} around; this size takes {words.Range(c)}"), MakersRange);
 }

@@ -36,12 +36,13 @@ internal sealed class Large : MeasuredCriterion
     public override Criterion Told(FitWords words, in JudgedCriterion c)
     {
         var girth = words.All.Of(CriterionName.Girth)!.Value;
-        var lead = c.Outcome == Outcome.Holds ? "" : "Large: it hangs and swings. ";
+        var lead = c.Outcome == Outcome.Holds ? "" : words.Writing.Say("Large: it hangs and swings. ");
         return words.Told(
             c,
-            $"{lead}{words.Say(Math.Max(c.Value, 0))} hangs below the jaw beyond what the needed opening asks, up to {words.Say(c.High)} may; "
-                + $"{girth.Value / girth.Low:0.00} times the girth needed, up to {words.Rules[FitRules.LargeGirth]:0.0} may be"
-                + (c.Outcome == Outcome.Holds ? "." : $": {words.Say(-c.Margin)} too much."),
+            words.Writing.Say(
+                $"{lead}{words.Say(Math.Max(c.Value, 0))} hangs below the jaw beyond what the needed opening asks, up to {words.Say(c.High)} may; "
+                    + $"{girth.Value / girth.Low:0.00} times the girth needed, up to {words.Rules[FitRules.LargeGirth]:0.0} may be"
+            ) + (c.Outcome == Outcome.Holds ? "." : words.Writing.Say($": {words.Say(-c.Margin)} too much.")),
             words.Rules.Basis(FitRules.LargeRoom)
         );
     }

@@ -30,21 +30,28 @@ internal sealed class MouthOpens : MeasuredCriterion
         if (words.Type != MuzzleType.Basket)
             return words.Told(
                 c,
-                $"The mouth is held shut: of the {needed.Degrees:0}° this wear would ask for there are none. No panting, drinking or vomiting, "
-                    + $"so {FitRules.Cap(words.Type, words.Rules)!.Value.TotalMinutes:0} minutes at most, watched all the time.",
+                words.Writing.Say(
+                    $"The mouth is held shut: of the {needed.Degrees:0}° this wear would ask for there are none. No panting, drinking or vomiting, "
+                        + $"so {FitRules.Cap(words.Type, words.Rules)!.Value.TotalMinutes:0} minutes at most, watched all the time."
+                ),
                 words.Rules.Basis(FitRules.HalfPant)
             );
         var does = Gape.Classify(words.Opening, words.Rules) switch
         {
-            GapeClass.Closed => "the mouth is as good as closed",
-            GapeClass.HalfPant => "half a pant",
-            GapeClass.FullPant => "a full pant",
-            _ => "a yawn",
+            GapeClass.Closed => words.Writing.Say("the mouth is as good as closed"),
+            GapeClass.HalfPant => words.Writing.Say("half a pant"),
+            GapeClass.FullPant => words.Writing.Say("a full pant"),
+            _ => words.Writing.Say("a yawn"),
         };
-        var jaw = c.Value >= 0 ? $"stays {words.Say(c.Value)} above the floor" : $"would go {words.Say(-c.Value)} through the floor";
+        var jaw =
+            c.Value >= 0
+                ? words.Writing.Say($"stays {words.Say(c.Value)} above the floor")
+                : words.Writing.Say($"would go {words.Say(-c.Value)} through the floor");
         return words.MustHold(
             c,
-            $"The mouth opens {words.Opening.Degrees:0}°, {does}; at the {needed.Degrees:0}° needed the jaw {jaw} and {words.Say(c.Low)} above is wanted",
+            words.Writing.Say(
+                $"The mouth opens {words.Opening.Degrees:0}°, {does}; at the {needed.Degrees:0}° needed the jaw {jaw} and {words.Say(c.Low)} above is wanted"
+            ),
             words.Rules.Basis(Gape.Classify(needed, words.Rules) == GapeClass.HalfPant ? FitRules.HalfPant : FitRules.FullPant)
         );
     }

@@ -24,7 +24,9 @@ internal sealed class NeckStrapLoop : MeasuredCriterion
     public override Criterion Told(FitWords words, in JudgedCriterion c) =>
         words.MustHold(
             c,
-            $"{FitWords.Missed(c, "The strap is too long: a", "The strap is too short: a", "A")} loop of {words.Say(c.Value)} leaves {FittingWords.Fingers(words.Request.Fingers)} under it; the strap makes {words.Range(c)}",
+            words.Writing.Say(
+                $"{FitWords.Missed(c, words.Writing.Say("The strap is too long: a"), words.Writing.Say("The strap is too short: a"), "A")} loop of {words.Say(c.Value)} leaves {new FittingWords(words.Writing).Fingers(words.Request.Fingers)} under it; the strap makes {words.Range(c)}"
+            ),
             Fingers
         );
 

@@ -26,12 +26,14 @@ internal sealed class Seat : MeasuredCriterion
         words.Type != MuzzleType.Basket
             ? words.MustHold(
                 c,
-                $"Its edge ends {words.Say(c.Value)} before the eyes; at least {words.Say(c.Low)} is wanted",
+                words.Writing.Say($"Its edge ends {words.Say(c.Value)} before the eyes; at least {words.Say(c.Low)} is wanted"),
                 words.Rules.Basis(FitRules.SleeveEyeRoom)
             )
             : words.MustHold(
                 c,
-                $"{FitWords.Missed(c, "Too short: ", "Too long: ")}{words.Say(c.Value)} before the nose and {words.Say(c.Value + words.All.Margins[CriterionName.Shove])} before the eyes; {words.Range(c)} of each is wanted",
+                words.Writing.Say(
+                    $"{FitWords.Missed(c, words.Writing.Say("Too short: "), words.Writing.Say("Too long: "))}{words.Say(c.Value)} before the nose and {words.Say(c.Value + words.All.Margins[CriterionName.Shove])} before the eyes; {words.Range(c)} of each is wanted"
+                ),
                 FitRules.SeatWindow(words.Request.FitStyle, words.Snout).Basis
             );
 }

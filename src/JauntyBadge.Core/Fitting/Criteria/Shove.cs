@@ -30,14 +30,14 @@ internal sealed class Shove : MeasuredCriterion
 
     public override Criterion Told(FitWords words, in JudgedCriterion c)
     {
-        var reach = $"Pushed back until the nose touches, the edge goes {words.Say(-c.Value)} past the eye line";
+        var reach = words.Writing.Say($"Pushed back until the nose touches, the edge goes {words.Say(-c.Value)} past the eye line");
         return words.Told(
             c,
             c.Outcome switch
             {
-                Outcome.Holds => $"Pushed back until the nose touches, the edge stays {words.Say(c.Value)} off the eyes.",
-                Outcome.Missed => $"{reach}; this dog will push, so it may not.",
-                _ => $"{reach}: keep the neck strap at its setting.",
+                Outcome.Holds => words.Writing.Say($"Pushed back until the nose touches, the edge stays {words.Say(c.Value)} off the eyes."),
+                Outcome.Missed => words.Writing.Say($"{reach}; this dog will push, so it may not."),
+                _ => words.Writing.Say($"{reach}: keep the neck strap at its setting."),
             },
             Eyes
         );

@@ -22,11 +22,11 @@ internal sealed class SlipOff : MeasuredCriterion
 
     public override Criterion Told(FitWords words, in JudgedCriterion c)
     {
-        var says = $"Set as it will be marked the strap's loop is {words.Say(c.Value)}, the head {words.Say(c.High)} around";
+        var says = words.Writing.Say($"Set as it will be marked the strap's loop is {words.Say(c.Value)}, the head {words.Say(c.High)} around");
         return c.Outcome switch
         {
-            Outcome.Missed => words.Told(c, $"{says}: it slips off, and no forehead strap can be fitted.", OverTheHead),
-            Outcome.Warning => words.Told(c, $"{says}: it slips off unless the forehead strap is fitted.", OverTheHead),
+            Outcome.Missed => words.Told(c, words.Writing.Say($"{says}: it slips off, and no forehead strap can be fitted."), OverTheHead),
+            Outcome.Warning => words.Told(c, words.Writing.Say($"{says}: it slips off unless the forehead strap is fitted."), OverTheHead),
             _ => words.MustHold(c, says, OverTheHead),
         };
     }

@@ -27,7 +27,9 @@ internal sealed class Width : MeasuredCriterion
     public override Criterion Told(FitWords words, in JudgedCriterion c) =>
         words.MustHold(
             c,
-            $"{FitWords.Missed(c, "Too narrow: ", "Too wide: ")}{words.Say(c.Value)} spare across; {words.Range(c)} is wanted",
+            words.Writing.Say(
+                $"{FitWords.Missed(c, words.Writing.Say("Too narrow: "), words.Writing.Say("Too wide: "))}{words.Say(c.Value)} spare across; {words.Range(c)} is wanted"
+            ),
             words.Rules.Basis(FitRules.WidthLow)
         );
 }
