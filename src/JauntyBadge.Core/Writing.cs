@@ -29,6 +29,9 @@ public sealed record Writing(ReadingUnit Unit, Locale Locale, string Currency, H
     /// <summary>A sentence with places in it, in the language of the one who reads.</summary>
     public string Say(Sentence english) => english.In(Language);
 
+    /// <summary>A ground that was kept as text: its kind and its note.</summary>
+    public string Ground(string kept) => kept.Split(": ", 2) is [var kind, var note] ? $"{Say(kind)}: {Say(note)}" : kept;
+
     public string Day(DateOnly day) => Locale.Day(day);
 
     public string Weekday(DateOnly day) => Locale.Weekday(day);
@@ -38,7 +41,7 @@ public sealed record Writing(ReadingUnit Unit, Locale Locale, string Currency, H
 
     public string Time(TimeOnly time) => Locale.Time(time);
 
-    public string Length(Length length) => length.Show(Unit);
+    public string Length(Length length) => length.Show(Unit, Say("under {0}"));
 
     public string Range(Length low, Length high) => low.ShowRange(high, Unit);
 

@@ -37,6 +37,8 @@ public sealed partial class CaseloadWords
 
     public string Inspected(string muzzle, bool fine) => fine ? writing.Say($"{muzzle} inspected: fine") : writing.Say($"{muzzle} inspected: out of use");
 
+    public string? For(string? happyWear) => HappyWear.Find(happyWear ?? "") is { } wear ? wearing.Told(wear).Name : null;
+
     public string Failed(InspectionCheck check) => writing.Say($"{writing.Say(check.Name)} failed.");
 
     public string Visit(AppointmentKind kind) => wearing.Of(kind);

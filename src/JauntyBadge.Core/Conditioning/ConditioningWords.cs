@@ -217,6 +217,9 @@ public sealed partial class ConditioningWords(Writing writing)
     /// <summary>A step by its name.</summary>
     public string Called(Step step) => writing.Say(step.Name);
 
+    /// <summary>A step on record by its name; its id where it is taught no more.</summary>
+    public string OnRecord(string stepId) => Called(stepId) ?? stepId;
+
     private string? Called(string? stepId) => stepId is not null && Step.Find(stepId) is { } step ? Called(step) : null;
 
     /// <summary>A target, such as "3 s", "2 cm", "5 times" or "garden".</summary>
@@ -340,6 +343,12 @@ public sealed partial class ConditioningWords(Writing writing)
             IfStuck = writing.Say(step.IfStuck),
             Caution = step.Caution is { } caution ? writing.Say(caution) : null,
         };
+
+    /// <summary>A ground that was kept as text.</summary>
+    public string Ground(string kept) => writing.Ground(kept);
+
+    /// <summary>A note of a school or an adaptation on a step.</summary>
+    public string Note(string note) => writing.Say(note);
 
     public School Told(School school) => school with { Name = writing.Say(school.Name), Says = writing.Say(school.Says) };
 

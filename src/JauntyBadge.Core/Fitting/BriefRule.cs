@@ -167,6 +167,17 @@ public sealed record BriefRule(
     /// <summary>The shipped rules, in the order they are shown.</summary>
     public static IReadOnlyList<BriefRule> All { get; } = Load();
 
+    /// <summary>The rule of an id; null where there is none.</summary>
+    internal static BriefRule? Find(string id) => All.FirstOrDefault(r => r.Id == id);
+
+    /// <summary>A line that was kept, told anew as far as it says what the rule says today.</summary>
+    internal BriefLine Tell(BriefLine kept, Writing writing) =>
+        kept with
+        {
+            Says = kept.Says == Says ? writing.Say(Says) : kept.Says,
+            Reason = kept.Reason == Reason ? writing.Say(Reason) : kept.Reason,
+        };
+
     /// <summary>The rule with its reason told of one dog and wear.</summary>
     internal BriefRule Told(DogProfile dog, WearPlan wear, Writing writing) =>
         !Reason.Contains('{')

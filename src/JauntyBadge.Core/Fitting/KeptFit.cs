@@ -66,6 +66,8 @@ public sealed record KeptFit(
         var words = new MeasuringWords(writing);
         var told = this with
         {
+            Brief = Brief is null ? null : [.. Brief.Select(line => BriefRule.Find(line.Id)?.Tell(line, writing) ?? line)],
+
             Note = ToTrainIn ? string.Join(" ", new[] { new FittingWords(writing).ToTrainIn, Note }.OfType<string>()) : Note,
             Snout =
             [
@@ -74,20 +76,25 @@ public sealed record KeptFit(
                         is { Name: not null } source
                         ? k with
                         {
+                            Name = words.Number(k.Name),
                             How = words.Of(source.Number.Origin),
                         }
                         : k
                 ),
             ],
         };
-        if (Type != MuzzleType.Basket || Again(snout, writing) is not { } again)
-            return told;
+        var again = Type == MuzzleType.Basket ? Again(snout, writing) : null;
         Criterion? Now(KeptCriterion k) =>
-            again.Criteria.FirstOrDefault(c => c.Name == k.Name && k.MarginMm is { } mm && c.Margin is { } margin && IsSame(margin.Millimeters, mm));
+            again?.Criteria.FirstOrDefault(c => c.Name == k.Name && k.MarginMm is { } mm && c.Margin is { } margin && IsSame(margin.Millimeters, mm));
         return told with
         {
-            Criteria = [.. Criteria.Select(k => Now(k) is { } c && (ToTrainIn || c.Verdict == k.Verdict) ? k with { Reason = c.Reason } : k)],
-            NotChecked = again.NotChecked.Count == NotChecked.Count ? [.. again.NotChecked.Select(n => n.Reason)] : NotChecked,
+            Criteria =
+            [
+                .. Criteria
+                    .Select(k => Now(k) is { } c && (ToTrainIn || c.Verdict == k.Verdict) ? k with { Reason = c.Reason } : k)
+                    .Select(k => k with { Basis = writing.Ground(k.Basis) }),
+            ],
+            NotChecked = again?.NotChecked.Count == NotChecked.Count ? [.. again.NotChecked.Select(n => n.Reason)] : NotChecked,
         };
     }
 

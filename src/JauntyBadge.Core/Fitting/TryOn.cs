@@ -149,14 +149,7 @@ public static class TryOn
     public static IReadOnlyList<Diagnosed> Diagnose(Symptom symptom, RankedFit fit, StrapSetting? fastened, IReadOnlyList<RankedFit> ranked)
     {
         var look = new Look(fit, fastened, ranked);
-        return
-        [
-            .. symptom
-                .Causes.Select(id => look.At(Cause.All.First(c => c.Id == id)))
-                .OrderBy(d => d.Likely == false)
-                .ThenBy(Cheapest)
-                .ThenBy(d => d.Likely != true),
-        ];
+        return [.. symptom.Causes.Select(id => look.At(look.Told(id))).OrderBy(d => d.Likely == false).ThenBy(Cheapest).ThenBy(d => d.Likely != true)];
     }
 
     /// <summary>The cheapest thing that puts a cause right; what has no remedy comes after those that have.</summary>
@@ -166,6 +159,8 @@ public static class TryOn
     private sealed class Look(RankedFit fit, StrapSetting? fastened, IReadOnlyList<RankedFit> ranked)
     {
         private readonly FittingWords words = new(fit.Question.Writing);
+
+        public Cause Told(string causeId) => words.Told(Cause.All.First(c => c.Id == causeId));
 
         public Diagnosed At(Cause cause) =>
             cause.Looks switch

@@ -16,6 +16,10 @@ public sealed class HouseNumberWords(Writing writing)
 
     public string None => writing.Say("none");
 
+    /// <summary>A number with its unit.</summary>
+    public string Show(IGrounded number, double plain) =>
+        number.Unit is "min" or "days" ? $"{number.Show(plain).Split(' ')[0]} {writing.Say(number.Unit)}" : number.Show(plain);
+
     public string Ours => writing.Say("ours");
 
     /// <summary>What a number decides, where it is set, or the room it belongs to.</summary>
@@ -26,7 +30,7 @@ public sealed class HouseNumberWords(Writing writing)
 
     /// <summary>What a practice may set a number to.</summary>
     public string Accepted(IGrounded number) =>
-        writing.Say($"{number.Show(number.Least)} to {number.Show(number.Most)}{(number.IsWhole ? writing.Say(", whole") : "")}");
+        writing.Say($"{Show(number, number.Least)} to {Show(number, number.Most)}{(number.IsWhole ? writing.Say(", whole") : "")}");
 
     public string DecidesSetsToCome => writing.Say("It decides sets that are yet to be trained: what was decided stays as it was.");
 }

@@ -15,15 +15,20 @@ public static class LengthText
     private const double Nothing = 1e-9;
 
     /// <summary>The length in words, such as "17 mm", "1.7 cm" or "11/16 in". A negative length keeps its minus.</summary>
-    public static string Show(this Length length, ReadingUnit unit)
+    /// <param name="length">The length.</param>
+    /// <param name="unit">In which unit.</param>
+    /// <param name="under">What is said of one too small to write.</param>
+    public static string Show(this Length length, ReadingUnit unit, string under = "under {0}")
     {
         var mm = length.Millimeters;
         var fine = Math.Abs(mm) < Fine;
         return unit switch
         {
-            ReadingUnit.Cm => fine ? Rounded(mm / 10, 2, "cm") : $"{Fixed(mm / 10, 1)} cm",
-            ReadingUnit.In => Math.Abs(mm) > Nothing && Inches(length.Inches) == "0" ? "under 1/32 in" : $"{Inches(length.Inches)} in",
-            _ => Rounded(mm, fine ? 1 : 0, "mm"),
+            ReadingUnit.Cm => fine ? Rounded(mm / 10, 2, "cm", under) : $"{Fixed(mm / 10, 1)} cm",
+            ReadingUnit.In => Math.Abs(mm) > Nothing && Inches(length.Inches) == "0"
+                ? string.Format(CultureInfo.InvariantCulture, under, "1/32 in")
+                : $"{Inches(length.Inches)} in",
+            _ => Rounded(mm, fine ? 1 : 0, "mm", under),
         };
     }
 
@@ -36,11 +41,11 @@ public static class LengthText
             _ => $"{Plain(low.Millimeters, 1)}–{Plain(high.Millimeters, 1)} mm",
         };
 
-    private static string Rounded(double value, int digits, string unit)
+    private static string Rounded(double value, int digits, string unit, string under)
     {
         var least = Math.Pow(10, -digits);
         return Math.Abs(value) > Nothing && Math.Abs(value) < least / 2
-            ? $"under {least.ToString(CultureInfo.InvariantCulture)} {unit}"
+            ? string.Format(CultureInfo.InvariantCulture, under, $"{least.ToString(CultureInfo.InvariantCulture)} {unit}")
             : $"{Plain(value, digits)} {unit}";
     }
 

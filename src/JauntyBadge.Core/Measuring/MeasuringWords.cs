@@ -175,10 +175,14 @@ public sealed class MeasuringWords(Writing writing)
         };
 
     /// <summary>A drawing with the names of its landmarks.</summary>
-    public MeasureMark Told(MeasureMark mark) => mark with { Landmarks = [.. mark.Landmarks.Select(l => l with { Name = writing.Say(l.Name) })] };
+    public HeadDrawing Told(HeadDrawing drawing) =>
+        drawing with
+        {
+            Marks = [.. drawing.Marks.Select(m => m with { Landmarks = [.. m.Landmarks.Select(l => l with { Name = writing.Say(l.Name) })] })],
+        };
 
-    /// <summary>What a measure is wanted for, in words that follow "for".</summary>
-    public string NeededFor(string what) => writing.Say(what);
+    /// <summary>What is missing, and what cannot be answered without it.</summary>
+    public MissingMeasure Told(MissingMeasure missing) => missing with { NeededFor = writing.Say(missing.NeededFor) };
 
     /// <summary>A number of the snout model by name.</summary>
     public string Number(string name) => writing.Say(name);

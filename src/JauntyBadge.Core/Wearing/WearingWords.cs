@@ -227,7 +227,8 @@ public sealed class WearingWords(Writing writing)
     private string Part(double share) => share == 0.5 ? writing.Say("half") : writing.Say($"{Writing.Share(share)} of it");
 
     /// <summary>Why a treat is not for this dog.</summary>
-    public string MayNotHave(IEnumerable<string> ingredients) => writing.Say($"It may not have {string.Join(writing.Say(" and "), ingredients)}.");
+    public string MayNotHave(IEnumerable<string> ingredients) =>
+        writing.Say($"It may not have {string.Join(writing.Say(" and "), ingredients.Select(Ingredient))}.");
 
     /// <summary>What the day's energy is taken from, where its owner measures the food.</summary>
     public string MeasuredFood => writing.Say("the food its owner measures");

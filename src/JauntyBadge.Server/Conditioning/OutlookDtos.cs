@@ -92,7 +92,7 @@ public sealed record ForecastDto(
         var wanted = asked.Plan.Wanted(asked.ReadyAt);
         return new(
             asked.By,
-            asked.Plan.Steps()[wanted - 1].Name,
+            words.Called(asked.Plan.Steps()[wanted - 1]),
             wanted,
             told.P10,
             told.P50,
@@ -100,7 +100,7 @@ public sealed record ForecastDto(
             told.ChanceBy,
             told.ChanceBy < Forecasts.LowChance,
             told.NeverShare,
-            [.. told.HoldsUp.Select(h => new HoldUpDto(h.StepId, Step.Find(h.StepId)!.Name, h.Sessions))],
+            [.. told.HoldsUp.Select(h => new HoldUpDto(h.StepId, words.OnRecord(h.StepId), h.Sessions))],
             [.. told.WaysOut.Select(w => new WayOutDto(w.Kind, words.WayOut(w, asked), w.ChanceBy))],
             told.PassedNow,
             [.. told.Fan.Select(f => new FanDto(f.Day, f.P10, f.P50, f.P90))]

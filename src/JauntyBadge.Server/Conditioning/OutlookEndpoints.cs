@@ -42,15 +42,16 @@ internal static class OutlookEndpoints
 
     private static WaysOfWorkingDto Ways(ConditioningWords words) =>
         new(
-            [.. School.All.Select(s => new SchoolDto(s.Id, s.Name, s.Says))],
-            [.. PolicyRow.All.Select(p => new PolicyChoicesDto(p.Topic, p.Name, p.Options))],
+            [.. School.All.Select(words.Told).Select(s => new SchoolDto(s.Id, s.Name, s.Says))],
+            [.. PolicyRow.All.Select(words.Told).Select(p => new PolicyChoicesDto(p.Topic, p.Name, p.Options))],
             words.WhenOver,
             words.BadDay
         );
 
-    private static async Task<IReadOnlyList<SchoolComparedDto>> CompareAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    private static async Task<IReadOnlyList<SchoolComparedDto>> CompareAsync(Guid id, PracticeDb db, Pen pen, CancellationToken cancel)
     {
         var dog = await db.TrainedDogAsync(id, cancel);
+        var words = new ConditioningWords(await pen.WithAsync(dog.Measured.Rules, cancel));
         var mine = dog.Training.Plan.Steps.Select(s => s.Step.Id).ToHashSet();
         return
         [
@@ -60,14 +61,14 @@ internal static class OutlookEndpoints
                 var ids = plan.Steps.Select(s => s.Step.Id).ToHashSet();
                 return new SchoolComparedDto(
                     school.Id,
-                    school.Name,
-                    school.Says,
+                    words.Told(school).Name,
+                    words.Told(school).Says,
                     school == dog.Training.Plan.School,
                     plan.Steps.Count,
-                    [.. plan.Steps.Where(s => !mine.Contains(s.Step.Id)).Select(s => s.Step.Name)],
-                    [.. dog.Training.Plan.Steps.Where(s => !ids.Contains(s.Step.Id)).Select(s => s.Step.Name)],
+                    [.. plan.Steps.Where(s => !mine.Contains(s.Step.Id)).Select(s => words.Called(s.Step))],
+                    [.. dog.Training.Plan.Steps.Where(s => !ids.Contains(s.Step.Id)).Select(s => words.Called(s.Step))],
                     dog.Training.Passed.Count(ids.Contains),
-                    [.. plan.Policies.Where(p => dog.Training.Plan.Policies.Single(m => m.Topic == p.Topic).OptionId != p.OptionId)]
+                    [.. plan.Policies.Where(p => dog.Training.Plan.Policies.Single(m => m.Topic == p.Topic).OptionId != p.OptionId).Select(words.Told)]
                 );
             }),
         ];
@@ -188,7 +189,7 @@ internal static class OutlookEndpoints
 
     private static CalendarEntryDto Of(CalendarEntry entry, TrainedDog dog, ConditioningWords words)
     {
-        var step = entry.StepId is { } id ? dog.Training.Find(id) : null;
+        var step = entry.StepId is { } id && dog.Training.Find(id) is { } found ? words.Told(found) : null;
         return new(entry.Day, entry.Kind, entry.Number, words.Entry(entry, dog.Measured.Dog.Name), entry.StepId, step?.Name, step?.SetUp);
     }
 

@@ -44,7 +44,7 @@ public sealed record StepDto(
 {
     internal static StepDto Of(PlannedStep planned, ConditioningWords words)
     {
-        var s = planned.Step;
+        var s = words.Told(planned.Step);
         return new StepDto(
             s.Id,
             s.Stage,
@@ -58,7 +58,7 @@ public sealed record StepDto(
             s.IfStuck,
             s.Caution,
             s.Basis,
-            planned.Notes,
+            [.. planned.Notes.Select(words.Note)],
             words.Yes(s.Stage),
             words.NotYet(s.Stage),
             s.Sketch is { } sketch ? new SketchDto(sketch, words.Sketch(sketch)) : null
@@ -211,7 +211,7 @@ internal static class PlanEndpoints
                 isHere ? StepState.Here
                     : passed is null ? StepState.Ahead
                     : StepState.Passed,
-                file.Training.Plan.IsGate(s.Step),
+                plan.IsGate(s.Step),
                 isHere ? (int)Math.Floor(s.Step.Level(position!.Target, position.Asked)) : null,
                 isHere ? words.Target(s.Step, position!) : null,
                 passed
@@ -219,13 +219,13 @@ internal static class PlanEndpoints
         }
 
         return new PlanDto(
-            file.Training.Plan.School.Id,
-            file.Training.Plan.School.Name,
-            file.Training.Plan.School.Says,
+            plan.School.Id,
+            words.Told(plan.School).Name,
+            words.Told(plan.School).Says,
             file.Choice?.Reason,
-            [.. file.Training.Plan.Steps.Select(Stands)],
-            [.. file.Training.Plan.LeftOut.Select(l => new LeftOutDto(l.Name, l.Stage, words.WhyLeftOut(l, plan)))],
-            file.Training.Plan.Policies,
+            [.. plan.Steps.Select(Stands)],
+            [.. plan.LeftOut.Select(l => new LeftOutDto(words.Called(l), l.Stage, words.WhyLeftOut(l, plan)))],
+            [.. plan.Policies.Select(words.Told)],
             position?.NotBefore,
             file.LastMove is { } move ? ToldMove(move, words) : null,
             away is null ? null : words.Away(away),

@@ -66,10 +66,10 @@ internal static class PracticeEndpoints
         var words = new ConditioningWords(await pen.WithAsync(HouseRules.Ours, cancel));
         var step = Step.Find(asked.StepId ?? UsualStep)!;
         var played = Practice.Play(asked.Temperament!.Value, step, asked.Moves ?? [], new Random(asked.Seed ?? 1), HouseRules.Ours);
-        var shown = Sign.All.Where(s => s.Group == played.LastSign).ToList();
+        var shown = Sign.All.Where(s => s.Group == played.LastSign).Select(words.Told).ToList();
         return new PracticeDto(
-            step.Name,
-            step.Success,
+            words.Told(step).Name,
+            words.Told(step).Success,
             words.Yes(step.Stage),
             words.NotYet(step.Stage),
             words.Target(step, played.Target),

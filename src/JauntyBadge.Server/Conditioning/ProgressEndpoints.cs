@@ -66,13 +66,24 @@ internal static class ProgressEndpoints
         return Progress.Of(await db.ProgressSetsAsync(id, cancel), await db.RulesAsync(cancel));
     }
 
-    private static async Task<ProgressDto> ProgressAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    private static async Task<ProgressDto> ProgressAsync(Guid id, PracticeDb db, Pen pen, CancellationToken cancel)
     {
         var progress = await LoadAsync(id, db, cancel);
+        var words = new ConditioningWords(await pen.TakeAsync(cancel));
         return new ProgressDto(
             [.. progress.Sessions.Select(Of)],
-            [.. progress.Steps.Select(s => new StepProgressDto(s.StepId, Name(s.StepId), s.Sessions, s.First, s.Last, ShareDto.From(s.Goes), s.WorriedSets))],
-            progress.Stuck is { } stuck && Step.Find(stuck.StepId) is { } step
+            [
+                .. progress.Steps.Select(s => new StepProgressDto(
+                    s.StepId,
+                    Step.Find(s.StepId) is { } step ? words.Called(step) : s.StepId,
+                    s.Sessions,
+                    s.First,
+                    s.Last,
+                    ShareDto.From(s.Goes),
+                    s.WorriedSets
+                )),
+            ],
+            progress.Stuck is { } stuck && Step.Find(stuck.StepId) is { } found && words.Told(found) is var step
                 ? new StuckDto(step.Id, step.Name, stuck.Sessions, step.IfStuck, step.Easier)
                 : null,
             [.. progress.StillIn.Select(s => new StillInDto(s.At.TotalSeconds, s.StillIn.Tidy()))]
@@ -116,6 +127,4 @@ internal static class ProgressEndpoints
             );
         return TypedResults.Text(text.ToString(), "text/csv", System.Text.Encoding.UTF8);
     }
-
-    private static string Name(string stepId) => Step.Find(stepId)?.Name ?? stepId;
 }

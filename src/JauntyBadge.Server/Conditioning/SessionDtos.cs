@@ -192,7 +192,7 @@ public sealed record SessionDto(
         if (rows.LastOrDefault(s => s.ClosedAt is not null) is not { } last || !last.CanBeOverruled(rows) || KnownStep(last.StepId) is not { } step)
             return null;
         var rungs = Enumerable.Range(SetStart.EasiestRung, step.Targets.Count - SetStart.EasiestRung);
-        return new(last.Number, step.Name, [.. rungs.Select(t => new RungDto(t, words.Target(step, t)))]);
+        return new(last.Number, words.Called(step), [.. rungs.Select(t => new RungDto(t, words.Target(step, t)))]);
     }
 
     private static StepDto? StepOf(string stepId, PlannedDog dog) =>
@@ -209,7 +209,7 @@ public sealed record SessionDto(
         return new SetDto(
             set.Number,
             set.StepId,
-            step?.Name ?? set.StepId,
+            step is null ? set.StepId : words.Called(step),
             target,
             step is null ? "" : words.Target(step, target, between),
             asked?.TotalSeconds,
@@ -218,7 +218,7 @@ public sealed record SessionDto(
             [.. set.Signs.OrderBy(s => s.Number).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
             set.Decision,
             ReasonOf(set, words),
-            set.Basis,
+            set.Basis is { } ground ? words.Ground(ground) : null,
             set.DecidedBy is { } facts ? words.IfStuck(facts) : set.IfStuck,
             set.EndSession,
             set is { Overruled: { } note, OverruledTo: { } to } ? words.Overruled(step, to, note) : set.Overruled

@@ -13,7 +13,10 @@ internal static class SessionEndpoints
     public static void MapSessions(this IEndpointRouteBuilder api)
     {
         var group = api.MapGroup("/").WithTags("Conditioning").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
-        group.MapGet("/signs", () => Sign.All).WithName("signs").WithSummary("The signs to tap.");
+        group
+            .MapGet("/signs", async (Pen pen, CancellationToken cancel) => Sign.All.Select(new ConditioningWords(await pen.TakeAsync(cancel)).Told).ToList())
+            .WithName("signs")
+            .WithSummary("The signs to tap.");
         group
             .MapPost("/dogs/{id:guid}/sessions", StartAsync)
             .WithName("startSession")

@@ -13,7 +13,9 @@ internal static class DogEndpoints
 {
     public static void MapDogs(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/coat-colours", () => CoatColour.All).WithName("coatColours").WithSummary("The coat colours to pick from.");
+        api.MapGet("/coat-colours", async (Pen pen, CancellationToken cancel) => CoatColour.All.Select(new DogWords(await pen.TakeAsync(cancel)).Told).ToList())
+            .WithName("coatColours")
+            .WithSummary("The coat colours to pick from.");
 
         var dogs = api.MapGroup("/dogs").WithTags("Dogs").OneWriterAtATime();
         dogs.MapPost("/", CreateAsync).WithName("createDog").WithSummary("Add a dog.");

@@ -157,13 +157,13 @@ internal static class RecordEndpoints
         [
             .. sessions.Select(s =>
             {
-                var passed = s.Sets.Where(x => x.Decision == DecisionKind.Passed).Select(x => Step.Find(x.StepId)?.Name ?? x.StepId).ToList();
+                var passed = s.Sets.Where(x => x.Decision == DecisionKind.Passed).Select(x => training.OnRecord(x.StepId)).ToList();
                 return new RecordItemDto(
                     s.StartedAt,
                     RecordKind.Trained,
                     s.EndedAt is null ? words.SessionUnderWay
                         : passed.Count > 0 ? words.Passed(passed)
-                        : words.Trained(s.Sets.OrderBy(x => x.Number).Select(x => Step.Find(x.StepId)?.Name ?? x.StepId).Distinct()),
+                        : words.Trained(s.Sets.OrderBy(x => x.Number).Select(x => training.OnRecord(x.StepId)).Distinct()),
                     [.. s.Sets.OrderBy(x => x.Number).Select(x => SessionDto.ReasonOf(x, training)).OfType<string>()],
                     "plan/progress",
                     null
@@ -203,9 +203,7 @@ internal static class RecordEndpoints
                 [
                     .. new[]
                     {
-                        string.Join(" · ", new[] { HappyWear.Find(w.HappyId ?? "")?.Name ?? w.ForWhat, w.Place }.OfType<string>()) is { Length: > 0 } what
-                            ? what
-                            : null,
+                        string.Join(" · ", new[] { words.For(w.HappyId) ?? w.ForWhat, w.Place }.OfType<string>()) is { Length: > 0 } what ? what : null,
                         w.Worst >= SignGroup.Worried ? words.WasWorried : null,
                         w.Rubs.Count > 0 ? words.LeftMark : null,
                         w.Note,

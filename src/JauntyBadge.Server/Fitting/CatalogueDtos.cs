@@ -1,3 +1,4 @@
+using JauntyBadge.Core;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Server.Shared;
@@ -115,7 +116,7 @@ public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDr
         ChinRoom = Length.FromMillimeters(10);
 
     /// <summary>Draws a basket over a medium head as long and wide as it suits.</summary>
-    public static DrawnSizeDto Of(MuzzleType type, MuzzleSize size, FittingWords words)
+    internal static DrawnSizeDto Of(MuzzleType type, MuzzleSize size, Writing writing)
     {
         var problems = MuzzleCheck.Of(type, size with { Label = size.Label == "" ? "any" : size.Label });
         if (problems.Count > 0 || type != MuzzleType.Basket)
@@ -136,7 +137,11 @@ public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDr
             basket,
             new FitRequest(FitStyle.Everyday, FitRules.FullPant.Ours, FitRules.Fingers(FitStyle.Everyday), FitRules.Finger.Ours)
         );
-        return new([], FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)), size.IsLengthAndGirthOnly ? words.ShapeAssumed : null);
+        return new(
+            [],
+            FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit), new(writing)),
+            size.IsLengthAndGirthOnly ? new FittingWords(writing).ShapeAssumed : null
+        );
     }
 }
 

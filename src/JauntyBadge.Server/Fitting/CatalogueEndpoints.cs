@@ -34,11 +34,7 @@ internal static class CatalogueEndpoints
             .MapPost(
                 "/draw",
                 async (DrawEntry entry, Pen pen, CancellationToken cancel) =>
-                    DrawnSizeDto.Of(
-                        entry.Type ?? MuzzleType.Basket,
-                        (entry.Size ?? new SizeEntry()).ToSize("draft"),
-                        new FittingWords(await pen.TakeAsync(cancel))
-                    )
+                    DrawnSizeDto.Of(entry.Type ?? MuzzleType.Basket, (entry.Size ?? new SizeEntry()).ToSize("draft"), await pen.TakeAsync(cancel))
             )
             .WithName("drawSize")
             .WithSummary("Draw a geometry while it is typed.")

@@ -324,9 +324,9 @@ public sealed record FitDrawingDto(
     double GapeDeg
 )
 {
-    public static FitDrawingDto Of(FitDrawing d) =>
+    internal static FitDrawingDto Of(FitDrawing d, MeasuringWords words) =>
         new(
-            d.Head,
+            words.Told(d.Head),
             d.Basket,
             d.BasketSection,
             [.. d.Dimensions.Select(DimensionDto.Of)],

@@ -81,7 +81,7 @@ internal static class FittingEndpoints
             advice.TrainingFirst
                 ? [.. TrainingMuzzle.From(ranked).Select(t => TrainingRowDto.Of(t, file.Van.GetValueOrDefault(t.Fit.Size.Id), file.Words))]
                 : [],
-            file.Dog.Assessed.Missing,
+            [.. file.Dog.Assessed.Missing.Select(new MeasuringWords(file.Writing).Told)],
             FitSettingsDto.Of(file.Settings)
         );
     }
@@ -102,7 +102,7 @@ internal static class FittingEndpoints
         IReadOnlyList<RankedFit> sizes = [.. fit.Model.Sizes.Select(s => s.Id == sizeId ? fit : Ranking.Judge(fit.Model, s, question))];
         return new FitDetailDto(
             FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId), TrainingOf(file, fit, sizes), file.Words),
-            FitDrawingDto.Of(FitDrawing.Of(fit))
+            FitDrawingDto.Of(FitDrawing.Of(fit), new(file.Writing))
         );
     }
 
@@ -244,7 +244,7 @@ internal static class FittingEndpoints
                     r.Row.WithdrawnAt,
                     r.Row.SizeId,
                     r.Kept.In(writing),
-                    r.Kept.Draw() is { } drawing ? FitDrawingDto.Of(drawing) : null
+                    r.Kept.Draw() is { } drawing ? FitDrawingDto.Of(drawing, new(writing)) : null
                 )),
         ];
     }

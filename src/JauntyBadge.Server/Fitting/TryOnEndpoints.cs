@@ -161,7 +161,7 @@ internal static class TryOnEndpoints
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(SizeOf(file, entry.SizeId, question), question);
         return new DiagnosisDto(
-            symptom,
+            file.Words.Told(symptom),
             TryOn.Diagnose(symptom, fit, Fastened(fit, entry.Hole, entry.FromTightestMm), Ranking.Rank(file.Muzzles.All, question))
         );
     }

@@ -49,10 +49,10 @@ public sealed record HouseNumberDto(
             number.Id,
             words.Told(room),
             words.Told(number.What),
-            rules.Show(number),
+            words.Show(number, rules.Plain(number)),
             rules.Plain(number),
             number.Unit,
-            number.Show(number.Plain),
+            words.Show(number, number.Plain),
             number.Basis,
             rules.Plain(number) != number.Plain,
             number.IsEditable,
@@ -64,7 +64,7 @@ public sealed record HouseNumberDto(
                 .. changes
                     .OrderByDescending(c => c.Number)
                     .Select(c => new HouseNumberChangeDto(
-                        c.Value is { } value ? number.Show(value) : words.Ours,
+                        c.Value is { } value ? words.Show(number, value) : words.Ours,
                         c.Reason.Length > 0 ? c.Reason : words.SetBack,
                         c.At
                     )),

@@ -55,8 +55,8 @@ internal static class HouseNumberTrial
             .Where(d => d.Changes.Count > 0)
             .OrderBy(d => d.Name, StringComparer.Ordinal);
         return new HouseNumberTrialDto(
-            now.Show(number),
-            proposed.Show(number),
+            words.Show(number, now.Plain(number)),
+            words.Show(number, proposed.Plain(number)),
             dogs.Count,
             await round.CountAsync(cancel),
             [.. changed],

@@ -107,11 +107,11 @@ internal static class BenchEndpoints
             [.. assessment.Measured.Select(MeasuredDto.Of)],
             FindingDto.Of(assessment.Findings, words),
             HeadShapeDto.Of(assessment.HeadShape, words),
-            assessment.Missing,
+            [.. assessment.Missing.Select(words.Told)],
             await ChangesAsync(file, assessment, db, cancel),
             [.. file.Profile.MeasureAgain(file.LastSet, clock.Today(), file.Rules).Select(words.Of)],
             model.SourcesDto(words),
-            HeadDrawing.Of(model),
+            words.Told(HeadDrawing.Of(model)),
             assessment.Snout is not null,
             assessment.Doubted,
             assessment.IsReady
@@ -149,7 +149,7 @@ internal static class BenchEndpoints
             [.. assessment.Measured.Select(MeasuredDto.Of)],
             FindingDto.Of(assessment.Findings, words),
             HeadShapeDto.Of(assessment.HeadShape, words),
-            HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass))
+            words.Told(HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass)))
         );
     }
 

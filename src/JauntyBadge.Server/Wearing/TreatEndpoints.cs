@@ -123,7 +123,8 @@ public sealed record TreatsDto(
     IReadOnlyList<TreatDto> Treats,
     IReadOnlyList<NeverFeed> Never,
     IReadOnlyList<EnergyFactor> Factors,
-    IReadOnlyList<string> Ingredients
+    IReadOnlyList<string> Ingredients,
+    IReadOnlyDictionary<string, string> IngredientNames
 );
 
 /// <summary>What a dog loves, and what it may be fed.</summary>
@@ -197,17 +198,18 @@ internal static class TreatEndpoints
                 : habits.Factor is not null ? TreatAllowance.OwnFactor
                 : factor.Basis,
             allowance?.Treats.Kilocalories,
-            treat?.Name,
+            treat is null ? null : words.Told(treat).Name,
             piece.Kilocalories,
             grams,
             used,
             usedKcal,
             byEnergy is null ? null : Math.Min(byEnergy.Value, byWeight!.Value),
             byWeight < byEnergy ? words.NoMoreByWeight(dog.BodyMass!.Value) : null,
-            [.. Treat.All.Select(t => new TreatDto(t.Id, t.Name, t.PerPiece.Kilocalories, t.GramsPerPiece, t.How, t.Basis, Not(t)))],
-            NeverFeed.All,
-            EnergyFactor.All,
-            Treat.Ingredients
+            [.. Treat.All.Select(t => new TreatDto(t.Id, words.Told(t).Name, t.PerPiece.Kilocalories, t.GramsPerPiece, words.Told(t).How, t.Basis, Not(t)))],
+            [.. NeverFeed.All.Select(words.Told)],
+            [.. EnergyFactor.All.Select(words.Told)],
+            Treat.Ingredients,
+            Treat.Ingredients.ToDictionary(i => i, words.Ingredient)
         );
     }
 

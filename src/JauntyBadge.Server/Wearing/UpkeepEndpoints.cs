@@ -168,7 +168,7 @@ internal static class UpkeepEndpoints
             state is null ? null : new WearingWords(writing).Of(state),
             state?.On,
             [.. file.Record.UpkeepOn(clock.Today()).Select(u => new UpkeepDto(u.What, u.On, words.Why(u)))],
-            InspectionCheck.All,
+            [.. InspectionCheck.All.Select(new WearingWords(writing).Told)],
             [.. rows.Select(InspectionDto.Of)]
         );
     }

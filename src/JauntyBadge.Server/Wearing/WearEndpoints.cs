@@ -25,7 +25,13 @@ internal static class WearEndpoints
 
     public static void MapWearing(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/happy-wears", () => HappyWear.All).WithTags("Wearing").WithName("happyWears").WithSummary("What a dog may love to do in its muzzle.");
+        api.MapGet(
+                "/happy-wears",
+                async (Pen pen, CancellationToken cancel) => HappyWear.All.Select(new WearingWords(await pen.TakeAsync(cancel)).Told).ToList()
+            )
+            .WithTags("Wearing")
+            .WithName("happyWears")
+            .WithSummary("What a dog may love to do in its muzzle.");
         api.MapPost("/dogs/{id:guid}/wears/{wearId:guid}/picture", AddPictureAsync)
             .WithName("addWearPicture")
             .WithTags("Wearing")

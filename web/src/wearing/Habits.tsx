@@ -145,7 +145,7 @@ export function HabitsForm({ treats, stored }: { treats: Schemas['TreatsDto']; s
         <Several
           legend={t`It may not have`}
           values={value.avoids ?? []}
-          options={treats.ingredients.map((i) => [i, i])}
+          options={treats.ingredients.map((i) => [i, treats.ingredientNames[i] ?? i])}
           onChange={(avoids) => set({ avoids })}
         />
       </Box>
