@@ -1,26 +1,48 @@
+using System.Collections.Concurrent;
 using System.Globalization;
 using System.Runtime.CompilerServices;
 using System.Text;
+using System.Text.Json;
 
 namespace JauntyBadge.Core;
 
-/// <summary>A language the product speaks. Its words stand in one table: for each English text, whose places are written {0}, {1} and so on, what is said instead.</summary>
+/// <summary>
+/// A language the product speaks. Its words stand in one table, words/TAG.json: for each English text, whose places are written {0}, {1} and so on, what is said
+/// instead. What the table lacks stays English.
+/// </summary>
 /// <param name="Tag">BCP 47, such as "en".</param>
 /// <param name="Of">What stands for an English text.</param>
 public sealed record Language(string Tag, Func<string, string> Of)
 {
+    private const string AccentedTag = "en-XA";
     private const string Letters = "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ";
     private const string Accents = "áƀçđéƒǵĥíĵķłɱñóƥɋřšŧúṽŵẋýžÁƁÇĐÉƑǴĤÍĴĶŁṀÑÓƤɊŘŠŦÚṼŴẊÝŽ";
+
+    private static readonly ConcurrentDictionary<string, Language?> Known = new(StringComparer.OrdinalIgnoreCase);
 
     /// <summary>The language the product is written in.</summary>
     public static Language English { get; } = new("en", text => text);
 
-    /// <summary>English with every letter accented: what still reads plain has not come through the table.</summary>
-    public static Language Accented { get; } =
-        new("en-XA", text => string.Concat(text.Select(c => Letters.IndexOf(c, StringComparison.Ordinal) is >= 0 and var at ? Accents[at] : c)));
+    /// <summary>
+    /// Finds a language; null where it is not spoken here. "en-XA" is a pseudo-language: English with the letters of every text of the table accented, so that what
+    /// still reads plain has not come through it.
+    /// </summary>
+    public static Language? Find(string tag) => Known.GetOrAdd(tag, Load);
 
-    /// <summary>The language of a tag; null where it is not spoken here.</summary>
-    public static Language? Find(string tag) => new[] { English, Accented }.FirstOrDefault(l => string.Equals(l.Tag, tag, StringComparison.OrdinalIgnoreCase));
+    private static Language? Load(string tag)
+    {
+        if (string.Equals(tag, English.Tag, StringComparison.OrdinalIgnoreCase))
+            return English;
+        var pseudo = string.Equals(tag, AccentedTag, StringComparison.OrdinalIgnoreCase);
+        using var file = typeof(Language).Assembly.GetManifestResourceStream($"words.{(pseudo ? English.Tag : tag.ToLowerInvariant())}.json");
+        if (file is null)
+            return null;
+        var table = JsonSerializer.Deserialize<Dictionary<string, string>>(file)!;
+        return pseudo ? new(AccentedTag, text => table.ContainsKey(text) ? Accented(text) : text) : new(tag, text => table.GetValueOrDefault(text, text));
+    }
+
+    private static string Accented(string text) =>
+        string.Concat(text.Select(c => Letters.IndexOf(c, StringComparison.Ordinal) is >= 0 and var at ? Accents[at] : c));
 }
 
 /// <summary>A sentence on its way into a language: its English with places, and what stands in them, written invariantly.</summary>

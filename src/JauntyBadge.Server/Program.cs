@@ -73,9 +73,7 @@ static WebApplication Build(string[] args)
     builder.Services.AddSingleton<WriteGate>();
     builder.Services.AddDbContext<PracticeDb>(db => db.UseSqlite(PracticeFolder.ConnectionTo(folder)));
     builder.Services.AddHttpContextAccessor();
-    builder
-        .Services.AddOptions<Microsoft.AspNetCore.Http.Json.JsonOptions>()
-        .Configure<IHttpContextAccessor>((json, asked) => json.SerializerOptions.Converters.Add(new BasisInWords(asked)));
+    builder.Services.ConfigureOptions<GroundsInWords>();
     builder.Services.AddScoped<Pen>();
     foreach (var room in Rooms.All)
         room.AddServices(builder.Services);

@@ -21,23 +21,10 @@ public partial class WallTests
         "Measuring/Picture",
     ];
 
-    /// <summary>The checkout the tests were built in, found from where they run: a build may leave its own paths out of what it compiles.</summary>
-    private static readonly string Checkout = Upwards(new(AppContext.BaseDirectory))
-        .First(d => File.Exists(Path.Combine(d.FullName, "JauntyBadge.slnx")))
-        .FullName;
-
-    private static IEnumerable<DirectoryInfo> Upwards(DirectoryInfo here)
-    {
-        for (DirectoryInfo? at = here; at is not null; at = at.Parent)
-        {
-            yield return at;
-        }
-    }
-
     private static IEnumerable<(string Path, string Text)> Sources(params string[] folders) =>
         from folder in folders
-        from path in Directory.EnumerateFiles(Path.Combine(Checkout, folder), "*.cs", SearchOption.AllDirectories)
-        let name = Path.GetRelativePath(Path.Combine(Checkout, folder), path)
+        from path in Directory.EnumerateFiles(Path.Combine(Checkout.Root, folder), "*.cs", SearchOption.AllDirectories)
+        let name = Path.GetRelativePath(Path.Combine(Checkout.Root, folder), path)
         where !name.StartsWith("obj/", StringComparison.Ordinal) && !NotOfTheJob.Any(n => name.StartsWith(n, StringComparison.Ordinal))
         select ($"{folder}/{name}", Comment().Replace(File.ReadAllText(path), ""));
 
@@ -84,9 +71,9 @@ public partial class WallTests
     [Fact]
     public void The_recipes_name_files_that_exist()
     {
-        var named = Named().Matches(File.ReadAllText(Path.Combine(Checkout, "CONTRIBUTING.md"))).Select(m => m.Groups[1].Value).ToList();
+        var named = Named().Matches(File.ReadAllText(Path.Combine(Checkout.Root, "CONTRIBUTING.md"))).Select(m => m.Groups[1].Value).ToList();
         Assert.True(named.Count >= 15, $"{named.Count} files named");
-        Assert.Equal([], named.Where(n => !File.Exists(Path.Combine(Checkout, n)) && !Directory.Exists(Path.Combine(Checkout, n))));
+        Assert.Equal([], named.Where(n => !File.Exists(Path.Combine(Checkout.Root, n)) && !Directory.Exists(Path.Combine(Checkout.Root, n))));
     }
 
     [GeneratedRegex(@"^\s*///?.*$|\s//\s.*$", RegexOptions.Multiline)]

@@ -110,7 +110,9 @@ public sealed partial class WritingTests(DemoPracticeFolder filled) : IClassFixt
     private static partial Regex PlainWord();
 
     /// <summary>An identifier, a term of the API, a colour, a moment, a path.</summary>
-    [GeneratedRegex(@"^([a-z][a-z0-9]*([A-Z][a-z0-9]*)*|[a-z0-9]+([-:.][a-z0-9/]+)+|[a-z]+(/[a-z0-9-]+)+|/api/.*|#[0-9a-f]{6}|[0-9a-f]{16}|\d{4}-[\dTZ:.+-]+)$")]
+    [GeneratedRegex(
+        @"^([a-z][a-z0-9]*([A-Z][a-z0-9]*)*|[a-z0-9]+([-:.][a-z0-9/]+)+|[a-z]+(/[a-z0-9-]+)+|/api/.*|#[0-9a-f]{6}|[0-9a-f]{16}|\d{4}-[\dTZ:.+-]+)$"
+    )]
     private static partial Regex Code();
 
     /// <summary>A wish of a muzzle that was kept stands as it was said then.</summary>

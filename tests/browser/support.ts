@@ -65,6 +65,10 @@ export interface Round {
   cards: { id: string; name: string }[];
 }
 
+/** The ids of the demo practice's dogs. */
+export const dogIds = async (page: Page) =>
+  ((await (await page.request.get('/api/round?count=2000')).json()) as Round).cards.map((card) => card.id);
+
 /** The id of a dog of the demo practice. */
 export async function dogId(page: Page, name: string): Promise<string> {
   const { cards } = (await (await page.request.get('/api/round?count=2000')).json()) as Round;

@@ -357,7 +357,7 @@ public sealed partial class ConditioningWords(Writing writing)
         {
             Name = writing.Say(policy.Name),
             Choice = writing.Say(policy.Choice),
-            Reason = writing.Say(policy.Reason),
+            Reason = policy.ChosenHere ? writing.Say($"Chosen for this dog. {writing.Say(policy.Reason)}") : writing.Say(policy.Reason),
         };
 
     public PolicyRow Told(PolicyRow row) =>

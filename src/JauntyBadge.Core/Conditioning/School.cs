@@ -123,7 +123,7 @@ public sealed record PolicyRow(PolicyTopic Topic, string Name, IReadOnlyList<Pol
     internal Policy For(Dogs.DogProfile dog, School school, string? chosen)
     {
         if (chosen is not null && Option(chosen) is { } own)
-            return new(Topic, Name, own.Id, own.Says, $"Chosen for this dog. {own.Reason}", Basis);
+            return new(Topic, Name, own.Id, own.Says, own.Reason, Basis) { ChosenHere = true };
         if (ByDog.FirstOrDefault(d => (d.School is null || d.School == school.Id) && d.When.Holds(dog)) is { } asked)
             return new(Topic, Name, asked.Option, Option(asked.Option)!.Says, asked.Reason, Basis);
         var option = Option(school.Policies[Topic])!;

@@ -14,7 +14,12 @@ public sealed record PlannedStep(Step Step, IReadOnlyList<string> Notes);
 /// <param name="Choice">The same in words.</param>
 /// <param name="Reason">Why.</param>
 /// <param name="Basis">What it stands on.</param>
-public sealed record Policy(PolicyTopic Topic, string Name, string OptionId, string Choice, string Reason, Basis Basis);
+public sealed record Policy(PolicyTopic Topic, string Name, string OptionId, string Choice, string Reason, Basis Basis)
+{
+    /// <summary>Somebody chose it for this dog.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool ChosenHere { get; init; }
+}
 
 /// <summary>A row of the adaptation table: what changes for which dogs.</summary>
 internal sealed record Adaptation(

@@ -70,8 +70,12 @@ public sealed partial class FittingWords
             );
         }
 
-        foreach (var (name, number) in snout.Sources.Where(s => s.Number.Provenance == Provenance.Assumed))
-            notes.Add(writing.Say($"{writing.Say(name)} was not read but assumed ({new MeasuringWords(writing).Of(number.Origin)}): take it before ordering."));
+        foreach (var (part, number) in snout.Sources.Where(s => s.Number.Provenance == Provenance.Assumed))
+            notes.Add(
+                writing.Say(
+                    $"{new MeasuringWords(writing).Of(part)} was not read but assumed ({new MeasuringWords(writing).Of(number.Origin)}): take it before ordering."
+                )
+            );
         return notes;
     }
 

@@ -63,7 +63,7 @@ public sealed record KeptFit(
     {
         if (Snouted() is not { } snout)
             return this;
-        var words = new MeasuringWords(writing);
+        var (words, kept) = (new MeasuringWords(writing), new MeasuringWords(Writing.Usual));
         var told = this with
         {
             Brief = Brief is null ? null : [.. Brief.Select(line => BriefRule.Find(line.Id)?.Tell(line, writing) ?? line)],
@@ -72,11 +72,11 @@ public sealed record KeptFit(
             Snout =
             [
                 .. Snout.Select(k =>
-                    snout.Sources.FirstOrDefault(n => n.Name == k.Name && n.Number.Provenance == k.Provenance && IsSame(n.Number.Mm, k.Mm))
-                        is { Name: not null } source
+                    snout.Sources.FirstOrDefault(n => kept.Of(n.Part) == k.Name && n.Number.Provenance == k.Provenance && IsSame(n.Number.Mm, k.Mm))
+                        is { Number.Mm: > 0 } source
                         ? k with
                         {
-                            Name = words.Number(k.Name),
+                            Name = words.Of(source.Part),
                             How = words.Of(source.Number.Origin),
                         }
                         : k
@@ -141,7 +141,7 @@ public sealed record KeptFit(
             fit.Assessment?.Gape.Degrees,
             fit.Assessment?.NeckLoop?.Millimeters,
             [.. fit.Criteria.Select(As).Select(c => new KeptCriterion(c.Name, c.Verdict, c.Margin?.Millimeters, c.Reason, c.Basis.ToString()))],
-            [.. snout.Sources.Select(s => new KeptNumber(s.Name, Math.Round(s.Number.Mm, 2), s.Number.Provenance, words.Of(s.Number.Origin)))],
+            [.. snout.Sources.Select(s => new KeptNumber(words.Of(s.Part), Math.Round(s.Number.Mm, 2), s.Number.Provenance, words.Of(s.Number.Origin)))],
             [.. fit.NotChecked.Select(n => n.Reason)],
             note,
             fit.Model with

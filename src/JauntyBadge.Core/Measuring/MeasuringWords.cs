@@ -185,5 +185,14 @@ public sealed class MeasuringWords(Writing writing)
     public MissingMeasure Told(MissingMeasure missing) => missing with { NeededFor = writing.Say(missing.NeededFor) };
 
     /// <summary>A number of the snout model by name.</summary>
-    public string Number(string name) => writing.Say(name);
+    public string Of(SnoutPart part) =>
+        part switch
+        {
+            SnoutPart.EyeLine => writing.Say("Eye line"),
+            SnoutPart.FitLine => writing.Say("Fit line"),
+            SnoutPart.Height => writing.Say("Snout height"),
+            SnoutPart.Width => writing.Say("Snout width"),
+            SnoutPart.Girth => writing.Say("Snout girth"),
+            _ => writing.Say("Jaw hinge"),
+        };
 }

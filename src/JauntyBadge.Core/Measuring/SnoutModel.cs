@@ -118,8 +118,15 @@ public sealed record SnoutModel
     public double SmallDogScale => SnoutRules.ScaleFor(EyeLine.Value, Rules);
 
     /// <summary>Every number of the model with what it rests on, for "what was measured, derived or assumed".</summary>
-    public IReadOnlyList<(string Name, ModelLength Number)> Sources =>
-        [("Eye line", EyeLine), ("Fit line", FitLine), ("Snout height", Height), ("Snout width", Width), ("Snout girth", Girth), ("Jaw hinge", Hinge)];
+    public IReadOnlyList<(SnoutPart Part, ModelLength Number)> Sources =>
+        [
+            (SnoutPart.EyeLine, EyeLine),
+            (SnoutPart.FitLine, FitLine),
+            (SnoutPart.Height, Height),
+            (SnoutPart.Width, Width),
+            (SnoutPart.Girth, Girth),
+            (SnoutPart.JawHinge, Hinge),
+        ];
 
     /// <summary>Builds the model.</summary>
     /// <remarks>An inner eye spacing that no triangle with these sides can have is left out, and said so; the cross-checks ask for it again.</remarks>
@@ -174,4 +181,15 @@ public sealed record SnoutModel
         var gap = numbers.FitLineGap ?? SnoutRules.UsualGap(eyeLine, numbers.Rules);
         return new ModelLength(eyeLine - gap, Provenance.Derived, new(OriginKind.EyeLineLessGap, Gap: gap));
     }
+}
+
+/// <summary>A number of the snout model.</summary>
+public enum SnoutPart
+{
+    EyeLine,
+    FitLine,
+    Height,
+    Width,
+    Girth,
+    JawHinge,
 }

@@ -52,8 +52,8 @@ internal static class Lookup
 
     /// <summary>What the snout model rests on, as the API gives it.</summary>
     public static IReadOnlyList<SourceDto> SourcesDto(this SnoutModel snout, MeasuringWords words) =>
-        [.. snout.Sources.Select(s => new SourceDto(words.Number(s.Name), s.Number.Mm.Tidy(), s.Number.Provenance, words.Of(s.Number.Origin)))];
+        [.. snout.Sources.Select(s => new SourceDto(s.Part, words.Of(s.Part), s.Number.Mm.Tidy(), s.Number.Provenance, words.Of(s.Number.Origin)))];
 }
 
 /// <summary>One number of the snout model and what it rests on.</summary>
-public sealed record SourceDto(string Name, double Mm, Provenance Provenance, string How);
+public sealed record SourceDto(SnoutPart Part, string Name, double Mm, Provenance Provenance, string How);

@@ -148,7 +148,11 @@ public class TrainingPlanTests
             ("word", "It minds clicks."),
             (Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice).OptionId, Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice).Reason)
         );
-        Assert.StartsWith("Chosen for this dog.", Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice, "clip").Reason, StringComparison.Ordinal);
+        Assert.StartsWith(
+            "Chosen for this dog.",
+            Words.Conditioning.Told(Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice, "clip")).Reason,
+            StringComparison.Ordinal
+        );
         Assert.Equal("word", Of(PolicyTopic.Marker, clicks, SchoolId.OwnChoice, "no-such").OptionId);
         Assert.Equal("stepBack", Of(PolicyTopic.OnPawing, Plain with { Temperament = Temperament.Wary }, SchoolId.HiddenTreat).OptionId);
     }

@@ -126,7 +126,7 @@ function SchemeButton() {
       size="sm"
       variant="ghost"
       px="2"
-      aria-label={t`Use the ${other} scheme`}
+      aria-label={other === 'dark' ? t`Use the dark scheme` : t`Use the light scheme`}
       onClick={() => {
         keepScheme(other);
         setScheme(other);

@@ -6,7 +6,7 @@ import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { NoteForm } from '../shared/form/NoteForm';
 import { Why } from '../shared/Why';
-import { demandWords, entries, purposeWords, fitStyleWords, topicWords } from '../shared/words';
+import { demandWords, entries, purposeWords, fitStyleWords, topicWords, provenanceWords } from '../shared/words';
 import { HowYouFit } from './HowYouFit';
 import { useOverrule, type Question } from './useFits';
 
@@ -26,7 +26,7 @@ export const Brief = memo(function Brief({
 }) {
   const { brief } = fits;
   const topics = [...new Set(brief.lines.map((l) => l.topic))];
-  const rests = fits.snout.filter((s) => s.provenance !== 'measured' && s.name !== 'Fit line');
+  const rests = fits.snout.filter((s) => s.provenance !== 'measured' && s.part !== 'fitLine');
   return (
     <Box as="section" aria-label={t`The brief`}>
       <Flex wrap="wrap" gap="4" align="end" mb="3">
@@ -139,8 +139,8 @@ export const Brief = memo(function Brief({
         <Text fontSize="sm" mt="2">
           <Trans>
             {rests.some((s) => s.provenance === 'assumed') && <b>{t`Take the missing readings before you order. `}</b>}
-            Not read but worked out: {rests.map((s) => `${s.name.toLowerCase()} ${s.provenance} (${s.how})`).join('; ')}
-            .
+            Not read but worked out:{' '}
+            {rests.map((s) => `${s.name.toLowerCase()} ${provenanceWords[s.provenance]} (${s.how})`).join('; ')}.
           </Trans>
         </Text>
       )}

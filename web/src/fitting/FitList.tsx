@@ -170,7 +170,7 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
   const { unit } = useUnit();
   const misses = fit.deciding.marginMm;
   const facts = [
-    chosen ? 'chosen' : null,
+    chosen ? t`chosen` : null,
     fit.gapeDeg === null ? null : t`opens ${Math.round(fit.gapeDeg)}°`,
     fit.massG ? `${fit.massG} g` : null,
     fit.price === null ? null : priceText(fit.price),

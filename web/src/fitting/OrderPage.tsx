@@ -7,6 +7,7 @@ import type { Schemas } from '../shared/api';
 import { lengthText, useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
 import { useOrder } from './useFits';
+import { provenanceWords } from '../shared/words';
 
 /** The sheet for a muzzle made to measure: to print, or as JSON. */
 export function OrderPage() {
@@ -42,7 +43,9 @@ export function OrderPage() {
       <Part title={t`To be confirmed by the maker`} lines={sheet.confirm} boxes />
       <Part
         title={t`What the numbers rest on`}
-        lines={sheet.readings.map((r) => `${r.name}: ${lengthText(r.mm, unit)}, ${r.provenance} (${r.how}).`)}
+        lines={sheet.readings.map(
+          (r) => `${r.name}: ${lengthText(r.mm, unit)}, ${provenanceWords[r.provenance]} (${r.how}).`,
+        )}
       />
       <Part
         title={t`Before it is worn`}

@@ -5,7 +5,7 @@ import { Why } from '../shared/Why';
 import { shapeWayWords, shapeWords } from '../shared/words';
 
 /** The head shape with every way of telling it side by side, the most trusted first. */
-export function HeadShapePanel({ choice }: { choice: Schemas['HeadShapeChoice'] }) {
+export function HeadShapePanel({ choice }: { choice: Schemas['HeadShapeDto'] }) {
   return (
     <Box as="section" mt="4" aria-label={t`Head shape`}>
       <Flex align="baseline" gap="2">
@@ -43,7 +43,7 @@ export function HeadShapePanel({ choice }: { choice: Schemas['HeadShapeChoice'] 
 }
 
 /** Said where the dog is measured, above everything else. */
-export function AirwayCaution({ choice }: { choice: Schemas['HeadShapeChoice'] }) {
+export function AirwayCaution({ choice }: { choice: Schemas['HeadShapeDto'] }) {
   if (!choice.airwayCaution) return null;
   return (
     <Box borderLeftWidth="4px" borderColor="stop" ps="3" mb="2" role="note">

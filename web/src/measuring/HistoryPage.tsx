@@ -11,7 +11,7 @@ import { Choice } from '../shared/Choice';
 import { complain, notify } from '../shared/notices';
 import { changeText, doubtText, lengthText, useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
-import { coatWords, fitStyleWords } from '../shared/words';
+import { coatWords, fitStyleWords, sideWord } from '../shared/words';
 import { ImportSheet } from './ImportSheet';
 import { useBench } from './useBench';
 
@@ -188,7 +188,7 @@ function Comparison({ dogId, before, after }: { dogId: string; before: Measuring
             <Table.Row key={c.measure + (c.side ?? '')}>
               <Table.Cell ps="0">
                 {bench.data.guides.find((g) => g.measure === c.measure)?.name}
-                {c.side ? `, ${c.side}` : ''}
+                {c.side ? `, ${sideWord[c.side]}` : ''}
               </Table.Cell>
               <Table.Cell textAlign="end">{cell(c.beforeMm)}</Table.Cell>
               <Table.Cell textAlign="end">{cell(c.afterMm)}</Table.Cell>

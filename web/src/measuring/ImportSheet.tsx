@@ -7,7 +7,7 @@ import { notify } from '../shared/notices';
 import { bytesOf } from '../shared/bytes';
 import { Choice } from '../shared/Choice';
 import { lengthText, useUnit, type Unit } from '../shared/units';
-import { toolWords } from '../shared/words';
+import { toolWords, sideWord } from '../shared/words';
 import { useTakeBench } from './useBench';
 
 /** Readings from a CSV file: what can be taken over and what cannot, row by row, before anything is stored. */
@@ -124,7 +124,7 @@ export function ImportSheet({ dogId }: { dogId: string }) {
               <Text as="li" key={row.row} fontSize="sm">
                 <Trans>
                   Row {row.row}: {row.measure}
-                  {row.side ? ` ${row.side}` : ''}, {row.asTaken} = <b>{lengthText(row.mm, unit)}</b>,{' '}
+                  {row.side ? ` ${sideWord[row.side]}` : ''}, {row.asTaken} = <b>{lengthText(row.mm, unit)}</b>,{' '}
                   {toolWords[row.tool].toLowerCase()}
                 </Trans>
               </Text>

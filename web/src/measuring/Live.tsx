@@ -10,6 +10,7 @@ import { TapePanel } from './TapePanel';
 import { isOn, type Line } from './lines';
 import { useTyping, type Bench, type Tool } from './useBench';
 import type { useTape } from './useTape';
+import { sideWord } from '../shared/words';
 
 interface Props {
   dogId: string;
@@ -54,7 +55,7 @@ export function LiveHead({
         <Box mt="2" maxW="38rem" aria-live="polite">
           <Heading as="h2" size="xl">
             {line.guide.name}
-            {line.side ? `, ${line.side}` : ''}
+            {line.side ? `, ${sideWord[line.side]}` : ''}
           </Heading>
           <Text>{line.guide.where}</Text>
           <Text>{line.guide.how}</Text>

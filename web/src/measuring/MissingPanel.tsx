@@ -2,14 +2,15 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
-import { entries, useWords } from '../shared/words';
+import { entries, useWords, sideWord } from '../shared/words';
 import type { Bench } from './useBench';
 
 /** What is still wanting for each use, and the way on. */
 export function MissingPanel({ bench, dogId }: { bench: Bench; dogId: string }) {
   const ready = bench.isReady;
   const name = (m: Schemas['MissingMeasure']) =>
-    (bench.guides.find((g) => g.measure === m.measure)?.name ?? m.measure).toLowerCase() + (m.side ? ` ${m.side}` : '');
+    (bench.guides.find((g) => g.measure === m.measure)?.name ?? m.measure).toLowerCase() +
+    (m.side ? ` ${sideWord[m.side]}` : '');
   const names = (wanting: Schemas['MissingMeasure'][], why: string) =>
     wanting
       .filter((m) => m.neededFor === why)

@@ -1,4 +1,5 @@
 import type { Schemas } from '../shared/api';
+import { sideWord } from '../shared/words';
 
 type Bench = Schemas['BenchDto'];
 
@@ -20,7 +21,7 @@ export const linesOf = (bench: Bench) => ({
   others: bench.others.flatMap((line) => lineOf(bench, line)),
 });
 
-export const nameOf = (line: Line) => line.guide.name + (line.side ? `, ${line.side}` : '');
+export const nameOf = (line: Line) => line.guide.name + (line.side ? `, ${sideWord[line.side]}` : '');
 
 /** Whether something of the bench belongs to a line. */
 export const isOn = (line: Line, at: { measure: Schemas['Measure']; side: Schemas['Side'] | null }) =>

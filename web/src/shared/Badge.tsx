@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useId } from 'react';
 import type { Schemas } from './api';
+import { phaseWords } from './words';
 
 const phases = ['measured', 'fitted', 'conditioned', 'wearing'] as const;
 const [outer, inner] = [47, 36];
@@ -13,7 +14,7 @@ const colour = (token: string) => `var(--chakra-colors-${token})`;
 function sector(from: number, to: number): string {
   const at = (r: number, deg: number) =>
     `${50 + r * Math.sin((deg * Math.PI) / 180)} ${50 - r * Math.cos((deg * Math.PI) / 180)}`;
-  return t`M${at(outer, from)}A${outer} ${outer} 0 0 1 ${at(outer, to)}L${at(inner, to)}A${inner} ${inner} 0 0 0 ${at(inner, from)}Z`;
+  return `M${at(outer, from)}A${outer} ${outer} 0 0 1 ${at(outer, to)}L${at(inner, to)}A${inner} ${inner} 0 0 0 ${at(inner, from)}Z`;
 }
 
 /** A dog's enamel badge: its own head inside, one rim segment a phase, each filled with a pattern of its own. */
@@ -27,7 +28,7 @@ export function Badge({
   const id = useId();
   const { width, height, paths } = card.portrait;
   const scale = 58 / Math.max(width, height * 1.05);
-  const label = phases.map((p) => `${p} ${Math.round(card.badge[p] * 100)} %`).join(', ');
+  const label = phases.map((p) => `${phaseWords[p]} ${Math.round(card.badge[p] * 100)} %`).join(', ');
   return (
     <svg
       viewBox="0 0 100 100"

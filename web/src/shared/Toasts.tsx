@@ -23,7 +23,7 @@ export function Toasts() {
     return () => clearTimeout(listening);
   }, []);
   return (
-    <Toaster toaster={toaster} insetInline={{ mdDown: '4' }}>
+    <Toaster aria-label={t`Notices`} toaster={toaster} insetInline={{ mdDown: '4' }}>
       {(toast) => (
         <Toast.Root
           bg={toast.type === 'error' ? 'brick.solid' : 'spruce.solid'}

@@ -2286,7 +2286,7 @@ export interface components {
             readings: components["schemas"]["ReadingDto"][];
             measures: components["schemas"]["MeasuredDto"][];
             findings: components["schemas"]["FindingDto"][];
-            headShape: components["schemas"]["HeadShapeChoice"];
+            headShape: components["schemas"]["HeadShapeDto"];
             missing: components["schemas"]["MissingMeasure"][];
             /** @description Against the set before, where there is one. */
             changes: components["schemas"]["ChangeDto"][];
@@ -2644,7 +2644,7 @@ export interface components {
             done: string[];
             breeds: string;
             age: null | string;
-            headShape: components["schemas"]["HeadShapeChoice"];
+            headShape: components["schemas"]["HeadShapeDto"];
             coatHex: string;
             portrait: components["schemas"]["HeadPortrait"];
             cautions: string[];
@@ -2871,7 +2871,7 @@ export interface components {
             verdict: components["schemas"]["Verdict"];
             /** Format: double */
             chance: null | number;
-            retake: null | components["schemas"]["Retake"];
+            retake: null | components["schemas"]["RetakeDto"];
             deciding: components["schemas"]["CriterionDto"];
             criteria: components["schemas"]["CriterionDto"][];
             notChecked: components["schemas"]["NotCheckedDto"][];
@@ -2933,7 +2933,7 @@ export interface components {
              * @description Chance that all that has to hold does, 0 to 1.
              */
             chance: null | number;
-            retake: null | components["schemas"]["Retake"];
+            retake: null | components["schemas"]["RetakeDto"];
             deciding: components["schemas"]["CriterionDto"];
             /** Format: double */
             gapeDeg: null | number;
@@ -3226,20 +3226,14 @@ export interface components {
         };
         /** @enum {string} */
         HeadShape: "long" | "medium" | "short";
-        /** @description The head shape to work with, and what every way says. */
-        HeadShapeChoice: {
-            /** @description The shape. */
+        /** @description The head shape worked with, and what every way says. */
+        HeadShapeDto: {
             shape: components["schemas"]["HeadShape"];
-            /** @description Why this one. */
             reason: string;
-            /** @description What it stands on. */
             basis: components["schemas"]["Basis"];
-            /** @description Everything known, the most trusted first; empty when nothing is. */
-            ways: components["schemas"]["ShapeReading"][];
-            /** @description The craniofacial ratio is below Grounded&lt;double&gt; HeadShapes.AirwayRatio. */
+            ways: components["schemas"]["ShapeWayDto"][];
             airwayCaution: boolean;
-            /** @description Whether two ways point to different shapes. */
-            disagree?: boolean;
+            disagree: boolean;
         };
         /** @description The answer about one muzzle in one line. What stands in it is read without what stands below it. */
         Headline: {
@@ -4447,8 +4441,19 @@ export interface components {
              * @description Share of the doubt about the whole that knowing this length would end, 0 to 1.
              */
             settles: number;
+        };
+        /** @description Which reading, taken again, would settle a fit most. */
+        RetakeDto: {
+            measure: components["schemas"]["Measure"];
+            side: null | components["schemas"]["Side"];
+            kind: components["schemas"]["UncertaintyKind"];
+            /**
+             * Format: double
+             * @description Share of the doubt about the whole that knowing this length would end, 0 to 1.
+             */
+            settles: number;
             /** @description What to do, in a sentence. */
-            says?: null | string;
+            says: string;
         };
         /** @description A dog on the round: its badge, what there is to do, and by what it is found. */
         RoundCardDto: {
@@ -4677,27 +4682,20 @@ export interface components {
          * @enum {string}
          */
         Severity: "note" | "check";
-        /** @description What one way says. */
-        ShapeReading: {
-            /** @description Which way. */
-            way: components["schemas"]["ShapeWay"];
-            /**
-             * Format: double
-             * @description The ratio or index, where the way has one.
-             */
-            value: null | number;
-            /** @description The shape it points to. */
-            shape: components["schemas"]["HeadShape"];
-            /** @description In one sentence. */
-            reason: string;
-            /** @description What its cuts stand on. */
-            basis: components["schemas"]["Basis"];
-        };
         /**
          * @description A way of telling the head shape, the most trusted first.
          * @enum {string}
          */
         ShapeWay: "seen" | "craniofacialRatio" | "cranialIndex" | "breed";
+        /** @description What one way says of the head shape. */
+        ShapeWayDto: {
+            way: components["schemas"]["ShapeWay"];
+            /** Format: double */
+            value: null | number;
+            shape: components["schemas"]["HeadShape"];
+            reason: string;
+            basis: components["schemas"]["Basis"];
+        };
         /** @description A share of goes with its 95 % interval. */
         ShareDto: {
             /** Format: int32 */
@@ -4855,8 +4853,14 @@ export interface components {
             /** Format: double */
             headGirthUMm?: null | number;
         };
+        /**
+         * @description A number of the snout model.
+         * @enum {string}
+         */
+        SnoutPart: "eyeLine" | "fitLine" | "height" | "width" | "girth" | "jawHinge";
         /** @description One number of the snout model and what it rests on. */
         SourceDto: {
+            part: components["schemas"]["SnoutPart"];
             name: string;
             /** Format: double */
             mm: number;
@@ -5236,6 +5240,9 @@ export interface components {
             /** @description The table the factor is taken from. */
             factors: components["schemas"]["EnergyFactor"][];
             ingredients: string[];
+            ingredientNames: {
+                [key: string]: string;
+            };
         };
         /** @description How the muzzle in use did on the dog when it was last tried. */
         TriedDto: {
@@ -5331,7 +5338,7 @@ export interface components {
             reading: components["schemas"]["ReadingSoFar"];
             measures: components["schemas"]["MeasuredDto"][];
             findings: components["schemas"]["FindingDto"][];
-            headShape: components["schemas"]["HeadShapeChoice"];
+            headShape: components["schemas"]["HeadShapeDto"];
             drawing: components["schemas"]["HeadDrawing"];
         };
         /**

@@ -109,6 +109,22 @@ export const referenceWords: Record<Schemas['ReferenceKind'], string> = {
 
 export const viewWords: Record<Schemas['PhotoView'], string> = { side: t`From the side`, top: t`From above` };
 
+export const sideWord: Record<Schemas['Side'], string> = { left: t`left`, right: t`right` };
+
+export const provenanceWords: Record<Schemas['Provenance'], string> = {
+  measured: t`measured`,
+  derived: t`derived`,
+  assumed: t`assumed`,
+};
+
+/** A badge's four rims. */
+export const phaseWords: Record<keyof Schemas['BadgeDto'], string> = {
+  measured: t`measured`,
+  fitted: t`fitted`,
+  conditioned: t`conditioned`,
+  wearing: t`wearing`,
+};
+
 export const sideWords: Record<Schemas['Side'], string> = { left: t`its left side`, right: t`its right side` };
 
 export const landmarkWords: Record<Schemas['Landmark'], string> = {

@@ -222,6 +222,7 @@ function Count({ size }: { size: Schemas['VanSizeDto'] }) {
   return (
     <Box>
       <NumberInput.Root
+        translations={{ incrementLabel: t`one more`, decrementLabel: t`one less` }}
         size="sm"
         w="5.5rem"
         min={0}

@@ -163,8 +163,8 @@ function Cross({
 }) {
   const r = (chosen ? 11 : 7) * unit;
   const d = square
-    ? t`M${at.x - r} ${at.y - r}h${2 * r}v${2 * r}h${-2 * r}z`
-    : t`M${at.x - r} ${at.y}h${2 * r}M${at.x} ${at.y - r}v${2 * r}`;
+    ? `M${at.x - r} ${at.y - r}h${2 * r}v${2 * r}h${-2 * r}z`
+    : `M${at.x - r} ${at.y}h${2 * r}M${at.x} ${at.y - r}v${2 * r}`;
   return (
     <g>
       <path d={d} stroke="#10231e" strokeWidth={4 * unit} />

@@ -14,7 +14,7 @@ import { complain, notify } from '../../shared/notices';
 import { useKept } from '../../shared/useKept';
 import { doubtText, lengthText, useUnit } from '../../shared/units';
 import { Waiting } from '../../shared/Waiting';
-import { entries, landmarkWords, referenceWords, sideWords } from '../../shared/words';
+import { entries, landmarkWords, referenceWords, sideWords, sideWord } from '../../shared/words';
 import { useBench, useTakeBench } from '../useBench';
 import { markLabels, photoDocument } from './document';
 import { nameOf, PhotoCanvas } from './PhotoCanvas';
@@ -275,7 +275,7 @@ function Outcome({ dogId, photo, sent }: { dogId: string; photo: Photo; sent: ()
           >
             <Text flex="1">
               {bench.data?.guides.find((g) => g.measure === m.measure)?.name ?? m.measure}
-              {m.side ? `, ${m.side}` : ''}
+              {m.side ? `, ${sideWord[m.side]}` : ''}
             </Text>
             <Text fontSize="xl" fontWeight="700">
               {lengthText(m.mm, unit)}
