@@ -122,7 +122,7 @@ public sealed class ErrorTests(PracticeServer server)
     [InlineData("bench/typing?measure=tail&text=9", "measure")]
     [InlineData("bench/typing?measure=neckGirth&text=9&tool=eye", "tool")]
     [InlineData("measuring-sets/compare?before=6f9619ff-8b86-d011-b42d-00c04fc964ff&after=6f9619ff-8b86-d011-b42d-00c04fc964ff", "before")]
-    [InlineData("fits?school=strict", "school")]
+    [InlineData("fits?fitStyle=strict", "fitStyle")]
     [InlineData("fits?fingers=77", "fingers")]
     [InlineData("fits?fingers=many", "fingers")]
     [InlineData("fits?minutes=0", "minutes")]

@@ -83,7 +83,7 @@ public sealed class JourneyTests(PracticeServer server)
             "/api/what-if/measure",
             new
             {
-                school = "everyday",
+                fitStyle = "everyday",
                 headShape = head.Shape,
                 bodyMassKg = 24,
                 readings = Readings(head)
@@ -156,7 +156,7 @@ public sealed class JourneyTests(PracticeServer server)
                     neckStrapMinMm = strap["leastMm"]!.GetValue<double>(),
                     neckStrapMaxMm = strap["mostMm"]!.GetValue<double>(),
                 },
-                school = brief["school"]!.GetValue<string>(),
+                fitStyle = brief["fitStyle"]!.GetValue<string>(),
                 neededGapeDeg = brief["neededGapeDeg"]!.GetValue<double>(),
                 fingers = brief["fingers"]!.GetValue<int>(),
             }

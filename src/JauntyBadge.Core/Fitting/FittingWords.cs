@@ -72,6 +72,12 @@ public sealed partial class FittingWords(Writing writing)
     /// <summary>What is said beside the drawing of a size whose chart tells length and girth only.</summary>
     public string ShapeAssumed => writing.Say("Depth and width are assumed: a box of that girth.");
 
+    /// <summary>What is assumed where a chart does not say.</summary>
+    public string Of(ChartGap gap) =>
+        gap == ChartGap.Shape
+            ? writing.Say($"depth and width: a box of that girth, as wide as the snout and {writing.Length(writing.Rules[BasketModel.BoxSpareWidth])}")
+            : writing.Say("the neck strap is not checked");
+
     /// <summary>A number of fingers.</summary>
     public string Fingers(int fingers) => fingers == 0 ? writing.Say("no finger") : writing.Count(fingers, "one finger", "{0} fingers");
 

@@ -238,7 +238,7 @@ public sealed record MuzzleBrief
             : dog.BiteTier == BiteTier.SeveralOrDeep ? (FitStyle.Working, WhyStyle.Bites, Basis.House("containment tier 4"))
             : uses.Contains(Purpose.Working) ? (FitStyle.Working, WhyStyle.Working, Basis.Practice("the working style"))
             : (FitStyle.Everyday, WhyStyle.Everyday, Basis.Practice("the everyday style"));
-        return (style, new("school", BriefTopic.Seat, words.Of(style), words.Of(why), basis, Demand.Required, null, Settled: true));
+        return (style, new("fit-style", BriefTopic.Seat, words.Of(style), words.Of(why), basis, Demand.Required, null, Settled: true));
     }
 
     private static (Mass? Most, BriefLine? Line) Weight(DogProfile dog, string? overruled, HouseRules rules, FittingWords words)

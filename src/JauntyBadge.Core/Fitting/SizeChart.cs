@@ -71,7 +71,17 @@ public sealed record OpenedChart(
 /// <param name="Size">The size; null when a problem stands in the way.</param>
 /// <param name="Problems">What is wrong, each naming the field and what would be accepted.</param>
 /// <param name="Assumed">What the chart does not say and will be assumed.</param>
-public sealed record ChartRow(int Row, string Raw, MuzzleSize? Size, IReadOnlyList<string> Problems, IReadOnlyList<string> Assumed);
+public sealed record ChartRow(int Row, string Raw, MuzzleSize? Size, IReadOnlyList<string> Problems, IReadOnlyList<ChartGap> Assumed);
+
+/// <summary>What a chart does not say.</summary>
+public enum ChartGap
+{
+    /// <summary>Depth and width: a box of the girth is taken.</summary>
+    Shape,
+
+    /// <summary>The neck strap's range: the strap is not checked.</summary>
+    NeckStrap,
+}
 
 /// <summary>Size charts as comma-separated values (RFC 4180), in and out.</summary>
 public static class SizeChart
@@ -288,11 +298,11 @@ public static class SizeChart
         problems.AddRange(MuzzleCheck.Of(type, size).Select(p => $"{InWords(p.Field)}: {p.Says}"));
         if (problems.Count > 0)
             return new ChartRow(row, raw, null, problems, []);
-        List<string> assumed = [];
+        List<ChartGap> assumed = [];
         if (size.IsLengthAndGirthOnly)
-            assumed.Add("depth and width: a box of that girth, as wide as the snout and 14 mm");
+            assumed.Add(ChartGap.Shape);
         if (size.NeckStrapMin is null)
-            assumed.Add("the neck strap is not checked");
+            assumed.Add(ChartGap.NeckStrap);
         return new ChartRow(row, raw, size, [], assumed);
     }
 

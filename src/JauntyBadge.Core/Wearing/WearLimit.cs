@@ -160,6 +160,20 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
         Most = 0.5,
     };
 
+    public static readonly Grounded<TimeSpan> SoonAt = new(
+        "wear.soon",
+        "Time left of a wear from which it is soon over",
+        TimeSpan.FromMinutes(2),
+        Basis.House("long enough to turn back and to have a treat ready")
+    );
+
+    public static readonly Grounded<double> SoonShare = new(
+        "wear.soon-share",
+        "The same as a share of a short wear",
+        0.2,
+        Basis.House("two minutes would be most of a short one")
+    );
+
     public static readonly Grounded<TimeSpan> Fastening = Stage("wear.stage-fastening", "Longest wear at the stage of first fastening", 1);
     public static readonly Grounded<TimeSpan> Still = Stage("wear.stage-still", "Longest wear at the stage of wearing still", 2);
     public static readonly Grounded<TimeSpan> Moving = Stage("wear.stage-moving", "Longest wear at the stage of moving in it", 5);
@@ -168,7 +182,10 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
     private static readonly Basis VeterinarianFirst = Basis.Practice("a veterinarian looks at its breathing before any muzzle");
 
     public static IReadOnlyList<IGrounded> All { get; } =
-    [OutingCap, FirstWear, Growth, ExerciseLeaves, Fastening, Still, Moving, Places, .. Heat.All, WearLog.Remembered];
+    [OutingCap, FirstWear, Growth, ExerciseLeaves, Fastening, Still, Moving, Places, SoonAt, SoonShare, .. Heat.All, WearLog.Remembered];
+
+    /// <summary>With how much left of a wear it is soon over.</summary>
+    public static TimeSpan Soon(TimeSpan cap, HouseRules rules) => cap * rules[SoonShare] is var share && share < rules[SoonAt] ? share : rules[SoonAt];
 
     /// <summary>It should not be worn at all.</summary>
     public bool NotNow => Cap <= TimeSpan.Zero;

@@ -163,3 +163,11 @@ public sealed record ImportChartEntry(
     MuzzleEntry? Model = null,
     string? Of = null
 );
+
+/// <summary>One row of a chart, understood or not.</summary>
+/// <param name="Row">Its line in the file, from 1.</param>
+/// <param name="Raw">Its text.</param>
+/// <param name="Size">The size; null when a problem stands in the way.</param>
+/// <param name="Problems">What is wrong, each naming the field and what would be accepted.</param>
+/// <param name="Assumed">What the chart does not say and will be assumed.</param>
+public sealed record ChartRowDto(int Row, string Raw, MuzzleSize? Size, IReadOnlyList<string> Problems, IReadOnlyList<string> Assumed);

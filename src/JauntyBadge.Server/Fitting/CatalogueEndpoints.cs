@@ -46,7 +46,7 @@ internal static class CatalogueEndpoints
             .Produces<string>(contentType: "text/csv");
         catalogue.MapPost("/chart/open", Open).WithName("openChart").WithSummary("Open a size chart and guess what its columns mean.").OnlyReads();
         catalogue
-            .MapPost("/chart/read", Read)
+            .MapPost("/chart/read", ReadAsync)
             .WithName("readChart")
             .WithSummary("Read a size chart by a mapping, row by row, without keeping anything.")
             .OnlyReads();
@@ -154,7 +154,15 @@ internal static class CatalogueEndpoints
         SizeChart.Open(Text(FileWords.Of(entry.Text, entry.File)), entry.Type ?? MuzzleType.Basket)
         ?? throw Refusal.Field("text", "The first row must name the columns, two or more, with comma, semicolon or tab between them.");
 
-    private static IReadOnlyList<ChartRow> Read(ReadChartEntry entry) => Rows(entry.Text, entry.Columns, entry.Type ?? MuzzleType.Basket, entry.Of);
+    private static async Task<IReadOnlyList<ChartRowDto>> ReadAsync(ReadChartEntry entry, Pen pen, CancellationToken cancel)
+    {
+        var words = new FittingWords(await pen.TakeAsync(cancel));
+        return
+        [
+            .. Rows(entry.Text, entry.Columns, entry.Type ?? MuzzleType.Basket, entry.Of)
+                .Select(r => new ChartRowDto(r.Row, r.Raw, r.Size, r.Problems, [.. r.Assumed.Select(words.Of)])),
+        ];
+    }
 
     private static async Task<MuzzleDto> ImportAsync(
         ImportChartEntry entry,

@@ -18,7 +18,7 @@ namespace JauntyBadge.Server.Fitting;
 internal sealed record FitQuery(
     [property: FromQuery(Name = "unit"), Description("mm, cm or in; mm when left out")] string? Unit = null,
     [property: FromQuery(Name = "uses"), Description("the purposes it is for; all of the dog's when left out")] string[]? Uses = null,
-    [property: FromQuery(Name = "school"), Description("everyday or working")] string? School = null,
+    [property: FromQuery(Name = "fitStyle"), Description("everyday or working")] string? FitStyle = null,
     [property: FromQuery(Name = "fingers"), Description("fingers under the neck strap, 0 to 4")] int? Fingers = null,
     [property: FromQuery(Name = "minutes"), Description("longest wear in minutes, 1 to 600; what is usual for the uses when left out")] int? Minutes = null,
     [property: FromQuery(Name = "warm"), Description("whether it is worn in warmth or at exercise")] bool? Warm = null,
@@ -30,7 +30,7 @@ internal sealed record FitQuery(
     public FitTerms Read() =>
         new(
             [.. (Uses ?? []).Select(u => QueryWords.Read<Purpose>(u, "uses")).OfType<Purpose>()],
-            QueryWords.Read<FitStyle>(School, "school"),
+            QueryWords.Read<FitStyle>(FitStyle, "fitStyle"),
             Fingers,
             Minutes,
             Warm,

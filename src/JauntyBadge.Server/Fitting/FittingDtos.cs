@@ -260,7 +260,7 @@ public sealed record MuzzleCountDto(bool TrainingFirst, string Says, string Reas
 public sealed record BriefDto(
     IReadOnlyList<Purpose> Uses,
     HeadShape HeadShape,
-    FitStyle School,
+    FitStyle FitStyle,
     int Fingers,
     double NeededGapeDeg,
     GapeClass NeededGape,
@@ -342,7 +342,7 @@ public sealed record FitDetailDto(FitDto Fit, FitDrawingDto Drawing);
 public sealed record ChoiceEntry(
     string? SizeId = null,
     IReadOnlyList<Purpose>? Uses = null,
-    FitStyle? School = null,
+    FitStyle? FitStyle = null,
     int? Fingers = null,
     int? Minutes = null,
     bool? Warm = null,

@@ -216,7 +216,7 @@ internal static class FittingEndpoints
     private static async Task<ChoiceDto> ChooseAsync(Guid id, ChoiceEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
-        var asked = new FitTerms(entry.Uses ?? [], entry.School, entry.Fingers, entry.Minutes, entry.Warm, entry.ClinicHands == true);
+        var asked = new FitTerms(entry.Uses ?? [], entry.FitStyle, entry.Fingers, entry.Minutes, entry.Warm, entry.ClinicHands == true);
         if (entry.Note is { Length: > LongestNote })
             throw Refusal.Field("note", $"Up to {LongestNote} letters, please.");
         var question = file.NeedQuestion(asked);

@@ -92,7 +92,7 @@ public sealed record BasketInput(
 public sealed record WhatIfFit(
     SnoutInput? Snout = null,
     BasketInput? Basket = null,
-    FitStyle? School = null,
+    FitStyle? FitStyle = null,
     double? NeededGapeDeg = null,
     int? Fingers = null
 );
@@ -142,7 +142,7 @@ public sealed record WhatIfDog(
 public sealed record WhatIfBrief(
     WhatIfDog? Dog = null,
     IReadOnlyList<Purpose>? Purposes = null,
-    FitStyle? School = null,
+    FitStyle? FitStyle = null,
     int? Fingers = null,
     int? Minutes = null,
     bool? Warm = null,
@@ -213,7 +213,10 @@ internal static class WhatIf
             Health = entered.Health ?? [],
             TraitsSeen = entered.Traits ?? [],
         };
-        var question = new FitTerms([], asked.School, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(dog, HouseRules.Ours) with
+        var question = new FitTerms([], asked.FitStyle, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(
+            dog,
+            HouseRules.Ours
+        ) with
         {
             Material = asked.Material ?? MaterialSchool.Sturdy,
             Visibility = asked.Visibility ?? VisibilitySchool.StandOut,
@@ -227,7 +230,7 @@ internal static class WhatIf
     public static FitAnswer Fit(WhatIfFit asked)
     {
         var snout = SnoutModel.From(asked.Snout!.ToNumbers());
-        var request = new FitRequest(asked.School!.Value, Angle.FromDegrees(asked.NeededGapeDeg!.Value), asked.Fingers!.Value, FitRules.Finger.Ours);
+        var request = new FitRequest(asked.FitStyle!.Value, Angle.FromDegrees(asked.NeededGapeDeg!.Value), asked.Fingers!.Value, FitRules.Finger.Ours);
         var basket = asked.Basket!.ToModel();
         var fit = BasketFit.Assess(snout, basket, request);
         var doubts = asked.Snout.Lengths.Where(u => u.U is not null).ToDictionary(u => u.Line, u => Length.FromMillimeters(u.U!.Value));
@@ -346,7 +349,7 @@ public sealed class WhatIfFitValidator : AbstractValidator<WhatIfFit>
     {
         RuleFor(f => f.Snout).NotNull().WithMessage("snout is needed.").SetValidator(new SnoutInputValidator()!);
         RuleFor(f => f.Basket).NotNull().WithMessage("basket is needed.").SetValidator(new BasketInputValidator()!);
-        RuleFor(f => f.School).NotNull().WithMessage("school is needed: everyday or working.");
+        RuleFor(f => f.FitStyle).NotNull().WithMessage("fitStyle is needed: everyday or working.");
         RuleFor(f => f.NeededGapeDeg)
             .NotNull()
             .WithMessage("neededGapeDeg is needed: 0 to 60.")

@@ -217,7 +217,7 @@ internal static class BenchEndpoints
         // What the dog weighs and wears today is not what it did when an old set was taken.
         if ((entry.BodyMassKg != set.BodyMassKg && entry.BodyMassKg is not null) || (entry.Coat is { } coat && coat != set.Coat))
             set = await FollowingAsync(set, entry.IntoOldSet == true, db, clock, cancel);
-        (set.FitStyle, set.BodyMassKg, set.Coat, set.FitLineGapMm) = (entry.School, entry.BodyMassKg, entry.Coat ?? set.Coat, entry.FitLineGapMm);
+        (set.FitStyle, set.BodyMassKg, set.Coat, set.FitLineGapMm) = (entry.FitStyle, entry.BodyMassKg, entry.Coat ?? set.Coat, entry.FitLineGapMm);
         if ((entry.BodyMassKg is not null && entry.BodyMassKg != dog.BodyMassKg) || (entry.Coat is not null && entry.Coat != dog.CoatSeen))
         {
             (dog.BodyMassKg, dog.CoatSeen) = (entry.BodyMassKg ?? dog.BodyMassKg, entry.Coat ?? dog.CoatSeen);

@@ -13,7 +13,7 @@ namespace JauntyBadge.Server.Measuring;
 public sealed record MeasuringSetRecordDto(
     Guid Id,
     DateTime StartedAt,
-    FitStyle? School,
+    FitStyle? FitStyle,
     double? BodyMassKg,
     Coat Coat,
     IReadOnlyList<string> TakenBy,

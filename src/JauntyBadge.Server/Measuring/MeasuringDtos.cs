@@ -80,13 +80,13 @@ public sealed class ReadingJudgementValidator : AbstractValidator<ReadingJudgeme
 }
 
 /// <summary>What belongs to a whole measuring set.</summary>
-/// <param name="School">The fit style measured by.</param>
+/// <param name="FitStyle">The fit style measured by.</param>
 /// <param name="BodyMassKg">0.4 to 120; also becomes the dog's.</param>
 /// <param name="Coat">The coat under the tape; also becomes the dog's.</param>
 /// <param name="FitLineGapMm">The gap left between eye line and fit line, 2 to 60; the usual one when left out.</param>
 /// <param name="IntoOldSet">Change the set in hand although it is of an earlier day; else another mass or coat begins a new one.</param>
 public sealed record MeasuringSetEntry(
-    FitStyle? School = null,
+    FitStyle? FitStyle = null,
     double? BodyMassKg = null,
     Coat? Coat = null,
     double? FitLineGapMm = null,
@@ -97,7 +97,7 @@ public sealed class MeasuringSetEntryValidator : AbstractValidator<MeasuringSetE
 {
     public MeasuringSetEntryValidator()
     {
-        RuleFor(s => s.School).NotNull().WithMessage("school is needed: everyday or working.");
+        RuleFor(s => s.FitStyle).NotNull().WithMessage("fitStyle is needed: everyday or working.");
         RuleFor(s => s.BodyMassKg).InclusiveBetween(0.4, 120).WithMessage("A body mass is 0.4 to 120 kg.");
         RuleFor(s => s.FitLineGapMm).InclusiveBetween(2, 60).WithMessage("The gap to the eyes is 2 to 60 mm.");
     }
@@ -181,7 +181,7 @@ public sealed record HeadShapeDto(HeadShape Shape, string Reason, Basis Basis, I
 public sealed record MeasuringSetDto(
     Guid? Id,
     DateTime? StartedAt,
-    FitStyle School,
+    FitStyle FitStyle,
     double? BodyMassKg,
     Coat Coat,
     double? FitLineGapMm,

@@ -9,7 +9,7 @@ using UnitsNet;
 namespace JauntyBadge.Server.Measuring;
 
 /// <summary>Readings to be judged without a dog on record.</summary>
-/// <param name="School">everyday or working.</param>
+/// <param name="FitStyle">everyday or working.</param>
 /// <param name="HeadShape">As the fitter saw it; left out, it follows from measures and breed.</param>
 /// <param name="Breed">Id, name or another name of a shipped breed.</param>
 /// <param name="Coat">ordinary, thick or clipped; the breed's when left out.</param>
@@ -17,7 +17,7 @@ namespace JauntyBadge.Server.Measuring;
 /// <param name="FitLineGapMm">The gap left between eye line and fit line, 2 to 60.</param>
 /// <param name="Readings">Up to 500.</param>
 public sealed record WhatIfMeasureQuestion(
-    FitStyle? School = null,
+    FitStyle? FitStyle = null,
     HeadShape? HeadShape = null,
     string? Breed = null,
     Coat? Coat = null,
@@ -42,7 +42,7 @@ public sealed class WhatIfMeasureQuestionValidator : AbstractValidator<WhatIfMea
 
     public WhatIfMeasureQuestionValidator()
     {
-        RuleFor(q => q.School).NotNull().WithMessage("school is needed: everyday or working.");
+        RuleFor(q => q.FitStyle).NotNull().WithMessage("fitStyle is needed: everyday or working.");
         RuleFor(q => q.BodyMassKg).InclusiveBetween(0.4, 120).WithMessage("bodyMassKg must be 0.4 to 120 kg.");
         RuleFor(q => q.FitLineGapMm).InclusiveBetween(2, 60).WithMessage("fitLineGapMm must be 2 to 60 mm.");
         RuleFor(q => q.Breed)
@@ -236,7 +236,7 @@ internal static class WhatIfMeasure
             readings,
             new Circumstances
             {
-                FitStyle = asked.School!.Value,
+                FitStyle = asked.FitStyle!.Value,
                 OtherWays = dog.OtherShapes,
                 BodyMass = asked.BodyMassKg is { } kg ? Mass.FromKilograms(kg) : null,
                 Coat = dog.Coat,

@@ -31,7 +31,9 @@ public sealed record StretchDto(DateTimeOffset From, DateTimeOffset To, HeatBand
 /// <param name="Weather">The reading taken; null for none.</param>
 /// <param name="Ahead">The rest of the day by what the station foretells.</param>
 /// <param name="Next">The next happy wear this dog could have; null where the heat allows none.</param>
+/// <param name="SoonSeconds">With how much left it is soon over.</param>
 /// <param name="NextSeconds">The longest that one may be: less where it makes the dog pant.</param>
+/// <param name="NextSoonSeconds">With how much left that one is soon over.</param>
 public sealed record WearLimitDto(
     string? Muzzle,
     string? Strap,
@@ -45,7 +47,9 @@ public sealed record WearLimitDto(
     IReadOnlyList<StretchDto> Ahead,
     HappyWear? Next,
     double NextSeconds,
-    IReadOnlyList<string> Cautions
+    IReadOnlyList<string> Cautions,
+    double SoonSeconds,
+    double NextSoonSeconds
 );
 
 /// <summary>A sign seen at a wear.</summary>
@@ -123,6 +127,7 @@ public sealed class WearEntryValidator : AbstractValidator<WearEntry>
 /// <summary>A wear on record.</summary>
 /// <param name="Seconds">How long it was on; null while it is.</param>
 /// <param name="Worst">The worst group of its signs.</param>
+/// <param name="SoonSeconds">With how much left it is soon over; null without a cap.</param>
 /// <param name="OverCap">It was on longer than it was told to be.</param>
 /// <param name="PlanMoved">What it did to the plan, in words; null for nothing. Said once, when it happens.</param>
 public sealed record WearDto(
@@ -148,11 +153,12 @@ public sealed record WearDto(
     string? Note,
     bool HasPicture,
     bool OverCap,
+    double? SoonSeconds,
     long Version,
     string? PlanMoved = null
 ) : IAtVersion
 {
-    internal static WearDto Of(WearRow row, string? planMoved = null)
+    internal static WearDto Of(WearRow row, HouseRules rules, string? planMoved = null)
     {
         var lasted = row.EndedAt - row.StartedAt;
         return new(
@@ -178,6 +184,7 @@ public sealed record WearDto(
             row.Note,
             row.HasPicture,
             lasted?.TotalMinutes > row.CapMinutes,
+            row.CapMinutes is { } cap ? WearLimit.Soon(TimeSpan.FromMinutes(cap), rules).TotalSeconds : null,
             row.Version,
             planMoved
         );

@@ -101,7 +101,9 @@ internal static class WearEndpoints
                 [],
                 null,
                 0,
-                new DogWords(writing).Cautions(file.Profile, today)
+                new DogWords(writing).Cautions(file.Profile, today),
+                0,
+                0
             );
         var muzzle = WornOf(choice, rules);
         var question = QuestionOf(file, muzzle, today) with { Weather = known, HeatUnknown = known is null, Exercise = entry.Exercise == true };
@@ -112,6 +114,7 @@ internal static class WearEndpoints
             muzzle,
             limit.Band
         );
+        var nextCap = next is null ? TimeSpan.Zero : WearLimit.Of(question with { Exercise = question.Exercise || next.Exercise }, rules).Cap;
         return new WearLimitDto(
             $"{choice.Model} {choice.Size.Label}",
             (file.Muzzle.LastTryOn?.Seen.Strap ?? choice.Strap) is { } strap
@@ -139,8 +142,10 @@ internal static class WearEndpoints
                         .Select(s => new StretchDto(s.From, s.To, s.Band, words.Of(s.Band), s.Cap.TotalSeconds)),
                 ],
             next is null ? null : words.Told(next),
-            next is null ? 0 : WearLimit.Of(question with { Exercise = question.Exercise || next.Exercise }, rules).Cap.TotalSeconds,
-            new DogWords(writing).Cautions(file.Profile, today)
+            nextCap.TotalSeconds,
+            new DogWords(writing).Cautions(file.Profile, today),
+            WearLimit.Soon(limit.Cap, rules).TotalSeconds,
+            WearLimit.Soon(nextCap, rules).TotalSeconds
         );
     }
 
@@ -171,7 +176,8 @@ internal static class WearEndpoints
             .ThenByDescending(w => w.Number)
             .Take(MostListed)
             .ToListAsync(cancel);
-        return [.. rows.Select(r => WearDto.Of(r))];
+        var rules = await db.RulesAsync(cancel);
+        return [.. rows.Select(r => WearDto.Of(r, rules))];
     }
 
     private static async Task<WearDto> PutAsync(
@@ -188,7 +194,7 @@ internal static class WearEndpoints
         var row = await db.Wears.SingleOrDefaultAsync(w => w.Id == wearId, cancel);
         if (row is not null && row.DogId != id)
             throw Refusal.Conflict("This id stands for a wear of another dog.");
-        Versions.Need(edited, row?.Version ?? 0, "This wear", row is null ? null : WearDto.Of(row));
+        Versions.Need(edited, row?.Version ?? 0, "This wear", row is null ? null : WearDto.Of(row, await db.RulesAsync(cancel)));
         await db.DogAsync(id, cancel);
         if (row is null)
         {
@@ -208,7 +214,7 @@ internal static class WearEndpoints
 
         Onto(row, entry, clock);
         await db.SaveChangesAsync(cancel);
-        return WearDto.Of(row, row.EndedAt is null ? null : await FeedBackAsync(id, db, pen, clock, cancel));
+        return WearDto.Of(row, await db.RulesAsync(cancel), row.EndedAt is null ? null : await FeedBackAsync(id, db, pen, clock, cancel));
     }
 
     private static void Onto(WearRow row, WearEntry entry, TimeProvider clock)
@@ -263,7 +269,7 @@ internal static class WearEndpoints
             throw Refusal.Conflict("It wears its muzzle just now by another record. End that one first.");
         row.RemovedAt = at;
         await db.SaveChangesAsync(cancel);
-        return WearDto.Of(row);
+        return WearDto.Of(row, await db.RulesAsync(cancel));
     }
 
     private static async Task<WearDto> AddPictureAsync(Guid id, Guid wearId, IFormFile? file, PracticeDb db, WriteGate gate, CancellationToken cancel)
@@ -282,7 +288,7 @@ internal static class WearEndpoints
                     kept.Jpeg = picture.Jpeg;
                 row.HasPicture = true;
                 await db.SaveChangesAsync(cancel);
-                return WearDto.Of(row);
+                return WearDto.Of(row, await db.RulesAsync(cancel));
             },
             cancel
         );

@@ -372,4 +372,14 @@ public class WearLimitTests
             stage % 7 == 6 ? null : (TrainedTo)(stage % 7),
             longest % 7 == 0 ? null : Min(longest)
         );
+
+    /// <summary>Two minutes before the end, of a short wear a fifth; both agree at ten minutes.</summary>
+    [Theory]
+    [InlineData(0, 0)]
+    [InlineData(5, 60)]
+    [InlineData(10, 120)]
+    [InlineData(11, 120)]
+    [InlineData(120, 120)]
+    public void It_is_soon_over(double capMinutes, double soonSeconds) =>
+        Assert.Equal(soonSeconds, WearLimit.Soon(TimeSpan.FromMinutes(capMinutes), HouseRules.Ours).TotalSeconds, 6);
 }

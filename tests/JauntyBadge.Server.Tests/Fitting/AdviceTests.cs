@@ -101,7 +101,7 @@ public sealed class AdviceTests(PracticeServer server) : IClassFixture<PracticeS
             $"{dog}/bench",
             new
             {
-                school = "everyday",
+                fitStyle = "everyday",
                 bodyMassKg = 28.0,
                 coat = "ordinary",
             }
@@ -120,7 +120,7 @@ public sealed class AdviceTests(PracticeServer server) : IClassFixture<PracticeS
             $"{dog}/bench",
             new
             {
-                school = "everyday",
+                fitStyle = "everyday",
                 bodyMassKg = 31.0,
                 coat = "clipped",
             }

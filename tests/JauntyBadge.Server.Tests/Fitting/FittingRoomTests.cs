@@ -17,7 +17,7 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
                   "snout": { "noseToInnerEyeLeftMm": 100, "noseToInnerEyeRightMm": 120, "snoutGirthMm": 273, "snoutHeightMm": 80, "snoutWidthMm": 72,
                              "jawToNoseMm": 151, "neckGirthMm": 430, "headShape": "medium" },
                   "basket": { "lengthMm": 100, "depthFrontMm": 160, "depthRearMm": 150, "widthRearMm": 79, "openingGirthMm": 440, "neckStrapMinMm": 380, "neckStrapMaxMm": 560 },
-                  "school": "everyday", "neededGapeDeg": 15, "fingers": 2
+                  "fitStyle": "everyday", "neededGapeDeg": 15, "fingers": 2
                 }
                 """
             )!
@@ -117,7 +117,7 @@ public sealed class FittingRoomTests(PracticeServer server) : IClassFixture<Prac
             }
         );
         Assert.NotNull((await server.PutAsync($"{dog}/brief/scavenger-closed", new { note = " " })).Problem("note"));
-        Assert.Equal(HttpStatusCode.NotFound, (await server.PutAsync($"{dog}/brief/school", new { note = "no" })).Status);
+        Assert.Equal(HttpStatusCode.NotFound, (await server.PutAsync($"{dog}/brief/fit-style", new { note = "no" })).Status);
         var brief = await server.PutAsync($"{dog}/brief/scavenger-closed", new { note = "Only indoors." });
         Assert.Equal("Only indoors.", Line(brief.Json)["overruled"]!.GetValue<string>());
         Assert.Equal("Only indoors.", Line((await server.GetAsync($"{dog}/fits"))["brief"]!)["overruled"]!.GetValue<string>());

@@ -14,7 +14,7 @@ public sealed class WhatIfTests(PracticeServer server)
                   "snout": { "noseToInnerEyeLeftMm": 100, "noseToInnerEyeRightMm": 102, "snoutGirthMm": 273, "snoutHeightMm": 80, "snoutWidthMm": 72,
                              "jawToNoseMm": 151, "neckGirthMm": 430, "headShape": "medium" },
                   "basket": { "lengthMm": 100, "depthFrontMm": 120, "depthRearMm": 118, "widthRearMm": 86, "openingGirthMm": 375, "neckStrapMinMm": 380, "neckStrapMaxMm": 560 },
-                  "school": "everyday", "neededGapeDeg": 15, "fingers": 2
+                  "fitStyle": "everyday", "neededGapeDeg": 15, "fingers": 2
                 }
                 """
             )!
@@ -113,7 +113,7 @@ public sealed class WhatIfTests(PracticeServer server)
             { "basket.lengthMm", "0", "5 to 1500" },
             { "basket.neckStrapMaxMm", "300", "more than" },
             { "basket", "null", "needed" },
-            { "school", "\"strict\"", "everyday, working" },
+            { "fitStyle", "\"strict\"", "everyday, working" },
             { "neededGapeDeg", "61", "0 to 60" },
             { "fingers", "9", "0 to 4" },
             { "fingers", "1.5", "whole number" },

@@ -38,7 +38,7 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
             $"{dog}/bench",
             new
             {
-                school = "working",
+                fitStyle = "working",
                 bodyMassKg = 30.5,
                 coat = "thick",
             }
@@ -49,12 +49,12 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
             ((await server.GetAsync(dog))["dog"]!["coatSeen"]!.GetValue<string>(), (await server.GetAsync(dog))["dog"]!["bodyMassKg"]!.GetValue<double>())
         );
         Assert.Equal(HttpStatusCode.OK, (await ReadAsync(dog, "headGirth", "480")).Status);
-        var refused = await server.PutAsync($"{dog}/bench", new { school = "working", fitLineGapMm = 99 });
+        var refused = await server.PutAsync($"{dog}/bench", new { fitStyle = "working", fitLineGapMm = 99 });
         Assert.Contains("2 to 60", refused.Problem("fitLineGapMm"), StringComparison.Ordinal);
     }
 
     [Fact]
-    public async Task A_dog_measured_in_the_everyday_school_can_be_fitted()
+    public async Task A_dog_measured_in_the_everyday_style_can_be_fitted()
     {
         var dog = await server.NewDogAsync();
         foreach (
@@ -131,7 +131,7 @@ public sealed class BenchTests(PracticeServer server) : IClassFixture<PracticeSe
         var dog = await server.NewDogAsync();
         var usual = await ReadAsync(dog, "fitLineLength", "80");
         Assert.Equal(99.05, usual["drawing"]!["eyeCorner"]!["x"]!.GetValue<double>(), 6);
-        var written = await server.PutAsync($"{dog}/bench", new { school = "everyday", fitLineGapMm = 15 });
+        var written = await server.PutAsync($"{dog}/bench", new { fitStyle = "everyday", fitLineGapMm = 15 });
         Assert.Equal(95, written["drawing"]!["eyeCorner"]!["x"]!.GetValue<double>(), 6);
         Assert.Equal(15, written["set"]!["fitLineGapMm"]!.GetValue<double>());
     }

@@ -120,7 +120,7 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
                     text = i % 2 == 0 ? odd : even,
                 }
             );
-            foreach (var view in new[] { "", "/bench", "/fits", "/fits/withy-5?fingers=4", "/fits/minute-3?school=working", "/plan" })
+            foreach (var view in new[] { "", "/bench", "/fits", "/fits/withy-5?fingers=4", "/fits/minute-3?fitStyle=working", "/plan" })
                 Assert.Equal(HttpStatusCode.OK, (await server.GetAsync(dog + view)).Status);
         }
 
@@ -195,7 +195,7 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
                     headShape = "medium",
                 },
                 basket,
-                school = "everyday",
+                fitStyle = "everyday",
                 neededGapeDeg = 15,
                 fingers = 2,
             }
@@ -216,7 +216,7 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
                 ? (brief["neededGapeDeg"]!.GetValue<double>(), brief["fingers"]!.GetValue<int>())
                 : default;
         Assert.Equal((15, 2), await BriefAsync(""));
-        Assert.Equal((15, 1), await BriefAsync("?school=working"));
+        Assert.Equal((15, 1), await BriefAsync("?fitStyle=working"));
         Assert.Equal((8, 2), await BriefAsync("?uses=clinic"));
         Assert.Equal((15, 2), await BriefAsync("?uses=clinic&minutes=45"));
         Assert.Equal((15, 2), await BriefAsync("?uses=clinic&warm=true"));

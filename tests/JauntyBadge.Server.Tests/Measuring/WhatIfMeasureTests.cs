@@ -20,7 +20,7 @@ public sealed class WhatIfMeasureTests(PracticeServer server)
             "/api/what-if/measure",
             new
             {
-                school = "everyday",
+                fitStyle = "everyday",
                 bodyMassKg = 28,
                 readings,
             }
@@ -72,7 +72,7 @@ public sealed class WhatIfMeasureTests(PracticeServer server)
             "/api/what-if/measure",
             new
             {
-                school = "working",
+                fitStyle = "working",
                 breed = "Greyhound",
                 readings = new[] { R("stopToNose", face), R("stopToOcciput", skull), R("skullWidth", "103") },
             }
@@ -95,7 +95,7 @@ public sealed class WhatIfMeasureTests(PracticeServer server)
                     "/api/what-if/measure",
                     new
                     {
-                        school = "everyday",
+                        fitStyle = "everyday",
                         coat,
                         readings = new[] { R("neckGirth", "430") },
                     }
@@ -106,15 +106,15 @@ public sealed class WhatIfMeasureTests(PracticeServer server)
     }
 
     [Theory]
-    [InlineData("""{"readings":[]}""", "school")]
-    [InlineData("""{"school":"strict","readings":[]}""", "school")]
-    [InlineData("""{"school":"everyday"}""", "readings")]
-    [InlineData("""{"school":"everyday","readings":[],"breed":"unicorn"}""", "breed")]
-    [InlineData("""{"school":"everyday","readings":[],"bodyMassKg":-1}""", "bodyMassKg")]
-    [InlineData("""{"school":"everyday","readings":[{"measure":"neckGirth","text":"430"},{"measure":"neckGirth","text":"ninety"}]}""", "readings[1].text")]
-    [InlineData("""{"school":"everyday","readings":[{"measure":"noseToInnerEye","text":"95"}]}""", "readings[0].side")]
-    [InlineData("""{"school":"everyday","readings":[{"text":"95"}]}""", "readings[0].measure")]
-    [InlineData("""{"school":"everyday","readings":[{"measure":"neckGirth","text":"95","tool":"eye"}]}""", "readings[0].tool")]
+    [InlineData("""{"readings":[]}""", "fitStyle")]
+    [InlineData("""{"fitStyle":"strict","readings":[]}""", "fitStyle")]
+    [InlineData("""{"fitStyle":"everyday"}""", "readings")]
+    [InlineData("""{"fitStyle":"everyday","readings":[],"breed":"unicorn"}""", "breed")]
+    [InlineData("""{"fitStyle":"everyday","readings":[],"bodyMassKg":-1}""", "bodyMassKg")]
+    [InlineData("""{"fitStyle":"everyday","readings":[{"measure":"neckGirth","text":"430"},{"measure":"neckGirth","text":"ninety"}]}""", "readings[1].text")]
+    [InlineData("""{"fitStyle":"everyday","readings":[{"measure":"noseToInnerEye","text":"95"}]}""", "readings[0].side")]
+    [InlineData("""{"fitStyle":"everyday","readings":[{"text":"95"}]}""", "readings[0].measure")]
+    [InlineData("""{"fitStyle":"everyday","readings":[{"measure":"neckGirth","text":"95","tool":"eye"}]}""", "readings[0].tool")]
     public async Task A_wrong_field_is_named(string body, string field)
     {
         var answer = await server.PostAsync("/api/what-if/measure", body);

@@ -82,9 +82,9 @@ export const Brief = memo(function Brief({
           <Choice
             size="sm"
             width="7.5rem"
-            value={brief.school}
+            value={brief.fitStyle}
             options={entries(fitStyleWords)}
-            onChange={(school) => onChange({ ...question, school, fingers: null })}
+            onChange={(fitStyle) => onChange({ ...question, fitStyle, fingers: null })}
           />
         </Named>
         <Named label={t`Fingers`}>

@@ -10,7 +10,7 @@ import type { Unit } from '../shared/units';
 /** How the catalogue is to be judged; what is null follows from the dog. */
 export interface Question {
   uses: Schemas['Purpose'][] | null;
-  school: Schemas['FitStyle'] | null;
+  fitStyle: Schemas['FitStyle'] | null;
   fingers: number | null;
   minutes: number | null;
   warm: boolean | null;
@@ -27,7 +27,7 @@ export interface Filters {
 
 export const noQuestion: Question = {
   uses: null,
-  school: null,
+  fitStyle: null,
   fingers: null,
   minutes: null,
   warm: null,
@@ -37,7 +37,7 @@ export const noQuestion: Question = {
 const queryOf = (question: Question, unit: Unit) => ({
   unit,
   uses: question.uses ?? undefined,
-  school: question.school ?? undefined,
+  fitStyle: question.fitStyle ?? undefined,
   fingers: question.fingers ?? undefined,
   minutes: question.minutes ?? undefined,
   warm: question.warm ?? undefined,

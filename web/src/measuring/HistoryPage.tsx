@@ -119,7 +119,7 @@ export function HistoryPage() {
                   t`${set.measures.length} measures`,
                   set.bodyMassKg ? `${set.bodyMassKg} kg` : '',
                   t`${coatWords[set.coat].toLowerCase()} coat`,
-                  set.school ? t`${fitStyleWords[set.school].toLowerCase()} style` : '',
+                  set.fitStyle ? t`${fitStyleWords[set.fitStyle].toLowerCase()} style` : '',
                   set.takenBy.length > 0 ? t`by ${set.takenBy.join(', ')}` : '',
                   i === 0 ? t`in use` : '',
                 ]

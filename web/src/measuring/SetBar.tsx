@@ -25,13 +25,18 @@ export function SetBar({
   onBy: (by: string) => void;
   onEdit: (set: Schemas['MeasuringSetEntry']) => Promise<void>;
 }) {
-  const entry = { school: set.school, bodyMassKg: set.bodyMassKg, coat: set.coat, fitLineGapMm: set.fitLineGapMm };
+  const entry = { fitStyle: set.fitStyle, bodyMassKg: set.bodyMassKg, coat: set.coat, fitLineGapMm: set.fitLineGapMm };
   const edit = (change: Partial<typeof entry>) =>
     void onEdit({ ...entry, ...change }).catch((e: unknown) => complain(words(e)));
   return (
     <Flex columnGap="2.5" rowGap="1" wrap="wrap" align="start">
       <Small label={t`Fit style`}>
-        <Choice size="xs" value={set.school} options={entries(fitStyleWords)} onChange={(school) => edit({ school })} />
+        <Choice
+          size="xs"
+          value={set.fitStyle}
+          options={entries(fitStyleWords)}
+          onChange={(fitStyle) => edit({ fitStyle })}
+        />
       </Small>
       <Small label={t`Tool`}>
         <Choice size="xs" value={tool} options={entries(toolWords)} onChange={onTool} />
@@ -73,7 +78,7 @@ export function Gap({
       value={set.fitLineGapMm?.toString() ?? ''}
       placeholder={Math.round(set.usualGapMm).toString()}
       onKeep={(fitLineGapMm) =>
-        onEdit({ school: set.school, bodyMassKg: set.bodyMassKg, coat: set.coat, fitLineGapMm })
+        onEdit({ fitStyle: set.fitStyle, bodyMassKg: set.bodyMassKg, coat: set.coat, fitLineGapMm })
       }
     />
   );

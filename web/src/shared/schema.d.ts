@@ -2342,7 +2342,7 @@ export interface components {
         BriefDto: {
             uses: components["schemas"]["Purpose"][];
             headShape: components["schemas"]["HeadShape"];
-            school: components["schemas"]["FitStyle"];
+            fitStyle: components["schemas"]["FitStyle"];
             /** Format: int32 */
             fingers: number;
             /** Format: double */
@@ -2472,7 +2472,7 @@ export interface components {
          */
         ChartField: "label" | "model" | "length" | "depthFront" | "depthRear" | "widthRear" | "widthFront" | "openingGirth" | "girthMin" | "girthMax" | "girthRange" | "neckStrapMin" | "neckStrapMax" | "neckStrapRange" | "mass" | "price";
         /** @description One row of a chart, understood or not. */
-        ChartRow: {
+        ChartRowDto: {
             /**
              * Format: int32
              * @description Its line in the file, from 1.
@@ -2504,7 +2504,7 @@ export interface components {
         ChoiceEntry: {
             sizeId?: null | string;
             uses?: null | components["schemas"]["Purpose"][];
-            school?: null | components["schemas"]["FitStyle"];
+            fitStyle?: null | components["schemas"]["FitStyle"];
             /** Format: int32 */
             fingers?: null | number;
             /** Format: int32 */
@@ -3665,7 +3665,7 @@ export interface components {
             id: null | string;
             /** Format: date-time */
             startedAt: null | string;
-            school: components["schemas"]["FitStyle"];
+            fitStyle: components["schemas"]["FitStyle"];
             /** Format: double */
             bodyMassKg: null | number;
             coat: components["schemas"]["Coat"];
@@ -3682,7 +3682,7 @@ export interface components {
         };
         /** @description What belongs to a whole measuring set. */
         MeasuringSetEntry: {
-            school?: null | components["schemas"]["FitStyle"];
+            fitStyle?: null | components["schemas"]["FitStyle"];
             /**
              * Format: double
              * @description 0.4 to 120; also becomes the dog's.
@@ -3703,7 +3703,7 @@ export interface components {
             id: string;
             /** Format: date-time */
             startedAt: string;
-            school: null | components["schemas"]["FitStyle"];
+            fitStyle: null | components["schemas"]["FitStyle"];
             /** Format: double */
             bodyMassKg: null | number;
             coat: components["schemas"]["Coat"];
@@ -5514,6 +5514,11 @@ export interface components {
             hasPicture: boolean;
             /** @description It was on longer than it was told to be. */
             overCap: boolean;
+            /**
+             * Format: double
+             * @description With how much left it is soon over; null without a cap.
+             */
+            soonSeconds: null | number;
             /** Format: int64 */
             version: number;
             /** @description What it did to the plan, in words; null for nothing. Said once, when it happens. */
@@ -5581,6 +5586,16 @@ export interface components {
              */
             nextSeconds: number;
             cautions: string[];
+            /**
+             * Format: double
+             * @description With how much left it is soon over.
+             */
+            soonSeconds: number;
+            /**
+             * Format: double
+             * @description With how much left that one is soon over.
+             */
+            nextSoonSeconds: number;
         };
         WearSign: {
             /** Format: uuid */
@@ -5683,7 +5698,7 @@ export interface components {
         WhatIfBrief: {
             dog?: null | components["schemas"]["WhatIfDog"];
             purposes?: null | components["schemas"]["Purpose"][];
-            school?: null | components["schemas"]["FitStyle"];
+            fitStyle?: null | components["schemas"]["FitStyle"];
             /** Format: int32 */
             fingers?: null | number;
             /** Format: int32 */
@@ -5723,7 +5738,7 @@ export interface components {
         WhatIfFit: {
             snout?: null | components["schemas"]["SnoutInput"];
             basket?: null | components["schemas"]["BasketInput"];
-            school?: null | components["schemas"]["FitStyle"];
+            fitStyle?: null | components["schemas"]["FitStyle"];
             /** Format: double */
             neededGapeDeg?: null | number;
             /** Format: int32 */
@@ -5850,7 +5865,7 @@ export interface components {
         };
         /** @description Readings to be judged without a dog on record. */
         WhatIfMeasureQuestion: {
-            school?: null | components["schemas"]["FitStyle"];
+            fitStyle?: null | components["schemas"]["FitStyle"];
             headShape?: null | components["schemas"]["HeadShape"];
             /** @description Id, name or another name of a shipped breed. */
             breed?: null | string;
@@ -8934,7 +8949,7 @@ export interface operations {
                 /** @description the purposes it is for; all of the dog's when left out */
                 uses?: string[];
                 /** @description everyday or working */
-                school?: string;
+                fitStyle?: string;
                 /** @description fingers under the neck strap, 0 to 4 */
                 fingers?: number;
                 /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
@@ -8992,7 +9007,7 @@ export interface operations {
                 /** @description the purposes it is for; all of the dog's when left out */
                 uses?: string[];
                 /** @description everyday or working */
-                school?: string;
+                fitStyle?: string;
                 /** @description fingers under the neck strap, 0 to 4 */
                 fingers?: number;
                 /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
@@ -9048,7 +9063,7 @@ export interface operations {
                 /** @description the purposes it is for; all of the dog's when left out */
                 uses?: string[];
                 /** @description everyday or working */
-                school?: string;
+                fitStyle?: string;
                 /** @description fingers under the neck strap, 0 to 4 */
                 fingers?: number;
                 /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
@@ -9191,7 +9206,7 @@ export interface operations {
                 /** @description the purposes it is for; all of the dog's when left out */
                 uses?: string[];
                 /** @description everyday or working */
-                school?: string;
+                fitStyle?: string;
                 /** @description fingers under the neck strap, 0 to 4 */
                 fingers?: number;
                 /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
@@ -9952,7 +9967,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChartRow"][];
+                    "application/json": components["schemas"]["ChartRowDto"][];
                 };
             };
             /** @description Bad Request */
@@ -10045,7 +10060,7 @@ export interface operations {
                 /** @description the purposes it is for; all of the dog's when left out */
                 uses?: string[];
                 /** @description everyday or working */
-                school?: string;
+                fitStyle?: string;
                 /** @description fingers under the neck strap, 0 to 4 */
                 fingers?: number;
                 /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */
@@ -10101,7 +10116,7 @@ export interface operations {
                 /** @description the purposes it is for; all of the dog's when left out */
                 uses?: string[];
                 /** @description everyday or working */
-                school?: string;
+                fitStyle?: string;
                 /** @description fingers under the neck strap, 0 to 4 */
                 fingers?: number;
                 /** @description longest wear in minutes, 1 to 600; what is usual for the uses when left out */

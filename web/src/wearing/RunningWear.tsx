@@ -15,9 +15,6 @@ import { draftOfWear, wearDocument, wearKey, type WearDraft } from './documents'
 import type { Running } from './useRunningWear';
 import { clockText } from './useWearing';
 
-const SOON_SECONDS = 120;
-const SOON_SHARE = 0.2;
-
 /** The kind reads what the server stores; what was begun here is in that shape already. */
 const kind = { ...wearDocument, read: (w: Running | Schemas['WearDto']) => draftOfWear(w as Schemas['WearDto']) };
 
@@ -40,14 +37,7 @@ export function RunningWear({ dog, wear, onEnded }: { dog: Schemas['DogDto']; we
   const worn = Math.max(0, (now - Date.parse(value.startedAt ?? '')) / 1000);
   const cap = value.capMinutes === null ? null : value.capMinutes * 60;
   const left = cap === null ? null : cap - worn;
-  const phase =
-    left === null
-      ? 'free'
-      : left <= 0
-        ? 'over'
-        : left <= Math.min(SOON_SECONDS, SOON_SHARE * (cap ?? 0))
-          ? 'soon'
-          : 'on';
+  const phase = left === null ? 'free' : left <= 0 ? 'over' : left <= (wear.soonSeconds ?? 0) ? 'soon' : 'on';
   useTellInTime(phase, dog.name);
 
   const seen = (value.signs ?? []).map((s) => ({ id: s.id ?? '', signId: s.signId ?? '' }));

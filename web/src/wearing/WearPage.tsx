@@ -69,6 +69,7 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
       happyId: happy?.id ?? null,
       exercise: exercise || happy?.exercise === true,
       capMinutes: (happy ? data.nextSeconds : data.seconds) / 60,
+      soonSeconds: happy ? data.nextSoonSeconds : data.soonSeconds,
       strap: data.strap,
       place: data.weather?.place ?? null,
     });

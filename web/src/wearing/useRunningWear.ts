@@ -7,7 +7,7 @@ import { newId } from '../shared/ids';
 import { wearDocument, wearKey, type WearDraft } from './documents';
 
 /** A wear under way, as the server has it or as it was begun here. */
-export type Running = WearDraft & { id: string; version: number };
+export type Running = WearDraft & { id: string; version: number; soonSeconds: number | null };
 
 const place = (dogId: string) => `jaunty-badge.wear-on.${dogId}`;
 
@@ -25,7 +25,11 @@ export function useRunningWear(dogId: string, name: string, wears: Schemas['Wear
     running: running as Running | null,
     /** What came off here last. */
     ended,
-    start: (with_: Pick<WearDraft, 'occasion' | 'happyId' | 'exercise' | 'capMinutes' | 'strap' | 'place'>) => {
+    start: ({
+      soonSeconds,
+      ...with_
+    }: Pick<WearDraft, 'occasion' | 'happyId' | 'exercise' | 'capMinutes' | 'strap' | 'place'> &
+      Pick<Running, 'soonSeconds'>) => {
       const draft: WearDraft = {
         ...with_,
         startedAt: new Date().toISOString(),
@@ -38,7 +42,7 @@ export function useRunningWear(dogId: string, name: string, wears: Schemas['Wear
         treatPieces: 0,
         note: null,
       };
-      const wear = { ...draft, id: newId(), version: 0 };
+      const wear = { ...draft, id: newId(), version: 0, soonSeconds };
       keepOnDevice(place(dogId), wear);
       outbox.change(wearDocument.name, wearKey(dogId, wear.id), draft, 0, t`The wear of ${name}`);
       void outbox.now(wearDocument.name, wearKey(dogId, wear.id));

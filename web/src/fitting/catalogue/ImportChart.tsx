@@ -61,7 +61,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
   const { errors } = form.formState;
   const [into, of, columns] = useWatch({ control: form.control, name: ['into', 'of', 'columns'] });
   const [opened, setOpened] = useState<Schemas['OpenedChart'] | null>(null);
-  const [rows, setRows] = useState<Schemas['ChartRow'][] | null>(null);
+  const [rows, setRows] = useState<Schemas['ChartRowDto'][] | null>(null);
 
   const typeOf = ({ into: id, type }: Sheet) => models.find((m) => m.model.id === id)?.model.type ?? type;
   const attempt = async (work: (sheet: Sheet) => Promise<void>) => {
@@ -311,7 +311,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
 const readable = (columns: Column[]) =>
   ['label', 'length'].every((field) => columns.some((column) => column.field === field));
 
-function Rows({ rows, unit }: { rows: Schemas['ChartRow'][]; unit: 'mm' | 'cm' | 'in' }) {
+function Rows({ rows, unit }: { rows: Schemas['ChartRowDto'][]; unit: 'mm' | 'cm' | 'in' }) {
   return (
     <Table.Root
       size="sm"
