@@ -26,7 +26,6 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<OverruleRow> Overrules => Set<OverruleRow>();
     public DbSet<FitSettingsRow> FitSettings => Set<FitSettingsRow>();
     public DbSet<TryOnRow> TryOns => Set<TryOnRow>();
-    public DbSet<TryOnPictureRow> TryOnPictures => Set<TryOnPictureRow>();
     public DbSet<VanRow> Van => Set<VanRow>();
     public DbSet<ExpectedDogRow> ExpectedDogs => Set<ExpectedDogRow>();
     public DbSet<SessionRow> Sessions => Set<SessionRow>();
@@ -38,7 +37,6 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<PlanChoiceRow> PlanChoices => Set<PlanChoiceRow>();
     public DbSet<StepPassRow> StepPasses => Set<StepPassRow>();
     public DbSet<WearRow> Wears => Set<WearRow>();
-    public DbSet<WearPictureRow> WearPictures => Set<WearPictureRow>();
     public DbSet<InspectionRow> Inspections => Set<InspectionRow>();
     public DbSet<AppointmentRow> Appointments => Set<AppointmentRow>();
     public DbSet<WearingHabitsRow> WearingHabits => Set<WearingHabitsRow>();

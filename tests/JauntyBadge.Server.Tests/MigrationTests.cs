@@ -96,6 +96,31 @@ public class MigrationTests
         Assert.NotNull(fit.Draw());
     }
 
+    /// <summary>Pictures of heads, of try-ons and of wears lay in three tables; each is still there, under the id of what it is of.</summary>
+    [Fact]
+    public async Task Pictures_come_onto_one_shelf()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        var path = Path.Combine(Directory.CreateTempSubdirectory("jaunty-badge-").FullName, "practice.db");
+        // What they belong to is not looked at here.
+        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite($"Data Source={path};Foreign Keys=False").Options);
+        await db.GetService<IMigrator>().MigrateAsync("DecisionsInFacts", cancel);
+        var (head, tried, worn) = (Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid());
+        await db.Database.ExecuteSqlAsync($"""INSERT INTO "Pictures" ("PhotoId", "Jpeg") VALUES ({head}, {new byte[] { 1 }})""", cancel);
+        await db.Database.ExecuteSqlAsync($"""INSERT INTO "TryOnPictures" ("TryOnId", "Jpeg") VALUES ({tried}, {new byte[] { 2 }})""", cancel);
+        await db.Database.ExecuteSqlAsync($"""INSERT INTO "WearPictures" ("WearId", "Jpeg") VALUES ({worn}, {new byte[] { 3 }})""", cancel);
+        await db.Database.MigrateAsync(cancel);
+        Assert.Equal(
+            new Dictionary<Guid, byte>
+            {
+                [head] = 1,
+                [tried] = 2,
+                [worn] = 3,
+            },
+            await db.Pictures.ToDictionaryAsync(p => p.OfId, p => p.Jpeg.Single(), cancel)
+        );
+    }
+
     /// <summary>A choice as the first version kept it: no model, no numbers, no brief. It still shows, without a drawing.</summary>
     [Fact]
     public void A_choice_kept_before_models_had_versions_is_still_read()

@@ -109,7 +109,7 @@ public static class DemoPractice
             if (view == PhotoView.Side)
                 photo.Marks = drawn.Marks.Write();
             db.Photos.Add(photo);
-            db.Pictures.Add(new PictureRow { PhotoId = photo.Id, Jpeg = drawn.Jpeg });
+            db.Pictures.Add(new PictureRow { OfId = photo.Id, Jpeg = drawn.Jpeg });
         }
     }
 

@@ -11,7 +11,6 @@ internal sealed class FittingConfiguration
         IEntityTypeConfiguration<OverruleRow>,
         IEntityTypeConfiguration<FitSettingsRow>,
         IEntityTypeConfiguration<TryOnRow>,
-        IEntityTypeConfiguration<TryOnPictureRow>,
         IEntityTypeConfiguration<VanRow>,
         IEntityTypeConfiguration<ExpectedDogRow>
 {
@@ -43,12 +42,6 @@ internal sealed class FittingConfiguration
     {
         tried.Ignore(t => t.Seen);
         tried.HasOne<DogRow>().WithMany().HasForeignKey(t => t.DogId);
-    }
-
-    public void Configure(EntityTypeBuilder<TryOnPictureRow> picture)
-    {
-        picture.HasKey(p => p.TryOnId);
-        picture.HasOne<TryOnRow>().WithOne().HasForeignKey<TryOnPictureRow>(p => p.TryOnId);
     }
 
     public void Configure(EntityTypeBuilder<VanRow> van)

@@ -66,13 +66,6 @@ public sealed class TryOnRow : INumbered, IOfDog
 /// <param name="Note">Anything else.</param>
 public sealed record TryOnRecord(string Muzzle, IReadOnlyDictionary<string, bool> Answers, IReadOnlyList<string> Symptoms, KeptStrap? Strap, string? Note);
 
-/// <summary>A picture of a try-on.</summary>
-public sealed class TryOnPictureRow
-{
-    public Guid TryOnId { get; set; }
-    public required byte[] Jpeg { get; set; }
-}
-
 /// <summary>How many of a size lie in the van.</summary>
 public sealed class VanRow : IVersioned
 {

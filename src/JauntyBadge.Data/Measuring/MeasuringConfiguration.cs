@@ -8,8 +8,7 @@ namespace JauntyBadge.Data.Measuring;
 internal sealed class MeasuringConfiguration
     : IEntityTypeConfiguration<MeasuringSetRow>,
         IEntityTypeConfiguration<ReadingRow>,
-        IEntityTypeConfiguration<PhotoRow>,
-        IEntityTypeConfiguration<PictureRow>
+        IEntityTypeConfiguration<PhotoRow>
 {
     public void Configure(EntityTypeBuilder<MeasuringSetRow> set)
     {
@@ -28,11 +27,5 @@ internal sealed class MeasuringConfiguration
     public void Configure(EntityTypeBuilder<PhotoRow> photo)
     {
         photo.HasOne<DogRow>().WithMany().HasForeignKey(p => p.DogId);
-    }
-
-    public void Configure(EntityTypeBuilder<PictureRow> picture)
-    {
-        picture.HasKey(p => p.PhotoId);
-        picture.HasOne<PhotoRow>().WithOne().HasForeignKey<PictureRow>(p => p.PhotoId);
     }
 }

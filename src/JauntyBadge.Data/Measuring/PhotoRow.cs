@@ -24,13 +24,6 @@ public sealed class PhotoRow : INumbered, IOfDog, IVersioned
     public DateTime? RemovedAt { get; set; }
 }
 
-/// <summary>A stored picture: upright JPEG without what the camera wrote into it.</summary>
-public sealed class PictureRow
-{
-    public Guid PhotoId { get; set; }
-    public required byte[] Jpeg { get; set; }
-}
-
 /// <summary>What was marked on a picture so far; anything may still be missing.</summary>
 public sealed record PhotoMarks
 {

@@ -610,20 +610,6 @@ namespace JauntyBadge.Data.Migrations
                     b.ToTable("Overrules");
                 });
 
-            modelBuilder.Entity("JauntyBadge.Data.Fitting.TryOnPictureRow", b =>
-                {
-                    b.Property<Guid>("TryOnId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<byte[]>("Jpeg")
-                        .IsRequired()
-                        .HasColumnType("BLOB");
-
-                    b.HasKey("TryOnId");
-
-                    b.ToTable("TryOnPictures");
-                });
-
             modelBuilder.Entity("JauntyBadge.Data.Fitting.TryOnRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -796,20 +782,6 @@ namespace JauntyBadge.Data.Migrations
                     b.ToTable("Photos");
                 });
 
-            modelBuilder.Entity("JauntyBadge.Data.Measuring.PictureRow", b =>
-                {
-                    b.Property<Guid>("PhotoId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<byte[]>("Jpeg")
-                        .IsRequired()
-                        .HasColumnType("BLOB");
-
-                    b.HasKey("PhotoId");
-
-                    b.ToTable("Pictures");
-                });
-
             modelBuilder.Entity("JauntyBadge.Data.Measuring.ReadingRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -875,6 +847,21 @@ namespace JauntyBadge.Data.Migrations
                     b.HasIndex("SetId");
 
                     b.ToTable("Readings");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.PictureRow", b =>
+                {
+                    b.Property<Guid>("OfId")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Jpeg")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.HasKey("OfId");
+
+                    b.ToTable("Pictures");
                 });
 
             modelBuilder.Entity("JauntyBadge.Data.RuleBookRow", b =>
@@ -999,20 +986,6 @@ namespace JauntyBadge.Data.Migrations
                     b.HasIndex("DogId");
 
                     b.ToTable("Inspections");
-                });
-
-            modelBuilder.Entity("JauntyBadge.Data.Wearing.WearPictureRow", b =>
-                {
-                    b.Property<Guid>("WearId")
-                        .HasColumnType("TEXT");
-
-                    b.Property<byte[]>("Jpeg")
-                        .IsRequired()
-                        .HasColumnType("BLOB");
-
-                    b.HasKey("WearId");
-
-                    b.ToTable("WearPictures");
                 });
 
             modelBuilder.Entity("JauntyBadge.Data.Wearing.WearRow", b =>
@@ -1301,15 +1274,6 @@ namespace JauntyBadge.Data.Migrations
                         .IsRequired();
                 });
 
-            modelBuilder.Entity("JauntyBadge.Data.Fitting.TryOnPictureRow", b =>
-                {
-                    b.HasOne("JauntyBadge.Data.Fitting.TryOnRow", null)
-                        .WithOne()
-                        .HasForeignKey("JauntyBadge.Data.Fitting.TryOnPictureRow", "TryOnId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
             modelBuilder.Entity("JauntyBadge.Data.Fitting.TryOnRow", b =>
                 {
                     b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
@@ -1337,15 +1301,6 @@ namespace JauntyBadge.Data.Migrations
                         .IsRequired();
                 });
 
-            modelBuilder.Entity("JauntyBadge.Data.Measuring.PictureRow", b =>
-                {
-                    b.HasOne("JauntyBadge.Data.Measuring.PhotoRow", null)
-                        .WithOne()
-                        .HasForeignKey("JauntyBadge.Data.Measuring.PictureRow", "PhotoId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
             modelBuilder.Entity("JauntyBadge.Data.Measuring.ReadingRow", b =>
                 {
                     b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
@@ -1369,15 +1324,6 @@ namespace JauntyBadge.Data.Migrations
                     b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
                         .WithMany()
                         .HasForeignKey("DogId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
-                });
-
-            modelBuilder.Entity("JauntyBadge.Data.Wearing.WearPictureRow", b =>
-                {
-                    b.HasOne("JauntyBadge.Data.Wearing.WearRow", null)
-                        .WithOne()
-                        .HasForeignKey("JauntyBadge.Data.Wearing.WearPictureRow", "WearId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
                 });

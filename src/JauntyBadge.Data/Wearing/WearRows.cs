@@ -71,13 +71,6 @@ public sealed class WearRow : INumbered, IVersioned, IOfDog
     }
 }
 
-/// <summary>A picture taken at a wear, of a mark say.</summary>
-public sealed class WearPictureRow
-{
-    public Guid WearId { get; set; }
-    public required byte[] Jpeg { get; set; }
-}
-
 /// <summary>A muzzle looked over, off the dog.</summary>
 public sealed class InspectionRow : INumbered, IOfDog
 {

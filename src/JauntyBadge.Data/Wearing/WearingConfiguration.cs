@@ -7,7 +7,6 @@ namespace JauntyBadge.Data.Wearing;
 /// <summary>How the rows of this room lie in the database.</summary>
 internal sealed class WearingConfiguration
     : IEntityTypeConfiguration<WearRow>,
-        IEntityTypeConfiguration<WearPictureRow>,
         IEntityTypeConfiguration<InspectionRow>,
         IEntityTypeConfiguration<AppointmentRow>,
         IEntityTypeConfiguration<WearingHabitsRow>,
@@ -22,12 +21,6 @@ internal sealed class WearingConfiguration
 
         // A dog wears one muzzle at a time, whoever writes.
         wear.HasIndex(w => w.DogId).IsUnique().HasFilter("\"EndedAt\" IS NULL AND \"RemovedAt\" IS NULL").HasDatabaseName("IX_Wears_OneOnPerDog");
-    }
-
-    public void Configure(EntityTypeBuilder<WearPictureRow> picture)
-    {
-        picture.HasKey(p => p.WearId);
-        picture.HasOne<WearRow>().WithOne().HasForeignKey<WearPictureRow>(p => p.WearId);
     }
 
     public void Configure(EntityTypeBuilder<InspectionRow> inspection)

@@ -212,11 +212,7 @@ internal static class TryOnEndpoints
     private static async Task<TryOnDto> KeepPictureAsync(Guid id, Guid tryOnId, TakenIn picture, PracticeDb db, CancellationToken cancel)
     {
         var row = await FindAsync(id, tryOnId, db, cancel);
-        var kept = await db.TryOnPictures.FindAsync([tryOnId], cancel);
-        if (kept is null)
-            db.TryOnPictures.Add(new TryOnPictureRow { TryOnId = tryOnId, Jpeg = picture.Jpeg });
-        else
-            kept.Jpeg = picture.Jpeg;
+        await PictureShelf.PutAsync(db, tryOnId, picture, cancel);
         row.HasPicture = true;
         await db.SaveChangesAsync(cancel);
         return TryOnDto.Of(row);
@@ -225,7 +221,7 @@ internal static class TryOnEndpoints
     private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid tryOnId, PracticeDb db, CancellationToken cancel)
     {
         await FindAsync(id, tryOnId, db, cancel);
-        return TypedResults.File((await db.TryOnPictures.FindAsync([tryOnId], cancel) ?? throw Refusal.NotFound("It has no picture.")).Jpeg, "image/jpeg");
+        return await PictureShelf.ReadAsync(db, tryOnId, cancel);
     }
 
     private static async Task<TryOnDto> RemoveAsync(Guid id, Guid tryOnId, DateTime? at, PracticeDb db, CancellationToken cancel)

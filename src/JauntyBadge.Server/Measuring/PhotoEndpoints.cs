@@ -89,7 +89,7 @@ internal static class PhotoEndpoints
             async () =>
             {
                 db.Photos.Add(row);
-                db.Pictures.Add(new PictureRow { PhotoId = row.Id, Jpeg = picture.Jpeg });
+                db.Pictures.Add(new PictureRow { OfId = row.Id, Jpeg = picture.Jpeg });
                 await db.SaveChangesAsync(cancel);
                 return await OneAsync(id, row.Id, db, pen, cancel);
             },
@@ -117,9 +117,8 @@ internal static class PhotoEndpoints
     private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid photoId, PracticeDb db, HttpContext http, CancellationToken cancel)
     {
         await FindAsync(id, photoId, db, cancel);
-        var picture = await db.Pictures.AsNoTracking().SingleAsync(p => p.PhotoId == photoId, cancel);
         http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
-        return TypedResults.File(picture.Jpeg, "image/jpeg");
+        return await PictureShelf.ReadAsync(db, photoId, cancel);
     }
 
     private static async Task<PhotoDto> MarkAsync(

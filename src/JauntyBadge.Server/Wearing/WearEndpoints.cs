@@ -281,11 +281,7 @@ internal static class WearEndpoints
             async () =>
             {
                 var row = await FindAsync(id, wearId, db, cancel);
-                var kept = await db.WearPictures.FindAsync([wearId], cancel);
-                if (kept is null)
-                    db.WearPictures.Add(new WearPictureRow { WearId = wearId, Jpeg = picture.Jpeg });
-                else
-                    kept.Jpeg = picture.Jpeg;
+                await PictureShelf.PutAsync(db, wearId, picture, cancel);
                 row.HasPicture = true;
                 await db.SaveChangesAsync(cancel);
                 return WearDto.Of(row, await db.RulesAsync(cancel));
@@ -297,7 +293,7 @@ internal static class WearEndpoints
     private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid wearId, PracticeDb db, CancellationToken cancel)
     {
         await FindAsync(id, wearId, db, cancel);
-        return TypedResults.File((await db.WearPictures.FindAsync([wearId], cancel) ?? throw Refusal.NotFound("It has no picture.")).Jpeg, "image/jpeg");
+        return await PictureShelf.ReadAsync(db, wearId, cancel);
     }
 
     private static async Task<BalanceDto> BalanceAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
