@@ -1,4 +1,3 @@
-using System;
 using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
@@ -11,80 +10,35 @@ namespace JauntyBadge.Data.Migrations
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropForeignKey(
-                name: "FK_Pictures_Photos_PhotoId",
-                table: "Pictures");
-
-            migrationBuilder.RenameColumn(
-                name: "PhotoId",
-                table: "Pictures",
-                newName: "OfId");
-
-            migrationBuilder.Sql("""INSERT INTO "Pictures" ("OfId", "Jpeg") SELECT "TryOnId", "Jpeg" FROM "TryOnPictures";""");
-            migrationBuilder.Sql("""INSERT INTO "Pictures" ("OfId", "Jpeg") SELECT "WearId", "Jpeg" FROM "WearPictures";""");
-
-            migrationBuilder.DropTable(
-                name: "TryOnPictures");
-
-            migrationBuilder.DropTable(
-                name: "WearPictures");
+            // By hand, so that it happens all at once: the table would be rebuilt outside the transaction.
+            migrationBuilder.Sql("""
+                CREATE TABLE "Shelf" ("OfId" TEXT NOT NULL CONSTRAINT "PK_Pictures" PRIMARY KEY, "Jpeg" BLOB NOT NULL);
+                INSERT INTO "Shelf" SELECT "PhotoId", "Jpeg" FROM "Pictures";
+                INSERT INTO "Shelf" SELECT "TryOnId", "Jpeg" FROM "TryOnPictures";
+                INSERT INTO "Shelf" SELECT "WearId", "Jpeg" FROM "WearPictures";
+                DROP TABLE "Pictures";
+                DROP TABLE "TryOnPictures";
+                DROP TABLE "WearPictures";
+                ALTER TABLE "Shelf" RENAME TO "Pictures";
+                """);
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.RenameColumn(
-                name: "OfId",
-                table: "Pictures",
-                newName: "PhotoId");
-
-            migrationBuilder.CreateTable(
-                name: "TryOnPictures",
-                columns: table => new
-                {
-                    TryOnId = table.Column<Guid>(type: "TEXT", nullable: false),
-                    Jpeg = table.Column<byte[]>(type: "BLOB", nullable: false)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("PK_TryOnPictures", x => x.TryOnId);
-                    table.ForeignKey(
-                        name: "FK_TryOnPictures_TryOns_TryOnId",
-                        column: x => x.TryOnId,
-                        principalTable: "TryOns",
-                        principalColumn: "Id",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.CreateTable(
-                name: "WearPictures",
-                columns: table => new
-                {
-                    WearId = table.Column<Guid>(type: "TEXT", nullable: false),
-                    Jpeg = table.Column<byte[]>(type: "BLOB", nullable: false)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("PK_WearPictures", x => x.WearId);
-                    table.ForeignKey(
-                        name: "FK_WearPictures_Wears_WearId",
-                        column: x => x.WearId,
-                        principalTable: "Wears",
-                        principalColumn: "Id",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.Sql("""INSERT INTO "TryOnPictures" SELECT "PhotoId", "Jpeg" FROM "Pictures" WHERE "PhotoId" IN (SELECT "Id" FROM "TryOns");""");
-            migrationBuilder.Sql("""INSERT INTO "WearPictures" SELECT "PhotoId", "Jpeg" FROM "Pictures" WHERE "PhotoId" IN (SELECT "Id" FROM "Wears");""");
-            migrationBuilder.Sql("""DELETE FROM "Pictures" WHERE "PhotoId" NOT IN (SELECT "Id" FROM "Photos");""");
-
-            migrationBuilder.AddForeignKey(
-                name: "FK_Pictures_Photos_PhotoId",
-                table: "Pictures",
-                column: "PhotoId",
-                principalTable: "Photos",
-                principalColumn: "Id",
-                onDelete: ReferentialAction.Cascade);
+            migrationBuilder.Sql("""
+                CREATE TABLE "Shelf" ("PhotoId" TEXT NOT NULL CONSTRAINT "PK_Pictures" PRIMARY KEY, "Jpeg" BLOB NOT NULL,
+                  CONSTRAINT "FK_Pictures_Photos_PhotoId" FOREIGN KEY ("PhotoId") REFERENCES "Photos" ("Id") ON DELETE CASCADE);
+                CREATE TABLE "TryOnPictures" ("TryOnId" TEXT NOT NULL CONSTRAINT "PK_TryOnPictures" PRIMARY KEY, "Jpeg" BLOB NOT NULL,
+                  CONSTRAINT "FK_TryOnPictures_TryOns_TryOnId" FOREIGN KEY ("TryOnId") REFERENCES "TryOns" ("Id") ON DELETE CASCADE);
+                CREATE TABLE "WearPictures" ("WearId" TEXT NOT NULL CONSTRAINT "PK_WearPictures" PRIMARY KEY, "Jpeg" BLOB NOT NULL,
+                  CONSTRAINT "FK_WearPictures_Wears_WearId" FOREIGN KEY ("WearId") REFERENCES "Wears" ("Id") ON DELETE CASCADE);
+                INSERT INTO "TryOnPictures" SELECT "OfId", "Jpeg" FROM "Pictures" WHERE "OfId" IN (SELECT "Id" FROM "TryOns");
+                INSERT INTO "WearPictures" SELECT "OfId", "Jpeg" FROM "Pictures" WHERE "OfId" IN (SELECT "Id" FROM "Wears");
+                INSERT INTO "Shelf" SELECT "OfId", "Jpeg" FROM "Pictures" WHERE "OfId" IN (SELECT "Id" FROM "Photos");
+                DROP TABLE "Pictures";
+                ALTER TABLE "Shelf" RENAME TO "Pictures";
+                """);
         }
     }
 }
