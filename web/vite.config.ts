@@ -1,7 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
-import { words } from './words.plugin';
+import { words } from './words.plugin.ts';
 
 /** What the first page loads in steps (see main.ts) is fetched at once. */
 const firstPage = (...steps: string[]): Plugin => ({

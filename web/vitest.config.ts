@@ -1,5 +1,5 @@
 import { defineConfig } from 'vitest/config';
-import { words } from './words.plugin';
+import { words } from './words.plugin.ts';
 
 /** The front end's own logic: how things are written and read, and what waits to be sent. Pages are tested in the real browser. */
 export default defineConfig({

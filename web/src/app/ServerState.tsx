@@ -4,8 +4,7 @@ import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { Link as RouterLink, useLocation } from 'react-router';
-import { useDelivery } from '../conditioning/deliver';
-import { sessionsAstray } from '../conditioning/unsent';
+import { sessionsAstray } from '../conditioning/deliver';
 import { outbox } from '../shared/queries';
 import { useReachable } from '../shared/saving/server';
 import { keys } from '../shared/keys';
@@ -21,7 +20,6 @@ const mine = () => document.querySelector<HTMLScriptElement>('script[type=module
 /** What stands between this page and the server: it cannot be reached, something is not saved yet, or the product was updated. */
 export function ServerState() {
   const reachable = useReachable();
-  const sessionWaits = useDelivery();
   const { pathname } = useLocation();
   useSyncExternalStore(outbox.subscribe, outbox.moment);
   const unsaved = outbox.all();
@@ -30,10 +28,9 @@ export function ServerState() {
   const updated = newest.data !== undefined && newest.data !== '' && mine() !== '' && newest.data !== mine();
   const astray = sessionsAstray().filter((id) => !pathname.endsWith(id));
   if (reachable && stuck.length === 0 && !updated && astray.length === 0) return null;
-  const session = sessionWaits && !reachable ? [t`a training session`] : [];
   const refused = stuck.filter((u) => u.trouble?.kind === 'refused');
   const waiting = stuck.filter((u) => u.trouble?.kind !== 'refused');
-  const names = [...new Set([...waiting.map((u) => u.what), ...session])].join(', ');
+  const names = [...new Set(waiting.map((u) => u.what))].join(', ');
   const why = stuck.find((u) => u.trouble?.kind === 'later')?.trouble?.says;
   return (
     <Box role="status" bg="bg.muted" borderBottomWidth="1px" borderColor="border" px={{ base: 4, md: 8 }} py="2">

@@ -1,27 +1,15 @@
-import { useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useEffect, useSyncExternalStore } from 'react';
-import { api, ask, isLater, Refused, words, type Schemas } from '../shared/api';
+import { t } from '@lingui/core/macro';
+import { api, ask, Refused, words, type Schemas } from '../shared/api';
 import { dogChanged } from '../shared/dog';
 import { keys } from '../shared/keys';
 import { complain } from '../shared/notices';
+import { outbox } from '../shared/queries';
+import { dropFromDevice, fromDevice, keysOnDevice } from '../shared/saving/device';
+import type { Log } from '../shared/saving/outbox';
 import { takeIn } from '../shared/takeIn';
-import {
-  amend,
-  dropBegun,
-  forget,
-  isTap,
-  moment,
-  onTheirWay,
-  sessionsWaiting,
-  subscribe,
-  waitingFor,
-  type Tapped,
-  type Unsent,
-} from './unsent';
+import { dropBegun, isTap, onTheirWay, type Tapped, type Unsent } from './unsent';
 
 type Session = Schemas['SessionDto'];
-
-const RETRY_MS = 2000;
 
 const send = (sessionId: string, item: Unsent): Promise<Session> => {
   const path = { sessionId };
@@ -70,62 +58,69 @@ const send = (sessionId: string, item: Unsent): Promise<Session> => {
 
 const where = ({ set, stepId, target }: Tapped) => ({ set, stepId, target });
 
-/** What goes next. */
-const next = (sessionId: string) => onTheirWay(waitingFor(sessionId))[0];
+/** What was done at a pad and is not saved yet, by session. */
+export const sessionLog: Log<Unsent> = {
+  name: 'session',
+  what: () => t`a training session`,
+  onItsWay: onTheirWay,
+  send: async (queries, sessionId, item) => {
+    const answer = await send(sessionId, item);
+    await takeIn(queries, keys.session(sessionId), answer);
+    if (item.kind === 'begin') dropBegun(sessionId);
+    // What shows the dog is asked for again meanwhile: nothing that waits has to wait for that.
+    if (!isTap(item)) void dogChanged(queries, answer.dogId);
+  },
+  refused: async (queries, sessionId, item, error) => {
+    // What is taken back may never have arrived, and a session in which nothing happened is not kept.
+    if ((item.kind === 'end' || item.kind === 'untap') && error instanceof Refused && error.status === 404) return null;
+    // Things have moved on: what was seen of the dog stays here until a person says where it belongs.
+    const stays = isTap(item) || item.kind === 'begin' ? { ...item, stray: words(error) } : null;
+    if (!stays) complain(words(error));
+    if (item.kind === 'begin') return stays;
+    if (error instanceof Refused && error.current)
+      await takeIn(queries, keys.session(sessionId), error.current as Session);
+    else void queries.invalidateQueries({ queryKey: keys.session(sessionId) });
+    return stays;
+  },
+};
 
-/** What is on its way, by session: one thing at a time and in order, for each answer is the whole session and a late one must not overwrite a newer one. */
-const underWay = new Map<string, string>();
+export const waitingFor = (sessionId: string) => outbox.items(sessionLog, sessionId);
 
-/** Whether it has set out and is not answered. */
-export const hasSetOut = (sessionId: string, itemId: string) => underWay.get(sessionId) === itemId;
+/** Keeps what was done on this device, and sends it. */
+export const keep = (sessionId: string, item: Unsent) => {
+  outbox.put(sessionLog, sessionId, [...waitingFor(sessionId), item]);
+  void deliver(sessionId);
+};
+
+/** Puts another in the place of the one of its id, and sends it. */
+export const amend = (sessionId: string, item: Unsent) => {
+  outbox.put(
+    sessionLog,
+    sessionId,
+    waitingFor(sessionId).map((i) => (i.id === item.id ? item : i)),
+  );
+  void deliver(sessionId);
+};
+
+export const forget = (sessionId: string, id: string) =>
+  outbox.put(
+    sessionLog,
+    sessionId,
+    waitingFor(sessionId).filter((i) => i.id !== id),
+  );
+
+export const forgetAll = (sessionId: string) => outbox.put(sessionLog, sessionId, []);
+
+export const hasSetOut = (sessionId: string, itemId: string) => outbox.hasSetOut(sessionLog, sessionId, itemId);
 
 /** Sends what waits of a session, from whatever page. */
-export async function deliver(queries: QueryClient, sessionId: string) {
-  if (underWay.has(sessionId)) return;
-  const take = (answer: Session) => takeIn(queries, keys.session(sessionId), answer);
-  try {
-    for (let item = next(sessionId); item; item = next(sessionId)) {
-      underWay.set(sessionId, item.id);
-      try {
-        const answer = await send(sessionId, item);
-        await take(answer);
-        forget(sessionId, item.id);
-        if (item.kind === 'begin') dropBegun(sessionId);
-        // What shows the dog is asked for again meanwhile: nothing that waits has to wait for that.
-        if (!isTap(item)) void dogChanged(queries, answer.dogId);
-      } catch (error) {
-        // The server may come back; a refusal will not change.
-        if (isLater(error)) return;
-        // What is taken back may never have arrived, and a session in which nothing happened is not kept.
-        if ((item.kind === 'end' || item.kind === 'untap') && error instanceof Refused && error.status === 404) {
-          forget(sessionId, item.id);
-          continue;
-        }
-        // Things have moved on: what was seen of the dog stays here until a person says where it belongs.
-        if (isTap(item) || item.kind === 'begin') amend(sessionId, { ...item, stray: words(error) });
-        else {
-          forget(sessionId, item.id);
-          complain(words(error));
-        }
-        if (item.kind === 'begin') return;
-        if (error instanceof Refused && error.current) await take(error.current as Session);
-        else void queries.invalidateQueries({ queryKey: keys.session(sessionId) });
-      }
-    }
-  } finally {
-    underWay.delete(sessionId);
-  }
-}
+export const deliver = (sessionId: string) => outbox.now(sessionLog.name, sessionId);
 
-/** Tries what waits again and again, from whatever page is open: a session closed in a dead spot needs no pad to be saved. */
-export function useDelivery() {
-  const queries = useQueryClient();
-  useSyncExternalStore(subscribe, moment);
-  const waits = sessionsWaiting().length > 0;
-  useEffect(() => {
-    if (!waits) return;
-    const timer = setInterval(() => sessionsWaiting().forEach((id) => void deliver(queries, id)), RETRY_MS);
-    return () => clearInterval(timer);
-  }, [waits, queries]);
-  return waits;
+/** The sessions of which something waits for a person to say what becomes of it. */
+export const sessionsAstray = () => outbox.waiting(sessionLog).filter((id) => waitingFor(id).some((i) => i.stray));
+
+/** What an earlier release kept in a place of its own. */
+for (const key of keysOnDevice('jaunty-badge.unsent.')) {
+  outbox.put(sessionLog, key.slice('jaunty-badge.unsent.'.length), fromDevice<Unsent[]>(key) ?? []);
+  dropFromDevice(key);
 }

@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { page, type Room } from '../shared/rooms';
+import { sessionLog } from './deliver';
 
 declare module '../shared/keys' {
   interface DogKeys {
@@ -22,5 +23,6 @@ export const room: Room = {
     { path: 'plan', lazy: page(() => import('./PlanPage'), 'PlanPage') },
     { path: 'plan/progress', lazy: page(() => import('./ProgressPage'), 'ProgressPage') },
   ],
+  documents: [sessionLog],
   tab: { path: 'plan', label: t`Plan`, place: 4 },
 };

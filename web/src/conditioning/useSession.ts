@@ -5,30 +5,16 @@ import { api, ask, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
 import { takeIn } from '../shared/takeIn';
 import { newId } from '../shared/ids';
-import { deliver, hasSetOut } from './deliver';
-import {
-  amend,
-  begunHere,
-  dropBegun,
-  forget,
-  forgetAll,
-  isTap,
-  keep,
-  moment,
-  onTheirWay,
-  subscribe,
-  waitingFor,
-  type Tap,
-  type Tapped,
-  type Unsent,
-} from './unsent';
+import { outbox } from '../shared/queries';
+import { amend, forget, forgetAll, hasSetOut, keep, waitingFor } from './deliver';
+import { begunHere, dropBegun, isTap, onTheirWay, type Tap, type Tapped, type Unsent } from './unsent';
 
 export type Session = Schemas['SessionDto'];
 
 /** A session and everything that can be done in it. Goes and signs stay on this device until the server has them. */
 export function useSession(sessionId: string) {
   const queries = useQueryClient();
-  useSyncExternalStore(subscribe, moment);
+  useSyncExternalStore(outbox.subscribe, outbox.moment);
   const unsent = waitingFor(sessionId);
   const session = useQuery({
     queryKey: keys.session(sessionId),
@@ -40,10 +26,7 @@ export function useSession(sessionId: string) {
   });
 
   const stamp = () => ({ id: newId(), at: new Date().toISOString() });
-  const save = (item: Unsent) => {
-    keep(sessionId, item);
-    void deliver(queries, sessionId);
-  };
+  const save = (item: Unsent) => keep(sessionId, item);
   const untap = (of: 'goes' | 'signs', tapId: string) => {
     const waited = unsent.some((i) => i.id === tapId);
     // What never set out need not be taken back there.
@@ -65,15 +48,11 @@ export function useSession(sessionId: string) {
         ? ('set' as const)
         : null,
     /** Counts what went astray in the set that is open now. */
-    place: (item: Tap, there: Tapped) => {
-      amend(sessionId, { ...item, ...there, stray: '' });
-      void deliver(queries, sessionId);
-    },
+    place: (item: Tap, there: Tapped) => amend(sessionId, { ...item, ...there, stray: '' }),
     leaveOut: (item: Unsent) => forget(sessionId, item.id),
     beginAgain: () => {
       const begin = waitingFor(sessionId).find((i) => i.kind === 'begin');
       if (begin) amend(sessionId, { ...begin, stray: '' });
-      void deliver(queries, sessionId);
     },
     throwAway: () => {
       forgetAll(sessionId);

@@ -6,7 +6,8 @@ import { keys } from '../shared/keys';
 import { complain } from '../shared/notices';
 import { takeIn } from '../shared/takeIn';
 import { signsQuery, waysQuery } from './tables';
-import { begunHere, keep, keepBegun } from './unsent';
+import { keep } from './deliver';
+import { begunHere, keepBegun } from './unsent';
 
 type Session = Schemas['SessionDto'];
 

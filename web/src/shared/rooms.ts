@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
 import type { RouteObject } from 'react-router';
-import type { Kind } from './saving/outbox';
+import type { Kind, Log } from './saving/outbox';
 import { fetched } from './saving/server';
 
 /** What a room brings along; app finds it in the room's own `room.ts`. */
@@ -15,7 +15,7 @@ export interface Room {
   links?: { to: string; label: string; place: number }[];
   /** What is saved as it is changed: an earlier page may have left any of it unsent. */
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- each is handed back only what it sent
-  documents?: Kind<any, any>[];
+  documents?: (Kind<any, any> | Log<any>)[];
 }
 
 let all: Room[] = [];

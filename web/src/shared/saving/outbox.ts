@@ -13,6 +13,20 @@ export interface Kind<T, D extends { version: number } = { version: number }> {
   saved(queries: QueryClient, id: string, stored: D): unknown;
 }
 
+/** Things done one after the other: each is sent once, under its own id and in order, and stays on this device until the server has it. */
+export interface Log<I extends { id: string }> {
+  name: string;
+  /** What waits, in words. */
+  what: () => string;
+  /** What of it goes of its own accord. */
+  onItsWay(items: I[]): I[];
+  send(queries: QueryClient, id: string, item: I): Promise<unknown>;
+  /** What stays of one that the server will not take; null for nothing. */
+  refused(queries: QueryClient, id: string, item: I, error: unknown): Promise<I | null>;
+}
+
+type Item = { id: string };
+
 /** A change that the server does not have yet. */
 export interface Unsaved<T = unknown> {
   value: T;
@@ -32,15 +46,18 @@ export type Trouble =
 
 const PREFIX = 'jaunty-badge.unsaved.';
 const PAUSE_MS = 700;
+const AGAIN_MS = 2000;
 
 const keyOf = (kind: string, id: string) => `${PREFIX}${kind}/${id}`;
 
 /**
- * Saves documents in the background: a change is on this device at once, on the server a moment later, and if that is away, as soon as it is back, whatever
- * room is open then. Attempts and waiting are TanStack Query's own (mutations with a scope each, paused while offline); of several changes the newest goes.
+ * What this device has still to send: documents, of which the newest goes, and logs, of which everything goes in order. It saves in the background: a change is on this device at once, on the server a moment later, and if that is away, as soon as it is back, whatever
+ * room is open then. A document's attempts and waiting are TanStack Query's own (mutations with a scope each, paused while offline).
  */
 export class Outbox {
   private readonly kinds = new Map<string, Kind<unknown>>();
+  private readonly logs = new Map<string, Log<Item>>();
+  private readonly setOut = new Map<string, string>();
   private readonly troubles = new Map<string, Trouble>();
   private readonly newest = new Map<string, { version: number; at: Date }>();
   private readonly timers = new Map<string, ReturnType<typeof setTimeout>>();
@@ -55,7 +72,9 @@ export class Outbox {
 
   /** Makes kinds known, and sends what an earlier page left unsent. */
   open(kinds: { name: string }[]) {
-    for (const kind of kinds) this.kinds.set(kind.name, kind as Kind<unknown>);
+    for (const kind of kinds)
+      if ('onItsWay' in kind) this.logs.set(kind.name, kind as Log<Item>);
+      else this.kinds.set(kind.name, kind as Kind<unknown>);
     for (const key of keysOnDevice(PREFIX)) void this.deliver(key);
   }
 
@@ -83,6 +102,11 @@ export class Outbox {
   /** Everything that the server does not have yet, with what stands in the way. */
   all(): { what: string; trouble: Trouble | null; throwAway: () => void }[] {
     return keysOnDevice(PREFIX).flatMap((key) => {
+      const [log] = this.logOf(key);
+      if (log) {
+        const waits = log.onItsWay(fromDevice<Item[]>(key) ?? []).length > 0;
+        return waits ? [{ what: log.what(), trouble: null, throwAway: () => this.keep(key, []) }] : [];
+      }
       const one = this.of(key);
       const throwAway = () => {
         this.troubles.delete(key);
@@ -107,6 +131,26 @@ export class Outbox {
     );
   }
 
+  /** What waits of a log, in order. */
+  items<I extends Item>(log: Log<I>, id: string): I[] {
+    return fromDevice<I[]>(keyOf(log.name, id)) ?? [];
+  }
+
+  /** Keeps what waits of a log as it is now. */
+  put<I extends Item>(log: Log<I>, id: string, items: I[]) {
+    this.keep(keyOf(log.name, id), items);
+  }
+
+  /** The ids of which something waits in a log. */
+  waiting<I extends Item>(log: Log<I>): string[] {
+    return keysOnDevice(keyOf(log.name, '')).map((key) => key.slice(keyOf(log.name, '').length));
+  }
+
+  /** Whether one of a log has set out and is not answered. */
+  hasSetOut<I extends Item>(log: Log<I>, id: string, itemId: string) {
+    return this.setOut.get(keyOf(log.name, id)) === itemId;
+  }
+
   /** Sends a change now rather than after the pause; fulfilled when nothing of it is on the way. */
   now(kind: string, id: string) {
     return this.deliver(keyOf(kind, id));
@@ -122,6 +166,17 @@ export class Outbox {
     else dropFromDevice(key);
     this.tell();
     if (keepMine) void this.deliver(key);
+  }
+
+  private keep(key: string, items: Item[]) {
+    if (items.length === 0) dropFromDevice(key);
+    else keepOnDevice(key, items);
+    this.tell();
+  }
+
+  private logOf(key: string) {
+    const [name = '', id = ''] = key.slice(PREFIX.length).split('/');
+    return [this.logs.get(name), id] as const;
   }
 
   private of(key: string): Unsaved | null {
@@ -142,6 +197,8 @@ export class Outbox {
 
   private deliver(key: string): Promise<void> {
     clearTimeout(this.timers.get(key));
+    const [log, ofLog] = this.logOf(key);
+    if (log) return this.deliverLog(key, log, ofLog);
     const [name = '', id = ''] = key.slice(PREFIX.length).split('/');
     const kind = this.kinds.get(name);
     if (!kind || !this.of(key) || this.troubles.get(key)?.kind === 'conflict') return Promise.resolve();
@@ -166,6 +223,47 @@ export class Outbox {
     this.sending.set(key, attempt);
     this.tell();
     return attempt;
+  }
+
+  private deliverLog(key: string, log: Log<Item>, id: string): Promise<void> {
+    const under = this.sending.get(key);
+    if (under) return under;
+    const attempt = this.locked(key, () => this.sendItems(key, log, id))
+      .catch(() => true)
+      .then((later) => {
+        this.sending.delete(key);
+        this.setOut.delete(key);
+        // The server may come back; and something may have been added as the last one was answered.
+        if (later)
+          this.timers.set(
+            key,
+            setTimeout(() => void this.deliver(key), AGAIN_MS),
+          );
+        else if (log.onItsWay(fromDevice<Item[]>(key) ?? []).length > 0) void this.deliver(key);
+      });
+    this.sending.set(key, attempt);
+    return attempt;
+  }
+
+  /** One at a time and in order: each answer is the whole, and a late one must not overwrite a newer one. Answers whether the rest has to wait. */
+  private async sendItems(key: string, log: Log<Item>, id: string) {
+    const waiting = () => fromDevice<Item[]>(key) ?? [];
+    for (let [item] = log.onItsWay(waiting()); item; [item] = log.onItsWay(waiting())) {
+      const { id: itemId } = item;
+      this.setOut.set(key, itemId);
+      let stays: Item | null = null;
+      try {
+        await log.send(this.queries, id, item);
+      } catch (error) {
+        if (isLater(error)) return true;
+        stays = await log.refused(this.queries, id, item, error);
+      }
+      this.keep(
+        key,
+        waiting().flatMap((i) => (i.id !== itemId ? [i] : stays ? [stays] : [])),
+      );
+    }
+    return false;
   }
 
   /** One page at a time sends a document, where the browser can see to that. */
