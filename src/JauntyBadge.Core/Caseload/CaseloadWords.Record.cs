@@ -13,6 +13,9 @@ public sealed partial class CaseloadWords
 
     public string PlanSetByHand => writing.Say("Plan set by hand");
 
+    /// <summary>What stands in the place of a record that cannot be read.</summary>
+    public string CannotBeRead => writing.Say("This record cannot be read. Nothing is decided by it.");
+
     public string WasWorried => writing.Say("It was worried.");
 
     public string LeftMark => writing.Say("It left a mark.");

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using JauntyBadge.Core.Measuring;
 using UnitsNet;
 
@@ -51,6 +52,17 @@ public sealed record KeptFit(
     bool ToTrainIn = false
 )
 {
+    /// <summary>What was kept cannot be read. Nothing is decided by it: the dog has no muzzle until one is chosen.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Unreadable { get; init; }
+
+    /// <summary>A record that cannot be read.</summary>
+    public static KeptFit Unread(string sizeId) =>
+        new(sizeId, "", MuzzleType.Basket, new(sizeId, "", Length.Zero), FitStyle.Everyday, 0, 0, Verdict.Out, null, null, [], [], [], null)
+        {
+            Unreadable = true,
+        };
+
     /// <summary>The muzzle over the snout as it was; null where the numbers were not kept, or for a sleeve or cover.</summary>
     public FitDrawing? Draw() =>
         Snouted() is { } snout && Type == MuzzleType.Basket ? FitDrawing.Of(snout, Size.Basket(snout), Again(snout, Writing.Usual)!) : null;

@@ -26,7 +26,7 @@ public static class Replay
     {
         var books = await db
             .RuleBooks.AsNoTracking()
-            .ToDictionaryAsync(b => b.Id, b => new HouseRules(JsonColumn.Read<Dictionary<string, double>>(b.Numbers)), cancel);
+            .ToDictionaryAsync(b => b.Id, b => new HouseRules(JsonColumn.Find<Dictionary<string, double>>(b.Numbers) ?? []), cancel);
         var names = await db.Dogs.AsNoTracking().ToDictionaryAsync(d => d.Id, d => d.Name, cancel);
         var (decided, older, differences) = (0, 0, new List<ReplayDifference>());
         foreach (var dog in names.Keys)

@@ -17,7 +17,7 @@ public sealed class SessionRow : INumbered, IOfDog
     /// <summary>Why it started lower than the plan stood; null where it did not, and in older sessions.</summary>
     public LongAway? Away
     {
-        get => GapReason is ['{', ..] ? JsonColumn.Read<LongAway>(GapReason) : null;
+        get => GapReason is ['{', ..] ? JsonColumn.Find<LongAway>(GapReason) : null;
         set => GapReason = value is null ? null : JsonColumn.Write(value);
     }
 
@@ -27,7 +27,7 @@ public sealed class SessionRow : INumbered, IOfDog
     /// <summary>The plan it began with; null in older sessions.</summary>
     public SessionPlan? BegunWith
     {
-        get => Plan is null ? null : JsonColumn.Read<SessionPlan>(Plan);
+        get => JsonColumn.Find<SessionPlan>(Plan);
         set => Plan = value is null ? null : JsonColumn.Write(value);
     }
 
@@ -76,7 +76,7 @@ public sealed class SetRow : IOfDog
     /// <summary>What was decided, in facts; null while it is open and in older sets.</summary>
     public DecisionFacts? DecidedBy
     {
-        get => Facts is null ? null : JsonColumn.Read<DecisionFacts>(Facts);
+        get => JsonColumn.Find<DecisionFacts>(Facts);
         set => Facts = value is null ? null : JsonColumn.Write(value);
     }
 
@@ -146,7 +146,7 @@ public sealed class StepPassRow : IOfDog
     /// <summary>Why it counts as passed, in facts; null for a note, and in older passes.</summary>
     public MoveWhy? Why
     {
-        get => Note is ['{', ..] && How == PassedHow.Tried ? JsonColumn.Read<MoveWhy>(Note) : null;
+        get => Note is ['{', ..] && How == PassedHow.Tried ? JsonColumn.Find<MoveWhy>(Note) : null;
         init => Note = value is null ? null : JsonColumn.Write(value);
     }
 }
@@ -180,13 +180,13 @@ public sealed class PlanChoiceRow : IOfDog
 
     public IReadOnlyDictionary<PolicyTopic, string> Policies
     {
-        get => JsonColumn.Read<Dictionary<PolicyTopic, string>>(PolicyChoices);
+        get => JsonColumn.Find<Dictionary<PolicyTopic, string>>(PolicyChoices) ?? [];
         set => PolicyChoices = JsonColumn.Write(value);
     }
 
     public TrainingWeek Days
     {
-        get => Week is null ? TrainingWeek.Usual : JsonColumn.Read<TrainingWeek>(Week);
+        get => JsonColumn.Find<TrainingWeek>(Week) ?? TrainingWeek.Usual;
         set => Week = JsonColumn.Write(value);
     }
 }
@@ -242,7 +242,7 @@ public sealed class PlanMoveRow : IOfDog
     /// <summary>Why it was moved, in facts; null for a note, and in older moves.</summary>
     public MoveWhy? Why
     {
-        get => Cause is null ? null : JsonColumn.Read<MoveWhy>(Cause);
+        get => JsonColumn.Find<MoveWhy>(Cause);
         init => Cause = value is null ? null : JsonColumn.Write(value);
     }
 }

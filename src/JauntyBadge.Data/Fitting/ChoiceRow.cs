@@ -15,7 +15,13 @@ public sealed class ChoiceRow : INumbered, IOfDog
     /// <summary>A <see cref="KeptFit"/> as JSON.</summary>
     public required string Kept { get; set; }
 
-    public KeptFit KeptFit => JsonColumn.Read<KeptFit>(Kept);
+    /// <summary>The reasons as they were; a record that cannot be read is told as such.</summary>
+    public KeptFit KeptFit =>
+        keptFit ??= JsonColumn.Find<KeptFit>(Kept) is { Model: not null, Size: not null, Criteria: not null, Snout: not null, NotChecked: not null } kept
+            ? kept
+            : KeptFit.Unread(SizeId);
+
+    private KeptFit? keptFit;
 
     /// <summary>Keeps a ranked fit for a dog.</summary>
     /// <param name="dogId">The dog.</param>

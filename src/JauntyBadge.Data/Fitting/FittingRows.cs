@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
@@ -53,7 +54,11 @@ public sealed class TryOnRow : INumbered, IOfDog
     /// <summary>A <see cref="TryOnRecord"/> as JSON.</summary>
     public required string Record { get; set; }
 
-    public TryOnRecord Seen => JsonColumn.Read<TryOnRecord>(Record);
+    /// <summary>What was seen; a record that cannot be read is told as such.</summary>
+    public TryOnRecord Seen =>
+        seen ??= JsonColumn.Find<TryOnRecord>(Record) is { Muzzle: not null, Answers: not null, Symptoms: not null } read ? read : TryOnRecord.Unread(SizeId);
+
+    private TryOnRecord? seen;
 
     public static string Write(TryOnRecord record) => JsonColumn.Write(record);
 }
@@ -64,7 +69,14 @@ public sealed class TryOnRow : INumbered, IOfDog
 /// <param name="Symptoms">What was wrong.</param>
 /// <param name="Strap">The setting it was fastened at.</param>
 /// <param name="Note">Anything else.</param>
-public sealed record TryOnRecord(string Muzzle, IReadOnlyDictionary<string, bool> Answers, IReadOnlyList<string> Symptoms, KeptStrap? Strap, string? Note);
+public sealed record TryOnRecord(string Muzzle, IReadOnlyDictionary<string, bool> Answers, IReadOnlyList<string> Symptoms, KeptStrap? Strap, string? Note)
+{
+    /// <summary>What was kept cannot be read.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Unreadable { get; init; }
+
+    internal static TryOnRecord Unread(string sizeId) => new(sizeId, new Dictionary<string, bool>(), [], null, null) { Unreadable = true };
+}
 
 /// <summary>How many of a size lie in the van.</summary>
 public sealed class VanRow : IVersioned

@@ -31,8 +31,9 @@ public sealed record MuzzleInUse(ChoiceRow? Choice, TryOnRow? LastTryOn)
             id => id,
             id =>
             {
-                var choice = choices.GetValueOrDefault(id);
-                return new MuzzleInUse(choice, tries[id].LastOrDefault(t => t.SizeId == choice?.SizeId && t.Number > choice.Number));
+                // One that cannot be read is no muzzle to go by.
+                var choice = choices.GetValueOrDefault(id) is { KeptFit.Unreadable: false } readable ? readable : null;
+                return new MuzzleInUse(choice, tries[id].LastOrDefault(t => !t.Seen.Unreadable && t.SizeId == choice?.SizeId && t.Number > choice.Number));
             }
         );
     }

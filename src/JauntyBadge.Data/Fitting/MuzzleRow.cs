@@ -16,7 +16,7 @@ public sealed class MuzzleRow
     /// <summary>A <see cref="MuzzleModel"/> as JSON; null where this version puts the model away.</summary>
     public string? Body { get; set; }
 
-    public MuzzleModel? Model => Body is null ? null : JsonColumn.Read<MuzzleModel>(Body);
+    public MuzzleModel? Model => JsonColumn.Find<MuzzleModel>(Body);
 
     public static MuzzleRow Of(string modelId, MuzzleModel? model, int version, DateTime at) =>
         new()

@@ -40,7 +40,7 @@ public sealed record PhotoMarks
     [JsonIgnore]
     public bool HasReference => Kind == ReferenceKind.Ruler ? Corners.Count == 2 && RulerMm > 0 : Corners.Count == 4;
 
-    public static PhotoMarks Read(string json) => JsonColumn.Read<PhotoMarks>(json);
+    public static PhotoMarks Read(string json) => JsonColumn.Find<PhotoMarks>(json) ?? new();
 
     public string Write() => JsonColumn.Write(this);
 

@@ -62,7 +62,7 @@ public sealed class WearRow : INumbered, IVersioned, IOfDog
     /// <summary>Every sign seen, in the order they were tapped.</summary>
     public IReadOnlyList<WearSign> Seen
     {
-        get => JsonColumn.Read<List<WearSign>>(Signs);
+        get => JsonColumn.Find<List<WearSign>>(Signs) ?? [];
         set
         {
             Signs = JsonColumn.Write(value);

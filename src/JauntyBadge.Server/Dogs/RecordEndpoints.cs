@@ -116,8 +116,10 @@ internal static class RecordEndpoints
                 return new RecordItemDto(
                     c.ChosenAt,
                     RecordKind.Chosen,
-                    words.Chosen($"{kept.Model} {kept.Size.Label}"),
-                    kept.Note is { } note ? [note] : [],
+                    words.Chosen($"{kept.Model} {kept.Size.Label}".Trim()),
+                    kept.Unreadable ? [words.CannotBeRead]
+                        : kept.Note is { } note ? [note]
+                        : [],
                     "fit/earlier",
                     null
                 );
@@ -129,7 +131,10 @@ internal static class RecordEndpoints
                     t.At,
                     RecordKind.Tried,
                     words.TriedOn(t.Seen.Muzzle),
-                    [words.Checked(t.Seen.Answers.Count, wrong), .. t.Seen.Note is { } note ? [note] : Array.Empty<string>()],
+                    [
+                        t.Seen.Unreadable ? words.CannotBeRead : words.Checked(t.Seen.Answers.Count, wrong),
+                        .. t.Seen.Note is { } note ? [note] : Array.Empty<string>(),
+                    ],
                     "fit/try",
                     t.HasPicture ? $"/api/dogs/{id}/try-ons/{t.Id}/picture" : null
                 );

@@ -36,7 +36,10 @@ export function EarlierPage() {
               {kept.model} {kept.size.label}
               {withdrawnAt && <Text as="span" fontSize="md" fontWeight="400">{t` withdrawn`}</Text>}
             </Heading>
-            <Text color="fg.muted">
+            {kept.unreadable && (
+              <Text color="stop">{t`This record cannot be read. Nothing is decided by it: choose a muzzle anew.`}</Text>
+            )}
+            <Text color="fg.muted" hidden={kept.unreadable}>
               {dateText(chosenAt, 'day')} · {kept.maker} · {verdictWords[kept.verdict].toLowerCase()}
               {kept.chance != null && `, ${chanceText(kept.chance)}`}
               {kept.strap && ` · ${strapText(kept.strap, unit)}`}
@@ -60,6 +63,7 @@ export function EarlierPage() {
             <Text
               fontSize="sm"
               mt="1"
+              hidden={kept.unreadable}
             >{t`Inner length ${lengthText(kept.size.lengthMm, unit)}${kept.size.depthFrontMm ? t`, depth ${lengthText(kept.size.depthFrontMm, unit)} in front` : ''}${kept.size.openingGirthMm ? t`, girth ${lengthText(kept.size.openingGirthMm, unit)}` : ''}.`}</Text>
           </Box>
           <Box flex="1 1 24rem">

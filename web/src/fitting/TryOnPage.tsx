@@ -236,6 +236,7 @@ function Kept({ dogId, guide }: { dogId: string; guide: Guide }) {
                     {tried.seen.strap && `, ${strapText(tried.seen.strap, unit)}`}
                   </Trans>
                 </Text>
+                {tried.seen.unreadable && <Text color="stop">{t`This record cannot be read.`}</Text>}
                 {tried.seen.symptoms.length > 0 && (
                   <Text color="stop">
                     {tried.seen.symptoms.map((id) => guide.symptoms.find((s) => s.id === id)?.says ?? id).join('; ')}

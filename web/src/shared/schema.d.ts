@@ -3486,6 +3486,8 @@ export interface components {
              * @default false
              */
             toTrainIn: boolean;
+            /** @description What was kept cannot be read. Nothing is decided by it: the dog has no muzzle until one is chosen. */
+            unreadable?: boolean;
         };
         /** @description One length as it was. */
         KeptLength: {
@@ -5319,6 +5321,7 @@ export interface components {
             symptoms: string[];
             strap: null | components["schemas"]["KeptStrap"];
             note: null | string;
+            unreadable?: boolean;
         };
         /** @description A remedy for a cause, recomputed with the change made. */
         TryOnRemedy: {
