@@ -62,7 +62,7 @@ export default tseslint.config(
         'error',
         {
           useTsTypes: true,
-          ignore: ['repeat\\(|^(?![A-Z][a-z]+$)(?!.*[A-Za-z]{2,}[,.:;?]? +[A-Za-z]{2,})'],
+          ignore: ['Jaunty Badge|repeat\\(|^(?![A-Z][a-z]+$)(?!.*[A-Za-z]{2,}[,.:;?]? +[A-Za-z]{2,})'],
           ignoreNames: [
             {
               regex: {

@@ -17,7 +17,9 @@ export function AboutPage() {
   if (!about.data) return <Waiting query={about} />;
   return (
     <Box maxW="52rem">
-      <Heading as="h1" size="4xl" mb="2">{t`Jaunty Badge`}</Heading>
+      <Heading as="h1" size="4xl" mb="2">
+        Jaunty Badge
+      </Heading>
       <Text mb="6">{t`Version ${about.data.version}. MIT licence. It never calls a muzzle safe: it says which criteria hold, by how much, and what was not checked.`}</Text>
       <Heading as="h2" size="xl" mb="2">{t`What ships with it`}</Heading>
       <Text as="pre" whiteSpace="pre-wrap" fontFamily="body" fontSize="sm">

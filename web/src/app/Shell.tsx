@@ -39,7 +39,9 @@ export function Shell() {
         <NavLink to="/" end>
           <Flex align="center" gap="2" fontFamily="heading" fontWeight="750" fontSize={{ base: 'md', md: 'xl' }}>
             <img src="/badge.svg" alt={t`Jaunty Badge, home`} width={30} height={30} />
-            <Box as="span" display="inline">Jaunty Badge</Box>
+            <Box as="span" display="inline">
+              Jaunty Badge
+            </Box>
           </Flex>
         </NavLink>
         <Flex

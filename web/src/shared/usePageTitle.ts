@@ -4,6 +4,6 @@ import { useEffect } from 'react';
 /** Names the browser tab after what is on the page. */
 export function usePageTitle(title: string) {
   useEffect(() => {
-    document.title = title === '' ? t`Jaunty Badge` : t`${title} · Jaunty Badge`;
+    document.title = title === '' ? 'Jaunty Badge' : t`${title} · Jaunty Badge`;
   }, [title]);
 }

@@ -25,7 +25,7 @@ internal sealed class NeckStrapLoop : MeasuredCriterion
         words.MustHold(
             c,
             words.Writing.Say(
-                $"{FitWords.Missed(c, words.Writing.Say("The strap is too long: a"), words.Writing.Say("The strap is too short: a"), "A")} loop of {words.Say(c.Value)} leaves {new FittingWords(words.Writing).Fingers(words.Request.Fingers)} under it; the strap makes {words.Range(c)}"
+                $"{FitWords.Missed(c, words.Writing.Say("The strap is too long: a"), words.Writing.Say("The strap is too short: a"), words.Writing.Say("A"))} loop of {words.Say(c.Value)} leaves {new FittingWords(words.Writing).Fingers(words.Request.Fingers)} under it; the strap makes {words.Range(c)}"
             ),
             Fingers
         );
