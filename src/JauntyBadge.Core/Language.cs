@@ -18,7 +18,7 @@ public sealed record Language(string Tag, Func<string, string> Of)
     private const string Letters = "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ";
     private const string Accents = "áƀçđéƒǵĥíĵķłɱñóƥɋřšŧúṽŵẋýžÁƁÇĐÉƑǴĤÍĴĶŁṀÑÓƤɊŘŠŦÚṼŴẊÝŽ";
 
-    private static readonly ConcurrentDictionary<string, Language?> Known = new(StringComparer.OrdinalIgnoreCase);
+    private static readonly ConcurrentDictionary<string, Language> Known = new(StringComparer.OrdinalIgnoreCase);
 
     /// <summary>The language the product is written in.</summary>
     public static Language English { get; } = new("en", text => text);
@@ -27,7 +27,10 @@ public sealed record Language(string Tag, Func<string, string> Of)
     /// Finds a language; null where it is not spoken here. "en-XA" is a pseudo-language: English with the letters of every text of the table accented, so that what
     /// still reads plain has not come through it.
     /// </summary>
-    public static Language? Find(string tag) => Known.GetOrAdd(tag, Load);
+    public static Language? Find(string tag) =>
+        Known.TryGetValue(tag, out var known) ? known
+        : Load(tag) is { } loaded ? Known.GetOrAdd(tag, loaded)
+        : null;
 
     private static Language? Load(string tag)
     {

@@ -44,6 +44,23 @@ public sealed partial class WritingTests(DemoPracticeFolder filled) : IClassFixt
         Assert.Equal(HttpStatusCode.BadRequest, (await Ask("ell", null)).StatusCode);
     }
 
+    /// <summary>The best one wanted that is spoken here; else English, whatever a browser of another country asks for.</summary>
+    [Theory]
+    [InlineData("en-XA", true)]
+    [InlineData("de-AT, de;q=0.9, en-XA;q=0.2, en;q=0.1", true)]
+    [InlineData("en;q=0.5, en-XA;q=0.9", true)]
+    [InlineData("en, en-XA;q=0.9", false)]
+    [InlineData("de-AT, de;q=0.9", false)]
+    [InlineData("../../en, *", false)]
+    public async Task The_language_is_the_one_asked_for(string asked, bool accented)
+    {
+        using var server = filled.Open();
+        using var request = new HttpRequestMessage(HttpMethod.Get, "/api/signs");
+        request.Headers.TryAddWithoutValidation("Accept-Language", asked);
+        var said = await (await server.Http.SendAsync(request)).Content.ReadAsStringAsync();
+        Assert.Equal(accented, JsonNode.Parse(said)!.AsArray().All(s => !PlainWord().IsMatch(s!["name"]!.GetValue<string>())));
+    }
+
     /// <summary>The pseudo-language accents what comes through the table of words: what still reads plain is data, a name, or a sentence that was forgotten.</summary>
     [Fact]
     public async Task Every_word_comes_through_the_table_of_words()

@@ -17,15 +17,20 @@ internal sealed class Pen(PracticeDb db, IHttpContextAccessor asked)
     public static ReadingUnit UnitOf(HttpRequest request) =>
         QueryWords.Read<ReadingUnit>(request.Query["unit"], "unit") ?? QueryWords.Read<ReadingUnit>(request.Headers[Header], Header) ?? ReadingUnit.Mm;
 
-    /// <summary>The first language asked for that is spoken here; English when none is.</summary>
-    public static Language LanguageOf(HttpRequest? request) =>
-        request
-            ?.GetTypedHeaders()
-            .AcceptLanguage.OrderByDescending(l => l.Quality ?? 1)
-            .Select(l => Language.Find(l.Value.ToString()))
-            .OfType<Language>()
-            .FirstOrDefault()
-        ?? Language.English;
+    /// <summary>The first language asked for that is spoken here; English when none is. Looked up once a request.</summary>
+    public static Language LanguageOf(HttpRequest? request)
+    {
+        if (request is null)
+            return Language.English;
+        if (request.HttpContext.Items[typeof(Language)] is not Language language)
+        {
+            var asked = request.GetTypedHeaders().AcceptLanguage.OrderByDescending(l => l.Quality ?? 1);
+            language = asked.Select(l => Language.Find(l.Value.ToString())).OfType<Language>().FirstOrDefault() ?? Language.English;
+            request.HttpContext.Items[typeof(Language)] = language;
+        }
+
+        return language;
+    }
 
     /// <summary>The writing, with numbers that its sentences speak of.</summary>
     /// <param name="rules">Those numbers.</param>
