@@ -215,6 +215,7 @@ public class HouseRulesTests
 
     private static IEnumerable<string> OfWearing(HouseRules rules)
     {
+        yield return $"{WearLimit.Soon(TimeSpan.FromMinutes(5), rules)} {WearLimit.Soon(TimeSpan.FromMinutes(60), rules)}";
         foreach (var stage in Enum.GetValues<TrainedTo>())
         {
             foreach (
