@@ -29,6 +29,13 @@ public sealed record Writing(ReadingUnit Unit, Locale Locale, string Currency, H
     /// <summary>A sentence with places in it, in the language of the one who reads.</summary>
     public string Say(Sentence english) => english.In(Language);
 
+    /// <summary>A term of ours within a sentence, such as "medium".</summary>
+    public string Term<T>(T term)
+        where T : struct, Enum => Say(Lower(term.ToString()));
+
+    /// <summary>Things in a row, such as "its weight and its age".</summary>
+    public string And(IEnumerable<string> things) => string.Join(Say(" and "), things);
+
     /// <summary>A ground that was kept as text: its kind and its note.</summary>
     public string Ground(string kept) => kept.Split(": ", 2) is [var kind, var note] ? $"{Say(kind)}: {Say(note)}" : kept;
 

@@ -26,7 +26,7 @@ public sealed partial class ConditioningWords
         step.OnlyFor switch
         {
             _ when School.Special.Contains(step.Id) => writing.Say(
-                $"Only in {string.Join(writing.Say(" and "), School.All.Where(s => s.Adds.Contains(step.Id)).Select(s => $"\"{writing.Say(s.Name)}\""))}."
+                $"Only in {writing.And(School.All.Where(s => s.Adds.Contains(step.Id)).Select(s => $"\"{writing.Say(s.Name)}\""))}."
             ),
             _ when (step.OnlyFor?.Holds(plan.Dog) ?? true) && plan.School.Drops.Contains(step.Id) => writing.Say(
                 $"\"{writing.Say(plan.School.Name)}\" does without it."
@@ -36,7 +36,8 @@ public sealed partial class ConditioningWords
             _ => writing.Say("Only for dogs that find this hard."),
         };
 
-    private string Words<T>(IReadOnlyList<T> values) => string.Join(writing.Say(" or "), values.Select(v => writing.Say($"{v}".ToLowerInvariant())));
+    private string Words<T>(IReadOnlyList<T> values)
+        where T : struct, Enum => string.Join(writing.Say(" or "), values.Select(writing.Term));
 
     /// <summary>What of a dog makes it one that something is meant for.</summary>
     private string Matched(DogMatch match, DogProfile dog) =>
@@ -50,11 +51,11 @@ public sealed partial class ConditioningWords
                     [
                         dog.Temperament == Temperament.Soured
                             ? writing.Say("it had a bad time with a muzzle")
-                            : writing.Say($"it is {writing.Say(Writing.Lower($"{dog.Temperament}"))}"),
+                            : writing.Say($"it is {writing.Term(dog.Temperament)}"),
                     ]
                     : Array.Empty<string>(),
                 .. match.HeadShapes?.Contains(dog.HeadShape.Shape) == true
-                    ? [writing.Say($"its head is {writing.Say(Writing.Lower($"{dog.HeadShape.Shape}"))}")]
+                    ? [writing.Say($"its head is {writing.Term(dog.HeadShape.Shape)}")]
                     : Array.Empty<string>(),
             ]
         );
@@ -64,7 +65,7 @@ public sealed partial class ConditioningWords
         {
             Purpose.Clinic => writing.Say("the clinic"),
             Purpose.Working => writing.Say("work"),
-            _ => writing.Say(Writing.Lower($"{purpose}")),
+            _ => writing.Term(purpose),
         };
 
     private string Minds(Sensitivity sensitivity) =>

@@ -58,8 +58,7 @@ public sealed partial class FittingWords
 
     internal string FingersAsked(int fingers) => Writing.Capital(writing.Say($"{Fingers(fingers)} under it"));
 
-    internal string FingersWhy(FitStyle style, bool set) =>
-        set ? writing.Say("Set by the fitter.") : writing.Say($"The {writing.Say(Writing.Lower($"{style}"))} style's rule.");
+    internal string FingersWhy(FitStyle style, bool set) => set ? writing.Say("Set by the fitter.") : writing.Say($"The {writing.Term(style)} style's rule.");
 
     internal string UpTo(Mass most) => writing.Say($"Up to {most.Grams:0} g");
 

@@ -53,7 +53,7 @@ public sealed partial class FittingWords(Writing writing)
                     $"form it {writing.Length(remedy.Formed.Abs())} {(remedy.Formed > Length.Zero ? writing.Say("wider") : writing.Say("narrower"))} in hot water"
                 )
             );
-        return $"{Writing.Capital(string.Join(writing.Say(" and "), steps))}.";
+        return $"{Writing.Capital(writing.And(steps))}.";
     }
 
     /// <summary>What a light muzzle to train in gives and what it is for.</summary>

@@ -22,7 +22,7 @@ public sealed record Headline(string? Chance, string Says, string? Unchecked, st
         var (writing, rules) = (fit.Question.Writing, fit.Question.Rules);
         var words = new FittingWords(writing);
         var notChecked = fit.NotChecked.Select(n => n.Name).Order().Select(words.Within).Distinct().ToList();
-        var (left, first) = (string.Join(writing.Say(" and "), notChecked), notChecked.FirstOrDefault());
+        var (left, first) = (writing.And(notChecked), notChecked.FirstOrDefault());
         var missing = left == "" ? null : writing.Say($"{left} not checked");
         var decided = fit.Deciding;
         if (fit.Verdict == Verdict.Out)

@@ -79,7 +79,6 @@ public sealed record KeptFit(
         var told = this with
         {
             Brief = Brief is null ? null : [.. Brief.Select(line => BriefRule.Find(line.Id)?.Tell(line, writing) ?? line)],
-
             Note = ToTrainIn ? string.Join(" ", new[] { new FittingWords(writing).ToTrainIn, Note }.OfType<string>()) : Note,
             Snout =
             [

@@ -269,9 +269,6 @@ public sealed record MeasureDefinition(
     /// <summary>Its place in the order a fit style takes; null where it does not ask for it.</summary>
     public int? PlaceIn(FitStyle style) => style == FitStyle.Working ? Working : Everyday;
 
-    /// <summary>A line's name in plain words, such as "Nose to inner eye, left".</summary>
-    internal static string NameOf(MeasureLine line) => For(line.Measure).Guide.Name + (line.Side is { } side ? $", {side.ToString().ToLowerInvariant()}" : "");
-
     private static IReadOnlyList<MeasureDefinition> Checked(IReadOnlyList<MeasureDefinition> rows)
     {
         const string Table = "measures";

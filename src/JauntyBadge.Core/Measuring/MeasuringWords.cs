@@ -48,13 +48,13 @@ public sealed class MeasuringWords(Writing writing)
                 $"Jaw to nose reads {Say(f.Jaw)}. Level, a head like this gives about {Say(f.Level)} ± {Say(2 * f.LevelDoubt)}; point to point about {Say(f.Slanted)}{Explained(f.Verdict)}"
             ),
             HeadShapeWays f => writing.Say(
-                $"The ways of telling the head shape differ ({string.Join("; ", f.Ways.Select(w => $"{Way(w.Way)}: {Lower(w.Shape)}"))}). The first is used."
+                $"The ways of telling the head shape differ ({string.Join("; ", f.Ways.Select(w => $"{Way(w.Way)}: {writing.Term(w.Shape)}"))}). The first is used."
             ),
             OutsideOwnRange f => writing.Say(
                 $"{Named(f.Line)} reads {Say(f.Mean)}; {f.Range.Dogs} earlier dogs of this breed had {writing.Range(f.Range.Low, f.Range.High)}, half of them around {Say(f.Range.Median)}."
             ),
             Implausible f => writing.Say(
-                $"{Named(f.Line)} reads {Say(f.Mean)}; for {(f.BodyMass is { } mass ? writing.Say($"a {Lower(f.Shape)} head on a dog of {mass.Kilograms:0.#} kg") : writing.Say("any dog"))} we expect {writing.Range(f.Low, f.High)}."
+                $"{Named(f.Line)} reads {Say(f.Mean)}; for {(f.BodyMass is { } mass ? writing.Say($"a {writing.Term(f.Shape)} head on a dog of {mass.Kilograms:0.#} kg") : writing.Say("any dog"))} we expect {writing.Range(f.Low, f.High)}."
             ),
             ThirdReading f => writing.Say(
                 $"The two readings of {Name(f.Line)} are {Say(f.Spread)} apart; two of one hand with this tool stay within {Say(f.Limit)}."
@@ -69,7 +69,7 @@ public sealed class MeasuringWords(Writing writing)
     public string Retake(Finding finding) =>
         finding switch
         {
-            OneSideOnly f => writing.Say($"Take the {Lower(f.Wanting)} side too."),
+            OneSideOnly f => writing.Say($"Take the {writing.Term(f.Wanting)} side too."),
             SidesDiffer => writing.Say("Take both again, head straight, from the nose tip to the tear duct."),
             ImpossibleSpacing => writing.Say("Take the inner eye spacing again, corner to corner across the bridge."),
             GirthBounds => writing.Say("Take all three again at one and the same place on the snout, mouth closed."),
@@ -97,10 +97,8 @@ public sealed class MeasuringWords(Writing writing)
             ShapeWay.Seen => writing.Say("As the fitter saw it."),
             ShapeWay.CraniofacialRatio => writing.Say($"The face is {way.Value:0.00} times as long as the skull behind the stop."),
             ShapeWay.CranialIndex => writing.Say($"The skull is {way.Value:0} % as wide as it is long."),
-            _ when way.IsBetween => writing.Say(
-                $"{string.Join(writing.Say(" and "), way.Breeds)} differ in head shape, so the middle is taken. Set the shape if you can see it."
-            ),
-            _ => writing.Say($"Usual for {string.Join(writing.Say(" and "), way.Breeds)}."),
+            _ when way.IsBetween => writing.Say($"{writing.And(way.Breeds)} differ in head shape, so the middle is taken. Set the shape if you can see it."),
+            _ => writing.Say($"Usual for {writing.And(way.Breeds)}."),
         };
 
     /// <summary>Why a head shape is worked with.</summary>
@@ -151,13 +149,11 @@ public sealed class MeasuringWords(Writing writing)
         };
 
     /// <summary>A line's measure, such as "Nose to inner eye, left".</summary>
-    public string Named(MeasureLine line) => writing.Say(MeasureDefinition.For(line.Measure).Guide.Name) + (line.Side is { } side ? $", {Lower(side)}" : "");
+    public string Named(MeasureLine line) =>
+        writing.Say(MeasureDefinition.For(line.Measure).Guide.Name) + (line.Side is { } side ? $", {writing.Term(side)}" : "");
 
     /// <summary>The same within a sentence.</summary>
     public string Name(MeasureLine line) => Writing.Lower(Named(line));
-
-    private string Lower<T>(T term)
-        where T : struct, Enum => writing.Say(term.ToString().ToLowerInvariant());
 
     private string Gap(Origin origin) => origin.Gap is { } gap ? Say(gap) : "";
 

@@ -185,7 +185,7 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
     [OutingCap, FirstWear, Growth, ExerciseLeaves, Fastening, Still, Moving, Places, SoonAt, SoonShare, .. Heat.All, WearLog.Remembered];
 
     /// <summary>With how much left of a wear it is soon over.</summary>
-    public static TimeSpan Soon(TimeSpan cap, HouseRules rules) => cap * rules[SoonShare] is var share && share < rules[SoonAt] ? share : rules[SoonAt];
+    public static TimeSpan Soon(TimeSpan cap, HouseRules rules) => new[] { rules[SoonAt], cap * rules[SoonShare] }.Min();
 
     /// <summary>It should not be worn at all.</summary>
     public bool NotNow => Cap <= TimeSpan.Zero;

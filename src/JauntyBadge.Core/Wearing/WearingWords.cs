@@ -46,7 +46,7 @@ public sealed class WearingWords(Writing writing)
             : writing.Say(
                 $"wet bulb not computed: {weather.Air.DegreesCelsius:0.#} °C and {weather.Humidity.Percent:0} % lie outside {Weather.LeastHumidity}–{Weather.MostHumidity} % and {Weather.LeastAir} to {Weather.MostAir} °C; judged by the most it can be, {weather.Judged.DegreesCelsius:0.0} °C"
             );
-        return movers.Count == 0 ? degrees : writing.Say($"{degrees}, taken a band warmer for {string.Join(writing.Say(" and "), movers.Select(Of))}");
+        return movers.Count == 0 ? degrees : writing.Say($"{degrees}, taken a band warmer for {writing.And(movers.Select(Of))}");
     }
 
     /// <summary>A band in words.</summary>
@@ -178,7 +178,7 @@ public sealed class WearingWords(Writing writing)
         state.Due switch
         {
             InspectionDue.OutOfUse => writing.Say(
-                $"Out of use: {string.Join(writing.Say(" and "), state.Failed.Select(f => InspectionCheck.All.FirstOrDefault(c => c.Id == f) is { } check ? Writing.Lower(writing.Say(check.Name)) : f))} failed. Mend it or use the spare, then inspect it again."
+                $"Out of use: {writing.And(state.Failed.Select(f => InspectionCheck.All.FirstOrDefault(c => c.Id == f) is { } check ? Writing.Lower(writing.Say(check.Name)) : f))} failed. Mend it or use the spare, then inspect it again."
             ),
             InspectionDue.BeforeClinic => writing.Say("Inspect it before the clinic visit."),
             InspectionDue.Monthly => writing.Say($"{Writing.Capital(Gone(Rules[MuzzleState.Every]))} gone by: inspect it."),
@@ -227,8 +227,7 @@ public sealed class WearingWords(Writing writing)
     private string Part(double share) => share == 0.5 ? writing.Say("half") : writing.Say($"{Writing.Share(share)} of it");
 
     /// <summary>Why a treat is not for this dog.</summary>
-    public string MayNotHave(IEnumerable<string> ingredients) =>
-        writing.Say($"It may not have {string.Join(writing.Say(" and "), ingredients.Select(Ingredient))}.");
+    public string MayNotHave(IEnumerable<string> ingredients) => writing.Say($"It may not have {writing.And(ingredients.Select(Ingredient))}.");
 
     /// <summary>What the day's energy is taken from, where its owner measures the food.</summary>
     public string MeasuredFood => writing.Say("the food its owner measures");

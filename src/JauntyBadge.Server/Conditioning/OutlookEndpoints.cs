@@ -57,12 +57,13 @@ internal static class OutlookEndpoints
         [
             .. School.All.Select(school =>
             {
+                var told = words.Told(school);
                 var plan = TrainingPlan.For(dog.Measured.Profile, school, dog.Choice?.Policies);
                 var ids = plan.Steps.Select(s => s.Step.Id).ToHashSet();
                 return new SchoolComparedDto(
                     school.Id,
-                    words.Told(school).Name,
-                    words.Told(school).Says,
+                    told.Name,
+                    told.Says,
                     school == dog.Training.Plan.School,
                     plan.Steps.Count,
                     [.. plan.Steps.Where(s => !mine.Contains(s.Step.Id)).Select(s => words.Called(s.Step))],

@@ -218,10 +218,11 @@ internal static class PlanEndpoints
             );
         }
 
+        var school = words.Told(plan.School);
         return new PlanDto(
-            plan.School.Id,
-            words.Told(plan.School).Name,
-            words.Told(plan.School).Says,
+            school.Id,
+            school.Name,
+            school.Says,
             file.Choice?.Reason,
             [.. plan.Steps.Select(Stands)],
             [.. plan.LeftOut.Select(l => new LeftOutDto(words.Called(l), l.Stage, words.WhyLeftOut(l, plan)))],

@@ -67,9 +67,10 @@ internal static class PracticeEndpoints
         var step = Step.Find(asked.StepId ?? UsualStep)!;
         var played = Practice.Play(asked.Temperament!.Value, step, asked.Moves ?? [], new Random(asked.Seed ?? 1), HouseRules.Ours);
         var shown = Sign.All.Where(s => s.Group == played.LastSign).Select(words.Told).ToList();
+        var told = words.Told(step);
         return new PracticeDto(
-            words.Told(step).Name,
-            words.Told(step).Success,
+            told.Name,
+            told.Success,
             words.Yes(step.Stage),
             words.NotYet(step.Stage),
             words.Target(step, played.Target),

@@ -75,7 +75,7 @@ internal static class ProgressEndpoints
             [
                 .. progress.Steps.Select(s => new StepProgressDto(
                     s.StepId,
-                    Step.Find(s.StepId) is { } step ? words.Called(step) : s.StepId,
+                    words.OnRecord(s.StepId),
                     s.Sessions,
                     s.First,
                     s.Last,

@@ -205,7 +205,7 @@ internal static class TreatEndpoints
             usedKcal,
             byEnergy is null ? null : Math.Min(byEnergy.Value, byWeight!.Value),
             byWeight < byEnergy ? words.NoMoreByWeight(dog.BodyMass!.Value) : null,
-            [.. Treat.All.Select(t => new TreatDto(t.Id, words.Told(t).Name, t.PerPiece.Kilocalories, t.GramsPerPiece, words.Told(t).How, t.Basis, Not(t)))],
+            [.. Treat.All.Select(words.Told).Select(t => new TreatDto(t.Id, t.Name, t.PerPiece.Kilocalories, t.GramsPerPiece, t.How, t.Basis, Not(t)))],
             [.. NeverFeed.All.Select(words.Told)],
             [.. EnergyFactor.All.Select(words.Told)],
             Treat.Ingredients,

@@ -194,7 +194,8 @@ internal static class WearEndpoints
         var row = await db.Wears.SingleOrDefaultAsync(w => w.Id == wearId, cancel);
         if (row is not null && row.DogId != id)
             throw Refusal.Conflict("This id stands for a wear of another dog.");
-        Versions.Need(edited, row?.Version ?? 0, "This wear", row is null ? null : WearDto.Of(row, await db.RulesAsync(cancel)));
+        var rules = await db.RulesAsync(cancel);
+        Versions.Need(edited, row?.Version ?? 0, "This wear", row is null ? null : WearDto.Of(row, rules));
         await db.DogAsync(id, cancel);
         if (row is null)
         {
@@ -214,7 +215,7 @@ internal static class WearEndpoints
 
         Onto(row, entry, clock);
         await db.SaveChangesAsync(cancel);
-        return WearDto.Of(row, await db.RulesAsync(cancel), row.EndedAt is null ? null : await FeedBackAsync(id, db, pen, clock, cancel));
+        return WearDto.Of(row, rules, row.EndedAt is null ? null : await FeedBackAsync(id, db, pen, clock, cancel));
     }
 
     private static void Onto(WearRow row, WearEntry entry, TimeProvider clock)

@@ -87,6 +87,19 @@ test('what is tapped while another is on its way goes after it', async () => {
   expect([server.sent, ids('one')]).toEqual([['a', 'b'], []]);
 });
 
+test('every change of what waits is told', () => {
+  server.answer = away;
+  const told = vi.fn();
+  const before = outbox.moment();
+  const stop = outbox.subscribe(told);
+  keep('one', go('a'));
+  keep('two', { ...go('b'), stray: 'That set is over.' });
+  expect([ids('one'), sessionsAstray()]).toEqual([['a'], ['two']]);
+  forget('one', 'a');
+  stop();
+  expect([outbox.moment(), told.mock.calls.length]).toEqual([before + 3, 3]);
+});
+
 test('a go that the server will not take stays with its turn and its id until a person places it', async () => {
   server.answer = (id) => id === 'a' && new Refused({ detail: 'That set is over.' }, 409);
   ['a', 'b'].forEach((id) => keep('one', go(id)));

@@ -50,6 +50,13 @@ const AGAIN_MS = 2000;
 
 const keyOf = (kind: string, id: string) => `${PREFIX}${kind}/${id}`;
 
+const partsOf = (key: string) => {
+  const [name = '', id = ''] = key.slice(PREFIX.length).split('/');
+  return { name, id };
+};
+
+const itemsAt = (key: string) => fromDevice<Item[]>(key) ?? [];
+
 /**
  * What this device has still to send: documents, of which the newest goes, and logs, of which everything goes in order. It saves in the background: a change is on this device at once, on the server a moment later, and if that is away, as soon as it is back, whatever
  * room is open then. A document's attempts and waiting are TanStack Query's own (mutations with a scope each, paused while offline).
@@ -102,9 +109,9 @@ export class Outbox {
   /** Everything that the server does not have yet, with what stands in the way. */
   all(): { what: string; trouble: Trouble | null; throwAway: () => void }[] {
     return keysOnDevice(PREFIX).flatMap((key) => {
-      const [log] = this.logOf(key);
+      const log = this.logs.get(partsOf(key).name);
       if (log) {
-        const waits = log.onItsWay(fromDevice<Item[]>(key) ?? []).length > 0;
+        const waits = log.onItsWay(itemsAt(key)).length > 0;
         return waits ? [{ what: log.what(), trouble: null, throwAway: () => this.keep(key, []) }] : [];
       }
       const one = this.of(key);
@@ -174,11 +181,6 @@ export class Outbox {
     this.tell();
   }
 
-  private logOf(key: string) {
-    const [name = '', id = ''] = key.slice(PREFIX.length).split('/');
-    return [this.logs.get(name), id] as const;
-  }
-
   private of(key: string): Unsaved | null {
     const text = JSON.stringify(fromDevice(key));
     if (this.cache.get(key) !== text) {
@@ -197,9 +199,9 @@ export class Outbox {
 
   private deliver(key: string): Promise<void> {
     clearTimeout(this.timers.get(key));
-    const [log, ofLog] = this.logOf(key);
-    if (log) return this.deliverLog(key, log, ofLog);
-    const [name = '', id = ''] = key.slice(PREFIX.length).split('/');
+    const { name, id } = partsOf(key);
+    const log = this.logs.get(name);
+    if (log) return this.deliverLog(key, log, id);
     const kind = this.kinds.get(name);
     if (!kind || !this.of(key) || this.troubles.get(key)?.kind === 'conflict') return Promise.resolve();
     const under = this.sending.get(key);
@@ -239,7 +241,7 @@ export class Outbox {
             key,
             setTimeout(() => void this.deliver(key), AGAIN_MS),
           );
-        else if (log.onItsWay(fromDevice<Item[]>(key) ?? []).length > 0) void this.deliver(key);
+        else if (log.onItsWay(itemsAt(key)).length > 0) void this.deliver(key);
       });
     this.sending.set(key, attempt);
     return attempt;
@@ -247,8 +249,7 @@ export class Outbox {
 
   /** One at a time and in order: each answer is the whole, and a late one must not overwrite a newer one. Answers whether the rest has to wait. */
   private async sendItems(key: string, log: Log<Item>, id: string) {
-    const waiting = () => fromDevice<Item[]>(key) ?? [];
-    for (let [item] = log.onItsWay(waiting()); item; [item] = log.onItsWay(waiting())) {
+    for (let [item] = log.onItsWay(itemsAt(key)); item; [item] = log.onItsWay(itemsAt(key))) {
       const { id: itemId } = item;
       this.setOut.set(key, itemId);
       let stays: Item | null = null;
@@ -260,7 +261,7 @@ export class Outbox {
       }
       this.keep(
         key,
-        waiting().flatMap((i) => (i.id !== itemId ? [i] : stays ? [stays] : [])),
+        itemsAt(key).flatMap((i) => (i.id !== itemId ? [i] : stays ? [stays] : [])),
       );
     }
     return false;
