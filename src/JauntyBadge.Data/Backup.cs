@@ -15,6 +15,9 @@ public static class Backup
             throw new PracticeProblem($"There is no practice at {from}.");
         if (File.Exists(to))
             throw new PracticeProblem($"{to} is there already. Give the backup another name.");
+        if (Path.GetDirectoryName(to) is { Length: > 0 } folder && !Directory.Exists(folder))
+            throw new PracticeProblem($"There is no folder {folder}. Make it, or choose another place for the backup.");
+        var made = false;
         try
         {
             // Made first, so that it is never readable by others.
@@ -27,18 +30,23 @@ public static class Backup
                     UnixCreateMode = UnixFileMode.UserRead | UnixFileMode.UserWrite,
                 }
             ).Dispose();
+            made = true;
             using var source = Open(from, SqliteOpenMode.ReadOnly);
+            if (Ask(source, """SELECT "name" FROM "sqlite_master" WHERE "name" = '__EFMigrationsHistory'""") is null)
+                throw new PracticeProblem($"{from} is empty: there is no practice in it. No backup was made; keep the ones there are.");
             using (var copy = Open(to, SqliteOpenMode.ReadWrite))
             {
                 source.BackupDatabase(copy);
                 Ask(copy, "PRAGMA journal_mode=DELETE");
+                Ask(copy, $"PRAGMA user_version={PracticeFolder.IsCopy}");
                 if (Ask(copy, "PRAGMA integrity_check") is not "ok")
                     throw new PracticeProblem(SqliteWords.Say(SqliteWords.Trouble.Damaged, from));
             }
         }
         catch (Exception e)
         {
-            File.Delete(to);
+            if (made)
+                File.Delete(to);
             throw e switch
             {
                 PracticeProblem => e,

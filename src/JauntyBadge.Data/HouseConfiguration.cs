@@ -8,7 +8,8 @@ internal sealed class HouseConfiguration
     : IEntityTypeConfiguration<CounterRow>,
         IEntityTypeConfiguration<WritingRow>,
         IEntityTypeConfiguration<StopsRow>,
-        IEntityTypeConfiguration<HouseNumberRow>
+        IEntityTypeConfiguration<HouseNumberRow>,
+        IEntityTypeConfiguration<AnswerRow>
 {
     public void Configure(EntityTypeBuilder<CounterRow> counter)
     {
@@ -30,5 +31,11 @@ internal sealed class HouseConfiguration
     public void Configure(EntityTypeBuilder<HouseNumberRow> number)
     {
         number.HasIndex(n => n.NumberId);
+    }
+
+    public void Configure(EntityTypeBuilder<AnswerRow> answer)
+    {
+        answer.Property(a => a.Id).ValueGeneratedNever();
+        answer.HasIndex(a => a.At);
     }
 }

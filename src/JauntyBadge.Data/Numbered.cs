@@ -1,3 +1,4 @@
+using System.Security.Cryptography;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Measuring;
 using Microsoft.EntityFrameworkCore;
@@ -31,6 +32,19 @@ public sealed class CounterRow
 
     public int Id { get; set; } = OnlyId;
     public long Last { get; set; }
+
+    /// <summary>
+    /// Between numbers of a practice before and after it was put back from a copy lies a stretch of random length, so that none is ever given twice: not of the
+    /// life that was undone, nor where the same copy is put back twice. A double holds all whole numbers to 2^53, room for a million such stretches.
+    /// </summary>
+    private const long ShortestStretch = 1L << 32;
+
+    /// <summary>Begins a new stretch of numbers, in a practice that was put back from a copy.</summary>
+    public static Task LeapAsync(PracticeDb db, long noted, CancellationToken cancel)
+    {
+        var by = ShortestStretch + RandomNumberGenerator.GetInt32(int.MaxValue);
+        return db.Database.ExecuteSqlAsync($"""UPDATE "Counter" SET "Last" = MAX("Last", {noted}) + {by}""", cancel);
+    }
 
     /// <summary>The last number given: as long as it is the same, so is all that is on record.</summary>
     public static Task<long> LastAsync(PracticeDb db, CancellationToken cancel) =>

@@ -45,6 +45,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<RuleBookRow> RuleBooks => Set<RuleBookRow>();
     public DbSet<WritingRow> Writing => Set<WritingRow>();
     public DbSet<StopsRow> Stops => Set<StopsRow>();
+    public DbSet<AnswerRow> Answers => Set<AnswerRow>();
 
     internal BreedRanges BreedRanges { get; } = breedRanges ?? new();
 

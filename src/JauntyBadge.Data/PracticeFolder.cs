@@ -11,6 +11,10 @@ public sealed class PracticeFolder : IDisposable
 {
     private const string Database = "practice.db";
     private const string MadeByDemo = "made-by-demo";
+    private const string DemoBegun = "demo-begun";
+
+    /// <summary>What a copy says of itself in SQLite's user_version, until it is opened as a practice.</summary>
+    internal const int IsCopy = 1;
 
     private const UnixFileMode OnlyMine = UnixFileMode.UserRead | UnixFileMode.UserWrite;
     private const UnixFileMode OnlyMineFolder = OnlyMine | UnixFileMode.UserExecute;
@@ -31,6 +35,12 @@ public sealed class PracticeFolder : IDisposable
     /// <summary>Whether the practice in it was filled by the demo.</summary>
     public bool IsDemo => File.Exists(In(MadeByDemo));
 
+    /// <summary>Whether the demo began to fill it and was cut short.</summary>
+    public bool IsDemoCutShort => File.Exists(In(DemoBegun));
+
+    /// <summary>Whether its files are where they were when it was opened: what is written to files that were taken away is lost when the server ends.</summary>
+    public bool IsWhole => File.Exists(DatabasePath) && File.Exists($"{DatabasePath}-wal");
+
     /// <summary>The practice's file in a folder.</summary>
     public static string DatabaseIn(string folder) => System.IO.Path.Combine(folder, Database);
 
@@ -40,7 +50,8 @@ public sealed class PracticeFolder : IDisposable
         {
             DataSource = DatabaseIn(folder),
             DefaultTimeout = 1,
-            Mode = readOnly ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWriteCreate,
+            // Never made by opening it: a file that is gone is missed.
+            Mode = readOnly ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWrite,
         }.ToString();
 
     /// <summary>Takes a folder for this process, making it where there is none, readable and writable by this user only.</summary>
@@ -72,12 +83,19 @@ public sealed class PracticeFolder : IDisposable
     /// <param name="db">The practice's database.</param>
     /// <param name="clock">Names the copy.</param>
     /// <param name="cancel">Stops between steps.</param>
-    /// <exception cref="PracticeProblem">The file is damaged, of a newer release, not a practice, or cannot be written. It is left as it was.</exception>
+    /// <exception cref="PracticeProblem">The file is gone, empty, damaged, of another release, not a practice, or cannot be written. It is left as it was.</exception>
     public async Task PrepareAsync(PracticeDb db, TimeProvider clock, CancellationToken cancel = default)
     {
         try
         {
-            var applied = HasPractice ? LookOver(db) : [];
+            var noted = Noted();
+            if (!HasPractice)
+            {
+                Begin(noted);
+                noted = 0;
+            }
+
+            var (applied, isCopy) = LookOver(db, noted);
             var pending = db.Database.GetMigrations().Except(applied).ToList();
             if (applied.Count > 0 && pending.Count > 0)
                 Backup.Make(
@@ -93,6 +111,13 @@ public sealed class PracticeFolder : IDisposable
 
             // Survives a crash, and lets readers read on while another writes.
             await db.Database.ExecuteSqlRawAsync("PRAGMA journal_mode=WAL;", cancel);
+            if (isCopy || await CounterRow.LastAsync(db, cancel) < noted)
+            {
+                await CounterRow.LeapAsync(db, noted ?? 0, cancel);
+                await db.Database.ExecuteSqlRawAsync("PRAGMA user_version=0;", cancel);
+            }
+
+            Note(await CounterRow.LastAsync(db, cancel));
             Close();
         }
         catch (Exception e) when (SqliteWords.Of(e) is { } trouble)
@@ -101,17 +126,32 @@ public sealed class PracticeFolder : IDisposable
         }
     }
 
+    /// <summary>
+    /// Notes beside the practice the last number given in it: a practice that is behind its note was put back from a copy, and one that is gone is missed.
+    /// </summary>
+    public void Note(long last)
+    {
+        var text = System.Text.Encoding.ASCII.GetBytes($"{last}\n");
+        RandomAccess.Write(held.SafeFileHandle, text, 0);
+        RandomAccess.SetLength(held.SafeFileHandle, text.Length);
+    }
+
+    /// <summary>Notes that the demo begins to fill the practice.</summary>
+    public void MarkDemoBegun() => File.WriteAllText(In(DemoBegun), "bin/demo has begun to fill this practice.\n");
+
     /// <summary>Notes that the practice was filled by the demo, so that it may be begun afresh without asking.</summary>
     public void MarkDemo()
     {
         File.WriteAllText(In(MadeByDemo), "This practice was filled by bin/demo.\n");
+        File.Delete(In(DemoBegun));
         Close();
     }
 
-    /// <summary>Moves the practice into a folder of its own beside it, so that another can begin.</summary>
+    /// <summary>Moves the practice into a folder of its own beside it, so that another can begin; one that is gone is missed no more.</summary>
     /// <returns>Where it lies now; null where there was none.</returns>
     public string? SetAside(TimeProvider clock)
     {
+        Note(0);
         if (!HasPractice)
             return null;
         var day = System.IO.Path.Combine(MakeFolder("set-aside"), $"{clock.GetLocalNow():yyyy-MM-dd-HHmmss}");
@@ -119,7 +159,7 @@ public sealed class PracticeFolder : IDisposable
         for (var again = 2; Directory.Exists(to); again++)
             to = $"{day}-{again}";
         Directory.CreateDirectory(to, OnlyMineFolder);
-        foreach (var name in new[] { Database, $"{Database}-wal", $"{Database}-shm", MadeByDemo }.Where(n => File.Exists(In(n))))
+        foreach (var name in new[] { Database, $"{Database}-wal", $"{Database}-shm", MadeByDemo, DemoBegun }.Where(n => File.Exists(In(n))))
             File.Move(In(name), System.IO.Path.Combine(to, name));
         return to;
     }
@@ -144,12 +184,39 @@ public sealed class PracticeFolder : IDisposable
         }
     }
 
+    /// <summary>The last number noted; 0 where a practice was begun and nothing is known of it yet, null where no note was ever made.</summary>
+    private long? Noted()
+    {
+        var text = new byte[32];
+        var read = RandomAccess.Read(held.SafeFileHandle, text, 0);
+        return long.TryParse(System.Text.Encoding.ASCII.GetString(text, 0, read).Trim(), out var noted) ? noted : null;
+    }
+
+    /// <summary>Makes an empty file for a new practice, where none was lost.</summary>
+    private void Begin(long? noted)
+    {
+        if (noted > 0)
+            throw new PracticeProblem(
+                $"{DatabasePath} is gone, though a practice was kept in this folder. Put it or a backup back (see \"Backups\" in the README); to begin a new practice here, say --fresh true --yes true."
+            );
+        Note(0);
+        using var empty = new FileStream(
+            DatabasePath,
+            new FileStreamOptions
+            {
+                Mode = FileMode.CreateNew,
+                Access = FileAccess.Write,
+                UnixCreateMode = OnlyMine,
+            }
+        );
+    }
+
     private string In(string name) => System.IO.Path.Combine(Path, name);
 
     private string MakeFolder(string name) => Directory.CreateDirectory(In(name), OnlyMineFolder).FullName;
 
     /// <summary>Reads, without writing anything, what was applied to the file.</summary>
-    private List<string> LookOver(PracticeDb db)
+    private (IReadOnlyList<string> Applied, bool IsCopy) LookOver(PracticeDb db, long? noted)
     {
         using var connection = new SqliteConnection(
             new SqliteConnectionStringBuilder
@@ -168,34 +235,43 @@ public sealed class PracticeFolder : IDisposable
             using var rows = command.ExecuteReader();
             var read = new List<string>();
             while (rows.Read())
-                read.Add(rows.GetString(0));
+                read.Add(Convert.ToString(rows.GetValue(0), System.Globalization.CultureInfo.InvariantCulture)!);
             return read;
         }
 
         var tables = Read("SELECT name FROM sqlite_master WHERE type = 'table'");
         if (Read("PRAGMA quick_check(1)") is not ["ok"])
             throw new PracticeProblem(SqliteWords.Say(SqliteWords.Trouble.Damaged, DatabasePath));
+        if (tables.Count == 0 && noted != 0)
+            throw new PracticeProblem(
+                $"{DatabasePath} is empty: there is no practice in it. Put a backup in its place (see \"Backups\" in the README); to set it aside and begin a new practice, say --fresh true --yes true."
+            );
         if (!tables.Contains("__EFMigrationsHistory"))
         {
             return tables.All(t => t is "__EFMigrationsLock" || t.StartsWith("sqlite_", StringComparison.Ordinal))
-                ? []
+                ? ([], false)
                 : throw new PracticeProblem(
                     $"{DatabasePath} is a database, but not one of Jaunty Badge. It was left as it is; choose another folder with --data."
                 );
         }
 
         var applied = Read("""SELECT "MigrationId" FROM "__EFMigrationsHistory" """);
-        return applied.Except(db.Database.GetMigrations()).Any()
-            ? throw new PracticeProblem(
-                $"{DatabasePath} was kept by a newer release of Jaunty Badge than this one. It was left as it is: start the newer release, or choose another folder with --data."
-            )
-            : applied;
+        var known = db.Database.GetMigrations().ToList();
+        var unknown = applied.Except(known).ToList();
+        if (unknown.Count == 0)
+            return (applied, Read("PRAGMA user_version") is [var version] && version == $"{IsCopy}");
+        // Migrations begin with their day: what is older than the first one we know cannot come from a newer release.
+        throw new PracticeProblem(
+            unknown.All(u => string.CompareOrdinal(u, known[^1]) < 0)
+                ? $"{DatabasePath} was kept by an early release of Jaunty Badge whose practices this one cannot read. It was left as it is: choose another folder with --data, or open it with the release that kept it."
+                : $"{DatabasePath} was kept by a newer release of Jaunty Badge than this one. It was left as it is: start the newer release, or choose another folder with --data."
+        );
     }
 
     /// <summary>Only this user may look into the folder and the practice's files. A folder that holds other things is left as open as it is.</summary>
     private void Close()
     {
-        string[] known = [Database, $"{Database}-wal", $"{Database}-shm", "practice.lock", MadeByDemo, "backups", "set-aside"];
+        string[] known = [Database, $"{Database}-wal", $"{Database}-shm", "practice.lock", MadeByDemo, DemoBegun, "backups", "set-aside"];
         if (Directory.EnumerateFileSystemEntries(Path).All(e => known.Contains(System.IO.Path.GetFileName(e))))
             File.SetUnixFileMode(Path, OnlyMineFolder);
         foreach (var file in Directory.EnumerateFiles(Path).Where(f => known.Contains(System.IO.Path.GetFileName(f))))

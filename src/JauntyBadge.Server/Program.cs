@@ -22,7 +22,11 @@ try
     await using var app = Build(args);
     Serve(app);
     if (!OpenApiSetup.IsOnlyGenerating)
+    {
+        LoopbackOnly.Need(app.Configuration);
         await Practice.OpenAsync(app);
+    }
+
     await app.StartAsync();
     StartLog.Started = true;
     await app.WaitForShutdownAsync();
@@ -91,6 +95,7 @@ static void Serve(WebApplication app)
     app.UseStatusCodePages();
     app.Use(FromHereOnly.RefuseOthers);
     app.Use(FromHereOnly.RefuseUnreadable);
+    app.Use(Sound.NeedInAddress);
     app.UseResponseCompression();
     app.UseDefaultFiles();
     app.Use(Precompressed.Serve(app.Environment.WebRootFileProvider));

@@ -48,7 +48,7 @@ public sealed class OpeningTests
         // A practice as an earlier version left it.
         var folder = NewFolder();
         string newest;
-        await using (var earlier = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(folder)).Options))
+        await using (var earlier = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite($"Data Source={PracticeFolder.DatabaseIn(folder)}").Options))
         {
             await earlier.GetService<IMigrator>().MigrateAsync("HealthAndHeld", TestContext.Current.CancellationToken);
             newest = earlier.Database.GetMigrations().Last().Split('_')[1];

@@ -35,9 +35,10 @@ public sealed class SessionRow : INumbered, IOfDog
 }
 
 /// <summary>A set of goes at one target, and what the rule made of it.</summary>
-public sealed class SetRow : IOfDog
+public sealed class SetRow : IVersioned, IOfDog
 {
     public int Id { get; set; }
+    public long Version { get; set; }
     public Guid SessionId { get; set; }
     public Guid DogId { get; set; }
 
@@ -152,9 +153,10 @@ public sealed class StepPassRow : IOfDog
 }
 
 /// <summary>How a dog's sets are decided from then on; the latest one holds.</summary>
-public sealed class GoRuleRow : IOfDog
+public sealed class GoRuleRow : INumbered, IOfDog
 {
     public int Id { get; set; }
+    public long Number { get; set; }
     public Guid DogId { get; set; }
     public DateTime At { get; set; }
     public GoRule Rule { get; set; }
@@ -162,9 +164,10 @@ public sealed class GoRuleRow : IOfDog
 }
 
 /// <summary>How a dog is trained and on which days, as chosen from then on; the latest one holds.</summary>
-public sealed class PlanChoiceRow : IOfDog
+public sealed class PlanChoiceRow : INumbered, IOfDog
 {
     public int Id { get; set; }
+    public long Number { get; set; }
     public Guid DogId { get; set; }
     public DateTime At { get; set; }
     public SchoolId School { get; set; }
@@ -215,9 +218,10 @@ public sealed class SignRow : INumbered
 }
 
 /// <summary>Where the plan was moved to, by the rule or by hand. The latest one is where it stands.</summary>
-public sealed class PlanMoveRow : IOfDog
+public sealed class PlanMoveRow : INumbered, IOfDog
 {
     public int Id { get; set; }
+    public long Number { get; set; }
     public Guid DogId { get; set; }
     public DateTime At { get; set; }
 

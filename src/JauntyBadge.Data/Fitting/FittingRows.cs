@@ -7,16 +7,17 @@ using Microsoft.EntityFrameworkCore;
 namespace JauntyBadge.Data.Fitting;
 
 /// <summary>A line of a dog's brief the fitter overruled, with the note that stays beside it.</summary>
-public sealed class OverruleRow : IOfDog
+public sealed class OverruleRow : IVersioned, IOfDog
 {
+    public long Version { get; set; }
     public Guid DogId { get; set; }
     public required string LineId { get; set; }
     public required string Note { get; set; }
     public DateTime At { get; set; }
 
     /// <summary>What was overruled for a dog, by line.</summary>
-    public static async Task<IReadOnlyDictionary<string, string>> OfAsync(PracticeDb db, Guid dogId, CancellationToken cancel) =>
-        await db.Overrules.AsNoTracking().Where(o => o.DogId == dogId).ToDictionaryAsync(o => o.LineId, o => o.Note, cancel);
+    public static async Task<IReadOnlyDictionary<string, OverruleRow>> OfAsync(PracticeDb db, Guid dogId, CancellationToken cancel) =>
+        await db.Overrules.AsNoTracking().Where(o => o.DogId == dogId).ToDictionaryAsync(o => o.LineId, cancel);
 }
 
 /// <summary>How this practice fits: schools, its finger, and what it weighs. One row.</summary>

@@ -17,6 +17,38 @@ namespace JauntyBadge.Data.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.12");
 
+            modelBuilder.Entity("JauntyBadge.Data.AnswerRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Asked")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Body")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Location")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Status")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long?>("Version")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("At");
+
+                    b.ToTable("Answers");
+                });
+
             modelBuilder.Entity("JauntyBadge.Data.Conditioning.GoRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -57,6 +89,9 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<Guid>("DogId")
                         .HasColumnType("TEXT");
 
+                    b.Property<long>("Number")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("Reason")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -83,6 +118,9 @@ namespace JauntyBadge.Data.Migrations
 
                     b.Property<Guid>("DogId")
                         .HasColumnType("TEXT");
+
+                    b.Property<long>("Number")
+                        .HasColumnType("INTEGER");
 
                     b.Property<string>("PolicyChoices")
                         .IsRequired()
@@ -128,6 +166,9 @@ namespace JauntyBadge.Data.Migrations
 
                     b.Property<DateOnly?>("NotBefore")
                         .HasColumnType("TEXT");
+
+                    b.Property<long>("Number")
+                        .HasColumnType("INTEGER");
 
                     b.Property<string>("Reason")
                         .IsRequired()
@@ -241,6 +282,10 @@ namespace JauntyBadge.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<int>("Target")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("Version")
+                        .IsConcurrencyToken()
                         .HasColumnType("INTEGER");
 
                     b.HasKey("Id");
@@ -604,6 +649,10 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<string>("Note")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<long>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
 
                     b.HasKey("DogId", "LineId");
 
@@ -1049,6 +1098,10 @@ namespace JauntyBadge.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Strap")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Told")
+                        .IsRequired()
                         .HasColumnType("TEXT");
 
                     b.Property<string>("TreatId")

@@ -59,6 +59,16 @@ public sealed class WearRow : INumbered, IVersioned, IOfDog
     public bool HasPicture { get; set; }
     public DateTime? RemovedAt { get; set; }
 
+    /// <summary>A <see cref="WearTold"/> as JSON: what was said of it when, and which signs were taken back.</summary>
+    public string Told { get; set; } = "{}";
+
+    /// <summary>What was said of it when, and which signs were taken back.</summary>
+    public WearTold LastTold
+    {
+        get => JsonColumn.Find<WearTold>(Told) ?? WearTold.Nothing;
+        set => Told = JsonColumn.Write(value);
+    }
+
     /// <summary>Every sign seen, in the order they were tapped.</summary>
     public IReadOnlyList<WearSign> Seen
     {

@@ -1,5 +1,7 @@
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
+using JauntyBadge.Data.Conditioning;
+using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Conditioning;
 
@@ -51,9 +53,17 @@ public sealed record BeginEntry(int? WentWell = null);
 /// <param name="SessionsPerDay">1 or 2.</param>
 /// <param name="By">The day it is wanted; null for none.</param>
 /// <param name="ReadyAt">The last step that has to be passed by then; null for the purpose's last.</param>
-public sealed record TrainingWeekDto(IReadOnlyList<DayOfWeek>? Days = null, int? SessionsPerDay = null, DateOnly? By = null, string? ReadyAt = null)
+public sealed record TrainingWeekEntry(IReadOnlyList<DayOfWeek>? Days = null, int? SessionsPerDay = null, DateOnly? By = null, string? ReadyAt = null);
+
+/// <summary>The owner's days as they are kept.</summary>
+/// <param name="Days">Days of the week.</param>
+/// <param name="SessionsPerDay">1 or 2.</param>
+/// <param name="By">The day it is wanted; null for none.</param>
+/// <param name="ReadyAt">The last step that has to be passed by then; null for the purpose's last.</param>
+public sealed record TrainingWeekDto(IReadOnlyList<DayOfWeek> Days, int SessionsPerDay, DateOnly? By, string? ReadyAt, long Version) : IAtVersion
 {
-    public static TrainingWeekDto Of(TrainingWeek week) => new(week.Days, week.SessionsPerDay, week.By, week.ReadyAt);
+    internal static TrainingWeekDto Of(TrainingWeek week, PlanChoiceRow? choice) =>
+        new(week.Days, week.SessionsPerDay, week.By, week.ReadyAt, choice?.Number ?? 0);
 }
 
 /// <summary>What holds it up.</summary>

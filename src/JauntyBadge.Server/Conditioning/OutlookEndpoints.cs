@@ -27,12 +27,16 @@ internal static class OutlookEndpoints
         plan.MapGet("/schools", CompareAsync).WithName("schoolsCompared").WithSummary("What each school would change for this dog.");
         plan.MapPost("/school", ChooseSchoolAsync)
             .WithName("chooseSchool")
-            .WithSummary("Train by a school and policies from now on, with a reason. What is passed stays passed.");
+            .WithSummary("Train by a school and policies from now on, with a reason. What is passed stays passed. The version is the plan's choiceVersion.")
+            .NeedsVersion();
         plan.MapGet("/begin", TriesAsync).WithName("whereToBegin").WithSummary("What is asked of a dog that does not start from nothing, in order.");
         plan.MapPost("/begin", BeginAsync)
             .WithName("beginAfterTries")
-            .WithSummary("Begin one stage before the first hesitation; what is skipped is on record as tried, not trained.");
-        plan.MapPost("/week", ChooseWeekAsync).WithName("chooseTrainingWeek").WithSummary("The owner's days, and the day it is wanted.");
+            .WithSummary(
+                "Begin one stage before the first hesitation; what is skipped is on record as tried, not trained. The version is the plan's positionVersion."
+            )
+            .NeedsVersion();
+        plan.MapPost("/week", ChooseWeekAsync).WithName("chooseTrainingWeek").WithSummary("The owner's days, and the day it is wanted.").NeedsVersion();
         plan.MapGet("/outlook", OutlookAsync).WithName("outlook").WithSummary("The plan laid on days, and when the dog will be ready, from its own record.");
         plan.MapGet("/calendar.ics", CalendarAsync)
             .WithName("calendarFile")
@@ -75,7 +79,15 @@ internal static class OutlookEndpoints
         ];
     }
 
-    private static async Task<PlanDto> ChooseSchoolAsync(Guid id, SchoolEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
+    private static async Task<PlanDto> ChooseSchoolAsync(
+        Guid id,
+        SchoolEntry entry,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         if (string.IsNullOrWhiteSpace(entry.Reason) || entry.Reason.Length > LongestReason)
             throw Refusal.Field("reason", $"Write down why, in up to {LongestReason} letters.");
@@ -90,6 +102,12 @@ internal static class OutlookEndpoints
         }
 
         var school = entry.School ?? throw Refusal.Field("school", "school is needed.");
+        await db.DogAsync(id, cancel);
+        await Versions.NeedAsync(
+            edited,
+            (await db.LastPlanChoiceAsync(id, cancel))?.Number ?? 0,
+            async () => ("The way of training", await PlanEndpoints.PlanAsync(id, db, pen, clock, cancel))
+        );
         await AddChoiceAsync(id, choice => (choice.School, choice.Policies, choice.Reason) = (school, policies, entry.Reason.Trim()), db, clock, cancel);
         return await PlanEndpoints.PlanAsync(id, db, pen, clock, cancel);
     }
@@ -101,9 +119,18 @@ internal static class OutlookEndpoints
         return [.. WhereToBegin.Tries(dog.Training.Plan, dog.Measured.Profile.Temperament).Select(s => StepDto.Of(new PlannedStep(s, []), words))];
     }
 
-    private static async Task<PlanDto> BeginAsync(Guid id, BeginEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
+    private static async Task<PlanDto> BeginAsync(
+        Guid id,
+        BeginEntry entry,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         var dog = await db.TrainedDogAsync(id, cancel);
+        await PlanEndpoints.NeedPositionAsync(edited, dog, db, pen, clock, cancel);
         var temperament = dog.Measured.Profile.Temperament;
         var most = WhereToBegin.Tries(dog.Training.Plan, temperament).Count;
         if (entry.WentWell is not { } wentWell || wentWell < 0 || wentWell > most)
@@ -139,9 +166,17 @@ internal static class OutlookEndpoints
         return await PlanEndpoints.PlanAsync(id, db, pen, clock, cancel);
     }
 
-    private static async Task<TrainingWeekDto> ChooseWeekAsync(Guid id, TrainingWeekDto entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<TrainingWeekDto> ChooseWeekAsync(
+        Guid id,
+        TrainingWeekEntry entry,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         var dog = await db.TrainedDogAsync(id, cancel);
+        Versions.Need(edited, dog.Choice?.Number ?? 0, "The plan's days", TrainingWeekDto.Of(dog.Training.Week, dog.Choice));
         if (entry.Days is not { Count: > 0 } days)
             throw Refusal.Field("days", "At least one day of the week is needed.");
         if (entry.SessionsPerDay is not (null or 1 or 2))
@@ -151,14 +186,14 @@ internal static class OutlookEndpoints
         if (entry.ReadyAt is { } at && dog.Training.Plan.Steps.All(s => s.Step.Id != at))
             throw Refusal.Field("readyAt", "This step is not in the dog's plan.");
         var week = new TrainingWeek([.. days.Distinct().OrderBy(d => ((int)d + 6) % 7)], entry.SessionsPerDay ?? 1, entry.By, entry.ReadyAt);
-        await AddChoiceAsync(id, choice => choice.Days = week, db, clock, cancel);
+        var choice = await AddChoiceAsync(id, choice => choice.Days = week, db, clock, cancel);
 
         // What comes of it is asked for by itself: a forecast takes half a second, and no writer waits for one.
-        return TrainingWeekDto.Of(week);
+        return TrainingWeekDto.Of(week, choice);
     }
 
     /// <summary>Adds a choice like the last one, but for what is changed.</summary>
-    internal static async Task AddChoiceAsync(Guid id, Action<PlanChoiceRow> change, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    internal static async Task<PlanChoiceRow> AddChoiceAsync(Guid id, Action<PlanChoiceRow> change, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
         var last = await db.LastPlanChoiceAsync(id, cancel);
@@ -174,6 +209,7 @@ internal static class OutlookEndpoints
         change(choice);
         db.PlanChoices.Add(choice);
         await db.SaveChangesAsync(cancel);
+        return choice;
     }
 
     private static async Task<OutlookDto> OutlookAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
@@ -182,7 +218,7 @@ internal static class OutlookEndpoints
         var calendar = told is null ? [] : await EntriesAsync(dog, told, db, clock, cancel);
         var words = new ConditioningWords(await pen.WithAsync(dog.Measured.Rules, cancel));
         return new OutlookDto(
-            TrainingWeekDto.Of(dog.Training.Week),
+            TrainingWeekDto.Of(dog.Training.Week, dog.Choice),
             told is null ? null : ForecastDto.Of(told, question, words),
             [.. calendar.Select(e => Of(e, dog, words))]
         );

@@ -86,6 +86,9 @@ public sealed record LeftOutDto(string Name, Stage Stage, string Reason);
 /// <param name="Rule">How its sets are decided.</param>
 /// <param name="MayFindBeginning">It was never trained nor set anywhere by hand: where to begin can be found by trying.</param>
 /// <param name="RuleReason">Why, where somebody chose it; null for the House way.</param>
+/// <param name="ChoiceVersion">The version of school, policies and days; 0 where nobody chose.</param>
+/// <param name="RuleVersion">The version of the rule.</param>
+/// <param name="PositionVersion">The version of where it stands.</param>
 public sealed record PlanDto(
     SchoolId SchoolId,
     string School,
@@ -100,7 +103,10 @@ public sealed record PlanDto(
     Guid? OpenSessionId,
     GoRule Rule,
     string? RuleReason,
-    bool MayFindBeginning
+    bool MayFindBeginning,
+    long ChoiceVersion,
+    long RuleVersion,
+    long PositionVersion
 );
 
 /// <summary>A place in the plan set by hand.</summary>
@@ -118,8 +124,14 @@ internal static class PlanEndpoints
         plan.MapGet("/", PlanAsync).WithName("plan").WithSummary("The dog's steps in order, adapted to it, and where it stands.");
         plan.MapPost("/rule", RuleAsync)
             .WithName("setGoRule")
-            .WithSummary("Choose how the dog's sets are decided, with a reason; a session under way goes on as it began.");
-        plan.MapPost("/position", MoveAsync).WithName("movePlan").WithSummary("Overrule where the plan stands, with a note.");
+            .WithSummary(
+                "Choose how the dog's sets are decided, with a reason; a session under way goes on as it began. The version is the plan's ruleVersion."
+            )
+            .NeedsVersion();
+        plan.MapPost("/position", MoveAsync)
+            .WithName("movePlan")
+            .WithSummary("Overrule where the plan stands, with a note. The version is the plan's positionVersion.")
+            .NeedsVersion();
     }
 
     internal static async Task<PlanDto> PlanAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
@@ -128,9 +140,18 @@ internal static class PlanEndpoints
         return Of(file, clock.Today(), new ConditioningWords(await pen.WithAsync(file.Measured.Rules, cancel)));
     }
 
-    private static async Task<PlanDto> MoveAsync(Guid id, PositionEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
+    private static async Task<PlanDto> MoveAsync(
+        Guid id,
+        PositionEntry entry,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         var file = await db.TrainedDogAsync(id, cancel);
+        await NeedPositionAsync(edited, file, db, pen, clock, cancel);
         var at = NeedPosition(file.Training.Plan, entry.StepId, entry.Target);
         if (string.IsNullOrWhiteSpace(entry.Note) || entry.Note.Length > 500)
             throw Refusal.Field("note", "Write down why, in up to 500 letters.");
@@ -163,6 +184,14 @@ internal static class PlanEndpoints
         return await PlanAsync(id, db, pen, clock, cancel);
     }
 
+    /// <summary>Refuses to move a plan that was moved meanwhile, by training too.</summary>
+    internal static Task NeedPositionAsync(string? edited, TrainedDog file, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel) =>
+        Versions.NeedAsync(
+            edited,
+            file.LastMove?.Number ?? 0,
+            async () => ("Where the plan stands", await PlanAsync(file.Measured.Dog.Id, db, pen, clock, cancel))
+        );
+
     /// <summary>A target of a step of the plan, the first where none is said.</summary>
     internal static PlanPosition NeedPosition(TrainingPlan plan, string? stepId, int? target)
     {
@@ -176,9 +205,18 @@ internal static class PlanEndpoints
             ? target
             : throw Refusal.Field("target", $"This step's targets are numbered 0 to {step.TopTarget}, its easier rungs -1 to {SetStart.EasiestRung}.");
 
-    private static async Task<PlanDto> RuleAsync(Guid id, GoRuleEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
+    private static async Task<PlanDto> RuleAsync(
+        Guid id,
+        GoRuleEntry entry,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
-        await db.DogAsync(id, cancel);
+        var dog = await db.TrainedDogAsync(id, cancel);
+        await Versions.NeedAsync(edited, dog.RuleChoice?.Number ?? 0, async () => ("The rule", await PlanAsync(id, db, pen, clock, cancel)));
         if (string.IsNullOrWhiteSpace(entry.Reason) || entry.Reason.Length > 500)
             throw Refusal.Field("reason", "Write down why, in up to 500 letters.");
         db.GoRules.Add(
@@ -233,7 +271,10 @@ internal static class PlanEndpoints
             file.OpenSession?.Id,
             file.Training.Rule,
             file.RuleChoice?.Reason,
-            file.Training.LastTrained is null && file.OpenSession is null && file.LastMove is null
+            file.Training.LastTrained is null && file.OpenSession is null && file.LastMove is null,
+            file.Choice?.Number ?? 0,
+            file.RuleChoice?.Number ?? 0,
+            file.LastMove?.Number ?? 0
         );
     }
 }

@@ -116,7 +116,8 @@ public sealed record SetDto(
     string? Basis,
     string? IfStuck,
     bool EndSession,
-    string? Overruled
+    string? Overruled,
+    long Version
 );
 
 /// <summary>A dog as its sessions need it.</summary>
@@ -221,7 +222,8 @@ public sealed record SessionDto(
             set.Basis is { } ground ? words.Ground(ground) : null,
             set.DecidedBy is { } facts ? words.IfStuck(facts) : set.IfStuck,
             set.EndSession,
-            set is { Overruled: { } note, OverruledTo: { } to } ? words.Overruled(step, to, note) : set.Overruled
+            set is { Overruled: { } note, OverruledTo: { } to } ? words.Overruled(step, to, note) : set.Overruled,
+            set.Version
         );
     }
 

@@ -47,7 +47,8 @@ internal static class SessionEndpoints
         group
             .MapPost("/sessions/{sessionId:guid}/sets/{number:int}/overrule", OverruleAsync)
             .WithName("overruleSet")
-            .WithSummary("Go on elsewhere than the rule decided of the set finished last, with a note.");
+            .WithSummary("Go on elsewhere than the rule decided of the set finished last, with a note.")
+            .NeedsVersion();
         group
             .MapPost("/sessions/{sessionId:guid}/end", EndAsync)
             .WithName("endSession")
@@ -262,15 +263,17 @@ internal static class SessionEndpoints
         PracticeDb db,
         Pen pen,
         TimeProvider clock,
-        CancellationToken cancel
+        CancellationToken cancel,
+        [Edited] string? edited = null
     ) =>
         ChangeAsync(
             sessionId,
             db,
             pen,
-            async (session, _) =>
+            async (session, dog) =>
             {
                 var set = session.Sets.SingleOrDefault(s => s.Number == number) ?? throw Refusal.NotFound("The session has no set of this number.");
+                Versions.Need(edited, set.Version, "This set", SessionDto.Of(session, dog));
                 if (set.Decision == DecisionKind.EndNow)
                     throw Refusal.Conflict("It went over threshold and rests. To train it sooner or elsewhere, set the plan by hand with a note.");
                 if (!set.CanBeOverruled(session.Sets) || await db.Sessions.AnyAsync(s => s.DogId == session.DogId && s.Number > session.Number, cancel))

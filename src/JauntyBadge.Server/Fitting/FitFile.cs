@@ -72,7 +72,7 @@ internal record FitBasis(
     MeasuredDog Dog,
     MuzzleList Muzzles,
     FitSettingsRow Settings,
-    IReadOnlyDictionary<string, string> Overruled,
+    IReadOnlyDictionary<string, OverruleRow> Overruled,
     DateOnly Today,
     Writing Writing
 )
@@ -88,7 +88,7 @@ internal record FitBasis(
                 Visibility = Settings.Visibility,
                 Growing = Dog.Profile.IsGrowing(Today),
                 CoatHex = CoatHex,
-                Overruled = Overruled,
+                Overruled = Overruled.ToDictionary(o => o.Key, o => o.Value.Note),
                 Writing = Writing,
             }
         );
@@ -125,7 +125,7 @@ internal sealed record FitFile(
     DogFile File,
     MuzzleList Muzzles,
     FitSettingsRow Settings,
-    IReadOnlyDictionary<string, string> Overruled,
+    IReadOnlyDictionary<string, OverruleRow> Overruled,
     IReadOnlyDictionary<string, int> Van,
     DateOnly Today,
     Writing Writing

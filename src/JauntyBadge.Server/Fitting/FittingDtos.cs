@@ -257,6 +257,7 @@ public sealed record MuzzleCountDto(bool TrainingFirst, string Says, string Reas
 
 /// <summary>What a dog needs.</summary>
 /// <param name="Advice">One muzzle or two, and when to change.</param>
+/// <param name="Overruled">The version of every overruled line, by its id; a line that is not there is at version 0.</param>
 public sealed record BriefDto(
     IReadOnlyList<Purpose> Uses,
     HeadShape HeadShape,
@@ -272,10 +273,11 @@ public sealed record BriefDto(
     double? MostMassG,
     IReadOnlyList<BriefLine> Lines,
     IReadOnlyList<Clash> Clashes,
-    MuzzleCountDto Advice
+    MuzzleCountDto Advice,
+    IReadOnlyDictionary<string, long> Overruled
 )
 {
-    internal static BriefDto Of(MuzzleBrief b, MuzzleCount advice, FittingWords words) =>
+    internal static BriefDto Of(MuzzleBrief b, MuzzleCount advice, FittingWords words, IReadOnlyDictionary<string, OverruleRow>? overruled = null) =>
         new(
             b.Uses,
             b.HeadShape,
@@ -291,7 +293,8 @@ public sealed record BriefDto(
             b.MostMass?.Grams.Tidy(),
             b.Lines,
             b.Clashes,
-            new(advice.TrainingFirst, words.Says(advice.Advice), words.Why(advice.Advice), advice.Basis)
+            new(advice.TrainingFirst, words.Says(advice.Advice), words.Why(advice.Advice), advice.Basis),
+            (overruled ?? new Dictionary<string, OverruleRow>()).ToDictionary(o => o.Key, o => o.Value.Version)
         );
 }
 

@@ -25,8 +25,11 @@ internal static class FittingEndpoints
             .WithName("fitDrawing")
             .WithSummary("The drawing as SVG in true millimetres, another muzzle over it if wished.")
             .Produces<string>(contentType: "image/svg+xml");
-        fits.MapPut("/brief/{lineId}", OverruleAsync).WithName("overrule").WithSummary("Overrule a line of the brief, with a note that stays visible.");
-        fits.MapDelete("/brief/{lineId}", UnruleAsync).WithName("letStand").WithSummary("Let a line of the brief stand again.");
+        fits.MapPut("/brief/{lineId}", OverruleAsync)
+            .WithName("overrule")
+            .WithSummary("Overrule a line of the brief, with a note that stays visible; version \"0\" where it was not.")
+            .NeedsVersion();
+        fits.MapDelete("/brief/{lineId}", UnruleAsync).WithName("letStand").WithSummary("Let a line of the brief stand again.").NeedsVersion();
         fits.MapGet("/order", OrderAsync).WithName("order").WithSummary("The sheet for a muzzle made to measure.");
         fits.MapPost("/choice", ChooseAsync).WithName("choose").WithSummary("Keep a muzzle for a dog with the reasons as they are now.");
         fits.MapGet("/choices", ChoicesAsync).WithName("choices").WithSummary("Every muzzle chosen for a dog, the newest first, each as it was.");
@@ -74,7 +77,7 @@ internal static class FittingEndpoints
         FitRowDto Row(RankedFit f) => FitRowDto.Of(f, Remedies.For(f, byModel[f.Model.Id]), file.Van.GetValueOrDefault(f.Size.Id), file.Words);
         var kept = ranked.Where(Kept).Select(Row).OrderBy(r => r.Group).ThenBy(r => r.Group == FitGroup.Near ? r.Remedies[0].Kinds.Max() : default).ToList();
         return new FitsDto(
-            BriefDto.Of(brief, advice, file.Words),
+            BriefDto.Of(brief, advice, file.Words, file.Overruled),
             question?.Snout.SourcesDto(new(file.Writing)) ?? [],
             kept,
             ranked.Count - kept.Count,
@@ -135,7 +138,8 @@ internal static class FittingEndpoints
         PracticeDb db,
         Pen pen,
         TimeProvider clock,
-        CancellationToken cancel
+        CancellationToken cancel,
+        [Edited] string? edited = null
     )
     {
         var note = entry.Note?.Trim() ?? "";
@@ -149,6 +153,7 @@ internal static class FittingEndpoints
         if (BriefRule.All.All(r => r.Id != lineId) && lineId is not ("weight" or "visibility"))
             throw Refusal.NotFound("The brief has no such line to overrule. Seat and strap are set by their own fields.");
         var row = await db.Overrules.FindAsync([id, lineId], cancel);
+        await NeedLineAsync(edited, row, file, db, cancel);
         if (row is null)
             db.Overrules.Add(
                 row = new OverruleRow
@@ -163,19 +168,32 @@ internal static class FittingEndpoints
         return await BriefAsync(file, db, cancel);
     }
 
-    private static async Task<BriefDto> UnruleAsync(Guid id, string lineId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
+    private static async Task<BriefDto> UnruleAsync(
+        Guid id,
+        string lineId,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
     {
         var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
-        if (await db.Overrules.FindAsync([id, lineId], cancel) is { } row)
+        var row = await db.Overrules.FindAsync([id, lineId], cancel);
+        await NeedLineAsync(edited, row, file, db, cancel);
+        if (row is not null)
             db.Overrules.Remove(row);
         await db.SaveChangesAsync(cancel);
         return await BriefAsync(file, db, cancel);
     }
 
+    private static Task NeedLineAsync(string? edited, OverruleRow? row, FitFile file, PracticeDb db, CancellationToken cancel) =>
+        Versions.NeedAsync(edited, row?.Version ?? 0, async () => ("This line of the brief", await BriefAsync(file, db, cancel)));
+
     private static async Task<BriefDto> BriefAsync(FitFile file, PracticeDb db, CancellationToken cancel)
     {
         var now = file with { Overruled = await OverruleRow.OfAsync(db, file.Dog.Dog.Id, cancel) };
-        return BriefDto.Of(now.Brief(new FitQuery().Read()), Advice(file), file.Words);
+        return BriefDto.Of(now.Brief(new FitQuery().Read()), Advice(file), file.Words, now.Overruled);
     }
 
     private static async Task<OrderSheetDto> OrderAsync(

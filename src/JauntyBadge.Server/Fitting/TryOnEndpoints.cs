@@ -202,17 +202,10 @@ internal static class TryOnEndpoints
         return TryOnDto.Of(row);
     }
 
-    private static async Task<TryOnDto> AddPictureAsync(Guid id, Guid tryOnId, IFormFile? file, PracticeDb db, WriteGate gate, CancellationToken cancel)
-    {
-        await FindAsync(id, tryOnId, db, cancel);
-        var picture = await PictureIntake.TakeAsync(file, cancel);
-        return await gate.WriteAsync(db, () => KeepPictureAsync(id, tryOnId, picture, db, cancel), cancel);
-    }
-
-    private static async Task<TryOnDto> KeepPictureAsync(Guid id, Guid tryOnId, TakenIn picture, PracticeDb db, CancellationToken cancel)
+    private static async Task<TryOnDto> AddPictureAsync(Guid id, Guid tryOnId, IFormFile? file, HttpContext http, PracticeDb db, CancellationToken cancel)
     {
         var row = await FindAsync(id, tryOnId, db, cancel);
-        await PictureShelf.PutAsync(db, tryOnId, picture, cancel);
+        await PictureShelf.PutAsync(db, tryOnId, PictureIntake.TakenFrom(http), cancel);
         row.HasPicture = true;
         await db.SaveChangesAsync(cancel);
         return TryOnDto.Of(row);

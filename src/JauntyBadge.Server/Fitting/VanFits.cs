@@ -44,7 +44,7 @@ internal sealed class VanFits
                 new ParallelOptions { CancellationToken = cancel },
                 dog =>
                 {
-                    var file = new FitBasis(dog, muzzles, settings, overruled[dog.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), today, Writing.Usual);
+                    var file = new FitBasis(dog, muzzles, settings, overruled[dog.Dog.Id].ToDictionary(o => o.LineId), today, Writing.Usual);
                     var fits = file.Question(new FitQuery().Read()) is { } question ? VanStock.FitsToday(muzzles.All, question) : null;
                     known[dog.Dog.Id] = (Now(dog.Dog.Touched), new FittedDog(dog.Dog.Id, dog.Dog.Name, fits));
                 }

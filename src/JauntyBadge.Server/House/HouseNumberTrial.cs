@@ -80,7 +80,7 @@ internal static class HouseNumberTrial
             .WithCancellation(cancel)
             .ToDictionary(
                 f => f.Dog.Id,
-                f => Of(f, new FitBasis(f.Measured, muzzles, settings, overruled[f.Dog.Id].ToDictionary(o => o.LineId, o => o.Note), today, writing))
+                f => Of(f, new FitBasis(f.Measured, muzzles, settings, overruled[f.Dog.Id].ToDictionary(o => o.LineId), today, writing))
             );
     }
 

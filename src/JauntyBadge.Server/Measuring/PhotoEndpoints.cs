@@ -63,9 +63,9 @@ internal static class PhotoEndpoints
     private static async Task<PhotoDto> AddAsync(
         Guid id,
         IFormFile? file,
+        HttpContext http,
         PracticeDb db,
         Pen pen,
-        WriteGate gate,
         TimeProvider clock,
         CancellationToken cancel,
         [FromForm] string? view = null,
@@ -73,6 +73,7 @@ internal static class PhotoEndpoints
     )
     {
         await db.DogAsync(id, cancel);
+        var picture = PictureIntake.TakenFrom(http);
         var row = new PhotoRow
         {
             Id = Guid.NewGuid(),
@@ -81,20 +82,13 @@ internal static class PhotoEndpoints
             Side = QueryWords.Read<Side>(side, "side") ?? Side.Left,
             AddedAt = clock.UtcNow(),
             Marks = new PhotoMarks().Write(),
+            Width = picture.Width,
+            Height = picture.Height,
         };
-        var picture = await PictureIntake.TakeAsync(file, cancel);
-        (row.Width, row.Height) = (picture.Width, picture.Height);
-        return await gate.WriteAsync(
-            db,
-            async () =>
-            {
-                db.Photos.Add(row);
-                db.Pictures.Add(new PictureRow { OfId = row.Id, Jpeg = picture.Jpeg });
-                await db.SaveChangesAsync(cancel);
-                return await OneAsync(id, row.Id, db, pen, cancel);
-            },
-            cancel
-        );
+        db.Photos.Add(row);
+        db.Pictures.Add(new PictureRow { OfId = row.Id, Jpeg = picture.Jpeg });
+        await db.SaveChangesAsync(cancel);
+        return await OneAsync(id, row.Id, db, pen, cancel);
     }
 
     private static async Task<IReadOnlyList<PhotoDto>> ListAsync(Guid id, PracticeDb db, Pen pen, CancellationToken cancel)

@@ -29,13 +29,31 @@ internal static class PictureIntake
 
     private static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(20);
 
-    /// <summary>Lets an endpoint take such a file. A slow upload must not keep others from writing: map it outside the groups of one writer.</summary>
+    /// <summary>
+    /// Lets an endpoint take such a file and keep it, in its turn and once. A slow upload must not keep others from writing: map it outside the groups of one writer; the
+    /// picture is taken in before its turn comes, and the handler finds it by <see cref="TakenFrom"/>.
+    /// </summary>
     public static RouteHandlerBuilder TakesPicture(this RouteHandlerBuilder endpoint) =>
-        endpoint.DisableAntiforgery().WithMetadata(new RequestSizeLimitAttribute(LargestForm)).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+        endpoint
+            .DisableAntiforgery()
+            .WithMetadata(new RequestSizeLimitAttribute(LargestForm), new OneWriter.InTurn())
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .ProducesProblem(StatusCodes.Status413PayloadTooLarge)
+            .AddEndpointFilter(
+                async (call, next) =>
+                {
+                    var picture = await TakeAsync(call.Arguments.OfType<IFormFile>().FirstOrDefault(), call.HttpContext.RequestAborted);
+                    call.HttpContext.Items[typeof(TakenIn)] = picture;
+                    return OneWriter.Tagged(await Once.WriteAsync(call, next, picture.Jpeg), call.HttpContext);
+                }
+            );
+
+    /// <summary>The picture that came with a request.</summary>
+    public static TakenIn TakenFrom(HttpContext http) => (TakenIn)http.Items[typeof(TakenIn)]!;
 
     /// <summary>Takes an uploaded file.</summary>
     /// <exception cref="Refusal">There is none, or it is too large, or as below; 503 while others are being taken.</exception>
-    public static async Task<TakenIn> TakeAsync(IFormFile? file, CancellationToken cancel)
+    private static async Task<TakenIn> TakeAsync(IFormFile? file, CancellationToken cancel)
     {
         if (file is null || file.Length == 0)
             throw Refusal.Field("file", "Choose a picture: JPEG, PNG or WebP.");

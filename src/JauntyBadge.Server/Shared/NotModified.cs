@@ -16,7 +16,9 @@ internal static class NotModified
         var (request, headers) = (call.HttpContext.Request, call.HttpContext.Response.Headers);
         var last = await CounterRow.LastAsync(db, call.HttpContext.RequestAborted);
         var tag = $"W/\"{last}-{clock.GetLocalNow():yyMMddHH}-{Pen.UnitOf(request)}-{Pen.LanguageOf(request).Tag}-{Product}\"";
+        // For whoever asked only, and never for another unit, language or person at the same browser.
         headers.CacheControl = "private, no-cache";
+        headers.Vary = $"Accept-Language, {Pen.Header}, Cookie";
         headers.ETag = tag;
         if (request.Headers.IfNoneMatch.ToString() == tag)
             return Results.StatusCode(StatusCodes.Status304NotModified);

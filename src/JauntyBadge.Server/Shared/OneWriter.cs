@@ -9,7 +9,7 @@ namespace JauntyBadge.Server.Shared;
 /// Lets writers in one after the other. They wait without holding a thread, and no longer than a person would; readers never come here. SQLite has
 /// one writer at a time anyway: taking one's place before reading means that what was read is still true when it is written.
 /// </summary>
-internal sealed class WriteGate : IDisposable
+internal sealed class WriteGate(PracticeFolder folder) : IDisposable
 {
     /// <summary>How long a writer waits for its turn before it is told to come back (House).</summary>
     public static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(5);
@@ -29,8 +29,14 @@ internal sealed class WriteGate : IDisposable
         {
             await using var transaction = await BeginAsync(db, until, cancel);
             var answer = await write();
+            var last = await CounterRow.LastAsync(db, cancel);
             await transaction.CommitAsync(cancel);
-            return answer;
+            folder.Note(last);
+            if (folder.IsWhole)
+                return answer;
+            // What a file that was taken away holds is gone with this process: open the one that is there, or none.
+            SqliteConnection.ClearAllPools();
+            throw Gone();
         }
         finally
         {
@@ -59,6 +65,11 @@ internal sealed class WriteGate : IDisposable
         }
     }
 
+    private static Refusal Gone() =>
+        Refusal.Later(
+            "The practice's files were moved or deleted while it is open. Nothing of this was saved. Put them back where they were, or a backup in their place, and start the server again."
+        );
+
     private static Refusal Busy() =>
         Refusal.Later("Others are writing just now, or another program holds the practice's file. Nothing of this was saved yet; try again in a moment.");
 }
@@ -68,21 +79,23 @@ internal static class OneWriter
 {
     /// <summary>Writes happen one after the other, each whole or not at all; a read sees the practice as it was at one moment.</summary>
     public static RouteGroupBuilder OneWriterAtATime(this RouteGroupBuilder group) =>
-        group.AddEndpointFilter(
-            async (call, next) =>
-            {
-                var (services, cancel) = (call.HttpContext.RequestServices, call.HttpContext.RequestAborted);
-                var db = services.GetRequiredService<PracticeDb>();
-                if (!HttpMethods.IsGet(call.HttpContext.Request.Method) && call.HttpContext.GetEndpoint()?.Metadata.GetMetadata<Reading>() is null)
-                    return Tagged(await services.GetRequiredService<WriteGate>().WriteAsync(db, () => next(call).AsTask(), cancel), call.HttpContext);
-                await db.Database.OpenConnectionAsync(cancel);
-                await using var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
-                await db.Database.UseTransactionAsync(moment, cancel);
-                return HttpMethods.IsGet(call.HttpContext.Request.Method)
-                    ? await NotModified.AnswerAsync(call, next, db, services.GetRequiredService<TimeProvider>())
-                    : await next(call);
-            }
-        );
+        group
+            .WithMetadata(new InTurn())
+            .AddEndpointFilter(
+                async (call, next) =>
+                {
+                    if (!HttpMethods.IsGet(call.HttpContext.Request.Method) && call.HttpContext.GetEndpoint()?.Metadata.GetMetadata<Reading>() is null)
+                        return Tagged(await Once.WriteAsync(call, next), call.HttpContext);
+                    var (services, cancel) = (call.HttpContext.RequestServices, call.HttpContext.RequestAborted);
+                    var db = services.GetRequiredService<PracticeDb>();
+                    await db.Database.OpenConnectionAsync(cancel);
+                    await using var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
+                    await db.Database.UseTransactionAsync(moment, cancel);
+                    return HttpMethods.IsGet(call.HttpContext.Request.Method)
+                        ? await NotModified.AnswerAsync(call, next, db, services.GetRequiredService<TimeProvider>())
+                        : await next(call);
+                }
+            );
 
     /// <summary>Says that an endpoint writes nothing, though what it is asked about comes in a body.</summary>
     public static RouteHandlerBuilder OnlyReads(this RouteHandlerBuilder endpoint) => endpoint.WithMetadata(new Reading());
@@ -91,9 +104,16 @@ internal static class OneWriter
     public static RouteHandlerBuilder NeedsVersion(this RouteHandlerBuilder endpoint) =>
         endpoint.ProducesProblem(StatusCodes.Status412PreconditionFailed).ProducesProblem(StatusCodes.Status428PreconditionRequired);
 
+    /// <summary>Whether what an address does is kept: then it takes an id and is done once.</summary>
+    public static bool Writes(EndpointMetadataCollection of, string? method) =>
+        method is not null && !HttpMethods.IsGet(method) && of.GetMetadata<InTurn>() is not null && of.GetMetadata<Reading>() is null;
+
+    /// <summary>Says that an endpoint writes in its turn.</summary>
+    internal sealed record InTurn;
+
     private sealed record Reading;
 
-    private static object? Tagged(object? answer, HttpContext http)
+    internal static object? Tagged(object? answer, HttpContext http)
     {
         if (answer is IAtVersion at)
             http.Response.Headers.ETag = Versions.Tag(at.Version);

@@ -27,6 +27,27 @@ internal static class OpenApiSetup
             }
         );
         options.AddSchemaTransformer(TidySchema);
+        options.AddOperationTransformer(TakesId);
+    }
+
+    /// <summary>Everything that is kept takes an id of the request itself.</summary>
+    private static Task TakesId(OpenApiOperation operation, OpenApiOperationTransformerContext context, CancellationToken cancel)
+    {
+        var endpoint = context.Description.ActionDescriptor.EndpointMetadata;
+        if (!OneWriter.Writes(new EndpointMetadataCollection(endpoint), context.Description.HttpMethod))
+            return Task.CompletedTask;
+        operation.Parameters ??= [];
+        operation.Parameters.Add(
+            new OpenApiParameter
+            {
+                Name = Once.Header,
+                In = ParameterLocation.Header,
+                Description = Once.Says,
+                Schema = new OpenApiSchema { Type = JsonSchemaType.String, Format = "uuid" },
+            }
+        );
+        operation.Responses?.TryAdd("409", new OpenApiResponse { Description = "Conflict" });
+        return Task.CompletedTask;
     }
 
     /// <summary>

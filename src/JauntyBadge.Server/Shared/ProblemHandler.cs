@@ -95,11 +95,20 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems, IC
     {
         var unbound = UnboundParameter().Match(bad.Message);
         if (!unbound.Success)
-            return new Refusal(bad.StatusCode, "Not usable", bad.Message);
+            return new Refusal(bad.StatusCode, "Not usable", Said(bad.StatusCode));
         var name = JsonNamingPolicy.CamelCase.ConvertName(unbound.Groups["name"].Value);
         var expected = unbound.Groups["type"].Value.StartsWith("int", StringComparison.Ordinal) ? "a whole number" : "another kind of value";
         return Refusal.Field(name, $"{name} cannot be read; {expected} is expected.");
     }
+
+    /// <summary>What is said where the framework has words of its own for whoever writes a server.</summary>
+    private static string Said(int status) =>
+        status switch
+        {
+            StatusCodes.Status415UnsupportedMediaType => "This address reads JSON (application/json), or a form where a picture is sent.",
+            StatusCodes.Status408RequestTimeout => "The request did not arrive in time. Send it again.",
+            _ => "The request has no body that can be read, or ends too early. Send it whole.",
+        };
 
     /// <summary>The type of the member a JSON path such as <c>snout.headShape</c> or <c>purposes[0]</c> leads to.</summary>
     private static Type? TypeAt(Type? type, string path)
@@ -124,6 +133,7 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems, IC
             _ when type == typeof(Guid) => "an id is expected",
             _ when type == typeof(bool) => "true or false is expected",
             _ when type == typeof(string) => "text is expected",
+            _ when type is not null && typeof(System.Collections.IEnumerable).IsAssignableFrom(type) => "a list is expected",
             _ => "another kind of value is expected",
         };
 }

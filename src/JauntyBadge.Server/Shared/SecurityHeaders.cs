@@ -7,7 +7,7 @@ namespace JauntyBadge.Server.Shared;
 internal static class SecurityHeaders
 {
     private const string OnlyFromHere =
-        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'";
+        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
     /// <summary>Built files carry a hash in their name and may be kept; the page itself is asked for again.</summary>
     public static StaticFileOptions StaticFiles { get; } =

@@ -3,24 +3,30 @@ using FluentValidation;
 
 namespace JauntyBadge.Server.Shared;
 
-/// <summary>Runs the validator of a request's body before its handler, for every endpoint that has one.</summary>
+/// <summary>Looks a request's body through before its handler sees it: that it is sound at all, and by its validator where it has one.</summary>
 internal static class Validation
 {
     public static EndpointFilterDelegate Filter(EndpointFilterFactoryContext factory, EndpointFilterDelegate next)
     {
         var bodies = factory
             .MethodInfo.GetParameters()
-            .Select((p, index) => (Index: index, Validator: typeof(IValidator<>).MakeGenericType(p.ParameterType)))
-            .Where(b => factory.ApplicationServices.GetService<IServiceProviderIsService>()!.IsService(b.Validator))
+            .Select((p, index) => (Index: index, Type: p.ParameterType, Validator: typeof(IValidator<>).MakeGenericType(p.ParameterType)))
+            .Where(b => IsBody(b.Type))
             .ToList();
         if (bodies.Count == 0)
             return next;
+        var services = factory.ApplicationServices.GetService<IServiceProviderIsService>()!;
         return async call =>
         {
-            foreach (var (index, type) in bodies)
+            foreach (var (index, _, type) in bodies)
             {
+                if (call.Arguments[index] is not { } body)
+                    continue;
+                Sound.Need(body);
+                if (!services.IsService(type))
+                    continue;
                 var validator = (IValidator)call.HttpContext.RequestServices.GetRequiredService(type);
-                var result = await validator.ValidateAsync(new ValidationContext<object>(call.Arguments[index]!), call.HttpContext.RequestAborted);
+                var result = await validator.ValidateAsync(new ValidationContext<object>(body), call.HttpContext.RequestAborted);
                 if (!result.IsValid)
                     throw Refusal.Fields(
                         result.Errors.GroupBy(e => Camel(e.PropertyName)).ToDictionary(g => g.Key, g => g.Select(e => e.ErrorMessage).ToArray())
@@ -30,6 +36,10 @@ internal static class Validation
             return await next(call);
         };
     }
+
+    /// <summary>Our own records are what comes in a body, or piece by piece in an address.</summary>
+    private static bool IsBody(Type type) =>
+        type is { IsClass: true, IsSealed: true } && type.Assembly == typeof(Validation).Assembly && type.GetMethod("<Clone>$") is not null;
 
     private static string Camel(string path) => string.Join('.', path.Split('.').Select(JsonNamingPolicy.CamelCase.ConvertName));
 }

@@ -1,3 +1,4 @@
+using JauntyBadge.Data;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.HostFiltering;
 
@@ -9,13 +10,16 @@ internal static class FromHereOnly
     private static readonly string[] Loopback = ["localhost", "127.0.0.1", "[::1]"];
 
     /// <summary>Which names the server answers to: those of this machine, and those set as <c>hosts</c>, apart by semicolons.</summary>
-    public static void AddHosts(this WebApplicationBuilder builder) =>
-        builder.Services.Configure<HostFilteringOptions>(filter =>
-            filter.AllowedHosts = [
-                .. Loopback,
-                .. (builder.Configuration["hosts"] ?? "").Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries),
-            ]
-        );
+    /// <exception cref="PracticeProblem">One of them stands for any name.</exception>
+    public static void AddHosts(this WebApplicationBuilder builder)
+    {
+        var hosts = (builder.Configuration["hosts"] ?? "").Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+        if (Array.Find(hosts, h => h.Contains('*', StringComparison.Ordinal) || h is "+" or "0.0.0.0" or "[::]") is { } any)
+            throw new PracticeProblem(
+                $"--hosts takes the names this server answers to, such as van.example; {any} would let every website pass for one of them."
+            );
+        builder.Services.Configure<HostFilteringOptions>(filter => filter.AllowedHosts = [.. Loopback, .. hosts]);
+    }
 
     /// <summary>
     /// Refuses what writes and comes from a page of another origin. Browsers say so in Sec-Fetch-Site (W3C Fetch Metadata), older ones in Origin

@@ -12,8 +12,28 @@ internal sealed class LoopbackOnly(IConnectionListenerFactory listeners) : IConn
 {
     public ValueTask<IConnectionListener> BindAsync(EndPoint endpoint, CancellationToken cancellationToken = default) =>
         endpoint is IPEndPoint { Address: var address } && !IPAddress.IsLoopback(address)
-            ? throw new PracticeProblem(
-                $"Jaunty Badge does not listen on {endpoint} yet: nobody signs in, so anyone in the network could read and change the practice. Use an address of this machine only, such as --urls http://127.0.0.1:5080."
-            )
+            ? throw No($"{endpoint}")
             : listeners.BindAsync(endpoint, cancellationToken);
+
+    /// <summary>Looks at the addresses that are set, before the practice is touched.</summary>
+    /// <exception cref="PracticeProblem">Others could come in by one of them.</exception>
+    public static void Need(IConfiguration settings)
+    {
+        if ((settings["http_ports"] ?? settings["https_ports"]) is { Length: > 0 } ports && settings["urls"] is null)
+            throw No($"port {ports} of every address");
+        var urls = (settings["urls"] ?? "")
+            .Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+            .Concat(settings.GetSection("Kestrel:Endpoints").GetChildren().Select(e => e["Url"]).OfType<string>());
+        foreach (var url in urls)
+        {
+            var host = BindingAddress.Parse(url).Host;
+            if (host != "localhost" && !(IPAddress.TryParse(host.Trim('[', ']'), out var address) && IPAddress.IsLoopback(address)))
+                throw No(url);
+        }
+    }
+
+    private static PracticeProblem No(string where) =>
+        new(
+            $"Jaunty Badge does not listen on {where} yet: nobody signs in, so anyone in the network could read and change the practice. Use an address of this machine only, such as --urls http://127.0.0.1:5080."
+        );
 }

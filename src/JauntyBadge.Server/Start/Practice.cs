@@ -1,3 +1,4 @@
+using System.Runtime.InteropServices;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Demo;
@@ -23,12 +24,38 @@ internal static class Practice
         using var scope = app.Services.CreateScope();
         var db = scope.ServiceProvider.GetRequiredService<PracticeDb>();
         await folder.PrepareAsync(db, clock);
-        if (!settings.GetValue<bool>("demo") || await db.Dogs.AnyAsync())
-            return;
+        await AnswerRow.ForgetAsync(db, clock, CancellationToken.None);
+        var isEmpty = !await db.Dogs.AnyAsync();
+        if (isEmpty && settings.GetValue<bool>("demo"))
+            await FillAsync(folder, db, clock);
+        else if (isEmpty && folder.IsDemoCutShort)
+            Console.WriteLine($"The practice in {folder.Path} is empty: the demo was cut short before it had filled it. {AgainByDemo}");
+        folder.Note(await CounterRow.LastAsync(db, CancellationToken.None));
+    }
+
+    private const string AgainByDemo = "Run bin/demo again to fill it.";
+
+    /// <summary>Fills an empty practice with the demo, all of it or, where it is stopped meanwhile, nothing.</summary>
+    private static async Task FillAsync(PracticeFolder folder, PracticeDb db, TimeProvider clock)
+    {
+        using var stop = new CancellationTokenSource();
+        void Stop(PosixSignalContext signal)
+        {
+            signal.Cancel = true;
+            stop.Cancel();
+        }
+
+        using var interrupted = PosixSignalRegistration.Create(PosixSignal.SIGINT, Stop);
+        using var ended = PosixSignalRegistration.Create(PosixSignal.SIGTERM, Stop);
         try
         {
-            await DemoPractice.FillAsync(db, clock);
+            folder.MarkDemoBegun();
+            await DemoPractice.FillAsync(db, clock, stop.Token);
             folder.MarkDemo();
+        }
+        catch (OperationCanceledException)
+        {
+            throw new PracticeProblem($"Stopped before the demo had filled the practice in {folder.Path}: it is empty. {AgainByDemo}");
         }
         catch (Exception e) when (e is IOException || SqliteWords.Of(e) is not null)
         {
@@ -41,7 +68,10 @@ internal static class Practice
     {
         var settings = new ConfigurationBuilder().AddCommandLine(args).Build();
         var folder = Path.GetFullPath(FolderOf(settings));
-        var to = Path.GetFullPath(settings["to"] ?? $"jaunty-badge-{TimeProvider.System.GetLocalNow():yyyy-MM-dd-HHmmss}.db");
+        var name = $"jaunty-badge-{TimeProvider.System.GetLocalNow():yyyy-MM-dd-HHmmss}.db";
+        var to = Path.GetFullPath(settings["to"] ?? name);
+        if (Directory.Exists(to))
+            to = Path.Combine(to, name);
         Backup.Make(PracticeFolder.DatabaseIn(folder), to);
         Console.WriteLine($"{to} holds the practice of {folder}: one file, whole, checked.");
         return 0;

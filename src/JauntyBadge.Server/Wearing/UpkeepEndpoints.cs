@@ -232,6 +232,8 @@ internal static class UpkeepEndpoints
         var row = await db.Appointments.SingleOrDefaultAsync(a => a.Id == appointmentId, cancel);
         if (row is not null && row.DogId != id)
             throw Refusal.Conflict("This id stands for an appointment of another dog.");
+        if (row?.RemovedAt is not null)
+            throw Refusal.Conflict("This appointment was taken out. Put it back first, then change it.");
         Versions.Need(edited, row?.Version ?? 0, "This appointment", row is null ? null : AppointmentDto.Of(row, clock.Today()));
         var before = row?.Day;
         if (row is null)

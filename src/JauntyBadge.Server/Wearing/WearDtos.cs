@@ -61,6 +61,11 @@ public sealed record WearSignEntry(Guid? Id = null, string? SignId = null, DateT
 /// <param name="Occasion">fun, ordinary or stressful to the dog.</param>
 /// <param name="HappyId">What was done, of GET /api/happy-wears.</param>
 /// <param name="CapMinutes">How long it was told to be at most.</param>
+/// <param name="Said">
+/// For two phones at one wear: how many seconds ago each part was said here that was. With it, an edit of an older version is put together with what the other phone told,
+/// part by part as it was said last, instead of being refused.
+/// </param>
+/// <param name="TakenBack">Ids of signs that were tapped by mistake.</param>
 public sealed record WearEntry(
     DateTimeOffset? StartedAt = null,
     DateTimeOffset? EndedAt = null,
@@ -76,7 +81,9 @@ public sealed record WearEntry(
     IReadOnlyList<RubPlace>? Rubs = null,
     string? TreatId = null,
     int? TreatPieces = null,
-    string? Note = null
+    string? Note = null,
+    IReadOnlyDictionary<WearPart, double>? Said = null,
+    IReadOnlyList<Guid>? TakenBack = null
 );
 
 public sealed class WearEntryValidator : AbstractValidator<WearEntry>
@@ -112,6 +119,8 @@ public sealed class WearEntryValidator : AbstractValidator<WearEntry>
             RuleFor(text).MaximumLength(120).WithMessage("Up to 120 letters, please.");
         RuleFor(w => w.Note).MaximumLength(2000).WithMessage("Up to 2000 letters, please.");
         RuleFor(w => w.Signs).Must(s => s is null || s.Count <= MostSigns).WithMessage($"Up to {MostSigns} signs, please.");
+        RuleFor(w => w.TakenBack).Must(t => t is null || t.Count <= MostSigns).WithMessage($"Up to {MostSigns} signs, please.");
+        RuleFor(w => w.Said).Must(s => s is null || s.Values.All(ago => ago >= 0)).WithMessage("A part was said 0 or more seconds ago.");
         RuleForEach(w => w.Signs)
             .ChildRules(sign =>
             {

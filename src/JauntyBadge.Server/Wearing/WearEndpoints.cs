@@ -195,14 +195,20 @@ internal static class WearEndpoints
         if (row is not null && row.DogId != id)
             throw Refusal.Conflict("This id stands for a wear of another dog.");
         var rules = await db.RulesAsync(cancel);
-        Versions.Need(edited, row?.Version ?? 0, "This wear", row is null ? null : WearDto.Of(row, rules));
+        if (row?.RemovedAt is not null)
+            throw Refusal.Conflict("This wear was taken out. Put it back first, then change it.");
+        var late = row is not null && entry.Said is not null && Versions.IsStale(edited, row.Version);
+        if (!late)
+            Versions.Need(edited, row?.Version ?? 0, "This wear", row is null ? null : WearDto.Of(row, rules));
         await db.DogAsync(id, cancel);
+        var on = entry.EndedAt is null && (row is null || (row.EndedAt is not null && !late));
+        if (on && await db.Wears.AnyAsync(w => w.DogId == id && w.Id != wearId && w.EndedAt == null && w.RemovedAt == null, cancel))
+            throw Refusal.Conflict(
+                "It wears its muzzle already, by another device. End that wear first; what was tapped here stays on this device until then."
+            );
+        var (whole, told) = TwoHands.Told(row, late, entry, clock.UtcNow());
         if (row is null)
         {
-            if (entry.EndedAt is null && await db.Wears.AnyAsync(w => w.DogId == id && w.EndedAt == null && w.RemovedAt == null, cancel))
-                throw Refusal.Conflict(
-                    "It wears its muzzle already, by another device. End that wear first; what was tapped here stays on this device until then."
-                );
             var muzzle = (await MuzzleInUse.LoadAsync(db, [id], cancel))[id].Choice?.KeptFit;
             row = new WearRow
             {
@@ -213,12 +219,12 @@ internal static class WearEndpoints
             db.Wears.Add(row);
         }
 
-        Onto(row, entry, clock);
+        Onto(row, whole, told, clock);
         await db.SaveChangesAsync(cancel);
         return WearDto.Of(row, rules, row.EndedAt is null ? null : await FeedBackAsync(id, db, pen, clock, cancel));
     }
 
-    private static void Onto(WearRow row, WearEntry entry, TimeProvider clock)
+    private static void Onto(WearRow row, WearEntry entry, WearTold told, TimeProvider clock)
     {
         row.StartedAt = entry.StartedAt!.Value.UtcDateTime;
         row.Day = clock.DayOf(row.StartedAt);
@@ -236,6 +242,7 @@ internal static class WearEndpoints
         row.TreatId = entry.TreatId;
         row.TreatPieces = entry.TreatPieces ?? 0;
         row.Note = entry.Note.OrNull();
+        row.LastTold = told;
     }
 
     /// <summary>Worried twice in a row, the plan goes back to what was easy; what was done, in words, or null.</summary>
@@ -273,22 +280,13 @@ internal static class WearEndpoints
         return WearDto.Of(row, await db.RulesAsync(cancel));
     }
 
-    private static async Task<WearDto> AddPictureAsync(Guid id, Guid wearId, IFormFile? file, PracticeDb db, WriteGate gate, CancellationToken cancel)
+    private static async Task<WearDto> AddPictureAsync(Guid id, Guid wearId, IFormFile? file, HttpContext http, PracticeDb db, CancellationToken cancel)
     {
-        await FindAsync(id, wearId, db, cancel);
-        var picture = await PictureIntake.TakeAsync(file, cancel);
-        return await gate.WriteAsync(
-            db,
-            async () =>
-            {
-                var row = await FindAsync(id, wearId, db, cancel);
-                await PictureShelf.PutAsync(db, wearId, picture, cancel);
-                row.HasPicture = true;
-                await db.SaveChangesAsync(cancel);
-                return WearDto.Of(row, await db.RulesAsync(cancel));
-            },
-            cancel
-        );
+        var row = await FindAsync(id, wearId, db, cancel);
+        await PictureShelf.PutAsync(db, wearId, PictureIntake.TakenFrom(http), cancel);
+        row.HasPicture = true;
+        await db.SaveChangesAsync(cancel);
+        return WearDto.Of(row, await db.RulesAsync(cancel));
     }
 
     private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid wearId, PracticeDb db, CancellationToken cancel)

@@ -30,7 +30,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Choose how the dog's sets are decided, with a reason; a session under way goes on as it began. */
+        /** Choose how the dog's sets are decided, with a reason; a session under way goes on as it began. The version is the plan's ruleVersion. */
         post: operations["setGoRule"];
         delete?: never;
         options?: never;
@@ -47,7 +47,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Overrule where the plan stands, with a note. */
+        /** Overrule where the plan stands, with a note. The version is the plan's positionVersion. */
         post: operations["movePlan"];
         delete?: never;
         options?: never;
@@ -288,7 +288,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Train by a school and policies from now on, with a reason. What is passed stays passed. */
+        /** Train by a school and policies from now on, with a reason. What is passed stays passed. The version is the plan's choiceVersion. */
         post: operations["chooseSchool"];
         delete?: never;
         options?: never;
@@ -306,7 +306,7 @@ export interface paths {
         /** What is asked of a dog that does not start from nothing, in order. */
         get: operations["whereToBegin"];
         put?: never;
-        /** Begin one stage before the first hesitation; what is skipped is on record as tried, not trained. */
+        /** Begin one stage before the first hesitation; what is skipped is on record as tried, not trained. The version is the plan's positionVersion. */
         post: operations["beginAfterTries"];
         delete?: never;
         options?: never;
@@ -906,7 +906,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Overrule a line of the brief, with a note that stays visible. */
+        /** Overrule a line of the brief, with a note that stays visible; version "0" where it was not. */
         put: operations["overrule"];
         post?: never;
         /** Let a line of the brief stand again. */
@@ -2361,6 +2361,10 @@ export interface components {
             clashes: components["schemas"]["Clash"][];
             /** @description One muzzle or two, and when to change. */
             advice: components["schemas"]["MuzzleCountDto"];
+            /** @description The version of every overruled line, by its id; a line that is not there is at version 0. */
+            overruled: {
+                [key: string]: number;
+            };
         };
         /** @description One thing the brief asks for, with its reason. */
         BriefLine: {
@@ -4163,6 +4167,21 @@ export interface components {
             ruleReason: null | string;
             /** @description It was never trained nor set anywhere by hand: where to begin can be found by trying. */
             mayFindBeginning: boolean;
+            /**
+             * Format: int64
+             * @description The version of school, policies and days; 0 where nobody chose.
+             */
+            choiceVersion: number;
+            /**
+             * Format: int64
+             * @description The version of the rule.
+             */
+            ruleVersion: number;
+            /**
+             * Format: int64
+             * @description The version of where it stands.
+             */
+            positionVersion: number;
         };
         /** @description A step with where the plan stands on it. */
         PlannedStepDto: {
@@ -4665,6 +4684,8 @@ export interface components {
             ifStuck: null | string;
             endSession: boolean;
             overruled: null | string;
+            /** Format: int64 */
+            version: number;
         };
         /** @description How many more would settle a set that goes on. */
         SettlesDto: {
@@ -5155,8 +5176,27 @@ export interface components {
          * @enum {string}
          */
         TrainingState: "stuck" | "overdue" | "resting" | "underWay" | "notBegun" | "ready";
-        /** @description The owner's days. */
+        /** @description The owner's days as they are kept. */
         TrainingWeekDto: {
+            /** @description Days of the week. */
+            days: components["schemas"]["DayOfWeek"][];
+            /**
+             * Format: int32
+             * @description 1 or 2.
+             */
+            sessionsPerDay: number;
+            /**
+             * Format: date
+             * @description The day it is wanted; null for none.
+             */
+            by: null | string;
+            /** @description The last step that has to be passed by then; null for the purpose's last. */
+            readyAt: null | string;
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description The owner's days. */
+        TrainingWeekEntry: {
             /** @description Days of the week, at least one. */
             days?: null | components["schemas"]["DayOfWeek"][];
             /**
@@ -5558,6 +5598,13 @@ export interface components {
             /** Format: int32 */
             treatPieces?: null | number;
             note?: null | string;
+            /**
+             * @description For two phones at one wear: how many seconds ago each part was said here that was. With it, an edit of an older version is put together with what the other phone told,
+             *     part by part as it was said last, instead of being refused.
+             */
+            said?: null | Record<string, never>;
+            /** @description Ids of signs that were tapped by mistake. */
+            takenBack?: null | string[];
         };
         /** @description How long at most, for this dog, its muzzle, here and now. */
         WearLimitDto: {
@@ -6307,7 +6354,11 @@ export interface operations {
     setGoRule: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -6346,12 +6397,41 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     movePlan: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -6383,6 +6463,31 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6554,7 +6659,10 @@ export interface operations {
     addTryOnPicture: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 tryOnId: string;
@@ -6589,6 +6697,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6771,7 +6888,10 @@ export interface operations {
     addPhoto: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -6809,6 +6929,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6918,7 +7047,10 @@ export interface operations {
     addWearPicture: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 wearId: string;
@@ -6953,6 +7085,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7092,7 +7233,11 @@ export interface operations {
     chooseSchool: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -7124,6 +7269,31 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7176,7 +7346,11 @@ export interface operations {
     beginAfterTries: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -7215,12 +7389,41 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     chooseTrainingWeek: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -7228,7 +7431,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TrainingWeekDto"];
+                "application/json": components["schemas"]["TrainingWeekEntry"];
             };
         };
         responses: {
@@ -7252,6 +7455,31 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7520,7 +7748,10 @@ export interface operations {
     startSession: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -7671,7 +7902,10 @@ export interface operations {
     putGo: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 sessionId: string;
                 goId: string;
@@ -7725,7 +7959,10 @@ export interface operations {
     deleteGo: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 sessionId: string;
                 goId: string;
@@ -7775,7 +8012,10 @@ export interface operations {
     putSign: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 sessionId: string;
                 seenId: string;
@@ -7829,7 +8069,10 @@ export interface operations {
     deleteSign: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 sessionId: string;
                 seenId: string;
@@ -7879,7 +8122,10 @@ export interface operations {
     finishSet: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 sessionId: string;
                 number: number;
@@ -7933,7 +8179,11 @@ export interface operations {
     overruleSet: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 sessionId: string;
                 number: number;
@@ -7982,12 +8232,33 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     endSession: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 sessionId: string;
             };
@@ -8349,7 +8620,10 @@ export interface operations {
     createDog: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -8385,6 +8659,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -8433,6 +8714,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 id: string;
@@ -8472,6 +8755,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
             /** @description Precondition Failed */
             412: {
                 headers: {
@@ -8495,7 +8785,10 @@ export interface operations {
     archiveDog: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -8529,13 +8822,23 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
     restoreDog: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -8569,6 +8872,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -8655,7 +8965,10 @@ export interface operations {
     addBreed: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -8692,6 +9005,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
         };
     };
     editBreed: {
@@ -8699,6 +9019,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 breedId: string;
@@ -8738,6 +9060,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
             /** @description Precondition Failed */
             412: {
                 headers: {
@@ -8763,6 +9092,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 breedId: string;
@@ -8797,6 +9128,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -9118,7 +9456,11 @@ export interface operations {
     overrule: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 lineId: string;
@@ -9158,12 +9500,41 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     letStand: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 lineId: string;
@@ -9192,6 +9563,31 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9259,7 +9655,10 @@ export interface operations {
     choose: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -9297,6 +9696,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -9343,7 +9749,10 @@ export interface operations {
     withdrawChoice: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 choiceId: string;
@@ -9378,13 +9787,23 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
     restoreChoice: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 choiceId: string;
@@ -9419,6 +9838,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -9465,6 +9891,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path?: never;
             cookie?: never;
@@ -9501,6 +9929,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -9563,7 +9998,10 @@ export interface operations {
     addMuzzle: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -9600,6 +10038,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
         };
     };
     editMuzzle: {
@@ -9607,6 +10052,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 modelId: string;
@@ -9646,6 +10093,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
             /** @description Precondition Failed */
             412: {
                 headers: {
@@ -9671,6 +10125,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 modelId: string;
@@ -9705,6 +10161,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -9771,6 +10234,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 modelId: string;
@@ -9806,6 +10271,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -9998,6 +10470,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path?: never;
             cookie?: never;
@@ -10034,6 +10508,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -10213,7 +10694,10 @@ export interface operations {
     keepTryOn: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -10252,12 +10736,22 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
         };
     };
     removeTryOn: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 tryOnId: string;
@@ -10292,13 +10786,23 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
     restoreTryOn: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 tryOnId: string;
@@ -10333,6 +10837,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -10382,6 +10893,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 sizeId: string;
@@ -10421,6 +10934,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
             /** @description Precondition Failed */
             412: {
                 headers: {
@@ -10444,7 +10964,10 @@ export interface operations {
     expectDogs: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -10481,6 +11004,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
         };
     };
     amendExpected: {
@@ -10488,6 +11018,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 expectedId: string;
@@ -10527,6 +11059,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
             /** @description Precondition Failed */
             412: {
                 headers: {
@@ -10552,6 +11091,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 expectedId: string;
@@ -10586,6 +11127,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -10650,6 +11198,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 numberId: string;
@@ -10688,6 +11238,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -10796,6 +11353,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path?: never;
             cookie?: never;
@@ -10832,6 +11391,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -10903,6 +11469,8 @@ export interface operations {
             };
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 id: string;
@@ -10941,6 +11509,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -11014,7 +11589,10 @@ export interface operations {
             query?: {
                 unit?: string;
             };
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -11053,12 +11631,22 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
         };
     };
     addReading: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -11097,6 +11685,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
         };
     };
     removeReading: {
@@ -11104,7 +11699,10 @@ export interface operations {
             query?: {
                 unit?: string;
             };
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 readingId: string;
@@ -11139,6 +11737,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -11147,7 +11752,10 @@ export interface operations {
             query?: {
                 unit?: string;
             };
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 readingId: string;
@@ -11183,6 +11791,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
         };
     };
     judgeReading: {
@@ -11190,7 +11805,10 @@ export interface operations {
             query?: {
                 unit?: string;
             };
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 readingId: string;
@@ -11229,6 +11847,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -11275,7 +11900,10 @@ export interface operations {
     startMeasuringSet: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -11309,6 +11937,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -11358,7 +11993,10 @@ export interface operations {
     removeMeasuringSet: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 setId: string;
@@ -11393,13 +12031,23 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
     restoreMeasuringSet: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 setId: string;
@@ -11434,6 +12082,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -11524,7 +12179,10 @@ export interface operations {
     importReadings: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -11562,6 +12220,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -11611,6 +12276,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 id: string;
@@ -11651,6 +12318,13 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
             /** @description Precondition Failed */
             412: {
                 headers: {
@@ -11674,7 +12348,10 @@ export interface operations {
     removePhoto: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 photoId: string;
@@ -11709,6 +12386,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -11758,7 +12442,10 @@ export interface operations {
             query?: {
                 unit?: string;
             };
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 photoId: string;
@@ -11798,12 +12485,22 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
         };
     };
     restorePhoto: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 photoId: string;
@@ -11838,6 +12535,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -12067,6 +12771,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path?: never;
             cookie?: never;
@@ -12103,6 +12809,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -12269,6 +12982,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 id: string;
@@ -12341,7 +13056,10 @@ export interface operations {
     removeWear: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 wearId: string;
@@ -12391,7 +13109,10 @@ export interface operations {
     restoreWear: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 wearId: string;
@@ -12530,7 +13251,10 @@ export interface operations {
     inspect: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
             };
@@ -12583,7 +13307,10 @@ export interface operations {
     removeInspection: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 inspectionId: string;
@@ -12618,13 +13345,23 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
     restoreInspection: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 inspectionId: string;
@@ -12659,6 +13396,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -12707,6 +13451,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 id: string;
@@ -12779,7 +13525,10 @@ export interface operations {
     removeAppointment: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 appointmentId: string;
@@ -12814,13 +13563,23 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
     restoreAppointment: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 id: string;
                 appointmentId: string;
@@ -12855,6 +13614,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -12903,6 +13669,8 @@ export interface operations {
             query?: never;
             header?: {
                 "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
             };
             path: {
                 id: string;
@@ -12941,6 +13709,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Precondition Failed */
             412: {
@@ -13005,7 +13780,10 @@ export interface operations {
     typeWeather: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -13041,6 +13819,13 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
