@@ -1,4 +1,4 @@
-import { beginSession, dogId, expect, newDog, test } from './support.js';
+import { beginSession, dogId, expect, newDog, post, test } from './support.js';
 
 test.describe('the plan', () => {
   test.use({ expectedErrors: [/400/] });
@@ -134,7 +134,7 @@ test('how training stands is one look: who is stuck, and whose date will hardly 
   const id = await newDog(page, 'Dated');
   const by = new Date(Date.now() + 5 * 86_400_000).toISOString().slice(0, 10);
   const week = { days: ['monday', 'thursday'], sessionsPerDay: 1, by };
-  expect((await page.request.post(`/api/dogs/${id}/plan/week`, { data: week })).ok()).toBe(true);
+  await post(page, `/api/dogs/${id}/plan/week`, week);
   await page.goto('/');
   await page.getByRole('link', { name: 'How training stands' }).click();
   const dated = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Dated', exact: true }) });

@@ -18,7 +18,7 @@ test.describe('while the server does not answer', () => {
       route.request().method() === 'PUT' ? route.abort() : route.continue(),
     );
     await page.getByLabel('Notes').fill('Typed in a dead spot.');
-    await expect(page.getByText('Not saved yet: Patient.')).toBeVisible();
+    await expect(page.getByText('1 thing not sent yet: Patient.')).toBeVisible();
     await page.reload();
     await expect(page.getByLabel('Notes')).toHaveValue('Typed in a dead spot.');
     expect(await notes()).toBeNull();
@@ -26,7 +26,7 @@ test.describe('while the server does not answer', () => {
     await expect(page.getByRole('textbox', { name: 'Snout girth' })).toBeVisible();
     await page.unrouteAll();
     await expect.poll(notes).toBe('Typed in a dead spot.');
-    await expect(page.getByText('Not saved yet: Patient.')).toHaveCount(0);
+    await expect(page.getByText('1 thing not sent yet: Patient.')).toHaveCount(0);
   });
 
   test('three marks on a picture are sent from another room', async ({ page }) => {
@@ -46,7 +46,7 @@ test.describe('while the server does not answer', () => {
       [300, 220],
     ] as const)
       await canvas.click({ position: { x, y } });
-    await expect(page.getByText(/Not saved yet: marks on a picture/)).toBeVisible();
+    await expect(page.getByText('1 thing not sent yet: marks on a picture.')).toBeVisible();
     await page.getByRole('link', { name: 'Plan alt' }).click();
     await page.unrouteAll();
     await expect.poll(async () => (await photos()).find((p) => p.id === bare?.id)?.corners.length).toBe(3);

@@ -1,4 +1,4 @@
-import { beginSession, expect, newDog, test } from './support.js';
+import { beginSession, expect, newDog, post, test } from './support.js';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -34,7 +34,7 @@ test('one thumb: goes, a sign, a go taken back, the decision', async ({ page }) 
 
 test('a hold goes on through a reload and is kept with the go', async ({ page }) => {
   const id = await newDog(page, 'Holder');
-  await page.request.post(`/api/dogs/${id}/plan/position`, { data: { stepId: 'hold-short', note: 'knows it' } });
+  await post(page, `/api/dogs/${id}/plan/position`, { stepId: 'hold-short', note: 'knows it' });
   await page.goto(`/dogs/${id}/plan`);
   await beginSession(page);
   await expect(page.getByRole('button', { name: /start the hold/ })).toBeVisible();
@@ -103,7 +103,7 @@ test.describe('with the server away from before the first go', () => {
     await expect(page.getByRole('heading', { name: 'Session closed' })).toBeVisible();
     // It needs no pad to be saved.
     await page.getByRole('link', { name: 'See the plan' }).click();
-    await expect(page.getByText('a training session')).toBeVisible();
+    await expect(page.getByText('1 thing not sent yet: a training session.')).toBeVisible();
     await context.setOffline(false);
     await expect(page.getByText('Last time: 5 of 5 went well', { exact: false })).toBeVisible();
 

@@ -99,6 +99,12 @@ export async function newDog(page: Page, name: string, measured = true): Promise
   return id;
 }
 
+/** Sets something that nobody has set yet. */
+export async function post(page: Page, path: string, data: object) {
+  const answer = await page.request.post(path, { data, headers: { 'If-Match': '"0"' } });
+  expect(answer.ok(), await answer.text()).toBe(true);
+}
+
 /** The version a dog is at, as If-Match names it. */
 export async function versionOf(page: Page, id: string): Promise<string> {
   const { dog } = (await (await page.request.get(`/api/dogs/${id}`)).json()) as { dog: { version: number } };

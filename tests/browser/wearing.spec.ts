@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, newDog, test } from './support.js';
+import { expect, newDog, post, test } from './support.js';
 
 /** A dog that is far enough to wear its muzzle, with a cool reading of the weather. */
 async function wearingDog(page: Page, name: string): Promise<string> {
@@ -7,7 +7,7 @@ async function wearingDog(page: Page, name: string): Promise<string> {
   const { fits } = (await (await page.request.get(`/api/dogs/${id}/fits`)).json()) as { fits: { sizeId: string }[] };
   expect((await page.request.post(`/api/dogs/${id}/choice`, { data: { sizeId: fits[0]?.sizeId } })).ok()).toBe(true);
   const place = { stepId: 'place-lane', target: 0, note: 'Wears one from its last home.' };
-  expect((await page.request.post(`/api/dogs/${id}/plan/position`, { data: place })).ok()).toBe(true);
+  await post(page, `/api/dogs/${id}/plan/position`, place);
   await page.request.post('/api/weather/readings', { data: { airC: 12, humidityPercent: 60 } });
   return id;
 }

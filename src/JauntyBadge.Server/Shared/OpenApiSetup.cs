@@ -71,6 +71,8 @@ internal static class OpenApiSetup
                 Nullable.GetUnderlyingType(type) is null ? JsonSchemaType.Number : JsonSchemaType.Number | JsonSchemaType.Null,
                 "double"
             );
+        if (type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyDictionary<,>) && type.GetGenericArguments()[1] == typeof(double))
+            schema.AdditionalProperties = new OpenApiSchema { Type = JsonSchemaType.Number, Format = "double" };
         if (typeof(IEnumerable<double>).IsAssignableFrom(type))
             schema.Items = new OpenApiSchema { Type = JsonSchemaType.Number, Format = "double" };
         if ((type == typeof(PointMm) || type == typeof(PixelPoint)) && schema.Properties is { } members)

@@ -41,9 +41,7 @@ internal static class Versions
         throw Stale(version, what, current);
     }
 
-    /// <summary>Whether something else than the newest version was edited.</summary>
-    /// <exception cref="Refusal">None was named: 428.</exception>
-    public static bool IsStale(string? edited, long version)
+    private static bool IsStale(string? edited, long version)
     {
         if (string.IsNullOrWhiteSpace(edited))
         {

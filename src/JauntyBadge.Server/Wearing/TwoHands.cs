@@ -12,10 +12,9 @@ internal static class TwoHands
 
     /// <summary>The wear as it is to be kept, with what was said of it when.</summary>
     /// <param name="there">What is on record; null where it begins.</param>
-    /// <param name="late">Another hand told something meanwhile that this one had not seen.</param>
-    /// <param name="entry">What is told now.</param>
+    /// <param name="entry">What is told now: parts of it, where it says when which part was said; otherwise the whole, by a hand that had seen the whole.</param>
     /// <param name="now">Now, UTC: a device says how long ago something was said, so that no two clocks are compared.</param>
-    public static (WearEntry Whole, WearTold Told) Told(WearRow? there, bool late, WearEntry entry, DateTime now)
+    public static (WearEntry Whole, WearTold Told) Told(WearRow? there, WearEntry entry, DateTime now)
     {
         var before = there?.LastTold ?? WearTold.Nothing;
         var theirs = there is null ? new WearEntry() : EntryOf(there);
@@ -28,7 +27,7 @@ internal static class TwoHands
                 .ToDictionary(p => p, _ => 0.0);
         IReadOnlyList<KeyValuePair<WearPart, DateTime>> said = [.. ago.Select(s => KeyValuePair.Create(s.Key, now - TimeSpan.FromSeconds(s.Value)))];
         var told = before.With(said, entry.TakenBack ?? []);
-        if (!late)
+        if (there is null || entry.Said is null)
             return (entry with { Signs = Standing(entry.Signs ?? [], told) }, told);
         foreach (var (part, at) in said)
         {

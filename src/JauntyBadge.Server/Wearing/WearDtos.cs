@@ -62,8 +62,8 @@ public sealed record WearSignEntry(Guid? Id = null, string? SignId = null, DateT
 /// <param name="HappyId">What was done, of GET /api/happy-wears.</param>
 /// <param name="CapMinutes">How long it was told to be at most.</param>
 /// <param name="Said">
-/// For two phones at one wear: how many seconds ago each part was said here that was. With it, an edit of an older version is put together with what the other phone told,
-/// part by part as it was said last, instead of being refused.
+/// For two phones at one wear: how many seconds ago each part was said here that was. With it only those parts are told, each kept as it was said last, whatever the version;
+/// without it the whole is, as an edit of the version named.
 /// </param>
 /// <param name="TakenBack">Ids of signs that were tapped by mistake.</param>
 public sealed record WearEntry(

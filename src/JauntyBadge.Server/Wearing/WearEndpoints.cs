@@ -197,16 +197,16 @@ internal static class WearEndpoints
         var rules = await db.RulesAsync(cancel);
         if (row?.RemovedAt is not null)
             throw Refusal.Conflict("This wear was taken out. Put it back first, then change it.");
-        var late = row is not null && entry.Said is not null && Versions.IsStale(edited, row.Version);
-        if (!late)
+        var together = row is not null && entry.Said is not null;
+        if (!together)
             Versions.Need(edited, row?.Version ?? 0, "This wear", row is null ? null : WearDto.Of(row, rules));
         await db.DogAsync(id, cancel);
-        var on = entry.EndedAt is null && (row is null || (row.EndedAt is not null && !late));
+        var on = entry.EndedAt is null && (row is null || (row.EndedAt is not null && !together));
         if (on && await db.Wears.AnyAsync(w => w.DogId == id && w.Id != wearId && w.EndedAt == null && w.RemovedAt == null, cancel))
             throw Refusal.Conflict(
                 "It wears its muzzle already, by another device. End that wear first; what was tapped here stays on this device until then."
             );
-        var (whole, told) = TwoHands.Told(row, late, entry, clock.UtcNow());
+        var (whole, told) = TwoHands.Told(row, entry, clock.UtcNow());
         if (row is null)
         {
             var muzzle = (await MuzzleInUse.LoadAsync(db, [id], cancel))[id].Choice?.KeptFit;

@@ -1,11 +1,12 @@
-import { Box, Button, Flex, Link, Text } from '@chakra-ui/react';
-import { t } from '@lingui/core/macro';
+import { Box, Button, chakra, Flex, Link, Text } from '@chakra-ui/react';
+import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { Link as RouterLink, useLocation } from 'react-router';
 import { sessionsAstray } from '../conditioning/deliver';
 import { outbox } from '../shared/queries';
+import { forgetsAtTheEnd } from '../shared/saving/device';
 import { useReachable } from '../shared/saving/server';
 import { keys } from '../shared/keys';
 
@@ -23,15 +24,13 @@ export function ServerState() {
   const { pathname } = useLocation();
   useSyncExternalStore(outbox.subscribe, outbox.moment);
   const unsaved = outbox.all();
-  const stuck = unsaved.filter((u) => u.trouble !== null || !reachable);
+  const stuck = unsaved.filter((u) => u.refused !== null || u.later !== null || !reachable);
+  const news = outbox.news();
   const newest = useQuery({ queryKey: keys.served(), queryFn: served, refetchInterval: LOOK_MS, staleTime: LOOK_MS });
   const updated = newest.data !== undefined && newest.data !== '' && mine() !== '' && newest.data !== mine();
   const astray = sessionsAstray().filter((id) => !pathname.endsWith(id));
-  if (reachable && stuck.length === 0 && !updated && astray.length === 0) return null;
-  const refused = stuck.filter((u) => u.trouble?.kind === 'refused');
-  const waiting = stuck.filter((u) => u.trouble?.kind !== 'refused');
-  const names = [...new Set(waiting.map((u) => u.what))].join(', ');
-  const why = stuck.find((u) => u.trouble?.kind === 'later')?.trouble?.says;
+  const forgets = forgetsAtTheEnd();
+  if (reachable && stuck.length === 0 && news.length === 0 && !forgets && !updated && astray.length === 0) return null;
   return (
     <Box role="status" bg="bg.muted" borderBottomWidth="1px" borderColor="border" px={{ base: 4, md: 8 }} py="2">
       {!reachable && (
@@ -42,24 +41,18 @@ export function ServerState() {
           </Trans>
         </Text>
       )}
-      {names !== '' && (
-        <Text>
-          <b>{t`Not saved yet:`}</b> {names}. {reachable && why ? t`${why} Kept on this device and tried again.` : ''}
-        </Text>
+      {stuck.length > 0 && <Unsent stuck={stuck} />}
+      {forgets && (
+        <Text>{t`△ This browser keeps nothing on this device, or has no room left: what is not sent yet is lost when this page is closed.`}</Text>
       )}
-      {refused.map((u) => (
-        <Flex key={u.what} gap="3" align="center" wrap="wrap">
+      {news.map(({ what, says, heard }) => (
+        <Flex key={what} gap="3" align="center" wrap="wrap">
           <Text>
             <Trans>
-              <b>Not saved yet:</b> {u.what}. {u.trouble?.says} Mend it where you typed it, or
+              <b>{what}, told by another device meanwhile.</b> {says.join('; ')}
             </Trans>
           </Text>
-          <Button
-            size="xs"
-            variant="outline"
-            borderColor="border.strong"
-            onClick={u.throwAway}
-          >{t`Throw it away`}</Button>
+          <Button size="xs" variant="outline" borderColor="border.strong" onClick={heard}>{t`Seen`}</Button>
         </Flex>
       ))}
       {astray.map((id) => (
@@ -82,5 +75,45 @@ export function ServerState() {
         </Flex>
       )}
     </Box>
+  );
+}
+
+/** What is not sent yet, each to be looked at where it was typed. */
+function Unsent({ stuck }: { stuck: ReturnType<typeof outbox.all> }) {
+  const refused = stuck.filter((u) => u.refused !== null);
+  const later = stuck.find((u) => u.later !== null)?.later;
+  const count = plural(stuck.length, { one: '# thing not sent yet', other: '# things not sent yet' });
+  return (
+    <chakra.details open={refused.length > 0 || undefined}>
+      <chakra.summary cursor="pointer">
+        <b>{count}</b>
+        {`: ${[...new Set(stuck.map((u) => u.what))].join(', ')}. `}
+        {refused.length < stuck.length && later ? t`${later} Kept on this device and tried again.` : ''}
+      </chakra.summary>
+      <ul>
+        {stuck.map((u) => (
+          <Flex as="li" key={u.id ?? u.what} gap="3" py="1" align="center" wrap="wrap">
+            <Text>
+              {u.page ? (
+                <Link asChild textDecoration="underline" color="fg">
+                  <RouterLink to={u.page}>{u.what}</RouterLink>
+                </Link>
+              ) : (
+                u.what
+              )}
+              {u.refused !== null && t`: not saved. ${u.refused} Mend it where you typed it, or`}
+            </Text>
+            {u.refused !== null && (
+              <Button
+                size="xs"
+                variant="outline"
+                borderColor="border.strong"
+                onClick={u.throwAway}
+              >{t`Throw it away`}</Button>
+            )}
+          </Flex>
+        ))}
+      </ul>
+    </chakra.details>
   );
 }

@@ -9,4 +9,4 @@ const { system } = await import('./theme');
 await pause();
 const { start } = await import('./start');
 await pause();
-start(system);
+await start(system);

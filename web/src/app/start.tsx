@@ -9,15 +9,18 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { outbox, queries } from '../shared/queries';
 import { openRooms, rooms } from '../shared/rooms';
+import { changes } from '../shared/saving/changes';
+import { claimTab } from '../shared/saving/tab';
 import { found } from './rooms';
 import { makeRouter } from './routes';
 import { applyScheme } from './scheme';
 
 /** Brings up the product in the page. */
-export function start(system: SystemContext) {
+export async function start(system: SystemContext) {
   applyScheme();
   openRooms(found);
-  outbox.open(rooms().flatMap((room) => room.documents ?? []));
+  await claimTab(() => outbox.takeOver());
+  outbox.open([changes, ...rooms().flatMap((room) => room.documents ?? [])]);
   const router = makeRouter();
   const root = document.getElementById('root');
   if (!root) throw new Error('The page has no root element.');

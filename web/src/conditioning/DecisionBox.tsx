@@ -1,9 +1,13 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import type { Schemas } from '../shared/api';
+import { useQueryClient } from '@tanstack/react-query';
+import { request, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { NoteForm } from '../shared/form/NoteForm';
+import { keys } from '../shared/keys';
+import { takeIn } from '../shared/takeIn';
+import type { Session } from './useSession';
 
 const titles: Record<Schemas['DecisionKind'], string> = {
   endNow: t`End now`,
@@ -14,19 +18,17 @@ const titles: Record<Schemas['DecisionKind'], string> = {
   goOn: t`Not clear yet`,
 };
 
-type Overrule = (set: number, target: number, note: string) => Promise<unknown>;
-
 /** What the rule made of the set just finished, and why; until training goes on it can be overruled with a note. */
 export function DecisionBox({
   set,
   ended,
   overrule,
-  onOverrule,
+  session,
 }: {
   set: Schemas['SetDto'];
   ended: boolean;
   overrule: Schemas['OverruleDto'] | null;
-  onOverrule: Overrule;
+  session: Session;
 }) {
   if (!set.decision) return null;
   const harm = set.decision === 'endNow';
@@ -52,22 +54,23 @@ export function DecisionBox({
         {set.basis}
       </Text>
       {overrule?.set === set.number && (
-        <Overruling key={set.overruled} target={set.target} overrule={overrule} onOverrule={onOverrule} />
+        <Overruling key={set.overruled} set={set} overrule={overrule} session={session} />
       )}
     </Box>
   );
 }
 
 function Overruling({
-  target,
+  set,
   overrule,
-  onOverrule,
+  session,
 }: {
-  target: number;
+  set: Schemas['SetDto'];
   overrule: Schemas['OverruleDto'];
-  onOverrule: Overrule;
+  session: Session;
 }) {
-  const [at, setAt] = useState(`${target}`);
+  const [at, setAt] = useState(`${set.target}`);
+  const queries = useQueryClient();
   return (
     <chakra.details mt="1" fontSize="sm">
       <summary>{t`Overrule it`}</summary>
@@ -83,12 +86,25 @@ function Overruling({
           onChange={setAt}
         />
       </Box>
-      <NoteForm
+      <NoteForm<Session>
         size="sm"
         field="note"
+        draft={`set/${session.id}.${set.number}`}
         label={t`Why? It stays on the record`}
         does={t`Go on there`}
-        onSend={(note) => onOverrule(overrule.set, Number(at), note)}
+        change={(note, newest = set.version) => ({
+          ...request(
+            'post',
+            '/api/sessions/{sessionId}/sets/{number}/overrule',
+            { sessionId: session.id, number: set.number },
+            { target: Number(at), note },
+            newest,
+          ),
+          what: t`a set of ${session.dogName} overruled`,
+          dogId: session.dogId,
+          again: [keys.session(session.id)],
+        })}
+        onKept={(answer) => takeIn(queries, keys.session(session.id), answer)}
       />
     </chakra.details>
   );

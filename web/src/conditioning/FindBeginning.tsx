@@ -2,14 +2,15 @@ import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ask, words } from '../shared/api';
+import { api, ask, request, words, type Schemas } from '../shared/api';
 import { useTakeInOfDog } from '../shared/dog';
 import { keys } from '../shared/keys';
 import { complain } from '../shared/notices';
+import { sendChange } from '../shared/saving/changes';
 import { Waiting } from '../shared/Waiting';
 
 /** A dog seldom starts from nothing: one easy go of each stage, up to the first hesitation. */
-export function FindBeginning({ dogId }: { dogId: string }) {
+export function FindBeginning({ dogId, version }: { dogId: string; version: number }) {
   const [at, setAt] = useState<number | null>(null);
   const take = useTakeInOfDog(dogId);
   const tries = useQuery({
@@ -19,7 +20,11 @@ export function FindBeginning({ dogId }: { dogId: string }) {
   });
   const begin = useMutation({
     mutationFn: (wentWell: number) =>
-      ask(api.POST('/api/dogs/{id}/plan/begin', { params: { path: { id: dogId } }, body: { wentWell } })),
+      sendChange<Schemas['PlanDto']>({
+        ...request('post', '/api/dogs/{id}/plan/begin', { id: dogId }, { wentWell }, version),
+        what: t`where to begin`,
+        dogId,
+      }),
     onSuccess: (plan) => take(keys.ofDog(dogId, 'plan'), plan),
     onError: (error) => complain(words(error)),
   });

@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
+import { Box, Button, chakra, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
@@ -6,12 +6,13 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useTakeInOfDog, useThisDog } from '../shared/dog';
-import { api, ask, type Schemas } from '../shared/api';
+import { api, ask, request, type Schemas } from '../shared/api';
 import { NoteForm } from '../shared/form/NoteForm';
 import { keys } from '../shared/keys';
 import { takeIn } from '../shared/takeIn';
 import { Cautions } from '../shared/Cautions';
 import { notify } from '../shared/notices';
+import { hasDraft } from '../shared/saving/useKeptForm';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
 import { stageWords } from '../shared/words';
@@ -64,7 +65,7 @@ export function PlanPage() {
           )}
         </Box>
         <Flex direction="column" gap="6">
-          {plan.data.mayFindBeginning && <FindBeginning dogId={card.dog.id} />}
+          {plan.data.mayFindBeginning && <FindBeginning dogId={card.dog.id} version={plan.data.positionVersion} />}
           {shown && <StepSheet key={shown.step.id} planned={shown} plan={plan.data} dogId={card.dog.id} />}
           <OutlookDetail dogId={card.dog.id} />
           <Schools plan={plan.data} dogId={card.dog.id} />
@@ -201,7 +202,7 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
               : t`Start a session`}
         </Button>
       ) : (
-        <MoveHere dogId={dogId} step={step} />
+        <MoveHere dogId={dogId} step={step} version={plan.positionVersion} />
       )}
       {step.sketch && <StepSketch sketch={step.sketch} />}
       <Grid as="dl" templateColumns={{ base: '1fr', sm: '7rem 1fr' }} columnGap="4" rowGap="2">
@@ -252,24 +253,35 @@ function Part({ term, says, strong }: { term: string; says: string; strong?: boo
 }
 
 /** Overrules where the plan stands; the note stays on record. */
-function MoveHere({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) {
+function MoveHere({ dogId, step, version }: { dogId: string; step: Schemas['StepDto']; version: number }) {
   const take = useTakeInOfDog(dogId);
-  const move = async (note: string) => {
-    const plan = await ask(
-      api.POST('/api/dogs/{id}/plan/position', {
-        params: { path: { id: dogId } },
-        body: { stepId: step.id, target: 0, note },
-      }),
-    );
-    await take(keys.ofDog(dogId, 'plan'), plan);
-    notify(t`The plan stands at “${step.name}” now.`);
-  };
+  const draft = `position/${dogId}.${step.id}`;
   return (
-    <Box as="details" mb="4">
+    <chakra.details mb="4" open={hasDraft(draft) || undefined}>
       <summary>{t`Train from here instead`}</summary>
       <Text fontSize="sm" mt="1">{t`What lies before it then counts as passed by hand, not as trained.`}</Text>
-      <NoteForm label={t`Why? It stays on the record`} field="note" does={t`Set the plan here`} onSend={move} />
-    </Box>
+      <NoteForm<Schemas['PlanDto']>
+        label={t`Why? It stays on the record`}
+        field="note"
+        draft={draft}
+        does={t`Set the plan here`}
+        change={(note, newest = version) => ({
+          ...request(
+            'post',
+            '/api/dogs/{id}/plan/position',
+            { id: dogId },
+            { stepId: step.id, target: 0, note },
+            newest,
+          ),
+          what: t`where the plan stands: ${step.name}`,
+          dogId,
+        })}
+        onKept={async (plan) => {
+          await take(keys.ofDog(dogId, 'plan'), plan);
+          notify(t`The plan stands at “${step.name}” now.`);
+        }}
+      />
+    </chakra.details>
   );
 }
 
@@ -285,25 +297,29 @@ const ruleWords: Record<Schemas['GoRule'], { name: string; says: string }> = {
 function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
   const queries = useQueryClient();
   const other = plan.rule === 'steadyTens' ? 'asSoonAsClear' : 'steadyTens';
-  const choose = async (reason: string) =>
-    takeIn(
-      queries,
-      keys.ofDog(dogId, 'plan'),
-      await ask(
-        api.POST('/api/dogs/{id}/plan/rule', { params: { path: { id: dogId } }, body: { rule: other, reason } }),
-      ),
-    );
+  const draft = `rule/${dogId}`;
   return (
     <Box as="section" aria-label={t`When a set ends`}>
       <Heading as="h3" size="md">{t`A set ends: ${ruleWords[plan.rule].name}`}</Heading>
       <Text>
         {ruleWords[plan.rule].says} {plan.ruleReason && t`Chosen: ${plan.ruleReason}`}
       </Text>
-      <Box as="details" mt="1">
+      <chakra.details mt="1" open={hasDraft(draft) || undefined}>
         <summary>{t`${ruleWords[other].name} instead`}</summary>
         <Text>{t`${ruleWords[other].says} A session under way goes on as it began.`}</Text>
-        <NoteForm label={t`Why this way?`} field="reason" does={t`Decide so from now on`} onSend={choose} />
-      </Box>
+        <NoteForm<Schemas['PlanDto']>
+          label={t`Why this way?`}
+          field="reason"
+          draft={draft}
+          does={t`Decide so from now on`}
+          change={(reason, newest = plan.ruleVersion) => ({
+            ...request('post', '/api/dogs/{id}/plan/rule', { id: dogId }, { rule: other, reason }, newest),
+            what: t`when a set ends: ${ruleWords[other].name}`,
+            dogId,
+          })}
+          onKept={(answer) => takeIn(queries, keys.ofDog(dogId, 'plan'), answer)}
+        />
+      </chakra.details>
     </Box>
   );
 }

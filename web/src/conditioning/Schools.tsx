@@ -2,19 +2,29 @@ import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import { FormProvider, useForm } from 'react-hook-form';
-import type { Schemas } from '../shared/api';
+import { FormProvider, useWatch } from 'react-hook-form';
+import { request, type Schemas } from '../shared/api';
+import { useTakeInOfDog } from '../shared/dog';
 import { ChoiceField, TextField } from '../shared/form/fields';
-import { refuse } from '../shared/form/refuse';
+import { keys } from '../shared/keys';
+import { FormEnd } from '../shared/saving/FormEnd';
+import { hasDraft, useKeptForm } from '../shared/saving/useKeptForm';
+import { useSubmit } from '../shared/saving/useSubmit';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
-import { useChooseSchool, useSchools, useWaysOfWorking } from './useOutlook';
+import { useSchools, useWaysOfWorking } from './useOutlook';
 
 type Compared = Schemas['SchoolComparedDto'];
 
+interface Sheet {
+  school: Schemas['SchoolId'];
+  policies: Partial<Record<Schemas['PolicyTopic'], string>>;
+  reason: string;
+}
+
 /** The school a dog is trained by, its policies, and what the others would change for this dog. */
 export function Schools({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(() => hasDraft(`school/${dogId}`));
   return (
     <Box as="section" aria-label={t`School`}>
       <Heading as="h3" size="md">{t`The school: ${plan.school}`}</Heading>
@@ -45,25 +55,36 @@ export function Schools({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: stri
 function Compare({ plan, dogId, onDone }: { plan: Schemas['PlanDto']; dogId: string; onDone: () => void }) {
   const schools = useSchools(dogId, true);
   const ways = useWaysOfWorking(true);
-  const [picked, setPicked] = useState<Schemas['SchoolId']>(plan.schoolId);
-  const form = useForm<{ policies: Partial<Record<Schemas['PolicyTopic'], string>>; reason: string }>({
-    defaultValues: { policies: {}, reason: '' },
+  const kept = useKeptForm<Sheet>(
+    `school/${dogId}`,
+    { school: plan.schoolId, policies: {}, reason: '' },
+    plan.choiceVersion,
+  );
+  const { form } = kept;
+  const picked = useWatch({ control: form.control, name: 'school' });
+  const take = useTakeInOfDog(dogId);
+  const sending = useSubmit<Sheet, Schemas['PlanDto']>(kept, 'reason', async (answer) => {
+    await take(keys.ofDog(dogId, 'plan'), answer);
+    onDone();
   });
-  const { mutateAsync: choose } = useChooseSchool(dogId);
   if (!schools.data || !ways.data) return <Waiting query={schools.data ? ways : schools} />;
-  const train = form.handleSubmit(async ({ policies, reason }) => {
+  const train = (version = kept.version) => {
+    const { school, policies, reason } = form.getValues();
     // What is left as it is asked is not sent.
     const set = Object.fromEntries(Object.entries(policies).filter(([, option]) => option));
-    try {
-      await choose({ school: picked, policies: set, reason });
-      onDone();
-    } catch (error) {
-      refuse(form, error, 'reason');
-    }
-  });
+    sending.submit({
+      ...request('post', '/api/dogs/{id}/plan/school', { id: dogId }, { school, policies: set, reason }, version),
+      what: t`the school it is trained by`,
+      dogId,
+    });
+  };
+  const leave = () => {
+    sending.leave();
+    onDone();
+  };
   return (
     <FormProvider {...form}>
-      <Box as="form" mt="3" onSubmit={(event) => void train(event)}>
+      <Box mt="3">
         <Grid
           as="ul"
           templateColumns={{ base: '1fr', md: '1fr 1fr' }}
@@ -77,7 +98,7 @@ function Compare({ plan, dogId, onDone }: { plan: Schemas['PlanDto']; dogId: str
               key={school.id}
               school={school}
               picked={picked === school.id}
-              onPick={() => setPicked(school.id)}
+              onPick={() => form.setValue('school', school.id)}
             />
           ))}
         </Grid>
@@ -93,17 +114,19 @@ function Compare({ plan, dogId, onDone }: { plan: Schemas['PlanDto']; dogId: str
             />
           ))}
         </Grid>
-        <Flex gap="3" mt="3" align="end" wrap="wrap">
-          <Box flex="1 1 16rem">
-            <TextField size="sm" name="reason" label={t`Why? It stays beside the plan`} />
-          </Box>
-          <Button
-            type="submit"
-            size="sm"
-            colorPalette="marigold"
-            loading={form.formState.isSubmitting}
-          >{t`Train so from now on`}</Button>
-        </Flex>
+        <Box mt="3" maxW="40rem">
+          <TextField size="sm" name="reason" label={t`Why? It stays beside the plan`} />
+        </Box>
+        <FormEnd
+          does={t`Train so from now on`}
+          kept={kept}
+          sending={sending}
+          says={(theirs) => t`It was set by someone else in the meantime: ${theirs.school}.`}
+          differences={() => []}
+          onSave={(version) => train(version ?? kept.version)}
+          onTakeTheirs={leave}
+          onLeave={leave}
+        />
       </Box>
     </FormProvider>
   );

@@ -36,7 +36,7 @@ export function SessionPage() {
           set={session.sets.at(-1) as Schemas['SetDto']}
           ended={session.endedAt !== null}
           overrule={pad.closed === null && reachable ? session.overrule : null}
-          onOverrule={pad.overrule}
+          session={session}
         />
       )}
       {pad.closed !== null && !reachable ? (

@@ -61,7 +61,8 @@ const where = ({ set, stepId, target }: Tapped) => ({ set, stepId, target });
 /** What was done at a pad and is not saved yet, by session. */
 export const sessionLog: Log<Unsent> = {
   name: 'session',
-  what: () => t`a training session`,
+  told: (id, items) =>
+    onTheirWay(items).length > 0 ? [{ what: t`a training session`, page: `/sessions/${id}`, refused: null }] : [],
   onItsWay: onTheirWay,
   send: async (queries, sessionId, item) => {
     const answer = await send(sessionId, item);

@@ -1,9 +1,7 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
-import { dogChanged } from '../shared/dog';
 import { api, ask, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
-import { takeIn } from '../shared/takeIn';
 import { newId } from '../shared/ids';
 import { outbox } from '../shared/queries';
 import { amend, forget, forgetAll, hasSetOut, keep, waitingFor } from './deliver';
@@ -13,7 +11,6 @@ export type Session = Schemas['SessionDto'];
 
 /** A session and everything that can be done in it. Goes and signs stay on this device until the server has them. */
 export function useSession(sessionId: string) {
-  const queries = useQueryClient();
   useSyncExternalStore(outbox.subscribe, outbox.moment);
   const unsent = waitingFor(sessionId);
   const session = useQuery({
@@ -63,16 +60,6 @@ export function useSession(sessionId: string) {
     sign: (there: Tapped, signId: string) => save({ ...there, ...stamp(), kind: 'sign', signId }),
     takeBackGo: (goId: string) => untap('goes', goId),
     takeBackSign: (seenId: string) => untap('signs', seenId),
-    overrule: async (set: number, target: number, note: string) => {
-      const answer = await ask(
-        api.POST('/api/sessions/{sessionId}/sets/{number}/overrule', {
-          params: { path: { sessionId, number: set } },
-          body: { target, note },
-        }),
-      );
-      await takeIn(queries, keys.session(sessionId), answer);
-      await dogChanged(queries, answer.dogId);
-    },
     finish: (set: number) => save({ ...stamp(), kind: 'finish', set }),
     end: () => save({ ...stamp(), kind: 'end' }),
   };

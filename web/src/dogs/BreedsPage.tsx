@@ -2,6 +2,7 @@ import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { plural, t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
+import { request } from '../shared/api';
 import { ChoiceField, SeveralField, TextField } from '../shared/form/fields';
 import { differences } from '../shared/saving/differences';
 import { FormEnd } from '../shared/saving/FormEnd';
@@ -34,12 +35,8 @@ export function BreedsPage() {
     return id === undefined ? null : { ...blank, id: id === NEW ? '' : id };
   });
   const breeds = useBreeds(find);
-  const { edit, add, reset } = useEditBreed();
+  const { reset } = useEditBreed();
   if (!breeds.data) return <Waiting query={breeds} />;
-  const save = (id: string) => async (breed: Breed, version: number) => {
-    await (id === '' ? add(entryOf(breed)) : edit(id, entryOf(breed), version));
-    setOpen(null);
-  };
   return (
     <Box maxW="60rem">
       <Heading as="h1" size="3xl">{t`Breeds`}</Heading>
@@ -64,7 +61,7 @@ export function BreedsPage() {
           onClick={() => setOpen({ ...blank, name: find })}
         >{t`Add a breed`}</Button>
       </Flex>
-      {open?.id === '' && <Editor breed={open} onSave={save('')} onLeave={() => setOpen(null)} />}
+      {open?.id === '' && <Editor breed={open} onLeave={() => setOpen(null)} />}
       <ul>
         {breeds.data.map((breed) => (
           <Box as="li" key={breed.id} py="1.5" borderBottomWidth="1px" borderColor="border">
@@ -92,7 +89,7 @@ export function BreedsPage() {
                 </Button>
               )}
             </Flex>
-            {open?.id === breed.id && <Editor breed={breed} onSave={save(breed.id)} onLeave={() => setOpen(null)} />}
+            {open?.id === breed.id && <Editor breed={breed} onLeave={() => setOpen(null)} />}
           </Box>
         ))}
       </ul>
@@ -117,33 +114,28 @@ const breedLabels = {
   traits: t`Traits`,
 };
 
-function Editor({
-  breed,
-  onSave,
-  onLeave,
-}: {
-  breed: Breed;
-  onSave: (breed: Breed, version: number) => Promise<void>;
-  onLeave: () => void;
-}) {
+function Editor({ breed, onLeave }: { breed: Breed; onLeave: () => void }) {
   const kept = useKeptForm(`breed/${breed.id || NEW}`, sheetOf(breed), breed.version);
   const { form } = kept;
-  const sending = useSubmit<Breed, Sheet>(form, 'name');
+  const sending = useSubmit<Sheet, Breed>(kept, 'name', onLeave);
   const save = (version = kept.version) => {
     const { growingMonths, alsoCalled, ...typed } = form.getValues();
-    return sending
-      .submit(() =>
-        onSave(
-          { ...typed, growingMonths: Math.round(Number(growingMonths)) || 0, alsoCalled: alsoCalled.split(',') },
-          version,
-        ),
-      )
-      .then((done) => {
-        if (done) kept.drop();
-      });
+    const entry = entryOf({
+      ...typed,
+      growingMonths: Math.round(Number(growingMonths)) || 0,
+      alsoCalled: alsoCalled.split(','),
+    });
+    sending.submit({
+      ...(breed.id === ''
+        ? request('post', '/api/breeds', {}, entry)
+        : request('put', '/api/breeds/{breedId}', { breedId: breed.id }, entry, version)),
+      what: typed.name || t`a new breed`,
+      // Whatever shows a dog may show another head shape now.
+      again: 'everything',
+    });
   };
   const leave = () => {
-    kept.drop();
+    sending.leave();
     onLeave();
   };
   return (

@@ -48,5 +48,5 @@ export function useEditBreed() {
         }),
       )
       .catch((error: unknown) => complain(words(error)));
-  return { edit, add, reset };
+  return { reset };
 }

@@ -5,6 +5,7 @@ import { memo, useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { NoteForm } from '../shared/form/NoteForm';
+import { hasDraft } from '../shared/saving/useKeptForm';
 import { Why } from '../shared/Why';
 import { demandWords, entries, purposeWords, fitStyleWords, topicWords, provenanceWords } from '../shared/words';
 import { HowYouFit } from './HowYouFit';
@@ -113,7 +114,13 @@ export const Brief = memo(function Brief({
                   {topicWords[topic]}
                 </Text>
                 {lines.map((line, i) => (
-                  <BriefRow key={line.id} line={line} dogId={card.dog.id} again={lines[i - 1]?.says === line.says} />
+                  <BriefRow
+                    key={line.id}
+                    line={line}
+                    version={brief.overruled[line.id] ?? 0}
+                    dogId={card.dog.id}
+                    again={lines[i - 1]?.says === line.says}
+                  />
                 ))}
               </Box>
             );
@@ -175,9 +182,10 @@ function Named({ label, children }: { label: string; children: React.ReactNode }
   );
 }
 
-function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: boolean }) {
-  const { overrule, letStand } = useOverrule(dogId);
-  const [asks, setAsks] = useState(false);
+function BriefRow({ line, version, dogId, again }: { line: Line; version: number; dogId: string; again: boolean }) {
+  const { overruling, letStand } = useOverrule(dogId);
+  const draft = `overrule/${dogId}.${line.id}`;
+  const [asks, setAsks] = useState(() => hasDraft(draft));
   return (
     <Box as="dd" pb="1.5">
       <Flex gap="2" align="baseline" display={again && !line.overruled ? 'none' : 'flex'}>
@@ -215,19 +223,21 @@ function BriefRow({ line, dogId, again }: { line: Line; dogId: string; again: bo
             textDecoration="underline"
             cursor="pointer"
             aria-label={t`Let it stand again: ${line.says}`}
-            onClick={() => void letStand(line.id, line.overruled ?? '')}
+            onClick={() => void letStand(line, version)}
           >{t`let it stand`}</chakra.button>
         </Text>
       )}
       {asks && (
         <Box ps="3.1rem">
-          <NoteForm
+          <NoteForm<Schemas['BriefDto']>
             size="sm"
             strong
             label={t`Why overrule: ${line.says}`}
             field="note"
+            draft={draft}
             does={t`Overrule`}
-            onSend={(note) => overrule(line.id, note).then(() => setAsks(false))}
+            change={(note, newest = version) => overruling(line, note, newest)}
+            onKept={() => setAsks(false)}
             onLeave={() => setAsks(false)}
           />
         </Box>

@@ -2,11 +2,17 @@ import { Box, Button, Flex, Grid, Heading, Input, Link, Text } from '@chakra-ui/
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useDeferredValue, useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
-import { Refused, words, type Schemas } from '../shared/api';
+import { request, type Schemas } from '../shared/api';
 import { Cautions } from '../shared/Cautions';
 import { Choice } from '../shared/Choice';
+import { useDogChanged } from '../shared/dog';
+import { firstProblem } from '../shared/form/refuse';
 import { VerdictMark } from '../shared/Mark';
+import { notify } from '../shared/notices';
+import { useKeptForm } from '../shared/saving/useKeptForm';
+import { useSubmit } from '../shared/saving/useSubmit';
 import { lengthText, useUnit } from '../shared/units';
 import { priceText } from '../shared/writing';
 import { Waiting } from '../shared/Waiting';
@@ -15,7 +21,7 @@ import { chanceText } from './chance';
 import { Criteria } from './Criteria';
 import { FitView } from './FitView';
 import { fingersText, strapText } from './strap';
-import { useChoose, useFit, type Question } from './useFits';
+import { useFit, useWithdraw, type Question } from './useFits';
 
 type Fit = Schemas['FitDto'];
 
@@ -252,23 +258,42 @@ function Strap({ fit }: { fit: Fit }) {
 
 /** Choosing it, trying it on, and what to write down when it is out. */
 function Keep({ card, fit, question }: { card: Schemas['DogCardDto']; fit: Fit; question: Question }) {
-  const choose = useChoose(card.dog.id);
-  const [note, setNote] = useState('');
+  const kept = useKeptForm<{ note: string }>(`choice/${card.dog.id}.${fit.sizeId}`, { note: '' });
+  const { form } = kept;
+  const note = useWatch({ control: form.control, name: 'note' });
+  const withdraw = useWithdraw(card.dog.id);
+  const changed = useDogChanged();
+  const sending = useSubmit<{ note: string }, Schemas['ChoiceDto']>(kept, 'note', async (choice) => {
+    form.reset({ note: '' });
+    await changed(card.dog.id);
+    notify(t`${choice.kept.model} ${choice.kept.size.label} is kept with its reasons.`, () => void withdraw(choice.id));
+  });
+  const problem = firstProblem(form);
   const chosen = card.choice?.sizeId === fit.sizeId;
+  const choose = () =>
+    sending.submit({
+      ...request(
+        'post',
+        '/api/dogs/{id}/choice',
+        { id: card.dog.id },
+        { sizeId: fit.sizeId, ...question, note: note === '' ? null : note },
+      ),
+      what: t`${fit.bare.name} ${fit.size.label} for ${card.dog.name}`,
+      dogId: card.dog.id,
+    });
   return (
     <Flex mt="4" gap="3" align="end" wrap="wrap">
       {fit.needsNote && !chosen && (
         <Box as="label" flex="1 1 16rem">
           <Text as="span" fontSize="sm">{t`It is out. To keep it all the same, write down why:`}</Text>
-          <Input value={note} onChange={(e) => setNote(e.target.value)} borderColor="border.strong" />
+          <Input value={note} onChange={(e) => form.setValue('note', e.target.value)} borderColor="border.strong" />
         </Box>
       )}
       <Button
         colorPalette={fit.needsNote ? 'brick' : 'marigold'}
         size="lg"
-        disabled={chosen}
-        loading={choose.isPending}
-        onClick={() => choose.mutate({ sizeId: fit.sizeId, ...question, note: note === '' ? null : note })}
+        disabled={chosen || sending.isOnItsWay}
+        onClick={choose}
       >
         {chosen ? t`Chosen` : fit.needsNote ? t`Keep it all the same` : t`Choose ${fit.bare.name} ${fit.size.label}`}
       </Button>
@@ -280,9 +305,14 @@ function Keep({ card, fit, question }: { card: Schemas['DogCardDto']; fit: Fit; 
           <RouterLink to={`/dogs/${card.dog.id}/plan`}>{t`On to the plan`}</RouterLink>
         </Button>
       )}
-      {choose.error && (
+      {sending.state && (
+        <Text role="status" w="full" fontSize="sm" color="fg.muted">
+          {sending.state}
+        </Text>
+      )}
+      {problem && (
         <Text role="alert" color="stop">
-          {choose.error instanceof Refused ? (choose.error.fields.note ?? words(choose.error)) : words(choose.error)}
+          {problem}
         </Text>
       )}
     </Flex>

@@ -5,16 +5,21 @@ import { dateText } from '../shared/dates';
 import { readNumber } from '../shared/numbers';
 import { useState } from 'react';
 import { Link as RouterLink, useSearchParams } from 'react-router';
-import { useThisDog } from '../shared/dog';
-import { Refused, words, type Schemas } from '../shared/api';
+import { useWatch } from 'react-hook-form';
+import { useDogChanged, useThisDog } from '../shared/dog';
+import { firstProblem } from '../shared/form/refuse';
+import { newId } from '../shared/ids';
+import { useKeptForm } from '../shared/saving/useKeptForm';
+import { useSubmit } from '../shared/saving/useSubmit';
+import { Refused, request, sendPicture, words, type Schemas } from '../shared/api';
 import { Answer } from '../shared/Answer';
 import { Cautions } from '../shared/Cautions';
-import { notify } from '../shared/notices';
+import { complain, notify } from '../shared/notices';
 import { lengthText, useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
 import { Diagnosis } from './Diagnosis';
 import { strapText } from './strap';
-import { nothingSeen, useGuide, useKeepTryOn, useSeen, useTryOns } from './useTryOn';
+import { nothingSeen, useGuide, useRemoveTryOn, useTryOns, type Seen } from './useTryOn';
 
 type Guide = Schemas['TryOnGuide'];
 
@@ -40,13 +45,30 @@ export function TryOnPage() {
 
 function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
   const { unit } = useUnit();
-  const { keep } = useKeepTryOn(dogId);
-  const [{ answers, symptoms, setting, note }, setSeen] = useSeen(dogId, guide.sizeId);
+  const kept = useKeptForm<Seen>(`try-on/${dogId}.${guide.sizeId}`, nothingSeen);
+  const { form } = kept;
+  const { answers, symptoms, setting, note } = useWatch({ control: form.control }) as Seen;
+  const setSeen = (change: Partial<Seen>) => {
+    for (const [part, value] of Object.entries(change)) form.setValue(part as keyof Seen, value as never);
+  };
+  const changed = useDogChanged();
   const setSetting = (next: string) => setSeen({ setting: next });
   const setNote = (next: string) => setSeen({ note: next });
   const setSymptoms = (next: Record<string, string>) => setSeen({ symptoms: next });
   const [picture, setPicture] = useState<File | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const sending = useSubmit<Seen, Schemas['TryOnDto']>(kept, 'root', async ({ id }) => {
+    form.reset(nothingSeen);
+    setPicture(null);
+    notify(t`The try-on is kept.`);
+    // A picture does not fit on the device: it goes from this page, once what it belongs to is there.
+    if (picture)
+      await sendPicture(`/api/dogs/${dogId}/try-ons/${id}/picture`, picture, newId()).catch((error: unknown) =>
+        complain(t`The try-on is kept, its picture is not: ${words(error)}`),
+      );
+    await changed(dogId);
+  });
+  const refused = problem ?? firstProblem(form);
   const number = readNumber(setting);
   const holes = guide.holePitchMm !== null;
   const noNumber = number !== null && !Number.isFinite(number);
@@ -63,21 +85,20 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
       symptoms: !fine && known.length === 1 && known[0] ? { ...others, [check]: known[0] } : others,
     });
   };
-  const send = async () => {
+  const send = () => {
     setProblem(null);
     if (noNumber)
       return setProblem(t`"${setting}" is not a number: say where the strap is fastened, or leave it empty.`);
-    try {
-      await keep(
+    sending.submit({
+      ...request(
+        'post',
+        '/api/dogs/{id}/try-ons',
+        { id: dogId },
         { sizeId: guide.sizeId, answers, symptoms: Object.values(symptoms), ...fastened, note: note || null },
-        picture,
-      );
-      notify(t`The try-on is kept.`);
-      setSeen(nothingSeen);
-      setPicture(null);
-    } catch (error) {
-      setProblem(error instanceof Refused ? (Object.values(error.fields)[0] ?? error.message) : words(error));
-    }
+      ),
+      what: t`a try-on of ${guide.muzzle}`,
+      dogId,
+    });
   };
 
   return (
@@ -197,14 +218,17 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
         <Button
           size="xl"
           colorPalette="marigold"
-          disabled={answered === 0}
-          onClick={() => void send()}
+          disabled={answered === 0 || sending.isOnItsWay}
+          onClick={send}
         >{t`Keep this try-on`}</Button>
         <Text role="status">{t`${answered} of ${guide.checks.length} looked at${wrong > 0 ? t`, ${wrong} not right` : ''}`}</Text>
       </Flex>
-      {problem && (
+      <Text role="status" color="fg.muted">
+        {sending.state} {sending.isOnItsWay && picture && t`The picture goes from this page: leave it open until then.`}
+      </Text>
+      {refused && (
         <Text role="alert" color="stop" fontWeight="700">
-          △ {problem}
+          △ {refused}
         </Text>
       )}
       <Kept dogId={dogId} guide={guide} />
@@ -218,7 +242,7 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
 function Kept({ dogId, guide }: { dogId: string; guide: Guide }) {
   const { unit } = useUnit();
   const tries = useTryOns(dogId);
-  const { remove } = useKeepTryOn(dogId);
+  const { remove } = useRemoveTryOn(dogId);
   if (!tries.data || tries.data.length === 0) return null;
   return (
     <Box as="section" aria-label={t`Earlier try-ons`} mt="8">

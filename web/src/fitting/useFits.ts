@@ -1,10 +1,11 @@
 import { t } from '@lingui/core/macro';
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { useDogChanged } from '../shared/dog';
-import { api, ask, words, type Schemas } from '../shared/api';
+import { api, ask, request, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
+import { sendChange, type Change } from '../shared/saving/changes';
 import type { Unit } from '../shared/units';
 
 /** How the catalogue is to be judged; what is null follows from the dog. */
@@ -107,46 +108,40 @@ export const useOrder = (dogId: string, unit: Unit) =>
       ask(api.GET('/api/dogs/{id}/order', { signal, params: { path: { id: dogId }, query: { unit } } })),
   });
 
+type BriefLine = Schemas['BriefLine'];
+
 /** Overrules a line of the brief, or lets it stand again. */
 export function useOverrule(dogId: string) {
-  const changed = useDogChanged();
-  const done = () => changed(dogId);
-  const overrule = (lineId: string, note: string) =>
-    ask(api.PUT('/api/dogs/{id}/brief/{lineId}', { params: { path: { id: dogId, lineId } }, body: { note } })).then(
-      done,
-    );
-  const letStand = async (lineId: string, note: string) => {
+  const at = (line: BriefLine) => ({ id: dogId, lineId: line.id });
+  const overruling = (line: BriefLine, note: string, version: number): Change => ({
+    ...request('put', '/api/dogs/{id}/brief/{lineId}', at(line), { note }, version),
+    what: t`overruled: ${line.says}`,
+    dogId,
+  });
+  const letStand = async (line: BriefLine, version: number) => {
     try {
-      await ask(api.DELETE('/api/dogs/{id}/brief/{lineId}', { params: { path: { id: dogId, lineId } } }));
-      await done();
-      notify(t`The line stands again.`, () => void overrule(lineId, note));
+      await sendChange({
+        ...request('delete', '/api/dogs/{id}/brief/{lineId}', at(line), undefined, version),
+        what: t`stands again: ${line.says}`,
+        dogId,
+      });
+      notify(t`The line stands again.`, () => void sendChange(overruling(line, line.overruled ?? '', 0)));
     } catch (error) {
       complain(words(error));
     }
   };
-  return { overrule, letStand };
+  return { overruling, letStand };
 }
 
-export function useChoose(dogId: string) {
+/** Withdraws a choice just made. */
+export function useWithdraw(dogId: string) {
   const changed = useDogChanged();
-  const done = () => changed(dogId);
-  const withdraw = async (choiceId: string) => {
+  return async (choiceId: string) => {
     try {
       await ask(api.POST('/api/dogs/{id}/choice/{choiceId}/withdraw', { params: { path: { id: dogId, choiceId } } }));
-      await done();
+      await changed(dogId);
     } catch (error) {
       complain(words(error));
     }
   };
-  return useMutation({
-    mutationFn: (entry: Schemas['ChoiceEntry']) =>
-      ask(api.POST('/api/dogs/{id}/choice', { params: { path: { id: dogId } }, body: entry })),
-    onSuccess: async (choice) => {
-      await done();
-      notify(
-        t`${choice.kept.model} ${choice.kept.size.label} is kept with its reasons.`,
-        () => void withdraw(choice.id),
-      );
-    },
-  });
 }

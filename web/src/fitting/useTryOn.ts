@@ -1,10 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { useDogChanged } from '../shared/dog';
-import { api, ask, Refused, sendPicture, words, type Schemas } from '../shared/api';
+import { api, ask, Refused, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
-import { dropFromDevice, fromDevice, keepOnDevice } from '../shared/saving/device';
 import { complain, notify } from '../shared/notices';
 import type { Unit } from '../shared/units';
 
@@ -43,8 +41,8 @@ export const useTryOns = (dogId: string) =>
     queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/try-ons', { signal, params: { path: { id: dogId } } })),
   });
 
-/** Keeps a try-on, with a picture if there is one, and takes it out again. */
-export function useKeepTryOn(dogId: string) {
+/** Takes a try-on out, with a way back. */
+export function useRemoveTryOn(dogId: string) {
   const changed = useDogChanged();
   const done = () => changed(dogId);
   const path = (tryOnId: string) => ({ params: { path: { id: dogId, tryOnId } } });
@@ -59,20 +57,11 @@ export function useKeepTryOn(dogId: string) {
       complain(words(error));
     }
   };
-  const keep = async (entry: Schemas['TryOnEntry'], picture: File | null) => {
-    const kept = await ask(api.POST('/api/dogs/{id}/try-ons', { params: { path: { id: dogId } }, body: entry }));
-    if (picture) {
-      await sendPicture(`/api/dogs/${dogId}/try-ons/${kept.id}/picture`, picture).catch((error: unknown) =>
-        complain(t`The try-on is kept, its picture is not: ${words(error)}`),
-      );
-    }
-    await done();
-  };
-  return { keep, remove };
+  return { remove };
 }
 
 /** What was answered so far on one muzzle. */
-interface Seen {
+export interface Seen {
   answers: Record<string, boolean>;
   symptoms: Record<string, string>;
   setting: string;
@@ -80,19 +69,3 @@ interface Seen {
 }
 
 export const nothingSeen: Seen = { answers: {}, symptoms: {}, setting: '', note: '' };
-
-/** What was answered, remembered on this device for this dog and muzzle until the try-on is kept: through a reload and a look at another muzzle. */
-export function useSeen(dogId: string, sizeId: string) {
-  const key = `jaunty-badge.try-on.${dogId}.${sizeId}`;
-  const [seen, setState] = useState<Seen>(() => {
-    const kept = fromDevice<Partial<Seen>>(key);
-    return kept ? { ...nothingSeen, ...kept } : nothingSeen;
-  });
-  const setSeen = (change: Partial<Seen>) => {
-    const next = { ...seen, ...change };
-    if (change === nothingSeen) dropFromDevice(key);
-    else keepOnDevice(key, next);
-    setState(next);
-  };
-  return [seen, setSeen] as const;
-}

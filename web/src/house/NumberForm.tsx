@@ -4,7 +4,7 @@ import { Trans } from '@lingui/react/macro';
 import { useMutation } from '@tanstack/react-query';
 import { FormProvider, useWatch } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
-import type { Schemas } from '../shared/api';
+import { request, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { Labelled } from '../shared/fields';
 import { saidOf, TextField } from '../shared/form/fields';
@@ -14,7 +14,7 @@ import { differences } from '../shared/saving/differences';
 import { FormEnd } from '../shared/saving/FormEnd';
 import { useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
-import { kindWords, tryNumber, useSetNumber, type HouseNumber } from './useNumbers';
+import { kindWords, tryNumber, type HouseNumber } from './useNumbers';
 
 type Sheet = { value: string; reason: string };
 
@@ -23,8 +23,7 @@ export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: 
   const kept = useKeptForm(`number/${number.id}`, { value: `${number.plain}`, reason: '' }, number.version);
   const { form } = kept;
   const typed = useWatch({ control: form.control, name: 'value' });
-  const sending = useSubmit<HouseNumber, Sheet>(form, 'value');
-  const set = useSetNumber();
+  const sending = useSubmit<Sheet, HouseNumber>(kept, 'value', onLeave);
   const value = readNumber(typed);
   const isNumber = value !== null && Number.isFinite(value);
   const trial = useMutation({
@@ -32,12 +31,21 @@ export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: 
     onError: (error) => refuse(form, error, 'value'),
   });
   const leave = () => {
-    kept.drop();
+    sending.leave();
     onLeave();
   };
-  const save = async (to: number | null, version = kept.version) => {
-    if (await sending.submit(() => set(number.id, version, to, form.getValues('reason')))) leave();
-  };
+  const save = (to: number | null, version = kept.version) =>
+    sending.submit({
+      ...request(
+        'put',
+        '/api/house-numbers/{numberId}',
+        { numberId: number.id },
+        { value: to, reason: form.getValues('reason') },
+        version,
+      ),
+      what: number.what,
+      again: 'everything',
+    });
   const valueField = form.register('value', {
     validate: (text) => Number.isFinite(readNumber(text)) || t`A number, please: ${number.accepted}.`,
     onChange: () => {
@@ -82,7 +90,7 @@ export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: 
               size="sm"
               variant="outline"
               borderColor="border.strong"
-              onClick={() => void save(null)}
+              onClick={() => save(null)}
             >{t`Back to ours, ${number.ours}`}</Button>
           )}
         </Flex>

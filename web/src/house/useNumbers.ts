@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, ask, editing, type Schemas } from '../shared/api';
+import { useQuery } from '@tanstack/react-query';
+import { api, ask, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
 
 export type HouseNumber = Schemas['HouseNumberDto'];
@@ -19,15 +19,3 @@ export const useNumbers = () =>
 /** What a number would change for the dogs there are. */
 export const tryNumber = (numberId: string, value: number) =>
   ask(api.POST('/api/house-numbers/{numberId}/trial', { params: { path: { numberId } }, body: { value } }));
-
-/** Sets a number, or sets it back to ours; whatever was judged by it is asked for again. */
-export function useSetNumber() {
-  const queries = useQueryClient();
-  return async (numberId: string, version: number, value: number | null, reason: string) => {
-    const path = { numberId };
-    await ask(
-      api.PUT('/api/house-numbers/{numberId}', { params: { path, header: editing(version) }, body: { value, reason } }),
-    );
-    await queries.invalidateQueries();
-  };
-}

@@ -5,7 +5,8 @@ import { dateText } from '../shared/dates';
 import { useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useThisDog } from '../shared/dog';
-import { newId } from '../shared/ids';
+import { words } from '../shared/api';
+import { complain } from '../shared/notices';
 import { Key } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
 import { useKept } from '../shared/useKept';
@@ -26,7 +27,7 @@ export function BenchPage() {
   const card = useThisDog();
   const dogId = card.dog.id;
   const { unit } = useUnit();
-  const { bench, add, remove, judge, editSet, held, begin } = useBench(dogId, unit);
+  const { bench, add, unsent, remove, judge, editSet, held, begin } = useBench(dogId, unit);
   // Asked once: whether what is read now belongs to the set of an earlier day after all.
   const [intoOldSet, setIntoOldSet] = useState(false);
   const [drafts] = useState(() => new Drafts(dogId));
@@ -38,8 +39,7 @@ export function BenchPage() {
   const first = lines.asked[0] ?? null;
 
   const keep = (line: Line, { text, fromTape }: Draft) =>
-    add.mutateAsync({
-      id: newId(),
+    add({
       measure: line.guide.measure,
       side: line.side,
       text,
@@ -53,7 +53,7 @@ export function BenchPage() {
     if (!line) return;
     const text = `${mm} mm`;
     if (drafts.of(line.key).text.trim() === '') drafts.type(line, text, true);
-    else void keep(line, { text, fromTape: true });
+    else keep(line, { text, fromTape: true }).catch((error: unknown) => complain(words(error)));
   });
   if (!bench.data) return <Waiting query={bench} />;
   const data = bench.data;
@@ -78,6 +78,12 @@ export function BenchPage() {
         {...field}
         line={line}
         readings={data.readings.filter((r) => isOn(line, r))}
+        unsent={unsent.filter(
+          ({ id, body }) =>
+            body.measure === line.guide.measure &&
+            (body.side ?? null) === line.side &&
+            data.readings.every((r) => r.id !== id),
+        )}
         measured={data.measures.find((m) => isOn(line, m))}
         change={data.changes.find((c) => isOn(line, c))}
         doubtful={data.doubted.includes(line.guide.measure)}
@@ -174,7 +180,7 @@ export function BenchPage() {
             {mode === 'string' && (
               <StringSheet
                 lines={[...lines.asked, ...lines.others]}
-                onAdd={(reading) => add.mutateAsync({ ...reading, takenBy: by, intoOldSet })}
+                onAdd={(reading) => add({ ...reading, takenBy: by, intoOldSet })}
                 onClose={() => setMode('list')}
               />
             )}

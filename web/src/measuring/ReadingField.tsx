@@ -2,6 +2,8 @@ import { Box, Input, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useId, useState } from 'react';
 import { Refused, words } from '../shared/api';
+import { complain } from '../shared/notices';
+import { useReachable } from '../shared/saving/server';
 import { useUnit } from '../shared/units';
 import { useDraft, type Draft, type Drafts } from './drafts';
 import { nameOf, type Line } from './lines';
@@ -33,10 +35,10 @@ export function ReadingField({
   const soFar = useTyping(dogId, drafts, line, tool).reading;
   const [problem, setProblem] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
+  const reachable = useReachable();
   const id = useId();
 
   const save = async () => {
-    if (saving) return;
     if (text.trim() !== '' && soFar?.problem) {
       setProblem(soFar.problem);
       return;
@@ -45,29 +47,35 @@ export function ReadingField({
     if (!large || text.trim() === '') onNext(line);
     if (text.trim() === '') return;
     setSaving(true);
+    // It waits among the readings from now on, not in the field: typed once, kept once.
+    drafts.type(line, '');
+    setProblem(null);
     try {
       await onAdd(line, draft);
-      drafts.type(line, '');
-      setProblem(null);
       if (large) onKept?.();
     } catch (error) {
-      setProblem(
-        error instanceof Refused
-          ? (error.fields.text ?? error.message)
-          : t`${words(error)} It is still here; press Enter to try again.`,
-      );
-      backTo(document.getElementById(id));
+      const says = error instanceof Refused ? (error.fields.text ?? error.message) : words(error);
+      // What is refused comes back, unless something else is in the field by now.
+      if (drafts.of(line.key).text.trim() !== '') complain(`${text}: ${says}`);
+      else {
+        drafts.type(line, text, fromTape);
+        setProblem(says);
+        backTo(document.getElementById(id));
+      }
     } finally {
       setSaving(false);
     }
   };
 
   const mm = soFar?.millimetres;
-  const meant = saving
-    ? 'saving…'
-    : text.trim() !== '' && mm
-      ? `= ${mm.toFixed(1).replace(/\.0$/, '')} mm${fromTape ? t`, from the tape` : ''}`
-      : '';
+  const meant =
+    saving && text === ''
+      ? reachable
+        ? t`saving…`
+        : ''
+      : text.trim() !== '' && mm
+        ? `= ${mm.toFixed(1).replace(/\.0$/, '')} mm${fromTape ? t`, from the tape` : ''}`
+        : '';
   return (
     <Box w={large ? '12rem' : '7rem'} flexShrink="0">
       <Input
@@ -75,7 +83,6 @@ export function ReadingField({
         aria-label={nameOf(line)}
         data-reading={line.key}
         value={text}
-        readOnly={saving}
         inputMode="text"
         // Where there is a keyboard; a phone's own would cover what is to be read.
         autoFocus={large && window.matchMedia('(pointer: fine)').matches}

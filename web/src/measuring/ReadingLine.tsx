@@ -1,14 +1,18 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import type { Schemas } from '../shared/api';
 import { changeText, doubtText, lengthText, useUnit } from '../shared/units';
 import { ReadingChip } from './ReadingChip';
 import { ReadingField, type Field } from './ReadingField';
 import { nameOf } from './lines';
+import { takeBack } from '../shared/saving/changes';
+import { useReachable } from '../shared/saving/server';
 import type { Reading } from './useBench';
 
 interface Props extends Field {
   readings: Reading[];
+  /** Read, and not sent yet. */
+  unsent: { id: string; body: Schemas['ReadingEntry']; refused: string | null }[];
   measured: Schemas['MeasuredDto'] | undefined;
   /** What it was in the set before. */
   change: Schemas['ChangeDto'] | undefined;
@@ -19,7 +23,7 @@ interface Props extends Field {
 }
 
 /** One measure: its mean, the readings it comes from, and the field for the next one. */
-export function ReadingLine({ readings, measured, change, doubtful, onRemove, onJudge, ...field }: Props) {
+export function ReadingLine({ readings, unsent, measured, change, doubtful, onRemove, onJudge, ...field }: Props) {
   const { unit } = useUnit();
   const name = nameOf(field.line);
   return (
@@ -38,7 +42,18 @@ export function ReadingLine({ readings, measured, change, doubtful, onRemove, on
               onJudge={(judgement) => onJudge(reading, judgement)}
             />
           ))}
-          {readings.length === 0 && (
+          {unsent.map(({ id, body, refused }) => (
+            <Unsent
+              key={id}
+              text={body.text ?? `${body.from} – ${body.to}`}
+              refused={refused}
+              onBack={() => {
+                takeBack(id);
+                field.drafts.type(field.line, body.text ?? '');
+              }}
+            />
+          ))}
+          {readings.length === 0 && unsent.length === 0 && (
             <Text fontSize="sm" color="fg.muted">
               {field.line.guide.optional ? t`optional` : t`not read yet`}
             </Text>
@@ -69,6 +84,19 @@ export function ReadingLine({ readings, measured, change, doubtful, onRemove, on
         {doubtful && <Text color="stop" fontSize="xs" fontWeight="700">{t`△ check`}</Text>}
       </Box>
       <ReadingField {...field} />
+    </Flex>
+  );
+}
+
+/** A reading that the server does not have yet, or will not take. */
+function Unsent({ text, refused, onBack }: { text: string; refused: string | null; onBack: () => void }) {
+  const reachable = useReachable();
+  // On its way it is there in a moment.
+  if (reachable && refused === null) return null;
+  return (
+    <Flex as="span" gap="1" align="center" borderWidth="1px" borderStyle="dashed" px="2" rounded="full" fontSize="xs">
+      {text} · {refused === null ? t`not sent yet` : t`not saved: ${refused}`}
+      {refused !== null && <Button size="2xs" variant="ghost" onClick={onBack}>{t`Correct it`}</Button>}
     </Flex>
   );
 }

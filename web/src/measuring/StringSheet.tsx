@@ -2,7 +2,6 @@ import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { newId } from '../shared/ids';
 import { api, ask, Refused, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
 import { Choice } from '../shared/Choice';
@@ -45,7 +44,6 @@ export function StringSheet({
       if (!line || row.to.trim() === '') continue;
       try {
         await onAdd({
-          id: newId(),
           measure: line.guide.measure,
           side: line.side,
           from: row.from,

@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
-import { dropFromDevice, fromDevice, keepOnDevice } from '../shared/saving/device';
+import { dropFromDevice, keepOnDevice } from '../shared/saving/device';
+import { adopt, mine } from '../shared/saving/tab';
 import type { Line } from './lines';
 
 export interface Draft {
@@ -21,8 +22,9 @@ export class Drafts {
   active: Line | null = null;
 
   constructor(dogId: string) {
-    this.key = `jaunty-badge.draft.bench/${dogId}`;
-    this.texts = new Map(Object.entries(fromDevice<Record<string, Draft>>(this.key) ?? {}));
+    const key = `jaunty-badge.draft.bench/${dogId}`;
+    this.key = mine(key);
+    this.texts = new Map(Object.entries(adopt<Record<string, Draft>>(key) ?? {}));
   }
 
   readonly subscribe = (listener: () => void) => {

@@ -1,10 +1,13 @@
 import { t } from '@lingui/core/macro';
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { useDeferredValue } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useSyncExternalStore } from 'react';
 import { useTakeInOfDog } from '../shared/dog';
-import { api, ask, editing, Refused, words, type Schemas } from '../shared/api';
+import { api, ask, editing, Refused, request, words, type Schemas } from '../shared/api';
+import { newId } from '../shared/ids';
 import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
+import { outbox } from '../shared/queries';
+import { sendChange, waitingAt } from '../shared/saving/changes';
 import { useUnit, type Unit } from '../shared/units';
 import { useDraft, type Drafts } from './drafts';
 import type { Line } from './lines';
@@ -28,10 +31,23 @@ export function useBench(dogId: string, unit: Unit) {
   });
   const complained = (error: unknown) => complain(words(error));
 
-  const add = useMutation({
-    mutationFn: (reading: Schemas['ReadingEntry']) =>
-      take(ask(api.POST('/api/dogs/{id}/readings', { params: { path: { id: dogId } }, body: { unit, ...reading } }))),
-  });
+  /** Keeps a reading; it waits on this device until the server has it. */
+  const add = (reading: Schemas['ReadingEntry']) => {
+    const id = newId();
+    const entry = { unit, ...reading, id };
+    return take(
+      sendChange<Bench>(
+        {
+          ...request('post', '/api/dogs/{id}/readings', { id: dogId }, entry),
+          what: t`a reading: ${reading.text ?? t`from a string`}`,
+          dogId,
+        },
+        id,
+      ),
+    );
+  };
+  useSyncExternalStore(outbox.subscribe, outbox.moment);
+  const unsent = waitingAt<Schemas['ReadingEntry']>(`/api/dogs/${dogId}/readings`);
   const editSet = (set: Schemas['MeasuringSetEntry']) =>
     take(
       ask(
@@ -62,7 +78,7 @@ export function useBench(dogId: string, unit: Unit) {
         ask(api.GET('/api/dogs/{id}/bench', { params: path })),
       ),
     ).catch(complained);
-  return { bench, add, remove, judge, editSet, held, begin };
+  return { bench, add, unsent, remove, judge, editSet, held, begin };
 }
 
 /** The bench as it would be with what is typed on a line; the last answer stays until the next one is there. */

@@ -24,6 +24,7 @@ interface Problem {
   status?: number;
   errors?: Record<string, string[]>;
   current?: unknown;
+  version?: number;
   traceId?: string;
 }
 
@@ -34,12 +35,15 @@ export class Refused extends Error {
   readonly fields: Record<string, string>;
   /** What the server holds, when the refusal is a conflict. */
   readonly current: unknown;
+  /** The version of that. */
+  readonly version: number;
 
   constructor(problem: Problem, status: number) {
     const says = problem.detail ?? problem.title ?? t`The server did not say why.`;
     super(status >= 500 && problem.traceId ? `${says} (${problem.traceId})` : says);
     this.status = status;
     this.current = problem.current;
+    this.version = problem.version ?? 0;
     this.fields = Object.fromEntries(
       Object.entries(problem.errors ?? {}).map(([field, says]) => [field, says[0] ?? '']),
     );
@@ -56,14 +60,79 @@ export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response
   return data as T;
 }
 
-/** Sends a picture to where it is kept. */
-export async function sendPicture(path: string, picture: File) {
+type Method = 'post' | 'put' | 'delete';
+
+/** The addresses that take a method. */
+type PathsOf<M extends Method> = { [P in keyof paths]: paths[P][M] extends object ? P : never }[keyof paths];
+
+type PathOf<M extends Method, P extends PathsOf<M>> = paths[P][M] extends { parameters: { path: infer At } }
+  ? At
+  : Record<string, never>;
+
+type BodyOf<M extends Method, P extends PathsOf<M>> = paths[P][M] extends {
+  requestBody?: { content: { 'application/json': infer Body } };
+}
+  ? Body
+  : undefined;
+
+/** A request as data, so that it can wait. */
+export interface Request {
+  method: string;
+  path: string;
+  body?: unknown;
+  /** The version that is edited, where it is an edit. */
+  version?: number;
+}
+
+/** A request of the API document: its address filled in, its body checked. */
+export function request<M extends Method, P extends PathsOf<M>>(
+  method: M,
+  path: P,
+  at: PathOf<M, P>,
+  body?: BodyOf<M, P>,
+  version?: number,
+): Request {
+  const filled = path.replace(/[{](\w+)[}]/g, (_, name: string) =>
+    encodeURIComponent(String((at as Record<string, unknown>)[name])),
+  );
+  return {
+    method: method.toUpperCase(),
+    path: filled,
+    ...(body === undefined ? {} : { body }),
+    ...(version === undefined ? {} : { version }),
+  };
+}
+
+/** Sends a request under an id of its own: the server does it once, however often it is sent. */
+export const send = <Answer>({ method, path, body, version }: Request, id: string) =>
+  ask<Answer>(
+    answered(
+      fetch(path, {
+        method,
+        headers: {
+          'Length-Unit': unitHere(),
+          'Accept-Language': language,
+          'Idempotency-Key': id,
+          ...(version === undefined ? {} : editing(version)),
+          ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        },
+        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      }),
+    ),
+  );
+
+/** Sends a picture to where it is kept, under an id of its own. */
+export async function sendPicture(path: string, picture: File, id: string) {
   const form = new FormData();
   form.append('file', picture);
-  await ask(
-    fetch(path, { method: 'POST', body: form }).then(async (response) => ({ error: await response.json(), response })),
-  );
+  await ask(answered(fetch(path, { method: 'POST', body: form, headers: { 'Idempotency-Key': id } })));
 }
+
+const answered = async (call: Promise<Response>) => {
+  const response = await call;
+  const json = (await response.json().catch(() => undefined)) as unknown;
+  return response.ok ? { data: json as never, response } : { error: json, response };
+};
 
 /** Whether the same request may do later: the server is away or busy, rather than of another mind. */
 export const isLater = (error: unknown) =>

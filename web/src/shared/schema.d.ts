@@ -5599,10 +5599,12 @@ export interface components {
             treatPieces?: null | number;
             note?: null | string;
             /**
-             * @description For two phones at one wear: how many seconds ago each part was said here that was. With it, an edit of an older version is put together with what the other phone told,
-             *     part by part as it was said last, instead of being refused.
+             * @description For two phones at one wear: how many seconds ago each part was said here that was. With it only those parts are told, each kept as it was said last, whatever the version;
+             *     without it the whole is, as an edit of the version named.
              */
-            said?: null | Record<string, never>;
+            said?: null | {
+                [key: string]: number;
+            };
             /** @description Ids of signs that were tapped by mistake. */
             takenBack?: null | string[];
         };

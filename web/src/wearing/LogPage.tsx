@@ -8,6 +8,7 @@ import { signsQuery } from '../conditioning/tables';
 import { api, ask, sendPicture, words, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { useDogChanged, useThisDog } from '../shared/dog';
+import { newId } from '../shared/ids';
 import { complain } from '../shared/notices';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
@@ -199,7 +200,7 @@ function AddPicture({ dogId, wearId }: { dogId: string; wearId: string }) {
   const changed = useDogChanged();
   const send = async (file: File) => {
     try {
-      await sendPicture(`/api/dogs/${dogId}/wears/${wearId}/picture`, file);
+      await sendPicture(`/api/dogs/${dogId}/wears/${wearId}/picture`, file, newId());
       await changed(dogId);
     } catch (error) {
       complain(words(error));

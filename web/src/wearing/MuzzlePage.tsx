@@ -1,12 +1,15 @@
 import { Box, Button, Flex, Heading, Text, Textarea } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { useState } from 'react';
-import { api, ask, words, type Schemas } from '../shared/api';
+import { useWatch } from 'react-hook-form';
+import { api, ask, request, type Schemas } from '../shared/api';
 import { Answer } from '../shared/Answer';
 import { dateText } from '../shared/dates';
 import { useDogChanged, useThisDog } from '../shared/dog';
+import { firstProblem } from '../shared/form/refuse';
 import { notify } from '../shared/notices';
+import { useKeptForm } from '../shared/saving/useKeptForm';
+import { useSubmit } from '../shared/saving/useSubmit';
 import { Waiting } from '../shared/Waiting';
 import { useInspections, useTakeOut } from './useWearing';
 import { Spare } from './Habits';
@@ -74,30 +77,33 @@ function ComingUp({ upkeep }: { upkeep: Schemas['UpkeepDto'][] }) {
   );
 }
 
+/** What was seen so far. */
+interface Looked {
+  answers: Record<string, boolean>;
+  note: string;
+}
+
+const notLooked: Looked = { answers: {}, note: '' };
+
 function Checklist({ dogId, checks }: { dogId: string; checks: Schemas['InspectionCheck'][] }) {
-  const [answers, setAnswers] = useState<Record<string, boolean>>({});
-  const [note, setNote] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
+  const kept = useKeptForm<Looked>(`inspection/${dogId}`, notLooked);
+  const { form } = kept;
+  const { answers, note } = useWatch({ control: form.control }) as Looked;
   const changed = useDogChanged();
+  const sending = useSubmit<Looked, Schemas['InspectionDto']>(kept, 'root', async (done) => {
+    form.reset(notLooked);
+    notify(done.failed.length === 0 ? t`Inspected: fine.` : t`Inspected: out of use until it is mended.`);
+    await changed(dogId);
+  });
+  const problem = firstProblem(form);
   const failed = checks.filter((c) => answers[c.id] === false).map((c) => c.id);
   const all = checks.every((c) => answers[c.id] !== undefined);
-  const keep = async () => {
-    setProblem(null);
-    try {
-      await ask(
-        api.POST('/api/dogs/{id}/inspections', {
-          params: { path: { id: dogId } },
-          body: { failed, note: note || null },
-        }),
-      );
-      await changed(dogId);
-      notify(failed.length === 0 ? t`Inspected: fine.` : t`Inspected: out of use until it is mended.`);
-      setAnswers({});
-      setNote('');
-    } catch (error) {
-      setProblem(words(error));
-    }
-  };
+  const keep = () =>
+    sending.submit({
+      ...request('post', '/api/dogs/{id}/inspections', { id: dogId }, { failed, note: note || null }),
+      what: t`an inspection`,
+      dogId,
+    });
   return (
     <Box as="section" aria-label={t`Inspect it`} mt="5">
       <Heading as="h3" size="lg">{t`Inspect it, off the dog`}</Heading>
@@ -114,27 +120,33 @@ function Checklist({ dogId, checks }: { dogId: string; checks: Schemas['Inspecti
               label={check.name}
               says={{ fine: t`Fine`, not: t`Not` }}
               value={answers[check.id]}
-              onChange={(fine) => setAnswers({ ...answers, [check.id]: fine })}
+              onChange={(fine) => form.setValue('answers', { ...answers, [check.id]: fine })}
             />
           </Flex>
         ))}
       </ol>
       <Box as="label" display="block" mt="2">
         <Text fontWeight="700">{t`What was found`}</Text>
-        <Textarea rows={2} borderColor="border.strong" value={note} onChange={(e) => setNote(e.target.value)} />
+        <Textarea
+          rows={2}
+          borderColor="border.strong"
+          value={note}
+          onChange={(e) => form.setValue('note', e.target.value)}
+        />
       </Box>
       <Flex mt="3" gap="4" align="center" wrap="wrap">
         <Button
           size="lg"
           colorPalette="marigold"
-          disabled={!all}
-          onClick={() => void keep()}
+          disabled={!all || sending.isOnItsWay}
+          onClick={keep}
         >{t`Keep this inspection`}</Button>
         <Text role="status">
           <Trans>
             {Object.keys(answers).length} of {checks.length} looked at
             {failed.length > 0 && <b>{t`: it goes out of use`}</b>}
-          </Trans>
+          </Trans>{' '}
+          {sending.state}
         </Text>
       </Flex>
       {problem && (

@@ -102,7 +102,13 @@ export function RunningWear({ dog, wear, onEnded }: { dog: Schemas['DogDto']; we
               signs: [...(value.signs ?? []), { id: newId(), signId, at: new Date().toISOString() }],
             })
           }
-          onTakeBack={(id) => change({ ...value, signs: (value.signs ?? []).filter((s) => s.id !== id) })}
+          onTakeBack={(id) =>
+            change({
+              ...value,
+              signs: (value.signs ?? []).filter((s) => s.id !== id),
+              takenBack: [...(value.takenBack ?? []), id],
+            })
+          }
           onStop={takeOff}
         />
       </Box>

@@ -3,18 +3,17 @@ import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
-import { api, ask, editing, type Schemas } from '../shared/api';
+import { api, ask, request, type Schemas } from '../shared/api';
 import { dateText, readDay, readTime } from '../shared/dates';
 import { useDogChanged, useThisDog } from '../shared/dog';
 import { ChoiceField, DayText, TextField } from '../shared/form/fields';
 import { keys } from '../shared/keys';
 import { differences } from '../shared/saving/differences';
 import { FormEnd } from '../shared/saving/FormEnd';
-import { useKeptForm } from '../shared/saving/useKeptForm';
+import { draftOfDog, useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
 import { Waiting } from '../shared/Waiting';
 import { appointmentWords, entries, occasionMarks, occasionWords } from '../shared/words';
-import { newId } from '../shared/ids';
 import { useAppointments, useTakeOut } from './useWearing';
 import { WearRooms } from './WearRooms';
 
@@ -54,7 +53,7 @@ const sheetOf = (a: Appointment | null): Sheet => ({
 export function VisitsPage() {
   const { dog } = useThisDog();
   const visits = useAppointments(dog.id);
-  const [open, setOpen] = useState<string | null>(null);
+  const [open, setOpen] = useState<string | null>(() => draftOfDog('visit', dog.id));
   const takeOut = useTakeOut(dog.id);
   if (!visits.data) return <Waiting query={visits} />;
   const coming = visits.data.filter((v) => !v.past);
@@ -128,13 +127,16 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
     queryKey: keys.ofDog(dogId, 'plan'),
     queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/plan', { signal, params: { path: { id: dogId } } })),
   });
-  const sending = useSubmit<Appointment, Sheet>(form, 'day');
   const changed = useDogChanged();
+  const sending = useSubmit<Sheet, Appointment>(kept, 'day', async () => {
+    await changed(dogId);
+    onLeave();
+  });
   const leave = () => {
-    kept.drop();
+    sending.leave();
     onLeave();
   };
-  const save = async (version = kept.version) => {
+  const save = (version = kept.version) => {
     const sheet = form.getValues();
     form.clearErrors();
     const day = readDay(sheet.day);
@@ -146,28 +148,25 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
     const time = readTime(sheet.time);
     if (time === null && sheet.time.trim() !== '')
       return form.setError('time', { type: 'ours', message: t`A time such as 10:30, or nothing.` });
-    const saved = await sending.submit(() =>
-      ask(
-        api.PUT('/api/dogs/{id}/appointments/{appointmentId}', {
-          params: {
-            path: { id: dogId, appointmentId: visit?.id ?? newId() },
-            header: editing(version),
-          },
-          body: {
-            day,
-            time: time && `${time}:00`,
-            kind: sheet.kind as Schemas['AppointmentKind'],
-            occasion: sheet.occasion === '' ? null : (sheet.occasion as Schemas['Occasion']),
-            place: sheet.place || null,
-            readyAt: sheet.readyAt || null,
-            note: sheet.note || null,
-          },
-        }),
+    sending.submit({
+      ...request(
+        'put',
+        '/api/dogs/{id}/appointments/{appointmentId}',
+        { id: dogId, appointmentId: visit?.id ?? kept.id },
+        {
+          day,
+          time: time && `${time}:00`,
+          kind: sheet.kind as Schemas['AppointmentKind'],
+          occasion: sheet.occasion === '' ? null : (sheet.occasion as Schemas['Occasion']),
+          place: sheet.place || null,
+          readyAt: sheet.readyAt || null,
+          note: sheet.note || null,
+        },
+        version,
       ),
-    );
-    if (!saved) return;
-    await changed(dogId);
-    leave();
+      what: t`an appointment on ${sheet.day}`,
+      dogId,
+    });
   };
   return (
     <FormProvider {...form}>

@@ -2,7 +2,9 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { FormProvider } from 'react-hook-form';
-import type { Schemas } from '../shared/api';
+import { useEffect } from 'react';
+import { request, type Schemas } from '../shared/api';
+import { notify } from '../shared/notices';
 import { dateText, readDay, readTime } from '../shared/dates';
 import { useDogChanged } from '../shared/dog';
 import { ChoiceField, DayText, LongField, SeveralField, TextField } from '../shared/form/fields';
@@ -13,8 +15,7 @@ import { FormEnd } from '../shared/saving/FormEnd';
 import { useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
 import { entries, occasionWords, rubWords } from '../shared/words';
-import { newId } from '../shared/ids';
-import { draftOfWear, putWear, wearKey, type WearDraft } from './documents';
+import { draftOfWear, type WearDraft } from './documents';
 import { happyWearsQuery, useTreats } from './useWearing';
 
 type Wear = Schemas['WearDto'];
@@ -96,6 +97,7 @@ function draftOf(sheet: Sheet, wear: Wear | null): WearDraft {
     exercise: false,
     capMinutes: null,
     signs: [],
+    takenBack: [],
     treatId: null,
   };
   return {
@@ -121,29 +123,41 @@ export function WearForm({ dogId, wear, onLeave }: { dogId: string; wear: Wear |
   const { form } = kept;
   const happy = useQuery(happyWearsQuery);
   const treats = useTreats(dogId);
-  const sending = useSubmit<Wear, Sheet>(form, 'day');
   const changed = useDogChanged();
+  const sending = useSubmit<Sheet, Wear>(kept, 'day', async ({ planMoved }) => {
+    if (planMoved) notify(planMoved);
+    await changed(dogId);
+    onLeave();
+  });
   const leave = () => {
-    kept.drop();
+    sending.leave();
     onLeave();
   };
-  const save = async (version = kept.version) => {
+  const { errors } = form.formState;
+  // The server's names for what is typed here in two fields.
+  const refused = errors as Record<string, { message?: string } | undefined>;
+  const [startedAt, endedAt] = [refused.startedAt?.message, refused.endedAt?.message];
+  useEffect(() => {
+    if (startedAt) form.setError('day', { type: 'refused', message: startedAt });
+    if (endedAt) form.setError('minutes', { type: 'refused', message: endedAt });
+  }, [form, startedAt, endedAt]);
+  const save = (version = kept.version) => {
     const sheet = form.getValues();
     const problems = problemsOf(sheet);
     form.clearErrors();
     sayByField(form, problems);
     if (Object.keys(problems).length > 0) return;
-    // The server's names for what is typed here in two fields.
-    const named = { startedAt: 'day', endedAt: 'minutes' } as const;
-    const id = wear?.id ?? newId();
-    const saved = await sending.submit(() => putWear(wearKey(dogId, id), draftOf(sheet, wear), version));
-    for (const [theirs, ours] of Object.entries(named)) {
-      const said = form.getFieldState(theirs as keyof Sheet).error?.message;
-      if (said) form.setError(ours, { type: 'refused', message: said });
-    }
-    if (!saved) return;
-    await changed(dogId);
-    leave();
+    sending.submit({
+      ...request(
+        'put',
+        '/api/dogs/{id}/wears/{wearId}',
+        { id: dogId, wearId: wear?.id ?? kept.id },
+        draftOf(sheet, wear),
+        version,
+      ),
+      what: t`a wear of ${sheet.day}`,
+      dogId,
+    });
   };
   return (
     <FormProvider {...form}>

@@ -1,20 +1,21 @@
 import { Box, Button, Checkbox, Flex, Heading, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { FormProvider, useForm } from 'react-hook-form';
+import { FormProvider } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
 import { signsQuery } from '../conditioning/tables';
-import { api, ask, type Schemas } from '../shared/api';
+import { request, type Schemas } from '../shared/api';
 import { Cautions } from '../shared/Cautions';
 import { Choice } from '../shared/Choice';
 import { dateText } from '../shared/dates';
 import { useThisDog } from '../shared/dog';
 import { TextField } from '../shared/form/fields';
-import { refuse } from '../shared/form/refuse';
 import { keys } from '../shared/keys';
 import { readNumber } from '../shared/numbers';
+import { useKeptForm } from '../shared/saving/useKeptForm';
+import { useSubmit } from '../shared/saving/useSubmit';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
 import { entries, occasionMarks, occasionWords } from '../shared/words';
@@ -283,31 +284,48 @@ function WeatherHere({
   );
 }
 
+/** A reading as it is typed. */
+interface WeatherSheet {
+  airC: string;
+  humidityPercent: string;
+  place: string;
+}
+
 /** A reading of the weather by hand. */
 function ByHand({ onKept, onLeave }: { onKept: (kept: Schemas['WeatherReadDto']) => void; onLeave: () => void }) {
-  const queries = useQueryClient();
-  const form = useForm({ defaultValues: { airC: '', humidityPercent: '', place: '' } });
-  const send = form.handleSubmit(async ({ airC, humidityPercent, place }) => {
+  const kept = useKeptForm('weather/new', { airC: '', humidityPercent: '', place: '' });
+  const { form } = kept;
+  const sending = useSubmit<WeatherSheet, Schemas['WeatherReadDto']>(kept, 'airC', onKept);
+  const send = () => {
+    const { airC, humidityPercent, place } = form.getValues();
     const number = (text: string) => {
       const read = readNumber(text);
       return Number.isFinite(read) ? read : null;
     };
-    try {
-      const kept = await ask(
-        api.POST('/api/weather/readings', {
-          body: { airC: number(airC), humidityPercent: number(humidityPercent), place: place || null },
-        }),
-      );
-      onKept(kept);
-      await queries.invalidateQueries({ queryKey: keys.weather() });
-      await queries.invalidateQueries({ queryKey: keys.dogs() });
-    } catch (error) {
-      refuse(form, error, 'airC');
-    }
-  });
+    sending.submit({
+      ...request(
+        'post',
+        '/api/weather/readings',
+        {},
+        { airC: number(airC), humidityPercent: number(humidityPercent), place: place || null },
+      ),
+      what: t`a reading of the weather`,
+      again: [keys.weather(), keys.dogs()],
+    });
+  };
   return (
     <FormProvider {...form}>
-      <Flex as="form" gap="3" mt="3" wrap="wrap" align="start" onSubmit={(event) => void send(event)}>
+      <Flex
+        as="form"
+        gap="3"
+        mt="3"
+        wrap="wrap"
+        align="start"
+        onSubmit={(event) => {
+          event.preventDefault();
+          send();
+        }}
+      >
         <Box w="6rem">
           <TextField size="sm" name="airC" label={t`Air, °C`} inputMode="decimal" />
         </Box>
@@ -318,14 +336,19 @@ function ByHand({ onKept, onLeave }: { onKept: (kept: Schemas['WeatherReadDto'])
           <TextField size="sm" name="place" label={t`Where`} placeholder={t`waiting room, car …`} />
         </Box>
         <Flex gap="2" pt="6">
+          <Button size="sm" type="submit" colorPalette="marigold" disabled={sending.isOnItsWay}>{t`Keep it`}</Button>
           <Button
             size="sm"
-            type="submit"
-            colorPalette="marigold"
-            loading={form.formState.isSubmitting}
-          >{t`Keep it`}</Button>
-          <Button size="sm" variant="ghost" onClick={onLeave}>{t`Leave it`}</Button>
+            variant="ghost"
+            onClick={() => {
+              sending.leave();
+              onLeave();
+            }}
+          >{t`Leave it`}</Button>
         </Flex>
+        <Text role="status" w="full" fontSize="sm" color="fg.muted">
+          {sending.state}
+        </Text>
       </Flex>
     </FormProvider>
   );

@@ -1,5 +1,6 @@
-import { describe, expect, it } from 'vitest';
-import { together, type WearDraft } from './documents';
+import { expect, test } from 'vitest';
+import type { Schemas } from '../shared/api';
+import { wearDocument, type WearDraft } from './documents';
 
 const draft = (change: Partial<WearDraft>): WearDraft => ({
   startedAt: '2026-11-27T09:00:00Z',
@@ -17,29 +18,27 @@ const draft = (change: Partial<WearDraft>): WearDraft => ({
   treatId: null,
   treatPieces: 0,
   note: null,
+  takenBack: [],
   ...change,
 });
-const sign = (id: string) => ({ id, signId: 'eats', at: '2026-11-27T09:01:00Z' });
+/** The wear as the server then has it. */
+const stored = (change: Partial<Schemas['WearDto']>) =>
+  ({ ...draft({}), treatPieces: 0, ...change }) as unknown as Schemas['WearDto'];
 
-describe('two phones at one wear', () => {
-  it('tell every sign and mark once', () => {
-    const both = together(
-      draft({ signs: [sign('a'), sign('b')], rubs: ['chin'] }),
-      draft({ signs: [sign('b'), sign('c')], rubs: ['chin', 'cheeks'] }),
-    );
-    expect(both.signs?.map((s) => s.id).sort()).toEqual(['a', 'b', 'c']);
-    expect(both.rubs?.sort()).toEqual(['cheeks', 'chin']);
-  });
+test('what this phone said itself is no news, however the server writes it', () =>
+  expect(
+    wearDocument.news?.(
+      draft({ note: 'calm', endedAt: '2026-11-27T09:10:00.000Z' }),
+      stored({ note: 'calm', endedAt: '2026-11-27T09:10:00+00:00' }),
+    ),
+  ).toEqual([]));
 
-  it('are off as soon as one took it off, whoever that was', () => {
-    const early = '2026-11-27T09:10:00Z';
-    const late = '2026-11-27T09:10:05.5+00:00';
-    expect(together(draft({}), draft({ endedAt: early })).endedAt).toBe(early);
-    expect(together(draft({ endedAt: early }), draft({})).endedAt).toBe(early);
-    expect(together(draft({ endedAt: late }), draft({ endedAt: early })).endedAt).toBe(early);
-    expect(together(draft({}), draft({})).endedAt).toBeNull();
-  });
-
-  it('keep what this one says of the rest', () =>
-    expect(together(draft({ occasion: 'fun' }), draft({ occasion: 'stressful', note: 'x' })).occasion).toBe('fun'));
+test('what another phone told is said part by part', () => {
+  const news = wearDocument.news?.(
+    draft({}),
+    stored({ note: 'rubbed at the chin', treatPieces: 6, endedAt: '2026-11-27T09:10:00Z' }),
+  );
+  expect(news).toHaveLength(3);
+  expect(news).toContain('Note: “rubbed at the chin”');
+  expect(news).toContain('Treats, pieces: 6');
 });

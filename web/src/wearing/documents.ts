@@ -1,10 +1,13 @@
-import { api, ask, editing, Refused, type Schemas } from '../shared/api';
+import { t } from '@lingui/core/macro';
+import { api, ask, editing, type Schemas } from '../shared/api';
+import { dateText } from '../shared/dates';
 import { dogChanged } from '../shared/dog';
 import { notify } from '../shared/notices';
 import type { Kind } from '../shared/saving/outbox';
+import { occasionWords } from '../shared/words';
 
 /** A wear as it is told to the server, again and again while it goes on. */
-export type WearDraft = Required<Schemas['WearEntry']>;
+export type WearDraft = Required<Omit<Schemas['WearEntry'], 'said'>>;
 
 const SEPARATOR = '~';
 
@@ -33,47 +36,78 @@ export const draftOfWear = (w: Schemas['WearDto']): WearDraft => ({
   treatId: w.treatId,
   treatPieces: w.treatPieces,
   note: w.note,
+  takenBack: [],
 });
 
-/** Sends a wear as an edit of a version. */
-export const putWear = (id: string, draft: WearDraft, version: number) =>
-  ask(
-    api.PUT('/api/dogs/{id}/wears/{wearId}', {
-      params: { path: split(id), header: editing(version) },
-      body: draft,
-    }),
-  );
+/** What is said of a wear, part by part. */
+const parts = {
+  startedAt: t`Put on`,
+  endedAt: t`Taken off`,
+  occasion: t`To the dog it was`,
+  happyId: t`What was done`,
+  place: t`Where`,
+  forWhat: t`For what`,
+  who: t`Who was with it`,
+  strap: t`Strap`,
+  exercise: t`At exercise`,
+  capMinutes: t`Longest`,
+  signs: t`Signs`,
+  rubs: t`Marks`,
+  treatId: t`Treat`,
+  treatPieces: t`Treats, pieces`,
+  note: t`Note`,
+} satisfies Partial<Record<keyof WearDraft, string>>;
 
-/** What two phones at one dog tell together: every sign and mark of both, and off as soon as one took it off. */
-export const together = (mine: WearDraft, theirs: WearDraft): WearDraft => {
-  const known = new Set((mine.signs ?? []).map((s) => s.id));
-  const ends = [mine.endedAt, theirs.endedAt].filter((at): at is string => at !== null);
-  return {
-    ...mine,
-    signs: [...(theirs.signs ?? []).filter((s) => !known.has(s.id)), ...(mine.signs ?? [])],
-    rubs: [...new Set([...(theirs.rubs ?? []), ...(mine.rubs ?? [])])],
-    endedAt: ends.sort((a, b) => Date.parse(a) - Date.parse(b))[0] ?? null,
-  };
+type Part = keyof typeof parts;
+
+const isPart = (name: string): name is Part => name in parts;
+
+/** A part as it is told where another phone said it. */
+const told = (part: Part, stored: Schemas['WearDto']) => {
+  const value = stored[part];
+  if (Array.isArray(value)) return `${value.length}`;
+  if (part === 'endedAt' || part === 'startedAt') return value ? dateText(String(value), 'time') : '–';
+  if (part === 'occasion') return occasionWords[stored.occasion];
+  if (typeof value === 'number') return `${value}`;
+  return value === null || value === '' ? '–' : `“${String(value)}”`;
 };
 
-/** A wear, saved as it goes on. While the eyes are on the dog nobody is asked which phone is right. */
+const same = (part: Part, sent: WearDraft, stored: Schemas['WearDto']) => {
+  const [a, b] = [sent[part], stored[part]];
+  if (part === 'endedAt' || part === 'startedAt') return Date.parse(String(a)) === Date.parse(String(b)) || a === b;
+  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length;
+  return (a ?? '') === (b ?? '');
+};
+
+/** A wear, saved as it goes on. While the eyes are on the dog nobody is asked which phone is right: the server puts together what each told last. */
 export const wearDocument: Kind<WearDraft, Schemas['WearDto']> = {
   name: 'wear',
-  send: async (id, draft, version) => {
-    try {
-      return await putWear(id, draft, version);
-    } catch (error) {
-      if (!(error instanceof Refused) || error.status !== 412 || !error.current) throw error;
-      const theirs = error.current as Schemas['WearDto'];
-      return putWear(id, together(draft, draftOfWear(theirs)), theirs.version);
-    }
-  },
+  send: (id, draft, version, said) =>
+    ask(
+      api.PUT('/api/dogs/{id}/wears/{wearId}', {
+        params: { path: split(id), header: editing(version) },
+        // It is begun whole; what is told of it later is told part by part, by how long ago.
+        body: { ...draft, said: agoOf(said) },
+      }),
+    ),
   read: draftOfWear,
   saved: (queries, id, stored) => {
     if (stored.planMoved) notify(stored.planMoved);
     return dogChanged(queries, split(id).id);
   },
+  news: (sent, stored) =>
+    Object.keys(parts)
+      .filter(isPart)
+      .filter((part) => !same(part, sent, stored))
+      .map((part) => `${parts[part]}: ${told(part, stored)}`),
 };
+
+const agoOf = (said: Record<string, number>) =>
+  Object.fromEntries(
+    Object.entries(said)
+      .filter(([part]) => isPart(part))
+      .map(([part, at]) => [part, Math.max(0, (Date.now() - at) / 1000)]),
+  );
 
 /** What a dog loves and eats, and what a veterinarian allows. */
 export type HabitsDraft = Required<Schemas['HabitsEntry']>;

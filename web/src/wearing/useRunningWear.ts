@@ -37,6 +37,7 @@ export function useRunningWear(dogId: string, name: string, wears: Schemas['Wear
         forWhat: null,
         who: null,
         signs: [],
+        takenBack: [],
         rubs: [],
         treatId: null,
         treatPieces: 0,

@@ -2,17 +2,18 @@ import { Box, Button, Flex, Heading, Input, Table, Text, Textarea } from '@chakr
 import { plural, t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
 import { FormProvider, useWatch } from 'react-hook-form';
-import { api, ask, type Schemas } from '../../shared/api';
+import { api, ask, request, type Schemas } from '../../shared/api';
 import { bytesOf } from '../../shared/bytes';
 import { Choice } from '../../shared/Choice';
 import { ChoiceField, TextField } from '../../shared/form/fields';
 import { refuse } from '../../shared/form/refuse';
 import { notify } from '../../shared/notices';
 import { LeaveButton } from '../../shared/saving/LeaveButton';
+import { useSubmit } from '../../shared/saving/useSubmit';
 import { NEW, useKeptForm } from '../../shared/saving/useKeptForm';
 import { lengthText, useUnit } from '../../shared/units';
 import { chartFieldWords, closureWords, entries, materialWords, typeWords } from '../../shared/words';
-import { useEditCatalogue, type Muzzle } from './useCatalogue';
+import { type Muzzle } from './useCatalogue';
 
 type Column = Schemas['ChartColumn'];
 
@@ -55,7 +56,6 @@ const blank: Sheet = {
 /** A size chart from a file: its columns are given a meaning and a unit, every row is shown, then it is taken in whole. */
 export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: () => void }) {
   const { unit } = useUnit();
-  const { takeIn } = useEditCatalogue();
   const kept = useKeptForm<Sheet>(`chart/${NEW}`, blank);
   const { form } = kept;
   const { errors } = form.formState;
@@ -117,13 +117,21 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
     form.setValue('columns', change === null ? others : [...others, { ...known, ...change }]);
     void read();
   };
+  const sending = useSubmit<Sheet, Muzzle>(kept, 'text', (taken) => {
+    notify(t`${taken.model.name}: ${taken.model.sizes.length} sizes are taken in, version ${taken.version}.`);
+    onLeave();
+  });
   const leave = () => {
-    kept.drop();
+    sending.leave();
     onLeave();
   };
-  const keep = () =>
-    attempt(async ({ text, columns, of, into, ...model }) => {
-      const taken = await takeIn(
+  const keep = () => {
+    const { text, columns, of, into, ...model } = form.getValues();
+    sending.submit({
+      ...request(
+        'post',
+        '/api/catalogue/chart/import',
+        {},
         {
           text,
           columns,
@@ -131,10 +139,11 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
           ...(into ? { modelId: into } : { model: { ...model, collarLink: false, frontBar: false } }),
         },
         models.find((m) => m.model.id === into)?.version ?? 0,
-      );
-      notify(t`${taken.model.name}: ${taken.model.sizes.length} sizes are taken in, version ${taken.version}.`);
-      leave();
+      ),
+      what: t`a size chart`,
+      again: 'everything',
     });
+  };
   const bad = rows?.filter((r) => r.size === null).length ?? 0;
 
   return (

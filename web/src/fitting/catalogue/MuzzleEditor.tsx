@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
+import { request } from '../../shared/api';
 import { dateText } from '../../shared/dates';
 import { FormProvider, useFieldArray, useFormContext } from 'react-hook-form';
 import { ChoiceField, TextField, TickField, useFieldError } from '../../shared/form/fields';
@@ -15,27 +16,31 @@ import { useEditCatalogue, useVersions, type Muzzle } from './useCatalogue';
 
 /** A model with its sizes, drawn as they are typed; keeping it makes a new version. */
 export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLeave: () => void }) {
-  const { keep } = useEditCatalogue();
   const kept = useKeptForm<Draft>(
     `muzzle/${muzzle?.model.id ?? NEW}`,
     muzzle ? draftOf(muzzle.model) : newDraft(),
     muzzle?.version,
   );
   const { form } = kept;
-  const sending = useSubmit<Muzzle, Draft>(form, 'name');
+  const sending = useSubmit<Draft, Muzzle>(kept, 'name', (made) => {
+    notify(t`${made.model.name} is kept as version ${made.version}.`);
+    onLeave();
+  });
   const leave = () => {
-    kept.drop();
+    sending.leave();
     onLeave();
   };
-  const save = (version = kept.version) =>
-    sending
-      .submit(async () => {
-        const made = await keep(muzzle?.model.id ?? null, entryOf(form.getValues()), version);
-        notify(t`${made.model.name} is kept as version ${made.version}.`);
-      })
-      .then((done) => {
-        if (done) leave();
-      });
+  const save = (version = kept.version) => {
+    const entry = entryOf(form.getValues());
+    sending.submit({
+      ...(muzzle
+        ? request('put', '/api/catalogue/{modelId}', { modelId: muzzle.model.id }, entry, version)
+        : request('post', '/api/catalogue', {}, entry)),
+      what: form.getValues('name') || t`a new model`,
+      // Fits, van and catalogue all show muzzles.
+      again: 'everything',
+    });
+  };
   return (
     <FormProvider {...form}>
       <Box

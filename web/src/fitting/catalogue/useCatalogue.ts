@@ -37,12 +37,6 @@ export function useEditCatalogue() {
   const queries = useQueryClient();
   // Fits, van and catalogue all show muzzles.
   const done = () => queries.invalidateQueries();
-  const keep = (id: string | null, body: Schemas['MuzzleEntry'], version: number) =>
-    ask(
-      id === null
-        ? api.POST('/api/catalogue', { body })
-        : api.PUT('/api/catalogue/{modelId}', { params: { path: { modelId: id }, header: editing(version) }, body }),
-    ).then(async (kept) => (await done(), kept));
   /** Makes an earlier version the newest, in place of the one that is. */
   const bringBack = (modelId: string, version: number, newest: number) =>
     ask(
@@ -66,9 +60,5 @@ export function useEditCatalogue() {
       complain(words(error));
     }
   };
-  const takeIn = (body: Schemas['ImportChartEntry'], version: number) =>
-    ask(api.POST('/api/catalogue/chart/import', { params: { header: editing(version) }, body })).then(
-      async (kept) => (await done(), kept),
-    );
-  return { keep, bringBack, putAway, takeIn };
+  return { bringBack, putAway };
 }

@@ -2,9 +2,9 @@ import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
-import type { Schemas } from '../../shared/api';
+import { request, type Schemas } from '../../shared/api';
 import { ChoiceField, SeveralField, TextField } from '../../shared/form/fields';
-import { newId } from '../../shared/ids';
+import { keys } from '../../shared/keys';
 import { differences } from '../../shared/saving/differences';
 import { FormEnd } from '../../shared/saving/FormEnd';
 import { keptDrafts, NEW, useKeptForm } from '../../shared/saving/useKeptForm';
@@ -14,8 +14,7 @@ import { numberOf } from '../catalogue/draft';
 import { useEditVan } from './useVan';
 
 type Dogs = Schemas['ExpectedDogDto'];
-type Draft = Pick<Dogs, 'headShape' | 'purposes'> & Record<'name' | (typeof fields)[number][0], string>;
-type Sheet = Draft & { made: string };
+type Sheet = Pick<Dogs, 'headShape' | 'purposes'> & Record<'name' | (typeof fields)[number][0], string>;
 
 const fields = [
   ['count', t`How many`],
@@ -27,7 +26,7 @@ const fields = [
 
 const labels = { name: t`What sort`, headShape: t`Head`, purposes: t`For`, ...Object.fromEntries(fields) };
 
-const blank: Draft = {
+const blank: Sheet = {
   name: '',
   count: '1',
   eyeMm: '',
@@ -37,7 +36,7 @@ const blank: Draft = {
   headShape: 'medium',
   purposes: ['walks'],
 };
-const draftOf = (dogs: Dogs): Draft => ({
+const draftOf = (dogs: Dogs): Sheet => ({
   name: dogs.name,
   count: `${dogs.count}`,
   eyeMm: `${dogs.eyeMm}`,
@@ -50,7 +49,7 @@ const draftOf = (dogs: Dogs): Draft => ({
 
 /** Dogs the practice expects, described by a head. */
 export function Expected({ expected }: { expected: Dogs[] }) {
-  const { expect, amend, unexpect } = useEditVan();
+  const { unexpect } = useEditVan();
   // What was being typed when the page was left is open again.
   const [open, setOpen] = useState<string | null>(() => keptDrafts('expected')[0] ?? null);
   const close = () => setOpen(null);
@@ -61,12 +60,12 @@ export function Expected({ expected }: { expected: Dogs[] }) {
         {expected.map((d) => (
           <Box as="li" key={d.id} py="1.5" borderTopWidth="1px" borderColor="border">
             {open === d.id ? (
-              <Sheet
+              <HeadSheet
                 id={d.id}
                 start={draftOf(d)}
                 version={d.version}
                 does={t`Save`}
-                onSave={(entry, version) => amend(d.id, { ...entry, biteTier: d.biteTier }, version)}
+                biteTier={d.biteTier}
                 onClose={close}
               />
             ) : (
@@ -94,7 +93,7 @@ export function Expected({ expected }: { expected: Dogs[] }) {
         ))}
       </ul>
       {open === NEW ? (
-        <Sheet id={NEW} start={blank} version={0} does={t`Expect them`} onSave={expect} onClose={close} />
+        <HeadSheet id={NEW} start={blank} version={0} does={t`Expect them`} onClose={close} />
       ) : (
         <Button
           size="sm"
@@ -108,46 +107,44 @@ export function Expected({ expected }: { expected: Dogs[] }) {
   );
 }
 
-function Sheet({
+function HeadSheet({
   id,
   start,
   version,
   does,
-  onSave,
+  biteTier,
   onClose,
 }: {
   id: string;
-  start: Draft;
+  start: Sheet;
   version: number;
   does: string;
-  onSave: (entry: Schemas['ExpectedDogEntry'], version: number) => Promise<unknown>;
+  biteTier?: Schemas['BiteTier'];
   onClose: () => void;
 }) {
-  const kept = useKeptForm(`expected/${id}`, { ...start, made: newId() }, version);
+  const kept = useKeptForm<Sheet>(`expected/${id}`, start, version);
   const { form } = kept;
-  const sending = useSubmit<Dogs, Sheet>(form, 'name');
+  const sending = useSubmit<Sheet, unknown, Dogs>(kept, 'name', onClose);
   const leave = () => {
-    kept.drop();
+    sending.leave();
     onClose();
   };
   const save = (of = kept.version) => {
     const draft = form.getValues();
-    return sending
-      .submit(() =>
-        onSave(
-          {
-            ...(id === NEW ? { id: draft.made } : {}),
-            name: draft.name,
-            headShape: draft.headShape,
-            purposes: draft.purposes,
-            ...Object.fromEntries(fields.map(([key]) => [key, numberOf(draft[key])])),
-          },
-          of,
-        ),
-      )
-      .then((done) => {
-        if (done) leave();
-      });
+    const entry: Schemas['ExpectedDogEntry'] = {
+      ...(biteTier ? { biteTier } : {}),
+      name: draft.name,
+      headShape: draft.headShape,
+      purposes: draft.purposes,
+      ...Object.fromEntries(fields.map(([key]) => [key, numberOf(draft[key])])),
+    };
+    sending.submit({
+      ...(id === NEW
+        ? request('post', '/api/van/expected', {}, { ...entry, id: kept.id })
+        : request('put', '/api/van/expected/{expectedId}', { expectedId: id }, entry, of)),
+      what: t`dogs expected: ${draft.name}`,
+      again: [keys.vans()],
+    });
   };
   return (
     <FormProvider {...form}>
@@ -173,7 +170,7 @@ function Sheet({
           kept={kept}
           sending={sending}
           says={({ name }) => t`${name} were changed by someone else in the meantime.`}
-          differences={(theirs) => differences(labels, form.getValues(), { ...draftOf(theirs), made: '' })}
+          differences={(theirs) => differences(labels, form.getValues(), draftOf(theirs))}
           onSave={save}
           onTakeTheirs={leave}
           onLeave={leave}

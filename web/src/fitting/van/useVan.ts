@@ -20,10 +20,6 @@ export function useEditVan() {
   /** Puts one of a size in that there is none of yet. */
   const putIn = (sizeId: string, what: string) => outbox.change('van', sizeId, 1, 0, what);
   const expect = (body: Schemas['ExpectedDogEntry']) => ask(api.POST('/api/van/expected', { body })).then(done);
-  const amend = (expectedId: string, body: Schemas['ExpectedDogEntry'], version: number) =>
-    ask(
-      api.PUT('/api/van/expected/{expectedId}', { params: { path: { expectedId }, header: editing(version) }, body }),
-    ).then(done);
   const unexpect = async (dog: Schemas['ExpectedDogDto']) => {
     try {
       await ask(
@@ -37,5 +33,5 @@ export function useEditVan() {
       complain(words(error));
     }
   };
-  return { putIn, expect, amend, unexpect };
+  return { putIn, unexpect };
 }

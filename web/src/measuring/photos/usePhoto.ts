@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, words, type Schemas } from '../../shared/api';
+import { newId } from '../../shared/ids';
 import { keys } from '../../shared/keys';
 import { takeIn } from '../../shared/takeIn';
 import { complain, notify } from '../../shared/notices';
@@ -14,6 +15,14 @@ export type Pixel = Schemas['PixelPoint'];
 
 /** The point in hand: a corner of the reference, or a landmark. */
 export type Target = { corner: number } | { landmark: Schemas['Landmark'] };
+
+/** A file sent again goes under the same id. */
+const ids = new WeakMap<Blob, string>();
+const idOf = (file: Blob) => {
+  const id = ids.get(file) ?? newId();
+  ids.set(file, id);
+  return id;
+};
 
 export function usePhotos(dogId: string) {
   const queries = useQueryClient();
@@ -30,7 +39,7 @@ export function usePhotos(dogId: string) {
       form.append('side', side);
       const photo = await ask(
         api.POST('/api/dogs/{id}/photos', {
-          params: { path: { id: dogId } },
+          params: { path: { id: dogId }, header: { 'Idempotency-Key': idOf(file) } },
           // The form goes as it is; the generated type only knows its fields.
           body: form as never,
           bodySerializer: (body) => body as unknown as FormData,

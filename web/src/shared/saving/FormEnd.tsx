@@ -8,10 +8,10 @@ import type { useKeptForm } from './useKeptForm';
 import type { useSubmit } from './useSubmit';
 
 /** The end of a form that is sent by a button: what another hand did meanwhile, the button, the way out, and what became of it. */
-export function FormEnd<T extends FieldValues, Theirs extends { version: number }>({
+export function FormEnd<T extends FieldValues, Answer, Theirs>({
   does,
   kept,
-  sending: { conflict, settled, state },
+  sending: { conflict, settled, state, isOnItsWay },
   says,
   differences,
   onSave,
@@ -20,20 +20,20 @@ export function FormEnd<T extends FieldValues, Theirs extends { version: number 
 }: {
   does: string;
   kept: ReturnType<typeof useKeptForm<T>>;
-  sending: ReturnType<typeof useSubmit<Theirs, T>>;
+  sending: ReturnType<typeof useSubmit<T, Answer, Theirs>>;
   /** What the other hand did, in words. */
   says: (theirs: Theirs) => string;
   differences: (theirs: Theirs) => Difference[];
   onSave: (version?: number) => unknown;
-  onTakeTheirs: (theirs: Theirs) => void;
+  onTakeTheirs: (theirs: Theirs, version: number) => void;
   onLeave: () => void;
 }) {
   return (
     <>
       {conflict && (
         <Conflict
-          says={t`${says(conflict)} What you typed is still here.`}
-          differences={differences(conflict)}
+          says={t`${says(conflict.theirs)} What you typed is still here.`}
+          differences={differences(conflict.theirs)}
           keepMine={() => {
             kept.onVersion(conflict.version);
             settled();
@@ -41,15 +41,19 @@ export function FormEnd<T extends FieldValues, Theirs extends { version: number 
           }}
           takeTheirs={() => {
             settled();
-            onTakeTheirs(conflict);
+            onTakeTheirs(conflict.theirs, conflict.version);
           }}
         />
       )}
       <Flex gap="2" mt="3" align="center" wrap="wrap">
-        <Button size="sm" colorPalette="marigold" onClick={() => onSave()}>
+        <Button size="sm" colorPalette="marigold" disabled={isOnItsWay} onClick={() => onSave()}>
           {does}
         </Button>
-        <LeaveButton touched={kept.touched} onLeave={onLeave} />
+        <LeaveButton
+          touched={kept.touched && !isOnItsWay}
+          onLeave={onLeave}
+          label={isOnItsWay ? t`Go on` : t`Leave it`}
+        />
         <Text role="status" color="fg.muted" fontSize="sm">
           {state}
         </Text>

@@ -39,6 +39,26 @@ export function keysOnDevice(prefix: string): string[] {
   return [...new Set(kept.filter((key) => key.startsWith(prefix)))].sort();
 }
 
+/** What the browser keeps of one tab, through a reload and no longer; nothing where it keeps nothing. */
+export function ofTab(key: string): string | null {
+  try {
+    return sessionStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}
+
+export function keepOfTab(key: string, text: string) {
+  try {
+    sessionStorage.setItem(key, text);
+  } catch {
+    // The next page of this tab does without.
+  }
+}
+
+/** Whether something waits that is lost when this page is closed. */
+export const forgetsAtTheEnd = () => memory.size > 0;
+
 /** Choices of this device, such as its scheme: where it keeps nothing, until the page is closed, and nobody is asked about them. */
 const chosen = new Map<string, string>();
 

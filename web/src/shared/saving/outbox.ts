@@ -1,23 +1,31 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { isLater, Refused, untilAnswered, words } from '../api';
 import { dropFromDevice, fromDevice, keepOnDevice, keysOnDevice } from './device';
+import { adopt, bare, isFree, keysHere, mine } from './tab';
 
 /** Something that is saved as it is changed, whoever else changes it too. */
 export interface Kind<T, D extends { version: number } = { version: number }> {
   name: string;
-  /** Sends it as an edit of a version; throws {@link Refused}. */
-  send(id: string, value: T, version: number): Promise<D>;
+  /** Sends it as an edit of a version, with when which part of it was said; throws {@link Refused}. */
+  send(id: string, value: T, version: number, said: Record<string, number>): Promise<D>;
   /** What the server holds, in the shape it is edited in. */
   read(stored: D): T;
   /** Lets what shows it be asked for again. */
   saved(queries: QueryClient, id: string, stored: D): unknown;
+  /**
+   * What another hand told of it meanwhile, in words. A kind that has this is put together by the server part by part, so that several hands may tell of it at
+   * once; what comes back is shown as it then is.
+   */
+  news?(sent: T, stored: D): string[];
 }
 
 /** Things done one after the other: each is sent once, under its own id and in order, and stays on this device until the server has it. */
 export interface Log<I extends { id: string }> {
   name: string;
-  /** What waits, in words. */
-  what: () => string;
+  /** Each tab has its own. */
+  perTab?: boolean;
+  /** What waits, in words, and where it can be looked at. */
+  told(id: string, items: I[]): Told[];
   /** What of it goes of its own accord. */
   onItsWay(items: I[]): I[];
   send(queries: QueryClient, id: string, item: I): Promise<unknown>;
@@ -26,6 +34,16 @@ export interface Log<I extends { id: string }> {
 }
 
 type Item = { id: string };
+
+/** Something that waits, told. */
+export interface Told {
+  /** Which of a log. */
+  id?: string;
+  what: string;
+  page: string | null;
+  /** Why the server will not take it; null while it is only on its way. */
+  refused: string | null;
+}
 
 /** A change that the server does not have yet. */
 export interface Unsaved<T = unknown> {
@@ -36,6 +54,10 @@ export interface Unsaved<T = unknown> {
   what: string;
   /** Tells one change from the next. */
   change: number;
+  /** The page it was typed on. */
+  page?: string;
+  /** When which part of it was said last, ms since 1970 by this device's clock. */
+  said?: Record<string, number>;
 }
 
 /** What became of the last attempt to save. */
@@ -48,10 +70,21 @@ const PREFIX = 'jaunty-badge.unsaved.';
 const PAUSE_MS = 700;
 const AGAIN_MS = 2000;
 
-const keyOf = (kind: string, id: string) => `${PREFIX}${kind}/${id}`;
+const placeOf = (kind: string, id: string) => `${PREFIX}${kind}/${id}`;
+
+/** A document as this tab has it. */
+const keyOf = (kind: string, id: string) => mine(placeOf(kind, id));
+
+/** A log as all tabs have it, or as this one does. */
+const keyOfLog = (log: { name: string; perTab?: boolean }, id: string) =>
+  log.perTab ? keyOf(log.name, id) : placeOf(log.name, id);
+
+/** The parts that were said after something was sent. */
+const saidSince = (after: Unsaved, sent: Unsaved) =>
+  Object.fromEntries(Object.entries(after.said ?? {}).filter(([part, at]) => sent.said?.[part] !== at));
 
 const partsOf = (key: string) => {
-  const [name = '', id = ''] = key.slice(PREFIX.length).split('/');
+  const [name = '', id = ''] = bare(key).slice(PREFIX.length).split('/');
   return { name, id };
 };
 
@@ -66,7 +99,9 @@ export class Outbox {
   private readonly logs = new Map<string, Log<Item>>();
   private readonly setOut = new Map<string, string>();
   private readonly troubles = new Map<string, Trouble>();
-  private readonly newest = new Map<string, { version: number; at: Date }>();
+  private readonly newest = new Map<string, { version: number; at: Date; value?: unknown }>();
+  private readonly told = new Map<string, { what: string; says: string[] }>();
+  private readonly late = new Map<string, string>();
   private readonly timers = new Map<string, ReturnType<typeof setTimeout>>();
   private readonly sending = new Map<string, Promise<void>>();
   private readonly listeners = new Set<() => void>();
@@ -82,7 +117,32 @@ export class Outbox {
     for (const kind of kinds)
       if ('onItsWay' in kind) this.logs.set(kind.name, kind as Log<Item>);
       else this.kinds.set(kind.name, kind as Kind<unknown>);
-    for (const key of keysOnDevice(PREFIX)) void this.deliver(key);
+    for (const place of keysHere(PREFIX)) this.begin(place);
+  }
+
+  /** Sends what a tab that was closed left behind. */
+  takeOver() {
+    for (const key of keysOnDevice(PREFIX))
+      if (isFree(key) && bare(key) !== key && key !== mine(bare(key))) this.begin(bare(key));
+  }
+
+  private begin(place: string) {
+    const { name, id } = partsOf(place);
+    const log = this.logs.get(name);
+    if (log?.perTab) this.takeOverLog(place);
+    if (log) void this.deliver(keyOfLog(log, id));
+    else if (this.kinds.has(name) && adopt(place) !== null) void this.deliver(mine(place));
+  }
+
+  /** What other hands told meanwhile of what was sent here, until it is heard. */
+  news() {
+    return [...this.told.entries()].map(([key, news]) => ({
+      ...news,
+      heard: () => {
+        this.told.delete(key);
+        this.tell();
+      },
+    }));
   }
 
   readonly subscribe = (listener: () => void) => {
@@ -106,29 +166,48 @@ export class Outbox {
     return this.newest.get(keyOf(kind, id)) ?? null;
   }
 
-  /** Everything that the server does not have yet, with what stands in the way. */
-  all(): { what: string; trouble: Trouble | null; throwAway: () => void }[] {
-    return keysOnDevice(PREFIX).flatMap((key) => {
-      const log = this.logs.get(partsOf(key).name);
-      if (log) {
-        const waits = log.onItsWay(itemsAt(key)).length > 0;
-        return waits ? [{ what: log.what(), trouble: null, throwAway: () => this.keep(key, []) }] : [];
-      }
-      const one = this.of(key);
-      const throwAway = () => {
-        this.troubles.delete(key);
-        dropFromDevice(key);
-        this.tell();
-      };
-      return one ? [{ what: one.what, trouble: this.troubles.get(key) ?? null, throwAway }] : [];
-    });
+  /** Everything of this tab that the server does not have yet, with what stands in the way. */
+  all(): (Told & { later: string | null; throwAway: () => void })[] {
+    return keysOnDevice(PREFIX)
+      .filter(isFree)
+      .flatMap((key) => {
+        const { name, id } = partsOf(key);
+        const log = this.logs.get(name);
+        if (log)
+          return log.told(id, itemsAt(key)).map((told) => ({
+            ...told,
+            later: this.late.get(key) ?? null,
+            throwAway: () =>
+              this.keep(
+                key,
+                itemsAt(key).filter((i) => told.id !== undefined && i.id !== told.id),
+              ),
+          }));
+        const [one, trouble] = [this.of(key), this.troubles.get(key)];
+        if (!one) return [];
+        const throwAway = () => {
+          this.troubles.delete(key);
+          dropFromDevice(key);
+          this.tell();
+        };
+        const refused = trouble && trouble.kind !== 'later' ? trouble.says : null;
+        const later = trouble?.kind === 'later' ? trouble.says : null;
+        return [{ what: one.what, page: one.page ?? null, refused, later, throwAway }];
+      });
   }
 
   /** Keeps a change, to be sent after a pause in typing. */
-  change(kind: string, id: string, value: unknown, version: number, what: string) {
+  change(kind: string, id: string, value: unknown, version: number, what: string, parts: string[] = []) {
     const key = keyOf(kind, id);
     const before = this.of(key);
-    keepOnDevice(key, { value, version: before?.version ?? version, what, change: ++this.changes } satisfies Unsaved);
+    keepOnDevice(key, {
+      value,
+      version: before?.version ?? version,
+      what,
+      change: ++this.changes,
+      page: location.pathname,
+      said: { ...before?.said, ...Object.fromEntries(parts.map((part) => [part, Date.now()])) },
+    } satisfies Unsaved);
     if (this.troubles.get(key)?.kind === 'refused') this.troubles.delete(key);
     this.tell();
     clearTimeout(this.timers.get(key));
@@ -140,27 +219,28 @@ export class Outbox {
 
   /** What waits of a log, in order. */
   items<I extends Item>(log: Log<I>, id: string): I[] {
-    return fromDevice<I[]>(keyOf(log.name, id)) ?? [];
+    return fromDevice<I[]>(keyOfLog(log, id)) ?? [];
   }
 
   /** Keeps what waits of a log as it is now. */
   put<I extends Item>(log: Log<I>, id: string, items: I[]) {
-    this.keep(keyOf(log.name, id), items);
+    this.keep(keyOfLog(log, id), items);
   }
 
   /** The ids of which something waits in a log. */
   waiting<I extends Item>(log: Log<I>): string[] {
-    return keysOnDevice(keyOf(log.name, '')).map((key) => key.slice(keyOf(log.name, '').length));
+    return keysOnDevice(placeOf(log.name, '')).map((key) => key.slice(placeOf(log.name, '').length));
   }
 
   /** Whether one of a log has set out and is not answered. */
   hasSetOut<I extends Item>(log: Log<I>, id: string, itemId: string) {
-    return this.setOut.get(keyOf(log.name, id)) === itemId;
+    return this.setOut.get(keyOfLog(log, id)) === itemId;
   }
 
   /** Sends a change now rather than after the pause; fulfilled when nothing of it is on the way. */
   now(kind: string, id: string) {
-    return this.deliver(keyOf(kind, id));
+    const log = this.logs.get(kind);
+    return this.deliver(log ? keyOfLog(log, id) : keyOf(kind, id));
   }
 
   /** Settles a conflict: mine over theirs, or theirs. */
@@ -173,6 +253,15 @@ export class Outbox {
     else dropFromDevice(key);
     this.tell();
     if (keepMine) void this.deliver(key);
+  }
+
+  /** What a closed tab left in a log goes before what is in this one's. */
+  private takeOverLog(place: string) {
+    for (const left of keysOnDevice(place)) {
+      if (left === mine(place) || bare(left) !== place || !isFree(left)) continue;
+      keepOnDevice(mine(place), [...itemsAt(left), ...itemsAt(mine(place))]);
+      dropFromDevice(left);
+    }
   }
 
   private keep(key: string, items: Item[]) {
@@ -255,8 +344,13 @@ export class Outbox {
       let stays: Item | null = null;
       try {
         await log.send(this.queries, id, item);
+        this.late.delete(key);
       } catch (error) {
-        if (isLater(error)) return true;
+        if (isLater(error)) {
+          this.late.set(key, words(error));
+          this.tell();
+          return true;
+        }
         stays = await log.refused(this.queries, id, item, error);
       }
       this.keep(
@@ -277,7 +371,7 @@ export class Outbox {
     for (let one = this.of(key); one; one = this.of(key)) {
       let stored;
       try {
-        stored = await kind.send(id, one.value, one.version);
+        stored = await kind.send(id, one.value, one.version, one.said ?? {});
       } catch (error) {
         if (isLater(error)) {
           this.troubles.set(key, { kind: 'later', says: words(error) });
@@ -286,9 +380,12 @@ export class Outbox {
         throw error;
       }
       this.troubles.delete(key);
-      this.newest.set(key, { version: stored.version, at: new Date() });
+      const news = kind.news?.(one.value, stored);
+      this.newest.set(key, { version: stored.version, at: new Date(), ...(news ? { value: kind.read(stored) } : {}) });
+      if (news && news.length > 0) this.told.set(key, { what: one.what, says: news });
       const after = this.of(key);
-      if (after && after.change !== one.change) keepOnDevice(key, { ...after, version: stored.version });
+      if (after && after.change !== one.change)
+        keepOnDevice(key, { ...after, version: stored.version, said: saidSince(after, one) });
       else dropFromDevice(key);
       this.tell();
       await kind.saved(this.queries, id, stored);

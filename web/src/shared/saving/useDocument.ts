@@ -5,6 +5,14 @@ import { outbox } from '../queries';
 import type { Kind } from './outbox';
 import { comesIn, knownVersion, type Shown } from './shown';
 
+/** The parts in which two values differ. */
+const partsOf = (one: unknown, other: unknown) =>
+  one && other && typeof one === 'object' && typeof other === 'object'
+    ? Object.entries(other)
+        .filter(([part, value]) => JSON.stringify((one as Record<string, unknown>)[part]) !== JSON.stringify(value))
+        .map(([part]) => part)
+    : [];
+
 /** A document as it is edited here, saved as it changes and kept on this device until it is. */
 export function useDocument<T, D extends { version: number }>(kind: Kind<T, D>, id: string, stored: D, what: string) {
   useSyncExternalStore(outbox.subscribe, outbox.moment);
@@ -22,9 +30,11 @@ export function useDocument<T, D extends { version: number }>(kind: Kind<T, D>, 
   if (comesIn(shown, stored.version, unsaved !== null, lastSaved?.version))
     setShown({ value: kind.read(stored), version: stored.version, edited: false });
 
-  const value = unsaved ? unsaved.value : shown.value;
+  // What the server put together from several hands is newer than what was typed here.
+  const together = lastSaved?.value !== undefined && lastSaved.version >= shown.version ? (lastSaved.value as T) : null;
+  const value = unsaved ? unsaved.value : (together ?? shown.value);
   const change = (next: T) => {
-    outbox.change(kind.name, id, next, known, what);
+    outbox.change(kind.name, id, next, known, what, partsOf(value, next));
     setShown({ value: next, version: known, edited: true });
   };
   const at = lastSaved && dateText(lastSaved.at, 'time');
