@@ -92,7 +92,8 @@ static void Serve(WebApplication app)
 {
     app.Use(SecurityHeaders.Add);
     app.UseExceptionHandler();
-    app.UseStatusCodePages();
+    app.UseStatusCodePages(ProblemHandler.TellAsync);
+    app.Use(FromHereOnly.RefuseOtherNames);
     app.Use(FromHereOnly.RefuseOthers);
     app.Use(FromHereOnly.RefuseUnreadable);
     app.Use(Sound.NeedInAddress);

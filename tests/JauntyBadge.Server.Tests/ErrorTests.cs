@@ -26,6 +26,70 @@ public sealed class ErrorTests(PracticeServer server)
         Assert.NotEmpty(answer.Text("title"));
     }
 
+    public static TheoryData<string, string, string, string> Unsound =>
+        new()
+        {
+            {
+                "PUT",
+                "/api/dogs/{id}/wears/6f9619ff-8b86-d011-b42d-00c04fc964ff",
+                """{"startedAt":"2026-05-31T10:00:00Z","occasion":"fun","signs":[null]}""",
+                "signs"
+            },
+            { "POST", "/api/what-if/balance", """{"wears":[null],"on":"2026-06-01"}""", "wears" },
+            { "POST", "/api/dogs", """{"name":"Pip\u0000"}""", "name" },
+            { "POST", "/api/dogs", """{"name":"Pip","notes":"a\u001bb"}""", "notes" },
+            { "POST", "/api/dogs", """{"name":"Pip","purposes":[null]}""", "purposes[0]" },
+            { "POST", "/api/catalogue/draw", """{"type":"basket","size":{"lengthMm":95,"depthFrontMm":1e300,"depthRearMm":1e300}}""", "size.depthFrontMm" },
+            { "PUT", "/api/round/stops", """{"places":["the quay",null]}""", "places" },
+            { "POST", "/api/dogs/{id}/inspections", """{"failed":[null]}""", "failed" },
+        };
+
+    /// <summary>Gaps in lists, characters nobody sees, numbers nothing has: refused by field, whatever the address is for.</summary>
+    [Theory]
+    [MemberData(nameof(Unsound))]
+    public async Task What_nothing_can_use_is_refused_by_its_field(string method, string path, string body, string field)
+    {
+        var dog = (await server.NewDogAsync()).Split('/')[^1];
+        var answer = await server.EditAsync(new HttpMethod(method), path.Replace("{id}", dog, StringComparison.Ordinal), body, 0);
+        Assert.Equal(HttpStatusCode.BadRequest, answer.Status);
+        Assert.Equal("application/problem+json", answer.MediaType);
+        Assert.NotNull(answer.Problem(field));
+    }
+
+    [Theory]
+    [InlineData("GET", "/api/breeds?find=a%00b", HttpStatusCode.BadRequest)]
+    [InlineData("GET", "/api/dogs/%01", HttpStatusCode.NotFound)]
+    [InlineData("PATCH", "/api/dogs", HttpStatusCode.MethodNotAllowed)]
+    [InlineData("TEXT", "/api/dogs", HttpStatusCode.UnsupportedMediaType)]
+    [InlineData("BARE", "/api/dogs", HttpStatusCode.BadRequest)]
+    [InlineData("HALF", "/api/dogs/6f9619ff-8b86-d011-b42d-00c04fc964ff/photos", HttpStatusCode.BadRequest)]
+    public async Task Every_refusal_is_told_in_our_words(string method, string path, HttpStatusCode status)
+    {
+        using var request = new HttpRequestMessage(new HttpMethod(method is "TEXT" or "BARE" or "HALF" ? "POST" : method), path);
+        if (method == "TEXT")
+            request.Content = new StringContent("name=Pip", System.Text.Encoding.UTF8, "text/plain");
+        if (method == "HALF")
+        {
+            request.Content = new StringContent("--x\r\nContent-Disposition: form-data; name=\"file\"; filename=\"p.jpg\"\r\n\r\nabc");
+            request.Content.Headers.ContentType = System.Net.Http.Headers.MediaTypeHeaderValue.Parse("multipart/form-data; boundary=x");
+        }
+
+        using var answer = await server.Http.SendAsync(request, TestContext.Current.CancellationToken);
+        var said = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
+        Assert.Equal((status, "application/problem+json"), (answer.StatusCode, answer.Content.Headers.ContentType?.MediaType));
+        Assert.DoesNotMatch("parameter \"|Unexpected end|MediaType|Microsoft|System\\.", said);
+    }
+
+    [Fact]
+    public async Task A_name_nobody_knows_this_machine_by_is_refused_in_our_words()
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Get, "/api/round");
+        request.Headers.Host = "elsewhere.example";
+        using var answer = await server.Http.SendAsync(request, TestContext.Current.CancellationToken);
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        Assert.Equal("application/problem+json", answer.Content.Headers.ContentType?.MediaType);
+    }
+
     /// <summary>Every address of the API document that reads something by its id says so when nothing has it.</summary>
     [Fact]
     public async Task What_is_not_there_is_a_404()

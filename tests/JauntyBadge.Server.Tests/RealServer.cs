@@ -16,15 +16,19 @@ internal sealed class RealServer : IDisposable
     /// <summary>What it said on its error output.</summary>
     public string Said => said.ToString();
 
+    /// <summary>What it said before it answered.</summary>
+    public string SaidBefore { get; private set; } = "";
+
     /// <summary>How it ended.</summary>
     public int ExitCode => process.ExitCode;
 
     /// <summary>Starts it on a folder and waits for its address.</summary>
-    public static async Task<RealServer> StartAsync(string folder)
+    public static async Task<RealServer> StartAsync(string folder, params string[] more)
     {
-        var server = Begin("--urls", "http://127.0.0.1:0", "--data", folder, "--contentRoot", AppContext.BaseDirectory);
+        var server = Begin(["--urls", "http://127.0.0.1:0", "--data", folder, "--contentRoot", AppContext.BaseDirectory, .. more]);
         while (await server.process.StandardOutput.ReadLineAsync() is { } line)
         {
+            server.SaidBefore += line + "\n";
             if (line.IndexOf("http://127.0.0.1:", StringComparison.Ordinal) is var at and >= 0)
             {
                 server.Http.BaseAddress = new Uri(line[at..].Trim());
@@ -58,6 +62,16 @@ internal sealed class RealServer : IDisposable
         server.process.ErrorDataReceived += (_, line) => server.said.AppendLine(line.Data);
         server.process.BeginErrorReadLine();
         return server;
+    }
+
+    /// <summary>SIGINT, as Ctrl-C sends it.</summary>
+    public void Interrupt() => Process.Start("kill", ["-INT", $"{process.Id}"]).WaitForExit();
+
+    /// <summary>Waits until it has ended.</summary>
+    public async Task EndAsync()
+    {
+        await process.WaitForExitAsync();
+        process.WaitForExit();
     }
 
     /// <summary>SIGKILL: no handler runs.</summary>

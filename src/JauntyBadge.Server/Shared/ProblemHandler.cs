@@ -70,7 +70,22 @@ internal sealed partial class ProblemHandler(IProblemDetailsService problems, IC
         if (refusal.Current is { } current)
             details.Extensions["current"] = current;
         httpContext.Response.StatusCode = refusal.Status;
-        return problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = httpContext, ProblemDetails = details });
+        return WriteAsync(problems, httpContext, details);
+    }
+
+    /// <summary>Answers a status that has no body yet.</summary>
+    public static async Task TellAsync(StatusCodeContext context) =>
+        await WriteAsync(
+            context.HttpContext.RequestServices.GetRequiredService<IProblemDetailsService>(),
+            context.HttpContext,
+            new ProblemDetails { Status = context.HttpContext.Response.StatusCode }
+        );
+
+    /// <summary>A problem is told to whoever asked, whatever they said they would read: the framework's writer says nothing to a browser that is sent here by hand.</summary>
+    private static ValueTask<bool> WriteAsync(IProblemDetailsService problems, HttpContext http, ProblemDetails details)
+    {
+        http.Request.Headers.Accept = "application/problem+json";
+        return problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = http, ProblemDetails = details });
     }
 
     /// <summary>Reads go on; nothing of what was refused is half written.</summary>

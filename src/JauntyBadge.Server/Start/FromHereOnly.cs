@@ -1,13 +1,16 @@
 using JauntyBadge.Data;
 using JauntyBadge.Server.Shared;
-using Microsoft.AspNetCore.HostFiltering;
+using Microsoft.Extensions.Primitives;
 
 namespace JauntyBadge.Server.Start;
 
 /// <summary>Keeps other websites out: a page from elsewhere, open in the same browser, can neither write here nor pass off another name as this machine.</summary>
 internal static class FromHereOnly
 {
-    private static readonly string[] Loopback = ["localhost", "127.0.0.1", "[::1]"];
+    /// <summary>The names the server answers to.</summary>
+    private sealed record Names(IList<StringSegment> Known);
+
+    private static readonly StringSegment[] Loopback = ["localhost", "127.0.0.1", "::1", "[::1]"];
 
     /// <summary>Which names the server answers to: those of this machine, and those set as <c>hosts</c>, apart by semicolons.</summary>
     /// <exception cref="PracticeProblem">One of them stands for any name.</exception>
@@ -18,8 +21,18 @@ internal static class FromHereOnly
             throw new PracticeProblem(
                 $"--hosts takes the names this server answers to, such as van.example; {any} would let every website pass for one of them."
             );
-        builder.Services.Configure<HostFilteringOptions>(filter => filter.AllowedHosts = [.. Loopback, .. hosts]);
+        builder.Services.AddSingleton(new Names([.. Loopback, .. hosts.Select(h => new StringSegment(h))]));
     }
+
+    /// <summary>Refuses what was sent to another name: a page elsewhere may have passed this machine off as its own.</summary>
+    public static Task RefuseOtherNames(HttpContext context, RequestDelegate next) =>
+        HostString.MatchesAny(context.Request.Host.Host, context.RequestServices.GetRequiredService<Names>().Known)
+            ? next(context)
+            : throw new Refusal(
+                StatusCodes.Status400BadRequest,
+                "Not a name of this server",
+                $"This server does not answer to the name {context.Request.Host.Host}. Ask it by the address it was started with, or name it with --hosts."
+            );
 
     /// <summary>
     /// Refuses what writes and comes from a page of another origin. Browsers say so in Sec-Fetch-Site (W3C Fetch Metadata), older ones in Origin
