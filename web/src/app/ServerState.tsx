@@ -6,7 +6,7 @@ import { useSyncExternalStore } from 'react';
 import { Link as RouterLink, useLocation } from 'react-router';
 import { sessionsAstray } from '../conditioning/deliver';
 import { outbox } from '../shared/queries';
-import { forgetsAtTheEnd } from '../shared/saving/device';
+import { forgetsAtTheEnd, onForgetting } from '../shared/saving/device';
 import { useReachable } from '../shared/saving/server';
 import { keys } from '../shared/keys';
 
@@ -23,13 +23,13 @@ export function ServerState() {
   const reachable = useReachable();
   const { pathname } = useLocation();
   useSyncExternalStore(outbox.subscribe, outbox.moment);
+  const forgets = useSyncExternalStore(onForgetting, forgetsAtTheEnd);
   const unsaved = outbox.all();
   const stuck = unsaved.filter((u) => u.refused !== null || u.later !== null || !reachable);
   const news = outbox.news();
   const newest = useQuery({ queryKey: keys.served(), queryFn: served, refetchInterval: LOOK_MS, staleTime: LOOK_MS });
   const updated = newest.data !== undefined && newest.data !== '' && mine() !== '' && newest.data !== mine();
   const astray = sessionsAstray().filter((id) => !pathname.endsWith(id));
-  const forgets = forgetsAtTheEnd();
   if (reachable && stuck.length === 0 && news.length === 0 && !forgets && !updated && astray.length === 0) return null;
   return (
     <Box role="status" bg="bg.muted" borderBottomWidth="1px" borderColor="border" px={{ base: 4, md: 8 }} py="2">

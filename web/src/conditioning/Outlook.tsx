@@ -6,6 +6,7 @@ import type { Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { Waiting } from '../shared/Waiting';
 import { late } from '../shared/late';
+import { hasDraft } from '../shared/saving/useKeptForm';
 import { chanceText } from './chance';
 import { useOutlook, type Outlook } from './useOutlook';
 import { WeekForm } from './WeekForm';
@@ -19,7 +20,7 @@ const room = { pb: 3, mb: 6, minH: { base: '12.6rem', md: '8.3rem', xl: '3.9rem'
 /** When the dog will be ready and whether the date will hold, in one line; the days can be changed there. */
 export function OutlookLine({ dogId, steps }: { dogId: string; steps: Schemas['PlannedStepDto'][] }) {
   const outlook = useOutlook(dogId);
-  const [editing, setEditing] = useState(false);
+  const [editing, setEditing] = useState(() => hasDraft(`week/${dogId}`));
   if (!outlook.data)
     return (
       <Box {...room}>

@@ -9,6 +9,7 @@ import { api, ask, sendPicture, words, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { useDogChanged, useThisDog } from '../shared/dog';
 import { newId } from '../shared/ids';
+import { draftOfDog, NEW } from '../shared/saving/useKeptForm';
 import { complain } from '../shared/notices';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
@@ -85,10 +86,15 @@ function Balance({ balance }: { balance: Schemas['BalanceDto'] }) {
 function Log({ dogId }: { dogId: string }) {
   const wears = useWears(dogId);
   const [search, setSearch] = useSearchParams();
-  const [adding, setAdding] = useState(false);
+  // What was being typed when the page was left is open again.
+  const [left, setLeft] = useState(() => draftOfDog('wear', dogId));
+  const [adding, setAdding] = useState(left === NEW);
   const [all, setAll] = useState(false);
-  const open = search.get('wear');
-  const close = () => setSearch({}, { replace: true });
+  const open = search.get('wear') ?? left;
+  const close = () => {
+    setLeft(null);
+    setSearch({}, { replace: true });
+  };
   if (!wears.data) return <Waiting query={wears} />;
   return (
     <Box as="section" mt="8" aria-label={t`Every wear`}>

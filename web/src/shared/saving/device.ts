@@ -1,5 +1,26 @@
 /** Things kept on this device until the server has them. Where the device keeps nothing, they are kept until the page is closed, which then asks. */
 const memory = new Map<string, string>();
+const listeners = new Set<() => void>();
+
+/** Whether the device keeps anything at all: asked once, when the page comes up. */
+const keeps = (() => {
+  const probe = 'jaunty-badge.probe';
+  try {
+    localStorage.setItem(probe, probe);
+    localStorage.removeItem(probe);
+    return true;
+  } catch {
+    return false;
+  }
+})();
+
+const changed = () => listeners.forEach((tell) => tell());
+
+/** Tells when it may be otherwise whether something is lost when this page is closed. */
+export const onForgetting = (tell: () => void) => {
+  listeners.add(tell);
+  return () => void listeners.delete(tell);
+};
 
 export function keepOnDevice(key: string, value: unknown) {
   const text = JSON.stringify(value);
@@ -8,6 +29,7 @@ export function keepOnDevice(key: string, value: unknown) {
     memory.delete(key);
   } catch {
     memory.set(key, text);
+    changed();
   }
 }
 
@@ -20,7 +42,7 @@ export function fromDevice<T>(key: string): T | null {
 }
 
 export function dropFromDevice(key: string) {
-  memory.delete(key);
+  if (memory.delete(key)) changed();
   try {
     localStorage.removeItem(key);
   } catch {
@@ -56,8 +78,8 @@ export function keepOfTab(key: string, text: string) {
   }
 }
 
-/** Whether something waits that is lost when this page is closed. */
-export const forgetsAtTheEnd = () => memory.size > 0;
+/** Whether what waits is lost when this page is closed. */
+export const forgetsAtTheEnd = () => !keeps || memory.size > 0;
 
 /** Choices of this device, such as its scheme: where it keeps nothing, until the page is closed, and nobody is asked about them. */
 const chosen = new Map<string, string>();
