@@ -2,6 +2,10 @@
 built_stamp=artifacts/built.stamp
 server_dll=artifacts/bin/JauntyBadge.Server/release/JauntyBadge.Server.dll
 
+# from_here PATH: a path as the person who typed it meant it, from where they stood before the script went to the root of the project.
+stood="$OLDPWD"
+from_here() { case "$1" in /*) echo "$1" ;; *) realpath -m "$stood/$1" ;; esac; }
+
 need_tools() {
   local missing=0
   for tool in dotnet node npm curl; do

@@ -27,6 +27,13 @@ public static class FileText
         return Strict(new UTF8Encoding(false, true), bytes) ?? Western(bytes);
     }
 
+    /// <summary>
+    /// A text as it may stand in a file that others read: without control characters but tab and line ends (Published: XML 1.0, section 2.2; RFC 5545, section 3.3.11). What is
+    /// entered has none; an earlier release took them.
+    /// </summary>
+    public static string Printable(string text) =>
+        text.Any(char.IsControl) ? string.Concat(text.Where(c => !char.IsControl(c) || c is '\t' or '\n' or '\r')) : text;
+
     private static string? Western(byte[] bytes)
     {
         if (bytes.Any(b => b is 0x81 or 0x8D or 0x8F or 0x90 or 0x9D or 0x7F || (b < 0x20 && b is not (0x09 or 0x0A or 0x0D))))

@@ -4,6 +4,14 @@ namespace JauntyBadge.Core.Tests;
 
 public class FileTextTests
 {
+    /// <summary>XML 1.0, section 2.2, and RFC 5545, section 3.3.11: no control characters but tab and line ends.</summary>
+    [Theory]
+    [InlineData("Pip\0", "Pip")]
+    [InlineData("a\u001b[31mb", "a[31mb")]
+    [InlineData("one\r\n\ttwo", "one\r\n\ttwo")]
+    [InlineData("Ærø", "Ærø")]
+    public void What_goes_into_a_file_can_be_printed(string text, string printed) => Assert.Equal(printed, FileText.Printable(text));
+
     private const string Sheet = "measure;value\r\nnoseToInnerEye;9,5 cm\r\nNote;Bär, 3½ €\r\n";
 
     [Fact]

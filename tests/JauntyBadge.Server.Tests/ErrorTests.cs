@@ -80,6 +80,30 @@ public sealed class ErrorTests(PracticeServer server)
         Assert.DoesNotMatch("parameter \"|Unexpected end|MediaType|Microsoft|System\\.", said);
     }
 
+    /// <summary>An earlier release took characters nobody sees; the files made of what it kept can be read all the same.</summary>
+    [Fact]
+    public async Task What_an_earlier_release_took_breaks_no_file()
+    {
+        var dog = await server.MeasuredDogAsync();
+        using (
+            var connection = new Microsoft.Data.Sqlite.SqliteConnection(
+                $"Data Source={JauntyBadge.Data.PracticeFolder.DatabaseIn(server.Folder)};Pooling=False"
+            )
+        )
+        {
+            connection.Open();
+            using var command = connection.CreateCommand();
+            command.CommandText = """UPDATE "Dogs" SET "Name" = 'Pip' || char(0) || char(27) || 'pin'; UPDATE "Readings" SET "TakenBy" = 'Wren' || char(7);""";
+            command.ExecuteNonQuery();
+        }
+
+        foreach (var file in new[] { "fits/withy-5/drawing.svg", "plan/calendar.ics", "readings.csv" })
+        {
+            var text = await server.Http.GetStringAsync($"{dog}/{file}", TestContext.Current.CancellationToken);
+            Assert.DoesNotContain(text, c => char.IsControl(c) && c is not ('\r' or '\n' or '\t'));
+        }
+    }
+
     [Fact]
     public async Task A_name_nobody_knows_this_machine_by_is_refused_in_our_words()
     {

@@ -124,8 +124,8 @@ test.describe('while nothing gets through', () => {
     const told = page.getByText(/^8 things not sent yet/);
     await expect(told).toBeVisible();
     await told.click();
-    await expect(page.getByRole('link', { name: 'a reading: 274' })).toHaveAttribute('href', `/dogs/${id}/measure`);
-    await page.getByRole('link', { name: 'an appointment on 8 Nov 2027' }).click();
+    await expect(page.getByRole('link', { name: 'Dead spot: a reading: 274' })).toHaveAttribute('href', `/dogs/${id}/measure`);
+    await page.getByRole('link', { name: 'Dead spot: an appointment on 8 Nov 2027' }).click();
     await expect(page.getByLabel('Where')).toHaveValue('Harbour clinic');
     expect(await onRecord(page, id)).toMatchObject({ readings: 0, visits: [], wears: [], inspections: 0, tries: 0 });
 
@@ -172,14 +172,14 @@ test.describe('refused when nobody looks any more', () => {
     await allFine(page);
     await page.getByRole('textbox', { name: 'What was found' }).fill('Strap a little worn.');
     await page.getByRole('button', { name: 'Keep this inspection' }).click();
-    await expect(page.getByText('1 thing not sent yet: an inspection.')).toBeVisible();
+    await expect(page.getByText('1 thing not sent yet: Changed its mind: an inspection.')).toBeVisible();
     const [choice] = await get<{ id: string }[]>(page, `/api/dogs/${id}/choices`);
     await page.request.post(`/api/dogs/${id}/choice/${choice?.id}/withdraw`);
     await page.goto('/');
     await context.unrouteAll();
-    await expect(page.getByText('an inspection: not saved. No muzzle is chosen for this dog yet')).toBeVisible();
+    await expect(page.getByText('Changed its mind: an inspection: not saved. No muzzle is chosen for this dog yet')).toBeVisible();
     await page.request.post(`/api/dogs/${id}/choice/${choice?.id}/restore`);
-    await page.getByRole('link', { name: 'an inspection' }).click();
+    await page.getByRole('link', { name: 'Changed its mind: an inspection' }).click();
     await expect(page.getByRole('textbox', { name: 'What was found' })).toHaveValue('Strap a little worn.');
     await page.getByRole('button', { name: 'Keep this inspection' }).click();
     await expect.poll(async () => (await onRecord(page, id)).inspections).toBe(1);

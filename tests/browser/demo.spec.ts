@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
@@ -39,6 +39,10 @@ test('bin/demo starts, ends cleanly, finds everything again, and starts afresh o
 
   server = await demo(port, folder);
   expect(await names()).toContain('Kept');
+  // A backup goes to where the person stands, not to where the script lives.
+  const here = dataFolder('stood');
+  execFileSync(join(root, 'bin/backup'), ['--data', folder, 'copy.db'], { cwd: here });
+  expect(existsSync(join(here, 'copy.db'))).toBe(true);
   const page = await request.get(`${address}/dogs/whatever`);
   expect(await page.text()).toContain('<div id="root">');
   expect((await request.get(`${address}/api/whatever`)).status()).toBe(404);

@@ -93,7 +93,7 @@ test.describe('with a wrong number', () => {
     await page.getByRole('button', { name: 'Read it by hand' }).click();
     await page.getByLabel('Air, °C').fill('33');
     await page.getByLabel('Humidity, %').fill('wet');
-    await page.getByLabel('Where').fill('Engine room');
+    await page.getByRole('textbox', { name: 'Where' }).fill('Engine room');
     await page.getByRole('button', { name: 'Keep it' }).click();
     await expect(page.getByText('A humidity is 0 to 100 %.')).toBeVisible();
     await expect(page.getByLabel('Air, °C')).toHaveValue('33');

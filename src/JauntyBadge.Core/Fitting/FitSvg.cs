@@ -76,7 +76,7 @@ public static class FitSvg
             new XAttribute("width", $"{N(width)}mm"),
             new XAttribute("height", $"{N(height)}mm"),
             new XAttribute("viewBox", $"{N(left)} {N(top)} {N(width)} {N(height)}"),
-            new XElement(Svg + "title", title),
+            new XElement(Svg + "title", FileText.Printable(title)),
             names,
             side,
             section
@@ -119,7 +119,7 @@ public static class FitSvg
             new XAttribute("stroke-width", "1.4"),
             new XAttribute("stroke-linejoin", "round"),
             new XAttribute("paint-order", "stroke"),
-            says
+            FileText.Printable(says)
         );
 
     private static string N(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);

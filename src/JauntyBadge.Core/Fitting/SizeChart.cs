@@ -242,7 +242,7 @@ public static class SizeChart
             foreach (var size in model.Sizes)
             {
                 foreach (var (_, _, of) in Written)
-                    csv.WriteField(of(size) is { } value ? Convert.ToString(value, CultureInfo.InvariantCulture) : "");
+                    csv.WriteField(of(size) is { } value ? FileText.Printable(Convert.ToString(value, CultureInfo.InvariantCulture)!) : "");
                 csv.NextRecord();
             }
         }

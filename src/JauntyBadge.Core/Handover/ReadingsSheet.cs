@@ -78,12 +78,12 @@ public static class ReadingsSheet
                 csv.WriteField(Iso(r.SetStarted));
                 csv.WriteField(Camel(r.Measure));
                 csv.WriteField(r.Side is { } side ? Camel(side) : "");
-                csv.WriteField(r.AsTaken);
+                csv.WriteField(FileText.Printable(r.AsTaken));
                 csv.WriteField(r.Millimetres.ToString("0.###", CultureInfo.InvariantCulture));
                 csv.WriteField(Camel(r.Tool));
-                csv.WriteField(r.TakenBy ?? "");
+                csv.WriteField(FileText.Printable(r.TakenBy ?? ""));
                 csv.WriteField(Iso(r.TakenAt));
-                csv.WriteField(r.SetAside ?? "");
+                csv.WriteField(FileText.Printable(r.SetAside ?? ""));
                 csv.WriteField(r.UncertaintyMm?.ToString("0.###", CultureInfo.InvariantCulture) ?? "");
                 csv.WriteField(r.Held is { } held ? Camel(held) : "");
                 csv.NextRecord();

@@ -291,7 +291,7 @@ internal static class OutlookEndpoints
         var (dog, _, told) = await ForetoldAsync(id, db, clock, cancel);
         var entries = told is null ? [] : await EntriesAsync(dog, told, db, clock, cancel);
         var calendar = new Calendar { ProductId = "-//Jaunty Badge//Training calendar//EN" };
-        calendar.AddProperty("X-WR-CALNAME", $"{dog.Measured.Dog.Name}'s training");
+        calendar.AddProperty("X-WR-CALNAME", FileText.Printable($"{dog.Measured.Dog.Name}'s training"));
         var (made, words) = (clock.UtcNow(), new ConditioningWords(await pen.WithAsync(dog.Measured.Rules, cancel)));
         foreach (var entry in entries)
         {
@@ -305,7 +305,7 @@ internal static class OutlookEndpoints
                     DtStamp = new CalDateTime(made, CalDateTime.UtcTzId),
                     Start = new CalDateTime(entry.Day),
                     End = new CalDateTime(entry.Day.AddDays(1)),
-                    Summary = said.Says,
+                    Summary = FileText.Printable(said.Says),
                     Description = said.SetUp,
                 }
             );

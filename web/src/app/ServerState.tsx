@@ -41,7 +41,7 @@ export function ServerState() {
           </Trans>
         </Text>
       )}
-      {stuck.length > 0 && <Unsent stuck={stuck} />}
+      {stuck.length > 0 && <Unsent stuck={stuck} reachable={reachable} />}
       {forgets && (
         <Text>{t`△ This browser keeps nothing on this device, or has no room left: what is not sent yet is lost when this page is closed.`}</Text>
       )}
@@ -78,17 +78,22 @@ export function ServerState() {
   );
 }
 
+/** So many are named at once; more are listed when they are asked for. */
+const FEW = 2;
+
 /** What is not sent yet, each to be looked at where it was typed. */
-function Unsent({ stuck }: { stuck: ReturnType<typeof outbox.all> }) {
+function Unsent({ stuck, reachable }: { stuck: ReturnType<typeof outbox.all>; reachable: boolean }) {
   const refused = stuck.filter((u) => u.refused !== null);
   const later = stuck.find((u) => u.later !== null)?.later;
+  const names = [...new Set(stuck.map((u) => u.what))];
   const count = plural(stuck.length, { one: '# thing not sent yet', other: '# things not sent yet' });
   return (
     <chakra.details open={refused.length > 0 || undefined}>
       <chakra.summary cursor="pointer">
         <b>{count}</b>
-        {`: ${[...new Set(stuck.map((u) => u.what))].join(', ')}. `}
-        {refused.length < stuck.length && later ? t`${later} Kept on this device and tried again.` : ''}
+        {names.length <= FEW ? `: ${names.join(', ')}. ` : '. '}
+        {/* Said above already where the server is away altogether. */}
+        {refused.length < stuck.length && later && reachable ? t`${later} Kept on this device and tried again.` : ''}
       </chakra.summary>
       <ul>
         {stuck.map((u) => (

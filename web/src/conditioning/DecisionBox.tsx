@@ -92,6 +92,10 @@ function Overruling({
         draft={`set/${session.id}.${set.number}`}
         label={t`Why? It stays on the record`}
         does={t`Go on there`}
+        stands={(theirs) => {
+          const note = theirs.sets.find((s) => s.number === set.number)?.overruled;
+          return note ? t`This set is overruled already. ${note}` : t`Training has gone on since this set.`;
+        }}
         change={(note, newest = set.version) => ({
           ...request(
             'post',

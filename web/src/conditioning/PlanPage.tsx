@@ -265,6 +265,10 @@ function MoveHere({ dogId, step, version }: { dogId: string; step: Schemas['Step
         field="note"
         draft={draft}
         does={t`Set the plan here`}
+        stands={(theirs) => {
+          const here = theirs.steps.find((s) => s.state === 'here');
+          return here ? t`The plan stands at “${here.step.name}” now.` : t`The plan is at its end now.`;
+        }}
         change={(note, newest = version) => ({
           ...request(
             'post',
@@ -312,6 +316,7 @@ function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
           field="reason"
           draft={draft}
           does={t`Decide so from now on`}
+          stands={(theirs) => t`A set ends so now: ${ruleWords[theirs.rule].name}.`}
           change={(reason, newest = plan.ruleVersion) => ({
             ...request('post', '/api/dogs/{id}/plan/rule', { id: dogId }, { rule: other, reason }, newest),
             what: t`when a set ends: ${ruleWords[other].name}`,

@@ -236,6 +236,10 @@ function BriefRow({ line, version, dogId, again }: { line: Line; version: number
             field="note"
             draft={draft}
             does={t`Overrule`}
+            stands={(brief) => {
+              const note = brief.lines.find((l) => l.id === line.id)?.overruled;
+              return note ? t`The line is overruled already: ${note}.` : t`The line stands again.`;
+            }}
             change={(note, newest = version) => overruling(line, note, newest)}
             onKept={() => setAsks(false)}
             onLeave={() => setAsks(false)}

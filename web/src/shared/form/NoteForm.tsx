@@ -15,6 +15,7 @@ export function NoteForm<Answer>({
   size = 'md',
   strong = false,
   change,
+  stands,
   onKept,
   onLeave,
 }: {
@@ -28,6 +29,8 @@ export function NoteForm<Answer>({
   strong?: boolean;
   /** What is to be done, with the version it is an edit of. */
   change: (note: string, version?: number) => Change;
+  /** How it stands now, where another hand was faster. */
+  stands: (theirs: Answer) => string;
   onKept: (answer: Answer) => unknown;
   onLeave?: () => void;
 }) {
@@ -81,7 +84,7 @@ export function NoteForm<Answer>({
         </Text>
         {conflict && (
           <Flex role="alert" w="full" gap="3" align="center" wrap="wrap">
-            <Text color="stop">{t`Someone else changed this meanwhile. Look at how it stands now; your words are still here.`}</Text>
+            <Text color="stop">{t`Someone else was faster. ${stands(conflict.theirs)} Your words are still here.`}</Text>
             <Button
               size="sm"
               variant="outline"

@@ -4,7 +4,8 @@ import { Refused, send, words, type Request } from '../api';
 import { dogChanged } from '../dog';
 import { newId } from '../ids';
 import { notify } from '../notices';
-import { outbox } from '../queries';
+import { keys } from '../keys';
+import { outbox, queries } from '../queries';
 import { dropFromDevice } from './device';
 import type { Log } from './outbox';
 
@@ -41,19 +42,22 @@ export const changes: Log<Waiting> = {
   perTab: true,
   told: (_, items) => items.map(({ id, what, page, refusal }) => ({ id, what, page, refused: refusal?.says ?? null })),
   onItsWay: (items) => items.filter((i) => !i.refusal),
-  send: async (queries, _, item) => {
+  send: async (_queries, _, item) => {
     const answer = await send(item, item.id);
+    // What its page shows next is how it stands now.
+    if (item.again === 'everything') await queries.invalidateQueries();
+    else await Promise.all((item.again ?? []).map((queryKey) => queries.invalidateQueries({ queryKey })));
     const listener = listeners.get(item.id);
     if (listener) listener.kept(answer);
     else {
       if (item.draft) dropFromDevice(item.draft);
       notify(t`Saved: ${item.what}.`);
     }
-    if (item.again === 'everything') void queries.invalidateQueries();
-    else for (const queryKey of item.again ?? []) void queries.invalidateQueries({ queryKey });
     if (item.dogId) void dogChanged(queries, item.dogId);
   },
-  refused: (_, __, item, error) => {
+  refused: (_queries, _, item, error) => {
+    // Something else happened meanwhile: what is shown beside what was typed is to be how it stands now.
+    if (item.dogId) void dogChanged(queries, item.dogId);
     const listener = listeners.get(item.id);
     if (listener) {
       listener.refused(error);
@@ -92,9 +96,18 @@ export const stopListening = (id: string) => void listeners.delete(id);
 /** Keeps a change on this device and sends it. */
 export function enqueue(change: Change, id: string, draft: string | null) {
   const others = outbox.items(changes, ALL).filter((i) => i.id !== id);
-  outbox.put(changes, ALL, [...others, { ...change, id, draft, page: location.pathname }]);
+  outbox.put(changes, ALL, [...others, { ...change, what: named(change), id, draft, page: location.pathname }]);
   void outbox.now(changes.name, ALL);
 }
+
+/** Whether what waits cannot be sent just now. */
+export const cannotBeSent = () => outbox.isLate(changes, ALL) !== null;
+
+/** Whose it is, where that is known here. */
+const named = ({ dogId, what }: Change) => {
+  const card = dogId && queries.getQueryData<{ dog: { name: string } }>(keys.ofDog(dogId, 'card'));
+  return card ? `${card.dog.name}: ${what}` : what;
+};
 
 /** The same where no form keeps it: fulfilled with the answer once the server has it, however long that takes; rejected when it will not take it. */
 export const sendChange = <Answer>(change: Change, id = newId()) =>

@@ -232,6 +232,11 @@ export class Outbox {
     return keysOnDevice(placeOf(log.name, '')).map((key) => key.slice(placeOf(log.name, '').length));
   }
 
+  /** What keeps a log from being sent just now, in words; null for nothing. */
+  isLate<I extends Item>(log: Log<I>, id: string) {
+    return this.late.get(keyOfLog(log, id)) ?? null;
+  }
+
   /** Whether one of a log has set out and is not answered. */
   hasSetOut<I extends Item>(log: Log<I>, id: string, itemId: string) {
     return this.setOut.get(keyOfLog(log, id)) === itemId;

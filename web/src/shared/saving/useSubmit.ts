@@ -4,7 +4,7 @@ import type { FieldValues } from 'react-hook-form';
 import { Refused } from '../api';
 import { refuse, sayByField } from '../form/refuse';
 import { outbox } from '../queries';
-import { enqueue, listen, stopListening, takeBack, waitingAs, type Change } from './changes';
+import { cannotBeSent, enqueue, listen, stopListening, takeBack, waitingAs, type Change } from './changes';
 import { useReachable } from './server';
 import type { useKeptForm } from './useKeptForm';
 
@@ -95,7 +95,7 @@ export function useSubmit<T extends FieldValues, Answer, Theirs = Answer>(
     isOnItsWay,
     state: !isOnItsWay
       ? ''
-      : reachable
+      : reachable && !cannotBeSent()
         ? t`Saving …`
         : t`Not sent yet: the server cannot be reached. It is kept on this device and sent as soon as it is back; you may go on.`,
     /** Sends it; it goes on its way also when this page is left. */
