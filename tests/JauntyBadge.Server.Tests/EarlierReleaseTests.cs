@@ -47,8 +47,7 @@ public sealed class EarlierReleaseTests
             await packed.CopyToAsync(file, TestContext.Current.CancellationToken);
         var before = Count(folder);
         Assert.True(before["Dogs"] > 10 && before["Choices"] > 0 && before["Goes"] > 1000);
-        using var server = new PracticeServer(demo: false, folder);
-        server.Clock.SetUtcNow(new DateTimeOffset(2026, 11, 29, 9, 0, 0, TimeSpan.Zero));
+        using var server = new PracticeServer(demo: false, folder, new DateTimeOffset(2026, 11, 29, 9, 0, 0, TimeSpan.Zero));
         var after = Count(folder);
         Assert.All(before, rows => Assert.Equal(rows, KeyValuePair.Create(rows.Key, after[rows.Key])));
 

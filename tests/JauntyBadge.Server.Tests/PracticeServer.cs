@@ -21,8 +21,9 @@ public sealed class PracticeServer : IDisposable
     public PracticeServer()
         : this(demo: false) { }
 
-    internal PracticeServer(bool demo, string? folder = null)
+    internal PracticeServer(bool demo, string? folder = null, DateTimeOffset? now = null)
     {
+        Clock = new FakeTimeProvider(now ?? new DateTimeOffset(2026, 6, 1, 9, 0, 0, TimeSpan.Zero));
         Folder = folder ?? Directory.CreateTempSubdirectory("jaunty-badge-").FullName;
         factory = new HostedPractice(Folder, demo, Clock, disk);
         factory.UseKestrel(0);
@@ -34,7 +35,7 @@ public sealed class PracticeServer : IDisposable
         };
     }
 
-    public FakeTimeProvider Clock { get; } = new(new DateTimeOffset(2026, 6, 1, 9, 0, 0, TimeSpan.Zero));
+    public FakeTimeProvider Clock { get; }
 
     public string Folder { get; }
 
