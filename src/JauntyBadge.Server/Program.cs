@@ -13,6 +13,7 @@ using Microsoft.EntityFrameworkCore;
 const long LargestBody = TooLarge.Usual;
 const int CannotStart = 2;
 
+NativeMemory.KeepSmall();
 try
 {
     if (args is ["backup", .. var wanted])
