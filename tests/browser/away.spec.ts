@@ -27,7 +27,7 @@ async function allFine(page: Page) {
 async function anAfternoon(page: Page, id: string) {
   await page.goto(`/dogs/${id}/plan`);
   await page.getByRole('button', { name: 'Change days or date' }).click();
-  await page.getByLabel('Wanted by').fill('5 Nov 2027');
+  await page.getByRole('textbox', { name: 'Wanted by', exact: true }).fill('5 Nov 2027');
   await page.getByRole('button', { name: 'Keep these days' }).click();
   await page.getByRole('button', { name: 'Stay in, a little' }).click();
   await page.getByText('Train from here instead').click();
@@ -42,19 +42,19 @@ async function anAfternoon(page: Page, id: string) {
 
   await page.goto(`/dogs/${id}/wear/visits`);
   await page.getByRole('button', { name: 'New appointment' }).click();
-  await page.getByLabel('Day').fill('8 Nov 2027');
-  await page.getByLabel('Where').fill('Harbour clinic');
+  await page.getByRole('textbox', { name: 'Day', exact: true }).fill('8 Nov 2027');
+  await page.getByRole('textbox', { name: 'Where', exact: true }).fill('Harbour clinic');
   await page.getByRole('button', { name: 'Keep it' }).click();
 
   await page.goto(`/dogs/${id}/wear/log`);
   await page.getByRole('button', { name: 'Enter one afterwards' }).click();
-  await page.getByLabel('Minutes').fill('12');
-  await page.getByLabel('Who was with it').fill('Wren');
+  await page.getByRole('textbox', { name: 'Minutes', exact: true }).fill('12');
+  await page.getByRole('textbox', { name: 'Who was with it', exact: true }).fill('Wren');
   // Whatever hour it is: it began an hour ago.
   const begun = new Date(Date.now() - 3_600_000);
-  await page.getByLabel('Put on at').fill(begun.toTimeString().slice(0, 5));
+  await page.getByRole('textbox', { name: 'Put on at', exact: true }).fill(begun.toTimeString().slice(0, 5));
   await page
-    .getByLabel('Day')
+    .getByRole('textbox', { name: 'Day', exact: true })
     .fill(begun.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }));
   await page.getByRole('button', { name: 'Keep it' }).click();
 
@@ -68,9 +68,9 @@ async function anAfternoon(page: Page, id: string) {
 
   await page.goto(`/dogs/${id}/wear`);
   await page.getByRole('button', { name: 'Read it by hand' }).click();
-  await page.getByLabel('Air, °C').fill('14');
-  await page.getByLabel('Humidity, %').fill('55');
-  await page.getByLabel('Where').fill(id);
+  await page.getByRole('textbox', { name: 'Air, °C', exact: true }).fill('14');
+  await page.getByRole('textbox', { name: 'Humidity, %', exact: true }).fill('55');
+  await page.getByRole('textbox', { name: 'Where' }).fill(id);
   await page.getByRole('button', { name: 'Keep it' }).click();
 }
 
@@ -124,9 +124,12 @@ test.describe('while nothing gets through', () => {
     const told = page.getByText(/^8 things not sent yet/);
     await expect(told).toBeVisible();
     await told.click();
-    await expect(page.getByRole('link', { name: 'Dead spot: a reading: 274' })).toHaveAttribute('href', `/dogs/${id}/measure`);
+    await expect(page.getByRole('link', { name: 'Dead spot: a reading: 274' })).toHaveAttribute(
+      'href',
+      `/dogs/${id}/measure`,
+    );
     await page.getByRole('link', { name: 'Dead spot: an appointment on 8 Nov 2027' }).click();
-    await expect(page.getByLabel('Where')).toHaveValue('Harbour clinic');
+    await expect(page.getByRole('textbox', { name: 'Where', exact: true })).toHaveValue('Harbour clinic');
     expect(await onRecord(page, id)).toMatchObject({ readings: 0, visits: [], wears: [], inspections: 0, tries: 0 });
 
     // The tablet is shut, and opened again where there is a network.
@@ -138,7 +141,7 @@ test.describe('while nothing gets through', () => {
     await expect(next.getByText(/not sent yet/)).toHaveCount(0);
     await next.goto(`/dogs/${id}/wear/visits`);
     await expect(next.getByText('Harbour clinic')).toBeVisible();
-    await expect(next.getByLabel('Where')).toHaveCount(0);
+    await expect(next.getByRole('textbox', { name: 'Where', exact: true })).toHaveCount(0);
   });
 
   test('what arrived though its answer was lost is kept once', async ({ page, context }) => {
@@ -177,7 +180,9 @@ test.describe('refused when nobody looks any more', () => {
     await page.request.post(`/api/dogs/${id}/choice/${choice?.id}/withdraw`);
     await page.goto('/');
     await context.unrouteAll();
-    await expect(page.getByText('Changed its mind: an inspection: not saved. No muzzle is chosen for this dog yet')).toBeVisible();
+    await expect(
+      page.getByText('Changed its mind: an inspection: not saved. No muzzle is chosen for this dog yet'),
+    ).toBeVisible();
     await page.request.post(`/api/dogs/${id}/choice/${choice?.id}/restore`);
     await page.getByRole('link', { name: 'Changed its mind: an inspection' }).click();
     await expect(page.getByRole('textbox', { name: 'What was found' })).toHaveValue('Strap a little worn.');
@@ -192,8 +197,8 @@ test.describe('two tabs of one browser', () => {
 
   const visit = async (tab: Page, where: string) => {
     await tab.getByRole('button', { name: 'New appointment' }).click();
-    await tab.getByLabel('Day').fill('8 Nov 2027');
-    await tab.getByLabel('Where').fill(where);
+    await tab.getByRole('textbox', { name: 'Day', exact: true }).fill('8 Nov 2027');
+    await tab.getByRole('textbox', { name: 'Where', exact: true }).fill(where);
   };
 
   test('at one form keep their own words, through a reload too', async ({ page, context }) => {
@@ -203,12 +208,12 @@ test.describe('two tabs of one browser', () => {
     await visit(page, 'The first tab');
     await visit(other, 'The second tab');
     await page.reload();
-    await expect(page.getByLabel('Where')).toHaveValue('The first tab');
+    await expect(page.getByRole('textbox', { name: 'Where', exact: true })).toHaveValue('The first tab');
     await page.getByRole('button', { name: 'Keep it' }).click();
     await expect(page.getByText('The first tab')).toBeVisible();
-    await expect(other.getByLabel('Where')).toHaveValue('The second tab');
+    await expect(other.getByRole('textbox', { name: 'Where', exact: true })).toHaveValue('The second tab');
     await other.reload();
-    await expect(other.getByLabel('Where')).toHaveValue('The second tab');
+    await expect(other.getByRole('textbox', { name: 'Where', exact: true })).toHaveValue('The second tab');
     await other.getByRole('button', { name: 'Keep it' }).click();
     await expect
       .poll(async () =>
@@ -243,7 +248,7 @@ test.describe('two tabs of one browser', () => {
     await visit(closed, 'Half typed');
     await closed.close();
     await page.goto(`/dogs/${id}/wear/visits`);
-    await expect(page.getByLabel('Where')).toHaveValue('Half typed');
+    await expect(page.getByRole('textbox', { name: 'Where', exact: true })).toHaveValue('Half typed');
 
     const name = await page.evaluate(() => sessionStorage.getItem('jaunty-badge.tab') ?? '');
     const copy = await context.newPage();
@@ -253,7 +258,7 @@ test.describe('two tabs of one browser', () => {
     await copy.goto(`/dogs/${id}/wear/visits`);
     await expect(copy.getByRole('button', { name: 'New appointment' })).toBeVisible();
     expect(await copy.evaluate(() => sessionStorage.getItem('jaunty-badge.tab'))).not.toBe(name);
-    await expect(copy.getByLabel('Where')).toHaveCount(0);
+    await expect(copy.getByRole('textbox', { name: 'Where', exact: true })).toHaveCount(0);
   });
 });
 
@@ -288,9 +293,9 @@ test.describe('two phones at one wear', () => {
     await other.getByRole('button', { name: 'Taken off' }).click();
     await other.goto(`/dogs/${id}/wear/log`);
     await other.getByRole('button', { name: 'Correct' }).first().click();
-    await other.getByLabel('Anything else').fill('Rubbed at the chin.');
-    await other.getByLabel('Where').fill('The quay');
-    await other.getByLabel('Treats, pieces').fill('6');
+    await other.getByRole('textbox', { name: 'Anything else', exact: true }).fill('Rubbed at the chin.');
+    await other.getByRole('textbox', { name: 'Where', exact: true }).fill('The quay');
+    await other.getByRole('textbox', { name: 'Treats, pieces', exact: true }).fill('6');
     await other.getByRole('button', { name: 'Keep it' }).click();
     await expect.poll(async () => (await wear())?.note).toBe('Rubbed at the chin.');
 

@@ -8,8 +8,10 @@ import { dropFromDevice, fromDevice, keepOfTab, keepOnDevice, keysOnDevice, ofTa
 const MARK = '@';
 const LOCK = 'jaunty-badge.tab.';
 const REMEMBERED = 'jaunty-badge.tab';
-/** So long the page before a reload may take to let go. */
+/** So long the page before a reload usually takes to let go, a page that lives to say so, and one that does not live to be gone. */
 const LETS_GO_MS = 400;
+const ANSWERS_MS = 1000;
+const GONE_MS = 5000;
 const LOOK_MS = 5000;
 
 let tab = 'only';
@@ -20,12 +22,20 @@ export const thisTab = () => tab;
 /** Takes an id for this tab, the same through a reload; a copy of a tab takes one of its own. Tells whenever another tab may have been closed. */
 export async function claimTab(onLook: () => void) {
   if (!('locks' in navigator)) return;
+  const pages = new BroadcastChannel(LOCK);
   const before = ofTab(REMEMBERED);
-  tab = before !== null && (await hold(before)) ? before : newId();
-  if (tab !== before) {
-    await hold(tab);
+  // A lock that is held is a page's that lives, then this is a copy of it, or of the page before a reload, which takes its time to go.
+  const isMine =
+    before !== null &&
+    ((await hold(before, LETS_GO_MS)) || (!(await lives(pages, before)) && (await hold(before, GONE_MS))));
+  tab = isMine ? before : newId();
+  if (!isMine) {
+    await hold(tab, GONE_MS);
     keepOfTab(REMEMBERED, tab);
   }
+  pages.addEventListener('message', ({ data }: MessageEvent<{ asks?: string }>) => {
+    if (data.asks === tab) pages.postMessage({ lives: tab });
+  });
   const look = async () => {
     const { held } = await navigator.locks.query();
     open = new Set((held ?? []).map((lock) => (lock.name ?? '').slice(LOCK.length)));
@@ -35,10 +45,24 @@ export async function claimTab(onLook: () => void) {
   setInterval(() => void look(), LOOK_MS);
 }
 
-const hold = (id: string) =>
+/** Whether a page of this id says that it lives. */
+const lives = (pages: BroadcastChannel, id: string) =>
+  new Promise<boolean>((known) => {
+    const hear = ({ data }: MessageEvent<{ lives?: string }>) => {
+      if (data.lives === id) known(true);
+    };
+    pages.addEventListener('message', hear);
+    setTimeout(() => {
+      pages.removeEventListener('message', hear);
+      known(false);
+    }, ANSWERS_MS);
+    pages.postMessage({ asks: id });
+  });
+
+const hold = (id: string, within: number) =>
   new Promise<boolean>((held) => {
     navigator.locks
-      .request(LOCK + id, { signal: AbortSignal.timeout(LETS_GO_MS) }, () => {
+      .request(LOCK + id, { signal: AbortSignal.timeout(within) }, () => {
         held(true);
         return new Promise(() => undefined);
       })
