@@ -15,7 +15,8 @@ const GONE_MS = 5000;
 const LOOK_MS = 5000;
 
 let tab = 'only';
-let open = new Set<string>();
+/** Tabs that left something here and held no lock when that was looked at last; one that came since is none of them. */
+let closed = new Set<string>();
 
 export const thisTab = () => tab;
 
@@ -38,7 +39,12 @@ export async function claimTab(onLook: () => void) {
   });
   const look = async () => {
     const { held } = await navigator.locks.query();
-    open = new Set((held ?? []).map((lock) => (lock.name ?? '').slice(LOCK.length)));
+    const open = new Set((held ?? []).map((lock) => (lock.name ?? '').slice(LOCK.length)));
+    closed = new Set(
+      keysOnDevice('')
+        .map(tabOf)
+        .filter((of): of is string => of !== null && !open.has(of)),
+    );
     onLook();
   };
   await look();
@@ -78,10 +84,10 @@ const tabOf = (key: string) => (key.includes(MARK) ? key.slice(key.lastIndexOf(M
 /** A key without its tab. */
 export const bare = (key: string) => (key.includes(MARK) ? key.slice(0, key.lastIndexOf(MARK)) : key);
 
-/** Whether a key belongs to no other tab that is open. */
+/** Whether a key is this tab's, or belongs to none that may be open. */
 export const isFree = (key: string) => {
   const of = tabOf(key);
-  return of === null || of === tab || !open.has(of);
+  return of === null || of === tab || closed.has(of);
 };
 
 /** The keys that begin so, each without its tab, that are this tab's or nobody's. */
