@@ -2,13 +2,14 @@ import { Box, Button, Checkbox, Flex, Input, Text } from '@chakra-ui/react';
 import { plural, t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import { api, ask, Refused, words, type Schemas } from '../shared/api';
+import { api, ask, Refused, request, words, type Schemas } from '../shared/api';
 import { notify } from '../shared/notices';
 import { bytesOf } from '../shared/bytes';
 import { Choice } from '../shared/Choice';
 import { lengthText, useUnit, type Unit } from '../shared/units';
 import { toolWords, sideWord } from '../shared/words';
-import { useTakeBench } from './useBench';
+import { sendChange } from '../shared/saving/changes';
+import { useTakeBench, type Bench } from './useBench';
 
 /** Readings from a CSV file: what can be taken over and what cannot, row by row, before anything is stored. */
 export function ImportSheet({ dogId }: { dogId: string }) {
@@ -44,12 +45,16 @@ export function ImportSheet({ dogId }: { dogId: string }) {
   const takeOver = () =>
     attempt(async () => {
       await take(
-        ask(
-          api.POST('/api/dogs/{id}/readings/import', {
-            params,
-            body: { file: file?.bytes ?? null, unit: bare, newSet },
-          }),
-        ),
+        sendChange<Bench>({
+          ...request(
+            'post',
+            '/api/dogs/{id}/readings/import',
+            { id: dogId },
+            { file: file?.bytes ?? null, unit: bare, newSet },
+          ),
+          what: t`readings from ${file?.name ?? ''}`,
+          dogId,
+        }),
       );
       notify(t`${sheet?.good.length ?? 0} readings are taken over.`);
       setSheet(null);

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useSyncExternalStore } from 'react';
 import { useTakeInOfDog } from '../shared/dog';
-import { api, ask, editing, Refused, request, words, type Schemas } from '../shared/api';
+import { api, ask, Refused, request, words, type Request, type Schemas } from '../shared/api';
 import { newId } from '../shared/ids';
 import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
@@ -48,14 +48,12 @@ export function useBench(dogId: string, unit: Unit) {
   };
   useSyncExternalStore(outbox.subscribe, outbox.moment);
   const unsent = waitingAt<Schemas['ReadingEntry']>(`/api/dogs/${dogId}/readings`);
+  const at = { id: dogId };
+  const change = (what: string, asked: Request) => take(sendChange<Bench>({ ...asked, what, dogId }));
   const editSet = (set: Schemas['MeasuringSetEntry']) =>
-    take(
-      ask(
-        api.PUT('/api/dogs/{id}/bench', {
-          params: { ...path, header: editing(bench.data?.set.version ?? 0) },
-          body: set,
-        }),
-      ),
+    change(
+      t`what belongs to the measuring set`,
+      request('put', '/api/dogs/{id}/bench', at, set, bench.data?.set.version ?? 0),
     ).catch((error: unknown) => {
       // What another hand set comes in; what was typed stays in its field.
       if (error instanceof Refused && error.status === 412) void bench.refetch();
@@ -69,9 +67,14 @@ export function useBench(dogId: string, unit: Unit) {
       .then(() => notify(t`${reading.asTaken} is out of use.`, () => void restore(reading.id)))
       .catch(complained);
   const judge = (reading: Reading, judgement: Schemas['ReadingJudgement']) =>
-    take(ask(api.POST('/api/dogs/{id}/readings/{readingId}/judge', { ...one(reading.id), body: judgement })));
+    change(
+      t`how ${reading.asTaken} is judged`,
+      request('post', '/api/dogs/{id}/readings/{readingId}/judge', { ...at, readingId: reading.id }, judgement),
+    );
   const held = (how: Schemas['JawHeld']) =>
-    take(ask(api.POST('/api/dogs/{id}/jaw-held', { params: path, body: { held: how } }))).catch(complained);
+    change(t`how jaw to nose was held`, request('post', '/api/dogs/{id}/jaw-held', at, { held: how })).catch(
+      complained,
+    );
   const begin = () =>
     take(
       ask(api.POST('/api/dogs/{id}/measuring-sets', { params: { path: { id: dogId } } })).then(() =>

@@ -5,17 +5,18 @@ import { useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import { useThisDog } from '../../shared/dog';
 import { Amount } from '../../shared/Amount';
-import { api, ask, words } from '../../shared/api';
+import { request, words } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
 import { Conflict } from '../../shared/saving/Conflict';
 import { differences } from '../../shared/saving/differences';
 import { Key } from '../../shared/Mark';
 import { complain, notify } from '../../shared/notices';
+import { sendChange } from '../../shared/saving/changes';
 import { useKept } from '../../shared/useKept';
 import { doubtText, lengthText, useUnit } from '../../shared/units';
 import { Waiting } from '../../shared/Waiting';
 import { entries, landmarkWords, referenceWords, sideWords, sideWord } from '../../shared/words';
-import { useBench, useTakeBench } from '../useBench';
+import { useBench, useTakeBench, type Bench } from '../useBench';
 import { markLabels, photoDocument } from './document';
 import { nameOf, PhotoCanvas } from './PhotoCanvas';
 import {
@@ -245,12 +246,17 @@ function Outcome({ dogId, photo, sent }: { dogId: string; photo: Photo; sent: ()
     sent()
       .then(() =>
         take(
-          ask(
-            api.POST('/api/dogs/{id}/photos/{photoId}/take', {
-              params: { path: { id: dogId, photoId: photo.id }, query: { unit } },
-              body: { takenBy: by },
-            }),
-          ),
+          // Once, also where the answer is lost: measures taken over twice would pass for repeats.
+          sendChange<Bench>({
+            ...request(
+              'post',
+              '/api/dogs/{id}/photos/{photoId}/take',
+              { id: dogId, photoId: photo.id },
+              { takenBy: by },
+            ),
+            what: t`measures of a picture`,
+            dogId,
+          }),
         ),
       )
       .then(() => {
