@@ -272,10 +272,15 @@ test.describe('two phones at one wear', () => {
     await page.getByRole('button', { name: 'Put on now' }).click();
     const wear = async () =>
       (
-        await get<{ note: string | null; treatPieces: number; place: string | null; signs: { signId: string }[] }[]>(
-          page,
-          `/api/dogs/${id}/wears`,
-        )
+        await get<
+          {
+            endedAt: string | null;
+            note: string | null;
+            treatPieces: number;
+            place: string | null;
+            signs: { signId: string }[];
+          }[]
+        >(page, `/api/dogs/${id}/wears`)
       )[0];
     await expect.poll(async () => (await wear()) !== undefined).toBe(true);
     await page.waitForLoadState('networkidle');
@@ -291,6 +296,7 @@ test.describe('two phones at one wear', () => {
     await seen(page, 'Ears back');
     await seen(other, 'Looks away');
     await other.getByRole('button', { name: 'Taken off' }).click();
+    await expect.poll(async () => (await wear())?.endedAt ?? null).not.toBeNull();
     await other.goto(`/dogs/${id}/wear/log`);
     await other.getByRole('button', { name: 'Correct' }).first().click();
     await other.getByRole('textbox', { name: 'Anything else', exact: true }).fill('Rubbed at the chin.');
