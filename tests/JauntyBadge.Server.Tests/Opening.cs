@@ -1,0 +1,40 @@
+using JauntyBadge.Data;
+using Microsoft.Data.Sqlite;
+
+namespace JauntyBadge.Server.Tests;
+
+/// <summary>Folders with practices in them, for real processes to open.</summary>
+internal static class Opening
+{
+    public static string NewFolder() => Directory.CreateTempSubdirectory("jaunty-badge-open-").FullName;
+
+    public static string[] On(string folder, params string[] more) =>
+        ["--urls", "http://127.0.0.1:0", "--data", folder, "--contentRoot", AppContext.BaseDirectory, .. more];
+
+    public static void Do(string folder, string sql)
+    {
+        using var connection = new SqliteConnection($"Data Source={PracticeFolder.DatabaseIn(folder)};Pooling=False");
+        connection.Open();
+        using var command = connection.CreateCommand();
+        command.CommandText = sql;
+        command.ExecuteNonQuery();
+    }
+
+    public static async Task<string> FilledAsync()
+    {
+        var folder = NewFolder();
+        using var server = await RealServer.StartAsync(folder);
+        using var made = await server.Http.PostAsync("/api/dogs", new StringContent("""{"name":"Bracken"}""", System.Text.Encoding.UTF8, "application/json"));
+        Assert.True(made.IsSuccessStatusCode);
+        server.Kill();
+        return folder;
+    }
+
+    public static void IsOneSentence((int Code, string Said) ended, string what)
+    {
+        Assert.NotEqual(0, ended.Code);
+        Assert.Contains(what, ended.Said, StringComparison.Ordinal);
+        Assert.DoesNotContain("   at ", ended.Said, StringComparison.Ordinal);
+        Assert.DoesNotContain("Exception", ended.Said, StringComparison.Ordinal);
+    }
+}
