@@ -78,10 +78,6 @@ function Compare({ plan, dogId, onDone }: { plan: Schemas['PlanDto']; dogId: str
       dogId,
     });
   };
-  const leave = () => {
-    sending.leave();
-    onDone();
-  };
   return (
     <FormProvider {...form}>
       <Box mt="3">
@@ -124,8 +120,8 @@ function Compare({ plan, dogId, onDone }: { plan: Schemas['PlanDto']; dogId: str
           says={(theirs) => t`It was set by someone else in the meantime: ${theirs.school}.`}
           differences={() => []}
           onSave={(version) => train(version ?? kept.version)}
-          onTakeTheirs={leave}
-          onLeave={leave}
+          onTakeTheirs={onDone}
+          onLeave={onDone}
         />
       </Box>
     </FormProvider>

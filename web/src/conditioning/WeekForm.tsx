@@ -67,10 +67,6 @@ export function WeekForm({
     await changed(dogId);
     onDone();
   });
-  const leave = () => {
-    sending.leave();
-    onDone();
-  };
   const keep = (version = kept.version) => {
     const { days, sessionsPerDay, by: typed, readyAt } = form.getValues();
     form.clearErrors();
@@ -122,8 +118,8 @@ export function WeekForm({
           says={() => t`The days were changed by someone else in the meantime.`}
           differences={(theirs) => differences(labels, form.getValues(), sheetOf(theirs))}
           onSave={keep}
-          onTakeTheirs={leave}
-          onLeave={leave}
+          onTakeTheirs={onDone}
+          onLeave={onDone}
         />
       </Box>
     </FormProvider>

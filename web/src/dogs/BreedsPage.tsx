@@ -134,10 +134,6 @@ function Editor({ breed, onLeave }: { breed: Breed; onLeave: () => void }) {
       again: 'everything',
     });
   };
-  const leave = () => {
-    sending.leave();
-    onLeave();
-  };
   return (
     <FormProvider {...form}>
       <Box
@@ -172,8 +168,8 @@ function Editor({ breed, onLeave }: { breed: Breed; onLeave: () => void }) {
           says={({ name }) => t`${name} was changed by someone else in the meantime.`}
           differences={(theirs) => differences(breedLabels, form.getValues(), sheetOf(theirs))}
           onSave={save}
-          onTakeTheirs={leave}
-          onLeave={leave}
+          onTakeTheirs={onLeave}
+          onLeave={onLeave}
         />
       </Box>
     </FormProvider>

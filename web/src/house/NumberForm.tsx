@@ -30,10 +30,6 @@ export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: 
     mutationFn: (tried: number) => tryNumber(number.id, tried),
     onError: (error) => refuse(form, error, 'value'),
   });
-  const leave = () => {
-    sending.leave();
-    onLeave();
-  };
   const save = (to: number | null, version = kept.version) =>
     sending.submit({
       ...request(
@@ -104,8 +100,8 @@ export function NumberForm({ number, onLeave }: { number: HouseNumber; onLeave: 
             differences({ value: t`Value` }, form.getValues(), { value: `${theirs.plain}`, reason: '' })
           }
           onSave={(version) => (isNumber ? save(value, version) : undefined)}
-          onTakeTheirs={leave}
-          onLeave={leave}
+          onTakeTheirs={onLeave}
+          onLeave={onLeave}
         />
         {number.changes.length > 0 && (
           <Box as="ul" mt="3" fontSize="sm" color="fg.muted" listStyleType="none">

@@ -132,10 +132,6 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
     await changed(dogId);
     onLeave();
   });
-  const leave = () => {
-    sending.leave();
-    onLeave();
-  };
   const save = (version = kept.version) => {
     const sheet = form.getValues();
     form.clearErrors();
@@ -213,8 +209,8 @@ function VisitForm({ dogId, visit, onLeave }: { dogId: string; visit: Appointmen
           says={() => t`This appointment was changed by someone else in the meantime.`}
           differences={(theirs) => differences(labels, form.getValues(), sheetOf(theirs))}
           onSave={save}
-          onTakeTheirs={leave}
-          onLeave={leave}
+          onTakeTheirs={onLeave}
+          onLeave={onLeave}
         />
       </Box>
     </FormProvider>

@@ -129,10 +129,6 @@ export function WearForm({ dogId, wear, onLeave }: { dogId: string; wear: Wear |
     await changed(dogId);
     onLeave();
   });
-  const leave = () => {
-    sending.leave();
-    onLeave();
-  };
   const { errors } = form.formState;
   // The server's names for what is typed here in two fields.
   const refused = errors as Record<string, { message?: string } | undefined>;
@@ -222,8 +218,8 @@ export function WearForm({ dogId, wear, onLeave }: { dogId: string; wear: Wear |
           says={() => t`This wear was changed by someone else in the meantime.`}
           differences={(theirs) => differences(labels, form.getValues(), sheetOf(theirs))}
           onSave={save}
-          onTakeTheirs={leave}
-          onLeave={leave}
+          onTakeTheirs={onLeave}
+          onLeave={onLeave}
         />
       </Box>
     </FormProvider>

@@ -8,7 +8,7 @@ import { Choice } from '../../shared/Choice';
 import { ChoiceField, TextField } from '../../shared/form/fields';
 import { refuse } from '../../shared/form/refuse';
 import { notify } from '../../shared/notices';
-import { LeaveButton } from '../../shared/saving/LeaveButton';
+import { FormEnd } from '../../shared/saving/FormEnd';
 import { useSubmit } from '../../shared/saving/useSubmit';
 import { NEW, useKeptForm } from '../../shared/saving/useKeptForm';
 import { lengthText, useUnit } from '../../shared/units';
@@ -121,11 +121,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
     notify(t`${taken.model.name}: ${taken.model.sizes.length} sizes are taken in, version ${taken.version}.`);
     onLeave();
   });
-  const leave = () => {
-    sending.leave();
-    onLeave();
-  };
-  const keep = () => {
+  const keep = (version = models.find((m) => m.model.id === form.getValues('into'))?.version ?? 0) => {
     const { text, columns, of, into, ...model } = form.getValues();
     sending.submit({
       ...request(
@@ -138,7 +134,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
           of,
           ...(into ? { modelId: into } : { model: { ...model, collarLink: false, frontBar: false } }),
         },
-        models.find((m) => m.model.id === into)?.version ?? 0,
+        version,
       ),
       what: t`a size chart`,
       again: 'everything',
@@ -300,18 +296,22 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
           </Text>
         )}
         {rows && <Rows rows={rows} unit={unit} />}
-        <Flex gap="3" mt="3" align="center" wrap="wrap">
-          <Button
-            size="sm"
-            colorPalette="marigold"
-            disabled={!rows || rows.length === 0 || bad > 0}
-            onClick={() => void keep()}
-          >{t`Take all ${rows?.length ?? ''} sizes in`}</Button>
-          <LeaveButton touched={kept.touched} onLeave={leave} />
-          {bad > 0 && (
-            <Text color="stop">{t`${plural(bad, { one: 'One row cannot be used', other: '# rows cannot be used' })}: mend the file or change a column. Nothing is taken in by halves.`}</Text>
-          )}
-        </Flex>
+        <FormEnd
+          does={t`Take all ${rows?.length ?? ''} sizes in`}
+          blocked={!rows || rows.length === 0 || bad > 0}
+          kept={kept}
+          sending={sending}
+          says={({ model, version }) =>
+            t`${model.name} was changed by someone else in the meantime: version ${version} is kept.`
+          }
+          differences={() => []}
+          onSave={keep}
+          onTakeTheirs={onLeave}
+          onLeave={onLeave}
+        />
+        {bad > 0 && (
+          <Text color="stop">{t`${plural(bad, { one: 'One row cannot be used', other: '# rows cannot be used' })}: mend the file or change a column. Nothing is taken in by halves.`}</Text>
+        )}
       </Box>
     </FormProvider>
   );

@@ -26,10 +26,6 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
     notify(t`${made.model.name} is kept as version ${made.version}.`);
     onLeave();
   });
-  const leave = () => {
-    sending.leave();
-    onLeave();
-  };
   const save = (version = kept.version) => {
     const entry = entryOf(form.getValues());
     sending.submit({
@@ -86,7 +82,7 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
           differences={(theirs) => differences(muzzleLabels, form.getValues(), draftOf(theirs.model))}
           onSave={save}
           onTakeTheirs={({ model, version }) => kept.startWith(draftOf(model), version)}
-          onLeave={leave}
+          onLeave={onLeave}
         />
         {muzzle?.own && <Versions muzzle={muzzle} />}
       </Box>

@@ -125,10 +125,6 @@ function HeadSheet({
   const kept = useKeptForm<Sheet>(`expected/${id}`, start, version);
   const { form } = kept;
   const sending = useSubmit<Sheet, unknown, Dogs>(kept, 'name', onClose);
-  const leave = () => {
-    sending.leave();
-    onClose();
-  };
   const save = (of = kept.version) => {
     const draft = form.getValues();
     const entry: Schemas['ExpectedDogEntry'] = {
@@ -172,8 +168,8 @@ function HeadSheet({
           says={({ name }) => t`${name} were changed by someone else in the meantime.`}
           differences={(theirs) => differences(labels, form.getValues(), draftOf(theirs))}
           onSave={save}
-          onTakeTheirs={leave}
-          onLeave={leave}
+          onTakeTheirs={onClose}
+          onLeave={onClose}
         />
       </Box>
     </FormProvider>

@@ -10,8 +10,9 @@ import type { useSubmit } from './useSubmit';
 /** The end of a form that is sent by a button: what another hand did meanwhile, the button, the way out, and what became of it. */
 export function FormEnd<T extends FieldValues, Answer, Theirs>({
   does,
+  blocked = false,
   kept,
-  sending: { conflict, settled, state, isOnItsWay },
+  sending: { conflict, settled, leave, state, isOnItsWay },
   says,
   differences,
   onSave,
@@ -19,6 +20,8 @@ export function FormEnd<T extends FieldValues, Answer, Theirs>({
   onLeave,
 }: {
   does: string;
+  /** It cannot be sent as it stands. */
+  blocked?: boolean;
   kept: ReturnType<typeof useKeptForm<T>>;
   sending: ReturnType<typeof useSubmit<T, Answer, Theirs>>;
   /** What the other hand did, in words. */
@@ -41,17 +44,21 @@ export function FormEnd<T extends FieldValues, Answer, Theirs>({
           }}
           takeTheirs={() => {
             settled();
+            leave();
             onTakeTheirs(conflict.theirs, conflict.version);
           }}
         />
       )}
       <Flex gap="2" mt="3" align="center" wrap="wrap">
-        <Button size="sm" colorPalette="marigold" disabled={isOnItsWay} onClick={() => onSave()}>
+        <Button size="sm" colorPalette="marigold" disabled={isOnItsWay || blocked} onClick={() => onSave()}>
           {does}
         </Button>
         <LeaveButton
           touched={kept.touched && !isOnItsWay}
-          onLeave={onLeave}
+          onLeave={() => {
+            leave();
+            onLeave();
+          }}
           label={isOnItsWay ? t`Go on` : t`Leave it`}
         />
         <Text role="status" color="fg.muted" fontSize="sm">

@@ -52,6 +52,8 @@ export function useKeptForm<T extends FieldValues>(key: string, start: T, startV
       }),
     [form, place, version, id],
   );
+  const keep = (of = version) =>
+    keepOnDevice(mine(place), { value: form.getValues(), version: of, id } satisfies Kept<T>);
   const begun = (of: number) => {
     dropFromDevice(mine(place));
     setVersion(of);
@@ -67,11 +69,11 @@ export function useKeptForm<T extends FieldValues>(key: string, start: T, startV
     /** Something was typed that is saved nowhere else. */
     touched,
     /** Keeps what stands there, touched or not. */
-    keep: (of = version) => keepOnDevice(mine(place), { value: form.getValues(), version: of, id } satisfies Kept<T>),
+    keep,
     /** The same words as an edit of another version. */
     onVersion: (newest: number) => {
       setVersion(newest);
-      keepOnDevice(mine(place), { value: form.getValues(), version: newest, id } satisfies Kept<T>);
+      keep(newest);
     },
     /** It is saved, or thrown away. */
     drop: () => begun(version),
