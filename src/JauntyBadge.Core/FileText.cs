@@ -31,8 +31,10 @@ public static class FileText
     /// A text as it may stand in a file that others read: without control characters but tab and line ends (Published: XML 1.0, section 2.2; RFC 5545, section 3.3.11). What is
     /// entered has none; an earlier release took them.
     /// </summary>
-    public static string Printable(string text) =>
-        text.Any(char.IsControl) ? string.Concat(text.Where(c => !char.IsControl(c) || c is '\t' or '\n' or '\r')) : text;
+    public static string Printable(string text) => text.All(IsPrintable) ? text : string.Concat(text.Where(IsPrintable));
+
+    /// <summary>Whether a character may stand there: none of C0 and C1 but tab and line ends (Published: ECMA-48).</summary>
+    public static bool IsPrintable(char c) => !char.IsControl(c) || c is '\t' or '\n' or '\r';
 
     private static string? Western(byte[] bytes)
     {

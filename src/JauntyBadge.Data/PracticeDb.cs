@@ -52,6 +52,9 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     /// <summary>Tells on which of the practice's days a moment on record lies.</summary>
     internal TimeProvider Clock { get; } = clock ?? TimeProvider.System;
 
+    /// <summary>The last number given by this context; null while it saved nothing.</summary>
+    public long? LastGiven { get; private set; }
+
     /// <summary>Saves what was changed, numbered and with its new versions, all of it or nothing.</summary>
     public override async Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)
     {
@@ -64,6 +67,7 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
         var number = await Numbering.NumberAsync(this, changed, cancellationToken);
         var saved = await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
         await Numbering.TouchAsync(this, records, number, cancellationToken);
+        LastGiven = number;
         if (own is not null)
             await own.CommitAsync(cancellationToken);
         return saved;

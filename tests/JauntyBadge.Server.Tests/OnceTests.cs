@@ -237,7 +237,7 @@ public sealed class OnceTests(PracticeServer server) : IClassFixture<PracticeSer
         var made = (await DoAsync("post", "/api/catalogue", "", model))["model"]!["id"];
         await DoAsync("put", "/api/catalogue/{modelId}", $"{{modelId}}={made}", model);
         await DoAsync("delete", "/api/catalogue/{modelId}", $"{{modelId}}={made}");
-        await DoAsync("post", "/api/catalogue/{modelId}/versions/{version}", $"{{modelId}}={made} {{version}}=1");
+        await DoAsync("post", "/api/catalogue/{modelId}/versions/{revision}", $"{{modelId}}={made} {{revision}}=1");
         await DoAsync(
             "post",
             "/api/catalogue/chart/import",

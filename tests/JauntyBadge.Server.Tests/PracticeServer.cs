@@ -26,8 +26,7 @@ public sealed class PracticeServer : IDisposable
         Clock = new FakeTimeProvider(now ?? new DateTimeOffset(2026, 6, 1, 9, 0, 0, TimeSpan.Zero));
         Folder = folder ?? Directory.CreateTempSubdirectory("jaunty-badge-").FullName;
         factory = new HostedPractice(Folder, demo, Clock, disk);
-        factory.UseKestrel(0);
-        factory.StartServer();
+        factory.Start();
         // A body that the server may refuse is not sent before it has answered, however long a busy machine takes.
         Http = new HttpClient(new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) })
         {

@@ -1,3 +1,4 @@
+using System.Text.Json.Nodes;
 using JauntyBadge.Data;
 using static JauntyBadge.Server.Tests.Opening;
 
@@ -73,7 +74,8 @@ public sealed class RestoringTests
         var folder = NewFolder();
         var copy = Path.Combine(NewFolder(), "copy.db");
         string dog;
-        long seen;
+        long seen,
+            model = 0;
         using (var server = await RealServer.StartAsync(folder))
         {
             dog = (await EditAsync(server, HttpMethod.Post, "/api/dogs", "Bracken", null)).Json["id"]!.GetValue<string>();
@@ -84,6 +86,8 @@ public sealed class RestoringTests
             seen = await VersionAsync(server, dog);
             for (var i = 0; i < 3; i++)
                 seen = (await EditAsync(server, HttpMethod.Put, $"/api/dogs/{dog}", $"Bracken {i}", seen)).Json["version"]!.GetValue<long>();
+            for (var i = 0; i < 3; i++)
+                model = (await NoteAsync(server, $"Live {i}", model)).Json["version"]!.GetValue<long>();
             server.Kill();
         }
 
@@ -102,6 +106,12 @@ public sealed class RestoringTests
                 lives.Add(version);
             }
 
+            // The same of a muzzle's versions, though people count them 1, 2, 3 in both lives.
+            var noted = await NoteAsync(server, "Restored", 0);
+            Assert.Equal(2, noted.Number("revision"));
+            lives.Add(noted.Json["version"]!.GetValue<long>());
+            Assert.Equal(System.Net.HttpStatusCode.PreconditionFailed, (await NoteAsync(server, "Stale", model)).Status);
+
             // The page from before: what it saw last is no version of this life.
             Assert.Equal(System.Net.HttpStatusCode.PreconditionFailed, (await EditAsync(server, HttpMethod.Put, $"/api/dogs/{dog}", "Stale", seen)).Status);
             server.Kill();
@@ -113,17 +123,27 @@ public sealed class RestoringTests
     }
 
     private static async Task<long> VersionAsync(RealServer server, string dog) =>
-        System.Text.Json.Nodes.JsonNode.Parse(await server.Http.GetStringAsync($"/api/dogs/{dog}"))!["dog"]!["version"]!.GetValue<long>();
+        JsonNode.Parse(await server.Http.GetStringAsync($"/api/dogs/{dog}"))!["dog"]!["version"]!.GetValue<long>();
 
-    private static async Task<Answer> EditAsync(RealServer server, HttpMethod method, string path, string name, long? version)
+    /// <summary>Notes something on a shipped muzzle model.</summary>
+    private static async Task<Answer> NoteAsync(RealServer server, string note, long version)
     {
-        using var request = new HttpRequestMessage(method, path)
-        {
-            Content = new StringContent($$"""{"name":"{{name}}"}""", System.Text.Encoding.UTF8, "application/json"),
-        };
+        var all = JsonNode.Parse(await server.Http.GetStringAsync("/api/catalogue"))!.AsArray();
+        var entry = all.Select(m => m!["model"]!).Single(m => m["id"]!.GetValue<string>() == "withy").DeepClone().AsObject();
+        entry.Remove("id");
+        entry["note"] = note;
+        return await SendAsync(server, HttpMethod.Put, "/api/catalogue/withy", entry.ToJsonString(), version);
+    }
+
+    private static Task<Answer> EditAsync(RealServer server, HttpMethod method, string path, string name, long? version) =>
+        SendAsync(server, method, path, $$"""{"name":"{{name}}"}""", version);
+
+    private static async Task<Answer> SendAsync(RealServer server, HttpMethod method, string path, string body, long? version)
+    {
+        using var request = new HttpRequestMessage(method, path) { Content = new StringContent(body, System.Text.Encoding.UTF8, "application/json") };
         if (version is not null)
             request.Headers.TryAddWithoutValidation("If-Match", $"\"{version}\"");
         using var answer = await server.Http.SendAsync(request);
-        return new Answer(answer.StatusCode, System.Text.Json.Nodes.JsonNode.Parse(await answer.Content.ReadAsStringAsync())!, null);
+        return new Answer(answer.StatusCode, JsonNode.Parse(await answer.Content.ReadAsStringAsync())!, null);
     }
 }

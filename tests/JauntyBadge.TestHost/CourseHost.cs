@@ -27,8 +27,7 @@ internal static class CourseHost
         Environment.CurrentDirectory = AppContext.BaseDirectory;
         // The answers have the output to themselves.
         Environment.SetEnvironmentVariable("Logging__Console__LogToStandardErrorThreshold", "Trace");
-        practice.UseKestrel(0);
-        practice.StartServer();
+        practice.Start();
         Say(new { Address = practice.ClientOptions.BaseAddress.ToString().TrimEnd('/') });
         VirtualDog? dog = null;
         while (Console.ReadLine() is { } line)

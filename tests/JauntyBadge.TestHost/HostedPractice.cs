@@ -15,9 +15,18 @@ namespace JauntyBadge.TestHost;
 /// <param name="interceptors">What watches its database.</param>
 public sealed class HostedPractice(string folder, bool demo, TimeProvider clock, params IInterceptor[] interceptors) : WebApplicationFactory<Program>
 {
+    /// <summary>
+    /// Starts it on a port that was free. The port is a setting of the server's own: the factory's would be set while the server may have begun to start.
+    /// </summary>
+    public void Start()
+    {
+        UseKestrel();
+        StartServer();
+    }
+
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
-        builder.UseEnvironment("Production").UseSetting("data", folder).UseSetting("demo", demo.ToString());
+        builder.UseEnvironment("Production").UseUrls("http://127.0.0.1:0").UseSetting("data", folder).UseSetting("demo", demo.ToString());
         builder.ConfigureServices(services =>
             services.Replace(ServiceDescriptor.Singleton(clock)).ConfigureDbContext<PracticeDb>(db => db.AddInterceptors(interceptors))
         );

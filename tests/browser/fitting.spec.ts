@@ -162,6 +162,21 @@ test('a size chart in inches is mapped, its bad rows are named, and it is taken 
   await expect(page.getByRole('button', { name: 'Put Reed away' })).toHaveCount(0);
 });
 
+test('a model put away comes back, at once or later', async ({ page }) => {
+  await page.goto('/catalogue');
+  const shown = page.getByRole('button', { name: 'Change Cuff' });
+  await page.getByRole('button', { name: 'Put Cuff away' }).click();
+  await expect(shown).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(shown).toBeVisible();
+  await page.getByRole('button', { name: 'Put Cuff away' }).click();
+  await page.reload();
+  const away = page.getByRole('region', { name: 'Put away' });
+  await away.getByRole('button', { name: 'Bring Cuff back as in version 3' }).click();
+  await expect(shown).toBeVisible();
+  await expect(away).toHaveCount(0);
+});
+
 test.describe('the catalogue editor', () => {
   test.use({ expectedErrors: [/400/] });
   test('draws as numbers change and refuses what cannot be, keeping what was typed', async ({ page }) => {

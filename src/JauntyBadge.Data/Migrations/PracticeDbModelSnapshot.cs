@@ -630,6 +630,9 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<string>("Body")
                         .HasColumnType("TEXT");
 
+                    b.Property<long>("Number")
+                        .HasColumnType("INTEGER");
+
                     b.HasKey("ModelId", "Version");
 
                     b.ToTable("Muzzles");

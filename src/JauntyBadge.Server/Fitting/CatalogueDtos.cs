@@ -97,12 +97,25 @@ public sealed record MuzzleEntry(
 }
 
 /// <summary>A model of the catalogue.</summary>
+/// <param name="Version">For If-Match; never given twice. 0 for a shipped model as it came.</param>
+/// <param name="Revision">How people count its versions: 1, 2, 3.</param>
 /// <param name="Own">The practice's own, or its correction of a shipped one.</param>
 /// <param name="Shipped">There is a shipped one behind it to go back to.</param>
-public sealed record MuzzleDto(MuzzleModel Model, long Version, bool Own, bool Shipped, int InVan) : IAtVersion;
+public sealed record MuzzleDto(MuzzleModel Model, long Version, int Revision, bool Own, bool Shipped, int InVan) : IAtVersion;
 
-/// <summary>One version of a model; null where it was put away.</summary>
-public sealed record MuzzleVersionDto(int Version, DateTime? At, MuzzleModel? Model);
+/// <summary>A model that is offered for no dog.</summary>
+/// <param name="Name">As it was last called; its id where no version of it can be read.</param>
+/// <param name="Revision">The newest one, which puts it away or cannot be read.</param>
+/// <param name="Unreadable">Nobody put it away: it is kept in words that cannot be read.</param>
+/// <param name="Before">The newest one that can be brought back; null for none.</param>
+public sealed record MuzzleAwayDto(string ModelId, string Name, long Version, int Revision, DateTime At, bool Unreadable, int? Before) : IAtVersion;
+
+/// <summary>One version of a model.</summary>
+/// <param name="Revision">How people count them: 1, 2, 3.</param>
+/// <param name="At">When it was kept; null for the shipped one.</param>
+/// <param name="Model">Null where this one put the model away, or cannot be read.</param>
+/// <param name="Unreadable">It cannot be read.</param>
+public sealed record MuzzleVersionDto(int Revision, DateTime? At, MuzzleModel? Model, bool Unreadable);
 
 /// <summary>A geometry to be drawn while it is typed.</summary>
 public sealed record DrawEntry(MuzzleType? Type = null, SizeEntry? Size = null);

@@ -24,9 +24,13 @@ internal static class CatalogueEndpoints
             .WithSummary("Change a model. The old version stays for the fits made with it.")
             .NeedsVersion();
         catalogue.MapDelete("/{modelId}", PutAwayAsync).WithName("putMuzzleAway").WithSummary("Put a model away; it can be brought back.").NeedsVersion();
+        catalogue
+            .MapGet("/away", AwayAsync)
+            .WithName("muzzlesAway")
+            .WithSummary("The models offered for no dog: put away, or kept in words that cannot be read. An earlier version can be brought back.");
         catalogue.MapGet("/{modelId}/versions", VersionsAsync).WithName("muzzleVersions").WithSummary("Every version of a model, the newest first.");
         catalogue
-            .MapPost("/{modelId}/versions/{version:int}", BringBackAsync)
+            .MapPost("/{modelId}/versions/{revision:int}", BringBackAsync)
             .WithName("bringMuzzleBack")
             .WithSummary("Make an earlier version the newest.")
             .NeedsVersion();
@@ -59,22 +63,34 @@ internal static class CatalogueEndpoints
 
     private static async Task<IReadOnlyList<MuzzleDto>> ListAsync(PracticeDb db, CancellationToken cancel)
     {
-        var list = await MuzzleRow.ListAsync(db, cancel);
-        var versions = await db
-            .Muzzles.GroupBy(m => m.ModelId)
-            .Select(g => new { g.Key, Version = g.Max(m => m.Version) })
-            .ToDictionaryAsync(g => g.Key, g => g.Version, cancel);
+        var newest = await MuzzleRow.NewestAsync(db, cancel);
+        var own = newest.ToDictionary(m => m.ModelId);
         var van = await db.Van.AsNoTracking().ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel);
         return
         [
-            .. list.All.Select(m => new MuzzleDto(
-                m,
-                versions.GetValueOrDefault(m.Id, MuzzleRow.ShippedVersion),
-                versions.ContainsKey(m.Id),
-                IsShipped(m.Id),
-                m.Sizes.Sum(s => van.GetValueOrDefault(s.Id))
-            )),
+            .. MuzzleRow
+                .ListOf(newest)
+                .All.Select(m => new MuzzleDto(
+                    m,
+                    own.GetValueOrDefault(m.Id)?.Number ?? 0,
+                    own.GetValueOrDefault(m.Id)?.Version ?? MuzzleRow.ShippedVersion,
+                    own.ContainsKey(m.Id),
+                    IsShipped(m.Id),
+                    m.Sizes.Sum(s => van.GetValueOrDefault(s.Id))
+                )),
         ];
+    }
+
+    private static async Task<IReadOnlyList<MuzzleAwayDto>> AwayAsync(PracticeDb db, CancellationToken cancel)
+    {
+        var away = new List<MuzzleAwayDto>();
+        foreach (var newest in (await MuzzleRow.NewestAsync(db, cancel)).Where(m => m.Model is null))
+        {
+            var before = (await VersionsAsync(newest.ModelId, db, cancel)).FirstOrDefault(v => v.Model is not null);
+            away.Add(new(newest.ModelId, before?.Model?.Name ?? newest.ModelId, newest.Number, newest.Version, newest.At, newest.Unreadable, before?.Revision));
+        }
+
+        return [.. away.OrderBy(m => m.Name, StringComparer.OrdinalIgnoreCase)];
     }
 
     private static async Task<MuzzleDto> AddAsync(MuzzleEntry entry, PracticeDb db, TimeProvider clock, CancellationToken cancel)
@@ -99,7 +115,7 @@ internal static class CatalogueEndpoints
         return await KeepAsync(modelId, entry, db, clock, cancel);
     }
 
-    private static async Task<IReadOnlyList<MuzzleDto>> PutAwayAsync(
+    private static async Task<MuzzleAwayDto> PutAwayAsync(
         string modelId,
         PracticeDb db,
         TimeProvider clock,
@@ -107,12 +123,12 @@ internal static class CatalogueEndpoints
         [Edited] string? edited = null
     )
     {
-        if ((await MuzzleRow.ListAsync(db, cancel)).Find(modelId) is null)
+        var newest = await NeedNewestAsync(modelId, edited, db, cancel);
+        if (newest is { Body: null })
             throw Refusal.NotFound("No model has this id.");
-        await NeedNewestAsync(modelId, edited, db, cancel);
-        db.Muzzles.Add(MuzzleRow.Of(modelId, null, await NewestAsync(modelId, db, cancel) + 1, clock.UtcNow()));
+        db.Muzzles.Add(MuzzleRow.Of(modelId, null, After(newest, modelId), clock.UtcNow()));
         await db.SaveChangesAsync(cancel);
-        return await ListAsync(db, cancel);
+        return (await AwayAsync(db, cancel)).First(m => m.ModelId == modelId);
     }
 
     private static async Task<IReadOnlyList<MuzzleVersionDto>> VersionsAsync(string modelId, PracticeDb db, CancellationToken cancel)
@@ -123,14 +139,14 @@ internal static class CatalogueEndpoints
             throw Refusal.NotFound("No model has this id.");
         return
         [
-            .. own.Select(m => new MuzzleVersionDto(m.Version, m.At, m.Model)),
-            .. shipped is null ? Array.Empty<MuzzleVersionDto>() : [new(MuzzleRow.ShippedVersion, null, shipped)],
+            .. own.Select(m => new MuzzleVersionDto(m.Version, m.At, m.Model, m.Unreadable)),
+            .. shipped is null ? Array.Empty<MuzzleVersionDto>() : [new(MuzzleRow.ShippedVersion, null, shipped, false)],
         ];
     }
 
     private static async Task<MuzzleDto> BringBackAsync(
         string modelId,
-        int version,
+        int revision,
         PracticeDb db,
         TimeProvider clock,
         CancellationToken cancel,
@@ -138,7 +154,7 @@ internal static class CatalogueEndpoints
     )
     {
         var model =
-            (await VersionsAsync(modelId, db, cancel)).FirstOrDefault(v => v.Version == version)?.Model
+            (await VersionsAsync(modelId, db, cancel)).FirstOrDefault(v => v.Revision == revision)?.Model
             ?? throw Refusal.NotFound("There is no such version to bring back.");
         await NeedNewestAsync(modelId, edited, db, cancel);
         return await CheckedAsync(model, db, clock, cancel);
@@ -210,37 +226,42 @@ internal static class CatalogueEndpoints
 
     private static async Task<MuzzleDto> SaveAsync(MuzzleModel model, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        db.Muzzles.Add(MuzzleRow.Of(model.Id, model, await NewestAsync(model.Id, db, cancel) + 1, clock.UtcNow()));
+        db.Muzzles.Add(MuzzleRow.Of(model.Id, model, After(await NewestAsync(model.Id, db, cancel), model.Id), clock.UtcNow()));
         await db.SaveChangesAsync(cancel);
         return (await ListAsync(db, cancel)).First(m => m.Model.Id == model.Id);
     }
 
-    private static async Task NeedNewestAsync(string modelId, string? edited, PracticeDb db, CancellationToken cancel)
+    /// <summary>Refuses an edit of anything but the newest version.</summary>
+    /// <returns>The newest one; null for a shipped model as it came.</returns>
+    private static async Task<MuzzleRow?> NeedNewestAsync(string modelId, string? edited, PracticeDb db, CancellationToken cancel)
     {
         var newest = await NewestAsync(modelId, db, cancel);
-        if (newest == 0)
+        if (newest is null && !IsShipped(modelId))
             throw Refusal.NotFound("No model has this id.");
         await Versions.NeedAsync(
             edited,
-            newest,
+            newest?.Number ?? 0,
             async () =>
             {
                 var now = (await ListAsync(db, cancel)).FirstOrDefault(m => m.Model.Id == modelId);
                 return (now?.Model.Name ?? "The model", now);
             }
         );
+        return newest;
     }
 
-    /// <summary>The newest version of a model; 0 for one there never was.</summary>
-    private static async Task<int> NewestAsync(string modelId, PracticeDb db, CancellationToken cancel) =>
-        await db.Muzzles.Where(m => m.ModelId == modelId).MaxAsync(m => (int?)m.Version, cancel) ?? (IsShipped(modelId) ? MuzzleRow.ShippedVersion : 0);
+    /// <summary>The newest version of the practice's own; null for none.</summary>
+    private static Task<MuzzleRow?> NewestAsync(string modelId, PracticeDb db, CancellationToken cancel) =>
+        db.Muzzles.AsNoTracking().Where(m => m.ModelId == modelId).OrderByDescending(m => m.Version).FirstOrDefaultAsync(cancel);
+
+    private static int After(MuzzleRow? newest, string modelId) => (newest?.Version ?? (IsShipped(modelId) ? MuzzleRow.ShippedVersion : 0)) + 1;
 
     private static async Task<string> NewIdAsync(string name, PracticeDb db, CancellationToken cancel)
     {
         var id = Slug.Of(name);
         if (id == "")
             throw Refusal.Field("name", "Give the model a name with at least one letter from a to z.");
-        return await NewestAsync(id, db, cancel) > 0
+        return IsShipped(id) || await NewestAsync(id, db, cancel) is not null
             ? throw Refusal.Field("name", $"There is a model called {name.Trim()} already, or one was put away. Change that one, or take another name.")
             : id;
     }

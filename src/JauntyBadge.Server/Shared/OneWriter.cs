@@ -29,9 +29,9 @@ internal sealed class WriteGate(PracticeFolder folder) : IDisposable
         {
             await using var transaction = await BeginAsync(db, until, cancel);
             var answer = await write();
-            var last = await CounterRow.LastAsync(db, cancel);
             await transaction.CommitAsync(cancel);
-            folder.Note(last);
+            if (db.LastGiven is { } last)
+                folder.Note(last);
             if (folder.IsWhole)
                 return answer;
             // What a file that was taken away holds is gone with this process: open the one that is there, or none.

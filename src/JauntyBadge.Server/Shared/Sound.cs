@@ -1,8 +1,8 @@
-using System.Buffers;
 using System.Collections;
 using System.Collections.Concurrent;
 using System.Reflection;
 using System.Text.Json;
+using JauntyBadge.Core;
 using UnitsNet;
 
 namespace JauntyBadge.Server.Shared;
@@ -16,15 +16,10 @@ internal static class Sound
     /// <summary>Beyond this no length, mass, energy or time of the job lies; what is computed from such numbers is none (House).</summary>
     public const double Largest = 1e9;
 
-    /// <summary>All of C0 and C1 but tab and line ends (ECMA-48): they cannot stand in XML, and hide what they stand beside.</summary>
-    private static readonly SearchValues<char> Controls = SearchValues.Create([
-        .. Enumerable.Range(0, 0x20).Concat(Enumerable.Range(0x7F, 0x21)).Select(c => (char)c).Where(c => c is not ('\t' or '\n' or '\r')),
-    ]);
-
     private static readonly ConcurrentDictionary<Type, (string Name, PropertyInfo Property)[]> Members = new();
 
     /// <summary>Whether a text holds a control character.</summary>
-    public static bool HasControls(string? text) => text.AsSpan().ContainsAny(Controls);
+    public static bool HasControls(string? text) => text?.All(FileText.IsPrintable) == false;
 
     /// <summary>Looks through a body.</summary>
     /// <exception cref="Refusal">Something in it cannot be used; names the field.</exception>

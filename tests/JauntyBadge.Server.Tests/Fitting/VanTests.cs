@@ -96,4 +96,96 @@ public class VanTests
         await server.PostAsync($"{dog}/restore");
         Assert.Single(await PlannedAsync());
     }
+
+    [Fact]
+    public async Task The_van_is_planned_for_the_dogs_there_are_and_those_expected()
+    {
+        using var own = new PracticeServer();
+        var dog = await own.MeasuredDogAsync();
+        var plan = await own.GetAsync("/api/van?sizes=2");
+        Assert.Equal((1, 1), (plan.Number("covered"), plan.Number("dogs")));
+        Assert.True(plan["isExact"]!.GetValue<bool>());
+        var size = plan["steps"]![0]!["sizeId"]!.GetValue<string>();
+        Assert.Equal(
+            "fits",
+            (await own.GetAsync($"{dog}/fits"))["fits"]!.AsArray().Single(f => f!["sizeId"]!.GetValue<string>() == size)!["group"]!.GetValue<string>()
+        );
+
+        var expected = await own.PostAsync(
+            "/api/van/expected",
+            new
+            {
+                name = "Sighthounds",
+                count = 4,
+                headShape = "long",
+                eyeMm = 116,
+                girthMm = 212,
+                widthMm = 54,
+                neckMm = 395,
+                purposes = new[] { "walks" },
+            }
+        );
+        Assert.Equal((5, 5, 2), await CoveredAsync("?sizes=2"));
+        Assert.Equal((4, 5, 1), await CoveredAsync("?sizes=1"));
+        await own.PutAsync($"/api/van/{size}", new { count = 1 });
+        Assert.Equal(1, (await own.GetAsync("/api/van")).Number("coveredNow"));
+        Assert.Equal(
+            2,
+            (
+                await own.PutAsync(
+                    $"/api/van/expected/{expected["id"]}",
+                    new
+                    {
+                        name = "Sighthounds",
+                        count = 2,
+                        headShape = "long",
+                        eyeMm = 116,
+                        girthMm = 212,
+                        widthMm = 54,
+                        neckMm = 395,
+                        purposes = new[] { "walks" },
+                    }
+                )
+            ).Number("count")
+        );
+        Assert.Equal(2, (await own.GetAsync("/api/van"))["expected"]![0]!["count"]!.GetValue<int>());
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (
+                await own.PutAsync(
+                    $"/api/van/expected/{Guid.NewGuid()}",
+                    new
+                    {
+                        name = "None",
+                        count = 2,
+                        headShape = "long",
+                        eyeMm = 116,
+                    }
+                )
+            ).Status
+        );
+        Assert.NotNull(
+            (
+                await own.PostAsync(
+                    "/api/van/expected",
+                    new
+                    {
+                        name = "",
+                        count = 0,
+                        headShape = "long",
+                        eyeMm = 4,
+                    }
+                )
+            ).Problem("eyeMm")
+        );
+        Assert.NotNull((await own.GetAsync("/api/van?sizes=0")).Problem("sizes"));
+        Assert.NotNull((await own.PutAsync($"/api/van/{size}", new { count = -1 })).Problem("count"));
+        Assert.Empty((await own.SendAsync(HttpMethod.Delete, $"/api/van/expected/{expected["id"]}")).Json.AsArray());
+
+        async Task<(double, double, int)> CoveredAsync(string query)
+        {
+            var answer = await own.GetAsync($"/api/van{query}");
+            return (answer.Number("covered"), answer.Number("dogs"), answer["steps"]!.AsArray().Count);
+        }
+    }
 }

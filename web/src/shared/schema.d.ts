@@ -1055,6 +1055,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The models offered for no dog: put away, or kept in words that cannot be read. An earlier version can be brought back. */
+        get: operations["muzzlesAway"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue/{modelId}/versions": {
         parameters: {
             query?: never;
@@ -1072,7 +1089,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/catalogue/{modelId}/versions/{version}": {
+    "/api/catalogue/{modelId}/versions/{revision}": {
         parameters: {
             query?: never;
             header?: never;
@@ -3734,6 +3751,28 @@ export interface components {
             /** Format: date-time */
             at?: null | string;
         };
+        /** @description A model that is offered for no dog. */
+        MuzzleAwayDto: {
+            modelId: string;
+            /** @description As it was last called; its id where no version of it can be read. */
+            name: string;
+            /** Format: int64 */
+            version: number;
+            /**
+             * Format: int32
+             * @description The newest one, which puts it away or cannot be read.
+             */
+            revision: number;
+            /** Format: date-time */
+            at: string;
+            /** @description Nobody put it away: it is kept in words that cannot be read. */
+            unreadable: boolean;
+            /**
+             * Format: int32
+             * @description The newest one that can be brought back; null for none.
+             */
+            before: null | number;
+        };
         /** @description A colour a model comes in. */
         MuzzleColour: {
             /** @description In words. */
@@ -3757,6 +3796,8 @@ export interface components {
             model: components["schemas"]["MuzzleModel"];
             /** Format: int64 */
             version: number;
+            /** Format: int32 */
+            revision: number;
             /** @description The practice's own, or its correction of a shipped one. */
             own: boolean;
             /** @description There is a shipped one behind it to go back to. */
@@ -3934,13 +3975,21 @@ export interface components {
          * @enum {string}
          */
         MuzzleType: "basket" | "sleeve" | "faceCover";
-        /** @description One version of a model; null where it was put away. */
+        /** @description One version of a model. */
         MuzzleVersionDto: {
-            /** Format: int32 */
-            version: number;
-            /** Format: date-time */
+            /**
+             * Format: int32
+             * @description How people count them: 1, 2, 3.
+             */
+            revision: number;
+            /**
+             * Format: date-time
+             * @description When it was kept; null for the shipped one.
+             */
             at: null | string;
             model: null | components["schemas"]["MuzzleModel"];
+            /** @description It cannot be read. */
+            unreadable: boolean;
         };
         /** @description What must never be given. */
         NeverFeed: {
@@ -10143,7 +10192,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MuzzleDto"][];
+                    "application/json": components["schemas"]["MuzzleAwayDto"];
                 };
             };
             /** @description Bad Request */
@@ -10182,6 +10231,44 @@ export interface operations {
             };
             /** @description Precondition Required */
             428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    muzzlesAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuzzleAwayDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10241,7 +10328,7 @@ export interface operations {
             };
             path: {
                 modelId: string;
-                version: number;
+                revision: number;
             };
             cookie?: never;
         };

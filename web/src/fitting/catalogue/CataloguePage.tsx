@@ -8,6 +8,7 @@ import { Waiting } from '../../shared/Waiting';
 import { closureWords, frontWords, materialWords, typeWords } from '../../shared/words';
 import { ImportChart } from './ImportChart';
 import { MuzzleEditor } from './MuzzleEditor';
+import { Away } from './Away';
 import { useCatalogue, useEditCatalogue, type Muzzle } from './useCatalogue';
 
 /** The muzzles to choose from: find, look into, change, add, put away; size charts in and out. */
@@ -56,6 +57,7 @@ export function CataloguePage() {
       </Flex>
       {importing && <ImportChart models={catalogue.data} onLeave={() => setImporting(false)} />}
       {open === '' && <MuzzleEditor muzzle={null} onLeave={() => setOpen(null)} />}
+      <Away unreadable />
       <ul>
         {shown.map((m) => (
           <Box as="li" key={m.model.id} py="2" borderTopWidth="1px" borderColor="border">
@@ -65,7 +67,7 @@ export function CataloguePage() {
               </Text>
               <Text w="9rem" color="fg.muted">
                 {m.model.maker}
-                {m.own && t` · version ${m.version}`}
+                {m.own && t` · version ${m.revision}`}
               </Text>
               <Text flex="1" minW="16rem">
                 {[
@@ -104,13 +106,14 @@ export function CataloguePage() {
                 size="xs"
                 variant="ghost"
                 aria-label={t`Put ${m.model.name} away`}
-                onClick={() => void putAway(m)}
+                onClick={() => void putAway(m.model.id, m.version)}
               >{t`Put away`}</Button>
             </Flex>
             {open === m.model.id && <MuzzleEditor muzzle={m} onLeave={() => setOpen(null)} />}
           </Box>
         ))}
       </ul>
+      <Away />
     </Box>
   );
 }

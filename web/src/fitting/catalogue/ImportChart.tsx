@@ -118,7 +118,7 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
     void read();
   };
   const sending = useSubmit<Sheet, Muzzle>(kept, 'text', (taken) => {
-    notify(t`${taken.model.name}: ${taken.model.sizes.length} sizes are taken in, version ${taken.version}.`);
+    notify(t`${taken.model.name}: ${taken.model.sizes.length} sizes are taken in, version ${taken.revision}.`);
     onLeave();
   });
   const keep = (version = models.find((m) => m.model.id === form.getValues('into'))?.version ?? 0) => {

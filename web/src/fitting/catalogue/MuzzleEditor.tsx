@@ -23,7 +23,7 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
   );
   const { form } = kept;
   const sending = useSubmit<Draft, Muzzle>(kept, 'name', (made) => {
-    notify(t`${made.model.name} is kept as version ${made.version}.`);
+    notify(t`${made.model.name} is kept as version ${made.revision}.`);
     onLeave();
   });
   const save = (version = kept.version) => {
@@ -149,17 +149,17 @@ function Versions({ muzzle }: { muzzle: Muzzle }) {
       <Text fontWeight="700">{t`Versions: fits made with one keep showing it`}</Text>
       <ul>
         {versions.data.map((v) => (
-          <Flex as="li" key={v.version} gap="3" align="center">
+          <Flex as="li" key={v.revision} gap="3" align="center">
             <Text>
-              {v.version}: {v.at ? dateText(v.at, 'moment') : t`as shipped`},{' '}
-              {v.model ? t`${v.model.sizes.length} sizes` : t`put away`}
+              {v.revision}: {v.at ? dateText(v.at, 'moment') : t`as shipped`},{' '}
+              {v.model ? t`${v.model.sizes.length} sizes` : v.unreadable ? t`cannot be read` : t`put away`}
             </Text>
-            {v.model && v.version !== muzzle.version && (
+            {v.model && v.revision !== muzzle.revision && (
               <Button
                 size="2xs"
                 variant="outline"
                 borderColor="border.strong"
-                onClick={() => void bringBack(muzzle.model.id, v.version, muzzle.version)}
+                onClick={() => void bringBack(muzzle.model.id, v.revision, muzzle.version)}
               >{t`Bring back`}</Button>
             )}
           </Flex>

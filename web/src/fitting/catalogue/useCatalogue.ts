@@ -16,6 +16,13 @@ export const useCatalogue = () =>
     staleTime: 30_000,
   });
 
+/** The models offered for no dog. */
+export const useAway = () =>
+  useQuery({
+    queryKey: keys.catalogue('away'),
+    queryFn: ({ signal }) => ask(api.GET('/api/catalogue/away', { signal })),
+  });
+
 export const useVersions = (modelId: string) =>
   useQuery({
     queryKey: keys.catalogue(modelId, 'versions'),
@@ -38,23 +45,24 @@ export function useEditCatalogue() {
   // Fits, van and catalogue all show muzzles.
   const done = () => queries.invalidateQueries();
   /** Makes an earlier version the newest, in place of the one that is. */
-  const bringBack = (modelId: string, version: number, newest: number) =>
+  const bringBack = (modelId: string, revision: number, newest: number) =>
     ask(
-      api.POST('/api/catalogue/{modelId}/versions/{version}', {
-        params: { path: { modelId, version }, header: editing(newest) },
+      api.POST('/api/catalogue/{modelId}/versions/{revision}', {
+        params: { path: { modelId, revision }, header: editing(newest) },
       }),
     )
       .then(done)
       .catch((error: unknown) => complain(words(error)));
-  const putAway = async ({ model, version }: Muzzle) => {
+  const putAway = async (modelId: string, version: number) => {
     try {
-      await ask(
-        api.DELETE('/api/catalogue/{modelId}', { params: { path: { modelId: model.id }, header: editing(version) } }),
+      const away = await ask(
+        api.DELETE('/api/catalogue/{modelId}', { params: { path: { modelId }, header: editing(version) } }),
       );
       await done();
+      const { before } = away;
       notify(
-        t`${model.name} is put away. Fits made with it stay as they were.`,
-        () => void bringBack(model.id, version, version + 1),
+        t`${away.name} is put away. Fits made with it stay as they were.`,
+        before === null ? undefined : () => void bringBack(modelId, before, away.version),
       );
     } catch (error) {
       complain(words(error));
