@@ -64,11 +64,9 @@ public sealed class PracticeServer : IDisposable
         request.Headers.ExpectContinue = body is string { Length: > 500_000 };
         using var response = await Http.SendAsync(request);
         var text = await response.Content.ReadAsStringAsync();
-        return new Answer(
-            response.StatusCode,
-            text.StartsWith('{') || text.StartsWith('[') ? JsonNode.Parse(text)! : new JsonObject(),
-            response.Content.Headers.ContentType?.MediaType
-        );
+        var json = text.StartsWith('{') || text.StartsWith('[') ? JsonNode.Parse(text)! : null;
+        ApiDocument.Check(method, path, response.StatusCode, json);
+        return new Answer(response.StatusCode, json ?? new JsonObject(), response.Content.Headers.ContentType?.MediaType);
     }
 
     public Task<Answer> GetAsync(string path) => SendAsync(HttpMethod.Get, path);
