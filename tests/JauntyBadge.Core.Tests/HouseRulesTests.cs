@@ -241,8 +241,10 @@ public class HouseRulesTests
             }
         }
 
+        for (var degrees = -20.0; degrees < 5; degrees += 0.5)
+            yield return $"{WearLimit.Of(new(new(), new(MuzzleType.Basket, GapeClass.FullPant), new(Temperature.FromDegreesCelsius(degrees), RelativeHumidity.FromPercent(60)), LongestComfortable: TimeSpan.FromHours(2)), rules).Cap}";
         for (var degrees = 9.0; degrees < 50; degrees += 0.5)
-            yield return $"{Heat.Of(Temperature.FromDegreesCelsius(degrees), rules)} {Heat.Leaves(HeatBand.MinutesOnly, TimeSpan.FromHours(1), rules)}";
+            yield return $"{Heat.OfAir(Temperature.FromDegreesCelsius(degrees), rules)} {Heat.Of(Temperature.FromDegreesCelsius(degrees), rules)} {Heat.Leaves(HeatBand.MinutesOnly, TimeSpan.FromHours(1), rules)}";
         for (var dog = 1; dog < 16; dog++)
             yield return $"{string.Join(";", Heat.Movers(new() { AgeYears = dog, BodyMass = Mass.FromKilograms(20 + 4 * dog) }, rules))} {string.Join(";", Heat.Movers(new() { AgeYears = dog / 12.0 }, rules))}";
         for (var days = 0; days < 200; days += 2)
@@ -253,7 +255,18 @@ public class HouseRulesTests
                 [new(wear.Day, Occasion.Fun), new(Day.AddDays(-1), Occasion.Fun), new(Day.AddDays(-8), Occasion.Stressful)],
                 rules
             );
-            yield return $"{WearLog.LongestComfortable([wear], Day, rules)} {balance.Ratio} {balance.Verdict(rules)} {AssociationBalance.On(Day, [new(wear.Day, Occasion.Fun)], rules).HappyWithinWeek}";
+            var bad = wear with { Ending = WearEnding.Stopped };
+            yield return $"{WearPast.Of([wear], Day, null, rules)} {(wear with { Lasted = TimeSpan.FromMinutes(days / 20.0) }).Was(rules)}";
+            foreach (
+                var past in new[]
+                {
+                    new WearPast { WornToday = TimeSpan.FromMinutes(days + 1), LongestCapToday = TimeSpan.FromMinutes(days + 1) },
+                    WearPast.Of([bad], Day.AddDays(1), null, rules),
+                    new WearPast { WornToday = TimeSpan.FromMinutes(days * 2), LongestCapToday = TimeSpan.FromMinutes(100) },
+                }
+            )
+                yield return $"{WearLimit.Of(new(new(), new(MuzzleType.Basket, GapeClass.FullPant), new(Temperature.FromDegreesCelsius(10), RelativeHumidity.FromPercent(60)), LongestComfortable: TimeSpan.FromHours(2)) { Past = past }, rules).Cap}";
+            yield return $"{balance.Ratio} {balance.Verdict(rules)} {AssociationBalance.On(Day, [new(wear.Day, Occasion.Fun)], rules).HappyWithinWeek}";
             yield return $"{new AssociationBalance(days / 20.0, 1, true).Verdict(rules)} {new WeatherReading(new(Day, default, default), new(default, default)).IsStale(new(Day, new(days / 60, days % 60), default), rules)}";
             yield return $"{MuzzleState.Of(Day, new(Day.AddDays(-days), []), Day.AddDays(days), Day, rules)} {MuzzleState.Refit(Day.AddMonths(-days), false, Day, rules)}";
             yield return $"{MuzzleState.Of(Day, new(Day, []), null, Day.AddDays(days), rules)} {TreatAllowance.PiecesLeftByWeight(Mass.FromKilograms(20), Mass.FromGrams(1), Mass.FromGrams(days), rules)}";

@@ -84,7 +84,7 @@ public sealed partial class CaseloadWords(Writing writing)
             DoneKind.Chosen => writing.Say("Muzzle chosen"),
             DoneKind.Tried => writing.Say("Tried on"),
             DoneKind.Trained => writing.Say("Trained"),
-            DoneKind.Worn => wearing.Worn(done.Wear!.Lasted, done.Wear.Occasion),
+            DoneKind.Worn => wearing.Worn(done.Wear!.Lasted, done.Wear.AsHad),
             _ => done.Failed ? writing.Say("Muzzle inspected: failed") : writing.Say("Muzzle inspected: fine"),
         };
 

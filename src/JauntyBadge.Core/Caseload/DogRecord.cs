@@ -43,15 +43,22 @@ public sealed record DogRecord(
     /// <summary>It wears its muzzle, in training or beyond: inspections and happy wears are asked of such dogs only.</summary>
     public bool IsWorn => Training.WearsIt || Worn.Wears.Count > 0;
 
-    /// <summary>How far its training lets it wear its muzzle: the furthest stage in which a step is passed.</summary>
-    public TrainedTo TrainedTo =>
-        Training.WearsIt
-            ? TrainedTo.Purpose
-            : Training
-                .Plan.Steps.Where(s => Training.Passed.Contains(s.Step.Id))
-                .Select(s => TrainedToOf(s.Step.Stage))
-                .DefaultIfEmpty(TrainedTo.NotFastened)
-                .Max();
+    /// <summary>How far its training lets it wear its muzzle: the furthest stage of what is passed before the step where the plan stands.</summary>
+    public TrainedTo TrainedTo
+    {
+        get
+        {
+            var before = Training.Plan.Steps.TakeWhile(s => s.Step.Id != Training.Position?.StepId).ToList();
+            return Training.WearsIt && before.Count >= Training.Plan.Steps.Count(s => s.Step.Stage < Stage.Upkeep)
+                ? TrainedTo.Purpose
+                : before.Where(s => Training.Passed.Contains(s.Step.Id)).Select(s => TrainedToOf(s.Step.Stage)).DefaultIfEmpty(TrainedTo.NotFastened).Max();
+        }
+    }
+
+    /// <summary>What its wears until now leave of the next.</summary>
+    /// <param name="today">The practice's day.</param>
+    /// <param name="now">Now, UTC.</param>
+    public WearPast PastWears(DateOnly today, DateTime now) => Worn.Past(today, now, Training.LastTrained, Rules);
 
     /// <summary>How far a stage lets a muzzle be worn.</summary>
     public static TrainedTo TrainedToOf(Stage stage) =>
@@ -95,7 +102,7 @@ public sealed record DogRecord(
     }
 
     /// <summary>
-    /// Where the plan goes back to after worried wears in a row: the last step it passed at home, before other places; null where there is none, where it stands
+    /// Where the plan goes back to after a wear over threshold, or bad ones in a row: the last step it passed at home, before other places; null where there is none, where it stands
     /// there already, or where the plan was moved since the last wear.
     /// </summary>
     public PlanPosition? BackTo()
@@ -108,6 +115,14 @@ public sealed record DogRecord(
             ? new PlanPosition(step.Id, 0)
             : null;
     }
+
+    /// <summary>Why it goes back there.</summary>
+    public MoveWhy BackWhy(PlanPosition back) =>
+        new(Worn.Wears.LastOrDefault(w => w.EndedAt is not null) is { OverThreshold: true } ? MoveCause.OverThresholdWear : MoveCause.WorriedWears)
+        {
+            StepId = back.StepId,
+            Number = WearLog.WorriedInARow,
+        };
 }
 
 /// <summary>What is to be done to keep a muzzle right by a day, and why; without a cause only time goes by.</summary>

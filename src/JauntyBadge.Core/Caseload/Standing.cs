@@ -279,8 +279,8 @@ public sealed record Standing
     /// <summary>Why it is to have a happy wear; null where it need not.</summary>
     private static HappyOwed? HappyOwedOn(DogRecord dog, DateOnly today)
     {
-        var balance = AssociationBalance.On(today, dog.Worn.Occasions, dog.Rules);
-        var last = dog.Worn.LastHappy(today);
+        var balance = AssociationBalance.On(today, dog.Worn.Occasions(dog.Rules), dog.Rules);
+        var last = dog.Worn.LastHappy(today, dog.Rules);
         return dog.Worn.AheadOn(today, dog.Rules) is { Balance.HappyOn: [var first, ..] } ahead && first == today ? new(balance, last, ahead)
             : balance.IsOwed(dog.Rules) ? new(balance, last, null)
             : null;

@@ -40,7 +40,10 @@ public sealed partial class ConditioningWords(Writing writing)
         why.Cause switch
         {
             MoveCause.WorriedWears => writing.Say(
-                $"Worried at {writing.InWords(why.Number)} wears in a row: back to “{Called(why.StepId) ?? why.StepId}”, which was easy, before it is worn out again."
+                $"{Writing.Capital(writing.InWords(why.Number))} wears in a row went badly: back to “{Called(why.StepId) ?? why.StepId}”, which was easy, before it is worn out again."
+            ),
+            MoveCause.OverThresholdWear => writing.Say(
+                $"Over threshold at its last wear: back to “{Called(why.StepId) ?? why.StepId}”, which was easy, before it is worn out again."
             ),
             MoveCause.Tried => writing.Say($"Tried, not trained: {why.WentWell} of {why.Number} went well and at ease."),
             _ => Reason(why.Decision!),

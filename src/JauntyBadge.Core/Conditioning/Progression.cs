@@ -191,11 +191,14 @@ public enum MoveCause
     /// <summary>By what was decided after a set.</summary>
     Decided,
 
-    /// <summary>The dog was worried at wears in a row.</summary>
+    /// <summary>Wears in a row went badly.</summary>
     WorriedWears,
 
     /// <summary>Where to begin was found by trying.</summary>
     Tried,
+
+    /// <summary>The dog was over threshold at a wear.</summary>
+    OverThresholdWear,
 }
 
 /// <summary>Why a plan was moved, in codes and facts; the words stand in <see cref="ConditioningWords"/>.</summary>

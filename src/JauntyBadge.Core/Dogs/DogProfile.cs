@@ -109,6 +109,9 @@ public sealed record DogProfile
         : FlatFaced is not null ? Dogs.AirwayConcern.FlatBreed
         : null;
 
+    /// <summary>A veterinarian looks at its breathing before any muzzle: trouble is noted, or its face is less than half as long as the skull behind it.</summary>
+    public bool VeterinarianFirst => AirwayConcern is Dogs.AirwayConcern.Noted or Dogs.AirwayConcern.FaceMeasured;
+
     /// <summary>The fit style it is usually measured and fitted by: the working one for working dogs and after several or deep bites.</summary>
     public FitStyle UsualFitStyle => Purposes.Contains(Purpose.Working) || BiteTier == BiteTier.SeveralOrDeep ? FitStyle.Working : FitStyle.Everyday;
 

@@ -101,6 +101,9 @@ public sealed record Criterion(CriterionName Name, Outcome Outcome, Length? Marg
     /// <summary>It can make a muzzle unfit; otherwise it warns at the most.</summary>
     public bool IsHard { get; init; }
 
+    /// <summary>It keeps the dog from harm, and no note takes it back.</summary>
+    public bool CannotBeOverruled { get; init; }
+
     /// <summary>A wish: it never decides whether the muzzle may be worn.</summary>
     public bool IsSoft { get; init; }
 

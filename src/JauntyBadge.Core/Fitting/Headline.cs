@@ -25,6 +25,8 @@ public sealed record Headline(string? Chance, string Says, string? Unchecked, st
         var (left, first) = (writing.And(notChecked), notChecked.FirstOrDefault());
         var missing = left == "" ? null : writing.Say($"{left} not checked");
         var decided = fit.Deciding;
+        if (fit.Brief.VeterinarianFirst)
+            return new(null, writing.Say("ask the veterinarian first") + (missing is null ? "" : $" · {missing}"), missing, first);
         if (fit.Verdict == Verdict.Out)
             return new(
                 null,
@@ -35,6 +37,8 @@ public sealed record Headline(string? Chance, string Says, string? Unchecked, st
                 first
             );
 
+        if (fit.CanBePushedIn)
+            return new(null, writing.Say($"{words.Within(CriterionName.Shove)}: not to be worn so") + (missing is null ? "" : $" · {missing}"), missing, first);
         var sure =
             fit.Chance is null ? ""
             : missing is null ? writing.Say("sure · ")

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
 using UnitsNet;
 
@@ -27,6 +28,7 @@ namespace JauntyBadge.Core.Fitting;
 /// <param name="RulesId">Every number it stood on, by the fingerprint they are kept under; null in older choices.</param>
 /// <param name="OwnRules">Those of them that were the practice's own; null in older choices.</param>
 /// <param name="ToTrainIn">It is for training only; older choices say so in their note.</param>
+/// <param name="Terms">What it was judged for; null in older choices.</param>
 public sealed record KeptFit(
     string Model,
     string Maker,
@@ -49,7 +51,8 @@ public sealed record KeptFit(
     double? Chance = null,
     string? RulesId = null,
     IReadOnlyList<KeptRule>? OwnRules = null,
-    bool ToTrainIn = false
+    bool ToTrainIn = false,
+    KeptTerms? Terms = null
 )
 {
     /// <summary>What was kept cannot be read. Nothing is decided by it: the dog has no muzzle until one is chosen.</summary>
@@ -136,7 +139,26 @@ public sealed record KeptFit(
             }
         );
 
-    public static KeptFit Of(RankedFit fit, string? note, string rulesId, bool toTrainIn)
+    /// <summary>What it is judged for when it is judged again: as it was chosen for; an older sleeve or cover for a few cool minutes.</summary>
+    public KeptTerms JudgedFor(HouseRules rules) =>
+        Terms ?? (FitRules.Cap(Type, rules) is { } cap ? new KeptTerms([], null, null, (int)cap.TotalMinutes, false) : KeptTerms.Usual);
+
+    /// <summary>
+    /// What the list has against wearing it now, as it is judged today: a line that no note takes back, an edge that can be pushed into the eyes, or what has come
+    /// to be missed since it was chosen. What was missed then and kept with a note is the fitter's. Null for nothing.
+    /// </summary>
+    /// <param name="now">The same muzzle as the list judges it today.</param>
+    public Criterion? Against(RankedFit now)
+    {
+        bool WasMissed(Criterion c) => Criteria.Any(k => k.Name == c.Name && k.Verdict == Verdict.Out);
+        return now
+            .Criteria.Where(c => !c.IsSoft)
+            .Where(c => c.CannotBeOverruled || (c.Name == CriterionName.Shove && now.CanBePushedIn) || (c.Outcome == Outcome.Missed && !WasMissed(c)))
+            .OrderByDescending(c => c.CannotBeOverruled)
+            .FirstOrDefault();
+    }
+
+    public static KeptFit Of(RankedFit fit, string? note, string rulesId, bool toTrainIn, KeptTerms? terms = null)
     {
         Criterion As(Criterion c) => !toTrainIn ? c : TrainingMuzzle.InTraining(c);
         var (snout, brief, words) = (fit.Snout, fit.Brief, new MeasuringWords(fit.Question.Writing));
@@ -165,9 +187,23 @@ public sealed record KeptFit(
             fit.Chance,
             rulesId,
             [.. brief.Rules.Own.Select(o => new KeptRule(o.Key, o.Value))],
-            toTrainIn
+            toTrainIn,
+            terms
         );
     }
+}
+
+/// <summary>What a muzzle was judged for; what is null follows from the dog.</summary>
+/// <param name="Uses">The purposes; empty for all of the dog's.</param>
+/// <param name="FitStyle">The fit style.</param>
+/// <param name="Fingers">Fingers under the neck strap.</param>
+/// <param name="Minutes">The longest wear.</param>
+/// <param name="Warm">In warmth or at exercise.</param>
+/// <param name="ClinicHands">The clinic's own staff put it on, watch it and take it off.</param>
+public sealed record KeptTerms(IReadOnlyList<Purpose> Uses, FitStyle? FitStyle, int? Fingers, int? Minutes, bool? Warm, bool ClinicHands = false)
+{
+    /// <summary>All as it follows from the dog.</summary>
+    public static KeptTerms Usual { get; } = new([], null, null, null, null);
 }
 
 /// <summary>One criterion as it was.</summary>

@@ -25,6 +25,9 @@ public sealed record BriefQuestion
     /// <summary>The clinic's own staff put it on, watch it and take it off.</summary>
     public bool ClinicHands { get; init; }
 
+    /// <summary>A veterinarian who looked at its breathing said how long it may wear one.</summary>
+    public bool VeterinarianSaid { get; init; }
+
     /// <summary>The head still grows.</summary>
     public bool Growing { get; init; }
 
@@ -99,6 +102,9 @@ public sealed record MuzzleBrief
 
     /// <summary>The clinic's own staff put it on, watch it and take it off.</summary>
     public bool ClinicHands { get; init; }
+
+    /// <summary>A veterinarian looks at its breathing before any muzzle, and has not yet.</summary>
+    public bool VeterinarianFirst { get; init; }
 
     /// <summary>Most the muzzle should weigh; null when the body mass is not known or the line is overruled.</summary>
     public required Mass? MostMass { get; init; }
@@ -178,6 +184,7 @@ public sealed record MuzzleBrief
             MostMass = mass.Most,
             Visibility = question.Visibility,
             CoatHex = sight is { Overruled: null } ? question.CoatHex : null,
+            VeterinarianFirst = dog.VeterinarianFirst && !question.VeterinarianSaid,
             Lines = lines,
             Clashes = [.. Clash.All.Where(c => c.Rules.Any(binding.Contains) && c.Against.Any(binding.Contains)).Select(words.Of)],
         };
@@ -197,7 +204,7 @@ public sealed record MuzzleBrief
             var why = $"{words.Of(feature, model, has)} {rule.Reason}";
             refusals.Add(
                 overruled is null
-                    ? new Criterion(feature.Criterion(), Outcome.Missed, null, why, rule.Basis) { IsHard = true }
+                    ? new Criterion(feature.Criterion(), Outcome.Missed, null, why, rule.Basis) { IsHard = true, CannotBeOverruled = rule.Hard }
                     : new Criterion(feature.Criterion(), Outcome.Overruled, null, words.Overruled(why, overruled), rule.Basis) { IsHard = true }
             );
         }

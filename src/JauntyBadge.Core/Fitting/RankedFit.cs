@@ -48,6 +48,9 @@ public sealed class RankedFit
     /// <summary>It may be worn, but with a warning: an edge that can be pushed into the eyes, a strap that may slip, a basket that hangs, or an overruled line.</summary>
     public bool Warns { get; }
 
+    /// <summary>It may be pushed past the eye line: a list may show it, nobody wears it so.</summary>
+    public bool CanBePushedIn => Model.Type == MuzzleType.Basket && Judgement.Criteria.Any(c => c.Name == CriterionName.Shove && c.Outcome > Outcome.JustHolds);
+
     /// <summary>Chance that all that has to hold does hold, given the doubt about the readings; 0 when refused, null when not drawn.</summary>
     public double? Chance =>
         chances is null ? null
@@ -117,6 +120,12 @@ public sealed class RankedFit
     internal Judgement Judgement { get; }
 
     internal int ChanceSteps { get; }
+
+    /// <summary>Where it stands among those that may be worn: 0 sure enough and without a warning, 1 with one, 2 less sure.</summary>
+    internal int Rank =>
+        Chance < Question.Rules[VanStock.SureEnough] ? 2
+        : Warns ? 1
+        : 0;
 
     internal FitQuestion Question => judge.Question;
 

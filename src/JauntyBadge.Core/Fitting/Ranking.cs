@@ -37,7 +37,7 @@ public static class Ranking
     );
 
     /// <summary>
-    /// What may be worn first, baskets before what closes the mouth or lies on the face: by chance in steps of 5 %, those whose shape is known before those of a chart of length and girth, those without a warning before those with one, then by the fitter's weights; then what is out, refusals last and the nearest miss first.
+    /// What may be worn first, baskets before what closes the mouth or lies on the face: what is sure enough and without a warning, then what has one, then what is less sure; within each by chance in steps of 5 %, those whose shape is known before those of a chart of length and girth, then by the fitter's weights; then what is out, refusals last and the nearest miss first.
     /// Equal ones keep the order of model and size, so the list never flips.
     /// </summary>
     public static IReadOnlyList<RankedFit> Rank(IReadOnlyList<MuzzleModel> catalogue, FitQuestion question)
@@ -70,8 +70,14 @@ public static class Ranking
             : Then(
                 (a.Model.Type != MuzzleType.Basket).CompareTo(b.Model.Type != MuzzleType.Basket),
                 Then(
-                    b.ChanceSteps.CompareTo(a.ChanceSteps),
-                    Then(a.Size.IsLengthAndGirthOnly.CompareTo(b.Size.IsLengthAndGirthOnly), Then(a.Warns.CompareTo(b.Warns), b.Weighted.CompareTo(a.Weighted)))
+                    a.Rank.CompareTo(b.Rank),
+                    Then(
+                        b.ChanceSteps.CompareTo(a.ChanceSteps),
+                        Then(
+                            a.Size.IsLengthAndGirthOnly.CompareTo(b.Size.IsLengthAndGirthOnly),
+                            Then(a.Warns.CompareTo(b.Warns), b.Weighted.CompareTo(a.Weighted))
+                        )
+                    )
                 )
             );
         if (first != 0)

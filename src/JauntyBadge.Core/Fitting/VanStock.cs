@@ -26,7 +26,7 @@ public static class VanStock
 {
     public static readonly Grounded<double> SureEnough = new(
         "van.sure-enough",
-        "Chance of fit from which a size in the van counts for a dog",
+        "Chance of fit from which a muzzle is sure enough to come first in the list, and counts in the van",
         0.8,
         Basis.House("four dogs in five go home with what was carried for them")
     );

@@ -152,11 +152,14 @@ public sealed record HappyWear(string Id, string Name, string How, bool Exercise
     /// <param name="lately">What was done at its last fun wears, the oldest first; unknown ones are left out.</param>
     /// <param name="muzzle">What it wears.</param>
     /// <param name="band">What the heat leaves; null where that is not known.</param>
-    public static HappyWear? Next(IReadOnlyList<string> loves, IReadOnlyList<string> lately, WornMuzzle muzzle, HeatBand? band)
+    /// <param name="frost">It freezes: nothing wet.</param>
+    public static HappyWear? Next(IReadOnlyList<string> loves, IReadOnlyList<string> lately, WornMuzzle muzzle, HeatBand? band, bool frost = false)
     {
         if (band == HeatBand.None)
             return null;
-        var can = All.Where(h => !h.Exercise || (!muzzle.HoldsShut && muzzle.Gape != Fitting.GapeClass.HalfPant && band is null or HeatBand.AsTrained))
+        var can = All.Where(h =>
+                !(frost && h.Water) && (!h.Exercise || (!muzzle.HoldsShut && muzzle.Gape != Fitting.GapeClass.HalfPant && band is null or HeatBand.AsTrained))
+            )
             .ToList();
         var loved = can.Where(h => loves.Contains(h.Id)).ToList();
         return (loved.Count > 0 ? loved : can).MinBy(h => lately.ToList().LastIndexOf(h.Id));

@@ -5,7 +5,8 @@ namespace JauntyBadge.Core.Wearing;
 /// <param name="To">When it ends.</param>
 /// <param name="Band">What the heat leaves.</param>
 /// <param name="Cap">The longest wear begun in it.</param>
-public sealed record WearStretch(DateTimeOffset From, DateTimeOffset To, HeatBand Band, TimeSpan Cap);
+/// <param name="Frost">It freezes.</param>
+public sealed record WearStretch(DateTimeOffset From, DateTimeOffset To, HeatBand Band, TimeSpan Cap, bool Frost);
 
 /// <summary>A look ahead over the day: when it is cool enough.</summary>
 public static class WearAhead
@@ -32,10 +33,10 @@ public static class WearAhead
                     limit = later;
             }
 
-            if (stretches is [.., var last] && last.To == hour.At && (last.Band, last.Cap) == (limit.Band!.Value, limit.Cap))
+            if (stretches is [.., var last] && last.To == hour.At && (last.Band, last.Cap, last.Frost) == (limit.Band!.Value, limit.Cap, hour.Weather.IsFrost))
                 stretches[^1] = last with { To = hour.At + Hour };
             else
-                stretches.Add(new(hour.At, hour.At + Hour, limit.Band!.Value, limit.Cap));
+                stretches.Add(new(hour.At, hour.At + Hour, limit.Band!.Value, limit.Cap, hour.Weather.IsFrost));
         }
 
         return stretches;

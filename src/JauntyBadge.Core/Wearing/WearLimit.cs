@@ -31,7 +31,7 @@ public sealed record WearingDog
 
     public bool Overweight { get; init; }
 
-    /// <summary>Airway trouble is noted: a veterinarian decides.</summary>
+    /// <summary>Airway trouble is noted, or its face is less than half as long as the skull: a veterinarian decides.</summary>
     public bool AirwayTrouble { get; init; }
 
     /// <summary>Its airway is to be minded: nothing that holds its mouth shut.</summary>
@@ -49,7 +49,7 @@ public sealed record WearingDog
             Coat = dog.Coat,
             AgeYears = dog.BirthDate is { } born && born <= today ? (today.DayNumber - born.DayNumber) / 365.25 : null,
             Overweight = dog.Health.Contains(HealthNote.Overweight),
-            AirwayTrouble = dog.Health.Contains(HealthNote.AirwayTrouble),
+            AirwayTrouble = dog.VeterinarianFirst,
             MindAirway = dog.AirwayConcern is not null,
             VeterinarianAllows = veterinarianAllows,
         };
@@ -85,11 +85,29 @@ public sealed record WearQuestion(
 
     /// <summary>Nobody has read the weather, or too long ago: minutes only until somebody does.</summary>
     public bool HeatUnknown { get; init; }
+
+    /// <summary>It is worn in the sun.</summary>
+    public bool InSun { get; init; }
+
+    /// <summary>It walks on tarmac or sand too hot for the back of a hand for seven seconds.</summary>
+    public bool HotGround { get; init; }
+
+    /// <summary>What its wears until now leave of it, beside the longest comfortable one.</summary>
+    public WearPast Past { get; init; } = WearPast.None;
+
+    /// <summary>What the list of muzzles has against this one on this dog; null for nothing.</summary>
+    public Criterion? RuledOut { get; init; }
+
+    /// <summary>It was chosen to train in, and is worn for nothing else.</summary>
+    public bool TrainingOnly { get; init; }
 }
 
 /// <summary>What limits a wear.</summary>
 public enum WearCause
 {
+    RuledOut,
+    TrainingOnly,
+    BadToday,
     OutOfUse,
     AirwayTrouble,
     VeterinarianAllows,
@@ -101,9 +119,13 @@ public enum WearCause
     Stage,
     FirstWear,
     OwnLongest,
+    AfterBad,
     Exercise,
     Heat,
     HeatUnknown,
+    Frost,
+    Day,
+    Pause,
 }
 
 /// <summary>One limit of a wear.</summary>
@@ -174,6 +196,27 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
         Basis.House("two minutes would be most of a short one")
     );
 
+    public static readonly Grounded<double> DayTimes = new(
+        "wear.day-times",
+        "Longest wear of a day all together, times the longest single one of it",
+        4,
+        Basis.House("a wear to its cap, again and again, would have no end")
+    )
+    {
+        Least = 1,
+        Most = 4,
+    };
+
+    public static readonly Grounded<TimeSpan> DayMost = new(
+        "wear.day-most",
+        "Longest wear of a day all together",
+        TimeSpan.FromHours(4),
+        Basis.House("never all day")
+    )
+    {
+        Most = 240,
+    };
+
     public static readonly Grounded<TimeSpan> Fastening = Stage("wear.stage-fastening", "Longest wear at the stage of first fastening", 1);
     public static readonly Grounded<TimeSpan> Still = Stage("wear.stage-still", "Longest wear at the stage of wearing still", 2);
     public static readonly Grounded<TimeSpan> Moving = Stage("wear.stage-moving", "Longest wear at the stage of moving in it", 5);
@@ -182,7 +225,7 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
     private static readonly Basis VeterinarianFirst = Basis.Practice("a veterinarian looks at its breathing before any muzzle");
 
     public static IReadOnlyList<IGrounded> All { get; } =
-    [OutingCap, FirstWear, Growth, ExerciseLeaves, Fastening, Still, Moving, Places, SoonAt, SoonShare, .. Heat.All, WearLog.Remembered];
+    [OutingCap, FirstWear, Growth, ExerciseLeaves, DayTimes, DayMost, Fastening, Still, Moving, Places, SoonAt, SoonShare, .. Heat.All, .. WearLog.All];
 
     /// <summary>With how much left of a wear it is soon over.</summary>
     public static TimeSpan Soon(TimeSpan cap, HouseRules rules) => new[] { rules[SoonAt], cap * rules[SoonShare] }.Min();
@@ -201,7 +244,7 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
         var least = Least(lines);
         if (question.HeatUnknown)
         {
-            lines.Add(new(WearCause.HeatUnknown, rules[Heat.Minutes], rules.Basis(Heat.Minutes)));
+            lines.Add(new(WearCause.HeatUnknown, question.Muzzle.HoldsShut ? TimeSpan.Zero : rules[Heat.Minutes], rules.Basis(Heat.Minutes)));
             least = Least(lines);
         }
 
@@ -216,23 +259,25 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
         IReadOnlyList<HeatMover> movers = [];
         if (question.Weather is { } weather)
         {
-            band = Heat.For(question.Dog, weather.Judged, rules);
-            movers = [.. Heat.Movers(question.Dog, rules)];
+            band = Heat.For(question, weather, rules);
+            movers = [.. Heat.Movers(question, weather, rules)];
+            if (weather.Air < rules[Heat.FrostUnder])
+                lines.Add(new(WearCause.Frost, rules[Heat.FrostMinutes], rules.Basis(Heat.FrostMinutes)));
             if (band != HeatBand.AsTrained)
                 lines.Add(
                     new(
                         WearCause.Heat,
                         question.Muzzle.HoldsShut ? TimeSpan.Zero : Heat.Leaves(band.Value, least, rules),
-                        rules.Basis(
-                            band switch
-                            {
-                                HeatBand.Halved => Heat.HalvesFrom,
-                                HeatBand.MinutesOnly => Heat.MinutesFrom,
-                                _ => Heat.NoneOver,
-                            }
-                        )
+                        rules.Basis(Heat.Decides(weather, rules))
                     )
                 );
+        }
+
+        if (question.Past is { WornToday: var worn, LongestCapToday: var told } && worn > TimeSpan.Zero)
+        {
+            var single = Least(lines) is var now && now > told ? now : told;
+            var day = single * rules[DayTimes] is var times && times < rules[DayMost] ? times : rules[DayMost];
+            lines.Add(new(WearCause.Day, day > worn ? day - worn : TimeSpan.Zero, rules.Basis(day < rules[DayMost] ? DayTimes : DayMost)));
         }
 
         lines.Sort((a, b) => a.Cap.CompareTo(b.Cap) is var by and not 0 ? by : a.Cause.CompareTo(b.Cause));
@@ -243,6 +288,14 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
     private static IEnumerable<WearLine> Standing(WearQuestion question, HouseRules rules)
     {
         var (dog, muzzle) = (question.Dog, question.Muzzle);
+        if (question.RuledOut is { } against)
+            yield return new(WearCause.RuledOut, TimeSpan.Zero, against.Basis);
+        if (question.TrainingOnly)
+            yield return new(WearCause.TrainingOnly, TimeSpan.Zero, Basis.House("it was judged to train in, and for nothing else"));
+        if (question.Past.BadToday)
+            yield return new(WearCause.BadToday, TimeSpan.Zero, Basis.House("after one that went badly the day is over: the next is to be a good one"));
+        if (question.Past.PauseLeft > TimeSpan.Zero)
+            yield return new(WearCause.Pause, TimeSpan.Zero, Basis.House("a pause as long as the last wear: it drinks, pants and shakes it off"));
         if (question.OutOfUse)
             yield return new(WearCause.OutOfUse, TimeSpan.Zero, Basis.Practice("what failed at its inspection is not worn until it is mended"));
         if (dog.AirwayTrouble)
@@ -266,9 +319,21 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
             yield return number is null
                 ? new(WearCause.Stage, TimeSpan.Zero, Basis.Practice("a dog wears it once it has been fastened step by step"))
                 : new(WearCause.Stage, rules[number], rules.Basis(number));
-        yield return question.LongestComfortable is { } longest
-            ? new(WearCause.OwnLongest, longest * rules[Growth], rules.Basis(Growth))
-            : new(WearCause.FirstWear, rules[FirstWear], rules.Basis(FirstWear));
+        yield return Own(question, rules);
+    }
+
+    /// <summary>
+    /// What its own wears leave. After one that went badly that is a share of what was borne, until it was borne longer since, or until it was trained with a muzzle
+    /// on since: then it begins with little.
+    /// </summary>
+    private static WearLine Own(WearQuestion question, HouseRules rules)
+    {
+        var grown = question.LongestComfortable is { } longest ? new WearLine(WearCause.OwnLongest, longest * rules[Growth], rules.Basis(Growth)) : null;
+        var first = new WearLine(WearCause.FirstWear, rules[FirstWear], rules.Basis(FirstWear));
+        if (question.Past.BadBorne is not { } borne)
+            return grown ?? first;
+        var half = new WearLine(WearCause.AfterBad, borne * rules[WearLog.AfterBad], rules.Basis(WearLog.AfterBad));
+        return new[] { half, grown, question.Past.TrainedSince ? first : null }.OfType<WearLine>().MaxBy(l => l.Cap)!;
     }
 
     private static Grounded<TimeSpan>? StageCap(TrainedTo stage) =>

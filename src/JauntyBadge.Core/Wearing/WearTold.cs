@@ -47,6 +47,9 @@ public enum WearPart
 
     /// <summary>Anything else.</summary>
     Note,
+
+    /// <summary>How it ended.</summary>
+    Ending,
 }
 
 /// <summary>

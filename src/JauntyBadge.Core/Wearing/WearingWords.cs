@@ -14,8 +14,19 @@ public sealed class WearingWords(Writing writing)
     public string Says(WearLine line, WearQuestion question, WearLimit limit) =>
         line.Cause switch
         {
+            WearCause.RuledOut => question.RuledOut!.Reason.TrimEnd('.'),
+            WearCause.TrainingOnly => writing.Say("Chosen to train in: it is worn in sessions, and for nothing else"),
+            WearCause.BadToday => writing.Say("It went badly today: no second one on the same day"),
+            WearCause.Pause => writing.Say($"A pause as long as the last wear: again in {writing.Minutes(RoundedUp(question.Past.PauseLeft))}"),
+            WearCause.Day => writing.Say(
+                $"Worn {writing.Minutes(question.Past.WornToday)} today: a day holds {Writing.Number(Rules[WearLimit.DayTimes])} times its longest single wear, and never over {writing.Minutes(Rules[WearLimit.DayMost])}"
+            ),
+            WearCause.AfterBad => writing.Say(
+                $"The last one went badly after {writing.Minutes(question.Past.BadBorne!.Value)}: {Part(Rules[WearLog.AfterBad])} of that at most"
+            ),
+            WearCause.Frost => writing.Say($"Below {Rules[Wearing.Heat.FrostUnder].DegreesCelsius:0.#} °C: short wears, {Frost}"),
             WearCause.OutOfUse => writing.Say("The muzzle is out of use until it is mended"),
-            WearCause.AirwayTrouble => writing.Say("Airway trouble is noted: a veterinarian says first whether and how long"),
+            WearCause.AirwayTrouble => writing.Say("Its breathing is looked at first: a veterinarian says whether and how long"),
             WearCause.VeterinarianAllows => writing.Say("What the veterinarian allows it"),
             WearCause.MindAirway => writing.Say("Nothing that holds its mouth shut: its airway is to be minded"),
             WearCause.Type => question.Muzzle.Type == MuzzleType.Sleeve
@@ -46,13 +57,55 @@ public sealed class WearingWords(Writing writing)
             : writing.Say(
                 $"wet bulb not computed: {weather.Air.DegreesCelsius:0.#} °C and {weather.Humidity.Percent:0} % lie outside {Weather.LeastHumidity}–{Weather.MostHumidity} % and {Weather.LeastAir} to {Weather.MostAir} °C; judged by the most it can be, {weather.Judged.DegreesCelsius:0.0} °C"
             );
-        return movers.Count == 0 ? degrees : writing.Say($"{degrees}, taken a band warmer for {writing.And(movers.Select(Of))}");
+        if (weather.Air >= Rules[Wearing.Heat.AirHalvesFrom])
+            degrees = writing.Say($"{weather.Air.DegreesCelsius:0.#} °C air, {degrees}");
+        if (weather.IsFrost)
+            degrees = writing.Say($"{weather.Air.DegreesCelsius:0.#} °C: {Frost}");
+        return movers.Count == 0 ? degrees : writing.Say($"{degrees}; shorter for {writing.And(movers.Select(Of))}");
     }
 
+    /// <summary>What frost does.</summary>
+    private string Frost => writing.Say("breath and drool freeze on the bars; bare metal off its lips, wet games wait");
+
+    /// <summary>What to do for a hot or choking dog until a veterinarian sees it (general veterinary first aid, Memory; the veterinarian's word goes before it).</summary>
+    public IReadOnlyList<string> FirstAid =>
+        [
+            writing.Say("The muzzle off now, the collar loose, out of the sun, still."),
+            writing.Say("Cool water to drink if it wants it, cool water on its coat, moving air over it."),
+            writing.Say("Something in its throat: look, take out only what you can see and reach."),
+            writing.Say("Ring the veterinarian ahead. Cool it first, then travel."),
+        ];
+
+    /// <summary>What to do after a wear that went badly.</summary>
+    public IReadOnlyList<string> AfterBad =>
+        [
+            writing.Say("One easy thing it can do without the muzzle, a good treat, and the day's work is over."),
+            writing.Say("No second wear today. It counts as a stressful one, whatever it was meant to be."),
+            writing.Say($"The next is {Part(Rules[WearLog.AfterBad])} of what it bore, at most."),
+            writing.Say("Twice in a row, or over threshold once: the plan goes back to its last easy step. Pain or a sudden change: a veterinarian."),
+        ];
+
+    /// <summary>From when to when one was worn, such as "10:05–10:20"; without an end it is on.</summary>
+    public string Span(DateTime on, DateTime? off) =>
+        off is { } end
+            ? writing.Say($"{writing.Time(TimeOnly.FromDateTime(on))}–{writing.Time(TimeOnly.FromDateTime(end))}")
+            : writing.Say($"since {writing.Time(TimeOnly.FromDateTime(on))}");
+
+    /// <summary>That two wears lie over each other.</summary>
+    public string TwoAtOnce(string one, string other) =>
+        writing.Say($"It wears one muzzle at a time: this one would be {one}, and {other} is on record. Change the times of one, or take it out.");
+
+    /// <summary>A sign in the reader's language.</summary>
+    public WornSign Told(WornSign sign) => sign with { Name = writing.Say(sign.Name) };
+
     /// <summary>A band in words.</summary>
-    public string Of(HeatBand band) =>
+    /// <param name="band">The band.</param>
+    /// <param name="frost">It freezes.</param>
+    public string Of(HeatBand band, bool frost = false) =>
         band switch
         {
+            HeatBand.AsTrained when frost => writing.Say("Frost: as trained, bare metal off its lips"),
+            HeatBand.Halved when frost => writing.Say("Frost: half as long"),
             HeatBand.AsTrained => writing.Say("Cool enough: as trained"),
             HeatBand.Halved => writing.Say("Warm: half as long"),
             HeatBand.MinutesOnly => writing.Say("Hot: minutes only, in the shade, with water"),
@@ -62,15 +115,27 @@ public sealed class WearingWords(Writing writing)
     /// <summary>What goes before the big number: never that anything is safe.</summary>
     public string Headline(WearLimit limit, WearQuestion question) =>
         limit.NotNow
-            ? limit.Decides.Cause is WearCause.AirwayTrouble
+            ? limit.Lines.Any(l => l is { Cause: WearCause.AirwayTrouble, Cap.Ticks: 0 })
                 ? writing.Say("Ask the veterinarian first")
-                : writing.Say("Not now")
+                : limit.Decides.Cause switch
+                {
+                    WearCause.RuledOut => writing.Say("Not this muzzle"),
+                    WearCause.TrainingOnly => writing.Say("For training only"),
+                    WearCause.BadToday or WearCause.Day => writing.Say("No more today"),
+                    WearCause.Pause => writing.Say("Not yet"),
+                    _ => writing.Say("Not now"),
+                }
             : writing.Say($"At most {writing.Minutes(limit.Cap)}, watched all the time");
 
     private string HeatSays(WearLine line, WearQuestion question, WearLimit limit) =>
         line.Cap <= TimeSpan.Zero && limit.Band != HeatBand.None
-            ? writing.Say($"{Of(limit.Band!.Value).Split(':')[0]}: not in a muzzle that holds the mouth shut ({Heat(question.Weather!, limit.Movers)})")
-            : $"{Of(limit.Band!.Value)} ({Heat(question.Weather!, limit.Movers)})";
+            ? writing.Say(
+                $"{Of(limit.Band!.Value, question.Weather!.IsFrost).Split(':')[0]}: not in a muzzle that holds the mouth shut ({Heat(question.Weather!, limit.Movers)})"
+            )
+            : $"{Of(limit.Band!.Value, question.Weather!.IsFrost)} ({Heat(question.Weather!, limit.Movers)})";
+
+    /// <summary>What is waited for is not said to be over before it is.</summary>
+    private static TimeSpan RoundedUp(TimeSpan time) => TimeSpan.FromMinutes(Math.Ceiling(time.TotalMinutes));
 
     private string Of(HeatMover mover) =>
         mover switch
@@ -80,6 +145,8 @@ public sealed class WearingWords(Writing writing)
             HeatMover.Overweight => writing.Say("its weight"),
             HeatMover.Old => writing.Say("its age"),
             HeatMover.Young => writing.Say("its youth"),
+            HeatMover.Sun => writing.Say("the sun"),
+            HeatMover.HotGround => writing.Say("the hot ground"),
             _ => writing.Say("its mass"),
         };
 

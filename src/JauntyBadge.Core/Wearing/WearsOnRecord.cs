@@ -22,8 +22,30 @@ public enum RubPlace
 /// <param name="Rubbed">It left a mark.</param>
 public sealed record WearOnRecord(DateOnly Day, DateTime StartedAt, DateTime? EndedAt, Occasion Occasion, string? HappyId, bool Worried, bool Rubbed)
 {
+    /// <summary>A sign of being over threshold was seen.</summary>
+    public bool OverThreshold { get; init; }
+
+    /// <summary>A sign of trouble with breath, heat or swallowing was seen.</summary>
+    public bool Red { get; init; }
+
+    /// <summary>How it ended.</summary>
+    public WearEnding Ending { get; init; }
+
+    /// <summary>How long it was told to be at most; null where nobody said.</summary>
+    public TimeSpan? Cap { get; init; }
+
     /// <summary>As the rules see it; one still on lasts nothing yet.</summary>
-    public Wear AsWear => new(Day, EndedAt is { } end && end > StartedAt ? end - StartedAt : TimeSpan.Zero, Occasion, Worried, Rubbed);
+    public Wear AsWear =>
+        new(Day, EndedAt is { } end && end > StartedAt ? end - StartedAt : TimeSpan.Zero, Occasion, Worried, Rubbed)
+        {
+            OverThreshold = OverThreshold,
+            Red = Red,
+            Ending = Ending,
+            Cap = Cap,
+        };
+
+    /// <summary>How long it is beyond its time; null while it is not, where nobody said how long, and once it is off.</summary>
+    public TimeSpan? Over(DateTime now) => EndedAt is null && Cap is { } cap && now - StartedAt > cap ? now - StartedAt - cap : null;
 }
 
 /// <summary>A day on which a dog has to wear its muzzle somewhere.</summary>
@@ -49,11 +71,25 @@ public sealed record WearsOnRecord(IReadOnlyList<WearOnRecord> Wears, IReadOnlyL
     /// <summary>The wear that is on now.</summary>
     public WearOnRecord? On => Wears.LastOrDefault(w => w.EndedAt is null);
 
-    /// <summary>What each wear was to the dog.</summary>
-    public IReadOnlyList<OccasionOn> Occasions => [.. Wears.Select(w => new OccasionOn(w.Day, w.Occasion))];
+    /// <summary>What each wear was to the dog in the end.</summary>
+    public IReadOnlyList<OccasionOn> Occasions(HouseRules rules) =>
+        [.. Wears.Select(w => (w.Day, Was: w.AsWear.Was(rules))).Where(w => w.Was is not null).Select(w => new OccasionOn(w.Day, w.Was!.Value))];
 
     /// <summary>The day of its last happy wear up to a day; null for none.</summary>
-    public DateOnly? LastHappy(DateOnly today) => Wears.LastOrDefault(w => w.Occasion == Occasion.Fun && w.Day <= today)?.Day;
+    public DateOnly? LastHappy(DateOnly today, HouseRules rules) => Occasions(rules).LastOrDefault(w => w.Occasion == Occasion.Fun && w.Day <= today)?.Day;
+
+    /// <summary>What its wears leave of the next.</summary>
+    /// <param name="today">The practice's day.</param>
+    /// <param name="now">Now, UTC.</param>
+    /// <param name="lastTrained">The last day on which it was trained with a muzzle on; null for none.</param>
+    /// <param name="rules">The numbers that decide.</param>
+    public WearPast Past(DateOnly today, DateTime now, DateOnly? lastTrained, HouseRules rules) =>
+        WearPast.Of([.. Wears.Where(w => w.EndedAt is not null).Select(w => w.AsWear)], today, lastTrained, rules) with
+        {
+            PauseLeft = Wears.Where(w => w.EndedAt is not null).MaxBy(w => w.EndedAt) is { EndedAt: { } end } last
+                ? WearPast.Pause(last.StartedAt, end, now)
+                : TimeSpan.Zero,
+        };
 
     /// <summary>What is coming, from a day on.</summary>
     public IReadOnlyList<AppointmentOnRecord> Coming(DateOnly today) => [.. Appointments.Where(a => a.Day >= today)];
@@ -67,7 +103,7 @@ public sealed record WearsOnRecord(IReadOnlyList<WearOnRecord> Wears, IReadOnlyL
         var coming = Coming(today);
         return
             coming.FirstOrDefault(a => a.Occasion == Occasion.Stressful) is { } visit
-            && BalanceAhead.Of(today, Occasions, [.. coming.Select(a => new OccasionOn(a.Day, a.Occasion))], rules) is { } ahead
+            && BalanceAhead.Of(today, Occasions(rules), [.. coming.Select(a => new OccasionOn(a.Day, a.Occasion))], rules) is { } ahead
             ? new(visit.Kind, ahead)
             : null;
     }

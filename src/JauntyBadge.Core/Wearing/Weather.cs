@@ -35,8 +35,11 @@ public sealed record Weather(Temperature Air, RelativeHumidity Humidity)
         }
     }
 
+    /// <summary>Below freezing: breath and drool freeze on the bars.</summary>
+    public bool IsFrost => Air.DegreesCelsius < 0;
+
     /// <summary>
-    /// What heat is judged by: the wet bulb, or where that is not computed the most it can be, which is that of 5 % humidity in drier air and the air temperature
+    /// What the wet bulb is taken for: the wet bulb, or where that is not computed the most it can be, which is that of 5 % humidity in drier air and the air temperature
     /// elsewhere.
     /// </summary>
     public Temperature Judged => WetBulb ?? (this with { Humidity = Max(Humidity, RelativeHumidity.FromPercent(LeastHumidity)) }).WetBulb ?? Air;
@@ -92,11 +95,17 @@ public enum HeatMover
     Old,
     Young,
     Heavy,
+    Sun,
+    HotGround,
 }
 
 /// <summary>How heat shortens wears. Bands and what moves a dog up one (House, on a Practice rule that a dog cools by panting).</summary>
 public static class Heat
 {
+    private static readonly Basis AirBands = Basis.House("dry heat fools the wet bulb: a dog's own heat is 38 to 39 °C, and air near that takes none away");
+
+    private static readonly Basis Frosts = Basis.House("breath and drool freeze on bars, and cold metal sticks to lips");
+
     private static readonly Basis Bands = Basis.House("a dog cools by panting, so what evaporates decides: bands of wet-bulb temperature");
 
     public static readonly Grounded<Temperature> HalvesFrom = OnlyCooler("wear.heat-halves", "From this wet-bulb temperature wears are halved", 18);
@@ -112,6 +121,43 @@ public static class Heat
         "Over this wet-bulb temperature no muzzle is worn but in an emergency",
         25
     );
+
+    public static readonly Grounded<Temperature> AirHalvesFrom = OnlyCooler("wear.air-halves", "From this air temperature wears are halved", 27, AirBands);
+
+    public static readonly Grounded<Temperature> AirMinutesFrom = OnlyCooler(
+        "wear.air-minutes-from",
+        "From this air temperature a muzzle is worn for minutes only",
+        30,
+        AirBands
+    );
+
+    public static readonly Grounded<Temperature> AirNoneFrom = OnlyCooler(
+        "wear.air-none",
+        "From this air temperature no muzzle is worn but in an emergency",
+        34,
+        AirBands
+    );
+
+    public static readonly Grounded<Temperature> FrostUnder = new(
+        "wear.frost-under",
+        "Below this air temperature wears are short",
+        Temperature.FromDegreesCelsius(-10),
+        Frosts
+    )
+    {
+        Least = -10,
+        Most = 0,
+    };
+
+    public static readonly Grounded<TimeSpan> FrostMinutes = new(
+        "wear.frost-minutes",
+        "How long a muzzle is worn in such frost",
+        TimeSpan.FromMinutes(10),
+        Frosts
+    )
+    {
+        Most = 10,
+    };
 
     public static readonly Grounded<TimeSpan> Minutes = new(
         "wear.heat-minutes",
@@ -151,7 +197,21 @@ public static class Heat
     };
 
     public static IReadOnlyList<IGrounded> All { get; } =
-    [HalvesFrom, MinutesFrom, NoneOver, Minutes, OldFrom, YoungUnder, HeavyFrom, WeatherReading.StaleAfter];
+    [
+        HalvesFrom,
+        MinutesFrom,
+        NoneOver,
+        AirHalvesFrom,
+        AirMinutesFrom,
+        AirNoneFrom,
+        FrostUnder,
+        FrostMinutes,
+        Minutes,
+        OldFrom,
+        YoungUnder,
+        HeavyFrom,
+        WeatherReading.StaleAfter,
+    ];
 
     /// <summary>The band of a wet-bulb temperature for a dog that nothing moves: exactly 18 °C halves, exactly 25 °C still leaves minutes.</summary>
     public static HeatBand Of(Temperature wetBulb, HouseRules rules) =>
@@ -160,9 +220,50 @@ public static class Heat
         : wetBulb <= rules[NoneOver] ? HeatBand.MinutesOnly
         : HeatBand.None;
 
-    /// <summary>The band for a dog: one up where anything moves it, however much does.</summary>
-    public static HeatBand For(WearingDog dog, Temperature wetBulb, HouseRules rules) =>
-        Of(wetBulb, rules) is var band && band < HeatBand.None && Movers(dog, rules).Any() ? band + 1 : band;
+    /// <summary>The band of the air itself for a dog that nothing moves: exactly 27 °C halves, exactly 34 °C leaves none.</summary>
+    public static HeatBand OfAir(Temperature air, HouseRules rules) =>
+        air < rules[AirHalvesFrom] ? HeatBand.AsTrained
+        : air < rules[AirMinutesFrom] ? HeatBand.Halved
+        : air < rules[AirNoneFrom] ? HeatBand.MinutesOnly
+        : HeatBand.None;
+
+    /// <summary>The band for a wear: the worse of wet bulb and air, one up where anything moves the dog, and one where the place does, however much of either.</summary>
+    public static HeatBand For(WearQuestion question, Weather weather, HouseRules rules)
+    {
+        var (wet, air) = (Of(weather.Judged, rules), OfAir(weather.Air, rules));
+        var movers = Movers(question, weather, rules).Select(m => m is HeatMover.Sun or HeatMover.HotGround).Distinct().Count();
+        return (HeatBand)Math.Min((int)HeatBand.None, (int)(wet > air ? wet : air) + movers);
+    }
+
+    /// <summary>The number that decides a band: that of the air where it is the worse, else that of the wet bulb.</summary>
+    public static Grounded<Temperature> Decides(Weather weather, HouseRules rules)
+    {
+        var (wet, air) = (Of(weather.Judged, rules), OfAir(weather.Air, rules));
+        return (air > wet, air > wet ? air : wet) switch
+        {
+            (true, HeatBand.Halved) => AirHalvesFrom,
+            (true, HeatBand.MinutesOnly) => AirMinutesFrom,
+            (true, _) => AirNoneFrom,
+            (_, HeatBand.AsTrained or HeatBand.Halved) => HalvesFrom,
+            (_, HeatBand.MinutesOnly) => MinutesFrom,
+            _ => NoneOver,
+        };
+    }
+
+    /// <summary>What moves a wear up a band. In frost no sun does, nor what only holds heat: a short face, age and youth bear cold no better.</summary>
+    public static IEnumerable<HeatMover> Movers(WearQuestion question, Weather weather, HouseRules rules)
+    {
+        foreach (var mover in Movers(question.Dog, rules))
+        {
+            if (!weather.IsFrost || mover is HeatMover.ShortFace or HeatMover.Old or HeatMover.Young)
+                yield return mover;
+        }
+
+        if (question.InSun && !weather.IsFrost)
+            yield return HeatMover.Sun;
+        if (question.HotGround && !weather.IsFrost)
+            yield return HeatMover.HotGround;
+    }
 
     /// <summary>What moves a dog up a band.</summary>
     public static IEnumerable<HeatMover> Movers(WearingDog dog, HouseRules rules)
@@ -191,6 +292,6 @@ public static class Heat
             _ => TimeSpan.Zero,
         };
 
-    private static Grounded<Temperature> OnlyCooler(string id, string what, double degrees) =>
-        new(id, what, Temperature.FromDegreesCelsius(degrees), Bands) { Most = degrees };
+    private static Grounded<Temperature> OnlyCooler(string id, string what, double degrees, Basis? basis = null) =>
+        new(id, what, Temperature.FromDegreesCelsius(degrees), basis ?? Bands) { Most = degrees };
 }

@@ -30,13 +30,14 @@ public sealed class ChoiceRow : INumbered, IOfDog
     /// <param name="at">When.</param>
     /// <param name="rulesId">The kept numbers it stood on.</param>
     /// <param name="toTrainIn">That is what it is kept for; it is then judged as such.</param>
-    public static ChoiceRow Of(Guid dogId, RankedFit fit, string? note, DateTime at, string rulesId, bool toTrainIn = false) =>
+    /// <param name="terms">What it was judged for.</param>
+    public static ChoiceRow Of(Guid dogId, RankedFit fit, string? note, DateTime at, string rulesId, bool toTrainIn = false, KeptTerms? terms = null) =>
         new()
         {
             Id = Guid.NewGuid(),
             DogId = dogId,
             ChosenAt = at,
             SizeId = fit.Size.Id,
-            Kept = JsonColumn.Write(KeptFit.Of(fit, note, rulesId, toTrainIn)),
+            Kept = JsonColumn.Write(KeptFit.Of(fit, note, rulesId, toTrainIn, terms)),
         };
 }

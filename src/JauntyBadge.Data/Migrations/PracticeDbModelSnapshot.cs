@@ -1058,6 +1058,10 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<DateTime?>("EndedAt")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Ending")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<bool>("Exercise")
                         .HasColumnType("INTEGER");
 
@@ -1085,6 +1089,9 @@ namespace JauntyBadge.Data.Migrations
 
                     b.Property<string>("Place")
                         .HasColumnType("TEXT");
+
+                    b.Property<bool>("Red")
+                        .HasColumnType("INTEGER");
 
                     b.Property<DateTime?>("RemovedAt")
                         .HasColumnType("TEXT");

@@ -49,8 +49,14 @@ public sealed class WearRow : INumbered, IVersioned, IOfDog
 
     public string Signs { get; set; } = "[]";
 
-    /// <summary>The worst of its signs; null where none was seen.</summary>
+    /// <summary>The worst of its signs of training; null where none was seen.</summary>
     public SignGroup? Worst { get; set; }
+
+    /// <summary>A sign of trouble with breath, heat or swallowing was seen.</summary>
+    public bool Red { get; set; }
+
+    /// <summary>How it ended.</summary>
+    public WearEnding Ending { get; set; }
 
     public List<RubPlace> Rubs { get; set; } = [];
     public string? TreatId { get; set; }
@@ -69,6 +75,16 @@ public sealed class WearRow : INumbered, IVersioned, IOfDog
         set => Told = JsonColumn.Write(value);
     }
 
+    /// <summary>As lists and rules need it.</summary>
+    public WearOnRecord AsRecord =>
+        new(Day, StartedAt, EndedAt, Occasion, HappyId, Worst >= SignGroup.Worried, Rubs.Count > 0)
+        {
+            OverThreshold = Worst == SignGroup.OverThreshold,
+            Red = Red,
+            Ending = Ending,
+            Cap = CapMinutes is { } minutes ? TimeSpan.FromMinutes(minutes) : null,
+        };
+
     /// <summary>Every sign seen, in the order they were tapped.</summary>
     public IReadOnlyList<WearSign> Seen
     {
@@ -76,7 +92,8 @@ public sealed class WearRow : INumbered, IVersioned, IOfDog
         set
         {
             Signs = JsonColumn.Write(value);
-            Worst = value.Select(s => (SignGroup?)(Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase)).Max();
+            Worst = value.Select(s => Sign.Find(s.SignId)?.Group).Max();
+            Red = value.Any(s => WornSign.Find(s.SignId) is not null);
         }
     }
 }

@@ -14,7 +14,7 @@ internal sealed class WearingConfiguration
 {
     public void Configure(EntityTypeBuilder<WearRow> wear)
     {
-        wear.Ignore(w => w.Seen).Ignore(w => w.LastTold);
+        wear.Ignore(w => w.Seen).Ignore(w => w.LastTold).Ignore(w => w.AsRecord);
         wear.PrimitiveCollection(w => w.Rubs).ElementType().HasConversion<string>();
         wear.HasOne<DogRow>().WithMany().HasForeignKey(w => w.DogId);
         wear.HasIndex(w => new { w.DogId, w.Day });

@@ -36,10 +36,22 @@ public sealed record WornDog(WearsOnRecord Record, WearingHabitsRow? Habits)
                     w.Occasion,
                     w.HappyId,
                     w.Worst,
+                    w.Red,
+                    w.Ending,
+                    w.CapMinutes,
                     Rubbed = w.Rubs.Count > 0,
                 })
                 .ToListAsync(cancel)
-        ).ToLookup(w => w.DogId, w => new WearOnRecord(w.Day, w.StartedAt, w.EndedAt, w.Occasion, w.HappyId, w.Worst >= SignGroup.Worried, w.Rubbed));
+        ).ToLookup(
+            w => w.DogId,
+            w => new WearOnRecord(w.Day, w.StartedAt, w.EndedAt, w.Occasion, w.HappyId, w.Worst >= SignGroup.Worried, w.Rubbed)
+            {
+                OverThreshold = w.Worst == SignGroup.OverThreshold,
+                Red = w.Red,
+                Ending = w.Ending,
+                Cap = w.CapMinutes is { } minutes ? TimeSpan.FromMinutes(minutes) : null,
+            }
+        );
         var appointments = (
             await db
                 .Appointments.AsNoTracking()

@@ -27,7 +27,7 @@ internal sealed record FitQuery(
 {
     public const int LongestMinutes = 600;
 
-    public FitTerms Read() =>
+    public KeptTerms Read() =>
         new(
             [.. (Uses ?? []).Select(u => QueryWords.Read<Purpose>(u, "uses")).OfType<Purpose>()],
             QueryWords.Read<FitStyle>(FitStyle, "fitStyle"),
@@ -38,25 +38,25 @@ internal sealed record FitQuery(
         );
 }
 
-/// <summary>The same, understood.</summary>
-internal sealed record FitTerms(IReadOnlyList<Purpose> Uses, FitStyle? FitStyle, int? Fingers, int? Minutes, bool? Warm, bool ClinicHands = false)
+/// <summary>The same, understood, as a question about a dog.</summary>
+internal static class FitTerms
 {
     /// <exception cref="Refusal">A number is out of range.</exception>
-    public BriefQuestion ToQuestion(DogProfile dog, HouseRules rules)
+    public static BriefQuestion ToQuestion(this KeptTerms terms, DogProfile dog, HouseRules rules)
     {
-        if (Fingers is < 0 or > NeckStrap.MostFingers)
+        if (terms.Fingers is < 0 or > NeckStrap.MostFingers)
             throw Refusal.Field("fingers", $"fingers must be 0 to {NeckStrap.MostFingers}.");
-        if (Minutes is < 1 or > FitQuery.LongestMinutes)
+        if (terms.Minutes is < 1 or > FitQuery.LongestMinutes)
             throw Refusal.Field("minutes", $"minutes must be 1 to {FitQuery.LongestMinutes}.");
-        var usual = WearPlan.Usual(Uses.Count > 0 ? Uses : dog.Purposes, rules);
+        var usual = WearPlan.Usual(terms.Uses.Count > 0 ? terms.Uses : dog.Purposes, rules);
         return new BriefQuestion
         {
-            Uses = Uses,
-            FitStyle = FitStyle,
-            Fingers = Fingers,
-            ClinicHands = ClinicHands,
+            Uses = terms.Uses,
+            FitStyle = terms.FitStyle,
+            Fingers = terms.Fingers,
+            ClinicHands = terms.ClinicHands,
             Rules = rules,
-            Wear = new WearPlan(Minutes is { } minutes ? TimeSpan.FromMinutes(minutes) : usual.Longest, Warm ?? usual.Warm),
+            Wear = new WearPlan(terms.Minutes is { } minutes ? TimeSpan.FromMinutes(minutes) : usual.Longest, terms.Warm ?? usual.Warm),
         };
     }
 }
@@ -77,9 +77,12 @@ internal record FitBasis(
     Writing Writing
 )
 {
+    /// <summary>A veterinarian who looked at its breathing said how long it may wear one.</summary>
+    public bool VeterinarianSaid { get; init; }
+
     public string? CoatHex => CoatColour.Find(Dog.Dog.CoatId)?.Hex;
 
-    public MuzzleBrief Brief(FitTerms asked) =>
+    public MuzzleBrief Brief(KeptTerms asked) =>
         MuzzleBrief.For(
             Dog.Profile,
             asked.ToQuestion(Dog.Profile, Dog.Rules) with
@@ -87,6 +90,7 @@ internal record FitBasis(
                 Material = Settings.Material,
                 Visibility = Settings.Visibility,
                 Growing = Dog.Profile.IsGrowing(Today),
+                VeterinarianSaid = VeterinarianSaid,
                 CoatHex = CoatHex,
                 Overruled = Overruled.ToDictionary(o => o.Key, o => o.Value.Note),
                 Writing = Writing,
@@ -94,7 +98,7 @@ internal record FitBasis(
         );
 
     /// <summary>What the catalogue is judged by, with draws for the chances unless they are not wanted; null while the dog has no snout model.</summary>
-    public FitQuestion? Question(FitTerms asked, bool draws = true) =>
+    public FitQuestion? Question(KeptTerms asked, bool draws = true) =>
         Dog.Snout is not { } snout
             ? null
             : new FitQuestion(snout, Brief(asked), Length.FromMillimeters(Settings.FingerMm))
@@ -105,7 +109,7 @@ internal record FitBasis(
             };
 
     /// <summary>The same, or a refusal that says what is missing.</summary>
-    public FitQuestion NeedQuestion(FitTerms asked, bool draws = true) =>
+    public FitQuestion NeedQuestion(KeptTerms asked, bool draws = true) =>
         Question(asked, draws) ?? throw Refusal.Conflict("Nose to inner eye has to be read before a muzzle can be judged.");
 
     /// <summary>One size judged.</summary>
@@ -131,8 +135,15 @@ internal sealed record FitFile(
     Writing Writing
 ) : FitBasis(File.Measured, Muzzles, Settings, Overruled, Today, Writing)
 {
-    /// <summary>Whether it wears one at ease already.</summary>
-    public bool WearsItHappily => File is { Muzzle.Choice: not null, Record.Training.WearsIt: true };
+    /// <summary>Whether it wears one at ease already; not said of a dog whose breathing is looked at first.</summary>
+    public bool WearsItHappily => File is { Muzzle.Choice: not null, Record.Training.WearsIt: true } && (VeterinarianSaid || !File.Profile.VeterinarianFirst);
+
+    /// <summary>What the list has against wearing a muzzle that was chosen, as things stand today; null for nothing, or while the snout cannot be judged.</summary>
+    public Criterion? Against(KeptFit choice, string sizeId) =>
+        Question(choice.JudgedFor(Dog.Rules), draws: false) is not { } question ? null
+        : choice.Muzzle is { } kept ? choice.Against(Ranking.Judge(kept, choice.Size, question))
+        : Muzzles.FindSize(sizeId) is { } listed ? choice.Against(Ranking.Judge(listed.Model, listed.Size, question))
+        : null;
 
     /// <summary>The words of the room.</summary>
     public FittingWords Words => new(Writing);
@@ -148,6 +159,9 @@ internal sealed record FitFile(
             await db.Van.AsNoTracking().Where(v => v.Count > 0).ToDictionaryAsync(v => v.SizeId, v => v.Count, cancel),
             clock.Today(),
             await pen.WithAsync(file.Measured.Rules, cancel)
-        );
+        )
+        {
+            VeterinarianSaid = file.Worn.Habits?.VeterinarianMinutes is not null,
+        };
     }
 }

@@ -234,15 +234,17 @@ internal static class FittingEndpoints
     private static async Task<ChoiceDto> ChooseAsync(Guid id, ChoiceEntry entry, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
-        var asked = new FitTerms(entry.Uses ?? [], entry.FitStyle, entry.Fingers, entry.Minutes, entry.Warm, entry.ClinicHands == true);
+        var asked = new KeptTerms(entry.Uses ?? [], entry.FitStyle, entry.Fingers, entry.Minutes, entry.Warm, entry.ClinicHands == true);
         if (entry.Note is { Length: > LongestNote })
             throw Refusal.Field("note", $"Up to {LongestNote} letters, please.");
         var question = file.NeedQuestion(asked);
         var fit = file.Judge(entry.SizeId ?? throw Refusal.Field("sizeId", "Say which size is chosen."), question);
         var training = TrainingOf(file, fit, fit.Model.Sizes.Select(s => s.Id == fit.Size.Id ? fit : Ranking.Judge(fit.Model, s, question)));
+        if (training is null && fit.Criteria.FirstOrDefault(c => c.CannotBeOverruled) is { } never)
+            throw Refusal.Field("sizeId", $"{never.Reason} No note takes that back; choose another.");
         if (fit.NeedsNoteToKeep(training is not null) && string.IsNullOrWhiteSpace(entry.Note))
             throw Refusal.Field("note", $"This one is out: {fit.Deciding.Reason} To keep it all the same, write down why.");
-        var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow(), await db.KeepAsync(question.Rules, cancel), training is not null);
+        var row = ChoiceRow.Of(id, fit, entry.Note?.Trim(), clock.UtcNow(), await db.KeepAsync(question.Rules, cancel), training is not null, asked);
         db.Choices.Add(row);
         await db.SaveChangesAsync(cancel);
         return ChoiceDto.Of(row, file.Writing);

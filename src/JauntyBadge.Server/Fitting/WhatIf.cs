@@ -213,7 +213,7 @@ internal static class WhatIf
             Health = entered.Health ?? [],
             TraitsSeen = entered.Traits ?? [],
         };
-        var question = new FitTerms([], asked.FitStyle, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(
+        var question = new KeptTerms([], asked.FitStyle, asked.Fingers, asked.Minutes, asked.Warm, asked.ClinicHands == true).ToQuestion(
             dog,
             HouseRules.Ours
         ) with

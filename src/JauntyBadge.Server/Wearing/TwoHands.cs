@@ -68,6 +68,7 @@ internal static class TwoHands
             row.Rubs,
             row.TreatId,
             row.TreatPieces,
-            row.Note
+            row.Note,
+            Ending: row.Ending
         );
 }

@@ -1,5 +1,6 @@
 using FluentValidation;
 using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data.Wearing;
@@ -10,7 +11,21 @@ namespace JauntyBadge.Server.Wearing;
 /// <summary>What is asked before a wear.</summary>
 /// <param name="Exercise">It runs, plays or works.</param>
 /// <param name="Place">Where the weather is read; the newest reading of any place when left out.</param>
-public sealed record LimitEntry(bool? Exercise = null, string? Place = null);
+/// <param name="InSun">It is worn in the sun.</param>
+/// <param name="HotGround">The ground is too hot for the back of a hand for seven seconds.</param>
+public sealed record LimitEntry(bool? Exercise = null, string? Place = null, bool? InSun = null, bool? HotGround = null);
+
+/// <summary>A sign to be tapped while it is worn.</summary>
+/// <param name="Group">How it reads in training; null for one of trouble with breath, heat or swallowing.</param>
+/// <param name="OffNow">Off at once.</param>
+/// <param name="Bad">With it the wear went badly.</param>
+public sealed record WornSignDto(string Id, string Name, SignGroup? Group, bool OffNow, bool Bad);
+
+/// <summary>What a dog may show in a muzzle that is on.</summary>
+/// <param name="Signs">Trouble with breath, heat or swallowing first, then the worst first.</param>
+/// <param name="FirstAid">What to do for a hot or choking dog until a veterinarian sees it, step by step.</param>
+/// <param name="AfterBad">What to do after a wear that went badly, step by step.</param>
+public sealed record WornSignsDto(IReadOnlyList<WornSignDto> Signs, IReadOnlyList<string> FirstAid, IReadOnlyList<string> AfterBad);
 
 /// <summary>One thing that limits a wear.</summary>
 /// <param name="Seconds">The longest it leaves; 0 where it should not be worn.</param>
@@ -66,6 +81,9 @@ public sealed record WearSignEntry(Guid? Id = null, string? SignId = null, DateT
 /// without it the whole is, as an edit of the version named.
 /// </param>
 /// <param name="TakenBack">Ids of signs that were tapped by mistake.</param>
+/// <param name="Ending">How it ended; takenOff when left out.</param>
+/// <param name="BegunAgo">How many seconds ago it was put on: goes before startedAt where it begins, so that no two clocks are compared.</param>
+/// <param name="EndedAgo">How many seconds ago it came off: goes before endedAt.</param>
 public sealed record WearEntry(
     DateTimeOffset? StartedAt = null,
     DateTimeOffset? EndedAt = null,
@@ -83,12 +101,15 @@ public sealed record WearEntry(
     int? TreatPieces = null,
     string? Note = null,
     IReadOnlyDictionary<WearPart, double>? Said = null,
-    IReadOnlyList<Guid>? TakenBack = null
+    IReadOnlyList<Guid>? TakenBack = null,
+    WearEnding? Ending = null,
+    double? BegunAgo = null,
+    double? EndedAgo = null
 );
 
 public sealed class WearEntryValidator : AbstractValidator<WearEntry>
 {
-    private const int LongestHours = 24;
+    private const double LongestAgo = 30 * 86_400;
     private const int MostSigns = 200;
     private const int MostPieces = 1000;
 
@@ -97,17 +118,21 @@ public sealed class WearEntryValidator : AbstractValidator<WearEntry>
         RuleFor(w => w.StartedAt)
             .NotNull()
             .WithMessage("startedAt is needed: when it was put on.")
-            .Must(at => at is null || at <= clock.GetUtcNow() + Lookup.ClocksApart)
+            .Must((w, at) => at is null || w.BegunAgo is not null || at <= clock.GetUtcNow() + Lookup.ClocksApart)
             .WithMessage("It cannot have been put on in the future.")
             .Must(at => at is null || at > clock.GetUtcNow().AddYears(-30))
             .WithMessage("That is too long ago.");
         RuleFor(w => w.EndedAt)
-            .Must((w, at) => at is null || at >= w.StartedAt)
+            .Must((w, at) => at is null || w.EndedAgo is not null || at >= w.StartedAt)
             .WithMessage("It cannot come off before it was put on.")
-            .Must((w, at) => at is null || at <= clock.GetUtcNow() + Lookup.ClocksApart)
-            .WithMessage("It cannot have come off in the future.")
-            .Must((w, at) => at is null || w.StartedAt is null || at - w.StartedAt <= TimeSpan.FromHours(LongestHours))
-            .WithMessage($"A wear lasts up to {LongestHours} hours; look at the two times.");
+            .Must((w, at) => at is null || w.EndedAgo is not null || at <= clock.GetUtcNow() + Lookup.ClocksApart)
+            .WithMessage("It cannot have come off in the future.");
+        RuleFor(w => w.BegunAgo).Must(a => a is null or (>= 0 and <= LongestAgo)).WithMessage("begunAgo is 0 seconds to 30 days.");
+        RuleFor(w => w.EndedAgo)
+            .Must(a => a is null or (>= 0 and <= LongestAgo))
+            .WithMessage("endedAgo is 0 seconds to 30 days.")
+            .Must((w, a) => a is null || w.BegunAgo is null || a <= w.BegunAgo)
+            .WithMessage("It cannot come off before it was put on.");
         RuleFor(w => w.Occasion).NotNull().WithMessage("Say what it was to the dog: fun, ordinary or stressful.");
         RuleFor(w => w.HappyId)
             .Must(h => h is null || HappyWear.Find(h) is not null)
@@ -126,9 +151,7 @@ public sealed class WearEntryValidator : AbstractValidator<WearEntry>
             {
                 sign.RuleFor(s => s.Id).NotNull().WithMessage("id is needed, made where it was tapped.");
                 sign.RuleFor(s => s.At).NotNull().WithMessage("at is needed: when it was tapped.");
-                sign.RuleFor(s => s.SignId)
-                    .Must(id => id is not null && Sign.Find(id) is not null)
-                    .WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/signs has them.");
+                sign.RuleFor(s => s.SignId).Must(SignsSeen.IsKnown).WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/worn-signs has them.");
             });
     }
 }
@@ -136,6 +159,9 @@ public sealed class WearEntryValidator : AbstractValidator<WearEntry>
 /// <summary>A wear on record.</summary>
 /// <param name="Seconds">How long it was on; null while it is.</param>
 /// <param name="Worst">The worst group of its signs.</param>
+/// <param name="Red">A sign of trouble with breath, heat or swallowing was seen.</param>
+/// <param name="WentBadly">It counts as stressful, whatever it was meant to be.</param>
+/// <param name="WornSeconds">How long it has been on by the server's clock; null once it is off.</param>
 /// <param name="SoonSeconds">With how much left it is soon over; null without a cap.</param>
 /// <param name="OverCap">It was on longer than it was told to be.</param>
 /// <param name="PlanMoved">What it did to the plan, in words; null for nothing. Said once, when it happens.</param>
@@ -156,6 +182,9 @@ public sealed record WearDto(
     double? CapMinutes,
     IReadOnlyList<WearSign> Signs,
     SignGroup? Worst,
+    bool Red,
+    WearEnding Ending,
+    bool WentBadly,
     IReadOnlyList<RubPlace> Rubs,
     string? TreatId,
     int TreatPieces,
@@ -163,11 +192,12 @@ public sealed record WearDto(
     bool HasPicture,
     bool OverCap,
     double? SoonSeconds,
+    double? WornSeconds,
     long Version,
     string? PlanMoved = null
 ) : IAtVersion
 {
-    internal static WearDto Of(WearRow row, HouseRules rules, string? planMoved = null)
+    internal static WearDto Of(WearRow row, HouseRules rules, DateTime now, string? planMoved = null)
     {
         var lasted = row.EndedAt - row.StartedAt;
         return new(
@@ -187,6 +217,9 @@ public sealed record WearDto(
             row.CapMinutes,
             row.Seen,
             row.Worst,
+            row.Red,
+            row.Ending,
+            row.AsRecord.AsWear.WentBadly,
             row.Rubs,
             row.TreatId,
             row.TreatPieces,
@@ -194,6 +227,7 @@ public sealed record WearDto(
             row.HasPicture,
             lasted?.TotalMinutes > row.CapMinutes,
             row.CapMinutes is { } cap ? WearLimit.Soon(TimeSpan.FromMinutes(cap), rules).TotalSeconds : null,
+            row.EndedAt is null ? Math.Max(0, (now - row.StartedAt).TotalSeconds) : null,
             row.Version,
             planMoved
         );

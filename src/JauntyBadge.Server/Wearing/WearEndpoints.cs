@@ -9,6 +9,7 @@ using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Data.Wearing;
 using JauntyBadge.Server.Devices;
+using JauntyBadge.Server.Fitting;
 using JauntyBadge.Server.Measuring;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -32,6 +33,10 @@ internal static class WearEndpoints
             .WithTags("Wearing")
             .WithName("happyWears")
             .WithSummary("What a dog may love to do in its muzzle.");
+        api.MapGet("/worn-signs", WornSignsAsync)
+            .WithTags("Wearing")
+            .WithName("wornSigns")
+            .WithSummary("What a dog may show in a muzzle that is on, and what to do then.");
         api.MapPost("/dogs/{id:guid}/wears/{wearId:guid}/picture", AddPictureAsync)
             .WithName("addWearPicture")
             .WithTags("Wearing")
@@ -49,13 +54,15 @@ internal static class WearEndpoints
             .NeedsVersion();
         dog.MapDelete(
                 "/wears/{wearId:guid}",
-                (Guid id, Guid wearId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, wearId, clock.UtcNow(), db, cancel)
+                (Guid id, Guid wearId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel) =>
+                    RemoveAsync(id, wearId, clock.UtcNow(), db, pen, clock, cancel)
             )
             .WithName("removeWear")
             .WithSummary("Take a wear out; it can be put back.");
         dog.MapPost(
                 "/wears/{wearId:guid}/restore",
-                (Guid id, Guid wearId, PracticeDb db, CancellationToken cancel) => RemoveAsync(id, wearId, null, db, cancel)
+                (Guid id, Guid wearId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel) =>
+                    RemoveAsync(id, wearId, null, db, pen, clock, cancel)
             )
             .WithName("restoreWear")
             .WithSummary("Put a wear back.");
@@ -64,6 +71,22 @@ internal static class WearEndpoints
             .WithSummary("Its picture.")
             .Produces<byte[]>(contentType: "image/jpeg");
         dog.MapGet("/balance", BalanceAsync).WithName("balance").WithSummary("What the muzzle has come to mean to it, day by day, and what is coming.");
+    }
+
+    private static async Task<WornSignsDto> WornSignsAsync(Pen pen, CancellationToken cancel)
+    {
+        var writing = await pen.TakeAsync(cancel);
+        var (words, signs) = (new WearingWords(writing), new ConditioningWords(writing));
+        return new(
+            [
+                .. WornSign.All.Select(s => new WornSignDto(s.Id, words.Told(s).Name, null, true, true)),
+                .. Sign
+                    .All.OrderByDescending(s => s.Group)
+                    .Select(s => new WornSignDto(s.Id, signs.Told(s).Name, s.Group, s.Group == SignGroup.OverThreshold, s.Group >= SignGroup.Worried)),
+            ],
+            words.FirstAid,
+            words.AfterBad
+        );
     }
 
     private static async Task<WearLimitDto> LimitAsync(
@@ -76,7 +99,8 @@ internal static class WearEndpoints
         CancellationToken cancel
     )
     {
-        var (file, today, now, said) = (await db.DogFileAsync(id, cancel), clock.Today(), clock.GetUtcNow(), station.Now);
+        var (fit, today, now, said) = (await FitFile.LoadAsync(db, pen, id, clock, cancel), clock.Today(), clock.GetUtcNow(), station.Now);
+        var file = fit.File;
         var rules = file.Measured.Rules;
         var (writing, record) = (await pen.WithAsync(rules, cancel), file.Record);
         var words = new WearingWords(writing);
@@ -106,13 +130,21 @@ internal static class WearEndpoints
                 0
             );
         var muzzle = WornOf(choice, rules);
-        var question = QuestionOf(file, muzzle, today) with { Weather = known, HeatUnknown = known is null, Exercise = entry.Exercise == true };
+        var question = QuestionOf(fit, choice, muzzle, now.UtcDateTime) with
+        {
+            Weather = known,
+            HeatUnknown = known is null,
+            Exercise = entry.Exercise == true,
+            InSun = entry.InSun == true,
+            HotGround = entry.HotGround == true,
+        };
         var limit = WearLimit.Of(question, rules);
         var next = HappyWear.Next(
             file.Worn.Habits?.Loves ?? [],
             [.. record.Worn.Wears.Where(w => w.Occasion == Occasion.Fun).Select(w => w.HappyId).OfType<string>()],
             muzzle,
-            limit.Band
+            limit.Band,
+            known?.IsFrost == true
         );
         var nextCap = next is null ? TimeSpan.Zero : WearLimit.Of(question with { Exercise = question.Exercise || next.Exercise }, rules).Cap;
         return new WearLimitDto(
@@ -139,7 +171,7 @@ internal static class WearEndpoints
                 [
                     .. WearAhead
                         .Of(question with { HeatUnknown = false }, said.Foretold, rules)
-                        .Select(s => new StretchDto(s.From, s.To, s.Band, words.Of(s.Band), s.Cap.TotalSeconds)),
+                        .Select(s => new StretchDto(s.From, s.To, s.Band, words.Of(s.Band, s.Frost), s.Cap.TotalSeconds)),
                 ],
             next is null ? null : words.Told(next),
             nextCap.TotalSeconds,
@@ -150,23 +182,30 @@ internal static class WearEndpoints
     }
 
     /// <summary>The wear that is asked about, without its weather.</summary>
-    private static WearQuestion QuestionOf(DogFile file, WornMuzzle muzzle, DateOnly today) =>
-        new(
+    private static WearQuestion QuestionOf(FitFile fit, KeptFit choice, WornMuzzle muzzle, DateTime now)
+    {
+        var (file, today) = (fit.File, fit.Today);
+        var past = file.Record.PastWears(today, now);
+        return new(
             WearingDog.Of(file.Profile, today, file.Worn.Habits?.VeterinarianMinutes is { } minutes ? TimeSpan.FromMinutes(minutes) : null),
             muzzle,
             null,
             Trained: file.Record.TrainedTo,
-            LongestComfortable: WearLog.LongestComfortable(file.Record.Worn.Wears.Select(w => w.AsWear), today, file.Measured.Rules)
+            LongestComfortable: past.Longest
         )
         {
             OutOfUse = file.Record.IsOutOfUse(today) && file.Worn.Habits?.HasSpare != true,
+            Past = past,
+            TrainingOnly = choice.ToTrainIn,
+            RuledOut = choice.ToTrainIn ? null : fit.Against(choice, file.Muzzle.Choice!.SizeId),
         };
+    }
 
     /// <summary>The muzzle in use as wearing sees it.</summary>
     private static WornMuzzle WornOf(KeptFit choice, HouseRules rules) =>
         new(choice.Type, choice.GapeDeg is { } degrees ? Gape.Classify(Angle.FromDegrees(degrees), rules) : GapeClass.Closed);
 
-    private static async Task<IReadOnlyList<WearDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)
+    private static async Task<IReadOnlyList<WearDto>> ListAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         await db.DogAsync(id, cancel);
         var rows = await db
@@ -177,7 +216,7 @@ internal static class WearEndpoints
             .Take(MostListed)
             .ToListAsync(cancel);
         var rules = await db.RulesAsync(cancel);
-        return [.. rows.Select(r => WearDto.Of(r, rules))];
+        return [.. rows.Select(r => WearDto.Of(r, rules, clock.UtcNow()))];
     }
 
     private static async Task<WearDto> PutAsync(
@@ -199,14 +238,21 @@ internal static class WearEndpoints
             throw Refusal.Conflict("This wear was taken out. Put it back first, then change it.");
         var together = row is not null && entry.Said is not null;
         if (!together)
-            Versions.Need(edited, row?.Version ?? 0, "This wear", row is null ? null : WearDto.Of(row, rules));
+            Versions.Need(edited, row?.Version ?? 0, "This wear", row is null ? null : WearDto.Of(row, rules, clock.UtcNow()));
         await db.DogAsync(id, cancel);
+        if (row is null && entry.BegunAgo is { } begun)
+            entry = entry with { StartedAt = clock.GetUtcNow().AddSeconds(-begun) };
+        if (entry.EndedAgo is { } ended)
+            entry = entry with { EndedAt = clock.GetUtcNow().AddSeconds(-ended) };
         var on = entry.EndedAt is null && (row is null || (row.EndedAt is not null && !together));
         if (on && await db.Wears.AnyAsync(w => w.DogId == id && w.Id != wearId && w.EndedAt == null && w.RemovedAt == null, cancel))
             throw Refusal.Conflict(
                 "It wears its muzzle already, by another device. End that wear first; what was tapped here stays on this device until then."
             );
         var (whole, told) = TwoHands.Told(row, entry, clock.UtcNow());
+        if (whole.EndedAt < whole.StartedAt)
+            whole = whole with { EndedAt = whole.StartedAt };
+        await NeedApartAsync(id, wearId, whole.StartedAt!.Value.UtcDateTime, whole.EndedAt?.UtcDateTime, db, pen, clock, cancel);
         if (row is null)
         {
             var muzzle = (await MuzzleInUse.LoadAsync(db, [id], cancel))[id].Choice?.KeptFit;
@@ -221,7 +267,7 @@ internal static class WearEndpoints
 
         Onto(row, whole, told, clock);
         await db.SaveChangesAsync(cancel);
-        return WearDto.Of(row, rules, row.EndedAt is null ? null : await FeedBackAsync(id, db, pen, clock, cancel));
+        return WearDto.Of(row, rules, clock.UtcNow(), row.EndedAt is null ? null : await FeedBackAsync(id, db, pen, clock, cancel));
     }
 
     private static void Onto(WearRow row, WearEntry entry, WearTold told, TimeProvider clock)
@@ -237,6 +283,7 @@ internal static class WearEndpoints
         row.Strap = entry.Strap.OrNull();
         row.Exercise = entry.Exercise == true;
         row.CapMinutes = entry.CapMinutes;
+        row.Ending = entry.Ending ?? WearEnding.TakenOff;
         row.Seen = [.. (entry.Signs ?? []).DistinctBy(s => s.Id).Select(s => new WearSign(s.Id!.Value, s.SignId!, s.At!.Value.UtcDateTime))];
         row.Rubs = [.. (entry.Rubs ?? []).Distinct()];
         row.TreatId = entry.TreatId;
@@ -245,13 +292,13 @@ internal static class WearEndpoints
         row.LastTold = told;
     }
 
-    /// <summary>Worried twice in a row, the plan goes back to what was easy; what was done, in words, or null.</summary>
+    /// <summary>Over threshold, or badly twice in a row, the plan goes back to what was easy; what was done, in words, or null.</summary>
     private static async Task<string?> FeedBackAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.DogFileAsync(id, cancel);
         if (file.Record.BackTo() is not { } back)
             return null;
-        var why = new MoveWhy(MoveCause.WorriedWears) { StepId = back.StepId, Number = WearLog.WorriedInARow };
+        var why = file.Record.BackWhy(back);
         db.PlanMoves.Add(
             new PlanMoveRow
             {
@@ -266,7 +313,34 @@ internal static class WearEndpoints
         return new ConditioningWords(await pen.WithAsync(file.Measured.Rules, cancel)).Moved(why);
     }
 
-    private static async Task<WearDto> RemoveAsync(Guid id, Guid wearId, DateTime? at, PracticeDb db, CancellationToken cancel)
+    /// <summary>A dog wears one muzzle at a time.</summary>
+    /// <exception cref="Refusal">It wore one then already: 409, with both times and the other wear.</exception>
+    private static async Task NeedApartAsync(
+        Guid id,
+        Guid wearId,
+        DateTime from,
+        DateTime? to,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        var until = to ?? clock.UtcNow();
+        var other = await db
+            .Wears.AsNoTracking()
+            .Where(w => w.DogId == id && w.Id != wearId && w.RemovedAt == null && w.StartedAt < until && (w.EndedAt == null || w.EndedAt > from))
+            .OrderBy(w => w.StartedAt)
+            .FirstOrDefaultAsync(cancel);
+        if (other is null)
+            return;
+        var rules = await db.RulesAsync(cancel);
+        var words = new WearingWords(await pen.WithAsync(rules, cancel));
+        string Span(DateTime on, DateTime? off) => words.Span(clock.LocalOf(on), off is { } end ? clock.LocalOf(end) : null);
+        throw Refusal.Conflict(words.TwoAtOnce(Span(from, to), Span(other.StartedAt, other.EndedAt)), WearDto.Of(other, rules, clock.UtcNow()));
+    }
+
+    private static async Task<WearDto> RemoveAsync(Guid id, Guid wearId, DateTime? at, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var row = await FindAsync(id, wearId, db, cancel);
         if (
@@ -275,18 +349,28 @@ internal static class WearEndpoints
             && await db.Wears.AnyAsync(w => w.DogId == id && w.Id != wearId && w.EndedAt == null && w.RemovedAt == null, cancel)
         )
             throw Refusal.Conflict("It wears its muzzle just now by another record. End that one first.");
+        if (at is null)
+            await NeedApartAsync(id, wearId, row.StartedAt, row.EndedAt, db, pen, clock, cancel);
         row.RemovedAt = at;
         await db.SaveChangesAsync(cancel);
-        return WearDto.Of(row, await db.RulesAsync(cancel));
+        return WearDto.Of(row, await db.RulesAsync(cancel), clock.UtcNow());
     }
 
-    private static async Task<WearDto> AddPictureAsync(Guid id, Guid wearId, IFormFile? file, HttpContext http, PracticeDb db, CancellationToken cancel)
+    private static async Task<WearDto> AddPictureAsync(
+        Guid id,
+        Guid wearId,
+        IFormFile? file,
+        HttpContext http,
+        PracticeDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var row = await FindAsync(id, wearId, db, cancel);
         await PictureShelf.PutAsync(db, wearId, PictureIntake.TakenFrom(http), cancel);
         row.HasPicture = true;
         await db.SaveChangesAsync(cancel);
-        return WearDto.Of(row, await db.RulesAsync(cancel));
+        return WearDto.Of(row, await db.RulesAsync(cancel), clock.UtcNow());
     }
 
     private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid wearId, PracticeDb db, CancellationToken cancel)
@@ -299,8 +383,8 @@ internal static class WearEndpoints
     {
         var (file, today) = (await db.DogFileAsync(id, cancel), clock.Today());
         var words = new WearingWords(await pen.WithAsync(file.Measured.Rules, cancel));
-        var (rules, worn) = (file.Measured.Rules, file.Record.Worn.Occasions);
-        var (balance, lastHappy) = (AssociationBalance.On(today, worn, rules), file.Record.Worn.LastHappy(today));
+        var (rules, worn) = (file.Measured.Rules, file.Record.Worn.Occasions(file.Measured.Rules));
+        var (balance, lastHappy) = (AssociationBalance.On(today, worn, rules), file.Record.Worn.LastHappy(today, rules));
         return new BalanceDto(
             balance.Verdict(rules),
             balance.Ratio,

@@ -35,13 +35,33 @@ public sealed record WhatIfWeather(double? AirC = null, double? HumidityPercent 
 /// <param name="Exercise">It runs, plays or works.</param>
 /// <param name="LongestComfortableMinutes">Its own longest comfortable wear, over 0 up to 1440; null for a dog never worn long.</param>
 /// <param name="Stage">The stage its training has reached; not looked at when left out.</param>
+/// <param name="InSun">It is worn in the sun.</param>
+/// <param name="LastWears">What it wore, the oldest first; of one day in the order they were had.</param>
+/// <param name="WornTodayMinutes">How long it wore one today, 0 to 1440; else what lastWears say of today.</param>
 public sealed record WhatIfWear(
     WhatIfWearDog? Dog = null,
     WhatIfWorn? Muzzle = null,
     WhatIfWeather? Weather = null,
     bool? Exercise = null,
     double? LongestComfortableMinutes = null,
-    Stage? Stage = null
+    Stage? Stage = null,
+    bool? InSun = null,
+    IReadOnlyList<WhatIfWearHad>? LastWears = null,
+    double? WornTodayMinutes = null
+);
+
+/// <summary>A wear that was had.</summary>
+/// <param name="Day">Its day; the last day of all, or today where that is later, is taken for today.</param>
+/// <param name="Minutes">How long, 0 to 10,080.</param>
+/// <param name="CapMinutes">How long it was told to be at most; null where nobody said.</param>
+/// <param name="Signs">Ids of signs seen, of GET /api/worn-signs.</param>
+/// <param name="Stopped">It was stopped.</param>
+public sealed record WhatIfWearHad(
+    DateOnly? Day = null,
+    double? Minutes = null,
+    double? CapMinutes = null,
+    IReadOnlyList<string>? Signs = null,
+    bool? Stopped = null
 );
 
 /// <summary>One thing that limits a wear.</summary>
@@ -54,7 +74,16 @@ public sealed record WearDecides(string What, double Minutes, string Basis);
 public sealed record WhatIfWearAnswer(double Minutes, double WetBulbC, HeatBand Band, IReadOnlyList<WearDecides> Decides);
 
 /// <summary>An occasion on a day.</summary>
-public sealed record WhatIfOccasion(DateOnly? Day = null, Occasion? Occasion = null);
+/// <param name="Minutes">How long it was worn; not looked at when left out.</param>
+/// <param name="Signs">Ids of signs seen, of GET /api/worn-signs.</param>
+/// <param name="Stopped">It was stopped.</param>
+public sealed record WhatIfOccasion(
+    DateOnly? Day = null,
+    Occasion? Occasion = null,
+    double? Minutes = null,
+    IReadOnlyList<string>? Signs = null,
+    bool? Stopped = null
+);
 
 /// <summary>Wears to be weighed.</summary>
 /// <param name="On">The day it is asked on.</param>
@@ -100,8 +129,26 @@ internal static class WhatIfWearing
         whatIf.MapPost("/treats", Treats).WithName("whatIfTreats").WithSummary("Energy of a day, what of it may be treats, and pieces left.");
     }
 
-    private static WhatIfWearAnswer Limit(WhatIfWear asked)
+    private static WhatIfWearAnswer Limit(WhatIfWear asked, TimeProvider clock)
     {
+        var rules = HouseRules.Ours;
+        List<Wear> had =
+        [
+            .. (asked.LastWears ?? []).Select(w =>
+                SignsSeen.On(new Wear(w.Day!.Value, TimeSpan.FromMinutes(w.Minutes!.Value), Occasion.Ordinary), w.Signs ?? [], w.Stopped == true) with
+                {
+                    Cap = w.CapMinutes is { } cap ? TimeSpan.FromMinutes(cap) : null,
+                }
+            ),
+        ];
+        had = [.. had.OrderBy(w => w.Day)];
+        var today = had.Select(w => w.Day).Append(clock.Today()).Max();
+        var past = WearPast.Of(had, today, null, rules);
+        if (asked.WornTodayMinutes is { } wornToday)
+            past = past with { WornToday = TimeSpan.FromMinutes(wornToday) };
+        // What is said to be its longest was had before a wear that went badly.
+        TimeSpan? longest = past.BadBorne is null && asked.LongestComfortableMinutes is { } said ? TimeSpan.FromMinutes(said) : null;
+        longest = longest > past.Longest || past.Longest is null ? longest : past.Longest;
         var dog = asked.Dog ?? new();
         var shape = dog.HeadShape ?? HeadShape.Medium;
         var question = new WearQuestion(
@@ -119,9 +166,13 @@ internal static class WhatIfWearing
             new Weather(Temperature.FromDegreesCelsius(asked.Weather!.AirC!.Value), RelativeHumidity.FromPercent(asked.Weather.HumidityPercent!.Value)),
             asked.Exercise == true,
             asked.Stage is { } stage ? DogRecord.TrainedToOf(stage) : null,
-            asked.LongestComfortableMinutes is { } minutes ? TimeSpan.FromMinutes(minutes) : null
-        );
-        var limit = WearLimit.Of(question, HouseRules.Ours);
+            longest
+        )
+        {
+            InSun = asked.InSun == true,
+            Past = past,
+        };
+        var limit = WearLimit.Of(question, rules);
         return new WhatIfWearAnswer(
             limit.Cap.TotalMinutes,
             question.Weather!.Judged.DegreesCelsius,
@@ -133,8 +184,20 @@ internal static class WhatIfWearing
     private static WhatIfBalanceAnswer Balance(WhatIfBalance asked)
     {
         var rules = HouseRules.Ours;
-        static IReadOnlyList<OccasionOn> All(IReadOnlyList<WhatIfOccasion>? some) =>
-            [.. (some ?? []).Select(w => new OccasionOn(w.Day!.Value, w.Occasion!.Value))];
+        IReadOnlyList<OccasionOn> All(IReadOnlyList<WhatIfOccasion>? some) =>
+            [
+                .. (some ?? [])
+                    .Select(w =>
+                        SignsSeen.On(
+                            new Wear(w.Day!.Value, w.Minutes is { } minutes ? TimeSpan.FromMinutes(minutes) : rules[Wear.CountsFrom], w.Occasion!.Value),
+                            w.Signs ?? [],
+                            w.Stopped == true
+                        )
+                    )
+                    .Select(w => (w.Day, Was: w.Was(rules)))
+                    .Where(w => w.Was is not null)
+                    .Select(w => new OccasionOn(w.Day, w.Was!.Value)),
+            ];
         var (on, worn, planned) = (asked.On!.Value, All(asked.Wears), All(asked.Planned));
         var now = AssociationBalance.On(on, worn, rules);
         var after = AssociationBalance.On(planned.Select(p => p.Day).Append(on).Max(), [.. worn, .. planned], rules);
@@ -159,6 +222,8 @@ internal static class WhatIfWearing
 
 public sealed class WhatIfWearValidator : AbstractValidator<WhatIfWear>
 {
+    private const int MostWears = 5000;
+
     public WhatIfWearValidator()
     {
         RuleFor(w => w.Muzzle).NotNull().WithMessage("muzzle is needed: its type, and for a basket its gapeClass.");
@@ -179,6 +244,18 @@ public sealed class WhatIfWearValidator : AbstractValidator<WhatIfWear>
         RuleFor(w => w.LongestComfortableMinutes)
             .Must(m => m is null or (> 0 and <= 1440))
             .WithMessage("longestComfortableMinutes must be over 0 and up to 1440; leave it out for a dog never worn long.");
+        RuleFor(w => w.WornTodayMinutes).Must(m => m is null or (>= 0 and <= 1440)).WithMessage("wornTodayMinutes is 0 to 1440.");
+        RuleFor(w => w.LastWears).Must(w => w is null || w.Count <= MostWears).WithMessage($"Up to {MostWears} wears, please.");
+        RuleForEach(w => w.LastWears)
+            .ChildRules(wear =>
+            {
+                wear.RuleFor(w => w.Day).NotNull().WithMessage("day is needed, such as 2026-11-27.");
+                wear.RuleFor(w => w.Minutes).NeededBetween(0, 10_080).WithMessage("minutes is needed, 0 to 10,080.");
+                wear.RuleFor(w => w.CapMinutes).Must(m => m is null or (>= 0 and <= 1440)).WithMessage("capMinutes is 0 to 1440.");
+                wear.RuleForEach(w => w.Signs)
+                    .Must(SignsSeen.IsKnown)
+                    .WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/worn-signs has them.");
+            });
         RuleFor(w => w.Dog!.BodyMassKg).InclusiveBetween(0.4, 120).When(w => w.Dog is not null).WithMessage("A body mass is 0.4 to 120 kg.");
         RuleFor(w => w.Dog!.AgeYears).InclusiveBetween(0, 30).When(w => w.Dog is not null).WithMessage("An age is 0 to 30 years.");
     }
@@ -207,6 +284,8 @@ public sealed class WhatIfBalanceValidator : AbstractValidator<WhatIfBalance>
         {
             RuleFor(w => w.Day).NotNull().WithMessage("day is needed, such as 2026-11-27.").Must(d => d is null || lies(d.Value)).WithMessage(where);
             RuleFor(w => w.Occasion).NotNull().WithMessage("occasion is needed: fun, ordinary or stressful.");
+            RuleFor(w => w.Minutes).Must(m => m is null or (>= 0 and <= 10_080)).WithMessage("minutes is 0 to 10,080.");
+            RuleForEach(w => w.Signs).Must(SignsSeen.IsKnown).WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/worn-signs has them.");
         }
     }
 }

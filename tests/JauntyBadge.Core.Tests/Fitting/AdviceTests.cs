@@ -226,7 +226,8 @@ public class AdviceTests
             {
                 var line = Headline.Of(f);
                 Assert.Contains("neck strap and slip-off not checked", line.Says, StringComparison.Ordinal);
-                Assert.StartsWith("sure of what was checked", line.Says, StringComparison.Ordinal);
+                Assert.StartsWith(f.CanBePushedIn ? "it can be pushed into the eyes" : "sure of what was checked", line.Says, StringComparison.Ordinal);
+                Assert.Equal(f.CanBePushedIn, line.Chance is null);
             }
         );
         Assert.All(Rank(Dog()), f => Assert.True(Headline.Of(f) is { Chance: not "100 %" } line && (f.Verdict != Verdict.Out || line.Chance is null)));

@@ -43,10 +43,21 @@ public class RankingTests
         Assert.Equal(ranked.Select(f => f.Verdict == Verdict.Out).Order(), ranked.Select(f => f.Verdict == Verdict.Out));
         var steps = ranked
             .Where(f => f.Verdict != Verdict.Out)
-            .Select(f => (Math.Min(19, Math.Floor(f.Chance!.Value / 0.05 + 1e-9)), !f.Size.IsLengthAndGirthOnly, !f.Warns, f.Weighted))
+            .Select(f =>
+                (
+                    f.Chance < 0.8 ? 0
+                    : f.Warns ? 1
+                    : 2,
+                    Math.Min(19, Math.Floor(f.Chance!.Value / 0.05 + 1e-9)),
+                    !f.Size.IsLengthAndGirthOnly,
+                    !f.Warns,
+                    f.Weighted
+                )
+            )
             .ToList();
         Assert.Equal(steps.OrderDescending(), steps);
-        Assert.Contains(steps, s => s.Item1 == 19 && !s.Item3);
+        Assert.Equal([0, 1, 2], steps.Select(s => s.Item1).Distinct().Order());
+        Assert.False(ranked[0].Warns);
         var misses = ranked.Where(f => f.Verdict == Verdict.Out && !f.IsRefused).Select(f => f.TightestMargin.Millimeters).ToList();
         Assert.Equal(misses.OrderDescending(), misses);
         Assert.Equal(ranked.Select(f => f.Size.Id), Rank(Dog(Purpose.Walks)).Select(f => f.Size.Id));

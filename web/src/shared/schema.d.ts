@@ -210,6 +210,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/worn-signs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a dog may show in a muzzle that is on, and what to do then. */
+        get: operations["wornSigns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{id}/wears/{wearId}/picture": {
         parameters: {
             query?: never;
@@ -3507,6 +3524,7 @@ export interface components {
              * @default false
              */
             toTrainIn: boolean;
+            terms?: null | components["schemas"]["KeptTerms"];
             /** @description What was kept cannot be read. Nothing is decided by it: the dog has no muzzle until one is chosen. */
             unreadable?: boolean;
         };
@@ -3549,6 +3567,29 @@ export interface components {
             /** Format: double */
             fromTightestMm: null | number;
         };
+        /** @description What a muzzle was judged for; what is null follows from the dog. */
+        KeptTerms: {
+            /** @description The purposes; empty for all of the dog's. */
+            uses: components["schemas"]["Purpose"][];
+            fitStyle: null | components["schemas"]["FitStyle"];
+            /**
+             * Format: int32
+             * @description Fingers under the neck strap.
+             */
+            fingers: null | number;
+            /**
+             * Format: int32
+             * @description The longest wear.
+             */
+            minutes: null | number;
+            /** @description In warmth or at exercise. */
+            warm: null | boolean;
+            /**
+             * @description The clinic's own staff put it on, watch it and take it off.
+             * @default false
+             */
+            clinicHands: boolean;
+        };
         /**
          * @description A place on the head that is marked on a picture.
          * @enum {string}
@@ -3573,6 +3614,10 @@ export interface components {
             exercise?: null | boolean;
             /** @description Where the weather is read; the newest reading of any place when left out. */
             place?: null | string;
+            /** @description It is worn in the sun. */
+            inSun?: null | boolean;
+            /** @description The ground is too hot for the back of a hand for seven seconds. */
+            hotGround?: null | boolean;
         };
         /** @description One thing that limits a wear. */
         LimitLineDto: {
@@ -3794,9 +3839,15 @@ export interface components {
         /** @description A model of the catalogue. */
         MuzzleDto: {
             model: components["schemas"]["MuzzleModel"];
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description For If-Match; never given twice. 0 for a shipped model as it came.
+             */
             version: number;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How people count its versions: 1, 2, 3.
+             */
             revision: number;
             /** @description The practice's own, or its correction of a shipped one. */
             own: boolean;
@@ -5598,6 +5649,11 @@ export interface components {
             capMinutes: null | number;
             signs: components["schemas"]["WearSign"][];
             worst: null | components["schemas"]["SignGroup"];
+            /** @description A sign of trouble with breath, heat or swallowing was seen. */
+            red: boolean;
+            ending: components["schemas"]["WearEnding"];
+            /** @description It counts as stressful, whatever it was meant to be. */
+            wentBadly: boolean;
             rubs: components["schemas"]["RubPlace"][];
             treatId: null | string;
             /** Format: int32 */
@@ -5611,11 +5667,21 @@ export interface components {
              * @description With how much left it is soon over; null without a cap.
              */
             soonSeconds: null | number;
+            /**
+             * Format: double
+             * @description How long it has been on by the server's clock; null once it is off.
+             */
+            wornSeconds: null | number;
             /** Format: int64 */
             version: number;
             /** @description What it did to the plan, in words; null for nothing. Said once, when it happens. */
             planMoved?: null | string;
         };
+        /**
+         * @description How a wear came to its end.
+         * @enum {string}
+         */
+        WearEnding: "takenOff" | "stopped" | "pawedOff";
         /** @description A wear as a phone or a person tells it; sent again as it goes on. */
         WearEntry: {
             /**
@@ -5656,6 +5722,17 @@ export interface components {
             };
             /** @description Ids of signs that were tapped by mistake. */
             takenBack?: null | string[];
+            ending?: null | components["schemas"]["WearEnding"];
+            /**
+             * Format: double
+             * @description How many seconds ago it was put on: goes before startedAt where it begins, so that no two clocks are compared.
+             */
+            begunAgo?: null | number;
+            /**
+             * Format: double
+             * @description How many seconds ago it came off: goes before endedAt.
+             */
+            endedAgo?: null | number;
         };
         /** @description How long at most, for this dog, its muzzle, here and now. */
         WearLimitDto: {
@@ -6010,6 +6087,15 @@ export interface components {
             /** Format: date */
             day?: null | string;
             occasion?: null | components["schemas"]["Occasion"];
+            /**
+             * Format: double
+             * @description How long it was worn; not looked at when left out.
+             */
+            minutes?: null | number;
+            /** @description Ids of signs seen, of GET /api/worn-signs. */
+            signs?: null | string[];
+            /** @description It was stopped. */
+            stopped?: null | boolean;
         };
         /** @description The measures of a marked picture. */
         WhatIfPhotoAnswer: {
@@ -6288,6 +6374,15 @@ export interface components {
              */
             longestComfortableMinutes?: null | number;
             stage?: null | components["schemas"]["Stage"];
+            /** @description It is worn in the sun. */
+            inSun?: null | boolean;
+            /** @description What it wore, the oldest first; of one day in the order they were had. */
+            lastWears?: null | components["schemas"]["WhatIfWearHad"][];
+            /**
+             * Format: double
+             * @description How long it wore one today, 0 to 1440; else what lastWears say of today.
+             */
+            wornTodayMinutes?: null | number;
         };
         /** @description How long at most. */
         WhatIfWearAnswer: {
@@ -6319,6 +6414,28 @@ export interface components {
             overweight?: null | boolean;
             airwayTrouble?: null | boolean;
         };
+        /** @description A wear that was had. */
+        WhatIfWearHad: {
+            /**
+             * Format: date
+             * @description Its day; the last day of all, or today where that is later, is taken for today.
+             */
+            day?: null | string;
+            /**
+             * Format: double
+             * @description How long, 0 to 10,080.
+             */
+            minutes?: null | number;
+            /**
+             * Format: double
+             * @description How long it was told to be at most; null where nobody said.
+             */
+            capMinutes?: null | number;
+            /** @description Ids of signs seen, of GET /api/worn-signs. */
+            signs?: null | string[];
+            /** @description It was stopped. */
+            stopped?: null | boolean;
+        };
         /** @description The weather. */
         WhatIfWeather: {
             /**
@@ -6336,6 +6453,25 @@ export interface components {
         WhatIfWorn: {
             type?: null | components["schemas"]["MuzzleType"];
             gapeClass?: null | components["schemas"]["GapeClass"];
+        };
+        /** @description A sign to be tapped while it is worn. */
+        WornSignDto: {
+            id: string;
+            name: string;
+            group: null | components["schemas"]["SignGroup"];
+            /** @description Off at once. */
+            offNow: boolean;
+            /** @description With it the wear went badly. */
+            bad: boolean;
+        };
+        /** @description What a dog may show in a muzzle that is on. */
+        WornSignsDto: {
+            /** @description Trouble with breath, heat or swallowing first, then the worst first. */
+            signs: components["schemas"]["WornSignDto"][];
+            /** @description What to do for a hot or choking dog until a veterinarian sees it, step by step. */
+            firstAid: string[];
+            /** @description What to do after a wear that went badly, step by step. */
+            afterBad: string[];
         };
         /** @description How the practice writes dates and prices, and what it can choose among. */
         WritingDto: {
@@ -7023,6 +7159,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HappyWear"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    wornSigns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WornSignsDto"];
                 };
             };
             /** @description Bad Request */
