@@ -255,6 +255,7 @@ public class HouseRulesTests
                 [new(wear.Day, Occasion.Fun), new(Day.AddDays(-1), Occasion.Fun), new(Day.AddDays(-8), Occasion.Stressful)],
                 rules
             );
+            yield return $"{WearLimit.Forgotten(TimeSpan.FromMinutes(days), rules)}";
             var bad = wear with { Ending = WearEnding.Stopped };
             yield return $"{WearPast.Of([wear], Day, null, rules)} {(wear with { Lasted = TimeSpan.FromMinutes(days / 20.0) }).Was(rules)}";
             foreach (
@@ -265,7 +266,7 @@ public class HouseRulesTests
                     new WearPast { WornToday = TimeSpan.FromMinutes(days * 2), LongestCapToday = TimeSpan.FromMinutes(100) },
                 }
             )
-                yield return $"{WearLimit.Of(new(new(), new(MuzzleType.Basket, GapeClass.FullPant), new(Temperature.FromDegreesCelsius(10), RelativeHumidity.FromPercent(60)), LongestComfortable: TimeSpan.FromHours(2)) { Past = past }, rules).Cap}";
+                yield return $"{WearLimit.Of(new(new(), new(MuzzleType.Basket, GapeClass.FullPant), new(Temperature.FromDegreesCelsius(10), RelativeHumidity.FromPercent(60)), LongestComfortable: past.BadBorne is null ? TimeSpan.FromHours(2) : null) { Past = past }, rules).Cap}";
             yield return $"{balance.Ratio} {balance.Verdict(rules)} {AssociationBalance.On(Day, [new(wear.Day, Occasion.Fun)], rules).HappyWithinWeek}";
             yield return $"{new AssociationBalance(days / 20.0, 1, true).Verdict(rules)} {new WeatherReading(new(Day, default, default), new(default, default)).IsStale(new(Day, new(days / 60, days % 60), default), rules)}";
             yield return $"{MuzzleState.Of(Day, new(Day.AddDays(-days), []), Day.AddDays(days), Day, rules)} {MuzzleState.Refit(Day.AddMonths(-days), false, Day, rules)}";

@@ -196,6 +196,13 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
         Basis.House("two minutes would be most of a short one")
     );
 
+    public static readonly Grounded<TimeSpan> ForgottenOver = new(
+        "wear.forgotten",
+        "Minutes beyond its cap from which a wear is taken for forgotten, and when it came off is asked",
+        TimeSpan.FromMinutes(30),
+        Basis.House("nobody who watches a dog lets it run on so long")
+    );
+
     public static readonly Grounded<double> DayTimes = new(
         "wear.day-times",
         "Longest wear of a day all together, times the longest single one of it",
@@ -225,10 +232,29 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
     private static readonly Basis VeterinarianFirst = Basis.Practice("a veterinarian looks at its breathing before any muzzle");
 
     public static IReadOnlyList<IGrounded> All { get; } =
-    [OutingCap, FirstWear, Growth, ExerciseLeaves, DayTimes, DayMost, Fastening, Still, Moving, Places, SoonAt, SoonShare, .. Heat.All, .. WearLog.All];
+    [
+        OutingCap,
+        FirstWear,
+        Growth,
+        ExerciseLeaves,
+        ForgottenOver,
+        DayTimes,
+        DayMost,
+        Fastening,
+        Still,
+        Moving,
+        Places,
+        SoonAt,
+        SoonShare,
+        .. Heat.All,
+        .. WearLog.All,
+    ];
 
     /// <summary>With how much left of a wear it is soon over.</summary>
     public static TimeSpan Soon(TimeSpan cap, HouseRules rules) => new[] { rules[SoonAt], cap * rules[SoonShare] }.Min();
+
+    /// <summary>From when on a wear is taken for forgotten.</summary>
+    public static TimeSpan Forgotten(TimeSpan cap, HouseRules rules) => cap + rules[ForgottenOver];
 
     /// <summary>It should not be worn at all.</summary>
     public bool NotNow => Cap <= TimeSpan.Zero;

@@ -48,6 +48,7 @@ public sealed record StretchDto(DateTimeOffset From, DateTimeOffset To, HeatBand
 /// <param name="Next">The next happy wear this dog could have; null where the heat allows none.</param>
 /// <param name="SoonSeconds">With how much left it is soon over.</param>
 /// <param name="NextSeconds">The longest that one may be: less where it makes the dog pant.</param>
+/// <param name="ForgottenOverSeconds">So much beyond its cap a wear is taken for forgotten, and when it came off is asked.</param>
 /// <param name="NextSoonSeconds">With how much left that one is soon over.</param>
 public sealed record WearLimitDto(
     string? Muzzle,
@@ -64,7 +65,8 @@ public sealed record WearLimitDto(
     double NextSeconds,
     IReadOnlyList<string> Cautions,
     double SoonSeconds,
-    double NextSoonSeconds
+    double NextSoonSeconds,
+    double ForgottenOverSeconds
 );
 
 /// <summary>A sign seen at a wear.</summary>
@@ -163,6 +165,7 @@ public sealed class WearEntryValidator : AbstractValidator<WearEntry>
 /// <param name="WentBadly">It counts as stressful, whatever it was meant to be.</param>
 /// <param name="WornSeconds">How long it has been on by the server's clock; null once it is off.</param>
 /// <param name="SoonSeconds">With how much left it is soon over; null without a cap.</param>
+/// <param name="ForgottenSeconds">So long on, it is taken for forgotten, and when it came off is asked; null without a cap.</param>
 /// <param name="OverCap">It was on longer than it was told to be.</param>
 /// <param name="PlanMoved">What it did to the plan, in words; null for nothing. Said once, when it happens.</param>
 public sealed record WearDto(
@@ -192,6 +195,7 @@ public sealed record WearDto(
     bool HasPicture,
     bool OverCap,
     double? SoonSeconds,
+    double? ForgottenSeconds,
     double? WornSeconds,
     long Version,
     string? PlanMoved = null
@@ -227,6 +231,7 @@ public sealed record WearDto(
             row.HasPicture,
             lasted?.TotalMinutes > row.CapMinutes,
             row.CapMinutes is { } cap ? WearLimit.Soon(TimeSpan.FromMinutes(cap), rules).TotalSeconds : null,
+            row.CapMinutes is { } told ? WearLimit.Forgotten(TimeSpan.FromMinutes(told), rules).TotalSeconds : null,
             row.EndedAt is null ? Math.Max(0, (now - row.StartedAt).TotalSeconds) : null,
             row.Version,
             planMoved

@@ -127,6 +127,7 @@ internal static class WearEndpoints
                 0,
                 new DogWords(writing).Cautions(file.Profile, today),
                 0,
+                0,
                 0
             );
         var muzzle = WornOf(choice, rules);
@@ -177,7 +178,8 @@ internal static class WearEndpoints
             nextCap.TotalSeconds,
             new DogWords(writing).Cautions(file.Profile, today),
             WearLimit.Soon(limit.Cap, rules).TotalSeconds,
-            WearLimit.Soon(nextCap, rules).TotalSeconds
+            WearLimit.Soon(nextCap, rules).TotalSeconds,
+            rules[WearLimit.ForgottenOver].TotalSeconds
         );
     }
 

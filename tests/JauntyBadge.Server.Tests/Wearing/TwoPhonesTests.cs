@@ -188,6 +188,7 @@ public sealed class TwoPhonesTests(PracticeServer server) : IClassFixture<Practi
         var dog = wear[..wear.IndexOf("/wears", StringComparison.Ordinal)];
         var open = first.Value.DeepClone().AsObject();
         open["endedAt"] = null;
+        open["startedAt"] = server.Clock.GetUtcNow().ToString("O");
         Assert.Equal(HttpStatusCode.OK, (await server.EditAsync(HttpMethod.Put, $"{dog}/wears/{Guid.NewGuid()}", open.ToJsonString(), 0)).Status);
         Assert.Equal(
             HttpStatusCode.Conflict,

@@ -75,7 +75,6 @@ public sealed class WearingTests : IDisposable
         var dog = await server.NewDogAsync();
         Assert.Contains("future", (await PutAsync(dog, Wear(Now.AddHours(1), null))).Problem("startedAt"), StringComparison.Ordinal);
         Assert.Contains("before it was put on", (await PutAsync(dog, Wear(Now.AddHours(-1), -5))).Problem("endedAt"), StringComparison.Ordinal);
-        Assert.Contains("24 hours", (await PutAsync(dog, Wear(Now.AddDays(-3), 1500))).Problem("endedAt"), StringComparison.Ordinal);
         Assert.Contains("not a sign", (await PutAsync(dog, Wear(Now, null, "fun", "no-such"))).Problem("signs[0].signId"), StringComparison.Ordinal);
         var none = Wear(Now, null);
         none.Remove("occasion");
@@ -211,7 +210,7 @@ public sealed class WearingTests : IDisposable
         var first = await PutAsync(dog, Wear(Now.AddMinutes(-30), 20, "ordinary", "backs-off"));
         Assert.Null(first["planMoved"]);
         var second = await PutAsync(dog, Wear(Now.AddMinutes(-5), 4, "ordinary", "backs-off"));
-        Assert.Contains("Worried at two wears in a row: back to", second.Text("planMoved"), StringComparison.Ordinal);
+        Assert.Contains("Two wears in a row went badly: back to", second.Text("planMoved"), StringComparison.Ordinal);
         var stands = (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Single(p => p!["target"] is not null)!["step"]!["id"]!.GetValue<string>();
         Assert.Contains(stands, new[] { "worn-games", "keep-moving", "worn-step" });
 

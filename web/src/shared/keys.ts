@@ -26,6 +26,7 @@ export const keys = {
   houseNumbers: () => ['house-numbers'] as const,
   vans: () => ['van'] as const,
   van: (sizes: number) => ['van', sizes] as const,
+  wornSigns: () => ['worn-signs'] as const,
   catalogue: (...asked: unknown[]) => ['catalogue', ...asked] as const,
   stringMarks: (...asked: unknown[]) => ['marks', ...asked] as const,
   drawnSize: (...asked: unknown[]) => ['drawn', ...asked] as const,

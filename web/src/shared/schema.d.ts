@@ -5669,6 +5669,11 @@ export interface components {
             soonSeconds: null | number;
             /**
              * Format: double
+             * @description So long on, it is taken for forgotten, and when it came off is asked; null without a cap.
+             */
+            forgottenSeconds: null | number;
+            /**
+             * Format: double
              * @description How long it has been on by the server's clock; null once it is off.
              */
             wornSeconds: null | number;
@@ -5774,6 +5779,11 @@ export interface components {
              * @description With how much left that one is soon over.
              */
             nextSoonSeconds: number;
+            /**
+             * Format: double
+             * @description So much beyond its cap a wear is taken for forgotten, and when it came off is asked.
+             */
+            forgottenOverSeconds: number;
         };
         WearSign: {
             /** Format: uuid */

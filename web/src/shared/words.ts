@@ -298,6 +298,12 @@ export const occasionWords: Record<Schemas['Occasion'], string> = {
   stressful: t`Stressful`,
 };
 
+export const endingWords: Record<Schemas['WearEnding'], string> = {
+  takenOff: t`Taken off`,
+  stopped: t`Stopped`,
+  pawedOff: t`It got it off by itself`,
+};
+
 /** A shape for each, so that no occasion is told by colour alone. */
 export const occasionMarks: Record<Schemas['Occasion'], string> = { fun: '●', ordinary: '○', stressful: '✕' };
 

@@ -4,7 +4,6 @@ import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { signsQuery } from '../conditioning/tables';
 import { api, ask, sendPicture, words, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { useDogChanged, useThisDog } from '../shared/dog';
@@ -14,8 +13,8 @@ import { complain } from '../shared/notices';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
 import { late } from '../shared/late';
-import { occasionMarks, occasionWords, rubWords } from '../shared/words';
-import { happyWearsQuery, lasting, useBalance, useTakeOut, useWears } from './useWearing';
+import { endingWords, occasionMarks, occasionWords, rubWords } from '../shared/words';
+import { happyWearsQuery, lasting, useBalance, useTakeOut, useWears, wornSignsQuery } from './useWearing';
 import { WearForm } from './WearForm';
 import { WearRooms } from './WearRooms';
 
@@ -132,11 +131,11 @@ function Log({ dogId }: { dogId: string }) {
 
 function Row({ dogId, wear, onOpen }: { dogId: string; wear: Schemas['WearDto']; onOpen: () => void }) {
   const happy = useQuery(happyWearsQuery);
-  const signs = useQuery(signsQuery);
+  const signs = useQuery(wornSignsQuery);
   const takeOut = useTakeOut(dogId);
   const path = { params: { path: { id: dogId, wearId: wear.id } } };
   const worn = wear.seconds === null ? null : lasting(wear.seconds);
-  const seen = wear.signs.map((s) => signs.data?.find((x) => x.id === s.signId)?.name ?? s.signId);
+  const seen = wear.signs.map((s) => signs.data?.signs.find((x) => x.id === s.signId)?.name ?? s.signId);
   const said = [
     happy.data?.find((h) => h.id === wear.happyId)?.name,
     wear.forWhat,
@@ -161,15 +160,17 @@ function Row({ dogId, wear, onOpen }: { dogId: string; wear: Schemas['WearDto'];
         <Text>
           <b>
             {worn ? `${worn.number} ${worn.unit}` : t`On now`},{' '}
-            <span aria-hidden="true">{occasionMarks[wear.occasion]}</span> {occasionWords[wear.occasion].toLowerCase()}
+            <span aria-hidden="true">{occasionMarks[wear.wentBadly ? 'stressful' : wear.occasion]}</span>{' '}
+            {wear.wentBadly ? t`it went badly` : occasionWords[wear.occasion].toLowerCase()}
           </b>
+          {wear.ending !== 'takenOff' && ` · ${endingWords[wear.ending].toLowerCase()}`}
           {wear.overCap && t` · longer than it was told`}
         </Text>
         {said.length > 0 && <Text fontSize="sm">{said.join(' · ')}</Text>}
         {seen.length > 0 && (
           <Text
             fontSize="sm"
-            color={wear.worst === 'worried' || wear.worst === 'overThreshold' ? 'stop' : 'fg'}
+            color={wear.red || wear.worst === 'worried' || wear.worst === 'overThreshold' ? 'stop' : 'fg'}
           >{t`It showed: ${seen.join(', ')}`}</Text>
         )}
         {wear.rubs.length > 0 && (

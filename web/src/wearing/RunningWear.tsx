@@ -1,53 +1,67 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { Signs } from '../conditioning/Signs';
-import { signsQuery } from '../conditioning/tables';
 import { beep, buzz, useAwake } from '../shared/aids';
 import type { Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
-import { useDocument } from '../shared/saving/useDocument';
-import { occasionMarks, occasionWords } from '../shared/words';
 import { newId } from '../shared/ids';
+import { keys } from '../shared/keys';
+import { useDocument } from '../shared/saving/useDocument';
+import { jumped, mark, secondsSince, type Mark } from '../shared/since';
+import { occasionMarks, occasionWords } from '../shared/words';
 import { draftOfWear, wearDocument, wearKey, type WearDraft } from './documents';
+import { Steps } from './Steps';
 import type { Running } from './useRunningWear';
-import { clockText } from './useWearing';
+import { clockText, wornSignsQuery } from './useWearing';
+import { WornSigns } from './WornSigns';
 
 /** The kind reads what the server stores; what was begun here is in that shape already. */
-const kind = { ...wearDocument, read: (w: Running | Schemas['WearDto']) => draftOfWear(w as Schemas['WearDto']) };
+const kind = {
+  ...wearDocument,
+  read: (w: Running | Schemas['WearDto']) => ('wentBadly' in w ? draftOfWear(w) : w),
+};
 
-/** A wear under way: what is left of its time, signs by one tap, and taking it off. */
-export function RunningWear({ dog, wear, onEnded }: { dog: Schemas['DogDto']; wear: Running; onEnded: () => void }) {
+interface Props {
+  dog: Schemas['DogDto'];
+  wear: Running;
+  onEnded: (draft: WearDraft) => void;
+}
+
+/** A wear under way: what is left of its time, signs by one tap, and two ways to end it that stay where they are. */
+export function RunningWear({ dog, wear, onEnded }: Props) {
   const { value, change, state, sent } = useDocument<WearDraft, Running | Schemas['WearDto']>(
     kind,
     wearKey(dog.id, wear.id),
     wear,
     t`The wear of ${dog.name}`,
   );
-  const signs = useQuery(signsQuery);
-  const [now, setNow] = useState(Date.now);
+  const signs = useQuery(wornSignsQuery).data;
+  const worn = useWorn(dog.id, wear);
+  const [asking, setAsking] = useState(false);
   useAwake(true);
-  useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 250);
-    return () => clearInterval(timer);
-  }, []);
 
-  const worn = Math.max(0, (now - Date.parse(value.startedAt ?? '')) / 1000);
   const cap = value.capMinutes === null ? null : value.capMinutes * 60;
   const left = cap === null ? null : cap - worn;
   const phase = left === null ? 'free' : left <= 0 ? 'over' : left <= (wear.soonSeconds ?? 0) ? 'soon' : 'on';
   useTellInTime(phase, dog.name);
 
   const seen = (value.signs ?? []).map((s) => ({ id: s.id ?? '', signId: s.signId ?? '' }));
-  const groupOf = (id: string) => signs.data?.find((s) => s.id === id)?.group;
-  const overThreshold = seen.some((s) => groupOf(s.signId) === 'overThreshold');
-  const off = phase === 'over' || overThreshold;
-  const takeOff = () => {
-    change({ ...value, endedAt: new Date().toISOString() });
+  const shown = signs?.signs.filter((s) => seen.some((x) => x.signId === s.id)) ?? [];
+  const offNow = shown.some((s) => s.offNow);
+  const red = shown.some((s) => s.group === null);
+  const off = phase === 'over' || offNow;
+  const end = (ending: Schemas['WearEnding'], at: Date | null = null) => {
+    const ended: WearDraft = {
+      ...value,
+      ending,
+      endedAt: (at ?? new Date()).toISOString(),
+      off: at === null ? mark() : null,
+    };
+    change(ended);
     void sent();
-    onEnded();
+    onEnded(ended);
   };
 
   return (
@@ -71,12 +85,14 @@ export function RunningWear({ dog, wear, onEnded }: { dog: Schemas['DogDto']; we
         bg={off ? 'stop' : phase === 'soon' ? 'accent' : 'bg.subtle'}
         color={off ? 'bg' : phase === 'soon' ? '#1d2b12' : 'fg'}
       >
-        <Text role="timer" fontFamily="heading" fontWeight="800" fontSize="6rem" lineHeight="1" letterSpacing="-0.03em">
+        <Text role="timer" fontFamily="heading" fontWeight="800" fontSize="5rem" lineHeight="1" letterSpacing="-0.03em">
           {left === null ? clockText(worn) : phase === 'over' ? `+${clockText(-left)}` : clockText(left)}
         </Text>
         <Heading as="h2" size="2xl" role={off ? 'alert' : undefined}>
-          {overThreshold
-            ? t`⬣ Take it off: over threshold`
+          {offNow
+            ? red
+              ? t`⬣ Off now`
+              : t`⬣ Take it off: over threshold`
             : phase === 'over'
               ? t`⬣ Take it off`
               : phase === 'soon'
@@ -86,39 +102,126 @@ export function RunningWear({ dog, wear, onEnded }: { dog: Schemas['DogDto']; we
                   : t`left at most`}
         </Heading>
       </Box>
-      <Button
-        w="full"
-        h="20"
-        fontSize="2xl"
-        colorPalette={off ? 'brick' : 'marigold'}
-        onClick={takeOff}
-      >{t`Taken off`}</Button>
-      <Box mt="4">
-        <Signs
-          seen={seen}
-          onTap={(signId) =>
-            change({
-              ...value,
-              signs: [...(value.signs ?? []), { id: newId(), signId, at: new Date().toISOString() }],
-            })
-          }
-          onTakeBack={(id) =>
-            change({
-              ...value,
-              signs: (value.signs ?? []).filter((s) => s.id !== id),
-              takenBack: [...(value.takenBack ?? []), id],
-            })
-          }
-          onStop={takeOff}
-        />
-      </Box>
+      {red && signs && <Steps heading={t`Until a veterinarian sees it`} steps={signs.firstAid} />}
+      <WornSigns
+        seen={seen}
+        onTap={(signId) =>
+          change({
+            ...value,
+            signs: [...(value.signs ?? []), { id: newId(), signId, at: new Date().toISOString() }],
+          })
+        }
+        onTakeBack={(id) =>
+          change({
+            ...value,
+            signs: (value.signs ?? []).filter((s) => s.id !== id),
+            takenBack: [...(value.takenBack ?? []), id],
+          })
+        }
+      />
       <Flex mt="3" gap="3" align="center" wrap="wrap">
+        <Button
+          size="sm"
+          minH="11"
+          variant="outline"
+          borderColor="border.strong"
+          onClick={() => end('pawedOff')}
+        >{t`It got it off by itself`}</Button>
         <AskForNotices />
-        <Text role="status" color="fg.muted" fontSize="sm">
-          {state}
-        </Text>
       </Flex>
-      <Text mt="3">{t`Watched all the time, never left alone in it. Off at any sign of breathing trouble, overheating or panic.`}</Text>
+      <Text
+        mt="3"
+        fontSize="sm"
+      >{t`Watched all the time, never left alone in it. Off at any sign of breathing trouble, overheating or panic.`}</Text>
+      <Text role="status" color="fg.muted" fontSize="sm">
+        {state}
+      </Text>
+      <Box
+        position="sticky"
+        bottom="0"
+        bg="bg"
+        borderTopWidth="2px"
+        borderColor="fg"
+        py="3"
+        mt="3"
+        mx={{ base: -4, md: 0 }}
+        px={{ base: 4, md: 0 }}
+        zIndex="1"
+      >
+        {asking && <WhenOff startedAt={value.startedAt ?? ''} onOff={(at) => end('takenOff', at)} />}
+        <Flex gap="3">
+          <Button
+            flex="1"
+            h="20"
+            fontSize="xl"
+            colorPalette={off ? 'brick' : 'marigold'}
+            onClick={() => {
+              if (worn > (wear.forgottenSeconds ?? Infinity)) setAsking(true);
+              else end('takenOff');
+            }}
+          >{t`Taken off`}</Button>
+          <Button flex="1" h="20" fontSize="xl" colorPalette="brick" onClick={() => end('stopped')}>{t`⬣ Stop`}</Button>
+        </Flex>
+      </Box>
+    </Box>
+  );
+}
+
+/** How long it has been on, in seconds: by the server's word where there is one, counted on by this page. */
+function useWorn(dogId: string, wear: Running) {
+  const queries = useQueryClient();
+  const [worn, setWorn] = useState(() => wornOf(wear));
+  const last = useRef<Mark | null>(null);
+  const count = useEffectEvent(() => setWorn(wornOf(wear)));
+  useEffect(() => {
+    const timer = setInterval(() => {
+      const now = mark();
+      // The clock was set, or the device slept: how long it has been on is asked anew.
+      if (last.current && jumped(last.current, now))
+        void queries.invalidateQueries({ queryKey: keys.ofDog(dogId, 'wears') });
+      last.current = now;
+      count();
+    }, 250);
+    return () => clearInterval(timer);
+  }, [dogId, queries]);
+  return worn;
+}
+
+const wornOf = (wear: Running) =>
+  wear.told && wear.wornSeconds != null
+    ? wear.wornSeconds + secondsSince(wear.told)
+    : wear.begun
+      ? secondsSince(wear.begun)
+      : Math.max(0, (Date.now() - Date.parse(wear.startedAt ?? '')) / 1000);
+
+/** When one was taken off that nobody told of in time: a person says, no clock guesses. */
+function WhenOff({ startedAt, onOff }: { startedAt: string; onOff: (at: Date | null) => void }) {
+  const [time, setTime] = useState('');
+  const [now] = useState(Date.now);
+  const start = new Date(startedAt);
+  const typed = time ? new Date(time) : null;
+  const wrong = typed !== null && !(typed >= start && typed.getTime() <= now + 60_000);
+  return (
+    <Box as="section" aria-label={t`When was it taken off?`} mb="3">
+      <Heading as="h2" size="md">{t`When was it taken off?`}</Heading>
+      <Text fontSize="sm">{t`On since ${dateText(start, 'moment')}. Nobody knows better than you.`}</Text>
+      <Flex gap="2" mt="2" wrap="wrap" align="center">
+        <Input
+          type="datetime-local"
+          w="14rem"
+          aria-label={t`Taken off at`}
+          value={time}
+          borderColor="border.strong"
+          onChange={(e) => setTime(e.target.value)}
+        />
+        <Button
+          colorPalette="marigold"
+          disabled={typed === null || wrong}
+          onClick={() => onOff(typed)}
+        >{t`Then`}</Button>
+        <Button variant="outline" borderColor="border.strong" onClick={() => onOff(null)}>{t`Just now`}</Button>
+      </Flex>
+      {wrong && <Text color="stop">{t`△ Between ${dateText(start, 'moment')} and now.`}</Text>}
     </Box>
   );
 }
@@ -150,6 +253,7 @@ function AskForNotices() {
   return (
     <Button
       size="sm"
+      minH="11"
       variant="outline"
       borderColor="border.strong"
       onClick={() => void Notification.requestPermission().then(() => setAsked(true))}

@@ -14,8 +14,8 @@ import { differences } from '../shared/saving/differences';
 import { FormEnd } from '../shared/saving/FormEnd';
 import { useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
-import { entries, occasionWords, rubWords } from '../shared/words';
-import { draftOfWear, type WearDraft } from './documents';
+import { endingWords, entries, occasionWords, rubWords } from '../shared/words';
+import { draftOfWear, wearEntry, type WearDraft } from './documents';
 import { happyWearsQuery, useTreats } from './useWearing';
 
 type Wear = Schemas['WearDto'];
@@ -25,6 +25,7 @@ interface Sheet {
   time: string;
   minutes: string;
   occasion: string;
+  ending: string;
   happyId: string;
   place: string;
   forWhat: string;
@@ -40,6 +41,7 @@ const labels: Record<keyof Sheet, string> = {
   time: t`Put on at`,
   minutes: t`Minutes`,
   occasion: t`To the dog it was`,
+  ending: t`How it ended`,
   happyId: t`What was done`,
   place: t`Where`,
   forWhat: t`For what`,
@@ -57,6 +59,7 @@ const sheetOf = (wear: Wear | null): Sheet => {
     time: `${String(start.getHours()).padStart(2, '0')}:${String(start.getMinutes()).padStart(2, '0')}`,
     minutes: wear?.seconds == null ? '' : String(Math.round((wear.seconds / 60) * 10) / 10),
     occasion: wear?.occasion ?? 'ordinary',
+    ending: wear?.ending ?? 'takenOff',
     happyId: wear?.happyId ?? '',
     place: wear?.place ?? '',
     forWhat: wear?.forWhat ?? '',
@@ -99,6 +102,8 @@ function draftOf(sheet: Sheet, wear: Wear | null): WearDraft {
     signs: [],
     takenBack: [],
     treatId: null,
+    begun: null,
+    off: null,
   };
   return {
     ...empty,
@@ -106,6 +111,7 @@ function draftOf(sheet: Sheet, wear: Wear | null): WearDraft {
     startedAt: start.toISOString(),
     endedAt: new Date(start.getTime() + lasted).toISOString(),
     occasion: sheet.occasion as Schemas['Occasion'],
+    ending: sheet.ending as Schemas['WearEnding'],
     happyId: sheet.happyId || null,
     place: sheet.place || null,
     forWhat: sheet.forWhat || null,
@@ -148,7 +154,7 @@ export function WearForm({ dogId, wear, onLeave }: { dogId: string; wear: Wear |
         'put',
         '/api/dogs/{id}/wears/{wearId}',
         { id: dogId, wearId: wear?.id ?? kept.id },
-        draftOf(sheet, wear),
+        wearEntry(draftOf(sheet, wear)),
         version,
       ),
       what: t`a wear of ${sheet.day}`,
@@ -173,6 +179,9 @@ export function WearForm({ dogId, wear, onLeave }: { dogId: string; wear: Wear |
           </Box>
           <Box w="10rem">
             <ChoiceField<Sheet> size="sm" name="occasion" label={labels.occasion} options={entries(occasionWords)} />
+          </Box>
+          <Box w="13rem">
+            <ChoiceField<Sheet> size="sm" name="ending" label={labels.ending} options={entries(endingWords)} />
           </Box>
           <Box w="15rem">
             <ChoiceField<Sheet>

@@ -5,7 +5,6 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
 import { Link as RouterLink } from 'react-router';
-import { signsQuery } from '../conditioning/tables';
 import { request, type Schemas } from '../shared/api';
 import { Cautions } from '../shared/Cautions';
 import { Choice } from '../shared/Choice';
@@ -20,8 +19,9 @@ import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
 import { entries, occasionMarks, occasionWords } from '../shared/words';
 import { RunningWear } from './RunningWear';
+import { Steps } from './Steps';
 import { useRunningWear } from './useRunningWear';
-import { lasting, useLimit, useWears, useWeather, type Limit } from './useWearing';
+import { lasting, useLimit, useWears, useWeather, wornSignsQuery, type Limit } from './useWearing';
 import { WearRooms } from './WearRooms';
 
 /** How long now: one number, what decides it, and the wear itself with its countdown. */
@@ -29,11 +29,14 @@ export function WearPage() {
   const { dog } = useThisDog();
   const wears = useWears(dog.id);
   const { running, ended, start, end } = useRunningWear(dog.id, dog.name, wears.data);
+  const signs = useQuery(wornSignsQuery).data;
+  const shown = signs?.signs.filter((s) => ended?.draft.signs?.some((x) => x.signId === s.id)) ?? [];
+  const bad = ended !== null && (ended.draft.ending !== 'takenOff' || shown.some((s) => s.bad));
   return (
     <Box>
       <WearRooms dogId={dog.id} />
       {running ? (
-        <RunningWear key={running.id} dog={dog} wear={running} onEnded={() => end(running.id)} />
+        <RunningWear key={running.id} dog={dog} wear={running} onEnded={(draft) => end(running.id, draft)} />
       ) : (
         <>
           {ended && (
@@ -41,13 +44,17 @@ export function WearPage() {
               <Trans>
                 Off, and noted.{' '}
                 <Link asChild color="fg" textDecoration="underline">
-                  <RouterLink to={`/dogs/${dog.id}/wear/log?wear=${ended}`}>
+                  <RouterLink to={`/dogs/${dog.id}/wear/log?wear=${ended.id}`}>
                     Say more of it: marks, treats, where
                   </RouterLink>
                 </Link>
               </Trans>
             </Text>
           )}
+          {signs && shown.some((s) => s.group === null) && (
+            <Steps heading={t`Until a veterinarian sees it`} steps={signs.firstAid} />
+          )}
+          {signs && bad && <Steps heading={t`It went badly: end here`} steps={signs.afterBad} />}
           <BeforeWear dogId={dog.id} onStart={start} />
         </>
       )}
@@ -57,11 +64,11 @@ export function WearPage() {
 
 function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typeof useRunningWear>['start'] }) {
   const [exercise, setExercise] = useState(false);
+  const [inSun, setInSun] = useState(false);
+  const [hotGround, setHotGround] = useState(false);
   const [place, setPlace] = useState<string | null>(null);
   const [occasion, setOccasion] = useState<Schemas['Occasion']>('ordinary');
-  const limit = useLimit(dogId, exercise, place);
-  // At hand when the server is away.
-  useQuery(signsQuery);
+  const limit = useLimit(dogId, { exercise, place, inSun, hotGround });
   if (!limit.data) return <Waiting query={limit} />;
   const { data } = limit;
   const begin = (happy: Schemas['HappyWear'] | null) =>
@@ -71,6 +78,7 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
       exercise: exercise || happy?.exercise === true,
       capMinutes: (happy ? data.nextSeconds : data.seconds) / 60,
       soonSeconds: happy ? data.nextSoonSeconds : data.soonSeconds,
+      forgottenSeconds: (happy ? data.nextSeconds : data.seconds) + data.forgottenOverSeconds,
       strap: data.strap,
       place: data.weather?.place ?? null,
     });
@@ -108,11 +116,15 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
             </Button>
           ))}
         </Flex>
-        <Checkbox.Root mt="3" checked={exercise} onCheckedChange={(e) => setExercise(e.checked === true)}>
-          <Checkbox.HiddenInput />
-          <Checkbox.Control borderColor="border.strong" />
-          <Checkbox.Label>{t`It will run, play or work`}</Checkbox.Label>
-        </Checkbox.Root>
+        <Flex direction="column" align="start" gap="2" mt="3">
+          <Tick checked={exercise} onChange={setExercise} label={t`It will run, play or work`} />
+          <Tick checked={inSun} onChange={setInSun} label={t`In the sun`} />
+          <Tick
+            checked={hotGround}
+            onChange={setHotGround}
+            label={t`On tarmac or sand too hot for the back of a hand for seven seconds`}
+          />
+        </Flex>
         <Button
           mt="4"
           w="full"
@@ -157,6 +169,16 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
         <DayAhead limit={data} />
       </Box>
     </Flex>
+  );
+}
+
+function Tick({ checked, onChange, label }: { checked: boolean; onChange: (on: boolean) => void; label: string }) {
+  return (
+    <Checkbox.Root checked={checked} onCheckedChange={(e) => onChange(e.checked === true)} minH="6">
+      <Checkbox.HiddenInput />
+      <Checkbox.Control borderColor="border.strong" />
+      <Checkbox.Label>{label}</Checkbox.Label>
+    </Checkbox.Root>
   );
 }
 

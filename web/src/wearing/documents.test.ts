@@ -19,6 +19,9 @@ const draft = (change: Partial<WearDraft>): WearDraft => ({
   treatPieces: 0,
   note: null,
   takenBack: [],
+  ending: 'takenOff',
+  begun: null,
+  off: null,
   ...change,
 });
 /** The wear as the server then has it. */

@@ -4,10 +4,22 @@ import { dateText } from '../shared/dates';
 import { dogChanged } from '../shared/dog';
 import { notify } from '../shared/notices';
 import type { Kind } from '../shared/saving/outbox';
-import { occasionWords } from '../shared/words';
+import { secondsSince, type Mark } from '../shared/since';
+import { endingWords, occasionWords } from '../shared/words';
 
 /** A wear as it is told to the server, again and again while it goes on. */
-export type WearDraft = Required<Omit<Schemas['WearEntry'], 'said'>>;
+export type WearDraft = Required<Omit<Schemas['WearEntry'], 'said' | 'begunAgo' | 'endedAgo'>> & {
+  /** When it was put on here, and came off here: told by how long ago, so that no two clocks are compared. */
+  begun: Mark | null;
+  off: Mark | null;
+};
+
+/** The same as the server takes it. */
+export const wearEntry = ({ begun, off, ...draft }: WearDraft): Schemas['WearEntry'] => ({
+  ...draft,
+  begunAgo: begun && secondsSince(begun),
+  endedAgo: off && secondsSince(off),
+});
 
 const SEPARATOR = '~';
 
@@ -36,7 +48,10 @@ export const draftOfWear = (w: Schemas['WearDto']): WearDraft => ({
   treatId: w.treatId,
   treatPieces: w.treatPieces,
   note: w.note,
+  ending: w.ending,
   takenBack: [],
+  begun: null,
+  off: null,
 });
 
 /** What is said of a wear, part by part. */
@@ -56,6 +71,7 @@ const parts = {
   treatId: t`Treat`,
   treatPieces: t`Treats, pieces`,
   note: t`Note`,
+  ending: t`How it ended`,
 } satisfies Partial<Record<keyof WearDraft, string>>;
 
 type Part = keyof typeof parts;
@@ -68,12 +84,15 @@ const told = (part: Part, stored: Schemas['WearDto']) => {
   if (Array.isArray(value)) return `${value.length}`;
   if (part === 'endedAt' || part === 'startedAt') return value ? dateText(String(value), 'time') : '–';
   if (part === 'occasion') return occasionWords[stored.occasion];
+  if (part === 'ending') return endingWords[stored.ending];
   if (typeof value === 'number') return `${value}`;
   return value === null || value === '' ? '–' : `“${String(value)}”`;
 };
 
 const same = (part: Part, sent: WearDraft, stored: Schemas['WearDto']) => {
   const [a, b] = [sent[part], stored[part]];
+  // What was told by how long ago is written by the server's clock.
+  if ((part === 'startedAt' && sent.begun) || (part === 'endedAt' && sent.off && b)) return true;
   if (part === 'endedAt' || part === 'startedAt') return Date.parse(String(a)) === Date.parse(String(b)) || a === b;
   if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length;
   return (a ?? '') === (b ?? '');
@@ -87,7 +106,7 @@ export const wearDocument: Kind<WearDraft, Schemas['WearDto']> = {
       api.PUT('/api/dogs/{id}/wears/{wearId}', {
         params: { path: split(id), header: editing(version) },
         // It is begun whole; what is told of it later is told part by part, by how long ago.
-        body: { ...draft, said: agoOf(said) },
+        body: { ...wearEntry(draft), said: agoOf(said) },
       }),
     ),
   read: draftOfWear,

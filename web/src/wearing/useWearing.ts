@@ -3,19 +3,20 @@ import { api, ask, words, type Schemas } from '../shared/api';
 import { useDogChanged } from '../shared/dog';
 import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
+import { mark } from '../shared/since';
 
 const MINUTE_MS = 60_000;
 
 /** How long now: asked again each minute, for the weather changes. */
-export const useLimit = (dogId: string, exercise: boolean, place: string | null) =>
+export const useLimit = (dogId: string, asked: Required<Schemas['LimitEntry']>) =>
   useQuery({
-    queryKey: keys.ofDog(dogId, 'wear-limit', exercise, place),
+    queryKey: keys.ofDog(dogId, 'wear-limit', asked),
     queryFn: ({ signal }) =>
       ask(
         api.POST('/api/dogs/{id}/wearing/limit', {
           signal,
           params: { path: { id: dogId } },
-          body: { exercise, place },
+          body: asked,
         }),
       ),
     placeholderData: keepPreviousData,
@@ -25,8 +26,19 @@ export const useLimit = (dogId: string, exercise: boolean, place: string | null)
 export const useWears = (dogId: string) =>
   useQuery({
     queryKey: keys.ofDog(dogId, 'wears'),
-    queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}/wears', { signal, params: { path: { id: dogId } } })),
+    queryFn: async ({ signal }) => {
+      const wears = await ask(api.GET('/api/dogs/{id}/wears', { signal, params: { path: { id: dogId } } }));
+      // How long one has been on is counted on from here.
+      return wears.map((w) => (w.endedAt === null ? { ...w, told: mark() } : w));
+    },
   });
+
+/** What a dog may show in a muzzle that is on, and what to do then: at hand when the server is away. */
+export const wornSignsQuery = queryOptions({
+  queryKey: keys.wornSigns(),
+  queryFn: ({ signal }) => ask(api.GET('/api/worn-signs', { signal })),
+  staleTime: Infinity,
+});
 
 export const useBalance = (dogId: string) =>
   useQuery({
