@@ -125,8 +125,8 @@ public sealed record Standing
     /// <summary>Every step up to its purpose's last is passed: keeping it happy is what is left.</summary>
     public bool WearsIt { get; init; }
 
-    /// <summary>It wears its muzzle just now.</summary>
-    public bool WearsNow { get; init; }
+    /// <summary>The wear that is on just now; null for none.</summary>
+    public WearOnRecord? On { get; init; }
 
     /// <summary>The state of its muzzle where that is out of use, or to be inspected; null otherwise.</summary>
     public MuzzleState? Muzzle { get; init; }
@@ -168,7 +168,7 @@ public sealed record Standing
             WantedBy = training.Week.By,
             StepsLeft = training.StepsLeft,
             WearsIt = training.WearsIt,
-            WearsNow = dog.Worn.On is not null,
+            On = dog.Worn.On,
             Muzzle =
                 state is { Due: InspectionDue.OutOfUse } || (state is { Due: InspectionDue.Monthly or InspectionDue.BeforeClinic } && dog.IsWorn)
                     ? state
@@ -215,10 +215,10 @@ public sealed record Standing
     {
         get
         {
+            if (On is not null)
+                return [new(Deed.WatchTheWear, NextKind.Wear, Matter.UnderWay)];
             if (SessionOpen)
                 return [new(Deed.GoOnWithSession, NextKind.Session, Matter.UnderWay)];
-            if (WearsNow)
-                return [new(Deed.WatchTheWear, NextKind.Wear, Matter.UnderWay)];
             if (!HasPurpose)
                 return [new(Deed.SayPurpose, NextKind.Dog, Matter.Bench)];
             var main = Bench() ?? Training();

@@ -109,6 +109,13 @@ public sealed record TreatAllowance(Energy Resting, Energy Daily, Energy Treats)
     public int PiecesLeft(Energy perPiece, Energy used) =>
         (int)Math.Max(0, Math.Floor((Treats.Kilocalories - used.Kilocalories) / perPiece.Kilocalories + Whole));
 
+    /// <summary>Least and most that what an owner measures can be, times resting energy (House: the ends of the table of factors, and a sled dog's race).</summary>
+    private const double LeastFood = 0.5,
+        MostFood = 6;
+
+    /// <summary>Whether what an owner measures for a day can be right: 20,000 kcal for a dog of 3 kg is a slip.</summary>
+    public static bool IsPlausible(Mass body, Energy food) => food / RestingOf(body) is >= LeastFood and <= MostFood;
+
     /// <summary>Why a dog's veterinarian is to be asked instead.</summary>
     public static FeedingConcern? Concern(DogProfile dog, DateOnly today) =>
         dog.Health.Contains(HealthNote.Ill) ? FeedingConcern.Ill

@@ -128,7 +128,7 @@ public sealed class WearingWords(Writing writing)
             : writing.Say($"At most {writing.Minutes(limit.Cap)}, watched all the time");
 
     private string HeatSays(WearLine line, WearQuestion question, WearLimit limit) =>
-        line.Cap <= TimeSpan.Zero && limit.Band != HeatBand.None
+        question.Muzzle.HoldsShut && limit.Band != HeatBand.None
             ? writing.Say(
                 $"{Of(limit.Band!.Value, question.Weather!.IsFrost).Split(':')[0]}: not in a muzzle that holds the mouth shut ({Heat(question.Weather!, limit.Movers)})"
             )
@@ -235,6 +235,12 @@ public sealed class WearingWords(Writing writing)
             FeedingConcern.Pregnant => writing.Say("In whelp or nursing: its veterinarian says how much, treats included."),
             _ => writing.Say("Ill or on an ordered diet: nothing but what its veterinarian allows."),
         };
+
+    /// <summary>That what its owner measures cannot be right.</summary>
+    public string AskAgain(Mass body, Energy food) =>
+        writing.Say(
+            $"{food.Kilocalories:0} kcal a day is {food / TreatAllowance.RestingOf(body):0.#} times what a dog of {Writing.Number(body.Kilograms)} kg needs at rest: look at it again."
+        );
 
     /// <summary>What is said where the weight of treats, and not their energy, is the limit.</summary>
     public string NoMoreByWeight(Mass body) =>

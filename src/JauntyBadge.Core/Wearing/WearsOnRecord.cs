@@ -22,6 +22,9 @@ public enum RubPlace
 /// <param name="Rubbed">It left a mark.</param>
 public sealed record WearOnRecord(DateOnly Day, DateTime StartedAt, DateTime? EndedAt, Occasion Occasion, string? HappyId, bool Worried, bool Rubbed)
 {
+    public Guid Id { get; init; }
+    public long Version { get; init; }
+
     /// <summary>A sign of being over threshold was seen.</summary>
     public bool OverThreshold { get; init; }
 
@@ -44,8 +47,8 @@ public sealed record WearOnRecord(DateOnly Day, DateTime StartedAt, DateTime? En
             Cap = Cap,
         };
 
-    /// <summary>How long it is beyond its time; null while it is not, where nobody said how long, and once it is off.</summary>
-    public TimeSpan? Over(DateTime now) => EndedAt is null && Cap is { } cap && now - StartedAt > cap ? now - StartedAt - cap : null;
+    /// <summary>When it has to be off, UTC; null where nobody said how long.</summary>
+    public DateTime? OffBy => Cap is { } cap ? StartedAt + cap : null;
 }
 
 /// <summary>A day on which a dog has to wear its muzzle somewhere.</summary>

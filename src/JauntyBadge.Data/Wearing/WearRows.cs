@@ -79,6 +79,8 @@ public sealed class WearRow : INumbered, IVersioned, IOfDog
     public WearOnRecord AsRecord =>
         new(Day, StartedAt, EndedAt, Occasion, HappyId, Worst >= SignGroup.Worried, Rubs.Count > 0)
         {
+            Id = Id,
+            Version = Version,
             OverThreshold = Worst == SignGroup.OverThreshold,
             Red = Red,
             Ending = Ending,

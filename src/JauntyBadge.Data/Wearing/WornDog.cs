@@ -30,6 +30,8 @@ public sealed record WornDog(WearsOnRecord Record, WearingHabitsRow? Habits)
                 .Select(w => new
                 {
                     w.DogId,
+                    w.Id,
+                    w.Version,
                     w.Day,
                     w.StartedAt,
                     w.EndedAt,
@@ -46,6 +48,8 @@ public sealed record WornDog(WearsOnRecord Record, WearingHabitsRow? Habits)
             w => w.DogId,
             w => new WearOnRecord(w.Day, w.StartedAt, w.EndedAt, w.Occasion, w.HappyId, w.Worst >= SignGroup.Worried, w.Rubbed)
             {
+                Id = w.Id,
+                Version = w.Version,
                 OverThreshold = w.Worst == SignGroup.OverThreshold,
                 Red = w.Red,
                 Ending = w.Ending,

@@ -3,6 +3,7 @@ using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Measuring;
@@ -28,7 +29,8 @@ public sealed record RoundCardDto(
     IReadOnlyList<string> Done,
     string CoatHex,
     HeadPortrait Portrait,
-    Guid? OpenSessionId
+    Guid? OpenSessionId,
+    WearOnDto? WearOn
 )
 {
     internal static RoundCardDto Of(RoundDog dog, CaseloadWords words) =>
@@ -45,8 +47,18 @@ public sealed record RoundCardDto(
             [.. dog.Standing.Done.Select(words.Done)],
             dog.CoatHex,
             dog.Portrait,
-            dog.OpenSessionId
+            dog.OpenSessionId,
+            dog.Standing.On is { } on ? WearOnDto.Of(on, dog.Standing.Rules) : null
         );
+}
+
+/// <summary>A wear that is on.</summary>
+/// <param name="OffBy">When it has to be off; null where nobody said how long.</param>
+/// <param name="ForgottenFrom">From then on it is taken for forgotten, and when it came off is asked.</param>
+public sealed record WearOnDto(Guid Id, long Version, DateTime StartedAt, Occasion Occasion, DateTime? OffBy, DateTime? ForgottenFrom)
+{
+    internal static WearOnDto Of(WearOnRecord on, HouseRules rules) =>
+        new(on.Id, on.Version, on.StartedAt, on.Occasion, on.OffBy, on.Cap is { } cap ? on.StartedAt + WearLimit.Forgotten(cap, rules) : null);
 }
 
 /// <summary>A dog on the round as it stands, before it is told in words.</summary>
@@ -161,7 +173,14 @@ internal sealed class RoundBoard : IDisposable
             ownBreeds,
             rules,
             entries,
-            [.. entries.Values.Select(e => e.Dog).OrderBy(d => d.Group).ThenBy(d => d.Things[0].Matter).ThenBy(d => d.Name, StringComparer.Ordinal)]
+            [
+                .. entries
+                    .Values.Select(e => e.Dog)
+                    .OrderBy(d => d.Group)
+                    .ThenBy(d => d.Standing.On is { } on ? on.OffBy ?? on.StartedAt : DateTime.MaxValue)
+                    .ThenBy(d => d.Things[0].Matter)
+                    .ThenBy(d => d.Name, StringComparer.Ordinal),
+            ]
         );
     }
 

@@ -94,7 +94,7 @@ public sealed record TreatDto(string Id, string Name, double KcalPerPiece, doubl
 public sealed record TreatUseDto(string What, int Pieces, double Kcal, double Grams);
 
 /// <summary>What this dog may have today in treats, and what is left of it.</summary>
-/// <param name="Concern">Why its veterinarian is to be asked; null where not.</param>
+/// <param name="Concern">Why its veterinarian is to be asked, or what was entered cannot be right; null where not.</param>
 /// <param name="RestingKcal">Resting energy a day; null where its mass is not known or its veterinarian decides.</param>
 /// <param name="DailyKcal">Energy of the day.</param>
 /// <param name="By">How the day's energy was found, in words.</param>
@@ -170,9 +170,10 @@ internal static class TreatEndpoints
         var question = WearingDog.Of(dog, today);
         var factor = EnergyFactor.For(habits.Neutered, habits.Activity, question.AgeYears >= file.Measured.Rules[Heat.OldFrom], question.Overweight);
         var allowance =
-            dog.BodyMass is not { } mass ? null
-            : habits.FoodKcal is { } food ? TreatAllowance.ByFood(mass, Energy.FromKilocalories(food))
-            : concern is not null ? null
+            dog.BodyMass is not { } mass || concern is not null ? null
+            : habits.FoodKcal is { } food
+                ? TreatAllowance.IsPlausible(mass, Energy.FromKilocalories(food)) ? TreatAllowance.ByFood(mass, Energy.FromKilocalories(food))
+                    : null
             : TreatAllowance.ByFactor(mass, habits.Factor ?? factor.Factor);
 
         string? Not(Treat treat) => treat.Contains.Where(habits.Avoids.Contains).ToList() is { Count: > 0 } has ? words.MayNotHave(has) : null;
@@ -187,7 +188,9 @@ internal static class TreatEndpoints
             ? TreatAllowance.PiecesLeftByWeight(body, Mass.FromGrams(grams), Mass.FromGrams(used.Sum(u => u.Grams)), file.Measured.Rules)
             : (int?)null;
         return new TreatsDto(
-            concern is { } why ? words.Of(why) : null,
+            concern is { } why ? words.Of(why)
+                : allowance is null && dog.BodyMass is { } weighs && habits.FoodKcal is { } measured ? words.AskAgain(weighs, Energy.FromKilocalories(measured))
+                : null,
             allowance?.Resting.Kilocalories,
             allowance?.Daily.Kilocalories,
             allowance is null ? null

@@ -300,7 +300,14 @@ public sealed class WhatIfTreatsValidator : AbstractValidator<WhatIfTreats>
             .WithMessage("Say either factor (times resting energy) or foodKcal (what is measured), not both.")
             .Must(f => f is null or (>= 0.8 and <= 6))
             .WithMessage("factor must be 0.8 to 6.");
-        RuleFor(t => t.FoodKcal).Must(f => f is null or (> 0 and <= 20_000)).WithMessage("foodKcal must be over 0 and up to 20,000.");
+        RuleFor(t => t.FoodKcal)
+            .Must(f => f is null or (> 0 and <= 20_000))
+            .WithMessage("foodKcal must be over 0 and up to 20,000.")
+            .Must(
+                (t, f) =>
+                    f is null || t.BodyMassKg is not > 0 || TreatAllowance.IsPlausible(Mass.FromKilograms(t.BodyMassKg.Value), Energy.FromKilocalories(f.Value))
+            )
+            .WithMessage("foodKcal must be 0.5 to 6 times what the dog needs at rest; look at it and at bodyMassKg again.");
         RuleFor(t => t.KcalPerPiece).Must(k => k is > 0 and <= 1000).WithMessage("kcalPerPiece is needed, over 0 and up to 1000.");
         RuleFor(t => t.PiecesUsed).Must(p => p is null or (>= 0 and <= 10_000)).WithMessage("piecesUsed must be 0 to 10,000.");
     }

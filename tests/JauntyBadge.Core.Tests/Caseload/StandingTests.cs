@@ -87,7 +87,15 @@ public class StandingTests
             { Chosen with { WantedBy = Today.AddDays(2), StepsLeft = 0 }, [Matter.Session] },
             { Chosen with { SessionsStuck = 3, HappyOwed = Owed }, [Matter.Stuck, Matter.HappyWear] },
             { Chosen with { LastTrained = Today }, [Matter.TrainedToday] },
-            { Chosen with { WearsNow = true, Muzzle = ClipFailed }, [Matter.UnderWay] },
+            {
+                Chosen with
+                {
+                    On = new(Chosen.Today, default, null, Occasion.Fun, null, false, false),
+                    SessionOpen = true,
+                    Muzzle = ClipFailed,
+                },
+                [Matter.UnderWay]
+            },
         };
 
     [Theory]

@@ -15,6 +15,7 @@ import { late } from '../shared/late';
 import { purposeWords, roundGroupWords } from '../shared/words';
 import { NextButton } from '../dogs/NextButton';
 import styles from './round.module.css';
+import { OnNow } from './OnNow';
 import { useRound, type RoundOrder } from './useRound';
 
 type Card = Schemas['RoundCardDto'];
@@ -207,6 +208,7 @@ const Row = memo(({ card }: { card: Card }) => (
       </p>
     </div>
     <div className={styles.next}>
+      {card.wearOn && <OnNow card={card} on={card.wearOn} />}
       {card.things.map((thing) => (
         <NextButton key={thing.matter + thing.title} dog={card} next={thing} openSessionId={card.openSessionId} />
       ))}

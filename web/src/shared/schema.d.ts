@@ -4596,6 +4596,7 @@ export interface components {
             portrait: components["schemas"]["HeadPortrait"];
             /** Format: uuid */
             openSessionId: null | string;
+            wearOn: null | components["schemas"]["WearOnDto"];
         };
         /** @description A stretch of the round. */
         RoundDto: {
@@ -5337,7 +5338,7 @@ export interface components {
         };
         /** @description What this dog may have today in treats, and what is left of it. */
         TreatsDto: {
-            /** @description Why its veterinarian is to be asked; null where not. */
+            /** @description Why its veterinarian is to be asked, or what was entered cannot be right; null where not. */
             concern: null | string;
             /**
              * Format: double
@@ -5784,6 +5785,26 @@ export interface components {
              * @description So much beyond its cap a wear is taken for forgotten, and when it came off is asked.
              */
             forgottenOverSeconds: number;
+        };
+        /** @description A wear that is on. */
+        WearOnDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: date-time */
+            startedAt: string;
+            occasion: components["schemas"]["Occasion"];
+            /**
+             * Format: date-time
+             * @description When it has to be off; null where nobody said how long.
+             */
+            offBy: null | string;
+            /**
+             * Format: date-time
+             * @description From then on it is taken for forgotten, and when it came off is asked.
+             */
+            forgottenFrom: null | string;
         };
         WearSign: {
             /** Format: uuid */

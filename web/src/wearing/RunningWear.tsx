@@ -85,10 +85,19 @@ export function RunningWear({ dog, wear, onEnded }: Props) {
         bg={off ? 'stop' : phase === 'soon' ? 'accent' : 'bg.subtle'}
         color={off ? 'bg' : phase === 'soon' ? '#1d2b12' : 'fg'}
       >
-        <Text role="timer" fontFamily="heading" fontWeight="800" fontSize="5rem" lineHeight="1" letterSpacing="-0.03em">
+        {/* The number is read without what stands below it: where it is off now, no time is left. */}
+        <Text
+          role="timer"
+          hidden={offNow}
+          fontFamily="heading"
+          fontWeight="800"
+          fontSize="5rem"
+          lineHeight="1"
+          letterSpacing="-0.03em"
+        >
           {left === null ? clockText(worn) : phase === 'over' ? `+${clockText(-left)}` : clockText(left)}
         </Text>
-        <Heading as="h2" size="2xl" role={off ? 'alert' : undefined}>
+        <Heading as="h2" size={offNow ? '5xl' : '2xl'} role={off ? 'alert' : undefined}>
           {offNow
             ? red
               ? t`⬣ Off now`
