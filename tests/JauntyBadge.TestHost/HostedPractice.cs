@@ -15,6 +15,9 @@ namespace JauntyBadge.TestHost;
 /// <param name="interceptors">What watches its database.</param>
 public sealed class HostedPractice(string folder, bool demo, TimeProvider clock, params IInterceptor[] interceptors) : WebApplicationFactory<Program>
 {
+    /// <summary>Whether the simulated devices play though it is no demo.</summary>
+    public bool Simulated { get; init; } = true;
+
     /// <summary>
     /// Starts it on a port that was free. The port is a setting of the server's own: the factory's would be set while the server may have begun to start.
     /// </summary>
@@ -26,7 +29,12 @@ public sealed class HostedPractice(string folder, bool demo, TimeProvider clock,
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
-        builder.UseEnvironment("Production").UseUrls("http://127.0.0.1:0").UseSetting("data", folder).UseSetting("demo", demo.ToString());
+        builder
+            .UseEnvironment("Production")
+            .UseUrls("http://127.0.0.1:0")
+            .UseSetting("data", folder)
+            .UseSetting("demo", demo.ToString())
+            .UseSetting("simulated", Simulated.ToString());
         builder.ConfigureServices(services =>
             services.Replace(ServiceDescriptor.Singleton(clock)).ConfigureDbContext<PracticeDb>(db => db.AddInterceptors(interceptors))
         );

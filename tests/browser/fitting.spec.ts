@@ -177,6 +177,23 @@ test('a model put away comes back, at once or later', async ({ page }) => {
   await expect(away).toHaveCount(0);
 });
 
+/** A notice is as wide as its words want, at every width, and its way back is in it. */
+for (const width of [390, 768, 1280, 1920])
+  test(`a notice can be read at ${width} px`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 800 });
+    await page.goto('/catalogue');
+    const model = `Hurdle`;
+    await page.getByRole('button', { name: `Put ${model} away` }).click();
+    const notice = page.getByRole('status').filter({ hasText: `${model} is put away` });
+    const words = notice.getByText(`${model} is put away`, { exact: false });
+    await expect.poll(async () => (await words.boundingBox())?.width ?? 0).toBeGreaterThan(200);
+    const [box, undo] = [await notice.boundingBox(), await notice.getByRole('button', { name: 'Undo' }).boundingBox()];
+    expect(await words.evaluate((e) => e.scrollWidth <= e.clientWidth)).toBe(true);
+    expect(box && undo && undo.x + undo.width <= box.x + box.width && box.height < 120).toBe(true);
+    await notice.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: `Put ${model} away` })).toBeVisible();
+  });
+
 test.describe('the catalogue editor', () => {
   test.use({ expectedErrors: [/400/] });
   test('draws as numbers change and refuses what cannot be, keeping what was typed', async ({ page }) => {

@@ -63,6 +63,91 @@ test.describe('on a phone', () => {
     await expect.poll(() => wears(page, id)).toEqual([]);
   });
 
+  test('a dog that panics in it: stopped, said to be bad, what to do, and no second one today', async ({ page }) => {
+    const id = await wearingDog(page, 'Panicky');
+    await page.goto(`/dogs/${id}/wear`);
+    await page.getByRole('button', { name: 'Fun' }).click();
+    await page.getByRole('button', { name: 'Put on now' }).click();
+    const stop = page.getByRole('button', { name: '⬣ Stop' });
+    const off = page.getByRole('button', { name: 'Taken off' });
+    const where = await stop.boundingBox();
+    expect((await off.boundingBox())?.height).toBe(where?.height);
+    expect((await off.boundingBox())?.width).toBeCloseTo(where?.width ?? 0, 0);
+    await page.getByRole('button', { name: 'It shows …' }).click();
+    await page.getByRole('button', { name: 'Frantic pawing' }).click();
+    await expect(page.getByRole('alert')).toHaveText('⬣ Take it off: over threshold');
+    // Whatever is tapped or scrolled, Stop stays where the thumb knows it.
+    await page.mouse.wheel(0, 2000);
+    expect(await stop.boundingBox()).toEqual(where);
+    await page.mouse.wheel(0, -4000);
+    expect(await stop.boundingBox()).toEqual(where);
+    await stop.click();
+    const todo = page.getByRole('region', { name: 'It went badly: end here' });
+    await expect(todo).toContainText('No second wear today');
+    await expect(page.getByText('No more today')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Put on now' })).toBeDisabled();
+    await page.getByRole('link', { name: 'Log and balance' }).click();
+    await expect(page.getByText('it went badly', { exact: false })).toBeVisible();
+    await expect(page.getByText('stopped', { exact: false })).toBeVisible();
+  });
+
+  test('a dog that overheats in it: off now, and what to do until a veterinarian sees it', async ({ page }) => {
+    const id = await wearingDog(page, 'Overheated');
+    await page.goto(`/dogs/${id}/wear`);
+    await page.getByRole('button', { name: 'Put on now' }).click();
+    await page.getByRole('button', { name: 'Gums or tongue pale, blue or dark red' }).click();
+    await expect(page.getByRole('alert')).toHaveText('⬣ Off now');
+    await expect(page.getByRole('timer')).toBeHidden();
+    await expect(page.getByRole('region', { name: 'Until a veterinarian sees it' })).toContainText(
+      'Ring the veterinarian ahead',
+    );
+    await page.getByRole('button', { name: 'Taken off' }).click();
+    await expect(page.getByRole('region', { name: 'Until a veterinarian sees it' })).toBeVisible();
+    await expect(page.getByText('No more today')).toBeVisible();
+  });
+
+  test('a clock set back in the middle does not lengthen a wear', async ({ page }) => {
+    const id = await wearingDog(page, 'Clockwise');
+    await page.goto(`/dogs/${id}/wear`);
+    await page.getByRole('button', { name: 'Put on now' }).click();
+    const clock = page.getByRole('timer');
+    await expect(clock).toHaveText(/^4:5\d$/);
+    // The phone's clock jumps back two hours while the page stands; the page's own count goes on.
+    await page.evaluate(() => {
+      const real = Date.now;
+      Date.now = () => real() - 2 * 3_600_000;
+    });
+    await page.waitForTimeout(2500);
+    await expect(clock).toHaveText(/^4:5\d$/);
+    await page.getByRole('button', { name: 'Taken off' }).click();
+    await expect(page.getByText('Off, and noted.')).toBeVisible();
+    await expect.poll(async () => (await wears(page, id))[0]?.seconds ?? 999).toBeLessThan(30);
+  });
+
+  test('a muzzle that was forgotten: the round says how long over, and a person says when it came off', async ({
+    page,
+  }) => {
+    const id = await wearingDog(page, 'Forgotten');
+    const began = new Date(Date.now() - 50 * 3_600_000);
+    const put = await page.request.put(`/api/dogs/${id}/wears/${crypto.randomUUID()}`, {
+      headers: { 'If-Match': '"0"' },
+      data: { startedAt: began.toISOString(), occasion: 'fun', capMinutes: 5 },
+    });
+    expect(put.ok()).toBe(true);
+    await page.goto('/');
+    const row = page.getByRole('listitem').filter({ hasText: 'Forgotten' });
+    await expect(row.getByRole('alert')).toHaveText('⬣ 49 h over: take it off');
+    await row.getByRole('link', { name: 'Say when it came off: Forgotten' }).click();
+    await page.getByRole('button', { name: 'Taken off' }).click();
+    const then = new Date(began.getTime() + 20 * 60_000);
+    const local = new Date(then.getTime() - then.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+    await page.getByLabel('Taken off at').fill(local);
+    await page.getByRole('button', { name: 'Then' }).click();
+    await expect(page.getByText('Off, and noted.')).toBeVisible();
+    await expect.poll(async () => (await wears(page, id))[0]?.endedAt).not.toBeNull();
+    expect((await wears(page, id))[0]?.seconds).toBeLessThan(21 * 60);
+  });
+
   test.describe('with the server away', () => {
     test.use({ expectedErrors: [/ERR_INTERNET_DISCONNECTED|Failed to load resource/] });
     test('a wear begun, told of and ended is saved once when it is back', async ({ page, context }) => {
@@ -143,7 +228,7 @@ test('a visit warns before it sours, and a happy wear entered afterwards counts'
   await page.getByLabel('Minutes').fill('lots');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('How many minutes was it on?')).toBeVisible();
-  await page.getByLabel('Minutes').fill('0.5');
+  await page.getByLabel('Minutes').fill('2.5');
   await page.getByLabel('To the dog it was').selectOption('Fun');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('Before it sours')).toBeVisible();
@@ -175,4 +260,18 @@ test('the stops are put in order and stay so', async ({ page }) => {
   await page.reload();
   await expect(stops.first()).toHaveText(`1. ${second.slice(3)}`);
   await expect(stops.nth(1)).toHaveText(`2. ${first.slice(3)}`);
+});
+
+test('a wear a little past its cap is ended from the round', async ({ page }) => {
+  const id = await wearingDog(page, 'Overdue');
+  await page.request.put(`/api/dogs/${id}/wears/${crypto.randomUUID()}`, {
+    headers: { 'If-Match': '"0"' },
+    data: { startedAt: new Date(Date.now() - 17.5 * 60_000).toISOString(), occasion: 'fun', capMinutes: 5 },
+  });
+  await page.goto('/');
+  const row = page.getByRole('listitem').filter({ hasText: 'Overdue' });
+  await expect(row.getByRole('alert')).toHaveText('⬣ 12 min over: take it off');
+  await row.getByRole('button', { name: 'Taken off: Overdue' }).click();
+  await expect(row.getByRole('alert')).toHaveCount(0);
+  await expect(row).toContainText('✓ Worn 17 minutes, fun');
 });

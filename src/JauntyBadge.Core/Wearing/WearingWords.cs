@@ -85,11 +85,12 @@ public sealed class WearingWords(Writing writing)
             writing.Say("Twice in a row, or over threshold once: the plan goes back to its last easy step. Pain or a sudden change: a veterinarian."),
         ];
 
-    /// <summary>From when to when one was worn, such as "10:05–10:20"; without an end it is on.</summary>
-    public string Span(DateTime on, DateTime? off) =>
-        off is { } end
-            ? writing.Say($"{writing.Time(TimeOnly.FromDateTime(on))}–{writing.Time(TimeOnly.FromDateTime(end))}")
-            : writing.Say($"since {writing.Time(TimeOnly.FromDateTime(on))}");
+    /// <summary>From when to when one was worn, such as "Fri 27 November, 10:05 to 10:20"; without an end it is on.</summary>
+    public string Span(DateTime on, DateTime? off)
+    {
+        var begun = writing.Say($"{writing.Weekday(DateOnly.FromDateTime(on))}, {writing.Time(TimeOnly.FromDateTime(on))}");
+        return off is { } end ? writing.Say($"{begun} to {writing.Time(TimeOnly.FromDateTime(end))}") : writing.Say($"{begun} until now");
+    }
 
     /// <summary>That two wears lie over each other.</summary>
     public string TwoAtOnce(string one, string other) =>

@@ -7,5 +7,11 @@ internal sealed class DevicesRoom : IRoom
 {
     public void Map(IEndpointRouteBuilder api) => api.MapTape();
 
-    public void AddServices(IServiceCollection services) => services.AddTape(connect: !OpenApiSetup.IsOnlyGenerating);
+    public void AddServices(IServiceCollection services)
+    {
+        services.AddTape();
+        services.AddStation();
+        if (!OpenApiSetup.IsOnlyGenerating)
+            services.AddHostedService<StandIns>();
+    }
 }

@@ -3,12 +3,20 @@ using JauntyBadge.Core.Wearing;
 namespace JauntyBadge.Server.Devices;
 
 /// <summary>What the weather station last said.</summary>
+/// <param name="IsThere">There is one.</param>
 /// <param name="Connected">It can be reached just now; otherwise it is tried again by itself.</param>
 /// <param name="Name">What it calls itself; null until it was reached.</param>
 /// <param name="Place">Where it stands.</param>
 /// <param name="Observed">What it read in the last day, the oldest first. Hours in which it was out are missing, and what was read before the clock was set back.</param>
 /// <param name="Foretold">What it foretells by the hour, from this hour on for a day.</param>
-public sealed record StationNews(bool Connected, string? Name, string? Place, IReadOnlyList<WeatherReading> Observed, IReadOnlyList<WeatherReading> Foretold);
+public sealed record StationNews(
+    bool IsThere,
+    bool Connected,
+    string? Name,
+    string? Place,
+    IReadOnlyList<WeatherReading> Observed,
+    IReadOnlyList<WeatherReading> Foretold
+);
 
 /// <summary>Keeps the link to the weather station.</summary>
 public sealed class StationService(IStationLink link, TimeProvider clock, ILogger<StationService> log) : BackgroundService
@@ -20,7 +28,8 @@ public sealed class StationService(IStationLink link, TimeProvider clock, ILogge
     private readonly Lock gate = new();
     private readonly SortedDictionary<DateTimeOffset, WeatherReading> observed = [];
     private readonly SortedDictionary<DateTimeOffset, WeatherReading> foretold = [];
-    private bool connected;
+    private bool isThere,
+        connected;
     private (string Name, string Place)? station;
 
     /// <summary>What it said so far.</summary>
@@ -31,6 +40,7 @@ public sealed class StationService(IStationLink link, TimeProvider clock, ILogge
             var now = clock.GetUtcNow();
             lock (gate)
                 return new(
+                    isThere,
                     connected,
                     station?.Name,
                     station?.Place,
@@ -40,8 +50,10 @@ public sealed class StationService(IStationLink link, TimeProvider clock, ILogge
         }
     }
 
-    protected override Task ExecuteAsync(CancellationToken stoppingToken) =>
-        new DeviceLink(
+    protected override Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        isThere = true;
+        return new DeviceLink(
             link.LinesAsync,
             text =>
             {
@@ -51,6 +63,7 @@ public sealed class StationService(IStationLink link, TimeProvider clock, ILogge
             problem => StationLog.Broke(log, problem),
             Lost
         ).KeepAsync(FirstWait, LongestWait, clock, stoppingToken);
+    }
 
     private void Lost()
     {
@@ -85,6 +98,17 @@ public sealed class StationService(IStationLink link, TimeProvider clock, ILogge
         var before = clock.GetUtcNow() - Kept;
         while (readings.Count > 0 && readings.First().Key < before)
             readings.Remove(readings.First().Key);
+    }
+}
+
+/// <summary>The weather station.</summary>
+internal static class Stations
+{
+    public static void AddStation(this IServiceCollection services)
+    {
+        services.AddSingleton<StandInStation>(s => new StandInStation(s.GetRequiredService<TimeProvider>()));
+        services.AddSingleton<IStationLink>(s => s.GetRequiredService<StandInStation>());
+        services.AddSingleton<StationService>();
     }
 }
 

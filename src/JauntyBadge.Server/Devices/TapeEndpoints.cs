@@ -34,13 +34,11 @@ public sealed class ClaimEntryValidator : AbstractValidator<ClaimEntry>
 /// <summary>The digital tape.</summary>
 internal static class TapeEndpoints
 {
-    public static void AddTape(this IServiceCollection services, bool connect)
+    public static void AddTape(this IServiceCollection services)
     {
         services.AddSingleton<StandInTape>(s => new StandInTape(s.GetRequiredService<TimeProvider>()));
         services.AddSingleton<ITapeLink>(s => s.GetRequiredService<StandInTape>());
         services.AddSingleton<TapeService>();
-        if (connect)
-            services.AddHostedService(s => s.GetRequiredService<TapeService>());
     }
 
     public static void MapTape(this IEndpointRouteBuilder api)

@@ -7,6 +7,8 @@ namespace JauntyBadge.Server.Devices;
 /// <summary>Whether the tape can be reached.</summary>
 public enum TapeState
 {
+    /// <summary>There is none.</summary>
+    None,
     Connecting,
     Connected,
 
@@ -50,7 +52,7 @@ public sealed class TapeService(ITapeLink link, TimeProvider clock, ILogger<Tape
     private readonly Lock gate = new();
     private readonly List<Listener> listeners = [];
     private Guid? holder;
-    private TapeNews now = new(TapeState.Connecting);
+    private TapeNews now = new(TapeState.None);
 
     /// <summary>What comes over the link from now on; how it stands is told at once. The first bench to listen claims the readings.</summary>
     public async IAsyncEnumerable<TapeNews> NewsAsync(TapeBench bench, [EnumeratorCancellation] CancellationToken cancel)
@@ -97,8 +99,11 @@ public sealed class TapeService(ITapeLink link, TimeProvider clock, ILogger<Tape
         }
     }
 
-    protected override Task ExecuteAsync(CancellationToken stoppingToken) =>
-        new DeviceLink(
+    protected override Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        lock (gate)
+            Tell(now with { State = TapeState.Connecting });
+        return new DeviceLink(
             link.LinesAsync,
             text =>
             {
@@ -108,6 +113,7 @@ public sealed class TapeService(ITapeLink link, TimeProvider clock, ILogger<Tape
             problem => Log.Broke(log, problem),
             () => Tell(now with { State = TapeState.Lost, BatteryPercent = null })
         ).KeepAsync(FirstWait, LongestWait, clock, stoppingToken);
+    }
 
     /// <summary>Takes one line in. A garbled one is said, never guessed at; a reading sent twice counts once.</summary>
     private void Hear(string text)

@@ -13,6 +13,4 @@ internal sealed class WearingRoom : IRoom
         api.MapWeather();
         api.MapWhatIfWearing();
     }
-
-    public void AddServices(IServiceCollection services) => services.AddStation(connect: !OpenApiSetup.IsOnlyGenerating);
 }

@@ -12,7 +12,7 @@ namespace JauntyBadge.Server.Wearing;
 
 /// <summary>The weather as it was read.</summary>
 /// <param name="Place">Where it was read.</param>
-/// <param name="ByHand">Typed by hand; otherwise the station read it.</param>
+/// <param name="ByHand">Typed by hand; otherwise the simulated station read it.</param>
 /// <param name="WetBulbC">Null outside the range it can be computed in.</param>
 /// <param name="Stale">Too old to judge by.</param>
 /// <param name="AgeMinutes">How old it is.</param>
@@ -46,6 +46,7 @@ internal sealed record PlacedReading(WeatherReading Reading, string? Place, bool
 /// <summary>The weather.</summary>
 /// <param name="Station">The station's name; null until it was reached.</param>
 /// <param name="StationPlace">Where it stands.</param>
+/// <param name="Simulated">There is a station, a simulated one; false where there is none, and nothing is made up.</param>
 /// <param name="Connected">It can be reached just now.</param>
 /// <param name="Latest">The newest reading of each place, the newest first.</param>
 /// <param name="Observed">What the station read in the last day.</param>
@@ -53,6 +54,7 @@ internal sealed record PlacedReading(WeatherReading Reading, string? Place, bool
 public sealed record WeatherDto(
     string? Station,
     string? StationPlace,
+    bool Simulated,
     bool Connected,
     IReadOnlyList<WeatherReadDto> Latest,
     IReadOnlyList<WeatherReadDto> Observed,
@@ -93,15 +95,6 @@ internal static class WeatherEndpoints
 {
     private static readonly TimeSpan Kept = TimeSpan.FromHours(24);
 
-    public static void AddStation(this IServiceCollection services, bool connect)
-    {
-        services.AddSingleton<StandInStation>(s => new StandInStation(s.GetRequiredService<TimeProvider>()));
-        services.AddSingleton<IStationLink>(s => s.GetRequiredService<StandInStation>());
-        services.AddSingleton<StationService>();
-        if (connect)
-            services.AddHostedService(s => s.GetRequiredService<StationService>());
-    }
-
     public static void MapWeather(this IEndpointRouteBuilder api)
     {
         // What the station says is not on record, so that no tag of the record holds for it.
@@ -133,6 +126,7 @@ internal static class WeatherEndpoints
         return new WeatherDto(
             said.Name,
             said.Place,
+            said.IsThere,
             said.Connected,
             [.. (await LatestAsync(db, said, now, cancel)).Select(r => WeatherReadDto.Of(r, now, rules))],
             [.. said.Observed.Select(Of)],

@@ -168,7 +168,7 @@ public sealed class BadWearTests : IDisposable
         var first = await PutAsync(dog, Wear(Now.AddMinutes(-60), 20));
         var over = await PutAsync(dog, Wear(Now.AddMinutes(-50), 20));
         Assert.Equal((HttpStatusCode.Conflict, first.Text("id")), (over.Status, over["current"]!["id"]!.GetValue<string>()));
-        Assert.Matches("would be 08:10–08:30, and 08:00–08:20 is on record", over.Text("detail"));
+        Assert.Matches("would be .*, 08:10 to 08:30, and .*, 08:00 to 08:20 is on record", over.Text("detail"));
 
         // One after the other touch, and are two.
         Assert.Equal(HttpStatusCode.OK, (await PutAsync(dog, Wear(Now.AddMinutes(-40), 10))).Status);
@@ -179,7 +179,7 @@ public sealed class BadWearTests : IDisposable
         await PutAsync(dog, Wear(Now, null));
         var back = await server.PostAsync($"{dog}/wears/{first["id"]}/restore");
         Assert.Equal(HttpStatusCode.Conflict, back.Status);
-        Assert.Contains("08:05–08:10", back.Text("detail"), StringComparison.Ordinal);
+        Assert.Contains("08:05 to 08:10", back.Text("detail"), StringComparison.Ordinal);
     }
 
     /// <summary>A sleeve chosen for five minutes at the clinic; later the dog turns out to vomit. A note takes no such line back.</summary>

@@ -15,6 +15,28 @@ public sealed class WeatherTests : IDisposable
 
     public void Dispose() => server.Dispose();
 
+    /// <summary>A practice of real dogs is judged by nothing that was made up: there is no station and no tape until somebody asks for simulated ones.</summary>
+    [Fact]
+    public async Task In_a_practice_that_is_no_demo_no_weather_is_invented()
+    {
+        using var real = new PracticeServer(demo: false, simulated: false);
+        var weather = await real.GetAsync("/api/weather");
+        Assert.False(weather["simulated"]!.GetValue<bool>());
+        Assert.All(new[] { "latest", "observed", "foretold" }, part => Assert.Empty(weather[part]!.AsArray()));
+        var dog = await real.MeasuredDogAsync();
+        var first = (await real.GetAsync($"{dog}/fits"))["fits"]![0]!["sizeId"]!.GetValue<string>();
+        await real.PostAsync($"{dog}/choice", new { sizeId = first });
+        var limit = await real.PostAsync($"{dog}/wearing/limit", new { });
+        Assert.Equal("Nobody has read the weather.", limit.Text("heatSays"));
+        Assert.Empty(limit["ahead"]!.AsArray());
+        using var stream = await real.Http.GetStreamAsync("/api/devices/tape/events");
+        using var lines = new StreamReader(stream);
+        var news = "";
+        while (!news.StartsWith("data:", StringComparison.Ordinal))
+            news = await lines.ReadLineAsync(TestContext.Current.CancellationToken) ?? "";
+        Assert.Contains("\"state\":\"none\"", news, StringComparison.Ordinal);
+    }
+
     [Fact]
     public void A_line_says_what_was_read_and_a_garbled_one_nothing()
     {

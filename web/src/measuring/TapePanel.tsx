@@ -4,10 +4,16 @@ import { Trans } from '@lingui/react/macro';
 import { nameOf, type Line } from './lines';
 import { actOnTape, type useTape } from './useTape';
 
-const stateWords = { connecting: t`◌ connecting…`, connected: t`● connected`, lost: t`○ not connected; trying again` };
+const stateWords = {
+  none: '',
+  connecting: t`◌ connecting…`,
+  connected: t`● connected`,
+  lost: t`○ not connected; trying again`,
+};
 
 /** How the digital tape stands, and the button of the simulated one. */
 export function TapePanel({ tape, line }: { tape: ReturnType<typeof useTape>; line: Line | null }) {
+  if (tape.state === 'none') return null;
   const at = line && { measure: line.guide.measure, side: line.side };
   return (
     <Box as="section" aria-label={t`Digital tape`} mt="3" fontSize="sm">

@@ -3,7 +3,7 @@ import { t } from '@lingui/core/macro';
 import { useEffect } from 'react';
 import { showNotices } from './notices';
 
-const toaster = createToaster({ placement: 'bottom-start', duration: 8000 });
+const toaster = createToaster({ placement: 'top-end', duration: 8000 });
 
 const undoStays = 60_000;
 
@@ -26,6 +26,8 @@ export function Toasts() {
     <Toaster aria-label={t`Notices`} toaster={toaster} insetInline={{ mdDown: '4' }}>
       {(toast) => (
         <Toast.Root
+          // Chakra gives it the width of its words, which is none while it is placed.
+          w={{ base: 'calc(100vw - 2rem)', md: '24rem' }}
           bg={toast.type === 'error' ? 'brick.solid' : 'spruce.solid'}
           color={toast.type === 'error' ? 'brick.contrast' : 'spruce.contrast'}
         >

@@ -5234,7 +5234,7 @@ export interface components {
          * @description Whether the tape can be reached.
          * @enum {string}
          */
-        TapeState: "connecting" | "connected" | "lost";
+        TapeState: "none" | "connecting" | "connected" | "lost";
         /** @enum {string} */
         Temperament: "bold" | "typical" | "wary" | "soured";
         /**
@@ -5827,6 +5827,8 @@ export interface components {
             station: null | string;
             /** @description Where it stands. */
             stationPlace: null | string;
+            /** @description There is a station, a simulated one; false where there is none, and nothing is made up. */
+            simulated: boolean;
             /** @description It can be reached just now. */
             connected: boolean;
             /** @description The newest reading of each place, the newest first. */
@@ -5856,7 +5858,7 @@ export interface components {
             at: string;
             /** @description Where it was read. */
             place: null | string;
-            /** @description Typed by hand; otherwise the station read it. */
+            /** @description Typed by hand; otherwise the simulated station read it. */
             byHand: boolean;
             /** Format: double */
             airC: number;

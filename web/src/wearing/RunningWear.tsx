@@ -145,20 +145,23 @@ export function RunningWear({ dog, wear, onEnded }: Props) {
       <Text role="status" color="fg.muted" fontSize="sm">
         {state}
       </Text>
+      {/* Room for the bar, which stays where the thumb knows it whatever is tapped or scrolled. */}
+      <Box h="28" />
       <Box
-        position="sticky"
+        position="fixed"
         bottom="0"
+        insetX="0"
         bg="bg"
         borderTopWidth="2px"
         borderColor="fg"
         py="3"
-        mt="3"
-        mx={{ base: -4, md: 0 }}
-        px={{ base: 4, md: 0 }}
+        px="4"
         zIndex="1"
       >
-        {asking && <WhenOff startedAt={value.startedAt ?? ''} onOff={(at) => end('takenOff', at)} />}
-        <Flex gap="3">
+        <Box maxW="30rem" mx="auto">
+          {asking && <WhenOff startedAt={value.startedAt ?? ''} onOff={(at) => end('takenOff', at)} />}
+        </Box>
+        <Flex gap="3" maxW="30rem" mx="auto">
           <Button
             flex="1"
             h="20"

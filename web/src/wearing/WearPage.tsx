@@ -259,16 +259,16 @@ function WeatherHere({
               {read.airC.toFixed(1)} °C, {Math.round(read.humidityPercent)} %
             </b>{' '}
             at {dateText(read.at, 'time')}
-            {read.place && `, ${read.place}`}, {read.byHand ? t`read by hand` : t`from the station`}
+            {read.place && `, ${read.place}`}, {read.byHand ? t`read by hand` : t`from the simulated station`}
             {read.stale && <b>{t` △ stale`}</b>}
           </Trans>
         </Text>
       ) : null}
       <Text>{limit.heatSays}</Text>
-      {weather.data && !weather.data.connected && (
+      {weather.data?.simulated && !weather.data.connected && (
         <Text>
           <Trans>
-            <b>△ The station is silent.</b> It is tried again by itself; a reading by hand counts the same.
+            <b>△ The simulated station is silent.</b> It is tried again by itself; a reading by hand counts the same.
           </Trans>
         </Text>
       )}
@@ -402,7 +402,7 @@ function DayAhead({ limit }: { limit: Limit }) {
       <Text
         fontSize="sm"
         color="fg.muted"
-      >{t`By what the station foretells; read the weather again before you go.`}</Text>
+      >{t`By what the simulated station foretells; read the weather again before you go.`}</Text>
     </Box>
   );
 }
