@@ -7,7 +7,8 @@ namespace JauntyBadge.Core.Fitting;
 /// <param name="Says">The verdict in words, with what it does not cover.</param>
 /// <param name="Unchecked">What could not be checked; null when everything was.</param>
 /// <param name="First">The first of it, in a word or two; null when everything was.</param>
-public sealed record Headline(string? Chance, string Says, string? Unchecked, string? First = null)
+/// <param name="Instead">What stands in the place of the number, where it is not to be worn so; null elsewhere.</param>
+public sealed record Headline(string? Chance, string Says, string? Unchecked, string? First = null, string? Instead = null)
 {
     public static readonly Grounded<double> EvenChance = new(
         "fit.even-chance",
@@ -25,8 +26,9 @@ public sealed record Headline(string? Chance, string Says, string? Unchecked, st
         var (left, first) = (writing.And(notChecked), notChecked.FirstOrDefault());
         var missing = left == "" ? null : writing.Say($"{left} not checked");
         var decided = fit.Deciding;
+        Headline Not(string why) => new(null, why + (missing is null ? "" : $" · {missing}"), missing, first, why);
         if (fit.Brief.VeterinarianFirst)
-            return new(null, writing.Say("ask the veterinarian first") + (missing is null ? "" : $" · {missing}"), missing, first);
+            return Not(writing.Say("ask the veterinarian first"));
         if (fit.Verdict == Verdict.Out)
             return new(
                 null,
@@ -38,7 +40,7 @@ public sealed record Headline(string? Chance, string Says, string? Unchecked, st
             );
 
         if (fit.CanBePushedIn)
-            return new(null, writing.Say($"{words.Within(CriterionName.Shove)}: not to be worn so") + (missing is null ? "" : $" · {missing}"), missing, first);
+            return Not(writing.Say($"{words.Within(CriterionName.Shove)}: not to be worn so"));
         var sure =
             fit.Chance is null ? ""
             : missing is null ? writing.Say("sure · ")

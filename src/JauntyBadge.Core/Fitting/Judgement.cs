@@ -62,6 +62,9 @@ internal sealed class Judgement
 
     public IReadOnlyList<JudgedCriterion> Criteria => criteria;
 
+    /// <summary>Pushed back, its edge goes past the eye line.</summary>
+    public bool CanBePushedIn => Margins.IsMissed(Margins[CriterionName.Shove]);
+
     public IReadOnlyList<(CriterionName Name, WhyUnchecked Why)> Unchecked { get; }
 
     public Margins Margins { get; }

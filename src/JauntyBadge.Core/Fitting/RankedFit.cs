@@ -49,7 +49,10 @@ public sealed class RankedFit
     public bool Warns { get; }
 
     /// <summary>It may be pushed past the eye line: a list may show it, nobody wears it so.</summary>
-    public bool CanBePushedIn => Model.Type == MuzzleType.Basket && Judgement.Criteria.Any(c => c.Name == CriterionName.Shove && c.Outcome > Outcome.JustHolds);
+    public bool CanBePushedIn => Model.Type == MuzzleType.Basket && Judgement.CanBePushedIn;
+
+    /// <summary>It may be worn, as far as the list can tell.</summary>
+    public bool MayBeWorn => Verdict != Verdict.Out && !CanBePushedIn;
 
     /// <summary>Chance that all that has to hold does hold, given the doubt about the readings; 0 when refused, null when not drawn.</summary>
     public double? Chance =>
@@ -94,13 +97,13 @@ public sealed class RankedFit
     /// <summary>Where it stands in the list.</summary>
     /// <param name="remedies">What would save it.</param>
     public FitGroup GroupWith(IReadOnlyList<Remedy> remedies) =>
-        Verdict == Verdict.Out ? (remedies.Count > 0 ? FitGroup.Near : FitGroup.Out)
+        !MayBeWorn ? (remedies.Count > 0 ? FitGroup.Near : FitGroup.Out)
         : Model.Type != MuzzleType.Basket ? FitGroup.Watched
         : Chance < Question.Rules[Headline.EvenChance] ? FitGroup.Unsure
         : FitGroup.Fits;
 
-    /// <summary>Whether it is kept only with a note that says why: it is out, and not to train in.</summary>
-    public bool NeedsNoteToKeep(bool toTrainIn) => Verdict == Verdict.Out && !toTrainIn;
+    /// <summary>Whether it is kept only with a note that says why: it is out or not to be worn so, and not to train in.</summary>
+    public bool NeedsNoteToKeep(bool toTrainIn) => !MayBeWorn && !toTrainIn;
 
     /// <summary>How many fingers a setting leaves under the strap, to a tenth; null when the neck was not read.</summary>
     public double? FingersAt(StrapSetting setting) => Snout.NeckGirth is { } neck ? NeckStrap.FingersUnder(neck, setting.Loop, Question.Finger) : null;

@@ -62,7 +62,7 @@ public static class Ranking
 
     private static int Compare(RankedFit a, RankedFit b)
     {
-        var (aOut, bOut) = (a.Verdict == Verdict.Out, b.Verdict == Verdict.Out);
+        var (aOut, bOut) = (!a.MayBeWorn, !b.MayBeWorn);
         if (aOut != bOut)
             return aOut ? 1 : -1;
         var first = aOut
@@ -137,7 +137,7 @@ internal sealed class ModelJudge
         TakeUp(model);
         var basket = size.BasketMm(model.HolePitch);
         return refusals.All(r => r.Outcome != Outcome.Missed)
-            && !judge.Judge(basket, request.ForeheadStrap).IsMissed
+            && judge.Judge(basket, request.ForeheadStrap) is { IsMissed: false, CanBePushedIn: false }
             && Chances.HoldsAtLeast(sure, draws, basket, request.Hard);
     }
 

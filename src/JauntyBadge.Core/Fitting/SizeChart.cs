@@ -57,13 +57,30 @@ public sealed record ChartColumn(int Column, ChartField Field, ChartUnit Unit);
 /// <param name="Guess">What the columns seem to mean; columns that mean nothing to us are left out.</param>
 /// <param name="Models">The models the file holds, where a column names them; empty otherwise.</param>
 /// <param name="Text">The file as it was read.</param>
+/// <param name="Aside">Columns whose numbers are lengths, but not of the muzzle's inside.</param>
 public sealed record OpenedChart(
     IReadOnlyList<string> Headings,
     IReadOnlyList<IReadOnlyList<string>> Sample,
     IReadOnlyList<ChartColumn> Guess,
     IReadOnlyList<string> Models,
-    string Text
+    string Text,
+    IReadOnlyList<AsideColumn> Aside
 );
+
+/// <summary>A column that says nothing of the muzzle's inside.</summary>
+/// <param name="Column">Its place, from 0.</param>
+/// <param name="Of">What it is of.</param>
+public sealed record AsideColumn(int Column, ChartAside Of);
+
+/// <summary>What a column may be of that is not the muzzle's inside.</summary>
+public enum ChartAside
+{
+    /// <summary>The dog it is for.</summary>
+    Dog,
+
+    /// <summary>The muzzle's outside.</summary>
+    Outside,
+}
 
 /// <summary>One row of a chart, understood or not.</summary>
 /// <param name="Row">Its line in the file, from 1.</param>
@@ -94,6 +111,10 @@ public static class SizeChart
 
     /// <summary>Bare numbers whose middle is smaller than this are no lengths of muzzles in mm.</summary>
     private const double SmallestMiddle = 25;
+
+    /// <summary>A muzzle's girth about its length; beyond, one of the two is in another unit.</summary>
+    private const double LeastGirths = 1,
+        MostGirths = 15;
 
     private const int LongestRaw = 200;
     private const int LongestHeading = 60;
@@ -170,7 +191,17 @@ public static class SizeChart
         var models = guess.Find(g => g.Field == ChartField.Model) is { } named
             ? below.Select(r => At(r, named.Column)).Where(m => m != "").Distinct(StringComparer.OrdinalIgnoreCase).ToList()
             : [];
-        return new OpenedChart(headings, [.. below.Take(5)], guess, models, text);
+        List<AsideColumn> aside =
+        [
+            .. headings
+                .Select(
+                    (h, i) =>
+                        (i, Of: Known.Any(k => IsLength(k.Field) && k.Words.All(w => h.Contains(w, StringComparison.OrdinalIgnoreCase))) ? AsideOf(h) : null)
+                )
+                .Where(h => h.Of is not null)
+                .Select(h => new AsideColumn(h.i, h.Of!.Value)),
+        ];
+        return new OpenedChart(headings, [.. below.Take(5)], guess, models, text, aside);
     }
 
     /// <summary>Reads every row by a mapping; nothing is left out silently.</summary>
@@ -186,7 +217,9 @@ public static class SizeChart
         var rows = new List<ChartRow>();
         var labels = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
         var named = model is null ? null : columns.FirstOrDefault(c => c.Field == ChartField.Model);
-        foreach (var (row, raw, cells, broken) in Table(text, type).Skip(1))
+        var table = Table(text, type);
+        var (columnsThere, units) = table is [var top, ..] ? (top.Cells.Count, top.Cells.Select(UnitsIn).ToList()) : (0, []);
+        foreach (var (row, raw, cells, broken) in table.Skip(1))
         {
             if (named is not null && !string.Equals(named.Column < cells.Count ? cells[named.Column] : "", model, StringComparison.OrdinalIgnoreCase))
                 continue;
@@ -205,9 +238,25 @@ public static class SizeChart
             }
 
             rows.Add(
-                broken
-                    ? new ChartRow(row, raw, null, ["A quotation mark is left open or stands where it should not."], [])
-                    : ReadRow(row, raw, cells, columns, type, labels)
+                broken ? new ChartRow(row, raw, null, ["A quotation mark is left open or stands where it should not."], [])
+                : cells.Skip(columnsThere).Any(c => c != "")
+                    ? new ChartRow(
+                        row,
+                        raw,
+                        null,
+                        [
+                            $"The row has {cells.Count} cells under {columnsThere} headings: put quotation marks round a cell with a comma in it, or semicolons between the cells.",
+                        ],
+                        []
+                    )
+                : ReadRow(
+                    row,
+                    raw,
+                    [.. cells.Select((c, i) => OneOf(c, i < units.Count ? units[i] : [], columns.FirstOrDefault(o => o.Column == i)?.Unit))],
+                    columns,
+                    type,
+                    labels
+                )
             );
         }
 
@@ -295,6 +344,10 @@ public static class SizeChart
             Of(ChartField.GirthMin),
             Of(ChartField.GirthMax)
         );
+        if ((size.OpeningGirth ?? size.GirthMin) is { } girth && girth / size.Length is not (>= LeastGirths and <= MostGirths))
+            problems.Add(
+                $"length: {size.Length.Millimeters:0.#} mm beside a girth of {girth.Millimeters:0.#} mm is no muzzle; look at the units of both columns."
+            );
         problems.AddRange(MuzzleCheck.Of(type, size).Select(p => $"{InWords(p.Field)}: {p.Says}"));
         if (problems.Count > 0)
             return new ChartRow(row, raw, null, problems, []);
@@ -331,7 +384,9 @@ public static class SizeChart
         if (IsLength(column.Field))
             return ReadLength(cell, column.Unit, column.Field, numbers);
         if (column.Field == ChartField.Price)
-            return ReadNumber(cell, out var price) && price >= 0 ? Keep(numbers, ChartField.Price, price) : $"\"{cell}\" is not a price such as 24.50.";
+            return ReadNumber(WithoutCurrency(cell), out var price) && price >= 0
+                ? Keep(numbers, ChartField.Price, price)
+                : $"\"{cell}\" is not a price such as 24.50.";
         return ReadMass(cell, column.Unit, numbers);
     }
 
@@ -354,6 +409,17 @@ public static class SizeChart
             return (cell[..to].Trim(), cell[(to + 4)..].Trim());
         var at = cell.Length > 1 ? cell.IndexOfAny(RangeMarks, 1) : -1;
         return at < 0 ? null : (cell[..at].Trim(), cell[(at + 1)..].Trim());
+    }
+
+    /// <summary>Marks that send the reader to a note below the table.</summary>
+    private static readonly char[] NoteMarks = ['*', '†', '‡', '§', '¹', '²', '³', '⁴'];
+
+    /// <summary>A cell as it is read: without the marks of footnotes, and of "95 / 3 3/4" under "mm / in" the one in the unit that is read.</summary>
+    private static string OneOf(string cell, IReadOnlyList<ChartUnit> units, ChartUnit? read)
+    {
+        var bare = cell.TrimEnd([.. NoteMarks, ' ']);
+        var parts = bare.Split(" / ", StringSplitOptions.TrimEntries);
+        return units.Count > 1 && parts.Length == units.Count && read is { } unit && units.ToList().IndexOf(unit) is >= 0 and var at ? parts[at] : bare;
     }
 
     private static bool IsNothing(string cell) => cell.Trim() is var bare && (bare == "" || Nothing.Contains(bare, StringComparer.OrdinalIgnoreCase));
@@ -392,6 +458,10 @@ public static class SizeChart
         );
     }
 
+    /// <summary>A price without its sign or letters, such as "£18.00", "€ 24,90" or "24.90 EUR".</summary>
+    private static string WithoutCurrency(string cell) =>
+        new([.. cell.Where(c => !char.IsLetter(c) && !char.IsWhiteSpace(c) && char.GetUnicodeCategory(c) != UnicodeCategory.CurrencySymbol)]);
+
     private static string? Keep(Dictionary<ChartField, double> numbers, ChartField field, double value)
     {
         numbers[field] = value;
@@ -412,10 +482,10 @@ public static class SizeChart
     private static ChartField? GuessField(string heading, MuzzleType type, IEnumerable<string> cells)
     {
         var plain = heading.Trim().ToLowerInvariant().Replace('_', ' ');
-        foreach (var (own, field, _) in Written)
+        foreach (var (own, written, _) in Written)
         {
             if (own.Replace('_', ' ') == plain)
-                return field;
+                return written;
         }
 
         bool Says(string word) => plain.Contains(word, StringComparison.Ordinal);
@@ -432,7 +502,11 @@ public static class SizeChart
                 : ranged ? ChartField.NeckStrapRange
                 : null;
         var found = Known.Where(k => k.Words.All(Says)).Select(k => (ChartField?)k.Field).FirstOrDefault();
-        if (found == ChartField.OpeningGirth && type != MuzzleType.Basket)
+        // Of a girth that is the dog's, a muzzle knows the window; its other lengths and all that is outside say nothing of the inside.
+        var aside = found is { } field && IsLength(field) ? AsideOf(heading) : null;
+        if (aside is not null && (aside == ChartAside.Outside || found != ChartField.OpeningGirth))
+            return null;
+        if (found == ChartField.OpeningGirth && (type != MuzzleType.Basket || aside == ChartAside.Dog))
             return least ? ChartField.GirthMin
                 : most ? ChartField.GirthMax
                 : ranged ? ChartField.GirthRange
@@ -440,9 +514,43 @@ public static class SizeChart
         return found;
     }
 
+    /// <summary>What a heading speaks of beside the muzzle's inside; null where it does not.</summary>
+    private static ChartAside? AsideOf(string heading)
+    {
+        var words = WordsOf(heading);
+        return words.Any(w => w is "outside" or "outer" or "external" or "overall") ? ChartAside.Outside
+            : words.Any(w => w is "dog" or "dogs" or "dog's" or "snout" or "nose" or "head") ? ChartAside.Dog
+            : null;
+    }
+
+    private static string[] WordsOf(string heading) =>
+        heading.ToLowerInvariant().Split([' ', '_', '(', ')', '[', ']', ',', '/', '.', '-'], StringSplitOptions.RemoveEmptyEntries);
+
+    /// <summary>The units of length a heading names, the first first. The "in" of "length in cm" is none.</summary>
+    private static IReadOnlyList<ChartUnit> UnitsIn(string heading)
+    {
+        var words = WordsOf(heading);
+        static ChartUnit? Of(string word) =>
+            word switch
+            {
+                "mm" or "millimetres" or "millimeters" => ChartUnit.Mm,
+                "cm" or "centimetres" or "centimeters" => ChartUnit.Cm,
+                "in" or "inch" or "inches" or "\"" or "″" => ChartUnit.In,
+                _ => null,
+            };
+        List<ChartUnit> named =
+        [
+            .. words
+                .Select((w, i) => w == "in" && i + 1 < words.Length && Of(words[i + 1]) is not null && !heading.Contains('/') ? null : Of(w))
+                .OfType<ChartUnit>()
+                .Distinct(),
+        ];
+        return named.Count == 0 && heading.Contains('"') ? [ChartUnit.In] : named;
+    }
+
     private static ChartUnit GuessUnit(string heading, ChartField field, IReadOnlyList<string> cells)
     {
-        var words = heading.ToLowerInvariant().Split([' ', '_', '(', ')', '[', ']', ',', '/', '.'], StringSplitOptions.RemoveEmptyEntries);
+        var words = WordsOf(heading);
         bool Says(params string[] any) => any.Any(words.Contains);
         if (field == ChartField.Mass)
             return Says("oz", "ounces") ? ChartUnit.Oz
@@ -450,10 +558,8 @@ public static class SizeChart
                 : ChartUnit.G;
         if (!IsLength(field))
             return ChartUnit.None;
-        if (Says("in", "inch", "inches", "\"") || heading.Contains('"'))
-            return ChartUnit.In;
-        if (Says("cm", "centimetres", "centimeters") || Says("mm", "millimetres", "millimeters"))
-            return Says("cm", "centimetres", "centimeters") ? ChartUnit.Cm : ChartUnit.Mm;
+        if (UnitsIn(heading) is [var named, ..])
+            return named;
 
         // Nobody says the unit: bare numbers too small for a muzzle in mm are asked about, not guessed.
         var bare = cells.Select(c => ReadNumber(Ends(c)?.Low ?? c, out var number) ? number : double.NaN).Where(double.IsFinite).Order().ToList();
@@ -473,7 +579,18 @@ public static class SizeChart
                 .FirstOrDefault()
             ?? all.Take(MostTitles).Index().Where(r => r.Item.Cells.Count(c => c != "") >= 2).Select(r => (int?)r.Index).FirstOrDefault()
             ?? 0;
-        return [.. all.Skip(heading)];
+        List<(int Row, string Raw, IReadOnlyList<string> Cells, bool Broken)> table = [.. all.Skip(heading)];
+
+        // Headings on two rows: the second holds their units, and no number.
+        if (table is [var first, var second, ..] && second.Cells.Any(c => UnitsIn(c).Count > 0) && !second.Cells.Any(c => c.Any(char.IsDigit)))
+        {
+            string At(IReadOnlyList<string> cells, int i) => i < cells.Count ? cells[i] : "";
+            var both = Enumerable.Range(0, Math.Max(first.Cells.Count, second.Cells.Count)).Select(i => $"{At(first.Cells, i)} {At(second.Cells, i)}".Trim());
+            table[0] = first with { Cells = [.. both] };
+            table.RemoveAt(1);
+        }
+
+        return table;
     }
 
     private static IEnumerable<(int Row, string Raw, IReadOnlyList<string> Cells, bool Broken)> Rows(string text)

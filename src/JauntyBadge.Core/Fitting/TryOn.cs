@@ -239,7 +239,7 @@ public static class TryOn
         /// <summary>The best muzzle of some that may be worn.</summary>
         private IEnumerable<TryOnRemedy> Other(Func<RankedFit, bool> which, Func<RankedFit, string> effect) =>
             ranked
-                .Where(f => f.Verdict != Verdict.Out && which(f))
+                .Where(f => f.MayBeWorn && which(f))
                 .Take(1)
                 .Select(f => new TryOnRemedy(
                     f.Model.Id == fit.Model.Id ? RemedyKind.Size : RemedyKind.Model,

@@ -86,10 +86,10 @@ public sealed class WearingWords(Writing writing)
         ];
 
     /// <summary>From when to when one was worn, such as "Fri 27 November, 10:05 to 10:20"; without an end it is on.</summary>
-    public string Span(DateTime on, DateTime? off)
+    public string Span(DateOnly day, TimeOnly on, TimeOnly? off)
     {
-        var begun = writing.Say($"{writing.Weekday(DateOnly.FromDateTime(on))}, {writing.Time(TimeOnly.FromDateTime(on))}");
-        return off is { } end ? writing.Say($"{begun} to {writing.Time(TimeOnly.FromDateTime(end))}") : writing.Say($"{begun} until now");
+        var begun = writing.Say($"{writing.Weekday(day)}, {writing.Time(on)}");
+        return off is { } end ? writing.Say($"{begun} to {writing.Time(end)}") : writing.Say($"{begun} until now");
     }
 
     /// <summary>That two wears lie over each other.</summary>

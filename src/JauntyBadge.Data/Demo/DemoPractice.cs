@@ -162,7 +162,7 @@ public static class DemoPractice
             Draws = SnoutDraws.Of(snout, UncertaintySource.Of(assessed), SnoutDraws.Usual.Ours, new Random(SnoutDraws.Seed)),
         };
         var best = Ranking.Rank(Catalogue.Shipped, question)[0];
-        return best.Verdict == Verdict.Out
+        return !best.MayBeWorn
             ? throw new InvalidDataException($"{demo.Row.Name} finds no muzzle: {best.Model.Name} {best.Size.Label}: {best.Deciding.Reason}")
             : ChoiceRow.Of(demo.Row.Id, best, null, at, rulesId);
     }

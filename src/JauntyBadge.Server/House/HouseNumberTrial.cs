@@ -100,7 +100,7 @@ internal static class HouseNumberTrial
         if (basis.Question(new FitQuery().Read()) is not { } question)
             return outlook;
         var ranked = Ranking.Rank(basis.Muzzles.All, question);
-        var best = ranked.FirstOrDefault(f => f.Verdict != Verdict.Out);
+        var best = ranked.FirstOrDefault(f => f.MayBeWorn);
         return outlook with
         {
             FirstChoice = best is null ? words.None : Words(best),

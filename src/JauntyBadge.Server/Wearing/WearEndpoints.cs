@@ -338,7 +338,8 @@ internal static class WearEndpoints
             return;
         var rules = await db.RulesAsync(cancel);
         var words = new WearingWords(await pen.WithAsync(rules, cancel));
-        string Span(DateTime on, DateTime? off) => words.Span(clock.LocalOf(on), off is { } end ? clock.LocalOf(end) : null);
+        TimeOnly Time(DateTime at) => TimeOnly.FromDateTime(clock.LocalOf(at));
+        string Span(DateTime on, DateTime? off) => words.Span(clock.DayOf(on), Time(on), off is { } end ? Time(end) : null);
         throw Refusal.Conflict(words.TwoAtOnce(Span(from, to), Span(other.StartedAt, other.EndedAt)), WearDto.Of(other, rules, clock.UtcNow()));
     }
 

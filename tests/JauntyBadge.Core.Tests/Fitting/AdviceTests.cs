@@ -216,6 +216,38 @@ public class AdviceTests
         Assert.Equal(NeckStrap.MostFingers, NeckStrap.FingersUnder(Mm(430), Mm(600), Mm(16)));
     }
 
+    /// <summary>
+    /// List and wear page are one judge: what the list offers is worn, what it rules out for good is not, whoever kept it; and what came to be missed since it was
+    /// kept is not worn either, with the list's own reason.
+    /// </summary>
+    [Fact]
+    public void What_the_list_rules_out_is_not_worn()
+    {
+        foreach (var head in new[] { Medium(98, 80, 73), Medium(62, 48, 44), Medium(118, 88, 70) })
+        {
+            foreach (var fit in Rank(Dog(), head: head))
+            {
+                var kept = KeptFit.Of(fit, "All the same.", "any", toTrainIn: false);
+                var against = kept.Against(fit);
+                Assert.Equal(fit.CanBePushedIn || fit.Criteria.Any(c => c.CannotBeOverruled), against is not null);
+                if (fit.MayBeWorn)
+                    Assert.Null(against);
+                if (against is not null)
+                    Assert.Null(Headline.Of(fit).Chance);
+            }
+
+            // The same dog, once it has bitten deep: each size that came to be out is not worn, in the list's own words.
+            var (before, now) = (Rank(Dog(), head: head), Rank(Dog() with { BiteTier = BiteTier.SeveralOrDeep }, head: head).ToDictionary(f => f.Size.Id));
+            foreach (var fit in before.Where(f => f.MayBeWorn))
+            {
+                var against = KeptFit.Of(fit, null, "any", toTrainIn: false).Against(now[fit.Size.Id]);
+                Assert.Equal(!now[fit.Size.Id].MayBeWorn, against is not null);
+                if (against is not null)
+                    Assert.Contains(now[fit.Size.Id].Criteria, c => c.Reason == against.Reason);
+            }
+        }
+    }
+
     [Fact]
     public void What_could_not_be_checked_stands_in_the_same_line_and_nothing_is_ever_wholly_sure()
     {

@@ -168,8 +168,12 @@ public class CatalogueTests
             Draws = Draws(snout, 200),
             Weights = new(comfort, safety, feeding),
         };
-        var worn = Ranking.Rank(Catalogue.Shipped, question).Where(f => f.Verdict != Verdict.Out).ToList();
-        foreach (var step in worn.GroupBy(f => (f.Model.Type, Math.Min(19, Math.Floor(f.Chance!.Value / 0.05 + 1e-9)), f.Size.IsLengthAndGirthOnly, f.Warns)))
+        var worn = Ranking.Rank(Catalogue.Shipped, question).Where(f => f.MayBeWorn).ToList();
+        foreach (
+            var step in worn.GroupBy(f =>
+                (f.Model.Type, Math.Min(19, Math.Floor(f.Chance!.Value / 0.05 + 1e-9)), f.Size.IsLengthAndGirthOnly, f.Warns, f.Chance < 0.8)
+            )
+        )
         {
             var scores = step.Select(f =>
                     Math.Round(
@@ -201,7 +205,7 @@ public class CatalogueTests
         var minute = new BriefQuestion { Wear = new(TimeSpan.FromMinutes(5), false) };
         var worn = Ranking
             .Rank(Catalogue.Shipped, new FitQuestion(snout, MuzzleBrief.For(dog, minute), Mm(16)) { Draws = Draws(snout, 100) })
-            .TakeWhile(f => f.Verdict != Verdict.Out)
+            .TakeWhile(f => f.MayBeWorn)
             .ToList();
         var kinds = worn.Select(f => f.Model.Type != MuzzleType.Basket).ToList();
         Assert.Contains(true, kinds);

@@ -12,6 +12,58 @@ public class SizeChartTests
     private const string Inches =
         "Size;Inside length (in);Circumference (in);Neck strap (in);Weight (oz)\nS;3 1/2;9 3/4;11-16;4.5\nM;4.25;11 1/2;13–18 1/2;6\nL;five;13;15-21;7\nXL;5 1/4;14;24-18;8\n";
 
+    /// <summary>The "in" of "Length in cm" is no inch, of two units the first is read, and units may stand on a row of their own.</summary>
+    [Theory]
+    [InlineData("Size,Length in cm,Girth in cm\nM,9.5,33", 95, 330)]
+    [InlineData("Size,Length (in),Girth (in)\nM,3 3/4,13", 95.25, 330.2)]
+    [InlineData("Size,Length mm / in,Girth mm / in\nM,95 / 3 3/4,330 / 13", 95, 330)]
+    [InlineData("Size,Inside length,Girth\n,cm,cm\nM,9.5*,33 †", 95, 330)]
+    public void The_unit_is_the_one_the_heading_means(string text, double length, double girth)
+    {
+        var size = Assert.Single(SizeChart.Read(text, SizeChart.Open(text, MuzzleType.Basket)!.Guess, MuzzleType.Basket)).Size!;
+        Assert.Equal((length, girth), (size.Length.Millimeters, size.OpeningGirth!.Value.Millimeters));
+    }
+
+    [Theory]
+    [InlineData("£18.00", 18.00)]
+    [InlineData("€ 24,90", 24.90)]
+    [InlineData("24.90 EUR", 24.90)]
+    public void A_price_is_read_with_its_sign(string price, decimal read)
+    {
+        var text = $"Size;Length mm;Girth mm;Price\nM;95;330;{price}";
+        Assert.Equal(read, SizeChart.Read(text, SizeChart.Open(text, MuzzleType.Basket)!.Guess, MuzzleType.Basket)[0].Size!.Price);
+    }
+
+    /// <summary>A comma inside a number makes a cell too many: what stands behind it would go to the wrong columns, or nowhere.</summary>
+    [Fact]
+    public void A_row_with_more_cells_than_headings_is_not_read()
+    {
+        const string Text = "Size,Length mm,Girth mm\nM,95,0,330";
+        var row = Assert.Single(SizeChart.Read(Text, SizeChart.Open(Text, MuzzleType.Basket)!.Guess, MuzzleType.Basket));
+        Assert.Null(row.Size);
+        Assert.Contains("4 cells under 3 headings", row.Problems[0], StringComparison.Ordinal);
+    }
+
+    /// <summary>10 beside 340: centimetres beside millimetres.</summary>
+    [Fact]
+    public void A_length_in_another_unit_than_the_girth_is_questioned()
+    {
+        const string Text = "Size,Length mm,Girth mm\nM,10,340";
+        var row = Assert.Single(SizeChart.Read(Text, SizeChart.Open(Text, MuzzleType.Basket)!.Guess, MuzzleType.Basket));
+        Assert.Null(row.Size);
+        Assert.Contains(row.Problems, p => p.Contains("look at the units of both columns", StringComparison.Ordinal));
+    }
+
+    /// <summary>What is the dog's, and what is outside, is not taken for the basket's inside, and is said to be so.</summary>
+    [Fact]
+    public void What_is_not_the_inside_is_told_from_it()
+    {
+        const string Text = "Size,Inside length mm,Dog snout circumference mm,Outside width mm,Dog size\nM,95,240-270,90,medium";
+        var opened = SizeChart.Open(Text, MuzzleType.Basket)!;
+        Assert.Equal([new(2, ChartAside.Dog), new(3, ChartAside.Outside)], opened.Aside);
+        Assert.Equal([(0, ChartField.Label), (1, ChartField.Length), (2, ChartField.GirthRange)], opened.Guess.Select(g => (g.Column, g.Field)));
+    }
+
     [Fact]
     public void A_chart_in_inches_is_opened_with_its_columns_guessed()
     {

@@ -18,7 +18,7 @@ public class VanTests
                 .AsArray()
                 .Count(f =>
                     f!["type"]!.GetValue<string>() == "basket"
-                    && f["verdict"]!.GetValue<string>() != "out"
+                    && f["headline"]!["chance"] is not null
                     && f["chance"]!.GetValue<double>() >= 0.8
                     && f["notChecked"]!.AsArray().All(n => n!.GetValue<string>() != "width")
                 );

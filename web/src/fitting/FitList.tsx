@@ -32,6 +32,8 @@ const Row = chakra('button', {
   },
 });
 
+const markWords = { fits: t`holds in all`, marginal: t`just, or with a warning`, out: t`out` };
+
 /** The ranked catalogue: what fits by how surely, what nearly does with what would save it, and why the rest is out. */
 export function FitList({
   fits,
@@ -66,6 +68,13 @@ export function FitList({
   return (
     <Box as="section" aria-label={t`Muzzles, ranked`}>
       <FilterBar filters={filters} left={fits.filteredOut} onFilter={onFilter} />
+      <Flex gap="3" wrap="wrap" fontSize="xs" color="fg.muted" mb="2" aria-label={t`What the marks mean`} role="note">
+        {(['fits', 'marginal', 'out'] as const).map((verdict) => (
+          <Flex key={verdict} gap="1" align="center">
+            <VerdictMark verdict={verdict} size={11} /> {markWords[verdict]}
+          </Flex>
+        ))}
+      </Flex>
       {groups
         .filter((g) => g === 'fits' || g === 'near' || of(g).length > 0)
         .map((group) => (
@@ -191,14 +200,15 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
           fontWeight="700"
           fontSize={fit.group === 'out' ? 'md' : 'lg'}
           color={fit.verdict === 'out' ? 'stop' : 'fg'}
-          whiteSpace="nowrap"
+          whiteSpace={fit.headline.instead ? 'normal' : 'nowrap'}
+          textAlign="end"
         >
           {fit.verdict !== 'out' ? (
             <>
-              {fit.headline.chance}
-              {fit.headline.unchecked && (
-                <Text as="span" fontSize="xs" fontWeight="400" color="fg.muted">
-                  <Trans> {fit.headline.first} unchecked</Trans>
+              {fit.headline.chance && <Trans>{fit.headline.chance} fits</Trans>}
+              {fit.headline.instead && (
+                <Text as="span" fontSize="sm" color="stop">
+                  ⬣ {fit.headline.instead}
                 </Text>
               )}
             </>
@@ -209,6 +219,11 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
           )}
         </Text>
       </Flex>
+      {fit.verdict !== 'out' && fit.headline.unchecked && (
+        <Text fontSize="sm" lineHeight="1.3">
+          {fit.headline.unchecked}
+        </Text>
+      )}
       <Text fontSize="sm" color="fg.muted" lineHeight="1.3">
         {fit.group === 'out'
           ? fit.deciding.reason

@@ -2187,6 +2187,16 @@ export interface components {
          * @enum {string}
          */
         AppointmentKind: "clinic" | "groomer" | "ferry" | "visitors" | "other";
+        /** @description A column that says nothing of the muzzle's inside. */
+        AsideColumn: {
+            /**
+             * Format: int32
+             * @description Its place, from 0.
+             */
+            column: number;
+            /** @description What it is of. */
+            of: components["schemas"]["ChartAside"];
+        };
         /** @description A row that could not, with why. */
         BadRow: {
             /** Format: int32 */
@@ -2492,6 +2502,11 @@ export interface components {
             name: string;
             changes: components["schemas"]["DogChangeDto"][];
         };
+        /**
+         * @description What a column may be of that is not the muzzle's inside.
+         * @enum {string}
+         */
+        ChartAside: "dog" | "outside";
         /** @description What one column of a file means. */
         ChartColumn: {
             /**
@@ -3283,6 +3298,8 @@ export interface components {
             unchecked: null | string;
             /** @description The first of it, in a word or two; null when everything was. */
             first?: null | string;
+            /** @description What stands in the place of the number, where it is not to be worn so; null elsewhere. */
+            instead?: null | string;
         };
         /**
          * @description Something about its health that decides what may lie on its face.
@@ -4095,6 +4112,8 @@ export interface components {
             models: string[];
             /** @description The file as it was read. */
             text: string;
+            /** @description Columns whose numbers are lengths, but not of the muzzle's inside. */
+            aside: components["schemas"]["AsideColumn"][];
         };
         /** @description One inner dimension of a custom muzzle, mm. */
         OrderDimensionDto: {

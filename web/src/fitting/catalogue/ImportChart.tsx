@@ -242,11 +242,17 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
               {opened.headings.map((heading, i) => {
                 const column = columns.find((c) => c.column === i);
                 const mass = column?.field === 'mass';
+                const aside = opened.aside.find((a) => a.column === i)?.of;
                 return (
                   <Box key={i} minW="10rem">
                     <Text fontSize="sm" fontWeight="700" truncate>
                       {heading}
                     </Text>
+                    {aside && (
+                      <Text fontSize="xs">
+                        {aside === 'dog' ? t`△ the dog's, not the muzzle's` : t`△ outside, not inside`}
+                      </Text>
+                    )}
                     <Choice
                       size="xs"
                       label={t`Meaning of ${heading}`}
