@@ -6,100 +6,6 @@ using UnitsNet.Units;
 
 namespace JauntyBadge.Core.Fitting;
 
-/// <summary>What a column of a size chart may hold.</summary>
-public enum ChartField
-{
-    Label,
-
-    /// <summary>The model's name, in a file that holds several.</summary>
-    Model,
-    Length,
-    DepthFront,
-    DepthRear,
-    WidthRear,
-    WidthFront,
-    OpeningGirth,
-    GirthMin,
-    GirthMax,
-
-    /// <summary>Both girths in one cell, as in "12-14".</summary>
-    GirthRange,
-    NeckStrapMin,
-    NeckStrapMax,
-
-    /// <summary>Both loops in one cell.</summary>
-    NeckStrapRange,
-    Mass,
-    Price,
-}
-
-/// <summary>The unit of a column's bare numbers.</summary>
-public enum ChartUnit
-{
-    None,
-    Mm,
-    Cm,
-    In,
-    G,
-    Oz,
-    Kg,
-}
-
-/// <summary>What one column of a file means.</summary>
-/// <param name="Column">Its place, from 0.</param>
-/// <param name="Field">What it holds.</param>
-/// <param name="Unit">The unit of its bare numbers; a cell that names its own unit keeps it.</param>
-public sealed record ChartColumn(int Column, ChartField Field, ChartUnit Unit);
-
-/// <summary>A file opened: its headings, its first rows, and what its columns seem to mean.</summary>
-/// <param name="Headings">The first row.</param>
-/// <param name="Sample">Up to five rows below it.</param>
-/// <param name="Guess">What the columns seem to mean; columns that mean nothing to us are left out.</param>
-/// <param name="Models">The models the file holds, where a column names them; empty otherwise.</param>
-/// <param name="Text">The file as it was read.</param>
-/// <param name="Aside">Columns whose numbers are lengths, but not of the muzzle's inside.</param>
-public sealed record OpenedChart(
-    IReadOnlyList<string> Headings,
-    IReadOnlyList<IReadOnlyList<string>> Sample,
-    IReadOnlyList<ChartColumn> Guess,
-    IReadOnlyList<string> Models,
-    string Text,
-    IReadOnlyList<AsideColumn> Aside
-);
-
-/// <summary>A column that says nothing of the muzzle's inside.</summary>
-/// <param name="Column">Its place, from 0.</param>
-/// <param name="Of">What it is of.</param>
-public sealed record AsideColumn(int Column, ChartAside Of);
-
-/// <summary>What a column may be of that is not the muzzle's inside.</summary>
-public enum ChartAside
-{
-    /// <summary>The dog it is for.</summary>
-    Dog,
-
-    /// <summary>The muzzle's outside.</summary>
-    Outside,
-}
-
-/// <summary>One row of a chart, understood or not.</summary>
-/// <param name="Row">Its line in the file, from 1.</param>
-/// <param name="Raw">Its text.</param>
-/// <param name="Size">The size; null when a problem stands in the way.</param>
-/// <param name="Problems">What is wrong, each naming the field and what would be accepted.</param>
-/// <param name="Assumed">What the chart does not say and will be assumed.</param>
-public sealed record ChartRow(int Row, string Raw, MuzzleSize? Size, IReadOnlyList<string> Problems, IReadOnlyList<ChartGap> Assumed);
-
-/// <summary>What a chart does not say.</summary>
-public enum ChartGap
-{
-    /// <summary>Depth and width: a box of the girth is taken.</summary>
-    Shape,
-
-    /// <summary>The neck strap's range: the strap is not checked.</summary>
-    NeckStrap,
-}
-
 /// <summary>Size charts as comma-separated values (RFC 4180), in and out.</summary>
 public static class SizeChart
 {
@@ -109,9 +15,6 @@ public static class SizeChart
     /// <summary>Lines above the headings that may be titles and notes.</summary>
     private const int MostTitles = 20;
 
-    /// <summary>Bare numbers whose middle is smaller than this are no lengths of muzzles in mm.</summary>
-    private const double SmallestMiddle = 25;
-
     /// <summary>A muzzle's girth about its length; beyond, one of the two is in another unit.</summary>
     private const double LeastGirths = 1,
         MostGirths = 15;
@@ -120,7 +23,7 @@ public static class SizeChart
     private const int LongestHeading = 60;
 
     /// <summary>The columns we write, with their units in the headings.</summary>
-    private static readonly (string Heading, ChartField Field, Func<MuzzleSize, object?> Of)[] Written =
+    internal static readonly (string Heading, ChartField Field, Func<MuzzleSize, object?> Of)[] Written =
     [
         ("label", ChartField.Label, s => s.Label),
         ("length_mm", ChartField.Length, s => s.Length.Millimeters),
@@ -135,33 +38,6 @@ public static class SizeChart
         ("neck_strap_max_mm", ChartField.NeckStrapMax, s => s.NeckStrapMax?.Millimeters),
         ("mass_g", ChartField.Mass, s => s.Mass?.Grams),
         ("price", ChartField.Price, s => s.Price),
-    ];
-
-    /// <summary>Words by which a heading is known, the more particular ones first.</summary>
-    private static readonly (string[] Words, ChartField Field)[] Known =
-    [
-        (["neck", "strap", "collar"], ChartField.NeckStrapRange),
-        (["front", "depth"], ChartField.DepthFront),
-        (["front", "height"], ChartField.DepthFront),
-        (["depth"], ChartField.DepthRear),
-        (["height"], ChartField.DepthRear),
-        (["front", "width"], ChartField.WidthFront),
-        (["width"], ChartField.WidthRear),
-        (["girth"], ChartField.OpeningGirth),
-        (["circumference"], ChartField.OpeningGirth),
-        (["around"], ChartField.OpeningGirth),
-        (["length"], ChartField.Length),
-        (["long"], ChartField.Length),
-        (["weight"], ChartField.Mass),
-        (["mass"], ChartField.Mass),
-        (["price"], ChartField.Price),
-        (["cost"], ChartField.Price),
-        (["model"], ChartField.Model),
-        (["product"], ChartField.Model),
-        (["style"], ChartField.Model),
-        (["size"], ChartField.Label),
-        (["label"], ChartField.Label),
-        (["name"], ChartField.Label),
     ];
 
     private static readonly char[] RangeMarks = ['-', '–', '—'];
@@ -183,8 +59,8 @@ public static class SizeChart
         for (var i = 0; i < headings.Count; i++)
         {
             var cells = below.Select(r => At(r, i)).Where(c => !IsNothing(c)).ToList();
-            if (GuessField(headings[i], type, cells) is { } field && guess.TrueForAll(g => g.Field != field))
-                guess.Add(new ChartColumn(i, field, GuessUnit(headings[i], field, cells)));
+            if (ChartHeading.FieldOf(headings[i], type, cells) is { } field && guess.TrueForAll(g => g.Field != field))
+                guess.Add(new ChartColumn(i, field, ChartHeading.UnitOf(headings[i], field, cells)));
         }
 
         // A name beside a size label names the model.
@@ -194,10 +70,7 @@ public static class SizeChart
         List<AsideColumn> aside =
         [
             .. headings
-                .Select(
-                    (h, i) =>
-                        (i, Of: Known.Any(k => IsLength(k.Field) && k.Words.All(w => h.Contains(w, StringComparison.OrdinalIgnoreCase))) ? AsideOf(h) : null)
-                )
+                .Select((h, i) => (i, Of: ChartHeading.IsOfLength(h) ? ChartHeading.AsideOf(h) : null))
                 .Where(h => h.Of is not null)
                 .Select(h => new AsideColumn(h.i, h.Of!.Value)),
         ];
@@ -218,7 +91,7 @@ public static class SizeChart
         var labels = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
         var named = model is null ? null : columns.FirstOrDefault(c => c.Field == ChartField.Model);
         var table = Table(text, type);
-        var (columnsThere, units) = table is [var top, ..] ? (top.Cells.Count, top.Cells.Select(UnitsIn).ToList()) : (0, []);
+        var (columnsThere, units) = table is [var top, ..] ? (top.Cells.Count, top.Cells.Select(ChartHeading.UnitsIn).ToList()) : (0, []);
         foreach (var (row, raw, cells, broken) in table.Skip(1))
         {
             if (named is not null && !string.Equals(named.Column < cells.Count ? cells[named.Column] : "", model, StringComparison.OrdinalIgnoreCase))
@@ -402,7 +275,7 @@ public static class SizeChart
             };
 
     /// <summary>Both ends of a range; null when the cell is none.</summary>
-    private static (string Low, string High)? Ends(string cell)
+    internal static (string Low, string High)? Ends(string cell)
     {
         var to = cell.IndexOf(" to ", StringComparison.OrdinalIgnoreCase);
         if (to > 0)
@@ -468,7 +341,7 @@ public static class SizeChart
         return null;
     }
 
-    private static bool ReadNumber(string cell, out double number) =>
+    internal static bool ReadNumber(string cell, out double number) =>
         double.TryParse(cell.Trim().Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out number) && double.IsFinite(number);
 
     private static ReadingUnit Bare(ChartUnit unit) =>
@@ -479,98 +352,11 @@ public static class SizeChart
             _ => ReadingUnit.Mm,
         };
 
-    private static ChartField? GuessField(string heading, MuzzleType type, IEnumerable<string> cells)
-    {
-        var plain = heading.Trim().ToLowerInvariant().Replace('_', ' ');
-        foreach (var (own, written, _) in Written)
-        {
-            if (own.Replace('_', ' ') == plain)
-                return written;
-        }
-
-        bool Says(string word) => plain.Contains(word, StringComparison.Ordinal);
-
-        // What is said of the dog is not said of the muzzle.
-        if (Says("dog") && (Says("weight") || Says("mass") || Says("breed")))
-            return null;
-        var least = Says("min") || Says("from") || Says("least") || Says("shortest");
-        var most = Says("max") || Says(" to") || Says("most") || Says("longest");
-        var ranged = cells.Any(c => Ends(c) is not null);
-        if (Says("neck") || Says("strap") || Says("collar"))
-            return least ? ChartField.NeckStrapMin
-                : most ? ChartField.NeckStrapMax
-                : ranged ? ChartField.NeckStrapRange
-                : null;
-        var found = Known.Where(k => k.Words.All(Says)).Select(k => (ChartField?)k.Field).FirstOrDefault();
-        // Of a girth that is the dog's, a muzzle knows the window; its other lengths and all that is outside say nothing of the inside.
-        var aside = found is { } field && IsLength(field) ? AsideOf(heading) : null;
-        if (aside is not null && (aside == ChartAside.Outside || found != ChartField.OpeningGirth))
-            return null;
-        if (found == ChartField.OpeningGirth && (type != MuzzleType.Basket || aside == ChartAside.Dog))
-            return least ? ChartField.GirthMin
-                : most ? ChartField.GirthMax
-                : ranged ? ChartField.GirthRange
-                : null;
-        return found;
-    }
-
-    /// <summary>What a heading speaks of beside the muzzle's inside; null where it does not.</summary>
-    private static ChartAside? AsideOf(string heading)
-    {
-        var words = WordsOf(heading);
-        return words.Any(w => w is "outside" or "outer" or "external" or "overall") ? ChartAside.Outside
-            : words.Any(w => w is "dog" or "dogs" or "dog's" or "snout" or "nose" or "head") ? ChartAside.Dog
-            : null;
-    }
-
-    private static string[] WordsOf(string heading) =>
-        heading.ToLowerInvariant().Split([' ', '_', '(', ')', '[', ']', ',', '/', '.', '-'], StringSplitOptions.RemoveEmptyEntries);
-
-    /// <summary>The units of length a heading names, the first first. The "in" of "length in cm" is none.</summary>
-    private static IReadOnlyList<ChartUnit> UnitsIn(string heading)
-    {
-        var words = WordsOf(heading);
-        static ChartUnit? Of(string word) =>
-            word switch
-            {
-                "mm" or "millimetres" or "millimeters" => ChartUnit.Mm,
-                "cm" or "centimetres" or "centimeters" => ChartUnit.Cm,
-                "in" or "inch" or "inches" or "\"" or "″" => ChartUnit.In,
-                _ => null,
-            };
-        List<ChartUnit> named =
-        [
-            .. words
-                .Select((w, i) => w == "in" && i + 1 < words.Length && Of(words[i + 1]) is not null && !heading.Contains('/') ? null : Of(w))
-                .OfType<ChartUnit>()
-                .Distinct(),
-        ];
-        return named.Count == 0 && heading.Contains('"') ? [ChartUnit.In] : named;
-    }
-
-    private static ChartUnit GuessUnit(string heading, ChartField field, IReadOnlyList<string> cells)
-    {
-        var words = WordsOf(heading);
-        bool Says(params string[] any) => any.Any(words.Contains);
-        if (field == ChartField.Mass)
-            return Says("oz", "ounces") ? ChartUnit.Oz
-                : Says("kg") ? ChartUnit.Kg
-                : ChartUnit.G;
-        if (!IsLength(field))
-            return ChartUnit.None;
-        if (UnitsIn(heading) is [var named, ..])
-            return named;
-
-        // Nobody says the unit: bare numbers too small for a muzzle in mm are asked about, not guessed.
-        var bare = cells.Select(c => ReadNumber(Ends(c)?.Low ?? c, out var number) ? number : double.NaN).Where(double.IsFinite).Order().ToList();
-        return bare.Count > 0 && bare[bare.Count / 2] < SmallestMiddle ? ChartUnit.None : ChartUnit.Mm;
-    }
-
     /// <summary>The heading row and all below it; titles and notes above it are left out.</summary>
     private static List<(int Row, string Raw, IReadOnlyList<string> Cells, bool Broken)> Table(string text, MuzzleType type)
     {
         var all = Rows(text).ToList();
-        int Known(IReadOnlyList<string> cells) => cells.Count(c => c.Length is > 0 and <= LongestHeading && GuessField(c, type, []) is not null);
+        int Known(IReadOnlyList<string> cells) => cells.Count(c => c.Length is > 0 and <= LongestHeading && ChartHeading.FieldOf(c, type, []) is not null);
         var heading =
             all.Take(MostTitles)
                 .Index()
@@ -582,7 +368,7 @@ public static class SizeChart
         List<(int Row, string Raw, IReadOnlyList<string> Cells, bool Broken)> table = [.. all.Skip(heading)];
 
         // Headings on two rows: the second holds their units, and no number.
-        if (table is [var first, var second, ..] && second.Cells.Any(c => UnitsIn(c).Count > 0) && !second.Cells.Any(c => c.Any(char.IsDigit)))
+        if (table is [var first, var second, ..] && second.Cells.Any(c => ChartHeading.UnitsIn(c).Count > 0) && !second.Cells.Any(c => c.Any(char.IsDigit)))
         {
             string At(IReadOnlyList<string> cells, int i) => i < cells.Count ? cells[i] : "";
             var both = Enumerable.Range(0, Math.Max(first.Cells.Count, second.Cells.Count)).Select(i => $"{At(first.Cells, i)} {At(second.Cells, i)}".Trim());
