@@ -77,6 +77,24 @@ test.describe('in a dead spot', () => {
     await page.reload();
     await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(2);
   });
+
+  test('a worried dog settles the set while the server is away: no more goes', async ({ page, context }) => {
+    const id = await newDog(page, 'Worried far away');
+    await page.goto(`/dogs/${id}/plan`);
+    await beginSession(page);
+    await expect(page.getByText('Saved as it happens')).toBeVisible();
+    await context.setOffline(true);
+    const good = page.getByRole('button', { name: /^Yes/ });
+    await good.click();
+    await page.getByRole('button', { name: 'It shows …' }).click();
+    await page.getByRole('button', { name: 'Licks its lips' }).click();
+    await expect(good).toBeDisabled();
+    await expect(page.getByText('What it showed settles this set: finish it', { exact: false })).toBeVisible();
+    await page.getByRole('button', { name: /^Finish the set/ }).click();
+    await expect(page.getByRole('heading', { name: 'Set closed' })).toBeVisible();
+    await context.setOffline(false);
+    await expect(page.getByText('It was worried', { exact: false })).toBeVisible();
+  });
 });
 
 test.describe('with the server away from before the first go', () => {

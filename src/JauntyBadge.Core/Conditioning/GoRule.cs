@@ -209,6 +209,12 @@ public static class GoRules
     public static int BeginsAt(Temperament temperament, GoRule rule, HouseRules rules) =>
         rule == GoRule.AsSoonAsClear && temperament.IsFearful() ? -rules[BeginsBelow] : 0;
 
+    /// <summary>The signs that settle a set by themselves, however its goes went: so that a device knows it while the server is away.</summary>
+    public static IReadOnlyList<SignGroup> SettledBy(Temperament temperament, GoRule rule) =>
+        rule == GoRule.AsSoonAsClear && temperament.IsFearful()
+            ? [SignGroup.Unsure, SignGroup.Worried, SignGroup.OverThreshold]
+            : [SignGroup.Worried, SignGroup.OverThreshold];
+
     /// <summary>Decides.</summary>
     /// <param name="start">Where the set stood before its first go.</param>
     /// <param name="goes">The goes in order, right or missed.</param>

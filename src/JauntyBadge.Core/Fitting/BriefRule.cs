@@ -68,7 +68,7 @@ public sealed record WearPlan(TimeSpan Longest, bool Warm)
 /// <param name="Sensitivities">Any of these.</param>
 /// <param name="Temperaments">Any of these.</param>
 /// <param name="Warm">Worn in warmth or not.</param>
-/// <param name="Long">Worn longer than twenty minutes or not.</param>
+/// <param name="Long">Worn longer than what needs a full pant or not.</param>
 /// <param name="Growing">Whether the head still grows.</param>
 /// <param name="Thick">Whether the coat is thick.</param>
 /// <param name="Material">The material school.</param>
@@ -192,6 +192,8 @@ public sealed record BriefRule(
                 Reason = writing
                     .Say(Reason)
                     .Replace("{wear}", $"{wear.Longest.TotalMinutes:0}")
+                    .Replace("{long}", $"{writing.Rules[WearPlan.LongWear].TotalMinutes:0}")
+                    .Replace("{sleeve}", $"{writing.Rules[FitRules.SleeveCap].TotalMinutes:0}")
                     .Replace("{airway}", new DogWords(writing).Airway(dog))
                     .Replace("{cap}", When.BeyondCapOf is { } type ? $"{FitRules.Cap(type, writing.Rules)?.TotalMinutes:0}" : ""),
             };

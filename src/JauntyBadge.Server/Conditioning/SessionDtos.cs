@@ -145,6 +145,7 @@ internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Se
 /// <param name="IsClear">The open set is decided: finish it; more goes would not be looked at.</param>
 /// <param name="Settles">What would settle the open set, or that it is settled and by what, in a sentence; null where none is open.</param>
 /// <param name="EndNow">A sign over threshold was tapped in the open set: end now.</param>
+/// <param name="SettledBy">The groups of signs one of which settles a set by itself.</param>
 /// <param name="Overrule">How the decision of the set finished last can be overruled; null where it cannot: nothing is finished, the next set has begun, or the dog went over threshold.</param>
 public sealed record SessionDto(
     Guid Id,
@@ -160,6 +161,7 @@ public sealed record SessionDto(
     bool IsClear,
     string? Settles,
     bool EndNow,
+    IReadOnlyList<SignGroup> SettledBy,
     OverruleDto? Overrule
 )
 {
@@ -184,6 +186,7 @@ public sealed record SessionDto(
             standing is { DecidedAfter: not null },
             standing is null ? null : dog.Words.Standing(standing),
             open is not null && Progression.EndsNow(open.ToRecord().Worst),
+            GoRules.SettledBy(dog.PlanOf(session).Temperament, dog.PlanOf(session).Rule),
             OverruleOf(rows, dog.Words)
         );
     }

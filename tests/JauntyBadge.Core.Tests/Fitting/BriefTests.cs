@@ -57,6 +57,35 @@ public class BriefTests
         Assert.Equal(needed != GapeClass.FullPant, brief.Lines.Any(l => l.Id == "gape-calm"));
     }
 
+    /// <summary>A reason that names a number names the one that holds, not ours.</summary>
+    [Theory]
+    [InlineData("fit.long-wear", 17, "more than 20 minutes", "more than 17 minutes")]
+    [InlineData("fit.sleeve-cap", 3, "Up to 5 minutes", "Up to 3 minutes")]
+    public void Reasons_follow_the_house_numbers(string id, double own, string ours, string follows)
+    {
+        var rules = new HouseRules([KeyValuePair.Create(id, own)]);
+        string Reasons(HouseRules by) =>
+            string.Join(
+                " ",
+                new[] { Purpose.Walks, Purpose.Clinic }
+                    .SelectMany(p =>
+                        Brief(
+                            Dog(p),
+                            new()
+                            {
+                                Rules = by,
+                                Wear = new(TimeSpan.FromMinutes(60), false),
+                                Writing = Writing.Usual with { Rules = by },
+                            }
+                        ).Lines
+                    )
+                    .Select(l => l.Reason)
+            );
+        Assert.Contains(ours, Reasons(HouseRules.Ours), StringComparison.Ordinal);
+        Assert.Contains(follows, Reasons(rules), StringComparison.Ordinal);
+        Assert.DoesNotContain(ours, Reasons(rules), StringComparison.Ordinal);
+    }
+
     [Fact]
     public void A_sleeve_is_ruled_out_in_warmth_even_at_the_clinic() =>
         Assert.False(Takes(Brief(Dog(Purpose.Clinic), new() { Wear = new WearPlan(TimeSpan.FromMinutes(5), true) }), "minute"));

@@ -42,9 +42,12 @@ export function OpenSet({
   // Said by the device too, for the server may be away.
   const over =
     session.endNow || seen.some((s) => signs.data?.some((sign) => sign.id === s.signId && sign.endsNow) === true);
+  const bySign = seen.some((s) =>
+    signs.data?.some((sign) => sign.id === s.signId && session.settledBy.includes(sign.group)),
+  );
   const busy = pad.closed !== null;
   // What waits on the device may have changed that: the server says once it has it.
-  const full = busy || goes.length >= session.goesInSet || (session.isClear && pending === 0);
+  const full = busy || goes.length >= session.goesInSet || bySign || (session.isClear && pending === 0);
   const happened = goes.length > 0 || seen.length > 0;
   const begun = isWell || happened || hold.running || session.sets.length > 0;
   useAwake(begun);
@@ -108,9 +111,11 @@ export function OpenSet({
           <Text role="status" minH="6" fontWeight={session.isClear ? '700' : '400'}>
             {over
               ? ''
-              : pending > 0 && !reachable
-                ? t`What would settle it is told when the server is back.`
-                : session.settles}
+              : pending > 0 && !reachable && bySign
+                ? t`What it showed settles this set: finish it, and end with something easy.`
+                : pending > 0 && !reachable
+                  ? t`What would settle it is told when the server is back.`
+                  : session.settles}
           </Text>
           <Text fontSize="sm" color="fg.muted">
             <Trans>

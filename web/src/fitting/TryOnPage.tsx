@@ -78,10 +78,12 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
   const wrong = Object.values(answers).filter((fine) => !fine).length;
 
   const answer = (check: string, fine: boolean) => {
-    const others = Object.fromEntries(Object.entries(symptoms).filter(([id]) => id !== check));
+    // Of what stands by now: two taps may come before the next drawing.
+    const seen = form.getValues();
+    const others = Object.fromEntries(Object.entries(seen.symptoms).filter(([id]) => id !== check));
     const known = guide.checks.find((c) => c.id === check)?.symptoms ?? [];
     setSeen({
-      answers: { ...answers, [check]: fine },
+      answers: { ...seen.answers, [check]: fine },
       symptoms: !fine && known.length === 1 && known[0] ? { ...others, [check]: known[0] } : others,
     });
   };

@@ -4740,6 +4740,8 @@ export interface components {
             settles: null | string;
             /** @description A sign over threshold was tapped in the open set: end now. */
             endNow: boolean;
+            /** @description The groups of signs one of which settles a set by itself. */
+            settledBy: components["schemas"]["SignGroup"][];
             overrule: null | components["schemas"]["OverruleDto"];
         };
         /** @description A session as a device began it, perhaps while the server was away. */

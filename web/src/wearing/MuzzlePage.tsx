@@ -120,7 +120,8 @@ function Checklist({ dogId, checks }: { dogId: string; checks: Schemas['Inspecti
               label={check.name}
               says={{ fine: t`Fine`, not: t`Not` }}
               value={answers[check.id]}
-              onChange={(fine) => form.setValue('answers', { ...answers, [check.id]: fine })}
+              // Of what stands by now: two taps may come before the next drawing.
+              onChange={(fine) => form.setValue('answers', { ...form.getValues('answers'), [check.id]: fine })}
             />
           </Flex>
         ))}
