@@ -74,7 +74,7 @@ public class BriefTests
                             new()
                             {
                                 Rules = by,
-                                Wear = new(TimeSpan.FromMinutes(60), false),
+                                Wear = new(TimeSpan.FromMinutes(p == Purpose.Clinic ? 2 : 60), false),
                                 Writing = Writing.Usual with { Rules = by },
                             }
                         ).Lines
