@@ -36,7 +36,8 @@ const gather = (value: unknown, into: Set<string>, key = ''): void => {
 async function namesOf(page: Page, dogs: string[]) {
   const found = new Set<string>();
   const ask = async (path: string) => (await page.request.get(`/api/${path}`)).json() as unknown;
-  for (const path of ['round?count=99', 'breeds', 'catalogue', 'van', 'weather']) gather(await ask(path), found);
+  for (const path of ['round?count=99', 'breeds', 'catalogue', 'catalogue/away', 'van', 'weather'])
+    gather(await ask(path), found);
   for (const dog of dogs) for (const path of ofDogs) gather(await ask(`dogs/${dog}${path}`), found);
   for (let day = 0; day < 370; day += 5)
     for (const form of ['long', 'short'] as const) {

@@ -150,6 +150,28 @@ test.describe('on a phone', () => {
 
   test.describe('with the server away', () => {
     test.use({ expectedErrors: [/ERR_INTERNET_DISCONNECTED|Failed to load resource/] });
+    test('a dog that panics while nobody is reached: what to do is at hand, and no second one', async ({
+      page,
+      context,
+    }) => {
+      const id = await wearingDog(page, 'Panics afar');
+      await page.goto(`/dogs/${id}/wear`);
+      await expect(page.getByRole('button', { name: 'Put on now' })).toBeEnabled();
+      await page.waitForLoadState('networkidle');
+      await context.setOffline(true);
+      await page.getByRole('button', { name: 'Put on now' }).click();
+      await page.getByRole('button', { name: 'Retches or gags' }).click();
+      await expect(page.getByRole('region', { name: 'Until a veterinarian sees it' })).toBeVisible();
+      await page.getByRole('button', { name: '⬣ Stop' }).click();
+      await expect(page.getByRole('region', { name: 'It went badly: end here' })).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Put on now' })).toBeDisabled();
+      await context.setOffline(false);
+      await expect(page.getByText('No more today')).toBeVisible();
+      await expect
+        .poll(async () => (await wears(page, id)).map((w) => w.signs.map((s) => s.signId)))
+        .toEqual([['retches']]);
+    });
+
     test('a wear begun, told of and ended is saved once when it is back', async ({ page, context }) => {
       const id = await wearingDog(page, 'Far pasture');
       await page.goto(`/dogs/${id}/wear`);

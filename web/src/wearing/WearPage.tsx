@@ -55,14 +55,21 @@ export function WearPage() {
             <Steps heading={t`Until a veterinarian sees it`} steps={signs.firstAid} />
           )}
           {signs && bad && <Steps heading={t`It went badly: end here`} steps={signs.afterBad} />}
-          <BeforeWear dogId={dog.id} onStart={start} />
+          <BeforeWear dogId={dog.id} onStart={start} isOver={bad} />
         </>
       )}
     </Box>
   );
 }
 
-function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typeof useRunningWear>['start'] }) {
+interface Before {
+  dogId: string;
+  onStart: ReturnType<typeof useRunningWear>['start'];
+  /** One went badly here just now: no second one, also while the server is away. */
+  isOver: boolean;
+}
+
+function BeforeWear({ dogId, onStart, isOver }: Before) {
   const [exercise, setExercise] = useState(false);
   const [inSun, setInSun] = useState(false);
   const [hotGround, setHotGround] = useState(false);
@@ -132,7 +139,7 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
           h="16"
           fontSize="xl"
           colorPalette="marigold"
-          disabled={data.seconds === 0}
+          disabled={isOver || data.seconds === 0}
           onClick={() => begin(null)}
         >{t`Put on now`}</Button>
         {data.seconds === 0 && data.muzzle !== null && (
@@ -141,7 +148,7 @@ function BeforeWear({ dogId, onStart }: { dogId: string; onStart: ReturnType<typ
             color="fg.muted"
           >{t`In an emergency it may have to be worn all the same: enter it in the log afterwards, and call the veterinarian.`}</Text>
         )}
-        {data.next && data.nextSeconds > 0 && (
+        {!isOver && data.next && data.nextSeconds > 0 && (
           <Box mt="6" borderLeftWidth="4px" borderColor="accent" ps="4">
             <Text fontWeight="700">{t`The next happy wear: ${data.next.name.toLowerCase()}`}</Text>
             <Text>{data.next.how}</Text>
