@@ -211,9 +211,10 @@ public static class GoRules
 
     /// <summary>The signs that settle a set by themselves, however its goes went: so that a device knows it while the server is away.</summary>
     public static IReadOnlyList<SignGroup> SettledBy(Temperament temperament, GoRule rule) =>
-        rule == GoRule.AsSoonAsClear && temperament.IsFearful()
-            ? [SignGroup.Unsure, SignGroup.Worried, SignGroup.OverThreshold]
-            : [SignGroup.Worried, SignGroup.OverThreshold];
+        [.. Enum.GetValues<SignGroup>().Where(g => SettlesAlone(g, temperament, rule))];
+
+    private static bool SettlesAlone(SignGroup group, Temperament temperament, GoRule rule) =>
+        group >= SignGroup.Worried || (group == SignGroup.Unsure && rule == GoRule.AsSoonAsClear && temperament.IsFearful());
 
     /// <summary>Decides.</summary>
     /// <param name="start">Where the set stood before its first go.</param>
@@ -307,10 +308,8 @@ public static class GoRules
 
         private SetDecision? AsSoonAsClear()
         {
-            if (Worst == SignGroup.Worried)
-                return Back(DecidedBy.Worried, endSession: true);
-            if (Worst == SignGroup.Unsure && Start.IsFearful)
-                return Back(DecidedBy.Unsure, endSession: true);
+            if (SettlesAlone(Worst, Start.Temperament, Start.Rule))
+                return Back(Worst == SignGroup.Worried ? DecidedBy.Worried : DecidedBy.Unsure, endSession: true);
             var clarity = Test.Of(Done, Good);
             if (clarity == Clarity.NotClear && Done < MostGoes)
                 return null;
@@ -329,7 +328,7 @@ public static class GoRules
 
         private SetDecision? ByTens()
         {
-            if (Worst == SignGroup.Worried)
+            if (SettlesAlone(Worst, Start.Temperament, Start.Rule))
                 return Back(DecidedBy.Worried, endSession: false);
             if (Done < MostGoes)
                 return null;

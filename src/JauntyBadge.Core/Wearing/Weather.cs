@@ -230,15 +230,18 @@ public static class Heat
     /// <summary>The band for a wear: the worse of wet bulb and air, one up where anything moves the dog, and one where the place does, however much of either.</summary>
     public static HeatBand For(WearQuestion question, Weather weather, HouseRules rules)
     {
-        var (wet, air) = (Of(weather.Judged, rules), OfAir(weather.Air, rules));
+        var (wet, air) = Bare(weather, rules);
         var movers = Movers(question, weather, rules).Select(m => m is HeatMover.Sun or HeatMover.HotGround).Distinct().Count();
         return (HeatBand)Math.Min((int)HeatBand.None, (int)(wet > air ? wet : air) + movers);
     }
 
+    /// <summary>The bands of wet bulb and air, before anything moves them.</summary>
+    private static (HeatBand Wet, HeatBand Air) Bare(Weather weather, HouseRules rules) => (Of(weather.Judged, rules), OfAir(weather.Air, rules));
+
     /// <summary>The number that decides a band: that of the air where it is the worse, else that of the wet bulb.</summary>
     public static Grounded<Temperature> Decides(Weather weather, HouseRules rules)
     {
-        var (wet, air) = (Of(weather.Judged, rules), OfAir(weather.Air, rules));
+        var (wet, air) = Bare(weather, rules);
         return (air > wet, air > wet ? air : wet) switch
         {
             (true, HeatBand.Halved) => AirHalvesFrom,

@@ -1,4 +1,3 @@
-using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Fitting;
@@ -27,35 +26,25 @@ public sealed record WornDog(WearsOnRecord Record, WearingHabitsRow? Habits)
                 .Wears.Where(w => dogs.Contains(w.DogId) && w.RemovedAt == null)
                 .OrderBy(w => w.StartedAt)
                 .ThenBy(w => w.Number)
-                .Select(w => new
+                // Without its pictures and notes.
+                .Select(w => new WearRow
                 {
-                    w.DogId,
-                    w.Id,
-                    w.Version,
-                    w.Day,
-                    w.StartedAt,
-                    w.EndedAt,
-                    w.Occasion,
-                    w.HappyId,
-                    w.Worst,
-                    w.Red,
-                    w.Ending,
-                    w.CapMinutes,
-                    Rubbed = w.Rubs.Count > 0,
+                    DogId = w.DogId,
+                    Id = w.Id,
+                    Version = w.Version,
+                    Day = w.Day,
+                    StartedAt = w.StartedAt,
+                    EndedAt = w.EndedAt,
+                    Occasion = w.Occasion,
+                    HappyId = w.HappyId,
+                    Worst = w.Worst,
+                    Red = w.Red,
+                    Ending = w.Ending,
+                    CapMinutes = w.CapMinutes,
+                    Rubs = w.Rubs,
                 })
                 .ToListAsync(cancel)
-        ).ToLookup(
-            w => w.DogId,
-            w => new WearOnRecord(w.Day, w.StartedAt, w.EndedAt, w.Occasion, w.HappyId, w.Worst >= SignGroup.Worried, w.Rubbed)
-            {
-                Id = w.Id,
-                Version = w.Version,
-                OverThreshold = w.Worst == SignGroup.OverThreshold,
-                Red = w.Red,
-                Ending = w.Ending,
-                Cap = w.CapMinutes is { } minutes ? TimeSpan.FromMinutes(minutes) : null,
-            }
-        );
+        ).ToLookup(w => w.DogId, w => w.AsRecord);
         var appointments = (
             await db
                 .Appointments.AsNoTracking()

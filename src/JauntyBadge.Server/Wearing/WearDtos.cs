@@ -109,6 +109,13 @@ public sealed record WearEntry(
     double? EndedAgo = null
 );
 
+/// <summary>What is asked of a sign of a wear, wherever one is named.</summary>
+internal static class WornSignRule
+{
+    public static IRuleBuilderOptions<T, string?> OnTheList<T>(this IRuleBuilder<T, string?> sign) =>
+        sign.Must(SignsSeen.IsKnown).WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/worn-signs has them.");
+}
+
 public sealed class WearEntryValidator : AbstractValidator<WearEntry>
 {
     private const double LongestAgo = 30 * 86_400;
@@ -153,7 +160,7 @@ public sealed class WearEntryValidator : AbstractValidator<WearEntry>
             {
                 sign.RuleFor(s => s.Id).NotNull().WithMessage("id is needed, made where it was tapped.");
                 sign.RuleFor(s => s.At).NotNull().WithMessage("at is needed: when it was tapped.");
-                sign.RuleFor(s => s.SignId).Must(SignsSeen.IsKnown).WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/worn-signs has them.");
+                sign.RuleFor(s => s.SignId).OnTheList();
             });
     }
 }

@@ -252,9 +252,7 @@ public sealed class WhatIfWearValidator : AbstractValidator<WhatIfWear>
                 wear.RuleFor(w => w.Day).NotNull().WithMessage("day is needed, such as 2026-11-27.");
                 wear.RuleFor(w => w.Minutes).NeededBetween(0, 10_080).WithMessage("minutes is needed, 0 to 10,080.");
                 wear.RuleFor(w => w.CapMinutes).Must(m => m is null or (>= 0 and <= 1440)).WithMessage("capMinutes is 0 to 1440.");
-                wear.RuleForEach(w => w.Signs)
-                    .Must(SignsSeen.IsKnown)
-                    .WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/worn-signs has them.");
+                wear.RuleForEach(w => w.Signs).OnTheList();
             });
         RuleFor(w => w.Dog!.BodyMassKg).InclusiveBetween(0.4, 120).When(w => w.Dog is not null).WithMessage("A body mass is 0.4 to 120 kg.");
         RuleFor(w => w.Dog!.AgeYears).InclusiveBetween(0, 30).When(w => w.Dog is not null).WithMessage("An age is 0 to 30 years.");
@@ -285,7 +283,7 @@ public sealed class WhatIfBalanceValidator : AbstractValidator<WhatIfBalance>
             RuleFor(w => w.Day).NotNull().WithMessage("day is needed, such as 2026-11-27.").Must(d => d is null || lies(d.Value)).WithMessage(where);
             RuleFor(w => w.Occasion).NotNull().WithMessage("occasion is needed: fun, ordinary or stressful.");
             RuleFor(w => w.Minutes).Must(m => m is null or (>= 0 and <= 10_080)).WithMessage("minutes is 0 to 10,080.");
-            RuleForEach(w => w.Signs).Must(SignsSeen.IsKnown).WithMessage("\"{PropertyValue}\" is not a sign on the list; GET /api/worn-signs has them.");
+            RuleForEach(w => w.Signs).OnTheList();
         }
     }
 }
