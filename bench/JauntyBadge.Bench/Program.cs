@@ -50,6 +50,13 @@ if (args is ["forecast", var unlike])
     return;
 }
 
+// With "reliability DOGS": whether what is called so sure fits as often, on so many heads of each other jaw.
+if (args is ["reliability", var heads])
+{
+    ReliabilityTrial.Run(int.Parse(heads, CultureInfo.InvariantCulture));
+    return;
+}
+
 BenchmarkSwitcher.FromAssembly(typeof(MeasuringBenchmarks).Assembly).Run(args.Length > 0 ? args : ["--filter", "*"]);
 
 namespace JauntyBadge.Bench

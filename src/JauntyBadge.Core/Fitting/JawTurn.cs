@@ -20,7 +20,7 @@ internal readonly struct JawTurn
     {
         (hingeX, hingeY) = (snout.HingeX, snout.HingeY);
         (chinX, chinY) = (snout.ChinX - hingeX, snout.ChinY - hingeY);
-        (cornerX, cornerY) = (Math.Max(snout.FitLine, snout.ChinX + 1e-3 * snout.Eye) - hingeX, snout.Height - hingeY);
+        (cornerX, cornerY) = (Math.Max(snout.FitLine, snout.ChinX + 1e-3 * snout.Eye) - hingeX, snout.Border - hingeY);
     }
 
     /// <summary>The widest opening up to a limit, radians, on the way to which this much room is kept everywhere.</summary>

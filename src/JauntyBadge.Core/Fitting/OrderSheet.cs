@@ -105,18 +105,22 @@ public sealed record OrderSheet(
         /// <summary>Spare widths aimed for: the middle of what is allowed, and less on a small head, whose rear edge would else go around it too wide.</summary>
         private static readonly double[] SpareMm = [18, 14, 10, 8, 6.5];
 
+        /// <summary>Shares of the doubt about chin and jaw that are made room for, the most first; none where there is no room for it (House).</summary>
+        private static readonly double[] JawShares = [1.3, 0.65, 0];
+
         /// <summary>The widest windows that hold together.</summary>
         public static Windows Widest(SnoutModel snout, FitRequest request, Length strapMin, Length strapMax)
         {
             var tries =
                 from narrowed in Enumerable.Range(0, Narrowings + 1)
+                from jaw in JawShares
                 from spare in SpareMm
-                select Of(snout, request, 1 - narrowed / (double)Narrowings, Length.FromMillimeters(spare), strapMin, strapMax);
+                select Of(snout, request, 1 - narrowed / (double)Narrowings, Length.FromMillimeters(spare), jaw, strapMin, strapMax);
             return tries.OfType<Windows>().FirstOrDefault() ?? AsWanted(snout, request);
         }
 
         /// <summary>Windows as wide as a share of what is allowed at the most; null where they do not hold together.</summary>
-        private static Windows? Of(SnoutModel snout, FitRequest request, double share, Length aim, Length strapMin, Length strapMax)
+        private static Windows? Of(SnoutModel snout, FitRequest request, double share, Length aim, double jawShare, Length strapMin, Length strapMax)
         {
             var (seat, _) = FitRules.SeatWindow(request.FitStyle, snout);
             var eye = snout.EyeLine.Value;
@@ -127,11 +131,12 @@ public sealed record OrderSheet(
             var middle = snout.Width.Value + aim;
             var width = new Window(middle - spare, middle + spare);
             var needed = BasketFit.NeededGirth(snout, request.NeededGape);
+            var jaw = snout.Height.Value * (snout.Rules[CompletedMeasures.ChinDoubt] * jawShare);
             bool Opens(Length inner, Length front, Length rear)
             {
                 var basket = new BasketModel(inner, front, rear, middle, needed);
                 var at = Seat.Of(snout, basket, seat);
-                return Gape.FloorRoom(snout, basket, at, request.NeededGape) >= snout.Rules[FitRules.FloorClearance] + Spare
+                return Gape.FloorRoom(snout, basket, at, request.NeededGape) >= snout.Rules[FitRules.FloorClearance] + Spare + jaw
                     && Gape.FloorRoom(snout, basket, at, Angle.Zero) >= snout.Rules[FitRules.ChinRoom] + Spare;
             }
 

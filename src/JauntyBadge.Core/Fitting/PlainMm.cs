@@ -4,11 +4,12 @@ using JauntyBadge.Core.Measuring;
 
 namespace JauntyBadge.Core.Fitting;
 
-/// <summary>A snout in plain mm, for the inner loops.</summary>
+/// <summary>A snout in plain mm, for the inner loops. <c>Border</c> is how deep the lower border lies from the fit line back: the height, unless its own doubt is drawn.</summary>
 internal readonly record struct SnoutMm(
     double Eye,
     double FitLine,
     double Height,
+    double Border,
     double Width,
     double Girth,
     double HingeX,
@@ -25,6 +26,7 @@ internal readonly record struct SnoutMm(
             snout.EyeLine.Mm,
             snout.FitLine.Mm,
             snout.Height.Mm,
+            snout.Height.Mm,
             snout.Width.Mm,
             snout.Girth.Mm,
             snout.Hinge.Mm,
@@ -39,7 +41,7 @@ internal readonly record struct SnoutMm(
     public double GirthAt(double halfSin) => Girth + 4 * (HingeX - FitLine) * halfSin;
 
     /// <summary>With another height, and what goes by it.</summary>
-    public SnoutMm Taller(double times) => this with { Height = Height * times, HingeY = HingeY * times, ChinY = ChinY * times };
+    public SnoutMm Taller(double times) => this with { Height = Height * times, Border = Border * times, HingeY = HingeY * times, ChinY = ChinY * times };
 }
 
 /// <summary>A basket's inner shape in plain mm, for the inner loops.</summary>

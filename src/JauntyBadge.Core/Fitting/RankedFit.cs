@@ -124,10 +124,10 @@ public sealed class RankedFit
 
     internal int ChanceSteps { get; }
 
-    /// <summary>Where it stands among those that may be worn: 0 sure enough and without a warning, 1 with one, 2 less sure.</summary>
+    /// <summary>Where it stands among those that may be worn: 0 sure enough and without a warning, 1 with one or where it is not as sure that no push brings it to the eyes, 2 less sure.</summary>
     internal int Rank =>
         Chance < Question.Rules[VanStock.SureEnough] ? 2
-        : Warns ? 1
+        : Warns || chances?.Of(CriterionName.Shove) < Question.Rules[VanStock.SureEnough] ? 1
         : 0;
 
     internal FitQuestion Question => judge.Question;

@@ -104,7 +104,10 @@ public sealed class SnoutDraws
         return new SnoutDraws(snout, doubts, snouts, parts, [.. wide.Zip(deep, (w, d) => BoxMm.On(snout, w, d))]);
     }
 
-    /// <summary>The reading that would settle most of whether these draws hold; null when there is little doubt or no single reading stands out.</summary>
+    /// <summary>
+    /// The reading that would settle most of whether these draws hold; null when there is little doubt, when no single reading stands out, and where none could change the answer:
+    /// what is sure enough, more likely than not, or neither, would still be so whatever it turned out to be.
+    /// </summary>
     internal Retake? WouldSettle(ReadOnlySpan<bool> holds)
     {
         var all = 0;
@@ -119,6 +122,8 @@ public sealed class SnoutDraws
         Span<int> of = stackalloc int[Parts];
         for (var d = 0; d < doubts.Count; d++)
         {
+            if (!doubts[d].CanBeRead)
+                continue;
             held.Clear();
             of.Clear();
             var part = parts[d];
@@ -128,16 +133,27 @@ public sealed class SnoutDraws
                 held[part[i]] += holds[i] ? 1 : 0;
             }
 
-            var between = 0.0;
+            var (between, changes) = (0.0, false);
             for (var p = 0; p < Parts; p++)
-                between += of[p] * Math.Pow((double)held[p] / of[p] - share, 2);
+            {
+                var then = (double)held[p] / of[p];
+                between += of[p] * Math.Pow(then - share, 2);
+                changes |= Answer(then) != Answer(share);
+            }
+
             var settles = (between / Count - doubt * (Parts - 1) / Count) / doubt;
-            if (settles > most)
+            if (changes && settles > most)
                 (best, most) = (d, settles);
         }
 
         return best < 0 ? null : new Retake(doubts[best].Line.Measure, doubts[best].Line.Side, doubts[best].Kind, Math.Min(1, most));
     }
+
+    /// <summary>What a chance is said as: 2 sure enough, 1 more likely than not, 0 less.</summary>
+    private int Answer(double chance) =>
+        chance >= Rules[VanStock.SureEnough] ? 2
+        : chance >= Rules[Headline.EvenChance] ? 1
+        : 0;
 
     private static SnoutMm Draw(SnoutModel snout, IReadOnlyList<UncertaintySource> doubts, double[][] off, int draw)
     {
@@ -155,7 +171,7 @@ public sealed class SnoutDraws
             };
         }
 
-        var drawn = SnoutMm.Of(SnoutModel.From(numbers));
+        var drawn = SnoutMm.Of(SnoutModel.From(Sides(numbers, doubts)));
         var whole = SnoutMm.Of(snout);
         for (var d = 0; d < doubts.Count; d++)
         {
@@ -166,11 +182,31 @@ public sealed class SnoutDraws
                 (UncertaintyKind.Section, Measure.SnoutGirth) => drawn with { Girth = drawn.Girth * (1 + by / whole.Girth) },
                 (UncertaintyKind.Section, Measure.SnoutWidth) => drawn with { Width = drawn.Width * (1 + by / whole.Width) },
                 (UncertaintyKind.Section, _) => drawn.Taller(1 + by / whole.Height),
+                (UncertaintyKind.HingeDrop, _) => drawn with { HingeY = drawn.HingeY + by },
+                (UncertaintyKind.Chin, _) => drawn with { ChinY = drawn.ChinY + by },
+                (UncertaintyKind.LowerBorder, _) => drawn with { Border = drawn.Border + by },
                 _ => drawn,
             };
         }
 
         return drawn;
+    }
+
+    /// <summary>
+    /// The two sides of one head are alike: a difference is believed as far as heads differ against how far the readings may be off. Drawn one by one, the shorter of the two
+    /// would be too short twice over.
+    /// </summary>
+    private static SnoutNumbers Sides(SnoutNumbers numbers, IReadOnlyList<UncertaintySource> doubts)
+    {
+        if (numbers is not { NoseToInnerEyeLeft: { } left, NoseToInnerEyeRight: { } right })
+            return numbers;
+        var read = doubts
+            .Where(d => d.Kind == UncertaintyKind.Reading && d.Line.Measure == Measure.NoseToInnerEye)
+            .Sum(d => d.Standard.Millimeters * d.Standard.Millimeters);
+        var middle = (left + right) / 2;
+        var heads = Math.Pow(middle.Millimeters * numbers.Rules[CompletedMeasures.SidesDoubt], 2);
+        var half = (left - right) / 2 * Math.Sqrt(heads / (heads + read));
+        return numbers with { NoseToInnerEyeLeft = middle + half, NoseToInnerEyeRight = middle - half };
     }
 
     private static SnoutNumbers Moved(SnoutNumbers numbers, MeasureLine line, Length by) =>

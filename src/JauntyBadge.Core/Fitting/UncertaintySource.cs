@@ -20,14 +20,26 @@ public enum UncertaintyKind
 
     /// <summary>A gap between fit line and eyes that nobody wrote down, where the eye line is worked out by it.</summary>
     Gap,
+
+    /// <summary>How far the hinge lies below the bridge line: differs from dog to dog, and no reading tells it.</summary>
+    HingeDrop,
+
+    /// <summary>How deep the chin lies; no reading tells it.</summary>
+    Chin,
+
+    /// <summary>The lower border of the jaw; no reading tells it.</summary>
+    LowerBorder,
 }
 
-/// <summary>One source of doubt about a snout, named by the reading that would lessen it.</summary>
+/// <summary>One source of doubt about a snout, named by the reading that would lessen it, or that it goes by.</summary>
 /// <param name="Line">The reading.</param>
 /// <param name="Kind">How it enters.</param>
 /// <param name="Standard">Standard uncertainty, mm of length.</param>
 public sealed record UncertaintySource(MeasureLine Line, UncertaintyKind Kind, Length Standard)
 {
+    /// <summary>Whether a reading could lessen it.</summary>
+    public bool CanBeRead => Kind is not (UncertaintyKind.HingeDrop or UncertaintyKind.Chin or UncertaintyKind.LowerBorder);
+
     /// <summary>Every doubt about a snout: its readings' own, and those of what the model makes of what was not read.</summary>
     /// <param name="snout">The snout.</param>
     /// <param name="readings">Standard uncertainties of the readings it was built from; readings without one count as exact.</param>
@@ -59,6 +71,9 @@ public sealed record UncertaintySource(MeasureLine Line, UncertaintyKind Kind, L
             Add(Measure.JawToNose, UncertaintyKind.Hinge, snout.Hinge.Value * snout.Rules[CompletedMeasures.HingeDoubt]);
         if (numbers is { FitLineGap: null, FitLineLength: not null, NoseToInnerEyeLeft: null, NoseToInnerEyeRight: null })
             Add(Measure.NoseToInnerEye, UncertaintyKind.Gap, CompletedMeasures.GapDoubtOf(snout.EyeLine.Value - snout.FitLine.Value, snout.Rules));
+        Add(Measure.SnoutHeight, UncertaintyKind.HingeDrop, snout.Height.Value * snout.Rules[CompletedMeasures.HingeDropDoubt]);
+        Add(Measure.SnoutHeight, UncertaintyKind.Chin, snout.Height.Value * snout.Rules[CompletedMeasures.ChinDoubt]);
+        Add(Measure.SnoutHeight, UncertaintyKind.LowerBorder, snout.Height.Value * snout.Rules[CompletedMeasures.LowerBorderDoubt]);
         return doubts;
     }
 

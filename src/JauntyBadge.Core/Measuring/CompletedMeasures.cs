@@ -14,6 +14,8 @@ public sealed record CompletedMeasure(Measure Measure, Side? Side, int Count, Le
 /// <summary>All measures of a dog: those read, and those the snout model completes, each with its doubt.</summary>
 public static class CompletedMeasures
 {
+    private static readonly Basis OtherJaws = Basis.House("set on heads with other jaws, so that what is called so sure fits as often");
+
     public static readonly Grounded<double> SectionDoubt = new(
         "snout.u-section",
         "Standard uncertainty of a snout's section taken as a rounded box, as a share",
@@ -31,8 +33,8 @@ public static class CompletedMeasures
     public static readonly Grounded<double> HingeDoubt = new(
         "snout.u-hinge",
         "Standard uncertainty of a jaw hinge worked out from the eye line, as a share",
-        0.05,
-        Basis.House("mandibles of one head shape differ by a tenth or so")
+        0.09,
+        Basis.House("mandibles of one head shape differ by a tenth or more; set on heads with other jaws")
     );
 
     public static readonly Grounded<Length> GapDoubt = new(
@@ -42,12 +44,41 @@ public static class CompletedMeasures
         Basis.House("half an inch to an inch, all equally likely")
     );
 
+    public static readonly Grounded<double> HingeDropDoubt = new(
+        "snout.u-hinge-drop",
+        "Standard uncertainty of how far the jaw hinge lies below the bridge line, as a share of the snout's height",
+        0.1,
+        OtherJaws
+    );
+
+    public static readonly Grounded<double> ChinDoubt = new(
+        "snout.u-chin",
+        "Standard uncertainty of how deep the chin lies, as a share of the snout's height",
+        0.09,
+        OtherJaws
+    );
+
+    public static readonly Grounded<double> LowerBorderDoubt = new(
+        "snout.u-lower-border",
+        "Standard uncertainty of the lower border of the jaw, as a share of the snout's height",
+        0.05,
+        OtherJaws
+    );
+
+    public static readonly Grounded<double> SidesDoubt = new(
+        "snout.u-sides",
+        "How much the two sides of one head differ from nose to inner eye, as a share (standard deviation)",
+        0.02,
+        Basis.House("they seldom agree; by a twentieth they are measured again")
+    );
+
     /// <summary>The doubt of a gap that was not written down, a third of it at most.</summary>
     public static Length GapDoubtOf(Length gap, HouseRules rules) => UnitMath.Min(rules[GapDoubt], gap / 3);
 
     private const double Step = 0.01;
 
-    public static IReadOnlyList<IGrounded> All { get; } = [SectionDoubt, AssumedDoubt, HingeDoubt, GapDoubt];
+    public static IReadOnlyList<IGrounded> All { get; } =
+    [SectionDoubt, AssumedDoubt, HingeDoubt, GapDoubt, HingeDropDoubt, ChinDoubt, LowerBorderDoubt, SidesDoubt];
 
     /// <summary>What was read, then what the model makes of the rest; only what was read while there is no model yet.</summary>
     public static IReadOnlyList<CompletedMeasure> Of(Assessment assessment)
