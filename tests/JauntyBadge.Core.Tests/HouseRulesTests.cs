@@ -319,6 +319,14 @@ public class HouseRulesTests
                 continue;
             yield return Say($"{string.Join(";", snout.Sources)} {string.Join(";", snout.LowerBorder)} {string.Join(";", CompletedMeasures.Of(assessed))}");
 
+            var twoHours = new BriefQuestion
+            {
+                Rules = rules,
+                Writing = writing,
+                Wear = new(TimeSpan.FromHours(2), true),
+            };
+            yield return string.Join(";", MuzzleBrief.For(profile, twoHours).Lines.Select(l => l.Reason));
+
             // Muzzles for the few heads that differ; the others are there for what their readings say.
             foreach (var style in profile.BodyMass is null ? [] : Enum.GetValues<FitStyle>())
             {

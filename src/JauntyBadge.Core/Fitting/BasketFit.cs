@@ -27,7 +27,7 @@ public static class BasketFit
         var basket = gauge.Seated(shape);
         var noseRoom = gauge.NoseRoom(basket.Length);
         var gape = Fitting.Gape.Of(gauge.GapeRad(shape));
-        var words = new FitWords(snout, request, judgement, MuzzleType.Basket, gape);
+        var words = new FitWords(snout, request, judgement, MuzzleType.Basket, gape, holePitch: shape.Pitch);
         return new FitAssessment(
             new Seat(Mm(noseRoom), Mm(noseRoom + margins[CriterionName.Shove]), Mm(margins[CriterionName.Shove])),
             Mm(margins[CriterionName.ChinRoom]) + snout.Rules[FitRules.ChinRoom],

@@ -52,6 +52,16 @@ public sealed record WearPlan(TimeSpan Longest, bool Warm)
         Basis.House("a walk; say so where it is other")
     );
 
+    public static readonly Grounded<TimeSpan> HoursWear = new(
+        "fit.hours-wear",
+        "Wear longer than this is broken up",
+        TimeSpan.FromHours(2),
+        Basis.Practice("a few hours at the very most, watched")
+    )
+    {
+        Most = 180,
+    };
+
     /// <summary>What is taken until the fitter says otherwise.</summary>
     public static WearPlan Usual(IReadOnlyList<Purpose> uses, HouseRules rules) =>
         MuzzleBrief.IsClinicOnly(uses) ? new(rules[ClinicWear], false) : new(rules[OtherWear], true);
@@ -69,6 +79,7 @@ public sealed record WearPlan(TimeSpan Longest, bool Warm)
 /// <param name="Temperaments">Any of these.</param>
 /// <param name="Warm">Worn in warmth or not.</param>
 /// <param name="Long">Worn longer than what needs a full pant or not.</param>
+/// <param name="Hours">Worn so long that it has to be taken off in between, or not.</param>
 /// <param name="Growing">Whether the head still grows.</param>
 /// <param name="Thick">Whether the coat is thick.</param>
 /// <param name="Material">The material school.</param>
@@ -88,6 +99,7 @@ public sealed record BriefWhen(
     IReadOnlyList<Temperament>? Temperaments = null,
     bool? Warm = null,
     bool? Long = null,
+    bool? Hours = null,
     bool? Growing = null,
     bool? Thick = null,
     MaterialSchool? Material = null,
@@ -112,6 +124,7 @@ public sealed record BriefWhen(
             && (Temperaments is null || Temperaments.Contains(dog.Temperament))
             && (Warm is null || Warm == wear.Warm)
             && (Long is null || Long == wear.Longest > question.Rules[WearPlan.LongWear])
+            && (Hours is null || Hours == wear.Longest > question.Rules[WearPlan.HoursWear])
             && (Growing is null || Growing == question.Growing)
             && (Thick is null || Thick == (dog.Coat == Coat.Thick))
             && (Material is null || Material == question.Material)
@@ -142,11 +155,11 @@ public enum BriefTopic
 /// <param name="Id">Stable id.</param>
 /// <param name="Topic">What it is about.</param>
 /// <param name="When">When it applies.</param>
-/// <param name="Feature">The feature asked for; null for a rule about the mouth.</param>
+/// <param name="Feature">The feature asked for; null for a rule about the mouth, and for advice that no feature answers.</param>
 /// <param name="Demand">How much.</param>
 /// <param name="Gape">The opening asked for.</param>
 /// <param name="Says">What is asked for, short.</param>
-/// <param name="Reason">Why; {wear}, {cap} and {airway} stand for the minutes it is worn, those it may be, and what is said of the airway.</param>
+/// <param name="Reason">Why; {wear}, {hours}, {cap} and {airway} stand for the minutes it is worn, what is long, those it may be, and what is said of the airway.</param>
 /// <param name="Basis">On what ground.</param>
 /// <param name="Hard">It keeps the dog from harm and cannot be overruled.</param>
 public sealed record BriefRule(
@@ -193,6 +206,7 @@ public sealed record BriefRule(
                     .Say(Reason)
                     .Replace("{wear}", $"{wear.Longest.TotalMinutes:0}")
                     .Replace("{long}", $"{writing.Rules[WearPlan.LongWear].TotalMinutes:0}")
+                    .Replace("{hours}", writing.Minutes(writing.Rules[WearPlan.HoursWear]))
                     .Replace("{sleeve}", $"{writing.Rules[FitRules.SleeveCap].TotalMinutes:0}")
                     .Replace("{airway}", new DogWords(writing).Airway(dog))
                     .Replace("{cap}", When.BeyondCapOf is { } type ? $"{FitRules.Cap(type, writing.Rules)?.TotalMinutes:0}" : ""),
@@ -202,7 +216,11 @@ public sealed record BriefRule(
     {
         var rules = Tables.Read<BriefRule>(Table);
         Tables.RefuseTwins(Table, rules.Select(r => r.Id));
-        Tables.Refuse(Table, "either a feature or a gape", rules.Where(r => r.Feature is null == r.Gape is null).Select(r => r.Id));
+        Tables.Refuse(
+            Table,
+            "a feature or a gape, and not both; neither only for what is wanted",
+            rules.Where(r => r is { Feature: not null, Gape: not null } or { Feature: null, Gape: null, Demand: not Demand.Wanted }).Select(r => r.Id)
+        );
         Tables.Refuse(Table, "a ground and a reason", rules.Where(r => r.Basis.Note == "" || r.Reason == "").Select(r => r.Id));
         return rules;
     }
@@ -215,18 +233,30 @@ public sealed record BriefRule(
 /// <param name="Says">What pulls apart.</param>
 /// <param name="Do">What to do.</param>
 /// <param name="Basis">On what ground.</param>
-public sealed record Clash(string Id, IReadOnlyList<string> Rules, IReadOnlyList<string> Against, string Says, string Do, Basis Basis)
+/// <param name="Unless">Ids of rules that settle it by themselves.</param>
+public sealed record Clash(
+    string Id,
+    IReadOnlyList<string> Rules,
+    IReadOnlyList<string> Against,
+    string Says,
+    string Do,
+    Basis Basis,
+    IReadOnlyList<string>? Unless = null
+)
 {
     private const string Table = "clashes.json";
 
     public static IReadOnlyList<Clash> All { get; } = Load();
+
+    /// <summary>Whether these rules, all of which bind, pull apart.</summary>
+    internal bool Holds(IReadOnlySet<string> binding) => Rules.Any(binding.Contains) && Against.Any(binding.Contains) && Unless?.Any(binding.Contains) != true;
 
     private static IReadOnlyList<Clash> Load()
     {
         var rows = Tables.Read<Clash>(Table);
         Tables.RefuseTwins(Table, rows.Select(c => c.Id));
         var known = BriefRule.All.Select(r => r.Id).ToHashSet();
-        Tables.Refuse(Table, "rules that exist", rows.SelectMany(c => c.Rules.Concat(c.Against)).Where(id => !known.Contains(id)));
+        Tables.Refuse(Table, "rules that exist", rows.SelectMany(c => c.Rules.Concat(c.Against).Concat(c.Unless ?? [])).Where(id => !known.Contains(id)));
         return rows;
     }
 }

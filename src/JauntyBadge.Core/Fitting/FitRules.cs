@@ -200,7 +200,9 @@ public static class FitRules
         var eye = snout.EyeLine.Value;
         var basis =
             eye < rules[SnoutRules.SmallDogFrom]
-                ? Basis.House($"{low.Millimeters}–{high.Millimeters} mm shrunk by {snout.SmallDogScale:0.00} for a snout under 70 mm, never under 4 mm")
+                ? Basis.House(
+                    $"{low.Millimeters}–{high.Millimeters} mm shrunk by {snout.SmallDogScale:0.00} for a snout under {rules[SnoutRules.SmallDogFrom].Millimeters} mm, never under {rules[SnoutRules.SmallestWindow].Millimeters} mm"
+                )
                 : rules.Basis(Bounds(style).Low);
         return (new Window(SnoutRules.Scaled(low, eye, rules), SnoutRules.Scaled(high, eye, rules)), basis);
     }

@@ -111,12 +111,15 @@ public readonly record struct FitScore(double Comfort, double Safety, double Fee
     /// <summary>How well a model meets the wish to be seen or to blend in, 0 to 1.</summary>
     internal static double Seen(MuzzleModel model, MuzzleBrief brief) => Sight(model, brief) is { } contrast ? One(contrast.Met) : brief.Rules[Unknown];
 
-    /// <summary>The colour that serves the wish to be seen or to blend in best; null when the coat is not known or the model has no colours.</summary>
+    /// <summary>
+    /// The colour that serves the wish to be seen or to blend in best; null when the coat is not known or the model has no colours. Through clear vinyl the coat itself is seen, whatever
+    /// its tint: a contrast of 1 (House).
+    /// </summary>
     public static (MuzzleColour Colour, double Ratio, bool Met)? Sight(MuzzleModel model, MuzzleBrief brief)
     {
         if (brief.CoatHex is not { } coat || model.Colours.Count == 0)
             return null;
-        var ratios = model.Colours.Select(c => (Colour: c, Ratio: Contrast.Ratio(c.Hex, coat)));
+        var ratios = model.Colours.Select(c => (Colour: c, Ratio: model.SeenThrough ? 1 : Contrast.Ratio(c.Hex, coat)));
         if (brief.Visibility == VisibilitySchool.StandOut)
         {
             var most = ratios.MaxBy(r => r.Ratio);

@@ -11,7 +11,16 @@ namespace JauntyBadge.Core.Fitting;
 /// <param name="type">What sort of muzzle it is.</param>
 /// <param name="opening">How far the mouth opens in it; nothing for a sleeve or cover.</param>
 /// <param name="wear">How long and how warm it is to be worn; asked of a sleeve or cover only.</param>
-internal sealed class FitWords(SnoutModel snout, FitRequest request, Judgement all, MuzzleType type, Angle opening = default, WearPlan? wear = null)
+/// <param name="holePitch">Distance of the neck strap's holes, mm; 0 for one that slides.</param>
+internal sealed class FitWords(
+    SnoutModel snout,
+    FitRequest request,
+    Judgement all,
+    MuzzleType type,
+    Angle opening = default,
+    WearPlan? wear = null,
+    double holePitch = 0
+)
 {
     private readonly MeasuringWords measuring = new(request.Writing);
 
@@ -24,6 +33,8 @@ internal sealed class FitWords(SnoutModel snout, FitRequest request, Judgement a
     public MuzzleType Type => type;
 
     public Angle Opening => opening;
+
+    public Length? HolePitch => holePitch > 0 ? Length.FromMillimeters(holePitch) : null;
 
     public Writing Writing => request.Writing;
 

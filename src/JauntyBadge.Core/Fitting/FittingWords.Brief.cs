@@ -82,6 +82,11 @@ public sealed partial class FittingWords
 
     internal string Weighs(Mass mass, Mass most) => writing.Say($"{mass.Grams:0} g; up to {most.Grams:0} g is wanted on this dog.");
 
+    internal string SeenThrough(VisibilitySchool visibility) =>
+        visibility == VisibilitySchool.StandOut
+            ? writing.Say("It is clear, so that the coat is seen through it: it does not stand out, and people see it late.")
+            : writing.Say("It is clear, so that the coat is seen through it: it blends in.");
+
     internal string Seen(string colour, double contrast, VisibilitySchool visibility)
     {
         var wanted =

@@ -96,6 +96,8 @@ public sealed partial class FittingWords
     private string Whole(RankedFit fit) =>
         fit.Verdict switch
         {
+            not Verdict.Out when Headline.Of(fit).Instead is { } instead => writing.Say($"but: {instead}"),
+            not Verdict.Out when !fit.Serves => writing.Say("but it is more likely not to fit"),
             Verdict.Fits => writing.Say("the whole fits"),
             Verdict.Marginal => writing.Say("the whole just fits"),
             _ => writing.Say($"but it is out: {fit.Deciding.Reason}"),

@@ -26,6 +26,10 @@ public sealed partial class FittingWords(Writing writing)
     /// <summary>The same within a sentence.</summary>
     public string Within(CriterionName name) => writing.Say(MeasuredCriterion.Find(name)?.Within ?? Writing.Lower($"{name}"));
 
+    /// <summary>Fingers under a strap, such as "1.6 fingers".</summary>
+    internal string FingersLeft(double fingers) =>
+        fingers >= NeckStrap.MostFingers ? writing.Say($"{NeckStrap.MostFingers} fingers or more") : writing.Say($"{fingers:0.0} fingers");
+
     /// <summary>Which reading would settle most, and what to do.</summary>
     public string Of(Retake retake)
     {
@@ -39,7 +43,13 @@ public sealed partial class FittingWords(Writing writing)
     public string Of(Remedy remedy)
     {
         if (remedy.Kinds is [RemedyKind.Size])
-            return writing.Say($"Size {remedy.After.Size.Label} of the same model fits.");
+        {
+            var after = remedy.After;
+            return after.Rank == 0 && after.NotChecked.Count == 0
+                ? writing.Say($"Size {after.Size.Label} of the same model fits.")
+                : writing.Say($"Size {after.Size.Label} of the same model is worth a look: {Within(after.Deciding.Name)} decides.");
+        }
+
         List<string> steps = [];
         if (remedy.Punched > 0)
             steps.Add(

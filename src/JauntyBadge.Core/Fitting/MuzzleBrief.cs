@@ -186,7 +186,7 @@ public sealed record MuzzleBrief
             CoatHex = sight is { Overruled: null } ? question.CoatHex : null,
             VeterinarianFirst = dog.VeterinarianFirst && !question.VeterinarianSaid,
             Lines = lines,
-            Clashes = [.. Clash.All.Where(c => c.Rules.Any(binding.Contains) && c.Against.Any(binding.Contains)).Select(words.Of)],
+            Clashes = [.. Clash.All.Where(c => c.Holds(binding)).Select(words.Of)],
         };
     }
 

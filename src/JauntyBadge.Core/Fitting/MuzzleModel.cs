@@ -182,6 +182,8 @@ public sealed record MuzzleModel(
 
     /// <summary>Leather, and whatever does not give, holds a dog that pushes; rubber, vinyl, webbing and fabric compress (Practice).</summary>
     [JsonIgnore]
+    public bool SeenThrough => Material == Material.ClearVinyl;
+
     public bool Sturdy => DoesNotGive || Material == Material.Leather;
 }
 

@@ -102,6 +102,9 @@ public sealed class RankedFit
         : Chance < Question.Rules[Headline.EvenChance] ? FitGroup.Unsure
         : FitGroup.Fits;
 
+    /// <summary>Whether it may be worn and rather fits than not.</summary>
+    internal bool Serves => MayBeWorn && !(Chance < Question.Rules[Headline.EvenChance]);
+
     /// <summary>Whether it is kept only with a note that says why: it is out or not to be worn so, and not to train in.</summary>
     public bool NeedsNoteToKeep(bool toTrainIn) => !MayBeWorn && !toTrainIn;
 
@@ -150,7 +153,7 @@ public sealed class RankedFit
         }
         else
         {
-            var words = new FitWords(Snout, request, Judgement, Model.Type, wear: Brief.Wear);
+            var words = new FitWords(Snout, request, Judgement, Model.Type, wear: Brief.Wear, holePitch: Model.HolePitch?.Millimeters ?? 0);
             criteria = [.. Judgement.Criteria.Select(c => words.Of(c))];
             notChecked = [.. Judgement.Unchecked.Select(u => words.Of(u.Name, u.Why, judge.Loop))];
         }
@@ -201,7 +204,7 @@ internal static class SoftCriteria
             yield return Soft(
                 CriterionName.Visibility,
                 sight.Met,
-                words.Seen(sight.Colour.Name, sight.Ratio, brief.Visibility),
+                model.SeenThrough ? words.SeenThrough(brief.Visibility) : words.Seen(sight.Colour.Name, sight.Ratio, brief.Visibility),
                 brief.Rules.Basis(brief.Visibility == VisibilitySchool.StandOut ? Contrast.StandsOut : Contrast.BlendsIn)
             );
     }

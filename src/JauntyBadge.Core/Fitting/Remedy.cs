@@ -59,7 +59,7 @@ public static class Remedies
 
     /// <summary>What would save a muzzle that is out by its geometry alone, the cheapest first; empty when nothing would.</summary>
     /// <param name="fit">The muzzle as judged.</param>
-    /// <param name="sizes">The other sizes of its model as judged; those that fit are a remedy too.</param>
+    /// <param name="sizes">The other sizes of its model as judged; those that may be worn and rather fit than not are a remedy too.</param>
     public static IReadOnlyList<Remedy> For(RankedFit fit, IEnumerable<RankedFit> sizes)
     {
         if (fit.Verdict != Verdict.Out || fit.IsRefused || -fit.TightestMm > fit.Question.Rules[NearMiss].Millimeters)
@@ -72,7 +72,7 @@ public static class Remedies
         }
 
         var other = sizes
-            .Where(s => s.Model.Id == fit.Model.Id && s.Size.Id != fit.Size.Id && s.Verdict != Verdict.Out)
+            .Where(s => s.Model.Id == fit.Model.Id && s.Size.Id != fit.Size.Id && s.Serves)
             .OrderByDescending(s => s.Chance ?? 1)
             .ThenBy(s => s.Verdict)
             .FirstOrDefault();
@@ -104,7 +104,7 @@ public static class Remedies
                     : 0;
             }
 
-            if (judged.Verdict == Verdict.Out)
+            if (!judged.MayBeWorn || fit.With(changed, withChances: true) is not { Serves: true } saved)
                 continue;
             return new Remedy(
                 [
@@ -112,7 +112,7 @@ public static class Remedies
                         .Where(k => k.Item1)
                         .Select(k => k.Item2),
                 ],
-                fit.With(changed, withChances: true)
+                saved
             )
             {
                 Plate = plate,

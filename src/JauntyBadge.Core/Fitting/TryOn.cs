@@ -210,8 +210,8 @@ public static class TryOn
                 [
                     .. Changes()
                         .Where(c => Better(c.After))
+                        .OrderBy(c => !c.After.MayBeWorn)
                         .Select(c => new TryOnRemedy(c.Kind, c.Does, Effect(c.After), c.After.Verdict))
-                        .OrderBy(r => r.After == Verdict.Out)
                         .Take(2),
                     .. Other(f => f.Model.Id == fit.Model.Id && f.Size.Id != fit.Size.Id && Better(f), Effect),
                     .. Other(f => f.Model.Id != fit.Model.Id && f.Model.Type == fit.Model.Type && Better(f), Effect),

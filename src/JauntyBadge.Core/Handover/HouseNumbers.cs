@@ -54,6 +54,7 @@ public static class HouseNumbers
                 .. FitScore.All,
                 Features.TreatGap,
                 WearPlan.LongWear,
+                WearPlan.HoursWear,
                 WearPlan.ClinicWear,
                 WearPlan.OtherWear,
                 MuzzleBrief.MostMassShare,

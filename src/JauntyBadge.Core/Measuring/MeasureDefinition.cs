@@ -82,7 +82,7 @@ public sealed record MeasureDefinition(
                 new(
                     Measure.FitLineLength,
                     "Fit line to nose",
-                    "From the fit line, 13 to 25 mm in front of the eyes, straight ahead to the front of the nose.",
+                    "From the fit line, where a basket's rear edge will sit in front of the eyes, straight ahead to the front of the nose.",
                     "Lay a finger across the snout right in front of the eyes; its front edge is about where a basket's rear edge sits, often near the corner of the lips.",
                     "Along the top of the snout, tape straight. Write down the gap you left to the eyes.",
                     "Starting at the stop or level with the eyes: then the basket's edge would touch them."

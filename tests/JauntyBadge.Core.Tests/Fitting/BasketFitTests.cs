@@ -8,6 +8,30 @@ namespace JauntyBadge.Core.Tests.Fitting;
 
 public class BasketFitTests
 {
+    /// <summary>Holes 25 mm apart, two fingers asked for: what they leave is said in fingers, by the hull of neck and fingers worked backwards.</summary>
+    [Theory]
+    [InlineData(-10, 65, "No hole leaves just that: hole 1 leaves")]
+    [InlineData(0, 50, "")]
+    [InlineData(6, 56, "At its tightest it leaves")]
+    [InlineData(-90, -60, "At its widest it leaves")]
+    public void A_strap_that_leaves_other_fingers_says_how_many(double shortest, double longest, string says)
+    {
+        var snout = SnoutModel.From(Medium());
+        var loop = NeckStrap.Loop(Mm(430), 2, Mm(16));
+        var basket = Box(111, 118) with { NeckStrapMin = loop + Mm(shortest), NeckStrapMax = loop + Mm(longest), HolePitch = Mm(25) };
+        var reason = BasketFit.Assess(snout, basket, Everyday()).Criteria.Single(c => c.Name == CriterionName.NeckStrap).Reason;
+        Assert.Equal(
+            says != "",
+            reason.Contains(" leaves", StringComparison.Ordinal)
+                && reason.Contains("hole", StringComparison.Ordinal) | reason.Contains("At its", StringComparison.Ordinal)
+        );
+        if (says == "")
+            return;
+        Assert.Contains(says, reason, StringComparison.Ordinal);
+        var nearest = loop + Mm(shortest is < -50 ? -65 : shortest);
+        Assert.Contains($"{NeckStrap.FingersUnder(Mm(430), nearest, Mm(16)):0.0} fingers", reason, StringComparison.Ordinal);
+    }
+
     private static readonly SnoutModel Snout = SnoutModel.From(Medium());
 
     private static Criterion One(FitAssessment fit, CriterionName name) => fit.Criteria.Single(c => c.Name == name);

@@ -86,6 +86,7 @@ public class BriefTableTests
             },
             { "fear-soft", Dog(Purpose.Walks) with { Temperament = Temperament.Wary }, Dog(Purpose.Walks) with { Temperament = Temperament.Bold } },
             { "weight", Dog(Purpose.Walks), Dog(Purpose.Walks) with { BodyMass = null } },
+            { "broad-basket", Dog(Purpose.Walks) with { TraitsSeen = [BreedTrait.BroadHead] }, Dog(Purpose.Walks) },
         };
 
     [Theory]
@@ -104,6 +105,10 @@ public class BriefTableTests
         Assert.False(Has("growing-buckle", dog));
         Assert.True(Has("sleeve-warm", dog, new() { Wear = new(TimeSpan.FromMinutes(5), true) }));
         Assert.False(Has("sleeve-warm", dog));
+        Assert.True(Has("wear-hours", dog, new() { Wear = new(TimeSpan.FromMinutes(121), true) }));
+        Assert.False(Has("wear-hours", dog, new() { Wear = new(TimeSpan.FromHours(2), true) }));
+        Assert.True(Has("walk-warms", Dog(Purpose.Walks), new() { Wear = new(TimeSpan.FromMinutes(30), false) }));
+        Assert.False(Has("walk-warms", Dog(Purpose.Walks)));
         Assert.True(Has("visibility", dog, new() { CoatHex = "#ffffff" }));
         Assert.False(Has("visibility", dog));
         Assert.Contains(
@@ -113,6 +118,27 @@ public class BriefTableTests
         );
         Assert.Equal(TimeSpan.FromMinutes(15), MuzzleBrief.For(dog, new()).Wear.Longest);
         Assert.True(MuzzleBrief.For(Dog(Purpose.Walks), new()).Wear.Warm);
+    }
+
+    /// <summary>Whoever wants both is told what is both: leather counts as sturdy and as soft at the edges.</summary>
+    [Fact]
+    public void Sturdy_and_soft_at_once_is_said_to_clash()
+    {
+        var both = Dog(Purpose.Walks) with { BiteTier = BiteTier.ContactNoInjury, TraitsSeen = [BreedTrait.HeavyJowls] };
+        Assert.Contains("Leather", MuzzleBrief.For(both, new()).Clashes.Single(c => c.Id == "sturdy-and-soft").Do, StringComparison.Ordinal);
+        Assert.DoesNotContain(MuzzleBrief.For(both with { TraitsSeen = [] }, new()).Clashes, c => c.Id == "sturdy-and-soft");
+        Assert.Contains(Catalogue.Shipped, m => m.Has(Feature.Sturdy) && m.Has(Feature.Soft));
+    }
+
+    /// <summary>The coat is seen through it, whatever the contrast of its tint: white vinyl on a black dog does not keep people away.</summary>
+    [Fact]
+    public void Clear_vinyl_does_not_stand_out()
+    {
+        var clear = Catalogue.Shipped.First(m => m is { Material: Material.ClearVinyl, Type: MuzzleType.Basket });
+        var black = new BriefQuestion { CoatHex = "#201d1c" };
+        Assert.False(FitScore.Sight(clear, MuzzleBrief.For(Dog(Purpose.Walks), black))!.Value.Met);
+        Assert.True(FitScore.Sight(clear, MuzzleBrief.For(Dog(Purpose.Walks), black with { Visibility = VisibilitySchool.BlendIn }))!.Value.Met);
+        Assert.True(FitScore.Sight(clear with { Material = Material.RigidPlastic }, MuzzleBrief.For(Dog(Purpose.Walks), black))!.Value.Met);
     }
 
     [Fact]
@@ -146,7 +172,7 @@ public class BriefTableTests
     {
         var jowly = new Breed("made-up", "Made up", HeadShape.Medium, [BreedTrait.HeavyJowls], 12);
         var dog = Dog(Purpose.Walks) with { Breeds = [jowly], BiteTier = BiteTier.ContactNoInjury };
-        Assert.Empty(MuzzleBrief.For(dog, new()).Clashes);
+        Assert.Equal(["sturdy-and-soft"], MuzzleBrief.For(dog, new()).Clashes.Select(c => c.Id));
         Assert.Equal(["soft-and-rigid"], MuzzleBrief.For(dog, new() { Material = MaterialSchool.MetalOnly }).Clashes.Select(c => c.Id));
         Assert.Empty(
             MuzzleBrief

@@ -207,7 +207,7 @@ public class BriefTests
                     };
                     foreach (
                         var line in Brief(dog with { Health = [], BiteTier = BiteTier.None }, new() { Wear = new(TimeSpan.FromMinutes(5), false) })
-                            .Lines.Concat(Brief(dog with { Health = [] }, new() { Wear = new(TimeSpan.FromMinutes(60), true) }).Lines)
+                            .Lines.Concat(Brief(dog with { Health = [] }, new() { Wear = new(TimeSpan.FromHours(3), true) }).Lines)
                     )
                         seen.Add(line.Id);
                     foreach (var warm in new[] { false, true })

@@ -37,9 +37,20 @@ public class RemedyLawTests
         All(Question(eye, high, wide, working))
             .TrueForAll(p =>
                 p.Fit is { Verdict: Verdict.Out, IsRefused: false }
-                && p.Remedy.After.Verdict != Verdict.Out
+                && p.Remedy.After.MayBeWorn
+                && p.Remedy.After.Chance >= Headline.EvenChance.Ours
                 && p.Remedy.Kinds.Count > 0
                 && p.Remedy.After.Model.Id == p.Fit.Model.Id
+            );
+
+    /// <summary>"Fits" is said of a size only where the list would put it first: sure enough, without a warning, and all of it checked.</summary>
+    [Property(MaxTest = 25)]
+    public bool A_size_is_said_to_fit_where_the_judge_says_so(byte eye, byte high, byte wide, bool working) =>
+        All(Question(eye, high, wide, working))
+            .Where(p => p.Remedy.Kinds is [RemedyKind.Size])
+            .All(p =>
+                new FittingWords(Writing.Usual).Of(p.Remedy).EndsWith("fits.", StringComparison.Ordinal)
+                == (p.Remedy.After is { Warns: false, MayBeWorn: true, NotChecked.Count: 0, Rank: 0 } && p.Remedy.After.Chance >= VanStock.SureEnough.Ours)
             );
 
     /// <summary>Second way: the changed size judged from nothing.</summary>
@@ -89,7 +100,7 @@ public class RemedyLawTests
                 var (was, now) = (p.Fit.Size, p.Remedy.After.Size);
                 var less = (now.WidthRear!.Value - was.WidthRear!.Value).Millimeters is var by && by > 0 ? by - 1 : by + 1;
                 var size = now with { WidthRear = was.WidthRear + Mm(less), DepthRear = was.DepthRear - Mm(less) };
-                return Ranking.Judge(p.Fit.Model, size, question).Verdict == Verdict.Out;
+                return !Ranking.Judge(p.Fit.Model, size, question).Serves;
             });
     }
 

@@ -2585,6 +2585,8 @@ export interface components {
             do: string;
             /** @description On what ground. */
             basis: components["schemas"]["Basis"];
+            /** @description Ids of rules that settle it by themselves. */
+            unless?: null | string[];
         };
         /** @enum {string} */
         Closure: "clip" | "buckle" | "both";
@@ -3953,6 +3955,7 @@ export interface components {
              * @description Days from order to delivery.
              */
             leadDays?: null | number;
+            sturdy?: boolean;
         };
         /**
          * @description One size of a model. Baskets have depths, width and opening, or as some charts do only length and opening girth; sleeves and
@@ -5510,7 +5513,7 @@ export interface components {
          * @description How a number behind the snout model may be off.
          * @enum {string}
          */
-        UncertaintyKind: "reading" | "section" | "assumed" | "hinge" | "gap";
+        UncertaintyKind: "reading" | "section" | "assumed" | "hinge" | "gap" | "hingeDrop" | "chin" | "lowerBorder";
         /**
          * @description What keeps a muzzle right.
          * @enum {string}
