@@ -133,16 +133,16 @@ public sealed record PhotoRefusalDto(string Code, string Message, string Retake)
 }
 
 /// <summary>What else is known of the dog, for a picture.</summary>
-/// <param name="Shape">Its head shape.</param>
+/// <param name="Shape">Its head shape; null where neither eye, tape nor breed says it.</param>
 /// <param name="Read">What was read in the set in hand.</param>
 /// <param name="Spacing">The inner eye spacing its picture from above shows; null where there is none.</param>
 /// <param name="Rules">The numbers that decide.</param>
-internal sealed record PhotoKnowledge(HeadShape Shape, IReadOnlyList<Measured> Read, Measured? Spacing, HouseRules Rules)
+internal sealed record PhotoKnowledge(HeadShape? Shape, IReadOnlyList<Measured> Read, Measured? Spacing, HouseRules Rules)
 {
     /// <summary>Of a dog with its pictures.</summary>
     public static PhotoKnowledge Of(MeasuredDog file, IEnumerable<PhotoRow> photos)
     {
-        var known = new PhotoKnowledge(file.Profile.HeadShape.Shape, file.Measured, null, file.Rules);
+        var known = new PhotoKnowledge(file.Profile.HeadShape is { Ways.Count: > 0 } told ? told.Shape : null, file.Measured, null, file.Rules);
         var seen = photos
             .Where(p => p.View == PhotoView.Top && p.RemovedAt == null)
             .OrderByDescending(p => p.Number)

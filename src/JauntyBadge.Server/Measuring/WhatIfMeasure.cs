@@ -106,7 +106,7 @@ public sealed record WhatIfMeasureAnswer(
 /// <param name="View">side or top.</param>
 /// <param name="Side">The side of the dog a side picture shows; left when left out.</param>
 /// <param name="ClickPixels">How far a click lies off, one standard deviation, 0.1 to 50; the House value when left out.</param>
-/// <param name="HeadShape">The head shape, whose usual inner eye spacing is taken; medium when left out.</param>
+/// <param name="HeadShape">The head shape, whose usual inner eye spacing is taken; left out, the doubt spans all three.</param>
 /// <param name="InnerEyeSpacingMm">The inner eye spacing, 5 to 150, where it was measured.</param>
 /// <param name="PictureWidth">The picture's width in pixels; with its height it tells where the camera looked.</param>
 /// <param name="PictureHeight">Its height in pixels.</param>
@@ -279,7 +279,7 @@ internal static class WhatIfMeasure
         {
             Side = asked.Side ?? Side.Left,
             ClickPixels = asked.ClickPixels,
-            HeadShape = asked.HeadShape ?? HeadShape.Medium,
+            HeadShape = asked.HeadShape,
             InnerEyeSpacing = asked.InnerEyeSpacingMm is { } spacing
                 ? Uncertainty.MeanOf(
                     [new Reading(Core.Measuring.Measure.InnerEyeSpacing, null, Length.FromMillimeters(spacing), ReadingUnit.Mm)],

@@ -7,7 +7,7 @@ using UnitsNet;
 namespace JauntyBadge.Core.Tests.Measuring;
 
 /// <summary>
-/// Pictures of heads in three dimensions, taken by a pinhole camera of any focal length from 0.7 to 1.6 m, turned by about 8° either way and not quite centred; the card is held up to
+/// Pictures of heads in three dimensions, taken by a pinhole camera of any focal length from 0.5 to 1.6 m, turned by about 8° either way and not quite centred; the card is held up to
 /// 25 mm off the plane it is meant for; marks and corners scatter. The stated doubt has to cover what that does.
 /// </summary>
 public class PhotoCoverageTests
@@ -17,17 +17,21 @@ public class PhotoCoverageTests
     private readonly record struct Place(double X, double Y, double Depth);
 
     [Theory]
-    [InlineData(HeadShape.Long, PhotoView.Side)]
-    [InlineData(HeadShape.Medium, PhotoView.Side)]
-    [InlineData(HeadShape.Short, PhotoView.Side)]
-    [InlineData(HeadShape.Long, PhotoView.Top)]
-    [InlineData(HeadShape.Medium, PhotoView.Top)]
-    [InlineData(HeadShape.Short, PhotoView.Top)]
-    public void Nineteen_in_twenty_is_at_least_nine_in_ten_and_the_side_view_is_right_to_two_percent(HeadShape shape, PhotoView view)
+    [InlineData(HeadShape.Long, PhotoView.Side, true)]
+    [InlineData(HeadShape.Medium, PhotoView.Side, true)]
+    [InlineData(HeadShape.Short, PhotoView.Side, true)]
+    [InlineData(HeadShape.Long, PhotoView.Top, true)]
+    [InlineData(HeadShape.Medium, PhotoView.Top, true)]
+    [InlineData(HeadShape.Short, PhotoView.Top, true)]
+    [InlineData(HeadShape.Long, PhotoView.Side, false)]
+    [InlineData(HeadShape.Medium, PhotoView.Side, false)]
+    [InlineData(HeadShape.Short, PhotoView.Side, false)]
+    [InlineData(HeadShape.Short, PhotoView.Top, false)]
+    public void Nineteen_in_twenty_is_at_least_nine_in_ten_and_the_side_view_is_right_to_two_percent(HeadShape shape, PhotoView view, bool told)
     {
         var random = new Random(31 + (int)shape);
         double Normal() => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, random.NextDouble());
-        var (errors, inside) = (new Dictionary<MeasureLine, List<double>>(), new Dictionary<MeasureLine, int>());
+        var (errors, inside, refused) = (new Dictionary<MeasureLine, List<double>>(), new Dictionary<MeasureLine, int>(), 0);
         for (var picture = 0; picture < Pictures; picture++)
         {
             var (eye, ratio) = shape switch
@@ -40,6 +44,8 @@ public class PhotoCoverageTests
             var height = eye * SnoutRules.WidthRatio(shape).Ours * SnoutRules.HeightRatio(shape).Ours * (1 + 0.1 * Normal());
             var width = eye * SnoutRules.WidthRatio(shape).Ours * (1 + 0.1 * Normal());
             var half = eye * SnoutRules.SpacingRatio(shape).Ours * (1 + 0.1 * Normal()) / 2;
+            // The tape goes over the dome, the picture along two straight lines.
+            var dome = (shape == HeadShape.Short ? 1.05 : 1.01) + 0.015 * Normal();
             var (jaw, stop, occiput, skull) = (eye * ratio, eye * 1.05, eye * 2.1, eye * 0.6);
             var (landmarks, truth) =
                 view == PhotoView.Side
@@ -64,6 +70,8 @@ public class PhotoCoverageTests
                             [new(Measure.JawToNose)] = jaw,
                             [new(Measure.StopToNose)] = Math.Sqrt(stop * stop + Math.Pow(6 + 0.05 * height, 2)),
                             [new(Measure.StopToOcciput)] = Math.Sqrt(Math.Pow(occiput - stop, 2) + 14 * 14),
+                            [new(Measure.NoseToOcciput)] =
+                                dome * (Math.Sqrt(stop * stop + Math.Pow(6 + 0.05 * height, 2)) + Math.Sqrt(Math.Pow(occiput - stop, 2) + 14 * 14)),
                         }
                     )
                     : (
@@ -91,7 +99,7 @@ public class PhotoCoverageTests
                         }
                     );
             Place Above(double x, double y, double down) => new(x, y, (0.3 - down) * height + 5 * Normal());
-            var distance = 700 + 900 * random.NextDouble();
+            var distance = 500 + 1100 * random.NextDouble();
             var focal = distance * 1500 / (occiput + 120);
             var (yaw, pitch, roll) = (8 * Normal() * Math.PI / 180, 8 * Normal() * Math.PI / 180, 20 * Normal() * Math.PI / 180);
             var (aimX, aimY) = (0.5 * occiput + 30 * Normal(), 40 + 30 * Normal());
@@ -114,11 +122,15 @@ public class PhotoCoverageTests
                 landmarks.ToDictionary(l => l.Key, l => See(l.Value, 2))
             )
             {
-                HeadShape = shape,
+                HeadShape = told ? shape : null,
                 PictureSize = picture % 3 == 0 ? null : (4000, 3000),
             };
             if (!PhotoSolver.TrySolve(question, out var solution, out _))
+            {
+                refused++;
                 continue;
+            }
+
             foreach (var measure in solution.Measures.Where(m => truth.ContainsKey(new(m.Measure, m.Side))))
             {
                 var line = new MeasureLine(measure.Measure, measure.Side);
@@ -130,14 +142,15 @@ public class PhotoCoverageTests
         }
 
         Assert.True(errors.Count >= 6);
+        Assert.InRange(refused, 0, 0.04 * Pictures);
         Assert.All(
             errors,
             e =>
             {
                 Assert.True(e.Value.Count > 0.7 * Pictures, $"{e.Key}: only {e.Value.Count} pictures were taken");
                 Assert.True(inside[e.Key] >= 0.90 * e.Value.Count, $"{e.Key}: {inside[e.Key]} of {e.Value.Count} inside");
-                if (view == PhotoView.Side)
-                    Assert.True(e.Value.Median() < 0.02, $"{e.Key}: median error {e.Value.Median():0.0%}");
+                if (view == PhotoView.Side && told)
+                    Assert.True(e.Value.Median() < (e.Key.Measure == Measure.NoseToOcciput ? 0.025 : 0.02), $"{e.Key}: median error {e.Value.Median():0.0%}");
             }
         );
     }

@@ -30,6 +30,10 @@ internal sealed class CameraPose
     private readonly double[] camera;
     private readonly PixelPoint middle;
 
+    /// <summary>Squares of what the corners are off, in standard deviations, and of how unusual the distance is; how far it is turned does not count.</summary>
+    public double Misfit(IReadOnlyList<PixelPoint> corners, IReadOnlyList<PointMm> plane, double sigma) =>
+        Squares(Residuals(p, corners, plane, sigma, middle)[..^(Usual - 1)]);
+
     private CameraPose(double[] p, PixelPoint middle)
     {
         (this.p, this.middle) = (p, middle);

@@ -10,6 +10,8 @@ internal static class PhotoAdvice
         var foreign = question.Landmarks.Keys.Where(l => !own.Contains(l)).ToList();
         if (foreign.Count > 0)
             hints.Add(new OfTheOtherView(question.View, foreign));
+        if (question.HeadShape is null && question.InnerEyeSpacing is null && measures.Any(m => m.Measure is Measure.NoseToInnerEye or Measure.NoseToOcciput))
+            hints.Add(new ShapeNotSaid());
         if (measures.Count == 0)
             hints.Add(new NoLengthYet(question.View, question.Landmarks.Keys.Count(own.Contains)));
         var longest = measures.Count == 0 ? 0 : measures.Max(m => m.Value.Millimeters);

@@ -43,6 +43,9 @@ public sealed record OfTheOtherView(PhotoView View, IReadOnlyList<Landmark> Land
 /// <param name="Placed">How many landmarks of this view are placed.</param>
 public sealed record NoLengthYet(PhotoView View, int Placed) : PhotoHint;
 
+/// <summary>Nobody said the head's shape, which decides how slanted the nose to inner eye runs.</summary>
+public sealed record ShapeNotSaid : PhotoHint;
+
 /// <summary>The camera was turned and close by, which costs certainty.</summary>
 public sealed record StepBack : PhotoHint;
 
@@ -57,6 +60,9 @@ public enum PhotoWay
 
     /// <summary>The same with the spacing usual for the head shape.</summary>
     MadeSlantedAsUsual,
+
+    /// <summary>The same with a spacing between those of long and short heads, where nobody said the shape.</summary>
+    MadeSlantedBetween,
 
     /// <summary>Along the head's level, as the bridge shows it.</summary>
     AlongTheLevel,

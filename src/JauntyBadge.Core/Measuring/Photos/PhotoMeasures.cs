@@ -57,7 +57,9 @@ internal static class PhotoMeasures
             [Landmark.NoseTip, Landmark.InnerEye],
             (p, spacing) => Math.Sqrt(Math.Pow(Distance(p[0], p[1]), 2) + spacing * spacing / 4),
             (_, _) => 0,
-            question.InnerEyeSpacing is null ? PhotoWay.MadeSlantedAsUsual : PhotoWay.MadeSlanted
+            question.InnerEyeSpacing is not null ? PhotoWay.MadeSlanted
+                : question.HeadShape is null ? PhotoWay.MadeSlantedBetween
+                : PhotoWay.MadeSlantedAsUsual
         );
         foreach (var level in new[] { true, false })
         {
@@ -75,11 +77,20 @@ internal static class PhotoMeasures
             Measure.NoseToOcciput,
             null,
             [Landmark.NoseTip, Landmark.Stop, Landmark.Occiput],
-            (p, _) => Distance(p[0], p[1]) + Distance(p[1], p[2]),
-            (_, value) => question.Rules[PhotoRules.SkullCurve] * value,
+            (p, _) => Dome(question) * (Distance(p[0], p[1]) + Distance(p[1], p[2])),
+            (_, value) => Math.Max(question.Rules[PhotoRules.SkullCurve], question.HeadShape is null ? (Dome(question) - 1) / Dome(question) : 0) * value,
             PhotoWay.OverTheStop
         );
     }
+
+    /// <summary>How much longer the tape over the dome is than the two straight lines; half of it where nobody said the head's shape.</summary>
+    private static double Dome(PhotoQuestion question) =>
+        question.HeadShape switch
+        {
+            HeadShape.Short => question.Rules[PhotoRules.ShortSkullCurve],
+            null => (1 + question.Rules[PhotoRules.ShortSkullCurve]) / 2,
+            _ => 1,
+        };
 
     /// <summary>From above the landmarks lie at different heights, each met in its own.</summary>
     private static IEnumerable<PhotoFormula> FromAbove()

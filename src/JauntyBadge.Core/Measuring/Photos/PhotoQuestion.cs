@@ -74,8 +74,8 @@ public sealed record PhotoQuestion(PhotoView View, PhotoReference Reference, IRe
     /// <summary>The side of the dog that a side picture shows.</summary>
     public Side Side { get; init; } = Side.Left;
 
-    /// <summary>The head shape, whose usual spacing and height are taken where they are not known.</summary>
-    public HeadShape HeadShape { get; init; } = HeadShape.Medium;
+    /// <summary>The head shape, whose usual spacing and height are taken where they are not known; null where nobody said it, and the doubt then spans all three.</summary>
+    public HeadShape? HeadShape { get; init; }
 
     /// <summary>Width and height of the picture in pixels; null when not known.</summary>
     public (double Width, double Height)? PictureSize { get; init; }

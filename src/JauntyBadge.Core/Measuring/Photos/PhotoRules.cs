@@ -71,7 +71,7 @@ public static class PhotoRules
     public static readonly Grounded<double> DepthChange = new(
         "photo.depth-change",
         "Scale at a landmark over scale at the reference, at most (or its inverse)",
-        1.35,
+        1.6,
         Basis.House("a head beside the reference is as far away as it is; more means that the reference lies in another plane")
     );
 
@@ -171,8 +171,22 @@ public static class PhotoRules
     public static readonly Grounded<double> SkullCurve = new(
         "photo.skull-curve",
         "Standard uncertainty of nose to base of skull by the skull's curve, as a share",
-        0.02,
+        0.025,
         Basis.House("the tape follows the curve; the picture gives two straight lines")
+    );
+
+    public static readonly Grounded<double> ShortSkullCurve = new(
+        "photo.short-skull-curve",
+        "The tape from nose to base of skull over the dome of a short head, times the picture's two straight lines",
+        1.05,
+        Basis.House("a short head is domed; a long one hardly")
+    );
+
+    public static readonly Grounded<double> SpacingSpan = new(
+        "photo.spacing-span",
+        "Standard uncertainty of the inner eye spacing where nobody said the head's shape, as a share of the eye line",
+        0.19,
+        Basis.House("from long heads to short ones")
     );
 
     public static IReadOnlyList<IGrounded> All { get; } =
@@ -201,7 +215,13 @@ public static class PhotoRules
         LevelDoubt,
         SpacingDoubt,
         SkullCurve,
+        ShortSkullCurve,
+        SpacingSpan,
     ];
+
+    /// <summary>A share by head shape; between the long and the short one where nobody said which.</summary>
+    internal static double ByShape(HeadShape? shape, HouseRules rules, Func<HeadShape, Grounded<double>> ratio) =>
+        shape is { } told ? rules[ratio(told)] : (rules[ratio(HeadShape.Long)] + rules[ratio(HeadShape.Short)]) / 2;
 
     /// <summary>Long and short side of a flat reference; null for a ruler.</summary>
     public static (Length Long, Length Short)? Size(ReferenceKind kind) =>

@@ -20,7 +20,7 @@ public static class PhotoSolver
         if (question.Reference is { Kind: ReferenceKind.Ruler, Length: null })
             throw new ArgumentException("A ruler needs the distance of its two marks.", nameof(question));
         solution = null!;
-        var ordered = ReferencePlane.Ordered(question.Reference);
+        var ordered = ReferencePlane.Ordered(question.Reference) is { } around ? PhotoWork.Likelier(question, around) : null;
         var plane = ordered is null ? null : ReferencePlane.Of(question.Reference, ordered);
         refusal = ReferencePlane.Refusal(question, ordered, plane)!;
         if (refusal is not null)

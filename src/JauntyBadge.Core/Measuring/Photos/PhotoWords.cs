@@ -68,6 +68,9 @@ public sealed class PhotoWords(Writing writing)
             NoLengthYet { Placed: 0 } h => writing.Say($"No landmark of a picture {From(h.View)} is marked yet. Begin with the nose tip and the inner eye."),
             NoLengthYet { Placed: 1 } => writing.Say("One landmark gives no length: mark a second one, such as the nose tip and the inner eye."),
             NoLengthYet => writing.Say("These landmarks give no length together: mark the nose tip and the inner eye, or both ends of the fit line."),
+            ShapeNotSaid => writing.Say(
+                "Say first whether the head is long, medium or short: it decides how slanted the nose to inner eye runs. Until then the doubt spans all three."
+            ),
             StepBack => writing.Say("The camera was turned and close by: take the picture square on and from further away, and every length is surer."),
             _ => throw new ArgumentOutOfRangeException(nameof(hint)),
         };
@@ -79,6 +82,7 @@ public sealed class PhotoWords(Writing writing)
             PhotoWay.Straight => writing.Say("straight between the two landmarks"),
             PhotoWay.MadeSlanted => writing.Say("seen straight ahead, made slanted with the inner eye spacing"),
             PhotoWay.MadeSlantedAsUsual => writing.Say("seen straight ahead, made slanted with the inner eye spacing usual for the head shape"),
+            PhotoWay.MadeSlantedBetween => writing.Say("seen straight ahead, made slanted with an inner eye spacing between those of long and short heads"),
             PhotoWay.AlongTheLevel => writing.Say("along the head's level, as the bridge shows it"),
             PhotoWay.AlongNoseToEye => writing.Say("along the line from nose tip to inner eye, since the bridge was not marked"),
             PhotoWay.OverTheStop => writing.Say("nose to stop and stop to base of skull; the tape follows the skull's curve and reads a little more"),

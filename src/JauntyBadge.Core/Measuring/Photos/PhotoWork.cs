@@ -11,17 +11,26 @@ internal sealed class PhotoWork
     /// <summary>Millimetres; what is shorter is two landmarks placed on each other.</summary>
     private const double Shortest = 1;
 
+    /// <summary>By how many squares of standard deviations another order of the corners has to fit better: odds of twenty to one.</summary>
+    private const double Clearly = 6;
+
     private readonly PhotoQuestion question;
     private readonly CameraPose pose;
     private readonly List<(CameraPose Plus, CameraPose Minus)> corners = [];
     private readonly List<(CameraPose Plus, CameraPose Minus)> usual = [];
     private readonly double click;
 
+    // A picture is never surer than one reading with a soft tape.
+    private readonly double tape;
+
     public PhotoWork(PhotoQuestion question, IReadOnlyList<PixelPoint> ordered, Homography plane)
     {
         this.question = question;
         click = question.ClickPixels ?? question.Rules[PhotoRules.Click];
         var sigma = click * question.Rules[PhotoRules.CornerShare];
+        tape = Uncertainty
+            .OfMean([new Reading(default, null, Length.FromMillimeters(1), ReadingUnit.Mm, Tool.SoftTape)], Coat.Ordinary, question.Rules)
+            .Millimeters;
         var (middle, off) = MiddleOf(question, ordered);
         if (question.Reference.Kind == ReferenceKind.Ruler)
         {
@@ -59,6 +68,28 @@ internal sealed class PhotoWork
         }
 
         SlantRad = isRuler ? 0 : pose.SlantRad;
+    }
+
+    /// <summary>
+    /// The corners in the order in which a camera could have seen them: as given, or begun one further round. A sheet far turned away and one that stands on its short side can look
+    /// alike in outline; how its far edge shrinks tells them apart.
+    /// </summary>
+    /// <param name="question">The picture, its reference a card or sheet.</param>
+    /// <param name="ordered">The corners around it.</param>
+    public static IReadOnlyList<PixelPoint> Likelier(PhotoQuestion question, IReadOnlyList<PixelPoint> ordered)
+    {
+        if (question.Reference.Kind == ReferenceKind.Ruler)
+            return ordered;
+        var sigma = (question.ClickPixels ?? question.Rules[PhotoRules.Click]) * question.Rules[PhotoRules.CornerShare];
+        var (middle, _) = MiddleOf(question, ordered);
+        double Misfit(IReadOnlyList<PixelPoint> corners)
+        {
+            var places = Places(question.Reference, corners);
+            return CameraPose.Of(corners, places, sigma, middle).Misfit(corners, places, sigma);
+        }
+
+        IReadOnlyList<PixelPoint> turned = [ordered[1], ordered[2], ordered[3], ordered[0]];
+        return Misfit(turned) + Clearly < Misfit(ordered) ? turned : ordered;
     }
 
     /// <summary>How far the reference is turned away from the camera.</summary>
@@ -113,7 +144,8 @@ internal sealed class PhotoWork
                 depths += Math.Pow(Half(Value(pose, landmarks, spacing, height, own, i), Value(pose, landmarks, spacing, height, -own, i)), 2);
         }
 
-        var offset = value * question.Rules[PhotoRules.PlaneOffset] / Math.Sqrt(3);
+        // The nearer the camera, the more it matters how far off the plane the reference was held.
+        var offset = value * question.Rules[PhotoRules.PlaneOffset] * Math.Max(1, PhotoRules.UsualDistance.Ours.Millimeters / DistanceMm) / Math.Sqrt(3);
         var slant = question.Reference.Kind == ReferenceKind.Ruler ? value * (1 - Math.Cos(question.Rules[PhotoRules.RulerSlant].Radians)) / Math.Sqrt(3) : 0;
         var assumed = formula.Assumed([.. landmarks.Select(l => pose.At(l, 0))], value);
         var fromPlane = Math.Sqrt(offset * offset + slant * slant + camera + depths + assumed * assumed);
@@ -122,7 +154,7 @@ internal sealed class PhotoWork
             formula.Measure,
             formula.Side,
             Length.FromMillimeters(value),
-            Length.FromMillimeters(Math.Sqrt(fromClicks * fromClicks + fromReference * fromReference + fromPlane * fromPlane)),
+            Length.FromMillimeters(Math.Max(tape, Math.Sqrt(fromClicks * fromClicks + fromReference * fromReference + fromPlane * fromPlane))),
             Length.FromMillimeters(fromClicks),
             Length.FromMillimeters(fromReference),
             Length.FromMillimeters(fromPlane),
@@ -136,7 +168,10 @@ internal sealed class PhotoWork
         if (question.InnerEyeSpacing is { } known)
             return (known.Mean.Millimeters, known.StandardUncertainty.Millimeters);
         var eye = EyeLine();
-        return (question.Rules[SnoutRules.SpacingRatio(question.HeadShape)] * eye, question.Rules[PhotoRules.SpacingDoubt] * eye);
+        return (
+            PhotoRules.ByShape(question.HeadShape, question.Rules, SnoutRules.SpacingRatio) * eye,
+            question.Rules[question.HeadShape is null ? PhotoRules.SpacingSpan : PhotoRules.SpacingDoubt] * eye
+        );
     }
 
     /// <summary>The snout's height as known, else as usual; it tells how deep landmarks lie in a picture from above.</summary>
@@ -144,8 +179,11 @@ internal sealed class PhotoWork
     {
         if (question is { View: PhotoView.Top, OtherExtent: { } known })
             return (known.Mean.Millimeters, known.StandardUncertainty.Millimeters);
-        var usualHeight = EyeLine() * question.Rules[SnoutRules.WidthRatio(question.HeadShape)] * question.Rules[SnoutRules.HeightRatio(question.HeadShape)];
-        return (usualHeight, usualHeight * question.Rules[CompletedMeasures.AssumedDoubt]);
+        var usualHeight =
+            EyeLine()
+            * PhotoRules.ByShape(question.HeadShape, question.Rules, SnoutRules.WidthRatio)
+            * PhotoRules.ByShape(question.HeadShape, question.Rules, SnoutRules.HeightRatio);
+        return (usualHeight, usualHeight * (question.HeadShape is null ? 2 : 1) * question.Rules[CompletedMeasures.AssumedDoubt]);
     }
 
     /// <summary>Nose tip to eye as far as it was marked, in the reference's plane; 0 where it was not.</summary>
