@@ -493,6 +493,17 @@ public class HouseRulesTests
             );
         for (var jaw = 110.0; jaw < 230; jaw += 4)
         {
+            foreach (var (shape, share) in new[] { (HeadShape.Short, 0.5), (HeadShape.Long, 1) })
+                yield return (
+                    new DogProfile { Name = "Jaw", HeadShapeSeen = shape },
+                    [
+                        By(Tool.SoftTape, Measure.NoseToInnerEye, 100 * share, Side.Left),
+                        By(Tool.SoftTape, Measure.SnoutHeight, 80 * share),
+                        By(Tool.SoftTape, Measure.NoseToOcciput, 212 * share),
+                        Read(Measure.JawToNose, jaw * share),
+                    ],
+                    Coat.Ordinary
+                );
             yield return (
                 new DogProfile { Name = "Jaw", HeadShapeSeen = HeadShape.Medium },
                 [

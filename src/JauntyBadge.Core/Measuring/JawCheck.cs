@@ -47,6 +47,13 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
         Basis.House("mandibles of one head shape differ by a tenth or so")
     );
 
+    public static readonly Grounded<double> ShortRatioSpread = new(
+        "check.jaw-spread-short",
+        "The same among short heads",
+        0.08,
+        Basis.House("short heads differ most: faces of 28 to 72 mm under the same skull")
+    );
+
     public static readonly Grounded<double> SharedSpread = new(
         "check.jaw-shared",
         "How much of that spread the two ways of expecting it share",
@@ -71,8 +78,8 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
     public static readonly Grounded<double> AskFrom = new(
         "check.jaw-ask",
         "How likely point to point must explain a reading, against level, before the fitter is asked",
-        0.1,
-        Basis.House("one in ten is worth two taps")
+        0.05,
+        Basis.House("one in twenty is worth two taps")
     );
 
     public static readonly Grounded<double> FarOff = new(
@@ -86,8 +93,45 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
     public static readonly Grounded<double> SkullMedium = new("check.jaw-skull-medium", "Mandible over skull length, medium heads", 134.0 / 189, Miller);
     public static readonly Grounded<double> SkullShort = new("check.jaw-skull-short", "Mandible over skull length, short heads", 85.0 / 127, Miller);
 
+    public static readonly Grounded<double> DomeLong = new(
+        "check.dome-long",
+        "Tape from nose to base of skull over the skull's own length, long heads",
+        1.02,
+        Domed
+    )
+    {
+        Least = 1,
+        Most = 1.3,
+    };
+    public static readonly Grounded<double> DomeMedium = new("check.dome-medium", "The same, medium heads", 1.05, Domed) { Least = 1, Most = 1.3 };
+    public static readonly Grounded<double> DomeShort = new("check.dome-short", "The same, short heads", 1.10, Domed) { Least = 1, Most = 1.3 };
+
+    public static readonly Grounded<double> DomeDoubt = new(
+        "check.u-dome",
+        "Standard uncertainty of what the dome adds, as a share of it",
+        0.6,
+        Basis.House("some short heads are flat on top, some are apples")
+    );
+
     public static IReadOnlyList<IGrounded> All { get; } =
-    [RatioSpread, SharedSpread, DropSpread, FalseAlarms, AskFrom, FarOff, SkullLong, SkullMedium, SkullShort];
+    [
+        RatioSpread,
+        ShortRatioSpread,
+        SharedSpread,
+        DropSpread,
+        FalseAlarms,
+        AskFrom,
+        FarOff,
+        SkullLong,
+        SkullMedium,
+        SkullShort,
+        DomeLong,
+        DomeMedium,
+        DomeShort,
+        DomeDoubt,
+    ];
+
+    private static Basis Domed => Basis.House("the tape goes over stop and dome, the bone's length straight; arcs over the average skulls");
 
     private static Basis Miller => Basis.Published("ratios of average skull measurements, Evans & de Lahunta, Miller's Anatomy of the Dog (recalled)");
 
@@ -116,12 +160,12 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
         }
 
         Way(eye, SnoutRules.HingeRatio(shape).Ours);
-        Way(occiput, SkullRatio(shape).Ours);
+        Way(occiput is { } tape ? SkullBehind(tape, shape, rules) : null, SkullRatio(shape).Ours);
         if (ways.Count == 0)
             return null;
 
         // Each way's own doubt, and a spread of which the ways share a part: the best mean of two that are correlated.
-        var spread = rules[RatioSpread];
+        var spread = rules[shape == HeadShape.Short ? ShortRatioSpread : RatioSpread];
         double Variance((double Level, double Variance) way) => way.Variance + Squared(spread * way.Level);
         var (level, variance) = (ways[0].Level, Variance(ways[0]));
         if (ways.Count == 2)
@@ -177,6 +221,21 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
         var level = Math.Sqrt(squared);
         var down = Math.Sqrt(Squared(dropU.Millimeters) + Squared(rules[DropSpread] * drop.Millimeters));
         return (Mm(level), Mm(Math.Sqrt(Squared(slanted.Millimeters / level * u.Millimeters) + Squared(drop.Millimeters / level * down))));
+    }
+
+    /// <summary>The skull's own length behind a tape over its dome: the ratio of the mandible is one of bones.</summary>
+    private static (Length Value, Length U) SkullBehind((Length Value, Length U) tape, HeadShape shape, HouseRules rules)
+    {
+        var dome = rules[
+            shape switch
+            {
+                HeadShape.Long => DomeLong,
+                HeadShape.Short => DomeShort,
+                _ => DomeMedium,
+            }
+        ];
+        var skull = tape.Value / dome;
+        return (skull, Mm(Math.Sqrt(Squared(tape.U.Millimeters / dome) + Squared(skull.Millimeters * rules[DomeDoubt] * (dome - 1) / dome))));
     }
 
     private static Grounded<double> SkullRatio(HeadShape shape) =>

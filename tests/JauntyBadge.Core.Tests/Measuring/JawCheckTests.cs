@@ -46,7 +46,18 @@ public class JawCheckTests
                 var jaw = 1 + own * Normal();
                 var mandible = eye * SnoutRules.HingeRatio(shape).Ours * jaw;
                 var trueEye = eye * (1 + own * Normal());
-                var occiput = eye * SnoutRules.HingeRatio(shape).Ours / skull * (1 + own * Normal());
+                // The tape goes over the dome, by more on one head than on another.
+                var dome =
+                    1
+                    + (
+                        shape switch
+                        {
+                            HeadShape.Long => 0.02,
+                            HeadShape.Short => 0.11,
+                            _ => 0.05,
+                        }
+                    ) * (1 + 0.4 * Normal());
+                var occiput = dome * eye * SnoutRules.HingeRatio(shape).Ours / skull * (1 + own * Normal());
                 var drop = height * (1 + 0.1 * Normal());
                 Reading Taken(Measure measure, double mm, Side? side = null) => Read(measure, mm + tape * Normal(), side);
                 List<Reading> head =
@@ -77,7 +88,46 @@ public class JawCheckTests
         Assert.True(caught >= promised - 0.03 * dogs, $"{caught} of {dogs} caught, {promised:0} promised");
 
         // Long heads cannot be told from the numbers: there the fitter is asked; short ones can.
-        Assert.True(shape == HeadShape.Long ? asked > dogs / 2 : shape != HeadShape.Short || asked < dogs / 4, $"{asked} of {dogs} asked");
+        Assert.True(shape == HeadShape.Long ? asked > dogs / 2 : shape != HeadShape.Short || asked < dogs / 2, $"{asked} of {dogs} asked");
+    }
+
+    /// <summary>
+    /// Short heads of another make than the one judged by: jaws 5 % shorter for their eyes and twice as unlike each other, the throat bump 15 % higher than the jaw's border, the skull
+    /// domed. Held point to point, hardly one goes by in silence; held level, hardly one is called unexplained.
+    /// </summary>
+    [Theory]
+    [InlineData(false, 0.08, 0.01)]
+    [InlineData(true, 0.12, 0.02)]
+    public void Short_heads_of_another_make_are_asked_rather_than_passed_over(bool withOcciput, double silentMost, double unexplainedMost)
+    {
+        var random = new Random(1404);
+        double Normal() => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, random.NextDouble());
+        const int Dogs = 1500;
+        var (silent, unexplained) = (0, 0);
+        for (var dog = 0; dog < Dogs; dog++)
+        {
+            var eye = 28 + 44 * random.NextDouble();
+            var height = eye * SnoutRules.WidthRatio(HeadShape.Short).Ours * SnoutRules.HeightRatio(HeadShape.Short).Ours * (1 + 0.1 * Normal());
+            var mandible = eye * SnoutRules.HingeRatio(HeadShape.Short).Ours * 0.95 * (1 + 0.08 * Normal());
+            var occiput = 1.12 * eye * SnoutRules.HingeRatio(HeadShape.Short).Ours / (85 / 127.0) * (1 + 0.05 * Normal());
+            var drop = 0.85 * height * (1 + 0.1 * Normal());
+            Reading Taken(Measure measure, double mm, Side? side = null) => Read(measure, mm + 2.5 * Normal(), side);
+            List<Reading> head =
+            [
+                Taken(Measure.NoseToInnerEye, eye, Side.Left),
+                Taken(Measure.NoseToInnerEye, eye, Side.Right),
+                Taken(Measure.SnoutHeight, height),
+            ];
+            if (withOcciput)
+                head.Add(Taken(Measure.NoseToOcciput, occiput));
+            silent += Findings(HeadShape.Short, [.. head, Taken(Measure.JawToNose, Math.Sqrt(mandible * mandible + drop * drop))]).Any(f => f is JawReading)
+                ? 0
+                : 1;
+            unexplained += Findings(HeadShape.Short, [.. head, Taken(Measure.JawToNose, mandible)]).Any(f => f.Code == FindingCode.JawUnexplained) ? 1 : 0;
+        }
+
+        Assert.True(silent <= silentMost * Dogs, $"{silent} of {Dogs} point to point passed over in silence");
+        Assert.True(unexplained <= unexplainedMost * Dogs, $"{unexplained} of {Dogs} level ones called unexplained");
     }
 
     private static IReadOnlyList<Finding> Findings(HeadShape shape, IReadOnlyList<Reading> readings) =>
@@ -93,7 +143,7 @@ public class JawCheckTests
         const double U = 2;
         var check = JawCheck.For((Mm(eye), Mm(U)), null, (Mm(height), Mm(U)), Mm(U), shape, HouseRules.Ours)!;
         var ratio = SnoutRules.HingeRatio(shape).Ours;
-        var (level, levelU) = (eye * ratio, Math.Sqrt(Math.Pow(U * ratio, 2) + Math.Pow(0.05 * eye * ratio, 2)));
+        var (level, levelU) = (eye * ratio, Math.Sqrt(Math.Pow(U * ratio, 2) + Math.Pow((shape == HeadShape.Short ? 0.08 : 0.05) * eye * ratio, 2)));
         var dropU = Math.Sqrt(U * U + Math.Pow(0.1 * height, 2));
         double Likelihood(double reading, bool slanted)
         {

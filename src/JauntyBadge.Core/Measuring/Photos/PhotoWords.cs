@@ -69,7 +69,7 @@ public sealed class PhotoWords(Writing writing)
             NoLengthYet { Placed: 1 } => writing.Say("One landmark gives no length: mark a second one, such as the nose tip and the inner eye."),
             NoLengthYet => writing.Say("These landmarks give no length together: mark the nose tip and the inner eye, or both ends of the fit line."),
             ShapeNotSaid => writing.Say(
-                "Say first whether the head is long, medium or short: it decides how slanted the nose to inner eye runs. Until then the doubt spans all three."
+                "Say first whether the head is long, medium or short: it decides how slanted the nose to inner eye runs. Until then the doubt spans every shape."
             ),
             StepBack => writing.Say("The camera was turned and close by: take the picture square on and from further away, and every length is surer."),
             _ => throw new ArgumentOutOfRangeException(nameof(hint)),
