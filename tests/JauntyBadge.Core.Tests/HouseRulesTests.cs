@@ -517,6 +517,28 @@ public class HouseRulesTests
             );
         }
 
+        for (var off = 0.0; off < 0.3; off += 0.01)
+            foreach (
+                var (height, width, girth) in new[]
+                {
+                    (off, 0, 0),
+                    (0, -off, 0),
+                    (0, 0, -off),
+                    (off / 2, -off / 2, 0.0),
+                    (off, -off, 0),
+                    (off, -off / 2, off / 4),
+                }
+            )
+                yield return (
+                    new DogProfile { Name = "Section", HeadShapeSeen = HeadShape.Medium },
+                    [
+                        By(Tool.SoftTape, Measure.NoseToInnerEye, 97, Side.Left),
+                        By(Tool.SoftTape, Measure.SnoutHeight, 80 * (1 + height)),
+                        By(Tool.SoftTape, Measure.SnoutWidth, 72 * (1 + width)),
+                        By(Tool.SoftTape, Measure.SnoutGirth, 276 * (1 + girth)),
+                    ],
+                    Coat.Ordinary
+                );
         for (var apart = 2.0; apart < 12; apart += 1)
             yield return (
                 new DogProfile { Name = "Apart" },

@@ -50,12 +50,12 @@ public sealed class CrossChecks
         (this.readings, this.measured, this.shape, this.numbers, this.about) = (readings, measured, shape, numbers, about);
 
     public static IReadOnlyList<IGrounded> All { get; } =
-    [SidesApart, SidesApartShare, LeastFaceShare, LeastFaceShareShort, GreatestFaceShare, .. JawCheck.All];
+    [SidesApart, SidesApartShare, LeastFaceShare, LeastFaceShareShort, GreatestFaceShare, .. JawCheck.All, .. SectionCheck.All];
 
     /// <summary>Every finding, worst first.</summary>
     internal IReadOnlyList<Finding> Run() =>
         [
-            .. new[] { Sides(), Spacing(), Girth(), FitLine(), Face(), Jaw(), Shapes() }
+            .. new[] { Sides(), Spacing(), Girth() ?? (Finding?)Section(), FitLine(), Face(), Jaw(), Shapes() }
                 .OfType<Finding>()
                 .Concat(measured.Select(Unusual).OfType<Finding>())
                 .Concat(Measured.Group(readings).Select(g => Scatter(g.Key, g.Value)).OfType<Finding>())
@@ -91,6 +91,16 @@ public sealed class CrossChecks
             : girth.Mean - greatest > doubt ? new(height.Mean, width.Mean, girth.Mean, greatest)
             : null;
     }
+
+    /// <summary>What height, width and girth show together, where geometry alone allows them.</summary>
+    private SectionSlipped? Section() =>
+        Find(Measure.SnoutGirth) is { } girth
+        && Find(Measure.SnoutHeight) is { } height
+        && Find(Measure.SnoutWidth) is { } width
+        && Completeness.CanFit(measured)
+        && SectionCheck.For(BothEyes(SnoutModel.From(numbers)), height, width, girth, shape.Shape, about.Rules).Found is { } slip
+            ? new(slip, height.Mean, width.Mean, girth.Mean)
+            : null;
 
     private FitLineGap? FitLine()
     {

@@ -19,6 +19,7 @@ public enum FindingCode
     SidesDiffer,
     ImpossibleSpacing,
     GirthBounds,
+    SectionSlip,
     FitLineGap,
     FaceShare,
     JawUnexplained,
@@ -66,6 +67,22 @@ public sealed record GirthBounds(Length Height, Length Width, Length Girth, Leng
         Severity.Check,
         [Measure.SnoutGirth, Measure.SnoutHeight, Measure.SnoutWidth],
         Basis.Published("geometry of a closed convex section inside a box of that height and width: 2√(H²+W²) ≤ girth ≤ 2(H+W)")
+    );
+
+/// <summary>Height, width and girth are possible, but a slip explains them better than an unusual snout.</summary>
+public sealed record SectionSlipped(SectionSlip Slip, Length Height, Length Width, Length Girth)
+    : Finding(
+        FindingCode.SectionSlip,
+        Severity.Note,
+        [
+            Slip switch
+            {
+                SectionSlip.MouthOpen => Measure.SnoutHeight,
+                SectionSlip.GirthForward => Measure.SnoutGirth,
+                _ => Measure.SnoutWidth,
+            },
+        ],
+        Basis.House("a likelihood ratio of the slip against heads that differ, with all their doubt")
     );
 
 /// <summary>The fit line and its gap do not end at the eyes.</summary>

@@ -10,6 +10,7 @@ namespace JauntyBadge.Core.Measuring;
 /// <param name="View">The view of the head drawing that shows it best.</param>
 /// <param name="HasSides">Whether it is taken left and right.</param>
 /// <param name="Optional">Whether neither fit style asks for it.</param>
+/// <param name="Asks">What to ask oneself while it is read, where a slip would show in no number; null where none is usual.</param>
 public sealed record MeasureGuide(
     Measure Measure,
     string Name,
@@ -19,7 +20,8 @@ public sealed record MeasureGuide(
     string Mistake,
     DrawingView View = DrawingView.Side,
     bool HasSides = false,
-    bool Optional = false
+    bool Optional = false,
+    string? Asks = null
 );
 
 /// <summary>What a measure is wanted for.</summary>
@@ -71,7 +73,8 @@ public sealed record MeasureDefinition(
                     "Look at the corner of the eye nearest the nose: the small pink point where tears gather.",
                     "Straight line, both sides: they seldom agree, and the shorter side rules the fit.",
                     "Going to the outer corner or the lower lid, or following the cheek.",
-                    HasSides: true
+                    HasSides: true,
+                    Asks: "The dog's own side, as it looks ahead? To the corner nearest the nose, not the outer one?"
                 ),
                 MeasureUse.Choosing,
                 "where the basket's rear edge comes to lie",
@@ -100,7 +103,8 @@ public sealed record MeasureDefinition(
                     "Same place as the fit line: a finger's breadth in front of the eyes.",
                     "Mouth closed, tape snug and level all the way round.",
                     "Letting the tape slide forward to where the snout is thinner.",
-                    DrawingView.Front
+                    DrawingView.Front,
+                    Asks: "Right in front of the eyes, and still there as you read?"
                 ),
                 MeasureUse.Choosing,
                 "the room to pant",
@@ -116,7 +120,8 @@ public sealed record MeasureDefinition(
                     "At the fit line, from the bridge to the underside of the jaw.",
                     "Bridge: the bone on top of the snout. Underside: the jaw bone, not the hanging lip.",
                     "Mouth closed; a ruler held upright against two flat cards reads best.",
-                    "Measuring over the lips instead of under the jaw bone."
+                    "Measuring over the lips instead of under the jaw bone.",
+                    Asks: "Mouth closed?"
                 ),
                 MeasureUse.Choosing,
                 "the depth under the jaw",
@@ -131,7 +136,8 @@ public sealed record MeasureDefinition(
                     "Look from above for where lips and jowls stand out furthest.",
                     "From above, without pressing the jowls in.",
                     "Measuring bone to bone, so that the jowls end up jammed.",
-                    DrawingView.Top
+                    DrawingView.Top,
+                    Asks: "Lips and jowls taken in?"
                 ),
                 MeasureUse.Choosing,
                 "jowls that are not jammed",
@@ -145,7 +151,8 @@ public sealed record MeasureDefinition(
                     "Throat bump to below the nose tip, horizontally.",
                     "Run a finger back under the jaw to the bump where the windpipe goes into the throat.",
                     "Head level; from the bump along a level tape to a plumb line dropped from the nose.",
-                    "Going point to point: that is the slanted side of the triangle and always too long."
+                    "Going point to point: that is the slanted side of the triangle and always too long.",
+                    Asks: "Tape level, to the plumb line below the nose, not up to the nose itself?"
                 ),
                 MeasureUse.Choosing,
                 "where the jaw turns",
@@ -173,7 +180,8 @@ public sealed record MeasureDefinition(
                     "Around the high neck, right behind skull and jaw.",
                     "Slide the collar up until it lies right behind the ears and the jaw.",
                     "Snug, not digging in; part long hair.",
-                    "Measuring where the everyday collar hangs, which is lower and thicker."
+                    "Measuring where the everyday collar hangs, which is lower and thicker.",
+                    Asks: "High, right behind the ears, not where the collar hangs?"
                 ),
                 MeasureUse.Strap,
                 "the neck strap",

@@ -34,6 +34,9 @@ public sealed class MeasuringWords(Writing writing)
                 $"A snout {Say(f.Height)} high and {Say(f.Width)} wide is {(f.Girth < f.Bound ? writing.Say("at least") : writing.Say("at most"))} {Say(f.Bound)} around; "
                     + $"the girth reads {Say(f.Girth)}, {Say((f.Girth - f.Bound).Abs())} {(f.Girth < f.Bound ? writing.Say("less") : writing.Say("more"))}."
             ),
+            SectionSlipped f => writing.Say(
+                $"A snout {Say(f.Height)} high, {Say(f.Width)} wide and {Say(f.Girth)} around is an unusual one; {Explained(f.Slip)}"
+            ),
             FitLineGap f => writing.Say(
                 $"Fit line to nose ({Say(f.FitLine)}) and {(f.GapIsUsual ? writing.Say("the usual gap") : writing.Say("the gap"))} to the eyes ({Say(f.Gap)}) make {Say(f.FitLine + f.Gap)}; "
                     + $"nose to inner eye says {Say(f.EyeLine)}, {Say((f.FitLine + f.Gap - f.EyeLine).Abs())} {(f.FitLine + f.Gap > f.EyeLine ? writing.Say("less") : writing.Say("more"))}."
@@ -73,6 +76,11 @@ public sealed class MeasuringWords(Writing writing)
             SidesDiffer => writing.Say("Take both again, head straight, from the nose tip to the tear duct."),
             ImpossibleSpacing => writing.Say("Take the inner eye spacing again, corner to corner across the bridge."),
             GirthBounds => writing.Say("Take all three again at one and the same place on the snout, mouth closed."),
+            SectionSlipped { Slip: SectionSlip.MouthOpen } => writing.Say("Was the mouth closed? If not, take the height again."),
+            SectionSlipped { Slip: SectionSlip.GirthForward } => writing.Say(
+                "Was the tape right in front of the eyes, and did it stay there? If not, take the girth again."
+            ),
+            SectionSlipped => writing.Say("Were lips and jowls taken in? If not, take the width again."),
             FitLineGap => writing.Say("Take the fit line again, and write down the gap you leave to the eyes."),
             FaceShare => writing.Say("Take nose to base of skull again: along the top, to where the bone ends."),
             JawReading { Verdict: JawVerdict.Neither } => writing.Say("Take it again, and check the unit: throat bump to below the nose tip, horizontally."),
@@ -131,6 +139,14 @@ public sealed class MeasuringWords(Writing writing)
             _ => throw new ArgumentOutOfRangeException(nameof(origin)),
         };
 
+    private string Explained(SectionSlip slip) =>
+        slip switch
+        {
+            SectionSlip.MouthOpen => writing.Say("a mouth open at the height would explain it."),
+            SectionSlip.GirthForward => writing.Say("a girth taken further forward would explain it."),
+            _ => writing.Say("a width without the lips would explain it."),
+        };
+
     private string Explained(JawVerdict verdict) =>
         verdict switch
         {
@@ -168,6 +184,7 @@ public sealed class MeasuringWords(Writing writing)
             Find = writing.Say(guide.Find),
             How = writing.Say(guide.How),
             Mistake = writing.Say(guide.Mistake),
+            Asks = guide.Asks is { } asks ? writing.Say(asks) : null,
         };
 
     /// <summary>A drawing with the names of its landmarks.</summary>

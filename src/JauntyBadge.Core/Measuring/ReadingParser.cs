@@ -50,7 +50,7 @@ public static partial class ReadingParser
 
     /// <summary>Reads a length.</summary>
     /// <param name="text">What was written. Comma and point both mark decimals; fractions may stand alone or after a whole.</param>
-    /// <param name="defaultUnit">The unit of a bare number.</param>
+    /// <param name="defaultUnit">The unit of a bare number; where that is the millimetre, a bare fraction is one of an inch.</param>
     /// <param name="reading">The reading when true is returned.</param>
     /// <param name="problem">Otherwise one sentence that says what is wrong and what would be accepted.</param>
     /// <returns>Whether it could be read: a length over 0 and up to <see cref="Longest"/>.</returns>
@@ -70,7 +70,7 @@ public static partial class ReadingParser
             return false;
         }
 
-        if (!TryNumber(taken, out var number, out var unitText))
+        if (!TryNumber(taken, out var number, out var unitText, out var isFraction))
         {
             problem = $"\"{taken}\" is not a length. Write {Accepted}.";
             return false;
@@ -82,7 +82,8 @@ public static partial class ReadingParser
             return false;
         }
 
-        if (UnitNamed(unitText, defaultUnit) is not { } unit)
+        // Nobody reads a millimetre in fractions: without a unit a fraction is one of an inch.
+        if (UnitNamed(unitText, isFraction && defaultUnit == ReadingUnit.Mm ? ReadingUnit.In : defaultUnit) is not { } unit)
         {
             problem = $"The unit \"{unitText}\" is not known here. Use mm, cm or in (also \").";
             return false;
@@ -105,10 +106,11 @@ public static partial class ReadingParser
         return true;
     }
 
-    private static bool TryNumber(string taken, out double number, out string unitText)
+    private static bool TryNumber(string taken, out double number, out string unitText, out bool isFraction)
     {
         var spelled = string.Concat(taken.Select(c => VulgarFractions.TryGetValue(c, out var f) ? $" {f}" : c.ToString())).Trim();
         var match = Fraction().Match(spelled);
+        isFraction = match.Success;
         if (match.Success)
         {
             var whole = match.Groups["whole"].Success ? Parse(match.Groups["whole"].Value) : 0;

@@ -18,6 +18,8 @@ public class ReadingParserTests
     [InlineData("3-3/4\"", ReadingUnit.Mm, 95.25, "3-3/4\"")]
     [InlineData("3.75in", ReadingUnit.Mm, 95.25, "3.75in")]
     [InlineData("3¾ inches", ReadingUnit.Mm, 95.25, "3¾ inches")]
+    [InlineData("3 3/4", ReadingUnit.Mm, 95.25, "3 3/4 in")]
+    [InlineData("9 1/2", ReadingUnit.Cm, 95, "9 1/2 cm")]
     [InlineData("¾", ReadingUnit.In, 19.05, "¾ in")]
     [InlineData("3/4", ReadingUnit.In, 19.05, "3/4 in")]
     [InlineData(",5 in.", ReadingUnit.Mm, 12.7, ",5 in.")]

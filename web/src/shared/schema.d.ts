@@ -3708,6 +3708,8 @@ export interface components {
              * @default false
              */
             optional: boolean;
+            /** @description What to ask oneself while it is read, where a slip would show in no number; null where none is usual. */
+            asks?: null | string;
         };
         /** @description One line of a bench: a measure, and its side where it has two. */
         MeasureLine: {
