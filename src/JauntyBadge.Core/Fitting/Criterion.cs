@@ -125,7 +125,10 @@ public static class Outcomes
 }
 
 /// <summary>A criterion that could not be checked, and what is missing for it.</summary>
-public sealed record NotChecked(CriterionName Name, string Reason);
+/// <param name="Name">Which.</param>
+/// <param name="Reason">Why, in a sentence.</param>
+/// <param name="Wants">The measure that would let it be checked; null where no reading would.</param>
+public sealed record NotChecked(CriterionName Name, string Reason, Measure? Wants = null);
 
 /// <summary>How a fit is to be judged.</summary>
 /// <param name="FitStyle">Windows for nose and eye room.</param>

@@ -62,6 +62,12 @@ internal sealed class FitWords(
                 (_, WhyUnchecked.HeadNotRead) => Writing.Say("Head girth was not read, so whether the strap can slip over the head was not checked."),
                 (CriterionName.SlipOff, _) => Writing.Say("Neck girth was not read, so whether the strap can slip over the head was not checked."),
                 _ => Writing.Say("Neck girth was not read, so the strap was not checked."),
+            },
+            why switch
+            {
+                WhyUnchecked.HeadNotRead => Measure.HeadGirth,
+                WhyUnchecked.NeckNotRead or WhyUnchecked.NeckTooThin => Measure.NeckGirth,
+                _ => null,
             }
         );
 

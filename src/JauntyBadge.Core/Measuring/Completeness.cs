@@ -6,7 +6,8 @@ namespace JauntyBadge.Core.Measuring;
 /// <param name="Use">What it is for.</param>
 /// <param name="NeededFor">What cannot be answered without it, in words that follow "for".</param>
 /// <param name="Blocking">Whether nothing can be answered before it is read.</param>
-public sealed record MissingMeasure(Measure Measure, Side? Side, MeasureUse Use, string NeededFor, bool Blocking);
+/// <param name="Name">As the bench names it, once told.</param>
+public sealed record MissingMeasure(Measure Measure, Side? Side, MeasureUse Use, string NeededFor, bool Blocking, string Name = "");
 
 /// <summary>What the bench still needs for each use.</summary>
 public static class Completeness

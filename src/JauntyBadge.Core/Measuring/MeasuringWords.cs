@@ -195,7 +195,12 @@ public sealed class MeasuringWords(Writing writing)
         };
 
     /// <summary>What is missing, and what cannot be answered without it.</summary>
-    public MissingMeasure Told(MissingMeasure missing) => missing with { NeededFor = writing.Say(missing.NeededFor) };
+    public MissingMeasure Told(MissingMeasure missing) =>
+        missing with
+        {
+            NeededFor = writing.Say(missing.NeededFor),
+            Name = Named(new(missing.Measure, missing.Side)),
+        };
 
     /// <summary>A number of the snout model by name.</summary>
     public string Of(SnoutPart part) =>

@@ -110,7 +110,10 @@ internal record FitBasis(
 
     /// <summary>The same, or a refusal that says what is missing.</summary>
     public FitQuestion NeedQuestion(KeptTerms asked, bool draws = true) =>
-        Question(asked, draws) ?? throw Refusal.Conflict("Nose to inner eye has to be read before a muzzle can be judged.");
+        Question(asked, draws)
+        ?? throw Refusal.Conflict(
+            $"{Writing.And(Dog.Assessed.Missing.Where(m => m.Blocking).Select(m => new MeasuringWords(Writing).Named(new(m.Measure, m.Side))))} has to be read before a muzzle can be judged."
+        );
 
     /// <summary>One size judged.</summary>
     public RankedFit Judge(string? sizeId, FitQuestion question) =>

@@ -57,9 +57,10 @@ public sealed record CriterionDto(
 /// <summary>A criterion that could not be checked.</summary>
 /// <param name="Word">Its heading.</param>
 /// <param name="Reason">What is missing for it.</param>
-public sealed record NotCheckedDto(CriterionName Name, string Reason, string Word)
+/// <param name="Wants">The measure that would let it be checked; null where no reading would.</param>
+public sealed record NotCheckedDto(CriterionName Name, string Reason, string Word, Measure? Wants)
 {
-    public static NotCheckedDto Of(NotChecked c, FittingWords words) => new(c.Name, c.Reason, words.Word(c.Name));
+    public static NotCheckedDto Of(NotChecked c, FittingWords words) => new(c.Name, c.Reason, words.Word(c.Name), c.Wants);
 }
 
 /// <summary>Which reading, taken again, would settle a fit most.</summary>

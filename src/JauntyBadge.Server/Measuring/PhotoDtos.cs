@@ -43,6 +43,7 @@ public sealed class MarksEntryValidator : AbstractValidator<MarksEntry>
 }
 
 /// <summary>A measure from a picture, with what its doubt consists of.</summary>
+/// <param name="WaitsForShape">The head's shape decides a correction, and nobody said it: ask before it is shown.</param>
 public sealed record PhotoMeasureDto(
     Measure Measure,
     Side? Side,
@@ -52,7 +53,8 @@ public sealed record PhotoMeasureDto(
     double FromClicksMm,
     double FromReferenceMm,
     double FromPlaneMm,
-    string How
+    string How,
+    bool WaitsForShape
 )
 {
     public static PhotoMeasureDto Of(PhotoMeasure m, PhotoWords words) =>
@@ -65,7 +67,8 @@ public sealed record PhotoMeasureDto(
             m.FromClicks.Millimeters.Tidy(),
             m.FromReference.Millimeters.Tidy(),
             m.FromPlane.Millimeters.Tidy(),
-            words.How(m.How)
+            words.How(m.How),
+            m.WaitsForShape
         );
 }
 

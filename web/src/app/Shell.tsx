@@ -6,6 +6,7 @@ import { links } from '../shared/rooms';
 import { useUnit, type Unit } from '../shared/units';
 import { Notices } from './Notices';
 import { ServerState } from './ServerState';
+import { useHeadingFocus } from './useHeadingFocus';
 import { usePracticeWriting } from './usePracticeWriting';
 import { currentScheme, keepScheme } from './scheme';
 
@@ -22,6 +23,7 @@ export function Shell() {
   // On a phone the pad has the screen to itself: the badge still leads home.
   const onPad = useMatch('/sessions/:id') !== null;
   const { locale, currency } = usePracticeWriting();
+  useHeadingFocus();
   return (
     <Flex direction="column" minH="100dvh">
       <SkipLink href="#page">{t`Skip to the page`}</SkipLink>

@@ -1,9 +1,9 @@
-import { Box, Button, chakra, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
+import { Box, Button, chakra, Flex, Grid, Heading, Link, Text, useBreakpointValue } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Fragment, useState } from 'react';
+import { Fragment, useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useTakeInOfDog, useThisDog } from '../shared/dog';
 import { api, ask, request, type Schemas } from '../shared/api';
@@ -33,9 +33,14 @@ export function PlanPage() {
   });
   usePadReady(card.dog.id);
   const [picked, setPicked] = useState<string | null>(null);
+  const wide = useBreakpointValue({ base: false, lg: true }, { ssr: false });
   if (!plan.data) return <Waiting query={plan} />;
   const here = plan.data.steps.find((s) => s.state === 'here');
-  const shown = plan.data.steps.find((s) => s.step.id === picked) ?? here ?? plan.data.steps.at(-1);
+  const tapped = plan.data.steps.find((s) => s.step.id === picked);
+  const stands = here ?? plan.data.steps.at(-1);
+  // Beside the list where there is room; on a phone a tapped step opens where it was tapped.
+  const shown = wide ? (tapped ?? stands) : stands;
+  const sheet = (s: Planned) => <StepSheet key={s.step.id} planned={s} plan={plan.data} dogId={card.dog.id} />;
   return (
     <>
       {card.things
@@ -52,7 +57,12 @@ export function PlanPage() {
         alignItems="start"
       >
         <Box gridRow={{ base: 2, lg: 1 }}>
-          <StageList steps={plan.data.steps} shown={shown?.step.id ?? ''} onPick={setPicked} />
+          <StageList
+            steps={plan.data.steps}
+            shown={(wide ? shown : tapped)?.step.id ?? ''}
+            opened={!wide && tapped ? sheet(tapped) : null}
+            onPick={(id) => setPicked(!wide && id === picked ? null : id)}
+          />
           {plan.data.leftOut.length > 0 && (
             <Box as="details" mt="3" fontSize="sm">
               <summary>{t`${plan.data.leftOut.length} steps this dog does not need`}</summary>
@@ -66,7 +76,7 @@ export function PlanPage() {
         </Box>
         <Flex direction="column" gap="6">
           {plan.data.mayFindBeginning && <FindBeginning dogId={card.dog.id} version={plan.data.positionVersion} />}
-          {shown && <StepSheet key={shown.step.id} planned={shown} plan={plan.data} dogId={card.dog.id} />}
+          {shown && sheet(shown)}
           <OutlookDetail dogId={card.dog.id} />
           <Schools plan={plan.data} dogId={card.dog.id} />
           <SetsEnd plan={plan.data} dogId={card.dog.id} />
@@ -102,7 +112,18 @@ const stateMarks: Record<Schemas['StepState'], { mark: string; says: string }> =
 const markOf = (s: Planned) =>
   s.passed?.how === 'tried' ? { mark: '○', says: t`tried, not trained` } : stateMarks[s.state];
 
-function StageList({ steps, shown, onPick }: { steps: Planned[]; shown: string; onPick: (id: string) => void }) {
+function StageList({
+  steps,
+  shown,
+  opened,
+  onPick,
+}: {
+  steps: Planned[];
+  shown: string;
+  /** The sheet of the step shown, where it opens below it. */
+  opened: ReactNode;
+  onPick: (id: string) => void;
+}) {
   return (
     <Box as="ol" aria-label={t`Steps of the plan`}>
       {steps.map((s, i) => (
@@ -140,6 +161,11 @@ function StageList({ steps, shown, onPick }: { steps: Planned[]; shown: string; 
             </Text>
             {s.step.name}
           </Button>
+          {s.step.id === shown && opened && (
+            <Box borderLeftWidth="4px" borderColor="accent" ps="3" py="2" mb="2">
+              {opened}
+            </Box>
+          )}
         </li>
       ))}
     </Box>

@@ -22,7 +22,7 @@ import type { Draft } from './draft';
 import { useBreeds } from './useBreeds';
 
 /** Who the dog is: the same fields for a new dog and for a known one, of the form around them. */
-export function DogForm() {
+export function DogForm({ isNew = false }: { isNew?: boolean }) {
   const breeds = useBreeds();
   const coats = useQuery({
     queryKey: keys.coats(),
@@ -38,7 +38,7 @@ export function DogForm() {
       <Flex direction="column" gap="4">
         <Heading as="h2" size="lg">{t`Who it is`}</Heading>
         <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4">
-          <TextField name="name" label={t`Name`} />
+          <TextField name="name" label={t`Name`} autoFocus={isNew} />
           <TextField name="keeper" label={t`Keeper`} />
           <TextField name="place" label={t`Place`} />
           <Breeds />

@@ -1,7 +1,7 @@
 import { Box, Flex, Heading, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { NavLink, Outlet, useNavigate, useParams } from 'react-router';
+import { NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
 import { tabs } from '../shared/rooms';
@@ -15,7 +15,10 @@ export function DogLayout() {
   const rooms = tabs();
   const card = useDogCard(dogId);
   const go = useNavigate();
-  usePageTitle(card.data?.dog.name ?? '');
+  const { pathname } = useLocation();
+  const room = rooms.find((r) => r.path !== '' && `${pathname}/`.startsWith(`/dogs/${dogId}/${r.path}/`));
+  const name = card.data?.dog.name ?? '';
+  usePageTitle(room ? t`${room.label}, ${name}` : name);
   useHotkeys(
     rooms.map((_, i) => `alt+${i + 1}`),
     (event) => {
@@ -35,6 +38,7 @@ export function DogLayout() {
         <Box>
           <Heading as="h1" size="4xl" lineHeight="1">
             {card.data.dog.name}
+            {room && <Box as="span" srOnly>{`, ${room.label}`}</Box>}
           </Heading>
           <Text color="fg.muted" mt="1">
             {[

@@ -47,7 +47,7 @@ export function NewDogPage() {
         }}
       >
         <Heading as="h1" size="3xl" mb="5">{t`New dog`}</Heading>
-        <DogForm />
+        <DogForm isNew />
         <Flex mt="8" gap="4" align="center" wrap="wrap">
           <Button type="submit" colorPalette="marigold" size="lg" disabled={isOnItsWay}>{t`Add and measure`}</Button>
           <Text role="status" color="fg.muted">

@@ -1,7 +1,9 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Heading, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { memo } from 'react';
+import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
+import { useThisDog } from '../shared/dog';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
 import { Why } from '../shared/Why';
@@ -26,7 +28,9 @@ export const Criteria = memo(function Criteria({ fit }: { fit: Schemas['FitDto']
             <Text w="8.4rem" flexShrink="0" fontWeight="700">
               {n.word}
             </Text>
-            <Text flex="1">{t`Not checked: ${n.reason}`}</Text>
+            <Text flex="1">
+              {t`Not checked: ${n.reason}`} {n.wants && <ReadIt measure={n.wants} />}
+            </Text>
           </Flex>
         ))}
       </ul>
@@ -43,6 +47,16 @@ export const Criteria = memo(function Criteria({ fit }: { fit: Schemas['FitDto']
     </Box>
   );
 });
+
+/** The way to the field of a measure. */
+export function ReadIt({ measure, side = null }: { measure: Schemas['Measure']; side?: Schemas['Side'] | null }) {
+  const { dog } = useThisDog();
+  return (
+    <Link asChild color="fg" textDecoration="underline">
+      <RouterLink to={`/dogs/${dog.id}/measure?at=${measure}${side ?? ''}`}>{t`Read it`}</RouterLink>
+    </Link>
+  );
+}
 
 function Row({ criterion: c }: { criterion: Criterion }) {
   const { unit } = useUnit();

@@ -1,7 +1,6 @@
 import { Box, Button, Flex, Grid, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
-import { Trans } from '@lingui/react/macro';
-import { useRef, useState } from 'react';
+import { Fragment, useRef, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useThisDog } from '../shared/dog';
 import { useUnit } from '../shared/units';
@@ -83,10 +82,16 @@ export function FitPage() {
         </Grid>
       ) : (
         <Text fontSize="lg">
-          <Trans>
-            A muzzle is chosen from measurements, not by trying it on. Nose to inner eye comes first:{' '}
-            {to('measure', t`to the bench`)}.
-          </Trans>
+          {t`A muzzle is chosen from measurements, not by trying it on. First comes:`}{' '}
+          {fits.data.missing
+            .filter((m) => m.blocking)
+            .map((m, i) => (
+              <Fragment key={m.measure + (m.side ?? '')}>
+                {i > 0 && t` and `}
+                {to(`measure?at=${m.measure}${m.side ?? ''}`, m.name)}
+              </Fragment>
+            ))}
+          .
         </Text>
       )}
     </Flex>

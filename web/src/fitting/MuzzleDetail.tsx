@@ -18,7 +18,7 @@ import { priceText } from '../shared/writing';
 import { Waiting } from '../shared/Waiting';
 import { closureWords, frontWords, materialWords, verdictWords } from '../shared/words';
 import { chanceText } from './chance';
-import { Criteria } from './Criteria';
+import { Criteria, ReadIt } from './Criteria';
 import { FitView } from './FitView';
 import { fingersText, strapText } from './strap';
 import { useFit, useWithdraw, type Question } from './useFits';
@@ -229,7 +229,8 @@ function Verdict({ fit }: { fit: Fit }) {
       {final && fit.retake && (
         <Text>
           <b>{fit.retake.says}</b>{' '}
-          <Text as="span" color="fg.muted">{t`About ${Math.round(fit.retake.settles * 100)} % of it.`}</Text>
+          <Text as="span" color="fg.muted">{t`About ${Math.round(fit.retake.settles * 100)} % of it.`}</Text>{' '}
+          <ReadIt measure={fit.retake.measure} side={fit.retake.side} />
         </Text>
       )}
     </Box>

@@ -1,9 +1,9 @@
-import { Box, Button, Checkbox, Flex, Grid, Link, Text } from '@chakra-ui/react';
+import { Box, Button, Checkbox, Flex, Grid, Heading, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
-import { useState, type ReactNode } from 'react';
-import { Link as RouterLink } from 'react-router';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { Link as RouterLink, useLocation, useSearchParams } from 'react-router';
 import { useThisDog } from '../shared/dog';
 import { words } from '../shared/api';
 import { complain } from '../shared/notices';
@@ -12,7 +12,7 @@ import { lengthText, useUnit } from '../shared/units';
 import { useKept } from '../shared/useKept';
 import { Waiting } from '../shared/Waiting';
 import { Drafts, type Draft } from './drafts';
-import { LiveAirway, LiveFindings, LiveHead, LiveHeadShape, meanOf } from './Live';
+import { LiveAirway, LiveFindings, LiveHead, LiveHeadShape, LiveInHand, meanOf } from './Live';
 import { MissingPanel } from './MissingPanel';
 import { ReadingLine } from './ReadingLine';
 import { Gap, SetBar } from './SetBar';
@@ -33,7 +33,7 @@ export function BenchPage() {
   const [drafts] = useState(() => new Drafts(dogId));
   const [tool, setTool] = useState<Tool>('softTape');
   const [by, setBy] = useKept('jaunty-badge.taken-by', '');
-  const [mode, setMode] = useState<'list' | 'ready' | 'walk' | 'string'>('list');
+  const [mode, setMode] = useState<'list' | 'ready' | 'walk' | 'done' | 'string'>('list');
   const [step, setStep] = useState(0);
   const lines = bench.data ? linesOf(bench.data) : { asked: [], others: [] };
   const first = lines.asked[0] ?? null;
@@ -55,6 +55,17 @@ export function BenchPage() {
     if (drafts.of(line.key).text.trim() === '') drafts.type(line, text, true);
     else keep(line, { text, fromTape: true }).catch((error: unknown) => complain(words(error)));
   });
+  // Whoever comes for one measure finds its field in hand.
+  const [search] = useSearchParams();
+  const at = search.get('at');
+  const come = useLocation().key;
+  const loaded = bench.data !== undefined;
+  useEffect(() => {
+    if (!loaded || !at) return;
+    setMode('list');
+    const soon = requestAnimationFrame(() => goTo(at));
+    return () => cancelAnimationFrame(soon);
+  }, [loaded, at, come]);
   if (!bench.data) return <Waiting query={bench} />;
   const data = bench.data;
 
@@ -62,12 +73,21 @@ export function BenchPage() {
     const line = lines.asked[at];
     setStep(at);
     if (line) drafts.take(line);
-    else setMode('list');
+    else setMode('done');
   };
   const next = (line: Line) => {
     const at = lines.asked.findIndex((l) => l.key === line.key);
     if (mode === 'walk') walkTo(at + 1);
     else if (at >= 0) goTo((lines.asked[at + 1] ?? first)?.key ?? '');
+  };
+  /** Back to one measure, whichever way the fitter measures. */
+  const retake = (measure: string) => {
+    const step = lines.asked.findIndex((l) => l.guide.measure === measure);
+    if (step < 0) setMode('list');
+    else {
+      setMode('walk');
+      walkTo(step);
+    }
   };
   const live = { dogId, bench: data, drafts, first, tool };
   const field = { dogId, drafts, tool, onAdd: keep, onNext: next };
@@ -87,6 +107,7 @@ export function BenchPage() {
         measured={data.measures.find((m) => isOn(line, m))}
         change={data.changes.find((c) => isOn(line, c))}
         doubtful={data.doubted.includes(line.guide.measure)}
+        picture={<LiveInHand {...live} name={card.dog.name} coat={card.coatHex} />}
         onRemove={(reading) => void remove(reading)}
         onJudge={judge}
       />
@@ -101,7 +122,13 @@ export function BenchPage() {
       gap={{ base: 4, lg: 8 }}
       alignItems="start"
     >
-      <Box position={{ lg: 'sticky' }} top="4">
+      {/* Walked through, the drawing stays in sight on a phone too. */}
+      <Box
+        position={{ base: mode === 'walk' ? 'sticky' : 'static', lg: 'sticky' }}
+        top={{ base: 0, lg: 4 }}
+        bg="bg"
+        zIndex="1"
+      >
         <LiveHead {...live} name={card.dog.name} coat={card.coatHex} tape={tape} walking={mode === 'walk'} />
       </Box>
       <Box>
@@ -159,6 +186,17 @@ export function BenchPage() {
             onBack={() => walkTo(step - 1)}
             onLeave={() => setMode('list')}
           />
+        ) : mode === 'done' ? (
+          <Box as="section" aria-label={t`Measured`}>
+            <Arrived>
+              {data.isReady ? t`Measured. A muzzle comes next.` : t`Read through. This is still wanting:`}
+            </Arrived>
+            <LiveFindings {...live} onRetake={retake} onHeld={(how) => void held(how)} />
+            <MissingPanel bench={data} dogId={dogId} />
+            <Button mt="3" variant="outline" borderColor="border.strong" onClick={() => setMode('list')}>
+              {t`Back to the list`}
+            </Button>
+          </Box>
         ) : (
           <>
             <SetBar
@@ -216,6 +254,17 @@ function goTo(key: string) {
   const field = document.querySelector<HTMLInputElement>(`[data-reading^="${key}"]`);
   field?.closest('details')?.setAttribute('open', '');
   field?.focus();
+}
+
+/** A heading that is come to: keys go on from it. */
+function Arrived({ children }: { children: string }) {
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => heading.current?.focus(), []);
+  return (
+    <Heading as="h2" size="2xl" ref={heading} tabIndex={-1} outline="none">
+      {children}
+    </Heading>
+  );
 }
 
 function Mode({ onClick, children }: { onClick: () => void; children: string }) {

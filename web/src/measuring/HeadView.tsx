@@ -166,6 +166,23 @@ function Picture({
   );
 }
 
+/** The head in the view that shows a measure best, small. */
+export function InHand({ drawing, coat, line, name }: { drawing: Drawing; coat: string; line: Line; name: string }) {
+  return (
+    <Box w="7.5rem" h="5.5rem" flexShrink="0">
+      <Picture
+        drawing={drawing}
+        view={line.guide.view ?? 'side'}
+        coat={coat}
+        line={line}
+        value={null}
+        large={false}
+        label={t`Where ${line.guide.name} runs on ${name}`}
+      />
+    </Box>
+  );
+}
+
 /** The dog's head to scale, the view that shows the measure in hand best large and the others beside it. */
 export function HeadView({
   drawing,

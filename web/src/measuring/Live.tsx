@@ -5,7 +5,7 @@ import { lengthText, useUnit } from '../shared/units';
 import { useActive, type Drafts } from './drafts';
 import { Findings } from './Findings';
 import { AirwayCaution, HeadShapePanel } from './HeadShapePanel';
-import { HeadView } from './HeadView';
+import { HeadView, InHand } from './HeadView';
 import { TapePanel } from './TapePanel';
 import { isOn, type Line } from './lines';
 import { useTyping, type Bench, type Tool } from './useBench';
@@ -66,6 +66,18 @@ export function LiveHead({
         <TapePanel tape={tape} line={line} />
       </Box>
     </>
+  );
+}
+
+/** Where the tape runs, beside the field in hand: on a phone the large head is out of sight by then. */
+export function LiveInHand({ name, coat, ...props }: Props & { name: string; coat: string }) {
+  const { line, live } = useLive(props);
+  return (
+    line && (
+      <Box display={{ lg: 'none' }}>
+        <InHand drawing={live.drawing} coat={coat} line={line} name={name} />
+      </Box>
+    )
   );
 }
 

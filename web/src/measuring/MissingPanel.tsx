@@ -1,21 +1,27 @@
-import { Box, Button, Text } from '@chakra-ui/react';
+import { Box, Button, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
+import { Fragment } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
-import { entries, useWords, sideWord } from '../shared/words';
+import { entries, useWords } from '../shared/words';
 import type { Bench } from './useBench';
 
 /** What is still wanting for each use, and the way on. */
 export function MissingPanel({ bench, dogId }: { bench: Bench; dogId: string }) {
   const ready = bench.isReady;
-  const name = (m: Schemas['MissingMeasure']) =>
-    (bench.guides.find((g) => g.measure === m.measure)?.name ?? m.measure).toLowerCase() +
-    (m.side ? ` ${sideWord[m.side]}` : '');
   const names = (wanting: Schemas['MissingMeasure'][], why: string) =>
     wanting
       .filter((m) => m.neededFor === why)
-      .map(name)
-      .join(t` and `);
+      .map((m, i) => (
+        <Fragment key={m.name}>
+          {i > 0 && t` and `}
+          <Link asChild color="fg" textDecoration="underline">
+            <RouterLink to={`/dogs/${dogId}/measure?at=${m.measure}${m.side ?? ''}`} replace preventScrollReset>
+              {m.name.charAt(0).toLowerCase() + m.name.slice(1)}
+            </RouterLink>
+          </Link>
+        </Fragment>
+      ));
   return (
     <Box as="section" mt="4" aria-label={t`What is still wanting`}>
       {entries(useWords).map(([use, title]) => {
@@ -26,7 +32,13 @@ export function MissingPanel({ bench, dogId }: { bench: Bench; dogId: string }) 
             <b>{title}:</b>{' '}
             {wanting.length === 0
               ? t`✓ everything is read.`
-              : `${reasons.map((why) => t`${names(wanting, why)}, for ${why}`).join('; ')}.`}
+              : reasons.map((why, i) => (
+                  <Fragment key={why}>
+                    {names(wanting, why)}
+                    {t`, for ${why}`}
+                    {i + 1 < reasons.length ? '; ' : '.'}
+                  </Fragment>
+                ))}
           </Text>
         );
       })}

@@ -1,8 +1,10 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
+import type { ReactNode } from 'react';
 import type { Schemas } from '../shared/api';
 import { changeText, doubtText, lengthText, useUnit } from '../shared/units';
 import { ReadingChip } from './ReadingChip';
+import { useActive } from './drafts';
 import { ReadingField, type Field } from './ReadingField';
 import { nameOf } from './lines';
 import { takeBack } from '../shared/saving/changes';
@@ -18,16 +20,29 @@ interface Props extends Field {
   change: Schemas['ChangeDto'] | undefined;
   /** A cross-check asks for this one to be taken again. */
   doubtful: boolean;
+  /** Where the tape runs, shown while this line is in hand. */
+  picture: ReactNode;
   onRemove: (reading: Reading) => void;
   onJudge: (reading: Reading, judgement: Schemas['ReadingJudgement']) => Promise<void>;
 }
 
 /** One measure: its mean, the readings it comes from, and the field for the next one. */
-export function ReadingLine({ readings, unsent, measured, change, doubtful, onRemove, onJudge, ...field }: Props) {
+export function ReadingLine({
+  readings,
+  unsent,
+  measured,
+  change,
+  doubtful,
+  picture,
+  onRemove,
+  onJudge,
+  ...field
+}: Props) {
   const { unit } = useUnit();
   const name = nameOf(field.line);
+  const inHand = useActive(field.drafts)?.key === field.line.key;
   return (
-    <Flex as="li" pt="2" pb="1" borderBottomWidth="1px" borderColor="border" align="start" gap="3">
+    <Flex as="li" wrap="wrap" pt="2" pb="1" borderBottomWidth="1px" borderColor="border" align="start" gap="3">
       <Box flex="1" minW="0">
         <Text fontWeight="700" lineHeight="1.2" aria-hidden="true">
           {name}
@@ -84,6 +99,16 @@ export function ReadingLine({ readings, unsent, measured, change, doubtful, onRe
         {doubtful && <Text color="stop" fontSize="xs" fontWeight="700">{t`△ check`}</Text>}
       </Box>
       <ReadingField {...field} />
+      {inHand && (
+        <Flex w="full" align="center" gap="3" mt="-2" pb="1">
+          {picture}
+          {field.line.guide.asks && (
+            <Text fontWeight="700" borderLeftWidth="4px" borderColor="accent" ps="2">
+              {field.line.guide.asks}
+            </Text>
+          )}
+        </Flex>
+      )}
     </Flex>
   );
 }

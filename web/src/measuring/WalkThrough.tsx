@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Heading, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
@@ -103,6 +103,12 @@ export function WalkThrough({
 }) {
   const { guide } = field.line;
   const once = readings.length === 1;
+  const heading = useRef<HTMLHeadingElement>(null);
+  // A field takes the focus where there is a keyboard; elsewhere the heading of the next measure does, so that it is not lost.
+  useEffect(() => {
+    if (!window.matchMedia('(pointer: fine)').matches) heading.current?.focus({ preventScroll: true });
+    heading.current?.scrollIntoView({ block: 'nearest' });
+  }, [field.line.key]);
   return (
     <Box as="section" aria-label={t`Walk-through`}>
       <Flex align="center" gap="3">
@@ -120,7 +126,7 @@ export function WalkThrough({
           onClick={onLeave}
         >{t`Back to the list`}</Button>
       </Flex>
-      <Heading as="h2" size="3xl" mt="3" aria-live="polite">
+      <Heading as="h2" size="3xl" mt="3" aria-live="polite" ref={heading} tabIndex={-1} outline="none">
         {nameOf(field.line)}
       </Heading>
       <Text fontSize="lg">{guide.where}</Text>
@@ -133,6 +139,11 @@ export function WalkThrough({
           <b>{t`Usual mistake:`}</b> {guide.mistake.charAt(0).toLowerCase() + guide.mistake.slice(1)}
         </Text>
       </Box>
+      {guide.asks && (
+        <Text fontSize="lg" fontWeight="700" mt="3">
+          {guide.asks}
+        </Text>
+      )}
       <Flex mt="5" gap="4" align="start" wrap="wrap">
         <ReadingField
           key={field.line.key}

@@ -1,6 +1,6 @@
 import { hashKey, useQuery, useQueryClient, type QueryClient, type QueryKey } from '@tanstack/react-query';
 import { useOutletContext } from 'react-router';
-import { api, ask, type Schemas } from './api';
+import { api, ask, editing, type Schemas } from './api';
 import { keys } from './keys';
 import { takeIn } from './takeIn';
 
@@ -37,4 +37,21 @@ export function useTakeInOfDog(id: string) {
 export function useDogChanged() {
   const queries = useQueryClient();
   return (id: string, brought?: QueryKey) => dogChanged(queries, id, brought);
+}
+
+/** Says how the head looks, where a length waits for it; everything else of the dog stays. */
+export function useSayHeadShape(dog: Schemas['DogDto']) {
+  const changed = useDogChanged();
+  const { name, keeper, place, birthDate, breedIds, bodyMassKg, coatId, coatSeen, purposes } = dog;
+  const { temperament, sensitivities, biteTier, notes, health, traitsSeen } = dog;
+  return (headShapeSeen: Schemas['HeadShape']) =>
+    ask(
+      api.PUT('/api/dogs/{id}', {
+        params: { path: { id: dog.id }, header: editing(dog.version) },
+        body: {
+          ...{ name, keeper, place, birthDate, breedIds, headShapeSeen, bodyMassKg, coatId, coatSeen, purposes },
+          ...{ temperament, sensitivities, biteTier, notes, health, traitsSeen, ageMonths: null },
+        },
+      }),
+    ).then(() => changed(dog.id));
 }

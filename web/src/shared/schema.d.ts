@@ -3811,6 +3811,11 @@ export interface components {
             neededFor: string;
             /** @description Whether nothing can be answered before it is read. */
             blocking: boolean;
+            /**
+             * @description As the bench names it, once told.
+             * @default
+             */
+            name: string;
         };
         /** @description When something was done on a device; the time it arrived when left out. */
         MomentEntry: {
@@ -4092,6 +4097,7 @@ export interface components {
             reason: string;
             /** @description Its heading. */
             word: string;
+            wants: null | components["schemas"]["Measure"];
         };
         /**
          * @description What an occasion was to the dog.
@@ -4249,6 +4255,8 @@ export interface components {
             /** Format: double */
             fromPlaneMm: number;
             how: string;
+            /** @description The head's shape decides a correction, and nobody said it: ask before it is shown. */
+            waitsForShape: boolean;
         };
         /** @description Why a picture cannot be measured, and how to take it again. */
         PhotoRefusalDto: {

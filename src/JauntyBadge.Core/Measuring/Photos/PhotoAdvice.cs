@@ -10,7 +10,7 @@ internal static class PhotoAdvice
         var foreign = question.Landmarks.Keys.Where(l => !own.Contains(l)).ToList();
         if (foreign.Count > 0)
             hints.Add(new OfTheOtherView(question.View, foreign));
-        if (question.HeadShape is null && question.InnerEyeSpacing is null && measures.Any(m => m.Measure is Measure.NoseToInnerEye or Measure.NoseToOcciput))
+        if (measures.Any(m => m.WaitsForShape))
             hints.Add(new ShapeNotSaid());
         if (measures.Count == 0)
             hints.Add(new NoLengthYet(question.View, question.Landmarks.Keys.Count(own.Contains)));

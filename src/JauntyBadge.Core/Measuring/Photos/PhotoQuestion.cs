@@ -102,6 +102,7 @@ public sealed record PhotoQuestion(PhotoView View, PhotoReference Reference, IRe
 /// <param name="FromReference">What the scatter of the reference's corners brings.</param>
 /// <param name="FromPlane">What landmarks off the reference's plane, and anything assumed, bring.</param>
 /// <param name="How">In which way.</param>
+/// <param name="WaitsForShape">The head's shape decides a correction, and nobody said it.</param>
 public sealed record PhotoMeasure(
     Measure Measure,
     Side? Side,
@@ -110,7 +111,8 @@ public sealed record PhotoMeasure(
     Length FromClicks,
     Length FromReference,
     Length FromPlane,
-    PhotoWay How
+    PhotoWay How,
+    bool WaitsForShape = false
 );
 
 /// <summary>What a picture gives.</summary>

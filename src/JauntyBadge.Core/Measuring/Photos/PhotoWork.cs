@@ -158,7 +158,8 @@ internal sealed class PhotoWork
             Length.FromMillimeters(fromClicks),
             Length.FromMillimeters(fromReference),
             Length.FromMillimeters(fromPlane),
-            formula.How
+            formula.How,
+            question.HeadShape is null && formula.How is (PhotoWay.MadeSlantedBetween or PhotoWay.OverTheStop)
         );
     }
 

@@ -7,6 +7,8 @@ import { placed, placeOf, type Marks, type Photo, type Pixel, type Target } from
 
 const MAGNIFIED = 4;
 const GLASS = 150;
+/** How near a mark has to be pressed to be picked up, screen pixels. */
+const REACH = 24;
 
 const steps: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -21,6 +23,7 @@ export function PhotoCanvas({
   src,
   marks,
   target,
+  onTake,
   onPlace,
   onNext,
   onUndo,
@@ -28,16 +31,18 @@ export function PhotoCanvas({
   photo: Photo;
   src: string;
   marks: Marks;
-  target: Target;
-  onPlace: (at: Pixel) => void;
-  onNext: () => void;
+  /** The point in hand; null after the last one. */
+  target: Target | null;
+  onTake: (target: Target) => void;
+  onPlace: (at: Pixel, target: Target) => void;
+  onNext: (after: Target) => void;
   onUndo: () => void;
 }) {
   const frame = useRef<HTMLDivElement>(null);
-  const [held, setHeld] = useState<Pixel | null>(null);
+  const [held, setHeld] = useState<{ at: Pixel; target: Target } | null>(null);
   const [looked, setLooked] = useState<Pixel | null>(null);
   const [shownWidth, setShownWidth] = useState(800);
-  const shown = held ? placed(marks, target, held) : marks;
+  const shown = held ? placed(marks, held.target, held.at) : marks;
   const perPixel = photo.width / shownWidth;
 
   const where = (event: PointerEvent): Pixel => {
@@ -51,7 +56,7 @@ export function PhotoCanvas({
   };
   const onKey = (event: KeyboardEvent) => {
     const step = steps[event.key];
-    if (step) {
+    if (step && target) {
       event.preventDefault();
       const by = event.shiftKey ? 20 : event.altKey ? 0.25 : 2;
       const from = placeOf(marks, target) ?? { x: photo.width / 2, y: photo.height / 2 };
@@ -59,45 +64,53 @@ export function PhotoCanvas({
         x: Math.min(Math.max(from.x + by * step[0], 0), photo.width),
         y: Math.min(Math.max(from.y + by * step[1], 0), photo.height),
       };
-      onPlace(to);
+      onPlace(to, target);
       setLooked(to);
-    } else if (event.key === 'Enter') {
+    } else if (event.key === 'Enter' && target) {
       event.preventDefault();
       setLooked(null);
-      onNext();
+      onNext(target);
     } else if (event.key === 'z' && (event.ctrlKey || event.metaKey)) {
       event.preventDefault();
       onUndo();
     }
   };
-  const glass = held ?? looked;
+  const glass = held?.at ?? looked;
   return (
     <Box
       ref={frame}
       position="relative"
       tabIndex={0}
       role="application"
-      aria-label={t`Picture ${photo.view === 'top' ? t`from above` : t`from the side`}. Arrow keys move ${nameOf(target, marks.kind)}, Enter takes the next point.`}
+      aria-label={
+        target
+          ? t`Picture ${photo.view === 'top' ? t`from above` : t`from the side`}. Arrow keys move ${nameOf(target, marks.kind)}, Enter takes the next point.`
+          : t`Picture ${photo.view === 'top' ? t`from above` : t`from the side`}. Nothing in hand.`
+      }
       aria-describedby="photo-keys"
-      cursor="crosshair"
+      cursor={target ? 'crosshair' : 'default'}
       lineHeight="0"
       touchAction="none"
       onKeyDown={onKey}
       onBlur={() => setLooked(null)}
       onPointerDown={(event) => {
+        const at = where(event);
+        const taken = target ?? nearest(marks, at, REACH * perPixel);
+        if (!taken) return;
         event.currentTarget.setPointerCapture(event.pointerId);
-        setHeld(where(event));
+        if (!target) onTake(taken);
+        setHeld({ at, target: taken });
       }}
       onPointerMove={(event) => {
         const at = where(event);
         setLooked(at);
-        if (held) setHeld(at);
+        if (held) setHeld({ ...held, at });
       }}
       onPointerUp={() => {
         if (!held) return;
-        onPlace(held);
+        onPlace(held.at, held.target);
         setHeld(null);
-        onNext();
+        onNext(held.target);
       }}
       onPointerCancel={() => setHeld(null)}
       onPointerLeave={() => setLooked(null)}
@@ -111,6 +124,19 @@ export function PhotoCanvas({
   );
 }
 
+/** The mark nearest to a point, within reach of it. */
+function nearest(marks: Marks, at: Pixel, reach: number): Target | null {
+  const all: [Target, Pixel][] = [
+    ...marks.corners.map((p, corner): [Target, Pixel] => [{ corner }, p]),
+    ...landmarksOf(marks).map(([landmark, p]): [Target, Pixel] => [{ landmark }, p]),
+  ];
+  const far = (p: Pixel) => Math.hypot(p.x - at.x, p.y - at.y);
+  const [best] = all.filter(([, p]) => far(p) <= reach).sort(([, a], [, b]) => far(a) - far(b));
+  return best?.[0] ?? null;
+}
+
+const landmarksOf = (marks: Marks) => Object.entries(marks.landmarks) as [Schemas['Landmark'], Pixel][];
+
 export const nameOf = (target: Target, kind: Marks['kind']) =>
   'landmark' in target
     ? landmarkWords[target.landmark].toLowerCase()
@@ -118,9 +144,36 @@ export const nameOf = (target: Target, kind: Marks['kind']) =>
       ? t`mark ${target.corner + 1} of the ruler`
       : t`corner ${target.corner + 1} of the reference`;
 
-function MarksLayer({ marks, target, unit }: { marks: Marks; target: Target; unit: number }) {
+const LETTER = 6.6;
+const LINE = 15;
+
+/** Where each name stands beside its mark, screen pixels from it: the first of eight places that covers no mark and no other name. */
+function placesOf(marks: Pixel[], names: string[], unit: number) {
+  const taken: { x: number; y: number; w: number; h: number }[] = [];
+  const meets = (x: number, y: number, w: number, own: number) =>
+    taken.some((t) => x < t.x + t.w && t.x < x + w && y < t.y + t.h && t.y < y + LINE) ||
+    marks.some(
+      (m, i) =>
+        i !== own && m.x / unit > x - 6 && m.x / unit < x + w + 6 && m.y / unit > y - 4 && m.y / unit < y + LINE + 4,
+    );
+  return marks.map((m, i) => {
+    const w = (names[i]?.length ?? 0) * LETTER;
+    const places = [-20, 6, -36, 22].flatMap((dy) => [
+      { dx: 10, dy },
+      { dx: -10 - w, dy },
+    ]);
+    const at = (p: { dx: number; dy: number }) => ({ x: m.x / unit + p.dx, y: m.y / unit + p.dy });
+    const free = places.find((p) => !meets(at(p).x, at(p).y, w, i)) ?? { dx: 10, dy: -20 };
+    taken.push({ ...at(free), w, h: LINE });
+    return free;
+  });
+}
+
+function MarksLayer({ marks, target, unit }: { marks: Marks; target: Target | null; unit: number }) {
   const corners = marks.corners.map((p) => `${p.x},${p.y}`).join(' ');
-  const entries = Object.entries(marks.landmarks) as [Schemas['Landmark'], Pixel][];
+  const entries = landmarksOf(marks);
+  const names = [...marks.corners.map((_, i) => `${i + 1}`), ...entries.map(([name]) => landmarkWords[name])];
+  const places = placesOf([...marks.corners, ...entries.map(([, p]) => p)], names, unit);
   return (
     <g fill="none" strokeWidth={2 * unit}>
       <polyline points={corners} stroke="#e3a11b" strokeDasharray={`${6 * unit} ${4 * unit}`} />
@@ -129,19 +182,20 @@ function MarksLayer({ marks, target, unit }: { marks: Marks; target: Target; uni
           key={i}
           at={p}
           unit={unit}
-          chosen={'corner' in target && target.corner === i}
+          chosen={target !== null && 'corner' in target && target.corner === i}
           label={`${i + 1}`}
+          place={places[i]}
           square
         />
       ))}
-      {entries.map(([name, p]) => (
+      {entries.map(([name, p], i) => (
         <Cross
           key={name}
           at={p}
           unit={unit}
-          chosen={'landmark' in target && target.landmark === name}
-          // Only the point in hand bears its name: they lie close together.
-          label={'landmark' in target && target.landmark === name ? landmarkWords[name] : ''}
+          chosen={target !== null && 'landmark' in target && target.landmark === name}
+          label={landmarkWords[name]}
+          place={places[marks.corners.length + i]}
         />
       ))}
     </g>
@@ -153,12 +207,15 @@ function Cross({
   unit,
   chosen,
   label,
+  place = { dx: 10, dy: -20 },
   square = false,
 }: {
   at: Pixel;
   unit: number;
   chosen: boolean;
   label: string;
+  /** Where the label's upper left corner stands, screen pixels from the mark. */
+  place?: { dx: number; dy: number } | undefined;
   square?: boolean;
 }) {
   const r = (chosen ? 11 : 7) * unit;
@@ -170,8 +227,8 @@ function Cross({
       <path d={d} stroke="#10231e" strokeWidth={4 * unit} />
       <path d={d} stroke={chosen ? '#f0b340' : '#fff8e8'} strokeWidth={1.8 * unit} />
       <text
-        x={at.x + 10 * unit}
-        y={at.y - 8 * unit}
+        x={at.x + place.dx * unit}
+        y={at.y + (place.dy + 12) * unit}
         fill="#fff8e8"
         stroke="#10231e"
         strokeWidth={3 * unit}

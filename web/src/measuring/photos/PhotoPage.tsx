@@ -3,7 +3,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
-import { useThisDog } from '../../shared/dog';
+import { useSayHeadShape, useThisDog } from '../../shared/dog';
 import { Amount } from '../../shared/Amount';
 import { request, words } from '../../shared/api';
 import { Choice } from '../../shared/Choice';
@@ -15,7 +15,7 @@ import { sendChange } from '../../shared/saving/changes';
 import { useKept } from '../../shared/useKept';
 import { doubtText, lengthText, useUnit } from '../../shared/units';
 import { Waiting } from '../../shared/Waiting';
-import { entries, landmarkWords, referenceWords, sideWords, sideWord } from '../../shared/words';
+import { entries, shapeWords, landmarkWords, referenceWords, sideWords, sideWord } from '../../shared/words';
 import { useBench, useTakeBench, type Bench } from '../useBench';
 import { markLabels, photoDocument } from './document';
 import { nameOf, PhotoCanvas } from './PhotoCanvas';
@@ -44,15 +44,16 @@ export function PhotoPage() {
 function Marking({ dogId, photo }: { dogId: string; photo: Photo }) {
   const { marks, change, tryChange, undo, canUndo, state, theirs, keepMine, takeTheirs, sent } = useMarks(dogId, photo);
   const targets = targetsOf(marks, photo.wanted);
-  const firstFree = targets.find((t) => !placeOf(marks, t)) ?? targets[0] ?? { corner: 0 };
-  const [chosen, setChosen] = useState<Target>(firstFree);
-  const target = targets.find((t) => same(t, chosen)) ?? firstFree;
-  const next = () => {
-    const at = targets.findIndex((t) => same(t, target));
-    const free = [...targets.slice(at + 1), ...targets.slice(0, at)].find(
-      (t) => !placeOf(marks, t) && !same(t, target),
+  // After the last mark nothing is in hand: a stray click then moves nothing.
+  const firstFree = targets.find((t) => !placeOf(marks, t)) ?? null;
+  const [chosen, setChosen] = useState(firstFree);
+  const target = chosen && (targets.find((t) => same(t, chosen)) ?? firstFree);
+  const next = (after = target) => {
+    if (!after) return;
+    const at = targets.findIndex((t) => same(t, after));
+    setChosen(
+      [...targets.slice(at + 1), ...targets.slice(0, at)].find((t) => !placeOf(marks, t) && !same(t, after)) ?? null,
     );
-    setChosen(free ?? targets[(at + 1) % targets.length] ?? target);
   };
   // The corners are placed one after the other, so a later one cannot come before an earlier one.
   const choose = (t: Target) => setChosen('corner' in t ? { corner: Math.min(t.corner, marks.corners.length) } : t);
@@ -65,15 +66,20 @@ function Marking({ dogId, photo }: { dogId: string; photo: Photo }) {
           src={`/api/dogs/${dogId}/photos/${photo.id}/picture`}
           marks={marks}
           target={target}
-          onPlace={(at) => change(placed(marks, target, at))}
+          onTake={setChosen}
+          onPlace={(at, moved) => change(placed(marks, moved, at))}
           onNext={next}
           onUndo={undo}
         />
         <Flex mt="2" gap="3" align="center" wrap="wrap">
           <Text>
-            <Trans>
-              In hand: <b>{nameOf(target, marks.kind)}</b>
-            </Trans>
+            {target ? (
+              <Trans>
+                In hand: <b>{nameOf(target, marks.kind)}</b>
+              </Trans>
+            ) : (
+              t`Nothing in hand. Drag a mark to move it, or pick one from the list.`
+            )}
           </Text>
           <Button
             size="xs"
@@ -132,7 +138,7 @@ function Marking({ dogId, photo }: { dogId: string; photo: Photo }) {
               key={landmark}
               label={landmarkWords[landmark]}
               done={marks.landmarks[landmark] !== undefined}
-              chosen={same(target, { landmark })}
+              chosen={target !== null && same(target, { landmark })}
               onClick={() => choose({ landmark })}
             />
           ))}
@@ -151,7 +157,7 @@ function ReferenceBox({
   onChoose,
 }: {
   marks: Marks;
-  target: Target;
+  target: Target | null;
   onChange: (marks: Marks) => void;
   onRuler: (mm: number | null) => Promise<void>;
   onChoose: (target: Target) => void;
@@ -180,7 +186,7 @@ function ReferenceBox({
             key={corner}
             label={marks.kind === 'ruler' ? t`Mark ${corner + 1}` : t`Corner ${corner + 1}`}
             done={marks.corners.length > corner}
-            chosen={same(target, { corner })}
+            chosen={target !== null && same(target, { corner })}
             onClick={() => onChoose({ corner })}
           />
         ))}
@@ -222,6 +228,7 @@ function Outcome({ dogId, photo, sent }: { dogId: string; photo: Photo; sent: ()
   const go = useNavigate();
   const take = useTakeBench(dogId, unit);
   const { bench } = useBench(dogId, unit);
+  const sayShape = useSayHeadShape(useThisDog().dog);
   const [by] = useKept('jaunty-badge.taken-by', '');
   if (photo.refusal) {
     return (
@@ -283,12 +290,18 @@ function Outcome({ dogId, photo, sent }: { dogId: string; photo: Photo; sent: ()
               {bench.data?.guides.find((g) => g.measure === m.measure)?.name ?? m.measure}
               {m.side ? `, ${sideWord[m.side]}` : ''}
             </Text>
-            <Text fontSize="xl" fontWeight="700">
-              {lengthText(m.mm, unit)}
-            </Text>
-            <Text fontSize="xs" color="fg.muted" minW="4rem" textAlign="end">
-              ± {doubtText(m.expandedUncertaintyMm, unit)}
-            </Text>
+            {m.waitsForShape ? (
+              <Text color="fg.muted">{t`waits for the head's shape`}</Text>
+            ) : (
+              <>
+                <Text fontSize="xl" fontWeight="700">
+                  {lengthText(m.mm, unit)}
+                </Text>
+                <Text fontSize="xs" color="fg.muted" minW="4rem" textAlign="end">
+                  ± {doubtText(m.expandedUncertaintyMm, unit)}
+                </Text>
+              </>
+            )}
           </Flex>
         ))}
       </ul>
@@ -299,6 +312,21 @@ function Outcome({ dogId, photo, sent }: { dogId: string; photo: Photo; sent: ()
         </Trans>
       </Text>
       <Advice advice={photo.advice} />
+      {photo.measures.some((m) => m.waitsForShape) && (
+        <Flex role="group" aria-label={t`Head shape`} gap="2" mt="1" wrap="wrap">
+          {entries(shapeWords).map(([shape, word]) => (
+            <Button
+              key={shape}
+              size="sm"
+              variant="outline"
+              borderColor="border.strong"
+              onClick={() => void sayShape(shape).catch((error: unknown) => complain(words(error)))}
+            >
+              {word}
+            </Button>
+          ))}
+        </Flex>
+      )}
       <Button mt="2" colorPalette="marigold" onClick={() => void takeOver()}>{t`Take them to the bench`}</Button>
     </Box>
   );
