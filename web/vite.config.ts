@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
+import { VitePWA } from 'vite-plugin-pwa';
 import { words } from './words.plugin.ts';
 
 /** What the first page loads in steps (see main.ts) is fetched at once. */
@@ -22,6 +23,27 @@ export default defineConfig({
     words(),
     react(),
     firstPage('theme', 'start'),
+    // The product itself comes up without the server (docs/decisions/0029). Its first page is asked for there first, so that an update is not missed.
+    VitePWA({
+      injectRegister: null,
+      manifest: false,
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: null,
+        directoryIndex: null,
+        cleanupOutdatedCaches: true,
+        skipWaiting: true,
+        clientsClaim: true,
+        inlineWorkboxRuntime: true,
+        runtimeCaching: [
+          {
+            urlPattern: ({ request }) => request.mode === 'navigate',
+            handler: 'NetworkOnly',
+            options: { precacheFallback: { fallbackURL: 'index.html' } },
+          },
+        ],
+      },
+    }),
     compression({ algorithms: ['brotliCompress'], include: /\.(js|css|svg)$/, threshold: 1024 }),
   ],
   build: {

@@ -18,6 +18,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Colours are judged where they come to rest, not half way there.
     contextOptions: { reducedMotion: 'reduce' },
+    // A worker answers past the routes that scenes lay; the scene of a reload without the server lets it in.
+    serviceWorkers: 'block',
     launchOptions,
   },
 });

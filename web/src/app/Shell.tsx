@@ -2,6 +2,7 @@ import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer } from '@chakra-u
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useMatch } from 'react-router';
+import { lyingFlat } from '../shared/padSizes';
 import { links } from '../shared/rooms';
 import { useUnit, type Unit } from '../shared/units';
 import { Notices } from './Notices';
@@ -37,6 +38,7 @@ export function Shell() {
         borderBottomWidth="1px"
         borderColor="border"
         _print={{ display: 'none' }}
+        css={onPad ? { [lyingFlat]: { display: 'none' } } : {}}
       >
         <NavLink to="/" end>
           <Flex align="center" gap="2" fontFamily="heading" fontWeight="750" fontSize={{ base: 'md', md: 'xl' }}>
@@ -60,11 +62,23 @@ export function Shell() {
           ))}
         </Flex>
         <Spacer />
-        <UnitChoice />
-        <SchemeButton />
+        <Flex align="center" gap={{ base: 3, md: 6 }} display={{ base: onPad ? 'none' : 'flex', md: 'flex' }}>
+          <UnitChoice />
+          <SchemeButton />
+        </Flex>
       </Flex>
       <ServerState />
-      <Box as="main" id="page" flex="1" px={{ base: 4, md: 8 }} py={{ base: 4, md: 6 }} w="full" maxW="90rem" mx="auto">
+      <Box
+        as="main"
+        id="page"
+        flex="1"
+        px={{ base: 4, md: 8 }}
+        py={{ base: 4, md: 6 }}
+        w="full"
+        maxW="90rem"
+        mx="auto"
+        css={onPad ? { [lyingFlat]: { padding: '0.25rem 1rem' } } : {}}
+      >
         {/* What was written the other way is written anew. */}
         <Outlet key={`${locale} ${currency}`} />
       </Box>

@@ -11,6 +11,7 @@ import { outbox, queries } from '../shared/queries';
 import { openRooms, rooms } from '../shared/rooms';
 import { changes } from '../shared/saving/changes';
 import { claimTab } from '../shared/saving/tab';
+import { comeUpWithoutTheServer } from './offline';
 import { found } from './rooms';
 import { makeRouter } from './routes';
 import { applyScheme } from './scheme';
@@ -20,6 +21,7 @@ export async function start(system: SystemContext) {
   applyScheme();
   openRooms(found);
   await claimTab(() => outbox.takeOver());
+  comeUpWithoutTheServer(queries);
   outbox.open([changes, ...rooms().flatMap((room) => room.documents ?? [])]);
   const router = makeRouter();
   const root = document.getElementById('root');

@@ -13,6 +13,7 @@ import { Several } from '../shared/fields';
 import { BeforeSession } from './BeforeSession';
 import { click, tick, tickPassed, usePadAids, type PadAids } from './padAids';
 import { buzz, useAwake } from '../shared/aids';
+import { lyingFlat, padGo, padRow } from '../shared/padSizes';
 import { Signs } from './Signs';
 import { StopPanel } from './StopPanel';
 import { signsQuery } from './tables';
@@ -76,24 +77,36 @@ export function OpenSet({
   return (
     <Box mt="3">
       {/* Longer than the screen, so that what is tapped lies at its bottom and stays there, whatever is told above. */}
-      <Flex direction="column" minH="min(100dvh, 56rem)">
+      <Flex
+        direction="column"
+        minH="min(100dvh, 56rem)"
+        css={{
+          [lyingFlat]: { display: 'grid', gridTemplateColumns: '1fr 1.2fr', columnGap: '1.5rem', minHeight: 0 },
+        }}
+      >
         <Box flex="1">
-          <Flex align="end" gap="4" justify="space-between">
+          <Flex align="end" gap="4" justify="space-between" position="sticky" top="0" bg="bg" pb="1" zIndex="1">
             <Box>
-              <Text fontWeight="700" lineHeight="1.2">
+              <Text fontWeight="700" lineHeight="1.2" fontSize="min(1rem, 6vw)">
                 {set.stepName}
                 {set.target < 0 && t`, an easier rung`}
               </Text>
               <Text
                 fontFamily="heading"
                 fontWeight="750"
-                fontSize={set.targetText.length > 14 ? '2xl' : '5xl'}
+                fontSize={set.targetText.length > 14 ? 'min(1.5rem, 7vw, 9dvh)' : 'min(3rem, 13vw, 16dvh)'}
                 lineHeight="1.05"
               >
                 {set.targetText}
               </Text>
             </Box>
-            <Text fontFamily="heading" fontSize="3xl" fontWeight="700" lineHeight="1" whiteSpace="nowrap">
+            <Text
+              fontFamily="heading"
+              fontSize="min(1.875rem, 9vw, 10dvh)"
+              fontWeight="700"
+              lineHeight="1"
+              whiteSpace="nowrap"
+            >
               {goes.length} <Text as="span" fontSize="lg" color="fg.muted">{t`of ${session.goesInSet}`}</Text>
             </Text>
           </Flex>
@@ -133,7 +146,10 @@ export function OpenSet({
           mt="3"
           mx={{ base: -4, md: 0 }}
           px={{ base: 4, md: 0 }}
-          zIndex="1"
+          zIndex="2"
+          css={{
+            [lyingFlat]: { top: 0, bottom: 'auto', alignSelf: 'start', borderTop: 'none', margin: 0, padding: 0 },
+          }}
         >
           <Signs
             seen={seen}
@@ -149,8 +165,9 @@ export function OpenSet({
               <Flex gap="3" mt="2" direction={aids.thumb === 'left' ? 'row-reverse' : 'row'}>
                 <Button
                   flex="1"
-                  h="20"
-                  fontSize="xl"
+                  minW="0"
+                  {...padGo}
+                  fontSize="min(1.25rem, 6vw, 6dvh)"
                   variant="outline"
                   borderWidth="2px"
                   borderColor="border.strong"
@@ -159,25 +176,40 @@ export function OpenSet({
                 >
                   {step.notYet} <Key>m</Key>
                 </Button>
-                <Button flex="1.4" h="20" fontSize="2xl" disabled={full} onClick={() => record(true)}>
+                <Button
+                  flex="1.4"
+                  minW="0"
+                  {...padGo}
+                  fontSize="min(1.5rem, 7vw, 7dvh)"
+                  disabled={full}
+                  onClick={() => record(true)}
+                >
                   {step.yes} <Key>g</Key>
                 </Button>
               </Flex>
               <Flex gap={{ base: 1, md: 3 }} mt="3">
-                <Button flex="1" h="12" px="2" variant="ghost" disabled={!last || busy} onClick={takeBack}>
+                <Button flex="1" minW="0" {...padRow} variant="ghost" disabled={!last || busy} onClick={takeBack}>
                   <Trans>
                     Take back <Key>u</Key>
                   </Trans>
                 </Button>
                 <Button
                   flex="1"
-                  h="12"
-                  px="2"
+                  minW="0"
+                  {...padRow}
                   variant="ghost"
                   disabled={busy}
                   onClick={pad.end}
                 >{t`End session`}</Button>
-                <Button flex="1.4" h="12" colorPalette="marigold" disabled={!happened} loading={busy} onClick={finish}>
+                <Button
+                  flex="1.4"
+                  minW="0"
+                  {...padRow}
+                  colorPalette="marigold"
+                  disabled={!happened}
+                  loading={busy}
+                  onClick={finish}
+                >
                   <Trans>
                     Finish the set <Key>f</Key>
                   </Trans>
@@ -309,7 +341,7 @@ function HoldTimer({ hold, seconds, ticks }: { hold: ReturnType<typeof useHold>;
   return (
     <Button
       w="full"
-      h="20"
+      {...padGo}
       mt="2"
       variant="outline"
       borderWidth="2px"
@@ -330,7 +362,7 @@ function HoldTimer({ hold, seconds, ticks }: { hold: ReturnType<typeof useHold>;
       <Box position="relative">
         {hold.running ? (
           <Flex direction="column" align="center">
-            <Text fontSize="4xl" lineHeight="1" fontWeight="750" role="timer">
+            <Text fontSize="min(2.25rem, 8dvh)" lineHeight="1" fontWeight="750" role="timer">
               {(hold.heldMs / 1000).toFixed(1)} s
             </Text>
             <Text fontSize="sm" fontFamily="body" fontWeight="400">
@@ -338,7 +370,7 @@ function HoldTimer({ hold, seconds, ticks }: { hold: ReturnType<typeof useHold>;
             </Text>
           </Flex>
         ) : (
-          <Text fontSize="2xl">
+          <Text fontSize="min(1.5rem, 6vw, 6dvh)">
             <Trans>
               This go {seconds} s: start the hold <Key>h</Key>
             </Trans>

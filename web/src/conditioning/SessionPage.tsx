@@ -8,6 +8,7 @@ import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { DecisionBox } from './DecisionBox';
 import { OpenSet } from './OpenSet';
+import { lyingFlat } from '../shared/padSizes';
 import { useSession, type Pad, type Session } from './useSession';
 
 /** The session pad: one thumb, eyes on the dog. */
@@ -19,12 +20,12 @@ export function SessionPage() {
   const reachable = useReachable();
   if (!session) return <Waiting query={pad.session} />;
   return (
-    <Box maxW="34rem" mx="auto">
+    <Box maxW="34rem" mx="auto" css={{ [lyingFlat]: { maxWidth: 'none' } }}>
       <Flex align="baseline" gap="3" justify="space-between">
-        <Heading as="h1" size="xl">
+        <Heading as="h1" fontSize="min(1.25rem, 6.5vw)">
           {session.dogName}
         </Heading>
-        <Text fontSize="sm" color="fg.muted" role="status">
+        <Text fontSize="min(0.875rem, 4vw)" color="fg.muted" role="status">
           {pad.unsent.length > 0 ? t`${pad.unsent.length} not saved yet, trying again` : t`Saved as it happens`}
         </Text>
       </Flex>

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { entries, signGroupWords } from '../shared/words';
+import { padRow } from '../shared/padSizes';
 import { signsQuery } from './tables';
 
 interface Props {
@@ -23,8 +24,25 @@ export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
   const name = (id: string) => signs.data?.find((s) => s.id === id)?.name ?? id;
   return (
     <Box as="section" aria-label={t`Signs`}>
+      {/* Above what is tapped, so that neither Stop nor the goes move when it comes. */}
+      {last && (
+        <Button
+          {...padRow}
+          h="auto"
+          w="full"
+          variant="ghost"
+          onClick={() => onTakeBack(last.id)}
+        >{t`Take back the sign “${name(last.signId)}”`}</Button>
+      )}
       {open && (
-        <Box maxH="40vh" overflowY="auto" pb="2" borderBottomWidth="1px" borderColor="border" mb="2">
+        <Box
+          maxH="clamp(4.5rem, calc(100dvh - 27rem), 40vh)"
+          overflowY="auto"
+          pb="2"
+          borderBottomWidth="1px"
+          borderColor="border"
+          mb="2"
+        >
           {entries(signGroupWords)
             .reverse()
             .map(([group, words]) => (
@@ -62,7 +80,7 @@ export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
       <Flex gap="2" align="center">
         <Button
           flex="1"
-          h="12"
+          {...padRow}
           variant="outline"
           borderColor="border.strong"
           aria-expanded={open}
@@ -70,15 +88,8 @@ export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
         >
           {open ? t`Close the signs` : seen.length === 0 ? t`It shows …` : t`It shows … (${seen.length} so far)`}
         </Button>
-        <Button h="12" colorPalette="brick" onClick={onStop}>{t`⬣ Stop`}</Button>
+        <Button {...padRow} colorPalette="brick" onClick={onStop}>{t`⬣ Stop`}</Button>
       </Flex>
-      {last && (
-        <Button
-          size="sm"
-          variant="ghost"
-          onClick={() => onTakeBack(last.id)}
-        >{t`Take back the sign “${name(last.signId)}”`}</Button>
-      )}
     </Box>
   );
 }

@@ -62,8 +62,10 @@ export function BenchPage() {
   const loaded = bench.data !== undefined;
   useEffect(() => {
     if (!loaded || !at) return;
-    setMode('list');
-    const soon = requestAnimationFrame(() => goTo(at));
+    let soon = requestAnimationFrame(() => {
+      setMode('list');
+      soon = requestAnimationFrame(() => goTo(at));
+    });
     return () => cancelAnimationFrame(soon);
   }, [loaded, at, come]);
   if (!bench.data) return <Waiting query={bench} />;

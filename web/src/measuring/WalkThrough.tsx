@@ -107,7 +107,7 @@ export function WalkThrough({
   // A field takes the focus where there is a keyboard; elsewhere the heading of the next measure does, so that it is not lost.
   useEffect(() => {
     if (!window.matchMedia('(pointer: fine)').matches) heading.current?.focus({ preventScroll: true });
-    heading.current?.scrollIntoView({ block: 'nearest' });
+    heading.current?.scrollIntoView({ block: 'start' });
   }, [field.line.key]);
   return (
     <Box as="section" aria-label={t`Walk-through`}>
@@ -126,7 +126,16 @@ export function WalkThrough({
           onClick={onLeave}
         >{t`Back to the list`}</Button>
       </Flex>
-      <Heading as="h2" size="3xl" mt="3" aria-live="polite" ref={heading} tabIndex={-1} outline="none">
+      <Heading
+        as="h2"
+        size="3xl"
+        mt="3"
+        aria-live="polite"
+        ref={heading}
+        tabIndex={-1}
+        outline="none"
+        scrollMarginTop={{ base: '37vh', lg: '50vh' }}
+      >
         {nameOf(field.line)}
       </Heading>
       <Text fontSize="lg">{guide.where}</Text>
