@@ -92,4 +92,7 @@ public enum ChartGap
 
     /// <summary>The neck strap's range: the strap is not checked.</summary>
     NeckStrap,
+
+    /// <summary>A range stands where one length is meant: the longer end of the length is taken, which reaches the eyes first, and of every room the lesser.</summary>
+    Range,
 }

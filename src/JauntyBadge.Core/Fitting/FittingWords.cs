@@ -84,9 +84,14 @@ public sealed partial class FittingWords(Writing writing)
 
     /// <summary>What is assumed where a chart does not say.</summary>
     public string Of(ChartGap gap) =>
-        gap == ChartGap.Shape
-            ? writing.Say($"depth and width: a box of that girth, as wide as the snout and {writing.Length(writing.Rules[BasketModel.BoxSpareWidth])}")
-            : writing.Say("the neck strap is not checked");
+        gap switch
+        {
+            ChartGap.Shape => writing.Say(
+                $"depth and width: a box of that girth, as wide as the snout and {writing.Length(writing.Rules[BasketModel.BoxSpareWidth])}"
+            ),
+            ChartGap.Range => writing.Say("of a range the longer length, which reaches the eyes first, and of every room the lesser"),
+            _ => writing.Say("the neck strap is not checked"),
+        };
 
     /// <summary>A number of fingers.</summary>
     public string Fingers(int fingers) => fingers == 0 ? writing.Say("no finger") : writing.Count(fingers, "one finger", "{0} fingers");

@@ -182,6 +182,7 @@ public static class SizeChart
     )
     {
         List<string> problems = [];
+        List<ChartGap> assumed = [];
         var numbers = new Dictionary<ChartField, double>();
         var label = "";
         foreach (var column in columns)
@@ -189,7 +190,7 @@ public static class SizeChart
             var cell = column.Column < cells.Count ? cells[column.Column] : "";
             if (column.Field == ChartField.Label)
                 label = cell;
-            else if (column.Field != ChartField.Model && !IsNothing(cell) && ReadCell(column, cell, numbers) is { } wrong)
+            else if (column.Field != ChartField.Model && !IsNothing(cell) && ReadCell(column, cell, numbers, assumed) is { } wrong)
                 problems.Add($"{InWords(column.Field.ToString())}: {wrong}");
         }
 
@@ -224,7 +225,6 @@ public static class SizeChart
         problems.AddRange(MuzzleCheck.Of(type, size).Select(p => $"{InWords(p.Field)}: {p.Says}"));
         if (problems.Count > 0)
             return new ChartRow(row, raw, null, problems, []);
-        List<ChartGap> assumed = [];
         if (size.IsLengthAndGirthOnly)
             assumed.Add(ChartGap.Shape);
         if (size.NeckStrapMin is null)
@@ -239,7 +239,7 @@ public static class SizeChart
             ? words[..^3]
             : words;
 
-    private static string? ReadCell(ChartColumn column, string cell, Dictionary<ChartField, double> numbers)
+    private static string? ReadCell(ChartColumn column, string cell, Dictionary<ChartField, double> numbers, List<ChartGap> assumed)
     {
         var range = column.Field switch
         {
@@ -255,12 +255,28 @@ public static class SizeChart
         }
 
         if (IsLength(column.Field))
-            return ReadLength(cell, column.Unit, column.Field, numbers);
+            return ReadLength(cell, column.Unit, column.Field, numbers) is { } wrong && !ReadEnds(column, cell, numbers, assumed) ? wrong : null;
         if (column.Field == ChartField.Price)
             return ReadNumber(WithoutCurrency(cell), out var price) && price >= 0
                 ? Keep(numbers, ChartField.Price, price)
                 : $"\"{cell}\" is not a price such as 24.50.";
         return ReadMass(cell, column.Unit, numbers);
+    }
+
+    /// <summary>Reads a range where one length is meant; false where it is none either.</summary>
+    private static bool ReadEnds(ChartColumn column, string cell, Dictionary<ChartField, double> numbers, List<ChartGap> assumed)
+    {
+        var ends = new Dictionary<ChartField, double>();
+        if (
+            Ends(cell) is not var (low, high)
+            || ReadLength(low, UnitOf(low, high, column.Unit), ChartField.GirthMin, ends) is not null
+            || ReadLength(high, column.Unit, ChartField.GirthMax, ends) is not null
+        )
+            return false;
+        numbers[column.Field] = column.Field == ChartField.Length ? ends.Values.Max() : ends.Values.Min();
+        if (!assumed.Contains(ChartGap.Range))
+            assumed.Add(ChartGap.Range);
+        return true;
     }
 
     /// <summary>In "12-14 in" the unit stands once, behind the second number.</summary>

@@ -211,6 +211,19 @@ public class SizeChartTests
         Assert.Equal([4, 5], rows.Select(r => r.Row));
     }
 
+    /// <summary>The longer end reaches the eyes first; room is what is surely there. That a range stood there is said beside the row.</summary>
+    [Fact]
+    public void A_range_where_one_length_is_meant_is_read_with_care()
+    {
+        const string Chart = "Size,Length cm,Girth cm\nS,9–10,27 to 29\nM,eleven,32\n";
+        var opened = SizeChart.Open(Chart, MuzzleType.Basket)!;
+        var rows = SizeChart.Read(Chart, opened.Guess, MuzzleType.Basket);
+        Assert.Equal((100, 270), (rows[0].Size!.Length.Millimeters, rows[0].Size!.OpeningGirth!.Value.Millimeters));
+        Assert.Contains(ChartGap.Range, rows[0].Assumed);
+        Assert.Contains("reaches the eyes first", Words.Fitting.Of(ChartGap.Range), StringComparison.Ordinal);
+        Assert.Contains("not a length", Assert.Single(rows[1].Problems), StringComparison.Ordinal);
+    }
+
     [Fact]
     public void Bare_numbers_that_would_make_a_muzzle_of_twelve_millimetres_are_asked_about()
     {
