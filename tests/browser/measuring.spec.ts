@@ -74,6 +74,8 @@ test.describe('walked through', () => {
     await expect(page.getByText(/are 12 mm apart/)).toBeVisible();
     for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next' }).click();
     await page.getByRole('button', { name: 'Done' }).click();
+    await expect(page.getByRole('heading', { name: 'Read through. This is still wanting:' })).toBeFocused();
+    await page.getByRole('button', { name: 'Back to the list' }).click();
     await expect(line(page, 'Fit line to nose')).toContainText('86 mm');
   });
 });

@@ -190,7 +190,7 @@ for (const width of [390, 768, 1280, 1920])
         const over = document.querySelectorAll<HTMLElement>(
           '[role=dialog], [role=alertdialog], [role=menu], [role=tooltip], [role=status], [role=alert], form',
         );
-        return [...over]
+        return Array.from(over)
           .filter((o) => o.getClientRects().length > 0 && o.innerText.trim() !== '')
           .filter((o) => o.scrollWidth > o.clientWidth + 1 || o.getBoundingClientRect().right > window.innerWidth + 1)
           .map((o) => o.innerText.slice(0, 60));

@@ -86,6 +86,7 @@ public sealed record LeftOutDto(string Name, Stage Stage, string Reason);
 /// <param name="Rule">How its sets are decided.</param>
 /// <param name="MayFindBeginning">It was never trained nor set anywhere by hand: where to begin can be found by trying.</param>
 /// <param name="RuleReason">Why, where somebody chose it; null for the House way.</param>
+/// <param name="Rests">It is not to be trained today, by the practice's day.</param>
 /// <param name="ChoiceVersion">The version of school, policies and days; 0 where nobody chose.</param>
 /// <param name="RuleVersion">The version of the rule.</param>
 /// <param name="PositionVersion">The version of where it stands.</param>
@@ -98,6 +99,7 @@ public sealed record PlanDto(
     IReadOnlyList<LeftOutDto> LeftOut,
     IReadOnlyList<Policy> Policies,
     DateOnly? NotBefore,
+    bool Rests,
     string? LastReason,
     string? GapReason,
     Guid? OpenSessionId,
@@ -266,6 +268,7 @@ internal static class PlanEndpoints
             [.. plan.LeftOut.Select(l => new LeftOutDto(words.Called(l), l.Stage, words.WhyLeftOut(l, plan)))],
             [.. plan.Policies.Select(words.Told)],
             position?.NotBefore,
+            position?.NotBefore > today,
             file.LastMove is { } move ? ToldMove(move, words) : null,
             away is null ? null : words.Away(away),
             file.OpenSession?.Id,

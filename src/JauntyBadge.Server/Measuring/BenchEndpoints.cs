@@ -157,6 +157,7 @@ internal static class BenchEndpoints
         new(
             file.CurrentSet?.Id,
             file.CurrentSet?.StartedAt,
+            file.CurrentSet is { } set ? clock.DayOf(set.StartedAt) : null,
             file.FitStyle,
             file.CurrentSet?.BodyMassKg ?? file.Dog.BodyMassKg,
             file.CurrentSet?.Coat ?? file.Profile.Coat,

@@ -10,9 +10,11 @@ using Microsoft.EntityFrameworkCore;
 namespace JauntyBadge.Server.Measuring;
 
 /// <summary>A measuring set of the record.</summary>
+/// <param name="Day">The practice's day it was begun.</param>
 public sealed record MeasuringSetRecordDto(
     Guid Id,
     DateTime StartedAt,
+    DateOnly Day,
     FitStyle? FitStyle,
     double? BodyMassKg,
     Coat Coat,
@@ -95,6 +97,7 @@ internal static class HistoryEndpoints
                     .Select(s => new MeasuringSetRecordDto(
                         s.Id,
                         s.StartedAt,
+                        clock.DayOf(s.StartedAt),
                         s.FitStyle,
                         s.BodyMassKg,
                         s.Coat,

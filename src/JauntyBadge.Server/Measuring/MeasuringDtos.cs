@@ -177,10 +177,12 @@ public sealed record HeadShapeDto(HeadShape Shape, string Reason, Basis Basis, I
 }
 
 /// <summary>A measuring set.</summary>
+/// <param name="Day">The practice's day it was begun, wherever this is read.</param>
 /// <param name="IsOver">It is of an earlier day: what is read now begins a new one unless told otherwise.</param>
 public sealed record MeasuringSetDto(
     Guid? Id,
     DateTime? StartedAt,
+    DateOnly? Day,
     FitStyle FitStyle,
     double? BodyMassKg,
     Coat Coat,

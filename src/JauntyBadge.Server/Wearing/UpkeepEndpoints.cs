@@ -38,8 +38,9 @@ public sealed record InspectionDto(Guid Id, DateTime At, string Muzzle, IReadOnl
 /// <summary>What is to be done with a muzzle by a day.</summary>
 /// <param name="What">What.</param>
 /// <param name="On">The day by which; today where it is due.</param>
+/// <param name="IsDue">It is due, by the practice's day.</param>
 /// <param name="Why">Why, in a sentence; null where only time goes by.</param>
-public sealed record UpkeepDto(Upkeep What, DateOnly On, string? Why);
+public sealed record UpkeepDto(Upkeep What, DateOnly On, bool IsDue, string? Why);
 
 /// <summary>The state of the muzzle in use, and its inspections.</summary>
 /// <param name="Muzzle">In words; null where none is chosen.</param>
@@ -167,7 +168,7 @@ internal static class UpkeepEndpoints
             state?.Due,
             state is null ? null : new WearingWords(writing).Of(state),
             state?.On,
-            [.. file.Record.UpkeepOn(clock.Today()).Select(u => new UpkeepDto(u.What, u.On, words.Why(u)))],
+            [.. file.Record.UpkeepOn(clock.Today()).Select(u => new UpkeepDto(u.What, u.On, u.On <= clock.Today(), words.Why(u)))],
             [.. InspectionCheck.All.Select(new WearingWords(writing).Told)],
             [.. rows.Select(InspectionDto.Of)]
         );

@@ -175,10 +175,13 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
             .Json.AsArray()
             .SelectMany(m => m!["model"]!["sizes"]!.AsArray())
             .Single(s => s!["id"]!.GetValue<string>() == first["sizeId"]!.GetValue<string>())!;
+        var pitch = size.Parent!.Parent!["holePitchMm"];
         var basket = new[] { "lengthMm", "depthFrontMm", "depthRearMm", "widthRearMm", "openingGirthMm", "neckStrapMinMm", "neckStrapMaxMm" }.ToDictionary(
             k => k,
             k => size[k]!.GetValue<double>()
         );
+        if (pitch is not null)
+            basket["holePitchMm"] = pitch.GetValue<double>();
         var whatIf = await server.PostAsync(
             "/api/what-if/fit",
             new

@@ -1,15 +1,22 @@
-import { dehydrate, hydrate, type DehydratedState, type Query, type QueryClient } from '@tanstack/react-query';
+import {
+  dehydrate,
+  hydrate,
+  onlineManager,
+  type DehydratedState,
+  type Query,
+  type QueryClient,
+} from '@tanstack/react-query';
 import { keepSetting, setting } from '../shared/saving/device';
 
 const STORE = 'jaunty-badge.answers';
 const DAY_MS = 24 * 60 * 60 * 1000;
 const EVERY_MS = 1000;
+const MOST = 60;
 
 interface Kept {
-  at: number;
   /** Another build may read other answers. */
   build: string;
-  state: DehydratedState;
+  queries: DehydratedState['queries'];
 }
 
 /** What a dog in a muzzle, or at training, is seen by. */
@@ -21,17 +28,31 @@ const isKept = ({ queryKey: [what, , of], state }: Query) =>
 /** Keeps the last answers on this device, and the product itself, so that a reload while the server is away still shows them. */
 export function comeUpWithoutTheServer(queries: QueryClient) {
   const build = document.querySelector<HTMLScriptElement>('script[type=module][src]')?.src ?? '';
-  const kept = JSON.parse(setting(STORE) ?? 'null') as Kept | null;
-  if (kept?.build === build && Date.now() - kept.at < DAY_MS) hydrate(queries, kept.state);
+  const stored = JSON.parse(setting(STORE) ?? 'null') as Kept | null;
+  let kept = stored?.build === build ? stored.queries : [];
+  // Shown only where the server does not answer: whoever reaches it is told what is so now.
+  const forget = onlineManager.subscribe((online) => {
+    if (online) return;
+    forget();
+    hydrate(queries, { mutations: [], queries: kept });
+    void queries.invalidateQueries({ refetchType: 'none' });
+  });
+
   let waiting: number | undefined;
   queries.getQueryCache().subscribe(({ type }) => {
-    if (type !== 'updated' && type !== 'removed') return;
+    if (type !== 'updated') return;
     waiting ??= window.setTimeout(() => {
       waiting = undefined;
-      const answers: Kept = { at: Date.now(), build, state: dehydrate(queries, { shouldDehydrateQuery: isKept }) };
-      keepSetting(STORE, JSON.stringify(answers));
+      const now = dehydrate(queries, { shouldDehydrateQuery: isKept }).queries;
+      const asked = new Set(now.map((q) => q.queryHash));
+      kept = [...now, ...kept.filter((q) => !asked.has(q.queryHash))]
+        .filter((q) => Date.now() - q.state.dataUpdatedAt < DAY_MS)
+        .sort((a, b) => b.state.dataUpdatedAt - a.state.dataUpdatedAt)
+        .slice(0, MOST);
+      keepSetting(STORE, JSON.stringify({ build, queries: kept } satisfies Kept));
     }, EVERY_MS);
   });
+
   if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return;
   // Where there is none, the product only needs its server to come up.
   const register = () => void navigator.serviceWorker.register('/sw.js').catch(() => undefined);

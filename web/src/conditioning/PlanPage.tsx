@@ -175,7 +175,6 @@ function StageList({
 function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['PlanDto']; dogId: string }) {
   const { step, why, state, isGate, target, targetText, passed } = planned;
   const start = useStartSession(dogId);
-  const resting = plan.notBefore !== null && new Date(`${plan.notBefore}T00:00`) > new Date();
   return (
     <Box as="section" aria-label={step.name}>
       <Flex align="baseline" gap="3" wrap="wrap">
@@ -216,14 +215,14 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
         <Button
           size="lg"
           colorPalette="marigold"
-          disabled={resting}
+          disabled={plan.rests}
           loading={start.isPending}
           onClick={() => start.mutate()}
           mb="4"
         >
           {plan.openSessionId
             ? t`Go on with the session`
-            : resting
+            : plan.rests
               ? t`Not before ${dateText(plan.notBefore ?? '', 'near')}`
               : t`Start a session`}
         </Button>

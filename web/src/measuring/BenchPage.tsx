@@ -143,11 +143,11 @@ export function BenchPage() {
               </Text>
             ))}
             <Flex gap="3" align="center" wrap="wrap">
-              {data.set.isOver && data.set.startedAt && (
+              {data.set.isOver && data.set.day && (
                 <Checkbox.Root checked={!intoOldSet} onCheckedChange={(e) => setIntoOldSet(e.checked !== true)}>
                   <Checkbox.HiddenInput />
                   <Checkbox.Control borderColor="border.strong" />
-                  <Checkbox.Label>{t`This set is of ${day(data.set.startedAt)}: what is read now begins a new one`}</Checkbox.Label>
+                  <Checkbox.Label>{t`This set is of ${day(data.set.day)}: what is read now begins a new one`}</Checkbox.Label>
                 </Checkbox.Root>
               )}
               <Button

@@ -34,7 +34,7 @@ function useHistory(dogId: string) {
     take(ask(api.POST('/api/dogs/{id}/measuring-sets/{setId}/restore', one(setId)))).catch(complained);
   const remove = (set: MeasuringSet) =>
     take(ask(api.DELETE('/api/dogs/{id}/measuring-sets/{setId}', one(set.id))))
-      .then(() => notify(t`The set of ${day(set.startedAt)} is out of the record.`, () => void restore(set.id)))
+      .then(() => notify(t`The set of ${day(set.day)} is out of the record.`, () => void restore(set.id)))
       .catch(complained);
   return { history, start: () => start().catch(complained), remove };
 }
@@ -49,7 +49,7 @@ export function HistoryPage() {
   if (!history.data) return <Waiting query={history} />;
   const { sets, measureAgain } = history.data;
   const after = sets.find((s) => s.id === picked.after) ?? sets[0];
-  const dates = sets.map((s): [string, string] => [s.id, day(s.startedAt)]);
+  const dates = sets.map((s): [string, string] => [s.id, day(s.day)]);
   const before = sets.find((s) => s.id === picked.before) ?? sets.find((s) => s.id !== after?.id);
 
   return (
@@ -112,7 +112,7 @@ export function HistoryPage() {
               wrap="wrap"
             >
               <Text fontWeight="700" minW="8rem">
-                {day(set.startedAt)}
+                {day(set.day)}
               </Text>
               <Text flex="1">
                 {[
@@ -135,7 +135,7 @@ export function HistoryPage() {
               <Button
                 size="xs"
                 variant="ghost"
-                aria-label={t`Take out the set of ${day(set.startedAt)}`}
+                aria-label={t`Take out the set of ${day(set.day)}`}
                 onClick={() => void remove(set)}
               >{t`Take out`}</Button>
             </Flex>
@@ -177,8 +177,8 @@ function Comparison({ dogId, before, after }: { dogId: string; before: Measuring
         <Table.Header>
           <Table.Row>
             <Table.ColumnHeader ps="0">{t`Measure`}</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="end">{day(before.startedAt)}</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="end">{day(after.startedAt)}</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">{day(before.day)}</Table.ColumnHeader>
+            <Table.ColumnHeader textAlign="end">{day(after.day)}</Table.ColumnHeader>
             <Table.ColumnHeader textAlign="end">{t`Change`}</Table.ColumnHeader>
             <Table.ColumnHeader>{t`Is it one?`}</Table.ColumnHeader>
           </Table.Row>

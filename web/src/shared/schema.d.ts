@@ -3754,6 +3754,11 @@ export interface components {
             id: null | string;
             /** Format: date-time */
             startedAt: null | string;
+            /**
+             * Format: date
+             * @description The practice's day it was begun, wherever this is read.
+             */
+            day: null | string;
             fitStyle: components["schemas"]["FitStyle"];
             /** Format: double */
             bodyMassKg: null | number;
@@ -3792,6 +3797,11 @@ export interface components {
             id: string;
             /** Format: date-time */
             startedAt: string;
+            /**
+             * Format: date
+             * @description The practice's day it was begun.
+             */
+            day: string;
             fitStyle: null | components["schemas"]["FitStyle"];
             /** Format: double */
             bodyMassKg: null | number;
@@ -4289,6 +4299,8 @@ export interface components {
             policies: components["schemas"]["Policy"][];
             /** Format: date */
             notBefore: null | string;
+            /** @description It is not to be trained today, by the practice's day. */
+            rests: boolean;
             lastReason: null | string;
             gapReason: null | string;
             /** Format: uuid */
@@ -5538,6 +5550,8 @@ export interface components {
              * @description The day by which; today where it is due.
              */
             on: string;
+            /** @description It is due, by the practice's day. */
+            isDue: boolean;
             /** @description Why, in a sentence; null where only time goes by. */
             why: null | string;
         };

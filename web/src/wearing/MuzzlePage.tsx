@@ -59,13 +59,12 @@ const upkeepWords: Record<Schemas['Upkeep'], string> = {
 
 /** What it needs, and by when. */
 function ComingUp({ upkeep }: { upkeep: Schemas['UpkeepDto'][] }) {
-  const today = new Date().toISOString().slice(0, 10);
   return (
     <Box as="ul" mt="2" aria-label={t`What it needs`}>
       {upkeep.map((u) => (
         <Flex as="li" key={u.what} gap="3">
-          <Text w="8rem" flexShrink="0" fontWeight={u.on <= today ? 700 : 400}>
-            {u.on <= today ? t`Now` : dateText(u.on, 'short')}
+          <Text w="8rem" flexShrink="0" fontWeight={u.isDue ? 700 : 400}>
+            {u.isDue ? t`Now` : dateText(u.on, 'short')}
           </Text>
           <Text flex="1">
             {upkeepWords[u.what]}

@@ -14,6 +14,9 @@ internal sealed class PhotoWork
     /// <summary>By how many squares of standard deviations another order of the corners has to fit better: odds of twenty to one.</summary>
     private const double Clearly = 6;
 
+    /// <summary>Squares of standard deviations up to which a camera may have seen it so at all.</summary>
+    private const double Believable = 6;
+
     private readonly PhotoQuestion question;
     private readonly CameraPose pose;
     private readonly List<(CameraPose Plus, CameraPose Minus)> corners = [];
@@ -89,7 +92,8 @@ internal sealed class PhotoWork
         }
 
         IReadOnlyList<PixelPoint> turned = [ordered[1], ordered[2], ordered[3], ordered[0]];
-        return Misfit(turned) + Clearly < Misfit(ordered) ? turned : ordered;
+        var other = Misfit(turned);
+        return other < Believable && other + Clearly < Misfit(ordered) ? turned : ordered;
     }
 
     /// <summary>How far the reference is turned away from the camera.</summary>
