@@ -37,6 +37,7 @@ public partial class FigureTests
         "tiers 3 and 4",
         "tiers 0 to 2",
         "tier 3",
+        "two stages lower",
         "two fit styles",
         "one of two schools",
         "one of three things weighed",

@@ -52,7 +52,9 @@ public sealed partial class ConditioningWords(Writing writing)
     /// <summary>Why a session starts lower than its plan stands.</summary>
     public string Away(LongAway away) =>
         away.StageStep is { } id
-            ? writing.Say($"{away.Days} days without training, so one stage lower{(Called(id) is { } step ? writing.Say($", at \"{step}\"") : "")}.")
+            ? writing.Say(
+                $"{away.Days} days without training, so {(away.Stages > 1 ? writing.Say("two stages lower and on an easier rung") : writing.Say("one stage lower"))}{(Called(id) is { } step ? writing.Say($", at \"{step}\"") : "")}."
+            )
             : writing.Say($"{away.Days} days without training, so one target lower.");
 
     /// <summary>Why no session can begin where the plan stands.</summary>

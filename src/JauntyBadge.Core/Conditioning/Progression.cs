@@ -221,7 +221,8 @@ public sealed record MoveWhy(MoveCause Cause)
 /// <summary>Why a session starts lower than its plan stands.</summary>
 /// <param name="Days">Days without training.</param>
 /// <param name="StageStep">The first step of the stage below, where it starts there; null for one target lower.</param>
-public sealed record LongAway(int Days, string? StageStep);
+/// <param name="Stages">How many stages lower, where it starts at a stage.</param>
+public sealed record LongAway(int Days, string? StageStep, int Stages = 1);
 
 /// <summary>Takes a dog through its plan, set by set.</summary>
 public static class Progression
@@ -251,6 +252,12 @@ public static class Progression
         TimeSpan.FromDays(30),
         Basis.House("a month without practice")
     );
+    public static readonly Grounded<TimeSpan> VeryLongGap = new(
+        "train.very-long-gap",
+        "After a longer gap the plan starts two stages lower, two rungs below the first target",
+        TimeSpan.FromDays(90),
+        Basis.House("a season without practice: what was learned has faded, and what was feared less so")
+    );
     public static readonly Grounded<TimeSpan> EarlySession = new(
         "train.early-session",
         "A session up to the first fastening lasts at most",
@@ -270,7 +277,10 @@ public static class Progression
         Basis.Practice("about thirty; it should want more")
     );
 
-    public static IReadOnlyList<IGrounded> All { get; } = [ShortGap, LongGap, EarlySession, LaterSession, GoesInSession];
+    public static IReadOnlyList<IGrounded> All { get; } = [ShortGap, LongGap, VeryLongGap, EarlySession, LaterSession, GoesInSession];
+
+    /// <summary>The rung that is begun at after a very long gap: two below the first target (House).</summary>
+    private const int VeryLongRung = -2;
 
     /// <summary>Whether a sign just tapped ends the session at once.</summary>
     public static bool EndsNow(SignGroup group) => group == SignGroup.OverThreshold;
@@ -411,9 +421,10 @@ public static class Progression
         var step = plan.Steps[Math.Min(plan.IndexOf(position.StepId), plan.Steps.Count - 1)].Step;
         if (gap > rules[LongGap])
         {
-            var lower = plan.Steps.Select(s => s.Step).Where(s => s.Stage < step.Stage).Select(s => s.Stage).DefaultIfEmpty(step.Stage).Max();
-            var start = plan.Steps.First(s => s.Step.Stage == lower).Step;
-            return (new PlanPosition(start.Id, 0), new LongAway((int)gap.TotalDays, start.Id));
+            var far = gap > rules[VeryLongGap];
+            var below = plan.Steps.Select(s => s.Step.Stage).Where(s => s < step.Stage).Distinct().OrderDescending().Take(far ? 2 : 1).ToList();
+            var start = plan.Steps.First(s => s.Step.Stage == below.LastOrDefault(step.Stage)).Step;
+            return (new PlanPosition(start.Id, far ? VeryLongRung : 0), new LongAway((int)gap.TotalDays, start.Id, Math.Max(1, below.Count)));
         }
 
         if (gap > rules[ShortGap] && position.Target > SetStart.EasiestRung)

@@ -94,6 +94,7 @@ public sealed record DogMatch(
 /// <param name="Basis">What the step stands on.</param>
 /// <param name="Caution">What could hurt or frighten.</param>
 /// <param name="OnlyFor">The dogs it is for; null for all.</param>
+/// <param name="Meets">The fears it is met with: a dog that has one is not spared it for having done something else.</param>
 /// <param name="Sketch">Where things are, for steps in which that matters; null for the others.</param>
 public sealed record Step(
     string Id,
@@ -111,6 +112,7 @@ public sealed record Step(
     Basis Basis,
     string? Caution = null,
     DogMatch? OnlyFor = null,
+    IReadOnlyList<Sensitivity>? Meets = null,
     StepSketch? Sketch = null
 )
 {
@@ -128,6 +130,9 @@ public sealed record Step(
     public IReadOnlyList<StepTarget> Targets => targets!;
 
     public int TopTarget => Ladder.Count - 1;
+
+    /// <summary>Whether it meets something that this dog is afraid of.</summary>
+    public bool MeetsFearOf(DogProfile dog) => Meets?.Any(dog.Sensitivities.Contains) == true;
 
     /// <summary>The shipped step with this id; null where there is none.</summary>
     public static Step? Find(string id) => ById.GetValueOrDefault(id);

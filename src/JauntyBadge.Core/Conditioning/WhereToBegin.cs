@@ -4,7 +4,7 @@ namespace JauntyBadge.Core.Conditioning;
 
 /// <summary>
 /// Where a dog that does not start from nothing begins: one easy go of each stage's first target, in order, up to the first hesitation or unsure sign;
-/// the plan starts one stage before that (House).
+/// the plan starts one stage before that, and a step that meets one of the dog's fears is left out only if that step itself was tried (House).
 /// </summary>
 public static class WhereToBegin
 {
@@ -15,7 +15,7 @@ public static class WhereToBegin
         return [.. plan.Steps.Select(s => s.Step).Where(s => s.Stage <= last).DistinctBy(s => s.Stage)];
     }
 
-    /// <summary>The step to begin at, and what is skipped: tried, not trained.</summary>
+    /// <summary>The step to begin at, the first of its fears' own that was not tried where there is one, and what is skipped: tried, not trained.</summary>
     /// <param name="plan">The plan.</param>
     /// <param name="temperament">The dog's.</param>
     /// <param name="wentWell">How many tries in a row, from the first on, went well and at ease.</param>
@@ -23,6 +23,8 @@ public static class WhereToBegin
     {
         var tries = Tries(plan, temperament);
         var begin = tries[Math.Clamp(wentWell - 1, 0, tries.Count - 1)];
-        return (begin, [.. plan.Steps.Select(s => s.Step).TakeWhile(s => s.Id != begin.Id)]);
+        var tried = tries.Take(wentWell).Select(s => s.Id).ToHashSet();
+        var before = plan.Steps.Select(s => s.Step).TakeWhile(s => s.Id != begin.Id).ToLookup(s => s.MeetsFearOf(plan.Dog) && !tried.Contains(s.Id));
+        return (before[true].FirstOrDefault() ?? begin, [.. before[false]]);
     }
 }

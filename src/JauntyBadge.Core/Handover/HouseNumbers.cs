@@ -95,6 +95,7 @@ public static class HouseNumbers
         (Heat.MinutesFrom, Heat.NoneOver),
         (AssociationBalance.Sours, AssociationBalance.Wanted),
         (Progression.ShortGap, Progression.LongGap),
+        (Progression.LongGap, Progression.VeryLongGap),
         (Progression.EarlySession, Progression.LaterSession),
     ];
 

@@ -217,11 +217,16 @@ public class ProgressionTests
     [InlineData(8, StepId, 1)]
     [InlineData(30, StepId, 1)]
     [InlineData(31, "nose-at-rim", 0)]
+    [InlineData(90, "nose-at-rim", 0)]
+    [InlineData(91, "look-at-it", -2)]
+    [InlineData(300, "look-at-it", -2)]
     public void A_gap_starts_lower_and_says_why(int days, string step, int target)
     {
         var (position, reason) = Progression.AfterGap(Plan, new PlanPosition(StepId, 2), Day, Day.AddDays(days), Rules);
         Assert.Equal((step, target), (position.StepId, position.Target));
         Assert.Equal(days > 7, reason is not null);
+        if (days > 90)
+            Assert.Contains("two stages lower", Words.Conditioning.Away(reason!), StringComparison.Ordinal);
         Assert.Equal(new PlanPosition(StepId, 2), Progression.AfterGap(Plan, new PlanPosition(StepId, 2), null, Day, Rules).Position);
         Assert.Equal(-3, Progression.AfterGap(Plan, new PlanPosition(StepId, -3), Day, Day.AddDays(9), Rules).Position.Target);
     }

@@ -272,6 +272,36 @@ public class TrainingPlanTests
         Assert.Equal("2 cm", Words.Conditioning.Target(Step.All.Single(s => s.Id == "nose-at-rim"), 1));
     }
 
+    /// <summary>
+    /// All that was asked went well, and yet no click was ever heard, no hand felt, no stranger near: of every combination of fears, each step that meets one is either tried itself or not left out, and
+    /// the plan begins at the first of them.
+    /// </summary>
+    [Fact]
+    public void A_fear_is_left_out_only_where_it_was_tried_itself()
+    {
+        Sensitivity[] fears = [Sensitivity.Clicks, Sensitivity.HandsBehindHead, Sensitivity.PeopleNear, Sensitivity.OddObjects];
+        for (var some = 1; some < 1 << fears.Length; some++)
+        {
+            var dog = Plain with { Sensitivities = [.. fears.Where((_, i) => (some >> i & 1) == 1)] };
+            foreach (var school in School.All)
+            {
+                var plan = TrainingPlan.For(dog, school);
+                var tries = WhereToBegin.Tries(plan, Temperament.Bold);
+                for (var wentWell = 0; wentWell <= tries.Count; wentWell++)
+                {
+                    var (begin, skipped) = WhereToBegin.After(plan, Temperament.Bold, wentWell);
+                    var tried = tries.Take(wentWell).Select(s => s.Id).ToList();
+                    Assert.DoesNotContain(skipped, s => s.MeetsFearOf(dog) && !tried.Contains(s.Id));
+                    Assert.DoesNotContain(skipped, s => s.Id == begin.Id);
+                    Assert.Equal(begin.Id, plan.NextAfter(skipped.Select(s => s.Id).ToHashSet())!.Id);
+                }
+            }
+        }
+
+        // Every fear there is has steps that meet it.
+        Assert.All(fears, f => Assert.Contains(Step.All, s => s.Meets?.Contains(f) == true));
+    }
+
     /// <summary>Nothing went well: at the start. Some did: one stage before the hesitation. All did: at the last stage asked, never beyond.</summary>
     [Theory]
     [InlineData(Temperament.Typical, 0, Stage.Ready)]
