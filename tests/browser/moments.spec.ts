@@ -156,7 +156,10 @@ test('a new page is come to at its heading, and the tab names the room; a new do
   await page.getByRole('link', { name: 'Catalogue' }).click();
   await expect(page.getByRole('heading', { name: 'Catalogue', level: 1 })).toBeFocused();
   await page.goto(`/dogs/${id}`);
-  await page.getByRole('link', { name: /^Measure/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Rooms of Arrived' })
+    .getByRole('link', { name: /^Measure/ })
+    .click();
   await expect(page).toHaveTitle('Measure, Arrived · Jaunty Badge');
   await expect(page.getByRole('heading', { name: /^Arrived ?, Measure$/, level: 1 })).toBeFocused();
   await page.goto('/dogs/new');

@@ -180,10 +180,12 @@ public sealed record MuzzleModel(
     [JsonIgnore]
     public bool DoesNotGive => Material is Material.CoatedWire or Material.RigidPlastic;
 
-    /// <summary>Leather, and whatever does not give, holds a dog that pushes; rubber, vinyl, webbing and fabric compress (Practice).</summary>
+    /// <summary>The coat is seen through it, whatever its tint (House).</summary>
     [JsonIgnore]
     public bool SeenThrough => Material == Material.ClearVinyl;
 
+    /// <summary>Leather, and whatever does not give, holds a dog that pushes; rubber, vinyl, webbing and fabric compress (Practice).</summary>
+    [JsonIgnore]
     public bool Sturdy => DoesNotGive || Material == Material.Leather;
 }
 

@@ -3972,7 +3972,6 @@ export interface components {
              * @description Days from order to delivery.
              */
             leadDays?: null | number;
-            sturdy?: boolean;
         };
         /**
          * @description One size of a model. Baskets have depths, width and opening, or as some charts do only length and opening girth; sleeves and
