@@ -229,7 +229,7 @@ test.describe('the catalogue editor', () => {
     await expect(editor).toHaveCount(0);
     await page.getByRole('button', { name: 'Change Hurdle' }).click();
     await page.getByRole('button', { name: 'Bring back' }).click();
-    await expect(page.getByText('version 3')).toBeVisible();
+    await expect(page.getByText('Ostlery Row · version 3')).toBeVisible();
   });
 });
 
