@@ -2,7 +2,7 @@ using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
-using MathNet.Numerics.Distributions;
+using JauntyBadge.Core.Tests.Fitting;
 using UnitsNet;
 
 namespace JauntyBadge.Bench;
@@ -17,15 +17,6 @@ internal static class Coverage
 {
     private const int Each = 100;
     private const int Draws = 500;
-    private const double Spread = 0.07;
-
-    /// <summary>Facial length and mandible of the average skull, mm; the body mass such a head sits on, kg; and how much smaller and larger heads come.</summary>
-    private static readonly (HeadShape Shape, double Face, double Mandible, double Mass, double Least, double Most)[] Kinds =
-    [
-        (HeadShape.Long, 114, 163, 30, 0.60, 1.30),
-        (HeadShape.Medium, 89, 134, 24, 0.40, 1.40),
-        (HeadShape.Short, 48, 85, 12, 0.55, 1.75),
-    ];
 
     public static void Print(bool why)
     {
@@ -34,7 +25,7 @@ internal static class Coverage
             foreach (var lengths in new[] { Tool.Caliper, Tool.SoftTape })
             {
                 var (shares, bounds) = (new List<string>(), new List<string>());
-                foreach (var kind in Kinds)
+                foreach (var kind in GrownHead.Kinds)
                 {
                     var random = new Random(1914);
                     var (found, possible) = (0, 0);
@@ -98,54 +89,15 @@ internal static class Coverage
         );
     }
 
-    private static (DogProfile Dog, FitQuestion Question) Measured(
-        (HeadShape Shape, double Face, double Mandible, double Mass, double Least, double Most) kind,
-        BiteTier tier,
-        Tool lengths,
-        Random random
-    )
+    private static (DogProfile Dog, FitQuestion Question) Measured(HeadKind kind, BiteTier tier, Tool lengths, Random random)
     {
-        double About(double value) => value * (1 + Spread * Normal.InvCDF(0, 1, random.NextDouble()));
-        var size = Math.Exp(Math.Log(kind.Least) + random.NextDouble() * Math.Log(kind.Most / kind.Least));
-        var eye = kind.Face * size;
-        var width = About(eye * SnoutRules.WidthRatio(kind.Shape).Ours);
-        var height = About(width * SnoutRules.HeightRatio(kind.Shape).Ours);
-        var mass = About(kind.Mass * Math.Pow(size, 3));
-        var neck = About(141 * Math.Cbrt(mass));
-        var truth = new (Measure Measure, Side? Side, double Mm, Tool Tool)[]
-        {
-            (Measure.NoseToInnerEye, Side.Left, eye, lengths),
-            (Measure.NoseToInnerEye, Side.Right, eye * 1.01, lengths),
-            (Measure.SnoutHeight, null, height, lengths),
-            (Measure.SnoutWidth, null, width, lengths),
-            (Measure.SnoutGirth, null, SnoutSection.Girth(Length.FromMillimeters(height), Length.FromMillimeters(width)).Millimeters, Tool.SoftTape),
-            (Measure.JawToNose, null, eye * About(kind.Mandible / kind.Face), Tool.SoftTape),
-            (Measure.NeckGirth, null, neck, Tool.SoftTape),
-            (Measure.HeadGirth, null, neck * 1.12, Tool.SoftTape),
-        };
-        List<Reading> readings = [];
-        foreach (var (measure, side, mm, tool) in truth)
-        {
-            var slip = ToolRules.Own(tool, HouseRules.Ours).Millimeters * Normal.InvCDF(0, 1, random.NextDouble());
-            for (var i = 0; i < 2; i++)
-                readings.Add(
-                    new Reading(
-                        measure,
-                        side,
-                        Length.FromMillimeters(
-                            Math.Round(mm + slip + ToolRules.Scatter(tool, HouseRules.Ours).Millimeters * Normal.InvCDF(0, 1, random.NextDouble()))
-                        ),
-                        ReadingUnit.Mm,
-                        tool
-                    )
-                );
-        }
-
+        var head = GrownHead.Of(kind, random);
+        var readings = GrownHead.Twice(head.Read(lengths), random);
         var profile = new DogProfile
         {
             Name = "Any",
             HeadShapeSeen = kind.Shape,
-            BodyMass = Mass.FromKilograms(mass),
+            BodyMass = Mass.FromKilograms(head.MassKg),
             BiteTier = tier,
             Purposes = [Purpose.Walks],
         };

@@ -248,14 +248,10 @@ public static class SizeChart
             _ => ((ChartField Low, ChartField High)?)null,
         };
         if (range is { } ends)
-        {
-            if (Ends(cell) is not var (low, high))
-                return $"\"{cell}\" is not a range such as 12-14 or 12 to 14.";
-            return ReadLength(low, UnitOf(low, high, column.Unit), ends.Item1, numbers) ?? ReadLength(high, column.Unit, ends.Item2, numbers);
-        }
+            return ReadEnds(cell, column.Unit, ends, numbers);
 
         if (IsLength(column.Field))
-            return ReadLength(cell, column.Unit, column.Field, numbers) is { } wrong && !ReadEnds(column, cell, numbers, assumed) ? wrong : null;
+            return ReadLength(cell, column.Unit, column.Field, numbers) is { } wrong && !ReadWithCare(column, cell, numbers, assumed) ? wrong : null;
         if (column.Field == ChartField.Price)
             return ReadNumber(WithoutCurrency(cell), out var price) && price >= 0
                 ? Keep(numbers, ChartField.Price, price)
@@ -264,20 +260,22 @@ public static class SizeChart
     }
 
     /// <summary>Reads a range where one length is meant; false where it is none either.</summary>
-    private static bool ReadEnds(ChartColumn column, string cell, Dictionary<ChartField, double> numbers, List<ChartGap> assumed)
+    private static bool ReadWithCare(ChartColumn column, string cell, Dictionary<ChartField, double> numbers, List<ChartGap> assumed)
     {
         var ends = new Dictionary<ChartField, double>();
-        if (
-            Ends(cell) is not var (low, high)
-            || ReadLength(low, UnitOf(low, high, column.Unit), ChartField.GirthMin, ends) is not null
-            || ReadLength(high, column.Unit, ChartField.GirthMax, ends) is not null
-        )
+        if (ReadEnds(cell, column.Unit, (ChartField.GirthMin, ChartField.GirthMax), ends) is not null)
             return false;
         numbers[column.Field] = column.Field == ChartField.Length ? ends.Values.Max() : ends.Values.Min();
         if (!assumed.Contains(ChartGap.Range))
             assumed.Add(ChartGap.Range);
         return true;
     }
+
+    /// <summary>Reads both ends of a range; what is wrong, or null.</summary>
+    private static string? ReadEnds(string cell, ChartUnit unit, (ChartField Low, ChartField High) ends, Dictionary<ChartField, double> numbers) =>
+        Ends(cell) is not var (low, high)
+            ? $"\"{cell}\" is not a range such as 12-14 or 12 to 14."
+            : ReadLength(low, UnitOf(low, high, unit), ends.Low, numbers) ?? ReadLength(high, unit, ends.High, numbers);
 
     /// <summary>In "12-14 in" the unit stands once, behind the second number.</summary>
     private static ChartUnit UnitOf(string low, string high, ChartUnit unit) =>

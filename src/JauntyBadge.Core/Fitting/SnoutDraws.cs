@@ -90,9 +90,12 @@ public sealed class SnoutDraws
             off[d] = [.. order.Select(i => standard * Normal.InvCDF(0, 1, (i + 0.5) / count))];
         }
 
+        var bySides = doubts
+            .Where(d => d.Kind == UncertaintyKind.Reading && d.Line.Measure == Measure.NoseToInnerEye)
+            .Sum(d => d.Standard.Millimeters * d.Standard.Millimeters);
         var snouts = new SnoutMm[count];
         for (var i = 0; i < count; i++)
-            snouts[i] = Draw(snout, doubts, off, i);
+            snouts[i] = Draw(snout, doubts, off, i, bySides);
         double[] Parted()
         {
             var order = Enumerable.Range(0, count).ToArray();
@@ -155,7 +158,7 @@ public sealed class SnoutDraws
         : chance >= Rules[Headline.EvenChance] ? 1
         : 0;
 
-    private static SnoutMm Draw(SnoutModel snout, IReadOnlyList<UncertaintySource> doubts, double[][] off, int draw)
+    private static SnoutMm Draw(SnoutModel snout, IReadOnlyList<UncertaintySource> doubts, double[][] off, int draw, double bySides)
     {
         var numbers = snout.Numbers;
         for (var d = 0; d < doubts.Count; d++)
@@ -171,7 +174,7 @@ public sealed class SnoutDraws
             };
         }
 
-        var drawn = SnoutMm.Of(SnoutModel.From(Sides(numbers, doubts)));
+        var drawn = SnoutMm.Of(SnoutModel.From(Alike(numbers, bySides)));
         var whole = SnoutMm.Of(snout);
         for (var d = 0; d < doubts.Count; d++)
         {
@@ -196,16 +199,15 @@ public sealed class SnoutDraws
     /// The two sides of one head are alike: a difference is believed as far as heads differ against how far the readings may be off. Drawn one by one, the shorter of the two
     /// would be too short twice over.
     /// </summary>
-    private static SnoutNumbers Sides(SnoutNumbers numbers, IReadOnlyList<UncertaintySource> doubts)
+    /// <param name="numbers">As drawn, one by one.</param>
+    /// <param name="bySides">Variance that the readings of both sides bring to their difference, mm².</param>
+    private static SnoutNumbers Alike(SnoutNumbers numbers, double bySides)
     {
         if (numbers is not { NoseToInnerEyeLeft: { } left, NoseToInnerEyeRight: { } right })
             return numbers;
-        var read = doubts
-            .Where(d => d.Kind == UncertaintyKind.Reading && d.Line.Measure == Measure.NoseToInnerEye)
-            .Sum(d => d.Standard.Millimeters * d.Standard.Millimeters);
         var middle = (left + right) / 2;
         var heads = Math.Pow(middle.Millimeters * numbers.Rules[CompletedMeasures.SidesDoubt], 2);
-        var half = (left - right) / 2 * Math.Sqrt(heads / (heads + read));
+        var half = (left - right) / 2 * Math.Sqrt(heads / (heads + bySides));
         return numbers with { NoseToInnerEyeLeft = middle + half, NoseToInnerEyeRight = middle - half };
     }
 

@@ -160,7 +160,7 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
         }
 
         Way(eye, SnoutRules.HingeRatio(shape).Ours);
-        Way(occiput is { } tape ? SkullBehind(tape, shape, rules) : null, SkullRatio(shape).Ours);
+        Way(occiput is { } tape ? SkullBehind(tape, shape, rules) : null, SnoutRules.Pick(shape, SkullLong, SkullMedium, SkullShort).Ours);
         if (ways.Count == 0)
             return null;
 
@@ -226,25 +226,10 @@ public sealed record JawCheck(Length Level, Length LevelDoubt, Length Slanted, L
     /// <summary>The skull's own length behind a tape over its dome: the ratio of the mandible is one of bones.</summary>
     private static (Length Value, Length U) SkullBehind((Length Value, Length U) tape, HeadShape shape, HouseRules rules)
     {
-        var dome = rules[
-            shape switch
-            {
-                HeadShape.Long => DomeLong,
-                HeadShape.Short => DomeShort,
-                _ => DomeMedium,
-            }
-        ];
+        var dome = rules[SnoutRules.Pick(shape, DomeLong, DomeMedium, DomeShort)];
         var skull = tape.Value / dome;
         return (skull, Mm(Math.Sqrt(Squared(tape.U.Millimeters / dome) + Squared(skull.Millimeters * rules[DomeDoubt] * (dome - 1) / dome))));
     }
-
-    private static Grounded<double> SkullRatio(HeadShape shape) =>
-        shape switch
-        {
-            HeadShape.Long => SkullLong,
-            HeadShape.Short => SkullShort,
-            _ => SkullMedium,
-        };
 
     private static double Squared(double value) => value * value;
 

@@ -147,7 +147,8 @@ public static class SnoutRules
     /// <summary>Whether no triangle has this nose-to-eye on both sides and this spacing between the eyes.</summary>
     public static bool Contradict(Length noseToEye, Length innerEyeSpacing) => innerEyeSpacing >= 2 * noseToEye;
 
-    private static Grounded<double> Pick(HeadShape shape, Grounded<double> forLong, Grounded<double> forMedium, Grounded<double> forShort) =>
+    /// <summary>The number of a head shape.</summary>
+    internal static Grounded<double> Pick(HeadShape shape, Grounded<double> forLong, Grounded<double> forMedium, Grounded<double> forShort) =>
         shape switch
         {
             HeadShape.Long => forLong,

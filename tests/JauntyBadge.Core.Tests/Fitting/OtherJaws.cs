@@ -9,21 +9,11 @@ namespace JauntyBadge.Core.Tests.Fitting;
 
 /// <summary>
 /// Made-up heads whose jaw is not the one the product judges by, measured with a soft tape, errors included, and every size of the shipped catalogue held against each as it truly is:
-/// the jaw's border walked point by point as the mouth opens, what the jaw does not bear on by the product's own arithmetic on the true lengths. The proportions are those of the
-/// average skulls (Evans &amp; de Lahunta, Miller's Anatomy of the Dog, recalled); how jaws differ is House. The bench compiles this file too.
+/// the jaw's border walked point by point as the mouth opens, what the jaw does not bear on by the product's own arithmetic on the true lengths. How jaws differ is House. The bench compiles this
+/// file too.
 /// </summary>
 internal static class OtherJaws
 {
-    private const double Spread = 0.07;
-    private const double HingeSpread = 0.07;
-
-    private static readonly (HeadShape Shape, double Face, double Mandible, double Mass, double Least, double Most)[] Kinds =
-    [
-        (HeadShape.Long, 114, 163, 30, 0.60, 1.30),
-        (HeadShape.Medium, 89, 134, 24, 0.40, 1.40),
-        (HeadShape.Short, 48, 85, 12, 0.55, 1.75),
-    ];
-
     /// <summary>A size on a head: how sure the product was, and how it truly is.</summary>
     /// <param name="Jaw">Which of the jaws.</param>
     /// <param name="Said">The chance told.</param>
@@ -58,49 +48,12 @@ internal static class OtherJaws
         (
             "round below",
             (r, eye, fit, height, hinge) =>
-            {
-                // A curve through the chin, a belly between chin and fit line, the fit line and the angle of the jaw.
-                var (drop, chin, forward, belly, throat) = (
-                    About(r, 0.52, 0.08),
-                    About(r, 0.72, 0.08),
-                    About(r, 0.07, 0.025),
-                    About(r, 0.03, 0.02),
-                    About(r, 0.97, 0.08)
-                );
-                var start = forward * eye;
-                double Y(double x) =>
-                    x <= fit
-                        ? chin * height + (1 - chin) * height * (x - start) / (fit - start) + belly * height * Math.Sin(Math.PI * (x - start) / (fit - start))
-                        : height + (throat - 1) * height * (x - fit) / (hinge - fit);
-                return new Jaw(
-                    hinge,
-                    drop * height,
-                    [.. Enumerable.Range(0, 61).Select(i => start + (hinge - start) * i / 60).Select(x => new PointMm(x, Y(x)))]
-                );
-            }
+                Curved(About(r, 0.52, 0.08), About(r, 0.72, 0.08), About(r, 0.07, 0.025), About(r, 0.03, 0.02), About(r, 0.97, 0.08), eye, fit, height, hinge)
         ),
         (
             "wide apart",
             (r, eye, fit, height, hinge) =>
-            {
-                var (drop, chin, forward, belly, throat) = (
-                    About(r, 0.55, 0.10),
-                    About(r, 0.78, 0.09),
-                    About(r, 0.06, 0.03),
-                    About(r, 0.05, 0.03),
-                    About(r, 1.0, 0.10)
-                );
-                var start = forward * eye;
-                double Y(double x) =>
-                    x <= fit
-                        ? chin * height + (1 - chin) * height * (x - start) / (fit - start) + belly * height * Math.Sin(Math.PI * (x - start) / (fit - start))
-                        : height + (throat - 1) * height * (x - fit) / (hinge - fit);
-                return new Jaw(
-                    hinge,
-                    drop * height,
-                    [.. Enumerable.Range(0, 61).Select(i => start + (hinge - start) * i / 60).Select(x => new PointMm(x, Y(x)))]
-                );
-            }
+                Curved(About(r, 0.55, 0.10), About(r, 0.78, 0.09), About(r, 0.06, 0.03), About(r, 0.05, 0.03), About(r, 1.0, 0.10), eye, fit, height, hinge)
         ),
         (
             "lips and chin",
@@ -140,7 +93,7 @@ internal static class OtherJaws
                 .Range(0, heads)
                 .AsParallel()
                 .AsOrdered()
-                .Select(i => Pairs(new Random(7 * i + (jawRead ? 1 : 0)), Kinds[i % Kinds.Length], jawRead, draws, rules).ToList())
+                .Select(i => Pairs(new Random(7 * i + (jawRead ? 1 : 0)), GrownHead.Kinds[i % GrownHead.Kinds.Length], jawRead, draws, rules).ToList())
                 .SelectMany(p => p),
         ];
 
@@ -159,56 +112,16 @@ internal static class OtherJaws
             .OrderBy(g => g.Key)
             .Select(g => (g.Key / 10.0, g.Count(), g.Average(p => p.Said), g.Average(p => p.Fits ? 1.0 : 0)));
 
-    private static IEnumerable<Pair> Pairs(
-        Random random,
-        (HeadShape Shape, double Face, double Mandible, double Mass, double Least, double Most) kind,
-        bool jawRead,
-        int draws,
-        HouseRules rules
-    )
+    private static IEnumerable<Pair> Pairs(Random random, HeadKind kind, bool jawRead, int draws, HouseRules rules)
     {
-        double Near(double value) => value * (1 + Spread * Normal.InvCDF(0, 1, random.NextDouble()));
-        var size = Math.Exp(Math.Log(kind.Least) + random.NextDouble() * Math.Log(kind.Most / kind.Least));
-        var eye = kind.Face * size;
-        var width = Near(eye * SnoutRules.WidthRatio(kind.Shape).Ours);
-        var height = Near(width * SnoutRules.HeightRatio(kind.Shape).Ours);
-        var mass = Near(kind.Mass * Math.Pow(size, 3));
-        var neck = Near(141 * Math.Cbrt(mass));
-        var hinge = eye * About(random, kind.Mandible / kind.Face, HingeSpread * kind.Mandible / kind.Face);
-        var round = About(random, 1, 0.02);
-        var truth = new (Measure Measure, Side? Side, double Mm)[]
-        {
-            (Measure.NoseToInnerEye, Side.Left, eye),
-            (Measure.NoseToInnerEye, Side.Right, eye * 1.01),
-            (Measure.SnoutHeight, null, height),
-            (Measure.SnoutWidth, null, width),
-            (Measure.SnoutGirth, null, round * SnoutSection.Girth(Length.FromMillimeters(height), Length.FromMillimeters(width)).Millimeters),
-            (Measure.JawToNose, null, hinge),
-            (Measure.NeckGirth, null, neck),
-            (Measure.HeadGirth, null, neck * 1.12),
-        };
-        List<Reading> readings = [];
-        foreach (var (measure, side, mm) in truth.Where(t => jawRead || t.Measure != Measure.JawToNose))
-        {
-            var tool = Tool.SoftTape;
-            var slip = About(random, 0, ToolRules.Own(tool, HouseRules.Ours).Millimeters);
-            for (var i = 0; i < 2; i++)
-                readings.Add(
-                    new Reading(
-                        measure,
-                        side,
-                        Length.FromMillimeters(Math.Round(mm + slip + About(random, 0, ToolRules.Scatter(tool, HouseRules.Ours).Millimeters))),
-                        ReadingUnit.Mm,
-                        tool
-                    )
-                );
-        }
-
+        var grown = GrownHead.Of(kind, random);
+        var truth = grown.Read(Tool.SoftTape, round: About(random, 1, 0.02));
+        var readings = GrownHead.Twice(truth.Where(t => jawRead || t.Measure != Measure.JawToNose), random);
         var profile = new DogProfile
         {
             Name = "Any",
             HeadShapeSeen = kind.Shape,
-            BodyMass = Mass.FromKilograms(mass),
+            BodyMass = Mass.FromKilograms(grown.MassKg),
             Purposes = [Purpose.Walks],
         };
         var assessed = Assessment.Of(
@@ -227,7 +140,7 @@ internal static class OtherJaws
         var head = SnoutModel.From(
             SnoutNumbers.From(truth.Select(t => KeyValuePair.Create(new MeasureLine(t.Measure, t.Side), Length.FromMillimeters(t.Mm))), kind.Shape)
         );
-        var jaws = Jaws.Select(j => j.Of(random, eye, head.FitLine.Mm, height, hinge)).ToList();
+        var jaws = Jaws.Select(j => j.Of(random, grown.Eye, head.FitLine.Mm, grown.Height, grown.Hinge)).ToList();
         var (window, _) = FitRules.SeatWindow(question.Brief.FitStyle, head);
         var request = question.Request(ForeheadStrap.Optional);
         var fits = Ranking.Rank(Catalogue.Shipped, question).Where(f => !f.IsRefused && f.Model.Type == MuzzleType.Basket && !f.Size.IsLengthAndGirthOnly);
@@ -266,6 +179,17 @@ internal static class OtherJaws
         }
 
         return least;
+    }
+
+    /// <summary>A curve through the chin, a belly between chin and fit line, the fit line and the angle of the jaw.</summary>
+    private static Jaw Curved(double drop, double chin, double forward, double belly, double throat, double eye, double fit, double height, double hinge)
+    {
+        var start = forward * eye;
+        double Y(double x) =>
+            x <= fit
+                ? chin * height + (1 - chin) * height * (x - start) / (fit - start) + belly * height * Math.Sin(Math.PI * (x - start) / (fit - start))
+                : height + (throat - 1) * height * (x - fit) / (hinge - fit);
+        return new Jaw(hinge, drop * height, [.. Enumerable.Range(0, 61).Select(i => start + (hinge - start) * i / 60).Select(x => new PointMm(x, Y(x)))]);
     }
 
     private static double About(Random random, double mean, double standard) => mean + standard * Normal.InvCDF(0, 1, random.NextDouble());

@@ -60,14 +60,7 @@ public class JawCheckTests
                 var occiput = dome * eye * SnoutRules.HingeRatio(shape).Ours / skull * (1 + own * Normal());
                 var drop = height * (1 + 0.1 * Normal());
                 Reading Taken(Measure measure, double mm, Side? side = null) => Read(measure, mm + tape * Normal(), side);
-                List<Reading> head =
-                [
-                    Taken(Measure.NoseToInnerEye, trueEye, Side.Left),
-                    Taken(Measure.NoseToInnerEye, trueEye, Side.Right),
-                    Taken(Measure.SnoutHeight, height),
-                ];
-                if (withOcciput)
-                    head.Add(Taken(Measure.NoseToOcciput, occiput));
+                var head = Head(Taken, trueEye, height, withOcciput ? occiput : null);
                 dogs++;
                 var level = Findings(shape, [.. head, Taken(Measure.JawToNose, mandible)]);
                 wrong += level.Any(f => f.Code == FindingCode.JawPointToPoint) ? 1 : 0;
@@ -112,14 +105,7 @@ public class JawCheckTests
             var occiput = 1.12 * eye * SnoutRules.HingeRatio(HeadShape.Short).Ours / (85 / 127.0) * (1 + 0.05 * Normal());
             var drop = 0.85 * height * (1 + 0.1 * Normal());
             Reading Taken(Measure measure, double mm, Side? side = null) => Read(measure, mm + 2.5 * Normal(), side);
-            List<Reading> head =
-            [
-                Taken(Measure.NoseToInnerEye, eye, Side.Left),
-                Taken(Measure.NoseToInnerEye, eye, Side.Right),
-                Taken(Measure.SnoutHeight, height),
-            ];
-            if (withOcciput)
-                head.Add(Taken(Measure.NoseToOcciput, occiput));
+            var head = Head(Taken, eye, height, withOcciput ? occiput : null);
             silent += Findings(HeadShape.Short, [.. head, Taken(Measure.JawToNose, Math.Sqrt(mandible * mandible + drop * drop))]).Any(f => f is JawReading)
                 ? 0
                 : 1;
@@ -128,6 +114,20 @@ public class JawCheckTests
 
         Assert.True(silent <= silentMost * Dogs, $"{silent} of {Dogs} point to point passed over in silence");
         Assert.True(unexplained <= unexplainedMost * Dogs, $"{unexplained} of {Dogs} level ones called unexplained");
+    }
+
+    /// <summary>What is read of a head besides its jaw.</summary>
+    private static List<Reading> Head(Func<Measure, double, Side?, Reading> taken, double eye, double height, double? occiput)
+    {
+        List<Reading> head =
+        [
+            taken(Measure.NoseToInnerEye, eye, Side.Left),
+            taken(Measure.NoseToInnerEye, eye, Side.Right),
+            taken(Measure.SnoutHeight, height, null),
+        ];
+        if (occiput is { } whole)
+            head.Add(taken(Measure.NoseToOcciput, whole, null));
+        return head;
     }
 
     private static IReadOnlyList<Finding> Findings(HeadShape shape, IReadOnlyList<Reading> readings) =>

@@ -6,7 +6,7 @@ import {
   type Query,
   type QueryClient,
 } from '@tanstack/react-query';
-import { keepSetting, setting } from '../shared/saving/device';
+import { fromDevice, keepSetting } from '../shared/saving/device';
 
 const STORE = 'jaunty-badge.answers';
 const DAY_MS = 24 * 60 * 60 * 1000;
@@ -28,7 +28,7 @@ const isKept = ({ queryKey: [what, , of], state }: Query) =>
 /** Keeps the last answers on this device, and the product itself, so that a reload while the server is away still shows them. */
 export function comeUpWithoutTheServer(queries: QueryClient) {
   const build = document.querySelector<HTMLScriptElement>('script[type=module][src]')?.src ?? '';
-  const stored = JSON.parse(setting(STORE) ?? 'null') as Kept | null;
+  const stored = fromDevice<Kept>(STORE);
   let kept = stored?.build === build ? stored.queries : [];
   // Shown only where the server does not answer: whoever reaches it is told what is so now.
   const forget = onlineManager.subscribe((online) => {

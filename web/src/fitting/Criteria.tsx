@@ -3,7 +3,7 @@ import { t } from '@lingui/core/macro';
 import { memo } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
-import { useThisDog } from '../shared/dog';
+import { fieldOf, useThisDog } from '../shared/dog';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
 import { Why } from '../shared/Why';
@@ -53,7 +53,7 @@ export function ReadIt({ measure, side = null }: { measure: Schemas['Measure']; 
   const { dog } = useThisDog();
   return (
     <Link asChild color="fg" textDecoration="underline">
-      <RouterLink to={`/dogs/${dog.id}/measure?at=${measure}${side ?? ''}`}>{t`Read it`}</RouterLink>
+      <RouterLink to={fieldOf(dog.id, { measure, side })}>{t`Read it`}</RouterLink>
     </Link>
   );
 }

@@ -2,7 +2,7 @@ import { Box, Button, Flex, Grid, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Fragment, useRef, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { useThisDog } from '../shared/dog';
+import { fieldOf, useThisDog } from '../shared/dog';
 import { useUnit } from '../shared/units';
 import { Waiting } from '../shared/Waiting';
 import { Brief } from './Brief';
@@ -22,11 +22,7 @@ export function FitPage() {
   const fits = useFits(card.dog.id, question, filters, unit);
   const fetchAhead = useFetchAhead(card.dog.id, question, unit);
   if (!fits.data) return <Waiting query={fits} />;
-  const to = (room: string, label: string) => (
-    <Link asChild textDecoration="underline" color="fg">
-      <RouterLink to={`/dogs/${card.dog.id}/${room}`}>{label}</RouterLink>
-    </Link>
-  );
+  const to = (room: string, label: string) => <Way to={`/dogs/${card.dog.id}/${room}`}>{label}</Way>;
   const pick = (sizeId: string) => {
     setPicked(sizeId);
     // Where list and drawing stand one below the other, what was picked is brought into view.
@@ -88,12 +84,20 @@ export function FitPage() {
             .map((m, i) => (
               <Fragment key={m.measure + (m.side ?? '')}>
                 {i > 0 && t` and `}
-                {to(`measure?at=${m.measure}${m.side ?? ''}`, m.name)}
+                <Way to={fieldOf(card.dog.id, m)}>{m.name}</Way>
               </Fragment>
             ))}
           .
         </Text>
       )}
     </Flex>
+  );
+}
+
+function Way({ to, children }: { to: string; children: string }) {
+  return (
+    <Link asChild textDecoration="underline" color="fg">
+      <RouterLink to={to}>{children}</RouterLink>
+    </Link>
   );
 }

@@ -3,6 +3,7 @@ import { t } from '@lingui/core/macro';
 import { Fragment } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
+import { fieldOf } from '../shared/dog';
 import { entries, useWords } from '../shared/words';
 import type { Bench } from './useBench';
 
@@ -16,7 +17,7 @@ export function MissingPanel({ bench, dogId }: { bench: Bench; dogId: string }) 
         <Fragment key={m.name}>
           {i > 0 && t` and `}
           <Link asChild color="fg" textDecoration="underline">
-            <RouterLink to={`/dogs/${dogId}/measure?at=${m.measure}${m.side ?? ''}`} replace preventScrollReset>
+            <RouterLink to={fieldOf(dogId, m)} replace preventScrollReset>
               {m.name.charAt(0).toLowerCase() + m.name.slice(1)}
             </RouterLink>
           </Link>

@@ -39,6 +39,10 @@ export function useDogChanged() {
   return (id: string, brought?: QueryKey) => dogChanged(queries, id, brought);
 }
 
+/** The address of the field of a measure on a dog's bench. */
+export const fieldOf = (dogId: string, at: { measure: Schemas['Measure']; side: Schemas['Side'] | null }) =>
+  `/dogs/${dogId}/measure?at=${at.measure}${at.side ?? ''}`;
+
 /** Says how the head looks, where a length waits for it; everything else of the dog stays. */
 export function useSayHeadShape(dog: Schemas['DogDto']) {
   const changed = useDogChanged();

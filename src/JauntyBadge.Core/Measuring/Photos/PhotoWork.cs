@@ -91,9 +91,12 @@ internal sealed class PhotoWork
             return CameraPose.Of(corners, places, sigma, middle).Misfit(corners, places, sigma);
         }
 
+        var given = Misfit(ordered);
+        if (given <= Clearly)
+            return ordered;
         IReadOnlyList<PixelPoint> turned = [ordered[1], ordered[2], ordered[3], ordered[0]];
         var other = Misfit(turned);
-        return other < Believable && other + Clearly < Misfit(ordered) ? turned : ordered;
+        return other < Believable && other + Clearly < given ? turned : ordered;
     }
 
     /// <summary>How far the reference is turned away from the camera.</summary>
