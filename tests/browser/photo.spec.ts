@@ -177,3 +177,40 @@ test.describe('what is no picture', () => {
     await expect(page.getByRole('img', { name: /Shy File from the side/ })).toBeVisible();
   });
 });
+
+test('the shape is asked for before what hangs on it is shown, and a stray click after the last mark moves nothing', async ({
+  page,
+}) => {
+  const known = await truth(page);
+  const made = await page.request.post('/api/dogs', { data: { name: 'Shy Shape', purposes: ['walks'] } });
+  const { id } = (await made.json()) as { id: string };
+  await page.goto(`/dogs/${id}/measure/photos`);
+  await page.getByRole('button', { name: 'Drawn from the side' }).click();
+  const picture = page.getByRole('application');
+  await expect(picture).toBeVisible();
+  const box = await picture.boundingBox();
+  if (!box) throw new Error('No picture.');
+  const on = (p: { x: number; y: number }) =>
+    [box.x + (p.x * box.width) / known.width, box.y + (p.y * box.width) / known.width] as const;
+  const { landmarks } = known;
+  for (const at of [
+    ...known.corners,
+    ...[landmarks.noseTip, landmarks.innerEye, landmarks.bridgeFront, landmarks.bridgeBack],
+    ...[landmarks.fitLineTop, landmarks.fitLineUnder, landmarks.throatBump, landmarks.stop, landmarks.occiput],
+  ])
+    if (at) await page.mouse.click(...on(at));
+  await expect(page.getByText('Nothing in hand.')).toBeVisible();
+
+  const eye = measures(page).getByRole('listitem').filter({ hasText: 'Nose to inner eye' });
+  await expect(eye).toContainText("waits for the head's shape");
+  const jaw = measures(page).getByRole('listitem').filter({ hasText: 'Jaw to nose' });
+  await expect(jaw).toContainText(/13[5-9]|14[0-3]/);
+  await page.mouse.click(...on({ x: known.width * 0.9, y: 40 }));
+  await expect(page.getByText('Nothing in hand.')).toBeVisible();
+  await expect(jaw).toContainText(/13[5-9]|14[0-3]/);
+
+  await page.getByRole('group', { name: 'Head shape' }).getByRole('button', { name: 'Medium' }).click();
+  await expect(eye).toContainText(/\d+ mm/);
+  await expect(page.getByRole('group', { name: 'Head shape' })).toHaveCount(0);
+  await expect(page.getByText('Nothing in hand.')).toBeVisible();
+});
