@@ -23,8 +23,8 @@ internal static class PolicyTrial
 
     public static void Run(int dogs)
     {
-        Console.WriteLine("| model | temperament | way | ready | sessions (10/50/90 %) | days, middle | ever over threshold | worried sets a dog |");
-        Console.WriteLine("|---|---|---|--:|--:|--:|--:|--:|");
+        Console.WriteLine("| model | temperament | way | ready | sessions (10/50/90 %) | days, middle | ever over threshold | sessions over threshold a dog | ever stopped | worried sets a dog |");
+        Console.WriteLine("|---|---|---|--:|--:|--:|--:|--:|--:|--:|");
         foreach (var (name, of) in Models)
         {
             foreach (var temperament in Enum.GetValues<Temperament>())
@@ -45,6 +45,11 @@ internal static class PolicyTrial
             "clear, holds not heeded",
             (dog, profile) =>
                 VirtualTraining.Train(dog, PlanOf(profile, GoRule.AsSoonAsClear) with { HeedsHolds = false }, MostSessions, FiveAWeek, HouseRules.Ours)
+        ),
+        (
+            "clear, as before kinds",
+            (dog, profile) =>
+                VirtualTraining.Train(dog, PlanOf(profile, GoRule.AsSoonAsClear) with { Edition = Edition.First }, MostSessions, FiveAWeek, HouseRules.Ours)
         ),
         ("tens", (dog, profile) => VirtualTraining.Train(dog, PlanOf(profile, GoRule.SteadyTens), MostSessions, FiveAWeek, HouseRules.Ours)),
         ("three weeks", (dog, profile) => VirtualTraining.ByCalendar(dog, PlanOf(profile, GoRule.AsSoonAsClear), 15, FiveAWeek, HouseRules.Ours)),
@@ -74,7 +79,7 @@ internal static class PolicyTrial
         string At(double share, Func<Course, int> pick) => ready.Length == 0 ? "–" : $"{pick(ready[(int)(share * (ready.Length - 1))])}";
         return string.Create(
             CultureInfo.InvariantCulture,
-            $"| {model} | {temperament.ToString().ToLowerInvariant()} | {way} | {(double)ready.Length / courses.Length:0 %} | {At(0.1, c => c.Sessions)} / {At(0.5, c => c.Sessions)} / {At(0.9, c => c.Sessions)} | {At(0.5, c => c.Days)} | {(double)courses.Count(c => c.EverOver) / courses.Length:0 %} | {courses.Average(c => c.WorriedSets):0.0} |"
+            $"| {model} | {temperament.ToString().ToLowerInvariant()} | {way} | {(double)ready.Length / courses.Length:0 %} | {At(0.1, c => c.Sessions)} / {At(0.5, c => c.Sessions)} / {At(0.9, c => c.Sessions)} | {At(0.5, c => c.Days)} | {(double)courses.Count(c => c.EverOver) / courses.Length:0 %} | {courses.Average(c => c.OverSessions):0.00} | {(double)courses.Count(c => c.Stops > 0) / courses.Length:0 %} | {courses.Average(c => c.WorriedSets):0.0} |"
         );
     }
 }

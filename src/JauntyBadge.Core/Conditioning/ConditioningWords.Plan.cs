@@ -14,8 +14,6 @@ public sealed partial class ConditioningWords
             why.Add(writing.Say($"Extra: {Matched(only, dog)}."));
         if (school.Adds.Contains(step.Id))
             why.Add(writing.Say($"Extra in \"{writing.Say(school.Name)}\"."));
-        if (school.Move.FirstOrDefault(m => m.Ids.Contains(step.Id)) is { } move)
-            why.Add(writing.Say($"\"{writing.Say(school.Name)}\" trains it before \"{Called(move.Before)}\"."));
         if (school.Words.ContainsKey(step.Id))
             why.Add(writing.Say($"Done the way of \"{writing.Say(school.Name)}\"."));
         return why.Count == 0 ? null : string.Join(" ", why);

@@ -9,10 +9,10 @@ public sealed partial class ConditioningWords(Writing writing)
     /// <summary>Why a set was decided so, in one to three sentences.</summary>
     public string Reason(DecisionFacts facts)
     {
-        var (step, then) = (Step.Find(facts.StepId), Called(facts.Then));
-        var ended = facts.Made.Kind == DecisionKind.EndNow;
+        var (step, then) = (Step.Find(facts.StepId)?.In(facts.Edition), Called(facts.Then));
+        var ended = facts.Made.Kind == DecisionKind.EndNow || facts.Made.StepsBack > 0;
         var reason = Reason(
-            facts.Made,
+            facts.WentBack is { } really ? facts.Made with { StepsBack = really } : facts.Made,
             facts.Target,
             facts.IsFearful,
             t => step is null ? Rung(t) : Target(step, step.Within(t)),
@@ -23,6 +23,8 @@ public sealed partial class ConditioningWords(Writing writing)
         return facts.Enough switch
         {
             EnoughToday.Minutes => writing.Say($"{reason}{last} {Writing.Number(facts.Number)} minutes are enough for today: end while it wants more."),
+            EnoughToday.GoesOnAMiss => writing.Say($"{reason}{last} {Writing.Number(facts.Number)} goes are enough for today: end with one easy go."),
+            EnoughToday.Place => writing.Say($"{reason} One new place a session: that one is for the next."),
             EnoughToday.Goes => writing.Say($"{reason}{last} {Writing.Number(facts.Number)} goes are enough for today: end while it wants more."),
             _ => reason + last,
         };
@@ -45,6 +47,7 @@ public sealed partial class ConditioningWords(Writing writing)
             MoveCause.OverThresholdWear => writing.Say(
                 $"Over threshold at its last wear: back to “{Called(why.StepId) ?? why.StepId}”, which was easy, before it is worn out again."
             ),
+            MoveCause.Resumed => writing.Say($"Training goes on after it was stopped; what is different: {Differs(why.Differs!.Value)}."),
             MoveCause.Tried => writing.Say($"Tried, not trained: {why.WentWell} of {why.Number} went well and at ease."),
             _ => Reason(why.Decision!),
         };
@@ -57,12 +60,64 @@ public sealed partial class ConditioningWords(Writing writing)
             )
             : writing.Say($"{away.Days} days without training, so one target lower.");
 
-    /// <summary>Why no session can begin where the plan stands.</summary>
-    /// <param name="notBefore">The day it rests until; null where every step is passed.</param>
-    public string CannotBegin(DateOnly? notBefore) =>
-        notBefore is { } day
-            ? writing.Say($"It went over threshold last time: not before {writing.Day(day)}. To overrule, set the plan by hand with a note.")
-            : writing.Say("Every step of the plan is passed. Set the plan to a step to train it again.");
+    /// <summary>Why no session can begin now.</summary>
+    public string CannotBegin(NotNow not) =>
+        not.Why switch
+        {
+            NotNowWhy.Stopped => writing.Say("Training is stopped until somebody says what is different: see the plan."),
+            NotNowWhy.Rests => writing.Say(
+                $"It went over threshold last time: not before {writing.Day(not.Until!.Value)}. To overrule, set the plan by hand with a note."
+            ),
+            NotNowWhy.FindBeginning => writing.Say(
+                $"{not.Number} days without training: find where to begin anew first, on the plan. To overrule, set the plan by hand with a note."
+            ),
+            NotNowWhy.WorriedToday => writing.Say(
+                "A session today ended worried, and that is the last of the day. To overrule, set the plan by hand with a note."
+            ),
+            NotNowWhy.EnoughToday => writing.Say(
+                $"{Writing.Capital(writing.InWords(not.Number))} sessions are enough for a day. To overrule, set the plan by hand with a note."
+            ),
+            NotNowWhy.TooSoon => writing.Say("The last session is hardly over: leave it an hour. To overrule, set the plan by hand with a note."),
+            _ => writing.Say("Every step of the plan is passed. Set the plan to a step to train it again."),
+        };
+
+    /// <summary>Why training is stopped, in a sentence.</summary>
+    public string Stopped(TrainingStop stop) =>
+        stop.Cause switch
+        {
+            StopCause.OverThresholdHere => writing.Say(
+                $"Over threshold {Often(stop.Times)} at \"{OnRecord(stop.StepId)}\" within {writing.InWords(stop.Sessions)} sessions."
+            ),
+            StopCause.OverThresholdAnywhere => writing.Say($"Over threshold {Often(stop.Times)} within {writing.InWords(stop.Sessions)} sessions."),
+            _ => writing.Say($"Put back from \"{OnRecord(stop.StepId)}\" {Often(stop.Times)}, and no further for it."),
+        };
+
+    /// <summary>What that means, and whom to ask.</summary>
+    public string WhatStopMeans =>
+        writing.Say(
+            "That is not training any more: fear of this kind is seldom trained away by more goes. Have a veterinarian look for pain, and ask a qualified behaviour professional. It goes on once somebody has said what is different."
+        );
+
+    /// <summary>What may be different when training goes on.</summary>
+    public string Differs(WhatDiffers differs) =>
+        differs switch
+        {
+            WhatDiffers.AnotherObject => writing.Say("another object"),
+            WhatDiffers.AnotherSchool => writing.Say("another school"),
+            WhatDiffers.StageBack => writing.Say("a stage back"),
+            WhatDiffers.OtherFood => writing.Say("other food"),
+            WhatDiffers.AnotherPlace => writing.Say("another place"),
+            WhatDiffers.PainLookedFor => writing.Say("pain was looked for by a veterinarian"),
+            _ => writing.Say("a behaviour professional works with it"),
+        };
+
+    private string Often(int times) =>
+        times switch
+        {
+            1 => writing.Say("once"),
+            2 => writing.Say("twice"),
+            _ => writing.Say($"{writing.InWords(times)} times"),
+        };
 
     /// <summary>A set that went on elsewhere than the rule decided.</summary>
     public string Overruled(Step? step, int target, string note) => step is null ? note : writing.Say($"On at {Target(step, step.Within(target))}: {note}");
@@ -81,19 +136,17 @@ public sealed partial class ConditioningWords(Writing writing)
         {
             (DecisionKind.GoOn, _) => writing.Say($"{count}: not clear yet. {Settles(decision)}"),
             (DecisionKind.EndNow, _) => writing.Say(
-                $"It went over threshold ({Writing.Lower(count)}). End now. Next time {writing.InWords(decision.StepsBack)} steps back{(stepsBackTo is null ? "" : writing.Say($", at \"{stepsBackTo}\""))}, and not before {Day(decision.NotBeforeDays)}."
+                $"It went over threshold ({Writing.Lower(count)}). End now. Next time {StepsBack(decision.StepsBack)}{(stepsBackTo is null ? "" : writing.Say($", at \"{stepsBackTo}\""))}, and not before {Day(decision.NotBeforeDays)}."
             ),
-            (DecisionKind.Back, DecidedBy.Worried) => writing.Say($"It was worried ({Writing.Lower(count)}). {Easier(decision, at, target)}{End(decision)}"),
-            (DecisionKind.Back, DecidedBy.Unsure) => writing.Say(
-                $"It was unsure ({Writing.Lower(count)}){(fearful ? writing.Say(", and it is a dog to be heeded at once") : writing.Say(": not yet"))}. {Easier(decision, at, target)}{End(decision)}"
+            (DecisionKind.Back, _) when decision is { NextTarget: null } => writing.Say(
+                $"{Showed(decision, fearful, count)} That was the easiest rung. {(stepsBackTo is null || decision.StepsBack == 0 ? writing.Say("Next time") : writing.Say($"Next time \"{stepsBackTo}\", half of it, and"))} another place, another object or another day.{End(decision)}"
             ),
-            (DecisionKind.Back, _) => writing.Say(
-                $"{(decision.Good == 0 ? writing.Say("None") : writing.Say("Only ") + decision.Good)} of {decision.Goes} went well: not yet. {Easier(decision, at, target)}{End(decision)}"
-            ),
-            (DecisionKind.Same, DecidedBy.Unsure) => writing.Say($"It was unsure ({Writing.Lower(count)}), so the same again."),
+            (DecisionKind.Back, _) => writing.Say($"{Showed(decision, fearful, count)} {Easier(decision, at, target)}{End(decision)}"),
+            (DecisionKind.Same, DecidedBy.Unsure) => writing.Say($"It was unsure ({Writing.Lower(count)}), so the same again{(decision.EndSession ? writing.Say(", another day") : "")}."),
+            (DecisionKind.Same, DecidedBy.AnotherDay) when decision.IsOfEvent => writing.Say($"{count}, and once is enough for today. Again on another day."),
             (DecisionKind.Same, DecidedBy.AnotherDay) => writing.Say($"{count} at the top target. Once more on another day and the step is passed."),
             (DecisionKind.Same, DecidedBy.Held) => writing.Say(
-                $"{count}, but its last holds bear {Seconds(decision.Borne!.Value)} and no more: the same again."
+                $"{count}, but its last holds bear {Seconds(decision.Borne!.Value)} and no more: {(decision.NextAsked is { } borne ? writing.Say($"next {Target(new Hold(borne))}") : writing.Say("the same again"))}."
             ),
             (DecisionKind.Same, _) => writing.Say($"{count}: neither clear. The same again."),
             (DecisionKind.Passed, _) => writing.Say($"{count} at the top target: passed.{(next is null ? "" : writing.Say($" Next: \"{next}\"."))}"),
@@ -101,6 +154,24 @@ public sealed partial class ConditioningWords(Writing writing)
             _ => writing.Say($"{count} and it was at ease, so on to {Next(decision, target)}."),
         };
     }
+
+    private string StepsBack(int steps) =>
+        steps switch
+        {
+            0 => writing.Say("from the start of it again"),
+            1 => writing.Say("one step back"),
+            _ => writing.Say($"{writing.InWords(steps)} steps back"),
+        };
+
+    private string Showed(SetDecision decision, bool fearful, string count) =>
+        decision.By switch
+        {
+            DecidedBy.Worried => writing.Say($"It was worried ({Writing.Lower(count)})."),
+            DecidedBy.Unsure => writing.Say(
+                $"It was unsure ({Writing.Lower(count)}){(fearful ? writing.Say(", and it is a dog to be heeded at once") : writing.Say(": not yet"))}."
+            ),
+            _ => writing.Say($"{(decision.Good == 0 ? writing.Say("None") : writing.Say("Only ") + decision.Good)} of {decision.Goes} went well: not yet."),
+        };
 
     private string Next(SetDecision decision, Func<int, string> target) =>
         decision.NextAsked is { } asked ? Target(new Hold(asked)) : target(decision.NextTarget!.Value);
@@ -208,6 +279,7 @@ public sealed partial class ConditioningWords(Writing writing)
         var days = standing.LastTrained is { } last ? today.DayNumber - last.DayNumber : 0;
         return standing.State switch
         {
+            TrainingState.Stopped => writing.Say($"Stopped. {Stopped(standing.Stop!)} Look for pain, ask a professional, and say what is different."),
             TrainingState.Stuck => writing.Say(
                 $"{Writing.Capital(writing.InWords(standing.Stuck!.Sessions))} sessions at \"{Called(step!)}\" brought it no further. {writing.Say(step!.IfStuck)}"
             ),
@@ -231,6 +303,7 @@ public sealed partial class ConditioningWords(Writing writing)
     public string Target(StepTarget target) =>
         target switch
         {
+            Hold { Lasting.TotalMinutes: >= 2 } hold when hold.Lasting.Seconds == 0 => writing.Say($"{(int)hold.Lasting.TotalMinutes} min"),
             Hold hold => string.Create(CultureInfo.InvariantCulture, $"{hold.Lasting.TotalSeconds:0.#} s"),
             Depth depth => $"{depth.Into.Centimeters:0} cm",
             Times { Count: 1 } => writing.Say("once"),

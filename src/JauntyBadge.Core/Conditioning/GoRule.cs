@@ -25,8 +25,32 @@ public sealed record SetStart(GoRule Rule, Temperament Temperament, int Target, 
     /// <summary>The easiest rung below a step's first target.</summary>
     public const int EasiestRung = -3;
 
+    /// <summary>How the target is worked at.</summary>
+    public StepKind Kind { get; init; } = StepKind.Repeat;
+
+    /// <summary>How many in a row it asks for, 1 or more, where its kind is a count.</summary>
+    public int Count { get; init; } = GoRules.MostGoes;
+
+    /// <summary>Goes at this target in earlier sessions that went well and at ease, with none missed since: they count for an event.</summary>
+    public int GoodGoesBefore { get; init; }
+
+    /// <summary>The set before at this target ended unsure.</summary>
+    public bool UnsureBefore { get; init; }
+
+    /// <summary>
+    /// A miss is heeded before the count is clear: it goes back as soon as the goes lean to "not yet", and at any miss where they are counted. For wary and soured dogs
+    /// (House: half as often over threshold on virtual dogs of five models, docs/policy-trial.md; the pad has it so).
+    /// </summary>
+    public bool HeedsMisses { get; init; }
+
+    /// <summary>By which rules it is decided.</summary>
+    public Edition Edition { get; init; } = Edition.Kinds;
+
     /// <summary>Such a dog is heeded at its first unsure sign.</summary>
     public bool IsFearful => Temperament.IsFearful();
+
+    /// <summary>Goes after which a set is full.</summary>
+    public int MostGoes => Kind == StepKind.Count ? GoRules.MostGoesFor(Count) : GoRules.MostGoes;
 }
 
 /// <summary>A sign seen in a set.</summary>
@@ -59,9 +83,9 @@ public enum DecidedBy
 /// <param name="Kind">What to do.</param>
 /// <param name="DecidedAfter">The go after which it was clear; later ones were not looked at. Null while it goes on.</param>
 /// <param name="By">What decided.</param>
-/// <param name="NextTarget">The next target of this step, or of the one begun next after going over threshold; null when the step is passed.</param>
+/// <param name="NextTarget">The next target of this step, or of the one begun next after going over threshold; null when the step is passed, or the one before it is gone back to.</param>
 /// <param name="EndSession">The session ends here, with an easy go where it ends on a step back.</param>
-/// <param name="StepsBack">Steps to go back, 0 for none.</param>
+/// <param name="StepsBack">Steps to go back, 0 for none; one where it could not go on at the easiest rung, to that step's middle.</param>
 /// <param name="NotBeforeDays">Days before the next session, 0 for any time.</param>
 /// <param name="StartsAt">Where the step begun next starts: 0, or a rung below for a fearful dog; null where no step is begun.</param>
 /// <param name="Goes">Goes looked at.</param>
@@ -90,6 +114,9 @@ public sealed record SetDecision(
 
     /// <summary>What the dog's holds bear, where they decided; null elsewhere.</summary>
     public TimeSpan? Borne { get; init; }
+
+    /// <summary>It was an event, not a drill.</summary>
+    public bool IsOfEvent { get; init; }
 }
 
 /// <summary>Decides a set, go by go and sign by sign. Pure: the same goes, signs and numbers decide the same.</summary>
@@ -97,6 +124,9 @@ public static class GoRules
 {
     /// <summary>Most goes in a set.</summary>
     public const int MostGoes = 10;
+
+    /// <summary>Most goes at an event in one session (House).</summary>
+    public const int MostEvents = 3;
 
     public static readonly Grounded<double> ReadyShare = new(
         "train.ready-share",
@@ -202,8 +232,31 @@ public static class GoRules
         Most = 3,
     };
 
+    public static readonly Grounded<int> OnceGoes = new(
+        "train.once-goes",
+        "Goes, each at ease, after which a bold or typical dog goes on from an event",
+        2,
+        Basis.House("once may be luck, more is a drill")
+    )
+    {
+        Most = 3,
+    };
+    public static readonly Grounded<int> OnceDays = new(
+        "train.once-days",
+        "Days, one go on each, after which a fearful dog goes on from an event",
+        2,
+        Basis.House("what frightens is met once a day")
+    )
+    {
+        Least = 2,
+        Most = 4,
+    };
+
     public static IReadOnlyList<IGrounded> All { get; } =
-    [ReadyShare, NotYetShare, Wrong, EnoughOfTen, PoorOfTen, GateDays, BacksFearful, Backs, RestDays, RestDaysFearful, StepsBack, BeginsBelow];
+    [OnceGoes, OnceDays, ReadyShare, NotYetShare, Wrong, EnoughOfTen, PoorOfTen, GateDays, BacksFearful, Backs, RestDays, RestDaysFearful, StepsBack, BeginsBelow];
+
+    /// <summary>Goes after which a set that counts so many in a row is full: twice as many, ten at least (House).</summary>
+    public static int MostGoesFor(int count) => Math.Max(MostGoes, 2 * count);
 
     /// <summary>Where a step is begun by a dog: at its first target, or below it.</summary>
     public static int BeginsAt(Temperament temperament, GoRule rule, HouseRules rules) =>
@@ -224,38 +277,45 @@ public static class GoRules
     public static SetDecision Decide(SetStart start, IReadOnlyList<bool> goes, IReadOnlyList<SeenAt> signs, HouseRules rules)
     {
         var test = Test(rules);
-        var (good, worst) = (0, SignGroup.AtEase);
+        var (count, worst) = (default(Tally), SignGroup.AtEase);
         for (var done = 0; ; done++)
         {
-            good += done > 0 && goes[done - 1] ? 1 : 0;
+            count = done > 0 ? count.With(goes[done - 1]) : count;
             foreach (var sign in signs)
             {
                 if (sign.AfterGo == done || (done == goes.Count && sign.AfterGo > done))
                     worst = sign.Group > worst ? sign.Group : worst;
             }
 
-            var at = new Stand(start, done, good, worst, test, rules);
+            var at = new Stand(start, count, worst, test, rules);
             if (at.Decided() is { } decision)
-                return Frightened(worst, done) ?? decision;
+                return SeenLater(at) ?? decision;
             if (done == goes.Count)
                 return at.GoOn();
         }
 
-        // Goes may run on past where it was clear, in a dead spot; a dog that is frightened then is never passed over.
-        SetDecision? Frightened(SignGroup soFar, int from)
+        // Goes may run on past where it was clear, in a dead spot; what the dog shows then is never passed over.
+        SetDecision? SeenLater(Stand clear)
         {
-            var (group, after) = (soFar, 0);
+            var from = clear.Count.Done;
+            var heeded = start.Edition == Edition.First ? SignGroup.Worried : SignGroup.Unsure;
+            var (group, after) = (clear.Worst, 0);
             foreach (var sign in signs)
             {
                 if (
                     sign.AfterGo > from
-                    && sign.Group >= SignGroup.Worried
-                    && (sign.Group > group || (sign.Group == group && group > soFar && sign.AfterGo < after))
+                    && sign.Group >= heeded
+                    && (sign.Group > group || (sign.Group == group && group > clear.Worst && sign.AfterGo < after))
                 )
-                    (group, after) = (sign.Group, Math.Min(sign.AfterGo, Math.Min(goes.Count, MostGoes)));
+                    (group, after) = (sign.Group, Math.Min(sign.AfterGo, Math.Min(goes.Count, start.MostGoes)));
             }
 
-            return group == soFar ? null : new Stand(start, after, goes.Take(after).Count(g => g), group, test, rules).Decided();
+            if (group == clear.Worst)
+                return null;
+            // One that settles by itself is decided where it was seen; any other is laid to the count that was clear.
+            return SettlesAlone(group, start.Temperament, start.Rule)
+                ? new Stand(start, goes.Take(after).Aggregate(default(Tally), (so, good) => so.With(good)), group, test, rules).Decided()
+                : (clear with { Worst = group }).Decided();
         }
     }
 
@@ -265,28 +325,40 @@ public static class GoRules
     /// <summary>A set that is being played, go by go: the same decisions as <see cref="Decide"/>, without looking back.</summary>
     internal struct SetInPlay(SetStart start, SequentialTest test, HouseRules rules)
     {
-        private int done,
-            good;
+        private Tally count;
         private SignGroup worst;
 
         /// <summary>The decision once the set is clear; null while it goes on.</summary>
         public SetDecision? After(bool succeeded, SignGroup sign)
         {
-            done++;
-            good += succeeded ? 1 : 0;
+            count = count.With(succeeded);
             worst = sign > worst ? sign : worst;
-            return new Stand(start, done, good, worst, test, rules).Decided();
+            return new Stand(start, count, worst, test, rules).Decided();
         }
     }
 
-    /// <summary>A set as it stands after some goes.</summary>
-    private readonly record struct Stand(SetStart Start, int Done, int Good, SignGroup Worst, SequentialTest Test, HouseRules Rules)
+    /// <summary>Goes counted.</summary>
+    /// <param name="Done">All of them.</param>
+    /// <param name="Good">Those that went well.</param>
+    /// <param name="Row">How many in a row, where a miss halves what was reached.</param>
+    private readonly record struct Tally(int Done, int Good, int Row)
     {
+        public Tally With(bool good) => new(Done + 1, Good + (good ? 1 : 0), good ? Row + 1 : Row / 2);
+    }
+
+    /// <summary>A set as it stands after some goes.</summary>
+    private readonly record struct Stand(SetStart Start, Tally Count, SignGroup Worst, SequentialTest Test, HouseRules Rules)
+    {
+        private int Done => Count.Done;
+
+        private int Good => Count.Good;
+
         public SetDecision? Decided()
         {
             if (Worst == SignGroup.OverThreshold)
                 return OverThreshold();
-            return Start.Rule == GoRule.SteadyTens ? ByTens() : AsSoonAsClear();
+            // An event is none the less one.
+            return Start.Rule == GoRule.SteadyTens && Start.Kind != StepKind.Once ? ByTens() : AsSoonAsClear();
         }
 
         public SetDecision GoOn() =>
@@ -310,21 +382,42 @@ public static class GoRules
         {
             if (SettlesAlone(Worst, Start.Temperament, Start.Rule))
                 return Back(Worst == SignGroup.Worried ? DecidedBy.Worried : DecidedBy.Unsure, endSession: true);
-            var clarity = Test.Of(Done, Good);
-            if (clarity == Clarity.NotClear && Done < MostGoes)
+            var clarity = Start.Kind switch
+            {
+                StepKind.Once => OfEvent(),
+                _ when Start.HeedsMisses && Good < Done && (Start.Kind == StepKind.Count || Test.Evidence(Done, Good) < 0) => Clarity.NotYet,
+                StepKind.Count => Row >= Start.Count ? Clarity.Ready : Test.Of(Done, Good) is Clarity.NotYet ? Clarity.NotYet : Clarity.NotClear,
+                _ => Test.Of(Done, Good),
+            };
+            var isFull = Done >= (Start.Kind != StepKind.Once ? Start.MostGoes : Start.IsFearful ? 1 : MostEvents);
+            if (clarity == Clarity.NotClear && !isFull && !(Start.Kind == StepKind.Once && Worst == SignGroup.Unsure && Done > 0))
                 return null;
 
             // The chapter says the same again whatever the count; on virtual dogs of six models a clear no heeded at once did better in each (docs/policy-trial.md).
             if (Worst == SignGroup.Unsure)
-                return clarity == Clarity.NotYet ? Back(DecidedBy.Unsure, endSession: Start.BacksBefore + 1 >= Rules[Backs]) : Same(DecidedBy.Unsure);
+                return clarity == Clarity.NotYet || (Start.UnsureBefore && Start.Edition != Edition.First)
+                    ? Back(DecidedBy.Unsure, endSession: Start.BacksBefore + 1 >= Rules[Backs])
+                    : Same(DecidedBy.Unsure, endSession: Start.Kind == StepKind.Once);
             return clarity switch
             {
                 Clarity.Ready => WentWell(everyStepIsAGate: false),
                 Clarity.NotYet => Back(DecidedBy.Count, endSession: Start.BacksBefore + 1 >= Rules[Start.IsFearful ? BacksFearful : Backs]),
-                _ when Good >= Rules[EnoughOfTen] => WentWell(everyStepIsAGate: false),
+                _ when Start.Kind is StepKind.Repeat or StepKind.Hold && Good >= Rules[EnoughOfTen] => WentWell(everyStepIsAGate: false),
+                _ when Start.Kind == StepKind.Once && Good > 0 => Same(DecidedBy.AnotherDay, endSession: true),
                 _ => Same(DecidedBy.Count),
             };
         }
+
+        /// <summary>How many in a row, where the target counts.</summary>
+        private int Row => Count.Row;
+
+        /// <summary>An event: one miss is a no. A fearful dog meets it once a session, and goes on after so many days; any other after so many goes.</summary>
+        private Clarity OfEvent() =>
+            Good < Done ? Clarity.NotYet
+            : Done == 0 ? Clarity.NotClear
+            : Start.IsFearful ? (Start.GoodDaysBefore + 1 >= Rules[OnceDays] ? Clarity.Ready : Clarity.NotClear)
+            : Good + Start.GoodGoesBefore >= Rules[OnceGoes] ? Clarity.Ready
+            : Clarity.NotClear;
 
         private SetDecision? ByTens()
         {
@@ -349,11 +442,13 @@ public static class GoRules
 
         private SetDecision WentWell(bool everyStepIsAGate)
         {
+            // After an event it is enough for the day, whatever comes next.
+            var isEvent = Start.Kind == StepKind.Once;
             if (Start.Target < Start.TopTarget)
-                return Settled(DecisionKind.Raise, DecidedBy.Count, Start.Target + 1, endSession: false);
+                return Settled(DecisionKind.Raise, DecidedBy.Count, Start.Target + 1, isEvent);
             return (Start.IsGate || everyStepIsAGate) && Start.GoodDaysBefore + 1 < Rules[GateDays]
                 ? Settled(DecisionKind.Same, DecidedBy.AnotherDay, Start.Target, endSession: true)
-                : Settled(DecisionKind.Passed, DecidedBy.Count, null, endSession: false) with
+                : Settled(DecisionKind.Passed, DecidedBy.Count, null, isEvent) with
                 {
                     StartsAt = Begins,
                 };
@@ -362,22 +457,28 @@ public static class GoRules
         private SetDecision Back(DecidedBy by, bool endSession)
         {
             var easiest = Start.Rule == GoRule.SteadyTens ? Math.Min(0, Start.Target) : SetStart.EasiestRung;
+            if (Start is { Rule: GoRule.AsSoonAsClear, Target: <= SetStart.EasiestRung, Edition: not Edition.First })
+                return Settled(DecisionKind.Back, by, null, endSession: true) with { StepsBack = 1 };
             return Settled(DecisionKind.Back, by, Math.Max(easiest, Start.Target - 1), endSession);
         }
 
-        private SetDecision Same(DecidedBy by) => Settled(DecisionKind.Same, by, Start.Target, endSession: false);
+        private SetDecision Same(DecidedBy by, bool endSession = false) => Settled(DecisionKind.Same, by, Start.Target, endSession);
 
         private SetDecision Settled(DecisionKind kind, DecidedBy by, int? nextTarget, bool endSession) =>
-            new(kind, Done, by, nextTarget, endSession, 0, 0, null, Done, Good, Test.Evidence(Done, Good), null, null);
+            new(kind, Done, by, nextTarget, endSession, 0, 0, null, Done, Good, Test.Evidence(Done, Good), null, null)
+            {
+                IsOfEvent = Start.Kind == StepKind.Once,
+            };
 
         private int Begins => BeginsAt(Start.Temperament, Start.Rule, Rules);
 
         /// <summary>How many more in a row, right or missed, until the set is decided.</summary>
         private int Settles(bool right)
         {
+            var then = this;
             for (var more = 1; ; more++)
             {
-                var then = this with { Done = Done + more, Good = Good + (right ? more : 0) };
+                then = then with { Count = then.Count.With(right) };
                 if (then.Decided() is not null)
                     return more;
             }

@@ -31,6 +31,15 @@ public sealed record SetRecord(string StepId, int Target, DateOnly Day, IReadOnl
     /// <summary>The hold asked for, where it lay between two targets; null for the target's own.</summary>
     public TimeSpan? Asked { get; init; }
 
+    /// <summary>When it was begun; null where only the day is known.</summary>
+    public DateTime? At { get; init; }
+
+    /// <summary>It came after the set that ended its session: an easy go, and what was seen then.</summary>
+    public bool IsAfter { get; init; }
+
+    /// <summary>Every go went well, and nothing but ease was seen.</summary>
+    internal bool WentAtEase => Goes.Count > 0 && Goes.All(g => g) && Worst == SignGroup.AtEase;
+
     /// <summary>How long its goes were held, in order, where the timer ran.</summary>
     public IReadOnlyList<HeldGo> Holds { get; init; } = [];
 
@@ -117,20 +126,27 @@ public enum PassedHow
 /// <param name="StepIds">The steps in order.</param>
 public sealed record SessionPlan(GoRule Rule, Dogs.Temperament Temperament, IReadOnlyList<string> StepIds)
 {
-    private readonly Step[] steps = [.. StepIds.Select(Step.Find).OfType<Step>()];
     private readonly HashSet<string> gates = Step.Gates(StepIds.Select(Step.Find).OfType<Step>());
+
+    private IReadOnlyList<Step>? steps;
+
+    /// <summary>By which rules its sets are decided; the first in sessions from before that was kept.</summary>
+    public Edition Edition { get; init; }
 
     /// <summary>What is held next follows from the dog's own holds: so for fearful dogs. False in sessions from before that was asked.</summary>
     public bool HeedsHolds { get; init; }
 
     /// <summary>The steps in order; one that ships no more is left out.</summary>
-    public IReadOnlyList<Step> Steps() => steps;
+    public IReadOnlyList<Step> Steps() => steps ??= [.. StepIds.Select(Find).OfType<Step>()];
+
+    /// <summary>A step as this session has it, in the plan or not; null where it is taught no more.</summary>
+    public Step? Find(string stepId) => Step.Find(stepId)?.In(Edition);
 
     /// <summary>How many steps, from the first on, have to be passed: up to one of them, or to the last before upkeep where that is null or not in the plan.</summary>
     public int Wanted(string? readyAt)
     {
-        var last = Array.FindIndex(steps, s => s.Id == readyAt);
-        return last >= 0 ? last + 1 : steps.TakeWhile(s => s.Stage != Stage.Upkeep).Count();
+        var last = Steps().Index().Where(s => s.Item.Id == readyAt).Select(s => s.Index + 1).FirstOrDefault();
+        return last > 0 ? last : Steps().TakeWhile(s => s.Stage != Stage.Upkeep).Count();
     }
 
     /// <summary>The last step of a stage in this plan is its gate.</summary>
@@ -159,6 +175,12 @@ public enum EnoughToday
 
     /// <summary>So many goes are enough.</summary>
     Goes,
+
+    /// <summary>So many goes are enough, and the last of them was missed.</summary>
+    GoesOnAMiss,
+
+    /// <summary>The next target is another new place.</summary>
+    Place,
 }
 
 /// <summary>A decision in codes and numbers, as it is kept with its set; the words for it stand in <see cref="ConditioningWords"/>.</summary>
@@ -181,6 +203,12 @@ public sealed record DecisionFacts(
     double Number = 0
 )
 {
+    /// <summary>By which rules it was decided.</summary>
+    public Edition Edition { get; init; }
+
+    /// <summary>How many steps it really goes back; null in older decisions, where it is as many as were asked for.</summary>
+    public int? WentBack { get; init; }
+
     /// <summary>The step has a way out to offer: the dog could not go on.</summary>
     public bool OffersWayOut => Made.Kind is DecisionKind.Back or DecisionKind.EndNow;
 }
@@ -199,6 +227,9 @@ public enum MoveCause
 
     /// <summary>The dog was over threshold at a wear.</summary>
     OverThresholdWear,
+
+    /// <summary>Somebody said what is different, and it goes on after training was stopped.</summary>
+    Resumed,
 }
 
 /// <summary>Why a plan was moved, in codes and facts; the words stand in <see cref="ConditioningWords"/>.</summary>
@@ -216,7 +247,15 @@ public sealed record MoveWhy(MoveCause Cause)
 
     /// <summary>How many of them went well and at ease.</summary>
     public int WentWell { get; init; }
+
+    /// <summary>What is different now, where training had stopped.</summary>
+    public WhatDiffers? Differs { get; init; }
 }
+
+/// <summary>What went before at a target, in earlier sets of its step.</summary>
+/// <param name="GoodGoes">Goes that went well and at ease, with none missed since.</param>
+/// <param name="Unsure">The set before was at this target and ended unsure.</param>
+public readonly record struct AtTarget(int GoodGoes, bool Unsure);
 
 /// <summary>Why a session starts lower than its plan stands.</summary>
 /// <param name="Days">Days without training.</param>
@@ -270,6 +309,18 @@ public static class Progression
         TimeSpan.FromMinutes(5),
         Basis.Practice("about five minutes once worn")
     );
+    public static readonly Grounded<int> DaysApart = new(
+        "train.days-apart",
+        "Hours between sessions that count as two different days",
+        8,
+        Basis.House("a night between: late and early are one day to a dog")
+    );
+    public static readonly Grounded<TimeSpan> GoneSoLong = new(
+        "train.gone-so-long",
+        "After a longer gap where to begin is found anew",
+        TimeSpan.FromDays(180),
+        Basis.House("half a year without practice: nobody knows what is left, so it is asked")
+    );
     public static readonly Grounded<int> GoesInSession = new(
         "train.goes-in-session",
         "Goes after which a session ends with its set",
@@ -277,7 +328,7 @@ public static class Progression
         Basis.Practice("about thirty; it should want more")
     );
 
-    public static IReadOnlyList<IGrounded> All { get; } = [ShortGap, LongGap, VeryLongGap, EarlySession, LaterSession, GoesInSession];
+    public static IReadOnlyList<IGrounded> All { get; } = [ShortGap, LongGap, VeryLongGap, GoneSoLong, DaysApart, EarlySession, LaterSession, GoesInSession];
 
     /// <summary>The rung that is begun at after a very long gap: two below the first target (House).</summary>
     private const int VeryLongRung = -2;
@@ -288,33 +339,75 @@ public static class Progression
     /// <summary>Where a set stands before its first go.</summary>
     /// <param name="plan">The plan of the session.</param>
     /// <param name="set">The set.</param>
-    /// <param name="goodDaysBefore">Earlier days on which the step's top target went well.</param>
+    /// <param name="goodDaysBefore">Earlier days on which the step's top target went well, or an event at this target.</param>
     /// <param name="backsBefore">Times it went back in this session already.</param>
-    public static SetStart StartOf(SessionPlan plan, SetRecord set, int goodDaysBefore, int backsBefore)
+    /// <param name="before">What went before at this target.</param>
+    public static SetStart StartOf(SessionPlan plan, SetRecord set, int goodDaysBefore, int backsBefore, AtTarget before = default)
     {
-        var step = Step.Find(set.StepId);
-        var top = step?.TopTarget ?? 0;
-        return new(plan.Rule, plan.Temperament, Math.Clamp(set.Target, SetStart.EasiestRung, top), top, plan.IsGate(set.StepId), goodDaysBefore, backsBefore);
+        var step = plan.Find(set.StepId);
+        return step is null
+            ? new(plan.Rule, plan.Temperament, Math.Clamp(set.Target, SetStart.EasiestRung, 0), 0, false, goodDaysBefore, backsBefore) { Edition = plan.Edition }
+            : StartOf(plan, step, step.Within(set.Target), plan.IsGate(step.Id), goodDaysBefore, backsBefore, before);
     }
 
-    /// <summary>Days other than a set's own on which the top target of its step went well.</summary>
+    /// <summary>The same at a target of a step.</summary>
+    internal static SetStart StartOf(SessionPlan plan, Step step, int target, bool isGate, int goodDaysBefore, int backsBefore, AtTarget before) =>
+        new(plan.Rule, plan.Temperament, target, step.TopTarget, isGate, goodDaysBefore, backsBefore)
+        {
+            Kind = step.KindAt(target),
+            Count = Math.Max(1, step.CountOf(target)),
+            GoodGoesBefore = before.GoodGoes,
+            UnsureBefore = before.Unsure,
+            HeedsMisses = plan.Edition != Edition.First && plan is { Rule: GoRule.AsSoonAsClear } && plan.Temperament.IsFearful(),
+            Edition = plan.Edition,
+        };
+
+    /// <summary>What went before at the target of a set, in earlier sets of its step.</summary>
+    /// <param name="set">The set.</param>
+    /// <param name="earlier">Earlier sets of the same dog, the oldest first.</param>
+    public static AtTarget Before(SetRecord set, IEnumerable<SetRecord> earlier)
+    {
+        var here = earlier.Where(s => s.StepId == set.StepId && !s.IsAfter).ToList();
+        return new(
+            here.Where(s => s.Target == set.Target).Reverse().TakeWhile(s => s.WentAtEase).Sum(s => s.Goes.Count),
+            here.LastOrDefault() is { Worst: SignGroup.Unsure } last && last.Target == set.Target
+        );
+    }
+
+    /// <summary>Days other than a set's own on which its step's top target went well; of an event, on which this target did.</summary>
     /// <param name="plan">The plan of the session.</param>
     /// <param name="set">The set.</param>
     /// <param name="earlier">Earlier sets of the same dog.</param>
     /// <param name="rules">The numbers that decide.</param>
-    public static int GoodDays(SessionPlan plan, SetRecord set, IEnumerable<SetRecord> earlier, HouseRules rules) =>
-        Step.Find(set.StepId) is not { } step
-            ? 0
-            : earlier
-                .Where(s =>
-                    s.StepId == set.StepId
-                    && s.Day != set.Day
-                    && s.Target >= step.TopTarget
-                    && GoRules.Decide(StartOf(plan, s, rules[GoRules.GateDays], 0), s.Goes, s.Signs, rules).Kind == DecisionKind.Passed
-                )
-                .Select(s => s.Day)
-                .Distinct()
-                .Count();
+    public static int GoodDays(SessionPlan plan, SetRecord set, IEnumerable<SetRecord> earlier, HouseRules rules)
+    {
+        if (plan.Find(set.StepId) is not { } step)
+            return 0;
+        var isEvent = step.KindAt(step.Within(set.Target)) == StepKind.Once;
+        var here = earlier.Where(s => s.StepId == set.StepId && !s.IsAfter);
+        // An event that went wrong begins again.
+        here = isEvent ? here.Where(s => s.Target == set.Target).Reverse().TakeWhile(s => s.WentAtEase) : here.Where(WentWell);
+        var good = here.Where(s => s.Day != set.Day).ToList();
+        if (plan.Edition == Edition.First)
+            return good.Select(s => s.Day).Distinct().Count();
+
+        // Counted back from the set: each so far from the one after it.
+        var (days, next) = (0, set);
+        foreach (var one in good.OrderByDescending(s => s.Day).ThenByDescending(s => s.At))
+        {
+            if (one.Day == next.Day || IsTooSoon(one, next))
+                continue;
+            (days, next) = (days + 1, one);
+        }
+
+        return days;
+
+        bool IsTooSoon(SetRecord one, SetRecord next) => next.At - one.At is { } apart && apart < TimeSpan.FromHours(rules[DaysApart]);
+
+        bool WentWell(SetRecord before) =>
+            before.Target >= step.TopTarget
+            && GoRules.Decide(StartOf(plan, before, rules[GoRules.GateDays], 0), before.Goes, before.Signs, rules).Kind == DecisionKind.Passed;
+    }
 
     /// <summary>Decides after a set, by the record: what went before at its step counts.</summary>
     /// <param name="plan">The plan of the session.</param>
@@ -338,7 +431,8 @@ public static class Progression
             GoodDays(plan, set, earlier, rules),
             session,
             rules,
-            [.. earlier.Where(s => s.StepId == set.StepId).SelectMany(s => s.Holds)]
+            [.. earlier.Where(s => s.StepId == set.StepId && !s.IsAfter).SelectMany(s => s.Holds)],
+            Before(set, earlier)
         );
 
     /// <summary>Decides after a set.</summary>
@@ -349,6 +443,7 @@ public static class Progression
     /// <param name="session">How long the session has lasted, its goes with this set's, and the times it went back before.</param>
     /// <param name="rules">The numbers that decide.</param>
     /// <param name="heldBefore">Earlier holds at the step, the oldest first.</param>
+    /// <param name="before">What went before at this target.</param>
     public static Decision AfterSet(
         SessionPlan plan,
         SetRecord set,
@@ -356,12 +451,13 @@ public static class Progression
         int goodDaysBefore,
         (TimeSpan Length, int Goes, int Backs) session,
         HouseRules rules,
-        IReadOnlyList<HeldGo>? heldBefore = null
+        IReadOnlyList<HeldGo>? heldBefore = null,
+        AtTarget before = default
     )
     {
         var steps = plan.Steps();
-        var step = Step.Find(set.StepId) ?? steps[0];
-        var start = StartOf(plan, set, goodDaysBefore, session.Backs);
+        var step = plan.Find(set.StepId) ?? steps[0];
+        var start = StartOf(plan, set, goodDaysBefore, session.Backs, before);
         var made = GoRules.Decide(start, set.Goes, set.Signs, rules);
 
         // A set finished by hand before it is clear changes nothing.
@@ -376,30 +472,64 @@ public static class Progression
                     SettlesMissed = null,
                 }
                 : made;
-        made = plan.HeedsHolds ? ByHolds(made, step, start.Target, set.Asked, [.. heldBefore ?? [], .. set.Holds], rules) : made;
+        made = plan.HeedsHolds ? ByHolds(made, step, start, set.Asked, [.. heldBefore ?? [], .. set.Holds], rules) : made;
         var place = PlaceOf(steps, step);
         var then = PlaceAfter(steps, place, made, i => steps[i].Id == step.Id || passed.Contains(steps[i].Id));
-        var (back, next) = (
-            made.Kind == DecisionKind.EndNow ? steps[then!.Value.Step] : null,
-            made.Kind == DecisionKind.Passed && then is { } on ? steps[on.Step] : null
-        );
+        var isBack = made is { Kind: DecisionKind.EndNow } or { Kind: DecisionKind.Back, StepsBack: > 0 };
+        var (back, next) = (isBack ? steps[then!.Value.Step] : null, made.Kind == DecisionKind.Passed && then is { } on ? steps[on.Step] : null);
         PlanPosition? position =
             then is not { } t ? null
             : back is null && next is null ? new(step.Id, t.Target) { Asked = t.Asked }
             : new(steps[t.Step].Id, t.Target, t.WaitDays > 0 ? set.Day.AddDays(t.WaitDays) : null);
-        var (enough, number) =
-            made.Kind == DecisionKind.EndNow ? (EnoughToday.No, 0)
-            : session.Length >= Longest(step.Stage, rules) ? (EnoughToday.Minutes, Longest(step.Stage, rules).TotalMinutes)
-            : session.Goes >= rules[GoesInSession] ? (EnoughToday.Goes, session.Goes)
-            : (EnoughToday.No, 0);
+        var (enough, number) = EnoughFor(made, step, next, set, session, plan.Edition, rules);
         return new Decision(
             made,
             position,
             made.EndSession || enough != EnoughToday.No,
-            new DecisionFacts(made, step.Id, set.Target, start.IsFearful, (back ?? next)?.Id, made.Kind == DecisionKind.Passed && next is null, enough, number),
+            new DecisionFacts(made, step.Id, set.Target, start.IsFearful, (back ?? next)?.Id, made.Kind == DecisionKind.Passed && next is null, enough, number)
+            {
+                Edition = plan.Edition,
+                WentBack = back is null ? null : place - then!.Value.Step,
+            },
             BasisOf(made, plan.Rule, rules)
         );
     }
+
+    /// <summary>Why the session is enough for today, beside what the set says; nothing where that ends it anyway.</summary>
+    private static (EnoughToday Enough, double Number) EnoughFor(
+        SetDecision made,
+        Step step,
+        Step? next,
+        SetRecord set,
+        (TimeSpan Length, int Goes, int Backs) session,
+        Edition edition,
+        HouseRules rules
+    )
+    {
+        var longest = Longest(step.Stage, rules);
+        return made.Kind == DecisionKind.EndNow || (made.EndSession && edition != Edition.First) ? (EnoughToday.No, 0)
+            : session.Length >= longest ? (EnoughToday.Minutes, longest.TotalMinutes)
+            : session.Goes >= rules[GoesInSession]
+                ? (edition != Edition.First && set.Goes is [.., false] ? EnoughToday.GoesOnAMiss : EnoughToday.Goes, session.Goes)
+            : IsAnotherPlace(made, step, next, set.Target) ? (EnoughToday.Place, 0)
+            : (EnoughToday.No, 0);
+    }
+
+    /// <summary>Whether a set that was at a new place leads to another one: one a session is enough.</summary>
+    internal static bool IsAnotherPlace(SetDecision made, Step step, Step? next, int target) =>
+        step.NewPlace && target >= 0 && (made.Kind == DecisionKind.Raise || (made.Kind == DecisionKind.Passed && next is { NewPlace: true }));
+
+    /// <summary>What comes after the set that ended a session: whether one easy go is asked for, and where. Null after going over threshold: then it is over.</summary>
+    /// <param name="decision">What was decided of the last set.</param>
+    /// <returns>The target, well below the one trained.</returns>
+    public static int? EasyGoAfter(DecisionFacts decision) =>
+        decision.Made.Kind == DecisionKind.EndNow ? null
+        : decision is { Made: { EndSession: true, Kind: DecisionKind.Back or DecisionKind.Same }, Enough: EnoughToday.No } || decision.Enough == EnoughToday.GoesOnAMiss
+            ? WellBelow(decision.Target)
+        : null;
+
+    /// <summary>Two targets below, the easiest rung at least (House).</summary>
+    public static int WellBelow(int target) => Math.Max(SetStart.EasiestRung, target - 2);
 
     /// <summary>Where to start today after a pause, and why if it is lower than where the plan stood.</summary>
     /// <param name="plan">The dog's plan.</param>
@@ -439,12 +569,15 @@ public static class Progression
     /// </summary>
     /// <param name="made">What the count made of the set.</param>
     /// <param name="step">The step trained.</param>
-    /// <param name="target">The target of the set.</param>
+    /// <param name="start">Where the set stood.</param>
     /// <param name="asked">The hold asked for where it lay between two targets.</param>
     /// <param name="held">Its holds, the oldest first, this set's included.</param>
     /// <param name="rules">The numbers that decide.</param>
-    internal static SetDecision ByHolds(SetDecision made, Step step, int target, TimeSpan? asked, IReadOnlyList<HeldGo> held, HouseRules rules)
+    internal static SetDecision ByHolds(SetDecision made, Step step, SetStart start, TimeSpan? asked, IReadOnlyList<HeldGo> held, HouseRules rules)
     {
+        var target = start.Target;
+        if (start.Kind == StepKind.Once || made.StepsBack > 0)
+            return made;
         if (made.Kind == DecisionKind.Same)
             return made with { NextAsked = asked };
         if (made.Kind is not (DecisionKind.Raise or DecisionKind.Back) || step.HoldOf(target) is not { } rung)
@@ -457,10 +590,13 @@ public static class Progression
             return made;
         var (wanted, top) = (Holds.Next(present, borne, made.Kind, rules), step.HoldOf(step.TopTarget)!.Value);
         var next = wanted < top ? wanted : top;
+        // What it does not bear is not asked again: what it bears is.
+        if (start.Edition != Edition.First && made.Kind == DecisionKind.Raise && next == present && Holds.Next(present, borne, null, rules) is var less && less < present)
+            next = less;
         var at = step.TargetUpTo(next);
         return made with
         {
-            Kind = made.Kind == DecisionKind.Raise && next == present ? DecisionKind.Same : made.Kind,
+            Kind = made.Kind == DecisionKind.Raise && next <= present ? DecisionKind.Same : made.Kind,
             By = made.Kind == DecisionKind.Raise ? DecidedBy.Held : made.By,
             NextTarget = at,
             NextAsked = next == step.HoldOf(at) ? null : next,
@@ -480,6 +616,8 @@ public static class Progression
             case DecisionKind.EndNow:
                 var back = Math.Clamp(place - made.StepsBack, 0, steps.Count - 1);
                 return new(back, steps[back].Within(made.StartsAt ?? 0), made.NotBeforeDays);
+            case DecisionKind.Back when made.StepsBack > 0:
+                return place == 0 ? new(0, SetStart.EasiestRung, 1) : new(place - 1, steps[place - 1].TopTarget / 2);
             case DecisionKind.Passed:
                 for (var i = 0; i < steps.Count; i++)
                 {

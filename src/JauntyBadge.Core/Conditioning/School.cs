@@ -25,10 +25,7 @@ public enum PolicyTopic
 }
 
 /// <summary>How a school words a step; null leaves it as it is.</summary>
-public sealed record StepWords(string? SetUp = null, string? Reward = null);
-
-/// <summary>Steps moved before another.</summary>
-internal sealed record StepMove(IReadOnlyList<string> Ids, string Before);
+public sealed record StepWords(string? Purpose = null, string? SetUp = null, string? Reward = null);
 
 /// <summary>A school: a row of the table. Names and wording are ours.</summary>
 /// <param name="Id">Which.</param>
@@ -52,9 +49,12 @@ public sealed record School(
 {
     private const string Table = "schools.json";
 
-    /// <summary>Steps it takes earlier.</summary>
+    /// <summary>Its way in is a lure: not for a dog that had a bad time with a muzzle.</summary>
     [System.Text.Json.Serialization.JsonInclude]
-    internal IReadOnlyList<StepMove> Move { get; init; } = [];
+    internal bool Lure { get; init; }
+
+    /// <summary>Whether it is offered to a dog.</summary>
+    public bool IsFor(Dogs.DogProfile dog) => !Lure || dog.Temperament != Dogs.Temperament.Soured;
 
     /// <summary>The eight, the default first, checked when loaded.</summary>
     public static IReadOnlyList<School> All { get; } = Load();
@@ -79,7 +79,7 @@ public sealed record School(
         Tables.Refuse(
             Table,
             "known steps only",
-            rows.Where(s => s.Adds.Concat(s.Drops).Concat(s.Words.Keys).Concat(s.Move.SelectMany(m => m.Ids.Append(m.Before))).Any(id => Step.Find(id) is null))
+            rows.Where(s => s.Adds.Concat(s.Drops).Concat(s.Words.Keys).Any(id => Step.Find(id) is null))
                 .Select(s => $"{s.Id}")
         );
         Tables.Refuse(

@@ -33,6 +33,32 @@ public enum LadderKind
     Context,
 }
 
+/// <summary>How a target is worked at: what makes a set of it clear (House).</summary>
+public enum StepKind
+{
+    /// <summary>Again and again: a sequential test of the goes.</summary>
+    Repeat,
+
+    /// <summary>The same on time.</summary>
+    Hold,
+
+    /// <summary>So many in a row; a miss halves what was reached.</summary>
+    Count,
+
+    /// <summary>An event that must not become a drill: a go or two a session, each at ease.</summary>
+    Once,
+}
+
+/// <summary>By which rules a session is decided: those it was begun under, whatever a later release has.</summary>
+public enum Edition
+{
+    /// <summary>Every target by the same count; late signs of unsureness, the hour and the day's other sessions do not matter.</summary>
+    First,
+
+    /// <summary>By the kind of step; signs before the count wherever they come.</summary>
+    Kinds,
+}
+
 /// <summary>What a target of a step asks for. <see cref="ConditioningWords"/> has the words.</summary>
 public abstract record StepTarget
 {
@@ -66,7 +92,8 @@ public sealed record DogMatch(
     IReadOnlyList<Temperament>? Temperaments = null,
     IReadOnlyList<Sensitivity>? Sensitivities = null,
     IReadOnlyList<HeadShape>? HeadShapes = null,
-    IReadOnlyList<HealthNote>? Health = null
+    IReadOnlyList<HealthNote>? Health = null,
+    BiteTier? BiteFrom = null
 )
 {
     /// <summary>Whether the dog matches in at least one way.</summary>
@@ -75,11 +102,16 @@ public sealed record DogMatch(
         || (Temperaments?.Contains(dog.Temperament) ?? false)
         || (Sensitivities?.Any(s => dog.Sensitivities.Contains(s)) ?? false)
         || (HeadShapes?.Contains(dog.HeadShape.Shape) ?? false)
-        || (Health?.Any(h => dog.Health.Contains(h)) ?? false);
+        || (Health?.Any(h => dog.Health.Contains(h)) ?? false)
+        || dog.BiteTier >= BiteFrom;
 }
+
+/// <summary>A ladder that a step had in an earlier edition: what was trained on it is read by it.</summary>
+public sealed record FormerLadder(LadderKind LadderKind, IReadOnlyList<string> Ladder);
 
 /// <summary>One micro-step of the default school.</summary>
 /// <param name="Id">Stable id.</param>
+/// <param name="Kind">How its targets are worked at; the rungs below them are repeated whatever it is.</param>
 /// <param name="Stage">The stage it belongs to.</param>
 /// <param name="Name">Short name.</param>
 /// <param name="Purpose">What it is good for.</param>
@@ -96,8 +128,12 @@ public sealed record DogMatch(
 /// <param name="OnlyFor">The dogs it is for; null for all.</param>
 /// <param name="Meets">The fears it is met with: a dog that has one is not spared it for having done something else.</param>
 /// <param name="Sketch">Where things are, for steps in which that matters; null for the others.</param>
+/// <param name="OnceFrom">The first target that is an event, where the step has easier ones that may be repeated.</param>
+/// <param name="NewPlace">Each of its targets is a new place.</param>
+/// <param name="Formerly">The ladder it had in the first edition; null where it is the same.</param>
 public sealed record Step(
     string Id,
+    StepKind Kind,
     Stage Stage,
     string Name,
     string Purpose,
@@ -113,7 +149,10 @@ public sealed record Step(
     string? Caution = null,
     DogMatch? OnlyFor = null,
     IReadOnlyList<Sensitivity>? Meets = null,
-    StepSketch? Sketch = null
+    StepSketch? Sketch = null,
+    int OnceFrom = 0,
+    bool NewPlace = false,
+    FormerLadder? Formerly = null
 )
 {
     private const string Table = "steps.json";
@@ -124,12 +163,35 @@ public sealed record Step(
     private static readonly Dictionary<string, Step> ById = All.ToDictionary(s => s.Id);
 
     /// <summary>The targets, easiest first; null for one that the table's check refuses.</summary>
-    private readonly IReadOnlyList<StepTarget?> targets = [.. Ladder.Select(t => StepTarget.Read(LadderKind, t))];
+    private IReadOnlyList<StepTarget?> Read => read ??= [.. Ladder.Select(t => StepTarget.Read(LadderKind, t))];
+
+    private IReadOnlyList<StepTarget?>? read;
 
     /// <summary>The targets, easiest first.</summary>
-    public IReadOnlyList<StepTarget> Targets => targets!;
+    public IReadOnlyList<StepTarget> Targets => Read!;
 
     public int TopTarget => Ladder.Count - 1;
+
+    /// <summary>How a target is worked at.</summary>
+    public StepKind KindAt(int target) => target < 0 || (Kind == StepKind.Once && target < OnceFrom) ? StepKind.Repeat : Kind;
+
+    /// <summary>How many in a row a target asks for; 0 where it counts nothing.</summary>
+    public int CountOf(int target) => target >= 0 && Targets[target] is Times times ? times.Count : 0;
+
+    /// <summary>The step as sessions of an edition have it.</summary>
+    public Step In(Edition edition)
+    {
+        if (edition != Edition.First)
+            return this;
+        return this with
+        {
+            Kind = StepKind.Repeat,
+            NewPlace = false,
+            LadderKind = Formerly?.LadderKind ?? LadderKind,
+            Ladder = Formerly?.Ladder ?? Ladder,
+            read = null,
+        };
+    }
 
     /// <summary>Whether it meets something that this dog is afraid of.</summary>
     public bool MeetsFearOf(DogProfile dog) => Meets?.Any(dog.Sensitivities.Contains) == true;
@@ -169,7 +231,18 @@ public sealed record Step(
             "three easier rungs",
             rows.Where(s => s.Easier.Count != -SetStart.EasiestRung || s.Easier.Any(string.IsNullOrWhiteSpace)).Select(s => s.Id)
         );
-        Tables.Refuse(Table, "whole numbers from 1 unless the targets are contexts", rows.Where(s => s.targets.Contains(null)).Select(s => s.Id));
+        Tables.Refuse(Table, "whole numbers from 1 unless the targets are contexts", rows.Where(s => s.Read.Contains(null)).Select(s => s.Id));
+        Tables.Refuse(
+            Table,
+            "a kind that goes with what the ladder counts",
+            rows.Where(s => (s.Kind == StepKind.Count) != (s.LadderKind == LadderKind.Count) || (s.Kind == StepKind.Hold && s.LadderKind != LadderKind.Seconds))
+                .Select(s => s.Id)
+        );
+        Tables.Refuse(
+            Table,
+            "an event among the targets where there is one",
+            rows.Where(s => s.OnceFrom < 0 || s.OnceFrom >= s.Ladder.Count || (s.OnceFrom > 0 && s.Kind != StepKind.Once)).Select(s => s.Id)
+        );
         Tables.Refuse(Table, "known steps in 'after'", rows.Where(s => s.After.Any(a => !known.Contains(a))).Select(s => s.Id));
         Tables.Refuse(Table, "no step that needs itself, by whatever way", rows.Where(s => NeedsItself(s, rows)).Select(s => s.Id));
         Tables.Refuse(Table, "stages in order", rows.Zip(rows.Skip(1)).Where(p => p.First.Stage > p.Second.Stage).Select(p => p.Second.Id));

@@ -30,6 +30,27 @@ public sealed record Training(
     HouseRules Rules
 )
 {
+    /// <summary>Why it is stopped until somebody says what is different; null where it is not.</summary>
+    public TrainingStop? Stop { get; init; }
+
+    /// <summary>The sessions of its last day of training.</summary>
+    public IReadOnlyList<HeldSession> LastSessions { get; init; } = [];
+
+    /// <summary>When somebody last said where the plan stands; null where nobody has.</summary>
+    public DateTime? MovedByHandAt { get; init; }
+
+    /// <summary>Days it was away, where that is so long that where to begin is found anew; null where it was not, or somebody has said since where it stands.</summary>
+    public int? DaysGone(DateOnly today) =>
+        LastTrained is { } last
+        && today.DayNumber - last.DayNumber is var days
+        && TimeSpan.FromDays(days) > Rules[Progression.GoneSoLong]
+        && !(MovedByHandAt > LastSessions.Select(s => (DateTime?)s.EndedAt).Max())
+            ? days
+            : null;
+
+    /// <summary>Whether where to begin is found by trying: a dog never trained nor set anywhere, or one that was away for very long.</summary>
+    public bool MayFindBeginning(DateOnly today) => !IsOpen && ((LastTrained is null && MovedAt is null) || DaysGone(today) is not null);
+
     /// <summary>
     /// Where the plan stands: where it was moved to last, as long as that step is in it; else its first step that is not passed, which is also
     /// where a step that came into the plan later is trained. Null when all are passed.
@@ -55,5 +76,5 @@ public sealed record Training(
     public Step? Find(string stepId) => Plan.Steps.FirstOrDefault(s => s.Step.Id == stepId)?.Step;
 
     /// <summary>How its training stands, among those of a practice.</summary>
-    public TrainingStanding StandingOn(DateOnly today) => TrainingStanding.Of(Plan, Passed, Position, Stuck, LastTrained, Week, StepsLeft, today, Rules);
+    public TrainingStanding StandingOn(DateOnly today) => TrainingStanding.Of(Plan, Passed, Position, Stop, Stuck, LastTrained, Week, StepsLeft, today, Rules);
 }

@@ -21,6 +21,9 @@ public sealed record Policy(PolicyTopic Topic, string Name, string OptionId, str
     public bool ChosenHere { get; init; }
 }
 
+/// <summary>Steps moved before the first one of a stage that is in the plan, as far as what they need lets them.</summary>
+internal sealed record StageMove(IReadOnlyList<string> Ids, Stage Before);
+
 /// <summary>A row of the adaptation table: what changes for which dogs.</summary>
 internal sealed record Adaptation(
     string Id,
@@ -28,8 +31,7 @@ internal sealed record Adaptation(
     string Says,
     string Reason,
     Basis Basis,
-    IReadOnlyList<string>? Move = null,
-    string? Before = null,
+    IReadOnlyList<StageMove>? Moves = null,
     IReadOnlyList<string>? Notes = null
 )
 {
@@ -39,6 +41,9 @@ internal sealed record Adaptation(
 
     public string Text => $"{Says} {Reason}";
 
+    /// <summary>The steps it moves.</summary>
+    public IEnumerable<string> Moved => (Moves ?? []).SelectMany(m => m.Ids);
+
     private static IReadOnlyList<Adaptation> Load()
     {
         var rows = Tables.Read<Adaptation>(Table);
@@ -47,9 +52,8 @@ internal sealed record Adaptation(
         Tables.Refuse(
             Table,
             "known steps only",
-            rows.Where(a => (a.Move ?? []).Concat(a.Notes ?? []).Append(a.Before ?? Step.All[0].Id).Any(id => !known.Contains(id))).Select(a => a.Id)
+            rows.Where(a => a.Moved.Concat(a.Notes ?? []).Any(id => !known.Contains(id))).Select(a => a.Id)
         );
-        Tables.Refuse(Table, "a place to move to", rows.Where(a => a.Move is not null && a.Before is null).Select(a => a.Id));
         return rows;
     }
 }
@@ -64,6 +68,9 @@ public sealed record TrainingPlan(DogProfile Dog, School School, IReadOnlyList<P
 {
     private readonly HashSet<string> gates = Step.Gates(Steps.Select(s => s.Step));
 
+    /// <summary>The school that was asked for and is not offered to such a dog: it is trained the House way instead; null where none was.</summary>
+    public School? Declined { get; init; }
+
     /// <summary>Makes the plan for a dog.</summary>
     /// <param name="dog">The dog.</param>
     /// <param name="school">The school; null for the default.</param>
@@ -71,14 +78,14 @@ public sealed record TrainingPlan(DogProfile Dog, School School, IReadOnlyList<P
     public static TrainingPlan For(DogProfile dog, School? school = null, IReadOnlyDictionary<PolicyTopic, string>? chosen = null)
     {
         school ??= School.Default;
+        var declined = school.IsFor(dog) ? null : school;
+        school = declined is null ? school : School.Default;
         var wanted = Step
             .All.Where(s => (s.OnlyFor?.Holds(dog) ?? true) && !school.Drops.Contains(s.Id) && (!School.Special.Contains(s.Id) || school.Adds.Contains(s.Id)))
             .ToList();
-        foreach (var move in school.Move)
-            Move(wanted, move.Ids, move.Before);
         var rules = Adaptation.All.Where(a => a.When.Holds(dog)).ToList();
-        foreach (var rule in rules.Where(r => r.Move is not null))
-            Move(wanted, rule.Move!, rule.Before!);
+        foreach (var move in rules.SelectMany(r => r.Moves ?? []))
+            Move(wanted, move);
         return new TrainingPlan(
             dog,
             school,
@@ -86,12 +93,15 @@ public sealed record TrainingPlan(DogProfile Dog, School School, IReadOnlyList<P
                 .. InNeed(wanted)
                     .Select(s => new PlannedStep(
                         Worded(s, school),
-                        [.. rules.Where(r => (r.Notes ?? []).Concat(r.Move ?? []).Contains(s.Id)).Select(r => r.Text)]
+                        [.. rules.Where(r => (r.Notes ?? []).Concat(r.Moved).Contains(s.Id)).Select(r => r.Text)]
                     )),
             ],
             [.. Step.All.Except(wanted)],
             [.. PolicyRow.All.Select(p => p.For(dog, school, chosen?.GetValueOrDefault(p.Topic)))]
-        );
+        )
+        {
+            Declined = declined,
+        };
     }
 
     /// <summary>Every step after what it needs, otherwise in the order wished; what a step left out needed is needed in its stead.</summary>
@@ -112,7 +122,7 @@ public sealed record TrainingPlan(DogProfile Dog, School School, IReadOnlyList<P
     }
 
     private static Step Worded(Step step, School school) =>
-        school.Words.GetValueOrDefault(step.Id) is { } words ? step with { SetUp = words.SetUp ?? step.SetUp, Reward = words.Reward ?? step.Reward } : step;
+        school.Words.GetValueOrDefault(step.Id) is { } words ? step with { Purpose = words.Purpose ?? step.Purpose, SetUp = words.SetUp ?? step.SetUp, Reward = words.Reward ?? step.Reward } : step;
 
     /// <summary>Index of a step in the plan; a step no longer in it counts as the next one that is, by teaching order.</summary>
     public int IndexOf(string stepId)
@@ -147,15 +157,12 @@ public sealed record TrainingPlan(DogProfile Dog, School School, IReadOnlyList<P
 
     /// <summary>The plan as a session keeps it.</summary>
     public SessionPlan ForSession(Temperament temperament, GoRule rule) =>
-        new(rule, temperament, [.. Steps.Select(s => s.Step.Id)]) { HeedsHolds = rule == GoRule.AsSoonAsClear && temperament.IsFearful() };
+        new(rule, temperament, [.. Steps.Select(s => s.Step.Id)]) { HeedsHolds = rule == GoRule.AsSoonAsClear && temperament.IsFearful(), Edition = Edition.Kinds };
 
-    private static void Move(List<Step> steps, IReadOnlyList<string> ids, string before)
+    private static void Move(List<Step> steps, StageMove move)
     {
-        var moving = steps.Where(s => ids.Contains(s.Id)).ToList();
-        var target = steps.FirstOrDefault(s => s.Id == before);
-        if (target is null)
-            return;
+        var moving = steps.Where(s => move.Ids.Contains(s.Id)).ToList();
         steps.RemoveAll(moving.Contains);
-        steps.InsertRange(steps.IndexOf(target), moving);
+        steps.InsertRange(steps.FindIndex(s => s.Stage >= move.Before), moving);
     }
 }

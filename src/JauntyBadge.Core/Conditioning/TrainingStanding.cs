@@ -3,6 +3,9 @@ namespace JauntyBadge.Core.Conditioning;
 /// <summary>How a dog's training stands, what asks for a look coming first.</summary>
 public enum TrainingState
 {
+    /// <summary>Over threshold again and again: stopped until somebody says what is different.</summary>
+    Stopped,
+
     /// <summary>Session after session brings it no further.</summary>
     Stuck,
 
@@ -27,6 +30,7 @@ public enum TrainingState
 /// <param name="Place">Where the plan stands; null where every step is passed.</param>
 /// <param name="Passed">Steps of its plan that are passed.</param>
 /// <param name="Steps">Steps of its plan.</param>
+/// <param name="Stop">Why it is stopped.</param>
 /// <param name="Stuck">Where it does not get on.</param>
 /// <param name="LastTrained">The day of its last session; null for a dog never trained.</param>
 /// <param name="Wanted">The day it is wanted, today or later, while there are steps to go.</param>
@@ -36,6 +40,7 @@ public sealed record TrainingStanding(
     PlanPosition? Place,
     int Passed,
     int Steps,
+    TrainingStop? Stop,
     Stuck? Stuck,
     DateOnly? LastTrained,
     DateOnly? Wanted,
@@ -49,6 +54,7 @@ public sealed record TrainingStanding(
     /// <param name="plan">Its plan.</param>
     /// <param name="passed">The steps it has passed.</param>
     /// <param name="place">Where the plan stands.</param>
+    /// <param name="stop">Why it is stopped, where it is.</param>
     /// <param name="stuck">Where it does not get on, where it does not.</param>
     /// <param name="lastTrained">The day of its last session.</param>
     /// <param name="week">The owner's days and date.</param>
@@ -59,6 +65,7 @@ public sealed record TrainingStanding(
         TrainingPlan plan,
         IReadOnlySet<string> passed,
         PlanPosition? place,
+        TrainingStop? stop,
         Stuck? stuck,
         DateOnly? lastTrained,
         TrainingWeek week,
@@ -69,6 +76,7 @@ public sealed record TrainingStanding(
     {
         var state =
             place is null || plan.WearsIt(passed) ? TrainingState.Ready
+            : stop is not null ? TrainingState.Stopped
             : place.NotBefore > today ? TrainingState.Resting
             : lastTrained is not { } last ? TrainingState.NotBegun
             : stuck is not null ? TrainingState.Stuck
@@ -79,6 +87,7 @@ public sealed record TrainingStanding(
             place,
             plan.Steps.Count(s => passed.Contains(s.Step.Id)),
             plan.Steps.Count,
+            state == TrainingState.Stopped ? stop : null,
             state == TrainingState.Stuck ? stuck : null,
             lastTrained,
             week.By >= today && stepsLeft > 0 ? week.By : null,

@@ -217,6 +217,11 @@ public sealed class VirtualDog
 /// <param name="Ready">Every step up to the purpose's last was passed.</param>
 /// <param name="Sessions">Sessions held.</param>
 /// <param name="Days">Days from the first to the last.</param>
-/// <param name="EverOver">It went over threshold at least once.</param>
+/// <param name="OverSessions">Sessions in which it went over threshold.</param>
 /// <param name="WorriedSets">Sets that ended worried or worse.</param>
-public sealed record Course(bool Ready, int Sessions, int Days, bool EverOver, int WorriedSets);
+/// <param name="Stops">Times its training was stopped until somebody said what is different.</param>
+public sealed record Course(bool Ready, int Sessions, int Days, int OverSessions, int WorriedSets, int Stops)
+{
+    /// <summary>It went over threshold at least once.</summary>
+    public bool EverOver => OverSessions > 0;
+}

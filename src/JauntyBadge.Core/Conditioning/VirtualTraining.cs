@@ -15,19 +15,20 @@ public static class VirtualTraining
     {
         var first = new DateOnly(2000, 1, 3).DayNumber;
         var trainee = new Trainee(dog, new Curriculum(plan, null, rules), first);
-        var (day, over, worried) = (first, false, 0);
+        var (day, over, worried, stops) = (first, 0, 0, 0);
         for (var session = 1; session <= mostSessions; session++)
         {
             day = Math.Max(day, trainee.NotBefore);
             var held = trainee.Session(day);
-            over |= held.WentOver;
+            over += held.WentOver ? 1 : 0;
             worried += held.WorriedSets;
+            stops += held.Stopped ? 1 : 0;
             if (trainee.IsReady)
-                return new Course(true, session, day - first + 1, over, worried);
+                return new Course(true, session, day - first + 1, over, worried, stops);
             day += restDays[session % restDays.Count];
         }
 
-        return new Course(false, mostSessions, day - first, over, worried);
+        return new Course(false, mostSessions, day - first, over, worried, stops);
     }
 
     /// <summary>
@@ -47,7 +48,7 @@ public static class VirtualTraining
             .SelectMany(s => Enumerable.Range(0, s.Item.TopTarget + 1).Select(t => (Step: s.Index, Target: t, Top: s.Item.TopTarget)))
             .ToList();
         var days = sessions == 0 ? targets.Count : sessions;
-        var (day, since, over, worried, last) = (1, 0, false, 0, (Good: 0, Worst: SignGroup.AtEase));
+        var (day, since, over, worried, last) = (1, 0, 0, 0, (Good: 0, Worst: SignGroup.AtEase));
         for (var session = 1; session <= days; session++)
         {
             dog.Begin(since);
@@ -63,7 +64,7 @@ public static class VirtualTraining
                 worried += last.Worst >= SignGroup.Worried ? 1 : 0;
                 if (last.Worst != SignGroup.OverThreshold)
                     continue;
-                over = true;
+                over++;
                 break;
             }
 
@@ -71,7 +72,7 @@ public static class VirtualTraining
             day += session < days ? since : 0;
         }
 
-        return new Course(last is { Worst: SignGroup.AtEase } && last.Good >= rules[GoRules.EnoughOfTen], days, day, over, worried);
+        return new Course(last is { Worst: SignGroup.AtEase } && last.Good >= rules[GoRules.EnoughOfTen], days, day, over, worried, 0);
     }
 
     /// <summary>Plays a dog day by day and keeps every set.</summary>
@@ -158,7 +159,9 @@ internal sealed class Curriculum
 /// <param name="At">The step it began at.</param>
 /// <param name="WorriedSets">Sets that ended worried or worse.</param>
 /// <param name="WentOver">The dog went over threshold.</param>
-internal readonly record struct PlayedSession(int At, int WorriedSets, bool WentOver);
+/// <param name="EndedWorried">It ended worried: the last of that day.</param>
+/// <param name="Stopped">Training was stopped after it.</param>
+internal readonly record struct PlayedSession(int At, int WorriedSets, bool WentOver, bool EndedWorried, bool Stopped);
 
 /// <summary>A virtual dog on its way through a plan, by the real rules and without words.</summary>
 internal sealed class Trainee
@@ -173,6 +176,10 @@ internal sealed class Trainee
     private readonly Curriculum course;
     private readonly bool[] passed;
     private readonly int[] goodDay;
+    private readonly List<SessionOutcome> outcomes = [];
+    private (int Step, int Target, int Goes, int Days, int Day) atEvent = (-1, 0, 0, 0, 0);
+    private (int Step, int Target) unsureAt = (-1, 0);
+    private int sessions;
     private readonly Dictionary<int, List<HeldGo>> held = [];
     private PlanPlace? place;
     private int last,
@@ -194,6 +201,7 @@ internal sealed class Trainee
         left = passed.Take(course.Wanted).Count(p => !p);
         held = other.held.ToDictionary(h => h.Key, h => new List<HeldGo>(h.Value));
         (PassedSteps, Misses) = (other.PassedSteps, other.Misses);
+        (outcomes, atEvent, unsureAt, sessions) = ([.. other.outcomes], other.atEvent, other.unsureAt, other.sessions);
     }
 
     /// <summary>The same dog where it stands now, on a course of the same steps that may want more or less of it.</summary>
@@ -233,57 +241,141 @@ internal sealed class Trainee
             goodDay[at] = day;
     }
 
+    /// <summary>After training was stopped it goes on a week later and a stage back: what a person may come to say (House).</summary>
+    private const int StopPause = 7;
+
     /// <summary>Plays a session.</summary>
     public PlayedSession Session(int day)
     {
         dog.Begin(day - last);
         last = day;
-        var (goes, backs, worried, over) = (0, 0, 0, false);
+        sessions++;
+        var (backs, worried, worst) = (0, 0, SignGroup.AtEase);
+        var clock = new Clock();
         var from = place?.Step ?? course.Steps.Count - 1;
+        SessionOutcome? outcome = null;
         while (place is { } at && !IsReady)
         {
             var step = course.Steps[at.Step];
-            var goodDays = goodDay[at.Step] != 0 && goodDay[at.Step] != day ? 1 : 0;
-            var start = new SetStart(
-                course.Plan.Rule,
-                course.Plan.Temperament,
-                step.Within(at.Target),
-                step.TopTarget,
-                course.IsGate[at.Step],
-                goodDays,
-                backs
-            );
-            var level = step.Level(start.Target, at.Asked);
-            var set = new GoRules.SetInPlay(start, course.Test, course.Rules);
-            SetDecision? made = null;
-            var worst = SignGroup.AtEase;
-            List<bool>? kept = Log is null ? null : [];
-            List<SeenAt>? seen = Log is null ? null : [];
-            while (made is null)
-            {
-                var (good, sign) = dog.Go(at.Step, level, start.TopTarget);
-                goes++;
-                Hold(at.Step, at.Asked ?? step.HoldOf(start.Target), good);
-                worst = sign > worst ? sign : worst;
-                kept?.Add(good);
-                if (sign > SignGroup.AtEase)
-                    seen?.Add(new(kept!.Count, sign));
-                made = set.After(good, sign);
-            }
-
-            if (course.Plan.HeedsHolds)
-                made = Progression.ByHolds(made, step, start.Target, at.Asked, held.GetValueOrDefault(at.Step) ?? [], course.Rules);
-            Log?.Add(new(step.Id, start.Target, DateOnly.FromDayNumber(day), kept!, seen!) { Asked = at.Asked });
-
+            var start = StartOf(at, step, day, backs);
+            (var made, worst, var lastGood) = PlaySet(at, step, start, day, ref clock);
             backs += made.Kind == DecisionKind.Back ? 1 : 0;
             worried += worst >= SignGroup.Worried ? 1 : 0;
-            over |= made.Kind == DecisionKind.EndNow;
             Take(at.Step, made, day);
-            if (made.EndSession || goes >= course.Rules[Progression.GoesInSession] || goes * GoTakes >= Progression.Longest(step.Stage, course.Rules))
+            Note(at.Step, start, made, worst, day);
+            outcome = TrainingStop.Outcome(
+                sessions,
+                [(step.Id, start.Target, made.Kind), .. outcome is null ? [] : outcome.Passed.Select(p => (p, 0, DecisionKind.Passed))]
+            );
+            var next = place is { } then ? course.Steps[then.Step] : null;
+            var enough = clock.Goes >= course.Rules[Progression.GoesInSession] || clock.Time >= Progression.Longest(step.Stage, course.Rules);
+            if (made.EndSession || enough || Progression.IsAnotherPlace(made, step, next, start.Target))
+            {
+                if (made.EndSession ? made.Kind is DecisionKind.Back or DecisionKind.Same : enough && !lastGood)
+                    worst = EasyGo(at.Step, step, start, day, ref outcome);
                 break;
+            }
         }
 
-        return new(from, worried, over);
+        var over = outcome?.OverAt is not null;
+        return new(from, worried, over, worst >= SignGroup.Worried, Stops(outcome, day));
+    }
+
+    /// <summary>Goes, and the time they take.</summary>
+    private struct Clock
+    {
+        public int Goes { get; private set; }
+
+        public TimeSpan Time { get; private set; }
+
+        public void Add(TimeSpan? hold) => (Goes, Time) = (Goes + 1, Time + GoTakes + (hold ?? TimeSpan.Zero));
+    }
+
+    private SetStart StartOf(PlanPlace at, Step step, int day, int backs)
+    {
+        var target = step.Within(at.Target);
+        var same = atEvent.Step == at.Step && atEvent.Target == target;
+        var goodDays =
+            step.KindAt(target) == StepKind.Once ? (!same ? 0 : atEvent.Days - (atEvent.Day == day ? 1 : 0))
+            : goodDay[at.Step] != 0 && goodDay[at.Step] != day ? 1
+            : 0;
+        return Progression.StartOf(
+            course.Plan,
+            step,
+            target,
+            course.IsGate[at.Step],
+            goodDays,
+            backs,
+            new(same ? atEvent.Goes : 0, unsureAt == (at.Step, target))
+        );
+    }
+
+    private (SetDecision Made, SignGroup Worst, bool LastGood) PlaySet(PlanPlace at, Step step, SetStart start, int day, ref Clock clock)
+    {
+        var (level, hold) = (step.Level(start.Target, at.Asked), at.Asked ?? step.HoldOf(start.Target));
+        var set = new GoRules.SetInPlay(start, course.Test, course.Rules);
+        SetDecision? made = null;
+        var (worst, lastGood) = (SignGroup.AtEase, true);
+        List<bool>? kept = Log is null ? null : [];
+        List<SeenAt>? seen = Log is null ? null : [];
+        while (made is null)
+        {
+            (lastGood, var sign) = dog.Go(at.Step, level, start.TopTarget);
+            clock.Add(hold);
+            Hold(at.Step, hold, lastGood);
+            worst = sign > worst ? sign : worst;
+            kept?.Add(lastGood);
+            if (sign > SignGroup.AtEase)
+                seen?.Add(new(kept!.Count, sign));
+            made = set.After(lastGood, sign);
+        }
+
+        if (course.Plan.HeedsHolds)
+            made = Progression.ByHolds(made, step, start, at.Asked, held.GetValueOrDefault(at.Step) ?? [], course.Rules);
+        Log?.Add(new(step.Id, start.Target, DateOnly.FromDayNumber(day), kept!, seen!) { Asked = at.Asked });
+        return (made, worst, lastGood);
+    }
+
+    /// <summary>What is remembered of a set beside where the plan stands.</summary>
+    private void Note(int at, SetStart start, SetDecision made, SignGroup worst, int day)
+    {
+        unsureAt = worst == SignGroup.Unsure ? (at, start.Target) : (-1, 0);
+        if (start.Kind != StepKind.Once)
+            return;
+        var good = worst == SignGroup.AtEase && made.Good == made.Goes;
+        var (goes, days, on) = atEvent.Step == at && atEvent.Target == start.Target ? (atEvent.Goes, atEvent.Days, atEvent.Day) : (0, 0, 0);
+        atEvent = good ? (at, start.Target, goes + made.Good, days + (on == day ? 0 : 1), day) : (-1, 0, 0, 0, 0);
+    }
+
+    /// <summary>The easy go with which a session ends; over threshold in it is over threshold in the session.</summary>
+    private SignGroup EasyGo(int at, Step step, SetStart start, int day, ref SessionOutcome? outcome)
+    {
+        var target = Progression.WellBelow(start.Target);
+        var (good, sign) = dog.Go(at, target, step.TopTarget);
+        Log?.Add(
+            new(step.Id, target, DateOnly.FromDayNumber(day), [good], sign > SignGroup.AtEase ? [new SeenAt(1, sign)] : []) { IsAfter = true }
+        );
+        if (sign == SignGroup.OverThreshold)
+        {
+            var over = GoRules.Decide(start, [], [new SeenAt(0, sign)], course.Rules);
+            Take(at, over, day);
+            outcome = TrainingStop.Outcome(sessions, [(step.Id, start.Target, over.Kind)]);
+        }
+
+        return sign;
+    }
+
+    private bool Stops(SessionOutcome? outcome, int day)
+    {
+        if (outcome is null || (outcome.PutBackFrom is null && (outcome.Passed.Count == 0 || outcomes.Count == 0)))
+            return false;
+        outcomes.Add(outcome);
+        if (outcome.PutBackFrom is null || TrainingStop.Of(outcomes, course.Rules) is not { } stop)
+            return false;
+        outcomes.Clear();
+        place = new(course.Place[TrainingStop.AStageBack(course.Steps, stop.StepId).Id], course.Begins);
+        NotBefore = day + StopPause;
+        return true;
     }
 
     /// <summary>A go at a hold: the goes of a set ask for three quarters of the target on the average (see <see cref="Holds.Varied"/>); a dog that pulls out does so early (House).</summary>
@@ -300,7 +392,7 @@ internal sealed class Trainee
     /// <summary>Goes on from a decision, of a set played or on record.</summary>
     private void Take(int at, SetDecision made, int day)
     {
-        if (made.By == DecidedBy.AnotherDay && goodDay[at] == 0)
+        if (made.By == DecidedBy.AnotherDay && goodDay[at] == 0 && made.NextTarget == course.Steps[at].TopTarget)
             goodDay[at] = day;
         if (made.Kind == DecisionKind.Passed && !passed[at])
         {

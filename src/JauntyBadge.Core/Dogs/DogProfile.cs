@@ -12,6 +12,9 @@ public enum Purpose
     Transport,
     Scavenging,
     Working,
+
+    /// <summary>Washed, combed and clipped by a groomer.</summary>
+    Grooming,
 }
 
 /// <summary>How the dog meets new things.</summary>

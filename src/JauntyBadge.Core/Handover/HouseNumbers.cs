@@ -68,7 +68,7 @@ public static class HouseNumbers
                 VanStock.SureEnough,
             ]
         ),
-        (Training, [.. GoRules.All, .. Holds.All, .. Progression.All, .. TrainingCalendar.All, .. Forecasts.All, .. Progress.All]),
+        (Training, [.. GoRules.All, .. Holds.All, .. Progression.All, .. TrainingCalendar.All, .. Forecasts.All, .. Progress.All, .. TrainingTimes.All, .. TrainingStop.All]),
         ("Wearing", [.. WearLimit.All, .. AssociationBalance.All, .. TreatAllowance.All, .. MuzzleState.All]),
     ];
 
@@ -96,6 +96,8 @@ public static class HouseNumbers
         (AssociationBalance.Sours, AssociationBalance.Wanted),
         (Progression.ShortGap, Progression.LongGap),
         (Progression.LongGap, Progression.VeryLongGap),
+        (Progression.VeryLongGap, Progression.GoneSoLong),
+        (TrainingStop.WithinHere, TrainingStop.WithinAnywhere),
         (Progression.EarlySession, Progression.LaterSession),
     ];
 

@@ -60,7 +60,7 @@ public class GoRuleTests
     [InlineData("+++++++", 6, SignGroup.OverThreshold, DecisionKind.EndNow, 6)]
     [InlineData("--+", 3, SignGroup.OverThreshold, DecisionKind.EndNow, 3)]
     [InlineData("+++++++", 6, SignGroup.Worried, DecisionKind.Back, 6)]
-    [InlineData("+++++++", 6, SignGroup.Unsure, DecisionKind.Raise, 5)]
+    [InlineData("+++++++", 6, SignGroup.Unsure, DecisionKind.Same, 5)]
     public void A_sign_of_fear_after_it_was_clear_still_decides(string goes, int after, SignGroup group, DecisionKind kind, int decidedAfter)
     {
         var decision = Decide(goes, null, new SeenAt(after, group));
@@ -199,7 +199,8 @@ public class GoRuleTests
     {
         Assert.Equal(-1, Decide("--", Start(target: 0)).NextTarget);
         Assert.Equal(-3, Decide("--", Start(target: -2)).NextTarget);
-        Assert.Equal(-3, Decide("--", Start(target: -3)).NextTarget);
+        Assert.Equal((null, 1, true), Decide("--", Start(target: -3)) is var at ? (at.NextTarget, at.StepsBack, at.EndSession) : default);
+        Assert.Equal(-3, Decide("--", Start(target: -3) with { Edition = Edition.First }).NextTarget);
         Assert.Equal((DecisionKind.Raise, 0), Decide("+++++", Start(target: -1)) is var d ? (d.Kind, d.NextTarget!.Value) : default);
     }
 
@@ -280,9 +281,9 @@ public class GoRuleTests
             && decision.Goes == looked
             && (worst != SignGroup.OverThreshold || decision is { Kind: DecisionKind.EndNow, EndSession: true, NotBeforeDays: >= 1 })
             && (worst < SignGroup.Worried || decision.Kind is not (DecisionKind.Raise or DecisionKind.Passed or DecisionKind.GoOn))
-            && (worst == SignGroup.AtEase || decision.Kind is not (DecisionKind.Raise or DecisionKind.Passed))
+            && (ever == SignGroup.AtEase || decision.Kind is not (DecisionKind.Raise or DecisionKind.Passed))
             && (decision.Kind != DecisionKind.Passed || start.Target == start.TopTarget)
-            && (decision.NextTarget is null == (decision.Kind == DecisionKind.Passed))
+            && (decision.NextTarget is null == (decision.Kind == DecisionKind.Passed || decision is { Kind: DecisionKind.Back, StepsBack: 1 }))
             && decision.NextTarget is null or (>= SetStart.EasiestRung and <= 3)
             && (decision.DecidedAfter is null == (decision.Kind == DecisionKind.GoOn))
             && Words.Conditioning.ByNumber(decision, start) is { Length: > 15 } says

@@ -16,12 +16,14 @@ public class TrainingStandingTests
         Stuck? stuck = null,
         IReadOnlySet<string>? passed = null,
         DateOnly? by = null,
-        int stepsLeft = 5
+        int stepsLeft = 5,
+        TrainingStop? stop = null
     ) =>
         TrainingStanding.Of(
             Plan,
             passed ?? new HashSet<string>(),
             place,
+            stop,
             stuck,
             trainedDaysAgo is { } days ? Today.AddDays(-days) : null,
             TrainingWeek.Usual with
@@ -46,6 +48,13 @@ public class TrainingStandingTests
         Assert.Equal(TrainingState.Ready, Standing(null).State);
         Assert.Equal(TrainingState.Ready, Standing(First, stuck: stuck, passed: Plan.Steps.Select(s => s.Step.Id).ToHashSet()).State);
         Assert.Equal(TrainingState.Resting, Standing(First with { NotBefore = Today.AddDays(1) }, stuck: stuck).State);
+        var stop = new TrainingStop(StopCause.OverThresholdHere, First.StepId, 2, 5);
+        Assert.Equal(TrainingState.Stopped, Standing(First with { NotBefore = Today.AddDays(1) }, stuck: stuck, stop: stop).State);
+        Assert.Equal(
+            "Stopped. Over threshold twice at \"Rank its treats\" within five sessions. Look for pain, ask a professional, and say what is different.",
+            Words.Conditioning.Standing(Standing(First, stop: stop), Today)
+        );
+        Assert.True(TrainingState.Stopped < TrainingState.Stuck);
         Assert.True(TrainingState.Stuck < TrainingState.Overdue && TrainingState.Overdue < TrainingState.UnderWay);
     }
 
