@@ -23,7 +23,9 @@ internal static class PolicyTrial
 
     public static void Run(int dogs)
     {
-        Console.WriteLine("| model | temperament | way | ready | sessions (10/50/90 %) | days, middle | ever over threshold | sessions over threshold a dog | ever stopped | worried sets a dog |");
+        Console.WriteLine(
+            "| model | temperament | way | ready | sessions (10/50/90 %) | days, middle | ever over threshold | sessions over threshold a dog | ever stopped | worried sets a dog |"
+        );
         Console.WriteLine("|---|---|---|--:|--:|--:|--:|--:|--:|--:|");
         foreach (var (name, of) in Models)
         {

@@ -203,7 +203,7 @@ public class HouseRulesTests
         var told = Forecasts.Of(asked, new Random(1));
         yield return $"{told.P10} {told.P50} {told.P90} {string.Join(";", TrainingCalendar.Of(plan, TrainingWeek.Usual, told, new(Day, null, true, Day.AddDays(-3)), rules))}";
         for (var sessions = 1; sessions < 10; sessions++)
-            yield return $"{Progress.StuckAt([.. Enumerable.Range(1, sessions).Select(i => ((long)i, "touch-it", 0, DecisionKind.Same))], rules)} {Progress.IsOverdue(Day, Day.AddDays(sessions), rules)}";
+            yield return $"{Progress.StuckAt([.. Enumerable.Range(1, sessions).Select(i => new SetOutcome(i, "touch-it", 0, DecisionKind.Same))], rules)} {Progress.IsOverdue(Day, Day.AddDays(sessions), rules)}";
         for (var days = 3; days < 200; days += 3)
             yield return $"{Progression.AfterGap(plan, new(plan.Steps[9].Step.Id, 1), Day, Day.AddDays(days), rules)}";
         foreach (var kind in new DecisionKind?[] { DecisionKind.Raise, DecisionKind.Back, null })

@@ -42,6 +42,8 @@ public sealed partial class CaseloadWords(Writing writing)
             Deed.KeepHappy => writing.Say("Keep it happy"),
             Deed.HappyWear => writing.Say("A happy wear"),
             Deed.DayOff => writing.Say("Day off"),
+            Deed.SayWhatDiffers => writing.Say("Training is stopped"),
+            Deed.FindBeginning => writing.Say("Find where to begin anew"),
             Deed.Train => conditioning.Called(standing.NextStep!),
             _ => Coming(standing),
         };
@@ -72,6 +74,8 @@ public sealed partial class CaseloadWords(Writing writing)
             Deed.DayOff => writing.Say(
                 $"Next session not before {writing.Day(standing.Position!.NotBefore!.Value)}, then: {conditioning.Called(standing.NextStep!)}."
             ),
+            Deed.SayWhatDiffers => writing.Say($"{conditioning.Stopped(standing.Stop!)} Look for pain, ask a professional, and say what is different."),
+            Deed.FindBeginning => writing.Say($"{standing.DaysGone!.Value} days without training: ask it what is left."),
             Deed.Train => Session(standing),
             _ => Visit(standing.Coming!),
         };

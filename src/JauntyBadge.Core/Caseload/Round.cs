@@ -28,6 +28,9 @@ public enum NextKind
 public enum Matter
 {
     UnderWay,
+
+    /// <summary>Training is stopped until somebody says what is different.</summary>
+    Stopped,
     DateNear,
     OutOfUse,
     Refit,
@@ -73,6 +76,8 @@ public enum Deed
     KeepHappy,
     HappyWear,
     DayOff,
+    SayWhatDiffers,
+    FindBeginning,
     Train,
     Appointment,
 }
@@ -90,7 +95,7 @@ public static class Matters
     public static RoundGroup Group(this Matter matter) =>
         matter switch
         {
-            Matter.UnderWay or Matter.DateNear or Matter.OutOfUse or Matter.Refit => RoundGroup.CannotWait,
+            Matter.UnderWay or Matter.Stopped or Matter.DateNear or Matter.OutOfUse or Matter.Refit => RoundGroup.CannotWait,
             Matter.Session or Matter.Stuck => RoundGroup.SessionsDue,
             Matter.HappyWear => RoundGroup.HappyWears,
             Matter.TryOn or Matter.Bench => RoundGroup.OnTheBench,

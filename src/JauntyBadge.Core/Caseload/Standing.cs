@@ -116,6 +116,12 @@ public sealed record Standing
     /// <summary>Sessions in a row that brought it no further, where it counts as stuck; 0 where it gets on.</summary>
     public int SessionsStuck { get; init; }
 
+    /// <summary>Why its training is stopped; null where it is not.</summary>
+    public TrainingStop? Stop { get; init; }
+
+    /// <summary>Days it was away, where that asks for finding where to begin; null elsewhere.</summary>
+    public int? DaysGone { get; init; }
+
     /// <summary>The day it has to be ready by; null for none.</summary>
     public DateOnly? WantedBy { get; init; }
 
@@ -165,6 +171,8 @@ public sealed record Standing
             LastTrained = training.LastTrained,
             SessionOpen = training.IsOpen,
             SessionsStuck = training.Stuck?.Sessions ?? 0,
+            Stop = training.Stop,
+            DaysGone = training.DaysGone(today),
             WantedBy = training.Week.By,
             StepsLeft = training.StepsLeft,
             WearsIt = training.WearsIt,
@@ -257,15 +265,19 @@ public sealed record Standing
             ? HappyOwed is null
                 ? new(Deed.KeepHappy, NextKind.Rest, Matter.Rest)
                 : new(Deed.HappyWear, NextKind.Wear, Matter.HappyWear)
-            : Position?.NotBefore > Today
-                ? new(Deed.DayOff, NextKind.Rest, Matter.Rest)
-                : new(
-                    Deed.Train,
-                    NextKind.Session,
-                    SessionsStuck > 0 ? Matter.Stuck
-                        : LastTrained == Today ? Matter.TrainedToday
-                        : Matter.Session
-                );
+            : Stop is not null
+                ? new(Deed.SayWhatDiffers, NextKind.Plan, Matter.Stopped)
+                : Position?.NotBefore > Today
+                    ? new(Deed.DayOff, NextKind.Rest, Matter.Rest)
+                    : DaysGone is not null
+                        ? new(Deed.FindBeginning, NextKind.Plan, Matter.Session)
+                        : new(
+                            Deed.Train,
+                            NextKind.Session,
+                            SessionsStuck > 0 ? Matter.Stuck
+                                : LastTrained == Today ? Matter.TrainedToday
+                                : Matter.Session
+                        );
 
     /// <summary>What else is to be done beside the main thing.</summary>
     private IEnumerable<ThingToDo> Besides(ThingToDo main)

@@ -81,6 +81,20 @@ public sealed partial class ConditioningWords(Writing writing)
             _ => writing.Say("Every step of the plan is passed. Set the plan to a step to train it again."),
         };
 
+    /// <summary>What to do after the set that ended a session.</summary>
+    /// <param name="asksEasyGo">One easy go is to end it.</param>
+    /// <param name="wentOver">It went over threshold.</param>
+    public string After(bool asksEasyGo, bool wentOver) =>
+        wentOver ? writing.Say("Muzzle away, let it leave. Tap what you still see.")
+        : asksEasyGo ? writing.Say("One easy go, then it is over. Tap what you see as it comes off.")
+        : writing.Say("It is over. Tap what you still see as it comes off.");
+
+    /// <summary>Why a dog is not trained by the school that was asked for.</summary>
+    public string Declined(School school) =>
+        writing.Say(
+            $"\"{writing.Say(school.Name)}\" works with a lure, and it had a bad time with a muzzle: trained by \"{writing.Say(School.Default.Name)}\" instead."
+        );
+
     /// <summary>Why training is stopped, in a sentence.</summary>
     public string Stopped(TrainingStop stop) =>
         stop.Cause switch
@@ -142,7 +156,9 @@ public sealed partial class ConditioningWords(Writing writing)
                 $"{Showed(decision, fearful, count)} That was the easiest rung. {(stepsBackTo is null || decision.StepsBack == 0 ? writing.Say("Next time") : writing.Say($"Next time \"{stepsBackTo}\", half of it, and"))} another place, another object or another day.{End(decision)}"
             ),
             (DecisionKind.Back, _) => writing.Say($"{Showed(decision, fearful, count)} {Easier(decision, at, target)}{End(decision)}"),
-            (DecisionKind.Same, DecidedBy.Unsure) => writing.Say($"It was unsure ({Writing.Lower(count)}), so the same again{(decision.EndSession ? writing.Say(", another day") : "")}."),
+            (DecisionKind.Same, DecidedBy.Unsure) => writing.Say(
+                $"It was unsure ({Writing.Lower(count)}), so the same again{(decision.EndSession ? writing.Say(", another day") : "")}."
+            ),
             (DecisionKind.Same, DecidedBy.AnotherDay) when decision.IsOfEvent => writing.Say($"{count}, and once is enough for today. Again on another day."),
             (DecisionKind.Same, DecidedBy.AnotherDay) => writing.Say($"{count} at the top target. Once more on another day and the step is passed."),
             (DecisionKind.Same, DecidedBy.Held) => writing.Say(
@@ -196,6 +212,24 @@ public sealed partial class ConditioningWords(Writing writing)
             _ => writing.Say("That is clear: finish the set."),
         };
 
+    /// <summary>When a dog is likely to be ready, and what that cannot know yet.</summary>
+    /// <param name="told">The forecast.</param>
+    /// <param name="trained">Something is on record.</param>
+    public string Foretold(Forecast told, bool trained)
+    {
+        var when =
+            told.P10 is not { } low ? writing.Say("Hardly within a year.")
+            : told.P90 is not { } high ? writing.Say($"Not likely before {writing.Day(low)}; it may take more than a year.")
+            : low == high ? writing.Say($"Likely on {writing.Day(low)}.")
+            : writing.Say($"Likely between {writing.Day(low)} and {writing.Day(high)}.");
+        var knows =
+            !trained ? writing.Say(" Nothing is on record yet: so it goes with most dogs of its kind.")
+            : told.NotSeenYet.Contains(Stage.FirstFastening) ? writing.Say(" First fastening has not been met yet: how it takes that is a guess by its kind.")
+            : told.NotSeenYet.Contains(Stage.Places) ? writing.Say(" It has not worn it in other places yet: how it takes that is a guess by its kind.")
+            : "";
+        return when + knows;
+    }
+
     /// <summary>A way out of a date that will hardly hold, in one sentence; its chance stands beside it.</summary>
     public string WayOut(WayOut way, ForecastQuestion question) =>
         way.Kind switch
@@ -211,16 +245,28 @@ public sealed partial class ConditioningWords(Writing writing)
             _ => writing.Say("A sleeve for a minute, put on and watched by the clinic's own staff."),
         };
 
-    /// <summary>How a choice in practice compares with the rule.</summary>
+    /// <summary>How a choice in practice compares with the rule, what it would have done, and when what was missed was first to be seen.</summary>
     /// <param name="set">The set.</param>
     /// <param name="target">A target of the step in words; rungs are negative.</param>
     public string Practised(PracticeSet set, Func<int, string> target)
     {
+        var verdict = set.Verdict switch
+        {
+            PracticeVerdict.AsTheRule => writing.Say("The rule says so too."),
+            PracticeVerdict.TooFast => writing.Say("Too fast."),
+            PracticeVerdict.TooSlow => writing.Say("Too slow."),
+            PracticeVerdict.TooSoon => writing.Say("Too soon."),
+            PracticeVerdict.WentOn => writing.Say("It was to end there."),
+            PracticeVerdict.NoEasyGo => writing.Say("It was to end with one easy go."),
+            PracticeVerdict.TooMany => writing.Say("Too many goes."),
+            _ => writing.Say("Too far."),
+        };
         var rule = set.Rule.Kind switch
         {
+            DecisionKind.GoOn when set.Enough => writing.Say("So many goes are enough for a session."),
             DecisionKind.GoOn => writing.Say($"Nothing was clear yet. {Settles(set.Rule)}"),
             DecisionKind.EndNow => writing.Say("It had gone over threshold: end now, muzzle away, let it leave."),
-            _ => Reason(set.Rule with { EndSession = false }, set.Target, false, target),
+            _ => Reason(set.Rule, set.Target, set.IsFearful, target),
         };
         var many = set.GoesTooMany switch
         {
@@ -228,8 +274,22 @@ public sealed partial class ConditioningWords(Writing writing)
             1 => writing.Say(" It was clear one go earlier."),
             var n => writing.Say($" It was clear {n} goes earlier."),
         };
-        return $"{(set.Verdict == PracticeVerdict.AsTheRule ? writing.Say("The rule says so too") : set.Verdict switch { PracticeVerdict.TooFast => writing.Say("Too fast"), PracticeVerdict.TooSlow => writing.Say("Too slow"), PracticeVerdict.TooSoon => writing.Say("Too soon"), _ => writing.Say("Too far") })}. {rule}{many}";
+        var seen =
+            set.Verdict != PracticeVerdict.AsTheRule && set.FirstSeen is { } first
+                ? writing.Say($" First to be seen at go {first.AfterGo}: {Showing(first.Group)}.")
+                : "";
+        return $"{verdict} {rule}{many}{seen}";
     }
+
+    /// <summary>How a dog that shows a sign of a group is.</summary>
+    public string Showing(SignGroup group) =>
+        group switch
+        {
+            SignGroup.AtEase => writing.Say("at ease"),
+            SignGroup.Unsure => writing.Say("unsure"),
+            SignGroup.Worried => writing.Say("worried"),
+            _ => writing.Say("over threshold"),
+        };
 
     /// <summary>What a day of the calendar asks for, in a few words.</summary>
     public string Entry(CalendarEntry entry, string dog) =>

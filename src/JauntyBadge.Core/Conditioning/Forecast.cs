@@ -22,7 +22,17 @@ public sealed record Forecast(
     IReadOnlyList<WayOut> WaysOut,
     int PassedNow,
     IReadOnlyList<FanDay> Fan
-);
+)
+{
+    /// <summary>The days on which the dogs played were ready, in order; the greatest number for those that were not within a year.</summary>
+    internal IReadOnlyList<int> ReadyOn { get; init; } = [];
+
+    /// <summary>Stages the dog has not come to yet: how it takes them is a guess by its kind.</summary>
+    public IReadOnlyList<Stage> NotSeenYet { get; init; } = [];
+
+    /// <summary>The chance of being ready by a day, 0 to 1.</summary>
+    public double ChanceOn(DateOnly day) => ReadyOn.Count(d => d <= day.DayNumber) / (double)Math.Max(1, ReadyOn.Count);
+}
 
 /// <summary>What a step takes from now on.</summary>
 /// <param name="StepId">The step.</param>
@@ -64,24 +74,39 @@ public enum WayOutKind
 /// <param name="By">The later day, for what is moved.</param>
 public sealed record WayOut(WayOutKind Kind, double? ChanceBy, string? StepId = null, DateOnly? By = null);
 
-/// <summary>How the owner's days went so far: life comes between.</summary>
-/// <param name="Planned">Days with a session planned.</param>
-/// <param name="Held">Those on which one was held.</param>
-public sealed record DaysHeld(int Planned, int Held)
+/// <summary>How the owner's sessions went so far: life comes between.</summary>
+/// <param name="Planned">Sessions planned.</param>
+/// <param name="Held">Those that were held.</param>
+public sealed record SessionsHeld(int Planned, int Held)
 {
-    /// <summary>Counted from a log over the days of the week there are, the first day to the last but today.</summary>
-    public static DaysHeld Of(IReadOnlyList<SetRecord> log, IReadOnlyList<DayOfWeek> days, DateOnly today)
+    /// <summary>So far apart, sets are of two sessions (House: less than what is asked for between them).</summary>
+    private static readonly TimeSpan Apart = TimeSpan.FromMinutes(40);
+
+    /// <summary>
+    /// Counted from a log over the days of the week there are, the first day to the last but today. Rest that the rule asked for is not missed; a day of which
+    /// the hours are not known was held in full.
+    /// </summary>
+    /// <param name="log">What was trained, the oldest first.</param>
+    /// <param name="week">The days of the week with a session.</param>
+    /// <param name="perDay">Sessions on each.</param>
+    /// <param name="today">The day up to which it is counted.</param>
+    /// <param name="restDays">Days of rest after going over threshold, the day itself included.</param>
+    public static SessionsHeld Of(IReadOnlyList<SetRecord> log, IReadOnlyList<DayOfWeek> week, int perDay, DateOnly today, int restDays)
     {
         if (log.Count == 0)
             return new(0, 0);
-        var trained = log.Select(s => s.Day).Where(d => d < today).ToHashSet();
+        var held = log.GroupBy(s => s.Day).ToDictionary(d => d.Key, d => Math.Min(perDay, HeldOn([.. d], perDay)));
+        var rests = log.Where(s => s.Worst == SignGroup.OverThreshold).SelectMany(s => Enumerable.Range(1, restDays - 1).Select(s.Day.AddDays)).ToHashSet();
         var planned = Enumerable
             .Range(log[0].Day.DayNumber, Math.Max(0, today.DayNumber - log[0].Day.DayNumber))
             .Select(DateOnly.FromDayNumber)
-            .Where(d => days.Contains(d.DayOfWeek))
+            .Where(d => week.Contains(d.DayOfWeek) && !rests.Contains(d))
             .ToList();
-        return new(planned.Count, planned.Count(trained.Contains));
+        return new(planned.Count * perDay, planned.Sum(d => held.GetValueOrDefault(d)));
     }
+
+    private static int HeldOn(List<SetRecord> sets, int perDay) =>
+        sets.Exists(s => s.At is null) ? perDay : 1 + sets.Zip(sets.Skip(1)).Count(p => p.Second.At - p.First.At > Apart);
 }
 
 /// <summary>What a forecast is asked for.</summary>
@@ -122,8 +147,8 @@ public sealed record ForecastQuestion
     /// <summary>Where the plan stands; null works it out from the log.</summary>
     public PlanPosition? Position { get; init; }
 
-    /// <summary>The owner's days so far; null plays every day that is planned.</summary>
-    public DaysHeld? Held { get; init; }
+    /// <summary>The owner's sessions so far; null plays every one that is planned.</summary>
+    public SessionsHeld? Held { get; init; }
 
     /// <summary>Virtual dogs, 100 to 20,000.</summary>
     public int Dogs { get; init; } = Forecasts.UsualDogs;
@@ -141,17 +166,17 @@ public static class Forecasts
 
     public static readonly Grounded<double> Missed = new(
         "forecast.missed",
-        "Share of planned days on which no session is held, before the record tells",
-        0.15,
-        Basis.House("one day in seven comes to nothing")
+        "Share of planned sessions that are not held, before the record tells",
+        0.12,
+        Basis.House("one day in eight comes to nothing")
     )
     {
         Least = 0.02,
         Most = 0.6,
     };
 
-    /// <summary>So many planned days our own guess of that weighs as much as the record (House: a month of them).</summary>
-    private const int GuessWeighs = 20;
+    /// <summary>Our own guess of that weighs as much as so many planned sessions on record (House: a week or two of them).</summary>
+    private const int GuessWeighs = 8;
 
     public static IReadOnlyList<IGrounded> All { get; } = [Missed];
 
@@ -164,8 +189,8 @@ public static class Forecasts
     /// <summary>The chance under which ways out are looked for (House: worse than four in five is no plan).</summary>
     public const double LowChance = 0.8;
 
-    /// <summary>Dogs that a way out is tried on (House: to two parts in a hundred).</summary>
-    private const int TriedOn = 500;
+    /// <summary>Dogs that a way out is tried on: each by the same luck as without it, so that what helps shows in few (House).</summary>
+    private const int TriedOn = 250;
 
     private const int HalfAYear = 182;
     private const int MostHoldUps = 5;
@@ -178,12 +203,23 @@ public static class Forecasts
         var course = new Curriculum(question.Plan, question.ReadyAt, question.Rules);
         var dogs = Filtered(question, course, random);
         var calendar = new Calendar(question.Days, question.SessionsPerDay, question.From);
+        var (ready, passed, seed) = (new int[dogs.Length], dogs[0].PassedSteps, random.Next());
+        // Each is played by a generator of its own, so that many can be played at once and the same seed still gives the same answer.
         var played = new Played(course.Steps.Count);
+        Parallel.For(
+            0,
+            dogs.Length,
+            () => new Played(course.Steps.Count),
+            (i, _, mine) =>
+            {
+                var own = new Random(seed ^ i);
+                ready[i] = Play(dogs[i].On(course, own), calendar, Horizon, own, mine);
+                return mine;
+            },
+            mine => played.Add(mine)
+        );
         // Those that ways out are tried on stay where the record ends.
-        IReadOnlyList<Trainee> kept = [.. dogs.Where((_, i) => i % Math.Max(1, dogs.Length / TriedOn) == 0).Select(d => d.On(course))];
-        var (ready, passed) = (new int[dogs.Length], dogs[0].PassedSteps);
-        for (var i = 0; i < dogs.Length; i++)
-            ready[i] = Play(dogs[i], calendar, Horizon, random, played);
+        IReadOnlyList<Trainee> kept = [.. dogs.Where((_, i) => i % Math.Max(1, dogs.Length / TriedOn) == 0)];
         var ordered = ready.Order().ToArray();
         double? chance = question.By is { } by ? Share(ready, by.DayNumber) : null;
         return new Forecast(
@@ -193,19 +229,30 @@ public static class Forecasts
             chance,
             ready.Count(d => d == int.MaxValue) / (double)ready.Length,
             played.HoldsUp(course.Steps, dogs.Length),
-            chance < LowChance ? WaysOut(question, kept, chance.Value, random) : [],
+            chance < LowChance ? WaysOut(question, kept, chance.Value, seed) : [],
             passed,
             played.Fan(question.From, ordered)
-        );
+        )
+        {
+            ReadyOn = ordered,
+            NotSeenYet = NotSeen(question, course),
+        };
+    }
+
+    /// <summary>The stages it has to come through and has not been in; none before anything is on record, where all is a guess.</summary>
+    private static IReadOnlyList<Stage> NotSeen(ForecastQuestion question, Curriculum course)
+    {
+        var seen = question.Log.Select(s => Step.Find(s.StepId)?.Stage).OfType<Stage>().DefaultIfEmpty(Stage.Ready).Max();
+        return [.. course.Steps.Take(course.Wanted).Select(s => s.Stage).Where(s => s > seen).Distinct()];
     }
 
     /// <summary>Dogs that could have made this log, as they are after it.</summary>
     private static Trainee[] Filtered(ForecastQuestion question, Curriculum course, Random random)
     {
-        double[]? harder = question.Minds.Count == 0 ? null : [.. course.Steps.Select(s => VirtualTraining.HarderBy(question.Minds, s.Stage))];
-        var prior = DogNature.Of(course.Plan.Temperament);
+        double[]? minds = question.Minds.Count == 0 ? null : [.. course.Steps.Select(s => VirtualTraining.HarderBy(question.Minds, s.Stage))];
+        var (prior, terrain) = (DogNature.Of(course.Plan.Temperament), new Terrain(course.Steps, minds));
         var filter = new ParticleFilter(
-            [.. Enumerable.Range(0, question.Dogs).Select(_ => new VirtualDog(prior.Drawn(random, Wider), course.Steps.Count, random, harder))],
+            [.. Enumerable.Range(0, question.Dogs).Select(_ => new VirtualDog(prior.Drawn(random, Wider), new(terrain, random), course.Steps.Count, random))],
             random
         );
         var first = question.Log.Count > 0 ? question.Log[0].Day.DayNumber : question.From.DayNumber;
@@ -225,6 +272,7 @@ public static class Forecasts
         [
             .. filter.Dogs.Select(dog =>
             {
+                dog.Meets(course.Steps.Count);
                 var trainee = new Trainee(dog, course, first) { Misses = MissesOf(question, random) };
                 trainee.Stands(passed, position, last);
                 foreach (var (id, day) in goodDays)
@@ -243,12 +291,14 @@ public static class Forecasts
         var backs = 0;
         foreach (var set in question.Log.Where(s => Step.Find(s.StepId) is not null && plan.StepIds.Contains(s.StepId)))
         {
+            if (set.IsAfter && set.Worst < SignGroup.OverThreshold)
+                continue;
             backs = earlier.Count > 0 && earlier[^1].Day == set.Day ? backs : 0;
             var decision = Progression.AfterSet(plan, set, passed, earlier, (TimeSpan.Zero, 0, backs), question.Rules);
             backs += decision.Kind == DecisionKind.Back ? 1 : 0;
             if (decision.Kind == DecisionKind.Passed)
                 passed.Add(set.StepId);
-            if (decision.Set.By == DecidedBy.AnotherDay)
+            if (decision.Set.By == DecidedBy.AnotherDay && set.Target >= (plan.Find(set.StepId)?.TopTarget ?? 0))
                 goodDays.TryAdd(set.StepId, set.Day.DayNumber);
             position = decision.Next;
             earlier.Add(set);
@@ -263,7 +313,11 @@ public static class Forecasts
         if (question.Held is not { } days)
             return 0;
         var guess = question.Rules[Missed];
-        return MathNet.Numerics.Distributions.Beta.Sample(random, GuessWeighs * guess + days.Planned - days.Held, GuessWeighs * (1 - guess) + days.Held);
+        return MathNet.Numerics.Distributions.Beta.Sample(
+            random,
+            GuessWeighs * guess + Math.Max(0, days.Planned - days.Held),
+            GuessWeighs * (1 - guess) + days.Held
+        );
     }
 
     /// <summary>The sets of each day.</summary>
@@ -275,11 +329,14 @@ public static class Forecasts
         var ready = int.MaxValue;
         for (var day = calendar.From; day <= calendar.From + horizon; day++)
         {
-            var sessions = dog.IsReady || (dog.Misses > 0 && random.NextDouble() < dog.Misses) ? 0 : calendar.SessionsOn(day);
-            for (var session = 0; session < sessions && day >= dog.NotBefore && !dog.IsReady; session++)
+            for (var session = dog.IsReady ? 0 : calendar.SessionsOn(day); session > 0 && day >= dog.NotBefore && !dog.IsReady; session--)
             {
+                if (dog.Misses > 0 && random.NextDouble() < dog.Misses)
+                    continue;
                 var held = dog.Session(day);
                 played?.Note(held.At);
+                if (held.EndedWorried)
+                    break;
             }
 
             if (dog.IsReady)
@@ -295,7 +352,7 @@ public static class Forecasts
         return ready;
     }
 
-    private static List<WayOut> WaysOut(ForecastQuestion question, IReadOnlyList<Trainee> dogs, double chance, Random random)
+    private static List<WayOut> WaysOut(ForecastQuestion question, IReadOnlyList<Trainee> dogs, double chance, int seed)
     {
         var by = question.By!.Value;
         double Chance(ForecastQuestion changed)
@@ -303,8 +360,19 @@ public static class Forecasts
             var course = new Curriculum(changed.Plan, changed.ReadyAt, changed.Rules);
             var calendar = new Calendar(changed.Days, changed.SessionsPerDay, changed.From);
             var horizon = changed.By!.Value.DayNumber - calendar.From;
-            return dogs.Select(d => d.On(course)).Count(d => d.IsReady || (horizon >= 0 && Play(d, calendar, horizon, random) != int.MaxValue))
-                / (double)dogs.Count;
+            var ready = 0;
+            Parallel.For(
+                0,
+                dogs.Count,
+                i =>
+                {
+                    var own = new Random(seed ^ i);
+                    var dog = dogs[i].On(course, own);
+                    if (dog.IsReady || (horizon >= 0 && Play(dog, calendar, horizon, own) != int.MaxValue))
+                        Interlocked.Increment(ref ready);
+                }
+            );
+            return ready / (double)dogs.Count;
         }
 
         List<WayOut> ways = [];
@@ -369,6 +437,21 @@ public static class Forecasts
         private readonly int[,] passed = new int[Horizon + 1, steps + 1];
 
         public void Note(int step) => begun[step]++;
+
+        /// <summary>Adds what was kept of other dogs.</summary>
+        public void Add(Played other)
+        {
+            lock (begun)
+            {
+                for (var i = 0; i < begun.Length; i++)
+                    begun[i] += other.begun[i];
+                for (var day = 0; day < passed.GetLength(0); day++)
+                {
+                    for (var i = 0; i < passed.GetLength(1); i++)
+                        passed[day, i] += other.passed[day, i];
+                }
+            }
+        }
 
         public void Reach(int day, int steps) => passed[day, steps]++;
 

@@ -50,7 +50,13 @@ public sealed record SetStart(GoRule Rule, Temperament Temperament, int Target, 
     public bool IsFearful => Temperament.IsFearful();
 
     /// <summary>Goes after which a set is full.</summary>
-    public int MostGoes => Kind == StepKind.Count ? GoRules.MostGoesFor(Count) : GoRules.MostGoes;
+    public int MostGoes =>
+        Kind switch
+        {
+            StepKind.Count => GoRules.MostGoesFor(Count),
+            StepKind.Once => IsFearful ? 1 : GoRules.MostEvents,
+            _ => GoRules.MostGoes,
+        };
 }
 
 /// <summary>A sign seen in a set.</summary>
@@ -114,6 +120,9 @@ public sealed record SetDecision(
 
     /// <summary>What the dog's holds bear, where they decided; null elsewhere.</summary>
     public TimeSpan? Borne { get; init; }
+
+    /// <summary>How many went well in a row, a miss halving them, where they are counted; null elsewhere.</summary>
+    public int? InARow { get; init; }
 
     /// <summary>It was an event, not a drill.</summary>
     public bool IsOfEvent { get; init; }
@@ -253,7 +262,22 @@ public static class GoRules
     };
 
     public static IReadOnlyList<IGrounded> All { get; } =
-    [OnceGoes, OnceDays, ReadyShare, NotYetShare, Wrong, EnoughOfTen, PoorOfTen, GateDays, BacksFearful, Backs, RestDays, RestDaysFearful, StepsBack, BeginsBelow];
+    [
+        OnceGoes,
+        OnceDays,
+        ReadyShare,
+        NotYetShare,
+        Wrong,
+        EnoughOfTen,
+        PoorOfTen,
+        GateDays,
+        BacksFearful,
+        Backs,
+        RestDays,
+        RestDaysFearful,
+        StepsBack,
+        BeginsBelow,
+    ];
 
     /// <summary>Goes after which a set that counts so many in a row is full: twice as many, ten at least (House).</summary>
     public static int MostGoesFor(int count) => Math.Max(MostGoes, 2 * count);
@@ -261,6 +285,10 @@ public static class GoRules
     /// <summary>Where a step is begun by a dog: at its first target, or below it.</summary>
     public static int BeginsAt(Temperament temperament, GoRule rule, HouseRules rules) =>
         rule == GoRule.AsSoonAsClear && temperament.IsFearful() ? -rules[BeginsBelow] : 0;
+
+    /// <summary>Days without a session after going over threshold, the day itself included.</summary>
+    public static int RestDaysFor(Temperament temperament, GoRule rule, HouseRules rules) =>
+        rules[rule == GoRule.AsSoonAsClear && temperament.IsFearful() ? RestDaysFearful : RestDays];
 
     /// <summary>The signs that settle a set by themselves, however its goes went: so that a device knows it while the server is away.</summary>
     public static IReadOnlyList<SignGroup> SettledBy(Temperament temperament, GoRule rule) =>
@@ -302,11 +330,7 @@ public static class GoRules
             var (group, after) = (clear.Worst, 0);
             foreach (var sign in signs)
             {
-                if (
-                    sign.AfterGo > from
-                    && sign.Group >= heeded
-                    && (sign.Group > group || (sign.Group == group && group > clear.Worst && sign.AfterGo < after))
-                )
+                if (sign.AfterGo > from && sign.Group >= heeded && (sign.Group > group || (sign.Group == group && group > clear.Worst && sign.AfterGo < after)))
                     (group, after) = (sign.Group, Math.Min(sign.AfterGo, Math.Min(goes.Count, start.MostGoes)));
             }
 
@@ -376,7 +400,11 @@ public static class GoRules
                 Test.Evidence(Done, Good),
                 Settles(right: true),
                 Settles(right: false)
-            );
+            )
+            {
+                IsOfEvent = Start.Kind == StepKind.Once,
+                InARow = Start.Kind == StepKind.Count ? Row : null,
+            };
 
         private SetDecision? AsSoonAsClear()
         {
@@ -386,10 +414,12 @@ public static class GoRules
             {
                 StepKind.Once => OfEvent(),
                 _ when Start.HeedsMisses && Good < Done && (Start.Kind == StepKind.Count || Test.Evidence(Done, Good) < 0) => Clarity.NotYet,
-                StepKind.Count => Row >= Start.Count ? Clarity.Ready : Test.Of(Done, Good) is Clarity.NotYet ? Clarity.NotYet : Clarity.NotClear,
+                StepKind.Count => Row >= Start.Count ? Clarity.Ready
+                : Test.Of(Done, Good) is Clarity.NotYet ? Clarity.NotYet
+                : Clarity.NotClear,
                 _ => Test.Of(Done, Good),
             };
-            var isFull = Done >= (Start.Kind != StepKind.Once ? Start.MostGoes : Start.IsFearful ? 1 : MostEvents);
+            var isFull = Done >= Start.MostGoes;
             if (clarity == Clarity.NotClear && !isFull && !(Start.Kind == StepKind.Once && Worst == SignGroup.Unsure && Done > 0))
                 return null;
 
@@ -436,7 +466,7 @@ public static class GoRules
             Settled(DecisionKind.EndNow, DecidedBy.OverThreshold, Begins, endSession: true) with
             {
                 StepsBack = Rules[GoRules.StepsBack],
-                NotBeforeDays = Rules[Start is { Rule: GoRule.AsSoonAsClear, IsFearful: true } ? RestDaysFearful : RestDays],
+                NotBeforeDays = RestDaysFor(Start.Temperament, Start.Rule, Rules),
                 StartsAt = Begins,
             };
 
@@ -468,6 +498,7 @@ public static class GoRules
             new(kind, Done, by, nextTarget, endSession, 0, 0, null, Done, Good, Test.Evidence(Done, Good), null, null)
             {
                 IsOfEvent = Start.Kind == StepKind.Once,
+                InARow = Start.Kind == StepKind.Count ? Row : null,
             };
 
         private int Begins => BeginsAt(Start.Temperament, Start.Rule, Rules);

@@ -28,13 +28,20 @@ internal sealed class ParticleFilter(VirtualDog[] dogs, Random random)
             worst = sign.Group > worst ? sign.Group : worst;
         }
 
-        for (var i = 0; i < Dogs.Length; i++)
-        {
-            var (dog, likely) = (Dogs[i], 1.0);
-            for (var go = 0; go < went.Length; go++)
-                likely *= dog.See(place, target, top, went[go], seen[go]);
-            logWeights[i] += Math.Log(Math.Max(likely, double.Epsilon));
-        }
+        // What is drawn of a dog is drawn in order; the rest hangs on nothing but the dog, and is done side by side.
+        foreach (var dog in Dogs)
+            dog.Meets(place);
+        Parallel.For(
+            0,
+            Dogs.Length,
+            i =>
+            {
+                var (dog, likely) = (Dogs[i], 1.0);
+                for (var go = 0; go < went.Length; go++)
+                    likely *= dog.See(place, target, top, went[go], seen[go]);
+                logWeights[i] += Math.Log(Math.Max(likely, double.Epsilon));
+            }
+        );
     }
 
     /// <summary>The weights, adding up to 1.</summary>
@@ -59,7 +66,7 @@ internal sealed class ParticleFilter(VirtualDog[] dogs, Random random)
         {
             while (sum < at && from < weights.Length - 1)
                 sum += weights[++from];
-            drawn[i] = taken[from] ? Dogs[from].Again(Jittered) : Dogs[from];
+            drawn[i] = taken[from] ? Dogs[from].Parted(Jittered(Dogs[from].Nature)) : Dogs[from];
             taken[from] = true;
         }
 

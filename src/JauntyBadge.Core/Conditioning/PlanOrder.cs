@@ -53,9 +53,7 @@ public sealed record OrderRow(
             return true;
         if (then.Count == 0 && Then.Count > 0)
             return false;
-        var missing =
-            Needed is Conditioning.Needed.Each ? first.Count < First.Count
-            : Needed is Conditioning.Needed.AnyOf && first.Count == 0;
+        var missing = Needed is Conditioning.Needed.Each ? first.Count < First.Count : Needed is Conditioning.Needed.AnyOf && first.Count == 0;
         return missing || (first.Count > 0 && then.Count > 0 && first.Max() > then.Min());
 
         List<int> Found(IReadOnlyList<string> ids) => [.. ids.Where(places.ContainsKey).Select(id => places[id])];

@@ -19,6 +19,12 @@ public enum PracticeMove
 
     /// <summary>Ends the session.</summary>
     End,
+
+    /// <summary>Ends it with one easy go, well below.</summary>
+    EasyGo,
+
+    /// <summary>Stops: muzzle away, nothing more is asked.</summary>
+    Stop,
 }
 
 /// <summary>How a choice compares with what the rule would have done.</summary>
@@ -35,8 +41,17 @@ public enum PracticeVerdict
     /// <summary>Ended before anything was clear.</summary>
     TooSoon,
 
-    /// <summary>Went on with a dog that had gone over threshold.</summary>
+    /// <summary>Went on with a dog that had gone over threshold, or asked one more of it.</summary>
     OverThreshold,
+
+    /// <summary>Went on where the session was to end.</summary>
+    WentOn,
+
+    /// <summary>Ended where one easy go was to end it.</summary>
+    NoEasyGo,
+
+    /// <summary>Several goes after it was clear: they tire the dog for nothing.</summary>
+    TooMany,
 }
 
 /// <summary>A set of practice, looked back on.</summary>
@@ -47,6 +62,9 @@ public enum PracticeVerdict
 /// <param name="Rule">What the rule would have done.</param>
 /// <param name="Verdict">How the two compare.</param>
 /// <param name="GoesTooMany">Goes after it was clear: they tired the dog for nothing.</param>
+/// <param name="IsFearful">The dog is to be heeded at its first unsure sign.</param>
+/// <param name="FirstSeen">The first sign there was to see; null where there was none.</param>
+/// <param name="Enough">So many goes had been enough for the session.</param>
 public sealed record PracticeSet(
     int Target,
     IReadOnlyList<bool> Goes,
@@ -54,7 +72,10 @@ public sealed record PracticeSet(
     PracticeMove Chosen,
     SetDecision Rule,
     PracticeVerdict Verdict,
-    int GoesTooMany
+    int GoesTooMany,
+    bool IsFearful,
+    SeenAt? FirstSeen,
+    bool Enough
 );
 
 /// <summary>A session of practice as it stands.</summary>
@@ -62,9 +83,12 @@ public sealed record PracticeSet(
 /// <param name="Target">The present target.</param>
 /// <param name="Goes">Goes of the open set.</param>
 /// <param name="LastSign">What the dog showed at the last go.</param>
+/// <param name="LastHeld">How long it stayed at the last go, where the target is time.</param>
+/// <param name="AllGoes">Goes of the session.</param>
 /// <param name="WentOver">It went over threshold at some time.</param>
 /// <param name="Sets">The sets that are over.</param>
 /// <param name="Ended">The session is over.</param>
+/// <param name="EasyGo">How the easy go went that ended it; null where there was none.</param>
 /// <param name="LearnedBefore">What the dog knew of the step at first, 0 to 1.</param>
 /// <param name="LearnedAfter">What it knows now.</param>
 public sealed record PracticeSession(
@@ -72,9 +96,12 @@ public sealed record PracticeSession(
     int Target,
     IReadOnlyList<bool> Goes,
     SignGroup LastSign,
+    TimeSpan? LastHeld,
+    int AllGoes,
     bool WentOver,
     IReadOnlyList<PracticeSet> Sets,
     bool Ended,
+    bool? EasyGo,
     double LearnedBefore,
     double LearnedAfter
 );
@@ -82,6 +109,9 @@ public sealed record PracticeSession(
 /// <summary>A session with a virtual dog, by hand. Nothing is kept: the same seed and moves play the same.</summary>
 public static class Practice
 {
+    /// <summary>Goes after it was clear that are let pass: a hand is not so quick (House).</summary>
+    private const int LetPass = 2;
+
     /// <summary>Plays moves from the beginning.</summary>
     /// <param name="temperament">The dog's.</param>
     /// <param name="step">The step practised.</param>
@@ -90,28 +120,57 @@ public static class Practice
     /// <param name="rules">The numbers that decide.</param>
     public static PracticeSession Play(Temperament temperament, Step step, IReadOnlyList<PracticeMove> moves, Random random, HouseRules rules)
     {
+        var plan = new SessionPlan(GoRule.AsSoonAsClear, temperament, [step.Id]) { Edition = Edition.Kinds };
         var dog = new VirtualDog(DogNature.Of(temperament).Drawn(random), 1, random);
         dog.Begin(0);
-        var (target, backs, before) = (GoRules.BeginsAt(temperament, GoRule.AsSoonAsClear, rules), 0, dog.Learned(0));
+        var (target, backs, before, all) = (GoRules.BeginsAt(temperament, GoRule.AsSoonAsClear, rules), 0, dog.Learned(0), 0);
         var (goes, signs, sets) = (new List<bool>(), new List<SeenAt>(), new List<PracticeSet>());
-        var (last, over, ended) = (SignGroup.AtEase, false, false);
+        var (last, held, over, ended, unsure) = (SignGroup.AtEase, (TimeSpan?)null, false, false, false);
+        bool? easy = null;
         foreach (var move in moves)
         {
             if (move == PracticeMove.Go)
             {
                 (var good, last) = dog.Go(0, target, step.TopTarget);
                 goes.Add(good);
+                all++;
+                held = dog.HeldShare * step.HoldOf(target);
                 if (last > SignGroup.AtEase)
                     signs.Add(new(goes.Count, last));
                 over |= last == SignGroup.OverThreshold;
                 continue;
             }
 
+            ended = move is PracticeMove.End or PracticeMove.EasyGo or PracticeMove.Stop;
             if (goes.Count > 0)
             {
-                var made = GoRules.Decide(new(GoRule.AsSoonAsClear, temperament, target, step.TopTarget, false, 0, backs), goes, signs, rules);
-                sets.Add(new(target, [.. goes], [.. signs], move, made, Compare(made, move), Math.Max(0, goes.Count - (made.DecidedAfter ?? goes.Count))));
+                // The gate's second day, and what was met on other days, are not played.
+                var start = Progression.StartOf(plan, step, target, false, 0, backs, new(0, unsure));
+                var made = GoRules.Decide(start, goes, signs, rules);
+                var tooMany = Math.Max(0, goes.Count - (made.DecidedAfter ?? goes.Count));
+                var enough = all >= rules[Progression.GoesInSession];
+                sets.Add(
+                    new(
+                        target,
+                        [.. goes],
+                        [.. signs],
+                        move,
+                        made,
+                        Compare(made, move, enough, goes, tooMany),
+                        tooMany,
+                        temperament.IsFearful(),
+                        signs.Count > 0 ? signs[0] : null,
+                        enough
+                    )
+                );
                 backs += made.Kind == DecisionKind.Back ? 1 : 0;
+                unsure = made is { Kind: DecisionKind.Same, By: DecidedBy.Unsure };
+            }
+
+            if (move == PracticeMove.EasyGo)
+            {
+                (var good, last) = dog.Go(0, Progression.WellBelow(target), step.TopTarget);
+                (easy, over) = (good, over | last == SignGroup.OverThreshold);
             }
 
             target = step.Within(
@@ -123,22 +182,30 @@ public static class Practice
                         _ => 0,
                     }
             );
-            (goes, signs, ended) = ([], [], move == PracticeMove.End);
+            (goes, signs) = ([], []);
             if (ended)
                 break;
         }
 
-        return new(step, target, goes, last, over, sets, ended, before, dog.Learned(0));
+        return new(step, target, goes, last, held, all, over, sets, ended, easy, before, dog.Learned(0));
     }
 
-    private static PracticeVerdict Compare(SetDecision rule, PracticeMove chosen)
+    private static PracticeVerdict Compare(SetDecision rule, PracticeMove chosen, bool enough, List<bool> goes, int tooMany)
     {
+        var ends = chosen is PracticeMove.End or PracticeMove.EasyGo or PracticeMove.Stop;
         if (rule.Kind == DecisionKind.EndNow)
-            return chosen == PracticeMove.End ? PracticeVerdict.AsTheRule : PracticeVerdict.OverThreshold;
-        if (chosen == PracticeMove.End)
-            return PracticeVerdict.AsTheRule;
-        if (rule.Kind == DecisionKind.GoOn)
+            return ends && chosen != PracticeMove.EasyGo ? PracticeVerdict.AsTheRule : PracticeVerdict.OverThreshold;
+        if ((rule.EndSession || enough) && !ends)
+            return PracticeVerdict.WentOn;
+        var wantsEasyGo = rule is { EndSession: true, Kind: DecisionKind.Back or DecisionKind.Same } || (enough && !goes[^1]);
+        if (wantsEasyGo && chosen != PracticeMove.EasyGo)
+            return PracticeVerdict.NoEasyGo;
+        if (tooMany > LetPass)
+            return PracticeVerdict.TooMany;
+        if (rule.Kind == DecisionKind.GoOn && !enough)
             return PracticeVerdict.TooSoon;
+        if (ends)
+            return PracticeVerdict.AsTheRule;
         var wanted = rule.Kind switch
         {
             DecisionKind.Raise or DecisionKind.Passed => 1,

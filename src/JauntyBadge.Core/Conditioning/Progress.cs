@@ -6,6 +6,13 @@ namespace JauntyBadge.Core.Conditioning;
 /// <param name="Decision">What was decided.</param>
 public sealed record TrainedSet(long Session, SetRecord Set, DecisionKind Decision);
 
+/// <summary>What became of a set.</summary>
+/// <param name="Session">Number of its session, growing.</param>
+/// <param name="StepId">Its step.</param>
+/// <param name="Target">Its target.</param>
+/// <param name="Decision">What was decided.</param>
+public sealed record SetOutcome(long Session, string StepId, int Target, DecisionKind Decision);
+
 /// <summary>A step as it went.</summary>
 /// <param name="StepId">The step.</param>
 /// <param name="Sessions">Sessions in which it was trained.</param>
@@ -71,7 +78,7 @@ public sealed record Progress(
         new(
             [.. sets.GroupBy(s => s.Session).Select(OfSession)],
             [.. sets.GroupBy(s => s.Set.StepId).Select(OfStep)],
-            StuckAt([.. sets.Select(s => (s.Session, s.Set.StepId, s.Set.Target, s.Decision))], rules),
+            StuckAt([.. sets.Select(s => new SetOutcome(s.Session, s.Set.StepId, s.Set.Target, s.Decision))], rules),
             ProductLimit.Of([.. sets.Where(s => Step.Find(s.Set.StepId)?.Stage == Stage.Hold).SelectMany(s => s.Set.Holds).TakeLast(rules[Holds.Remembered])])
         );
 
@@ -82,9 +89,9 @@ public sealed record Progress(
     /// Where a dog is stuck: so many sessions in a row at one step, and none of them brought it further there than it had been. A raise that only wins
     /// back what the session before lost is none: a dog that goes up a rung and down again each day would never count as stuck.
     /// </summary>
-    /// <param name="sets">Session, step, target and decision of its sets, the oldest first.</param>
+    /// <param name="sets">What became of its sets, the oldest first.</param>
     /// <param name="rules">The numbers that decide.</param>
-    public static Stuck? StuckAt(IReadOnlyList<(long Session, string StepId, int Target, DecisionKind Decision)> sets, HouseRules rules)
+    public static Stuck? StuckAt(IReadOnlyList<SetOutcome> sets, HouseRules rules)
     {
         if (sets.Count == 0)
             return null;

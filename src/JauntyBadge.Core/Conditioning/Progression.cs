@@ -1,3 +1,5 @@
+using JauntyBadge.Core.Dogs;
+
 namespace JauntyBadge.Core.Conditioning;
 
 /// <summary>Where a dog stands in its plan.</summary>
@@ -124,11 +126,15 @@ public enum PassedHow
 /// <param name="Rule">How sets are decided.</param>
 /// <param name="Temperament">The dog's.</param>
 /// <param name="StepIds">The steps in order.</param>
-public sealed record SessionPlan(GoRule Rule, Dogs.Temperament Temperament, IReadOnlyList<string> StepIds)
+public sealed record SessionPlan(GoRule Rule, Temperament Temperament, IReadOnlyList<string> StepIds)
 {
-    private readonly HashSet<string> gates = Step.Gates(StepIds.Select(Step.Find).OfType<Step>());
-
     private IReadOnlyList<Step>? steps;
+
+    private HashSet<string>? gates;
+
+    /// <summary>A copy works its steps out anew: they hang on the edition.</summary>
+    private SessionPlan(SessionPlan other) =>
+        (Rule, Temperament, StepIds, HeedsHolds, Edition) = (other.Rule, other.Temperament, other.StepIds, other.HeedsHolds, other.Edition);
 
     /// <summary>By which rules its sets are decided; the first in sessions from before that was kept.</summary>
     public Edition Edition { get; init; }
@@ -150,7 +156,7 @@ public sealed record SessionPlan(GoRule Rule, Dogs.Temperament Temperament, IRea
     }
 
     /// <summary>The last step of a stage in this plan is its gate.</summary>
-    public bool IsGate(string stepId) => gates.Contains(stepId);
+    public bool IsGate(string stepId) => (gates ??= Step.Gates(Steps())).Contains(stepId);
 }
 
 /// <summary>The rule's decision after a set, and where the plan stands then.</summary>
@@ -346,7 +352,10 @@ public static class Progression
     {
         var step = plan.Find(set.StepId);
         return step is null
-            ? new(plan.Rule, plan.Temperament, Math.Clamp(set.Target, SetStart.EasiestRung, 0), 0, false, goodDaysBefore, backsBefore) { Edition = plan.Edition }
+            ? new(plan.Rule, plan.Temperament, Math.Clamp(set.Target, SetStart.EasiestRung, 0), 0, false, goodDaysBefore, backsBefore)
+            {
+                Edition = plan.Edition,
+            }
             : StartOf(plan, step, step.Within(set.Target), plan.IsGate(step.Id), goodDaysBefore, backsBefore, before);
     }
 
@@ -524,9 +533,20 @@ public static class Progression
     /// <returns>The target, well below the one trained.</returns>
     public static int? EasyGoAfter(DecisionFacts decision) =>
         decision.Made.Kind == DecisionKind.EndNow ? null
-        : decision is { Made: { EndSession: true, Kind: DecisionKind.Back or DecisionKind.Same }, Enough: EnoughToday.No } || decision.Enough == EnoughToday.GoesOnAMiss
+        : decision is { Made: { EndSession: true, Kind: DecisionKind.Back or DecisionKind.Same }, Enough: EnoughToday.No }
+        || decision.Enough == EnoughToday.GoesOnAMiss
             ? WellBelow(decision.Target)
         : null;
+
+    /// <summary>Where a plan stands after a set of a session that came in while it rests, from a dead spot or trained all the same: the rest holds.</summary>
+    /// <param name="next">Where the decision puts it.</param>
+    /// <param name="standing">Where it stood just before.</param>
+    /// <param name="isSince">It was put there since the session began.</param>
+    /// <param name="day">The day of the set.</param>
+    public static PlanPosition? UnderRest(PlanPosition? next, PlanPosition? standing, bool isSince, DateOnly day) =>
+        standing?.NotBefore is not { } rest || rest <= day ? next
+        : isSince || next is null ? standing
+        : next with { NotBefore = next.NotBefore > rest ? next.NotBefore : rest };
 
     /// <summary>Two targets below, the easiest rung at least (House).</summary>
     public static int WellBelow(int target) => Math.Max(SetStart.EasiestRung, target - 2);
@@ -591,7 +611,13 @@ public static class Progression
         var (wanted, top) = (Holds.Next(present, borne, made.Kind, rules), step.HoldOf(step.TopTarget)!.Value);
         var next = wanted < top ? wanted : top;
         // What it does not bear is not asked again: what it bears is.
-        if (start.Edition != Edition.First && made.Kind == DecisionKind.Raise && next == present && Holds.Next(present, borne, null, rules) is var less && less < present)
+        if (
+            start.Edition != Edition.First
+            && made.Kind == DecisionKind.Raise
+            && next == present
+            && Holds.Next(present, borne, null, rules) is var less
+            && less < present
+        )
             next = less;
         var at = step.TargetUpTo(next);
         return made with

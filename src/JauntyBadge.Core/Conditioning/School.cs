@@ -79,8 +79,7 @@ public sealed record School(
         Tables.Refuse(
             Table,
             "known steps only",
-            rows.Where(s => s.Adds.Concat(s.Drops).Concat(s.Words.Keys).Any(id => Step.Find(id) is null))
-                .Select(s => $"{s.Id}")
+            rows.Where(s => s.Adds.Concat(s.Drops).Concat(s.Words.Keys).Any(id => Step.Find(id) is null)).Select(s => $"{s.Id}")
         );
         Tables.Refuse(
             Table,

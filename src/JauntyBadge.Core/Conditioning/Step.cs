@@ -106,8 +106,8 @@ public sealed record DogMatch(
         || dog.BiteTier >= BiteFrom;
 }
 
-/// <summary>A ladder that a step had in an earlier edition: what was trained on it is read by it.</summary>
-public sealed record FormerLadder(LadderKind LadderKind, IReadOnlyList<string> Ladder);
+/// <summary>What a step was in the first edition, where it was otherwise: what was trained then is read by it.</summary>
+public sealed record FormerStep(LadderKind? LadderKind = null, IReadOnlyList<string>? Ladder = null, Stage? Stage = null);
 
 /// <summary>One micro-step of the default school.</summary>
 /// <param name="Id">Stable id.</param>
@@ -130,7 +130,7 @@ public sealed record FormerLadder(LadderKind LadderKind, IReadOnlyList<string> L
 /// <param name="Sketch">Where things are, for steps in which that matters; null for the others.</param>
 /// <param name="OnceFrom">The first target that is an event, where the step has easier ones that may be repeated.</param>
 /// <param name="NewPlace">Each of its targets is a new place.</param>
-/// <param name="Formerly">The ladder it had in the first edition; null where it is the same.</param>
+/// <param name="Formerly">What it was in the first edition; null where it was the same.</param>
 public sealed record Step(
     string Id,
     StepKind Kind,
@@ -152,7 +152,7 @@ public sealed record Step(
     StepSketch? Sketch = null,
     int OnceFrom = 0,
     bool NewPlace = false,
-    FormerLadder? Formerly = null
+    FormerStep? Formerly = null
 )
 {
     private const string Table = "steps.json";
@@ -187,6 +187,7 @@ public sealed record Step(
         {
             Kind = StepKind.Repeat,
             NewPlace = false,
+            Stage = Formerly?.Stage ?? Stage,
             LadderKind = Formerly?.LadderKind ?? LadderKind,
             Ladder = Formerly?.Ladder ?? Ladder,
             read = null,
@@ -217,8 +218,8 @@ public sealed record Step(
         return (hold < rung ? target - 1 : target) + (to > from ? (hold - from) / (to - from) : 0);
     }
 
-    /// <summary>The hold a target asks for, or null when it has no timer.</summary>
-    public TimeSpan? HoldOf(int target) => target >= 0 && Targets[target] is Hold hold ? hold.Lasting : null;
+    /// <summary>The hold a target asks for, or null when it has no timer, or is one that a former ladder had.</summary>
+    public TimeSpan? HoldOf(int target) => target >= 0 && target <= TopTarget && Targets[target] is Hold hold ? hold.Lasting : null;
 
     private static IReadOnlyList<Step> Load()
     {

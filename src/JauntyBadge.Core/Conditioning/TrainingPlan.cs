@@ -49,11 +49,7 @@ internal sealed record Adaptation(
         var rows = Tables.Read<Adaptation>(Table);
         var known = Step.All.Select(s => s.Id).ToHashSet();
         Tables.RefuseTwins(Table, rows.Select(a => a.Id));
-        Tables.Refuse(
-            Table,
-            "known steps only",
-            rows.Where(a => a.Moved.Concat(a.Notes ?? []).Any(id => !known.Contains(id))).Select(a => a.Id)
-        );
+        Tables.Refuse(Table, "known steps only", rows.Where(a => a.Moved.Concat(a.Notes ?? []).Any(id => !known.Contains(id))).Select(a => a.Id));
         return rows;
     }
 }
@@ -91,10 +87,7 @@ public sealed record TrainingPlan(DogProfile Dog, School School, IReadOnlyList<P
             school,
             [
                 .. InNeed(wanted)
-                    .Select(s => new PlannedStep(
-                        Worded(s, school),
-                        [.. rules.Where(r => (r.Notes ?? []).Concat(r.Moved).Contains(s.Id)).Select(r => r.Text)]
-                    )),
+                    .Select(s => new PlannedStep(Worded(s, school), [.. rules.Where(r => (r.Notes ?? []).Concat(r.Moved).Contains(s.Id)).Select(r => r.Text)])),
             ],
             [.. Step.All.Except(wanted)],
             [.. PolicyRow.All.Select(p => p.For(dog, school, chosen?.GetValueOrDefault(p.Topic)))]
@@ -122,7 +115,14 @@ public sealed record TrainingPlan(DogProfile Dog, School School, IReadOnlyList<P
     }
 
     private static Step Worded(Step step, School school) =>
-        school.Words.GetValueOrDefault(step.Id) is { } words ? step with { Purpose = words.Purpose ?? step.Purpose, SetUp = words.SetUp ?? step.SetUp, Reward = words.Reward ?? step.Reward } : step;
+        school.Words.GetValueOrDefault(step.Id) is { } words
+            ? step with
+            {
+                Purpose = words.Purpose ?? step.Purpose,
+                SetUp = words.SetUp ?? step.SetUp,
+                Reward = words.Reward ?? step.Reward,
+            }
+            : step;
 
     /// <summary>Index of a step in the plan; a step no longer in it counts as the next one that is, by teaching order.</summary>
     public int IndexOf(string stepId)
@@ -157,7 +157,11 @@ public sealed record TrainingPlan(DogProfile Dog, School School, IReadOnlyList<P
 
     /// <summary>The plan as a session keeps it.</summary>
     public SessionPlan ForSession(Temperament temperament, GoRule rule) =>
-        new(rule, temperament, [.. Steps.Select(s => s.Step.Id)]) { HeedsHolds = rule == GoRule.AsSoonAsClear && temperament.IsFearful(), Edition = Edition.Kinds };
+        new(rule, temperament, [.. Steps.Select(s => s.Step.Id)])
+        {
+            HeedsHolds = rule == GoRule.AsSoonAsClear && temperament.IsFearful(),
+            Edition = Edition.Kinds,
+        };
 
     private static void Move(List<Step> steps, StageMove move)
     {

@@ -119,18 +119,24 @@ public sealed record TrainingStop(StopCause Cause, string StepId, int Times, int
     }
 
     /// <summary>What sessions came to.</summary>
-    /// <param name="sets">Session, step, target and decision of decided sets, the oldest first.</param>
-    public static IReadOnlyList<SessionOutcome> Outcomes(IEnumerable<(long Session, string StepId, int Target, DecisionKind Decision)> sets) =>
-        [.. sets.GroupBy(s => s.Session).Select((session, place) => Outcome(place, session.Select(s => (s.StepId, s.Target, s.Decision))))];
+    /// <param name="sets">What became of sets, the oldest first.</param>
+    public static IReadOnlyList<SessionOutcome> Outcomes(IEnumerable<SetOutcome> sets) =>
+        [.. sets.GroupBy(s => s.Session).Select((session, place) => Outcome(place, session))];
 
     /// <summary>What one came to.</summary>
-    internal static SessionOutcome Outcome(long place, IEnumerable<(string StepId, int Target, DecisionKind Decision)> sets)
+    internal static SessionOutcome Outcome(long place, IEnumerable<SetOutcome> sets)
     {
         var all = sets.ToList();
-        var over = all.FindLast(s => s.Decision == DecisionKind.EndNow).StepId;
-        var stuck = all.FindLast(s => s is { Decision: DecisionKind.Back, Target: SetStart.EasiestRung }).StepId;
+        var over = all.FindLast(s => s.Decision == DecisionKind.EndNow)?.StepId;
+        var stuck = all.FindLast(s => s is { Decision: DecisionKind.Back, Target: SetStart.EasiestRung })?.StepId;
         return new(place, over, over ?? stuck, [.. all.Where(s => s.Decision == DecisionKind.Passed).Select(s => s.StepId)]);
     }
+
+    /// <summary>Where training goes on once somebody said what is different: a stage back where that is it, else where it stands.</summary>
+    public static PlanPosition GoesOnAt(TrainingPlan plan, TrainingStop stop, WhatDiffers differs, PlanPosition stands, GoRule rule, HouseRules rules) =>
+        differs == WhatDiffers.StageBack
+            ? new(AStageBack([.. plan.Steps.Select(s => s.Step)], stop.StepId).Id, GoRules.BeginsAt(plan.Dog.Temperament, rule, rules), stands.NotBefore)
+            : stands;
 
     /// <summary>The first step of the stage before the one a plan stands at; the first of all where there is none.</summary>
     public static Step AStageBack(IReadOnlyList<Step> steps, string stepId)

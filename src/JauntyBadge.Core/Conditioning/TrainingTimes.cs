@@ -46,12 +46,7 @@ public sealed record HeldSession(DateOnly Day, DateTime EndedAt, SignGroup Worst
 /// <summary>When a dog may be trained again.</summary>
 public static class TrainingTimes
 {
-    public static readonly Grounded<int> SessionsADay = new(
-        "train.sessions-a-day",
-        "Sessions a day at most",
-        2,
-        Basis.Practice("once or twice a day")
-    )
+    public static readonly Grounded<int> SessionsADay = new("train.sessions-a-day", "Sessions a day at most", 2, Basis.Practice("once or twice a day"))
     {
         SetElsewhere = "Twice and no more.",
     };
@@ -76,9 +71,11 @@ public static class TrainingTimes
         var rules = training.Rules;
         if (training.Position is not { } position)
             return new(NotNowWhy.AllPassed);
-        if (training.Stop is not null)
+        // What was begun before the plan was moved was no breach of what that asked for.
+        var isEarlier = training.MovedAt > at;
+        if (training.Stop is not null && !isEarlier)
             return new(NotNowWhy.Stopped);
-        if (position.NotBefore > day)
+        if (position.NotBefore > day && !isEarlier)
             return new(NotNowWhy.Rests, Until: position.NotBefore);
         if (training.DaysGone(day) is { } gone)
             return new(NotNowWhy.FindBeginning, Number: gone);

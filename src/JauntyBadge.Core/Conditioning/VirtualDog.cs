@@ -73,6 +73,11 @@ public sealed class VirtualDog
     private const double ArousalWeight = 1.4;
     private const double SignNoise = 0.16;
 
+    // After so many goes of a session it tires: each one more is so much against the next (House).
+    private const int FreshFor = 20;
+    private const double Tires = 0.06;
+    private const double CalmBy = 5;
+
     // Of the signs a dog shows so many are not tapped, and one in so many is tapped though it did not show (House).
     private const double NotTapped = 0.2;
     private const double TappedAmiss = 0.005;
@@ -81,8 +86,10 @@ public sealed class VirtualDog
     private readonly Random random;
     private readonly double[] learned;
     private readonly double[]? harder;
+    private readonly Unevenness? uneven;
     private double arousal,
         mood;
+    private int goes;
 
     /// <param name="nature">What it is like.</param>
     /// <param name="steps">How many steps its plan has.</param>
@@ -95,21 +102,35 @@ public sealed class VirtualDog
         Array.Fill(learned, nature.Start);
     }
 
-    /// <summary>A dog just as another is now, by a nature of its own.</summary>
-    private VirtualDog(VirtualDog other, DogNature nature)
+    /// <summary>A dog to whom steps are unlike each other.</summary>
+    internal VirtualDog(DogNature nature, Unevenness uneven, int steps, Random random)
+        : this(nature, steps, random) => this.uneven = uneven;
+
+    /// <summary>A dog just as another is now, by a nature and an unevenness of its own.</summary>
+    private VirtualDog(VirtualDog other, DogNature nature, Unevenness? uneven, Random random)
     {
-        (this.nature, random, harder, arousal, mood) = (nature, other.random, other.harder, other.arousal, other.mood);
+        (this.nature, this.uneven, this.random, harder, arousal, mood, goes) = (nature, uneven, random, other.harder, other.arousal, other.mood, other.goes);
         learned = (double[])other.learned.Clone();
     }
 
-    /// <summary>A dog just as this one is now, of a nature that may differ.</summary>
-    internal VirtualDog Again(Func<DogNature, DogNature>? changed = null) => new(this, changed is null ? nature : changed(nature));
+    /// <summary>A dog just as this one is now.</summary>
+    /// <param name="random">A seeded generator of its own.</param>
+    internal VirtualDog Again(Random random) => new(this, nature, uneven, random);
+
+    /// <summary>A dog much like this one is now.</summary>
+    internal VirtualDog Parted(DogNature other) => new(this, other, uneven?.Parted(random), random);
+
+    /// <summary>Draws what was not seen of it, up to a step.</summary>
+    internal void Meets(int step) => uneven?.Draw(step, random, learned, nature.Start);
 
     /// <summary>What it is like.</summary>
     internal DogNature Nature => nature;
 
     /// <summary>What it has learned of a step, 0 to 1.</summary>
     public double Learned(int step) => learned[step];
+
+    /// <summary>How much of what was asked it stayed for at its last go, 0 to 1, where that was time.</summary>
+    public double HeldShare { get; private set; } = 1;
 
     /// <summary>How aroused it is, 0 and up.</summary>
     public double Arousal => arousal;
@@ -120,24 +141,34 @@ public sealed class VirtualDog
         var left = Math.Exp(-daysSince / nature.ForgetsInDays);
         for (var i = 0; i < learned.Length; i++)
             learned[i] = nature.Start + (learned[i] - nature.Start) * left;
-        (arousal, mood) = (0, nature.MoodSpread * DogNature.Normal(random));
+        (arousal, mood, goes) = (0, nature.MoodSpread * DogNature.Normal(random), 0);
     }
 
     /// <summary>How hard a target is, on the scale of what is learned; between two targets in proportion.</summary>
-    public static double Difficulty(double target, int topTarget) =>
-        target < 0 ? FirstTarget + OneRung * target : FirstTarget + AllTargets * (topTarget == 0 ? 1 : (target + 1.0) / (topTarget + 1));
+    /// <param name="target">The target, a rung below the first where negative.</param>
+    /// <param name="topTarget">The step's last.</param>
+    /// <param name="steepness">How many times as steeply as usual targets get harder.</param>
+    public static double Difficulty(double target, int topTarget, double steepness = 1) =>
+        target < 0 ? FirstTarget + OneRung * target : FirstTarget + steepness * AllTargets * (topTarget == 0 ? 1 : (target + 1.0) / (topTarget + 1));
 
     /// <summary>The chance that a go at a target succeeds as the dog is now.</summary>
     public double Chance(int step, double target, int topTarget) => ChanceOver(HowHard(step, target, topTarget) - learned[step]);
 
-    private double ChanceOver(double over) => 1 / (1 + Math.Exp(Steepness * over - 1.6 - MoodWeight * mood + ArousalWeight * arousal));
+    private double ChanceOver(double over) =>
+        1 / (1 + Math.Exp(Steepness * over - 1.6 - MoodWeight * mood + ArousalWeight * arousal + Tires * Math.Max(0, goes - FreshFor)));
 
     /// <summary>One go: whether it succeeded, and the sign it showed, if any.</summary>
     public (bool Good, SignGroup Sign) Go(int step, double target, int topTarget)
     {
         var over = HowHard(step, target, topTarget) - learned[step];
-        var good = random.NextDouble() < ChanceOver(over);
+        var (chance, luck) = (ChanceOver(over), random.NextDouble());
+        var good = luck < chance;
+        // Pulling out is as likely at any moment: the chance of staying to the end is what is left of that then.
+        HeldShare = good ? 1 : Math.Log(luck) / Math.Log(chance);
         Went(step, over, good);
+        // So far below its first sign chance does not make it show one.
+        if (arousal + CalmBy * SignNoise < nature.UnsureFrom)
+            return (good, SignGroup.AtEase);
         var shown = arousal + SignNoise * DogNature.Normal(random);
         var sign =
             shown >= 2 * nature.UnsureFrom ? SignGroup.OverThreshold
@@ -170,6 +201,7 @@ public sealed class VirtualDog
     /// <summary>A go that was so much harder than what was learned, or easier where negative.</summary>
     private void Went(int step, double over, bool good)
     {
+        goes++;
         arousal = arousal * nature.Calming + (good ? 0 : nature.Excitable * (1 + 2 * Math.Max(0, over)));
         Learn(step, good);
     }
@@ -192,7 +224,10 @@ public sealed class VirtualDog
         double Over(double bound) => NormalTail.Above((bound * nature.UnsureFrom - arousal) / SignNoise);
     }
 
-    private double HowHard(int step, double target, int topTarget) => Difficulty(target, topTarget) + (harder is null ? 0 : harder[step]);
+    private double HowHard(int step, double target, int topTarget) =>
+        uneven is null
+            ? Difficulty(target, topTarget) + (harder is null ? 0 : harder[step])
+            : Difficulty(target, topTarget, uneven.Steepness) + uneven.HarderAt(step);
 
     private void Learn(int step, bool good)
     {
@@ -201,8 +236,8 @@ public sealed class VirtualDog
             : !nature.AllOrNone ? nature.Learning * (1 - learned[step])
             : random.NextDouble() < nature.Learning ? 1 - learned[step]
             : 0;
-        for (var i = step; i < learned.Length && Math.Abs(by) > 1e-4; i++, by *= nature.Shared)
-            learned[i] = Math.Clamp(learned[i] + by, 0, 1);
+        for (var i = step; i < learned.Length && Math.Abs(by) > 5e-4; i++, by *= nature.Shared)
+            learned[i] = Math.Clamp(learned[i] + (good && uneven is not null ? by * uneven.RateAt(i) : by), 0, 1);
     }
 
     /// <summary>Over threshold costs what was learned here, and half as much on either side.</summary>

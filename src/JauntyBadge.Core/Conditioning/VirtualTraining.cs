@@ -90,12 +90,22 @@ public static class VirtualTraining
         DateOnly from,
         int most,
         HouseRules rules
+    ) => Play(dog, plan, Enumerable.Range(0, most).Select(from.AddDays).Where(d => days.Contains(d.DayOfWeek)).ToHashSet(), from, most, rules);
+
+    /// <summary>The same on the days on which a session is held.</summary>
+    public static (IReadOnlyList<SetRecord> Sets, DateOnly? ReadyOn) Play(
+        VirtualDog dog,
+        SessionPlan plan,
+        IReadOnlySet<DateOnly> days,
+        DateOnly from,
+        int most,
+        HouseRules rules
     )
     {
         var trainee = new Trainee(dog, new Curriculum(plan, null, rules), from.DayNumber) { Log = [] };
         for (var day = from; day < from.AddDays(most); day = day.AddDays(1))
         {
-            if (!days.Contains(day.DayOfWeek) || day.DayNumber < trainee.NotBefore)
+            if (!days.Contains(day) || day.DayNumber < trainee.NotBefore)
                 continue;
             trainee.Session(day.DayNumber);
             if (trainee.IsReady)
@@ -169,14 +179,11 @@ internal sealed class Trainee
     /// <summary>A go with its treat, and the change from one set to the next (House).</summary>
     private static readonly TimeSpan GoTakes = TimeSpan.FromSeconds(5);
 
-    /// <summary>Of what was asked it has held so much when it pulls out (House).</summary>
-    private const double PullsOutAt = 0.4;
-
     private readonly VirtualDog dog;
     private readonly Curriculum course;
     private readonly bool[] passed;
     private readonly int[] goodDay;
-    private readonly List<SessionOutcome> outcomes = [];
+    private readonly List<SessionOutcome> eventful = [];
     private (int Step, int Target, int Goes, int Days, int Day) atEvent = (-1, 0, 0, 0, 0);
     private (int Step, int Target) unsureAt = (-1, 0);
     private int sessions;
@@ -194,18 +201,20 @@ internal sealed class Trainee
         NotBefore = firstDay;
     }
 
-    private Trainee(Trainee other, Curriculum course)
+    private Trainee(Trainee other, Curriculum course, Random random)
     {
-        (dog, this.course, last, place, NotBefore) = (other.dog.Again(), course, other.last, other.place, other.NotBefore);
+        (dog, this.course, last, place, NotBefore) = (other.dog.Again(random), course, other.last, other.place, other.NotBefore);
         (passed, goodDay) = ((bool[])other.passed.Clone(), (int[])other.goodDay.Clone());
         left = passed.Take(course.Wanted).Count(p => !p);
         held = other.held.ToDictionary(h => h.Key, h => new List<HeldGo>(h.Value));
         (PassedSteps, Misses) = (other.PassedSteps, other.Misses);
-        (outcomes, atEvent, unsureAt, sessions) = ([.. other.outcomes], other.atEvent, other.unsureAt, other.sessions);
+        (eventful, atEvent, unsureAt, sessions) = ([.. other.eventful], other.atEvent, other.unsureAt, other.sessions);
     }
 
     /// <summary>The same dog where it stands now, on a course of the same steps that may want more or less of it.</summary>
-    public Trainee On(Curriculum other) => new(this, other);
+    /// <param name="other">The course.</param>
+    /// <param name="random">A seeded generator of its own, so that many can be played at once.</param>
+    public Trainee On(Curriculum other, Random random) => new(this, other, random);
 
     /// <summary>Every step that is wanted is passed.</summary>
     public bool IsReady => left == 0;
@@ -253,7 +262,7 @@ internal sealed class Trainee
         var (backs, worried, worst) = (0, 0, SignGroup.AtEase);
         var clock = new Clock();
         var from = place?.Step ?? course.Steps.Count - 1;
-        SessionOutcome? outcome = null;
+        var came = default(Came);
         while (place is { } at && !IsReady)
         {
             var step = course.Steps[at.Step];
@@ -263,22 +272,18 @@ internal sealed class Trainee
             worried += worst >= SignGroup.Worried ? 1 : 0;
             Take(at.Step, made, day);
             Note(at.Step, start, made, worst, day);
-            outcome = TrainingStop.Outcome(
-                sessions,
-                [(step.Id, start.Target, made.Kind), .. outcome is null ? [] : outcome.Passed.Select(p => (p, 0, DecisionKind.Passed))]
-            );
+            came.Add(step.Id, start.Target, made.Kind, eventful.Count > 0);
             var next = place is { } then ? course.Steps[then.Step] : null;
             var enough = clock.Goes >= course.Rules[Progression.GoesInSession] || clock.Time >= Progression.Longest(step.Stage, course.Rules);
             if (made.EndSession || enough || Progression.IsAnotherPlace(made, step, next, start.Target))
             {
                 if (made.EndSession ? made.Kind is DecisionKind.Back or DecisionKind.Same : enough && !lastGood)
-                    worst = EasyGo(at.Step, step, start, day, ref outcome);
+                    worst = EasyGo(at.Step, step, start, day, ref came);
                 break;
             }
         }
 
-        var over = outcome?.OverAt is not null;
-        return new(from, worried, over, worst >= SignGroup.Worried, Stops(outcome, day));
+        return new(from, worried, came.Over is not null, worst >= SignGroup.Worried, Stops(came, day));
     }
 
     /// <summary>Goes, and the time they take.</summary>
@@ -348,37 +353,58 @@ internal sealed class Trainee
     }
 
     /// <summary>The easy go with which a session ends; over threshold in it is over threshold in the session.</summary>
-    private SignGroup EasyGo(int at, Step step, SetStart start, int day, ref SessionOutcome? outcome)
+    private SignGroup EasyGo(int at, Step step, SetStart start, int day, ref Came came)
     {
         var target = Progression.WellBelow(start.Target);
         var (good, sign) = dog.Go(at, target, step.TopTarget);
-        Log?.Add(
-            new(step.Id, target, DateOnly.FromDayNumber(day), [good], sign > SignGroup.AtEase ? [new SeenAt(1, sign)] : []) { IsAfter = true }
-        );
+        Log?.Add(new(step.Id, target, DateOnly.FromDayNumber(day), [good], sign > SignGroup.AtEase ? [new SeenAt(1, sign)] : []) { IsAfter = true });
         if (sign == SignGroup.OverThreshold)
         {
             var over = GoRules.Decide(start, [], [new SeenAt(0, sign)], course.Rules);
             Take(at, over, day);
-            outcome = TrainingStop.Outcome(sessions, [(step.Id, start.Target, over.Kind)]);
+            came.Add(step.Id, start.Target, over.Kind, eventful.Count > 0);
         }
 
         return sign;
     }
 
-    private bool Stops(SessionOutcome? outcome, int day)
+    /// <summary>What a session came to, kept without a list: most come to nothing that recognition asks for.</summary>
+    private struct Came
     {
-        if (outcome is null || (outcome.PutBackFrom is null && (outcome.Passed.Count == 0 || outcomes.Count == 0)))
+        private List<string>? passed;
+
+        public string? Over { get; private set; }
+
+        public string? Stuck { get; private set; }
+
+        public readonly bool HasPassed => passed is not null;
+
+        public List<string> Passed => passed ??= [];
+
+        public void Add(string step, int target, DecisionKind made, bool keepsPassed)
+        {
+            Over = made == DecisionKind.EndNow ? step : Over;
+            Stuck = made == DecisionKind.Back && target == SetStart.EasiestRung ? step : Stuck;
+            if (made == DecisionKind.Passed && keepsPassed)
+                (passed ??= []).Add(step);
+        }
+    }
+
+    private bool Stops(Came came, int day)
+    {
+        var from = came.Over ?? came.Stuck;
+        if (from is null && !came.HasPassed)
             return false;
-        outcomes.Add(outcome);
-        if (outcome.PutBackFrom is null || TrainingStop.Of(outcomes, course.Rules) is not { } stop)
+        eventful.Add(new(sessions, came.Over, from, came.Passed));
+        if (from is null || TrainingStop.Of(eventful, course.Rules) is not { } stop)
             return false;
-        outcomes.Clear();
+        eventful.Clear();
         place = new(course.Place[TrainingStop.AStageBack(course.Steps, stop.StepId).Id], course.Begins);
         NotBefore = day + StopPause;
         return true;
     }
 
-    /// <summary>A go at a hold: the goes of a set ask for three quarters of the target on the average (see <see cref="Holds.Varied"/>); a dog that pulls out does so early (House).</summary>
+    /// <summary>A go at a hold: the goes of a set ask for three quarters of the target on the average (see <see cref="Holds.Varied"/>); a dog that pulls out does so when it does.</summary>
     private void Hold(int at, TimeSpan? target, bool good)
     {
         if (!course.Plan.HeedsHolds || target is not { } asked)
@@ -386,7 +412,7 @@ internal sealed class Trainee
         if (!held.TryGetValue(at, out var holds))
             held[at] = holds = [];
         var mean = (3 * asked + TimeSpan.FromSeconds(1)) / 4;
-        holds.Add(new(good ? mean : PullsOutAt * mean, good));
+        holds.Add(new(dog.HeldShare * mean, good));
     }
 
     /// <summary>Goes on from a decision, of a set played or on record.</summary>

@@ -68,7 +68,19 @@ public static class HouseNumbers
                 VanStock.SureEnough,
             ]
         ),
-        (Training, [.. GoRules.All, .. Holds.All, .. Progression.All, .. TrainingCalendar.All, .. Forecasts.All, .. Progress.All, .. TrainingTimes.All, .. TrainingStop.All]),
+        (
+            Training,
+            [
+                .. GoRules.All,
+                .. Holds.All,
+                .. Progression.All,
+                .. TrainingCalendar.All,
+                .. Forecasts.All,
+                .. Progress.All,
+                .. TrainingTimes.All,
+                .. TrainingStop.All,
+            ]
+        ),
         ("Wearing", [.. WearLimit.All, .. AssociationBalance.All, .. TreatAllowance.All, .. MuzzleState.All]),
     ];
 

@@ -49,12 +49,13 @@ internal sealed class ConditioningConfiguration
         pass.Ignore(p => p.Why);
         pass.HasOne<DogRow>().WithMany().HasForeignKey(p => p.DogId);
         pass.HasOne(p => p.Set).WithMany().HasForeignKey(p => p.SetId);
-        pass.HasIndex(p => new { p.DogId, p.StepId }).IsUnique();
+        // What was withdrawn stays on record beside what is passed anew.
+        pass.HasIndex(p => new { p.DogId, p.StepId }).IsUnique().HasFilter("\"WithdrawnAt\" IS NULL");
     }
 
     public void Configure(EntityTypeBuilder<PlanMoveRow> move)
     {
-        move.Ignore(m => m.Why);
+        move.Ignore(m => m.Why).Ignore(m => m.Position);
         move.HasOne<DogRow>().WithMany().HasForeignKey(m => m.DogId);
     }
 }

@@ -45,7 +45,7 @@ public static class Replay
             foreach (var session in sessions)
             {
                 var (goes, backs) = (0, 0);
-                foreach (var set in session.Sets.Where(s => s.ClosedAt is not null).OrderBy(s => s.Number))
+                foreach (var set in session.Sets.Where(s => s.Decision is not null).OrderBy(s => s.Number))
                 {
                     var record = set.ToRecord();
                     goes += record.Goes.Count;

@@ -31,6 +31,9 @@ public sealed class SessionRow : INumbered, IOfDog
         set => Plan = value is null ? null : JsonColumn.Write(value);
     }
 
+    /// <summary>Why it was trained though it was not to be; null for most.</summary>
+    public string? Note { get; set; }
+
     public List<SetRow> Sets { get; set; } = [];
 }
 
@@ -50,6 +53,9 @@ public sealed class SetRow : IVersioned, IOfDog
 
     /// <summary>The hold asked for, where it lies between two targets.</summary>
     public int? AskedMs { get; set; }
+
+    /// <summary>What came after the set that ended its session: an easy go, and what was seen then.</summary>
+    public bool IsAfter { get; set; }
 
     public DateTime StartedAt { get; set; }
     public DateOnly Day { get; set; }
@@ -88,7 +94,9 @@ public sealed class SetRow : IVersioned, IOfDog
     public List<SignRow> Signs { get; set; } = [];
 
     /// <summary>The set as the progression rule sees it.</summary>
-    public SetRecord ToRecord() =>
+    public SetRecord ToRecord() => Record() with { At = StartedAt, IsAfter = IsAfter };
+
+    private SetRecord Record() =>
         SetRecord.Logged(
             StepId,
             Target,
@@ -101,10 +109,17 @@ public sealed class SetRow : IVersioned, IOfDog
     /// <summary>Whether its decision may still be overruled.</summary>
     /// <param name="sets">The sets of its session.</param>
     public bool CanBeOverruled(IEnumerable<SetRow> sets) =>
-        Progression.CanBeOverruled(Decision, sets.Any(s => s.Number > Number && (s.ClosedAt is not null || s.Goes.Count > 0 || s.Signs.Count > 0)));
+        Progression.CanBeOverruled(
+            Decision,
+            sets.Any(s => s.Number > Number && (s.IsAfter || s.ClosedAt is not null || s.Goes.Count > 0 || s.Signs.Count > 0))
+        );
 
     /// <summary>Closes the set with the rule's decision and answers where the plan stands now.</summary>
-    public PlanMoveRow Close(Decision decision, string rulesId, DateTime at)
+    /// <param name="decision">What was decided.</param>
+    /// <param name="rulesId">The numbers it was decided by.</param>
+    /// <param name="at">When.</param>
+    /// <param name="next">Where the plan stands now.</param>
+    public PlanMoveRow Close(Decision decision, string rulesId, DateTime at, PlanPosition? next)
     {
         (ClosedAt, Decision, DecidedBy, Basis, EndSession, RulesId) = (
             at,
@@ -118,10 +133,10 @@ public sealed class SetRow : IVersioned, IOfDog
         {
             DogId = DogId,
             At = at,
-            StepId = decision.Next?.StepId,
-            Target = decision.Next?.Target ?? 0,
-            AskedMs = decision.Next?.Asked.AsMs(),
-            NotBefore = decision.Next?.NotBefore,
+            StepId = next?.StepId,
+            Target = next?.Target ?? 0,
+            AskedMs = next?.Asked.AsMs(),
+            NotBefore = next?.NotBefore,
             Why = new(MoveCause.Decided) { Decision = decision.Facts },
         };
     }
@@ -138,6 +153,12 @@ public sealed class StepPassRow : IOfDog
 
     /// <summary>The set that showed it; null where it was passed by hand.</summary>
     public int? SetId { get; set; }
+
+    /// <summary>When somebody said that it counts no longer; null where it counts.</summary>
+    public DateTime? WithdrawnAt { get; set; }
+
+    /// <summary>Why it counts no longer.</summary>
+    public string? WithdrawnNote { get; set; }
 
     public SetRow? Set { get; set; }
 
@@ -240,8 +261,14 @@ public sealed class PlanMoveRow : INumbered, IOfDog
 
     public bool ByHand { get; set; }
 
+    /// <summary>Somebody said what is different, and training that was stopped goes on.</summary>
+    public bool Resumes { get; set; }
+
     /// <summary>A <see cref="MoveWhy"/> as JSON; null where <see cref="Reason"/> says it.</summary>
     public string? Cause { get; set; }
+
+    /// <summary>Where it was moved to; null when the last step is passed.</summary>
+    public PlanPosition? Position => StepId is { } step ? new(step, Target, NotBefore) { Asked = AskedMs.AsHold() } : null;
 
     /// <summary>Why it was moved, in facts; null for a note, and in older moves.</summary>
     public MoveWhy? Why

@@ -9,7 +9,7 @@ namespace JauntyBadge.Data.Conditioning;
 /// <param name="Training">Its plan, and where that stands.</param>
 /// <param name="LastMove">Where the plan was moved to last.</param>
 /// <param name="OpenSession">A session begun and not ended.</param>
-/// <param name="Passes">The steps it has passed.</param>
+/// <param name="Passes">The steps it has passed, without what counts no longer.</param>
 /// <param name="RuleChoice">How its sets are decided, as chosen last; null for the House way.</param>
 /// <param name="Choice">School, policies and days as chosen last; null for the House way.</param>
 public sealed record TrainedDog(
@@ -29,18 +29,26 @@ public sealed record TrainedDog(
         var lastMoves = db.PlanMoves.Where(m => ids.Contains(m.DogId)).GroupBy(m => m.DogId).Select(g => g.Max(m => m.Id));
         var moves = await db.PlanMoves.AsNoTracking().Where(m => lastMoves.Contains(m.Id)).ToDictionaryAsync(m => m.DogId, cancel);
         var open = await db.Sessions.AsNoTracking().Where(s => ids.Contains(s.DogId) && s.EndedAt == null).ToDictionaryAsync(s => s.DogId, cancel);
-        var lastSets = db.Sets.Where(s => ids.Contains(s.DogId) && s.ClosedAt != null).GroupBy(s => s.DogId).Select(g => g.Max(s => s.Id));
+        var lastSets = db.Sets.Where(s => ids.Contains(s.DogId) && s.Decision != null).GroupBy(s => s.DogId).Select(g => g.Max(s => s.Id));
         var trained = await db.Sets.Where(s => lastSets.Contains(s.Id)).ToDictionaryAsync(s => s.DogId, s => s.Day, cancel);
         var lastRules = db.GoRules.Where(r => ids.Contains(r.DogId)).GroupBy(r => r.DogId).Select(g => g.Max(r => r.Id));
         var rules = await db.GoRules.AsNoTracking().Where(r => lastRules.Contains(r.Id)).ToDictionaryAsync(r => r.DogId, cancel);
         var recent = await RecentAsync(db, ids, trained, cancel);
+        var signs = await LastSignsAsync(db, recent, cancel);
+        var byHand = await LastMovesAsync(db.PlanMoves.Where(m => m.ByHand), ids, cancel);
+        var resumed = await LastMovesAsync(db.PlanMoves.Where(m => m.Resumes), ids, cancel);
         var choices = await LastChoicesAsync(db, ids, cancel);
-        var passes = (await db.StepPasses.AsNoTracking().Where(p => ids.Contains(p.DogId)).OrderBy(p => p.Id).ToListAsync(cancel)).ToLookup(p => p.DogId);
+        var passes = (
+            await db.StepPasses.AsNoTracking().Where(p => ids.Contains(p.DogId) && p.WithdrawnAt == null).OrderBy(p => p.Id).ToListAsync(cancel)
+        ).ToLookup(p => p.DogId);
         return
         [
             .. dogs.Select(d =>
             {
                 var id = d.Dog.Id;
+                HeldSession Held(IGrouping<long, RecentSet> sets) =>
+                    HeldSession.Of(sets.First().Day, sets.First().EndedAt!.Value, EndOf(sets).SelectMany(s => signs[s.SetId]));
+
                 var (move, session, choice, rule) = (
                     moves.GetValueOrDefault(id),
                     open.GetValueOrDefault(id),
@@ -52,16 +60,26 @@ public sealed record TrainedDog(
                     d.Profile,
                     choice.PlanFor(d.Profile),
                     passed.Select(p => p.StepId).ToHashSet(),
-                    move is { StepId: { } at } ? new PlanPosition(at, move.Target, move.NotBefore) { Asked = move.AskedMs.AsHold() } : null,
+                    move?.Position,
                     move?.At,
                     move?.NotBefore,
                     trained.TryGetValue(id, out var day) ? day : null,
                     session is not null,
                     choice?.Days ?? TrainingWeek.Usual,
                     rule?.Rule ?? GoRule.AsSoonAsClear,
-                    Progress.StuckAt([.. recent[id]], d.Rules),
+                    Progress.StuckAt([.. recent[id].Select(s => s.Outcome).OfType<SetOutcome>()], d.Rules),
                     d.Rules
-                );
+                )
+                {
+                    Stop = TrainingStop.Of(
+                        TrainingStop.Outcomes(
+                            recent[id].Where(s => !(s.StartedAt <= resumed.GetValueOrDefault(id))).Select(s => s.Outcome).OfType<SetOutcome>()
+                        ),
+                        d.Rules
+                    ),
+                    LastSessions = [.. recent[id].GroupBy(s => s.Session).Where(g => g.First().EndedAt != null && g.First().Day == day).Select(Held)],
+                    MovedByHandAt = byHand.TryGetValue(id, out var moved) ? moved : null,
+                };
                 return new TrainedDog(d, training, move, session, passed, rule, choice);
             }),
         ];
@@ -71,35 +89,74 @@ public sealed record TrainedDog(
     public static async Task<TrainedDog?> FindAsync(PracticeDb db, Guid id, CancellationToken cancel) =>
         await MeasuredDog.FindProfileAsync(db, id, cancel) is { } dog ? (await LoadAsync(db, [dog], cancel)).Single() : null;
 
-    /// <summary>What became of the sets of some dogs in the weeks before the last one of them was trained.</summary>
-    private static async Task<ILookup<Guid, (long Session, string StepId, int Target, DecisionKind Decision)>> RecentAsync(
-        PracticeDb db,
-        List<Guid> ids,
-        Dictionary<Guid, DateOnly> trained,
-        CancellationToken cancel
+    /// <summary>Sessions of a day whose end is looked at: more than a day allows, where some were trained all the same (House; it bounds what is read).</summary>
+    private const int MostSessionsADay = 8;
+
+    /// <summary>A set as recognition and the day look at it.</summary>
+    private sealed record RecentSet(
+        Guid DogId,
+        int SetId,
+        long Session,
+        DateTime StartedAt,
+        DateTime? EndedAt,
+        DateOnly Day,
+        string StepId,
+        int Target,
+        bool IsAfter,
+        DecisionKind? Decision
     )
+    {
+        /// <summary>What was decided; null where nothing was.</summary>
+        public SetOutcome? Outcome => Decision is { } kind ? new(Session, StepId, Target, kind) : null;
+    }
+
+    /// <summary>The sets of some dogs in the weeks before the last one of them was trained.</summary>
+    private static async Task<ILookup<Guid, RecentSet>> RecentAsync(PracticeDb db, List<Guid> ids, Dictionary<Guid, DateOnly> trained, CancellationToken cancel)
     {
         var from = trained.Count == 0 ? DateOnly.MaxValue : trained.Values.Min().AddDays(-Progress.StuckLooksBack);
         var sets = await db
-            .Sets.Where(s => ids.Contains(s.DogId) && s.Day >= from && s.Decision != null)
+            .Sets.Where(s => ids.Contains(s.DogId) && s.Day >= from && s.ClosedAt != null)
             .OrderBy(s => s.Id)
             .Join(
                 db.Sessions,
                 s => s.SessionId,
                 s => s.Id,
                 (set, session) =>
-                    new
-                    {
+                    new RecentSet(
                         set.DogId,
+                        set.Id,
                         session.Number,
+                        session.StartedAt,
+                        session.EndedAt,
+                        set.Day,
                         set.StepId,
                         set.Target,
-                        set.Decision,
-                    }
+                        set.IsAfter,
+                        set.Decision
+                    )
             )
             .ToListAsync(cancel);
-        return sets.ToLookup(s => s.DogId, s => (s.Number, s.StepId, s.Target, s.Decision!.Value));
+        return sets.ToLookup(s => s.DogId);
     }
+
+    /// <summary>The last set of a session, and what came after it.</summary>
+    private static IEnumerable<RecentSet> EndOf(IGrouping<long, RecentSet> session) => session.TakeLast(session.Last().IsAfter ? 2 : 1);
+
+    /// <summary>The signs of the last sets of their sessions, and of what came after.</summary>
+    private static async Task<ILookup<int, string>> LastSignsAsync(PracticeDb db, ILookup<Guid, RecentSet> recent, CancellationToken cancel)
+    {
+        var sets = recent.SelectMany(dog => dog.GroupBy(s => s.Session).TakeLast(MostSessionsADay).SelectMany(EndOf)).Select(s => s.SetId).ToList();
+        var signs = await db.Signs.Where(s => sets.Contains(s.SetId)).Select(s => new { s.SetId, s.SignId }).ToListAsync(cancel);
+        return signs.ToLookup(s => s.SetId, s => s.SignId);
+    }
+
+    /// <summary>When each of some dogs was moved last, among some moves.</summary>
+    private static Task<Dictionary<Guid, DateTime>> LastMovesAsync(IQueryable<PlanMoveRow> moves, List<Guid> ids, CancellationToken cancel) =>
+        moves
+            .Where(m => ids.Contains(m.DogId))
+            .GroupBy(m => m.DogId)
+            .Select(g => new { g.Key, At = g.Max(m => m.At) })
+            .ToDictionaryAsync(g => g.Key, g => g.At, cancel);
 
     /// <summary>What was chosen last for each of some dogs.</summary>
     private static async Task<Dictionary<Guid, PlanChoiceRow>> LastChoicesAsync(PracticeDb db, List<Guid> ids, CancellationToken cancel)
@@ -117,7 +174,7 @@ public static class PlanChoices
     {
         var sessions = await db.Sessions.AsNoTracking().Where(s => s.DogId == dogId).ToDictionaryAsync(s => s.Id, s => s.Number, cancel);
         var sets = await FinishedSetsAsync(db, dogId, cancel);
-        return [.. sets.Select(s => new TrainedSet(sessions[s.SessionId], s.ToRecord(), s.Decision!.Value))];
+        return [.. sets.Where(s => s.Decision != null).Select(s => new TrainedSet(sessions[s.SessionId], s.ToRecord(), s.Decision!.Value))];
     }
 
     /// <summary>Every finished set of a dog, the oldest first.</summary>

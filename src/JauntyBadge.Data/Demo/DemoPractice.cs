@@ -300,7 +300,7 @@ public static class DemoPractice
             session.Sets.Add(set);
             at += SetTakes;
             session.EndedAt = at;
-            db.PlanMoves.Add(set.Close(decision, rulesId, at));
+            db.PlanMoves.Add(set.Close(decision, rulesId, at, decision.Next));
             if (decision.Kind == DecisionKind.Passed)
                 db.StepPasses.Add(
                     new StepPassRow

@@ -174,6 +174,9 @@ namespace JauntyBadge.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<bool>("Resumes")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("StepId")
                         .HasColumnType("TEXT");
 
@@ -200,6 +203,9 @@ namespace JauntyBadge.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<string>("GapReason")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Note")
                         .HasColumnType("TEXT");
 
                     b.Property<long>("Number")
@@ -255,6 +261,9 @@ namespace JauntyBadge.Data.Migrations
 
                     b.Property<string>("IfStuck")
                         .HasColumnType("TEXT");
+
+                    b.Property<bool>("IsAfter")
+                        .HasColumnType("INTEGER");
 
                     b.Property<int>("Number")
                         .HasColumnType("INTEGER");
@@ -350,12 +359,19 @@ namespace JauntyBadge.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<DateTime?>("WithdrawnAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("WithdrawnNote")
+                        .HasColumnType("TEXT");
+
                     b.HasKey("Id");
 
                     b.HasIndex("SetId");
 
                     b.HasIndex("DogId", "StepId")
-                        .IsUnique();
+                        .IsUnique()
+                        .HasFilter("\"WithdrawnAt\" IS NULL");
 
                     b.ToTable("StepPasses");
                 });

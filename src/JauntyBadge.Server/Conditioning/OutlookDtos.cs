@@ -80,6 +80,7 @@ public sealed record FanDto(DateOnly Day, int P10, int P50, int P90);
 /// <param name="By">The day wanted.</param>
 /// <param name="ReadyAt">The step that has to be passed, by name.</param>
 /// <param name="Wanted">How many steps that is.</param>
+/// <param name="Says">When it is likely to be ready, and what that cannot know yet.</param>
 /// <param name="Low">The chance is so low that ways out are shown.</param>
 public sealed record ForecastDto(
     DateOnly? By,
@@ -94,7 +95,8 @@ public sealed record ForecastDto(
     IReadOnlyList<HoldUpDto> HoldsUp,
     IReadOnlyList<WayOutDto> WaysOut,
     int PassedNow,
-    IReadOnlyList<FanDto> Fan
+    IReadOnlyList<FanDto> Fan,
+    string Says
 )
 {
     internal static ForecastDto Of(Forecast told, ForecastQuestion asked, ConditioningWords words)
@@ -113,7 +115,8 @@ public sealed record ForecastDto(
             [.. told.HoldsUp.Select(h => new HoldUpDto(h.StepId, words.OnRecord(h.StepId), h.Sessions))],
             [.. told.WaysOut.Select(w => new WayOutDto(w.Kind, words.WayOut(w, asked), w.ChanceBy))],
             told.PassedNow,
-            [.. told.Fan.Select(f => new FanDto(f.Day, f.P10, f.P50, f.P90))]
+            [.. told.Fan.Select(f => new FanDto(f.Day, f.P10, f.P50, f.P90))],
+            words.Foretold(told, asked.Log.Count > 0)
         );
     }
 }

@@ -59,23 +59,25 @@ internal static class OutlookEndpoints
         var mine = dog.Training.Plan.Steps.Select(s => s.Step.Id).ToHashSet();
         return
         [
-            .. School.All.Select(school =>
-            {
-                var told = words.Told(school);
-                var plan = TrainingPlan.For(dog.Measured.Profile, school, dog.Choice?.Policies);
-                var ids = plan.Steps.Select(s => s.Step.Id).ToHashSet();
-                return new SchoolComparedDto(
-                    school.Id,
-                    told.Name,
-                    told.Says,
-                    school == dog.Training.Plan.School,
-                    plan.Steps.Count,
-                    [.. plan.Steps.Where(s => !mine.Contains(s.Step.Id)).Select(s => words.Called(s.Step))],
-                    [.. dog.Training.Plan.Steps.Where(s => !ids.Contains(s.Step.Id)).Select(s => words.Called(s.Step))],
-                    dog.Training.Passed.Count(ids.Contains),
-                    [.. plan.Policies.Where(p => dog.Training.Plan.Policies.Single(m => m.Topic == p.Topic).OptionId != p.OptionId).Select(words.Told)]
-                );
-            }),
+            .. School
+                .All.Where(s => s.IsFor(dog.Measured.Profile))
+                .Select(school =>
+                {
+                    var told = words.Told(school);
+                    var plan = TrainingPlan.For(dog.Measured.Profile, school, dog.Choice?.Policies);
+                    var ids = plan.Steps.Select(s => s.Step.Id).ToHashSet();
+                    return new SchoolComparedDto(
+                        school.Id,
+                        told.Name,
+                        told.Says,
+                        school == dog.Training.Plan.School,
+                        plan.Steps.Count,
+                        [.. plan.Steps.Where(s => !mine.Contains(s.Step.Id)).Select(s => words.Called(s.Step))],
+                        [.. dog.Training.Plan.Steps.Where(s => !ids.Contains(s.Step.Id)).Select(s => words.Called(s.Step))],
+                        dog.Training.Passed.Count(ids.Contains),
+                        [.. plan.Policies.Where(p => dog.Training.Plan.Policies.Single(m => m.Topic == p.Topic).OptionId != p.OptionId).Select(words.Told)]
+                    );
+                }),
         ];
     }
 
@@ -102,7 +104,12 @@ internal static class OutlookEndpoints
         }
 
         var school = entry.School ?? throw Refusal.Field("school", "school is needed.");
-        await db.DogAsync(id, cancel);
+        var dog = await db.ProfiledDogAsync(id, cancel);
+        if (!School.Of(school).IsFor(dog.Profile))
+            throw Refusal.Field(
+                "school",
+                $"It works with a lure, and the dog had a bad time with a muzzle. One of: {string.Join(", ", School.All.Where(s => s.IsFor(dog.Profile)).Select(s => s.Name))}."
+            );
         await Versions.NeedAsync(
             edited,
             (await db.LastPlanChoiceAsync(id, cancel))?.Number ?? 0,
@@ -135,7 +142,7 @@ internal static class OutlookEndpoints
         var most = WhereToBegin.Tries(dog.Training.Plan, temperament).Count;
         if (entry.WentWell is not { } wentWell || wentWell < 0 || wentWell > most)
             throw Refusal.Field("wentWell", $"How many tries in a row went well and at ease: 0 to {most}.");
-        if (dog.Training.LastTrained is not null || dog.OpenSession is not null)
+        if (!dog.Training.MayFindBeginning(clock.Today()))
             throw Refusal.Conflict("It has been trained: its own record says where to go on.");
         var (begin, skipped) = WhereToBegin.After(dog.Training.Plan, temperament, wentWell);
         var why = new MoveWhy(MoveCause.Tried) { Number = most, WentWell = wentWell };
@@ -150,6 +157,10 @@ internal static class OutlookEndpoints
                 ByHand = true,
             }
         );
+        // What was passed before a long time away, from there on, is to be trained anew.
+        var words = new ConditioningWords(await pen.WithAsync(dog.Measured.Rules, cancel));
+        var anew = dog.Training.Plan.Steps.Select(s => s.Step.Id).Except(skipped.Select(s => s.Id)).ToList();
+        await PlanEndpoints.DropPassesAsync(db, id, anew, words.Moved(why), clock, cancel);
         db.StepPasses.AddRange(
             skipped
                 .Where(s => !dog.Training.Passed.Contains(s.Id))
@@ -253,7 +264,13 @@ internal static class OutlookEndpoints
             From = clock.Today(),
             By = dog.Training.Week.By >= clock.Today() ? dog.Training.Week.By : null,
             Log = log,
-            Held = DaysHeld.Of(log, dog.Training.Week.Days, clock.Today()),
+            Held = SessionsHeld.Of(
+                log,
+                dog.Training.Week.Days,
+                dog.Training.Week.SessionsPerDay,
+                clock.Today(),
+                GoRules.RestDaysFor(profile.Temperament, dog.Training.Rule, dog.Measured.Rules)
+            ),
             Passed = dog.Training.Passed,
             Position = dog.Training.Position,
             Rules = dog.Measured.Rules,

@@ -3,6 +3,7 @@ using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Server.Shared;
+using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Conditioning;
 
@@ -75,7 +76,23 @@ public sealed record StepDto(
 public sealed record PlannedStepDto(StepDto Step, string? Why, StepState State, bool IsGate, int? Target, string? TargetText, PassedDto? Passed);
 
 /// <summary>A step passed.</summary>
-public sealed record PassedDto(DateOnly Day, PassedHow How, string? Note);
+/// <param name="CanWithdraw">It was passed by hand or by trying: that can be withdrawn with a note.</param>
+public sealed record PassedDto(DateOnly Day, PassedHow How, string? Note, bool CanWithdraw);
+
+/// <summary>Something that may be different when training goes on after it was stopped.</summary>
+public sealed record DiffersDto(WhatDiffers Differs, string Says);
+
+/// <summary>Training is stopped until somebody says what is different.</summary>
+/// <param name="Says">Why, in a sentence.</param>
+/// <param name="Means">What that means, and whom to ask.</param>
+/// <param name="Choices">What may be different.</param>
+public sealed record StopDto(string Says, string Means, IReadOnlyList<DiffersDto> Choices)
+{
+    internal static StopDto? Of(TrainingStop? stop, ConditioningWords words) =>
+        stop is null
+            ? null
+            : new(words.Stopped(stop), words.WhatStopMeans, [.. Enum.GetValues<WhatDiffers>().Select(d => new DiffersDto(d, words.Differs(d)))]);
+}
 
 /// <summary>A step this dog does not need.</summary>
 public sealed record LeftOutDto(string Name, Stage Stage, string Reason);
@@ -84,12 +101,14 @@ public sealed record LeftOutDto(string Name, Stage Stage, string Reason);
 /// <param name="School">The school's name.</param>
 /// <param name="SchoolReason">Why it was chosen; null for the House's own.</param>
 /// <param name="Rule">How its sets are decided.</param>
-/// <param name="MayFindBeginning">It was never trained nor set anywhere by hand: where to begin can be found by trying.</param>
+/// <param name="MayFindBeginning">It was never trained nor set anywhere by hand, or was away for very long: where to begin can be found by trying.</param>
 /// <param name="RuleReason">Why, where somebody chose it; null for the House way.</param>
 /// <param name="Rests">It is not to be trained today, by the practice's day.</param>
 /// <param name="ChoiceVersion">The version of school, policies and days; 0 where nobody chose.</param>
 /// <param name="RuleVersion">The version of the rule.</param>
 /// <param name="PositionVersion">The version of where it stands.</param>
+/// <param name="Stop">Why it is stopped; null where it is not.</param>
+/// <param name="NotNow">Why no session can begin now, in a sentence; null where one can.</param>
 public sealed record PlanDto(
     SchoolId SchoolId,
     string School,
@@ -108,11 +127,20 @@ public sealed record PlanDto(
     bool MayFindBeginning,
     long ChoiceVersion,
     long RuleVersion,
-    long PositionVersion
+    long PositionVersion,
+    StopDto? Stop,
+    string? NotNow
 );
 
 /// <summary>A place in the plan set by hand.</summary>
-public sealed record PositionEntry(string? StepId = null, int? Target = null, string? Note = null);
+/// <param name="NoLongerCounts">Steps at that place or after it whose passes no longer count.</param>
+public sealed record PositionEntry(string? StepId = null, int? Target = null, string? Note = null, IReadOnlyList<string>? NoLongerCounts = null);
+
+/// <summary>Why something no longer counts.</summary>
+public sealed record WithdrawEntry(string? Note = null);
+
+/// <summary>What is different, so that training that was stopped goes on.</summary>
+public sealed record ResumeEntry(WhatDiffers? Differs = null, string? Note = null);
 
 /// <summary>How a dog's sets are to be decided.</summary>
 public sealed record GoRuleEntry(GoRule? Rule = null, string? Reason = null);
@@ -130,17 +158,31 @@ internal static class PlanEndpoints
                 "Choose how the dog's sets are decided, with a reason; a session under way goes on as it began. The version is the plan's ruleVersion."
             )
             .NeedsVersion();
+        plan.MapPost("/passes/{stepId}/withdraw", WithdrawAsync)
+            .WithName("withdrawPass")
+            .WithSummary("A step passed by hand or by trying no longer counts as passed, with a note. The version is the plan's positionVersion.")
+            .NeedsVersion();
+        plan.MapPost("/resume", ResumeAsync)
+            .WithName("resumeTraining")
+            .WithSummary("Training that was stopped goes on: what is different, with a note. The version is the plan's positionVersion.")
+            .NeedsVersion();
         plan.MapPost("/position", MoveAsync)
             .WithName("movePlan")
             .WithSummary("Overrule where the plan stands, with a note. The version is the plan's positionVersion.")
             .NeedsVersion();
     }
 
+    private const int LongestNote = 500;
+
     internal static async Task<PlanDto> PlanAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.TrainedDogAsync(id, cancel);
-        return Of(file, clock.Today(), new ConditioningWords(await pen.WithAsync(file.Measured.Rules, cancel)));
+        return Of(file, clock, new ConditioningWords(await pen.WithAsync(file.Measured.Rules, cancel)));
     }
+
+    /// <summary>A note, or what would be accepted as one.</summary>
+    private static string NeedNote(string? note) =>
+        note.OrNull() is { Length: <= LongestNote } said ? said : throw Refusal.Field("note", $"Write down why, in up to {LongestNote} letters.");
 
     private static async Task<PlanDto> MoveAsync(
         Guid id,
@@ -155,8 +197,10 @@ internal static class PlanEndpoints
         var file = await db.TrainedDogAsync(id, cancel);
         await NeedPositionAsync(edited, file, db, pen, clock, cancel);
         var at = NeedPosition(file.Training.Plan, entry.StepId, entry.Target);
-        if (string.IsNullOrWhiteSpace(entry.Note) || entry.Note.Length > 500)
-            throw Refusal.Field("note", "Write down why, in up to 500 letters.");
+        var note = NeedNote(entry.Note);
+        var after = file.Training.Plan.Steps.SkipWhile(s => s.Step.Id != at.StepId).Select(s => s.Step.Id).ToHashSet();
+        if (entry.NoLongerCounts?.FirstOrDefault(id => !after.Contains(id) || !file.Training.Passed.Contains(id)) is { } other)
+            throw Refusal.Field("noLongerCounts", $"\"{other}\" is not a passed step at that place or after it.");
         if (file.OpenSession is not null)
             throw Refusal.Conflict("End the session under way first.");
         db.PlanMoves.Add(
@@ -166,10 +210,11 @@ internal static class PlanEndpoints
                 At = clock.UtcNow(),
                 StepId = at.StepId,
                 Target = at.Target,
-                Reason = entry.Note.Trim(),
+                Reason = note,
                 ByHand = true,
             }
         );
+        await DropPassesAsync(db, id, entry.NoLongerCounts ?? [], note, clock, cancel);
         // What lies before it counts as passed, by hand and with the note: nobody says that it was trained.
         foreach (var before in file.Training.Plan.Steps.TakeWhile(s => s.Step.Id != at.StepId).Where(s => !file.Training.Passed.Contains(s.Step.Id)))
             db.StepPasses.Add(
@@ -179,9 +224,80 @@ internal static class PlanEndpoints
                     StepId = before.Step.Id,
                     Day = clock.Today(),
                     How = PassedHow.ByHand,
-                    Note = entry.Note.Trim(),
+                    Note = note,
                 }
             );
+        await db.SaveChangesAsync(cancel);
+        return await PlanAsync(id, db, pen, clock, cancel);
+    }
+
+    /// <summary>Some passes count no longer; they stay on record with why.</summary>
+    internal static async Task DropPassesAsync(
+        PracticeDb db,
+        Guid dogId,
+        IReadOnlyCollection<string> steps,
+        string note,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        foreach (var pass in await db.StepPasses.Where(p => p.DogId == dogId && p.WithdrawnAt == null && steps.Contains(p.StepId)).ToListAsync(cancel))
+            (pass.WithdrawnAt, pass.WithdrawnNote) = (clock.UtcNow(), note);
+    }
+
+    private static async Task<PlanDto> WithdrawAsync(
+        Guid id,
+        string stepId,
+        WithdrawEntry entry,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
+    {
+        var file = await db.TrainedDogAsync(id, cancel);
+        await NeedPositionAsync(edited, file, db, pen, clock, cancel);
+        var note = NeedNote(entry.Note);
+        var pass = file.Passes.SingleOrDefault(p => p.StepId == stepId) ?? throw Refusal.NotFound("This step is not on record as passed.");
+        if (pass.How == PassedHow.Trained)
+            throw Refusal.Conflict("This step was passed by training. To train it again, set the plan back to it.");
+        await DropPassesAsync(db, id, [stepId], note, clock, cancel);
+        await db.SaveChangesAsync(cancel);
+        return await PlanAsync(id, db, pen, clock, cancel);
+    }
+
+    private static async Task<PlanDto> ResumeAsync(
+        Guid id,
+        ResumeEntry entry,
+        PracticeDb db,
+        Pen pen,
+        TimeProvider clock,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
+    {
+        var file = await db.TrainedDogAsync(id, cancel);
+        await NeedPositionAsync(edited, file, db, pen, clock, cancel);
+        var differs = entry.Differs ?? throw Refusal.Field("differs", $"Say what is different: one of {string.Join(", ", Enum.GetNames<WhatDiffers>())}.");
+        var note = NeedNote(entry.Note);
+        if (file.Training is not { Stop: { } stop, Position: { } stands })
+            throw Refusal.Conflict("Training is not stopped.");
+        var at = TrainingStop.GoesOnAt(file.Training.Plan, stop, differs, stands, file.Training.Rule, file.Measured.Rules);
+        db.PlanMoves.Add(
+            new PlanMoveRow
+            {
+                DogId = id,
+                At = clock.UtcNow(),
+                StepId = at.StepId,
+                Target = at.Target,
+                NotBefore = at.NotBefore,
+                Reason = note,
+                Why = new(MoveCause.Resumed) { Differs = differs },
+                ByHand = true,
+                Resumes = true,
+            }
+        );
         await db.SaveChangesAsync(cancel);
         return await PlanAsync(id, db, pen, clock, cancel);
     }
@@ -235,13 +351,20 @@ internal static class PlanEndpoints
     }
 
     /// <summary>Why a plan was moved: the facts in words, or the note of whoever moved it.</summary>
-    internal static string ToldMove(PlanMoveRow move, ConditioningWords words) => move.Why is { } why ? words.Moved(why) : move.Reason;
+    internal static string ToldMove(PlanMoveRow move, ConditioningWords words) =>
+        move.Why is not { } why ? move.Reason
+        : move.Reason == "" ? words.Moved(why)
+        : $"{words.Moved(why)} {move.Reason}";
 
-    private static PlanDto Of(TrainedDog file, DateOnly today, ConditioningWords words)
+    private static PlanDto Of(TrainedDog file, TimeProvider clock, ConditioningWords words)
     {
+        var today = clock.Today();
         var (plan, position) = (file.Training.Plan, file.Training.Position);
         var away = position is null ? null : Progression.AfterGap(plan, position, file.Training.LastTrained, today, file.Measured.Rules).Away;
-        var passes = file.Passes.ToDictionary(p => p.StepId, p => new PassedDto(p.Day, p.How, p.Why is { } why ? words.Moved(why) : p.Note));
+        var passes = file.Passes.ToDictionary(
+            p => p.StepId,
+            p => new PassedDto(p.Day, p.How, p.Why is { } why ? words.Moved(why) : p.Note, p.How != PassedHow.Trained)
+        );
         PlannedStepDto Stands(PlannedStep s)
         {
             var (isHere, passed) = (s.Step.Id == position?.StepId, passes.GetValueOrDefault(s.Step.Id));
@@ -263,7 +386,7 @@ internal static class PlanEndpoints
             school.Id,
             school.Name,
             school.Says,
-            file.Choice?.Reason,
+            plan.Declined is { } declined ? words.Declined(declined) : file.Choice?.Reason,
             [.. plan.Steps.Select(Stands)],
             [.. plan.LeftOut.Select(l => new LeftOutDto(words.Called(l), l.Stage, words.WhyLeftOut(l, plan)))],
             [.. plan.Policies.Select(words.Told)],
@@ -274,10 +397,12 @@ internal static class PlanEndpoints
             file.OpenSession?.Id,
             file.Training.Rule,
             file.RuleChoice?.Reason,
-            file.Training.LastTrained is null && file.OpenSession is null && file.LastMove is null,
+            file.Training.MayFindBeginning(today),
             file.Choice?.Number ?? 0,
             file.RuleChoice?.Number ?? 0,
-            file.LastMove?.Number ?? 0
+            file.LastMove?.Number ?? 0,
+            StopDto.Of(file.Training.Stop, words),
+            file.OpenSession is null && TrainingTimes.NotNow(file.Training, clock.UtcNow(), today) is { } not ? words.CannotBegin(not) : null
         );
     }
 }

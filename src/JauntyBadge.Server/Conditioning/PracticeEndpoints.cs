@@ -18,6 +18,10 @@ public sealed record PracticeSetDto(string TargetText, int Good, int Goes, Pract
 
 /// <summary>The session as it stands.</summary>
 /// <param name="Sign">What the dog showed at the last go, in words; null while it is at ease.</param>
+/// <param name="AskedSeconds">How long the target asks it to stay; null for any other.</param>
+/// <param name="HeldSeconds">How long it stayed at the last go.</param>
+/// <param name="AllGoes">Goes of the session.</param>
+/// <param name="EasyGo">How the easy go went that ended it; null where there was none.</param>
 /// <param name="Learned">How much it has learned of the step in this session, −1 to 1; null before the end.</param>
 public sealed record PracticeDto(
     string Step,
@@ -30,9 +34,13 @@ public sealed record PracticeDto(
     IReadOnlyList<bool> Goes,
     SignGroup LastSign,
     string? Sign,
+    double? AskedSeconds,
+    double? HeldSeconds,
+    int AllGoes,
     bool WentOver,
     IReadOnlyList<PracticeSetDto> Sets,
     bool Ended,
+    bool? EasyGo,
     double? Learned
 );
 
@@ -81,6 +89,9 @@ internal static class PracticeEndpoints
             played.LastSign == SignGroup.AtEase || played.Goes.Count == 0
                 ? null
                 : shown[((asked.Seed ?? 1) + (asked.Moves?.Count ?? 0) & int.MaxValue) % shown.Count].Name,
+            step.HoldOf(played.Target)?.TotalSeconds,
+            played.LastHeld is { } stayed ? Math.Round(stayed.TotalSeconds, 1) : null,
+            played.AllGoes,
             played.WentOver,
             [
                 .. played.Sets.Select(s => new PracticeSetDto(
@@ -93,6 +104,7 @@ internal static class PracticeEndpoints
                 )),
             ],
             played.Ended,
+            played.EasyGo,
             played.Ended ? (played.LearnedAfter - played.LearnedBefore).Tidy() : null
         );
     }

@@ -13,6 +13,15 @@ public interface ITapped
     int? Target { get; }
 }
 
+/// <summary>When something was done, by a device's clock.</summary>
+public interface IMoment
+{
+    DateTimeOffset? At { get; }
+
+    /// <summary>When it was sent, by the same clock: what that is off is taken out.</summary>
+    DateTimeOffset? SentAt { get; }
+}
+
 /// <summary>One go's outcome.</summary>
 /// <param name="Success">Whether it did what the step asks.</param>
 /// <param name="HeldMs">How long it held, where the step has a timer.</param>
@@ -20,8 +29,16 @@ public interface ITapped
 /// <param name="StepId">The step that was shown.</param>
 /// <param name="Target">The target that was shown.</param>
 /// <param name="At">When it was tapped, by the pad's clock; the time it arrived when left out.</param>
-public sealed record GoEntry(bool? Success = null, int? HeldMs = null, int? Set = null, string? StepId = null, int? Target = null, DateTimeOffset? At = null)
-    : ITapped;
+/// <param name="SentAt">When this was sent, by the same clock: what that is off is taken out of the other.</param>
+public sealed record GoEntry(
+    bool? Success = null,
+    int? HeldMs = null,
+    int? Set = null,
+    string? StepId = null,
+    int? Target = null,
+    DateTimeOffset? At = null,
+    DateTimeOffset? SentAt = null
+) : ITapped, IMoment;
 
 public sealed class GoEntryValidator : AbstractValidator<GoEntry>
 {
@@ -36,7 +53,14 @@ public sealed class GoEntryValidator : AbstractValidator<GoEntry>
 }
 
 /// <summary>A sign seen.</summary>
-public sealed record SignEntry(string? SignId = null, int? Set = null, string? StepId = null, int? Target = null, DateTimeOffset? At = null) : ITapped;
+public sealed record SignEntry(
+    string? SignId = null,
+    int? Set = null,
+    string? StepId = null,
+    int? Target = null,
+    DateTimeOffset? At = null,
+    DateTimeOffset? SentAt = null
+) : ITapped, IMoment;
 
 public sealed class SignEntryValidator : AbstractValidator<SignEntry>
 {
@@ -52,10 +76,26 @@ public sealed class SignEntryValidator : AbstractValidator<SignEntry>
 /// <param name="At">When it was begun, by the device's clock; now when left out.</param>
 /// <param name="StepId">The step that was shown; where the plan stands when left out.</param>
 /// <param name="Target">The target that was shown.</param>
-public sealed record SessionEntry(Guid? Id = null, DateTimeOffset? At = null, string? StepId = null, int? Target = null);
+/// <param name="Note">Why it was trained though it was not to be: it rested, was stopped, had had enough that day. It stays on record.</param>
+/// <param name="SentAt">When this was sent, by the same clock.</param>
+public sealed record SessionEntry(
+    Guid? Id = null,
+    DateTimeOffset? At = null,
+    string? StepId = null,
+    int? Target = null,
+    string? Note = null,
+    DateTimeOffset? SentAt = null
+) : IMoment;
+
+public sealed class SessionEntryValidator : AbstractValidator<SessionEntry>
+{
+    private const int LongestNote = 500;
+
+    public SessionEntryValidator() => RuleFor(s => s.Note).MaximumLength(LongestNote).WithMessage($"Up to {LongestNote} letters, please.");
+}
 
 /// <summary>When something was done on a device; the time it arrived when left out.</summary>
-public sealed record MomentEntry(DateTimeOffset? At = null);
+public sealed record MomentEntry(DateTimeOffset? At = null, DateTimeOffset? SentAt = null) : IMoment;
 
 /// <summary>Where to go on instead of what the rule decided of a set.</summary>
 /// <param name="Target">A target of the set's step; −1 to −3 are its easier rungs.</param>
@@ -101,6 +141,9 @@ public sealed record SeenDto(Guid Id, string SignId, SignGroup Group);
 /// <summary>A set with its goes, and the rule's decision once it is finished.</summary>
 /// <param name="HoldSeconds">The criterion of a target that is time; null for any other.</param>
 /// <param name="HoldTargets">What each go of it asks to be held.</param>
+/// <param name="Kind">How it is worked at.</param>
+/// <param name="Count">How many in a row it asks for, where they are counted.</param>
+/// <param name="InARow">How many went well in a row so far, a miss halving them, where they are counted.</param>
 public sealed record SetDto(
     int Number,
     string StepId,
@@ -117,33 +160,52 @@ public sealed record SetDto(
     string? IfStuck,
     bool EndSession,
     string? Overruled,
+    StepKind Kind,
+    int? Count,
+    int? InARow,
     long Version
 );
+
+/// <summary>What comes after the set that ended a session.</summary>
+/// <param name="AsksEasyGo">One easy go is to end it, and was not had yet.</param>
+/// <param name="Says">What to do now, in a sentence.</param>
+/// <param name="Set">Where the easy go, and what is seen now, is tapped; with what was.</param>
+public sealed record AfterDto(bool AsksEasyGo, string Says, SetDto Set);
 
 /// <summary>A dog as its sessions need it.</summary>
 internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Session, HouseRules Rules, ConditioningWords Words)
 {
+    /// <summary>Why its training is stopped; null where it is not, or where nothing asks.</summary>
+    public TrainingStop? Stop { get; init; }
+
     public static PlannedDog Of(TrainedDog dog, ConditioningWords words) =>
-        new(dog.Measured.Dog.Name, dog.Training.Plan, dog.Training.ForSession(), dog.Measured.Rules, words);
+        new(dog.Measured.Dog.Name, dog.Training.Plan, dog.Training.ForSession(), dog.Measured.Rules, words) { Stop = dog.Training.Stop };
 
     /// <summary>The plan a session is trained by: as it began.</summary>
     public SessionPlan PlanOf(SessionRow session) => session.BegunWith ?? Session;
 
+    /// <summary>Earlier sets of the step of the open set, where they matter to how it stands.</summary>
+    public IReadOnlyList<SetRecord> Earlier { get; init; } = [];
+
     /// <summary>How an open set stands.</summary>
-    public SetDecision Standing(SessionRow session, SetRow open)
+    public (SetStart Start, SetDecision Decision) Standing(SessionRow session, SetRow open)
     {
-        var set = open.ToRecord();
-        return GoRules.Decide(Progression.StartOf(PlanOf(session), set, 0, Backs(session)), set.Goes, set.Signs, Rules);
+        var (set, plan) = (open.ToRecord(), PlanOf(session));
+        var start = Progression.StartOf(plan, set, Progression.GoodDays(plan, set, Earlier, Rules), Backs(session), Progression.Before(set, Earlier));
+        return (start, GoRules.Decide(start, set.Goes, set.Signs, Rules));
     }
 
     /// <summary>Times the session went back.</summary>
-    public static int Backs(SessionRow session) => session.Sets.Count(s => s.Decision == DecisionKind.Back);
+    public static int Backs(SessionRow session) => session.Sets.Count(s => !s.IsAfter && s.Decision == DecisionKind.Back);
 }
 
 /// <summary>A session. The open set, if any, is the last one.</summary>
 /// <param name="Step">The step of the latest set.</param>
 /// <param name="IsClear">The open set is decided: finish it; more goes would not be looked at.</param>
 /// <param name="Settles">What would settle the open set, or that it is settled and by what, in a sentence; null where none is open.</param>
+/// <param name="GoesInSet">Goes after which the open set is full.</param>
+/// <param name="After">What comes after the set that ended it; null while it goes on, and once a later session was begun.</param>
+/// <param name="Stop">Training is stopped after it: why, in a sentence; null where it is not.</param>
 /// <param name="EndNow">A sign over threshold was tapped in the open set: end now.</param>
 /// <param name="SettledBy">The groups of signs one of which settles a set by itself.</param>
 /// <param name="Overrule">How the decision of the set finished last can be overruled; null where it cannot: nothing is finished, the next set has begun, or the dog went over threshold.</param>
@@ -162,16 +224,20 @@ public sealed record SessionDto(
     string? Settles,
     bool EndNow,
     IReadOnlyList<SignGroup> SettledBy,
-    OverruleDto? Overrule
+    OverruleDto? Overrule,
+    AfterDto? After,
+    string? Stop
 )
 {
     /// <param name="session">The session with its sets.</param>
     /// <param name="dog">Whose it is, with the plan it is trained by.</param>
-    internal static SessionDto Of(SessionRow session, PlannedDog dog)
+    /// <param name="isLast">No later session of the dog was begun.</param>
+    internal static SessionDto Of(SessionRow session, PlannedDog dog, bool isLast = true)
     {
-        var rows = session.Sets.OrderBy(s => s.Number).ToList();
+        var rows = session.Sets.Where(s => !s.IsAfter).OrderBy(s => s.Number).ToList();
         var open = session.EndedAt is null ? rows.SingleOrDefault(s => s.ClosedAt is null) : null;
-        var standing = open is null ? null : dog.Standing(session, open);
+        var (start, standing) = open is null ? (null, null) : dog.Standing(session, open);
+        var plan = dog.PlanOf(session);
         return new SessionDto(
             session.Id,
             session.DogId,
@@ -179,21 +245,54 @@ public sealed record SessionDto(
             session.StartedAt,
             session.EndedAt,
             session.Away is { } away ? dog.Words.Away(away) : session.GapReason,
-            Progression.GoesInSet,
+            start?.MostGoes ?? Progression.GoesInSet,
             rows.Count == 0 ? null : StepOf(rows[^1].StepId, dog),
-            [.. rows.Where(s => s.ClosedAt is not null).Select(s => Of(s, dog.Words))],
-            open is null ? null : Of(open, dog.Words),
+            [.. rows.Where(s => s.ClosedAt is not null).Select(s => Of(s, plan, dog.Words))],
+            open is null ? null : Of(open, plan, dog.Words, standing),
             standing is { DecidedAfter: not null },
             standing is null ? null : dog.Words.Standing(standing),
             open is not null && Progression.EndsNow(open.ToRecord().Worst),
-            GoRules.SettledBy(dog.PlanOf(session).Temperament, dog.PlanOf(session).Rule),
-            OverruleOf(rows, dog.Words)
+            GoRules.SettledBy(plan.Temperament, plan.Rule),
+            OverruleOf(rows, session, dog.Words),
+            isLast ? AfterOf(session, plan, dog.Words) : null,
+            session.EndedAt is not null && dog.Stop is { } stop ? dog.Words.Stopped(stop) : null
         );
     }
 
-    private static OverruleDto? OverruleOf(List<SetRow> rows, ConditioningWords words)
+    private static AfterDto? AfterOf(SessionRow session, SessionPlan plan, ConditioningWords words)
     {
-        if (rows.LastOrDefault(s => s.ClosedAt is not null) is not { } last || !last.CanBeOverruled(rows) || KnownStep(last.StepId) is not { } step)
+        if (AfterRow(session) is not { } after || LastSet(session) is not { } last)
+            return null;
+        var easy = last.DecidedBy is { } facts ? Progression.EasyGoAfter(facts) : null;
+        var asks = easy is not null && after.Goes.Count == 0 && after.Decision is null;
+        return new AfterDto(asks, words.After(asks, last.Decision == DecisionKind.EndNow || after.Decision == DecisionKind.EndNow), Of(after, plan, words));
+    }
+
+    private static SetRow? LastSet(SessionRow session) => session.Sets.Where(s => !s.IsAfter && s.ClosedAt is not null).MaxBy(s => s.Number);
+
+    /// <summary>What came after the set that ended a session, as it is or as it would be begun; null while it goes on.</summary>
+    internal static SetRow? AfterRow(SessionRow session)
+    {
+        if (session.EndedAt is not { } ended || LastSet(session) is not { } last)
+            return null;
+        return session.Sets.SingleOrDefault(s => s.IsAfter)
+            ?? new SetRow
+            {
+                SessionId = session.Id,
+                DogId = session.DogId,
+                Number = last.Number + 1,
+                StepId = last.StepId,
+                Target = Progression.WellBelow(last.Target),
+                IsAfter = true,
+                StartedAt = ended,
+                ClosedAt = ended,
+                Day = last.Day,
+            };
+    }
+
+    private static OverruleDto? OverruleOf(List<SetRow> rows, SessionRow session, ConditioningWords words)
+    {
+        if (rows.LastOrDefault(s => s.ClosedAt is not null) is not { } last || !last.CanBeOverruled(session.Sets) || KnownStep(last.StepId) is not { } step)
             return null;
         var rungs = Enumerable.Range(SetStart.EasiestRung, step.Targets.Count - SetStart.EasiestRung);
         return new(last.Number, words.Called(step), [.. rungs.Select(t => new RungDto(t, words.Target(step, t)))]);
@@ -204,12 +303,13 @@ public sealed record SessionDto(
         : KnownStep(stepId) is { } retired ? StepDto.Of(new PlannedStep(retired, []), dog.Words)
         : null;
 
-    private static SetDto Of(SetRow set, ConditioningWords words)
+    private static SetDto Of(SetRow set, SessionPlan plan, ConditioningWords words, SetDecision? standing = null)
     {
-        var step = KnownStep(set.StepId);
-        var target = Shown(set);
+        var step = plan.Find(set.StepId);
+        var target = step?.Within(set.Target) ?? 0;
         var between = set.AskedMs.AsHold();
         var asked = between ?? step?.HoldOf(target);
+        var kind = step?.KindAt(target) ?? StepKind.Repeat;
         return new SetDto(
             set.Number,
             set.StepId,
@@ -217,7 +317,7 @@ public sealed record SessionDto(
             target,
             step is null ? "" : words.Target(step, target, between),
             asked?.TotalSeconds,
-            asked is { } hold ? HoldTargets(set, hold) : null,
+            asked is { } hold ? HoldTargets(set, hold, kind) : null,
             [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs, g.At))],
             [.. set.Signs.OrderBy(s => s.Number).Select(s => new SeenDto(s.Id, s.SignId, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))],
             set.Decision,
@@ -226,6 +326,9 @@ public sealed record SessionDto(
             set.DecidedBy is { } facts ? words.IfStuck(facts) : set.IfStuck,
             set.EndSession,
             set is { Overruled: { } note, OverruledTo: { } to } ? words.Overruled(step, to, note) : set.Overruled,
+            kind,
+            kind == StepKind.Count ? step!.CountOf(target) : null,
+            standing?.InARow,
             set.Version
         );
     }
@@ -234,15 +337,15 @@ public sealed record SessionDto(
     internal static string? ReasonOf(SetRow set, ConditioningWords words) => set.DecidedBy is { } facts ? words.Reason(facts) : set.Reason;
 
     /// <summary>What each go of a set asks to be held: never foretold, and the same whenever it is looked at, for the seed is the set's own.</summary>
-    private static IReadOnlyList<double> HoldTargets(SetRow set, TimeSpan criterion) =>
-        [
-            .. Holds
-                .Varied(criterion, Progression.GoesInSet, new Random(BitConverter.ToInt32(set.SessionId.ToByteArray()) ^ (set.Number * 7919)))
-                .Select(t => t.TotalSeconds),
-        ];
-
-    /// <summary>The target as it is shown.</summary>
-    internal static int Shown(SetRow set) => KnownStep(set.StepId)?.Within(set.Target) ?? 0;
+    private static IReadOnlyList<double> HoldTargets(SetRow set, TimeSpan criterion, StepKind kind) =>
+        kind == StepKind.Once
+            ? [.. Enumerable.Repeat(criterion.TotalSeconds, GoRules.MostEvents)]
+            :
+            [
+                .. Holds
+                    .Varied(criterion, Progression.GoesInSet, new Random(BitConverter.ToInt32(set.SessionId.ToByteArray()) ^ (set.Number * 7919)))
+                    .Select(t => t.TotalSeconds),
+            ];
 
     private static Step? KnownStep(string id) => Core.Conditioning.Step.Find(id);
 }

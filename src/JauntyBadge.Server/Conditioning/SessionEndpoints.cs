@@ -81,7 +81,7 @@ internal static class SessionEndpoints
         var file = await db.TrainedDogAsync(id, cancel);
         if (file.OpenSession is { } open)
             return await GetAsync(open.Id, db, pen, cancel);
-        if (CannotBegin(file.Training, clock.Today()))
+        if (TrainingTimes.NotNow(file.Training, clock.UtcNow(), clock.Today()) is not null)
             return null;
         var words = await WordsAsync(file, pen, cancel);
         return SessionDto.Of(Begin(file, null, words, clock), PlannedDog.Of(file, words));
@@ -90,16 +90,16 @@ internal static class SessionEndpoints
     private static async Task<ConditioningWords> WordsAsync(TrainedDog file, Pen pen, CancellationToken cancel) =>
         new(await pen.WithAsync(file.Measured.Rules, cancel));
 
-    private static bool CannotBegin(Training training, DateOnly today) => training.Position is not { } position || position.NotBefore > today;
-
     /// <summary>A session where the plan stands, or where a device began it: what was trained is a fact, wherever the plan stands by now.</summary>
     private static SessionRow Begin(TrainedDog file, SessionEntry? entry, ConditioningWords words, TimeProvider clock)
     {
-        var at = Told(entry?.At, clock.UtcNow() - Progression.LongestAway, clock);
+        var at = Told(entry, clock.UtcNow() - Progression.LongestAway, clock);
         var today = clock.DayOf(at);
         var begun = entry?.StepId is { } stepId ? PlanEndpoints.NeedPosition(file.Training.Plan, stepId, entry.Target) : null;
-        if (begun is null && CannotBegin(file.Training, today))
-            throw Refusal.Conflict(words.CannotBegin(file.Training.Position?.NotBefore));
+        var note = entry?.Note.OrNull();
+        // A rest day is one however a session arrives; what was trained all the same is on record with the word of whoever did.
+        if (TrainingTimes.NotNow(file.Training, at, today) is { } not && (begun is null || (not.Why != NotNowWhy.AllPassed && note is null)))
+            throw Refusal.Conflict(words.CannotBegin(not));
         var (due, away) = file.Training.Position is { } position
             ? Progression.AfterGap(file.Training.Plan, position, file.Training.LastTrained, today, file.Measured.Rules)
             : (begun!, null);
@@ -111,6 +111,7 @@ internal static class SessionEndpoints
             StartedAt = at,
             Away = (start.StepId, start.Target) == (due.StepId, due.Target) ? away : null,
             BegunWith = file.Training.ForSession(),
+            Note = note,
         };
         session.Sets.Add(NewSet(session, 1, start, at, clock));
         return session;
@@ -120,13 +121,13 @@ internal static class SessionEndpoints
     {
         var dog = await PlannedAsync(db, pen, id, cancel);
         var sessions = await WithSets(db).AsNoTracking().Where(s => s.DogId == id).OrderByDescending(s => s.Number).Take(50).ToListAsync(cancel);
-        return [.. sessions.Select(s => SessionDto.Of(s, dog))];
+        return [.. sessions.Select((s, newer) => SessionDto.Of(s, dog, newer == 0))];
     }
 
     private static async Task<SessionDto> GetAsync(Guid sessionId, PracticeDb db, Pen pen, CancellationToken cancel)
     {
         var (session, dog) = await LoadAsync(db, pen, sessionId, cancel);
-        return SessionDto.Of(session, dog);
+        return await AnswerAsync(session, dog, db, cancel);
     }
 
     private static Task<SessionDto> PutGoAsync(
@@ -146,23 +147,26 @@ internal static class SessionEndpoints
             {
                 if (await db.Goes.AsNoTracking().SingleOrDefaultAsync(g => g.Id == goId, cancel) is { } known)
                 {
-                    SentAgain(session, known.SetId, entry, (known.Success, known.HeldMs) == (entry.Success!.Value, entry.HeldMs));
+                    SentAgain(session, known.SetId, (known.Success, known.HeldMs) == (entry.Success!.Value, entry.HeldMs));
                     return;
                 }
 
-                var set = TappedIn(session, dog, entry);
-                if (set.Goes.Count >= Progression.GoesInSet)
-                    throw Refusal.Conflict($"A set has {Progression.GoesInSet} goes. Finish it first.", SessionDto.Of(session, dog));
-                db.Goes.Add(
-                    new GoRow
-                    {
-                        Id = goId,
-                        SetId = set.Id,
-                        Success = entry.Success!.Value,
-                        HeldMs = entry.HeldMs,
-                        At = Told(entry.At, session.StartedAt, clock),
-                    }
-                );
+                var set = await TappedInAsync(session, dog, entry, db, cancel);
+                var most = set.IsAfter ? 1 : Progression.StartOf(dog.PlanOf(session), set.ToRecord(), 0, 0).MostGoes;
+                if (set.Goes.Count >= most)
+                    throw Refusal.Conflict(
+                        set.IsAfter ? "One easy go ends it: that was it." : $"A set has {most} goes here. Finish it first.",
+                        SessionDto.Of(session, dog)
+                    );
+                var go = new GoRow
+                {
+                    Id = goId,
+                    Success = entry.Success!.Value,
+                    HeldMs = entry.HeldMs,
+                    At = Told(entry, session.StartedAt, clock),
+                };
+                set.Goes.Add(go);
+                db.Add(go);
             },
             cancel
         );
@@ -174,7 +178,7 @@ internal static class SessionEndpoints
             pen,
             (session, _) =>
             {
-                var goes = OpenSet(session).Goes;
+                var goes = SetInHand(session).Goes;
                 goes.Remove(goes.SingleOrDefault(g => g.Id == goId) ?? throw Refusal.NotFound("No go of the open set has this id."));
                 return Task.CompletedTask;
             },
@@ -197,17 +201,21 @@ internal static class SessionEndpoints
             async (session, dog) =>
             {
                 if (await db.Signs.AsNoTracking().SingleOrDefaultAsync(s => s.Id == seenId, cancel) is { } known)
-                    SentAgain(session, known.SetId, entry, known.SignId == entry.SignId);
+                    SentAgain(session, known.SetId, known.SignId == entry.SignId);
                 else
-                    db.Signs.Add(
-                        new SignRow
-                        {
-                            Id = seenId,
-                            SetId = TappedIn(session, dog, entry).Id,
-                            SignId = entry.SignId!,
-                            At = Told(entry.At, session.StartedAt, clock),
-                        }
-                    );
+                {
+                    var set = await TappedInAsync(session, dog, entry, db, cancel);
+                    var sign = new SignRow
+                    {
+                        Id = seenId,
+                        SignId = entry.SignId!,
+                        At = Told(entry, session.StartedAt, clock),
+                    };
+                    set.Signs.Add(sign);
+                    db.Add(sign);
+                    if (set.IsAfter)
+                        await DecideAfterAsync(session, set, dog, db, sign.At, cancel);
+                }
             },
             cancel
         );
@@ -219,7 +227,7 @@ internal static class SessionEndpoints
             pen,
             (session, _) =>
             {
-                var signs = OpenSet(session).Signs;
+                var signs = SetInHand(session).Signs;
                 signs.Remove(signs.SingleOrDefault(s => s.Id == seenId) ?? throw Refusal.NotFound("No sign of the open set has this id."));
                 return Task.CompletedTask;
             },
@@ -246,7 +254,7 @@ internal static class SessionEndpoints
                     return;
                 if (set.Goes.Count == 0 && set.Signs.Count == 0)
                     throw Refusal.Conflict("Nothing has happened in this set yet.");
-                var at = Told(entry?.At, session.StartedAt, clock);
+                var at = Told(entry, session.StartedAt, clock);
                 var next = await DecideAsync(session, set, dog, db, at, cancel);
                 if (next is not null)
                     session.Sets.Add(NewSet(session, number + 1, next, at, clock));
@@ -312,7 +320,7 @@ internal static class SessionEndpoints
             {
                 if (session.EndedAt is not null)
                     return;
-                var at = Told(entry?.At, session.StartedAt, clock);
+                var at = Told(entry, session.StartedAt, clock);
                 var open = session.Sets.SingleOrDefault(s => s.ClosedAt is null);
                 if (open is { Goes.Count: 0, Signs.Count: 0 })
                     session.Sets.Remove(open);
@@ -337,31 +345,65 @@ internal static class SessionEndpoints
         var (session, dog) = await LoadAsync(db, pen, sessionId, cancel);
         await change(session, dog);
         await db.SaveChangesAsync(cancel);
-        return SessionDto.Of(session, dog);
+        return await AnswerAsync(session, dog, db, cancel);
     }
 
-    /// <summary>Closes a set by the rule and answers where to go on in this session, or null when it should end.</summary>
-    private static async Task<PlanPosition?> DecideAsync(SessionRow session, SetRow set, PlannedDog dog, PracticeDb db, DateTime at, CancellationToken cancel)
+    /// <summary>How a session stands now.</summary>
+    private static async Task<SessionDto> AnswerAsync(SessionRow session, PlannedDog dog, PracticeDb db, CancellationToken cancel)
+    {
+        if (session.EndedAt is not null)
+        {
+            var isLast = !await db.Sessions.AnyAsync(s => s.DogId == session.DogId && s.Number > session.Number, cancel);
+            var stop = isLast ? (await db.TrainedDogAsync(session.DogId, cancel)).Training.Stop : null;
+            return SessionDto.Of(session, dog with { Stop = stop }, isLast);
+        }
+
+        // What went before at its step matters to an event, and to a dog that is unsure again.
+        var open = session.Sets.SingleOrDefault(s => s.ClosedAt is null);
+        var matters = open is not null && (dog.PlanOf(session).Find(open.StepId)?.Kind == StepKind.Once || open.ToRecord().Worst == SignGroup.Unsure);
+        return SessionDto.Of(session, matters ? dog with { Earlier = await EarlierAsync(session.DogId, open!, db, cancel) } : dog);
+    }
+
+    /// <summary>Earlier sets at the step of a set, the oldest first.</summary>
+    private static async Task<IReadOnlyList<SetRecord>> EarlierAsync(Guid dogId, SetRow set, PracticeDb db, CancellationToken cancel)
     {
         var earlier = await db
             .Sets.AsNoTracking()
             .Include(s => s.Goes)
             .Include(s => s.Signs)
-            .Where(s => s.DogId == session.DogId && s.StepId == set.StepId && s.ClosedAt != null)
+            .Where(s => s.DogId == dogId && s.StepId == set.StepId && s.ClosedAt != null && !s.IsAfter)
             .OrderBy(s => s.Id)
             .AsSplitQuery()
             .ToListAsync(cancel);
+        return [.. earlier.Select(s => s.ToRecord())];
+    }
+
+    /// <summary>Over threshold after the set that ended a session is over threshold in it, and puts the plan back; anything else stands on record.</summary>
+    private static async Task DecideAfterAsync(SessionRow session, SetRow after, PlannedDog dog, PracticeDb db, DateTime at, CancellationToken cancel)
+    {
+        if (!Progression.EndsNow(after.ToRecord().Worst) || session.Sets.Any(s => s.Decision == DecisionKind.EndNow))
+            return;
+        var decision = Progression.AfterSet(dog.PlanOf(session), after.ToRecord(), new HashSet<string>(), 0, (TimeSpan.Zero, 0, 0), dog.Rules);
+        db.PlanMoves.Add(after.Close(decision, await db.KeepAsync(dog.Rules, cancel), at, decision.Next));
+    }
+
+    /// <summary>Closes a set by the rule and answers where to go on in this session, or null when it should end.</summary>
+    private static async Task<PlanPosition?> DecideAsync(SessionRow session, SetRow set, PlannedDog dog, PracticeDb db, DateTime at, CancellationToken cancel)
+    {
+        var earlier = await EarlierAsync(session.DogId, set, db, cancel);
         var (plan, record) = (dog.PlanOf(session), set.ToRecord());
-        var passed = await db.StepPasses.Where(p => p.DogId == session.DogId).Select(p => p.StepId).ToListAsync(cancel);
+        var passed = await db.StepPasses.Where(p => p.DogId == session.DogId && p.WithdrawnAt == null).Select(p => p.StepId).ToListAsync(cancel);
         var decision = Progression.AfterSet(
             plan,
             record,
             passed.ToHashSet(),
-            [.. earlier.Select(s => s.ToRecord())],
+            earlier,
             (at - session.StartedAt, session.Sets.Sum(s => s.Goes.Count), PlannedDog.Backs(session)),
             dog.Rules
         );
-        db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), at));
+        var stood = await db.PlanMoves.AsNoTracking().Where(m => m.DogId == session.DogId).OrderByDescending(m => m.Id).FirstOrDefaultAsync(cancel);
+        decision = decision with { Next = Progression.UnderRest(decision.Next, stood?.Position, stood?.At > session.StartedAt, set.Day) };
+        db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), at, decision.Next));
         if (decision.Kind == DecisionKind.Passed && !passed.Contains(set.StepId))
             db.StepPasses.Add(
                 new StepPassRow
@@ -376,11 +418,15 @@ internal static class SessionEndpoints
         return decision.EndSession ? null : decision.Next;
     }
 
-    /// <summary>When something was done, as the device says; what its clock cannot have shown, earlier than it can have been or in the future, counts as now.</summary>
-    private static DateTime Told(DateTimeOffset? told, DateTime earliest, TimeProvider clock)
+    /// <summary>
+    /// When something was done, as the device says, less what its clock was seen to be off as it sent this; what it still cannot have shown, earlier than it can have been
+    /// or in the future, counts as now.
+    /// </summary>
+    private static DateTime Told(IMoment? told, DateTime earliest, TimeProvider clock)
     {
         var now = clock.UtcNow();
-        return told?.UtcDateTime is { } at && at >= earliest - Lookup.ClocksApart && at <= now + Lookup.ClocksApart ? at : now;
+        var at = told is { At: { } said, SentAt: { } sent } ? now - (sent - said) : told?.At?.UtcDateTime;
+        return at >= earliest - Lookup.ClocksApart && at <= now + Lookup.ClocksApart ? at.Value : now;
     }
 
     private static SetRow NewSet(SessionRow session, int number, PlanPosition start, DateTime at, TimeProvider clock) =>
@@ -397,30 +443,47 @@ internal static class SessionEndpoints
         };
 
     /// <summary>What is sent twice counts once; an id that stands for something else is refused.</summary>
-    private static void SentAgain(SessionRow session, int setId, ITapped tapped, bool same)
+    private static void SentAgain(SessionRow session, int setId, bool same)
     {
-        if (!same || session.Sets.SingleOrDefault(s => s.Id == setId) is not { } set || !IsOf(set, tapped))
+        if (!same || session.Sets.All(s => s.Id != setId))
             throw Refusal.Conflict("This id stands for something else that was tapped. Send this with an id of its own.");
     }
 
-    /// <summary>The open set, if that is where it was tapped; it never counts in another.</summary>
-    private static SetRow TappedIn(SessionRow session, PlannedDog dog, ITapped tapped)
+    /// <summary>
+    /// The open set, if that is where it was tapped; it never counts in another. What is tapped after the set that ended the session belongs to what came after,
+    /// and a sign over threshold is taken wherever it was tapped: from a second phone that is a set behind, or as the muzzle comes off.
+    /// </summary>
+    private static async Task<SetRow> TappedInAsync(SessionRow session, PlannedDog dog, ITapped tapped, PracticeDb db, CancellationToken cancel)
     {
+        var sign = (tapped as SignEntry)?.SignId is { } id ? Sign.Find(id) : null;
         var open = session.EndedAt is null ? session.Sets.SingleOrDefault(s => s.ClosedAt is null) : null;
-        if (open is not null && IsOf(open, tapped))
+        if (open is not null && (IsOf(open, dog.PlanOf(session), tapped) || sign is { EndsNow: true }))
             return open;
+        if (
+            SessionDto.AfterRow(session) is { } after
+            && (IsOf(after, dog.PlanOf(session), tapped) || (sign is not null && (sign.EndsNow || tapped.Set == after.Number - 1)))
+            && !await db.Sessions.AnyAsync(s => s.DogId == session.DogId && s.Number > session.Number, cancel)
+        )
+        {
+            if (!session.Sets.Contains(after))
+                session.Sets.Add(after);
+            return after;
+        }
+
         throw Refusal.Conflict(
             $"This was tapped in set {tapped.Set}; now {(open is null ? "the session has ended" : $"set {open.Number} is open, {Step.Find(open.StepId)?.Name ?? open.StepId}")}. It was not counted: say on the pad where it belongs.",
             SessionDto.Of(session, dog)
         );
     }
 
-    private static bool IsOf(SetRow set, ITapped tapped) => (set.Number, set.StepId, SessionDto.Shown(set)) == (tapped.Set, tapped.StepId, tapped.Target);
+    private static bool IsOf(SetRow set, SessionPlan plan, ITapped tapped) =>
+        (set.Number, set.StepId, plan.Find(set.StepId)?.Within(set.Target) ?? 0) == (tapped.Set, tapped.StepId, tapped.Target);
 
-    private static SetRow OpenSet(SessionRow session) =>
-        session.EndedAt is not null
-            ? throw Refusal.Conflict("This session has ended.")
-            : session.Sets.SingleOrDefault(s => s.ClosedAt is null) ?? throw Refusal.Conflict("No set is open.");
+    /// <summary>The set from which something can be taken back: the open one, or what came after while nothing was decided of it.</summary>
+    private static SetRow SetInHand(SessionRow session) =>
+        session.EndedAt is null
+            ? session.Sets.SingleOrDefault(s => s.ClosedAt is null) ?? throw Refusal.Conflict("No set is open.")
+            : session.Sets.SingleOrDefault(s => s is { IsAfter: true, Decision: null }) ?? throw Refusal.Conflict("This session has ended.");
 
     private static async Task<(SessionRow Session, PlannedDog Dog)> LoadAsync(PracticeDb db, Pen pen, Guid sessionId, CancellationToken cancel)
     {

@@ -1,4 +1,5 @@
 using FluentValidation;
+using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Server.Shared;
 
@@ -28,6 +29,7 @@ public sealed record WhatIfTrained(
 /// <param name="ReadyAt">The last step that has to be passed; the purpose's last when left out.</param>
 /// <param name="Log">What was trained, the oldest first. Up to 2,000 sets.</param>
 /// <param name="Dogs">Virtual dogs, 100 to 5,000; 2,000 when left out.</param>
+/// <param name="MissedDays">Planned sessions that were not held so far, 0 to 2,000; counted from the log when left out.</param>
 /// <param name="Seed">The same seed gives the same answer; 1 when left out.</param>
 public sealed record WhatIfForecast(
     WhatIfPlanDog? Dog = null,
@@ -39,7 +41,8 @@ public sealed record WhatIfForecast(
     string? ReadyAt = null,
     IReadOnlyList<WhatIfTrained>? Log = null,
     int? Dogs = null,
-    int? Seed = null
+    int? Seed = null,
+    int? MissedDays = null
 );
 
 /// <summary>What takes the most sessions from now on.</summary>
@@ -75,6 +78,7 @@ public sealed class WhatIfForecastValidator : AbstractValidator<WhatIfForecast>
         RuleFor(f => f.SessionsPerDay).InclusiveBetween(1, 2).WithMessage("sessionsPerDay must be 1 or 2.");
         RuleFor(f => f.From).NotNull().WithMessage("from is needed: a day such as 2026-11-27.");
         RuleFor(f => f.Dogs).InclusiveBetween(100, 5000).WithMessage("dogs must be 100 to 5000.");
+        RuleFor(f => f.MissedDays).InclusiveBetween(0, MostSets).WithMessage($"missedDays must be 0 to {MostSets}.");
         RuleFor(f => f.ReadyAt)
             .Must((f, at) => at is null || f.Dog is null || WhatIfForecasts.PlanOf(f).StepIds.Contains(at))
             .WithMessage("readyAt must be a step of the dog's plan; POST /api/what-if/plan has them.");
@@ -115,6 +119,18 @@ internal static class WhatIfForecasts
     public static WhatIfForecastAnswer Foretell(WhatIfForecast asked)
     {
         var dog = WhatIfTraining.ProfileOf(asked.Dog!);
+        IReadOnlyList<SetRecord> log =
+        [
+            .. (asked.Log ?? []).Select(s => new SetRecord(
+                s.StepId!,
+                s.Target!.Value,
+                s.Day!.Value,
+                s.Goes!,
+                [.. (s.Signs ?? []).Select(x => new SeenAt(x.AfterGo!.Value, Sign.Find(x.SignId!)!.Group))]
+            )),
+        ];
+        var (perDay, from) = (asked.SessionsPerDay ?? 1, asked.From!.Value);
+        var held = SessionsHeld.Of(log, asked.Days!, perDay, from, GoRules.RestDaysFor(dog.Temperament, GoRule.AsSoonAsClear, HouseRules.Ours));
         var question = new ForecastQuestion
         {
             Plan = PlanOf(asked),
@@ -123,19 +139,11 @@ internal static class WhatIfForecasts
             MayWearSleeve = dog.AirwayConcern is null,
             ReadyAt = asked.ReadyAt,
             Days = asked.Days!,
-            SessionsPerDay = asked.SessionsPerDay ?? 1,
-            From = asked.From!.Value,
+            SessionsPerDay = perDay,
+            From = from,
             By = asked.By,
-            Log =
-            [
-                .. (asked.Log ?? []).Select(s => new SetRecord(
-                    s.StepId!,
-                    s.Target!.Value,
-                    s.Day!.Value,
-                    s.Goes!,
-                    [.. (s.Signs ?? []).Select(x => new SeenAt(x.AfterGo!.Value, Sign.Find(x.SignId!)!.Group))]
-                )),
-            ],
+            Log = log,
+            Held = asked.MissedDays is { } missed ? new(held.Held + missed, held.Held) : held,
             Dogs = asked.Dogs ?? Forecasts.UsualDogs,
         };
         var told = Forecasts.Of(question, new Random(asked.Seed ?? 1));

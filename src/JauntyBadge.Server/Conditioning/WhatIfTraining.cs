@@ -22,6 +22,11 @@ public sealed record WhatIfSign(int? AfterGo = null, string? SignId = null);
 /// <param name="Gate">Whether the step is the gate of its stage.</param>
 /// <param name="GoodDaysBefore">Earlier days on which the top target went well, 0 to 1000.</param>
 /// <param name="BacksBefore">Times it went back in this session already, 0 to 1000.</param>
+/// <param name="Kind">repeat, hold, count or once; repeat when left out. Rungs below the first target are repeated whatever it is.</param>
+/// <param name="Count">How many in a row a count asks for, 1 to 50; 10 when left out.</param>
+/// <param name="GoodGoesBefore">Of an event: earlier goes at this target that went well and at ease, 0 to 1000.</param>
+/// <param name="UnsureBefore">The set before at this target ended unsure.</param>
+/// <param name="HeedMisses">Goes back as soon as the goes lean to "not yet", as the pad has it for wary and soured dogs; by the count alone when left out.</param>
 public sealed record WhatIfSet(
     GoRule? Rule = null,
     Temperament? Temperament = null,
@@ -31,7 +36,12 @@ public sealed record WhatIfSet(
     int? TopTarget = null,
     bool? Gate = null,
     int? GoodDaysBefore = null,
-    int? BacksBefore = null
+    int? BacksBefore = null,
+    StepKind? Kind = null,
+    int? Count = null,
+    int? GoodGoesBefore = null,
+    bool? UnsureBefore = null,
+    bool? HeedMisses = null
 );
 
 /// <summary>How many more would settle a set that goes on.</summary>
@@ -82,7 +92,8 @@ public sealed record WhatIfPlanDog(
     Temperament? Temperament = null,
     IReadOnlyList<Sensitivity>? Sensitivities = null,
     HeadShape? HeadShape = null,
-    IReadOnlyList<Purpose>? Purposes = null
+    IReadOnlyList<Purpose>? Purposes = null,
+    BiteTier? BiteTier = null
 );
 
 /// <summary>A dog to plan for.</summary>
@@ -96,13 +107,24 @@ public sealed record WhatIfPlan(WhatIfPlanDog? Dog = null, string? School = null
 /// <param name="Gate">The gate of its stage: passed on two days.</param>
 /// <param name="Needs">Ids of the steps that come first.</param>
 /// <param name="Why">What it is good for, and what this dog changes about it.</param>
-public sealed record WhatIfPlanStep(string Id, Stage Stage, IReadOnlyList<string> Targets, bool Gate, IReadOnlyList<string> Needs, string Why);
+/// <param name="Kind">How its targets are worked at: repeat, hold, count or once.</param>
+public sealed record WhatIfPlanStep(string Id, Stage Stage, IReadOnlyList<string> Targets, bool Gate, IReadOnlyList<string> Needs, string Why, StepKind Kind);
+
+/// <summary>A row of the order that trainers keep which a plan breaks.</summary>
+public sealed record WhatIfBroken(string Id, string Says);
 
 /// <summary>A step this dog does not need.</summary>
 public sealed record WhatIfLeftOut(string Id, string Why);
 
 /// <summary>A plan in order.</summary>
-public sealed record WhatIfPlanAnswer(IReadOnlyList<WhatIfPlanStep> Steps, IReadOnlyList<WhatIfLeftOut> LeftOut);
+/// <param name="Broken">Rows of the order that trainers keep which it breaks; none is as it should be.</param>
+/// <param name="Declined">Why it is not the school that was asked for; null where it is.</param>
+public sealed record WhatIfPlanAnswer(
+    IReadOnlyList<WhatIfPlanStep> Steps,
+    IReadOnlyList<WhatIfLeftOut> LeftOut,
+    IReadOnlyList<WhatIfBroken> Broken,
+    string? Declined
+);
 
 public sealed class WhatIfPlanValidator : AbstractValidator<WhatIfPlan>
 {
@@ -144,7 +166,14 @@ internal static class WhatIfTraining
             asked.Gate == true,
             asked.GoodDaysBefore ?? 0,
             asked.BacksBefore ?? 0
-        );
+        )
+        {
+            Kind = asked.Target < 0 ? StepKind.Repeat : asked.Kind ?? StepKind.Repeat,
+            Count = asked.Count ?? GoRules.MostGoes,
+            GoodGoesBefore = asked.GoodGoesBefore ?? 0,
+            UnsureBefore = asked.UnsureBefore == true,
+            HeedsMisses = asked.HeedMisses == true,
+        };
         var decision = GoRules.Decide(
             start,
             asked.Goes!,
@@ -181,6 +210,7 @@ internal static class WhatIfTraining
             Temperament = dog.Temperament ?? Temperament.Typical,
             Sensitivities = dog.Sensitivities ?? [],
             HeadShapeSeen = dog.HeadShape,
+            BiteTier = dog.BiteTier ?? BiteTier.None,
             Purposes = dog.Purposes ?? [],
         };
 
@@ -195,10 +225,13 @@ internal static class WhatIfTraining
                     [.. s.Step.Targets.Select(Words.Target)],
                     plan.IsGate(s.Step),
                     s.Step.After,
-                    string.Join(" ", [s.Step.Purpose, .. Words.WhyHere(s.Step, plan) is { } why ? (string[])[why] : [], .. s.Notes])
+                    string.Join(" ", [s.Step.Purpose, .. Words.WhyHere(s.Step, plan) is { } why ? (string[])[why] : [], .. s.Notes]),
+                    s.Step.Kind
                 )),
             ],
-            [.. plan.LeftOut.Select(l => new WhatIfLeftOut(l.Id, Words.WhyLeftOut(l, plan)))]
+            [.. plan.LeftOut.Select(l => new WhatIfLeftOut(l.Id, Words.WhyLeftOut(l, plan)))],
+            [.. PlanOrder.Broken(plan).Select(r => new WhatIfBroken(r.Id, Words.Note(r.Says)))],
+            plan.Declined is { } declined ? Words.Declined(declined) : null
         );
     }
 
@@ -238,6 +271,8 @@ public sealed class WhatIfSetValidator : AbstractValidator<WhatIfSet>
             .Must((s, t) => t >= SetStart.EasiestRung && t <= (s.TopTarget ?? MostTargets))
             .WithMessage($"target must be {SetStart.EasiestRung} to topTarget.");
         RuleFor(s => s.GoodDaysBefore).InclusiveBetween(0, Many).WithMessage($"goodDaysBefore must be 0 to {Many}.");
+        RuleFor(s => s.Count).InclusiveBetween(1, MostTargets).WithMessage($"count must be 1 to {MostTargets}.");
+        RuleFor(s => s.GoodGoesBefore).InclusiveBetween(0, Many).WithMessage($"goodGoesBefore must be 0 to {Many}.");
         RuleFor(s => s.BacksBefore).InclusiveBetween(0, Many).WithMessage($"backsBefore must be 0 to {Many}.");
         RuleForEach(s => s.Signs)
             .ChildRules(sign =>

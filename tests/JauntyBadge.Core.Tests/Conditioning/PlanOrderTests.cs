@@ -17,17 +17,7 @@ public class PlanOrderTests
         from shape in Enum.GetValues<HeadShape>()
         from school in School.All
         from tier in (BiteTier[])[BiteTier.None, BiteTier.SeveralOrDeep]
-        select (
-            Plain with
-            {
-                Temperament = temperament,
-                Sensitivities = fears,
-                Purposes = purposes,
-                HeadShapeSeen = shape,
-                BiteTier = tier,
-            },
-            school
-        );
+        select (Plain with { Temperament = temperament, Sensitivities = fears, Purposes = purposes, HeadShapeSeen = shape, BiteTier = tier }, school);
 
     private static readonly Sensitivity[][] Fears =
     [
@@ -38,7 +28,12 @@ public class PlanOrderTests
         Enum.GetValues<Sensitivity>(),
     ];
 
-    private static readonly Purpose[][] Purposes = [[], .. Enum.GetValues<Purpose>().Select(p => (Purpose[])[p]), Enum.GetValues<Purpose>()];
+    private static readonly Purpose[][] Purposes =
+    [
+        [],
+        .. Enum.GetValues<Purpose>().Select(p => (Purpose[])[p]),
+        Enum.GetValues<Purpose>(),
+    ];
 
     [Fact]
     public void No_plan_breaks_the_order()
@@ -86,7 +81,10 @@ public class PlanOrderTests
     public void A_lure_is_not_offered_to_a_dog_soured_by_one()
     {
         var soured = Plain with { Temperament = Temperament.Soured };
-        Assert.Equal([SchoolId.GoodNewsFirst, SchoolId.OwnChoice, SchoolId.MealtimeCup, SchoolId.LeftAlone], School.All.Where(s => s.IsFor(soured)).Select(s => s.Id));
+        Assert.Equal(
+            [SchoolId.GoodNewsFirst, SchoolId.OwnChoice, SchoolId.MealtimeCup, SchoolId.LeftAlone],
+            School.All.Where(s => s.IsFor(soured)).Select(s => s.Id)
+        );
         Assert.All(School.All, s => Assert.True(s.IsFor(Plain)));
         var plan = TrainingPlan.For(soured, School.Of(SchoolId.TastyFloor));
         Assert.Equal((SchoolId.GoodNewsFirst, SchoolId.TastyFloor), (plan.School.Id, plan.Declined!.Id));
@@ -97,10 +95,16 @@ public class PlanOrderTests
     public void What_must_not_be_missing_is_there()
     {
         var all = TrainingPlan.For(Plain with { Purposes = Enum.GetValues<Purpose>() }).Steps.Select(s => s.Step).ToList();
-        Assert.All((string[])["worn-minutes", "worn-moving", "worn-out", "worn-settled", "another-muzzle", "clinic-side", "groomer-noises"], id => Assert.Contains(all, s => s.Id == id));
+        Assert.All(
+            (string[])["worn-minutes", "worn-moving", "worn-out", "worn-settled", "another-muzzle", "clinic-side", "groomer-noises"],
+            id => Assert.Contains(all, s => s.Id == id)
+        );
 
         // From one minute up to half an hour, each at rest, then moving, then out.
-        Assert.Equal([60, 600, 600, 1800], new[] { "worn-still", "worn-minutes", "worn-moving", "worn-out" }.Select(id => Step.Find(id)!.HoldOf(Step.Find(id)!.TopTarget)!.Value.TotalSeconds));
+        Assert.Equal(
+            [60, 600, 600, 1800],
+            new[] { "worn-still", "worn-minutes", "worn-moving", "worn-out" }.Select(id => Step.Find(id)!.HoldOf(Step.Find(id)!.TopTarget)!.Value.TotalSeconds)
+        );
     }
 
     /// <summary>Who must be there, distance, lead and barrier stand at every step at which somebody else comes near.</summary>
@@ -114,10 +118,16 @@ public class PlanOrderTests
         foreach (var id in (string[])["visitors-door", "clinic-handling", "clinic-side", "clinic-table", "other-hands"])
         {
             var notes = string.Join(" ", TrainingPlan.For(dog).Steps.Single(s => s.Step.Id == id).Notes);
-            foreach (var word in (string[])["professional", "lead", "barrier", "distance", minds ? "It is afraid of people near it." : "It has bitten so that it hurt."])
+            foreach (
+                var word in (string[])
+                    ["professional", "lead", "barrier", "distance", minds ? "It is afraid of people near it." : "It has bitten so that it hurt."]
+            )
                 Assert.Contains(word, notes, StringComparison.Ordinal);
         }
 
-        Assert.DoesNotContain(TrainingPlan.For(Plain with { BiteTier = BiteTier.ContactNoInjury }).Steps, s => s.Notes.Any(n => n.Contains("professional", StringComparison.Ordinal)));
+        Assert.DoesNotContain(
+            TrainingPlan.For(Plain with { BiteTier = BiteTier.ContactNoInjury }).Steps,
+            s => s.Notes.Any(n => n.Contains("professional", StringComparison.Ordinal))
+        );
     }
 }

@@ -64,7 +64,8 @@ public class ProgressTests
         Assert.Empty(ProductLimit.Of([Held(4, true)]));
     }
 
-    private static Stuck? Stuck(params (long Session, string Step, int Target, DecisionKind Kind)[] sets) => Progress.StuckAt(sets, HouseRules.Ours);
+    private static Stuck? Stuck(params (long Session, string Step, int Target, DecisionKind Kind)[] sets) =>
+        Progress.StuckAt([.. sets.Select(s => new SetOutcome(s.Session, s.Step, s.Target, s.Kind))], HouseRules.Ours);
 
     [Fact]
     public void Three_sessions_without_a_raise_are_stuck_and_two_are_not()
@@ -77,7 +78,10 @@ public class ProgressTests
         Assert.Null(Stuck(At(1, DecisionKind.Same, "look-at-it"), At(2, DecisionKind.Same), At(3, DecisionKind.Same)));
         Assert.Equal(new Stuck("touch-it", 3), Stuck(At(1, DecisionKind.Raise), At(2, DecisionKind.Same), At(3, DecisionKind.Same), At(4, DecisionKind.Same)));
         Assert.Null(
-            Progress.StuckAt([.. Enumerable.Range(1, 4).Select(i => ((long)i, "touch-it", 0, DecisionKind.Same))], HouseRules.Ours.With(Progress.StuckAfter, 5))
+            Progress.StuckAt(
+                [.. Enumerable.Range(1, 4).Select(i => new SetOutcome(i, "touch-it", 0, DecisionKind.Same))],
+                HouseRules.Ours.With(Progress.StuckAfter, 5)
+            )
         );
     }
 

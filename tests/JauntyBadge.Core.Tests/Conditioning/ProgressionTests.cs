@@ -109,7 +109,10 @@ public class ProgressionTests
         Assert.Equal((DecisionKind.Raise, 2, null), AfterHolds(most, Held(most, 2), before: Held("++++++++++++", 2)));
         // What it does not bear is not asked again: what it bears is; as an older release had it, the same again.
         Assert.Equal((DecisionKind.Same, 0, null), AfterHolds(most, Held(most, 2), before: Held("------------", 2)));
-        Assert.Equal((DecisionKind.Same, 1, null), AfterHolds(most, Held(most, 2), before: Held("------------", 2), plan: wary with { Edition = Edition.First }));
+        Assert.Equal(
+            (DecisionKind.Same, 1, null),
+            AfterHolds(most, Held(most, 2), before: Held("------------", 2), plan: wary with { Edition = Edition.First })
+        );
         Assert.Equal((DecisionKind.Same, 1, 2.5), AfterHolds("++-", Held("++-", 2), asked: 2.5));
         // Below the first target are its rungs, and at the top passed is passed.
         Assert.Equal((DecisionKind.Back, -1, null), AfterHolds("--", Held("--", 0.5), target: 0));

@@ -8,9 +8,10 @@ namespace JauntyBadge.Server.Tests.Conditioning;
 
 public sealed partial class SessionTests(PracticeServer server) : IClassFixture<PracticeServer>
 {
-    private async Task<(string Dog, string Session)> StartAsync()
+    private async Task<(string Dog, string Session)> StartAsync(string step = "nose-at-rim")
     {
         var dog = await server.NewDogAsync();
+        await server.PostAsync($"{dog}/plan/position", new { stepId = step, note = "Trained before it came to us." });
         var session = await server.PostAsync($"{dog}/sessions");
         Assert.Equal(HttpStatusCode.OK, session.Status);
         return (dog, $"/api/sessions/{session["id"]}");
@@ -88,7 +89,8 @@ public sealed partial class SessionTests(PracticeServer server) : IClassFixture<
         Assert.All(finishes, f => Assert.Equal(HttpStatusCode.OK, f.Status));
         var after = await server.GetAsync(session);
         Assert.Single(after["sets"]!.AsArray());
-        Assert.Equal(1, (await server.GetAsync($"{dog}/plan"))["steps"]![0]!["target"]!.GetValue<int>());
+        var plan = await server.GetAsync($"{dog}/plan");
+        Assert.Equal(1, plan["steps"]!.AsArray().Single(s => s!["state"]!.GetValue<string>() == "here")!["target"]!.GetValue<int>());
     }
 
     [Fact]
@@ -132,7 +134,7 @@ public sealed partial class SessionTests(PracticeServer server) : IClassFixture<
             var (path, body) in new[]
             {
                 ($"goes/{Guid.NewGuid()}", Go(shown)),
-                ($"signs/{Guid.NewGuid()}", Sign(shown, "growls")),
+                ($"signs/{Guid.NewGuid()}", Sign(shown, "ears-back")),
                 ($"goes/{Guid.NewGuid()}", Go(second)),
             }
         )
@@ -170,21 +172,22 @@ public sealed partial class SessionTests(PracticeServer server) : IClassFixture<
     [Fact]
     public async Task A_step_is_passed_when_its_top_target_goes_well_and_a_gate_on_two_days()
     {
-        var (dog, session) = await StartAsync();
-        foreach (var (set, decision) in new[] { (1, "raise"), (2, "passed"), (3, "raise"), (4, "passed"), (5, "raise"), (6, "raise") })
-            Assert.Equal((set, decision), (set, Decision(await FinishAsync(session, set, 5))));
+        var (dog, session) = await StartAsync("rank-treats");
+        foreach (var (set, goes, decision) in new[] { (1, 3, "raise"), (2, 5, "passed"), (3, 7, "raise"), (4, 10, "passed"), (5, 5, "raise") })
+            Assert.Equal((set, decision), (set, Decision(await FinishAsync(session, set, goes))));
 
         // Thirty goes are enough, whatever is next.
         var enough = await server.GetAsync(session);
         Assert.NotNull(enough["endedAt"]);
-        Assert.Contains("30 goes are enough", enough["sets"]![5]!["reason"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Contains("30 goes are enough", enough["sets"]![4]!["reason"]!.GetValue<string>(), StringComparison.Ordinal);
         Assert.Equal(["rank-treats", "charge-marker"], await PassedAsync(dog));
 
+        server.Clock.Advance(TimeSpan.FromHours(1));
         var gate = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
         Assert.Equal("settle-place", (await server.GetAsync(gate))["openSet"]!["stepId"]!.GetValue<string>());
-        var once = await FinishAsync(gate, 1, 5);
+        Assert.Equal("raise", Decision(await FinishAsync(gate, 1, 5)));
+        var once = await FinishAsync(gate, 2, 5);
         Assert.Equal(("same", true), (Decision(once), once["endedAt"] is not null));
-        Assert.Equal("same", Decision(await FinishAsync($"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}", 1, 5)));
         server.Clock.Advance(TimeSpan.FromDays(1));
         Assert.Equal("passed", Decision(await FinishAsync($"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}", 1, 5)));
         Assert.Equal(["rank-treats", "charge-marker", "settle-place"], await PassedAsync(dog));
@@ -272,6 +275,7 @@ public sealed partial class SessionTests(PracticeServer server) : IClassFixture<
         Assert.False((await server.GetAsync(session))["isClear"]!.GetValue<bool>());
         Assert.Equal("same", Decision(await FinishAsync(session, 1, 3)));
         await server.PostAsync($"{session}/end");
+        server.Clock.Advance(TimeSpan.FromHours(1));
 
         // The next one begins with what the dog is now.
         var next = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
@@ -305,6 +309,7 @@ public sealed partial class SessionTests(PracticeServer server) : IClassFixture<
         );
         var ended = await server.PostAsync($"{session}/sets/1/finish");
         Assert.Equal(("back", true), (Decision(ended), ended["endedAt"] is not null));
+        server.Clock.Advance(TimeSpan.FromHours(1));
         var next = $"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}";
         Assert.Equal(-3, (await server.GetAsync(next))["openSet"]!["target"]!.GetValue<int>());
         await GoesAsync(next, 1);
@@ -352,6 +357,7 @@ public sealed partial class SessionTests(PracticeServer server) : IClassFixture<
         IsAsked(decided["openSet"]!);
         await server.PostAsync($"{session}/end");
         var here = (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Single(s => s!["state"]!.GetValue<string>() == "here")!;
+        server.Clock.Advance(TimeSpan.FromHours(1));
         Assert.Equal((1, "2.5 s"), (here["target"]!.GetValue<int>(), here["targetText"]!.GetValue<string>()));
         IsAsked((await server.GetAsync($"/api/sessions/{(await server.PostAsync($"{dog}/sessions"))["id"]}"))["openSet"]!);
     }
@@ -361,6 +367,7 @@ public sealed partial class SessionTests(PracticeServer server) : IClassFixture<
     public async Task A_practice_replayed_from_its_log_comes_to_the_same_decisions()
     {
         using var own = new PracticeServer(demo: true);
+        own.Clock.Advance(TimeSpan.FromHours(3));
         var dog = (await own.GetAsync("/api/round"))["cards"]!.AsArray().First(c => c!["things"]![0]!["kind"]!.GetValue<string>() == "session")![
             "id"
         ]!.GetValue<string>();
@@ -481,6 +488,6 @@ public sealed partial class SessionTests(PracticeServer server) : IClassFixture<
         await server.PostAsync($"{dog}/plan/position", new { stepId = "muzzle-alone", note = "x" });
         await server.PutAsync(dog, new { name = "Nettle", temperament = "bold" });
         var here = (await server.GetAsync($"{dog}/plan"))["steps"]!.AsArray().Single((JsonNode? s) => s!["state"]!.GetValue<string>() == "here")!;
-        Assert.Equal("look-at-it", here["step"]!["id"]!.GetValue<string>());
+        Assert.Equal("muzzle-appears", here["step"]!["id"]!.GetValue<string>());
     }
 }

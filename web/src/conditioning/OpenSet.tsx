@@ -14,11 +14,11 @@ import { BeforeSession } from './BeforeSession';
 import { click, tick, tickPassed, usePadAids, type PadAids } from './padAids';
 import { buzz, useAwake } from '../shared/aids';
 import { lyingFlat, padGo, padRow } from '../shared/padSizes';
+import { shownOf } from './shownOf';
 import { Signs } from './Signs';
 import { StopPanel } from './StopPanel';
 import { signsQuery } from './tables';
 import { useHold } from './useHold';
-import { isTap, type Unsent } from './unsent';
 import type { Pad, Session } from './useSession';
 
 /** The set in hand: its target, its goes, and the large targets under the thumb. */
@@ -107,7 +107,16 @@ export function OpenSet({
               lineHeight="1"
               whiteSpace="nowrap"
             >
-              {goes.length} <Text as="span" fontSize="lg" color="fg.muted">{t`of ${session.goesInSet}`}</Text>
+              {set.count === null ? (
+                <>
+                  {goes.length} <Text as="span" fontSize="lg" color="fg.muted">{t`of ${session.goesInSet}`}</Text>
+                </>
+              ) : (
+                <>
+                  {pending === 0 ? set.inARow : '…'}{' '}
+                  <Text as="span" fontSize="lg" color="fg.muted">{t`of ${set.count} in a row`}</Text>
+                </>
+              )}
             </Text>
           </Flex>
           <Text mt="2">{step.success}</Text>
@@ -120,7 +129,10 @@ export function OpenSet({
             ))}
             {step.caution && <Text fontWeight="700">{step.caution}</Text>}
           </Box>
-          <Goes goes={goes} of={session.goesInSet} />
+          {set.kind === 'once' && (
+            <Text fontWeight="700">{t`An event, not a drill: each go at ease, and then enough of it.`}</Text>
+          )}
+          <Goes goes={goes} of={set.count === null ? session.goesInSet : Math.max(set.count, goes.length)} />
           <Text role="status" minH="6" fontWeight={session.isClear ? '700' : '400'}>
             {over
               ? ''
@@ -225,24 +237,6 @@ export function OpenSet({
       </Link>
     </Box>
   );
-}
-
-/** The set as it stands here: what the server has, with what is on its way there and without what is taken back. */
-function shownOf(set: Schemas['SetDto'], unsent: Unsent[]) {
-  const back = new Set(unsent.map((u) => (u.kind === 'untap' ? u.tapId : '')));
-  const onTheirWay = unsent
-    .filter(isTap)
-    .filter((u) => !set.goes.some((g) => g.id === u.id) && !set.signs.some((s) => s.id === u.id));
-  const goes = [...set.goes, ...onTheirWay.flatMap((u) => (u.kind === 'go' ? [{ id: u.id, success: u.success }] : []))];
-  const seen = [
-    ...set.signs.map(({ id, signId }) => ({ id, signId })),
-    ...onTheirWay.flatMap((u) => (u.kind === 'sign' ? [{ id: u.id, signId: u.signId }] : [])),
-  ];
-  return {
-    pending: onTheirWay.length,
-    goes: goes.filter((g) => !back.has(g.id)),
-    seen: seen.filter((s) => !back.has(s.id)),
-  };
 }
 
 /** One treat a good go, over the whole session, and what is left of the day's. */

@@ -34,7 +34,7 @@ export function OutlookLine({ dogId, steps }: { dogId: string; steps: Schemas['P
       <Flex gap={{ base: 2, md: 6 }} align="center" wrap="wrap">
         <Headline forecast={forecast} />
         <Box flex="1 1 18rem">
-          <Text>{spread(forecast)}</Text>
+          <Text>{forecast.says}</Text>
           <Text>
             {daysText(week)}{' '}
             <Button
@@ -116,15 +116,6 @@ const sessionsText = (sessions: number) => {
 
 /** The day, with its year where that is another than this one. */
 const dayText = (day: string) => dateText(day, day.startsWith(`${new Date().getFullYear()}`) ? 'near' : 'day');
-
-const spread = ({ p10, p50, p90, chanceBy }: NonNullable<Outlook['forecast']>) =>
-  p10 === null
-    ? t`Not one in ten dogs like it is ready within a year.`
-    : [
-        t`One in ten by ${dayText(p10)}`,
-        ...(p50 !== null && chanceBy !== null ? [t`half by ${dayText(p50)}`] : []),
-        p90 === null ? t`the slowest not within a year` : t`nine in ten by ${dayText(p90)}`,
-      ].join(', ') + '.';
 
 function WaysOut({ forecast }: { forecast: NonNullable<Outlook['forecast']> }) {
   return (

@@ -11,6 +11,7 @@ import { NoteForm } from '../shared/form/NoteForm';
 import { keys } from '../shared/keys';
 import { takeIn } from '../shared/takeIn';
 import { Cautions } from '../shared/Cautions';
+import { Several } from '../shared/fields';
 import { notify } from '../shared/notices';
 import { hasDraft } from '../shared/saving/useKeptForm';
 import { Waiting } from '../shared/Waiting';
@@ -20,6 +21,7 @@ import { FindBeginning } from './FindBeginning';
 import { OutlookDetail, OutlookLine } from './Outlook';
 import { Schools } from './Schools';
 import { StepSketch } from './StepSketch';
+import { Stopped } from './Stopped';
 import { usePadReady, useStartSession } from './useStartSession';
 
 type Planned = Schemas['PlannedStepDto'];
@@ -50,6 +52,9 @@ export function PlanPage() {
             <b>⬣ {t.title}.</b> {t.detail}
           </Text>
         ))}
+      {plan.data.stop && (
+        <Stopped stop={plan.data.stop} dogId={card.dog.id} version={plan.data.positionVersion} />
+      )}
       <OutlookLine dogId={card.dog.id} steps={plan.data.steps} />
       <Grid
         templateColumns={{ base: '1fr', lg: 'minmax(17rem, 1fr) minmax(0, 1.5fr)' }}
@@ -215,7 +220,7 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
         <Button
           size="lg"
           colorPalette="marigold"
-          disabled={plan.rests}
+          disabled={plan.notNow !== null}
           loading={start.isPending}
           onClick={() => start.mutate()}
           mb="4"
@@ -227,8 +232,15 @@ function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['
               : t`Start a session`}
         </Button>
       ) : (
-        <MoveHere dogId={dogId} step={step} version={plan.positionVersion} />
+        <MoveHere dogId={dogId} step={step} plan={plan} />
       )}
+      {state === 'here' && plan.notNow && !plan.openSessionId && (
+        <>
+          <Text mb="3">{plan.notNow}</Text>
+          {!plan.stop && <MoveHere dogId={dogId} step={step} plan={plan} />}
+        </>
+      )}
+      {passed?.canWithdraw && <Withdraw dogId={dogId} step={step} version={plan.positionVersion} />}
       {step.sketch && <StepSketch sketch={step.sketch} />}
       <Grid as="dl" templateColumns={{ base: '1fr', sm: '7rem 1fr' }} columnGap="4" rowGap="2">
         <Part term={t`Set-up`} says={step.setUp} />
@@ -277,14 +289,28 @@ function Part({ term, says, strong }: { term: string; says: string; strong?: boo
   );
 }
 
-/** Overrules where the plan stands; the note stays on record. */
-function MoveHere({ dogId, step, version }: { dogId: string; step: Schemas['StepDto']; version: number }) {
+/** Overrules where the plan stands; the note stays on record. Going back it is asked which passes no longer count. */
+function MoveHere({ dogId, step, plan }: { dogId: string; step: Schemas['StepDto']; plan: Schemas['PlanDto'] }) {
   const take = useTakeInOfDog(dogId);
   const draft = `position/${dogId}.${step.id}`;
+  const from = plan.steps.findIndex((s) => s.step.id === step.id);
+  const passedFrom = plan.steps.slice(from).filter((s) => s.passed !== null);
+  const [dropped, setDropped] = useState<string[] | null>(null);
+  const noLongerCounts = dropped ?? passedFrom.map((s) => s.step.id);
   return (
     <chakra.details mb="4" open={hasDraft(draft) || undefined}>
       <summary>{t`Train from here instead`}</summary>
       <Text fontSize="sm" mt="1">{t`What lies before it then counts as passed by hand, not as trained.`}</Text>
+      {passedFrom.length > 0 && (
+        <Box mt="2">
+          <Several
+            legend={t`These no longer count as passed`}
+            values={noLongerCounts}
+            options={passedFrom.map((s): [string, string] => [s.step.id, s.step.name])}
+            onChange={setDropped}
+          />
+        </Box>
+      )}
       <NoteForm<Schemas['PlanDto']>
         label={t`Why? It stays on the record`}
         field="note"
@@ -294,20 +320,51 @@ function MoveHere({ dogId, step, version }: { dogId: string; step: Schemas['Step
           const here = theirs.steps.find((s) => s.state === 'here');
           return here ? t`The plan stands at “${here.step.name}” now.` : t`The plan is at its end now.`;
         }}
-        change={(note, newest = version) => ({
+        change={(note, newest = plan.positionVersion) => ({
           ...request(
             'post',
             '/api/dogs/{id}/plan/position',
             { id: dogId },
-            { stepId: step.id, target: 0, note },
+            { stepId: step.id, target: 0, note, noLongerCounts },
             newest,
           ),
           what: t`where the plan stands: ${step.name}`,
           dogId,
         })}
-        onKept={async (plan) => {
-          await take(keys.ofDog(dogId, 'plan'), plan);
+        onKept={async (answer) => {
+          await take(keys.ofDog(dogId, 'plan'), answer);
           notify(t`The plan stands at “${step.name}” now.`);
+        }}
+      />
+    </chakra.details>
+  );
+}
+
+/** A step passed by hand or by trying can be withdrawn; the note stays on record. */
+function Withdraw({ dogId, step, version }: { dogId: string; step: Schemas['StepDto']; version: number }) {
+  const take = useTakeInOfDog(dogId);
+  const draft = `withdraw/${dogId}.${step.id}`;
+  return (
+    <chakra.details mb="4" open={hasDraft(draft) || undefined}>
+      <summary>{t`It no longer counts as passed`}</summary>
+      <NoteForm<Schemas['PlanDto']>
+        label={t`Why? It stays on the record`}
+        field="note"
+        draft={draft}
+        does={t`Withdraw it`}
+        stands={(theirs) =>
+          theirs.steps.some((s) => s.step.id === step.id && s.passed !== null)
+            ? t`The plan was moved meanwhile; this step counts as passed.`
+            : t`It counts as passed no longer.`
+        }
+        change={(note, newest = version) => ({
+          ...request('post', '/api/dogs/{id}/plan/passes/{stepId}/withdraw', { id: dogId, stepId: step.id }, { note }, newest),
+          what: t`that “${step.name}” no longer counts`,
+          dogId,
+        })}
+        onKept={async (answer) => {
+          await take(keys.ofDog(dogId, 'plan'), answer);
+          notify(t`“${step.name}” no longer counts as passed.`);
         }}
       />
     </chakra.details>
@@ -347,7 +404,11 @@ function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
             what: t`when a set ends: ${ruleWords[other].name}`,
             dogId,
           })}
-          onKept={(answer) => takeIn(queries, keys.ofDog(dogId, 'plan'), answer)}
+          onKept={async (answer) => {
+            await takeIn(queries, keys.ofDog(dogId, 'plan'), answer);
+            // Another rule makes another date.
+            await queries.invalidateQueries({ queryKey: keys.ofDog(dogId, 'outlook') });
+          }}
         />
       </chakra.details>
     </Box>

@@ -27,6 +27,8 @@ const chosenWords: Record<Move, string> = {
   same: t`the same again`,
   easier: t`went easier`,
   end: t`ended it`,
+  easyGo: t`ended it with an easy go`,
+  stop: t`stopped`,
 };
 
 /** The pad against a dog that is only played: when to go on, when to go back, when to stop. */
@@ -35,7 +37,8 @@ export function PracticePage() {
   const [dog, setDog] = useState<{ temperament: Temperament; stepId: string; seed: number }>({
     temperament: 'typical',
     stepId: 'hold-short',
-    seed: 1,
+    // No two are alike, nor the first of two days.
+    seed: Math.floor(Math.random() * 2 ** 30),
   });
   const [moves, setMoves] = useState<Move[]>([]);
   const played = useQuery({
@@ -88,6 +91,7 @@ function Playing({
   onMove: (move: Move) => void;
 }) {
   const last = state.goes.at(-1);
+  const staying = state.askedSeconds !== null && state.heldSeconds !== null;
   return (
     <Box mt="6" borderTopWidth="2px" borderColor="fg" pt="3">
       <Text fontWeight="700">{state.step}</Text>
@@ -104,6 +108,12 @@ function Playing({
           <>
             <Text fontSize="3xl" fontFamily="heading" fontWeight="750">
               {last ? state.yes : state.notYet}
+              {staying && (
+                <Text as="span" fontSize="xl" color="fg.muted">
+                  {' '}
+                  {t`${state.heldSeconds ?? 0} of ${state.askedSeconds ?? 0} s`}
+                </Text>
+              )}
             </Text>
             <Text fontSize="xl" color={state.lastSign === 'overThreshold' ? 'stop' : 'fg'}>
               {state.sign ?? t`At ease`}
@@ -115,27 +125,34 @@ function Playing({
         </Text>
       </Box>
       <Button w="full" h="20" fontSize="2xl" onClick={() => onMove('go')}>{t`Ask for a go`}</Button>
-      <Grid templateColumns={{ base: '1fr 1fr', sm: 'repeat(4, 1fr)' }} gap="2" mt="3">
+      <Grid templateColumns={{ base: '1fr 1fr', sm: 'repeat(3, 1fr)' }} gap="2" mt="3">
         {(
           [
             ['harder', t`One harder`, state.isHardest],
             ['same', t`Same again`, false],
             ['easier', t`One easier`, state.isEasiest],
+            ['easyGo', t`End with an easy go`, false],
             ['end', t`End the session`, false],
           ] as const
         ).map(([move, label, off]) => (
           <Button
             key={move}
             h="14"
+            whiteSpace="normal"
+            lineHeight="1.15"
             variant="outline"
             borderColor="border.strong"
-            disabled={off || (state.goes.length === 0 && move !== 'end')}
+            disabled={off || (state.goes.length === 0 && move !== 'end' && move !== 'easyGo')}
             onClick={() => onMove(move)}
           >
             {label}
           </Button>
         ))}
+        <Button h="14" colorPalette="brick" onClick={() => onMove('stop')}>{t`⬣ Stop`}</Button>
       </Grid>
+      {state.allGoes > 0 && (
+        <Text mt="2" color="fg.muted">{plural(state.allGoes, { one: 'One go so far.', other: '# goes so far.' })}</Text>
+      )}
       {state.sets.length > 0 && (
         <Text
           mt="3"
@@ -152,6 +169,9 @@ const marks: Record<Schemas['PracticeVerdict'], string> = {
   tooSlow: '«',
   tooSoon: '?',
   overThreshold: '⬣',
+  wentOn: '»',
+  noEasyGo: '◇',
+  tooMany: '×',
 };
 
 function Review({ state, onAgain }: { state: Schemas['PracticeDto']; onAgain: () => void }) {
@@ -162,6 +182,7 @@ function Review({ state, onAgain }: { state: Schemas['PracticeDto']; onAgain: ()
         {state.sets.length === 0 ? t`Nothing was asked of it` : t`${right} of ${state.sets.length} as the rule has it`}
       </Heading>
       <Text mt="1">
+        {state.easyGo === null ? '' : state.easyGo ? t`The easy go went well. ` : t`The easy go did not go well. `}
         {state.wentOver ? t`⬣ It went over threshold. ` : t`It never went over threshold. `}
         {(state.learned ?? 0) > 0.02
           ? t`It knows more than before.`

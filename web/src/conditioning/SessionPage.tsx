@@ -1,11 +1,13 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Input, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
+import { useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { useReachable } from '../shared/saving/server';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
+import { AfterSession } from './AfterSession';
 import { DecisionBox } from './DecisionBox';
 import { OpenSet } from './OpenSet';
 import { lyingFlat } from '../shared/padSizes';
@@ -40,6 +42,8 @@ export function SessionPage() {
           session={session}
         />
       )}
+      {session.after && pad.closed === null && <AfterSession after={session.after} pad={pad} />}
+      {session.stop && <StoppedNote says={session.stop} dogId={session.dogId} />}
       {pad.closed !== null && !reachable ? (
         <ClosedHere pad={pad} session={session} />
       ) : session.openSet && session.step ? (
@@ -61,6 +65,7 @@ export function SessionPage() {
 /** The server would not begin what was begun on this device: nothing of it is lost, nor counted, until that is settled. */
 function NotBegun({ pad, dogId }: { pad: Pad; dogId: string }) {
   const go = useNavigate();
+  const [note, setNote] = useState('');
   const throwAway = () => {
     pad.throwAway();
     void go(`/dogs/${dogId}/plan`);
@@ -69,15 +74,32 @@ function NotBegun({ pad, dogId }: { pad: Pad; dogId: string }) {
     <Box role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" my="3">
       <Text fontWeight="700">{t`This session is not saved`}</Text>
       <Text fontSize="sm">{pad.notBegun}</Text>
-      <Flex gap="2" mt="1" wrap="wrap">
+      <Box as="label" display="block" mt="2">
+        <Text as="span" fontSize="sm">{t`If it was trained all the same, say why: it stays on the record`}</Text>
+        <Input value={note} maxLength={500} onChange={(e) => setNote(e.target.value)} bg="bg" />
+      </Box>
+      <Flex gap="2" mt="2" wrap="wrap">
         <Button
-          size="sm"
           variant="outline"
           borderColor="border.strong"
-          onClick={pad.beginAgain}
-        >{t`Save it now`}</Button>
-        <Button size="sm" variant="ghost" onClick={throwAway}>{t`Throw it away`}</Button>
+          disabled={note.trim() === ''}
+          onClick={() => pad.beginAgain(note.trim())}
+        >{t`Save it with that`}</Button>
+        <Button variant="ghost" onClick={throwAway}>{t`Throw it away`}</Button>
       </Flex>
+    </Box>
+  );
+}
+
+/** Training is stopped after this session: where it goes on is said on the plan. */
+function StoppedNote({ says, dogId }: { says: string; dogId: string }) {
+  return (
+    <Box role="alert" borderLeftWidth="5px" borderColor="stop" ps="4" my="4">
+      <Heading as="h2" size="xl" color="stop">{t`⬣ Training is stopped`}</Heading>
+      <Text>{says}</Text>
+      <Link asChild textDecoration="underline" fontWeight="700">
+        <RouterLink to={`/dogs/${dogId}/plan`}>{t`What it takes to go on`}</RouterLink>
+      </Link>
     </Box>
   );
 }

@@ -43,38 +43,7 @@ export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
           borderColor="border"
           mb="2"
         >
-          {entries(signGroupWords)
-            .reverse()
-            .map(([group, words]) => (
-              <Box key={group} mb="2">
-                <Text fontWeight="700" fontSize="sm" color={group === 'overThreshold' ? 'stop' : 'fg'}>
-                  <span aria-hidden="true">{marks[group]}</span> {words}
-                </Text>
-                <Flex wrap="wrap" gap="1.5" mt="1">
-                  {signs.data
-                    ?.filter((s) => s.group === group)
-                    .map((s) => {
-                      const times = seen.filter((x) => x.signId === s.id).length;
-                      return (
-                        <Button
-                          key={s.id}
-                          size="sm"
-                          minH="11"
-                          rounded="full"
-                          fontWeight={times > 0 ? '700' : '400'}
-                          variant={times > 0 ? 'solid' : 'outline'}
-                          colorPalette={group === 'overThreshold' ? 'brick' : 'spruce'}
-                          borderColor={group === 'overThreshold' ? 'stop' : 'border.strong'}
-                          onClick={() => onTap(s.id)}
-                        >
-                          {s.name}
-                          {times > 1 ? ` ×${times}` : ''}
-                        </Button>
-                      );
-                    })}
-                </Flex>
-              </Box>
-            ))}
+          <Groups seen={seen} onTap={onTap} />
         </Box>
       )}
       <Flex gap="2" align="center">
@@ -92,4 +61,72 @@ export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
       </Flex>
     </Box>
   );
+}
+
+/** The same after a session, with nothing beside it that could move. */
+export function SignTray({
+  seen,
+  onTap,
+  onTakeBack,
+}: {
+  seen: Props['seen'];
+  onTap: Props['onTap'];
+  /** Null where what was seen has decided something. */
+  onTakeBack: Props['onTakeBack'] | null;
+}) {
+  const [open, setOpen] = useState(false);
+  const last = seen.at(-1);
+  return (
+    <Box as="section" aria-label={t`Signs`}>
+      <Flex gap="2" wrap="wrap">
+        <Button {...padRow} variant="outline" borderColor="border.strong" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? t`Close the signs` : seen.length === 0 ? t`It shows …` : t`It shows … (${seen.length} so far)`}
+        </Button>
+        {last && onTakeBack && (
+          <Button {...padRow} variant="ghost" onClick={() => onTakeBack(last.id)}>{t`Take back the last sign`}</Button>
+        )}
+      </Flex>
+      {open && (
+        <Box mt="2">
+          <Groups seen={seen} onTap={onTap} />
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Groups({ seen, onTap }: Pick<Props, 'seen' | 'onTap'>) {
+  const signs = useQuery(signsQuery);
+  return entries(signGroupWords)
+    .reverse()
+    .map(([group, words]) => (
+      <Box key={group} mb="2">
+        <Text fontWeight="700" fontSize="sm" color={group === 'overThreshold' ? 'stop' : 'fg'}>
+          <span aria-hidden="true">{marks[group]}</span> {words}
+        </Text>
+        <Flex wrap="wrap" gap="1.5" mt="1">
+          {signs.data
+            ?.filter((s) => s.group === group)
+            .map((s) => {
+              const times = seen.filter((x) => x.signId === s.id).length;
+              return (
+                <Button
+                  key={s.id}
+                  size="sm"
+                  minH="11"
+                  rounded="full"
+                  fontWeight={times > 0 ? '700' : '400'}
+                  variant={times > 0 ? 'solid' : 'outline'}
+                  colorPalette={group === 'overThreshold' ? 'brick' : 'spruce'}
+                  borderColor={group === 'overThreshold' ? 'stop' : 'border.strong'}
+                  onClick={() => onTap(s.id)}
+                >
+                  {s.name}
+                  {times > 1 ? ` ×${times}` : ''}
+                </Button>
+              );
+            })}
+        </Flex>
+      </Box>
+    ));
 }

@@ -2,8 +2,8 @@ import { expect, test } from 'vitest';
 import { chanceText } from './chance';
 
 test.each([
-  [0, 'under 5 %'],
-  [0.0499, 'under 5 %'],
+  [0, 'Hardly'],
+  [0.0499, 'Hardly'],
   [0.05, '5 %'],
   [0.404, '40 %'],
   [0.95, '95 %'],

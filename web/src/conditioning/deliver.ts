@@ -13,27 +13,28 @@ type Session = Schemas['SessionDto'];
 
 const send = (sessionId: string, item: Unsent): Promise<Session> => {
   const path = { sessionId };
-  const { at } = item;
+  // What this device's clock is off is taken out of the time of the tap by when it was sent.
+  const when = { at: item.at, sentAt: new Date().toISOString() };
   switch (item.kind) {
     case 'begin':
       return ask(
         api.POST('/api/dogs/{id}/sessions', {
           params: { path: { id: item.dogId } },
-          body: { id: sessionId, at, stepId: item.stepId, target: item.target },
+          body: { id: sessionId, ...when, stepId: item.stepId, target: item.target, note: item.note ?? null },
         }),
       );
     case 'go':
       return ask(
         api.PUT('/api/sessions/{sessionId}/goes/{goId}', {
           params: { path: { ...path, goId: item.id } },
-          body: { ...where(item), success: item.success, heldMs: item.heldMs, at },
+          body: { ...where(item), success: item.success, heldMs: item.heldMs, ...when },
         }),
       );
     case 'sign':
       return ask(
         api.PUT('/api/sessions/{sessionId}/signs/{seenId}', {
           params: { path: { ...path, seenId: item.id } },
-          body: { ...where(item), signId: item.signId, at },
+          body: { ...where(item), signId: item.signId, ...when },
         }),
       );
     case 'untap':
@@ -48,11 +49,11 @@ const send = (sessionId: string, item: Unsent): Promise<Session> => {
       return ask(
         api.POST('/api/sessions/{sessionId}/sets/{number}/finish', {
           params: { path: { ...path, number: item.set } },
-          body: { at },
+          body: when,
         }),
       );
     case 'end':
-      return ask(api.POST('/api/sessions/{sessionId}/end', { params: { path }, body: { at } }));
+      return ask(api.POST('/api/sessions/{sessionId}/end', { params: { path }, body: when }));
   }
 };
 

@@ -18,7 +18,7 @@ export type Unsent = {
 } & (
   | (Tapped & { kind: 'go'; success: boolean; heldMs: number | null })
   | (Tapped & { kind: 'sign'; signId: string })
-  | { kind: 'begin'; dogId: string; stepId: string; target: number }
+  | { kind: 'begin'; dogId: string; stepId: string; target: number; note?: string }
   | { kind: 'untap'; of: 'goes' | 'signs'; tapId: string }
   | { kind: 'finish'; set: number }
   | { kind: 'end' }

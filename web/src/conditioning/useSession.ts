@@ -47,9 +47,10 @@ export function useSession(sessionId: string) {
     /** Counts what went astray in the set that is open now. */
     place: (item: Tap, there: Tapped) => amend(sessionId, { ...item, ...there, stray: '' }),
     leaveOut: (item: Unsent) => forget(sessionId, item.id),
-    beginAgain: () => {
+    /** Sends again what the server would not begin, with the word of whoever trained it all the same. */
+    beginAgain: (note: string) => {
       const begin = waitingFor(sessionId).find((i) => i.kind === 'begin');
-      if (begin) amend(sessionId, { ...begin, stray: '' });
+      if (begin) amend(sessionId, { ...begin, note, stray: '' });
     },
     throwAway: () => {
       forgetAll(sessionId);

@@ -17,6 +17,7 @@ type Row = Schemas['StandingRowDto'];
 type Shown = Schemas['TrainingState'] | 'dated' | null;
 
 const marks: Record<Schemas['TrainingState'], string> = {
+  stopped: '⬣',
   stuck: '■',
   overdue: '△',
   resting: '◌',

@@ -38,6 +38,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{id}/plan/passes/{stepId}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A step passed by hand or by trying no longer counts as passed, with a note. The version is the plan's positionVersion. */
+        post: operations["withdrawPass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/plan/resume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Training that was stopped goes on: what is different, with a note. The version is the plan's positionVersion. */
+        post: operations["resumeTraining"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{id}/plan/position": {
         parameters: {
             query?: never;
@@ -2151,6 +2185,15 @@ export interface components {
         };
         /** @enum {string} */
         Activity: "quiet" | "usual" | "working";
+        /** @description What comes after the set that ended a session. */
+        AfterDto: {
+            /** @description One easy go is to end it, and was not had yet. */
+            asksEasyGo: boolean;
+            /** @description What to do now, in a sentence. */
+            says: string;
+            /** @description Where the easy go, and what is seen now, is tapped; with what was. */
+            set: components["schemas"]["SetDto"];
+        };
         /** @description An appointment on record. */
         AppointmentDto: {
             /** Format: uuid */
@@ -2344,10 +2387,7 @@ export interface components {
             /** @description Everything a muzzle is chosen by is read, and nothing asks to be taken again. */
             isReady: boolean;
         };
-        /**
-         * @description Bite history, from which containment follows. Own wording; compare the published six-level bite scale by Ian Dunbar (Memory).
-         * @enum {string}
-         */
+        /** @enum {string} */
         BiteTier: "none" | "threatens" | "contactNoInjury" | "injured" | "severalOrDeep";
         /** @description A breed of the list. */
         BreedDto: {
@@ -2681,6 +2721,11 @@ export interface components {
         DiagnosisDto: {
             symptom: components["schemas"]["Symptom"];
             causes: components["schemas"]["Diagnosed"][];
+        };
+        /** @description Something that may be different when training goes on after it was stopped. */
+        DiffersDto: {
+            differs: components["schemas"]["WhatDiffers"];
+            says: string;
         };
         /** @description A dimension of the drawing. */
         DimensionDto: {
@@ -3102,6 +3147,8 @@ export interface components {
             /** Format: int32 */
             passedNow: number;
             fan: components["schemas"]["FanDto"][];
+            /** @description When it is likely to be ready, and what that cannot know yet. */
+            says: string;
         };
         /** @enum {string} */
         ForeheadStrap: "none" | "optional" | "fitted";
@@ -3157,6 +3204,11 @@ export interface components {
              * @description When it was tapped, by the pad's clock; the time it arrived when left out.
              */
             at?: null | string;
+            /**
+             * Format: date-time
+             * @description When this was sent, by the same clock: what that is off is taken out of the other.
+             */
+            sentAt?: null | string;
         };
         /**
          * @description How a set is decided: two presets, both in use.
@@ -3676,7 +3728,7 @@ export interface components {
          * @description What a thing to do is about, in the order of what cannot wait.
          * @enum {string}
          */
-        Matter: "underWay" | "dateNear" | "outOfUse" | "refit" | "session" | "happyWear" | "tryOn" | "stuck" | "bench" | "appointment" | "trainedToday" | "rest";
+        Matter: "underWay" | "stopped" | "dateNear" | "outOfUse" | "refit" | "session" | "happyWear" | "tryOn" | "stuck" | "bench" | "appointment" | "trainedToday" | "rest";
         /**
          * @description What is measured on a dog's head. Landmarks and method are in MeasureDefinition.
          * @enum {string}
@@ -3831,6 +3883,8 @@ export interface components {
         MomentEntry: {
             /** Format: date-time */
             at?: null | string;
+            /** Format: date-time */
+            sentAt?: null | string;
         };
         /** @description A model that is offered for no dog. */
         MuzzleAwayDto: {
@@ -4209,6 +4263,8 @@ export interface components {
             day: string;
             how: components["schemas"]["PassedHow"];
             note: null | string;
+            /** @description It was passed by hand or by trying: that can be withdrawn with a note. */
+            canWithdraw: boolean;
         };
         /**
          * @description How a step came to be passed.
@@ -4308,7 +4364,7 @@ export interface components {
             rule: components["schemas"]["GoRule"];
             /** @description Why, where somebody chose it; null for the House way. */
             ruleReason: null | string;
-            /** @description It was never trained nor set anywhere by hand: where to begin can be found by trying. */
+            /** @description It was never trained nor set anywhere by hand, or was away for very long: where to begin can be found by trying. */
             mayFindBeginning: boolean;
             /**
              * Format: int64
@@ -4325,6 +4381,9 @@ export interface components {
              * @description The version of where it stands.
              */
             positionVersion: number;
+            stop: null | components["schemas"]["StopDto"];
+            /** @description Why no session can begin now, in a sentence; null where one can. */
+            notNow: null | string;
         };
         /** @description A step with where the plan stands on it. */
         PlannedStepDto: {
@@ -4396,6 +4455,8 @@ export interface components {
             /** Format: int32 */
             target?: null | number;
             note?: null | string;
+            /** @description Steps at that place or after it whose passes no longer count. */
+            noLongerCounts?: null | string[];
         };
         /** @description The session as it stands. */
         PracticeDto: {
@@ -4410,9 +4471,26 @@ export interface components {
             lastSign: components["schemas"]["SignGroup"];
             /** @description What the dog showed at the last go, in words; null while it is at ease. */
             sign: null | string;
+            /**
+             * Format: double
+             * @description How long the target asks it to stay; null for any other.
+             */
+            askedSeconds: null | number;
+            /**
+             * Format: double
+             * @description How long it stayed at the last go.
+             */
+            heldSeconds: null | number;
+            /**
+             * Format: int32
+             * @description Goes of the session.
+             */
+            allGoes: number;
             wentOver: boolean;
             sets: components["schemas"]["PracticeSetDto"][];
             ended: boolean;
+            /** @description How the easy go went that ended it; null where there was none. */
+            easyGo: null | boolean;
             /**
              * Format: double
              * @description How much it has learned of the step in this session, −1 to 1; null before the end.
@@ -4436,7 +4514,7 @@ export interface components {
          * @description What somebody who practises does next.
          * @enum {string}
          */
-        PracticeMove: "go" | "harder" | "same" | "easier" | "end";
+        PracticeMove: "go" | "harder" | "same" | "easier" | "end" | "easyGo" | "stop";
         /** @description A set looked back on. */
         PracticeSetDto: {
             targetText: string;
@@ -4452,7 +4530,7 @@ export interface components {
          * @description How a choice compares with what the rule would have done.
          * @enum {string}
          */
-        PracticeVerdict: "asTheRule" | "tooFast" | "tooSlow" | "tooSoon" | "overThreshold";
+        PracticeVerdict: "asTheRule" | "tooFast" | "tooSlow" | "tooSoon" | "overThreshold" | "wentOn" | "noEasyGo" | "tooMany";
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -4478,7 +4556,7 @@ export interface components {
          * @description What a muzzle is wanted for.
          * @enum {string}
          */
-        Purpose: "clinic" | "walks" | "visitors" | "transport" | "scavenging" | "working";
+        Purpose: "clinic" | "walks" | "visitors" | "transport" | "scavenging" | "working" | "grooming";
         /** @description A chart with what its columns mean. */
         ReadChartEntry: {
             text?: null | string;
@@ -4593,6 +4671,11 @@ export interface components {
          * @enum {string}
          */
         RemedyKind: "hand" | "strap" | "plate" | "forming" | "size" | "model";
+        /** @description What is different, so that training that was stopped goes on. */
+        ResumeEntry: {
+            differs?: null | components["schemas"]["WhatDiffers"];
+            note?: null | string;
+        };
         /** @description Which reading, taken again, would settle a fit most. */
         Retake: {
             /** @description The measure to take. */
@@ -4753,7 +4836,10 @@ export interface components {
             /** Format: date-time */
             endedAt: null | string;
             gapReason: null | string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description Goes after which the open set is full.
+             */
             goesInSet: number;
             step: null | components["schemas"]["StepDto"];
             sets: components["schemas"]["SetDto"][];
@@ -4767,6 +4853,9 @@ export interface components {
             /** @description The groups of signs one of which settles a set by itself. */
             settledBy: components["schemas"]["SignGroup"][];
             overrule: null | components["schemas"]["OverruleDto"];
+            after: null | components["schemas"]["AfterDto"];
+            /** @description Training is stopped after it: why, in a sentence; null where it is not. */
+            stop: null | string;
         };
         /** @description A session as a device began it, perhaps while the server was away. */
         SessionEntry: {
@@ -4787,6 +4876,13 @@ export interface components {
              * @description The target that was shown.
              */
             target?: null | number;
+            /** @description Why it was trained though it was not to be: it rested, was stopped, had had enough that day. It stays on record. */
+            note?: null | string;
+            /**
+             * Format: date-time
+             * @description When this was sent, by the same clock.
+             */
+            sentAt?: null | string;
         };
         /** @description A session as it went. */
         SessionProgressDto: {
@@ -4830,6 +4926,18 @@ export interface components {
             ifStuck: null | string;
             endSession: boolean;
             overruled: null | string;
+            /** @description How it is worked at. */
+            kind: components["schemas"]["StepKind"];
+            /**
+             * Format: int32
+             * @description How many in a row it asks for, where they are counted.
+             */
+            count: null | number;
+            /**
+             * Format: int32
+             * @description How many went well in a row so far, a miss halving them, where they are counted.
+             */
+            inARow: null | number;
             /** Format: int64 */
             version: number;
         };
@@ -4917,6 +5025,8 @@ export interface components {
             target?: null | number;
             /** Format: date-time */
             at?: null | string;
+            /** Format: date-time */
+            sentAt?: null | string;
         };
         /**
          * @description How a group of signs reads, from at ease to over threshold.
@@ -5126,6 +5236,11 @@ export interface components {
             notYet: string;
             sketch: null | components["schemas"]["SketchDto"];
         };
+        /**
+         * @description How a target is worked at: what makes a set of it clear (House).
+         * @enum {string}
+         */
+        StepKind: "repeat" | "hold" | "count" | "once";
         /** @description A step as it went. */
         StepProgressDto: {
             stepId: string;
@@ -5158,6 +5273,15 @@ export interface components {
             seconds: number;
             /** Format: double */
             share: number;
+        };
+        /** @description Training is stopped until somebody says what is different. */
+        StopDto: {
+            /** @description Why, in a sentence. */
+            says: string;
+            /** @description What that means, and whom to ask. */
+            means: string;
+            /** @description What may be different. */
+            choices: components["schemas"]["DiffersDto"][];
         };
         /** @description The order of the fitter's stops. */
         StopsDto: {
@@ -5321,7 +5445,7 @@ export interface components {
          * @description How a dog's training stands, what asks for a look coming first.
          * @enum {string}
          */
-        TrainingState: "stuck" | "overdue" | "resting" | "underWay" | "notBegun" | "ready";
+        TrainingState: "stopped" | "stuck" | "overdue" | "resting" | "underWay" | "notBegun" | "ready";
         /** @description The owner's days as they are kept. */
         TrainingWeekDto: {
             /** @description Days of the week. */
@@ -5924,6 +6048,11 @@ export interface components {
              */
             ageMinutes: number;
         };
+        /**
+         * @description What a person may have changed when training goes on after a stop.
+         * @enum {string}
+         */
+        WhatDiffers: "anotherObject" | "anotherSchool" | "stageBack" | "otherFood" | "anotherPlace" | "painLookedFor" | "professional";
         /** @description Wears to be weighed. */
         WhatIfBalance: {
             /**
@@ -5970,6 +6099,11 @@ export interface components {
                 [key: string]: string;
             };
             clinicHands?: null | boolean;
+        };
+        /** @description A row of the order that trainers keep which a plan breaks. */
+        WhatIfBroken: {
+            id: string;
+            says: string;
         };
         /** @description What the rules need to know of a dog. */
         WhatIfDog: {
@@ -6038,6 +6172,11 @@ export interface components {
              * @description The same seed gives the same answer; 1 when left out.
              */
             seed?: null | number;
+            /**
+             * Format: int32
+             * @description Planned sessions that were not held so far, 0 to 2,000; counted from the log when left out.
+             */
+            missedDays?: null | number;
         };
         /** @description When the dog will be ready: days are null when not within a year. */
         WhatIfForecastAnswer: {
@@ -6235,6 +6374,10 @@ export interface components {
         WhatIfPlanAnswer: {
             steps: components["schemas"]["WhatIfPlanStep"][];
             leftOut: components["schemas"]["WhatIfLeftOut"][];
+            /** @description Rows of the order that trainers keep which it breaks; none is as it should be. */
+            broken: components["schemas"]["WhatIfBroken"][];
+            /** @description Why it is not the school that was asked for; null where it is. */
+            declined: null | string;
         };
         /** @description What a plan needs to know of a dog. */
         WhatIfPlanDog: {
@@ -6242,6 +6385,7 @@ export interface components {
             sensitivities?: null | components["schemas"]["Sensitivity"][];
             headShape?: null | components["schemas"]["HeadShape"];
             purposes?: null | components["schemas"]["Purpose"][];
+            biteTier?: null | components["schemas"]["BiteTier"];
         };
         /** @description A step of a plan. */
         WhatIfPlanStep: {
@@ -6255,6 +6399,8 @@ export interface components {
             needs: string[];
             /** @description What it is good for, and what this dog changes about it. */
             why: string;
+            /** @description How its targets are worked at: repeat, hold, count or once. */
+            kind: components["schemas"]["StepKind"];
         };
         /** @description A length as somebody wrote it. */
         WhatIfReading: {
@@ -6299,6 +6445,21 @@ export interface components {
              * @description Times it went back in this session already, 0 to 1000.
              */
             backsBefore?: null | number;
+            kind?: null | components["schemas"]["StepKind"];
+            /**
+             * Format: int32
+             * @description How many in a row a count asks for, 1 to 50; 10 when left out.
+             */
+            count?: null | number;
+            /**
+             * Format: int32
+             * @description Of an event: earlier goes at this target that went well and at ease, 0 to 1000.
+             */
+            goodGoesBefore?: null | number;
+            /** @description The set before at this target ended unsure. */
+            unsureBefore?: null | boolean;
+            /** @description Goes back as soon as the goes lean to "not yet", as the pad has it for wary and soured dogs; by the count alone when left out. */
+            heedMisses?: null | boolean;
         };
         /** @description The decision. */
         WhatIfSetAnswer: {
@@ -6534,6 +6695,10 @@ export interface components {
             type?: null | components["schemas"]["MuzzleType"];
             gapeClass?: null | components["schemas"]["GapeClass"];
         };
+        /** @description Why something no longer counts. */
+        WithdrawEntry: {
+            note?: null | string;
+        };
         /** @description A sign to be tapped while it is worn. */
         WornSignDto: {
             id: string;
@@ -6634,6 +6799,153 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["GoRuleEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    withdrawPass: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+                stepId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WithdrawEntry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    resumeTraining: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+                /** @description An id (UUID) of this very request, made when its form opens. Sent again under the same id it is done once and answered the same; another request under it is a 409. */
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResumeEntry"];
             };
         };
         responses: {

@@ -9,6 +9,7 @@ export const purposeWords: Record<Schemas['Purpose'], string> = {
   transport: t`Transport`,
   scavenging: t`Scavenging`,
   working: t`Working`,
+  grooming: t`Grooming`,
 };
 
 export const temperamentWords: Record<Schemas['Temperament'], string> = {
@@ -275,6 +276,7 @@ export const signGroupWords: Record<Schemas['SignGroup'], string> = {
 export const entries = <K extends string>(list: Record<K, string>) => Object.entries(list) as [K, string][];
 
 export const trainingStateWords: Record<Schemas['TrainingState'], string> = {
+  stopped: t`Stopped`,
   stuck: t`Stuck`,
   overdue: t`Overdue`,
   resting: t`Resting`,
