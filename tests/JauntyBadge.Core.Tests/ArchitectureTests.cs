@@ -62,7 +62,9 @@ public class ArchitectureTests
                 nameof(VirtualDog),
                 nameof(Forecasts),
                 nameof(ParticleFilter),
-                nameof(Practice)
+                nameof(Practice),
+                nameof(Unevenness),
+                nameof(Trainee)
             )
             .ShouldNot()
             .HaveDependencyOnAny("Microsoft.AspNetCore", "Microsoft.EntityFrameworkCore", "System.Net", "System.Random")

@@ -191,6 +191,52 @@ public class HouseRulesTests
             }
         }
 
+        // An event on so many days, so many hours apart.
+        foreach (var days in new[] { 1, 2, 3 })
+        {
+            var (closed, wary) = (plan.Steps.First(s => s.Step.Id == "first-close").Step, plan.ForSession(Temperament.Wary, GoRule.AsSoonAsClear));
+            var evening = Day.ToDateTime(new TimeOnly(22, 0));
+            SetRecord Closed(int day, double hours) => new(closed.Id, 0, Day.AddDays(day), [true], []) { At = evening.AddHours(hours) };
+            foreach (var hours in new[] { 3.0, 5, 7, 9, 11, 13, 15, 24 })
+                yield return $"{Progression.AfterSet(wary, Closed(days, 24 * (days - 1) + hours), new HashSet<string>(), [.. Enumerable.Range(0, days).Select(d => Closed(d, 24 * d))], (TimeSpan.Zero, 1, 0), rules)}";
+        }
+
+        // Put back again and again, at one step or at several, some sessions apart.
+        for (var apart = 1; apart < 12; apart++)
+        {
+            for (var times = 2; times < 6; times++)
+            {
+                foreach (var steps in new[] { 1, 3 })
+                {
+                    SessionOutcome Out(int i, bool over) => new(i * apart, over ? $"s{i % steps}" : null, $"s{i % steps}", []);
+                    yield return $"{TrainingStop.Of([.. Enumerable.Range(0, times).Select(i => Out(i, true))], rules)} {TrainingStop.Of([.. Enumerable.Range(0, times).Select(i => Out(i, false))], rules)}";
+                }
+            }
+        }
+
+        foreach (var (days, minutes) in new[] { (0, 30), (0, 70), (0, 90), (0, 110), (100, 0), (120, 0), (200, 0), (300, 0), (400, 0) })
+        {
+            var end = Day.ToDateTime(new TimeOnly(9, 0), DateTimeKind.Utc);
+            var training = new Training(
+                plan.Dog,
+                plan,
+                new HashSet<string>(),
+                new(plan.Steps[3].Step.Id, 0),
+                end,
+                null,
+                Day,
+                false,
+                TrainingWeek.Usual,
+                GoRule.AsSoonAsClear,
+                null,
+                rules
+            )
+            {
+                LastSessions = [new(Day, end, SignGroup.AtEase)],
+            };
+            yield return $"{TrainingTimes.NotNow(training, end.AddDays(days).AddMinutes(minutes), Day.AddDays(days))?.Why}";
+        }
+
         var asked = new ForecastQuestion
         {
             Plan = plan.ForSession(Temperament.Bold, GoRule.AsSoonAsClear),

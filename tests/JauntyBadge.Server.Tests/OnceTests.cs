@@ -348,6 +348,19 @@ public sealed class OnceTests(PracticeServer server) : IClassFixture<PracticeSer
         await DoAsync("post", "/api/sessions/{sessionId}/sets/{number}/finish", $"{within} {{number}}=1", new { });
         await DoAsync("post", "/api/sessions/{sessionId}/sets/{number}/overrule", $"{within} {{number}}=1", new { target = 0, note = "Once more." });
         await DoAsync("post", "/api/sessions/{sessionId}/end", within, new { });
+        var passed = (await server.GetAsync($"/api/dogs/{dog}/plan"))["steps"]!.AsArray().First(s => s!["passed"] is not null)!["step"]!["id"];
+        await DoAsync("post", "/api/dogs/{id}/plan/passes/{stepId}/withdraw", $"{at} {{stepId}}={passed}", new { note = "Not with us." });
+        for (var time = 0; time < 2; time++)
+        {
+            server.Clock.Advance(TimeSpan.FromDays(2));
+            var begun = await server.PostAsync($"/api/dogs/{dog}/sessions");
+            tapped = begun["openSet"]!;
+            await server.PutAsync($"/api/sessions/{begun["id"]}/signs/{Guid.NewGuid()}", Tap(new { signId = "freezes" }));
+            await server.PostAsync($"/api/sessions/{begun["id"]}/sets/1/finish");
+            await server.PostAsync($"/api/dogs/{dog}/plan/position", new { stepId = tapped["stepId"]!.GetValue<string>(), note = "Once more there." });
+        }
+
+        await DoAsync("post", "/api/dogs/{id}/plan/resume", at, new { differs = "otherFood", note = "Liver now." });
         Assert.NotNull((await server.GetAsync($"/api/dogs/{dog}/plan")).Json);
     }
 

@@ -240,6 +240,8 @@ public sealed record Standing
     /// <summary>What cannot wait, before anything else.</summary>
     private IEnumerable<ThingToDo> Pressing()
     {
+        if (Stop is not null && !WearsIt)
+            yield return new(Deed.SayWhatDiffers, NextKind.Plan, Matter.Stopped);
         if (DaysToDate <= Rules[DateIsNear])
             yield return new(Deed.SeeWhetherDateHolds, NextKind.Plan, Matter.DateNear);
         if (IsOutOfUse)

@@ -24,7 +24,7 @@ public sealed partial class ConditioningWords(Writing writing)
         {
             EnoughToday.Minutes => writing.Say($"{reason}{last} {Writing.Number(facts.Number)} minutes are enough for today: end while it wants more."),
             EnoughToday.GoesOnAMiss => writing.Say($"{reason}{last} {Writing.Number(facts.Number)} goes are enough for today: end with one easy go."),
-            EnoughToday.Place => writing.Say($"{reason} One new place a session: that one is for the next."),
+            EnoughToday.Place => writing.Say($"{reason}{last} One new place a session is enough."),
             EnoughToday.Goes => writing.Say($"{reason}{last} {Writing.Number(facts.Number)} goes are enough for today: end while it wants more."),
             _ => reason + last,
         };
@@ -153,7 +153,7 @@ public sealed partial class ConditioningWords(Writing writing)
                 $"It went over threshold ({Writing.Lower(count)}). End now. Next time {StepsBack(decision.StepsBack)}{(stepsBackTo is null ? "" : writing.Say($", at \"{stepsBackTo}\""))}, and not before {Day(decision.NotBeforeDays)}."
             ),
             (DecisionKind.Back, _) when decision is { NextTarget: null } => writing.Say(
-                $"{Showed(decision, fearful, count)} That was the easiest rung. {(stepsBackTo is null || decision.StepsBack == 0 ? writing.Say("Next time") : writing.Say($"Next time \"{stepsBackTo}\", half of it, and"))} another place, another object or another day.{End(decision)}"
+                $"{Showed(decision, fearful, count)} That was the easiest rung. {(stepsBackTo is null || decision.StepsBack == 0 ? writing.Say("Next time") : writing.Say($"Next time \"{stepsBackTo}\", from its middle, and"))} another place, another object or another day.{End(decision)}"
             ),
             (DecisionKind.Back, _) => writing.Say($"{Showed(decision, fearful, count)} {Easier(decision, at, target)}{End(decision)}"),
             (DecisionKind.Same, DecidedBy.Unsure) => writing.Say(

@@ -185,7 +185,7 @@ public enum EnoughToday
     /// <summary>So many goes are enough, and the last of them was missed.</summary>
     GoesOnAMiss,
 
-    /// <summary>The next target is another new place.</summary>
+    /// <summary>It was at a new place.</summary>
     Place,
 }
 
@@ -490,7 +490,7 @@ public static class Progression
             then is not { } t ? null
             : back is null && next is null ? new(step.Id, t.Target) { Asked = t.Asked }
             : new(steps[t.Step].Id, t.Target, t.WaitDays > 0 ? set.Day.AddDays(t.WaitDays) : null);
-        var (enough, number) = EnoughFor(made, step, next, set, session, plan.Edition, rules);
+        var (enough, number) = EnoughFor(made, step, set, session, plan.Edition, rules);
         return new Decision(
             made,
             position,
@@ -508,7 +508,6 @@ public static class Progression
     private static (EnoughToday Enough, double Number) EnoughFor(
         SetDecision made,
         Step step,
-        Step? next,
         SetRecord set,
         (TimeSpan Length, int Goes, int Backs) session,
         Edition edition,
@@ -520,13 +519,13 @@ public static class Progression
             : session.Length >= longest ? (EnoughToday.Minutes, longest.TotalMinutes)
             : session.Goes >= rules[GoesInSession]
                 ? (edition != Edition.First && set.Goes is [.., false] ? EnoughToday.GoesOnAMiss : EnoughToday.Goes, session.Goes)
-            : IsAnotherPlace(made, step, next, set.Target) ? (EnoughToday.Place, 0)
+            : WasNewPlace(made, step, set.Target) ? (EnoughToday.Place, 0)
             : (EnoughToday.No, 0);
     }
 
-    /// <summary>Whether a set that was at a new place leads to another one: one a session is enough.</summary>
-    internal static bool IsAnotherPlace(SetDecision made, Step step, Step? next, int target) =>
-        step.NewPlace && target >= 0 && (made.Kind == DecisionKind.Raise || (made.Kind == DecisionKind.Passed && next is { NewPlace: true }));
+    /// <summary>Whether a set was at a new place and is done with it: one a session is enough.</summary>
+    internal static bool WasNewPlace(SetDecision made, Step step, int target) =>
+        step.NewPlace && target >= 0 && made.Kind is (DecisionKind.Raise or DecisionKind.Passed);
 
     /// <summary>What comes after the set that ended a session: whether one easy go is asked for, and where. Null after going over threshold: then it is over.</summary>
     /// <param name="decision">What was decided of the last set.</param>

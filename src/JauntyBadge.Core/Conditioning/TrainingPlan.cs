@@ -167,6 +167,6 @@ public sealed record TrainingPlan(DogProfile Dog, School School, IReadOnlyList<P
     {
         var moving = steps.Where(s => move.Ids.Contains(s.Id)).ToList();
         steps.RemoveAll(moving.Contains);
-        steps.InsertRange(steps.FindIndex(s => s.Stage >= move.Before), moving);
+        steps.InsertRange(steps.FindIndex(s => s.Stage == move.Before), moving);
     }
 }

@@ -55,7 +55,7 @@ public sealed record TrainingStop(StopCause Cause, string StepId, int Times, int
         Basis.House("once may be bad luck")
     )
     {
-        SetElsewhere = "Twice and no more.",
+        SetElsewhere = "It guards the dog.",
     };
     public static readonly Grounded<int> WithinHere = new("train.stop-here-within", "The few sessions", 5, Basis.House("a week")) { Least = 3, Most = 10 };
     public static readonly Grounded<int> TimesAnywhere = new(
@@ -65,7 +65,7 @@ public sealed record TrainingStop(StopCause Cause, string StepId, int Times, int
         Basis.House("it is not the step")
     )
     {
-        SetElsewhere = "Three times and no more.",
+        SetElsewhere = "It guards the dog.",
     };
     public static readonly Grounded<int> WithinAnywhere = new("train.stop-anywhere-within", "Those sessions", 10, Basis.House("two weeks"))
     {

@@ -48,7 +48,7 @@ public static class TrainingTimes
 {
     public static readonly Grounded<int> SessionsADay = new("train.sessions-a-day", "Sessions a day at most", 2, Basis.Practice("once or twice a day"))
     {
-        SetElsewhere = "Twice and no more.",
+        SetElsewhere = "It guards the dog.",
     };
     public static readonly Grounded<TimeSpan> Apart = new(
         "train.sessions-apart",

@@ -13,6 +13,7 @@ namespace JauntyBadge.Core.Conditioning;
 /// <param name="Shock">Share of what was learned that going over threshold costs.</param>
 /// <param name="ForgetsInDays">Days in which two thirds of what was learned since it last trained fade to where it began.</param>
 /// <param name="MoodSpread">Spread of the mood from day to day.</param>
+/// <param name="Tires">After so many goes of a session each one more is so much against the next, on the scale of its mood.</param>
 /// <param name="AllOrNone">A step is learned at once or not at all, with a chance of the learning rate.</param>
 public sealed record DogNature(
     double Learning,
@@ -25,7 +26,8 @@ public sealed record DogNature(
     double Shock,
     double ForgetsInDays,
     double MoodSpread,
-    bool AllOrNone = false
+    bool AllOrNone = false,
+    double Tires = 0.06
 )
 {
     /// <summary>A usual dog of a temperament.</summary>
@@ -73,9 +75,8 @@ public sealed class VirtualDog
     private const double ArousalWeight = 1.4;
     private const double SignNoise = 0.16;
 
-    // After so many goes of a session it tires: each one more is so much against the next (House).
+    // Goes of a session for which it is fresh (House).
     private const int FreshFor = 20;
-    private const double Tires = 0.06;
     private const double CalmBy = 5;
 
     // Of the signs a dog shows so many are not tapped, and one in so many is tapped though it did not show (House).
@@ -155,7 +156,7 @@ public sealed class VirtualDog
     public double Chance(int step, double target, int topTarget) => ChanceOver(HowHard(step, target, topTarget) - learned[step]);
 
     private double ChanceOver(double over) =>
-        1 / (1 + Math.Exp(Steepness * over - 1.6 - MoodWeight * mood + ArousalWeight * arousal + Tires * Math.Max(0, goes - FreshFor)));
+        1 / (1 + Math.Exp(Steepness * over - 1.6 - MoodWeight * mood + ArousalWeight * arousal + nature.Tires * Math.Max(0, goes - FreshFor)));
 
     /// <summary>One go: whether it succeeded, and the sign it showed, if any.</summary>
     public (bool Good, SignGroup Sign) Go(int step, double target, int topTarget)

@@ -273,9 +273,8 @@ internal sealed class Trainee
             Take(at.Step, made, day);
             Note(at.Step, start, made, worst, day);
             came.Add(step.Id, start.Target, made.Kind, eventful.Count > 0);
-            var next = place is { } then ? course.Steps[then.Step] : null;
             var enough = clock.Goes >= course.Rules[Progression.GoesInSession] || clock.Time >= Progression.Longest(step.Stage, course.Rules);
-            if (made.EndSession || enough || Progression.IsAnotherPlace(made, step, next, start.Target))
+            if (made.EndSession || enough || Progression.WasNewPlace(made, step, start.Target))
             {
                 if (made.EndSession ? made.Kind is DecisionKind.Back or DecisionKind.Same : enough && !lastGood)
                     worst = EasyGo(at.Step, step, start, day, ref came);

@@ -21,6 +21,7 @@ public class ForecastTests
             Excitable = 0,
             MoodSpread = 0,
             ForgetsInDays = 1e9,
+            Tires = 0,
         };
 
     private static SessionPlan PlanOf(Temperament temperament, params Purpose[] purposes) =>
@@ -218,11 +219,15 @@ public class ForecastTests
         Assert.NotEmpty(told.HoldsUp);
         Assert.All(told.HoldsUp, h => Assert.True(question.Plan.StepIds.Contains(h.StepId) && h.Sessions > 0));
         Assert.All(told.Fan.Zip(told.Fan.Skip(1)), w => Assert.True(w.First.P50 <= w.Second.P50 && w.First.P10 <= w.First.P50 && w.First.P50 <= w.First.P90));
-        var chances = new[] { 5, 40, 90, 300 }
+        var chances = new[] { 5, 40, 120, 360 }
             .Select(days => Forecasts.Of(question with { By = question.From.AddDays(days) }, new Random(3)).ChanceBy!.Value)
             .ToList();
         Assert.Equal(chances.Order(), chances);
-        Assert.True(chances[0] < 0.5 && chances[^1] > 0.9);
+        Assert.True(chances[0] < 0.5 && chances[^1] > 0.5);
+        // Read from the same dogs, day by day.
+        Assert.Equal(chances, new[] { 5, 40, 120, 360 }.Select(days => told.ChanceOn(question.From.AddDays(days))));
+        Assert.Equal(1 - told.NeverShare, told.ChanceOn(question.From.AddDays(400)), 12);
+        Assert.Equal([Stage.FirstFastening], told.NotSeenYet.Where(s => s == Stage.FirstFastening));
     }
 
     /// <summary>A wary dog and a visit in twelve days: said early, with what would help and by how much, and never with what cannot be played given a chance.</summary>
@@ -301,8 +306,22 @@ public class ForecastTests
         );
         Assert.True(half.P50 > every.P50 && half.P90!.Value.DayNumber - half.P10!.Value.DayNumber > every.P90!.Value.DayNumber - every.P10!.Value.DayNumber);
         SetRecord On(int day) => new("charge-marker", 0, Monday.AddDays(day), [true], []);
-        Assert.Equal(new DaysHeld(10, 3), DaysHeld.Of([On(0), On(2), On(2), On(5), On(9)], Five, Monday.AddDays(14)));
-        Assert.Equal(new DaysHeld(0, 0), DaysHeld.Of([], Five, Monday));
+        List<SetRecord> log = [On(0), On(2), On(2), On(5), On(9)];
+        Assert.Equal(new SessionsHeld(10, 3), SessionsHeld.Of(log, Five, 1, Monday.AddDays(14), 1));
+        Assert.Equal(new SessionsHeld(0, 0), SessionsHeld.Of([], Five, 1, Monday, 1));
+
+        // Rest that the rule asked for is not missed: over threshold on Wednesday, a fearful dog rests on Thursday.
+        log[1] = log[1] with
+        {
+            Signs = [new SeenAt(1, SignGroup.OverThreshold)],
+        };
+        Assert.Equal(new SessionsHeld(9, 3), SessionsHeld.Of(log, Five, 1, Monday.AddDays(14), 2));
+
+        // Two a day: one of them is half of the day, told by the hours where they are known.
+        var at = Monday.ToDateTime(new TimeOnly(8, 0), DateTimeKind.Utc);
+        Assert.Equal(new SessionsHeld(2, 1), SessionsHeld.Of([On(0) with { At = at }, On(0) with { At = at.AddMinutes(4) }], Five, 2, Monday.AddDays(1), 1));
+        Assert.Equal(new SessionsHeld(2, 2), SessionsHeld.Of([On(0) with { At = at }, On(0) with { At = at.AddHours(5) }], Five, 2, Monday.AddDays(1), 1));
+        Assert.Equal(new SessionsHeld(2, 2), SessionsHeld.Of([On(0)], Five, 2, Monday.AddDays(1), 1));
     }
 
     /// <summary>Days of the week there are, rest after going over threshold, a try-on once it takes the muzzle, and the day wanted at the end.</summary>

@@ -113,7 +113,7 @@ public class ProgressionTests
             (DecisionKind.Same, 1, null),
             AfterHolds(most, Held(most, 2), before: Held("------------", 2), plan: wary with { Edition = Edition.First })
         );
-        Assert.Equal((DecisionKind.Same, 1, 2.5), AfterHolds("++-", Held("++-", 2), asked: 2.5));
+        Assert.Equal((DecisionKind.Same, 1, 2.5), AfterHolds("+++-", Held("+++-", 2), asked: 2.5));
         // Below the first target are its rungs, and at the top passed is passed.
         Assert.Equal((DecisionKind.Back, -1, null), AfterHolds("--", Held("--", 0.5), target: 0));
         var top = Set(StepId, 3, most) with { Holds = Held(most, 1) };

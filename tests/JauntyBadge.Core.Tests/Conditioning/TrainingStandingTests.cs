@@ -51,7 +51,7 @@ public class TrainingStandingTests
         var stop = new TrainingStop(StopCause.OverThresholdHere, First.StepId, 2, 5);
         Assert.Equal(TrainingState.Stopped, Standing(First with { NotBefore = Today.AddDays(1) }, stuck: stuck, stop: stop).State);
         Assert.Equal(
-            "Stopped. Over threshold twice at \"Rank its treats\" within five sessions. Look for pain, ask a professional, and say what is different.",
+            "Stopped. Over threshold twice at \"Rank the treats\" within five sessions. Look for pain, ask a professional, and say what is different.",
             Words.Conditioning.Standing(Standing(First, stop: stop), Today)
         );
         Assert.True(TrainingState.Stopped < TrainingState.Stuck);

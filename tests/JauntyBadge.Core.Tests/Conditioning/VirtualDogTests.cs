@@ -49,7 +49,16 @@ public class VirtualDogTests
     [Fact]
     public void Without_learning_it_is_a_coin()
     {
-        var still = DogNature.Of(Temperament.Typical) with { Learning = 0, Unlearning = 0, Excitable = 0, MoodSpread = 0, Start = 0.5, UnsureFrom = 10 };
+        var still = DogNature.Of(Temperament.Typical) with
+        {
+            Learning = 0,
+            Unlearning = 0,
+            Excitable = 0,
+            MoodSpread = 0,
+            Start = 0.5,
+            UnsureFrom = 10,
+            Tires = 0,
+        };
         var dog = new VirtualDog(still, 1, new Random(3));
         dog.Begin(0);
         var p = dog.Chance(0, 0, 3);
@@ -100,8 +109,9 @@ public class VirtualDogTests
             var (clear, tens) = (Courses(GoRule.AsSoonAsClear, model), Courses(GoRule.SteadyTens, model));
             Assert.True(clear.Count(c => c.Ready) >= tens.Count(c => c.Ready));
             Assert.True(clear.Count(c => c.EverOver) <= tens.Count(c => c.EverOver));
+            // Events take their days under either rule: what is saved is saved on the rest.
             if (temperament is Temperament.Bold or Temperament.Typical)
-                Assert.True(2 * clear.Average(c => c.Sessions) <= tens.Average(c => c.Sessions));
+                Assert.True(1.3 * clear.Average(c => c.Sessions) <= tens.Average(c => c.Sessions));
         }
 
         IReadOnlyList<Course> Courses(GoRule rule, Func<DogNature, DogNature> model) =>

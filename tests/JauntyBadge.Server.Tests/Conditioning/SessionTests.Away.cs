@@ -153,7 +153,7 @@ public sealed partial class SessionTests
         Assert.Equal((step, top), (now["openSet"]!["stepId"]!.GetValue<string>(), now["openSet"]!["target"]!.GetValue<int>()));
         var id = Guid.Parse(dog.Split('/')[^1]);
         using (var db = Db())
-            Assert.False(await db.StepPasses.AnyAsync(p => p.DogId == id, TestContext.Current.CancellationToken));
+            Assert.False(await db.StepPasses.AnyAsync(p => p.DogId == id && p.StepId == step, TestContext.Current.CancellationToken));
 
         await SignAsync(session, $"{session}/signs/{Guid.NewGuid()}", "freezes");
         now = await server.PostAsync($"{session}/sets/{number + 1}/finish");

@@ -119,7 +119,14 @@ public class WhatIfTrainingTests(PracticeServer server)
             steps.GroupBy(s => s["stage"]!.GetValue<string>()),
             g => Assert.Equal(g.Last()["id"]!.GetValue<string>(), g.Single(s => s["gate"]!.GetValue<bool>())["id"]!.GetValue<string>())
         );
-        Assert.True(ids.IndexOf("click-near") < ids.IndexOf("look-at-it"));
+        Assert.True(ids.IndexOf("click-far") < ids.IndexOf("look-at-it") && ids.IndexOf("click-near") > ids.IndexOf("touch-it"));
+        Assert.Empty(plan["broken"]!.AsArray());
+        Assert.Equal(
+            ["once", "count", "hold", "repeat"],
+            ((string[])["first-close", "touch-it", "worn-still", "place-home"]).Select(id =>
+                steps.Single(s => s["id"]!.GetValue<string>() == id)["kind"]!.GetValue<string>()
+            )
+        );
         Assert.Contains("clinic-table", ids);
         Assert.Contains(plan["leftOut"]!.AsArray(), l => l!["id"]!.GetValue<string>() == "walk-meet" && l["why"]!.GetValue<string>() == "Only for walks.");
         Assert.Contains("afraid of clicks", steps.Single(s => s["id"]!.GetValue<string>() == "click-far")["why"]!.GetValue<string>(), StringComparison.Ordinal);
@@ -166,5 +173,118 @@ public class WhatIfTrainingTests(PracticeServer server)
         );
         var none = await server.PostAsync("/api/what-if/hold", new { criterionSeconds = 3, holds = Array.Empty<object>() });
         Assert.Equal((3.0, true), (none.Number("nextCriterionSeconds"), none["criterionSeconds"] is null));
+    }
+
+    /// <summary>By the kind of step: ten times are ten in a row, an event is none to be drilled; left out it is repeated, as it ever was.</summary>
+    [Fact]
+    public async Task A_set_is_decided_by_the_kind_of_its_step()
+    {
+        async Task<(string Decision, bool Ends)> DecideAsync(string? kind, string temperament, string goes, int goodDays = 0)
+        {
+            var answer = await server.PostAsync(
+                "/api/what-if/set",
+                new
+                {
+                    kind,
+                    temperament,
+                    goes = goes.Select(g => g == '+'),
+                    target = 0,
+                    topTarget = 2,
+                    goodDaysBefore = goodDays,
+                }
+            );
+            return (answer.Text("decision"), answer["endSession"]!.GetValue<bool>());
+        }
+
+        Assert.Equal(("raise", false), await DecideAsync(null, "typical", "+++++"));
+        Assert.Equal(("goOn", false), await DecideAsync("count", "typical", "+++++"));
+        Assert.Equal(("raise", false), await DecideAsync("count", "typical", "++++++++++"));
+        Assert.Equal(("raise", true), await DecideAsync("once", "bold", "++"));
+        Assert.Equal(("same", true), await DecideAsync("once", "wary", "+"));
+        Assert.Equal(("raise", true), await DecideAsync("once", "wary", "+", 1));
+        Assert.NotNull(
+            (
+                await server.PostAsync(
+                    "/api/what-if/set",
+                    new
+                    {
+                        temperament = "bold",
+                        goes = Array.Empty<bool>(),
+                        target = 0,
+                        topTarget = 1,
+                        count = 0,
+                    }
+                )
+            ).Problem("count")
+        );
+    }
+
+    /// <summary>No lure for a dog soured by one: the plan says which school it is trained by instead.</summary>
+    [Fact]
+    public async Task A_lure_school_is_declined_for_a_soured_dog()
+    {
+        var plan = await server.PostAsync(
+            "/api/what-if/plan",
+            new
+            {
+                dog = new
+                {
+                    temperament = "soured",
+                    biteTier = "severalOrDeep",
+                    purposes = new[] { "visitors" },
+                },
+                school = "Tasty floor",
+            }
+        );
+        Assert.Contains("works with a lure", plan.Text("declined"), StringComparison.Ordinal);
+        Assert.DoesNotContain(plan["steps"]!.AsArray(), s => s!["id"]!.GetValue<string>() == "lick-floor");
+        Assert.Contains(
+            "professional",
+            plan["steps"]!.AsArray().Single(s => s!["id"]!.GetValue<string>() == "visitors-door")!["why"]!.GetValue<string>(),
+            StringComparison.Ordinal
+        );
+        var dog = await server.NewDogAsync(new { name = "Rue", temperament = "soured" });
+        Assert.Contains(
+            "works with a lure",
+            (await server.PostAsync($"{dog}/plan/school", new { school = "tastyFloor", reason = "We like it." })).Problem("school"),
+            StringComparison.Ordinal
+        );
+        Assert.DoesNotContain((await server.GetAsync($"{dog}/plan/schools")).Json.AsArray(), s => s!["id"]!.GetValue<string>() == "tastyFloor");
+    }
+
+    /// <summary>Days that were missed move the date, said or counted from the log.</summary>
+    [Fact]
+    public async Task Missed_days_move_the_date()
+    {
+        async Task<DateOnly> MiddleAsync(int apart, int? missedDays = null)
+        {
+            var log = Enumerable
+                .Range(0, 6)
+                .Select(i => new
+                {
+                    day = new DateOnly(2026, 3, 2).AddDays(apart * i),
+                    stepId = "rank-treats",
+                    target = 0,
+                    goes = new[] { true, true, true },
+                });
+            var from = new DateOnly(2026, 3, 2).AddDays(5 * apart + 1);
+            var answer = await server.PostAsync(
+                "/api/what-if/forecast",
+                new
+                {
+                    dog = new { temperament = "bold" },
+                    days = Enum.GetNames<DayOfWeek>(),
+                    from,
+                    log,
+                    dogs = 400,
+                    missedDays,
+                }
+            );
+            return DateOnly.Parse(answer.Text("p50"), System.Globalization.CultureInfo.InvariantCulture).AddDays(-from.DayNumber + 1);
+        }
+
+        var (every, second) = (await MiddleAsync(1), await MiddleAsync(3));
+        Assert.True(second > every);
+        Assert.True(await MiddleAsync(1, 30) > every);
     }
 }
