@@ -2,7 +2,7 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import type { Schemas } from '../shared/api';
 import { padGo } from '../shared/padSizes';
-import { shownOf } from './shownOf';
+import { placeOf, shownOf } from './shownOf';
 import { SignTray } from './Signs';
 import type { Pad } from './useSession';
 
@@ -10,7 +10,7 @@ import type { Pad } from './useSession';
 export function AfterSession({ after, pad }: { after: Schemas['AfterDto']; pad: Pad }) {
   const { set } = after;
   const { goes, seen } = shownOf(set, pad.unsent);
-  const where = { set: set.number, stepId: set.stepId, target: set.target };
+  const where = placeOf(set);
   const last = goes.at(-1);
   const asks = after.asksEasyGo && goes.length === 0;
   return (
@@ -30,13 +30,20 @@ export function AfterSession({ after, pad }: { after: Schemas['AfterDto']; pad: 
               borderColor="border.strong"
               onClick={() => pad.go(where, false, null)}
             >{t`Not this time`}</Button>
-            <Button flex="1.4" {...padGo} fontSize="xl" onClick={() => pad.go(where, true, null)}>{t`It went well`}</Button>
+            <Button
+              flex="1.4"
+              {...padGo}
+              fontSize="xl"
+              onClick={() => pad.go(where, true, null)}
+            >{t`It went well`}</Button>
           </Flex>
         </>
       )}
       {last && (
         <Flex gap="3" align="center" mt="1" wrap="wrap">
-          <Text role="status">{last.success ? t`The easy go went well.` : t`The easy go is on record. Leave it at that.`}</Text>
+          <Text role="status">
+            {last.success ? t`The easy go went well.` : t`The easy go is on record. Leave it at that.`}
+          </Text>
           {set.decision === null && (
             <Button size="sm" variant="ghost" onClick={() => pad.takeBackGo(last.id)}>{t`Take it back`}</Button>
           )}

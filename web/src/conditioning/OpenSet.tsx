@@ -14,7 +14,7 @@ import { BeforeSession } from './BeforeSession';
 import { click, tick, tickPassed, usePadAids, type PadAids } from './padAids';
 import { buzz, useAwake } from '../shared/aids';
 import { lyingFlat, padGo, padRow } from '../shared/padSizes';
-import { shownOf } from './shownOf';
+import { placeOf, shownOf } from './shownOf';
 import { Signs } from './Signs';
 import { StopPanel } from './StopPanel';
 import { signsQuery } from './tables';
@@ -53,7 +53,7 @@ export function OpenSet({
   const begun = isWell || happened || hold.running || session.sets.length > 0;
   useAwake(begun);
   const last = goes.at(-1);
-  const where = { set: set.number, stepId: set.stepId, target: set.target };
+  const where = placeOf(set);
   const wanted = set.holdTargets?.[goes.length] ?? set.holdSeconds;
   const record = (success: boolean) => {
     if (full || !begun) return;
@@ -113,8 +113,7 @@ export function OpenSet({
                 </>
               ) : (
                 <>
-                  {pending === 0 ? set.inARow : '…'}{' '}
-                  <Text as="span" fontSize="lg" color="fg.muted">{t`of ${set.count} in a row`}</Text>
+                  {set.inARow} <Text as="span" fontSize="lg" color="fg.muted">{t`of ${set.count} in a row`}</Text>
                 </>
               )}
             </Text>

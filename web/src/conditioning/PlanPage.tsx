@@ -52,9 +52,7 @@ export function PlanPage() {
             <b>⬣ {t.title}.</b> {t.detail}
           </Text>
         ))}
-      {plan.data.stop && (
-        <Stopped stop={plan.data.stop} dogId={card.dog.id} version={plan.data.positionVersion} />
-      )}
+      {plan.data.stop && <Stopped stop={plan.data.stop} dogId={card.dog.id} version={plan.data.positionVersion} />}
       <OutlookLine dogId={card.dog.id} steps={plan.data.steps} />
       <Grid
         templateColumns={{ base: '1fr', lg: 'minmax(17rem, 1fr) minmax(0, 1.5fr)' }}
@@ -358,7 +356,13 @@ function Withdraw({ dogId, step, version }: { dogId: string; step: Schemas['Step
             : t`It counts as passed no longer.`
         }
         change={(note, newest = version) => ({
-          ...request('post', '/api/dogs/{id}/plan/passes/{stepId}/withdraw', { id: dogId, stepId: step.id }, { note }, newest),
+          ...request(
+            'post',
+            '/api/dogs/{id}/plan/passes/{stepId}/withdraw',
+            { id: dogId, stepId: step.id },
+            { note },
+            newest,
+          ),
           what: t`that “${step.name}” no longer counts`,
           dogId,
         })}

@@ -31,15 +31,17 @@ const chosenWords: Record<Move, string> = {
   stop: t`stopped`,
 };
 
+/** No two are alike, nor the first of two days. */
+const anyDog = (): { temperament: Temperament; stepId: string; seed: number } => ({
+  temperament: 'typical',
+  stepId: 'hold-short',
+  seed: Math.floor(Math.random() * 2 ** 30),
+});
+
 /** The pad against a dog that is only played: when to go on, when to go back, when to stop. */
 export function PracticePage() {
   usePageTitle(t`Practice`);
-  const [dog, setDog] = useState<{ temperament: Temperament; stepId: string; seed: number }>({
-    temperament: 'typical',
-    stepId: 'hold-short',
-    // No two are alike, nor the first of two days.
-    seed: Math.floor(Math.random() * 2 ** 30),
-  });
+  const [dog, setDog] = useState(anyDog);
   const [moves, setMoves] = useState<Move[]>([]);
   const played = useQuery({
     queryKey: keys.practice(dog, moves),
@@ -151,7 +153,9 @@ function Playing({
         <Button h="14" colorPalette="brick" onClick={() => onMove('stop')}>{t`⬣ Stop`}</Button>
       </Grid>
       {state.allGoes > 0 && (
-        <Text mt="2" color="fg.muted">{plural(state.allGoes, { one: 'One go so far.', other: '# goes so far.' })}</Text>
+        <Text mt="2" color="fg.muted">
+          {plural(state.allGoes, { one: 'One go so far.', other: '# goes so far.' })}
+        </Text>
       )}
       {state.sets.length > 0 && (
         <Text

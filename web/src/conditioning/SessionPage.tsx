@@ -11,6 +11,8 @@ import { AfterSession } from './AfterSession';
 import { DecisionBox } from './DecisionBox';
 import { OpenSet } from './OpenSet';
 import { lyingFlat } from '../shared/padSizes';
+import { placeOf, shownOf } from './shownOf';
+import { SignTray } from './Signs';
 import { useSession, type Pad, type Session } from './useSession';
 
 /** The session pad: one thumb, eyes on the dog. */
@@ -36,7 +38,8 @@ export function SessionPage() {
       {session.gapReason && <Text mt="2">{session.gapReason}</Text>}
       {session.sets.at(-1) && (
         <DecisionBox
-          set={session.sets.at(-1) as Schemas['SetDto']}
+          // What came after it, where that was over threshold, is what holds.
+          set={session.after?.set.decision ? session.after.set : (session.sets.at(-1) as Schemas['SetDto'])}
           ended={session.endedAt !== null}
           overrule={pad.closed === null && reachable ? session.overrule : null}
           session={session}
@@ -118,6 +121,16 @@ function ClosedHere({ pad, session }: { pad: Pad; session: Session }) {
           {!over && t` Until then give the dog a break, or leave it at that for today.`}
         </Trans>
       </Text>
+      {session.openSet && (
+        <Box mt="4">
+          <Text fontWeight="700">{t`Tap what you still see as it comes off.`}</Text>
+          <SignTray
+            seen={shownOf(session.openSet, pad.unsent).seen}
+            onTap={(signId) => session.openSet && pad.sign(placeOf(session.openSet), signId)}
+            onTakeBack={null}
+          />
+        </Box>
+      )}
       <Flex gap="3" mt="5" wrap="wrap">
         {!over && <Button size="lg" h="14" colorPalette="marigold" onClick={pad.end}>{t`End session`}</Button>}
         <Button asChild size="lg" h="14" variant="outline" borderColor="border.strong">

@@ -79,7 +79,13 @@ export function SignTray({
   return (
     <Box as="section" aria-label={t`Signs`}>
       <Flex gap="2" wrap="wrap">
-        <Button {...padRow} variant="outline" borderColor="border.strong" aria-expanded={open} onClick={() => setOpen(!open)}>
+        <Button
+          {...padRow}
+          variant="outline"
+          borderColor="border.strong"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+        >
           {open ? t`Close the signs` : seen.length === 0 ? t`It shows …` : t`It shows … (${seen.length} so far)`}
         </Button>
         {last && onTakeBack && (

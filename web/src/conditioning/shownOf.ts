@@ -1,5 +1,8 @@
 import type { Schemas } from '../shared/api';
-import { isTap, type Unsent } from './unsent';
+import { isTap, type Tapped, type Unsent } from './unsent';
+
+/** Where something is tapped that is tapped in a set. */
+export const placeOf = ({ number, stepId, target }: Schemas['SetDto']): Tapped => ({ set: number, stepId, target });
 
 /** The set as it stands here: what the server has, with what is on its way there and without what is taken back. */
 export function shownOf(set: Schemas['SetDto'], unsent: Unsent[]) {
