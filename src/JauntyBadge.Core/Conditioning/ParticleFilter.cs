@@ -19,7 +19,7 @@ internal sealed class ParticleFilter(VirtualDog[] dogs, Random random)
     /// <summary>A set on record, go by go.</summary>
     public void See(SetRecord set, int place, Step step)
     {
-        var (target, top) = (step.Level(step.Within(set.Target), set.Asked), step.TopTarget);
+        var (target, top, isHold) = (step.Level(step.Within(set.Target), set.Asked), step.TopTarget, step.HoldOf(step.Within(set.Target)) is not null);
         bool[] went = [.. set.Goes];
         var seen = new SignGroup[went.Length];
         foreach (var sign in set.Signs.Where(_ => went.Length > 0))
@@ -38,7 +38,7 @@ internal sealed class ParticleFilter(VirtualDog[] dogs, Random random)
             {
                 var (dog, likely) = (Dogs[i], 1.0);
                 for (var go = 0; go < went.Length; go++)
-                    likely *= dog.See(place, target, top, went[go], seen[go]);
+                    likely *= dog.See(place, target, top, went[go], seen[go], isHold);
                 logWeights[i] += Math.Log(Math.Max(likely, double.Epsilon));
             }
         );

@@ -131,7 +131,7 @@ public static class Practice
         {
             if (move == PracticeMove.Go)
             {
-                (var good, last) = dog.Go(0, target, step.TopTarget);
+                (var good, last) = dog.Go(0, target, step.TopTarget, step.HoldOf(target) is not null);
                 goes.Add(good);
                 all++;
                 held = dog.HeldShare * step.HoldOf(target);

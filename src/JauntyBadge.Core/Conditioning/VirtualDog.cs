@@ -14,6 +14,7 @@ namespace JauntyBadge.Core.Conditioning;
 /// <param name="ForgetsInDays">Days in which two thirds of what was learned since it last trained fade to where it began.</param>
 /// <param name="MoodSpread">Spread of the mood from day to day.</param>
 /// <param name="Tires">After so many goes of a session each one more is so much against the next, on the scale of its mood.</param>
+/// <param name="Stays">How long it stays where the target is time, as a multiple of what it has learned to.</param>
 /// <param name="AllOrNone">A step is learned at once or not at all, with a chance of the learning rate.</param>
 public sealed record DogNature(
     double Learning,
@@ -27,7 +28,8 @@ public sealed record DogNature(
     double ForgetsInDays,
     double MoodSpread,
     bool AllOrNone = false,
-    double Tires = 0.06
+    double Tires = 0.06,
+    double Stays = 1
 )
 {
     /// <summary>A usual dog of a temperament.</summary>
@@ -54,6 +56,7 @@ public sealed record DogNature(
             Excitable = Around(Excitable, 0.25),
             UnsureFrom = Around(UnsureFrom, 0.15),
             ForgetsInDays = Around(ForgetsInDays, 0.3),
+            Stays = Around(Stays, 0.25),
         };
     }
 
@@ -153,16 +156,23 @@ public sealed class VirtualDog
         target < 0 ? FirstTarget + OneRung * target : FirstTarget + steepness * AllTargets * (topTarget == 0 ? 1 : (target + 1.0) / (topTarget + 1));
 
     /// <summary>The chance that a go at a target succeeds as the dog is now.</summary>
-    public double Chance(int step, double target, int topTarget) => ChanceOver(HowHard(step, target, topTarget) - learned[step]);
+    public double Chance(int step, double target, int topTarget, bool isHold = false) => Staying(ChanceOver(HowHard(step, target, topTarget) - learned[step]), isHold);
+
+    /// <summary>Pulling out is as likely at any moment: one that stays twice as long has the root of the chance to stay to the end.</summary>
+    private double Staying(double chance, bool isHold) => isHold && nature.Stays != 1 ? Math.Pow(chance, 1 / nature.Stays) : chance;
 
     private double ChanceOver(double over) =>
         1 / (1 + Math.Exp(Steepness * over - 1.6 - MoodWeight * mood + ArousalWeight * arousal + nature.Tires * Math.Max(0, goes - FreshFor)));
 
     /// <summary>One go: whether it succeeded, and the sign it showed, if any.</summary>
-    public (bool Good, SignGroup Sign) Go(int step, double target, int topTarget)
+    /// <param name="step">The step.</param>
+    /// <param name="target">The target.</param>
+    /// <param name="topTarget">The step's last.</param>
+    /// <param name="isHold">The target is time.</param>
+    public (bool Good, SignGroup Sign) Go(int step, double target, int topTarget, bool isHold = false)
     {
         var over = HowHard(step, target, topTarget) - learned[step];
-        var (chance, luck) = (ChanceOver(over), random.NextDouble());
+        var (chance, luck) = (Staying(ChanceOver(over), isHold), random.NextDouble());
         var good = luck < chance;
         // Pulling out is as likely at any moment: the chance of staying to the end is what is left of that then.
         HeldShare = good ? 1 : Math.Log(luck) / Math.Log(chance);
@@ -188,10 +198,11 @@ public sealed class VirtualDog
     /// <param name="good">Whether it succeeded.</param>
     /// <param name="seen">The worst sign tapped; at ease when none was.</param>
     /// <returns>The chance of just this, over 0.</returns>
-    internal double See(int step, double target, int topTarget, bool good, SignGroup seen)
+    /// <param name="isHold">The target is time.</param>
+    internal double See(int step, double target, int topTarget, bool good, SignGroup seen, bool isHold = false)
     {
         var over = HowHard(step, target, topTarget) - learned[step];
-        var chance = ChanceOver(over);
+        var chance = Staying(ChanceOver(over), isHold);
         Went(step, over, good);
         var likely = (good ? chance : 1 - chance) * Shows(seen);
         if (seen == SignGroup.OverThreshold)

@@ -324,7 +324,7 @@ internal sealed class Trainee
         List<SeenAt>? seen = Log is null ? null : [];
         while (made is null)
         {
-            (lastGood, var sign) = dog.Go(at.Step, level, start.TopTarget);
+            (lastGood, var sign) = dog.Go(at.Step, level, start.TopTarget, hold is not null);
             clock.Add(hold);
             Hold(at.Step, hold, lastGood);
             worst = sign > worst ? sign : worst;
