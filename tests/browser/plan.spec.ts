@@ -51,7 +51,7 @@ test.describe('with a word forgotten', () => {
   test('a date that will not hold is told with ways out, and days and school can be changed', async ({ page }) => {
     await page.goto(`/dogs/${await dogId(page, 'Fern')}/plan`);
     const outlook = page.getByRole('region', { name: 'Outlook' });
-    await expect(outlook).toContainText('under 5 %');
+    await expect(outlook).toContainText('Hardly');
     await expect(outlook).toContainText('It may well not be ready');
     const ways = page.getByRole('region', { name: 'Ways out' });
     await expect(ways).toContainText('nose in and held is enough for a blood sample');
@@ -138,7 +138,7 @@ test('how training stands is one look: who is stuck, and whose date will hardly 
   await page.goto('/');
   await page.getByRole('link', { name: 'How training stands' }).click();
   const dated = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Dated', exact: true }) });
-  await expect(dated).toContainText(/Wanted by .* Will hardly hold: (under 5|\d+) %/);
+  await expect(dated).toContainText(/Wanted by .* Will hardly hold/);
   await page.getByRole('button', { name: /stuck$/ }).click();
   await expect(dated).toHaveCount(0);
   await page.getByRole('link', { name: 'Bracken', exact: true }).click();

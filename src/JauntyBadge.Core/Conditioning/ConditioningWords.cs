@@ -374,15 +374,14 @@ public sealed partial class ConditioningWords(Writing writing)
 
     /// <summary>A target of a step in words; −1 to −3 are the easier rungs.</summary>
     /// <param name="step">The step.</param>
-    /// <param name="target">The target.</param>
-    /// <param name="asked">The hold asked for, where it lies between two targets.</param>
-    public string Target(Step step, int target, TimeSpan? asked = null) =>
-        asked is { } hold ? Target(new Hold(hold))
-        : target < 0 ? writing.Say(step.Easier[-target - 1])
-        : Target(step.Targets[target]);
+    /// <param name="at">What is asked for.</param>
+    public string Target(Step step, Criterion at) =>
+        at.Asked is { } hold ? Target(new Hold(hold))
+        : at.Target < 0 ? writing.Say(step.Easier[-at.Target - 1])
+        : Target(step.Targets[at.Target]);
 
     /// <summary>Where in a step a plan stands, such as "3 s".</summary>
-    public string Target(Step step, PlanPosition at) => Target(step, at.Target, at.Asked);
+    public string Target(Step step, PlanPosition at) => Target(step, at.At);
 
     /// <summary>How things are placed in a step, in a sentence.</summary>
     public string Sketch(StepSketch sketch)

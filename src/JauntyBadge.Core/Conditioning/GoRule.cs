@@ -118,6 +118,9 @@ public sealed record SetDecision(
     /// <summary>The hold to ask for next, where it lies between two targets; null for the next target's own.</summary>
     public TimeSpan? NextAsked { get; init; }
 
+    /// <summary>What to ask for next in this step, where it stays at it.</summary>
+    internal Criterion AsksNext() => new(NextTarget!.Value, NextAsked);
+
     /// <summary>What the dog's holds bear, where they decided; null elsewhere.</summary>
     public TimeSpan? Borne { get; init; }
 

@@ -19,7 +19,8 @@ internal sealed class ParticleFilter(VirtualDog[] dogs, Random random)
     /// <summary>A set on record, go by go.</summary>
     public void See(SetRecord set, int place, Step step)
     {
-        var (target, top, isHold) = (step.Level(step.Within(set.Target), set.Asked), step.TopTarget, step.HoldOf(step.Within(set.Target)) is not null);
+        var asks = set.Asks.Within(step);
+        var (target, top, isHold) = (step.Level(asks), step.TopTarget, asks.HoldOn(step) is not null);
         bool[] went = [.. set.Goes];
         var seen = new SignGroup[went.Length];
         foreach (var sign in set.Signs.Where(_ => went.Length > 0))

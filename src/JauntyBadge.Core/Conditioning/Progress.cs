@@ -115,7 +115,7 @@ public sealed record Progress(
         var inIt = all.Where(s => Step.Find(s.Set.StepId)?.Stage is Stage.NoseIn or Stage.Hold or Stage.FirstFastening or Stage.WearingStill or Stage.Moving)
             .ToList();
         var held = inIt.SelectMany(s => s.Set.Holds).Select(h => h.Held).ToList();
-        var asked = inIt.Select(s => s.Set.Asked ?? Step.Find(s.Set.StepId)?.HoldOf(s.Set.Target)).OfType<TimeSpan>().ToList();
+        var asked = inIt.Select(s => Step.Find(s.Set.StepId) is { } step ? s.Set.Asks.HoldOn(step) : s.Set.Asks.Asked).OfType<TimeSpan>().ToList();
         return new(
             all[0].Set.Day,
             Goes(all),

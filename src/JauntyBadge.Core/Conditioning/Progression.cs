@@ -4,34 +4,33 @@ namespace JauntyBadge.Core.Conditioning;
 
 /// <summary>Where a dog stands in its plan.</summary>
 /// <param name="StepId">The step to train next.</param>
-/// <param name="Target">Index on its ladder, 0 the easiest; −1 to −3 the rungs below it.</param>
+/// <param name="At">What is asked for there.</param>
 /// <param name="NotBefore">The earliest day for the next session; null for any time.</param>
-public sealed record PlanPosition(string StepId, int Target, DateOnly? NotBefore = null)
+public sealed record PlanPosition(string StepId, Criterion At, DateOnly? NotBefore = null)
 {
-    /// <summary>The hold to ask for, where the dog's own holds put it between two targets; null for the target's own.</summary>
-    public TimeSpan? Asked { get; init; }
+    /// <summary>Its target, the lower one where the hold lies between two.</summary>
+    public int Target => At.Target;
 }
 
 /// <summary>The same by places in a plan.</summary>
 /// <param name="Step">The place of the step to train next, from 0.</param>
-/// <param name="Target">Its target.</param>
+/// <param name="At">What is asked for there.</param>
 /// <param name="WaitDays">Days before the next session, 0 for any time.</param>
-/// <param name="Asked">The hold to ask for, between two targets; null for the target's own.</param>
-internal readonly record struct PlanPlace(int Step, int Target, int WaitDays = 0, TimeSpan? Asked = null);
+internal readonly record struct PlanPlace(int Step, Criterion At, int WaitDays = 0);
 
 /// <summary>A set of goes as it was trained.</summary>
 /// <param name="StepId">The step trained.</param>
-/// <param name="Target">The target on the step's ladder, a rung below it where negative.</param>
+/// <param name="Asks">What was asked for.</param>
 /// <param name="Day">The day it was trained.</param>
 /// <param name="Goes">The goes in order, right or missed.</param>
 /// <param name="Signs">The signs seen, each with how many goes were done by then.</param>
-public sealed record SetRecord(string StepId, int Target, DateOnly Day, IReadOnlyList<bool> Goes, IReadOnlyList<SeenAt> Signs)
+public sealed record SetRecord(string StepId, Criterion Asks, DateOnly Day, IReadOnlyList<bool> Goes, IReadOnlyList<SeenAt> Signs)
 {
     /// <summary>The worst group of signs seen; at ease when none was.</summary>
     public SignGroup Worst => Signs.Select(s => s.Group).DefaultIfEmpty(SignGroup.AtEase).Max();
 
-    /// <summary>The hold asked for, where it lay between two targets; null for the target's own.</summary>
-    public TimeSpan? Asked { get; init; }
+    /// <summary>Its target, the lower one where the hold lay between two.</summary>
+    public int Target => Asks.Target;
 
     /// <summary>When it was begun; null where only the day is known.</summary>
     public DateTime? At { get; init; }
@@ -47,28 +46,19 @@ public sealed record SetRecord(string StepId, int Target, DateOnly Day, IReadOnl
 
     /// <summary>A set by its log.</summary>
     /// <param name="stepId">The step trained.</param>
-    /// <param name="target">The target.</param>
-    /// <param name="asked">The hold asked for, where it lay between two targets.</param>
+    /// <param name="asks">What was asked for.</param>
     /// <param name="day">The day.</param>
     /// <param name="goes">The goes in order.</param>
     /// <param name="signs">The signs in order, each with how many goes were logged before it; a sign that is on the list no more reads as at ease.</param>
     public static SetRecord Logged(
         string stepId,
-        int target,
-        TimeSpan? asked,
+        Criterion asks,
         DateOnly day,
         IReadOnlyList<LoggedGo> goes,
         IEnumerable<(int AfterGo, string SignId)> signs
     ) =>
-        new(
-            stepId,
-            target,
-            day,
-            [.. goes.Select(g => g.Success)],
-            [.. signs.Select(s => new SeenAt(s.AfterGo, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))]
-        )
+        new(stepId, asks, day, [.. goes.Select(g => g.Success)], [.. signs.Select(s => new SeenAt(s.AfterGo, Sign.Find(s.SignId)?.Group ?? SignGroup.AtEase))])
         {
-            Asked = asked,
             Holds = [.. Held(goes)],
         };
 
@@ -481,15 +471,15 @@ public static class Progression
                     SettlesMissed = null,
                 }
                 : made;
-        made = plan.HeedsHolds ? ByHolds(made, step, start, set.Asked, [.. heldBefore ?? [], .. set.Holds], rules) : made;
+        made = plan.HeedsHolds ? ByHolds(made, step, start, set.Asks, [.. heldBefore ?? [], .. set.Holds], rules) : made;
         var place = PlaceOf(steps, step);
         var then = PlaceAfter(steps, place, made, i => steps[i].Id == step.Id || passed.Contains(steps[i].Id));
         var isBack = made is { Kind: DecisionKind.EndNow } or { Kind: DecisionKind.Back, StepsBack: > 0 };
         var (back, next) = (isBack ? steps[then!.Value.Step] : null, made.Kind == DecisionKind.Passed && then is { } on ? steps[on.Step] : null);
         PlanPosition? position =
             then is not { } t ? null
-            : back is null && next is null ? new(step.Id, t.Target) { Asked = t.Asked }
-            : new(steps[t.Step].Id, t.Target, t.WaitDays > 0 ? set.Day.AddDays(t.WaitDays) : null);
+            : back is null && next is null ? new(step.Id, t.At)
+            : new(steps[t.Step].Id, t.At, t.WaitDays > 0 ? set.Day.AddDays(t.WaitDays) : null);
         var (enough, number) = EnoughFor(made, step, set, session, plan.Edition, rules);
         return new Decision(
             made,
@@ -577,7 +567,7 @@ public static class Progression
         }
 
         if (gap > rules[ShortGap] && position.Target > SetStart.EasiestRung)
-            return (position with { Target = position.Target - 1, Asked = null }, new LongAway((int)gap.TotalDays, null));
+            return (position with { At = position.Target - 1 }, new LongAway((int)gap.TotalDays, null));
         return (position, null);
     }
 
@@ -589,19 +579,19 @@ public static class Progression
     /// <param name="made">What the count made of the set.</param>
     /// <param name="step">The step trained.</param>
     /// <param name="start">Where the set stood.</param>
-    /// <param name="asked">The hold asked for where it lay between two targets.</param>
+    /// <param name="asks">What was asked for.</param>
     /// <param name="held">Its holds, the oldest first, this set's included.</param>
     /// <param name="rules">The numbers that decide.</param>
-    internal static SetDecision ByHolds(SetDecision made, Step step, SetStart start, TimeSpan? asked, IReadOnlyList<HeldGo> held, HouseRules rules)
+    internal static SetDecision ByHolds(SetDecision made, Step step, SetStart start, Criterion asks, IReadOnlyList<HeldGo> held, HouseRules rules)
     {
         var target = start.Target;
         if (start.Kind == StepKind.Once || made.StepsBack > 0)
             return made;
         if (made.Kind == DecisionKind.Same)
-            return made with { NextAsked = asked };
+            return made with { NextAsked = asks.Asked };
         if (made.Kind is not (DecisionKind.Raise or DecisionKind.Back) || step.HoldOf(target) is not { } rung)
             return made;
-        var present = asked ?? rung;
+        var present = asks.Asked ?? rung;
         // Shorter than the first target are the rungs below it.
         if (made.Kind == DecisionKind.Back && present <= step.HoldOf(0))
             return made;
@@ -652,7 +642,7 @@ public static class Progression
 
                 return null;
             default:
-                return new(place, made.NextTarget!.Value, Asked: made.NextAsked);
+                return new(place, made.AsksNext());
         }
     }
 

@@ -210,9 +210,10 @@ public sealed record Step(
     internal int TargetUpTo(TimeSpan hold) => Math.Max(0, Targets.Count(t => t is Hold h && h.Lasting <= hold) - 1);
 
     /// <summary>How far up the ladder a hold stands, counted in targets; between two of them in proportion. A target of another kind stands at its own place.</summary>
-    public double Level(int target, TimeSpan? asked)
+    public double Level(Criterion at)
     {
-        if (asked is not { } hold || HoldOf(target) is not { } rung)
+        var target = at.Target;
+        if (at.Asked is not { } hold || HoldOf(target) is not { } rung)
             return target;
         var (from, to) = hold < rung ? (TimeSpan.Zero, rung) : (rung, HoldOf(Math.Min(TopTarget, target + 1))!.Value);
         return (hold < rung ? target - 1 : target) + (to > from ? (hold - from) / (to - from) : 0);

@@ -56,7 +56,7 @@ public sealed record Training(
     /// where a step that came into the plan later is trained. Null when all are passed.
     /// </summary>
     public PlanPosition? Position =>
-        MovedTo is { } move && Find(move.StepId) is { } step ? move with { Target = step.Within(move.Target) }
+        MovedTo is { } move && Find(move.StepId) is { } step ? move with { At = move.At.Within(step) }
         : Plan.NextAfter(Passed) is { } next ? new PlanPosition(next.Id, GoRules.BeginsAt(Dog.Temperament, Rule, Rules), NotBefore)
         : null;
 

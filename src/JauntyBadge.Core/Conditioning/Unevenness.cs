@@ -30,9 +30,9 @@ internal sealed class Unevenness
     private const double Hardness = 0.05;
     private const double MostHardness = 0.2;
     private const double SpreadOfSteepness = 0.3;
-    private const double SpreadOfRate = 0.4;
+    private const double SpreadOfRate = 0.2;
     private const double MostTau = 2;
-    private const double SpreadOfWornRate = 0.25;
+    private const double SpreadOfWornRate = 0.1;
 
     // So much a dog drawn again differs, that copies may part.
     private const double SteepnessParts = 0.05;

@@ -56,7 +56,7 @@ public sealed record DogNature(
             Excitable = Around(Excitable, 0.25),
             UnsureFrom = Around(UnsureFrom, 0.15),
             ForgetsInDays = Around(ForgetsInDays, 0.3),
-            Stays = Around(Stays, 0.25),
+            Stays = Around(Stays, 0.15),
         };
     }
 
@@ -156,7 +156,8 @@ public sealed class VirtualDog
         target < 0 ? FirstTarget + OneRung * target : FirstTarget + steepness * AllTargets * (topTarget == 0 ? 1 : (target + 1.0) / (topTarget + 1));
 
     /// <summary>The chance that a go at a target succeeds as the dog is now.</summary>
-    public double Chance(int step, double target, int topTarget, bool isHold = false) => Staying(ChanceOver(HowHard(step, target, topTarget) - learned[step]), isHold);
+    public double Chance(int step, double target, int topTarget, bool isHold = false) =>
+        Staying(ChanceOver(HowHard(step, target, topTarget) - learned[step]), isHold);
 
     /// <summary>Pulling out is as likely at any moment: one that stays twice as long has the root of the chance to stay to the end.</summary>
     private double Staying(double chance, bool isHold) => isHold && nature.Stays != 1 ? Math.Pow(chance, 1 / nature.Stays) : chance;

@@ -238,7 +238,7 @@ internal sealed class Trainee
             passed[i] = ids.Contains(course.Steps[i].Id);
         left = passed.Take(course.Wanted).Count(p => !p);
         PassedSteps = passed.Count(p => p);
-        place = at is null ? null : new(course.Place.GetValueOrDefault(at.StepId), at.Target, Asked: at.Asked);
+        place = at is null ? null : new(course.Place.GetValueOrDefault(at.StepId), at.At);
         NotBefore = at?.NotBefore?.DayNumber ?? lastDay;
         last = lastDay;
     }
@@ -297,7 +297,7 @@ internal sealed class Trainee
 
     private SetStart StartOf(PlanPlace at, Step step, int day, int backs)
     {
-        var target = step.Within(at.Target);
+        var target = step.Within(at.At.Target);
         var same = atEvent.Step == at.Step && atEvent.Target == target;
         var goodDays =
             step.KindAt(target) == StepKind.Once ? (!same ? 0 : atEvent.Days - (atEvent.Day == day ? 1 : 0))
@@ -316,7 +316,8 @@ internal sealed class Trainee
 
     private (SetDecision Made, SignGroup Worst, bool LastGood) PlaySet(PlanPlace at, Step step, SetStart start, int day, ref Clock clock)
     {
-        var (level, hold) = (step.Level(start.Target, at.Asked), at.Asked ?? step.HoldOf(start.Target));
+        var asks = at.At.Within(step);
+        var (level, hold) = (step.Level(asks), asks.HoldOn(step));
         var set = new GoRules.SetInPlay(start, course.Test, course.Rules);
         SetDecision? made = null;
         var (worst, lastGood) = (SignGroup.AtEase, true);
@@ -335,8 +336,8 @@ internal sealed class Trainee
         }
 
         if (course.Plan.HeedsHolds)
-            made = Progression.ByHolds(made, step, start, at.Asked, held.GetValueOrDefault(at.Step) ?? [], course.Rules);
-        Log?.Add(new(step.Id, start.Target, DateOnly.FromDayNumber(day), kept!, seen!) { Asked = at.Asked });
+            made = Progression.ByHolds(made, step, start, asks, held.GetValueOrDefault(at.Step) ?? [], course.Rules);
+        Log?.Add(new(step.Id, asks, DateOnly.FromDayNumber(day), kept!, seen!));
         return (made, worst, lastGood);
     }
 

@@ -99,8 +99,7 @@ public sealed class SetRow : IVersioned, IOfDog
     private SetRecord Record() =>
         SetRecord.Logged(
             StepId,
-            Target,
-            AskedMs.AsHold(),
+            new(Target, AskedMs.AsHold()),
             Day,
             [.. Goes.OrderBy(g => g.Number).Select(g => new LoggedGo(g.Success, g.HeldMs.AsHold()))],
             Signs.OrderBy(s => s.Number).Select(s => (Goes.Count(g => g.Number < s.Number), s.SignId))
@@ -135,7 +134,7 @@ public sealed class SetRow : IVersioned, IOfDog
             At = at,
             StepId = next?.StepId,
             Target = next?.Target ?? 0,
-            AskedMs = next?.Asked.AsMs(),
+            AskedMs = next?.At.Asked.AsMs(),
             NotBefore = next?.NotBefore,
             Why = new(MoveCause.Decided) { Decision = decision.Facts },
         };
@@ -268,7 +267,7 @@ public sealed class PlanMoveRow : INumbered, IOfDog
     public string? Cause { get; set; }
 
     /// <summary>Where it was moved to; null when the last step is passed.</summary>
-    public PlanPosition? Position => StepId is { } step ? new(step, Target, NotBefore) { Asked = AskedMs.AsHold() } : null;
+    public PlanPosition? Position => StepId is { } step ? new(step, new(Target, AskedMs.AsHold()), NotBefore) : null;
 
     /// <summary>Why it was moved, in facts; null for a note, and in older moves.</summary>
     public MoveWhy? Why

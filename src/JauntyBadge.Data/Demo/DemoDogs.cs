@@ -67,7 +67,7 @@ internal sealed record DemoDog(
                 TrainedUpTo: "first-close",
                 LastSession: 1,
                 HardAt: "click-near",
-                MostSessions: 17
+                MostSessions: 26
             ),
             new(
                 Dog(

@@ -229,18 +229,17 @@ public static class DemoPractice
     {
         var (goes, signs) = (new List<bool>(), new List<(int After, Sign Sign)>());
         var step = Step.Find(position.StepId)!;
-        var asked = position.Asked ?? step.HoldOf(position.Target);
+        var asked = position.At.HoldOn(step);
         while (true)
         {
-            var (good, shown) = dog.Go(place, step.Level(position.Target, position.Asked), step.TopTarget);
+            var (good, shown) = dog.Go(place, step.Level(position.At), step.TopTarget, asked is not null);
             goes.Add(good && !bad);
             if (bad && goes.Count == 2)
                 signs.AddRange([(2, Sign.Find("lip-lick")!), (2, Sign.Find("freezes")!)]);
             else if (shown > SignGroup.AtEase || (signs.Count == 0 && random.NextDouble() < 0.2))
                 signs.Add((goes.Count, OneOf(shown, random)));
-            var set = new SetRecord(position.StepId, position.Target, day, [.. goes], [.. signs.Select(s => new SeenAt(s.After, s.Sign.Group))])
+            var set = new SetRecord(position.StepId, position.At, day, [.. goes], [.. signs.Select(s => new SeenAt(s.After, s.Sign.Group))])
             {
-                Asked = position.Asked,
                 Holds = asked is { } hold ? [.. goes.Select(g => new HeldGo(Held(hold, g), g))] : [],
             };
             if (GoRules.Decide(Progression.StartOf(plan, set, 0, 0), set.Goes, set.Signs, HouseRules.Ours).DecidedAfter is not null)
@@ -272,7 +271,7 @@ public static class DemoPractice
                 Number = session.Sets.Count + 1,
                 StepId = told.Set.StepId,
                 Target = told.Set.Target,
-                AskedMs = told.Set.Asked.AsMs(),
+                AskedMs = told.Set.Asks.Asked.AsMs(),
                 StartedAt = start,
                 Day = day,
                 Goes =

@@ -375,7 +375,7 @@ internal static class PlanEndpoints
                     : passed is null ? StepState.Ahead
                     : StepState.Passed,
                 plan.IsGate(s.Step),
-                isHere ? (int)Math.Floor(s.Step.Level(position!.Target, position.Asked)) : null,
+                isHere ? (int)Math.Floor(s.Step.Level(position!.At)) : null,
                 isHere ? words.Target(s.Step, position!) : null,
                 passed
             );

@@ -307,15 +307,15 @@ public sealed record SessionDto(
     {
         var step = plan.Find(set.StepId);
         var target = step?.Within(set.Target) ?? 0;
-        var between = set.AskedMs.AsHold();
-        var asked = between ?? step?.HoldOf(target);
+        var asks = new Criterion(target, set.AskedMs.AsHold());
+        var asked = step is null ? asks.Asked : asks.HoldOn(step);
         var kind = step?.KindAt(target) ?? StepKind.Repeat;
         return new SetDto(
             set.Number,
             set.StepId,
             step is null ? set.StepId : words.Called(step),
             target,
-            step is null ? "" : words.Target(step, target, between),
+            step is null ? "" : words.Target(step, asks),
             asked?.TotalSeconds,
             asked is { } hold ? HoldTargets(set, hold, kind) : null,
             [.. set.Goes.OrderBy(g => g.Number).Select(g => new GoDto(g.Id, g.Success, g.HeldMs, g.At))],

@@ -437,7 +437,7 @@ internal static class SessionEndpoints
             Number = number,
             StepId = start.StepId,
             Target = start.Target,
-            AskedMs = start.Asked.AsMs(),
+            AskedMs = start.At.Asked.AsMs(),
             StartedAt = at,
             Day = clock.DayOf(at),
         };

@@ -47,10 +47,10 @@ public class ProgressionTests
         int target = 1
     )
     {
-        var set = Set(StepId, target, goes) with { Holds = holds, Asked = asked is { } s ? TimeSpan.FromSeconds(s) : null };
+        var set = Set(StepId, target, goes) with { Holds = holds, Asks = new(target, asked is { } s ? TimeSpan.FromSeconds(s) : null) };
         plan ??= Plan.ForSession(Temperament.Wary, GoRule.AsSoonAsClear);
         var decision = Progression.AfterSet(plan, set, new HashSet<string>(), 0, (TimeSpan.Zero, goes.Length, 0), Rules, before);
-        return (decision.Kind, decision.Next!.Target, decision.Next.Asked?.TotalSeconds);
+        return (decision.Kind, decision.Next!.Target, decision.Next.At.Asked?.TotalSeconds);
     }
 
     /// <summary>
@@ -73,7 +73,8 @@ public class ProgressionTests
     {
         string Of(string goes, double held, double? asked = null, IReadOnlyList<HeldGo>? before = null)
         {
-            var set = Set(StepId, asked > 3 ? 2 : 1, goes) with { Holds = Held(goes, held), Asked = asked is { } s ? TimeSpan.FromSeconds(s) : null };
+            var asks = new Criterion(asked > 3 ? 2 : 1, asked is { } s ? TimeSpan.FromSeconds(s) : null);
+            var set = Set(StepId, asks.Target, goes) with { Holds = Held(goes, held), Asks = asks };
             var plan = Plan.ForSession(Temperament.Soured, GoRule.AsSoonAsClear);
             var decision = Progression.AfterSet(plan, set, new HashSet<string>(), 0, (TimeSpan.Zero, goes.Length, 0), Rules, before);
             return Words.Conditioning.Reason(decision.Facts);
@@ -124,12 +125,12 @@ public class ProgressionTests
     public void A_hold_between_two_targets_stands_between_them()
     {
         var step = Step.Find(StepId)!;
-        double At(int target, double? asked) => step.Level(target, asked is { } s ? TimeSpan.FromSeconds(s) : null);
+        double At(int target, double? asked) => step.Level(new(target, asked is { } s ? TimeSpan.FromSeconds(s) : null));
         Assert.Equal([1, 1.5, 2.25, 3, -0.5], [At(1, null), At(1, 2.5), At(2, 3.5), At(3, 5), At(0, 0.5)]);
-        Assert.Equal(("2.5 s", "2 s"), (Words.Conditioning.Target(step, 1, TimeSpan.FromSeconds(2.5)), Words.Conditioning.Target(step, 1, null)));
+        Assert.Equal(("2.5 s", "2 s"), (Words.Conditioning.Target(step, new Criterion(1, TimeSpan.FromSeconds(2.5))), Words.Conditioning.Target(step, 1)));
         Assert.Equal(VirtualDog.Difficulty(1, 3) / 2 + VirtualDog.Difficulty(2, 3) / 2, VirtualDog.Difficulty(1.5, 3), 12);
         // A pause begins a target lower, at that target's own hold.
-        var (after, _) = Progression.AfterGap(Plan, new PlanPosition(StepId, 2) { Asked = TimeSpan.FromSeconds(3.5) }, Day, Day.AddDays(8), Rules);
+        var (after, _) = Progression.AfterGap(Plan, new PlanPosition(StepId, new(2, TimeSpan.FromSeconds(3.5))), Day, Day.AddDays(8), Rules);
         Assert.Equal(new PlanPosition(StepId, 1), after);
     }
 

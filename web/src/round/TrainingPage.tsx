@@ -4,7 +4,7 @@ import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { chanceText } from '../conditioning/chance';
+import { holdText } from '../conditioning/chance';
 import { useOutlook } from '../conditioning/useOutlook';
 import { api, ask, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
@@ -155,8 +155,7 @@ function Chance({ dogId }: { dogId: string }) {
   if (told?.chanceBy == null) return null;
   return (
     <Text as="span" fontWeight={told.low ? '700' : '400'} color={told.low ? 'stop' : undefined}>
-      {told.low ? t`△ Will hardly hold: ` : t`Ready by then: `}
-      {chanceText(told.chanceBy)}.
+      {holdText(told.chanceBy, told.low)}
     </Text>
   );
 }
