@@ -80,7 +80,7 @@ test.describe('on a phone', () => {
       const stop = page.getByRole('button', { name: '⬣ Stop' });
       const parts = [
         page.getByText('3 times', { exact: true }),
-        page.getByText(/^\d of \d+( in a row)?$/),
+        page.getByText(/^\d of \d+( *in a row)?$/),
         page.getByRole('button', { name: /^Not yet/ }),
         page.getByRole('button', { name: /^Yes/ }),
         page.getByRole('button', { name: /^Finish the set/ }),

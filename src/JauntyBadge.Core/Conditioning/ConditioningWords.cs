@@ -60,79 +60,6 @@ public sealed partial class ConditioningWords(Writing writing)
             )
             : writing.Say($"{away.Days} days without training, so one target lower.");
 
-    /// <summary>Why no session can begin now.</summary>
-    public string CannotBegin(NotNow not) =>
-        not.Why switch
-        {
-            NotNowWhy.Stopped => writing.Say("Training is stopped until somebody says what is different: see the plan."),
-            NotNowWhy.Rests => writing.Say(
-                $"It went over threshold last time: not before {writing.Day(not.Until!.Value)}. To overrule, set the plan by hand with a note."
-            ),
-            NotNowWhy.FindBeginning => writing.Say(
-                $"{not.Number} days without training: find where to begin anew first, on the plan. To overrule, set the plan by hand with a note."
-            ),
-            NotNowWhy.WorriedToday => writing.Say(
-                "A session today ended worried, and that is the last of the day. To overrule, set the plan by hand with a note."
-            ),
-            NotNowWhy.EnoughToday => writing.Say(
-                $"{Writing.Capital(writing.InWords(not.Number))} sessions are enough for a day. To overrule, set the plan by hand with a note."
-            ),
-            NotNowWhy.TooSoon => writing.Say("The last session is hardly over: leave it an hour. To overrule, set the plan by hand with a note."),
-            _ => writing.Say("Every step of the plan is passed. Set the plan to a step to train it again."),
-        };
-
-    /// <summary>What to do after the set that ended a session.</summary>
-    /// <param name="asksEasyGo">One easy go is to end it.</param>
-    /// <param name="wentOver">It went over threshold.</param>
-    public string After(bool asksEasyGo, bool wentOver) =>
-        wentOver ? writing.Say("Muzzle away, let it leave. Tap what you still see.")
-        : asksEasyGo ? writing.Say("One easy go, then it is over. Tap what you see as it comes off.")
-        : writing.Say("It is over. Tap what you still see as it comes off.");
-
-    /// <summary>Why a dog is not trained by the school that was asked for.</summary>
-    public string Declined(School school) =>
-        writing.Say(
-            $"\"{writing.Say(school.Name)}\" works with a lure, and it had a bad time with a muzzle: trained by \"{writing.Say(School.Default.Name)}\" instead."
-        );
-
-    /// <summary>Why training is stopped, in a sentence.</summary>
-    public string Stopped(TrainingStop stop) =>
-        stop.Cause switch
-        {
-            StopCause.OverThresholdHere => writing.Say(
-                $"Over threshold {Often(stop.Times)} at \"{OnRecord(stop.StepId)}\" within {writing.InWords(stop.Sessions)} sessions."
-            ),
-            StopCause.OverThresholdAnywhere => writing.Say($"Over threshold {Often(stop.Times)} within {writing.InWords(stop.Sessions)} sessions."),
-            _ => writing.Say($"Put back from \"{OnRecord(stop.StepId)}\" {Often(stop.Times)}, and no further for it."),
-        };
-
-    /// <summary>What that means, and whom to ask.</summary>
-    public string WhatStopMeans =>
-        writing.Say(
-            "That is not training any more: fear of this kind is seldom trained away by more goes. Have a veterinarian look for pain, and ask a qualified behaviour professional. It goes on once somebody has said what is different."
-        );
-
-    /// <summary>What may be different when training goes on.</summary>
-    public string Differs(WhatDiffers differs) =>
-        differs switch
-        {
-            WhatDiffers.AnotherObject => writing.Say("another object"),
-            WhatDiffers.AnotherSchool => writing.Say("another school"),
-            WhatDiffers.StageBack => writing.Say("a stage back"),
-            WhatDiffers.OtherFood => writing.Say("other food"),
-            WhatDiffers.AnotherPlace => writing.Say("another place"),
-            WhatDiffers.PainLookedFor => writing.Say("pain was looked for by a veterinarian"),
-            _ => writing.Say("a behaviour professional works with it"),
-        };
-
-    private string Often(int times) =>
-        times switch
-        {
-            1 => writing.Say("once"),
-            2 => writing.Say("twice"),
-            _ => writing.Say($"{writing.InWords(times)} times"),
-        };
-
     /// <summary>A set that went on elsewhere than the rule decided.</summary>
     public string Overruled(Step? step, int target, string note) => step is null ? note : writing.Say($"On at {Target(step, step.Within(target))}: {note}");
 
@@ -243,52 +170,6 @@ public sealed partial class ConditioningWords(Writing writing)
             WayOutKind.HappyVisit => writing.Say("Ask the clinic for a visit at which nothing happens, and train there."),
             WayOutKind.AskAboutMedication => writing.Say("Ask the veterinarian about medication before the visit."),
             _ => writing.Say("A sleeve for a minute, put on and watched by the clinic's own staff."),
-        };
-
-    /// <summary>How a choice in practice compares with the rule, what it would have done, and when what was missed was first to be seen.</summary>
-    /// <param name="set">The set.</param>
-    /// <param name="target">A target of the step in words; rungs are negative.</param>
-    public string Practised(PracticeSet set, Func<int, string> target)
-    {
-        var verdict = set.Verdict switch
-        {
-            PracticeVerdict.AsTheRule => writing.Say("The rule says so too."),
-            PracticeVerdict.TooFast => writing.Say("Too fast."),
-            PracticeVerdict.TooSlow => writing.Say("Too slow."),
-            PracticeVerdict.TooSoon => writing.Say("Too soon."),
-            PracticeVerdict.WentOn => writing.Say("It was to end there."),
-            PracticeVerdict.NoEasyGo => writing.Say("It was to end with one easy go."),
-            PracticeVerdict.TooMany => writing.Say("Too many goes."),
-            _ => writing.Say("Too far."),
-        };
-        var rule = set.Rule.Kind switch
-        {
-            DecisionKind.GoOn when set.Enough => writing.Say("So many goes are enough for a session."),
-            DecisionKind.GoOn => writing.Say($"Nothing was clear yet. {Settles(set.Rule)}"),
-            DecisionKind.EndNow => writing.Say("It had gone over threshold: end now, muzzle away, let it leave."),
-            _ => Reason(set.Rule, set.Target, set.IsFearful, target),
-        };
-        var many = set.GoesTooMany switch
-        {
-            0 => "",
-            1 => writing.Say(" It was clear one go earlier."),
-            var n => writing.Say($" It was clear {n} goes earlier."),
-        };
-        var seen =
-            set.Verdict != PracticeVerdict.AsTheRule && set.FirstSeen is { } first
-                ? writing.Say($" First to be seen at go {first.AfterGo}: {Showing(first.Group)}.")
-                : "";
-        return $"{verdict} {rule}{many}{seen}";
-    }
-
-    /// <summary>How a dog that shows a sign of a group is.</summary>
-    public string Showing(SignGroup group) =>
-        group switch
-        {
-            SignGroup.AtEase => writing.Say("at ease"),
-            SignGroup.Unsure => writing.Say("unsure"),
-            SignGroup.Worried => writing.Say("worried"),
-            _ => writing.Say("over threshold"),
         };
 
     /// <summary>What a day of the calendar asks for, in a few words.</summary>

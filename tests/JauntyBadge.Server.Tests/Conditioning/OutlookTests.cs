@@ -6,7 +6,7 @@ using JauntyBadge.Core.Conditioning;
 namespace JauntyBadge.Server.Tests.Conditioning;
 
 /// <summary>Schools, days, the forecast and the calendar, through the real API.</summary>
-public sealed class OutlookTests(PracticeServer server)
+public sealed class OutlookTests(PracticeServer server) : IClassFixture<PracticeServer>
 {
     private static readonly string[] Weekdays = ["monday", "tuesday", "wednesday", "thursday", "friday"];
 

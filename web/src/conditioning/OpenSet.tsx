@@ -113,7 +113,10 @@ export function OpenSet({
                 </>
               ) : (
                 <>
-                  {set.inARow} <Text as="span" fontSize="lg" color="fg.muted">{t`of ${set.count} in a row`}</Text>
+                  {set.inARow} <Text as="span" fontSize="lg" color="fg.muted">{t`of ${set.count}`}</Text>
+                  <Text as="span" display="block" textAlign="end" fontSize="min(0.875rem, 4vw, 4dvh)" color="fg.muted">
+                    {t`in a row`}
+                  </Text>
                 </>
               )}
             </Text>

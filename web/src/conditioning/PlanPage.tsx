@@ -1,25 +1,22 @@
-import { Box, Button, chakra, Flex, Grid, Heading, Link, Text, useBreakpointValue } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Heading, Link, Text, useBreakpointValue } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { Fragment, useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { useTakeInOfDog, useThisDog } from '../shared/dog';
-import { api, ask, request, type Schemas } from '../shared/api';
-import { NoteForm } from '../shared/form/NoteForm';
+import { useThisDog } from '../shared/dog';
+import { api, ask, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
-import { takeIn } from '../shared/takeIn';
 import { Cautions } from '../shared/Cautions';
-import { Several } from '../shared/fields';
-import { notify } from '../shared/notices';
-import { hasDraft } from '../shared/saving/useKeptForm';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
 import { stageWords } from '../shared/words';
 import { FindBeginning } from './FindBeginning';
+import { MoveHere, Withdraw } from './MoveHere';
 import { OutlookDetail, OutlookLine } from './Outlook';
 import { Schools } from './Schools';
+import { SetsEnd } from './SetsEnd';
 import { StepSketch } from './StepSketch';
 import { Stopped } from './Stopped';
 import { usePadReady, useStartSession } from './useStartSession';
@@ -284,137 +281,5 @@ function Part({ term, says, strong }: { term: string; says: string; strong?: boo
         {says}
       </Text>
     </>
-  );
-}
-
-/** Overrules where the plan stands; the note stays on record. Going back it is asked which passes no longer count. */
-function MoveHere({ dogId, step, plan }: { dogId: string; step: Schemas['StepDto']; plan: Schemas['PlanDto'] }) {
-  const take = useTakeInOfDog(dogId);
-  const draft = `position/${dogId}.${step.id}`;
-  const from = plan.steps.findIndex((s) => s.step.id === step.id);
-  const passedFrom = plan.steps.slice(from).filter((s) => s.passed !== null);
-  const [dropped, setDropped] = useState<string[] | null>(null);
-  const noLongerCounts = dropped ?? passedFrom.map((s) => s.step.id);
-  return (
-    <chakra.details mb="4" open={hasDraft(draft) || undefined}>
-      <summary>{t`Train from here instead`}</summary>
-      <Text fontSize="sm" mt="1">{t`What lies before it then counts as passed by hand, not as trained.`}</Text>
-      {passedFrom.length > 0 && (
-        <Box mt="2">
-          <Several
-            legend={t`These no longer count as passed`}
-            values={noLongerCounts}
-            options={passedFrom.map((s): [string, string] => [s.step.id, s.step.name])}
-            onChange={setDropped}
-          />
-        </Box>
-      )}
-      <NoteForm<Schemas['PlanDto']>
-        label={t`Why? It stays on the record`}
-        field="note"
-        draft={draft}
-        does={t`Set the plan here`}
-        stands={(theirs) => {
-          const here = theirs.steps.find((s) => s.state === 'here');
-          return here ? t`The plan stands at “${here.step.name}” now.` : t`The plan is at its end now.`;
-        }}
-        change={(note, newest = plan.positionVersion) => ({
-          ...request(
-            'post',
-            '/api/dogs/{id}/plan/position',
-            { id: dogId },
-            { stepId: step.id, target: 0, note, noLongerCounts },
-            newest,
-          ),
-          what: t`where the plan stands: ${step.name}`,
-          dogId,
-        })}
-        onKept={async (answer) => {
-          await take(keys.ofDog(dogId, 'plan'), answer);
-          notify(t`The plan stands at “${step.name}” now.`);
-        }}
-      />
-    </chakra.details>
-  );
-}
-
-/** A step passed by hand or by trying can be withdrawn; the note stays on record. */
-function Withdraw({ dogId, step, version }: { dogId: string; step: Schemas['StepDto']; version: number }) {
-  const take = useTakeInOfDog(dogId);
-  const draft = `withdraw/${dogId}.${step.id}`;
-  return (
-    <chakra.details mb="4" open={hasDraft(draft) || undefined}>
-      <summary>{t`It no longer counts as passed`}</summary>
-      <NoteForm<Schemas['PlanDto']>
-        label={t`Why? It stays on the record`}
-        field="note"
-        draft={draft}
-        does={t`Withdraw it`}
-        stands={(theirs) =>
-          theirs.steps.some((s) => s.step.id === step.id && s.passed !== null)
-            ? t`The plan was moved meanwhile; this step counts as passed.`
-            : t`It counts as passed no longer.`
-        }
-        change={(note, newest = version) => ({
-          ...request(
-            'post',
-            '/api/dogs/{id}/plan/passes/{stepId}/withdraw',
-            { id: dogId, stepId: step.id },
-            { note },
-            newest,
-          ),
-          what: t`that “${step.name}” no longer counts`,
-          dogId,
-        })}
-        onKept={async (answer) => {
-          await take(keys.ofDog(dogId, 'plan'), answer);
-          notify(t`“${step.name}” no longer counts as passed.`);
-        }}
-      />
-    </chakra.details>
-  );
-}
-
-const ruleWords: Record<Schemas['GoRule'], { name: string; says: string }> = {
-  asSoonAsClear: {
-    name: t`As soon as it is clear`,
-    says: t`Five right from the start raise, two missed from the start go back; at the latest ten goes tell.`,
-  },
-  steadyTens: { name: t`Steady tens`, says: t`Ten goes, eight of them right, on two days for every step.` },
-};
-
-/** How the dog's sets are decided: two ways, each with its reason. */
-function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
-  const queries = useQueryClient();
-  const other = plan.rule === 'steadyTens' ? 'asSoonAsClear' : 'steadyTens';
-  const draft = `rule/${dogId}`;
-  return (
-    <Box as="section" aria-label={t`When a set ends`}>
-      <Heading as="h3" size="md">{t`A set ends: ${ruleWords[plan.rule].name}`}</Heading>
-      <Text>
-        {ruleWords[plan.rule].says} {plan.ruleReason && t`Chosen: ${plan.ruleReason}`}
-      </Text>
-      <chakra.details mt="1" open={hasDraft(draft) || undefined}>
-        <summary>{t`${ruleWords[other].name} instead`}</summary>
-        <Text>{t`${ruleWords[other].says} A session under way goes on as it began.`}</Text>
-        <NoteForm<Schemas['PlanDto']>
-          label={t`Why this way?`}
-          field="reason"
-          draft={draft}
-          does={t`Decide so from now on`}
-          stands={(theirs) => t`A set ends so now: ${ruleWords[theirs.rule].name}.`}
-          change={(reason, newest = plan.ruleVersion) => ({
-            ...request('post', '/api/dogs/{id}/plan/rule', { id: dogId }, { rule: other, reason }, newest),
-            what: t`when a set ends: ${ruleWords[other].name}`,
-            dogId,
-          })}
-          onKept={async (answer) => {
-            await takeIn(queries, keys.ofDog(dogId, 'plan'), answer);
-            // Another rule makes another date.
-            await queries.invalidateQueries({ queryKey: keys.ofDog(dogId, 'outlook') });
-          }}
-        />
-      </chakra.details>
-    </Box>
   );
 }
