@@ -1,7 +1,9 @@
 using System.IO.Compression;
 using System.Net;
 using JauntyBadge.Data;
+using JauntyBadge.Data.Conditioning;
 using Microsoft.Data.Sqlite;
+using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Tests;
 
@@ -85,6 +87,12 @@ public sealed class EarlierReleaseTests
         }
 
         Assert.True(wrong.Count == 0, string.Join('\n', wrong));
+
+        // What it decided is decided by the rules it was made by.
+        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(folder)).Options);
+        var replay = await Replay.RunAsync(db, TestContext.Current.CancellationToken);
+        Assert.True(replay.Decided + replay.Older > 500);
+        Assert.Empty(replay.Differences);
     }
 
     private static async Task<List<string>> IdsAsync(PracticeServer server, string path, string? within)

@@ -105,7 +105,7 @@ await picture('session-phone', {
   at: () => '/',
   then: async (page) => {
     await openSession(page, 'Fern');
-    for (const name of [/^In\b/, /^In\b/, /^Not yet/, /^In\b/]) await page.getByRole('button', { name }).click();
+    for (const name of [/^In\b/, /^In\b/, /^In\b/, /^Not yet/]) await page.getByRole('button', { name }).click();
     await page.getByRole('listitem', { name: 'good' }).nth(2).waitFor();
   },
 });

@@ -39,12 +39,21 @@ public sealed record Training(
     /// <summary>When somebody last said where the plan stands; null where nobody has.</summary>
     public DateTime? MovedByHandAt { get; init; }
 
+    /// <summary>Somebody has said where the plan stands since it was trained last.</summary>
+    private bool WasSetSince => MovedByHandAt > LastSessions.Select(s => (DateTime?)s.EndedAt).Max();
+
+    /// <summary>Where a session begun on a day starts, and why if that is lower than where the plan stands; null where every step is passed.</summary>
+    public (PlanPosition Position, LongAway? Away)? StartOn(DateOnly today) =>
+        Position is not { } position ? null
+        : WasSetSince ? (position, null)
+        : Progression.AfterGap(Plan, position, LastTrained, today, Rules);
+
     /// <summary>Days it was away, where that is so long that where to begin is found anew; null where it was not, or somebody has said since where it stands.</summary>
     public int? DaysGone(DateOnly today) =>
         LastTrained is { } last
         && today.DayNumber - last.DayNumber is var days
         && TimeSpan.FromDays(days) > Rules[Progression.GoneSoLong]
-        && !(MovedByHandAt > LastSessions.Select(s => (DateTime?)s.EndedAt).Max())
+        && !WasSetSince
             ? days
             : null;
 

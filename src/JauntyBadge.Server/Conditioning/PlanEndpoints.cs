@@ -360,7 +360,7 @@ internal static class PlanEndpoints
     {
         var today = clock.Today();
         var (plan, position) = (file.Training.Plan, file.Training.Position);
-        var away = position is null ? null : Progression.AfterGap(plan, position, file.Training.LastTrained, today, file.Measured.Rules).Away;
+        var away = file.Training.StartOn(today)?.Away;
         var passes = file.Passes.ToDictionary(
             p => p.StepId,
             p => new PassedDto(p.Day, p.How, p.Why is { } why ? words.Moved(why) : p.Note, p.How != PassedHow.Trained)

@@ -100,9 +100,7 @@ internal static class SessionEndpoints
         // A rest day is one however a session arrives; what was trained all the same is on record with the word of whoever did.
         if (TrainingTimes.NotNow(file.Training, at, today) is { } not && (begun is null || (not.Why != NotNowWhy.AllPassed && note is null)))
             throw Refusal.Conflict(words.CannotBegin(not));
-        var (due, away) = file.Training.Position is { } position
-            ? Progression.AfterGap(file.Training.Plan, position, file.Training.LastTrained, today, file.Measured.Rules)
-            : (begun!, null);
+        var (due, away) = file.Training.StartOn(today) ?? (begun!, null);
         var start = begun ?? due;
         var session = new SessionRow
         {
