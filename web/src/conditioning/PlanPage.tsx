@@ -49,8 +49,12 @@ export function PlanPage() {
             <b>⬣ {t.title}.</b> {t.detail}
           </Text>
         ))}
-      {plan.data.stop && <Stopped stop={plan.data.stop} dogId={card.dog.id} version={plan.data.positionVersion} />}
-      <OutlookLine dogId={card.dog.id} steps={plan.data.steps} />
+      {/* No date stands beside a stop. */}
+      {plan.data.stop ? (
+        <Stopped stop={plan.data.stop} dogId={card.dog.id} version={plan.data.positionVersion} />
+      ) : (
+        <OutlookLine dogId={card.dog.id} steps={plan.data.steps} />
+      )}
       <Grid
         templateColumns={{ base: '1fr', lg: 'minmax(17rem, 1fr) minmax(0, 1.5fr)' }}
         gap={{ base: 6, lg: 12 }}
@@ -77,7 +81,7 @@ export function PlanPage() {
         <Flex direction="column" gap="6">
           {plan.data.mayFindBeginning && <FindBeginning dogId={card.dog.id} version={plan.data.positionVersion} />}
           {shown && sheet(shown)}
-          <OutlookDetail dogId={card.dog.id} />
+          {!plan.data.stop && <OutlookDetail dogId={card.dog.id} />}
           <Schools plan={plan.data} dogId={card.dog.id} />
           <SetsEnd plan={plan.data} dogId={card.dog.id} />
           <Text>

@@ -11,7 +11,7 @@ import { notify } from '../shared/notices';
 
 /** Training is stopped: why, whom to ask, and what a person says before it goes on. */
 export function Stopped({ stop, dogId, version }: { stop: Schemas['StopDto']; dogId: string; version: number }) {
-  const [differs, setDiffers] = useState<Schemas['WhatDiffers']>('painLookedFor');
+  const [differs, setDiffers] = useState<Schemas['WhatDiffers']>('stageBack');
   const take = useTakeInOfDog(dogId);
   return (
     <Box as="section" aria-label={t`Training is stopped`} borderLeftWidth="6px" borderColor="stop" ps="4" py="1" mb="6">
