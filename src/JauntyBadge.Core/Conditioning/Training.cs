@@ -50,10 +50,7 @@ public sealed record Training(
 
     /// <summary>Days it was away, where that is so long that where to begin is found anew; null where it was not, or somebody has said since where it stands.</summary>
     public int? DaysGone(DateOnly today) =>
-        LastTrained is { } last
-        && today.DayNumber - last.DayNumber is var days
-        && TimeSpan.FromDays(days) > Rules[Progression.GoneSoLong]
-        && !WasSetSince
+        LastTrained is { } last && today.DayNumber - last.DayNumber is var days && TimeSpan.FromDays(days) > Rules[Progression.GoneSoLong] && !WasSetSince
             ? days
             : null;
 

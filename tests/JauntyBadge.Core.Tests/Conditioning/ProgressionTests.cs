@@ -261,15 +261,27 @@ public class ProgressionTests
         var plan = Plan.ForSession((Temperament)(temperament % 4), tens ? GoRule.SteadyTens : GoRule.AsSoonAsClear);
         HashSet<string> passed = [.. Plan.Steps.Index().Where(s => s.Index % (1 + passedEvery % 4) == 0).Select(s => s.Item.Step.Id)];
         var decision = Progression.AfterSet(plan, set, passed, 0, (TimeSpan.FromMinutes(1), set.Goes.Count, 0), Rules);
-        return decision.Next is { } next
-            && Step.Find(next.StepId) is { } at
-            && plan.StepIds.Contains(at.Id)
-            && next.Target == at.Within(next.Target)
-            && (decision.Kind != DecisionKind.Passed || (set.Target == step.TopTarget && set.Goes.Count(g => g) >= 5 && !passed.Contains(next.StepId)))
+        var stands = decision.Next is { } next
+            ? Step.Find(next.StepId) is { } at
+                && plan.StepIds.Contains(at.Id)
+                && next.Target == at.Within(next.Target)
+                && (decision.Kind != DecisionKind.Passed || !passed.Contains(next.StepId))
+            : decision.Kind == DecisionKind.Passed && plan.StepIds.All(id => id == step.Id || passed.Contains(id));
+        return stands
+            && (decision.Kind != DecisionKind.Passed || (set.Target == step.TopTarget && set.Goes.Count(g => g) >= LeastGood(step, tens)))
             && (
                 set.Worst != SignGroup.OverThreshold
                 || decision.Set.DecidedAfter < set.Goes.Count
                 || decision is { Kind: DecisionKind.EndNow, EndSession: true }
             );
     }
+
+    /// <summary>The fewest goes that can pass a step of a kind, with nothing before: five right, so many as are counted, and two of an event.</summary>
+    private static int LeastGood(Step step, bool tens) =>
+        step.Kind switch
+        {
+            StepKind.Once => 2,
+            StepKind.Count when !tens => step.CountOf(step.TopTarget),
+            _ => 5,
+        };
 }

@@ -286,7 +286,10 @@ public sealed class SessionEndTests(PracticeServer server) : IClassFixture<Pract
         Assert.Equal(("here", "passed", "ahead"), (State(begun, "look-at-it"), State(begun, "muzzle-appears"), State(begun, "nose-all-in")));
         // There it begins, and not lower again for the same pause.
         var anew = await server.GetAsync(await BeginAsync(dog));
-        Assert.Equal(("look-at-it", 0, null), (anew["openSet"]!["stepId"]!.GetValue<string>(), anew["openSet"]!["target"]!.GetValue<int>(), anew["gapReason"]?.GetValue<string>()));
+        Assert.Equal(
+            ("look-at-it", 0, null),
+            (anew["openSet"]!["stepId"]!.GetValue<string>(), anew["openSet"]!["target"]!.GetValue<int>(), anew["gapReason"]?.GetValue<string>())
+        );
     }
 
     /// <summary>Six right with ears back at the sixth, tapped in a dead spot: the sign comes before the count.</summary>
