@@ -31,7 +31,7 @@ public sealed record Forecast(
     public IReadOnlyList<Stage> NotSeenYet { get; init; } = [];
 
     /// <summary>The chance of being ready by a day, 0 to 1.</summary>
-    public double ChanceOn(DateOnly day) => ReadyOn.Count(d => d <= day.DayNumber) / (double)Math.Max(1, ReadyOn.Count);
+    public double ChanceOn(DateOnly day) => Forecasts.Share(ReadyOn, day.DayNumber);
 }
 
 /// <summary>What a step takes from now on.</summary>
@@ -377,7 +377,8 @@ public static class Forecasts
             .Where(d => !days.Contains(d))
             .MaxBy(d => days.Min(other => Math.Min(((int)d - (int)other + 7) % 7, ((int)other - (int)d + 7) % 7)));
 
-    private static double Share(int[] ready, int by) => ready.Count(d => d <= by) / (double)ready.Length;
+    /// <summary>The share of dogs ready by a day, 0 where none were played.</summary>
+    internal static double Share(IReadOnlyList<int> ready, int by) => ready.Count(d => d <= by) / (double)Math.Max(1, ready.Count);
 
     private static DateOnly? At(int[] ordered, double share) =>
         ordered[Math.Max(0, (int)Math.Ceiling(share * ordered.Length) - 1)] is var day and < int.MaxValue ? DateOnly.FromDayNumber(day) : null;

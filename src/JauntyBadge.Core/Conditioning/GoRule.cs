@@ -118,6 +118,9 @@ public sealed record SetDecision(
     /// <summary>The hold to ask for next, where it lies between two targets; null for the next target's own.</summary>
     public TimeSpan? NextAsked { get; init; }
 
+    /// <summary>It did not go on to something harder, so that the session it ends ends with an easy go; after going over threshold it is over.</summary>
+    internal bool EndsWithEasyGo => EndSession && Kind is (DecisionKind.Back or DecisionKind.Same);
+
     /// <summary>What to ask for next in this step, where it stays at it.</summary>
     internal Criterion AsksNext() => new(NextTarget!.Value, NextAsked);
 

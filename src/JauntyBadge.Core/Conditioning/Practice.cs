@@ -197,7 +197,7 @@ public static class Practice
             return ends && chosen != PracticeMove.EasyGo ? PracticeVerdict.AsTheRule : PracticeVerdict.OverThreshold;
         if ((rule.EndSession || enough) && !ends)
             return PracticeVerdict.WentOn;
-        var wantsEasyGo = rule is { EndSession: true, Kind: DecisionKind.Back or DecisionKind.Same } || (enough && !goes[^1]);
+        var wantsEasyGo = rule.EndsWithEasyGo || (enough && !goes[^1]);
         if (wantsEasyGo && chosen != PracticeMove.EasyGo)
             return PracticeVerdict.NoEasyGo;
         if (tooMany > LetPass)

@@ -265,9 +265,7 @@ public static class Progression
     /// <returns>The target, well below the one trained.</returns>
     public static int? EasyGoAfter(DecisionFacts decision) =>
         decision.Made.Kind == DecisionKind.EndNow ? null
-        : decision is { Made: { EndSession: true, Kind: DecisionKind.Back or DecisionKind.Same }, Enough: EnoughToday.No }
-        || decision.Enough == EnoughToday.GoesOnAMiss
-            ? WellBelow(decision.Target)
+        : decision is { Made.EndsWithEasyGo: true, Enough: EnoughToday.No } || decision.Enough == EnoughToday.GoesOnAMiss ? WellBelow(decision.Target)
         : null;
 
     /// <summary>Where a plan stands after a set of a session that came in while it rests, from a dead spot or trained all the same: the rest holds.</summary>

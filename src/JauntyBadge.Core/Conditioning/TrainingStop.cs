@@ -123,12 +123,15 @@ public sealed record TrainingStop(StopCause Cause, string StepId, int Times, int
     public static IReadOnlyList<SessionOutcome> Outcomes(IEnumerable<SetOutcome> sets) =>
         [.. sets.GroupBy(s => s.Session).Select((session, place) => Outcome(place, session))];
 
+    /// <summary>Whether a set was put back from the easiest rung, so from its step.</summary>
+    internal static bool CouldNotGoOn(DecisionKind made, int target) => made == DecisionKind.Back && target == SetStart.EasiestRung;
+
     /// <summary>What one came to.</summary>
     internal static SessionOutcome Outcome(long place, IEnumerable<SetOutcome> sets)
     {
         var all = sets.ToList();
         var over = all.FindLast(s => s.Decision == DecisionKind.EndNow)?.StepId;
-        var stuck = all.FindLast(s => s is { Decision: DecisionKind.Back, Target: SetStart.EasiestRung })?.StepId;
+        var stuck = all.FindLast(s => CouldNotGoOn(s.Decision, s.Target))?.StepId;
         return new(place, over, over ?? stuck, [.. all.Where(s => s.Decision == DecisionKind.Passed).Select(s => s.StepId)]);
     }
 

@@ -276,7 +276,7 @@ internal sealed class Trainee
             var enough = clock.Goes >= course.Rules[Progression.GoesInSession] || clock.Time >= Progression.Longest(step.Stage, course.Rules);
             if (made.EndSession || enough || Progression.WasNewPlace(made, step, start.Target))
             {
-                if (made.EndSession ? made.Kind is DecisionKind.Back or DecisionKind.Same : enough && !lastGood)
+                if (made.EndSession ? made.EndsWithEasyGo : enough && !lastGood)
                     worst = EasyGo(at.Step, step, start, day, ref came);
                 break;
             }
@@ -384,7 +384,7 @@ internal sealed class Trainee
         public void Add(string step, int target, DecisionKind made, bool keepsPassed)
         {
             Over = made == DecisionKind.EndNow ? step : Over;
-            Stuck = made == DecisionKind.Back && target == SetStart.EasiestRung ? step : Stuck;
+            Stuck = TrainingStop.CouldNotGoOn(made, target) ? step : Stuck;
             if (made == DecisionKind.Passed && keepsPassed)
                 (passed ??= []).Add(step);
         }

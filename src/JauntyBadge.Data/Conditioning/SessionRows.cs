@@ -117,9 +117,9 @@ public sealed class SetRow : IVersioned, IOfDog
     /// <param name="decision">What was decided.</param>
     /// <param name="rulesId">The numbers it was decided by.</param>
     /// <param name="at">When.</param>
-    /// <param name="next">Where the plan stands now.</param>
-    public PlanMoveRow Close(Decision decision, string rulesId, DateTime at, PlanPosition? next)
+    public PlanMoveRow Close(Decision decision, string rulesId, DateTime at)
     {
+        var next = decision.Next;
         (ClosedAt, Decision, DecidedBy, Basis, EndSession, RulesId) = (
             at,
             decision.Kind,

@@ -34,7 +34,12 @@ public sealed record TrainedDog(
         var lastRules = db.GoRules.Where(r => ids.Contains(r.DogId)).GroupBy(r => r.DogId).Select(g => g.Max(r => r.Id));
         var rules = await db.GoRules.AsNoTracking().Where(r => lastRules.Contains(r.Id)).ToDictionaryAsync(r => r.DogId, cancel);
         var recent = await RecentAsync(db, ids, trained, cancel);
-        var signs = await LastSignsAsync(db, recent, cancel);
+        var lastSessions = recent
+            .SelectMany(dog =>
+                dog.GroupBy(s => s.Session).Where(g => g.First().EndedAt != null && trained.TryGetValue(dog.Key, out var on) && g.First().Day == on)
+            )
+            .ToLookup(session => session.First().DogId);
+        var signs = await SignsAsync(db, lastSessions.SelectMany(dog => dog).SelectMany(EndOf), cancel);
         var byHand = await LastMovesAsync(db.PlanMoves.Where(m => m.ByHand), ids, cancel);
         var resumed = await LastMovesAsync(db.PlanMoves.Where(m => m.Resumes), ids, cancel);
         var choices = await LastChoicesAsync(db, ids, cancel);
@@ -77,7 +82,7 @@ public sealed record TrainedDog(
                         ),
                         d.Rules
                     ),
-                    LastSessions = [.. recent[id].GroupBy(s => s.Session).Where(g => g.First().EndedAt != null && g.First().Day == day).Select(Held)],
+                    LastSessions = [.. lastSessions[id].Select(Held)],
                     MovedByHandAt = byHand.TryGetValue(id, out var moved) ? moved : null,
                 };
                 return new TrainedDog(d, training, move, session, passed, rule, choice);
@@ -88,9 +93,6 @@ public sealed record TrainedDog(
     /// <summary>One dog with where its plan stands; null when there is none with this id.</summary>
     public static async Task<TrainedDog?> FindAsync(PracticeDb db, Guid id, CancellationToken cancel) =>
         await MeasuredDog.FindProfileAsync(db, id, cancel) is { } dog ? (await LoadAsync(db, [dog], cancel)).Single() : null;
-
-    /// <summary>Sessions of a day whose end is looked at: more than a day allows, where some were trained all the same (House; it bounds what is read).</summary>
-    private const int MostSessionsADay = 8;
 
     /// <summary>A set as recognition and the day look at it.</summary>
     private sealed record RecentSet(
@@ -142,11 +144,11 @@ public sealed record TrainedDog(
     /// <summary>The last set of a session, and what came after it.</summary>
     private static IEnumerable<RecentSet> EndOf(IGrouping<long, RecentSet> session) => session.TakeLast(session.Last().IsAfter ? 2 : 1);
 
-    /// <summary>The signs of the last sets of their sessions, and of what came after.</summary>
-    private static async Task<ILookup<int, string>> LastSignsAsync(PracticeDb db, ILookup<Guid, RecentSet> recent, CancellationToken cancel)
+    /// <summary>The signs of some sets.</summary>
+    private static async Task<ILookup<int, string>> SignsAsync(PracticeDb db, IEnumerable<RecentSet> sets, CancellationToken cancel)
     {
-        var sets = recent.SelectMany(dog => dog.GroupBy(s => s.Session).TakeLast(MostSessionsADay).SelectMany(EndOf)).Select(s => s.SetId).ToList();
-        var signs = await db.Signs.Where(s => sets.Contains(s.SetId)).Select(s => new { s.SetId, s.SignId }).ToListAsync(cancel);
+        var ids = sets.Select(s => s.SetId).ToList();
+        var signs = await db.Signs.Where(s => ids.Contains(s.SetId)).Select(s => new { s.SetId, s.SignId }).ToListAsync(cancel);
         return signs.ToLookup(s => s.SetId, s => s.SignId);
     }
 

@@ -299,7 +299,7 @@ public static class DemoPractice
             session.Sets.Add(set);
             at += SetTakes;
             session.EndedAt = at;
-            db.PlanMoves.Add(set.Close(decision, rulesId, at, decision.Next));
+            db.PlanMoves.Add(set.Close(decision, rulesId, at));
             if (decision.Kind == DecisionKind.Passed)
                 db.StepPasses.Add(
                     new StepPassRow

@@ -196,7 +196,7 @@ internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Se
     }
 
     /// <summary>Times the session went back.</summary>
-    public static int Backs(SessionRow session) => session.Sets.Count(s => !s.IsAfter && s.Decision == DecisionKind.Back);
+    public static int Backs(SessionRow session) => session.Sets.Count(s => s.Decision == DecisionKind.Back);
 }
 
 /// <summary>A session. The open set, if any, is the last one.</summary>

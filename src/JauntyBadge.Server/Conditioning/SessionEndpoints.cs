@@ -382,7 +382,7 @@ internal static class SessionEndpoints
         if (!Progression.EndsNow(after.ToRecord().Worst) || session.Sets.Any(s => s.Decision == DecisionKind.EndNow))
             return;
         var decision = Progression.AfterSet(dog.PlanOf(session), after.ToRecord(), new HashSet<string>(), 0, (TimeSpan.Zero, 0, 0), dog.Rules);
-        db.PlanMoves.Add(after.Close(decision, await db.KeepAsync(dog.Rules, cancel), at, decision.Next));
+        db.PlanMoves.Add(after.Close(decision, await db.KeepAsync(dog.Rules, cancel), at));
     }
 
     /// <summary>Closes a set by the rule and answers where to go on in this session, or null when it should end.</summary>
@@ -401,7 +401,7 @@ internal static class SessionEndpoints
         );
         var stood = await db.PlanMoves.AsNoTracking().Where(m => m.DogId == session.DogId).OrderByDescending(m => m.Id).FirstOrDefaultAsync(cancel);
         decision = decision with { Next = Progression.UnderRest(decision.Next, stood?.Position, stood?.At > session.StartedAt, set.Day) };
-        db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), at, decision.Next));
+        db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), at));
         if (decision.Kind == DecisionKind.Passed && !passed.Contains(set.StepId))
             db.StepPasses.Add(
                 new StepPassRow

@@ -1,11 +1,10 @@
 import { Box, chakra, Heading, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
-import { useQueryClient } from '@tanstack/react-query';
 import { request, type Schemas } from '../shared/api';
+import { useTakeInOfDog } from '../shared/dog';
 import { NoteForm } from '../shared/form/NoteForm';
 import { keys } from '../shared/keys';
 import { hasDraft } from '../shared/saving/useKeptForm';
-import { takeIn } from '../shared/takeIn';
 
 const ruleWords: Record<Schemas['GoRule'], { name: string; says: string }> = {
   asSoonAsClear: {
@@ -17,7 +16,7 @@ const ruleWords: Record<Schemas['GoRule'], { name: string; says: string }> = {
 
 /** How the dog's sets are decided: two ways, each with its reason. */
 export function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: string }) {
-  const queries = useQueryClient();
+  const take = useTakeInOfDog(dogId);
   const other = plan.rule === 'steadyTens' ? 'asSoonAsClear' : 'steadyTens';
   const draft = `rule/${dogId}`;
   return (
@@ -40,11 +39,7 @@ export function SetsEnd({ plan, dogId }: { plan: Schemas['PlanDto']; dogId: stri
             what: t`when a set ends: ${ruleWords[other].name}`,
             dogId,
           })}
-          onKept={async (answer) => {
-            await takeIn(queries, keys.ofDog(dogId, 'plan'), answer);
-            // Another rule makes another date.
-            await queries.invalidateQueries({ queryKey: keys.ofDog(dogId, 'outlook') });
-          }}
+          onKept={(answer) => take(keys.ofDog(dogId, 'plan'), answer)}
         />
       </chakra.details>
     </Box>

@@ -47,16 +47,7 @@ export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
         </Box>
       )}
       <Flex gap="2" align="center">
-        <Button
-          flex="1"
-          {...padRow}
-          variant="outline"
-          borderColor="border.strong"
-          aria-expanded={open}
-          onClick={() => setOpen(!open)}
-        >
-          {open ? t`Close the signs` : seen.length === 0 ? t`It shows …` : t`It shows … (${seen.length} so far)`}
-        </Button>
+        <ItShows seen={seen} open={open} onOpen={setOpen} flex="1" />
         <Button {...padRow} colorPalette="brick" onClick={onStop}>{t`⬣ Stop`}</Button>
       </Flex>
     </Box>
@@ -79,15 +70,7 @@ export function SignTray({
   return (
     <Box as="section" aria-label={t`Signs`}>
       <Flex gap="2" wrap="wrap">
-        <Button
-          {...padRow}
-          variant="outline"
-          borderColor="border.strong"
-          aria-expanded={open}
-          onClick={() => setOpen(!open)}
-        >
-          {open ? t`Close the signs` : seen.length === 0 ? t`It shows …` : t`It shows … (${seen.length} so far)`}
-        </Button>
+        <ItShows seen={seen} open={open} onOpen={setOpen} />
         {last && onTakeBack && (
           <Button {...padRow} variant="ghost" onClick={() => onTakeBack(last.id)}>{t`Take back the last sign`}</Button>
         )}
@@ -98,6 +81,32 @@ export function SignTray({
         </Box>
       )}
     </Box>
+  );
+}
+
+/** Opens and closes what the dog can show. */
+function ItShows({
+  seen,
+  open,
+  onOpen,
+  flex,
+}: {
+  seen: Props['seen'];
+  open: boolean;
+  onOpen: (open: boolean) => void;
+  flex?: string;
+}) {
+  return (
+    <Button
+      flex={flex}
+      {...padRow}
+      variant="outline"
+      borderColor="border.strong"
+      aria-expanded={open}
+      onClick={() => onOpen(!open)}
+    >
+      {open ? t`Close the signs` : seen.length === 0 ? t`It shows …` : t`It shows … (${seen.length} so far)`}
+    </Button>
   );
 }
 
