@@ -17,6 +17,9 @@ const FanChart = late(() => import('./FanChart').then((m) => m.FanChart));
 /** What it takes on a phone, a tablet and a desk: kept for it while it is worked out, so that nothing below moves from under a thumb. */
 const room = { pb: 3, mb: 6, minH: { base: '13.2rem', md: '8.3rem', xl: '3.9rem' } };
 
+/** What the detail takes at the least, for the same reason: on a phone the steps stand below it. */
+const detailRoom = { minH: { base: '38rem', md: '30rem' } };
+
 /** When the dog will be ready and whether the date will hold, in one line; the days can be changed there. */
 export function OutlookLine({ dogId, steps }: { dogId: string; steps: Schemas['PlannedStepDto'][] }) {
   const outlook = useOutlook(dogId);
@@ -59,6 +62,7 @@ export function OutlookLine({ dogId, steps }: { dogId: string; steps: Schemas['P
 export function OutlookDetail({ dogId }: { dogId: string }) {
   const outlook = useOutlook(dogId);
   const forecast = outlook.data?.forecast;
+  if (outlook.isPending) return <Box {...detailRoom} />;
   if (!outlook.data || !forecast) return null;
   return (
     <Box as="section" aria-label={t`How it will go on`}>
