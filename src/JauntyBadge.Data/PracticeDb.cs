@@ -2,6 +2,7 @@ using JauntyBadge.Core;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
+using JauntyBadge.Data.Handover;
 using JauntyBadge.Data.Measuring;
 using JauntyBadge.Data.Wearing;
 using Microsoft.EntityFrameworkCore;
@@ -45,6 +46,9 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<RuleBookRow> RuleBooks => Set<RuleBookRow>();
     public DbSet<WritingRow> Writing => Set<WritingRow>();
     public DbSet<StopsRow> Stops => Set<StopsRow>();
+    public DbSet<PracticeRow> Practice => Set<PracticeRow>();
+    public DbSet<HandoverRow> Handovers => Set<HandoverRow>();
+    public DbSet<PublishedRow> Published => Set<PublishedRow>();
     public DbSet<AnswerRow> Answers => Set<AnswerRow>();
 
     internal BreedRanges BreedRanges { get; } = breedRanges ?? new();

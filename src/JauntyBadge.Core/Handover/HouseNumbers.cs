@@ -2,6 +2,9 @@ using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.Handover.Cards;
+using JauntyBadge.Core.Handover.Keeping;
+using JauntyBadge.Core.Handover.Papers;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Core.Wearing;
@@ -82,6 +85,7 @@ public static class HouseNumbers
             ]
         ),
         ("Wearing", [.. WearLimit.All, .. AssociationBalance.All, .. TreatAllowance.All, .. MuzzleState.All]),
+        ("Handing over", [.. HandoverCard.All, .. CupPattern.All, .. BackupKeeping.All]),
     ];
 
     private static readonly Dictionary<string, IGrounded> ById = All.SelectMany(r => r.Numbers).ToDictionary(n => n.Id);

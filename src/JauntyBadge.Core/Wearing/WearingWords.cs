@@ -138,7 +138,7 @@ public sealed class WearingWords(Writing writing)
     /// <summary>What is waited for is not said to be over before it is.</summary>
     private static TimeSpan RoundedUp(TimeSpan time) => TimeSpan.FromMinutes(Math.Ceiling(time.TotalMinutes));
 
-    private string Of(HeatMover mover) =>
+    internal string Of(HeatMover mover) =>
         mover switch
         {
             HeatMover.ShortFace => writing.Say("its short face"),

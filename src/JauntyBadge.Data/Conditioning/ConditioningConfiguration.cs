@@ -36,16 +36,19 @@ internal sealed class ConditioningConfiguration
 
     public void Configure(EntityTypeBuilder<GoRuleRow> rule)
     {
+        rule.HasIndex(r => r.Uid).IsUnique();
         rule.HasOne<DogRow>().WithMany().HasForeignKey(r => r.DogId);
     }
 
     public void Configure(EntityTypeBuilder<PlanChoiceRow> choice)
     {
+        choice.HasIndex(c => c.Uid).IsUnique();
         choice.Ignore(c => c.Policies).Ignore(c => c.Days).HasOne<DogRow>().WithMany().HasForeignKey(c => c.DogId);
     }
 
     public void Configure(EntityTypeBuilder<StepPassRow> pass)
     {
+        pass.HasIndex(p => p.Uid).IsUnique();
         pass.Ignore(p => p.Why);
         pass.HasOne<DogRow>().WithMany().HasForeignKey(p => p.DogId);
         pass.HasOne(p => p.Set).WithMany().HasForeignKey(p => p.SetId);
@@ -55,6 +58,7 @@ internal sealed class ConditioningConfiguration
 
     public void Configure(EntityTypeBuilder<PlanMoveRow> move)
     {
+        move.HasIndex(m => m.Uid).IsUnique();
         move.Ignore(m => m.Why).Ignore(m => m.Position);
         move.HasOne<DogRow>().WithMany().HasForeignKey(m => m.DogId);
     }

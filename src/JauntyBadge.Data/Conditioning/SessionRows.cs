@@ -145,6 +145,10 @@ public sealed class SetRow : IVersioned, IOfDog
 public sealed class StepPassRow : IOfDog
 {
     public int Id { get; set; }
+
+    /// <summary>Its own in whichever practice it is.</summary>
+    public Guid Uid { get; set; } = Guid.NewGuid();
+
     public Guid DogId { get; set; }
     public required string StepId { get; set; }
     public DateOnly Day { get; set; }
@@ -176,6 +180,10 @@ public sealed class StepPassRow : IOfDog
 public sealed class GoRuleRow : INumbered, IOfDog
 {
     public int Id { get; set; }
+
+    /// <summary>Its own in whichever practice it is.</summary>
+    public Guid Uid { get; set; } = Guid.NewGuid();
+
     public long Number { get; set; }
     public Guid DogId { get; set; }
     public DateTime At { get; set; }
@@ -187,6 +195,10 @@ public sealed class GoRuleRow : INumbered, IOfDog
 public sealed class PlanChoiceRow : INumbered, IOfDog
 {
     public int Id { get; set; }
+
+    /// <summary>Its own in whichever practice it is.</summary>
+    public Guid Uid { get; set; } = Guid.NewGuid();
+
     public long Number { get; set; }
     public Guid DogId { get; set; }
     public DateTime At { get; set; }
@@ -241,6 +253,10 @@ public sealed class SignRow : INumbered
 public sealed class PlanMoveRow : INumbered, IOfDog
 {
     public int Id { get; set; }
+
+    /// <summary>Its own in whichever practice it is.</summary>
+    public Guid Uid { get; set; } = Guid.NewGuid();
+
     public long Number { get; set; }
     public Guid DogId { get; set; }
     public DateTime At { get; set; }

@@ -13,6 +13,23 @@ public sealed class DogRow : IVersioned
     /// <summary>Who keeps it.</summary>
     public string? Keeper { get; set; }
 
+    /// <summary>Where its keeper is rung.</summary>
+    public string? KeeperPhone { get; set; }
+
+    /// <summary>Its own veterinary clinic.</summary>
+    public string? ClinicName { get; set; }
+
+    public string? ClinicPhone { get; set; }
+
+    /// <summary>The word it puts its nose in by.</summary>
+    public string? Cue { get; set; }
+
+    /// <summary>What its bites were about.</summary>
+    public string? BitesAbout { get; set; }
+
+    /// <summary>Its family was told about its bites, so that their card may tell it too.</summary>
+    public bool FamilyWasTold { get; set; }
+
     /// <summary>Where it is met.</summary>
     public string? Place { get; set; }
 
@@ -40,6 +57,9 @@ public sealed class DogRow : IVersioned
     public string? Notes { get; set; }
     public DateTime CreatedAt { get; set; }
     public DateTime? ArchivedAt { get; set; }
+
+    /// <summary>Since when another practice has it; null while it is ours. It is archived then, and only here.</summary>
+    public DateTime? HandedOverAt { get; set; }
 
     public long Version { get; set; }
 

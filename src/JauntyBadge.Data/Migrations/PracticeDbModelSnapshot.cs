@@ -100,9 +100,15 @@ namespace JauntyBadge.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<Guid>("Uid")
+                        .HasColumnType("TEXT");
+
                     b.HasKey("Id");
 
                     b.HasIndex("DogId");
+
+                    b.HasIndex("Uid")
+                        .IsUnique();
 
                     b.ToTable("GoRules");
                 });
@@ -133,12 +139,18 @@ namespace JauntyBadge.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<Guid>("Uid")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Week")
                         .HasColumnType("TEXT");
 
                     b.HasKey("Id");
 
                     b.HasIndex("DogId");
+
+                    b.HasIndex("Uid")
+                        .IsUnique();
 
                     b.ToTable("PlanChoices");
                 });
@@ -183,9 +195,15 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<int>("Target")
                         .HasColumnType("INTEGER");
 
+                    b.Property<Guid>("Uid")
+                        .HasColumnType("TEXT");
+
                     b.HasKey("Id");
 
                     b.HasIndex("DogId");
+
+                    b.HasIndex("Uid")
+                        .IsUnique();
 
                     b.ToTable("PlanMoves");
                 });
@@ -359,6 +377,9 @@ namespace JauntyBadge.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<Guid>("Uid")
+                        .HasColumnType("TEXT");
+
                     b.Property<DateTime?>("WithdrawnAt")
                         .HasColumnType("TEXT");
 
@@ -368,6 +389,9 @@ namespace JauntyBadge.Data.Migrations
                     b.HasKey("Id");
 
                     b.HasIndex("SetId");
+
+                    b.HasIndex("Uid")
+                        .IsUnique();
 
                     b.HasIndex("DogId", "StepId")
                         .IsUnique()
@@ -448,11 +472,20 @@ namespace JauntyBadge.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("BitesAbout")
+                        .HasColumnType("TEXT");
+
                     b.Property<double?>("BodyMassKg")
                         .HasColumnType("REAL");
 
                     b.PrimitiveCollection<string>("BreedIds")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("ClinicName")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("ClinicPhone")
                         .HasColumnType("TEXT");
 
                     b.Property<string>("CoatId")
@@ -464,6 +497,15 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<DateTime>("CreatedAt")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Cue")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("FamilyWasTold")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime?>("HandedOverAt")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("HeadShapeSeen")
                         .HasColumnType("TEXT");
 
@@ -472,6 +514,9 @@ namespace JauntyBadge.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Keeper")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("KeeperPhone")
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Name")
@@ -729,6 +774,105 @@ namespace JauntyBadge.Data.Migrations
                     b.HasKey("SizeId");
 
                     b.ToTable("Van");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Handover.HandoverRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("DogId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("From")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Note")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("To")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("DogId");
+
+                    b.ToTable("Handovers");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Handover.PracticeRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("BackupEncrypted")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("BackupFolder")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("BackupNightly")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Phone")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Place")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Practice");
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Handover.PublishedRow", b =>
+                {
+                    b.Property<Guid>("DogId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Key")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("Cancelled")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("ChangedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Entry")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Sequence")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("DogId", "Key");
+
+                    b.ToTable("Published");
                 });
 
             modelBuilder.Entity("JauntyBadge.Data.HouseNumberRow", b =>
@@ -1354,6 +1498,24 @@ namespace JauntyBadge.Data.Migrations
                 });
 
             modelBuilder.Entity("JauntyBadge.Data.Fitting.TryOnRow", b =>
+                {
+                    b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
+                        .WithMany()
+                        .HasForeignKey("DogId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Handover.HandoverRow", b =>
+                {
+                    b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
+                        .WithMany()
+                        .HasForeignKey("DogId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("JauntyBadge.Data.Handover.PublishedRow", b =>
                 {
                     b.HasOne("JauntyBadge.Data.Dogs.DogRow", null)
                         .WithMany()

@@ -31,7 +31,13 @@ public sealed record DogEntry(
     string? Notes = null,
     IReadOnlyList<HealthNote>? Health = null,
     IReadOnlyList<BreedTrait>? TraitsSeen = null,
-    Guid? Id = null
+    Guid? Id = null,
+    string? KeeperPhone = null,
+    string? ClinicName = null,
+    string? ClinicPhone = null,
+    string? Cue = null,
+    string? BitesAbout = null,
+    bool? FamilyWasTold = null
 )
 {
     /// <summary>Writes what was entered onto a row.</summary>
@@ -56,6 +62,8 @@ public sealed record DogEntry(
         dog.TraitsSeen = [.. (TraitsSeen ?? []).Distinct()];
         dog.BiteTier = BiteTier ?? Core.Dogs.BiteTier.None;
         dog.Notes = Notes.OrNull();
+        (dog.KeeperPhone, dog.ClinicName, dog.ClinicPhone) = (KeeperPhone.OrNull(), ClinicName.OrNull(), ClinicPhone.OrNull());
+        (dog.Cue, dog.BitesAbout, dog.FamilyWasTold) = (Cue.OrNull(), BitesAbout.OrNull(), FamilyWasTold == true);
     }
 }
 
@@ -70,6 +78,11 @@ public sealed class DogEntryValidator : AbstractValidator<DogEntry>
         RuleFor(d => d.Keeper).MaximumLength(120).WithMessage("Up to 120 letters, please.");
         RuleFor(d => d.Place).MaximumLength(120).WithMessage("Up to 120 letters, please.");
         RuleFor(d => d.Notes).MaximumLength(4000).WithMessage("Up to 4000 letters, please.");
+        RuleFor(d => d.KeeperPhone).IsPhone();
+        RuleFor(d => d.ClinicPhone).IsPhone();
+        RuleFor(d => d.ClinicName).MaximumLength(120).WithMessage("Up to 120 letters, please.");
+        RuleFor(d => d.Cue).MaximumLength(40).WithMessage("Up to 40 letters, please.");
+        RuleFor(d => d.BitesAbout).MaximumLength(400).WithMessage("Up to 400 letters, please.");
         RuleFor(d => d.BirthDate).Must(d => d is null || d <= clock.Today()).WithMessage("A birth date cannot be in the future.");
         RuleFor(d => d.BirthDate).Must(d => d is null || d >= clock.Today().AddYears(-OldestYears)).WithMessage($"A dog is up to {OldestYears} years old.");
         RuleFor(d => d.AgeMonths).InclusiveBetween(0, OldestYears * 12).WithMessage($"An age is 0 to {OldestYears * 12} months.");
@@ -103,7 +116,14 @@ public sealed record DogDto(
     bool Archived,
     long Version,
     IReadOnlyList<HealthNote> Health,
-    IReadOnlyList<BreedTrait> TraitsSeen
+    IReadOnlyList<BreedTrait> TraitsSeen,
+    string? KeeperPhone,
+    string? ClinicName,
+    string? ClinicPhone,
+    string? Cue,
+    string? BitesAbout,
+    bool FamilyWasTold,
+    bool HandedOver
 ) : IAtVersion
 {
     public static DogDto Of(DogRow d) =>
@@ -127,7 +147,14 @@ public sealed record DogDto(
             d.ArchivedAt is not null,
             d.Version,
             d.Health,
-            d.TraitsSeen
+            d.TraitsSeen,
+            d.KeeperPhone,
+            d.ClinicName,
+            d.ClinicPhone,
+            d.Cue,
+            d.BitesAbout,
+            d.FamilyWasTold,
+            d.HandedOverAt is not null
         );
 }
 
