@@ -63,6 +63,14 @@ public static class Backup
         }
     }
 
+    /// <summary>Whether a file begins as every database does (Published: sqlite.org/fileformat.html).</summary>
+    public static bool IsPractice(string file)
+    {
+        using var read = File.OpenRead(file);
+        var head = new byte[16];
+        return read.ReadAtLeast(head, head.Length, throwOnEndOfStream: false) == head.Length && head.AsSpan().SequenceEqual("SQLite format 3\0"u8);
+    }
+
     private static SqliteConnection Open(string path, SqliteOpenMode mode)
     {
         var connection = new SqliteConnection(

@@ -55,9 +55,13 @@ public static class PracticeRules
         var numbers = JsonColumn.Write(
             Core.Handover.HouseNumbers.All.SelectMany(r => r.Numbers).OrderBy(n => n.Id, StringComparer.Ordinal).ToDictionary(n => n.Id, rules.Plain)
         );
-        var id = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(numbers)))[..16];
+        var id = Fingerprint(numbers);
         if (await db.RuleBooks.FindAsync([id], cancel) is null)
             db.RuleBooks.Add(new RuleBookRow { Id = id, Numbers = numbers });
         return id;
     }
+
+    /// <summary>The fingerprint numbers are kept under.</summary>
+    /// <param name="numbers">Number by id, as JSON.</param>
+    internal static string Fingerprint(string numbers) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(numbers)))[..16];
 }

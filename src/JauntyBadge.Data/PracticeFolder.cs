@@ -12,6 +12,8 @@ public sealed class PracticeFolder : IDisposable
     private const string Database = "practice.db";
     private const string MadeByDemo = "made-by-demo";
     private const string DemoBegun = "demo-begun";
+    private static readonly string[] Practice = [Database, $"{Database}-wal", $"{Database}-shm", MadeByDemo, DemoBegun];
+    private static readonly string[] Others = ["practice.lock", "backups", "set-aside", "on-its-way", "restored.json", "backups.json", "passphrase"];
 
     /// <summary>What a copy says of itself in SQLite's user_version, until it is opened as a practice.</summary>
     internal const int IsCopy = 1;
@@ -159,10 +161,43 @@ public sealed class PracticeFolder : IDisposable
         for (var again = 2; Directory.Exists(to); again++)
             to = $"{day}-{again}";
         Directory.CreateDirectory(to, OnlyMineFolder);
-        foreach (var name in new[] { Database, $"{Database}-wal", $"{Database}-shm", MadeByDemo, DemoBegun }.Where(n => File.Exists(In(n))))
+        foreach (var name in Practice.Where(n => File.Exists(In(n))))
             File.Move(In(name), System.IO.Path.Combine(to, name));
         return to;
     }
+
+    /// <summary>Puts a file in the practice's place, where there is none.</summary>
+    public void Take(string file)
+    {
+        File.Move(file, DatabasePath);
+        File.SetUnixFileMode(DatabasePath, OnlyMine);
+    }
+
+    /// <summary>Moves a practice that was set aside back into its place, where there is none.</summary>
+    public void BringBack(string aside)
+    {
+        foreach (var name in Practice.Where(n => File.Exists(System.IO.Path.Combine(aside, n))))
+            File.Move(System.IO.Path.Combine(aside, name), In(name));
+        if (!Directory.EnumerateFileSystemEntries(aside).Any())
+            Directory.Delete(aside);
+    }
+
+    /// <summary>Keeps a note of ours beside the practice.</summary>
+    public void Write(string name, string text)
+    {
+        File.WriteAllText($"{In(name)}.part", text);
+        File.SetUnixFileMode($"{In(name)}.part", OnlyMine);
+        File.Move($"{In(name)}.part", In(name), overwrite: true);
+    }
+
+    /// <summary>Reads it; null where there is none.</summary>
+    public string? Read(string name) => File.Exists(In(name)) ? File.ReadAllText(In(name)) : null;
+
+    /// <summary>Where something of ours lies on its way in or out; only this user may read it.</summary>
+    public string NewPart() => System.IO.Path.Combine(MakeFolder("on-its-way"), Guid.NewGuid().ToString("N"));
+
+    /// <summary>Where backups go when nobody says.</summary>
+    public string UsualBackups => In("backups");
 
     /// <summary>Lets another process have it.</summary>
     public void Dispose() => held.Dispose();
@@ -271,7 +306,7 @@ public sealed class PracticeFolder : IDisposable
     /// <summary>Only this user may look into the folder and the practice's files. A folder that holds other things is left as open as it is.</summary>
     private void Close()
     {
-        string[] known = [Database, $"{Database}-wal", $"{Database}-shm", "practice.lock", MadeByDemo, DemoBegun, "backups", "set-aside"];
+        string[] known = [.. Practice, .. Others];
         if (Directory.EnumerateFileSystemEntries(Path).All(e => known.Contains(System.IO.Path.GetFileName(e))))
             File.SetUnixFileMode(Path, OnlyMineFolder);
         foreach (var file in Directory.EnumerateFiles(Path).Where(f => known.Contains(System.IO.Path.GetFileName(f))))

@@ -18,6 +18,9 @@ public sealed class HostedPractice(string folder, bool demo, TimeProvider clock,
     /// <summary>Whether the simulated devices play though it is no demo.</summary>
     public bool Simulated { get; init; } = true;
 
+    /// <summary>Whether it makes backups by itself; tests turn the clock by days.</summary>
+    public bool Nightly { get; init; }
+
     /// <summary>
     /// Starts it on a port that was free. The port is a setting of the server's own: the factory's would be set while the server may have begun to start.
     /// </summary>
@@ -34,7 +37,8 @@ public sealed class HostedPractice(string folder, bool demo, TimeProvider clock,
             .UseUrls("http://127.0.0.1:0")
             .UseSetting("data", folder)
             .UseSetting("demo", demo.ToString())
-            .UseSetting("simulated", Simulated.ToString());
+            .UseSetting("simulated", Simulated.ToString())
+            .UseSetting("nightly", Nightly.ToString());
         builder.ConfigureServices(services =>
             services.Replace(ServiceDescriptor.Singleton(clock)).ConfigureDbContext<PracticeDb>(db => db.AddInterceptors(interceptors))
         );

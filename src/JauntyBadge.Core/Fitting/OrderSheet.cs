@@ -18,12 +18,14 @@ public sealed record OrderDimension(string Name, Length Wanted, Length? Least, L
 /// <param name="ShapeNotes">What the maker should know of this head.</param>
 /// <param name="Confirm">What the maker has to confirm before making it.</param>
 /// <param name="Check">The wanted dimensions judged on the snout they came from.</param>
+/// <param name="Made">The basket as it is wanted.</param>
 public sealed record OrderSheet(
     IReadOnlyList<OrderDimension> Dimensions,
     IReadOnlyList<string> Features,
     IReadOnlyList<string> ShapeNotes,
     IReadOnlyList<string> Confirm,
-    FitAssessment Check
+    FitAssessment Check,
+    BasketModel Made
 )
 {
     public static readonly Grounded<double> FrontDepthAllowance = new(
@@ -78,7 +80,8 @@ public sealed record OrderSheet(
             words.OrderFeatures(brief),
             words.ShapeNotes(dog, snout),
             words.Confirmations(dog, brief),
-            BasketFit.Assess(snout, made, request)
+            BasketFit.Assess(snout, made, request),
+            made
         );
     }
 

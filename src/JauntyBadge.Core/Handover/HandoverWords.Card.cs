@@ -33,7 +33,10 @@ public sealed partial class HandoverWords
         };
 
     /// <summary>How long at most, as the big words of a card; never a promise.</summary>
-    public string Headline(CardFacts facts) => facts is { Limit: { } limit, Question: { } question } ? wearing.Headline(limit, question) : wearing.NoMuzzle;
+    public string Headline(CardFacts facts) =>
+        facts is not { Limit: { } limit, Question: { } question } ? wearing.NoMuzzle
+        : facts.ToMend is not null && !limit.NotNow ? writing.Say("Not until its fit is put right")
+        : wearing.Headline(limit, question);
 
     /// <summary>Until when the card holds, and why no longer.</summary>
     public string Holds(HandoverCard card, CardFacts facts)
@@ -83,7 +86,7 @@ public sealed partial class HandoverWords
             CardItem.Sedation => [writing.Say("It is sedated at the clinic: off as soon as it lies, and nobody leaves it alone in it.")],
             CardItem.PossibleInIt => [.. Possible(facts)],
             CardItem.SecondPerson => [SecondPerson(facts)],
-            CardItem.Passed => Steps(card, CardProgress.Passed),
+            CardItem.Passed => Steps(card),
             CardItem.NotTrained => [.. NotTrained(card, facts)],
             CardItem.People => [.. People(facts.Record.Profile)],
             CardItem.Treats => [.. Treats(facts)],
@@ -103,7 +106,9 @@ public sealed partial class HandoverWords
 
     private IEnumerable<string> Signs(CardFacts facts)
     {
-        yield return writing.Say($"{string.Join("; ", WornSign.All.Select(s => wearing.Told(s).Name))}: off now, shade, cool water, ring the veterinarian.");
+        yield return writing.Say(
+            $"{Writing.Capital(string.Join("; ", WornSign.All.Select(s => Writing.Lower(wearing.Told(s).Name))))}: off now, shade, cool water, ring the veterinarian."
+        );
         var own = facts.OwnSigns.Select(Sign.Find).OfType<Sign>().Take(SignsNamed).Select(s => Writing.Lower(conditioning.Told(s).Name)).ToList();
         if (own.Count > 0)
             yield return writing.Say($"What this dog shows first: {writing.And(own)}. Stop there.");
@@ -140,6 +145,8 @@ public sealed partial class HandoverWords
             )
             : writing.Say($"{fitting.Fingers(muzzle.Fingers)} under the strap");
         yield return $"{muzzle.Model} {muzzle.Size.Label}: {strap}.";
+        if (facts.ToMend is { } wrong)
+            yield return writing.Say($"Tried on {writing.Day(wrong.On)}: {fitting.Wrong(wrong.Finding)}. Put it right before it is worn again.");
         if (facts.Record.IsOutOfUse(facts.Today))
             yield return facts.HasSpare ? wearing.UseTheSpare : writing.Say("Out of use until it is mended.");
         if (muzzle.ToTrainIn)
@@ -152,7 +159,9 @@ public sealed partial class HandoverWords
     {
         yield return Bites(facts.Record.Profile.BiteTier);
         if (facts.Record.Profile.BiteTier > BiteTier.None)
-            yield return facts.BitesAbout is { } about ? writing.Say($"What it was about: {about}") : writing.Say("What it was about is not on record: ask its keeper.");
+            yield return facts.BitesAbout is { } about
+                ? writing.Say($"What it was about: {about}")
+                : writing.Say("What it was about is not on record: ask its keeper.");
     }
 
     /// <summary>Bites in plain words.</summary>
@@ -196,24 +205,28 @@ public sealed partial class HandoverWords
             _ => writing.Say("Not trained: its keeper closes it."),
         };
 
-    private List<string> Steps(HandoverCard card, CardProgress progress) =>
-        [.. card.Steps.Where(s => s.Progress == progress).Select(s => writing.Say($"{Writing.Capital(writing.Say(s.Step.Says))} ({writing.Day(s.On!.Value)})."))];
+    private List<string> Steps(HandoverCard card)
+    {
+        var passed = card.Steps.Where(s => s.Progress == CardProgress.Passed).Select(s => writing.Say(s.Step.Says)).ToList();
+        return passed.Count == 0 ? [writing.Say("Nothing of what is asked here yet.")] : [$"{Writing.Capital(string.Join("; ", passed))}."];
+    }
 
     private IEnumerable<string> NotTrained(HandoverCard card, CardFacts facts)
     {
         if (facts.Record.Training.Stop is not null)
             yield return writing.Say("Its training is stopped: ask the fitter before it is worn.");
-        foreach (var step in card.Steps.Where(s => s.Progress != CardProgress.Passed))
-        {
-            var says = Writing.Capital(writing.Say(step.Step.Says));
-            yield return step.Progress switch
-            {
-                CardProgress.NotTrainedHere => writing.Say($"{says}: tried, not trained here."),
-                CardProgress.Begun => writing.Say($"{says}: begun."),
-                _ => writing.Say($"{says}."),
-            };
-        }
+        var not = card.Steps.Where(s => s.Progress != CardProgress.Passed).Select(NotYet).ToList();
+        if (not.Count > 0)
+            yield return $"{Writing.Capital(string.Join("; ", not))}.";
     }
+
+    private string NotYet(CardStepState step) =>
+        step.Progress switch
+        {
+            CardProgress.NotTrainedHere => writing.Say($"{writing.Say(step.Step.Says)} (tried, not trained here)"),
+            CardProgress.Begun => writing.Say($"{writing.Say(step.Step.Says)} (begun)"),
+            _ => writing.Say(step.Step.Says),
+        };
 
     private IEnumerable<string> People(DogProfile dog)
     {
@@ -252,7 +265,9 @@ public sealed partial class HandoverWords
 
     private IEnumerable<string> Call(HandoverCard card, CardFacts facts)
     {
-        foreach (var (who, contact) in new[] { (writing.Say("Keeper"), facts.Keeper), (writing.Say("Clinic"), facts.Clinic), (writing.Say("Fitter"), facts.Fitter) })
+        foreach (
+            var (who, contact) in new[] { (writing.Say("Keeper"), facts.Keeper), (writing.Say("Clinic"), facts.Clinic), (writing.Say("Fitter"), facts.Fitter) }
+        )
         {
             if (contact.Phone is not null || (contact.Who is not null && card.For != Audience.Family))
                 yield return $"{who}: {string.Join(", ", new[] { contact.Who, contact.Phone }.OfType<string>())}";

@@ -59,7 +59,9 @@ public sealed partial class HandoverWords
         var assessed = facts.Card.Record.Assessed;
         return new(
             writing.Say("Measures"),
-            assessed.Measured.Count == 0 ? [writing.Say("Not measured yet.")] : [writing.Say("Mean of the readings in use; the doubt is about 95 % (twice the standard uncertainty).")],
+            assessed.Measured.Count == 0
+                ? [writing.Say("Not measured yet.")]
+                : [writing.Say("Mean of the readings in use; the doubt is about 95 % (twice the standard uncertainty).")],
             [
                 .. assessed.Measured.Select(m =>
                     (IReadOnlyList<string>)
@@ -111,7 +113,11 @@ public sealed partial class HandoverWords
         if (training.Stop is { } stop)
             lines.Add(conditioning.Stopped(stop));
         if (training.Stuck is { } stuck && Step.Find(stuck.StepId) is { } here)
-            lines.Add(writing.Say($"{Writing.Capital(writing.Count(stuck.Sessions, "one session", "{0} sessions"))} in a row brought it no further at “{conditioning.Called(here)}”."));
+            lines.Add(
+                writing.Say(
+                    $"{Writing.Capital(writing.Count(stuck.Sessions, "one session", "{0} sessions"))} in a row brought it no further at “{conditioning.Called(here)}”."
+                )
+            );
         int Of(SignGroup group) => sessions.Sum(s => s.Signs[group]);
         int Days(SignGroup group) => sessions.Where(s => s.Signs[group] > 0).Select(s => s.Day).Distinct().Count();
         if (sessions.Count > 0)
@@ -154,16 +160,22 @@ public sealed partial class HandoverWords
         if (longest is { } comfortable)
             lines.Add(writing.Say($"Longest comfortable one: {writing.Minutes(comfortable)}."));
         if (worn.Wears.Count > 0 && AssociationBalance.On(facts.Card.Today, worn.Occasions(rules), rules) is { Ratio: { } ratio })
-            lines.Add(writing.Say($"Good wears to one bad, older ones counting less: {wearing.Ratio(ratio)}; {Writing.Number(rules[AssociationBalance.Wanted])} are wanted."));
+            lines.Add(
+                writing.Say(
+                    $"Good wears to one bad, older ones counting less: {wearing.Ratio(ratio)}; {Writing.Number(rules[AssociationBalance.Wanted])} are wanted."
+                )
+            );
         lines.AddRange(
-            facts.Bad.TakeLast(ReportFacts.MostTold).Select(b =>
-            {
-                var signs = b.Signs.Select(SignName).OfType<string>().ToList();
-                var lasted = b.Lasted is { } on ? writing.Minutes(on) : writing.Say("length unknown");
-                return signs.Count == 0
-                    ? writing.Say($"{writing.Day(b.On)}: went badly after {lasted}.")
-                    : writing.Say($"{writing.Day(b.On)}: went badly after {lasted}; seen: {writing.And(signs)}.");
-            })
+            facts
+                .Bad.TakeLast(ReportFacts.MostTold)
+                .Select(b =>
+                {
+                    var signs = b.Signs.Select(SignName).OfType<string>().ToList();
+                    var lasted = b.Lasted is { } on ? writing.Minutes(on) : writing.Say("length unknown");
+                    return signs.Count == 0
+                        ? writing.Say($"{writing.Day(b.On)}: went badly after {lasted}.")
+                        : writing.Say($"{writing.Day(b.On)}: went badly after {lasted}; seen: {writing.And(signs)}.");
+                })
         );
         return Part(
             writing.Say("Wears and what the muzzle has come to mean"),

@@ -19,8 +19,7 @@ public sealed partial class HandoverWords(Writing writing)
     internal string EyeLine => writing.Say("eye line");
 
     /// <summary>The room a fit style leaves before nose and eyes.</summary>
-    internal string Room(FitStyle style, Window window) =>
-        writing.Say($"{writing.Term(style)}: {writing.Range(window.Low, window.High)} before nose and eyes");
+    internal string Room(FitStyle style, Window window) => writing.Say($"{writing.Term(style)}: {writing.Range(window.Low, window.High)} before nose and eyes");
 
     internal IReadOnlyList<string> StripNotes =>
         [
@@ -34,8 +33,7 @@ public sealed partial class HandoverWords(Writing writing)
     internal string Buckle => writing.Say("buckle here");
 
     /// <summary>The setting to mark, short.</summary>
-    internal string Mark(StrapSetting setting) =>
-        new WearingWords(writing).Strap(setting.Hole, setting.Holes, setting.FromTightest, setting.Loop);
+    internal string Mark(StrapSetting setting) => new WearingWords(writing).Strap(setting.Hole, setting.Holes, setting.FromTightest, setting.Loop);
 
     internal IReadOnlyList<string> StrapNotes(StrapSetting setting) =>
         [
@@ -60,9 +58,7 @@ public sealed partial class HandoverWords(Writing writing)
 
     internal IReadOnlyList<string> TemplateNotes(bool assumed) =>
         [
-            assumed
-                ? writing.Say("Depth and width are assumed: the chart tells length and girth only.")
-                : writing.Say("Inner sizes, as its maker lists them."),
+            assumed ? writing.Say("Depth and width are assumed: the chart tells length and girth only.") : writing.Say("Inner sizes, as its maker lists them."),
             writing.Say("Cut out and hold to the head: the side along the bridge, the opening round the fit line."),
             writing.Say("Print at 100 %: check the square first."),
         ];

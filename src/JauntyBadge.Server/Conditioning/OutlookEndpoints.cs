@@ -1,7 +1,3 @@
-using Ical.Net;
-using Ical.Net.CalendarComponents;
-using Ical.Net.DataTypes;
-using Ical.Net.Serialization;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
@@ -38,10 +34,6 @@ internal static class OutlookEndpoints
             .NeedsVersion();
         plan.MapPost("/week", ChooseWeekAsync).WithName("chooseTrainingWeek").WithSummary("The owner's days, and the day it is wanted.").NeedsVersion();
         plan.MapGet("/outlook", OutlookAsync).WithName("outlook").WithSummary("The plan laid on days, and when the dog will be ready, from its own record.");
-        plan.MapGet("/calendar.ics", CalendarAsync)
-            .WithName("calendarFile")
-            .WithSummary("The same days as an iCalendar file (RFC 5545) whose entries keep their ids.")
-            .Produces<string>(StatusCodes.Status200OK, "text/calendar");
     }
 
     private static WaysOfWorkingDto Ways(ConditioningWords words) =>
@@ -302,34 +294,4 @@ internal static class OutlookEndpoints
             dog.Measured.Rules
         );
     }
-
-    private static async Task<IResult> CalendarAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
-    {
-        var (dog, _, told) = await ForetoldAsync(id, db, clock, cancel);
-        var entries = told is null ? [] : await EntriesAsync(dog, told, db, clock, cancel);
-        var calendar = new Calendar { ProductId = "-//Jaunty Badge//Training calendar//EN" };
-        calendar.AddProperty("X-WR-CALNAME", FileText.Printable($"{dog.Measured.Dog.Name}'s training"));
-        var (made, words) = (clock.UtcNow(), new ConditioningWords(await pen.WithAsync(dog.Measured.Rules, cancel)));
-        foreach (var entry in entries)
-        {
-            var said = Of(entry, dog, words);
-            calendar.Events.Add(
-                new CalendarEvent
-                {
-                    // The same entry keeps its id however often the file is made, so that a calendar updates it instead of adding another.
-                    Uid = $"{id:N}-{entry.Day:yyyyMMdd}-{entry.Kind.ToString().ToLowerInvariant()}-{entry.Number}@jaunty-badge",
-                    Sequence = (int)(made - Epoch).TotalMinutes,
-                    DtStamp = new CalDateTime(made, CalDateTime.UtcTzId),
-                    Start = new CalDateTime(entry.Day),
-                    End = new CalDateTime(entry.Day.AddDays(1)),
-                    Summary = FileText.Printable(said.Says),
-                    Description = said.SetUp,
-                }
-            );
-        }
-
-        return TypedResults.Text(new CalendarSerializer().SerializeToString(calendar), "text/calendar", System.Text.Encoding.UTF8);
-    }
-
-    private static readonly DateTime Epoch = new(2026, 1, 1, 0, 0, 0, DateTimeKind.Utc);
 }

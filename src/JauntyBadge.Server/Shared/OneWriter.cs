@@ -44,6 +44,22 @@ internal sealed class WriteGate(PracticeFolder folder) : IDisposable
         }
     }
 
+    /// <summary>Does something while nobody writes and no file is held by a writer, such as putting another practice in place.</summary>
+    /// <exception cref="Refusal">Others took too long: 503.</exception>
+    public async Task<T> AloneAsync<T>(Func<Task<T>> work, CancellationToken cancel)
+    {
+        if (!await turn.WaitAsync(LongestWait, cancel))
+            throw Busy();
+        try
+        {
+            return await work();
+        }
+        finally
+        {
+            turn.Release();
+        }
+    }
+
     public void Dispose() => turn.Dispose();
 
     /// <summary>Begins as the only writer of the file, which another program may hold.</summary>
@@ -91,7 +107,7 @@ internal static class OneWriter
                     await db.Database.OpenConnectionAsync(cancel);
                     await using var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
                     await db.Database.UseTransactionAsync(moment, cancel);
-                    return HttpMethods.IsGet(call.HttpContext.Request.Method)
+                    return HttpMethods.IsGet(call.HttpContext.Request.Method) && call.HttpContext.GetEndpoint()?.Metadata.GetMetadata<OfTheMoment>() is null
                         ? await NotModified.AnswerAsync(call, next, db, services.GetRequiredService<TimeProvider>())
                         : await next(call);
                 }
@@ -111,7 +127,12 @@ internal static class OneWriter
     /// <summary>Says that an endpoint writes in its turn.</summary>
     internal sealed record InTurn;
 
+    /// <summary>Says that an answer follows from more than the record and the hour, such as the weather: it is never kept.</summary>
+    public static RouteHandlerBuilder OfThisMoment(this RouteHandlerBuilder endpoint) => endpoint.WithMetadata(new OfTheMoment());
+
     private sealed record Reading;
+
+    private sealed record OfTheMoment;
 
     internal static object? Tagged(object? answer, HttpContext http)
     {

@@ -184,7 +184,7 @@ internal static class WearEndpoints
     }
 
     /// <summary>The wear that is asked about, without its weather.</summary>
-    private static WearQuestion QuestionOf(FitFile fit, KeptFit choice, WornMuzzle muzzle, DateTime now)
+    internal static WearQuestion QuestionOf(FitFile fit, KeptFit choice, WornMuzzle muzzle, DateTime now)
     {
         var (file, today) = (fit.File, fit.Today);
         var past = file.Record.PastWears(today, now);
@@ -204,7 +204,7 @@ internal static class WearEndpoints
     }
 
     /// <summary>The muzzle in use as wearing sees it.</summary>
-    private static WornMuzzle WornOf(KeptFit choice, HouseRules rules) =>
+    internal static WornMuzzle WornOf(KeptFit choice, HouseRules rules) =>
         new(choice.Type, choice.GapeDeg is { } degrees ? Gape.Classify(Angle.FromDegrees(degrees), rules) : GapeClass.Closed);
 
     private static async Task<IReadOnlyList<WearDto>> ListAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)

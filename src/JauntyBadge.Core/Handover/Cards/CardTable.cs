@@ -62,7 +62,11 @@ internal sealed record CardRow(CardItem Item, CardGrant Clinic, CardGrant Walker
     private static IReadOnlyList<CardRow> Load()
     {
         var rows = Tables.Read<CardRow>(Table);
-        Tables.Refuse(Table, "every item once, in order", Enum.GetValues<CardItem>().Where((item, i) => rows.Count <= i || rows[i].Item != item).Select(i => $"{i}"));
+        Tables.Refuse(
+            Table,
+            "every item once, in order",
+            Enum.GetValues<CardItem>().Where((item, i) => rows.Count <= i || rows[i].Item != item).Select(i => $"{i}")
+        );
         return rows;
     }
 }

@@ -82,6 +82,22 @@ public sealed record CardFacts
     public Contact Keeper { get; init; } = new(null, null);
     public Contact Clinic { get; init; } = new(null, null);
     public Contact Fitter { get; init; } = new(null, null);
+
+    /// <summary>The last try-on, where something was wrong with the fit and is not put right.</summary>
+    public TriedOnRecord? ToMend => Record.Muzzle?.Tried is { Finding.Wrong.Count: > 0 } tried ? tried : null;
+
+    /// <summary>It should not be worn now.</summary>
+    public bool IsStop => Limit is not { NotNow: false } || ToMend is not null;
+
+    /// <summary>Of the signs seen in training those that ask to stop early, unsure and worried, the most frequent first.</summary>
+    /// <param name="seen">Ids of signs, and how often each was seen.</param>
+    public static IReadOnlyList<string> First(IEnumerable<(string Id, int Count)> seen) =>
+        [
+            .. seen.Where(s => Sign.Find(s.Id)?.Group is SignGroup.Unsure or SignGroup.Worried)
+                .OrderByDescending(s => s.Count)
+                .ThenBy(s => s.Id, StringComparer.Ordinal)
+                .Select(s => s.Id),
+        ];
 }
 
 /// <summary>A card for one audience: which items it has, and until when it holds.</summary>
@@ -114,8 +130,8 @@ public sealed record HandoverCard(Audience For, IReadOnlyList<CardItem> Items, I
             audience,
             [.. CardRow.All.Where(r => IsGranted(r, facts, audience) && IsSaid(r.Item, facts)).Select(r => r.Item)],
             [.. CardStep.All.Where(s => s.For.Contains(audience)).Select(s => StateOf(s, facts))],
-            // What is due already holds for today only.
-            !byUpkeep ? longest
+                // What is due already holds for today only.
+                !byUpkeep ? longest
                 : due!.On < facts.Today ? facts.Today
                 : due.On,
             byUpkeep ? due : null

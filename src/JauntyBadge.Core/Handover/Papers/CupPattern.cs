@@ -104,7 +104,9 @@ public sealed record CupPattern(Length Slant, Length? InnerRadius, Length? Outer
         {
             var (wide, high) = (Chord.Millimeters, Slant.Millimeters);
             marks.Add(new PaperLine([new(0, 0), new(wide, 0), new(wide, high), new(0, high)], true));
-            marks.Add(new PaperLine([new(wide, 0), new(wide + Flap.Millimeters, 3), new(wide + Flap.Millimeters, high - 3), new(wide, high)], false, Dashed: true));
+            marks.Add(
+                new PaperLine([new(wide, 0), new(wide + Flap.Millimeters, 3), new(wide + Flap.Millimeters, high - 3), new(wide, high)], false, Dashed: true)
+            );
             marks.Add(new PaperText(new(wide / 2, high / 2), words.CupFront, 4, Centred: true));
             return new PaperDrawing(words.Cup, marks, words.CupNotes);
         }

@@ -12,14 +12,8 @@ public abstract record PaperMark;
 /// <param name="Dashed">Folded, glued or only shown; not cut.</param>
 /// <param name="Shade">Filled so dark, 0 for not to 1 for black.</param>
 /// <param name="Accent">In the accent's colour.</param>
-public sealed record PaperLine(
-    IReadOnlyList<PointMm> Points,
-    bool Closed,
-    double WidthMm = 0.35,
-    bool Dashed = false,
-    double Shade = 0,
-    bool Accent = false
-) : PaperMark;
+public sealed record PaperLine(IReadOnlyList<PointMm> Points, bool Closed, double WidthMm = 0.35, bool Dashed = false, double Shade = 0, bool Accent = false)
+    : PaperMark;
 
 /// <summary>A few words.</summary>
 /// <param name="At">Left end of their base line, or its middle.</param>
@@ -36,7 +30,12 @@ public sealed record PaperText(PointMm At, string Says, double SizeMm = 3.2, boo
 /// <param name="Notes">How to use it, and what to mind.</param>
 public sealed record PaperDrawing(string Title, IReadOnlyList<PaperMark> Marks, IReadOnlyList<string> Notes)
 {
-    private IEnumerable<PointMm> Points => Marks.SelectMany(m => m is PaperLine line ? line.Points : m is PaperText text ? [text.At] : []);
+    private IEnumerable<PointMm> Points =>
+        Marks.SelectMany(m =>
+            m is PaperLine line ? line.Points
+            : m is PaperText text ? [text.At, new PointMm(text.At.X, text.At.Y - text.SizeMm)]
+            : []
+        );
 
     public double Left => Points.Min(p => p.X);
     public double Top => Points.Min(p => p.Y);

@@ -25,6 +25,7 @@ public static class PaperDrawings
 {
     private const double StripWide = 34;
     private const double TapeWide = 26;
+    private const double Letters = 3.2;
 
     /// <summary>
     /// A strip to lay on the bridge of the nose: zero at the nose tip, fit line and eye line across, and the room both fit styles leave before the nose and before the
@@ -37,7 +38,21 @@ public static class PaperDrawings
         var (from, to) = (-windows.Max(w => w.Window.High.Millimeters) - 4, eye + 12);
         List<PaperMark> marks = [new PaperLine(Box(from, 0, to, StripWide), true)];
         for (var mm = 0; mm <= Math.Floor(eye); mm++)
-            marks.Add(new PaperLine([new(mm, 0), new(mm, mm % 10 == 0 ? 5 : mm % 5 == 0 ? 3.5 : 2)], false, 0.2));
+            marks.Add(
+                new PaperLine(
+                    [
+                        new(mm, 0),
+                        new(
+                            mm,
+                            mm % 10 == 0 ? 5
+                                : mm % 5 == 0 ? 3.5
+                                : 2
+                        ),
+                    ],
+                    false,
+                    0.2
+                )
+            );
         for (var mm = 10; mm <= eye - 4; mm += 10)
             marks.Add(new PaperText(new(mm, 8.2), $"{mm}", 2.6, Centred: true));
         Across(0, words.NoseTip);
@@ -81,7 +96,14 @@ public static class PaperDrawings
         if (pitch is { } apart)
         {
             for (var hole = 1; hole <= StrapSetting.HolesIn(range, apart); hole++)
-                marks.Add(new PaperLine(Ring(low + apart.Millimeters * (hole - 1), middle, 2.2), true, hole == marked.Hole ? 0.5 : 0.3, Shade: hole == marked.Hole ? 0.9 : 0));
+                marks.Add(
+                    new PaperLine(
+                        Ring(low + apart.Millimeters * (hole - 1), middle, 2.2),
+                        true,
+                        hole == marked.Hole ? 0.5 : 0.3,
+                        Shade: hole == marked.Hole ? 0.9 : 0
+                    )
+                );
         }
 
         var at = marked.Loop.Millimeters;
@@ -91,14 +113,25 @@ public static class PaperDrawings
         return new PaperDrawing(words.Strap, marks, words.StrapNotes(marked));
     }
 
-    /// <summary>Side and opening of a basket from the inside, beside each other, with their sizes.</summary>
-    public static PaperDrawing Template(BasketModel basket, string muzzle, HandoverWords words)
+    /// <summary>Side and opening of a basket, side by side from the inside, with their sizes.</summary>
+    /// <param name="basket">The basket.</param>
+    /// <param name="words">What is said.</param>
+    /// <param name="letters">Size of the letters, mm.</param>
+    public static PaperDrawing Views(BasketModel basket, HandoverWords words, double letters = Letters)
     {
         List<PaperMark> marks = [];
-        BasketDrawing.AddTo(marks, BasketDrawing.Side(basket), 0, 0, words);
-        BasketDrawing.AddTo(marks, BasketDrawing.Opening(basket), 0, Math.Max(basket.DepthFront.Millimeters, basket.DepthRear.Millimeters) + 32, words);
-        return new PaperDrawing(words.Template(muzzle), marks, words.TemplateNotes(basket.AssumedShape));
+        BasketDrawing.AddTo(marks, BasketDrawing.Side(basket), 0, words, letters);
+        BasketDrawing.AddTo(marks, BasketDrawing.Opening(basket), basket.Length.Millimeters + 45, words, letters);
+        return new PaperDrawing("", marks, []);
     }
+
+    /// <summary>The same as a template to cut out.</summary>
+    public static PaperDrawing Template(BasketModel basket, string muzzle, HandoverWords words) =>
+        Views(basket, words) with
+        {
+            Title = words.Template(muzzle),
+            Notes = words.TemplateNotes(basket.AssumedShape),
+        };
 
     private static PointMm[] Box(double left, double top, double right, double bottom) =>
         [new(left, top), new(right, top), new(right, bottom), new(left, bottom)];
@@ -146,11 +179,13 @@ public sealed record BasketDrawing(BasketView Name, IReadOnlyList<PointMm> Outli
     }
 
     /// <summary>Puts a view on paper.</summary>
-    internal static void AddTo(List<PaperMark> marks, BasketDrawing view, double x, double y, HandoverWords words)
+    internal static void AddTo(List<PaperMark> marks, BasketDrawing view, double x, HandoverWords words, double letters)
     {
-        PointMm At(PointMm p) => new(p.X + x, p.Y + y);
+        PointMm At(PointMm p) => new(p.X + x, p.Y);
         marks.Add(new PaperLine([.. view.Outline.Select(At)], true, 0.6));
-        marks.Add(new PaperText(At(new(view.Outline.Average(p => p.X), view.Outline.Average(p => p.Y) + 1.5)), words.Of(view.Name), 4, Centred: true));
+        marks.Add(
+            new PaperText(At(new(view.Outline.Average(p => p.X), view.Outline.Average(p => p.Y) + 1.5)), words.Of(view.Name), letters * 1.25, Centred: true)
+        );
         foreach (var d in view.Dimensions)
         {
             var (from, to) = (At(d.From), At(d.To));
@@ -160,13 +195,22 @@ public sealed record BasketDrawing(BasketView Name, IReadOnlyList<PointMm> Outli
             {
                 marks.Add(new PaperLine([from, to], false, 0.25));
                 foreach (var end in new[] { from, to })
-                    marks.Add(new PaperLine(upright ? [new(end.X - 1.5, end.Y), new(end.X + 1.5, end.Y)] : [new(end.X, end.Y - 1.5), new(end.X, end.Y + 1.5)], false, 0.25));
+                    marks.Add(
+                        new PaperLine(
+                            upright ? [new(end.X - 1.5, end.Y), new(end.X + 1.5, end.Y)] : [new(end.X, end.Y - 1.5), new(end.X, end.Y + 1.5)],
+                            false,
+                            0.25
+                        )
+                    );
             }
 
             var middle = new PointMm((from.X + to.X) / 2, (from.Y + to.Y) / 2);
-            marks.Add(
-                new PaperText(upright ? new(middle.X + (d.Part == BasketPart.DepthFront ? -1.5 : 4), middle.Y) : new(middle.X, middle.Y - 1.5), words.Of(d), 3.2, Centred: true, Upright: upright)
-            );
+            // Outside of the line, on whichever side that is.
+            var says =
+                !upright ? new PointMm(middle.X, middle.Y - 0.5 * letters)
+                : d.Part == BasketPart.DepthFront ? new(middle.X - 0.5 * letters, middle.Y)
+                : new(middle.X + 1.25 * letters, middle.Y);
+            marks.Add(new PaperText(says, words.Of(d), letters, Centred: true, Upright: upright));
         }
     }
 }

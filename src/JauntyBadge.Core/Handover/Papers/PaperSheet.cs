@@ -70,12 +70,20 @@ public sealed record PaperPages(PaperSheet Sheet, PaperDrawing Drawing, IReadOnl
 
     public double AreaHeight => Sheet.HeightMm - 2 * PaperSheet.MarginMm - HeadMm - FootMm;
 
-    /// <summary>Lays a drawing on paper.</summary>
+    /// <summary>Lays a drawing on paper, upright or across, as it takes the fewest pages.</summary>
     public static PaperPages Of(PaperDrawing drawing, PaperSize size, HandoverWords words)
     {
-        var laid = new PaperPages(PaperSheet.Of(size), drawing, []);
-        var turned = laid with { Drawing = drawing.Turned() };
-        return (turned.Columns * turned.Rows < laid.Columns * laid.Rows ? turned : laid).Tiled(words);
+        var upright = PaperSheet.Of(size);
+        var across = new PaperSheet(upright.HeightMm, upright.WidthMm);
+        IEnumerable<PaperPages> ways =
+        [
+            new(upright, drawing, []),
+            new(across, drawing, []),
+            new(upright, drawing.Turned(), []),
+            new(across, drawing.Turned(), []),
+        ];
+        // The first of those that take the fewest pages.
+        return ways.MinBy(w => w.Columns * w.Rows)!.Tiled(words);
     }
 
     private int Columns => Tiles(Drawing.Width, AreaWidth);
@@ -122,7 +130,10 @@ public sealed record PaperPages(PaperSheet Sheet, PaperDrawing Drawing, IReadOnl
         yield return new PaperLine([new(PaperSheet.MarginMm, bottom), new(PaperSheet.MarginMm + RulerMm, bottom)], false, 0.3);
         for (var mm = 0; mm <= RulerMm; mm++)
         {
-            var long_ = mm % 10 == 0 ? 5.0 : mm % 5 == 0 ? 3.5 : 2;
+            var long_ =
+                mm % 10 == 0 ? 5.0
+                : mm % 5 == 0 ? 3.5
+                : 2;
             yield return new PaperLine([new(PaperSheet.MarginMm + mm, bottom), new(PaperSheet.MarginMm + mm, bottom - long_)], false, 0.2);
             if (mm % 50 == 0 && mm > 0)
                 yield return new PaperText(new(PaperSheet.MarginMm + mm, bottom - 6), $"{mm}", 2.6, Centred: true);

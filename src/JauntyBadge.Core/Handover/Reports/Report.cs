@@ -74,4 +74,18 @@ public sealed record ReportFacts(
 {
     /// <summary>So many of what was tried, and of bad wears, are told: the last ones (House; two to four pages).</summary>
     public const int MostTold = 12;
+
+    /// <summary>So many days of the balance are drawn (House: a season).</summary>
+    private const int DaysDrawn = 120;
+
+    /// <summary>Good wears to one bad, day by day, from the first day there is a bad one.</summary>
+    public static IReadOnlyList<DayValue> BalanceOf(IReadOnlyList<OccasionOn> occasions, DateOnly today, HouseRules rules) =>
+        [
+            .. Enumerable
+                .Range(-DaysDrawn, DaysDrawn + 1)
+                .Select(today.AddDays)
+                .Select(day => (Day: day, AssociationBalance.On(day, occasions, rules).Ratio))
+                .Where(d => d.Ratio is not null)
+                .Select(d => new DayValue(d.Day, d.Ratio!.Value)),
+        ];
 }

@@ -28,7 +28,7 @@ public sealed record GoLine(
     DecisionKind? Decision
 );
 
-public sealed record WearLine(
+public sealed record WornLine(
     SheetDog Dog,
     Guid Id,
     DateOnly Day,
@@ -52,7 +52,17 @@ public sealed record WearLine(
 
 public sealed record InspectionLine(SheetDog Dog, Guid Id, DateOnly Day, string Muzzle, IReadOnlyList<string> Failed, string? Note);
 
-public sealed record VisitLine(SheetDog Dog, Guid Id, DateOnly Day, TimeOnly? Time, AppointmentKind Kind, Occasion Occasion, string? Place, string? ReadyAt, string? Note);
+public sealed record VisitLine(
+    SheetDog Dog,
+    Guid Id,
+    DateOnly Day,
+    TimeOnly? Time,
+    AppointmentKind Kind,
+    Occasion Occasion,
+    string? Place,
+    string? ReadyAt,
+    string? Note
+);
 
 public sealed record ReadingLine(
     SheetDog Dog,
@@ -100,11 +110,11 @@ public static class HandoverSheets
             ]
         );
 
-    public static Sheet<WearLine> Wears { get; } =
+    public static Sheet<WornLine> Wears { get; } =
         new(
             "wears",
             [
-                .. Of<WearLine>(w => w.Dog),
+                .. Of<WornLine>(w => w.Dog),
                 new("wear_id", w => w.Id),
                 new("day", w => w.Day),
                 new("on", w => w.On),
