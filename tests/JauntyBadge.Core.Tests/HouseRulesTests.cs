@@ -4,6 +4,9 @@ using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Handover;
+using JauntyBadge.Core.Handover.Cards;
+using JauntyBadge.Core.Handover.Keeping;
+using JauntyBadge.Core.Handover.Papers;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Core.Wearing;
@@ -155,7 +158,14 @@ public class HouseRulesTests
             yield return Say(
                 $"{string.Join(";", Remeasure.Causes(new(new(Day, Mass.FromKilograms(20), Coat.Ordinary), true), new(Day.AddDays(days), Mass.FromKilograms(21.5 + days / 27), Coat.Ordinary), true, rules))}"
             );
-        foreach (var line in OfTraining(rules).Concat(OfPictures(rules)).Concat(OfWearing(rules)).Concat(OfTheRound(rules)).Concat(OfDogs(rules)))
+        foreach (
+            var line in OfTraining(rules)
+                .Concat(OfPictures(rules))
+                .Concat(OfWearing(rules))
+                .Concat(OfTheRound(rules))
+                .Concat(OfDogs(rules))
+                .Concat(OfHandingOver(rules))
+        )
             yield return line;
 
         static IEnumerable<string> OfPictures(HouseRules rules) =>
@@ -335,6 +345,17 @@ public class HouseRulesTests
             yield return $"{standing.SaysDate} {string.Join(";", (standing with { HasPurpose = true, MuzzleChosen = true, WearsIt = true }).Things)}";
             yield return $"{Sitting.IsOver(Day.AddDays(-1), Midnight, Day, Midnight.AddMinutes(10 * days), rules)}";
         }
+    }
+
+    private static IEnumerable<string> OfHandingOver(HouseRules rules)
+    {
+        var cup = CupPattern.On(SnoutModel.From(Medium() with { Rules = rules }));
+        yield return $"{cup} {CupPattern.For(cup.Front, cup.Rear, cup.Length, rules)}";
+        var made = Enumerable.Range(0, 1500).Select(d => Day.AddDays(-d).ToDateTime(TimeOnly.MinValue)).ToList();
+        yield return string.Join(";", BackupKeeping.Keep(made, Day, rules).Order());
+        for (var days = 1; days < 20; days++)
+            yield return $"{BackupKeeping.IsOld(Day.AddDays(-days), null, Day, rules)}";
+        yield return $"{HandoverCard.LongestOn(Day, rules)}";
     }
 
     private static IEnumerable<string> OfDogs(HouseRules rules)

@@ -6,6 +6,7 @@ using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Handover;
+using JauntyBadge.Core.Handover.Cards;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Wearing;
 using Microsoft.CodeAnalysis;
@@ -114,6 +115,7 @@ public partial class TableOfWordsTests
             .ToList();
         _ = PolicyRow.All.Select(p => (conditioning.Told(p), p.ByDog.Select(d => conditioning.Note(d.Reason)).ToList())).ToList();
         _ = Sign.All.Select(conditioning.Told).ToList();
+        _ = CardStep.All.Select(s => writing.Say(s.Says)).ToList();
         _ = InspectionCheck.All.Select(wearing.Told).ToList();
         _ = HappyWear.All.Select(wearing.Told).ToList();
         _ = Treat.All.Select(wearing.Told).ToList();

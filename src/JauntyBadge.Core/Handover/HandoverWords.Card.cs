@@ -116,11 +116,10 @@ public sealed partial class HandoverWords
 
     private IEnumerable<string> Present(CardFacts facts)
     {
-        bool Has(string step) => facts.Passed.Any(p => p.StepId == step && p.How == PassedHow.Trained);
-        yield return Has("nose-all-in")
+        yield return facts.GoesIn
             ? writing.Say("Hold it still at its side, low, and wait: it puts its own nose in. Never pushed on.")
             : writing.Say("It does not put its nose in by itself yet: do not put it on. Never pushed on.");
-        yield return (facts.Cue, Has("add-cue")) switch
+        yield return (facts.Cue, facts.KnowsWord) switch
         {
             ({ } cue, true) => writing.Say($"Its word is “{cue}”."),
             ({ } cue, false) => writing.Say($"Its word will be “{cue}”; it does not know it yet."),
@@ -191,7 +190,7 @@ public sealed partial class HandoverWords
             false => writing.Say("Feeding: only before it is on."),
             _ => writing.Say("Feeding: not on record."),
         };
-        yield return HandoverCard.StateOf(CardStep.All.Single(s => s.Step == "clinic-handling"), facts).Progress == CardProgress.Passed
+        yield return facts.IsHeldInIt
             ? writing.Say("Injection or blood sample: neck and legs are free, and being held is trained.")
             : writing.Say("Injection or blood sample: neck and legs are free; being held in it is not trained.");
     }

@@ -70,6 +70,7 @@ public static class DemoPractice
 
         DemoFitting.Fill(db, now);
         DemoWearing.Fill(db, now, today, random);
+        DemoHandover.Fill(db);
         await db.SaveChangesAsync(cancel);
     }
 

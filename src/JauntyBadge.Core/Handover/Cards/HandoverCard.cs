@@ -83,6 +83,17 @@ public sealed record CardFacts
     public Contact Clinic { get; init; } = new(null, null);
     public Contact Fitter { get; init; } = new(null, null);
 
+    /// <summary>It puts its nose in by itself, all the way.</summary>
+    public bool GoesIn => Trained("nose-all-in");
+
+    /// <summary>It knows a word for it.</summary>
+    public bool KnowsWord => Trained("add-cue");
+
+    /// <summary>Being held with it on is trained.</summary>
+    public bool IsHeldInIt => Trained("clinic-handling");
+
+    private bool Trained(string stepId) => Passed.Any(p => p.StepId == stepId && p.How == PassedHow.Trained);
+
     /// <summary>The last try-on, where something was wrong with the fit and is not put right.</summary>
     public TriedOnRecord? ToMend => Record.Muzzle?.Tried is { Finding.Wrong.Count: > 0 } tried ? tried : null;
 
@@ -120,11 +131,14 @@ public sealed record HandoverCard(Audience For, IReadOnlyList<CardItem> Items, I
 
     public static IReadOnlyList<IGrounded> All { get; } = [HoldsFor];
 
+    /// <summary>The last day a card made on a day can hold.</summary>
+    public static DateOnly LongestOn(DateOnly today, HouseRules rules) => today.AddDays(rules[HoldsFor]);
+
     /// <summary>Makes the card for an audience.</summary>
     public static HandoverCard Of(CardFacts facts, Audience audience)
     {
         var due = facts.Record.UpkeepOn(facts.Today) is [var first, ..] ? first : null;
-        var longest = facts.Today.AddDays(facts.Record.Rules[HoldsFor]);
+        var longest = LongestOn(facts.Today, facts.Record.Rules);
         var byUpkeep = due is not null && due.On <= longest;
         return new(
             audience,

@@ -83,7 +83,7 @@ public sealed record DossierMerge(JsonObject Merged, IReadOnlyList<DossierCount>
             }
         }
 
-        var order = 0;
+        var order = 0L;
         var placed = new Dictionary<string, List<JsonObject>>();
         foreach (var (section, id, part) in Laid(Line(here), Line(incoming)))
         {
@@ -182,7 +182,14 @@ public sealed record DossierMerge(JsonObject Merged, IReadOnlyList<DossierCount>
         return [.. spots.OrderBy(s => s.Order)];
     }
 
-    private static long OrderOf(JsonObject record) => record[DossierFormat.Order]?.GetValue<long>() ?? 0;
+    private static long OrderOf(JsonObject record) => Whole(record[DossierFormat.Order]);
+
+    /// <summary>A whole number, read from a file or made here.</summary>
+    private static long Whole(JsonNode? node) =>
+        node is not JsonValue value ? 0
+        : value.TryGetValue(out long number) ? number
+        : value.TryGetValue(out int small) ? small
+        : 0;
 
     private static IEnumerable<(string List, JsonObject Record)> Parts(JsonObject session) =>
         from set in (session["sets"] as JsonArray ?? []).OfType<JsonObject>()
@@ -238,13 +245,13 @@ public sealed record DossierMerge(JsonObject Merged, IReadOnlyList<DossierCount>
     /// <summary>Numbers the sets through, as they were begun.</summary>
     private static void Place(JsonObject dossier)
     {
-        var place = 0;
+        var place = 0L;
         foreach (
             var set in (dossier[DossierFormat.Sessions] as JsonArray ?? [])
                 .OfType<JsonObject>()
                 .SelectMany(s => (s["sets"] as JsonArray ?? []).OfType<JsonObject>())
                 .OrderBy(s => s["startedAt"]?.ToString(), StringComparer.Ordinal)
-                .ThenBy(s => s[DossierFormat.Place]?.GetValue<long>() ?? 0)
+                .ThenBy(s => Whole(s[DossierFormat.Place]))
         )
             set[DossierFormat.Place] = ++place;
     }

@@ -137,7 +137,7 @@ public sealed record DossierOut(JsonObject Document, IReadOnlyList<(Guid Of, byt
         for (var i = 0; i < sets.Count; i++)
         {
             var record = set.Write(sets[i]);
-            record[DossierFormat.Place] = i + 1;
+            record[DossierFormat.Place] = i + 1L;
             var (goes, signs) = (
                 sets[i].Goes.OrderBy(g => g.Number).Select(g => ((object)g, go.Write(g))).ToList(),
                 sets[i].Signs.OrderBy(s => s.Number).Select(s => ((object)s, sign.Write(s))).ToList()
@@ -162,7 +162,7 @@ public sealed record DossierOut(JsonObject Document, IReadOnlyList<(Guid Of, byt
     /// <summary>Ranks what has a number: the same in every practice the dog comes to.</summary>
     private static void Number(IReadOnlyList<(object Row, JsonObject Record)> rows)
     {
-        var rank = 0;
+        var rank = 0L;
         foreach (var (_, record) in rows.Where(r => r.Row is INumbered).OrderBy(r => ((INumbered)r.Row).Number))
             record[DossierFormat.Order] = ++rank;
     }
