@@ -206,7 +206,7 @@ public sealed partial class HandoverWords
 
     private List<string> Steps(HandoverCard card)
     {
-        var passed = card.Steps.Where(s => s.Progress == CardProgress.Passed).Select(s => writing.Say(s.Step.Says)).ToList();
+        var passed = card.Steps.Where(s => s.Progress == CardProgress.Passed).Select(s => Says(s.Step)).ToList();
         return passed.Count == 0 ? [writing.Say("Nothing of what is asked here yet.")] : [$"{Writing.Capital(string.Join("; ", passed))}."];
     }
 
@@ -219,12 +219,16 @@ public sealed partial class HandoverWords
             yield return $"{Writing.Capital(string.Join("; ", not))}.";
     }
 
+    /// <summary>What a step is about, and how long its last target is where that is a time.</summary>
+    private string Says(CardStep step) =>
+        Step.Find(step.Step)!.Targets[^1] is Hold hold ? writing.Say($"{writing.Say(step.Says)}, {conditioning.Target(hold)}") : writing.Say(step.Says);
+
     private string NotYet(CardStepState step) =>
         step.Progress switch
         {
-            CardProgress.NotTrainedHere => writing.Say($"{writing.Say(step.Step.Says)} (tried, not trained here)"),
-            CardProgress.Begun => writing.Say($"{writing.Say(step.Step.Says)} (begun)"),
-            _ => writing.Say(step.Step.Says),
+            CardProgress.NotTrainedHere => writing.Say($"{Says(step.Step)} (tried, not trained here)"),
+            CardProgress.Begun => writing.Say($"{Says(step.Step)} (begun)"),
+            _ => Says(step.Step),
         };
 
     private IEnumerable<string> People(DogProfile dog)
