@@ -46,3 +46,40 @@ build_if_changed() {
   dotnet build src/JauntyBadge.Server -c Release -v quiet --nologo
   fingerprint >"$built_stamp"
 }
+
+# The folder of a practice of one's own where there is one, else the demo's.
+usual_data() { [ -d practice ] && echo practice || echo data; }
+
+# need_free_port PORT: a number on which nothing answers yet.
+need_free_port() {
+  [[ "$1" =~ ^[0-9]+$ ]] || { echo "--port needs a number, not $1" >&2; exit 2; }
+  if (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; then
+    echo "Something else answers on port $1 already. Stop it, or choose another with --port." >&2
+    exit 1
+  fi
+}
+
+# serve PORT DATA [OPTION…]: builds what changed, serves the practice of a folder until it is stopped, and says when it answers.
+serve() {
+  local port="$1" data="$2" address="http://127.0.0.1:$1"
+  shift 2
+  need_free_port "$port"
+  need_tools
+  build_if_changed
+  dotnet "$server_dll" --contentRoot "$PWD/src/JauntyBadge.Server" --urls "$address" --data "$data" "$@" &
+  server=$!
+  # Whatever ends this script ends the server too, and lets it finish what it is writing.
+  end() { trap - INT TERM EXIT; kill -TERM "$server" 2>/dev/null || true; wait "$server" 2>/dev/null || true; exit "$1"; }
+  trap 'end 0' INT TERM
+  trap 'end $?' EXIT
+
+  for _ in $(seq 300); do
+    kill -0 "$server" 2>/dev/null || { wait "$server"; exit $?; }
+    if curl -sf -o /dev/null "$address/api/health"; then
+      echo "Jaunty Badge answers at $address (data in $data). Ctrl-C ends it."
+      break
+    fi
+    sleep 0.2
+  done
+  wait "$server"
+}

@@ -18,6 +18,8 @@ try
 {
     if (args is ["backup", .. var wanted])
         return Practice.BackUp(wanted);
+    if (args is ["restore", .. var back])
+        return await Practice.RestoreAsync(back);
     if (args is ["replay", .. var of])
         return await Practice.ReplayAsync(of);
     await using var app = Build(args);

@@ -99,7 +99,8 @@ public static class Restore
     public static async Task<Restored> PutAsync(PracticeFolder folder, string file, string from, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
         cancel.ThrowIfCancellationRequested();
-        await CloseAsync(db);
+        if (folder.HasPractice)
+            await CloseAsync(db);
         var aside = folder.SetAside(clock);
         try
         {
@@ -112,8 +113,11 @@ public static class Restore
             SqliteConnection.ClearAllPools();
             folder.SetAside(clock);
             if (aside is not null)
+            {
                 folder.BringBack(aside);
-            await folder.PrepareAsync(db, clock, CancellationToken.None);
+                await folder.PrepareAsync(db, clock, CancellationToken.None);
+            }
+
             throw;
         }
 

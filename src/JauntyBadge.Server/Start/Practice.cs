@@ -2,6 +2,7 @@ using System.Runtime.InteropServices;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Demo;
+using JauntyBadge.Data.Handover;
 using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Start;
@@ -76,6 +77,61 @@ internal static class Practice
         Console.WriteLine($"{to} holds the practice of {folder}: one file, whole, checked.");
         return 0;
     }
+
+    /// <summary>
+    /// Puts a backup in the practice's place: <c>restore --data FOLDER --from FILE [--passphrase-file FILE] [--yes true]</c>; <c>--undo true</c> brings back what it set aside.
+    /// Without <c>--yes</c> it only says what would come of it.
+    /// </summary>
+    public static async Task<int> RestoreAsync(string[] args)
+    {
+        var settings = new ConfigurationBuilder().AddCommandLine(args).Build();
+        using var folder = PracticeFolder.Hold(FolderOf(settings));
+        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(folder.Path)).Options);
+        var clock = TimeProvider.System;
+        if (settings.GetValue<bool>("undo"))
+        {
+            var undone = await Restore.UndoAsync(folder, db, clock);
+            Console.WriteLine($"The practice from before is back in {folder.Path}; the other is set aside in {undone.SetAside}.");
+            return 0;
+        }
+
+        var from = Path.GetFullPath(settings["from"] ?? throw new PracticeProblem("Say which backup: --from FILE."));
+        if (!File.Exists(from))
+            throw new PracticeProblem($"There is no backup at {from}.");
+        var plain = folder.NewPart();
+        try
+        {
+            if (Backup.IsPractice(from))
+                File.Copy(from, plain);
+            else
+                SealedFile.Open(from, plain, PassphraseOf(settings, folder));
+            var migrations = db.Database.GetMigrations().ToList();
+            Console.WriteLine($"In the backup: {Say(Restore.Look(plain, migrations))}");
+            Console.WriteLine($"Here now: {(folder.HasPractice ? Say(Restore.Look(folder.DatabasePath, migrations)) : "no practice")}");
+            if (!settings.GetValue<bool>("yes"))
+            {
+                Console.WriteLine("Nothing was done. To put the backup in place, say --yes; what is here is set aside first.");
+                return 0;
+            }
+
+            var restored = await Restore.PutAsync(folder, plain, Path.GetFileName(from), db, clock, CancellationToken.None);
+            Console.WriteLine(restored.SetAside is { } aside ? $"Done. What was here lies in {aside}; bin/restore --undo brings it back." : "Done.");
+            return 0;
+        }
+        finally
+        {
+            File.Delete(plain);
+        }
+    }
+
+    private static string Say(PracticeGlance glance) =>
+        $"{glance.Name ?? "a practice without a name"}, {glance.Dogs} dogs, last entry {(glance.LastEntry is { } last ? $"{last:yyyy-MM-dd HH:mm} UTC" : "none")}{(glance.IsOlder ? ", of an earlier release" : "")}.";
+
+    /// <summary>From a file, from beside the practice, or typed.</summary>
+    private static string PassphraseOf(IConfiguration settings, PracticeFolder folder) =>
+        settings["passphrase-file"] is { } file ? File.ReadAllText(Path.GetFullPath(file)).TrimEnd('\r', '\n')
+        : folder.Read("passphrase") is { Length: > 0 } kept ? kept
+        : throw new PracticeProblem("This backup is closed with a passphrase, or is none. Put the passphrase into a file and say --passphrase-file FILE.");
 
     /// <summary>Decides every set anew from its log: <c>replay --data FOLDER</c>. It ends with 1 where something differs.</summary>
     public static async Task<int> ReplayAsync(string[] args)
