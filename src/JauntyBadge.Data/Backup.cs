@@ -45,8 +45,9 @@ public static class Backup
         }
         catch (Exception e)
         {
-            if (made)
-                File.Delete(to);
+            // With what SQLite keeps beside a file while it writes.
+            foreach (var left in made ? new[] { to, $"{to}-journal", $"{to}-wal", $"{to}-shm" } : [])
+                File.Delete(left);
             throw e switch
             {
                 PracticeProblem => e,

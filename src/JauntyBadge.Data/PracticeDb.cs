@@ -56,6 +56,9 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     /// <summary>Tells on which of the practice's days a moment on record lies.</summary>
     internal TimeProvider Clock { get; } = clock ?? TimeProvider.System;
 
+    /// <summary>The practice's day now.</summary>
+    public DateOnly Today => Clock.Today();
+
     /// <summary>The practice's day a moment on record lies on.</summary>
     public DateOnly DayOf(DateTime utc) => Clock.DayOf(utc);
 

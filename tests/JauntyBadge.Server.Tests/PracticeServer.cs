@@ -21,11 +21,11 @@ public sealed class PracticeServer : IDisposable
     public PracticeServer()
         : this(demo: false) { }
 
-    internal PracticeServer(bool demo, string? folder = null, DateTimeOffset? now = null, bool simulated = true)
+    internal PracticeServer(bool demo, string? folder = null, DateTimeOffset? now = null, bool simulated = true, bool nightly = false)
     {
         Clock = new FakeTimeProvider(now ?? new DateTimeOffset(2026, 6, 1, 9, 0, 0, TimeSpan.Zero));
         Folder = folder ?? Directory.CreateTempSubdirectory("jaunty-badge-").FullName;
-        factory = new HostedPractice(Folder, demo, Clock, disk) { Simulated = simulated };
+        factory = new HostedPractice(Folder, demo, Clock, disk) { Simulated = simulated, Nightly = nightly };
         factory.Start();
         // A body that the server may refuse is not sent before it has answered, however long a busy machine takes.
         Http = new HttpClient(new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) })

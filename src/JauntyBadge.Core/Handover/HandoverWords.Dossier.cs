@@ -21,6 +21,12 @@ public sealed partial class HandoverWords
             ""
         );
 
+    /// <summary>That the last good backup is too old.</summary>
+    public string BackupOld(DateOnly? last, DateOnly today) =>
+        last is { } day
+            ? writing.Say($"The last good backup is {today.DayNumber - day.DayNumber} days old.")
+            : writing.Say("There is no backup of this practice yet.");
+
     /// <summary>Which backups are kept.</summary>
     public string BackupsKept =>
         writing.Say(

@@ -49,10 +49,16 @@ public static class SealedFile
             if (!data.Verify())
                 throw Damaged(from);
         }
-        catch (Exception e) when (e is PgpException or IOException and not FileNotFoundException)
+        catch (Exception e) when (e is not FileNotFoundException)
         {
+            // What was opened before the end showed that it was altered is not left behind.
             File.Delete(to);
-            throw e is PgpException ? new PracticeProblem($"{Path.GetFileName(from)} does not open with this passphrase.", e) : Damaged(from);
+            throw e switch
+            {
+                PracticeProblem => e,
+                PgpException => new PracticeProblem($"{Path.GetFileName(from)} does not open with this passphrase.", e),
+                _ => Damaged(from),
+            };
         }
     }
 

@@ -36,6 +36,7 @@ public sealed record RestoredDto(DateTime At, string From);
 /// <param name="HasPassphrase">One is set.</param>
 /// <param name="LastGood">When the last good one was made, UTC.</param>
 /// <param name="IsOld">That is too long ago.</param>
+/// <param name="OldSays">The same in words, for the round; null where it is not.</param>
 /// <param name="Problem">Why the last try failed; null where it did not.</param>
 /// <param name="Undo">What was put back last; null where there is nothing to undo.</param>
 /// <param name="Keeps">What is kept, in words.</param>
@@ -47,6 +48,7 @@ public sealed record BackupsDto(
     bool HasPassphrase,
     DateTime? LastGood,
     bool IsOld,
+    string? OldSays,
     string? Problem,
     RestoredDto? Undo,
     string Keeps,
@@ -114,7 +116,8 @@ internal static class BackupEndpoints
     private static async Task<BackupsDto> StateAsync(PracticeDb db, Pen pen, BackupKeeper keeper, PracticeFolder folder, CancellationToken cancel)
     {
         var (practice, rules, writing) = (await PracticeRow.LoadAsync(db, cancel), await db.RulesAsync(cancel), await pen.TakeAsync(cancel));
-        var (to, log) = (await keeper.FolderAsync(db, cancel), keeper.Log);
+        var (to, log, old) = (await keeper.FolderAsync(db, cancel), keeper.Log, await keeper.IsOldAsync(db, rules, cancel));
+        var words = new Core.Handover.HandoverWords(writing);
         return new(
             practice.BackupFolder,
             to.Path,
@@ -122,10 +125,11 @@ internal static class BackupEndpoints
             practice.BackupEncrypted,
             keeper.Passphrase is not null,
             log.LastGood,
-            await keeper.IsOldAsync(db, rules, cancel),
+            old,
+            old ? words.BackupOld(log.LastGood is { } good ? db.DayOf(good) : null, db.Today) : null,
             log.Problem,
             Restore.Last(folder) is { } last ? new(last.At, Path.GetFileName(last.From)) : null,
-            new Core.Handover.HandoverWords(writing).BackupsKept,
+            words.BackupsKept,
             [.. to.List().Select(BackupDto.Of)],
             practice.Version
         );
@@ -283,7 +287,16 @@ internal static class BackupEndpoints
             : entry.Sent is { } sent ? SentPath(sent, folder) ?? throw Refusal.NotFound("This file was not sent here, or too long ago: send it again.")
             : throw Refusal.Field("name", "Say which backup: one of the folder, or one that was sent.");
         var plain = folder.NewPart();
-        await Task.Run(() => Unfold(file, plain, entry.Passphrase.OrNull() ?? keeper.Passphrase), cancel);
+        try
+        {
+            await Task.Run(() => Unfold(file, plain, entry.Passphrase.OrNull() ?? keeper.Passphrase), cancel);
+        }
+        catch
+        {
+            File.Delete(plain);
+            throw;
+        }
+
         return (plain, entry.Name ?? "a backup that was sent");
     }
 
