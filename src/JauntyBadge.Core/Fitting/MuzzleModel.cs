@@ -320,6 +320,9 @@ public static class Catalogue
     /// <summary>The shipped catalogue, checked when loaded.</summary>
     public static IReadOnlyList<MuzzleModel> Shipped { get; } = Load();
 
+    /// <summary>Whether a model is one of the shipped ones, corrected or not: it and its maker are invented.</summary>
+    public static bool IsInvented(MuzzleModel model) => Shipped.Any(m => m.Id == model.Id && m.Maker == model.Maker);
+
     private static IReadOnlyList<MuzzleModel> Load()
     {
         var models = Tables.Read<MuzzleModel>(Table);

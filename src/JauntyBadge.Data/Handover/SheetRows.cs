@@ -191,10 +191,9 @@ public sealed class SheetRows(PracticeDb db, Guid? only, ConditioningWords words
     public static async IAsyncEnumerable<CatalogueLine> Catalogue(PracticeDb db, [EnumeratorCancellation] CancellationToken cancel)
     {
         var (list, currency) = (await MuzzleRow.ListAsync(db, cancel), (await WritingRow.LoadAsync(db, cancel)).Currency);
-        var shipped = Core.Fitting.Catalogue.Shipped.Select(m => m.Id).ToHashSet();
         foreach (var model in list.All)
         foreach (var size in model.Sizes)
-            yield return new(model, size, currency, shipped.Contains(model.Id));
+            yield return new(model, size, currency, Core.Fitting.Catalogue.IsInvented(model));
     }
 
     private IEnumerable<GoLine> Lines(SheetDog dog, SessionRow session, SetRow set)

@@ -91,6 +91,7 @@ public sealed record RemedyDto(IReadOnlyList<RemedyKind> Kinds, string Says, Ver
 /// <param name="Retake">The reading that would settle it most.</param>
 /// <param name="Remedies">What would save a near miss, the cheapest first.</param>
 /// <param name="Headline">The answer in one line.</param>
+/// <param name="Invented">It came with the product; it and its maker are invented.</param>
 public sealed record FitRowDto(
     string SizeId,
     string ModelId,
@@ -114,7 +115,8 @@ public sealed record FitRowDto(
     double Weighted,
     IReadOnlyList<CriterionName> NotChecked,
     IReadOnlyList<RemedyDto> Remedies,
-    Headline Headline
+    Headline Headline,
+    bool Invented
 )
 {
     internal static FitRowDto Of(RankedFit fit, IReadOnlyList<Remedy> remedies, int inVan, FittingWords words) =>
@@ -141,7 +143,8 @@ public sealed record FitRowDto(
             fit.Weighted,
             [.. fit.NotChecked.Select(n => n.Name)],
             [.. remedies.Select(r => RemedyDto.Of(r, words))],
-            Headline.Of(fit)
+            Headline.Of(fit),
+            Catalogue.IsInvented(fit.Model)
         );
 }
 

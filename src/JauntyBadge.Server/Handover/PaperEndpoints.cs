@@ -27,15 +27,19 @@ public sealed record CupEntry(double? FrontGirthMm = null, double? RearGirthMm =
 /// <param name="Pages">How many pages it takes.</param>
 public sealed record CupDto(double SlantMm, double? InnerRadiusMm, double? OuterRadiusMm, double? AngleDeg, double ChordMm, double FlapMm, int Pages);
 
+/// <summary>A paper of a dog.</summary>
+/// <param name="Not">Why it cannot be made yet; null where it can.</param>
+/// <param name="Pages">How many pages of A4 it takes.</param>
+public sealed record PaperDto(PaperKind Kind, string? Not, int Pages);
+
 /// <summary>Papers at 1:1.</summary>
 internal static class PaperEndpoints
 {
     public static void MapPapers(this IEndpointRouteBuilder api)
     {
-        api.MapGroup("/dogs/{id:guid}")
-            .WithTags("Handover")
-            .OneWriterAtATime()
-            .MapGet("/papers/{kind}.pdf", PaperAsync)
+        var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Handover").OneWriterAtATime();
+        dog.MapGet("/papers", ListAsync).WithName("papers").WithSummary("The papers there are of a dog, and what is missing for the others.");
+        dog.MapGet("/papers/{kind}.pdf", PaperAsync)
             .WithName("paper")
             .WithSummary("A paper at 1:1: strip, strap, cup or template; on a4, a5 or letter, in tiles where the page is too small.")
             .ProducesProblem(StatusCodes.Status409Conflict)
@@ -44,6 +48,21 @@ internal static class PaperEndpoints
             .WithTags("What if")
             .WithName("whatIfCup")
             .WithSummary("The flat pattern of a paper cup from its girths and length.");
+    }
+
+    private static async Task<IReadOnlyList<PaperDto>> ListAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
+    {
+        var fit = await FitFile.LoadAsync(db, pen, id, clock, cancel);
+        var words = new HandoverWords(fit.Writing);
+        return
+        [
+            .. Enum.GetValues<PaperKind>()
+                .Select(kind =>
+                    Draw(kind, fit, words) is { } drawing
+                        ? new PaperDto(kind, null, PaperPages.Of(drawing, PaperSize.A4, words).Pages.Count)
+                        : new PaperDto(kind, words.CannotMake(kind), 0)
+                ),
+        ];
     }
 
     private static async Task<IResult> PaperAsync(

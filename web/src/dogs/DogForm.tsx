@@ -4,7 +4,15 @@ import { useQuery } from '@tanstack/react-query';
 import { useController, useFormContext, useWatch } from 'react-hook-form';
 import { api, ask } from '../shared/api';
 import { Labelled } from '../shared/fields';
-import { ChoiceField, DayText, LongField, SeveralField, TextField, useFieldError } from '../shared/form/fields';
+import {
+  ChoiceField,
+  DayText,
+  LongField,
+  SeveralField,
+  TextField,
+  TickField,
+  useFieldError,
+} from '../shared/form/fields';
 import { keys } from '../shared/keys';
 import {
   biteWords,
@@ -18,7 +26,7 @@ import {
   temperamentWords,
 } from '../shared/words';
 import { BreedPicker } from './BreedPicker';
-import type { Draft } from './draft';
+import { dogLabels, type Draft } from './draft';
 import { useBreeds } from './useBreeds';
 
 /** Who the dog is: the same fields for a new dog and for a known one, of the form around them. */
@@ -71,7 +79,16 @@ export function DogForm({ isNew = false }: { isNew?: boolean }) {
         <SeveralField name="sensitivities" legend={t`Minds, or finds hard`} options={entries(sensitivityWords)} />
         <SeveralField name="health" legend={t`Health`} options={entries(healthWords)} />
         <SeveralField name="traitsSeen" legend={t`Its head, whatever the breed`} options={seenTraits} />
-        <LongField name="notes" label={t`Notes`} rows={3} />
+        <LongField name="notes" label={t`Notes, for us: they stand on no card`} rows={3} />
+        <Heading as="h2" size="lg">{t`For whoever handles it`}</Heading>
+        <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4">
+          <TextField name="keeperPhone" label={dogLabels.keeperPhone ?? ''} inputMode="tel" />
+          <TextField name="cue" label={dogLabels.cue ?? ''} />
+          <TextField name="clinicName" label={dogLabels.clinicName ?? ''} />
+          <TextField name="clinicPhone" label={dogLabels.clinicPhone ?? ''} inputMode="tel" />
+        </Grid>
+        <TextField name="bitesAbout" label={dogLabels.bitesAbout ?? ''} />
+        <TickField name="familyWasTold" label={dogLabels.familyWasTold ?? ''} />
       </Flex>
     </Grid>
   );

@@ -45,7 +45,7 @@ export function DogLayout() {
               card.data.breeds,
               card.data.age ?? '',
               card.data.dog.bodyMassKg ? `${card.data.dog.bodyMassKg} kg` : '',
-              card.data.dog.archived ? 'archived' : '',
+              card.data.dog.handedOver ? t`handed over` : card.data.dog.archived ? t`archived` : '',
             ]
               .filter(Boolean)
               .join(' · ')}

@@ -25,6 +25,12 @@ export interface Draft {
   notes: string;
   health: Schemas['HealthNote'][];
   traitsSeen: Schemas['BreedTrait'][];
+  keeperPhone: string;
+  clinicName: string;
+  clinicPhone: string;
+  cue: string;
+  bitesAbout: string;
+  familyWasTold: boolean;
 }
 
 export const emptyDraft: Draft = {
@@ -46,6 +52,12 @@ export const emptyDraft: Draft = {
   notes: '',
   health: [],
   traitsSeen: [],
+  keeperPhone: '',
+  clinicName: '',
+  clinicPhone: '',
+  cue: '',
+  bitesAbout: '',
+  familyWasTold: false,
 };
 
 export const draftOf = (dog: Dog): Draft => ({
@@ -66,6 +78,12 @@ export const draftOf = (dog: Dog): Draft => ({
   notes: dog.notes ?? '',
   health: dog.health,
   traitsSeen: dog.traitsSeen,
+  keeperPhone: dog.keeperPhone ?? '',
+  clinicName: dog.clinicName ?? '',
+  clinicPhone: dog.clinicPhone ?? '',
+  cue: dog.cue ?? '',
+  bitesAbout: dog.bitesAbout ?? '',
+  familyWasTold: dog.familyWasTold,
 });
 
 /** What was typed, as the server takes it, or messages by field. */
@@ -99,6 +117,12 @@ export function entryOf(draft: Draft): { entry: Schemas['DogEntry'] } | { fields
       notes: draft.notes,
       health: draft.health,
       traitsSeen: draft.traitsSeen,
+      keeperPhone: draft.keeperPhone,
+      clinicName: draft.clinicName,
+      clinicPhone: draft.clinicPhone,
+      cue: draft.cue,
+      bitesAbout: draft.bitesAbout,
+      familyWasTold: draft.familyWasTold,
     },
   };
 }
@@ -121,4 +145,10 @@ export const dogLabels: Partial<Record<keyof Draft, string>> = {
   notes: t`Notes`,
   health: t`Health`,
   traitsSeen: t`Its head`,
+  keeperPhone: t`Keeper’s telephone`,
+  clinicName: t`Its clinic`,
+  clinicPhone: t`Clinic’s telephone`,
+  cue: t`The word it goes in by`,
+  bitesAbout: t`What the bites were about`,
+  familyWasTold: t`The family was told of its bites`,
 };

@@ -75,6 +75,9 @@ export function FitList({
           </Flex>
         ))}
       </Flex>
+      {fits.fits.some((f) => f.invented) && (
+        <Text fontSize="xs" color="fg.muted" mb="2">{t`Models and makers that came along are invented.`}</Text>
+      )}
       {groups
         .filter((g) => g === 'fits' || g === 'near' || of(g).length > 0)
         .map((group) => (

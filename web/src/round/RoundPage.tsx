@@ -5,6 +5,7 @@ import { memo, Suspense, useDeferredValue, useEffect, useRef, useState, type Rea
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link as RouterLink, useNavigate } from 'react-router';
 import { useRestore } from '../dogs/useArchive';
+import { BackupOld } from '../handover/BackupOld';
 import type { Schemas } from '../shared/api';
 import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
@@ -22,6 +23,7 @@ type Card = Schemas['RoundCardDto'];
 
 const ORDER = 'jaunty-badge.round-order';
 
+const Beginning = late(() => import('../handover/Beginning').then((m) => m.Beginning));
 const Stops = late(() => import('./Stops').then((m) => m.Stops));
 
 /** Today at a glance: every dog with its badge and the one thing that is next. */
@@ -66,14 +68,17 @@ export function RoundPage() {
         {!archived && <Quiet onClick={() => window.print()}>{t`Print for the dashboard`}</Quiet>}
         <Quiet onClick={() => setArchived(!archived)}>{archived ? t`Back to the round` : t`Archived dogs`}</Quiet>
       </Flex>
+      {!archived && <BackupOld />}
       {!first ? (
         <Waiting query={round} />
       ) : first.all === 0 ? (
-        <Text fontSize="lg">
-          {archived
-            ? t`No dog is archived.`
-            : t`No dog on the round yet. Add the first one: a name is enough to begin measuring.`}
-        </Text>
+        archived ? (
+          <Text fontSize="lg">{t`No dog is archived.`}</Text>
+        ) : (
+          <Suspense>
+            <Beginning />
+          </Suspense>
+        )
       ) : (
         <>
           <Text role="status" srOnly={search === ''} mb="4" color="fg.muted">

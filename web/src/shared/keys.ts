@@ -32,5 +32,7 @@ export const keys = {
   drawnSize: (...asked: unknown[]) => ['drawn', ...asked] as const,
   practice: (...asked: unknown[]) => ['practice', ...asked] as const,
   served: () => ['served'] as const,
+  ownPractice: () => ['own-practice'] as const,
+  backups: () => ['backups'] as const,
   about: () => ['about'] as const,
 };

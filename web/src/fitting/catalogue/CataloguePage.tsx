@@ -2,6 +2,7 @@ import { Box, Button, Flex, Heading, Input, Link, Text } from '@chakra-ui/react'
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
+import { Link as RouterLink } from 'react-router';
 import { keptDrafts, NEW } from '../../shared/saving/useKeptForm';
 import { usePageTitle } from '../../shared/usePageTitle';
 import { Waiting } from '../../shared/Waiting';
@@ -29,7 +30,15 @@ export function CataloguePage() {
   return (
     <Box>
       <Heading as="h1" size="3xl">{t`Catalogue`}</Heading>
-      <Text>{t`The muzzles every dog is judged against. The shipped ones are invented; take real size charts in.`}</Text>
+      <Text>
+        <Trans>
+          The muzzles every dog is judged against. The shipped ones are invented; take real size charts in, and{' '}
+          <Link asChild textDecoration="underline">
+            <RouterLink to="/keeping">put the invented ones away</RouterLink>
+          </Link>
+          .
+        </Trans>
+      </Text>
       <Flex gap="3" my="4" align="center" wrap="wrap">
         <Input
           w="20rem"
@@ -67,6 +76,7 @@ export function CataloguePage() {
               </Text>
               <Text w="9rem" color="fg.muted">
                 {m.model.maker}
+                {m.shipped && !m.own && t` (invented)`}
                 {m.own && t` · version ${m.revision}`}
               </Text>
               <Text flex="1" minW="16rem">

@@ -1,0 +1,21 @@
+import { t } from '@lingui/core/macro';
+import { page, type Room } from '../shared/rooms';
+
+declare module '../shared/keys' {
+  interface DogKeys {
+    'hand-card': true;
+    papers: true;
+    handovers: true;
+  }
+}
+
+/** What goes with the dog, and what keeps the practice. */
+export const room: Room = {
+  pages: [
+    { path: 'keeping', lazy: page(() => import('./KeepingPage'), 'KeepingPage') },
+    { path: 'cards/:dogId/:audience', lazy: page(() => import('./DoorPage'), 'DoorPage') },
+  ],
+  dogPages: [{ path: 'card', lazy: page(() => import('./CardPage'), 'CardPage') }],
+  tab: { path: 'card', label: t`Card`, place: 6 },
+  links: [{ to: '/keeping', label: t`Keeping`, place: 6 }],
+};
