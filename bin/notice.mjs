@@ -35,12 +35,18 @@ const libraries = Object.entries(Object.values(json('src/JauntyBadge.Server/pack
   .filter(([name, p]) => p.type !== 'Project' && p.resolved && !builds.test(name))
   .map(([name, p]) => ({ name, version: p.resolved, licence: licenceOf(name, p.resolved) }));
 
+/** Faces that the server prints with; each folder of theirs brings its licence. */
+const printed = readdirSync('src/JauntyBadge.Server/Handover/Fonts')
+  .filter((f) => f.startsWith('OFL-'))
+  .map((f) => ({ name: f.replace(/^OFL-|\.txt$/g, ''), version: 'for what is printed', licence: 'OFL-1.1' }));
+
 const fonts = scripts.filter((s) => s.name.startsWith('@fontsource'));
 const list = (some) => some.sort(compare).map((s) => `  ${s.name} ${s.version}: ${s.licence}`).join('\n');
 const notice = `Jaunty Badge ships work of others, under the licences named here. Written by bin/notice from the lock files.
 
 Fonts
 ${list(fonts)}
+${list(printed)}
 
 Scripts and styles of the pages
 ${list(scripts.filter((s) => !fonts.includes(s)))}

@@ -3,7 +3,7 @@ import { dogId, dogIds, expect, test } from './support.js';
 
 /** What somebody typed, and names: no translator's business. */
 const typed = new Set(
-  'name keeper place notes note takenBy who forWhat label sizeLabel model maker muzzle alsoCalled asTaken veterinarianSays setAside breeds'.split(
+  'name keeper clinicName cue bitesAbout place notes note takenBy who forWhat label sizeLabel model maker muzzle alsoCalled asTaken veterinarianSays setAside breeds'.split(
     ' ',
   ),
 );
@@ -20,7 +20,7 @@ const ofDogs = [
   '/treats',
   '/sessions',
 ];
-const rooms = ['', '/measure', '/fit', '/fit/order', '/plan', '/wear', '/wear/log', '/wear/muzzle'];
+const rooms = ['', '/measure', '/fit', '/fit/order', '/plan', '/wear', '/wear/log', '/wear/muzzle', '/card'];
 
 const gather = (value: unknown, into: Set<string>, key = ''): void => {
   if (typeof value === 'string' && (typed.has(key) || key === 'kept.reason')) into.add(value);
@@ -36,7 +36,7 @@ const gather = (value: unknown, into: Set<string>, key = ''): void => {
 async function namesOf(page: Page, dogs: string[]) {
   const found = new Set<string>();
   const ask = async (path: string) => (await page.request.get(`/api/${path}`)).json() as unknown;
-  for (const path of ['round?count=99', 'breeds', 'catalogue', 'catalogue/away', 'van', 'weather'])
+  for (const path of ['round?count=99', 'breeds', 'catalogue', 'catalogue/away', 'van', 'weather', 'own-practice'])
     gather(await ask(path), found);
   for (const dog of dogs) for (const path of ofDogs) gather(await ask(`dogs/${dog}${path}`), found);
   for (let day = 0; day < 370; day += 5)

@@ -31,22 +31,23 @@ export const remove = (folder: string) => rmSync(folder, { recursive: true, forc
 /** Ends a process and waits until it is gone. */
 export const ended = (child: ChildProcess, signal: NodeJS.Signals) =>
   new Promise<number | null>((gone) => {
+    if (child.exitCode !== null || child.signalCode !== null) return gone(child.exitCode);
     child.removeAllListeners('exit');
     child.on('exit', (code) => gone(code));
     child.kill(signal);
   });
 
-/** Serves a demo practice of its own until it is stopped; what the server says of failures goes into the test's output. */
-export async function serve(name: string, again?: { port: number; folder: string }) {
+/** Serves a practice of its own until it is stopped, the demo's or an empty one; what the server says of failures goes into the test's output. */
+export async function serve(name: string, again?: { port: number; folder: string }, demo = true) {
   const { port, folder } = again ?? { port: await freePort(), folder: dataFolder(name) };
   // Filled once for all workers (see build.ts).
-  if (process.env.FILLED_PRACTICE && !again) cpSync(process.env.FILLED_PRACTICE, folder, { recursive: true });
+  if (process.env.FILLED_PRACTICE && !again && demo) cpSync(process.env.FILLED_PRACTICE, folder, { recursive: true });
   const address = `http://127.0.0.1:${port}`;
   const child = spawn(
     'dotnet',
     [
       ...[serverDll, '--contentRoot', join(root, 'src/JauntyBadge.Server')],
-      ...['--urls', address, '--data', folder, '--demo', 'true'],
+      ...['--urls', address, '--data', folder, '--demo', String(demo)],
     ],
     { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] },
   );

@@ -16,6 +16,7 @@ const rooms = [
   '/wear/treats',
   '/wear/muzzle',
   '/wear/visits',
+  '/card',
 ];
 
 // Both schemes are one page in two sets of colours made of the same few tokens: in the dark one only those are judged again, where each is used.
@@ -42,7 +43,10 @@ for (const scheme of ['light', 'dark'] as const) {
   };
 
   test(`axe finds no violation in the practice's rooms, ${scheme}`, ({ page }) =>
-    lookedAll(page, scheme === 'dark' ? ['/'] : ['/', '/training', '/dogs/new', '/numbers', '/catalogue', '/van']));
+    lookedAll(
+      page,
+      scheme === 'dark' ? ['/'] : ['/', '/training', '/dogs/new', '/numbers', '/catalogue', '/van', '/keeping'],
+    ));
 
   const ofDogs = {
     Otis: scheme === 'dark' ? ['', '/measure', '/fit', '/wear', '/wear/log'] : rooms,

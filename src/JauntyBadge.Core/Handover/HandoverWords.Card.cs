@@ -99,6 +99,12 @@ public sealed partial class HandoverWords
     {
         if (facts is not { Limit: { } limit, Question: { } question })
             yield break;
+        if (facts.ToMend is { } wrong && !limit.NotNow)
+        {
+            yield return writing.Say($"Tried on {writing.Day(wrong.On)}: {fitting.Wrong(wrong.Finding)}. Put it right before it is worn again.");
+            yield break;
+        }
+
         yield return $"{wearing.Says(limit.Decides, question, limit)}.";
         if (facts.WhenCool is { NotNow: false } cool && cool.Cap > limit.Cap)
             yield return writing.Say($"On a cool day, watched all the time: {writing.Minutes(cool.Cap)} at most.");
@@ -144,8 +150,6 @@ public sealed partial class HandoverWords
             )
             : writing.Say($"{fitting.Fingers(muzzle.Fingers)} under the strap");
         yield return $"{muzzle.Model} {muzzle.Size.Label}: {strap}.";
-        if (facts.ToMend is { } wrong)
-            yield return writing.Say($"Tried on {writing.Day(wrong.On)}: {fitting.Wrong(wrong.Finding)}. Put it right before it is worn again.");
         if (facts.Record.IsOutOfUse(facts.Today))
             yield return facts.HasSpare ? wearing.UseTheSpare : writing.Say("Out of use until it is mended.");
         if (muzzle.ToTrainIn)

@@ -62,15 +62,15 @@ public static class Restore
 
             bool Has(string table) => Ask($"SELECT name FROM sqlite_master WHERE type = 'table' AND name = '{table}'") is not null;
             if (Ask("PRAGMA integrity_check(1)") != "ok")
-                throw new PracticeProblem($"{Path.GetFileName(file)} is damaged. Take another backup.");
+                throw new PracticeProblem("The file is damaged. Take another backup.");
             if (!Has("__EFMigrationsHistory"))
-                throw new PracticeProblem($"{Path.GetFileName(file)} is no practice of Jaunty Badge.");
+                throw new PracticeProblem("The file is no practice of Jaunty Badge.");
             var last = Ask("""SELECT MAX("MigrationId") FROM "__EFMigrationsHistory" """) ?? "";
             if (!migrations.Contains(last))
                 throw new PracticeProblem(
                     string.CompareOrdinal(last, migrations[^1]) > 0
-                        ? $"{Path.GetFileName(file)} was kept by a newer release of Jaunty Badge. Bring this one up to date first."
-                        : $"{Path.GetFileName(file)} was kept by an early release of Jaunty Badge that this one cannot read."
+                        ? "The file was kept by a newer release of Jaunty Badge. Bring this one up to date first."
+                        : "The file was kept by an early release of Jaunty Badge that this one cannot read."
                 );
             var moments = Moments.Where(m => Has(m.Table)).Select(m => Ask($"SELECT MAX(\"{m.Column}\") FROM \"{m.Table}\"")).OfType<string>().ToList();
             return new(
@@ -85,7 +85,7 @@ public static class Restore
         }
         catch (SqliteException e)
         {
-            throw new PracticeProblem($"{Path.GetFileName(file)} is damaged, or no practice of Jaunty Badge.", e);
+            throw new PracticeProblem("The file is damaged, or no practice of Jaunty Badge.", e);
         }
     }
 

@@ -40,14 +40,14 @@ public static class SealedFile
             var factory = new PgpObjectFactory(PgpUtilities.GetDecoderStream(source));
             var list = factory.NextPgpObject() as PgpEncryptedDataList ?? factory.NextPgpObject() as PgpEncryptedDataList;
             if (list is not [PgpPbeEncryptedData data, ..])
-                throw Damaged(from);
+                throw Damaged();
             using var opened = data.GetDataStreamUtf8(passphrase.ToCharArray());
             if (new PgpObjectFactory(opened).NextPgpObject() is not PgpLiteralData literal)
-                throw Damaged(from);
+                throw Damaged();
             using (var target = Private(to))
                 literal.GetInputStream().CopyTo(target, Buffer);
             if (!data.Verify())
-                throw Damaged(from);
+                throw Damaged();
         }
         catch (Exception e) when (e is not FileNotFoundException)
         {
@@ -56,13 +56,13 @@ public static class SealedFile
             throw e switch
             {
                 PracticeProblem => e,
-                PgpException => new PracticeProblem($"{Path.GetFileName(from)} does not open with this passphrase.", e),
-                _ => Damaged(from),
+                PgpException => new PracticeProblem("The backup does not open with this passphrase.", e),
+                _ => Damaged(),
             };
         }
     }
 
-    private static PracticeProblem Damaged(string file) => new($"{Path.GetFileName(file)} is damaged, or no backup closed with a passphrase.");
+    private static PracticeProblem Damaged() => new("The file is damaged, or no backup closed with a passphrase.");
 
     private static FileStream Private(string path) =>
         new(

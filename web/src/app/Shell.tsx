@@ -21,8 +21,9 @@ const SkipLink = chakra('a', {
 
 /** The strip along the top and the page below it. */
 export function Shell() {
-  // On a phone the pad has the screen to itself: the badge still leads home.
-  const onPad = useMatch('/sessions/:id') !== null;
+  // On a phone the pad, and a card at a door, have the screen to themselves: the badge still leads home.
+  const [onSession, atDoor] = [useMatch('/sessions/:id') !== null, useMatch('/cards/:dogId/:audience') !== null];
+  const onPad = onSession || atDoor;
   const { locale, currency } = usePracticeWriting();
   useHeadingFocus();
   return (
@@ -51,7 +52,9 @@ export function Shell() {
         <Flex
           as="nav"
           aria-label={t`Main`}
-          gap={{ base: 3, md: 5 }}
+          columnGap={{ base: 2, md: 5 }}
+          whiteSpace="nowrap"
+          flexWrap="wrap"
           display={{ base: onPad ? 'none' : 'flex', md: 'flex' }}
           order={{ base: 1, md: 0 }}
           w={{ base: 'full', md: 'auto' }}

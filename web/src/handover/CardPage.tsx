@@ -168,7 +168,7 @@ export function Row({
   download?: boolean;
 }) {
   return (
-    <Flex as="li" gap="3" py="1.5" borderTopWidth="1px" borderColor="border" align="baseline" wrap="wrap">
+    <Flex as="li" columnGap="3" py="1.5" borderTopWidth="1px" borderColor="border" align="baseline" wrap="wrap">
       {href === null ? (
         <Text fontWeight="700" color="fg.muted">
           {name}

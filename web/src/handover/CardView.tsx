@@ -7,6 +7,7 @@ const door: Schemas['CardItem'][] = ['wornToday', 'signs', 'present', 'muzzle', 
 
 /** A card as it is read: how long at most, when to take it off, how it goes on; then the rest. */
 export function CardView({ card, level }: { card: Schemas['CardDto']; level: 'h1' | 'h2' }) {
+  const below = level === 'h1' ? 'h2' : 'h3';
   const first = card.parts.filter((p) => door.includes(p.item));
   const rest = card.parts.filter((p) => !door.includes(p.item));
   return (
@@ -17,7 +18,7 @@ export function CardView({ card, level }: { card: Schemas['CardDto']; level: 'h1
       </Heading>
       <Flex direction="column" gap="3" mt="3">
         {first.map((part) => (
-          <Part key={part.item} part={part} large />
+          <Part key={part.item} part={part} as={below} large />
         ))}
       </Flex>
       <Box
@@ -29,7 +30,7 @@ export function CardView({ card, level }: { card: Schemas['CardDto']; level: 'h1
         }}
       >
         {rest.map((part) => (
-          <Part key={part.item} part={part} />
+          <Part key={part.item} part={part} as={below} />
         ))}
       </Box>
       <Text fontWeight="700" mt="3">
@@ -39,11 +40,11 @@ export function CardView({ card, level }: { card: Schemas['CardDto']; level: 'h1
   );
 }
 
-function Part({ part, large = false }: { part: Schemas['CardPart']; large?: boolean }) {
+function Part({ part, as, large = false }: { part: Schemas['CardPart']; as: 'h2' | 'h3'; large?: boolean }) {
   const warns = part.item === 'signs' || part.item === 'notTrained';
   return (
     <Box borderTopWidth="1px" borderColor={warns ? 'stop' : 'border'} pt="1">
-      <Text as="h3" fontFamily="heading" fontWeight="700" color={warns ? 'stop' : 'fg.muted'}>
+      <Text as={as} fontFamily="heading" fontWeight="700" color={warns ? 'stop' : 'fg.muted'}>
         {part.heading}
       </Text>
       {part.lines.map((line) => (

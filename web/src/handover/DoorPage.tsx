@@ -4,6 +4,7 @@ import { Link as RouterLink, useParams } from 'react-router';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { CardView } from './CardView';
+import { Head } from './Head';
 import { audienceWords, isAudience, useCard, type Audience } from './useHandover';
 
 /** A card by itself, to be read in ten seconds at a door. */
@@ -18,7 +19,8 @@ function Door({ dogId, audience }: { dogId: string; audience: Audience }) {
   if (!card.data) return <Waiting query={card} />;
   return (
     <Box maxW="52rem">
-      <Flex align="baseline" gap="3" wrap="wrap" mb="1">
+      <Flex align="center" columnGap="3" wrap="wrap" mb="1">
+        <Head portrait={card.data.portrait} coatHex={card.data.coatHex} size={56} />
         <Text fontFamily="heading" fontWeight="750" fontSize="2xl" lineHeight="1">
           {card.data.dog}
         </Text>

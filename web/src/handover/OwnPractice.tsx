@@ -95,7 +95,7 @@ export function OwnPractice({ stored }: { stored: Schemas['OwnPracticeDto'] }) {
         <Text mb="2">
           {stored.inventedAway
             ? t`Its models and makers are invented, to try the product with. They are put away.`
-            : t`Its ${stored.invented} models and their makers are invented, to try the product with. Put them away before you choose for a dog that lives.`}
+            : t`Its ${stored.invented} models and their makers are invented, to try the product with. Put them away before you choose for a real dog.`}
         </Text>
         <Button
           size="sm"

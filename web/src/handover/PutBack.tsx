@@ -87,7 +87,11 @@ export function PutBack({ state, first = false }: { state: Schemas['BackupsDto']
           onChange={(event) => {
             const picked = event.target.files?.[0];
             event.target.value = '';
-            if (picked) send.mutate(picked);
+            if (!picked) return;
+            setWhich(null);
+            look.reset();
+            put.reset();
+            send.mutate(picked);
           }}
         />
         {which && 'called' in which && <Text>{which.called}</Text>}

@@ -156,7 +156,7 @@ const standing = (dog: Schemas['DossierDogDto']) =>
   dog.comesBack ? t`comes back` : dog.isHere ? t`is here already` : t`is new here`;
 
 const what = (dog: Schemas['DossierDogDto']) => {
-  const come = dog.counts.filter((c) => c.new > 0).map((c) => `${c.new} ${sectionWords[c.section] ?? c.section}`);
+  const come = dog.counts.filter((c) => c.new > 0).map((c) => `${sectionWords[c.section] ?? c.section} ${c.new}`);
   const differ = dog.counts.reduce((sum, c) => sum + c.differ, 0);
   return [
     come.length > 0 ? t`Would come in: ${come.join(', ')}.` : t`Nothing new.`,
