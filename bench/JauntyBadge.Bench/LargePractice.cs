@@ -110,7 +110,7 @@ internal static class LargePractice
         string Value((string Name, string Type) column) =>
             changed?.GetValueOrDefault(column.Name)
             ?? (
-                column.Name is "Id" or "DogId" or "SetId" or "SessionId"
+                column.Name is "Id" or "Uid" or "DogId" or "SetId" or "SessionId"
                     ? column.Type == "INTEGER"
                         ? $"\"{column.Name}\" + {(long)number * Between}"
                         : $"substr(\"{column.Name}\", 1, 28) || '{number:X8}'"

@@ -150,10 +150,13 @@ public sealed class PracticeFolder : IDisposable
     }
 
     /// <summary>Moves the practice into a folder of its own beside it, so that another can begin; one that is gone is missed no more.</summary>
+    /// <param name="clock">Names where it lies.</param>
+    /// <param name="isMissed">Another is put in its place at once: cut short in between, it is missed and nothing is begun anew.</param>
     /// <returns>Where it lies now; null where there was none.</returns>
-    public string? SetAside(TimeProvider clock)
+    public string? SetAside(TimeProvider clock, bool isMissed = false)
     {
-        Note(0);
+        if (!isMissed)
+            Note(0);
         if (!HasPractice)
             return null;
         var day = System.IO.Path.Combine(MakeFolder("set-aside"), $"{clock.GetLocalNow():yyyy-MM-dd-HHmmss}");

@@ -97,7 +97,7 @@ await picture('try-on-phone', {
   },
   top: 'Are the eyes clear',
 });
-await picture('order', { at: (id) => `/dogs/${id('Dumpling')}/fit/order` });
+await picture('card-phone', { viewport: phone, at: (id) => `/cards/${id('Juno')}/clinic` });
 await picture('plan', { at: (id) => `/dogs/${id('Fern')}/plan` });
 await picture('progress', { at: (id) => `/dogs/${id('Bracken')}/plan/progress` });
 await picture('session-phone', {

@@ -101,7 +101,7 @@ public static class Restore
         cancel.ThrowIfCancellationRequested();
         if (folder.HasPractice)
             await CloseAsync(db);
-        var aside = folder.SetAside(clock);
+        var aside = folder.SetAside(clock, isMissed: true);
         try
         {
             folder.Take(file);
@@ -111,7 +111,7 @@ public static class Restore
         {
             // What cannot be opened does not stay in the place of what could.
             SqliteConnection.ClearAllPools();
-            folder.SetAside(clock);
+            folder.SetAside(clock, isMissed: true);
             if (aside is not null)
             {
                 folder.BringBack(aside);
@@ -146,7 +146,7 @@ public static class Restore
     {
         var last = Last(folder) ?? throw new PracticeProblem("There is nothing to undo: no practice was put back here, or the one before is gone.");
         await CloseAsync(db);
-        var aside = folder.SetAside(clock);
+        var aside = folder.SetAside(clock, isMissed: true);
         folder.BringBack(last.SetAside!);
         await folder.PrepareAsync(db, clock, CancellationToken.None);
         var undone = new Restored(clock.GetUtcNow().UtcDateTime, last.SetAside!, aside);

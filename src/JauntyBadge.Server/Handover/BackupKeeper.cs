@@ -98,8 +98,8 @@ internal sealed class BackupKeeper(PracticeFolder folder, IServiceScopeFactory s
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        // The demo is made anew at will, and tests turn the clock by days.
-        if (folder.IsDemo || !settings.GetValue("nightly", true))
+        // Tests turn the clock by days.
+        if (!settings.GetValue("nightly", true))
             return;
         using var timer = new PeriodicTimer(LooksEvery, clock);
         try

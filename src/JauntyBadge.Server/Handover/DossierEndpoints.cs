@@ -68,7 +68,8 @@ internal static class DossierEndpoints
             .Produces<byte[]>(contentType: Zip);
         api.MapPost(
                 "/dossiers/preview",
-                (HttpRequest request, PracticeDb db, CancellationToken cancel, string? differing = null) => LookAsync(request, db, differing, cancel)
+                (HttpRequest request, PracticeDb db, Pen pen, CancellationToken cancel, string? differing = null) =>
+                    LookAsync(request, db, pen, differing, cancel)
             )
             .WithTags("Handover")
             .WithName("previewDossier")
@@ -113,7 +114,7 @@ internal static class DossierEndpoints
             "all-dogs",
             async zip =>
             {
-                await using var moment = await db.Database.BeginTransactionAsync(cancel);
+                await using var moment = await db.AtOneMomentAsync(cancel);
                 await DossierZip.WriteAsync(zip, "README.txt", words.DossierReadme(null, clock.Today()), cancel);
                 foreach (var dog in await db.Dogs.OrderBy(d => d.Name).ThenBy(d => d.Id).Select(d => new { d.Id, d.Name }).ToListAsync(cancel))
                 {
@@ -146,11 +147,12 @@ internal static class DossierEndpoints
         );
     }
 
-    private static async Task<DossiersDto> LookAsync(HttpRequest request, PracticeDb db, string? differing, CancellationToken cancel)
+    private static async Task<DossiersDto> LookAsync(HttpRequest request, PracticeDb db, Pen pen, string? differing, CancellationToken cancel)
     {
         var whose = QueryWords.Read<Differing>(differing, "differing") ?? Differing.Ours;
         return await WithFileAsync(
             request,
+            pen,
             async dossiers =>
             {
                 var looked = new List<DossierDogDto>();
@@ -165,6 +167,7 @@ internal static class DossierEndpoints
     private static async Task<DossiersDto> TakeAsync(
         HttpRequest request,
         PracticeDb db,
+        Pen pen,
         WriteGate gate,
         TimeProvider clock,
         CancellationToken cancel,
@@ -174,6 +177,7 @@ internal static class DossierEndpoints
         var whose = QueryWords.Read<Differing>(differing, "differing") ?? Differing.Ours;
         return await WithFileAsync(
             request,
+            pen,
             dossiers =>
                 gate.WriteAsync(
                     db,
@@ -201,7 +205,7 @@ internal static class DossierEndpoints
     }
 
     /// <summary>Reads the file that was sent, which lies on the disk meanwhile and is gone afterwards.</summary>
-    private static async Task<T> WithFileAsync<T>(HttpRequest request, Func<IReadOnlyList<DossierRead>, Task<T>> use, CancellationToken cancel)
+    private static async Task<T> WithFileAsync<T>(HttpRequest request, Pen pen, Func<IReadOnlyList<DossierRead>, Task<T>> use, CancellationToken cancel)
     {
         await using var file = new FileStream(
             Path.Combine(Path.GetTempPath(), $"jaunty-badge-{Guid.NewGuid():N}"),
@@ -223,7 +227,7 @@ internal static class DossierEndpoints
         }
         catch (DossierProblem problem)
         {
-            throw Refusal.Field("file", problem.Message);
+            throw Refusal.Field("file", new HandoverWords(await pen.TakeAsync(cancel)).Of(problem.Fault));
         }
         catch (DbUpdateException e) when (SqliteWords.Of(e) is null)
         {

@@ -62,7 +62,7 @@ internal static class SheetEndpoints
             async body =>
             {
                 // Everything is of one moment, however long it takes to send.
-                await using var moment = await db.Database.BeginTransactionAsync(System.Data.IsolationLevel.Unspecified, cancel);
+                await using var moment = await db.AtOneMomentAsync(cancel);
                 await using var text = new StreamWriter(body, new UTF8Encoding(false), 64 * 1024, leaveOpen: true);
                 await (
                     sheet switch

@@ -104,14 +104,21 @@ internal static class OneWriter
                         return Tagged(await Once.WriteAsync(call, next), call.HttpContext);
                     var (services, cancel) = (call.HttpContext.RequestServices, call.HttpContext.RequestAborted);
                     var db = services.GetRequiredService<PracticeDb>();
-                    await db.Database.OpenConnectionAsync(cancel);
-                    await using var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
-                    await db.Database.UseTransactionAsync(moment, cancel);
+                    await using var moment = await db.AtOneMomentAsync(cancel);
                     return HttpMethods.IsGet(call.HttpContext.Request.Method) && call.HttpContext.GetEndpoint()?.Metadata.GetMetadata<OfTheMoment>() is null
                         ? await NotModified.AnswerAsync(call, next, db, services.GetRequiredService<TimeProvider>())
                         : await next(call);
                 }
             );
+
+    /// <summary>What is read from now on is the practice as it is now; nobody is kept from writing.</summary>
+    public static async Task<IAsyncDisposable> AtOneMomentAsync(this PracticeDb db, CancellationToken cancel)
+    {
+        await db.Database.OpenConnectionAsync(cancel);
+        var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
+        await db.Database.UseTransactionAsync(moment, cancel);
+        return moment;
+    }
 
     /// <summary>Says that an endpoint writes nothing, though what it is asked about comes in a body.</summary>
     public static RouteHandlerBuilder OnlyReads(this RouteHandlerBuilder endpoint) => endpoint.WithMetadata(new Reading());

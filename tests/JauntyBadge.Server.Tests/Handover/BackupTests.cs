@@ -330,14 +330,14 @@ public sealed class BackupTests
 
     private static async Task WaitAsync(Func<Task<bool>> holds)
     {
-        for (var i = 0; i < 100; i++)
+        for (var i = 0; i < 600; i++)
         {
             if (await holds())
                 return;
             await Task.Delay(100);
         }
 
-        Assert.Fail("It did not come about in ten seconds.");
+        Assert.Fail("It did not come about in a minute.");
     }
 
     private static async Task<string> SendAsync(PracticeServer server, byte[] file)

@@ -23,6 +23,9 @@ public sealed record DossierLooked(Guid DogId, string Name, bool IsHere, bool Is
 /// <summary>Takes a dossier in: looked at first, then all of it or nothing.</summary>
 public static class DossierIn
 {
+    /// <summary>More records than any dog has (House).</summary>
+    private const long MostRecords = 10_000_000;
+
     /// <summary>What would come of a dossier.</summary>
     public static async Task<DossierLooked> LookAsync(PracticeDb db, DossierRead dossier, Differing differing, CancellationToken cancel)
     {
@@ -175,7 +178,7 @@ public static class DossierIn
             if (record["set"] is JsonObject set)
                 pass.SetId = sets.TryGetValue((Guid.Parse(set["session"]!.ToString()), set["number"]!.GetValue<int>()), out var id)
                     ? id
-                    : throw new DossierProblem($"{at}.set names a set that is not in the file.");
+                    : throw new DossierProblem(DossierTrouble.NoSuchSet, $"{at}.set");
             db.StepPasses.Add(pass);
         }
     }
@@ -224,50 +227,45 @@ public static class DossierIn
     private static async Task NeedMeaningAsync(PracticeDb db, DossierRead dossier, Guid dogId, CancellationToken cancel)
     {
         var document = dossier.Document;
-        static void Need(bool known, string at, string says)
+        static void Need(bool known, DossierTrouble trouble, string at, string detail = "")
         {
             if (!known)
-                throw new DossierProblem($"{at}: {says}");
+                throw new DossierProblem(trouble, at, detail);
         }
 
         foreach (var section in DossierFormat.Sections)
         {
             var seen = new HashSet<string>();
             foreach (var (record, at) in Records(document, section.Name))
-                Need(seen.Add(record[section.Id]!.ToString()), $"{at}.{section.Id}", "this id is there twice.");
+                Need(seen.Add(record[section.Id]!.ToString()), DossierTrouble.IdTwice, $"{at}.{section.Id}");
         }
 
         var orders = new HashSet<long>();
         foreach (var order in Orders(document))
-            Need(order is > 0 and < 10_000_000 && orders.Add(order), "order", $"{order} is there twice, or is no place.");
+            Need(order is > 0 and < MostRecords && orders.Add(order), DossierTrouble.OrderTwice, DossierFormat.Order, $"{order}");
         foreach (var (record, at) in Records(document, DossierFormat.Sessions))
         {
             foreach (var (set, where) in Sets(record, at))
             {
-                Need(Step.Find(set["stepId"]!.ToString()) is not null, $"{where}.stepId", "no step has this id; a newer release may know it.");
+                Need(Step.Find(set["stepId"]!.ToString()) is not null, DossierTrouble.UnknownStep, $"{where}.stepId");
                 foreach (var sign in (JsonArray)set["signs"]!)
-                    Need(Sign.Find(sign!["signId"]!.ToString()) is not null, $"{where}.signs", $"no sign is called {sign["signId"]}.");
+                    Need(Sign.Find(sign!["signId"]!.ToString()) is not null, DossierTrouble.UnknownSign, $"{where}.signs", sign["signId"]!.ToString());
             }
         }
 
-        foreach (var name in new[] { DossierFormat.Passes, "planMoves" })
-        foreach (var (record, at) in Records(document, name))
-            Need(
-                record["stepId"] is not { } step || Step.Find(step.ToString()) is not null,
-                $"{at}.stepId",
-                "no step has this id; a newer release may know it."
-            );
+        foreach (var (record, at) in Records(document, DossierFormat.Passes).Concat(Records(document, "planMoves")))
+            Need(record["stepId"] is not { } step || Step.Find(step.ToString()) is not null, DossierTrouble.UnknownStep, $"{at}.stepId");
         var breeds = (await BreedRow.ListAsync(db, cancel))
             .All.Select(b => b.Id)
             .Concat(Records(document, DossierFormat.Breeds).Select(b => b.Record["id"]!.ToString()))
             .ToHashSet();
         foreach (var breed in (JsonArray)document["dog"]!["breedIds"]!)
-            Need(breeds.Contains(breed!.ToString()), "dog.breedIds", $"{breed} is no breed of the list, and the file brings none of that name.");
-        Need(document["dog"]!["coatId"] is not { } coat || CoatColour.Find(coat.ToString()) is not null, "dog.coatId", "no coat colour has this id.");
+            Need(breeds.Contains(breed!.ToString()), DossierTrouble.UnknownBreed, "dog.breedIds", breed.ToString());
+        Need(document["dog"]!["coatId"] is not { } coat || CoatColour.Find(coat.ToString()) is not null, DossierTrouble.UnknownCoat, "dog.coatId");
         foreach (var (id, numbers) in (JsonObject)document["numbers"]!)
-            Need(PracticeRules.Fingerprint(numbers!.ToJsonString()) == id, $"numbers.{id}", "these numbers are not those the fingerprint stands for.");
+            Need(PracticeRules.Fingerprint(numbers!.ToJsonString()) == id, DossierTrouble.ForgedNumbers, $"numbers.{id}");
         foreach (var (record, at) in Records(document, DossierFormat.Pictures))
-            Need(dossier.Pictures.ContainsKey(Guid.Parse(record["of"]!.ToString())), $"{at}.file", $"{record["file"]} is not in the file.");
+            Need(dossier.Pictures.ContainsKey(Guid.Parse(record["of"]!.ToString())), DossierTrouble.PictureMissing, record["file"]!.ToString());
 
         await NeedOwnAsync(db.Sessions, DossierFormat.Sessions);
         await NeedOwnAsync(db.Wears, "wears");
@@ -286,8 +284,8 @@ public static class DossierIn
             foreach (var some in Records(document, name).Select(r => Guid.Parse(r.Record["id"]!.ToString())).Chunk(500))
                 Need(
                     !await rows.AnyAsync(r => some.Contains(EF.Property<Guid>(r, "Id")) && EF.Property<Guid>(r, "DogId") != dogId, cancel),
-                    name,
-                    "a record of it has the id of another dog's record here."
+                    DossierTrouble.OfAnotherDog,
+                    name
                 );
         }
     }

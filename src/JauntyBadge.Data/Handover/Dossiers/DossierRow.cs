@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
+using JauntyBadge.Core.Handover.Dossiers;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
@@ -121,7 +122,7 @@ internal sealed record DossierColumn(string Name, IProperty Property, bool IsRec
         }
         catch (Exception e) when (e is JsonException or InvalidOperationException or FormatException)
         {
-            throw new DossierProblem($"{at} cannot be read.");
+            throw new DossierProblem(DossierTrouble.Unreadable, at);
         }
     }
 
@@ -138,6 +139,3 @@ internal sealed record DossierColumn(string Name, IProperty Property, bool IsRec
         }
     }
 }
-
-/// <summary>A dossier cannot be taken in. The message names the place.</summary>
-public sealed class DossierProblem(string message) : Exception(message);

@@ -18,11 +18,11 @@ public static class DossierSchema
 
     private static readonly Lazy<Task<JsonSchema>> Loaded = new(() => JsonSchema.FromJsonAsync(Text));
 
-    /// <summary>What is wrong with a document, the place before the words; empty where nothing is.</summary>
-    public static async Task<IReadOnlyList<string>> ProblemsAsync(string document)
+    /// <summary>What is wrong with a document; empty where nothing is.</summary>
+    public static async Task<IReadOnlyList<DossierFault>> FaultsAsync(string document)
     {
         var schema = await Loaded.Value;
-        return [.. schema.Validate(document).SelectMany(Flat).Select(p => $"{Place(p)}: {Words(p)}").Distinct()];
+        return [.. schema.Validate(document).SelectMany(Flat).Select(p => new DossierFault(Of(p.Kind), Place(p), $"{p.Kind}")).Distinct()];
     }
 
     private static IEnumerable<ValidationError> Flat(ValidationError problem) =>
@@ -30,18 +30,17 @@ public static class DossierSchema
             ? inner.SelectMany(Flat)
             : [problem];
 
-    private static string Place(ValidationError problem) => problem.Path is null or "" ? "the document" : problem.Path.TrimStart('#', '/');
+    private static string Place(ValidationError problem) => problem.Path?.TrimStart('#', '/') ?? "";
 
-    private static string Words(ValidationError problem) =>
-        problem.Kind switch
+    private static DossierTrouble Of(ValidationErrorKind kind) =>
+        kind switch
         {
-            ValidationErrorKind.NoAdditionalPropertiesAllowed => "this member is not known",
-            ValidationErrorKind.PropertyRequired => "this member is missing",
-            ValidationErrorKind.NotInEnumeration => "this is none of the words that are known",
-            ValidationErrorKind.UuidExpected or ValidationErrorKind.GuidExpected => "an id is expected",
-            ValidationErrorKind.DateTimeExpected or ValidationErrorKind.DateExpected or ValidationErrorKind.TimeExpected =>
-                "a day or time of ISO 8601 is expected",
-            _ => $"not what is expected here ({problem.Kind})",
+            ValidationErrorKind.NoAdditionalPropertiesAllowed => DossierTrouble.UnknownMember,
+            ValidationErrorKind.PropertyRequired => DossierTrouble.MissingMember,
+            ValidationErrorKind.NotInEnumeration => DossierTrouble.NotATerm,
+            ValidationErrorKind.UuidExpected or ValidationErrorKind.GuidExpected => DossierTrouble.NotAnId,
+            ValidationErrorKind.DateTimeExpected or ValidationErrorKind.DateExpected or ValidationErrorKind.TimeExpected => DossierTrouble.NotATime,
+            _ => DossierTrouble.NotAsExpected,
         };
 
     private static string Write()

@@ -47,11 +47,11 @@ public static class DossierZip
         {
             using var zip = new ZipArchive(file, ZipArchiveMode.Read, leaveOpen: true);
             if (zip.Entries.Count > MostEntries)
-                throw new DossierProblem($"The file holds {zip.Entries.Count} parts; up to {MostEntries} are taken.");
+                throw new DossierProblem(DossierTrouble.TooManyParts, detail: $"{MostEntries}");
             var left = LargestUnfolded;
             var mains = zip.Entries.Where(e => e.FullName == Main || (e.Name == Main && e.FullName.Count(c => c == '/') == 1)).ToList();
             if (mains.Count == 0)
-                throw new DossierProblem($"There is no {Main} in it: this is no dossier.");
+                throw new DossierProblem(DossierTrouble.NoDossier, Main);
             var read = new List<DossierRead>();
             foreach (var main in mains)
             {
@@ -62,9 +62,9 @@ public static class DossierZip
                 {
                     var (of, name) = (Guid.Parse(picture!["of"]!.ToString()), picture["file"]!.ToString());
                     if (name != DossierOut.PictureName(of))
-                        throw new DossierProblem($"{main.FullName}, pictures: {name} is no name of a picture.");
+                        throw new DossierProblem(DossierTrouble.PictureName, main.FullName, name);
                     if (zip.GetEntry($"{folder}{name}") is not { } entry)
-                        throw new DossierProblem($"{folder}{name} is missing from the file.");
+                        throw new DossierProblem(DossierTrouble.PictureMissing, $"{folder}{name}");
                     pictures[of] = NeedPicture(await UnfoldAsync(entry, LargestPicture), entry.FullName);
                 }
 
@@ -82,7 +82,7 @@ public static class DossierZip
                 for (int got; (got = await packed.ReadAsync(buffer, cancel)) > 0; )
                 {
                     if (into.Length + got > most || (left -= got) < 0)
-                        throw new DossierProblem($"{entry.FullName} unfolds to more than {Math.Min(most, LargestUnfolded) / 1024 / 1024} MB.");
+                        throw new DossierProblem(DossierTrouble.TooLarge, entry.FullName, $"{Math.Min(most, LargestUnfolded) / 1024 / 1024}");
                     into.Write(buffer, 0, got);
                 }
 
@@ -91,7 +91,7 @@ public static class DossierZip
         }
         catch (InvalidDataException)
         {
-            throw new DossierProblem("The file is damaged, or no ZIP file.");
+            throw new DossierProblem(DossierTrouble.Damaged);
         }
     }
 
@@ -108,9 +108,9 @@ public static class DossierZip
         }
         catch (Exception e) when (e is JsonException or DecoderFallbackException or ArgumentException)
         {
-            throw new DossierProblem(
-                e is JsonException { LineNumber: { } line } ? $"{entry.FullName}, line {line + 1}: this is no JSON." : $"{entry.FullName} is no JSON in UTF-8."
-            );
+            throw e is JsonException { LineNumber: { } line }
+                ? new DossierProblem(DossierTrouble.NotJson, entry.FullName, $"{line + 1}")
+                : new DossierProblem(DossierTrouble.NotUtf8, entry.FullName);
         }
 
         if (
@@ -119,15 +119,13 @@ public static class DossierZip
             || !format.TryGetValue(out string? name)
             || name != DossierFormat.Name
         )
-            throw new DossierProblem($"{entry.FullName}, format: \"{DossierFormat.Name}\" is expected. This is no dossier.");
+            throw new DossierProblem(DossierTrouble.Foreign, entry.FullName, DossierFormat.Name);
         if (document["version"] is JsonValue version && version.TryGetValue(out int number) && number > DossierFormat.Version)
-            throw new DossierProblem(
-                $"{entry.FullName}, version: {number} was written by a newer release; this one reads up to {DossierFormat.Version}. Bring this practice up to date first."
-            );
-        if (await DossierSchema.ProblemsAsync(text) is [var first, ..] problems)
-            throw new DossierProblem($"{entry.FullName}, {first}{(problems.Count > 1 ? $" (and {problems.Count - 1} more)" : "")}.");
+            throw new DossierProblem(DossierTrouble.Newer, entry.FullName, $"{number}");
+        if (await DossierSchema.FaultsAsync(text) is [var first, ..] faults)
+            throw new DossierProblem(first with { Place = $"{entry.FullName}, {first.Place}", More = faults.Count - 1 });
         if (Controls(document, entry.FullName) is { } place)
-            throw new DossierProblem($"{place} holds a character that cannot be seen.");
+            throw new DossierProblem(DossierTrouble.ControlCharacter, place);
         return document;
     }
 
@@ -146,7 +144,7 @@ public static class DossierZip
         using var codec = SKCodec.Create(data);
         return codec is { EncodedFormat: SKEncodedImageFormat.Jpeg, Info: { Width: > 0 and <= LongestPictureSide, Height: > 0 and <= LongestPictureSide } }
             ? bytes
-            : throw new DossierProblem($"{name} is no JPEG picture of up to {LongestPictureSide} pixels a side.");
+            : throw new DossierProblem(DossierTrouble.NotAPicture, name, $"{LongestPictureSide}");
     }
 
     private static async Task WriteAsync(ZipArchive zip, string name, byte[] bytes, CompressionLevel level, CancellationToken cancel)
