@@ -11,6 +11,9 @@ public static class PracticeClock
     /// <param name="utc">The moment; UTC, whatever its kind says.</param>
     public static DateOnly DayOf(this TimeProvider clock, DateTime utc) => DateOnly.FromDateTime(clock.LocalOf(utc));
 
+    /// <summary>The day of what the practice's clock showed.</summary>
+    public static DateOnly DayShown(DateTime local) => DateOnly.FromDateTime(local);
+
     /// <summary>What the practice's clock showed at a moment.</summary>
     public static DateTime LocalOf(this TimeProvider clock, DateTime utc) =>
         TimeZoneInfo.ConvertTimeFromUtc(DateTime.SpecifyKind(utc, DateTimeKind.Utc), clock.LocalTimeZone);

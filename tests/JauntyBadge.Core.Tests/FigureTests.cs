@@ -69,6 +69,9 @@ public partial class FigureTests
         "convex section",
         "within twice their doubt",
         "kcal a gram",
+        "UTF-8",
+        "ISO 8601",
+        "is there twice",
     ];
 
     [Fact]

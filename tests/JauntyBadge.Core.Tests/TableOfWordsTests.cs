@@ -115,6 +115,7 @@ public partial class TableOfWordsTests
             .ToList();
         _ = PolicyRow.All.Select(p => (conditioning.Told(p), p.ByDog.Select(d => conditioning.Note(d.Reason)).ToList())).ToList();
         _ = Sign.All.Select(conditioning.Told).ToList();
+        _ = WornSign.All.Select(wearing.Told).ToList();
         _ = CardStep.All.Select(s => writing.Say(s.Says)).ToList();
         _ = InspectionCheck.All.Select(wearing.Told).ToList();
         _ = HappyWear.All.Select(wearing.Told).ToList();

@@ -18,6 +18,7 @@ public partial class WallTests
         "PracticeFolder.cs",
         "Backup.cs",
         "Conditioning/Replay.cs",
+        "Handover/Dossiers/DossierSchema.cs",
         "Measuring/Picture",
     ];
 
@@ -83,7 +84,7 @@ public partial class WallTests
     private static partial Regex Statement();
 
     [GeneratedRegex(
-        @"WithMessage|WithSummary|Refusal\.|Description\(|Exception\(|AddFailure|PracticeProblem|Versions\.Need|SQL|const string (Units|SayWhichSide|HasNoSide|OnPicture|PointMessage)|SetValidator|\.Strays|Schools \{ get|HasIndex|GetManifest|Problem\(|Fields\("
+        @"WithMessage|WithSummary|Refusal\.|Description\(|Exception\(|AddFailure|PracticeProblem|Versions\.Need|SQL|const string (Units|SayWhichSide|HasNoSide|OnPicture|PointMessage)|SetValidator|\.Strays|Schools \{ get|HasIndex|GetManifest|Problem\(|Fields\(|new Refusal\(|errors\[""|DossierTrouble\.|\.LogWarning\("
     )]
     private static partial Regex Refuses();
 

@@ -66,7 +66,9 @@ public sealed partial class BackupFolder(string path)
         var name = $"jaunty-badge-{at.ToString(Stamp, CultureInfo.InvariantCulture)}";
         for (var again = 2; File.Exists(In($"{name}.db")) || File.Exists(In($"{name}.db{SealedFile.Suffix}")); again++)
             name = $"jaunty-badge-{at.ToString(Stamp, CultureInfo.InvariantCulture)}-{again}";
-        var (plain, done) = ($"{In(name)}.part", In($"{name}.db{(passphrase is null ? "" : SealedFile.Suffix)}"));
+        var (plain, done) = ($"{In(name)}.part", $"{In(name)}.db");
+        if (passphrase is not null)
+            done += SealedFile.Suffix;
         try
         {
             File.Delete(plain);

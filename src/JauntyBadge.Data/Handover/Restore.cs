@@ -17,7 +17,8 @@ public sealed record PracticeGlance(string? Name, int Dogs, DateTime? LastEntry,
 /// <param name="At">When, UTC.</param>
 /// <param name="From">The file it came from.</param>
 /// <param name="SetAside">Where the one before lies.</param>
-public sealed record Restored(DateTime At, string From, string? SetAside);
+/// <param name="Id">Of the wish, so that sent twice it counts once; null where none was given.</param>
+public sealed record Restored(DateTime At, string From, string? SetAside, Guid? Id = null);
 
 /// <summary>Puts a backup in the place of the practice: looked at first, the present one set aside, and undone where that was wrong.</summary>
 public static class Restore
@@ -60,7 +61,7 @@ public static class Restore
                 return Convert.ToString(command.ExecuteScalar(), CultureInfo.InvariantCulture) is { Length: > 0 } text ? text : null;
             }
 
-            bool Has(string table) => Ask($"SELECT name FROM sqlite_master WHERE type = 'table' AND name = '{table}'") is not null;
+            bool Has(string table) => Ask($"PRAGMA table_info(\"{table}\")") is not null;
             if (Ask("PRAGMA integrity_check(1)") != "ok")
                 throw new PracticeProblem("The file is damaged. Take another backup.");
             if (!Has("__EFMigrationsHistory"))
@@ -95,9 +96,20 @@ public static class Restore
     /// <param name="from">What it is called.</param>
     /// <param name="db">Opens the practice once it is in place.</param>
     /// <param name="clock">Names what is set aside.</param>
+    /// <param name="id">Of the wish: what was done under it is not done again.</param>
     /// <param name="cancel">Stops it before anything is moved.</param>
-    public static async Task<Restored> PutAsync(PracticeFolder folder, string file, string from, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Restored> PutAsync(
+        PracticeFolder folder,
+        string file,
+        string from,
+        PracticeDb db,
+        TimeProvider clock,
+        Guid? id,
+        CancellationToken cancel
+    )
     {
+        if (id is not null && Last(folder) is { } done && done.Id == id)
+            return done;
         cancel.ThrowIfCancellationRequested();
         if (folder.HasPractice)
             await CloseAsync(db);
@@ -121,7 +133,7 @@ public static class Restore
             throw;
         }
 
-        var restored = new Restored(clock.GetUtcNow().UtcDateTime, from, aside);
+        var restored = new Restored(clock.GetUtcNow().UtcDateTime, from, aside, id);
         folder.Write(Note, JsonSerializer.Serialize(restored));
         return restored;
     }
@@ -142,9 +154,15 @@ public static class Restore
     }
 
     /// <summary>Brings the practice back that was set aside; the one in place is set aside in its turn.</summary>
-    public static async Task<Restored> UndoAsync(PracticeFolder folder, PracticeDb db, TimeProvider clock)
+    /// <param name="folder">The practice's folder.</param>
+    /// <param name="db">Opens the practice once it is in place.</param>
+    /// <param name="clock">Names what is set aside.</param>
+    /// <param name="of">When that was put back which is to be undone, so that two hands do not undo each other; null for whatever was last.</param>
+    public static async Task<Restored> UndoAsync(PracticeFolder folder, PracticeDb db, TimeProvider clock, DateTime? of)
     {
         var last = Last(folder) ?? throw new PracticeProblem("There is nothing to undo: no practice was put back here, or the one before is gone.");
+        if (of is { } meant && meant != last.At)
+            throw new PracticeProblem("That was undone already, or another backup was put back since. Look again at what is in place.");
         await CloseAsync(db);
         var aside = folder.SetAside(clock, isMissed: true);
         folder.BringBack(last.SetAside!);

@@ -18,7 +18,12 @@ public sealed record BackupSettingsEntry(string? Folder = null, bool? Nightly = 
 /// <param name="Name">Its name in the folder.</param>
 /// <param name="Sent">What sending a file answered.</param>
 /// <param name="Passphrase">What it is closed with.</param>
-public sealed record RestoreEntry(string? Name = null, string? Sent = null, string? Passphrase = null);
+/// <param name="Id">Made where it was entered, so that sent twice it is done once.</param>
+public sealed record RestoreEntry(string? Name = null, string? Sent = null, string? Passphrase = null, Guid? Id = null);
+
+/// <summary>What to undo.</summary>
+/// <param name="At">When it was put back, as undo says.</param>
+public sealed record UndoEntry(DateTime? At = null);
 
 /// <summary>A backup of the folder.</summary>
 /// <param name="At">When it was made, by the practice's clock.</param>
@@ -243,11 +248,13 @@ internal static class BackupEndpoints
         CancellationToken cancel
     )
     {
+        if (entry.Id is { } id && Restore.Last(folder)?.Id == id)
+            return await StateAsync(db, pen, keeper, folder, cancel);
         var (plain, name) = await OrRefusal(() => OpenedAsync(entry, db, keeper, folder, cancel));
         try
         {
             await OrRefusal(() => Task.FromResult(Restore.Look(plain, [.. db.Database.GetMigrations()])));
-            await OrRefusal(() => gate.AloneAsync(() => Restore.PutAsync(folder, plain, name, db, clock, cancel), cancel));
+            await OrRefusal(() => gate.AloneAsync(() => Restore.PutAsync(folder, plain, name, db, clock, entry.Id, cancel), cancel));
         }
         finally
         {
@@ -260,6 +267,7 @@ internal static class BackupEndpoints
     }
 
     private static async Task<BackupsDto> UndoAsync(
+        UndoEntry entry,
         PracticeDb db,
         WriteGate gate,
         Pen pen,
@@ -269,7 +277,8 @@ internal static class BackupEndpoints
         CancellationToken cancel
     )
     {
-        await OrRefusal(() => gate.AloneAsync(() => Restore.UndoAsync(folder, db, clock), cancel));
+        var at = entry.At?.ToUniversalTime() ?? throw Refusal.Field("at", "Say which is to be undone: when it was put back.");
+        await OrRefusal(() => gate.AloneAsync(() => Restore.UndoAsync(folder, db, clock, at), cancel));
         return await StateAsync(db, pen, keeper, folder, cancel);
     }
 
@@ -297,7 +306,7 @@ internal static class BackupEndpoints
             throw;
         }
 
-        return (plain, entry.Name ?? "a backup that was sent");
+        return (plain, entry.Name ?? entry.Sent!);
     }
 
     private static void Unfold(string file, string plain, string? passphrase)

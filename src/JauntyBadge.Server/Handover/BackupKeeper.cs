@@ -136,9 +136,10 @@ internal sealed class BackupKeeper(PracticeFolder folder, IServiceScopeFactory s
     /// <summary>No good one since the last night's hour, and the last try failed an hour ago or more.</summary>
     private bool IsDue()
     {
-        var now = clock.GetLocalNow().DateTime;
-        var night = now.Date + DueAt.ToTimeSpan();
-        var due = clock.MomentOf(DateOnly.FromDateTime(now < night ? night.AddDays(-1) : night), DueAt);
+        var today = clock.Today();
+        var due = clock.MomentOf(today, DueAt);
+        if (clock.UtcNow() < due)
+            due = clock.MomentOf(today.AddDays(-1), DueAt);
         var kept = Log;
         return !(kept.LastGood >= due) && !(kept.ProblemAt > clock.UtcNow().AddHours(-1));
     }

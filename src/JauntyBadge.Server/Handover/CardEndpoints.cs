@@ -127,8 +127,8 @@ internal static class CardEndpoints
         CancellationToken cancel
     )
     {
-        var whom = QueryWords.Read<Audience>(audience, "for") ?? throw Refusal.Field("for", $"Say whom the card is for; {QueryWords.OneOf(typeof(Audience))}.");
         var (fit, facts) = await HandedFacts.CardAsync(id, db, pen, station, clock, cancel);
+        var whom = QueryWords.Read<Audience>(audience, "for") ?? throw Refusal.Field("for", $"Say whom the card is for; {QueryWords.OneOf(typeof(Audience))}.");
         return (fit, facts, HandoverCard.Of(facts, whom), new HandoverWords(fit.Writing));
     }
 

@@ -75,7 +75,7 @@ internal static class PaperEndpoints
         string? page = null
     )
     {
-        var wanted = QueryWords.Read<PaperKind>(kind, "kind")!.Value;
+        var wanted = QueryWords.Named<PaperKind>(kind) ?? throw Refusal.NotFound("No paper is called so.");
         var size = CardEndpoints.SizeOf(page);
         if (size == PaperSize.A4Folded)
             throw Refusal.Field("page", "A paper at 1:1 is not folded; a4, a5 or letter is expected.");

@@ -51,7 +51,7 @@ internal static class SheetEndpoints
             .Produces<string>(StatusCodes.Status200OK, "text/csv");
     }
 
-    private static SheetName Of(string name) => QueryWords.Read<SheetName>(name, "name")!.Value;
+    private static SheetName Of(string name) => QueryWords.Named<SheetName>(name) ?? throw Refusal.NotFound("No table is called so.");
 
     private static async Task<IResult> WriteAsync(SheetName sheet, Guid? dog, string file, PracticeDb db, Pen pen, HttpContext http, CancellationToken cancel)
     {

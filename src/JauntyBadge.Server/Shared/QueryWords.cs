@@ -12,13 +12,20 @@ internal static class QueryWords
     {
         if (string.IsNullOrEmpty(text))
             return null;
+        return Named<TEnum>(text) ?? throw Refusal.Field(field, $"{field} cannot be read; {OneOf(typeof(TEnum))}.");
+    }
+
+    /// <summary>The term that is spelled so, or null.</summary>
+    public static TEnum? Named<TEnum>(string text)
+        where TEnum : struct, Enum
+    {
         foreach (var value in Enum.GetValues<TEnum>())
         {
             if (Spell(value.ToString()) == text)
                 return value;
         }
 
-        throw Refusal.Field(field, $"{field} cannot be read; {OneOf(typeof(TEnum))}.");
+        return null;
     }
 
     /// <summary>"one of mm, cm, in is expected".</summary>

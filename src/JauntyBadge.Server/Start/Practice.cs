@@ -90,7 +90,7 @@ internal static class Practice
         var clock = TimeProvider.System;
         if (settings.GetValue<bool>("undo"))
         {
-            var undone = await Restore.UndoAsync(folder, db, clock);
+            var undone = await Restore.UndoAsync(folder, db, clock, of: null);
             Console.WriteLine($"The practice from before is back in {folder.Path}; the other is set aside in {undone.SetAside}.");
             return 0;
         }
@@ -114,7 +114,7 @@ internal static class Practice
                 return 0;
             }
 
-            var restored = await Restore.PutAsync(folder, plain, Path.GetFileName(from), db, clock, CancellationToken.None);
+            var restored = await Restore.PutAsync(folder, plain, Path.GetFileName(from), db, clock, id: null, CancellationToken.None);
             Console.WriteLine(restored.SetAside is { } aside ? $"Done. What was here lies in {aside}; bin/restore --undo brings it back." : "Done.");
             return 0;
         }

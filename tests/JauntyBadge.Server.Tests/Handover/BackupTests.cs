@@ -29,7 +29,8 @@ public sealed class BackupTests
         Assert.Equal("Later", preview["here"]!["name"]!.ToString());
         Assert.Equal(2, (await server.Http.GetFromRoundAsync()).Count);
 
-        var restored = await server.PostAsync("/api/backups/restore", new { name = made.Text("name") });
+        var wish = new { name = made.Text("name"), id = Guid.NewGuid() };
+        var restored = await server.PostAsync("/api/backups/restore", wish);
         Assert.Equal(HttpStatusCode.OK, restored.Status);
         Assert.NotNull(restored["undo"]);
         Assert.Equal("Before", Assert.Single(await server.Http.GetFromRoundAsync())["name"]!.ToString());
@@ -37,12 +38,21 @@ public sealed class BackupTests
         await server.NewDogAsync(new { name = "Anew", purposes = new[] { "walks" } });
         Assert.Equal(2, (await server.Http.GetFromRoundAsync()).Count);
 
-        var undone = await server.PostAsync("/api/backups/undo");
+        // An answer that was lost: sent again it is done once.
+        Assert.Equal(HttpStatusCode.OK, (await server.PostAsync("/api/backups/restore", wish)).Status);
+        Assert.Equal(2, (await server.Http.GetFromRoundAsync()).Count);
+
+        Assert.Equal(HttpStatusCode.BadRequest, (await server.PostAsync("/api/backups/undo", new { })).Status);
+        var undo = new { at = $"{restored["undo"]!["at"]}" };
+        server.Clock.Advance(TimeSpan.FromSeconds(5));
+        var undone = await server.PostAsync("/api/backups/undo", undo);
         Assert.Equal(HttpStatusCode.OK, undone.Status);
+        // Two hands on one button: the second does not undo the first.
+        Assert.Equal(HttpStatusCode.Conflict, (await server.PostAsync("/api/backups/undo", undo)).Status);
         Assert.Equal(["After", "Before"], (await server.Http.GetFromRoundAsync()).Select(d => d["name"]!.ToString()).Order());
         Assert.Equal("Later", (await server.GetAsync("/api/own-practice")).Text("name"));
         // And undone once more it is the restored one again, with what was written in it.
-        Assert.Equal(HttpStatusCode.OK, (await server.PostAsync("/api/backups/undo")).Status);
+        Assert.Equal(HttpStatusCode.OK, (await server.PostAsync("/api/backups/undo", new { at = $"{undone["undo"]!["at"]}" })).Status);
         Assert.Equal(["Anew", "Before"], (await server.Http.GetFromRoundAsync()).Select(d => d["name"]!.ToString()).Order());
     }
 

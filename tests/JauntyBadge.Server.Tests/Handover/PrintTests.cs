@@ -72,7 +72,7 @@ public sealed class PrintTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.Contains("clinic, walker, groomer, family", (await practice.GetAsync($"/api/dogs/{id}/card")).Problem("for"), StringComparison.Ordinal);
         Assert.Contains("a4, a5, letter", (await practice.GetAsync($"/api/dogs/{id}/card.pdf?for=clinic&page=a3")).Problem("page"), StringComparison.Ordinal);
         Assert.Equal(HttpStatusCode.NotFound, (await practice.GetAsync($"/api/dogs/{Guid.NewGuid()}/card?for=clinic")).Status);
-        Assert.Equal(HttpStatusCode.BadRequest, (await practice.GetAsync($"/api/dogs/{id}/papers/kite.pdf")).Status);
+        Assert.Equal(HttpStatusCode.NotFound, (await practice.GetAsync($"/api/dogs/{id}/papers/kite.pdf")).Status);
         Assert.Contains("not folded", (await practice.GetAsync($"/api/dogs/{id}/papers/strip.pdf?page=a4Folded")).Problem("page"), StringComparison.Ordinal);
     }
 

@@ -54,7 +54,7 @@ export function DogLayout() {
         <Flex
           as="nav"
           aria-label={t`Rooms of ${card.data.dog.name}`}
-          gap={{ base: 1, md: 2 }}
+          gap={{ base: 0.5, md: 2 }}
           ms={{ md: 'auto' }}
           w={{ base: 'full', md: 'auto' }}
         >
@@ -62,7 +62,7 @@ export function DogLayout() {
             <Link
               key={room.path}
               asChild
-              px={{ base: 2.5, md: 4 }}
+              px={{ base: 1, md: 3 }}
               py="2"
               color="fg"
               borderBottomWidth="3px"

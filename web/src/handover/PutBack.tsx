@@ -6,6 +6,7 @@ import { api, ask, words, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { dateText } from '../shared/dates';
 import { Labelled } from '../shared/fields';
+import { newId } from '../shared/ids';
 import { complain, notify } from '../shared/notices';
 import { postFile } from './postFile';
 import { useEverythingChanged } from './useHandover';
@@ -15,6 +16,8 @@ type Which = { name: string } | { sent: string; called: string };
 /** A backup in the practice's place: looked at first, the present one set aside, and undone where that was wrong. */
 export function PutBack({ state, first = false }: { state: Schemas['BackupsDto']; first?: boolean }) {
   const [which, setWhich] = useState<Which | null>(null);
+  // Pressed again after an answer that was lost, it is done once.
+  const [wish, setWish] = useState(newId);
   const [passphrase, setPassphrase] = useState('');
   const file = useRef<HTMLInputElement>(null);
   const everything = useEverythingChanged();
@@ -28,7 +31,7 @@ export function PutBack({ state, first = false }: { state: Schemas['BackupsDto']
     onSuccess: ({ sent }, picked) => choose({ sent, called: picked.name }),
   });
   const undo = useMutation({
-    mutationFn: () => ask(api.POST('/api/backups/undo')),
+    mutationFn: (at: string) => ask(api.POST('/api/backups/undo', { body: { at } })),
     onSuccess: async () => {
       setWhich(null);
       look.reset();
@@ -38,19 +41,22 @@ export function PutBack({ state, first = false }: { state: Schemas['BackupsDto']
     onError: (error) => complain(words(error)),
   });
   const put = useMutation({
-    mutationFn: (of: Which) => ask(api.POST('/api/backups/restore', { body: asked(of) })),
-    onSuccess: async () => {
+    mutationFn: (of: Which) => ask(api.POST('/api/backups/restore', { body: { ...asked(of), id: wish } })),
+    onSuccess: async (after) => {
       setWhich(null);
       look.reset();
       await everything();
-      notify(t`The backup is in place. The practice from before is set aside.`, () => undo.mutate());
+      const at = after.undo?.at;
+      notify(t`The backup is in place. The practice from before is set aside.`, at ? () => undo.mutate(at) : undefined);
     },
   });
   const choose = (of: Which) => {
     setWhich(of);
+    setWish(newId());
     put.reset();
     look.mutate(of);
   };
+  const before = state.undo?.at;
   const problem = send.error ?? look.error ?? put.error;
   return (
     <Box as="section" aria-label={t`Put a backup back`}>
@@ -95,9 +101,9 @@ export function PutBack({ state, first = false }: { state: Schemas['BackupsDto']
           }}
         />
         {which && 'called' in which && <Text>{which.called}</Text>}
-        {state.undo && (
-          <Button size="sm" variant="ghost" loading={undo.isPending} onClick={() => undo.mutate()}>
-            {t`Bring back the practice from before ${dateText(state.undo.at, 'moment')}`}
+        {before && (
+          <Button size="sm" variant="ghost" loading={undo.isPending} onClick={() => undo.mutate(before)}>
+            {t`Bring back the practice from before ${dateText(before, 'moment')}`}
           </Button>
         )}
       </Flex>

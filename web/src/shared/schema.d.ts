@@ -5449,6 +5449,11 @@ export interface components {
             sent?: null | string;
             /** @description What it is closed with. */
             passphrase?: null | string;
+            /**
+             * Format: uuid
+             * @description Made where it was entered, so that sent twice it is done once.
+             */
+            id?: null | string;
         };
         /** @description What putting a backup back would do. */
         RestorePreviewDto: {
@@ -6457,6 +6462,14 @@ export interface components {
          * @enum {string}
          */
         UncertaintyKind: "reading" | "section" | "assumed" | "hinge" | "gap" | "hingeDrop" | "chin" | "lowerBorder";
+        /** @description What to undo. */
+        UndoEntry: {
+            /**
+             * Format: date-time
+             * @description When it was put back, as undo says.
+             */
+            at?: null | string;
+        };
         /**
          * @description What keeps a muzzle right.
          * @enum {string}
@@ -13937,7 +13950,11 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoEntry"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

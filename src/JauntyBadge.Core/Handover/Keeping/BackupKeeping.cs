@@ -35,14 +35,14 @@ public static class BackupKeeping
     public static IReadOnlySet<DateTime> Keep(IEnumerable<DateTime> made, DateOnly today, HouseRules rules)
     {
         var newest = made.OrderDescending().ToList();
-        IEnumerable<DateTime> NewestOf<T>(Func<DateOnly, T> of) => newest.GroupBy(m => of(DateOnly.FromDateTime(m))).Select(g => g.First());
+        IEnumerable<DateTime> NewestOf<T>(Func<DateOnly, T> of) => newest.GroupBy(m => of(PracticeClock.DayShown(m))).Select(g => g.First());
         return newest
             .Take(1)
             // What was made today stays today, however often somebody asked for one.
-            .Concat(newest.Where(m => DateOnly.FromDateTime(m) == today))
-            .Concat(NewestOf(d => d).Where(m => today.DayNumber - DateOnly.FromDateTime(m).DayNumber < rules[Days]))
-            .Concat(NewestOf(d => Monday(d)).Where(m => Monday(today).DayNumber - Monday(DateOnly.FromDateTime(m)).DayNumber < 7 * rules[Weeks]))
-            .Concat(NewestOf(Month).Where(m => Month(today) - Month(DateOnly.FromDateTime(m)) < rules[Months]))
+            .Concat(newest.Where(m => PracticeClock.DayShown(m) == today))
+            .Concat(NewestOf(d => d).Where(m => today.DayNumber - PracticeClock.DayShown(m).DayNumber < rules[Days]))
+            .Concat(NewestOf(d => Monday(d)).Where(m => Monday(today).DayNumber - Monday(PracticeClock.DayShown(m)).DayNumber < 7 * rules[Weeks]))
+            .Concat(NewestOf(Month).Where(m => Month(today) - Month(PracticeClock.DayShown(m)) < rules[Months]))
             .ToHashSet();
     }
 
