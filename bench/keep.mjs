@@ -35,7 +35,9 @@ try {
   const size = statSync(join(folder, 'practice.db')).size;
   console.log(`${(size / 1e9).toFixed(2)} GB`);
 
-  const { cards } = await json('/api/round?search=&count=2000');
+  const round = await json('/api/round?count=2000');
+  if (!round.cards) throw new Error(JSON.stringify(round));
+  const { cards } = round;
   const demo = cards.filter((c) => !/\d/.test(c.name));
   const bytes = await Promise.all(demo.map(async (d) => (await (await fetch(`${address}/api/dogs/${d.id}/dossier.zip`)).arrayBuffer()).byteLength));
   const longest = demo[bytes.indexOf(Math.max(...bytes))];

@@ -97,7 +97,7 @@ internal static class LargePractice
     /// <summary>Copies rows, each id moved by the number of the copy.</summary>
     private static void Insert(SqliteConnection connection, string table, string where, int number, Dictionary<string, string>? changed = null)
     {
-        const int Between = 1_000_000;
+        const int Between = 100_000;
         var columns = new List<(string Name, string Type)>();
         using (var ask = connection.CreateCommand())
         {
