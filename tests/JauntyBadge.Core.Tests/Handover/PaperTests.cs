@@ -175,6 +175,22 @@ public class PaperTests
         }
     }
 
+    /// <summary>What stands on its side reaches to the left of its base line: it is printed too, and no page's edge cuts it.</summary>
+    [Theory]
+    [InlineData(3.2)]
+    [InlineData(7)]
+    public void Words_on_their_side_lie_within_the_drawing_and_off_the_outline(double letters)
+    {
+        var basket = Box(118, 96, 86, 88);
+        var drawing = PaperDrawings.Views(basket, Words, letters);
+        var upright = drawing.Marks.OfType<PaperText>().Where(t => t.Upright).ToList();
+        Assert.Equal(3, upright.Count);
+        Assert.All(upright, t => Assert.True(t.At.X - t.SizeMm >= drawing.Left, $"{t.Says} at {t.At.X:0.#}, the drawing begins at {drawing.Left:0.#}"));
+        var around = drawing.Marks.OfType<PaperText>().Single(t => t.Says.Contains("around", StringComparison.Ordinal));
+        Assert.True(around.At.Y - around.SizeMm >= basket.DepthRear.Millimeters, $"{around.Says} begins at {around.At.Y - around.SizeMm:0.#}");
+        Assert.True(around.At.Y <= drawing.Top + drawing.Height);
+    }
+
     [Fact]
     public void A_template_is_the_basket()
     {

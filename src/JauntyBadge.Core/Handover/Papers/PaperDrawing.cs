@@ -33,7 +33,7 @@ public sealed record PaperDrawing(string Title, IReadOnlyList<PaperMark> Marks, 
     private IEnumerable<PointMm> Points =>
         Marks.SelectMany(m =>
             m is PaperLine line ? line.Points
-            : m is PaperText text ? [text.At, new PointMm(text.At.X, text.At.Y - text.SizeMm)]
+            : m is PaperText text ? [text.At, text.Upright ? new(text.At.X - text.SizeMm, text.At.Y) : new(text.At.X, text.At.Y - text.SizeMm)]
             : []
         );
 

@@ -207,7 +207,8 @@ public sealed record BasketDrawing(BasketView Name, IReadOnlyList<PointMm> Outli
             var middle = new PointMm((from.X + to.X) / 2, (from.Y + to.Y) / 2);
             // Outside of the line, on whichever side that is.
             var says =
-                !upright ? new PointMm(middle.X, middle.Y - 0.5 * letters)
+                d.Part == BasketPart.Girth ? new PointMm(middle.X, middle.Y + 0.5 * letters)
+                : !upright ? new PointMm(middle.X, middle.Y - 0.5 * letters)
                 : d.Part == BasketPart.DepthFront ? new(middle.X - 0.5 * letters, middle.Y)
                 : new(middle.X + 1.25 * letters, middle.Y);
             marks.Add(new PaperText(says, words.Of(d), letters, Centred: true, Upright: upright));
