@@ -5,6 +5,9 @@ namespace JauntyBadge.Data;
 /// <summary>One whole file of a practice, made while it may be in use.</summary>
 public static class Backup
 {
+    /// <summary>Seconds that a copy waits for another's writing.</summary>
+    private const int Waits = 30;
+
     /// <summary>Copies a practice by SQLite's own backup and checks the copy.</summary>
     /// <param name="from">The practice's file.</param>
     /// <param name="to">The file to make; there must be none of that name.</param>
@@ -31,10 +34,10 @@ public static class Backup
                 }
             ).Dispose();
             made = true;
-            using var source = Open(from, SqliteOpenMode.ReadOnly);
+            using var source = SqliteFile.Open(from, SqliteOpenMode.ReadOnly, Waits);
             if (Ask(source, """SELECT "name" FROM "sqlite_master" WHERE "name" = '__EFMigrationsHistory'""") is null)
                 throw new PracticeProblem($"{from} is empty: there is no practice in it. No backup was made; keep the ones there are.");
-            using (var copy = Open(to, SqliteOpenMode.ReadWrite))
+            using (var copy = SqliteFile.Open(to, SqliteOpenMode.ReadWrite, Waits))
             {
                 source.BackupDatabase(copy);
                 Ask(copy, "PRAGMA journal_mode=DELETE");
@@ -70,21 +73,6 @@ public static class Backup
         using var read = File.OpenRead(file);
         var head = new byte[16];
         return read.ReadAtLeast(head, head.Length, throwOnEndOfStream: false) == head.Length && head.AsSpan().SequenceEqual("SQLite format 3\0"u8);
-    }
-
-    private static SqliteConnection Open(string path, SqliteOpenMode mode)
-    {
-        var connection = new SqliteConnection(
-            new SqliteConnectionStringBuilder
-            {
-                DataSource = path,
-                Mode = mode,
-                Pooling = false,
-                DefaultTimeout = 30,
-            }.ToString()
-        );
-        connection.Open();
-        return connection;
     }
 
     private static string? Ask(SqliteConnection connection, string sql)

@@ -197,7 +197,13 @@ public sealed class PracticeFolder : IDisposable
     public string? Read(string name) => File.Exists(In(name)) ? File.ReadAllText(In(name)) : null;
 
     /// <summary>Where something of ours lies on its way in or out; only this user may read it.</summary>
-    public string NewPart() => System.IO.Path.Combine(MakeFolder("on-its-way"), Guid.NewGuid().ToString("N"));
+    public string NewPart() => Part(Guid.NewGuid());
+
+    /// <summary>The same, found again by its id.</summary>
+    public string Part(Guid id) => System.IO.Path.Combine(Parts, id.ToString("N"));
+
+    /// <summary>Where all of that lies.</summary>
+    public string Parts => MakeFolder("on-its-way");
 
     /// <summary>Where backups go when nobody says.</summary>
     public string UsualBackups => In("backups");
@@ -256,16 +262,7 @@ public sealed class PracticeFolder : IDisposable
     /// <summary>Reads, without writing anything, what was applied to the file.</summary>
     private (IReadOnlyList<string> Applied, bool IsCopy) LookOver(PracticeDb db, long? noted)
     {
-        using var connection = new SqliteConnection(
-            new SqliteConnectionStringBuilder
-            {
-                DataSource = DatabasePath,
-                Mode = SqliteOpenMode.ReadOnly,
-                Pooling = false,
-                DefaultTimeout = 5,
-            }.ToString()
-        );
-        connection.Open();
+        using var connection = SqliteFile.Open(DatabasePath, SqliteOpenMode.ReadOnly, waits: 5);
         List<string> Read(string sql)
         {
             using var command = connection.CreateCommand();

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.Json;
+using JauntyBadge.Core;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
@@ -44,16 +45,7 @@ public static class Restore
     {
         try
         {
-            using var connection = new SqliteConnection(
-                new SqliteConnectionStringBuilder
-                {
-                    DataSource = file,
-                    Mode = SqliteOpenMode.ReadOnly,
-                    Pooling = false,
-                    DefaultTimeout = 5,
-                }.ToString()
-            );
-            connection.Open();
+            using var connection = SqliteFile.Open(file, SqliteOpenMode.ReadOnly, waits: 5);
             string? Ask(string sql)
             {
                 using var command = connection.CreateCommand();
@@ -133,7 +125,7 @@ public static class Restore
             throw;
         }
 
-        var restored = new Restored(clock.GetUtcNow().UtcDateTime, from, aside, id);
+        var restored = new Restored(clock.UtcNow(), from, aside, id);
         folder.Write(Note, JsonSerializer.Serialize(restored));
         return restored;
     }
@@ -167,7 +159,7 @@ public static class Restore
         var aside = folder.SetAside(clock, isMissed: true);
         folder.BringBack(last.SetAside!);
         await folder.PrepareAsync(db, clock, CancellationToken.None);
-        var undone = new Restored(clock.GetUtcNow().UtcDateTime, last.SetAside!, aside);
+        var undone = new Restored(clock.UtcNow(), last.SetAside!, aside);
         folder.Write(Note, JsonSerializer.Serialize(undone));
         return undone;
     }

@@ -187,7 +187,7 @@ internal static class BackupEndpoints
     private static async Task<SentDto> SendAsync(HttpRequest request, PracticeFolder folder, CancellationToken cancel)
     {
         var path = folder.NewPart();
-        foreach (var old in Directory.EnumerateFiles(Path.GetDirectoryName(path)!).Where(f => File.GetLastWriteTimeUtc(f) < DateTime.UtcNow.AddDays(-1)))
+        foreach (var old in Directory.EnumerateFiles(folder.Parts).Where(f => File.GetLastWriteTimeUtc(f) < DateTime.UtcNow.AddDays(-1)))
             File.Delete(old);
         try
         {
@@ -320,7 +320,7 @@ internal static class BackupEndpoints
     }
 
     private static string? SentPath(string sent, PracticeFolder folder) =>
-        Guid.TryParseExact(sent, "N", out _) && Path.Combine(Path.GetDirectoryName(folder.NewPart())!, sent) is var path && File.Exists(path) ? path : null;
+        Guid.TryParseExact(sent, "N", out var id) && folder.Part(id) is var path && File.Exists(path) ? path : null;
 
     private static async Task<T> OrRefusal<T>(Func<Task<T>> work)
     {

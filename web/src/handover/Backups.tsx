@@ -7,6 +7,7 @@ import { dateText } from '../shared/dates';
 import { Labelled } from '../shared/fields';
 import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
+import { Trouble } from './Trouble';
 import { sizeText } from './sizes';
 
 /** When the last good one was made, one more, where they go, and those that are there. */
@@ -31,12 +32,7 @@ export function Backups({ state }: { state: Schemas['BackupsDto'] }) {
       <Text fontSize="2xl" fontWeight="700" color={state.isOld || state.problem ? 'stop' : 'fg'}>
         {state.oldSays ?? (state.lastGood ? t`Last good one: ${dateText(state.lastGood, 'moment')}` : t`None yet.`)}
       </Text>
-      {state.problem && (
-        <Text color="stop" role="alert">
-          <span aria-hidden="true">⬣ </span>
-          {t`The last try failed: ${state.problem}`}
-        </Text>
-      )}
+      {state.problem && <Trouble says={t`The last try failed: ${state.problem}`} />}
       <Text color="fg.muted">
         {state.nightly ? t`One is made every night by itself.` : t`None is made by itself.`} {state.keeps}
       </Text>

@@ -1,14 +1,15 @@
 import { Box, Button, Flex, Grid, Heading, Input, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useMutation } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
-import { api, ask, words, type Schemas } from '../shared/api';
+import { useState } from 'react';
+import { api, ask, sendFile, words, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { dateText } from '../shared/dates';
 import { Labelled } from '../shared/fields';
 import { newId } from '../shared/ids';
 import { complain, notify } from '../shared/notices';
-import { postFile } from './postFile';
+import { FileButton } from './FileButton';
+import { Trouble } from './Trouble';
 import { useEverythingChanged } from './useHandover';
 
 type Which = { name: string } | { sent: string; called: string };
@@ -19,7 +20,6 @@ export function PutBack({ state, first = false }: { state: Schemas['BackupsDto']
   // Pressed again after an answer that was lost, it is done once.
   const [wish, setWish] = useState(newId);
   const [passphrase, setPassphrase] = useState('');
-  const file = useRef<HTMLInputElement>(null);
   const everything = useEverythingChanged();
   const asked = (of: Which) => ({
     ...('name' in of ? { name: of.name } : { sent: of.sent }),
@@ -27,7 +27,7 @@ export function PutBack({ state, first = false }: { state: Schemas['BackupsDto']
   });
   const look = useMutation({ mutationFn: (of: Which) => ask(api.POST('/api/backups/preview', { body: asked(of) })) });
   const send = useMutation({
-    mutationFn: (picked: File) => postFile<Schemas['SentDto']>('/api/backups/sent', picked),
+    mutationFn: (picked: File) => sendFile<Schemas['SentDto']>('/api/backups/sent', picked),
     onSuccess: ({ sent }, picked) => choose({ sent, called: picked.name }),
   });
   const undo = useMutation({
@@ -77,23 +77,11 @@ export function PutBack({ state, first = false }: { state: Schemas['BackupsDto']
             />
           </Box>
         )}
-        <Button
-          size="sm"
-          variant="outline"
-          borderColor="border.strong"
-          loading={send.isPending}
-          loadingText={t`Sending…`}
-          onClick={() => file.current?.click()}
-        >{t`A file…`}</Button>
-        <input
-          ref={file}
-          type="file"
-          hidden
-          aria-label={t`A backup as a file`}
-          onChange={(event) => {
-            const picked = event.target.files?.[0];
-            event.target.value = '';
-            if (!picked) return;
+        <FileButton
+          does={t`A file…`}
+          name={t`A backup as a file`}
+          busy={send.isPending ? t`Sending…` : null}
+          onPick={(picked) => {
             setWhich(null);
             look.reset();
             put.reset();
@@ -107,12 +95,7 @@ export function PutBack({ state, first = false }: { state: Schemas['BackupsDto']
           </Button>
         )}
       </Flex>
-      {problem && (
-        <Text color="stop" role="alert" mt="2">
-          <span aria-hidden="true">⬣ </span>
-          {words(problem)}
-        </Text>
-      )}
+      {problem && <Trouble says={words(problem)} />}
       {which && problem && (
         <Flex gap="3" align="end" mt="2" wrap="wrap">
           <Box w="18rem">

@@ -1,12 +1,13 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { plural, t } from '@lingui/core/macro';
 import { useMutation } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { words, type Schemas } from '../shared/api';
+import { sendFile, words, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { notify } from '../shared/notices';
-import { postFile } from './postFile';
+import { FileButton } from './FileButton';
+import { Trouble } from './Trouble';
 import { useEverythingChanged } from './useHandover';
 
 type Differing = 'ours' | 'theirs';
@@ -33,13 +34,12 @@ const sectionWords: Record<string, string> = {
 
 /** Dogs from a colleague: what a file would bring is shown first; nothing is overwritten unasked. */
 export function TakeIn() {
-  const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File | null>(null);
   const [differing, setDiffering] = useState<Differing>('ours');
   const everything = useEverythingChanged();
-  const look = useMutation({ mutationFn: (f: File) => postFile<Schemas['DossiersDto']>('/api/dossiers/preview', f) });
+  const look = useMutation({ mutationFn: (f: File) => sendFile<Schemas['DossiersDto']>('/api/dossiers/preview', f) });
   const take = useMutation({
-    mutationFn: (f: File) => postFile<Schemas['DossiersDto']>(`/api/dossiers?differing=${differing}`, f),
+    mutationFn: (f: File) => sendFile<Schemas['DossiersDto']>(`/api/dossiers?differing=${differing}`, f),
     onSuccess: async (taken) => {
       setFile(null);
       look.reset();
@@ -56,24 +56,12 @@ export function TakeIn() {
       <Heading as="h2" size="xl">{t`Take in a dossier`}</Heading>
       <Text mb="2">{t`A dog that a colleague hands over, or that comes back. You see first what would come in.`}</Text>
       <Flex gap="3" align="center" wrap="wrap">
-        <Button
-          size="sm"
-          variant="outline"
-          borderColor="border.strong"
-          loading={look.isPending}
-          loadingText={t`Looking…`}
-          onClick={() => input.current?.click()}
-        >{t`Choose a dossier…`}</Button>
-        <input
-          ref={input}
-          type="file"
+        <FileButton
+          does={t`Choose a dossier…`}
+          name={t`A dossier as a file`}
           accept=".zip,application/zip"
-          hidden
-          aria-label={t`A dossier as a file`}
-          onChange={(event) => {
-            const picked = event.target.files?.[0];
-            event.target.value = '';
-            if (!picked) return;
+          busy={look.isPending ? t`Looking…` : null}
+          onPick={(picked) => {
             setFile(picked);
             take.reset();
             look.mutate(picked);
@@ -81,12 +69,7 @@ export function TakeIn() {
         />
         {file && <Text>{file.name}</Text>}
       </Flex>
-      {problem && (
-        <Text color="stop" role="alert" mt="2">
-          <span aria-hidden="true">⬣ </span>
-          {words(problem)}
-        </Text>
-      )}
+      {problem && <Trouble says={words(problem)} />}
       {file && dogs.length > 0 && (
         <Box mt="3">
           <ul>

@@ -128,6 +128,21 @@ export async function sendPicture(path: string, picture: File, id: string) {
   await ask(answered(fetch(path, { method: 'POST', body: form, headers: { 'Idempotency-Key': id } })));
 }
 
+/** Sends a file as it is. */
+export const sendFile = <Answer>(path: string, file: File) =>
+  ask<Answer>(
+    answered(
+      fetch(path, {
+        method: 'POST',
+        body: file,
+        headers: {
+          'Content-Type': file.name.endsWith('.zip') ? 'application/zip' : 'application/octet-stream',
+          'Accept-Language': language,
+        },
+      }),
+    ),
+  );
+
 const answered = async (call: Promise<Response>) => {
   const response = await call;
   const json = (await response.json().catch(() => undefined)) as unknown;

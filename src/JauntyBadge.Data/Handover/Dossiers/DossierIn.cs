@@ -49,7 +49,6 @@ public static class DossierIn
         db.ChangeTracker.Clear();
         if (looked.IsHere)
             await ClearAsync(db, dogId, cancel);
-        var dog = (DogRow)DossierRow.Of(db, typeof(DogRow)).Read((JsonObject)document["dog"]!, "dog");
         if (looked.IsHere)
         {
             var row = await db.Dogs.SingleAsync(d => d.Id == dogId, cancel);
@@ -58,7 +57,7 @@ public static class DossierIn
             row.HandedOverAt = null;
         }
         else
-            db.Dogs.Add(dog);
+            db.Dogs.Add((DogRow)DossierRow.Of(db, typeof(DogRow)).Read((JsonObject)document["dog"]!, "dog"));
         if (document["habits"] is JsonObject habits)
         {
             var row = (WearingHabitsRow)DossierRow.Of(db, typeof(WearingHabitsRow)).Read(habits, "habits");
@@ -88,7 +87,8 @@ public static class DossierIn
 
         var sets = await AddSessionsAsync(db, document, dogId, first, cancel);
         await AddPassesAsync(db, document, dogId, sets, cancel);
-        var kept = await db.Pictures.Select(p => p.OfId).ToListAsync(cancel);
+        var brought = dossier.Pictures.Keys.ToList();
+        var kept = await db.Pictures.Where(p => brought.Contains(p.OfId)).Select(p => p.OfId).ToListAsync(cancel);
         db.Pictures.AddRange(dossier.Pictures.Where(p => !kept.Contains(p.Key)).Select(p => new PictureRow { OfId = p.Key, Jpeg = p.Value }));
         await db.SaveChangesAsync(cancel);
     }

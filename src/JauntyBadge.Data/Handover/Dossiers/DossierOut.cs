@@ -45,7 +45,7 @@ public sealed record DossierOut(JsonObject Document, IReadOnlyList<(Guid Of, byt
     public static string PictureName(Guid of) => $"pictures/{of:D}.jpg";
 
     /// <summary>Reads a dog; null where there is none.</summary>
-    public static async Task<DossierOut?> OfAsync(PracticeDb db, Guid dogId, DateTime at, CancellationToken cancel, bool withPictures = true)
+    public static async Task<DossierOut?> OfAsync(PracticeDb db, Guid dogId, DateTime at, CancellationToken cancel)
     {
         if (await db.Dogs.AsNoTracking().SingleOrDefaultAsync(d => d.Id == dogId, cancel) is not { } dog)
             return null;
@@ -68,7 +68,7 @@ public sealed record DossierOut(JsonObject Document, IReadOnlyList<(Guid Of, byt
                 ? DossierRow.Of(db, typeof(WearingHabitsRow)).Write(habits)
                 : null,
         };
-        var pictures = withPictures ? await PicturesAsync(db, [.. lists.Values.SelectMany(l => l).Select(r => r.Row)], cancel) : [];
+        var pictures = await PicturesAsync(db, [.. lists.Values.SelectMany(l => l).Select(r => r.Row)], cancel);
         foreach (var section in DossierFormat.Sections)
         {
             document[section.Name] = section.Name switch
