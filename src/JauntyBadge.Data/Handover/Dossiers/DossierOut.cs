@@ -10,30 +10,46 @@ using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Data.Handover.Dossiers;
 
+/// <summary>A list of a dossier.</summary>
+/// <param name="Type">The rows it is made of.</param>
+/// <param name="OfDogAsync">A dog's, in their order.</param>
+internal sealed record DossierList(Type Type, Func<PracticeDb, Guid, CancellationToken, Task<IReadOnlyList<object>>> OfDogAsync)
+{
+    public static DossierList Of<T>(Func<PracticeDb, IQueryable<T>> ordered)
+        where T : class =>
+        new(
+            typeof(T),
+            async (db, dogId, cancel) => [.. await ordered(db).AsNoTracking().Where(r => EF.Property<Guid>(r, "DogId") == dogId).ToListAsync(cancel)]
+        );
+}
+
 /// <summary>The lists of a dossier and the rows they are made of.</summary>
 internal static class DossierRows
 {
-    /// <summary>By list; those with parts of their own are sessions.</summary>
-    public static IReadOnlyDictionary<string, Type> Types { get; } =
-        new Dictionary<string, Type>
+    /// <summary>What belongs to a dog, by list; those with parts of their own are sessions.</summary>
+    public static IReadOnlyDictionary<string, DossierList> OfDog { get; } =
+        new Dictionary<string, DossierList>
         {
-            ["measuringSets"] = typeof(MeasuringSetRow),
-            ["readings"] = typeof(ReadingRow),
-            ["photos"] = typeof(PhotoRow),
-            ["overrules"] = typeof(OverruleRow),
-            ["choices"] = typeof(ChoiceRow),
-            ["tryOns"] = typeof(TryOnRow),
-            ["setRules"] = typeof(GoRuleRow),
-            ["waysOfWorking"] = typeof(PlanChoiceRow),
-            ["planMoves"] = typeof(PlanMoveRow),
-            [DossierFormat.Sessions] = typeof(SessionRow),
-            [DossierFormat.Passes] = typeof(StepPassRow),
-            ["wears"] = typeof(WearRow),
-            ["inspections"] = typeof(InspectionRow),
-            ["visits"] = typeof(AppointmentRow),
-            ["handovers"] = typeof(HandoverRow),
-            [DossierFormat.Breeds] = typeof(BreedRow),
+            ["measuringSets"] = DossierList.Of(db => db.MeasuringSets.OrderBy(r => r.Number)),
+            ["readings"] = DossierList.Of(db => db.Readings.OrderBy(r => r.Number)),
+            ["photos"] = DossierList.Of(db => db.Photos.OrderBy(r => r.Number)),
+            ["overrules"] = DossierList.Of(db => db.Overrules.OrderBy(r => r.At).ThenBy(r => r.LineId)),
+            ["choices"] = DossierList.Of(db => db.Choices.OrderBy(r => r.Number)),
+            ["tryOns"] = DossierList.Of(db => db.TryOns.OrderBy(r => r.Number)),
+            ["setRules"] = DossierList.Of(db => db.GoRules.OrderBy(r => r.Number)),
+            ["waysOfWorking"] = DossierList.Of(db => db.PlanChoices.OrderBy(r => r.Number)),
+            ["planMoves"] = DossierList.Of(db => db.PlanMoves.OrderBy(r => r.Number)),
+            [DossierFormat.Sessions] = DossierList.Of(db => db.Sessions.OrderBy(r => r.Number)),
+            [DossierFormat.Passes] = DossierList.Of(db => db.StepPasses.OrderBy(r => r.Day).ThenBy(r => r.Id)),
+            ["wears"] = DossierList.Of(db => db.Wears.OrderBy(r => r.Number)),
+            ["inspections"] = DossierList.Of(db => db.Inspections.OrderBy(r => r.Number)),
+            ["visits"] = DossierList.Of(db => db.Appointments.OrderBy(r => r.Number)),
+            ["handovers"] = DossierList.Of(db => db.Handovers.OrderBy(r => r.Number)),
         };
+
+    /// <summary>The rows of every list; breeds are shared by dogs.</summary>
+    public static IReadOnlyDictionary<string, Type> Types { get; } =
+        OfDog.Select(l => (l.Key, l.Value.Type)).Append((DossierFormat.Breeds, typeof(BreedRow))).ToDictionary(l => l.Item1, l => l.Item2);
 }
 
 /// <summary>Everything on record of a dog as one document.</summary>
@@ -53,8 +69,8 @@ public sealed record DossierOut(JsonObject Document, IReadOnlyList<(Guid Of, byt
         if (dog.HandedOverAt is not null)
             dog.ArchivedAt = null;
         var lists = new Dictionary<string, List<(object Row, JsonObject Record)>>();
-        foreach (var section in DossierFormat.Sections.Where(s => DossierRows.Types.ContainsKey(s.Name) && s.Name is not DossierFormat.Breeds))
-            lists[section.Name] = [.. (await RowsAsync(db, section.Name, dogId, cancel)).Select(r => (r, DossierRow.Of(db, r.GetType()).Write(r)))];
+        foreach (var (name, list) in DossierRows.OfDog)
+            lists[name] = [.. (await list.OfDogAsync(db, dogId, cancel)).Select(r => (r, DossierRow.Of(db, list.Type).Write(r)))];
         var parts = await SetsAsync(db, dogId, lists, cancel);
         Number([.. lists.Values.SelectMany(l => l), .. parts]);
 
@@ -88,30 +104,6 @@ public sealed record DossierOut(JsonObject Document, IReadOnlyList<(Guid Of, byt
 
         document["numbers"] = await NumbersAsync(db, lists, cancel);
         return new(document, pictures);
-    }
-
-    private static async Task<IReadOnlyList<object>> RowsAsync(PracticeDb db, string section, Guid dogId, CancellationToken cancel)
-    {
-        async Task<IReadOnlyList<object>> All<T>(IQueryable<T> rows)
-            where T : class => [.. await rows.AsNoTracking().Where(r => EF.Property<Guid>(r, "DogId") == dogId).ToListAsync(cancel)];
-        return section switch
-        {
-            "measuringSets" => await All(db.MeasuringSets.OrderBy(r => r.Number)),
-            "readings" => await All(db.Readings.OrderBy(r => r.Number)),
-            "photos" => await All(db.Photos.OrderBy(r => r.Number)),
-            "overrules" => await All(db.Overrules.OrderBy(r => r.At).ThenBy(r => r.LineId)),
-            "choices" => await All(db.Choices.OrderBy(r => r.Number)),
-            "tryOns" => await All(db.TryOns.OrderBy(r => r.Number)),
-            "setRules" => await All(db.GoRules.OrderBy(r => r.Number)),
-            "waysOfWorking" => await All(db.PlanChoices.OrderBy(r => r.Number)),
-            "planMoves" => await All(db.PlanMoves.OrderBy(r => r.Number)),
-            DossierFormat.Sessions => await All(db.Sessions.OrderBy(r => r.Number)),
-            DossierFormat.Passes => await All(db.StepPasses.OrderBy(r => r.Day).ThenBy(r => r.Id)),
-            "wears" => await All(db.Wears.OrderBy(r => r.Number)),
-            "inspections" => await All(db.Inspections.OrderBy(r => r.Number)),
-            "visits" => await All(db.Appointments.OrderBy(r => r.Number)),
-            _ => await All(db.Handovers.OrderBy(r => r.Number)),
-        };
     }
 
     /// <summary>Puts the sets with their goes and signs inside their sessions, and names the set by which a step was passed.</summary>
