@@ -53,6 +53,9 @@ ${list(scripts.filter((s) => !fonts.includes(s)))}
 
 Libraries of the server, native code among them
 ${list(libraries)}
+
+Lists
+  common passwords, from @zxcvbn-ts/language-common 4.1.3: MIT, copyright (c) 2012-2016 Dan Wheeler and Dropbox, Inc., (c) 2021 @zxcvbn-ts
 `;
 
 if (process.argv.includes('--check')) {

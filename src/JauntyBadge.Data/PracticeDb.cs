@@ -4,6 +4,7 @@ using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Data.Handover;
 using JauntyBadge.Data.Measuring;
+using JauntyBadge.Data.People;
 using JauntyBadge.Data.Wearing;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
@@ -50,6 +51,15 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     public DbSet<HandoverRow> Handovers => Set<HandoverRow>();
     public DbSet<PublishedRow> Published => Set<PublishedRow>();
     public DbSet<AnswerRow> Answers => Set<AnswerRow>();
+    public DbSet<PersonRow> People => Set<PersonRow>();
+    public DbSet<GrantRow> Grants => Set<GrantRow>();
+    public DbSet<DeviceRow> Devices => Set<DeviceRow>();
+    public DbSet<LinkRow> Links => Set<LinkRow>();
+    public DbSet<TryRow> Tries => Set<TryRow>();
+    public DbSet<DeedRow> Deeds => Set<DeedRow>();
+    public DbSet<NewsRow> News => Set<NewsRow>();
+    public DbSet<LookedRow> Looked => Set<LookedRow>();
+    public DbSet<AsideRow> Aside => Set<AsideRow>();
 
     internal BreedRanges BreedRanges { get; } = breedRanges ?? new();
 
@@ -62,6 +72,9 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
     /// <summary>The practice's day a moment on record lies on.</summary>
     public DateOnly DayOf(DateTime utc) => Clock.DayOf(utc);
 
+    /// <summary>Whoever works with it and is signed in: what is saved is noted as theirs. Null where nobody had to sign in.</summary>
+    public Hand? Hand { get; set; }
+
     /// <summary>The last number given by this context; null while it saved nothing.</summary>
     public long? LastGiven { get; private set; }
 
@@ -73,6 +86,12 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
         if (changed.Count == 0)
             return 0;
         IReadOnlyList<object> records = [.. changed.Select(e => e.Entity)];
+        if (Hand is { } hand)
+        {
+            Deeds.AddRange(await JauntyBadge.Data.People.Deeds.OfAsync(this, hand, Clock.GetUtcNow().UtcDateTime, changed, cancellationToken));
+            changed = Numbering.Changed(this);
+        }
+
         await using var own = Database.CurrentTransaction is null ? await Database.BeginTransactionAsync(cancellationToken) : null;
         var number = await Numbering.NumberAsync(this, changed, cancellationToken);
         var saved = await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);

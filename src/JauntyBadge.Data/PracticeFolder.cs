@@ -13,7 +13,7 @@ public sealed class PracticeFolder : IDisposable
     private const string MadeByDemo = "made-by-demo";
     private const string DemoBegun = "demo-begun";
     private static readonly string[] Practice = [Database, $"{Database}-wal", $"{Database}-shm", MadeByDemo, DemoBegun];
-    private static readonly string[] Others = ["practice.lock", "backups", "set-aside", "on-its-way", "restored.json", "backups.json", "passphrase"];
+    private static readonly string[] Others = ["practice.lock", "backups", "set-aside", "on-its-way", "restored.json", "backups.json", "passphrase", "keys"];
 
     /// <summary>What a copy says of itself in SQLite's user_version, until it is opened as a practice.</summary>
     internal const int IsCopy = 1;
@@ -80,6 +80,11 @@ public sealed class PracticeFolder : IDisposable
             );
         }
     }
+
+    /// <summary>The same; null where another process has it.</summary>
+    /// <exception cref="PracticeProblem">It cannot be made or written.</exception>
+    public static PracticeFolder? TryHold(string path) =>
+        IsHeld(System.IO.Path.Combine(path, "practice.lock")) && File.Exists(System.IO.Path.Combine(path, "practice.lock")) ? null : Hold(path);
 
     /// <summary>Brings the practice up to date: looks it over, copies it before its schema changes, and never waits for a process that is gone.</summary>
     /// <param name="db">The practice's database.</param>
@@ -204,6 +209,9 @@ public sealed class PracticeFolder : IDisposable
 
     /// <summary>Where all of that lies.</summary>
     public string Parts => MakeFolder("on-its-way");
+
+    /// <summary>Where the keys lie by which people stay signed in.</summary>
+    public string Keys => MakeFolder("keys");
 
     /// <summary>Where backups go when nobody says.</summary>
     public string UsualBackups => In("backups");

@@ -3,12 +3,16 @@ using System.Text.Json.Serialization;
 using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Data;
+using JauntyBadge.Server.People;
 using JauntyBadge.Server.Shared;
 using JauntyBadge.Server.Start;
 using Microsoft.AspNetCore.Connections;
+using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.DataProtection.KeyManagement;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.AspNetCore.Server.Kestrel.Transport.Sockets;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.Options;
 
 const long LargestBody = TooLarge.Usual;
 const int CannotStart = 2;
@@ -22,6 +26,8 @@ try
         return await Practice.RestoreAsync(back);
     if (args is ["replay", .. var of])
         return await Practice.ReplayAsync(of);
+    if (args is ["person", "add", .. var who])
+        return await PersonCommand.AddAsync(who);
     await using var app = Build(args);
     Serve(app);
     if (!OpenApiSetup.IsOnlyGenerating)
@@ -51,10 +57,18 @@ static WebApplication Build(string[] args)
     var builder = WebApplication.CreateBuilder(args);
     var folder = Practice.FolderOf(builder.Configuration);
     builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestBody);
+    var at = PublicAddress.Of(builder.Configuration);
     builder.Services.AddSingleton<IConnectionListenerFactory>(services => new LoopbackOnly(
-        ActivatorUtilities.CreateInstance<SocketTransportFactory>(services)
+        ActivatorUtilities.CreateInstance<SocketTransportFactory>(services),
+        at
     ));
-    builder.AddHosts();
+    builder.AddHosts(at);
+    builder.Services.AddSingleton(at);
+    builder.Services.AddSingleton(Options.Create(at.ProxiesOf(builder.Configuration)));
+    builder.Services.AddHsts(hsts => (hsts.MaxAge, hsts.IncludeSubDomains) = (TimeSpan.FromDays(365), true));
+    builder.Services.AddDataProtection().SetApplicationName("jaunty-badge");
+    builder.Services.AddSingleton<IConfigureOptions<KeyManagementOptions>, KeysInFolder>();
+    SignIns.Add(builder.Services, at);
     builder.Logging.AddStartLog();
     builder.Services.ConfigureHttpJsonOptions(json =>
     {
@@ -93,13 +107,17 @@ static WebApplication Build(string[] args)
 
 static void Serve(WebApplication app)
 {
+    app.UseForwardedHeaders();
     app.Use(SecurityHeaders.Add);
+    if (app.Services.GetRequiredService<PublicAddress>().IsSecure)
+        app.UseHsts();
     app.UseExceptionHandler();
     app.UseStatusCodePages(ProblemHandler.TellAsync);
     app.Use(FromHereOnly.RefuseOtherNames);
     app.Use(FromHereOnly.RefuseOthers);
     app.Use(FromHereOnly.RefuseUnreadable);
     app.Use(Sound.NeedInAddress);
+    app.Use(Door.LetIn);
     app.UseResponseCompression();
     app.UseDefaultFiles();
     app.Use(Precompressed.Serve(app.Environment.WebRootFileProvider));
@@ -111,8 +129,8 @@ static void Serve(WebApplication app)
         .ProducesProblem(StatusCodes.Status404NotFound);
     foreach (var room in Rooms.All)
         room.Map(api);
-    api.MapGet("/health", () => TypedResults.Ok(new Health(true))).ExcludeFromDescription();
-    app.MapOpenApi("/api/openapi/{documentName}.json");
+    api.MapGet("/health", () => TypedResults.Ok(new Health(true))).MayAnyone().ExcludeFromDescription();
+    app.MapOpenApi("/api/openapi/{documentName}.json").WithMetadata(new MayDo.ForAnyone());
 
     // The front end answers every other address itself; the API's own keep their 404, 405 and 415.
     app.MapFallbackToFile("{*path:nonfile:regex(^(?!api($|/)).*$)}", "index.html", SecurityHeaders.StaticFiles);

@@ -33,10 +33,7 @@ public sealed partial class HandoverWords
         };
 
     /// <summary>How long at most, as the big words of a card; never a promise.</summary>
-    public string Headline(CardFacts facts) =>
-        facts is not { Limit: { } limit, Question: { } question } ? wearing.NoMuzzle
-        : facts.ToMend is not null && !limit.NotNow ? writing.Say("Not until its fit is put right")
-        : wearing.Headline(limit, question);
+    public string Headline(CardFacts facts) => facts is not { Limit: { } limit, Question: { } question } ? wearing.NoMuzzle : wearing.Headline(limit, question);
 
     /// <summary>Until when the card holds, and why no longer.</summary>
     public string Holds(HandoverCard card, CardFacts facts)
@@ -99,12 +96,6 @@ public sealed partial class HandoverWords
     {
         if (facts is not { Limit: { } limit, Question: { } question })
             yield break;
-        if (facts.ToMend is { } wrong && !limit.NotNow)
-        {
-            yield return writing.Say($"Tried on {writing.Day(wrong.On)}: {fitting.Wrong(wrong.Finding)}. Put it right before it is worn again.");
-            yield break;
-        }
-
         yield return $"{wearing.Says(limit.Decides, question, limit)}.";
         if (facts.WhenCool is { NotNow: false } cool && cool.Cap > limit.Cap)
             yield return writing.Say($"On a cool day, watched all the time: {writing.Minutes(cool.Cap)} at most.");

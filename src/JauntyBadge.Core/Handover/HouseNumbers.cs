@@ -7,6 +7,7 @@ using JauntyBadge.Core.Handover.Keeping;
 using JauntyBadge.Core.Handover.Papers;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
+using JauntyBadge.Core.People;
 using JauntyBadge.Core.Wearing;
 
 namespace JauntyBadge.Core.Handover;
@@ -85,6 +86,7 @@ public static class HouseNumbers
             ]
         ),
         ("Wearing", [.. WearLimit.All, .. AssociationBalance.All, .. TreatAllowance.All, .. MuzzleState.All]),
+        ("From home", [.. FromHome.All]),
         ("Handing over", [.. HandoverCard.All, .. CupPattern.All, .. BackupKeeping.All]),
     ];
 

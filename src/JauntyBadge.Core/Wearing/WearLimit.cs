@@ -83,6 +83,9 @@ public sealed record WearQuestion(
     /// <summary>The muzzle failed at its inspection and is not mended.</summary>
     public bool OutOfUse { get; init; }
 
+    /// <summary>What was found wrong of its fit when it was last tried on, and is not put right; null for nothing.</summary>
+    public TryOnFinding? FitWrong { get; init; }
+
     /// <summary>Nobody has read the weather, or too long ago: minutes only until somebody does.</summary>
     public bool HeatUnknown { get; init; }
 
@@ -109,6 +112,7 @@ public enum WearCause
     TrainingOnly,
     BadToday,
     OutOfUse,
+    FitWrong,
     AirwayTrouble,
     VeterinarianAllows,
     MindAirway,
@@ -324,6 +328,8 @@ public sealed record WearLimit(TimeSpan Cap, IReadOnlyList<WearLine> Lines, Heat
             yield return new(WearCause.Pause, TimeSpan.Zero, Basis.House("a pause as long as the last wear: it drinks, pants and shakes it off"));
         if (question.OutOfUse)
             yield return new(WearCause.OutOfUse, TimeSpan.Zero, Basis.Practice("what failed at its inspection is not worn until it is mended"));
+        if (question.FitWrong is not null)
+            yield return new(WearCause.FitWrong, TimeSpan.Zero, Basis.Practice("what was found wrong on the dog is put right before it is worn again"));
         if (dog.AirwayTrouble)
             yield return muzzle.HoldsShut ? new(WearCause.MindAirway, TimeSpan.Zero, VeterinarianFirst)
             : dog.VeterinarianAllows is { } allowed ? new(WearCause.VeterinarianAllows, allowed, VeterinarianFirst)

@@ -26,6 +26,7 @@ public sealed class WearingWords(Writing writing)
             ),
             WearCause.Frost => writing.Say($"Below {Rules[Wearing.Heat.FrostUnder].DegreesCelsius:0.#} °C: short wears, {Frost}"),
             WearCause.OutOfUse => writing.Say("The muzzle is out of use until it is mended"),
+            WearCause.FitWrong => writing.Say($"Found wrong when it was tried on: {new FittingWords(writing).Wrong(question.FitWrong!)}"),
             WearCause.AirwayTrouble => writing.Say("Its breathing is looked at first: a veterinarian says whether and how long"),
             WearCause.VeterinarianAllows => writing.Say("What the veterinarian allows it"),
             WearCause.MindAirway => writing.Say("Nothing that holds its mouth shut: its airway is to be minded"),
@@ -122,6 +123,7 @@ public sealed class WearingWords(Writing writing)
                 {
                     WearCause.RuledOut => writing.Say("Not this muzzle"),
                     WearCause.TrainingOnly => writing.Say("For training only"),
+                    WearCause.FitWrong => writing.Say("Not until its fit is put right"),
                     WearCause.BadToday or WearCause.Day => writing.Say("No more today"),
                     WearCause.Pause => writing.Say("Not yet"),
                     _ => writing.Say("Not now"),

@@ -55,6 +55,10 @@ public sealed class DogRow : IVersioned
     /// <summary>Traits seen on this dog, whatever its breed.</summary>
     public List<BreedTrait> TraitsSeen { get; set; } = [];
     public string? Notes { get; set; }
+
+    /// <summary>Only fitters and helpers read the notes.</summary>
+    public bool NotesForUs { get; set; } = true;
+
     public DateTime CreatedAt { get; set; }
     public DateTime? ArchivedAt { get; set; }
 

@@ -188,6 +188,10 @@ public sealed class WeatherRow : INumbered
     public long Number { get; set; }
     public DateTime At { get; set; }
     public string? Place { get; set; }
+
+    /// <summary>The dog at whose home it was read off; null for where the practice is.</summary>
+    public Guid? DogId { get; set; }
+
     public double AirC { get; set; }
     public double HumidityPercent { get; set; }
 

@@ -1,6 +1,7 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Server.Shared;
@@ -18,22 +19,35 @@ internal static class OutlookEndpoints
         api.MapGet("/ways-of-working", async (Pen pen, CancellationToken cancel) => Ways(new ConditioningWords(await pen.TakeAsync(cancel))))
             .WithTags("Conditioning")
             .WithName("waysOfWorking")
+            .May(Concern.Plan)
             .WithSummary("The schools and policies a plan can be chosen from.");
         var plan = api.MapGroup("/dogs/{id:guid}/plan").WithTags("Conditioning").OneWriterAtATime();
-        plan.MapGet("/schools", CompareAsync).WithName("schoolsCompared").WithSummary("What each school would change for this dog.");
+        plan.MapGet("/schools", CompareAsync).WithName("schoolsCompared").May(Concern.Plan).WithSummary("What each school would change for this dog.");
         plan.MapPost("/school", ChooseSchoolAsync)
             .WithName("chooseSchool")
+            .May(Concern.Plan)
             .WithSummary("Train by a school and policies from now on, with a reason. What is passed stays passed. The version is the plan's choiceVersion.")
             .NeedsVersion();
-        plan.MapGet("/begin", TriesAsync).WithName("whereToBegin").WithSummary("What is asked of a dog that does not start from nothing, in order.");
+        plan.MapGet("/begin", TriesAsync)
+            .WithName("whereToBegin")
+            .May(Concern.Plan)
+            .WithSummary("What is asked of a dog that does not start from nothing, in order.");
         plan.MapPost("/begin", BeginAsync)
             .WithName("beginAfterTries")
+            .May(Concern.Plan)
             .WithSummary(
                 "Begin one stage before the first hesitation; what is skipped is on record as tried, not trained. The version is the plan's positionVersion."
             )
             .NeedsVersion();
-        plan.MapPost("/week", ChooseWeekAsync).WithName("chooseTrainingWeek").WithSummary("The owner's days, and the day it is wanted.").NeedsVersion();
-        plan.MapGet("/outlook", OutlookAsync).WithName("outlook").WithSummary("The plan laid on days, and when the dog will be ready, from its own record.");
+        plan.MapPost("/week", ChooseWeekAsync)
+            .WithName("chooseTrainingWeek")
+            .May(Concern.TrainingWeek)
+            .WithSummary("The owner's days, and the day it is wanted.")
+            .NeedsVersion();
+        plan.MapGet("/outlook", OutlookAsync)
+            .WithName("outlook")
+            .May(Concern.Plan)
+            .WithSummary("The plan laid on days, and when the dog will be ready, from its own record.");
     }
 
     private static WaysOfWorkingDto Ways(ConditioningWords words) =>

@@ -1,5 +1,6 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Server.Shared;
@@ -151,23 +152,27 @@ internal static class PlanEndpoints
     public static void MapTrainingPlan(this IEndpointRouteBuilder api)
     {
         var plan = api.MapGroup("/dogs/{id:guid}/plan").WithTags("Conditioning").OneWriterAtATime();
-        plan.MapGet("/", PlanAsync).WithName("plan").WithSummary("The dog's steps in order, adapted to it, and where it stands.");
+        plan.MapGet("/", PlanAsync).WithName("plan").May(Concern.Plan).WithSummary("The dog's steps in order, adapted to it, and where it stands.");
         plan.MapPost("/rule", RuleAsync)
             .WithName("setGoRule")
+            .May(Concern.Plan)
             .WithSummary(
                 "Choose how the dog's sets are decided, with a reason; a session under way goes on as it began. The version is the plan's ruleVersion."
             )
             .NeedsVersion();
         plan.MapPost("/passes/{stepId}/withdraw", WithdrawAsync)
             .WithName("withdrawPass")
+            .May(Concern.Plan)
             .WithSummary("A step passed by hand or by trying no longer counts as passed, with a note. The version is the plan's positionVersion.")
             .NeedsVersion();
         plan.MapPost("/resume", ResumeAsync)
             .WithName("resumeTraining")
+            .May(Concern.Plan)
             .WithSummary("Training that was stopped goes on: what is different, with a note. The version is the plan's positionVersion.")
             .NeedsVersion();
         plan.MapPost("/position", MoveAsync)
             .WithName("movePlan")
+            .May(Concern.Plan)
             .WithSummary("Overrule where the plan stands, with a note. The version is the plan's positionVersion.")
             .NeedsVersion();
     }

@@ -2,6 +2,7 @@ using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.People;
 using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Conditioning;
@@ -67,7 +68,9 @@ internal static class PracticeEndpoints
         api.MapPost("/practice", PlayAsync)
             .WithTags("Conditioning")
             .WithName("practise")
-            .WithSummary("A session with a virtual dog, by hand, and how each choice compares with the rule.");
+            .May(Concern.Trade)
+            .WithSummary("A session with a virtual dog, by hand, and how each choice compares with the rule.")
+            .OnlyReads();
 
     private static async Task<PracticeDto> PlayAsync(PracticeEntry asked, Pen pen, CancellationToken cancel)
     {

@@ -2,6 +2,7 @@ using System.Globalization;
 using CsvHelper;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Server.Shared;
@@ -53,9 +54,13 @@ internal static class ProgressEndpoints
     public static void MapProgress(this IEndpointRouteBuilder api)
     {
         var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Conditioning").OneWriterAtATime();
-        dog.MapGet("/progress", ProgressAsync).WithName("progress").WithSummary("How the dog has come on: sessions, steps, holds, and where it is stuck.");
+        dog.MapGet("/progress", ProgressAsync)
+            .WithName("progress")
+            .May(Concern.Plan)
+            .WithSummary("How the dog has come on: sessions, steps, holds, and where it is stuck.");
         dog.MapGet("/progress.csv", CsvAsync)
             .WithName("progressFile")
+            .May(Concern.WholePractice)
             .WithSummary("The same sessions as comma-separated values.")
             .Produces<string>(StatusCodes.Status200OK, "text/csv");
     }

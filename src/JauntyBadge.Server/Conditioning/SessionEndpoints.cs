@@ -1,5 +1,6 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Server.Shared;
@@ -16,49 +17,65 @@ internal static class SessionEndpoints
         group
             .MapGet("/signs", async (Pen pen, CancellationToken cancel) => Sign.All.Select(new ConditioningWords(await pen.TakeAsync(cancel)).Told).ToList())
             .WithName("signs")
+            .May(Concern.Trade)
             .WithSummary("The signs to tap.");
         group
             .MapPost("/dogs/{id:guid}/sessions", StartAsync)
             .WithName("startSession")
+            .May(Concern.Sessions)
             .WithSummary("Start a session where the plan stands, or go on with the one under way; with an id, one that a device began, once.");
         group
             .MapGet("/dogs/{id:guid}/sessions/next", NextAsync)
             .WithName("nextSession")
+            .May(Concern.Sessions)
             .WithSummary(
                 "The session under way, or one as it would begin now (null where none can), for a device to begin while the server is away. Nothing is stored."
             )
             .OnlyReads();
-        group.MapGet("/dogs/{id:guid}/sessions", RecordAsync).WithName("sessionRecord").WithSummary("The dog's sessions, newest first.");
-        group.MapGet("/sessions/{sessionId:guid}", GetAsync).WithName("session").WithSummary("A session with its sets.");
-        group.MapPut("/sessions/{sessionId:guid}/goes/{goId:guid}", PutGoAsync).WithName("putGo").WithSummary("Save a go; sent twice it counts once.");
-        group.MapDelete("/sessions/{sessionId:guid}/goes/{goId:guid}", DeleteGoAsync).WithName("deleteGo").WithSummary("Take back a go of the open set.");
+        group.MapGet("/dogs/{id:guid}/sessions", RecordAsync).WithName("sessionRecord").May(Concern.Sessions).WithSummary("The dog's sessions, newest first.");
+        group.MapGet("/sessions/{sessionId:guid}", GetAsync).WithName("session").May(Concern.Sessions).WithSummary("A session with its sets.");
+        group
+            .MapPut("/sessions/{sessionId:guid}/goes/{goId:guid}", PutGoAsync)
+            .WithName("putGo")
+            .May(Concern.Sessions)
+            .WithSummary("Save a go; sent twice it counts once.");
+        group
+            .MapDelete("/sessions/{sessionId:guid}/goes/{goId:guid}", DeleteGoAsync)
+            .WithName("deleteGo")
+            .May(Concern.Sessions)
+            .WithSummary("Take back a go of the open set.");
         group
             .MapPut("/sessions/{sessionId:guid}/signs/{seenId:guid}", PutSignAsync)
             .WithName("putSign")
+            .May(Concern.Sessions)
             .WithSummary("Save a sign seen; sent twice it counts once.");
         group
             .MapDelete("/sessions/{sessionId:guid}/signs/{seenId:guid}", DeleteSignAsync)
             .WithName("deleteSign")
+            .May(Concern.Sessions)
             .WithSummary("Take back a sign of the open set.");
         group
             .MapPost("/sessions/{sessionId:guid}/sets/{number:int}/finish", FinishSetAsync)
             .WithName("finishSet")
+            .May(Concern.Sessions)
             .WithSummary("Finish a set: the rule decides what is next.");
         group
             .MapPost("/sessions/{sessionId:guid}/sets/{number:int}/overrule", OverruleAsync)
             .WithName("overruleSet")
+            .May(Concern.Plan)
             .WithSummary("Go on elsewhere than the rule decided of the set finished last, with a note.")
             .NeedsVersion();
         group
             .MapPost("/sessions/{sessionId:guid}/end", EndAsync)
             .WithName("endSession")
+            .May(Concern.Sessions)
             .WithSummary("End the session; an open set with goes is finished first.");
     }
 
     private static async Task<SessionDto> StartAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel, SessionEntry? entry = null)
     {
         if (entry?.Id is { } sent && await db.Sessions.AsNoTracking().SingleOrDefaultAsync(s => s.Id == sent, cancel) is { } known)
-            return known.DogId == id ? await GetAsync(sent, db, pen, cancel) : throw Refusal.Conflict("This id stands for a session of another dog.");
+            return known.DogId == id ? await GetAsync(sent, db, pen, cancel) : throw Lookup.NoSuchSession();
         var file = await db.TrainedDogAsync(id, cancel);
         if (file.OpenSession is { } open)
         {
@@ -485,7 +502,7 @@ internal static class SessionEndpoints
 
     private static async Task<(SessionRow Session, PlannedDog Dog)> LoadAsync(PracticeDb db, Pen pen, Guid sessionId, CancellationToken cancel)
     {
-        var session = await WithSets(db).SingleOrDefaultAsync(s => s.Id == sessionId, cancel) ?? throw Refusal.NotFound("No session has this id.");
+        var session = await WithSets(db).SingleOrDefaultAsync(s => s.Id == sessionId, cancel) ?? throw Lookup.NoSuchSession();
         return (session, await PlannedAsync(db, pen, session.DogId, cancel));
     }
 

@@ -3,6 +3,7 @@ using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Conditioning;
@@ -147,12 +148,17 @@ internal static class WhatIfTraining
     public static void MapWhatIfTraining(this IEndpointRouteBuilder api)
     {
         var whatIf = api.MapGroup("/what-if").WithTags("What if");
-        whatIf.MapPost("/set", DecideSet).WithName("whatIfSet").WithSummary("Decide a set of goes: on, the same again, or back.");
-        whatIf.MapPost("/plan", Plan).WithName("whatIfPlan").WithSummary("The steps for a dog in order, with what is left out and why.");
-        whatIf.MapPost("/hold", Hold).WithName("whatIfHold").WithSummary("What a dog holds, and what to ask of it next.");
+        whatIf.MapPost("/set", DecideSet).WithName("whatIfSet").May(Concern.WholePractice).WithSummary("Decide a set of goes: on, the same again, or back.");
+        whatIf
+            .MapPost("/plan", Plan)
+            .WithName("whatIfPlan")
+            .May(Concern.WholePractice)
+            .WithSummary("The steps for a dog in order, with what is left out and why.");
+        whatIf.MapPost("/hold", Hold).WithName("whatIfHold").May(Concern.WholePractice).WithSummary("What a dog holds, and what to ask of it next.");
         whatIf
             .MapPost("/forecast", WhatIfForecasts.Foretell)
             .WithName("whatIfForecast")
+            .May(Concern.WholePractice)
             .WithSummary("When a dog will be ready, from its log and the days there are.");
     }
 

@@ -16,7 +16,11 @@ public sealed record StationNews(
     string? Place,
     IReadOnlyList<WeatherReading> Observed,
     IReadOnlyList<WeatherReading> Foretold
-);
+)
+{
+    /// <summary>Where there is no station.</summary>
+    public static StationNews None { get; } = new(IsThere: false, Connected: false, null, null, [], []);
+}
 
 /// <summary>Keeps the link to the weather station.</summary>
 public sealed class StationService(IStationLink link, TimeProvider clock, ILogger<StationService> log) : BackgroundService

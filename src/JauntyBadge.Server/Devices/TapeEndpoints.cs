@@ -1,6 +1,7 @@
 using System.ComponentModel;
 using FluentValidation;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -46,14 +47,17 @@ internal static class TapeEndpoints
         var tape = api.MapGroup("/devices/tape").WithTags("Digital tape");
         tape.MapGet("/events", News)
             .WithName("tapeNews")
+            .May(Concern.Readings)
             .WithSummary("What the digital tape sends, as server-sent events: state, battery, readings, trouble.")
             .Produces<TapeNews>(contentType: "text/event-stream");
         tape.MapPost("/claim", Claim)
             .WithName("claimTape")
+            .May(Concern.Readings)
             .WithSummary("Let the tape's readings come to a bench that listens, instead of to the one that has them now.")
             .ProducesProblem(StatusCodes.Status409Conflict);
         tape.MapPost("/stand-in", Do)
             .WithName("standInTape")
+            .May(Concern.Readings)
             .WithSummary("Press the simulated tape's button, or let it fail.")
             .ProducesProblem(StatusCodes.Status409Conflict);
     }

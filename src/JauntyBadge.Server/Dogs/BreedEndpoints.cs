@@ -1,6 +1,7 @@
 using FluentValidation;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Server.Shared;
@@ -86,10 +87,16 @@ internal static class BreedEndpoints
         breeds
             .MapGet("/", ListAsync)
             .WithName("breeds")
+            .May(Concern.Choosing)
             .WithSummary("The breeds, found by any words of name, head shape or traits. From memory unless the practice's own.");
-        breeds.MapPost("/", AddAsync).WithName("addBreed").WithSummary("Add a breed.");
-        breeds.MapPut("/{breedId}", EditAsync).WithName("editBreed").WithSummary("Correct a breed.").NeedsVersion();
-        breeds.MapDelete("/{breedId}", ResetAsync).WithName("resetBreed").WithSummary("Go back to the shipped row, or take an own breed out.").NeedsVersion();
+        breeds.MapPost("/", AddAsync).WithName("addBreed").May(Concern.WholePractice).WithSummary("Add a breed.");
+        breeds.MapPut("/{breedId}", EditAsync).WithName("editBreed").May(Concern.WholePractice).WithSummary("Correct a breed.").NeedsVersion();
+        breeds
+            .MapDelete("/{breedId}", ResetAsync)
+            .WithName("resetBreed")
+            .May(Concern.WholePractice)
+            .WithSummary("Go back to the shipped row, or take an own breed out.")
+            .NeedsVersion();
     }
 
     private static async Task<IReadOnlyList<BreedDto>> ListAsync(PracticeDb db, CancellationToken cancel, string? find = null)

@@ -4,6 +4,7 @@ using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
@@ -37,7 +38,8 @@ public sealed record DogEntry(
     string? ClinicPhone = null,
     string? Cue = null,
     string? BitesAbout = null,
-    bool? FamilyWasTold = null
+    bool? FamilyWasTold = null,
+    bool? NotesForUs = null
 )
 {
     /// <summary>Writes what was entered onto a row.</summary>
@@ -61,7 +63,7 @@ public sealed record DogEntry(
         dog.Health = [.. (Health ?? []).Distinct()];
         dog.TraitsSeen = [.. (TraitsSeen ?? []).Distinct()];
         dog.BiteTier = BiteTier ?? Core.Dogs.BiteTier.None;
-        dog.Notes = Notes.OrNull();
+        (dog.Notes, dog.NotesForUs) = (Notes.OrNull(), NotesForUs ?? true);
         (dog.KeeperPhone, dog.ClinicName, dog.ClinicPhone) = (KeeperPhone.OrNull(), ClinicName.OrNull(), ClinicPhone.OrNull());
         (dog.Cue, dog.BitesAbout, dog.FamilyWasTold) = (Cue.OrNull(), BitesAbout.OrNull(), FamilyWasTold == true);
     }
@@ -123,9 +125,18 @@ public sealed record DogDto(
     string? Cue,
     string? BitesAbout,
     bool FamilyWasTold,
-    bool HandedOver
+    bool HandedOver,
+    bool NotesForUs
 ) : IAtVersion
 {
+    /// <summary>As it is sent to somebody.</summary>
+    internal DogDto Without(Withheld withheld)
+    {
+        var dog = withheld.Whereabouts ? this with { Keeper = null, KeeperPhone = null, Place = null } : this;
+        dog = withheld.Notes ? dog with { Notes = null } : dog;
+        return withheld.Bites ? dog with { BiteTier = BiteTier.None, BitesAbout = null } : dog;
+    }
+
     public static DogDto Of(DogRow d) =>
         new(
             d.Id,
@@ -154,7 +165,8 @@ public sealed record DogDto(
             d.Cue,
             d.BitesAbout,
             d.FamilyWasTold,
-            d.HandedOverAt is not null
+            d.HandedOverAt is not null,
+            d.NotesForUs
         );
 }
 
@@ -193,6 +205,10 @@ public sealed record DogCardDto(
     Guid? OpenSessionId
 )
 {
+    /// <summary>As it is sent to somebody.</summary>
+    internal DogCardDto Without(Withheld withheld) =>
+        withheld.Choosing ? this with { Dog = Dog.Without(withheld), Choice = null, Tried = null } : this with { Dog = Dog.Without(withheld) };
+
     internal static DogCardDto Of(DogFile file, DateOnly today, Writing writing)
     {
         var (standing, words, dog) = (Standing.Of(file.Record, today), new CaseloadWords(writing), new DogWords(writing));

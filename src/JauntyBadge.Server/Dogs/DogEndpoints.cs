@@ -1,7 +1,9 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
+using JauntyBadge.Server.People;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
@@ -15,17 +17,20 @@ internal static class DogEndpoints
     {
         api.MapGet("/coat-colours", async (Pen pen, CancellationToken cancel) => CoatColour.All.Select(new DogWords(await pen.TakeAsync(cancel)).Told).ToList())
             .WithName("coatColours")
+            .May(Concern.Trade)
             .WithSummary("The coat colours to pick from.");
 
         var dogs = api.MapGroup("/dogs").WithTags("Dogs").OneWriterAtATime();
-        dogs.MapPost("/", CreateAsync).WithName("createDog").WithSummary("Add a dog.");
-        dogs.MapGet("/{id:guid}", CardAsync).WithName("dog").WithSummary("A dog and where it stands.");
-        dogs.MapPut("/{id:guid}", EditAsync).WithName("editDog").WithSummary("Edit a dog.").NeedsVersion();
+        dogs.MapPost("/", CreateAsync).WithName("createDog").May(Concern.Dogs).WithSummary("Add a dog.");
+        dogs.MapGet("/{id:guid}", CardAsync).WithName("dog").May(Concern.Dogs).WithSummary("A dog and where it stands.");
+        dogs.MapPut("/{id:guid}", EditAsync).WithName("editDog").May(Concern.Dogs).WithSummary("Edit a dog.").NeedsVersion();
         dogs.MapPost("/{id:guid}/archive", (Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) => ArchiveAsync(id, true, db, clock, cancel))
             .WithName("archiveDog")
+            .May(Concern.Dogs)
             .WithSummary("Take a dog off the round.");
         dogs.MapPost("/{id:guid}/restore", (Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel) => ArchiveAsync(id, false, db, clock, cancel))
             .WithName("restoreDog")
+            .May(Concern.Dogs)
             .WithSummary("Put an archived dog back.");
     }
 
@@ -52,10 +57,10 @@ internal static class DogEndpoints
         return TypedResults.Created($"/api/dogs/{dog.Id}", DogDto.Of(dog));
     }
 
-    private static async Task<DogCardDto> CardAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
+    private static async Task<DogCardDto> CardAsync(Guid id, PracticeDb db, Pen pen, Asker asker, TimeProvider clock, CancellationToken cancel)
     {
         var file = await db.DogFileAsync(id, cancel);
-        return DogCardDto.Of(file, clock.Today(), await pen.WithAsync(file.Measured.Rules, cancel));
+        return DogCardDto.Of(file, clock.Today(), await pen.WithAsync(file.Measured.Rules, cancel)).Without(asker.Withheld(file.Dog));
     }
 
     private static async Task<DogDto> EditAsync(

@@ -1,10 +1,12 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.People;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Measuring;
 using JauntyBadge.Server.Conditioning;
+using JauntyBadge.Server.People;
 using JauntyBadge.Server.Shared;
 using Microsoft.EntityFrameworkCore;
 
@@ -42,11 +44,19 @@ internal static class RecordEndpoints
             .OneWriterAtATime()
             .MapGet("/", RecordAsync)
             .WithName("record")
+            .May(Concern.WhoDidWhat)
             .WithSummary($"What was measured, chosen, tried, trained, worn, inspected, visited and noted, the newest first; the last {MostOfAKind} of each.");
 
-    private static async Task<IReadOnlyList<RecordItemDto>> RecordAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IReadOnlyList<RecordItemDto>> RecordAsync(
+        Guid id,
+        PracticeDb db,
+        Pen pen,
+        Asker asker,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
-        await db.DogAsync(id, cancel);
+        var withheld = asker.Withheld(await db.DogAsync(id, cancel));
         var writing = await pen.TakeAsync(cancel);
         var words = new CaseloadWords(writing);
         IEnumerable<RecordItemDto> all =
@@ -56,6 +66,10 @@ internal static class RecordEndpoints
             .. await TrainedAsync(id, db, words, new ConditioningWords(writing), cancel),
             .. await WornAsync(id, db, words, clock, cancel),
         ];
+        if (withheld.Choosing)
+            all = all.Select(i =>
+                i.Kind is RecordKind.Chosen or RecordKind.Tried or RecordKind.Noted or RecordKind.Measured ? i with { Lines = [], Picture = null } : i
+            );
         return [.. all.OrderByDescending(i => i.At).ThenByDescending(i => i.Kind)];
     }
 

@@ -1,5 +1,6 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Shared;
@@ -16,22 +17,34 @@ internal static class CatalogueEndpoints
     public static void MapCatalogue(this IEndpointRouteBuilder api)
     {
         var catalogue = api.MapGroup("/catalogue").WithTags("Catalogue").OneWriterAtATime();
-        catalogue.MapGet("/", ListAsync).WithName("catalogue").WithSummary("The muzzles to choose from.");
-        catalogue.MapPost("/", AddAsync).WithName("addMuzzle").WithSummary("Add a model.");
+        catalogue.MapGet("/", ListAsync).WithName("catalogue").May(Concern.Choosing).WithSummary("The muzzles to choose from.");
+        catalogue.MapPost("/", AddAsync).WithName("addMuzzle").May(Concern.Choosing).WithSummary("Add a model.");
         catalogue
             .MapPut("/{modelId}", EditAsync)
             .WithName("editMuzzle")
+            .May(Concern.Choosing)
             .WithSummary("Change a model. The old version stays for the fits made with it.")
             .NeedsVersion();
-        catalogue.MapDelete("/{modelId}", PutAwayAsync).WithName("putMuzzleAway").WithSummary("Put a model away; it can be brought back.").NeedsVersion();
+        catalogue
+            .MapDelete("/{modelId}", PutAwayAsync)
+            .WithName("putMuzzleAway")
+            .May(Concern.Choosing)
+            .WithSummary("Put a model away; it can be brought back.")
+            .NeedsVersion();
         catalogue
             .MapGet("/away", AwayAsync)
             .WithName("muzzlesAway")
+            .May(Concern.Choosing)
             .WithSummary("The models offered for no dog: put away, or kept in words that cannot be read. An earlier version can be brought back.");
-        catalogue.MapGet("/{modelId}/versions", VersionsAsync).WithName("muzzleVersions").WithSummary("Every version of a model, the newest first.");
+        catalogue
+            .MapGet("/{modelId}/versions", VersionsAsync)
+            .WithName("muzzleVersions")
+            .May(Concern.Choosing)
+            .WithSummary("Every version of a model, the newest first.");
         catalogue
             .MapPost("/{modelId}/versions/{revision:int}", BringBackAsync)
             .WithName("bringMuzzleBack")
+            .May(Concern.Choosing)
             .WithSummary("Make an earlier version the newest.")
             .NeedsVersion();
         catalogue
@@ -41,22 +54,31 @@ internal static class CatalogueEndpoints
                     DrawnSizeDto.Of(entry.Type ?? MuzzleType.Basket, (entry.Size ?? new SizeEntry()).ToSize("draft"), await pen.TakeAsync(cancel))
             )
             .WithName("drawSize")
+            .May(Concern.Choosing)
             .WithSummary("Draw a geometry while it is typed.")
             .OnlyReads();
         catalogue
             .MapGet("/{modelId}/chart.csv", ChartAsync)
             .WithName("chart")
+            .May(Concern.Choosing)
             .WithSummary("A model's size chart as CSV.")
             .Produces<string>(contentType: "text/csv");
-        catalogue.MapPost("/chart/open", Open).WithName("openChart").WithSummary("Open a size chart and guess what its columns mean.").OnlyReads();
+        catalogue
+            .MapPost("/chart/open", Open)
+            .WithName("openChart")
+            .May(Concern.Choosing)
+            .WithSummary("Open a size chart and guess what its columns mean.")
+            .OnlyReads();
         catalogue
             .MapPost("/chart/read", ReadAsync)
             .WithName("readChart")
+            .May(Concern.Choosing)
             .WithSummary("Read a size chart by a mapping, row by row, without keeping anything.")
             .OnlyReads();
         catalogue
             .MapPost("/chart/import", ImportAsync)
             .WithName("importChart")
+            .May(Concern.Choosing)
             .WithSummary("Take a size chart in, whole or not at all; into a model that is there, with the version it is meant for.")
             .NeedsVersion();
     }

@@ -1,5 +1,6 @@
 using FluentValidation;
 using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Shared;
@@ -40,8 +41,9 @@ internal static class FitSettingsEndpoints
         settings
             .MapGet("/", async (PracticeDb db, CancellationToken cancel) => FitSettingsDto.Of(await FitSettingsRow.LoadAsync(db, cancel)))
             .WithName("fitSettings")
+            .May(Concern.Choosing)
             .WithSummary("How the practice fits.");
-        settings.MapPut("/", SetAsync).WithName("setFitSettings").WithSummary("Set how the practice fits.").NeedsVersion();
+        settings.MapPut("/", SetAsync).WithName("setFitSettings").May(Concern.Choosing).WithSummary("Set how the practice fits.").NeedsVersion();
     }
 
     private static async Task<FitSettingsDto> SetAsync(FitSettingsEntry entry, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)

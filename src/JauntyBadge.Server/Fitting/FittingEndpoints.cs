@@ -2,6 +2,7 @@ using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Dogs;
@@ -19,32 +20,43 @@ internal static class FittingEndpoints
     public static void MapFitting(this IEndpointRouteBuilder api)
     {
         var fits = api.MapGroup("/dogs/{id:guid}").WithTags("Fitting").OneWriterAtATime();
-        fits.MapGet("/fits", FitsAsync).WithName("fits").WithSummary("The catalogue ranked for a dog, with its brief.");
-        fits.MapGet("/fits/{sizeId}", DetailAsync).WithName("fit").WithSummary("One muzzle on the dog, drawn to scale.");
+        fits.MapGet("/fits", FitsAsync).WithName("fits").May(Concern.Choosing).WithSummary("The catalogue ranked for a dog, with its brief.");
+        fits.MapGet("/fits/{sizeId}", DetailAsync).WithName("fit").May(Concern.Choosing).WithSummary("One muzzle on the dog, drawn to scale.");
         fits.MapGet("/fits/{sizeId}/drawing.svg", SvgAsync)
             .WithName("fitDrawing")
+            .May(Concern.Choosing)
             .WithSummary("The drawing as SVG in true millimetres, another muzzle over it if wished.")
             .Produces<string>(contentType: "image/svg+xml");
         fits.MapPut("/brief/{lineId}", OverruleAsync)
             .WithName("overrule")
+            .May(Concern.Choosing)
             .WithSummary("Overrule a line of the brief, with a note that stays visible; version \"0\" where it was not.")
             .NeedsVersion();
-        fits.MapDelete("/brief/{lineId}", UnruleAsync).WithName("letStand").WithSummary("Let a line of the brief stand again.").NeedsVersion();
-        fits.MapGet("/order", OrderAsync).WithName("order").WithSummary("The sheet for a muzzle made to measure.");
-        fits.MapPost("/choice", ChooseAsync).WithName("choose").WithSummary("Keep a muzzle for a dog with the reasons as they are now.");
-        fits.MapGet("/choices", ChoicesAsync).WithName("choices").WithSummary("Every muzzle chosen for a dog, the newest first, each as it was.");
+        fits.MapDelete("/brief/{lineId}", UnruleAsync)
+            .WithName("letStand")
+            .May(Concern.Choosing)
+            .WithSummary("Let a line of the brief stand again.")
+            .NeedsVersion();
+        fits.MapGet("/order", OrderAsync).WithName("order").May(Concern.Choosing).WithSummary("The sheet for a muzzle made to measure.");
+        fits.MapPost("/choice", ChooseAsync).WithName("choose").May(Concern.Choosing).WithSummary("Keep a muzzle for a dog with the reasons as they are now.");
+        fits.MapGet("/choices", ChoicesAsync)
+            .WithName("choices")
+            .May(Concern.Choosing)
+            .WithSummary("Every muzzle chosen for a dog, the newest first, each as it was.");
         fits.MapPost(
                 "/choice/{choiceId:guid}/withdraw",
                 (Guid id, Guid choiceId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel) =>
                     WithdrawAsync(id, choiceId, clock.UtcNow(), db, pen, cancel)
             )
             .WithName("withdrawChoice")
+            .May(Concern.Choosing)
             .WithSummary("Withdraw a choice; it can be taken up again.");
         fits.MapPost(
                 "/choice/{choiceId:guid}/restore",
                 (Guid id, Guid choiceId, PracticeDb db, Pen pen, CancellationToken cancel) => WithdrawAsync(id, choiceId, null, db, pen, cancel)
             )
             .WithName("restoreChoice")
+            .May(Concern.Choosing)
             .WithSummary("Take a withdrawn choice up again.");
     }
 

@@ -4,6 +4,7 @@ using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Measuring;
@@ -78,6 +79,7 @@ internal static class TryOnEndpoints
     {
         api.MapPost("/dogs/{id:guid}/try-ons/{tryOnId:guid}/picture", AddPictureAsync)
             .WithName("addTryOnPicture")
+            .May(Concern.Choosing)
             .WithTags("Try-on")
             .WithSummary("Attach a picture: JPEG, PNG or WebP up to 20 MB.")
             .TakesPicture();
@@ -86,17 +88,20 @@ internal static class TryOnEndpoints
         tries
             .MapGet("/try-on", GuideAsync)
             .WithName("tryOnGuide")
+            .May(Concern.Choosing)
             .WithSummary("The checks for a muzzle on this dog: the size named, else the one chosen, else the one ranked first.");
         tries
             .MapPost("/try-on/diagnose", DiagnoseAsync)
             .WithName("diagnose")
+            .May(Concern.Choosing)
             .WithSummary("From a symptom to causes and the cheapest remedy, recomputed.")
             .OnlyReads();
-        tries.MapGet("/try-ons", ListAsync).WithName("tryOns").WithSummary("A dog's try-ons, the newest first.");
-        tries.MapPost("/try-ons", KeepAsync).WithName("keepTryOn").WithSummary("Keep a try-on.");
+        tries.MapGet("/try-ons", ListAsync).WithName("tryOns").May(Concern.Choosing).WithSummary("A dog's try-ons, the newest first.");
+        tries.MapPost("/try-ons", KeepAsync).WithName("keepTryOn").May(Concern.Choosing).WithSummary("Keep a try-on.");
         tries
             .MapGet("/try-ons/{tryOnId:guid}/picture", PictureAsync)
             .WithName("tryOnPicture")
+            .May(Concern.Choosing)
             .WithSummary("Its picture.")
             .Produces<byte[]>(contentType: "image/jpeg");
         tries
@@ -105,6 +110,7 @@ internal static class TryOnEndpoints
                 (Guid id, Guid tryOnId, PracticeDb db, TimeProvider clock, CancellationToken cancel) => RemoveAsync(id, tryOnId, clock.UtcNow(), db, cancel)
             )
             .WithName("removeTryOn")
+            .May(Concern.Choosing)
             .WithSummary("Take a try-on out; it can be put back.");
         tries
             .MapPost(
@@ -112,6 +118,7 @@ internal static class TryOnEndpoints
                 (Guid id, Guid tryOnId, PracticeDb db, CancellationToken cancel) => RemoveAsync(id, tryOnId, null, db, cancel)
             )
             .WithName("restoreTryOn")
+            .May(Concern.Choosing)
             .WithSummary("Put a try-on back.");
     }
 

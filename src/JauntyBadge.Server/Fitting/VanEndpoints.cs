@@ -3,6 +3,7 @@ using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Shared;
@@ -123,11 +124,22 @@ internal static class VanEndpoints
     public static void MapVan(this IEndpointRouteBuilder api)
     {
         var van = api.MapGroup("/van").WithTags("Van").OneWriterAtATime();
-        van.MapGet("/", PlanAsync).WithName("van").WithSummary("What is in the van, and which sizes to carry so that the most dogs get a fit today.");
-        van.MapPut("/{sizeId}", CountAsync).WithName("setVanCount").WithSummary("Set how many of a size lie in the van.").NeedsVersion();
-        van.MapPost("/expected", ExpectAsync).WithName("expectDogs").WithSummary("Add dogs the practice expects.");
-        van.MapPut("/expected/{expectedId:guid}", AmendAsync).WithName("amendExpected").WithSummary("Correct dogs the practice expects.").NeedsVersion();
-        van.MapDelete("/expected/{expectedId:guid}", UnexpectAsync).WithName("unexpectDogs").WithSummary("Take expected dogs out.").NeedsVersion();
+        van.MapGet("/", PlanAsync)
+            .WithName("van")
+            .May(Concern.Choosing)
+            .WithSummary("What is in the van, and which sizes to carry so that the most dogs get a fit today.");
+        van.MapPut("/{sizeId}", CountAsync).WithName("setVanCount").May(Concern.Choosing).WithSummary("Set how many of a size lie in the van.").NeedsVersion();
+        van.MapPost("/expected", ExpectAsync).WithName("expectDogs").May(Concern.Choosing).WithSummary("Add dogs the practice expects.");
+        van.MapPut("/expected/{expectedId:guid}", AmendAsync)
+            .WithName("amendExpected")
+            .May(Concern.Choosing)
+            .WithSummary("Correct dogs the practice expects.")
+            .NeedsVersion();
+        van.MapDelete("/expected/{expectedId:guid}", UnexpectAsync)
+            .WithName("unexpectDogs")
+            .May(Concern.Choosing)
+            .WithSummary("Take expected dogs out.")
+            .NeedsVersion();
     }
 
     private static async Task<VanPlanDto> PlanAsync(

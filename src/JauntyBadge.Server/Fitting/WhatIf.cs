@@ -3,6 +3,7 @@ using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Server.Shared;
 using UnitsNet;
 
@@ -184,9 +185,17 @@ internal static class WhatIf
     public static void MapWhatIf(this IEndpointRouteBuilder api)
     {
         var whatIf = api.MapGroup("/what-if").WithTags("What if");
-        whatIf.MapPost("/strap", Strap).WithName("whatIfStrap").WithSummary("The loop a neck strap must make for the fingers under it.");
-        whatIf.MapPost("/fit", Fit).WithName("whatIfFit").WithSummary("Judge one basket on one snout, with chances where uncertainties are given.");
-        whatIf.MapPost("/brief", Brief).WithName("whatIfBrief").WithSummary("What a dog needs of a muzzle for its purposes.");
+        whatIf
+            .MapPost("/strap", Strap)
+            .WithName("whatIfStrap")
+            .May(Concern.WholePractice)
+            .WithSummary("The loop a neck strap must make for the fingers under it.");
+        whatIf
+            .MapPost("/fit", Fit)
+            .WithName("whatIfFit")
+            .May(Concern.WholePractice)
+            .WithSummary("Judge one basket on one snout, with chances where uncertainties are given.");
+        whatIf.MapPost("/brief", Brief).WithName("whatIfBrief").May(Concern.WholePractice).WithSummary("What a dog needs of a muzzle for its purposes.");
     }
 
     public static StrapLoop Strap(WhatIfStrap asked)

@@ -1,4 +1,5 @@
 using JauntyBadge.Core;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Handover;
 using JauntyBadge.Server.Shared;
@@ -89,33 +90,42 @@ internal static class BackupEndpoints
                 (PracticeDb db, Pen pen, BackupKeeper keeper, PracticeFolder folder, CancellationToken cancel) => StateAsync(db, pen, keeper, folder, cancel)
             )
             .WithName("backups")
+            .May(Concern.WholePractice)
             .WithSummary("Where backups go, those that are there, and whether the last good one is too old.");
         api.MapGroup("/backups")
             .WithTags("Keeping")
             .OneWriterAtATime()
             .MapPut("/settings", SetAsync)
             .WithName("setBackups")
+            .May(Concern.WholePractice)
             .WithSummary("Where backups go, and whether by night and closed with a passphrase.")
             .NeedsVersion();
-        backups.MapPost("/", MakeAsync).WithName("makeBackup").WithSummary("Make one now, whole and checked.");
+        backups.MapPost("/", MakeAsync).WithName("makeBackup").May(Concern.WholePractice).WithSummary("Make one now, whole and checked.");
         backups
             .MapGet("/{name}", OneAsync)
             .WithName("backupFile")
+            .May(Concern.WholePractice)
             .WithSummary("A backup, to take along.")
             .Produces<byte[]>(contentType: "application/octet-stream");
         backups
             .MapPost("/sent", SendAsync)
             .WithName("sendBackup")
+            .May(Concern.WholePractice)
             .WithSummary("Send a backup of another machine; it is kept until it is put back, or for a day.")
             .Accepts<byte[]>("application/octet-stream")
             .WithMetadata(new RequestSizeLimitAttribute(LargestBackup))
             .ProducesProblem(StatusCodes.Status413PayloadTooLarge);
-        backups.MapPost("/preview", PreviewAsync).WithName("previewRestore").WithSummary("What a backup holds, beside what is here. Nothing is changed.");
+        backups
+            .MapPost("/preview", PreviewAsync)
+            .WithName("previewRestore")
+            .May(Concern.WholePractice)
+            .WithSummary("What a backup holds, beside what is here. Nothing is changed.");
         backups
             .MapPost("/restore", RestoreAsync)
             .WithName("restoreBackup")
+            .May(Concern.WholePractice)
             .WithSummary("Put a backup in the practice's place; the one here is set aside first and can be brought back.");
-        backups.MapPost("/undo", UndoAsync).WithName("undoRestore").WithSummary("Bring the practice back that was set aside last.");
+        backups.MapPost("/undo", UndoAsync).WithName("undoRestore").May(Concern.WholePractice).WithSummary("Bring the practice back that was set aside last.");
     }
 
     private static async Task<BackupsDto> StateAsync(PracticeDb db, Pen pen, BackupKeeper keeper, PracticeFolder folder, CancellationToken cancel)

@@ -4,10 +4,12 @@ using JauntyBadge.Core.Handover;
 using JauntyBadge.Core.Handover.Cards;
 using JauntyBadge.Core.Handover.Papers;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Server.Devices;
 using JauntyBadge.Server.Fitting;
 using JauntyBadge.Server.Handover.Pdf;
+using JauntyBadge.Server.People;
 using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Handover;
@@ -42,16 +44,24 @@ internal static class CardEndpoints
         var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Handover").OneWriterAtATime();
         dog.MapGet("/card", CardAsync)
             .WithName("card")
+            .May(Concern.Card)
             .WithSummary("What the clinic, the walker, the groomer or the family needs to know, and no more.")
             .OfThisMoment();
-        dog.MapGet("/card.pdf", PdfAsync).WithName("cardPdf").WithSummary("The same on one page: a4, a5, letter, or a4Folded.").ProducesPdf().OfThisMoment();
+        dog.MapGet("/card.pdf", PdfAsync)
+            .WithName("cardPdf")
+            .May(Concern.Card)
+            .WithSummary("The same on one page: a4, a5, letter, or a4Folded.")
+            .ProducesPdf()
+            .OfThisMoment();
         dog.MapGet("/report.pdf", ReportAsync)
             .WithName("reportPdf")
+            .May(Concern.WholePractice)
             .WithSummary("What is on record, for a veterinarian or a behaviour professional.")
             .ProducesPdf()
             .OfThisMoment();
         dog.MapGet("/order.pdf", OrderAsync)
             .WithName("orderPdf")
+            .May(Concern.Choosing)
             .WithSummary("The sheet for a muzzle made to measure, on one page with a drawing.")
             .ProducesPdf()
             .OfThisMoment();
@@ -68,12 +78,13 @@ internal static class CardEndpoints
         PracticeDb db,
         Pen pen,
         StationService station,
+        Asker asker,
         TimeProvider clock,
         CancellationToken cancel,
         string? @for = null
     )
     {
-        var (fit, facts, card, words) = await LoadAsync(id, db, pen, station, clock, @for, cancel);
+        var (fit, facts, card, words) = await LoadAsync(id, db, pen, station, asker, clock, @for, cancel);
         return new CardDto(
             card.For,
             fit.File.Dog.Name,
@@ -95,6 +106,7 @@ internal static class CardEndpoints
         PracticeDb db,
         Pen pen,
         StationService station,
+        Asker asker,
         TimeProvider clock,
         CancellationToken cancel,
         string? @for = null,
@@ -102,7 +114,7 @@ internal static class CardEndpoints
     )
     {
         var size = SizeOf(page);
-        var (fit, facts, card, words) = await LoadAsync(id, db, pen, station, clock, @for, cancel);
+        var (fit, facts, card, words) = await LoadAsync(id, db, pen, station, asker, clock, @for, cancel);
         var text = new CardText(
             fit.File.Dog.Name,
             new DogWords(fit.Writing).Breeds(fit.File.Profile),
@@ -122,13 +134,16 @@ internal static class CardEndpoints
         PracticeDb db,
         Pen pen,
         StationService station,
+        Asker asker,
         TimeProvider clock,
         string? audience,
         CancellationToken cancel
     )
     {
-        var (fit, facts) = await HandedFacts.CardAsync(id, db, pen, station, clock, cancel);
+        var (fit, facts) = await HandedFacts.CardAsync(id, db, pen, station, asker, clock, cancel);
         var whom = QueryWords.Read<Audience>(audience, "for") ?? throw Refusal.Field("for", $"Say whom the card is for; {QueryWords.OneOf(typeof(Audience))}.");
+        if (asker.Kind is not { } kind || !Withheld.Cards(kind, fit.File.Dog.FamilyWasTold).Contains(whom))
+            throw new Refusal(StatusCodes.Status403Forbidden, "Not for you", "This card is not for you. Ask the fitter for it.");
         return (fit, facts, HandoverCard.Of(facts, whom), new HandoverWords(fit.Writing));
     }
 
@@ -137,13 +152,14 @@ internal static class CardEndpoints
         PracticeDb db,
         Pen pen,
         StationService station,
+        Asker asker,
         TimeProvider clock,
         CancellationToken cancel,
         string? page = null
     )
     {
         var size = SizeOf(page);
-        var (fit, facts) = await HandedFacts.CardAsync(id, db, pen, station, clock, cancel);
+        var (fit, facts) = await HandedFacts.CardAsync(id, db, pen, station, asker, clock, cancel);
         var report = await HandedFacts.ReportAsync(id, facts, fit, db, cancel);
         var words = new HandoverWords(fit.Writing);
         return Pdf(

@@ -5,6 +5,7 @@ using Ical.Net.Serialization;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Handover;
 using JauntyBadge.Core.Handover.Days;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Handover;
@@ -27,16 +28,19 @@ internal static class DayEndpoints
         api.MapGet("/dogs/{id:guid}/calendar.ics", OfDogAsync)
             .WithTags("Handover")
             .WithName("dogDays")
+            .May(Concern.Papers)
             .WithSummary("A dog's days: sessions, rest, visits, upkeep and happy wears, each in words that stand alone.")
             .ProducesCalendar();
         api.MapGet("/dogs/{id:guid}/plan/calendar.ics", OfDogAsync)
             .WithTags("Conditioning")
             .WithName("calendarFile")
+            .May(Concern.Papers)
             .WithSummary("The same, at its former address.")
             .ProducesCalendar();
         api.MapGet("/calendar.ics", OfAllAsync)
             .WithTags("Handover")
             .WithName("allDays")
+            .May(Concern.WholePractice)
             .WithSummary("The days of every dog on the round, under the same ids as in its own calendar.")
             .ProducesCalendar();
     }

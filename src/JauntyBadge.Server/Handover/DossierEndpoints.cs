@@ -2,9 +2,11 @@ using System.IO.Compression;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Handover;
 using JauntyBadge.Core.Handover.Dossiers;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Handover;
 using JauntyBadge.Data.Handover.Dossiers;
+using JauntyBadge.Server.People;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
@@ -59,11 +61,13 @@ internal static class DossierEndpoints
         api.MapGet("/dogs/{id:guid}/dossier.zip", OfDogAsync)
             .WithTags("Handover")
             .WithName("dossier")
+            .May(Concern.Dossier)
             .WithSummary("The whole dog as one ZIP: dossier.json by docs/formats/dossier-1.schema.json, its pictures, and a README.")
             .Produces<byte[]>(contentType: Zip);
         api.MapGet("/dossiers.zip", OfAllAsync)
             .WithTags("Handover")
             .WithName("allDossiers")
+            .May(Concern.WholePractice)
             .WithSummary("Every dog, archived ones too, each in a folder of its own.")
             .Produces<byte[]>(contentType: Zip);
         api.MapPost(
@@ -73,11 +77,13 @@ internal static class DossierEndpoints
             )
             .WithTags("Handover")
             .WithName("previewDossier")
+            .May(Concern.WholePractice)
             .WithSummary("What a file of dossiers holds, what would come in and what is here already. Nothing is kept.")
             .TakesZip();
         api.MapPost("/dossiers", TakeAsync)
             .WithTags("Handover")
             .WithName("takeDossier")
+            .May(Concern.WholePractice)
             .WithSummary("Take a file of dossiers in, all of it or nothing; what is here and says something else stays unless differing is theirs.")
             .TakesZip();
     }
@@ -90,9 +96,18 @@ internal static class DossierEndpoints
             .ProducesProblem(StatusCodes.Status409Conflict)
             .ProducesProblem(StatusCodes.Status413PayloadTooLarge);
 
-    private static async Task<IResult> OfDogAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, HttpContext http, CancellationToken cancel)
+    private static async Task<IResult> OfDogAsync(Guid id, PracticeDb db, Pen pen, Asker asker, TimeProvider clock, HttpContext http, CancellationToken cancel)
     {
+        var withheld = asker.Withheld(await db.DogAsync(id, cancel));
+        // A dossier without its bites would be believed elsewhere.
+        if (withheld.Bites)
+            throw new Refusal(
+                StatusCodes.Status403Forbidden,
+                "Not for you",
+                "The fitter hands this dossier over: something in it is to be talked about first."
+            );
         var dossier = await DossierOut.OfAsync(db, id, clock.UtcNow(), cancel) ?? throw Refusal.NotFound("No dog has this id.");
+        dossier.Withhold(withheld);
         var words = new HandoverWords(await pen.TakeAsync(cancel));
         var name = dossier.Document["dog"]!["name"]!.ToString();
         return Send(

@@ -10,6 +10,7 @@ using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Handover;
 using JauntyBadge.Server.Devices;
 using JauntyBadge.Server.Fitting;
+using JauntyBadge.Server.People;
 using JauntyBadge.Server.Shared;
 using JauntyBadge.Server.Wearing;
 using Microsoft.EntityFrameworkCore;
@@ -25,6 +26,7 @@ internal static class HandedFacts
         PracticeDb db,
         Pen pen,
         StationService station,
+        Asker asker,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -35,7 +37,7 @@ internal static class HandedFacts
         WearQuestion? question = null;
         if (choice is not null)
         {
-            var latest = await WeatherEndpoints.LatestAsync(db, station.Now, now, cancel);
+            var latest = await WeatherEndpoints.LatestAsync(db, WeatherEndpoints.NewsFor(asker, station), now, asker, id, cancel);
             var read = latest is [var newest, ..] && !newest.Reading.IsStale(now, rules) ? newest.Reading.Weather : null;
             var asked = WearEndpoints.QuestionOf(fit, choice, WearEndpoints.WornOf(choice, rules), now.UtcDateTime);
             // A card is read for longer than the pause after a wear lasts.

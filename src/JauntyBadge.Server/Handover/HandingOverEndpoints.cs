@@ -1,4 +1,5 @@
 using JauntyBadge.Core;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Handover;
 using JauntyBadge.Server.Dogs;
@@ -28,9 +29,15 @@ internal static class HandingOverEndpoints
     public static void MapHandingOver(this IEndpointRouteBuilder api)
     {
         var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Handover").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
-        dog.MapGet("/handovers", ListAsync).WithName("handovers").WithSummary("Handed over on, to whom, and taken back; the newest first.");
-        dog.MapPost("/handed-over", HandOverAsync).WithName("handOver").WithSummary("The dog goes to somebody else: off the round here, its record stays.");
-        dog.MapPost("/taken-back", TakeBackAsync).WithName("takeBack").WithSummary("The dog is ours again.");
+        dog.MapGet("/handovers", ListAsync)
+            .WithName("handovers")
+            .May(Concern.WholePractice)
+            .WithSummary("Handed over on, to whom, and taken back; the newest first.");
+        dog.MapPost("/handed-over", HandOverAsync)
+            .WithName("handOver")
+            .May(Concern.WholePractice)
+            .WithSummary("The dog goes to somebody else: off the round here, its record stays.");
+        dog.MapPost("/taken-back", TakeBackAsync).WithName("takeBack").May(Concern.WholePractice).WithSummary("The dog is ours again.");
     }
 
     private static async Task<IReadOnlyList<HandoverDto>> ListAsync(Guid id, PracticeDb db, CancellationToken cancel)

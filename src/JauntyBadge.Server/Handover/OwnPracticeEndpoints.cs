@@ -1,6 +1,7 @@
 using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Data.Handover;
@@ -53,10 +54,18 @@ internal static class OwnPracticeEndpoints
     public static void MapOwnPractice(this IEndpointRouteBuilder api)
     {
         var own = api.MapGroup("/own-practice").WithTags("Keeping").OneWriterAtATime();
-        own.MapGet("/", StateAsync).WithName("ownPractice").WithSummary("What the practice is called and where, and whether it is new.");
-        own.MapPut("/", SetAsync).WithName("setOwnPractice").WithSummary("Say what the practice is called, where it is and where it is rung.").NeedsVersion();
+        own.MapGet("/", StateAsync)
+            .WithName("ownPractice")
+            .May(Concern.WholePractice)
+            .WithSummary("What the practice is called and where, and whether it is new.");
+        own.MapPut("/", SetAsync)
+            .WithName("setOwnPractice")
+            .May(Concern.WholePractice)
+            .WithSummary("Say what the practice is called, where it is and where it is rung.")
+            .NeedsVersion();
         own.MapPost("/invented", PutAwayAsync)
             .WithName("inventedAway")
+            .May(Concern.WholePractice)
             .WithSummary("Put the shipped catalogue away whole, or bring it back. Its models and makers are invented; corrected ones stay.");
     }
 

@@ -2,6 +2,7 @@ using JauntyBadge.Core;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Handover;
 using JauntyBadge.Core.Handover.Papers;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Server.Fitting;
 using JauntyBadge.Server.Handover.Pdf;
@@ -38,15 +39,20 @@ internal static class PaperEndpoints
     public static void MapPapers(this IEndpointRouteBuilder api)
     {
         var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Handover").OneWriterAtATime();
-        dog.MapGet("/papers", ListAsync).WithName("papers").WithSummary("The papers there are of a dog, and what is missing for the others.");
+        dog.MapGet("/papers", ListAsync)
+            .WithName("papers")
+            .May(Concern.Papers)
+            .WithSummary("The papers there are of a dog, and what is missing for the others.");
         dog.MapGet("/papers/{kind}.pdf", PaperAsync)
             .WithName("paper")
+            .May(Concern.Papers)
             .WithSummary("A paper at 1:1: strip, strap, cup or template; on a4, a5 or letter, in tiles where the page is too small.")
             .ProducesProblem(StatusCodes.Status409Conflict)
             .ProducesPdf();
         api.MapPost("/what-if/cup", CupAsync)
             .WithTags("What if")
             .WithName("whatIfCup")
+            .May(Concern.WholePractice)
             .WithSummary("The flat pattern of a paper cup from its girths and length.");
     }
 

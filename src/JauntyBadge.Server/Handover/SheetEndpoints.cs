@@ -1,6 +1,7 @@
 using System.Text;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Handover.Sheets;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Handover;
 using JauntyBadge.Server.Shared;
@@ -38,6 +39,7 @@ internal static class SheetEndpoints
             )
             .WithTags("Handover")
             .WithName("dogTable")
+            .May(Concern.WholePractice)
             .WithSummary("A table of a dog: sessions, wears, inspections, visits, readings or treats.")
             .Produces<string>(StatusCodes.Status200OK, "text/csv");
         api.MapGet(
@@ -47,6 +49,7 @@ internal static class SheetEndpoints
             )
             .WithTags("Handover")
             .WithName("table")
+            .May(Concern.WholePractice)
             .WithSummary("A table of all dogs, or the catalogue.")
             .Produces<string>(StatusCodes.Status200OK, "text/csv");
     }

@@ -1,4 +1,6 @@
 using System.Reflection;
+using JauntyBadge.Core.People;
+using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.House;
 
@@ -18,5 +20,9 @@ internal static class AboutEndpoints
     });
 
     public static void MapAbout(this IEndpointRouteBuilder api) =>
-        api.MapGet("/about", () => About.Value).WithTags("House").WithName("about").WithSummary("The version, and the licences of what ships.");
+        api.MapGet("/about", () => About.Value)
+            .WithTags("House")
+            .WithName("about")
+            .May(Concern.Trade)
+            .WithSummary("The version, and the licences of what ships.");
 }

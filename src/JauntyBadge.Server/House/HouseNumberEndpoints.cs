@@ -1,5 +1,6 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Handover;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Server.Shared;
 using Microsoft.EntityFrameworkCore;
@@ -14,15 +15,21 @@ internal static class HouseNumberEndpoints
     public static void MapHouseNumbers(this IEndpointRouteBuilder api)
     {
         var numbers = api.MapGroup("/house-numbers").WithTags("House").OneWriterAtATime();
-        numbers.MapGet("/", ListAsync).WithName("houseNumbers").WithSummary("Every number of the job with its basis, and the practice's own where it set one.");
+        numbers
+            .MapGet("/", ListAsync)
+            .WithName("houseNumbers")
+            .May(Concern.WholePractice)
+            .WithSummary("Every number of the job with its basis, and the practice's own where it set one.");
         numbers
             .MapPut("/{numberId}", SetAsync)
             .WithName("setHouseNumber")
+            .May(Concern.WholePractice)
             .WithSummary("Set a number of the practice's own, with the reason; without a value it is set back to ours.")
             .NeedsVersion();
         numbers
             .MapPost("/{numberId}/trial", TryAsync)
             .WithName("tryHouseNumber")
+            .May(Concern.WholePractice)
             .WithSummary("What a number would change for the dogs there are. Nothing is stored.")
             .OnlyReads();
     }

@@ -1,5 +1,6 @@
 using FluentValidation;
 using JauntyBadge.Core;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Server.Shared;
 
@@ -36,8 +37,14 @@ internal static class WritingEndpoints
         writing
             .MapGet("/", async (PracticeDb db, CancellationToken cancel) => WritingDto.Of(await WritingRow.LoadAsync(db, cancel)))
             .WithName("writing")
+            .May(Concern.Trade)
             .WithSummary("How the practice writes dates and prices.");
-        writing.MapPut("/", SetAsync).WithName("setWriting").WithSummary("Set how the practice writes dates and prices.").NeedsVersion();
+        writing
+            .MapPut("/", SetAsync)
+            .WithName("setWriting")
+            .May(Concern.WholePractice)
+            .WithSummary("Set how the practice writes dates and prices.")
+            .NeedsVersion();
     }
 
     private static async Task<WritingDto> SetAsync(WritingEntry entry, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)

@@ -1,6 +1,7 @@
 using System.ComponentModel;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Measuring;
 using JauntyBadge.Server.Shared;
@@ -18,22 +19,29 @@ internal static class BenchEndpoints
     {
         api.MapGet("/readings/so-far", SoFar)
             .WithName("readingSoFar")
+            .May(Concern.Readings)
             .WithTags("Measuring")
             .WithSummary("What is made of a length while it is being typed; half a length is no error here.");
 
         var bench = api.MapGroup("/dogs/{id:guid}").WithTags("Measuring").OneWriterAtATime();
-        bench.MapGet("/bench", BenchAsync).WithName("bench").WithSummary("Readings, cross-checks and the head drawn from them.");
+        bench.MapGet("/bench", BenchAsync).WithName("bench").May(Concern.Measuring).WithSummary("Readings, cross-checks and the head drawn from them.");
         bench
             .MapGet("/bench/typing", TypingAsync)
             .WithName("typing")
+            .May(Concern.Measuring)
             .WithSummary("The bench as it would be with a reading that is being typed; half a length is no error here.");
         bench
             .MapPut("/bench", SetAsync)
             .WithName("editMeasuringSet")
+            .May(Concern.Measuring)
             .WithSummary("Fit style, body mass, coat and fit-line gap of the set in hand.")
             .NeedsVersion();
-        bench.MapPost("/jaw-held", HeldAsync).WithName("jawHeld").WithSummary("Say how the jaw to nose readings in hand were held: level or point to point.");
-        bench.MapPost("/readings", AddAsync).WithName("addReading").WithSummary("Add a reading, kept as taken.");
+        bench
+            .MapPost("/jaw-held", HeldAsync)
+            .WithName("jawHeld")
+            .May(Concern.Readings)
+            .WithSummary("Say how the jaw to nose readings in hand were held: level or point to point.");
+        bench.MapPost("/readings", AddAsync).WithName("addReading").May(Concern.Readings).WithSummary("Add a reading, kept as taken.");
         bench
             .MapDelete(
                 "/readings/{readingId:guid}",
@@ -41,6 +49,7 @@ internal static class BenchEndpoints
                     ChangeAsync(id, readingId, r => r.RemovedAt ??= clock.UtcNow(), unit, db, pen, clock, cancel)
             )
             .WithName("removeReading")
+            .May(Concern.Readings)
             .WithSummary("Take a reading out of use as a slip; it can be put back.");
         bench
             .MapPost(
@@ -49,6 +58,7 @@ internal static class BenchEndpoints
                     ChangeAsync(id, readingId, r => r.RemovedAt = null, unit, db, pen, clock, cancel)
             )
             .WithName("restoreReading")
+            .May(Concern.Readings)
             .WithSummary("Put a reading back.");
         bench
             .MapPost(
@@ -65,6 +75,7 @@ internal static class BenchEndpoints
                 ) => ChangeAsync(id, readingId, r => (r.SetAside, r.Kept) = (judgement.SetAside?.Trim(), judgement.Keep == true), unit, db, pen, clock, cancel)
             )
             .WithName("judgeReading")
+            .May(Concern.Measuring)
             .WithSummary("Set a reading aside with a reason, keep it, or take either back.");
     }
 

@@ -1,6 +1,7 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Handover;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Measuring;
 using JauntyBadge.Server.Shared;
@@ -55,15 +56,19 @@ internal static class HistoryEndpoints
     public static void MapMeasuringHistory(this IEndpointRouteBuilder api)
     {
         var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Measuring").OneWriterAtATime();
-        dog.MapGet("/measuring-sets", HistoryAsync).WithName("measuringSets").WithSummary("The dog's measuring sets, the newest first.");
-        dog.MapGet("/measuring-sets/compare", CompareAsync).WithName("compareSets").WithSummary("Two sets beside each other.");
-        dog.MapPost("/measuring-sets", StartAsync).WithName("startMeasuringSet").WithSummary("Begin a new set; the earlier ones are kept.");
+        dog.MapGet("/measuring-sets", HistoryAsync).WithName("measuringSets").May(Concern.Measuring).WithSummary("The dog's measuring sets, the newest first.");
+        dog.MapGet("/measuring-sets/compare", CompareAsync).WithName("compareSets").May(Concern.Measuring).WithSummary("Two sets beside each other.");
+        dog.MapPost("/measuring-sets", StartAsync)
+            .WithName("startMeasuringSet")
+            .May(Concern.Measuring)
+            .WithSummary("Begin a new set; the earlier ones are kept.");
         dog.MapDelete(
                 "/measuring-sets/{setId:guid}",
                 (Guid id, Guid setId, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel) =>
                     RemoveAsync(id, setId, true, db, pen, clock, cancel)
             )
             .WithName("removeMeasuringSet")
+            .May(Concern.Measuring)
             .WithSummary("Take a set out of the record; it can be put back.");
         dog.MapPost(
                 "/measuring-sets/{setId:guid}/restore",
@@ -71,16 +76,19 @@ internal static class HistoryEndpoints
                     RemoveAsync(id, setId, false, db, pen, clock, cancel)
             )
             .WithName("restoreMeasuringSet")
+            .May(Concern.Measuring)
             .WithSummary("Put a set back.");
         dog.MapGet("/readings.csv", ExportAsync)
             .WithName("exportReadings")
+            .May(Concern.WholePractice)
             .WithSummary("All readings of the dog as CSV.")
             .Produces<string>(contentType: "text/csv");
         dog.MapPost("/readings/import/preview", PreviewAsync)
             .WithName("previewReadings")
+            .May(Concern.Measuring)
             .WithSummary("What a CSV file holds: good rows and bad ones with their number. Nothing is stored.")
             .OnlyReads();
-        dog.MapPost("/readings/import", ImportAsync).WithName("importReadings").WithSummary("Take over the good rows of a CSV file.");
+        dog.MapPost("/readings/import", ImportAsync).WithName("importReadings").May(Concern.Measuring).WithSummary("Take over the good rows of a CSV file.");
     }
 
     private static async Task<HistoryDto> HistoryAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)

@@ -1,6 +1,7 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Demo;
 using JauntyBadge.Data.Measuring;
@@ -18,6 +19,7 @@ internal static class PhotoEndpoints
     {
         api.MapGet("/demo-pictures/{view}", Demo)
             .WithName("demoPicture")
+            .May(Concern.Measuring)
             .WithTags("Photos")
             .WithSummary("A drawn picture to try with: view side or top.")
             .Produces<byte[]>(contentType: "image/jpeg");
@@ -25,20 +27,26 @@ internal static class PhotoEndpoints
         // Not among the group below: a slow upload must not keep the others from writing.
         api.MapPost("/dogs/{id:guid}/photos", AddAsync)
             .WithName("addPhoto")
+            .May(Concern.Readings)
             .WithTags("Photos")
             .WithSummary("Upload a picture: JPEG, PNG or WebP up to 20 MB. What the camera wrote into it is not kept.")
             .TakesPicture();
 
         var photos = api.MapGroup("/dogs/{id:guid}/photos").WithTags("Photos").OneWriterAtATime();
-        photos.MapGet("/", ListAsync).WithName("photos").WithSummary("A dog's pictures, the newest first.");
-        photos.MapGet("/{photoId:guid}", OneAsync).WithName("photo").WithSummary("What is marked on a picture, and what follows.");
+        photos.MapGet("/", ListAsync).WithName("photos").May(Concern.Measuring).WithSummary("A dog's pictures, the newest first.");
+        photos.MapGet("/{photoId:guid}", OneAsync).WithName("photo").May(Concern.Measuring).WithSummary("What is marked on a picture, and what follows.");
         photos
             .MapGet("/{photoId:guid}/picture", PictureAsync)
             .WithName("picture")
+            .May(Concern.Measuring)
             .WithSummary("The picture itself.")
             .Produces<byte[]>(contentType: "image/jpeg");
-        photos.MapPut("/{photoId:guid}", MarkAsync).WithName("markPhoto").WithSummary("Keep what is marked on a picture.").NeedsVersion();
-        photos.MapPost("/{photoId:guid}/take", TakeAsync).WithName("takeFromPhoto").WithSummary("Take a picture's measures over as readings.");
+        photos.MapPut("/{photoId:guid}", MarkAsync).WithName("markPhoto").May(Concern.Readings).WithSummary("Keep what is marked on a picture.").NeedsVersion();
+        photos
+            .MapPost("/{photoId:guid}/take", TakeAsync)
+            .WithName("takeFromPhoto")
+            .May(Concern.Readings)
+            .WithSummary("Take a picture's measures over as readings.");
         photos
             .MapDelete(
                 "/{photoId:guid}",
@@ -46,6 +54,7 @@ internal static class PhotoEndpoints
                     RemoveAsync(id, photoId, true, db, pen, clock, cancel)
             )
             .WithName("removePhoto")
+            .May(Concern.Readings)
             .WithSummary("Take a picture out; it can be put back.");
         photos
             .MapPost(
@@ -54,6 +63,7 @@ internal static class PhotoEndpoints
                     RemoveAsync(id, photoId, false, db, pen, clock, cancel)
             )
             .WithName("restorePhoto")
+            .May(Concern.Readings)
             .WithSummary("Put a picture back.");
     }
 

@@ -3,6 +3,7 @@ using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
+using JauntyBadge.Core.People;
 using JauntyBadge.Server.Shared;
 using UnitsNet;
 
@@ -196,14 +197,16 @@ internal static class WhatIfMeasure
     public static void MapWhatIfMeasure(this IEndpointRouteBuilder api)
     {
         var whatIf = api.MapGroup("/what-if").WithTags("What if");
-        whatIf.MapPost("/reading", Understand).WithName("whatIfReading").WithSummary("Read a length the way people write it.");
+        whatIf.MapPost("/reading", Understand).WithName("whatIfReading").May(Concern.WholePractice).WithSummary("Read a length the way people write it.");
         whatIf
             .MapPost("/measure", Measure)
             .WithName("whatIfMeasure")
+            .May(Concern.WholePractice)
             .WithSummary("Judge readings: means with their doubt, cross-checks, head shape, what is missing.");
         whatIf
             .MapPost("/photo", Photo)
             .WithName("whatIfPhoto")
+            .May(Concern.WholePractice)
             .WithSummary("Work measures out of a marked picture, or say how to take it again.")
             .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }

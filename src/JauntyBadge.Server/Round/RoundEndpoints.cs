@@ -2,6 +2,7 @@ using System.ComponentModel;
 using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Caseload;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Server.Shared;
@@ -66,9 +67,10 @@ internal static class RoundEndpoints
         round
             .MapGet("/", RoundAsync)
             .WithName("round")
+            .May(Concern.Round)
             .WithSummary("Dogs with their badge and what there is to do, a stretch at a time; archived=true lists the archived ones.");
-        round.MapGet("/stops", StopsAsync).WithName("stops").WithSummary("The places of the round in the order of the fitter's stops.");
-        round.MapPut("/stops", SetStopsAsync).WithName("setStops").WithSummary("Set the order of the stops.").NeedsVersion();
+        round.MapGet("/stops", StopsAsync).WithName("stops").May(Concern.Round).WithSummary("The places of the round in the order of the fitter's stops.");
+        round.MapPut("/stops", SetStopsAsync).WithName("setStops").May(Concern.Round).WithSummary("Set the order of the stops.").NeedsVersion();
     }
 
     private static async Task<StopsDto> StopsAsync(PracticeDb db, RoundBoard board, TimeProvider clock, CancellationToken cancel)

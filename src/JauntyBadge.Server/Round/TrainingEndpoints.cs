@@ -1,5 +1,6 @@
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Server.Shared;
 using Microsoft.EntityFrameworkCore;
@@ -47,6 +48,7 @@ internal static class TrainingEndpoints
             .OneWriterAtATime()
             .MapGet("/", OverviewAsync)
             .WithName("training")
+            .May(Concern.Round)
             .WithSummary("How the training of all dogs on the round stands: who is stuck, overdue, wanted by a day, ready.");
 
     private static async Task<TrainingOverviewDto> OverviewAsync(PracticeDb db, RoundBoard board, Pen pen, TimeProvider clock, CancellationToken cancel)

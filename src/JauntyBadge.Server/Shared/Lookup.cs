@@ -40,7 +40,9 @@ internal static class Lookup
 
     private static readonly JsonSerializerOptions Units = new() { Converters = { new LengthInMm(), new MassInGrams() } };
 
-    private static Refusal NoSuchDog() => Refusal.NotFound("No dog has this id.");
+    internal static Refusal NoSuchDog() => Refusal.NotFound("No dog has this id.");
+
+    internal static Refusal NoSuchSession() => Refusal.NotFound("No session has this id.");
 
     /// <summary>The text without blanks around it; null where nothing is left.</summary>
     public static string? OrNull(this string? text) => string.IsNullOrWhiteSpace(text) ? null : text.Trim();

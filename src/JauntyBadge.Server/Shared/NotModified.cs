@@ -1,10 +1,11 @@
 using JauntyBadge.Data;
+using JauntyBadge.Server.People;
 
 namespace JauntyBadge.Server.Shared;
 
 /// <summary>
 /// Answers 304 where a screen asks again and nothing on record changed. All that is read follows from the record, the hour, the version of the
-/// product, and the unit and the language that are asked for: an answer's tag names these five.
+/// product, the unit and the language that are asked for, and who asks: an answer's tag names these six.
 /// </summary>
 internal static class NotModified
 {
@@ -15,7 +16,8 @@ internal static class NotModified
     {
         var (request, headers) = (call.HttpContext.Request, call.HttpContext.Response.Headers);
         var last = await CounterRow.LastAsync(db, call.HttpContext.RequestAborted);
-        var tag = $"W/\"{last}-{clock.GetLocalNow():yyMMddHH}-{Pen.UnitOf(request)}-{Pen.LanguageOf(request).Tag}-{Product}\"";
+        var tag =
+            $"W/\"{last}-{clock.GetLocalNow():yyMMddHH}-{Pen.UnitOf(request)}-{Pen.LanguageOf(request).Tag}-{call.HttpContext.RequestServices.GetRequiredService<Asker>().Mark}-{Product}\"";
         // For whoever asked only, and never for another unit, language or person at the same browser.
         headers.CacheControl = "private, no-cache";
         headers.Vary = $"Accept-Language, {Pen.Header}, Cookie";

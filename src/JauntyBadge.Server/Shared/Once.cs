@@ -3,6 +3,7 @@ using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
 using JauntyBadge.Data;
+using JauntyBadge.Server.People;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.Http.Metadata;
@@ -99,7 +100,7 @@ internal static class Once
         var json = http.RequestServices.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions;
         var type = http.GetEndpoint()?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType;
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
-        hash.AppendData(Encoding.UTF8.GetBytes($"{http.Request.Method} {http.Request.Path}\n"));
+        hash.AppendData(Encoding.UTF8.GetBytes($"{http.Request.Method} {http.Request.Path} {http.RequestServices.GetRequiredService<Asker>().Mark}\n"));
         if (type is not null && picture.IsEmpty)
             hash.AppendData(JsonSerializer.SerializeToUtf8Bytes(call.Arguments.FirstOrDefault(type.IsInstanceOfType), type, json));
         hash.AppendData(picture);

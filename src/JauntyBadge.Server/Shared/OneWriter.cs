@@ -131,6 +131,9 @@ internal static class OneWriter
     public static bool Writes(EndpointMetadataCollection of, string? method) =>
         method is not null && !HttpMethods.IsGet(method) && of.GetMetadata<InTurn>() is not null && of.GetMetadata<Reading>() is null;
 
+    /// <summary>Whether an address writes nothing, though what it is asked about comes in a body.</summary>
+    public static bool IsReading(EndpointMetadataCollection of) => of.GetMetadata<Reading>() is not null;
+
     /// <summary>Says that an endpoint writes in its turn.</summary>
     internal sealed record InTurn;
 

@@ -28,6 +28,7 @@ internal static class OpenApiSetup
         );
         options.AddSchemaTransformer(TidySchema);
         options.AddOperationTransformer(TakesId);
+        options.AddOperationTransformer(MayDo.Tell);
     }
 
     /// <summary>Everything that is kept takes an id of the request itself.</summary>

@@ -1,4 +1,5 @@
 using JauntyBadge.Data;
+using JauntyBadge.Server.People;
 using JauntyBadge.Server.Shared;
 using Microsoft.Extensions.Primitives;
 
@@ -12,16 +13,16 @@ internal static class FromHereOnly
 
     private static readonly StringSegment[] Loopback = ["localhost", "127.0.0.1", "::1", "[::1]"];
 
-    /// <summary>Which names the server answers to: those of this machine, and those set as <c>hosts</c>, apart by semicolons.</summary>
+    /// <summary>Which names the server answers to: those of this machine, the one people reach it by, and those set as <c>hosts</c>, apart by semicolons.</summary>
     /// <exception cref="PracticeProblem">One of them stands for any name.</exception>
-    public static void AddHosts(this WebApplicationBuilder builder)
+    public static void AddHosts(this WebApplicationBuilder builder, PublicAddress at)
     {
         var hosts = (builder.Configuration["hosts"] ?? "").Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
         if (Array.Find(hosts, h => h.Contains('*', StringComparison.Ordinal) || h is "+" or "0.0.0.0" or "[::]") is { } any)
             throw new PracticeProblem(
                 $"--hosts takes the names this server answers to, such as van.example; {any} would let every website pass for one of them."
             );
-        builder.Services.AddSingleton(new Names([.. Loopback, .. hosts.Select(h => new StringSegment(h))]));
+        builder.Services.AddSingleton(new Names([.. Loopback, .. hosts.Concat(at.Url is { } url ? [url.Host] : []).Select(h => new StringSegment(h))]));
     }
 
     /// <summary>Refuses what was sent to another name: a page elsewhere may have passed this machine off as its own.</summary>

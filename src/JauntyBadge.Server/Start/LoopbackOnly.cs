@@ -1,17 +1,17 @@
 using System.Net;
 using JauntyBadge.Data;
+using JauntyBadge.Server.People;
 using Microsoft.AspNetCore.Connections;
 
 namespace JauntyBadge.Server.Start;
 
 /// <summary>
-/// Refuses to listen where other machines could come in, however the address was set: whoever can reach the server may read and write everything,
-/// as long as nobody has to sign in.
+/// Refuses to listen where other machines could come in, however the address was set, as long as nobody has to sign in: whoever can reach the server may read and write everything then.
 /// </summary>
-internal sealed class LoopbackOnly(IConnectionListenerFactory listeners) : IConnectionListenerFactory
+internal sealed class LoopbackOnly(IConnectionListenerFactory listeners, PublicAddress at) : IConnectionListenerFactory
 {
     public ValueTask<IConnectionListener> BindAsync(EndPoint endpoint, CancellationToken cancellationToken = default) =>
-        endpoint is IPEndPoint { Address: var address } && !IPAddress.IsLoopback(address)
+        at.IsOpen && endpoint is IPEndPoint { Address: var address } && !IPAddress.IsLoopback(address)
             ? throw No($"{endpoint}")
             : listeners.BindAsync(endpoint, cancellationToken);
 
@@ -19,6 +19,8 @@ internal sealed class LoopbackOnly(IConnectionListenerFactory listeners) : IConn
     /// <exception cref="PracticeProblem">Others could come in by one of them.</exception>
     public static void Need(IConfiguration settings)
     {
+        if (!PublicAddress.Of(settings).IsOpen)
+            return;
         if ((settings["http_ports"] ?? settings["https_ports"]) is { Length: > 0 } ports && settings["urls"] is null)
             throw No($"port {ports} of every address");
         var urls = (settings["urls"] ?? "")
@@ -34,6 +36,6 @@ internal sealed class LoopbackOnly(IConnectionListenerFactory listeners) : IConn
 
     private static PracticeProblem No(string where) =>
         new(
-            $"Jaunty Badge does not listen on {where} yet: nobody signs in, so anyone in the network could read and change the practice. Use an address of this machine only, such as --urls http://127.0.0.1:5080."
+            $"Jaunty Badge does not listen on {where}: nobody has to sign in, so anyone in the network could read and change the practice. Use an address of this machine only, such as --urls http://127.0.0.1:5080, or say --public-url https://… and put a proxy in front (docs/running.md): then everybody signs in."
         );
 }

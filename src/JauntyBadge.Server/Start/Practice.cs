@@ -3,6 +3,7 @@ using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Demo;
 using JauntyBadge.Data.Handover;
+using JauntyBadge.Server.People;
 using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Start;
@@ -31,6 +32,9 @@ internal static class Practice
             await FillAsync(folder, db, clock);
         else if (isEmpty && folder.IsDemoCutShort)
             Console.WriteLine($"The practice in {folder.Path} is empty: the demo was cut short before it had filled it. {AgainByDemo}");
+        var at = app.Services.GetRequiredService<PublicAddress>();
+        if (!at.IsOpen && await Links.FirstAsync(db, clock, CancellationToken.None) is { } secret)
+            Console.WriteLine($"No fitter can come in yet. Open this once, within a day: {at.PageAt(Links.Page)}#{secret}");
         folder.Note(await CounterRow.LastAsync(db, CancellationToken.None));
     }
 

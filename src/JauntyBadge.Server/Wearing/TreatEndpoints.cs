@@ -1,5 +1,6 @@
 using FluentValidation;
 using JauntyBadge.Core;
+using JauntyBadge.Core.People;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Wearing;
@@ -11,8 +12,6 @@ namespace JauntyBadge.Server.Wearing;
 
 /// <summary>What a dog loves and eats, and what a veterinarian allows, as entered.</summary>
 /// <param name="Loves">Ids of GET /api/happy-wears.</param>
-/// <param name="VeterinarianMinutes">How long a veterinarian who looked at its breathing lets it wear one, 1 to 120.</param>
-/// <param name="VeterinarianSays">Who said so, and when.</param>
 /// <param name="Factor">Times resting energy, 0.8 to 6; by its age, neutering and activity when left out.</param>
 /// <param name="FoodKcal">What its owner measures for a day; goes before any factor.</param>
 /// <param name="KcalPerPiece">Of its treat, where it is known better than the list has it.</param>
@@ -20,8 +19,6 @@ namespace JauntyBadge.Server.Wearing;
 public sealed record HabitsEntry(
     IReadOnlyList<string>? Loves = null,
     bool? HasSpare = null,
-    double? VeterinarianMinutes = null,
-    string? VeterinarianSays = null,
     bool? Neutered = null,
     Activity? Activity = null,
     double? Factor = null,
@@ -38,11 +35,6 @@ public sealed class HabitsEntryValidator : AbstractValidator<HabitsEntry>
         RuleForEach(h => h.Loves)
             .Must(id => HappyWear.Find(id) is not null)
             .WithMessage("\"{PropertyValue}\" is not on the list; GET /api/happy-wears has them.");
-        RuleFor(h => h.VeterinarianMinutes).Must(m => m is null or (>= 1 and <= 120)).WithMessage("A veterinarian's word is 1 to 120 minutes.");
-        RuleFor(h => h.VeterinarianSays).MaximumLength(300).WithMessage("Up to 300 letters, please.");
-        RuleFor(h => h.VeterinarianSays)
-            .Must((h, says) => h.VeterinarianMinutes is null || !string.IsNullOrWhiteSpace(says))
-            .WithMessage("Say which veterinarian said so, and when.");
         RuleFor(h => h.Factor).Must(f => f is null or (>= 0.8 and <= 6)).WithMessage("A factor is 0.8 to 6.");
         RuleFor(h => h.FoodKcal).Must(f => f is null or (>= 20 and <= 20_000)).WithMessage("A day's food is 20 to 20,000 kcal.");
         RuleFor(h => h.KcalPerPiece).Must(k => k is null or (>= 0.05 and <= 200)).WithMessage("A piece has 0.05 to 200 kcal.");
@@ -50,6 +42,23 @@ public sealed class HabitsEntryValidator : AbstractValidator<HabitsEntry>
         RuleForEach(h => h.Avoids)
             .Must(a => Treat.Ingredients.Contains(a))
             .WithMessage($"What it may not have is one of {string.Join(", ", Treat.Ingredients)}.");
+    }
+}
+
+/// <summary>What a veterinarian allows.</summary>
+/// <param name="VeterinarianMinutes">How long one who looked at its breathing lets it wear a muzzle, 1 to 120; null takes the word back.</param>
+/// <param name="VeterinarianSays">Who said so, and when.</param>
+public sealed record VeterinarianEntry(double? VeterinarianMinutes = null, string? VeterinarianSays = null);
+
+public sealed class VeterinarianEntryValidator : AbstractValidator<VeterinarianEntry>
+{
+    public VeterinarianEntryValidator()
+    {
+        RuleFor(h => h.VeterinarianMinutes).Must(m => m is null or (>= 1 and <= 120)).WithMessage("A veterinarian's word is 1 to 120 minutes.");
+        RuleFor(h => h.VeterinarianSays).MaximumLength(300).WithMessage("Up to 300 letters, please.");
+        RuleFor(h => h.VeterinarianSays)
+            .Must((h, says) => h.VeterinarianMinutes is null || !string.IsNullOrWhiteSpace(says))
+            .WithMessage("Say which veterinarian said so, and when.");
     }
 }
 
@@ -133,9 +142,18 @@ internal static class TreatEndpoints
     public static void MapTreats(this IEndpointRouteBuilder api)
     {
         var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Wearing").OneWriterAtATime();
-        dog.MapGet("/habits", HabitsAsync).WithName("habits").WithSummary("What it loves and eats, and what a veterinarian allows.");
-        dog.MapPut("/habits", PutHabitsAsync).WithName("putHabits").WithSummary("Set what it loves and eats, and what a veterinarian allows.").NeedsVersion();
-        dog.MapGet("/treats", TreatsAsync).WithName("treats").WithSummary("What it may have in treats today, what was used, and what is left.");
+        dog.MapGet("/habits", HabitsAsync).WithName("habits").May(Concern.Wearing).WithSummary("What it loves and eats, and what a veterinarian allows.");
+        dog.MapPut("/habits", PutHabitsAsync).WithName("putHabits").May(Concern.Wearing).WithSummary("Set what it loves and eats.").NeedsVersion();
+        // A stop is lifted by it, so that it is the fitter's to set.
+        dog.MapPut("/veterinarian", PutVeterinarianAsync)
+            .WithName("putVeterinarian")
+            .May(Concern.Dogs)
+            .WithSummary("Set what a veterinarian allows.")
+            .NeedsVersion();
+        dog.MapGet("/treats", TreatsAsync)
+            .WithName("treats")
+            .May(Concern.Wearing)
+            .WithSummary("What it may have in treats today, what was used, and what is left.");
     }
 
     private static async Task<HabitsDto> HabitsAsync(Guid id, PracticeDb db, CancellationToken cancel)
@@ -146,19 +164,38 @@ internal static class TreatEndpoints
 
     private static async Task<HabitsDto> PutHabitsAsync(Guid id, HabitsEntry entry, PracticeDb db, CancellationToken cancel, [Edited] string? edited = null)
     {
-        await db.DogAsync(id, cancel);
-        var row = await db.WearingHabits.SingleOrDefaultAsync(h => h.DogId == id, cancel);
-        Versions.Need(edited, row?.Version ?? 0, "What it loves and eats", HabitsDto.Of(row ?? new WearingHabitsRow { DogId = id }));
-        if (row is null)
-            db.WearingHabits.Add(row = new WearingHabitsRow { DogId = id });
+        var row = await HabitsToEditAsync(id, db, edited, cancel);
         row.Loves = [.. (entry.Loves ?? []).Distinct()];
         row.HasSpare = entry.HasSpare == true;
-        (row.VeterinarianMinutes, row.VeterinarianSays) = (entry.VeterinarianMinutes, entry.VeterinarianSays.OrNull());
         (row.Neutered, row.Activity, row.Factor, row.FoodKcal) = (entry.Neutered, entry.Activity, entry.Factor, entry.FoodKcal);
         (row.TreatId, row.KcalPerPiece) = (entry.TreatId, entry.KcalPerPiece);
         row.Avoids = [.. (entry.Avoids ?? []).Distinct()];
         await db.SaveChangesAsync(cancel);
         return HabitsDto.Of(row);
+    }
+
+    private static async Task<HabitsDto> PutVeterinarianAsync(
+        Guid id,
+        VeterinarianEntry entry,
+        PracticeDb db,
+        CancellationToken cancel,
+        [Edited] string? edited = null
+    )
+    {
+        var row = await HabitsToEditAsync(id, db, edited, cancel);
+        (row.VeterinarianMinutes, row.VeterinarianSays) = (entry.VeterinarianMinutes, entry.VeterinarianSays.OrNull());
+        await db.SaveChangesAsync(cancel);
+        return HabitsDto.Of(row);
+    }
+
+    private static async Task<WearingHabitsRow> HabitsToEditAsync(Guid id, PracticeDb db, string? edited, CancellationToken cancel)
+    {
+        await db.DogAsync(id, cancel);
+        var row = await db.WearingHabits.SingleOrDefaultAsync(h => h.DogId == id, cancel);
+        Versions.Need(edited, row?.Version ?? 0, "What it loves and eats", HabitsDto.Of(row ?? new WearingHabitsRow { DogId = id }));
+        if (row is null)
+            db.WearingHabits.Add(row = new WearingHabitsRow { DogId = id });
+        return row;
     }
 
     private static async Task<TreatsDto> TreatsAsync(Guid id, PracticeDb db, Pen pen, TimeProvider clock, CancellationToken cancel)

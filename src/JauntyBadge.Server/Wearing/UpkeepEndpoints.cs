@@ -2,6 +2,7 @@ using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
+using JauntyBadge.Core.People;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
@@ -111,9 +112,13 @@ internal static class UpkeepEndpoints
     public static void MapUpkeep(this IEndpointRouteBuilder api)
     {
         var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Wearing").OneWriterAtATime();
-        dog.MapGet("/inspections", StateAsync).WithName("inspections").WithSummary("The state of the muzzle in use, the checklist, and its inspections.");
+        dog.MapGet("/inspections", StateAsync)
+            .WithName("inspections")
+            .May(Concern.Wearing)
+            .WithSummary("The state of the muzzle in use, the checklist, and its inspections.");
         dog.MapPost("/inspections", InspectAsync)
             .WithName("inspect")
+            .May(Concern.Wearing)
             .WithSummary("Keep an inspection; what fails puts the muzzle out of use until one finds it fine.")
             .ProducesProblem(StatusCodes.Status409Conflict);
         dog.MapDelete(
@@ -122,16 +127,19 @@ internal static class UpkeepEndpoints
                     RemoveInspectionAsync(id, inspectionId, clock.UtcNow(), db, cancel)
             )
             .WithName("removeInspection")
+            .May(Concern.Wearing)
             .WithSummary("Take an inspection out; it can be put back.");
         dog.MapPost(
                 "/inspections/{inspectionId:guid}/restore",
                 (Guid id, Guid inspectionId, PracticeDb db, CancellationToken cancel) => RemoveInspectionAsync(id, inspectionId, null, db, cancel)
             )
             .WithName("restoreInspection")
+            .May(Concern.Wearing)
             .WithSummary("Put an inspection back.");
-        dog.MapGet("/appointments", AppointmentsAsync).WithName("appointments").WithSummary("Its appointments, the earliest first.");
+        dog.MapGet("/appointments", AppointmentsAsync).WithName("appointments").May(Concern.Wearing).WithSummary("Its appointments, the earliest first.");
         dog.MapPut("/appointments/{appointmentId:guid}", PutAppointmentAsync)
             .WithName("putAppointment")
+            .May(Concern.Wearing)
             .WithSummary("Save an appointment; version \"0\" makes one. The nearest one sets the plan's date, unless the owner set an earlier one.")
             .ProducesProblem(StatusCodes.Status409Conflict)
             .NeedsVersion();
@@ -141,6 +149,7 @@ internal static class UpkeepEndpoints
                     RemoveAppointmentAsync(id, appointmentId, clock.UtcNow(), db, clock, cancel)
             )
             .WithName("removeAppointment")
+            .May(Concern.Wearing)
             .WithSummary("Take an appointment out; it can be put back.");
         dog.MapPost(
                 "/appointments/{appointmentId:guid}/restore",
@@ -148,6 +157,7 @@ internal static class UpkeepEndpoints
                     RemoveAppointmentAsync(id, appointmentId, null, db, clock, cancel)
             )
             .WithName("restoreAppointment")
+            .May(Concern.Wearing)
             .WithSummary("Put an appointment back.");
     }
 
@@ -232,7 +242,7 @@ internal static class UpkeepEndpoints
             throw Refusal.Field("readyAt", "This step is not in the dog's plan.");
         var row = await db.Appointments.SingleOrDefaultAsync(a => a.Id == appointmentId, cancel);
         if (row is not null && row.DogId != id)
-            throw Refusal.Conflict("This id stands for an appointment of another dog.");
+            throw Refusal.NotFound("No appointment has this id.");
         if (row?.RemovedAt is not null)
             throw Refusal.Conflict("This appointment was taken out. Put it back first, then change it.");
         Versions.Need(edited, row?.Version ?? 0, "This appointment", row is null ? null : AppointmentDto.Of(row, clock.Today()));

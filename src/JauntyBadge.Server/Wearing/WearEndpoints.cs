@@ -2,6 +2,7 @@ using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
+using JauntyBadge.Core.People;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
@@ -11,6 +12,7 @@ using JauntyBadge.Data.Wearing;
 using JauntyBadge.Server.Devices;
 using JauntyBadge.Server.Fitting;
 using JauntyBadge.Server.Measuring;
+using JauntyBadge.Server.People;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
@@ -32,24 +34,29 @@ internal static class WearEndpoints
             )
             .WithTags("Wearing")
             .WithName("happyWears")
+            .May(Concern.Trade)
             .WithSummary("What a dog may love to do in its muzzle.");
         api.MapGet("/worn-signs", WornSignsAsync)
             .WithTags("Wearing")
             .WithName("wornSigns")
+            .May(Concern.Trade)
             .WithSummary("What a dog may show in a muzzle that is on, and what to do then.");
         api.MapPost("/dogs/{id:guid}/wears/{wearId:guid}/picture", AddPictureAsync)
             .WithName("addWearPicture")
+            .May(Concern.Wearing)
             .WithTags("Wearing")
             .WithSummary("Attach a picture, of a mark say: JPEG, PNG or WebP up to 20 MB.")
             .TakesPicture();
         var dog = api.MapGroup("/dogs/{id:guid}").WithTags("Wearing").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
         dog.MapPost("/wearing/limit", LimitAsync)
             .WithName("wearLimit")
+            .May(Concern.Wearing)
             .WithSummary("How long this dog may wear its muzzle now, and what decides it.")
             .OnlyReads();
-        dog.MapGet("/wears", ListAsync).WithName("wears").WithSummary("Its wears, the newest first.");
+        dog.MapGet("/wears", ListAsync).WithName("wears").May(Concern.Wearing).WithSummary("Its wears, the newest first.");
         dog.MapPut("/wears/{wearId:guid}", PutAsync)
             .WithName("putWear")
+            .May(Concern.Wearing)
             .WithSummary("Save a wear as it goes on, or afterwards; version \"0\" begins one, and sent twice it counts once.")
             .NeedsVersion();
         dog.MapDelete(
@@ -58,6 +65,7 @@ internal static class WearEndpoints
                     RemoveAsync(id, wearId, clock.UtcNow(), db, pen, clock, cancel)
             )
             .WithName("removeWear")
+            .May(Concern.Wearing)
             .WithSummary("Take a wear out; it can be put back.");
         dog.MapPost(
                 "/wears/{wearId:guid}/restore",
@@ -65,12 +73,17 @@ internal static class WearEndpoints
                     RemoveAsync(id, wearId, null, db, pen, clock, cancel)
             )
             .WithName("restoreWear")
+            .May(Concern.Wearing)
             .WithSummary("Put a wear back.");
         dog.MapGet("/wears/{wearId:guid}/picture", PictureAsync)
             .WithName("wearPicture")
+            .May(Concern.Wearing)
             .WithSummary("Its picture.")
             .Produces<byte[]>(contentType: "image/jpeg");
-        dog.MapGet("/balance", BalanceAsync).WithName("balance").WithSummary("What the muzzle has come to mean to it, day by day, and what is coming.");
+        dog.MapGet("/balance", BalanceAsync)
+            .WithName("balance")
+            .May(Concern.Wearing)
+            .WithSummary("What the muzzle has come to mean to it, day by day, and what is coming.");
     }
 
     private static async Task<WornSignsDto> WornSignsAsync(Pen pen, CancellationToken cancel)
@@ -89,22 +102,28 @@ internal static class WearEndpoints
         );
     }
 
-    private static async Task<WearLimitDto> LimitAsync(
+    internal static async Task<WearLimitDto> LimitAsync(
         Guid id,
         LimitEntry entry,
         PracticeDb db,
         Pen pen,
         StationService station,
+        Asker asker,
         TimeProvider clock,
         CancellationToken cancel
     )
     {
-        var (fit, today, now, said) = (await FitFile.LoadAsync(db, pen, id, clock, cancel), clock.Today(), clock.GetUtcNow(), station.Now);
+        var (fit, today, now, said) = (
+            await FitFile.LoadAsync(db, pen, id, clock, cancel),
+            clock.Today(),
+            clock.GetUtcNow(),
+            WeatherEndpoints.NewsFor(asker, station)
+        );
         var file = fit.File;
         var rules = file.Measured.Rules;
         var (writing, record) = (await pen.WithAsync(rules, cancel), file.Record);
         var words = new WearingWords(writing);
-        var latest = await WeatherEndpoints.LatestAsync(db, said, now, cancel);
+        var latest = await WeatherEndpoints.LatestAsync(db, said, now, asker, id, cancel);
         var read =
             entry.Place.OrNull() is { } place ? latest.FirstOrDefault(r => r.Place == place)
             : latest is [var newest, ..] ? newest
@@ -197,6 +216,7 @@ internal static class WearEndpoints
         )
         {
             OutOfUse = file.Record.IsOutOfUse(today) && file.Worn.Habits?.HasSpare != true,
+            FitWrong = file.Record.Muzzle?.Tried?.Finding is { Wrong.Count: > 0 } wrong ? wrong : null,
             Past = past,
             TrainingOnly = choice.ToTrainIn,
             RuledOut = choice.ToTrainIn ? null : fit.Against(choice, file.Muzzle.Choice!.SizeId),
@@ -234,7 +254,7 @@ internal static class WearEndpoints
     {
         var row = await db.Wears.SingleOrDefaultAsync(w => w.Id == wearId, cancel);
         if (row is not null && row.DogId != id)
-            throw Refusal.Conflict("This id stands for a wear of another dog.");
+            throw Refusal.NotFound("No wear has this id.");
         var rules = await db.RulesAsync(cancel);
         if (row?.RemovedAt is not null)
             throw Refusal.Conflict("This wear was taken out. Put it back first, then change it.");

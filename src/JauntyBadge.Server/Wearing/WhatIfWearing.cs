@@ -4,6 +4,7 @@ using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.People;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Server.Shared;
 using UnitsNet;
@@ -124,9 +125,21 @@ internal static class WhatIfWearing
     public static void MapWhatIfWearing(this IEndpointRouteBuilder api)
     {
         var whatIf = api.MapGroup("/what-if").WithTags("What if");
-        whatIf.MapPost("/wear", Limit).WithName("whatIfWear").WithSummary("How long a muzzle may be worn at most, and what decides it.");
-        whatIf.MapPost("/balance", Balance).WithName("whatIfBalance").WithSummary("What a muzzle has come to mean, and what planned wears will make of it.");
-        whatIf.MapPost("/treats", Treats).WithName("whatIfTreats").WithSummary("Energy of a day, what of it may be treats, and pieces left.");
+        whatIf
+            .MapPost("/wear", Limit)
+            .WithName("whatIfWear")
+            .May(Concern.WholePractice)
+            .WithSummary("How long a muzzle may be worn at most, and what decides it.");
+        whatIf
+            .MapPost("/balance", Balance)
+            .WithName("whatIfBalance")
+            .May(Concern.WholePractice)
+            .WithSummary("What a muzzle has come to mean, and what planned wears will make of it.");
+        whatIf
+            .MapPost("/treats", Treats)
+            .WithName("whatIfTreats")
+            .May(Concern.WholePractice)
+            .WithSummary("Energy of a day, what of it may be treats, and pieces left.");
     }
 
     private static WhatIfWearAnswer Limit(WhatIfWear asked, TimeProvider clock)

@@ -94,11 +94,8 @@ public sealed record CardFacts
 
     private bool Trained(string stepId) => Passed.Any(p => p.StepId == stepId && p.How == PassedHow.Trained);
 
-    /// <summary>The last try-on, where something was wrong with the fit and is not put right.</summary>
-    public TriedOnRecord? ToMend => Record.Muzzle?.Tried is { Finding.Wrong.Count: > 0 } tried ? tried : null;
-
     /// <summary>It should not be worn now.</summary>
-    public bool IsStop => Limit is not { NotNow: false } || ToMend is not null;
+    public bool IsStop => Limit is not { NotNow: false };
 
     /// <summary>Of the signs seen in training those that ask to stop early, unsure and worried, the most frequent first.</summary>
     /// <param name="seen">Ids of signs, and how often each was seen.</param>

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.Json.Nodes;
 using JauntyBadge.Core.Handover.Dossiers;
+using JauntyBadge.Core.People;
 using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
@@ -59,6 +60,32 @@ public sealed record DossierOut(JsonObject Document, IReadOnlyList<(Guid Of, byt
 {
     /// <summary>Where a picture lies in the file.</summary>
     public static string PictureName(Guid of) => $"pictures/{of:D}.jpg";
+
+    /// <summary>Takes out what is not for whoever gets it.</summary>
+    public void Withhold(Withheld withheld)
+    {
+        if (withheld.Notes)
+            Document["dog"]!["notes"] = null;
+        if (withheld.Choosing)
+            Blank(Document["choices"], "price");
+    }
+
+    /// <summary>Blanks every member of a name, however deep.</summary>
+    private static void Blank(JsonNode? node, string name)
+    {
+        if (node is JsonObject record)
+        {
+            if (record.ContainsKey(name))
+                record[name] = null;
+            foreach (var (_, member) in record)
+                Blank(member, name);
+        }
+        else if (node is JsonArray list)
+        {
+            foreach (var item in list)
+                Blank(item, name);
+        }
+    }
 
     /// <summary>Reads a dog; null where there is none.</summary>
     public static async Task<DossierOut?> OfAsync(PracticeDb db, Guid dogId, DateTime at, CancellationToken cancel)

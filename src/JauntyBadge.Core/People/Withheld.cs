@@ -1,0 +1,33 @@
+using JauntyBadge.Core.Handover.Cards;
+
+namespace JauntyBadge.Core.People;
+
+/// <summary>
+/// What of a dog is not sent to somebody (House): a keeper gets own dogs without what is marked for us, without bites nobody told the family of, without telephone numbers and places, without
+/// the reasons and prices of a choice.
+/// </summary>
+/// <param name="Notes">Notes marked for us.</param>
+/// <param name="Bites">Its bites and what they were about.</param>
+/// <param name="Whereabouts">Where people live, and where the keeper is rung.</param>
+/// <param name="Choosing">Why a muzzle was chosen, what else there was, what it costs.</param>
+public sealed record Withheld(bool Notes, bool Bites, bool Whereabouts, bool Choosing)
+{
+    /// <summary>What is withheld from a kind of person.</summary>
+    /// <param name="kind">Who asks.</param>
+    /// <param name="notesForUs">The dog's notes are marked for us.</param>
+    /// <param name="familyWasTold">Its family was told about its bites.</param>
+    public static Withheld Of(PersonKind kind, bool notesForUs, bool familyWasTold)
+    {
+        var own = May.HasOwnDogsOnly(kind);
+        return new(own && notesForUs, own && !familyWasTold, own, own);
+    }
+
+    /// <summary>The cards somebody may read: a clinic its own, a keeper the family's, and the others only where those say nothing that the family was not told.</summary>
+    public static IReadOnlyList<Audience> Cards(PersonKind kind, bool familyWasTold) =>
+        kind switch
+        {
+            PersonKind.Clinic => [Audience.Clinic],
+            PersonKind.Keeper when !familyWasTold => [Audience.Family],
+            _ => Enum.GetValues<Audience>(),
+        };
+}

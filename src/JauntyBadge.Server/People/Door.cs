@@ -1,0 +1,71 @@
+using JauntyBadge.Core.People;
+using JauntyBadge.Data;
+using JauntyBadge.Server.Shared;
+using Microsoft.EntityFrameworkCore;
+
+namespace JauntyBadge.Server.People;
+
+/// <summary>Lets a request in or not: who asks, what the address is about, and whose dog it is. What is not somebody's own is not found, in the words of what is not there.</summary>
+internal static class Door
+{
+    public static async Task LetIn(HttpContext http, RequestDelegate next)
+    {
+        if (!http.Request.Path.StartsWithSegments("/api") || http.GetEndpoint() is not RouteEndpoint endpoint)
+        {
+            await next(http);
+            return;
+        }
+
+        var asker = http.RequestServices.GetRequiredService<Asker>();
+        await http.RequestServices.GetRequiredService<SignIns>().RecogniseAsync(http, asker, http.RequestServices.GetRequiredService<PublicAddress>().IsOpen);
+        if (!MayDo.IsForAnyone(endpoint.Metadata))
+            await NeedAsync(http, endpoint, asker);
+        await next(http);
+    }
+
+    private static async Task NeedAsync(HttpContext http, RouteEndpoint endpoint, Asker asker)
+    {
+        var kind = asker.Kind ?? throw NotSignedIn(asker.Ended);
+        if (asker.HasOwnDogsOnly)
+            await NeedOwnAsync(http, endpoint, asker);
+        // An address that does not say what it is about is for nobody.
+        if (MayDo.ConcernOf(endpoint.Metadata) is not { } concern || !May.Do(kind, concern, MayDo.Changes(endpoint.Metadata, http.Request.Method)))
+            throw NotForYou();
+    }
+
+    private static async Task NeedOwnAsync(HttpContext http, RouteEndpoint endpoint, Asker asker)
+    {
+        var at = endpoint.RoutePattern.RawText ?? "";
+        if (at.StartsWith("/api/dogs/{id", StringComparison.Ordinal) && !(Guid.TryParse($"{http.GetRouteValue("id")}", out var dog) && asker.Has(dog)))
+            throw Lookup.NoSuchDog();
+        if (at.StartsWith("/api/sessions/{sessionId", StringComparison.Ordinal))
+        {
+            var db = http.RequestServices.GetRequiredService<PracticeDb>();
+            var own = asker.Dogs.ToList();
+            if (
+                !Guid.TryParse($"{http.GetRouteValue("sessionId")}", out var session)
+                || !await db.Sessions.AnyAsync(s => s.Id == session && own.Contains(s.DogId), http.RequestAborted)
+            )
+                throw Lookup.NoSuchSession();
+        }
+    }
+
+    private static Refusal NotForYou() => new(StatusCodes.Status403Forbidden, "Not for you", "This is for the practice's fitters. Ask yours if you need it.");
+
+    /// <summary>Why somebody is not let in.</summary>
+    public static Refusal NotSignedIn(Ended ended) =>
+        new(
+            StatusCodes.Status401Unauthorized,
+            "Not signed in",
+            ended switch
+            {
+                Ended.Withdrawn => "This device may come in no more. Ask the fitter for a new code.",
+                Ended.RanOut => "This link has run out. Ask the fitter for a new one.",
+                Ended.TooLong => "Nobody was here for long. Sign in again, or ask the fitter for a new code.",
+                _ => "Sign in first.",
+            }
+        )
+        {
+            Extensions = new Dictionary<string, object?> { ["ended"] = System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName($"{ended}") },
+        };
+}

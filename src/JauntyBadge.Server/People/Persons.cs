@@ -1,0 +1,76 @@
+using JauntyBadge.Core;
+using JauntyBadge.Core.People;
+using JauntyBadge.Data;
+using JauntyBadge.Data.People;
+using JauntyBadge.Server.Shared;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.EntityFrameworkCore;
+
+namespace JauntyBadge.Server.People;
+
+/// <summary>People made, named and given passwords, wherever that is asked for: on a page, by a link, on the machine.</summary>
+internal static class Persons
+{
+    /// <summary>Adds somebody; the caller saves.</summary>
+    public static PersonRow Add(PracticeDb db, string name, PersonKind kind, TimeProvider clock)
+    {
+        var person = new PersonRow
+        {
+            Id = Guid.NewGuid(),
+            UserName = name.Trim(),
+            NormalizedUserName = Normal(name),
+            Kind = kind,
+            CreatedAt = clock.UtcNow(),
+            SecurityStamp = Guid.NewGuid().ToString("N"),
+        };
+        db.People.Add(person);
+        return person;
+    }
+
+    /// <summary>The name as it is compared.</summary>
+    public static string Normal(string name) => new UpperInvariantLookupNormalizer().NormalizeName(name.Trim())!;
+
+    /// <summary>Sets a password; whoever is signed in elsewhere is not any more. The caller saves.</summary>
+    /// <exception cref="Refusal">It is not taken; names the field.</exception>
+    public static void SetPassword(PersonRow person, string? password, IPasswordHasher<PersonRow> hasher)
+    {
+        if (WhyNot(password ?? "", person.Name) is { } why)
+            throw Refusal.Field("password", why);
+        person.PasswordHash = hasher.HashPassword(person, password!);
+        person.SecurityStamp = Guid.NewGuid().ToString("N");
+    }
+
+    /// <summary>Why a password is not taken, in words; null where it is.</summary>
+    public static string? WhyNot(string password, string name) =>
+        Passwords.TroubleWith(password, name) switch
+        {
+            PasswordTrouble.TooShort => $"A password has {Passwords.Shortest} letters or more; a few words one after the other are easy to keep.",
+            PasswordTrouble.TooLong => $"A password has up to {Passwords.Longest} letters.",
+            PasswordTrouble.Common => "This one is among the first that whoever guesses tries. Take a few words that do not belong together.",
+            PasswordTrouble.OwnName => "This one is little more than a name. Take a few words that do not belong together.",
+            _ => null,
+        };
+
+    /// <summary>That nobody else is called so.</summary>
+    /// <exception cref="Refusal">Somebody is; names the field.</exception>
+    public static async Task NeedFreeAsync(PracticeDb db, string name, Guid? besides, CancellationToken cancel)
+    {
+        var normal = Normal(name);
+        if (await db.People.AnyAsync(p => p.NormalizedUserName == normal && p.Id != besides, cancel))
+            throw Refusal.Field("name", $"Somebody here is called {name.Trim()} already. Add something that tells them apart.");
+    }
+
+    /// <summary>A name like this one that nobody has yet.</summary>
+    public static async Task<string> FreeNameAsync(PracticeDb db, string like, CancellationToken cancel)
+    {
+        var name = like.Trim();
+        name = name.Length > PersonEntryValidator.LongestName - 5 ? name[..(PersonEntryValidator.LongestName - 5)] : name;
+        for (var again = 1; ; again++)
+        {
+            var tried = again == 1 ? name : $"{name} ({again})";
+            var normal = Normal(tried);
+            if (!await db.People.AnyAsync(p => p.NormalizedUserName == normal, cancel))
+                return tried;
+        }
+    }
+}
