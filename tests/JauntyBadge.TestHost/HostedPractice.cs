@@ -21,6 +21,9 @@ public sealed class HostedPractice(string folder, bool demo, TimeProvider clock,
     /// <summary>Whether it makes backups by itself; tests turn the clock by days.</summary>
     public bool Nightly { get; init; }
 
+    /// <summary>Where people reach it from elsewhere, so that they sign in; null where nobody has to.</summary>
+    public string? PublicUrl { get; init; }
+
     /// <summary>
     /// Starts it on a port that was free. The port is a setting of the server's own: the factory's would be set while the server may have begun to start.
     /// </summary>
@@ -38,7 +41,8 @@ public sealed class HostedPractice(string folder, bool demo, TimeProvider clock,
             .UseSetting("data", folder)
             .UseSetting("demo", demo.ToString())
             .UseSetting("simulated", Simulated.ToString())
-            .UseSetting("nightly", Nightly.ToString());
+            .UseSetting("nightly", Nightly.ToString())
+            .UseSetting("public-url", PublicUrl);
         builder.ConfigureServices(services =>
             services.Replace(ServiceDescriptor.Singleton(clock)).ConfigureDbContext<PracticeDb>(db => db.AddInterceptors(interceptors))
         );

@@ -16,18 +16,19 @@ public sealed record Withheld(bool Notes, bool Bites, bool Whereabouts, bool Cho
     /// <param name="kind">Who asks.</param>
     /// <param name="notesForUs">The dog's notes are marked for us.</param>
     /// <param name="familyWasTold">Its family was told about its bites.</param>
-    public static Withheld Of(PersonKind kind, bool notesForUs, bool familyWasTold)
+    /// <param name="hasBites">It has bites on record.</param>
+    public static Withheld Of(PersonKind kind, bool notesForUs, bool familyWasTold, bool hasBites)
     {
         var own = May.HasOwnDogsOnly(kind);
-        return new(own && notesForUs, own && !familyWasTold, own, own);
+        return new(own && notesForUs, own && hasBites && !familyWasTold, own, own);
     }
 
     /// <summary>The cards somebody may read: a clinic its own, a keeper the family's, and the others only where those say nothing that the family was not told.</summary>
-    public static IReadOnlyList<Audience> Cards(PersonKind kind, bool familyWasTold) =>
+    public static IReadOnlyList<Audience> Cards(PersonKind kind, Withheld withheld) =>
         kind switch
         {
             PersonKind.Clinic => [Audience.Clinic],
-            PersonKind.Keeper when !familyWasTold => [Audience.Family],
+            PersonKind.Keeper when withheld.Bites => [Audience.Family],
             _ => Enum.GetValues<Audience>(),
         };
 }

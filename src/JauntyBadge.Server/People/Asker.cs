@@ -1,3 +1,4 @@
+using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.People;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.People;
@@ -29,7 +30,8 @@ internal sealed class Asker
     public bool Has(Guid dog) => !HasOwnDogsOnly || Dogs.Contains(dog);
 
     /// <summary>What of a dog is not sent to them.</summary>
-    public Withheld Withheld(DogRow dog) => Core.People.Withheld.Of(Kind ?? PersonKind.Clinic, dog.NotesForUs, dog.FamilyWasTold);
+    public Withheld Withheld(DogRow dog) =>
+        Core.People.Withheld.Of(Kind ?? PersonKind.Clinic, dog.NotesForUs, dog.FamilyWasTold, dog.BiteTier != BiteTier.None || dog.BitesAbout is not null);
 
     /// <summary>Whoever sits at the machine: nobody has to sign in.</summary>
     public void IsHere() => Kind = PersonKind.Fitter;

@@ -10,7 +10,7 @@ internal static class Door
 {
     public static async Task LetIn(HttpContext http, RequestDelegate next)
     {
-        if (!http.Request.Path.StartsWithSegments("/api") || http.GetEndpoint() is not RouteEndpoint endpoint)
+        if (!http.Request.Path.StartsWithSegments("/api") || http.GetEndpoint() is not { } at)
         {
             await next(http);
             return;
@@ -18,8 +18,11 @@ internal static class Door
 
         var asker = http.RequestServices.GetRequiredService<Asker>();
         await http.RequestServices.GetRequiredService<SignIns>().RecogniseAsync(http, asker, http.RequestServices.GetRequiredService<PublicAddress>().IsOpen);
-        if (!MayDo.IsForAnyone(endpoint.Metadata))
+        if (at is RouteEndpoint endpoint && !MayDo.IsForAnyone(endpoint.Metadata))
             await NeedAsync(http, endpoint, asker);
+        // What takes another method or another kind of body is told so to those who are in.
+        if (at is not RouteEndpoint && asker.Kind is null)
+            throw NotSignedIn(asker.Ended);
         await next(http);
     }
 

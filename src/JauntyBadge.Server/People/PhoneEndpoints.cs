@@ -82,15 +82,25 @@ internal static class PhoneEndpoints
         if (personId is { } meant)
             return await db.People.SingleOrDefaultAsync(p => p.Id == meant && p.Kind == PersonKind.Keeper && p.WithdrawnAt == null, cancel)
                 ?? throw Refusal.Field("personId", "No keeper has this id.");
-        var has = await db
-            .People.Where(p => p.Kind == PersonKind.Keeper && p.WithdrawnAt == null && db.Grants.Any(g => g.PersonId == p.Id && g.DogId == dog.Id))
-            .OrderBy(p => p.CreatedAt)
-            .FirstOrDefaultAsync(cancel);
+        var has =
+            await db
+                .People.Where(p => p.Kind == PersonKind.Keeper && p.WithdrawnAt == null && db.Grants.Any(g => g.PersonId == p.Id && g.DogId == dog.Id))
+                .OrderBy(p => p.CreatedAt)
+                .FirstOrDefaultAsync(cancel) ?? await OfferedAsync(dog.Id, PersonKind.Keeper, db, cancel);
         return has ?? Persons.Add(db, await Persons.FreeNameAsync(db, dog.Keeper ?? $"{dog.Name}'s keeper", cancel), PersonKind.Keeper, clock);
     }
 
     private static async Task<PersonRow> ClinicAsync(DogRow dog, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
-        Persons.Add(db, await Persons.FreeNameAsync(db, $"{dog.ClinicName ?? "Clinic"} for {dog.Name}", cancel), PersonKind.Clinic, clock);
+        await OfferedAsync(dog.Id, PersonKind.Clinic, db, cancel)
+        ?? Persons.Add(db, await Persons.FreeNameAsync(db, $"{dog.ClinicName ?? "Clinic"} for {dog.Name}", cancel), PersonKind.Clinic, clock);
+
+    /// <summary>Whom an earlier code of this dog was for that nobody used.</summary>
+    private static Task<PersonRow?> OfferedAsync(Guid dog, PersonKind kind, PracticeDb db, CancellationToken cancel) =>
+        db
+            .People.Where(p => p.Kind == kind && p.WithdrawnAt == null)
+            .Where(p => db.Links.Any(l => l.PersonId == p.Id && l.DogId == dog) && !db.Devices.Any(d => d.PersonId == p.Id))
+            .OrderBy(p => p.CreatedAt)
+            .FirstOrDefaultAsync(cancel);
 
     private static async Task<DateOnly> ClinicUntilAsync(Guid dogId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {

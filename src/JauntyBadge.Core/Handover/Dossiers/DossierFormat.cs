@@ -44,6 +44,8 @@ public static class DossierFormat
         new("inspections", "id", "at", true),
         new("visits", "id", "day", true),
         new("handovers", "id", "at", true),
+        new("news", "id", "at", true),
+        new("deeds", "id", "at", true),
         new(Pictures, "of", null, false),
         new(Breeds, "id", null, false),
     ];

@@ -47,6 +47,8 @@ public static class DossierIn
     {
         var (document, dogId) = (looked.Merge.Merged, looked.DogId);
         db.ChangeTracker.Clear();
+        // Whoever takes a dossier in did not do what stands in it.
+        db.Hand = null;
         if (looked.IsHere)
             await ClearAsync(db, dogId, cancel);
         if (looked.IsHere)
@@ -220,6 +222,8 @@ public static class DossierIn
         await Drop(db.Inspections);
         await Drop(db.Appointments);
         await Drop(db.Handovers);
+        await Drop(db.News);
+        await Drop(db.Deeds);
         await Drop(db.WearingHabits);
     }
 
@@ -277,6 +281,7 @@ public static class DossierIn
         await NeedOwnAsync(db.TryOns, "tryOns");
         await NeedOwnAsync(db.Inspections, "inspections");
         await NeedOwnAsync(db.Handovers, "handovers");
+        await NeedOwnAsync(db.News, "news");
 
         async Task NeedOwnAsync<T>(IQueryable<T> rows, string name)
             where T : class

@@ -6,6 +6,7 @@ using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Data.Measuring;
+using JauntyBadge.Data.People;
 using JauntyBadge.Data.Wearing;
 using Microsoft.EntityFrameworkCore;
 
@@ -46,6 +47,8 @@ internal static class DossierRows
             ["inspections"] = DossierList.Of(db => db.Inspections.OrderBy(r => r.Number)),
             ["visits"] = DossierList.Of(db => db.Appointments.OrderBy(r => r.Number)),
             ["handovers"] = DossierList.Of(db => db.Handovers.OrderBy(r => r.Number)),
+            ["news"] = DossierList.Of(db => db.News.OrderBy(r => r.Number)),
+            ["deeds"] = DossierList.Of(db => db.Deeds.OrderBy(r => r.Number)),
         };
 
     /// <summary>The rows of every list; breeds are shared by dogs.</summary>
@@ -188,17 +191,19 @@ public sealed record DossierOut(JsonObject Document, IReadOnlyList<(Guid Of, byt
 
     private static async Task<IReadOnlyList<(Guid Of, byte[] Jpeg)>> PicturesAsync(PracticeDb db, IReadOnlyList<object> rows, CancellationToken cancel)
     {
-        var of = rows.Select(r =>
+        List<Guid> of =
+        [
+            .. rows.SelectMany<object, Guid>(r =>
                 r switch
                 {
-                    PhotoRow photo => photo.Id,
-                    TryOnRow { HasPicture: true } tried => tried.Id,
-                    WearRow { HasPicture: true } wear => wear.Id,
-                    _ => (Guid?)null,
+                    PhotoRow photo => [photo.Id],
+                    TryOnRow { HasPicture: true } tried => [tried.Id],
+                    WearRow { HasPicture: true } wear => [wear.Id],
+                    NewsRow news => news.Pictures,
+                    _ => [],
                 }
-            )
-            .OfType<Guid>()
-            .ToList();
+            ),
+        ];
         var pictures = await db.Pictures.AsNoTracking().Where(p => of.Contains(p.OfId)).ToListAsync(cancel);
         return [.. pictures.OrderBy(p => p.OfId.ToString(), StringComparer.Ordinal).Select(p => (p.OfId, p.Jpeg))];
     }
