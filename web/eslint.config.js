@@ -17,6 +17,7 @@ const order = [
   'handover',
   'round',
   'house',
+  'people',
   'app',
 ];
 

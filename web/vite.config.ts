@@ -26,13 +26,28 @@ export default defineConfig({
     // The product itself comes up without the server (docs/decisions/0029). Its first page is asked for there first, so that an update is not missed.
     VitePWA({
       injectRegister: null,
-      manifest: false,
+      manifest: {
+        id: '/',
+        name: 'Jaunty Badge',
+        short_name: 'Jaunty Badge',
+        description: 'Fit muzzles to dogs, and dogs to muzzles.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f6f1e7',
+        theme_color: '#f6f1e7',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         navigateFallback: null,
         directoryIndex: null,
         cleanupOutdatedCaches: true,
-        skipWaiting: true,
+        // A new one waits until somebody asks for it: never in a session.
+        skipWaiting: false,
         clientsClaim: true,
         inlineWorkboxRuntime: true,
         runtimeCaching: [

@@ -30,7 +30,8 @@ public enum HomeThing
 /// <param name="Standing">Where the dog stands.</param>
 /// <param name="Why">Why no session can begin now; null where one can.</param>
 /// <param name="Next">The next day of its week; null where none is chosen.</param>
-public sealed record HomeDay(HomeThing Thing, Standing Standing, NotNow? Why, DateOnly? Next)
+/// <param name="MayWear">Its muzzle may be worn now.</param>
+public sealed record HomeDay(HomeThing Thing, Standing Standing, NotNow? Why, DateOnly? Next, bool MayWear)
 {
     /// <summary>The day of a dog.</summary>
     /// <param name="dog">All that is on record.</param>
@@ -51,6 +52,6 @@ public sealed record HomeDay(HomeThing Thing, Standing Standing, NotNow? Why, Da
             : why is null && isDay && !standing.WearsIt ? HomeThing.Train
             : standing.HappyOwed is not null && mayWear ? HomeThing.HappyWear
             : HomeThing.Rest;
-        return new(thing, standing, why, next);
+        return new(thing, standing, why, next, mayWear);
     }
 }

@@ -108,6 +108,7 @@ public sealed class PeopleWords(Writing writing)
 
     private string Rest(HomeDay day) =>
         day.Why is { Why: NotNowWhy.Rests, Until: { } until } ? writing.Say($"It had enough. Again from {writing.Weekday(until)}.")
+        : day.Standing.WearsIt && !day.MayWear ? writing.Say("No muzzle now: why, and what comes first, stands below.")
         : day.Standing.WearsIt ? writing.Say("It wears its muzzle for what it is for. A happy wear a week keeps it so.")
         : day.Standing.LastTrained == day.Standing.Today && day.Next is { } again
             ? writing.Say($"One good session is enough. Again on {writing.Weekday(again)}.")

@@ -86,7 +86,8 @@ internal static class PhoneEndpoints
             await db
                 .People.Where(p => p.Kind == PersonKind.Keeper && p.WithdrawnAt == null && db.Grants.Any(g => g.PersonId == p.Id && g.DogId == dog.Id))
                 .OrderBy(p => p.CreatedAt)
-                .FirstOrDefaultAsync(cancel) ?? await OfferedAsync(dog.Id, PersonKind.Keeper, db, cancel);
+                .FirstOrDefaultAsync(cancel)
+            ?? await OfferedAsync(dog.Id, PersonKind.Keeper, db, cancel);
         return has ?? Persons.Add(db, await Persons.FreeNameAsync(db, dog.Keeper ?? $"{dog.Name}'s keeper", cancel), PersonKind.Keeper, clock);
     }
 

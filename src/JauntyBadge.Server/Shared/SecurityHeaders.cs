@@ -13,10 +13,15 @@ internal static class SecurityHeaders
     public static StaticFileOptions StaticFiles { get; } =
         new()
         {
-            ContentTypeProvider = new FileExtensionContentTypeProvider { Mappings = { [Precompressed.Suffix] = "application/octet-stream" } },
+            ContentTypeProvider = new FileExtensionContentTypeProvider
+            {
+                Mappings = { [Precompressed.Suffix] = "application/octet-stream", [".webmanifest"] = "application/manifest+json" },
+            },
             OnPrepareResponse = file =>
             {
-                file.Context.Response.Headers[HeaderNames.CacheControl] = file.File.Name == "index.html" ? "no-cache" : "public, max-age=31536000, immutable";
+                file.Context.Response.Headers[HeaderNames.CacheControl] = file.Context.Request.Path.StartsWithSegments("/assets")
+                    ? "public, max-age=31536000, immutable"
+                    : "no-cache";
                 Precompressed.SayWhatItIs(file);
             },
         };

@@ -18,6 +18,21 @@ const served = async () =>
 
 const mine = () => document.querySelector<HTMLScriptElement>('script[type=module][src]')?.getAttribute('src') ?? '';
 
+/** Lets the new one in the place of the old one, then loads it. */
+async function loadTheNewOne() {
+  const registration = await navigator.serviceWorker?.getRegistration();
+  await registration?.update().catch(() => undefined);
+  const next = registration?.waiting;
+  if (next) {
+    const changed = new Promise((done) =>
+      navigator.serviceWorker.addEventListener('controllerchange', done, { once: true }),
+    );
+    next.postMessage({ type: 'SKIP_WAITING' });
+    await Promise.race([changed, new Promise((late) => setTimeout(late, 2000))]);
+  }
+  window.location.reload();
+}
+
 /** What stands between this page and the server: it cannot be reached, something is not saved yet, or the product was updated. */
 export function ServerState() {
   const reachable = useReachable();
@@ -28,7 +43,9 @@ export function ServerState() {
   const stuck = unsaved.filter((u) => u.refused !== null || u.later !== null || !reachable);
   const news = outbox.news();
   const newest = useQuery({ queryKey: keys.served(), queryFn: served, refetchInterval: LOOK_MS, staleTime: LOOK_MS });
-  const updated = newest.data !== undefined && newest.data !== '' && mine() !== '' && newest.data !== mine();
+  // Never while somebody trains, or a muzzle is on: it is offered between.
+  const busy = /^\/sessions\/|\/wear$/.test(pathname);
+  const updated = !busy && newest.data !== undefined && newest.data !== '' && mine() !== '' && newest.data !== mine();
   const astray = sessionsAstray().filter((id) => !pathname.endsWith(id));
   if (reachable && stuck.length === 0 && news.length === 0 && !forgets && !updated && astray.length === 0) return null;
   return (
@@ -70,7 +87,7 @@ export function ServerState() {
             size="xs"
             variant="outline"
             borderColor="border.strong"
-            onClick={() => window.location.reload()}
+            onClick={() => void loadTheNewOne()}
           >{t`Load the new one`}</Button>
         </Flex>
       )}

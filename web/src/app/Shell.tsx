@@ -1,7 +1,9 @@
 import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useMatch } from 'react-router';
+import { late } from '../shared/late';
+import { useMe } from '../shared/me';
 import { lyingFlat } from '../shared/padSizes';
 import { links } from '../shared/rooms';
 import { useUnit, type Unit } from '../shared/units';
@@ -10,6 +12,8 @@ import { ServerState } from './ServerState';
 import { useHeadingFocus } from './useHeadingFocus';
 import { usePracticeWriting } from './usePracticeWriting';
 import { currentScheme, keepScheme } from './scheme';
+
+const SignInPage = late(() => import('../people/SignInPage').then((m) => m.SignInPage));
 
 const SkipLink = chakra('a', {
   base: {
@@ -24,7 +28,11 @@ export function Shell() {
   // On a phone the pad, and a card at a door, have the screen to themselves: the badge still leads home.
   const [onSession, atDoor] = [useMatch('/sessions/:id') !== null, useMatch('/cards/:dogId/:audience') !== null];
   const onPad = onSession || atDoor;
-  const { locale, currency } = usePracticeWriting();
+  const { me, kind, refused } = useMe();
+  // Where one comes in nobody is known yet.
+  const [atPair, atComeIn] = [useMatch('/pair') !== null, useMatch('/come-in') !== null];
+  const comes = atPair || atComeIn;
+  const { locale, currency } = usePracticeWriting(!comes && refused === null && kind !== null);
   useHeadingFocus();
   return (
     <Flex direction="column" minH="100dvh">
@@ -60,13 +68,13 @@ export function Shell() {
           w={{ base: 'full', md: 'auto' }}
           justify={{ base: 'space-between', md: 'start' }}
         >
-          {links().map(({ to, label }) => (
+          {(kind && !comes && !refused ? links(kind) : []).map(({ to, label }) => (
             <TopLink key={to} to={to} label={label} end={to === '/'} />
           ))}
         </Flex>
         <Spacer />
         <Flex align="center" gap={{ base: 3, md: 6 }} display={{ base: onPad ? 'none' : 'flex', md: 'flex' }}>
-          <UnitChoice />
+          {(kind === 'fitter' || kind === 'helper') && !comes && !refused && <UnitChoice />}
           <SchemeButton />
         </Flex>
       </Flex>
@@ -83,7 +91,13 @@ export function Shell() {
         css={onPad ? { [lyingFlat]: { padding: '0.25rem 1rem' } } : {}}
       >
         {/* What was written the other way is written anew. */}
-        <Outlet key={`${locale} ${currency}`} />
+        <Suspense>
+          {refused && !comes ? (
+            <SignInPage refused={refused} />
+          ) : (
+            (kind !== null || comes) && <Outlet key={`${locale} ${currency} ${kind ?? ''}`} />
+          )}
+        </Suspense>
       </Box>
       <Box
         as="footer"
@@ -98,6 +112,11 @@ export function Shell() {
         <Link asChild fontSize="sm" color="fg.muted" py="1">
           <NavLink to="/about">{t`About`}</NavLink>
         </Link>
+        {me?.signedIn && (
+          <Link asChild fontSize="sm" color="fg.muted" py="1" ms="5">
+            <NavLink to="/me">{t`Me: ${me.name}`}</NavLink>
+          </Link>
+        )}
       </Box>
       <ScrollRestoration />
       <Notices />

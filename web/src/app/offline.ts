@@ -20,8 +20,18 @@ interface Kept {
 }
 
 /** What a dog in a muzzle, or at training, is seen by. */
-const ofDog = new Set(['card', 'wears', 'wear-limit', 'plan']);
-const besides = new Set(['round', 'worn-signs', 'signs', 'writing', 'weather', 'session']);
+const ofDog = new Set([
+  'card',
+  'wears',
+  'wear-limit',
+  'plan',
+  'hand-card',
+  'news',
+  'treats',
+  'next-session',
+  'outlook',
+]);
+const besides = new Set(['me', 'home', 'round', 'worn-signs', 'signs', 'writing', 'weather', 'session']);
 const isKept = ({ queryKey: [what, , of], state }: Query) =>
   state.status === 'success' && (what === 'dog' ? ofDog.has(String(of)) : besides.has(String(what)));
 

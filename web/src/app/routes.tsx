@@ -1,5 +1,6 @@
 import { createBrowserRouter } from 'react-router';
-import { page, rooms } from '../shared/rooms';
+import { forKind } from '../shared/forKind';
+import { page, pagesOf, rooms } from '../shared/rooms';
 import { Failure } from './Failure';
 import { Shell } from './Shell';
 
@@ -11,11 +12,15 @@ export const makeRouter = () =>
       element: <Shell />,
       errorElement: <Failure />,
       children: [
-        ...rooms().flatMap((room) => room.pages ?? []),
+        ...rooms()
+          .flatMap((room) => room.pages ?? [])
+          .map((page) => forKind(page, pagesOf('pagesOf'))),
         {
           path: 'dogs/:dogId',
           lazy: page(() => import('../dogs/DogLayout'), 'DogLayout'),
-          children: rooms().flatMap((room) => room.dogPages ?? []),
+          children: rooms()
+            .flatMap((room) => room.dogPages ?? [])
+            .map((page) => forKind(page, pagesOf('dogPagesOf'))),
         },
         { path: 'about', lazy: page(() => import('./AboutPage'), 'AboutPage') },
         { path: '*', element: <Failure /> },

@@ -4,9 +4,9 @@ import { useUnit } from '../shared/units';
 import { useWritingQuery } from '../shared/useWritingQuery';
 import { useWriting, writeSo } from '../shared/writing';
 
-/** Writes as the practice does, as soon as that is known; what the server said the other way is asked for again. */
-export function usePracticeWriting() {
-  const { data } = useWritingQuery();
+/** Writes as the practice does, as soon as that is known to whoever is in; what the server said the other way is asked for again. */
+export function usePracticeWriting(isKnown: boolean) {
+  const { data } = useWritingQuery(isKnown);
   useEffect(() => {
     if (data) writeSo(data);
   }, [data]);

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { useReachable } from '../shared/saving/server';
+import { useAtHome, useDecides } from '../shared/me';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { AfterSession } from './AfterSession';
@@ -22,6 +23,8 @@ export function SessionPage() {
   const session = pad.session.data;
   usePageTitle(session ? t`Session, ${session.dogName}` : t`Session`);
   const reachable = useReachable();
+  const decides = useDecides();
+  const atHome = useAtHome();
   if (!session) return <Waiting query={pad.session} />;
   return (
     <Box maxW="34rem" mx="auto" css={{ [lyingFlat]: { maxWidth: 'none' } }}>
@@ -41,7 +44,7 @@ export function SessionPage() {
           // What came after it, where that was over threshold, is what holds.
           set={session.after?.set.decision ? session.after.set : (session.sets.at(-1) as Schemas['SetDto'])}
           ended={session.endedAt !== null}
-          overrule={pad.closed === null && reachable ? session.overrule : null}
+          overrule={pad.closed === null && reachable && decides ? session.overrule : null}
           session={session}
         />
       )}
@@ -54,7 +57,7 @@ export function SessionPage() {
       ) : (
         <Flex gap="3" mt="6" wrap="wrap">
           <Button asChild size="lg" colorPalette="marigold">
-            <RouterLink to="/">{t`Back to the round`}</RouterLink>
+            <RouterLink to="/">{atHome ? t`Back to my dogs` : t`Back to the round`}</RouterLink>
           </Button>
           <Button asChild size="lg" variant="outline" borderColor="border.strong">
             <RouterLink to={`/dogs/${session.dogId}/plan`}>{t`See the plan`}</RouterLink>

@@ -24,5 +24,5 @@ export const room: Room = {
     { path: 'plan/progress', lazy: page(() => import('./ProgressPage'), 'ProgressPage') },
   ],
   documents: [sessionLog],
-  tab: { path: 'plan', label: t`Plan`, place: 4 },
+  tabs: [{ path: 'plan', label: t`Plan`, place: 4, for: ['fitter', 'helper', 'keeper'] }],
 };

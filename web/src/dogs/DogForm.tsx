@@ -79,7 +79,8 @@ export function DogForm({ isNew = false }: { isNew?: boolean }) {
         <SeveralField name="sensitivities" legend={t`Minds, or finds hard`} options={entries(sensitivityWords)} />
         <SeveralField name="health" legend={t`Health`} options={entries(healthWords)} />
         <SeveralField name="traitsSeen" legend={t`Its head, whatever the breed`} options={seenTraits} />
-        <LongField name="notes" label={t`Notes, for us: they stand on no card`} rows={3} />
+        <LongField name="notes" label={t`Notes: they stand on no card`} rows={3} />
+        <TickField name="notesForUs" label={dogLabels.notesForUs ?? ''} />
         <Heading as="h2" size="lg">{t`For whoever handles it`}</Heading>
         <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4">
           <TextField name="keeperPhone" label={dogLabels.keeperPhone ?? ''} inputMode="tel" />

@@ -1,9 +1,13 @@
 import { Box, Flex, Heading, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
+import { Suspense } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { Head } from '../shared/Head';
 import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
+import { Parts } from '../shared/Parts';
+import { useMe } from '../shared/me';
 import { tabs } from '../shared/rooms';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
@@ -12,7 +16,8 @@ import { useDogCard } from '../shared/dog';
 /** The dog's name and badge above whichever of its rooms is open. */
 export function DogLayout() {
   const { dogId = '' } = useParams();
-  const rooms = tabs();
+  const { kind } = useMe();
+  const rooms = tabs(kind ?? 'fitter');
   const card = useDogCard(dogId);
   const go = useNavigate();
   const { pathname } = useLocation();
@@ -34,7 +39,11 @@ export function DogLayout() {
   return (
     <>
       <Flex align="center" gap={{ base: 3, md: 5 }} mb="5" wrap="wrap">
-        <Badge card={card.data} size={84} />
+        {kind === 'keeper' ? (
+          <Head portrait={card.data.portrait} coatHex={card.data.coatHex} size={64} />
+        ) : (
+          <Badge card={card.data} size={84} />
+        )}
         <Box>
           <Heading as="h1" size="4xl" lineHeight="1">
             {card.data.dog.name}
@@ -78,7 +87,10 @@ export function DogLayout() {
           ))}
         </Flex>
       </Flex>
-      <Outlet context={card.data} />
+      <Suspense>
+        <Outlet context={card.data} />
+      </Suspense>
+      <Parts at="dogFoot" dog={card.data.dog} />
     </>
   );
 }

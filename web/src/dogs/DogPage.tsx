@@ -29,6 +29,7 @@ import { DogForm } from './DogForm';
 import { dogDocument } from './document';
 import { dogLabels, draftOf } from './draft';
 import { useThisDog } from '../shared/dog';
+import { Parts } from '../shared/Parts';
 import { useArchive, useRestore } from './useArchive';
 
 /** The dog: what there is to do, the muzzle it wears, and its record; who it is folds away behind Edit. */
@@ -70,7 +71,9 @@ export function DogPage() {
       </Flex>
       {edits && <Editor key={card.dog.id} dog={card.dog} />}
       {card.choice && <Chosen choice={card.choice} tried={card.tried} />}
+      <Parts at="dog" dog={card.dog} />
       <Record dogId={card.dog.id} />
+      <Parts at="dogRecord" dog={card.dog} />
       <Cautions cautions={card.cautions} />
     </Flex>
   );

@@ -31,6 +31,7 @@ export interface Draft {
   cue: string;
   bitesAbout: string;
   familyWasTold: boolean;
+  notesForUs: boolean;
 }
 
 export const emptyDraft: Draft = {
@@ -58,6 +59,7 @@ export const emptyDraft: Draft = {
   cue: '',
   bitesAbout: '',
   familyWasTold: false,
+  notesForUs: true,
 };
 
 export const draftOf = (dog: Dog): Draft => ({
@@ -84,6 +86,7 @@ export const draftOf = (dog: Dog): Draft => ({
   cue: dog.cue ?? '',
   bitesAbout: dog.bitesAbout ?? '',
   familyWasTold: dog.familyWasTold,
+  notesForUs: dog.notesForUs,
 });
 
 /** What was typed, as the server takes it, or messages by field. */
@@ -123,6 +126,7 @@ export function entryOf(draft: Draft): { entry: Schemas['DogEntry'] } | { fields
       cue: draft.cue,
       bitesAbout: draft.bitesAbout,
       familyWasTold: draft.familyWasTold,
+      notesForUs: draft.notesForUs,
     },
   };
 }
@@ -151,4 +155,5 @@ export const dogLabels: Partial<Record<keyof Draft, string>> = {
   cue: t`The word it goes in by`,
   bitesAbout: t`What the bites were about`,
   familyWasTold: t`The family was told of its bites`,
+  notesForUs: t`The notes are for us: its keeper does not get them`,
 };

@@ -15,7 +15,7 @@ export const room: Room = {
     { path: 'breeds', lazy: page(() => import('./BreedsPage'), 'BreedsPage') },
   ],
   dogPages: [{ index: true, lazy: page(() => import('./DogPage'), 'DogPage') }],
-  tab: { path: '', label: t`Dog`, place: 1 },
-  links: [{ to: '/breeds', label: t`Breeds`, place: 4 }],
+  tabs: [{ path: '', label: t`Dog`, place: 1 }],
+  links: [{ to: '/breeds', label: t`Breeds`, place: 4, for: ['fitter'] }],
   documents: [dogDocument],
 };

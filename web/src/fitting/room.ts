@@ -27,7 +27,7 @@ export const room: Room = {
     { path: 'fit/order', lazy: page(() => import('./OrderPage'), 'OrderPage') },
     { path: 'fit/earlier', lazy: page(() => import('./EarlierPage'), 'EarlierPage') },
   ],
-  tab: { path: 'fit', label: t`Fit`, place: 3 },
+  tabs: [{ path: 'fit', label: t`Fit`, place: 3 }],
   links: [
     { to: '/catalogue', label: t`Catalogue`, place: 2 },
     { to: '/van', label: t`Van`, place: 3 },

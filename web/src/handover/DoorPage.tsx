@@ -4,7 +4,7 @@ import { Link as RouterLink, useParams } from 'react-router';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { CardView } from './CardView';
-import { Head } from './Head';
+import { Head } from '../shared/Head';
 import { audienceWords, isAudience, useCard, type Audience } from './useHandover';
 
 /** A card by itself, to be read in ten seconds at a door. */

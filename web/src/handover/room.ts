@@ -16,6 +16,6 @@ export const room: Room = {
     { path: 'cards/:dogId/:audience', lazy: page(() => import('./DoorPage'), 'DoorPage') },
   ],
   dogPages: [{ path: 'card', lazy: page(() => import('./CardPage'), 'CardPage') }],
-  tab: { path: 'card', label: t`Card`, place: 6 },
-  links: [{ to: '/keeping', label: t`Keeping`, place: 6 }],
+  tabs: [{ path: 'card', label: t`Card`, place: 6, for: ['fitter', 'helper', 'keeper'] }],
+  links: [{ to: '/keeping', label: t`Keeping`, place: 6, for: ['fitter'] }],
 };

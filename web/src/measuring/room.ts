@@ -20,6 +20,6 @@ export const room: Room = {
     { path: 'measure/photos', lazy: page(() => import('./photos/PhotosPage'), 'PhotosPage') },
     { path: 'measure/photos/:photoId', lazy: page(() => import('./photos/PhotoPage'), 'PhotoPage') },
   ],
-  tab: { path: 'measure', label: t`Measure`, place: 2 },
+  tabs: [{ path: 'measure', label: t`Measure`, place: 2 }],
   documents: [photoDocument],
 };

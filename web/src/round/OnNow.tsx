@@ -7,7 +7,7 @@ import { useDogChanged } from '../shared/dog';
 import { complain } from '../shared/notices';
 
 /** A muzzle that is on beyond its time: how long over, and off with one tap. */
-export function OnNow({ card, on }: { card: Schemas['RoundCardDto']; on: Schemas['WearOnDto'] }) {
+export function OnNow({ card, on }: { card: { id: string; name: string }; on: Schemas['WearOnDto'] }) {
   const changed = useDogChanged();
   const [now, setNow] = useState(Date.now);
   useEffect(() => {

@@ -10,6 +10,8 @@ import type { Schemas } from '../shared/api';
 import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
 import { fromDevice, keepOnDevice } from '../shared/saving/device';
+import { useDecides } from '../shared/me';
+import { Parts } from '../shared/Parts';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { late } from '../shared/late';
@@ -32,6 +34,7 @@ export function RoundPage() {
   const [archived, setArchived] = useState(false);
   const [search, setSearch] = useState('');
   const [by, setBy] = useRoundOrder();
+  const decides = useDecides();
   const round = useRound(archived, search.trim(), by);
   // A long list comes up bit by bit, so that a tap or a key never waits for it.
   const data = useDeferredValue(round.data);
@@ -68,7 +71,8 @@ export function RoundPage() {
         {!archived && <Quiet onClick={() => window.print()}>{t`Print for the dashboard`}</Quiet>}
         <Quiet onClick={() => setArchived(!archived)}>{archived ? t`Back to the round` : t`Archived dogs`}</Quiet>
       </Flex>
-      {!archived && <BackupOld />}
+      {!archived && <Parts at="round" />}
+      {!archived && decides && <BackupOld />}
       {!first ? (
         <Waiting query={round} />
       ) : first.all === 0 ? (

@@ -25,6 +25,7 @@ interface Problem {
   errors?: Record<string, string[]>;
   current?: unknown;
   version?: number;
+  ended?: string;
   traceId?: string;
 }
 
@@ -37,6 +38,8 @@ export class Refused extends Error {
   readonly current: unknown;
   /** The version of that. */
   readonly version: number;
+  /** Why somebody who was let in once is not any more. */
+  readonly ended: string;
 
   constructor(problem: Problem, status: number) {
     const says = problem.detail ?? problem.title ?? t`The server did not say why.`;
@@ -44,6 +47,7 @@ export class Refused extends Error {
     this.status = status;
     this.current = problem.current;
     this.version = problem.version ?? 0;
+    this.ended = problem.ended ?? 'not';
     this.fields = Object.fromEntries(
       Object.entries(problem.errors ?? {}).map(([field, says]) => [field, says[0] ?? '']),
     );
@@ -152,7 +156,8 @@ const answered = async (call: Promise<Response>) => {
 /** Whether the same request may do later: the server is away or busy, rather than of another mind. */
 export const isLater = (error: unknown) =>
   error instanceof TypeError ||
-  (error instanceof Refused && (error.status === 408 || error.status === 429 || error.status >= 500));
+  // Whoever is not in sends it once they are.
+  (error instanceof Refused && ([401, 408, 429].includes(error.status) || error.status >= 500));
 
 const LONGEST_DELAY_MS = 10_000;
 

@@ -48,7 +48,7 @@ export function useSayHeadShape(dog: Schemas['DogDto']) {
   const changed = useDogChanged();
   const { name, keeper, place, birthDate, breedIds, bodyMassKg, coatId, coatSeen, purposes } = dog;
   const { temperament, sensitivities, biteTier, notes, health, traitsSeen } = dog;
-  const { keeperPhone, clinicName, clinicPhone, cue, bitesAbout, familyWasTold } = dog;
+  const { keeperPhone, clinicName, clinicPhone, cue, bitesAbout, familyWasTold, notesForUs } = dog;
   return (headShapeSeen: Schemas['HeadShape']) =>
     ask(
       api.PUT('/api/dogs/{id}', {
@@ -56,7 +56,7 @@ export function useSayHeadShape(dog: Schemas['DogDto']) {
         body: {
           ...{ name, keeper, place, birthDate, breedIds, headShapeSeen, bodyMassKg, coatId, coatSeen, purposes },
           ...{ temperament, sensitivities, biteTier, notes, health, traitsSeen, ageMonths: null },
-          ...{ keeperPhone, clinicName, clinicPhone, cue, bitesAbout, familyWasTold },
+          ...{ keeperPhone, clinicName, clinicPhone, cue, bitesAbout, familyWasTold, notesForUs },
         },
       }),
     ).then(() => changed(dog.id));

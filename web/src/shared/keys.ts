@@ -35,4 +35,12 @@ export const keys = {
   ownPractice: () => ['own-practice'] as const,
   backups: () => ['backups'] as const,
   about: () => ['about'] as const,
+  me: () => ['me'] as const,
+  home: () => ['home'] as const,
+  people: () => ['people'] as const,
+  phones: () => ['people', 'phones'] as const,
+  ownDevices: () => ['me', 'devices'] as const,
+  ownPasskeys: () => ['me', 'passkeys'] as const,
+  fromHome: () => ['round', 'from-home'] as const,
+  aside: () => ['round', 'aside'] as const,
 };

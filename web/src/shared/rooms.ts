@@ -1,6 +1,7 @@
 import type { ComponentType } from 'react';
 import type { RouteObject } from 'react-router';
-import type { Kind, Log } from './saving/outbox';
+import type { Schemas } from './api';
+import type { Kind as Document, Log } from './saving/outbox';
 import { fetched } from './saving/server';
 
 /** What a room brings along; app finds it in the room's own `room.ts`. */
@@ -9,14 +10,45 @@ export interface Room {
   pages?: RouteObject[];
   /** Its pages of a dog, under /dogs/:dogId. */
   dogPages?: RouteObject[];
-  /** Its tab on a dog, and the place of that among the others. */
-  tab?: { path: string; label: string; place: number };
-  /** Its links along the top, and their places. */
-  links?: { to: string; label: string; place: number }[];
+  /** Its tabs on a dog, their places among the others, and whose they are: the practice's own where nobody is named. */
+  tabs?: Tab[];
+  /** What stands in the place of pages of these addresses for somebody. */
+  pagesOf?: Partial<Record<Kind, RouteObject[]>>;
+  dogPagesOf?: Partial<Record<Kind, RouteObject[]>>;
+  /** What it puts on pages of other rooms. */
+  parts?: Part[];
+  /** Its links along the top, their places, and whose they are. */
+  links?: ({ to: string } & Place)[];
   /** What is saved as it is changed: an earlier page may have left any of it unsent. */
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- each is handed back only what it sent
-  documents?: (Kind<any, any> | Log<any>)[];
+  documents?: (Document<any, any> | Log<any>)[];
 }
+
+/** A part of a page of another room. */
+export interface Part {
+  /** Before the round; on a dog's own page, and below its record there; below every page of a dog. */
+  at: 'round' | 'dog' | 'dogRecord' | 'dogFoot';
+  place: number;
+  for: Kind[];
+  Component: ComponentType<PartOf>;
+}
+
+/** What a part is told: the dog of the page, where it is one's. */
+export interface PartOf {
+  dog?: Schemas['DogDto'];
+}
+
+interface Place {
+  label: string;
+  place: number;
+  for?: Kind[];
+}
+
+type Tab = { path: string } & Place;
+
+type Kind = Schemas['PersonKind'];
+
+const practice: Kind[] = ['fitter', 'helper'];
 
 let all: Room[] = [];
 
@@ -29,11 +61,28 @@ export const rooms = () => all;
 
 const inOrder = <T extends { place: number }>(some: T[]) => some.sort((a, b) => a.place - b.place);
 
+const whose =
+  (kind: Kind) =>
+  ({ for: of = practice }: Place) =>
+    of.includes(kind);
+
 /** The tabs of a dog in their order. */
-export const tabs = () => inOrder(all.flatMap((room) => room.tab ?? []));
+export const tabs = (kind: Kind) => inOrder(all.flatMap((room) => room.tabs ?? []).filter(whose(kind)));
+
+/** The parts that other rooms put on a page, in their order. */
+export const parts = (at: Part['at'], kind: Kind) =>
+  inOrder(all.flatMap((room) => room.parts ?? []).filter((part) => part.at === at && part.for.includes(kind)));
+
+/** The pages in the place of others, for somebody. */
+export const pagesOf = (of: 'pagesOf' | 'dogPagesOf') =>
+  all.flatMap((room) =>
+    (Object.entries(room[of] ?? {}) as [Kind, RouteObject[]][]).flatMap(([kind, pages]) =>
+      pages.map((page) => ({ kind, page })),
+    ),
+  );
 
 /** The links along the top in their order. */
-export const links = () => inOrder(all.flatMap((room) => room.links ?? []));
+export const links = (kind: Kind) => inOrder(all.flatMap((room) => room.links ?? []).filter(whose(kind)));
 
 /** A page that loads when it is first opened. */
 export const page =

@@ -5,6 +5,7 @@ import type { Schemas } from '../shared/api';
 import { Amount } from '../shared/Amount';
 import { Choice } from '../shared/Choice';
 import { useThisDog } from '../shared/dog';
+import { useDecides } from '../shared/me';
 import { Labelled, Several } from '../shared/fields';
 import { Conflict } from '../shared/saving/Conflict';
 import { differences } from '../shared/saving/differences';
@@ -90,6 +91,7 @@ export function HabitsForm({ treats, stored }: { treats: Schemas['TreatsDto']; s
   const document = useHabitsDocument(stored);
   const { value, change, tryChange, fields } = document;
   const happy = useQuery(happyWearsQuery);
+  const decides = useDecides();
   const set = (next: Partial<HabitsDraft>) => change({ ...value, ...next });
   const amount = (key: 'factor' | 'foodKcal' | 'kcalPerPiece' | 'veterinarianMinutes') => ({
     value: value[key] === null ? '' : String(value[key]),
@@ -157,7 +159,7 @@ export function HabitsForm({ treats, stored }: { treats: Schemas['TreatsDto']; s
           onChange={(loves) => set({ loves })}
         />
       </Box>
-      <Veterinarian value={value} fields={fields} change={set} />
+      {decides && <Veterinarian value={value} fields={fields} change={set} />}
       <Settle document={document} />
     </Box>
   );

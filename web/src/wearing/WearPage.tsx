@@ -4,7 +4,7 @@ import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FormProvider } from 'react-hook-form';
-import { Link as RouterLink } from 'react-router';
+import { Link as RouterLink, useParams } from 'react-router';
 import { request, type Schemas } from '../shared/api';
 import { Cautions } from '../shared/Cautions';
 import { Choice } from '../shared/Choice';
@@ -15,6 +15,7 @@ import { keys } from '../shared/keys';
 import { readNumber } from '../shared/numbers';
 import { useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
+import { useAtHome } from '../shared/me';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
 import { entries, occasionMarks, occasionWords } from '../shared/words';
@@ -322,6 +323,8 @@ interface WeatherSheet {
 
 /** A reading of the weather by hand. */
 function ByHand({ onKept, onLeave }: { onKept: (kept: Schemas['WeatherReadDto']) => void; onLeave: () => void }) {
+  const atHome = useAtHome();
+  const { dogId = null } = useParams();
   const kept = useKeptForm('weather/new', { airC: '', humidityPercent: '', place: '' });
   const { form } = kept;
   const sending = useSubmit<WeatherSheet, Schemas['WeatherReadDto']>(kept, 'airC', onKept);
@@ -336,7 +339,13 @@ function ByHand({ onKept, onLeave }: { onKept: (kept: Schemas['WeatherReadDto'])
         'post',
         '/api/weather/readings',
         {},
-        { airC: number(airC), humidityPercent: number(humidityPercent), place: place || null },
+        {
+          airC: number(airC),
+          humidityPercent: number(humidityPercent),
+          place: place || null,
+          // At home it is the weather of this dog's home, and of nowhere else.
+          dogId: atHome ? dogId : null,
+        },
       ),
       what: t`a reading of the weather`,
       again: [keys.weather(), keys.dogs()],

@@ -129,12 +129,26 @@ const agoOf = (said: Record<string, number>) =>
   );
 
 /** What a dog loves and eats, and what a veterinarian allows. */
-export type HabitsDraft = Required<Schemas['HabitsEntry']>;
+export type HabitsDraft = Required<Schemas['HabitsEntry'] & Schemas['VeterinarianEntry']>;
 
 export const habitsDocument: Kind<HabitsDraft, Schemas['HabitsDto']> = {
   name: 'habits',
   send: (id, draft, version) =>
-    ask(api.PUT('/api/dogs/{id}/habits', { params: { path: { id }, header: editing(version) }, body: draft })),
+    ask(api.PUT('/api/dogs/{id}/habits', { params: { path: { id }, header: editing(version) }, body: draft })).then(
+      (stored) => {
+        const { veterinarianMinutes, veterinarianSays } = draft;
+        // What lifts a stop is told by itself: it is the fitter's to say.
+        return (stored.veterinarianMinutes ?? null) === veterinarianMinutes &&
+          (stored.veterinarianSays ?? '') === (veterinarianSays ?? '')
+          ? stored
+          : ask(
+              api.PUT('/api/dogs/{id}/veterinarian', {
+                params: { path: { id }, header: editing(stored.version) },
+                body: { veterinarianMinutes, veterinarianSays },
+              }),
+            );
+      },
+    ),
   read: (h) => ({
     loves: h.loves,
     hasSpare: h.hasSpare,

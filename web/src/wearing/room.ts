@@ -23,6 +23,6 @@ export const room: Room = {
     { path: 'wear/muzzle', lazy: page(() => import('./MuzzlePage'), 'MuzzlePage') },
     { path: 'wear/visits', lazy: page(() => import('./VisitsPage'), 'VisitsPage') },
   ],
-  tab: { path: 'wear', label: t`Wear`, place: 5 },
+  tabs: [{ path: 'wear', label: t`Wear`, place: 5, for: ['fitter', 'helper', 'keeper'] }],
   documents: [wearDocument, habitsDocument],
 };

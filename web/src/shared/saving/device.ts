@@ -81,6 +81,19 @@ export function keepOfTab(key: string, text: string) {
 /** Whether what waits is lost when this page is closed. */
 export const forgetsAtTheEnd = () => !keeps || memory.size > 0;
 
+/** Removes all that is kept here of the practice: drafts, what waits, answers. How this device looks stays. */
+export async function emptyDevice() {
+  const stays = ['jaunty-badge.scheme', 'jaunty-badge.unit'];
+  for (const key of keysOnDevice('jaunty-badge')) if (!stays.includes(key)) dropFromDevice(key);
+  try {
+    sessionStorage.clear();
+  } catch {
+    // Nothing is kept of this tab.
+  }
+  if ('caches' in window)
+    for (const name of await caches.keys()) if (!name.includes('precache')) await caches.delete(name);
+}
+
 /** Choices of this device, such as its scheme: where it keeps nothing, until the page is closed, and nobody is asked about them. */
 const chosen = new Map<string, string>();
 

@@ -60,6 +60,16 @@ export interface Unsaved<T = unknown> {
   said?: Record<string, number>;
 }
 
+/** One thing that waits, as it can be handed on. */
+export interface Left {
+  /** The log it waits in; null for a document. */
+  ofLog: string | null;
+  ofKind: string | null;
+  id: string;
+  item: { id: string; at?: string } | null;
+  unsaved: Unsaved | null;
+}
+
 /** What became of the last attempt to save. */
 export type Trouble =
   | { kind: 'later'; says: string }
@@ -132,6 +142,39 @@ export class Outbox {
     if (log?.perTab) this.takeOverLog(place);
     if (log) void this.deliver(keyOfLog(log, id));
     else if (this.kinds.has(name) && adopt(place) !== null) void this.deliver(mine(place));
+  }
+
+  /** Everything of this tab that waits, in order. */
+  left(): Left[] {
+    return keysOnDevice(PREFIX)
+      .filter(isFree)
+      .flatMap((key): Left[] => {
+        const { name, id } = partsOf(key);
+        if (this.logs.has(name))
+          return itemsAt(key).map((item) => ({ ofLog: name, ofKind: null, id, item, unsaved: null }));
+        const unsaved = this.of(key);
+        return unsaved ? [{ ofLog: null, ofKind: name, id, item: null, unsaved }] : [];
+      });
+  }
+
+  /** Drops one of them: it is elsewhere. */
+  drop({ ofLog, ofKind, id, item }: Left) {
+    const log = this.logs.get(ofLog ?? '');
+    if (log)
+      this.keep(
+        keyOfLog(log, id),
+        itemsAt(keyOfLog(log, id)).filter((i) => i.id !== item?.id),
+      );
+    else dropFromDevice(keyOf(ofKind ?? '', id));
+    this.tell();
+  }
+
+  /** Takes over one that waited elsewhere. */
+  takeIn({ ofLog, ofKind, id, item, unsaved }: Left) {
+    const log = this.logs.get(ofLog ?? '');
+    if (log && item) this.keep(keyOfLog(log, id), [...itemsAt(keyOfLog(log, id)), item]);
+    else if (ofKind && unsaved) keepOnDevice(keyOf(ofKind, id), { ...unsaved, change: ++this.changes });
+    void this.now(ofLog ?? ofKind ?? '', id);
   }
 
   /** What other hands told meanwhile of what was sent here, until it is heard. */

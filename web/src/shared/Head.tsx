@@ -1,4 +1,4 @@
-import type { Schemas } from '../shared/api';
+import type { Schemas } from './api';
 
 /** A dog's head by itself, without its badge. */
 export function Head({ portrait, coatHex, size }: Pick<Schemas['CardDto'], 'portrait' | 'coatHex'> & { size: number }) {

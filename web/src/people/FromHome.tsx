@@ -1,0 +1,66 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link as RouterLink } from 'react-router';
+import { api, ask, words, type Schemas } from '../shared/api';
+import { keys } from '../shared/keys';
+import { complain } from '../shared/notices';
+import { AsideTray } from './AsideTray';
+
+/** New from home, before anything else on the round: what a fitter who was not there would want to know first. */
+export function FromHome() {
+  const news = useQuery({
+    queryKey: keys.fromHome(),
+    queryFn: ({ signal }) => ask(api.GET('/api/from-home', { signal })),
+    refetchInterval: 60_000,
+  });
+  return (
+    <>
+      <AsideTray />
+      {news.data && news.data.length > 0 && (
+        <Box as="section" mb="8" aria-label={t`New from home`} className="no-print">
+          <Flex align="baseline" gap="2" borderBottomWidth="2px" borderColor="fg" pb="1">
+            <Heading as="h2" size="lg">{t`New from home`}</Heading>
+            <Text fontWeight="700">{news.data.length}</Text>
+          </Flex>
+          <ul>
+            {news.data.map((dog) => (
+              <Row key={dog.dogId} dog={dog} />
+            ))}
+          </ul>
+        </Box>
+      )}
+    </>
+  );
+}
+
+function Row({ dog }: { dog: Schemas['FromHomeDto'] }) {
+  const queries = useQueryClient();
+  const looked = async () => {
+    try {
+      await ask(api.POST('/api/dogs/{id}/news/looked', { params: { path: { id: dog.dogId } } }));
+      await queries.invalidateQueries({ queryKey: keys.fromHome() });
+    } catch (error) {
+      complain(words(error));
+    }
+  };
+  return (
+    <Flex as="li" gap="4" py="3" borderBottomWidth="1px" borderColor="border" wrap="wrap" align="center">
+      <Box flex="1" minW="14rem">
+        <Text fontSize="xl" fontWeight="700" color={dog.grave ? 'stop' : 'fg'}>
+          {dog.grave && <span aria-hidden="true">⬣ </span>}
+          {dog.dog}: {dog.says.join(', ')}
+        </Text>
+        <Text color="fg.muted">{dog.changed}</Text>
+      </Box>
+      <Flex gap="2" wrap="wrap">
+        <Button asChild variant="outline" borderColor="border.strong">
+          <RouterLink to={dog.unread > 0 ? `/dogs/${dog.dogId}/notes` : `/dogs/${dog.dogId}`}>
+            {dog.unread > 0 ? t`Read: ${dog.dog}` : t`Open: ${dog.dog}`}
+          </RouterLink>
+        </Button>
+        <Button variant="outline" borderColor="border.strong" onClick={() => void looked()}>{t`Looked at`}</Button>
+      </Flex>
+    </Flex>
+  );
+}

@@ -1,0 +1,49 @@
+import { t } from '@lingui/core/macro';
+import { late } from '../shared/late';
+import { page, type Room } from '../shared/rooms';
+
+declare module '../shared/keys' {
+  interface DogKeys {
+    news: true;
+    deeds: true;
+  }
+}
+
+/** Who may come in, and what comes from a dog's home. */
+export const room: Room = {
+  pages: [
+    { path: 'people', lazy: page(() => import('./PeoplePage'), 'PeoplePage') },
+    { path: 'me', lazy: page(() => import('./MePage'), 'MePage') },
+    { path: 'pair', lazy: page(() => import('./PairPage'), 'PairPage') },
+    { path: 'come-in', lazy: page(() => import('./ComeInPage'), 'ComeInPage') },
+  ],
+  dogPages: [{ path: 'notes', lazy: page(() => import('./NewsPage'), 'NewsPage') }],
+  pagesOf: {
+    keeper: [{ index: true, lazy: page(() => import('./HomePage'), 'HomePage') }],
+    clinic: [{ index: true, lazy: page(() => import('./ClinicPage'), 'ClinicPage') }],
+  },
+  dogPagesOf: {
+    keeper: [
+      { index: true, lazy: page(() => import('./ToHome'), 'ToHome') },
+      { path: 'plan', lazy: page(() => import('./HomePlan'), 'HomePlan') },
+      { path: 'card', lazy: page(() => import('./HomeCard'), 'HomeCard') },
+    ],
+  },
+  parts: [
+    {
+      at: 'round',
+      place: 1,
+      for: ['fitter', 'helper'],
+      Component: late(() => import('./FromHome').then((m) => m.FromHome)),
+    },
+    { at: 'dog', place: 1, for: ['fitter'], Component: late(() => import('./GiveDog').then((m) => m.GiveDog)) },
+    { at: 'dogRecord', place: 2, for: ['fitter', 'helper'], Component: late(() => import('./Deeds').then((m) => m.Deeds)) },
+    { at: 'dogFoot', place: 1, for: ['keeper'], Component: late(() => import('./NoteHere').then((m) => m.NoteHere)) },
+  ],
+  tabs: [{ path: 'notes', label: t`Notes`, place: 7, for: ['fitter', 'helper', 'keeper'] }],
+  links: [
+    { to: '/', label: t`My dogs`, place: 1, for: ['keeper'] },
+    { to: '/practice', label: t`Practise`, place: 2, for: ['keeper'] },
+    { to: '/people', label: t`People`, place: 7, for: ['fitter'] },
+  ],
+};
