@@ -19,7 +19,8 @@ public class ArchitectureTests
             { "Conditioning", ["Measuring", "Dogs"] },
             { "Wearing", ["Measuring", "Dogs", "Fitting"] },
             { "Caseload", ["Measuring", "Dogs", "Fitting", "Conditioning", "Wearing"] },
-            { "Handover", ["Measuring", "Dogs", "Fitting", "Conditioning", "Wearing", "Caseload"] },
+            { "People", ["Measuring", "Dogs", "Fitting", "Conditioning", "Wearing", "Caseload"] },
+            { "Handover", ["Measuring", "Dogs", "Fitting", "Conditioning", "Wearing", "Caseload", "People"] },
         };
 
     [Theory]

@@ -9,6 +9,7 @@ using JauntyBadge.Core.Handover.Keeping;
 using JauntyBadge.Core.Handover.Papers;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
+using JauntyBadge.Core.People;
 using JauntyBadge.Core.Wearing;
 using UnitsNet;
 using static JauntyBadge.Core.Tests.Heads;
@@ -165,6 +166,7 @@ public class HouseRulesTests
                 .Concat(OfTheRound(rules))
                 .Concat(OfDogs(rules))
                 .Concat(OfHandingOver(rules))
+                .Concat(OfHome(rules))
         )
             yield return line;
 
@@ -176,6 +178,16 @@ public class HouseRulesTests
                     )
                 );
     }
+
+    private static IEnumerable<string> OfHome(HouseRules rules) =>
+        from missed in Enumerable.Range(0, 15)
+        from over in new[] { 0.5, 1, 1.9, 2, 3.5, 7 }
+        select string.Join(
+            ";",
+            FromHome
+                .Of(new(null, 0, [], [new(Day, TimeSpan.FromMinutes(over), Red: false, OverThreshold: false)], 1, 5, 0, missed), rules)
+                .Select(n => $"{n.What} {n.Number}")
+        );
 
     private static IEnumerable<string> OfTraining(HouseRules rules)
     {

@@ -15,14 +15,14 @@ internal static class CourseHost
 
     private static int Main(string[] args)
     {
-        if (args is not [var folder])
+        if (args is not [var folder, .. { Length: <= 1 } publicUrl])
         {
-            Console.Error.WriteLine("Name the folder of the practice.");
+            Console.Error.WriteLine("Name the folder of the practice, and the address people reach it at where they sign in.");
             return 2;
         }
 
         var clock = new TurnedClock();
-        using var practice = new HostedPractice(Path.GetFullPath(folder), demo: false, clock);
+        using var practice = new HostedPractice(Path.GetFullPath(folder), demo: false, clock) { PublicUrl = publicUrl.FirstOrDefault() };
         // Where the factory looks for what says where the product is.
         Environment.CurrentDirectory = AppContext.BaseDirectory;
         // The answers have the output to themselves.

@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { createInterface } from 'node:readline';
@@ -38,16 +38,18 @@ export const ended = (child: ChildProcess, signal: NodeJS.Signals) =>
   });
 
 /** Serves a practice of its own until it is stopped, the demo's or an empty one; what the server says of failures goes into the test's output. */
-export async function serve(name: string, again?: { port: number; folder: string }, demo = true) {
+export async function serve(name: string, again?: { port: number; folder: string }, demo = true, closed = false) {
   const { port, folder } = again ?? { port: await freePort(), folder: dataFolder(name) };
   // Filled once for all workers (see build.ts).
   if (process.env.FILLED_PRACTICE && !again && demo) cpSync(process.env.FILLED_PRACTICE, folder, { recursive: true });
-  const address = `http://127.0.0.1:${port}`;
+  // Where people sign in they reach it by a name; a browser takes this one for as good as TLS.
+  const address = closed ? `http://localhost:${port}` : `http://127.0.0.1:${port}`;
   const child = spawn(
     'dotnet',
     [
       ...[serverDll, '--contentRoot', join(root, 'src/JauntyBadge.Server')],
-      ...['--urls', address, '--data', folder, '--demo', String(demo)],
+      ...['--urls', `http://127.0.0.1:${port}`, '--data', folder, '--demo', String(demo)],
+      ...(closed ? ['--public-url', address] : []),
     ],
     { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] },
   );
@@ -64,9 +66,19 @@ export async function serve(name: string, again?: { port: number; folder: string
   return { address, port, folder, stop, remove: () => stop().then(() => remove(folder)) };
 }
 
+/** Adds somebody on the machine itself. */
+export function addPerson(folder: string, name: string, password: string, kind = 'fitter') {
+  const added = spawnSync(
+    'dotnet',
+    [serverDll, 'person', 'add', name, '--kind', kind, '--password-stdin', 'true', '--data', folder],
+    { input: `${password}\n`, encoding: 'utf8' },
+  );
+  if (added.status !== 0) throw new Error(added.stderr);
+}
+
 /** Serves an empty practice whose clock can be turned, and plays its dog (see tests/JauntyBadge.TestHost). */
-export async function hostCourse(folder: string) {
-  const child = spawn('dotnet', [artifact('JauntyBadge.TestHost'), folder], {
+export async function hostCourse(folder: string, ...publicUrl: string[]) {
+  const child = spawn('dotnet', [artifact('JauntyBadge.TestHost'), folder, ...publicUrl], {
     cwd: root,
     stdio: ['pipe', 'pipe', 'inherit'],
   });

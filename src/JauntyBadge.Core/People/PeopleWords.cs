@@ -30,7 +30,7 @@ public sealed class PeopleWords(Writing writing)
             HomeThing.WatchTheWear => writing.Say("Look at the clock, and take it off in time."),
             HomeThing.GoOn => writing.Say("A session was begun. Finish it, or end it there."),
             HomeThing.Train => writing.Say(
-                $"{conditioning.Called(day.Standing.NextStep!)}. The next page says what to do, one go at a time; ten minutes are plenty."
+                $"{conditioning.Called(day.Standing.NextStep!)}. The next page says what to do, one go at a time; a few minutes are plenty."
             ),
             HomeThing.HappyWear => writing.Say("Muzzle on, something it loves, muzzle off: so that it stays a good sign."),
             HomeThing.Rest => Rest(day),
@@ -61,7 +61,7 @@ public sealed class PeopleWords(Writing writing)
             done.Add(writing.Count(since.Wears.Count, "one wear", "{0} wears"));
         return done.Count == 0
             ? writing.Say("Nothing else recorded since you looked.")
-            : writing.Say($"{Writing.Capital(writing.And(done))} since you looked.");
+            : writing.Say($"{Writing.Capital(string.Join(", ", done))} since you looked.");
     }
 
     /// <summary>What a record is of which it is kept who did what, in the plural or not.</summary>
@@ -98,6 +98,29 @@ public sealed class PeopleWords(Writing writing)
             DeedKind.Added => writing.Say("added"),
             DeedKind.Changed => writing.Say("changed"),
             _ => writing.Say("taken out"),
+        };
+
+    /// <summary>Why somebody is not let in.</summary>
+    public string Of(Ended ended) =>
+        ended switch
+        {
+            Ended.Withdrawn => writing.Say("This device may come in no more. Ask the fitter for a new code."),
+            Ended.RanOut => writing.Say("This link has run out. Ask the fitter for a new one."),
+            Ended.TooLong => writing.Say("Nobody was here for long. Sign in again, or ask the fitter for a new code."),
+            _ => writing.Say("Sign in first."),
+        };
+
+    /// <summary>That something is for fitters only.</summary>
+    public string NotForYou => writing.Say("This is for the practice's fitters. Ask yours if you need it.");
+
+    /// <summary>Why a password is not taken.</summary>
+    public string Of(PasswordTrouble trouble) =>
+        trouble switch
+        {
+            PasswordTrouble.TooShort => writing.Say($"A password has {Passwords.Shortest} letters or more; a few words one after the other are easy to keep."),
+            PasswordTrouble.TooLong => writing.Say($"A password has up to {Passwords.Longest} letters."),
+            PasswordTrouble.Common => writing.Say("This one is among the first that whoever guesses tries. Take a few words that do not belong together."),
+            _ => writing.Say("This one is little more than a name. Take a few words that do not belong together."),
         };
 
     /// <summary>The next visit; null for none.</summary>

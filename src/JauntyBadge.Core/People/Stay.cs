@@ -28,3 +28,18 @@ public static class Stay
     /// <param name="today">The practice's day.</param>
     public static DateOnly ClinicUntil(DateOnly? visit, DateOnly today) => (visit is { } day && day >= today ? day : today).AddDays(1);
 }
+
+/// <summary>Why somebody may come in no more.</summary>
+public enum Ended
+{
+    Not,
+
+    /// <summary>The device, or the person, was withdrawn, or the password changed.</summary>
+    Withdrawn,
+
+    /// <summary>A link's last day is over.</summary>
+    RanOut,
+
+    /// <summary>Too long since they were last here.</summary>
+    TooLong,
+}

@@ -1,5 +1,3 @@
-using JauntyBadge.Core.Handover.Cards;
-
 namespace JauntyBadge.Core.People;
 
 /// <summary>
@@ -22,13 +20,4 @@ public sealed record Withheld(bool Notes, bool Bites, bool Whereabouts, bool Cho
         var own = May.HasOwnDogsOnly(kind);
         return new(own && notesForUs, own && hasBites && !familyWasTold, own, own);
     }
-
-    /// <summary>The cards somebody may read: a clinic its own, a keeper the family's, and the others only where those say nothing that the family was not told.</summary>
-    public static IReadOnlyList<Audience> Cards(PersonKind kind, Withheld withheld) =>
-        kind switch
-        {
-            PersonKind.Clinic => [Audience.Clinic],
-            PersonKind.Keeper when withheld.Bites => [Audience.Family],
-            _ => Enum.GetValues<Audience>(),
-        };
 }

@@ -142,7 +142,7 @@ internal static class CardEndpoints
     {
         var (fit, facts) = await HandedFacts.CardAsync(id, db, pen, station, asker, clock, cancel);
         var whom = QueryWords.Read<Audience>(audience, "for") ?? throw Refusal.Field("for", $"Say whom the card is for; {QueryWords.OneOf(typeof(Audience))}.");
-        if (asker.Kind is not { } kind || !Withheld.Cards(kind, asker.Withheld(fit.File.Dog)).Contains(whom))
+        if (asker.Kind is not { } kind || !CardReaders.MayRead(kind, asker.Withheld(fit.File.Dog)).Contains(whom))
             throw new Refusal(StatusCodes.Status403Forbidden, "Not for you", "This card is not for you. Ask the fitter for it.");
         return (fit, facts, HandoverCard.Of(facts, whom), new HandoverWords(fit.Writing));
     }

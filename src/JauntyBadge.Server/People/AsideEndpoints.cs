@@ -65,10 +65,18 @@ internal static partial class AsideEndpoints
             .WithSummary("Say that it was looked at, and taken in or left.");
     }
 
-    private static async Task<NoContent> AddAsync(AsideEntry entry, Asker asker, PracticeDb db, WriteGate gate, TimeProvider clock, CancellationToken cancel)
+    private static async Task<NoContent> AddAsync(
+        AsideEntry entry,
+        HttpContext http,
+        Asker asker,
+        PracticeDb db,
+        WriteGate gate,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (asker is not { Withdrawn: { } device, Ended: Ended.Withdrawn })
-            throw Door.NotSignedIn(asker.Ended);
+            throw await Door.NotSignedInAsync(http, asker.Ended);
         return await gate.WriteAsync(
             db,
             async () =>

@@ -45,18 +45,3 @@ internal sealed class Asker
     /// <summary>Tells one person's answers from another's, in tags and kept answers.</summary>
     public string Mark => Device is { } device ? device.PersonId.ToString("N")[..12] : "here";
 }
-
-/// <summary>Why somebody may come in no more.</summary>
-internal enum Ended
-{
-    Not,
-
-    /// <summary>The device, or the person, was withdrawn, or the password changed.</summary>
-    Withdrawn,
-
-    /// <summary>A link's last day is over.</summary>
-    RanOut,
-
-    /// <summary>Too long since they were last here.</summary>
-    TooLong,
-}

@@ -22,18 +22,18 @@ internal static class Door
             await NeedAsync(http, endpoint, asker);
         // What takes another method or another kind of body is told so to those who are in.
         if (at is not RouteEndpoint && asker.Kind is null)
-            throw NotSignedIn(asker.Ended);
+            throw await NotSignedInAsync(http, asker.Ended);
         await next(http);
     }
 
     private static async Task NeedAsync(HttpContext http, RouteEndpoint endpoint, Asker asker)
     {
-        var kind = asker.Kind ?? throw NotSignedIn(asker.Ended);
+        var kind = asker.Kind ?? throw await NotSignedInAsync(http, asker.Ended);
         if (asker.HasOwnDogsOnly)
             await NeedOwnAsync(http, endpoint, asker);
         // An address that does not say what it is about is for nobody.
         if (MayDo.ConcernOf(endpoint.Metadata) is not { } concern || !May.Do(kind, concern, MayDo.Changes(endpoint.Metadata, http.Request.Method)))
-            throw NotForYou();
+            throw new Refusal(StatusCodes.Status403Forbidden, "Not for you", (await WordsAsync(http)).NotForYou);
     }
 
     private static async Task NeedOwnAsync(HttpContext http, RouteEndpoint endpoint, Asker asker)
@@ -53,22 +53,13 @@ internal static class Door
         }
     }
 
-    private static Refusal NotForYou() => new(StatusCodes.Status403Forbidden, "Not for you", "This is for the practice's fitters. Ask yours if you need it.");
-
     /// <summary>Why somebody is not let in.</summary>
-    public static Refusal NotSignedIn(Ended ended) =>
-        new(
-            StatusCodes.Status401Unauthorized,
-            "Not signed in",
-            ended switch
-            {
-                Ended.Withdrawn => "This device may come in no more. Ask the fitter for a new code.",
-                Ended.RanOut => "This link has run out. Ask the fitter for a new one.",
-                Ended.TooLong => "Nobody was here for long. Sign in again, or ask the fitter for a new code.",
-                _ => "Sign in first.",
-            }
-        )
+    public static async Task<Refusal> NotSignedInAsync(HttpContext http, Ended ended) =>
+        new(StatusCodes.Status401Unauthorized, "Not signed in", (await WordsAsync(http)).Of(ended))
         {
             Extensions = new Dictionary<string, object?> { ["ended"] = System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName($"{ended}") },
         };
+
+    private static async Task<PeopleWords> WordsAsync(HttpContext http) =>
+        new(await http.RequestServices.GetRequiredService<Pen>().TakeAsync(http.RequestAborted));
 }

@@ -42,12 +42,22 @@ internal sealed class Guard(PracticeDb db, WriteGate gate, TimeProvider clock)
                     return longest;
                 foreach (var (key, _) in keys)
                 {
-                    await db.Database.ExecuteSqlAsync(
-                        $"""INSERT INTO "Tries" ("Key", "Wrong", "LastAt") VALUES ({key}, 1, {now}) ON CONFLICT ("Key") DO UPDATE SET "Wrong" = "Wrong" + 1, "LastAt" = {now}""",
-                        cancel
-                    );
+                    if (
+                        await db
+                            .Tries.Where(t => t.Key == key)
+                            .ExecuteUpdateAsync(t => t.SetProperty(x => x.Wrong, x => x.Wrong + 1).SetProperty(x => x.LastAt, now), cancel) == 0
+                    )
+                        db.Tries.Add(
+                            new TryRow
+                            {
+                                Key = key,
+                                Wrong = 1,
+                                LastAt = now,
+                            }
+                        );
                 }
 
+                await db.SaveChangesAsync(cancel);
                 return TimeSpan.Zero;
             },
             cancel

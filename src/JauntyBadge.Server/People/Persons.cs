@@ -34,22 +34,11 @@ internal static class Persons
     /// <exception cref="Refusal">It is not taken; names the field.</exception>
     public static void SetPassword(PersonRow person, string? password, IPasswordHasher<PersonRow> hasher)
     {
-        if (WhyNot(password ?? "", person.Name) is { } why)
-            throw Refusal.Field("password", why);
+        if (Passwords.TroubleWith(password ?? "", person.Name) is { } trouble)
+            throw Refusal.Field("password", new PeopleWords(Core.Writing.Usual).Of(trouble));
         person.PasswordHash = hasher.HashPassword(person, password!);
         person.SecurityStamp = Guid.NewGuid().ToString("N");
     }
-
-    /// <summary>Why a password is not taken, in words; null where it is.</summary>
-    public static string? WhyNot(string password, string name) =>
-        Passwords.TroubleWith(password, name) switch
-        {
-            PasswordTrouble.TooShort => $"A password has {Passwords.Shortest} letters or more; a few words one after the other are easy to keep.",
-            PasswordTrouble.TooLong => $"A password has up to {Passwords.Longest} letters.",
-            PasswordTrouble.Common => "This one is among the first that whoever guesses tries. Take a few words that do not belong together.",
-            PasswordTrouble.OwnName => "This one is little more than a name. Take a few words that do not belong together.",
-            _ => null,
-        };
 
     /// <summary>That nobody else is called so.</summary>
     /// <exception cref="Refusal">Somebody is; names the field.</exception>

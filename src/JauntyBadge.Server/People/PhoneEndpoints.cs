@@ -141,6 +141,13 @@ internal static class PhoneEndpoints
                 // A phone that has a dog already keeps it, and its person.
                 var known = person.Kind == PersonKind.Keeper && asker.Device is { Person.Kind: PersonKind.Keeper } device ? device : null;
                 var who = known is null ? person : await db.People.SingleAsync(p => p.Id == known.PersonId, cancel);
+                // Whom the code was made for, and who never came in, is the one who has the phone.
+                if (
+                    who.Id != person.Id
+                    && !await db.Devices.AnyAsync(d => d.PersonId == person.Id, cancel)
+                    && !await db.Grants.AnyAsync(g => g.PersonId == person.Id, cancel)
+                )
+                    db.People.Remove(person);
                 if (await db.Grants.FindAsync([who.Id, link.DogId!.Value], cancel) is { } grant)
                     grant.Until = link.Until;
                 else

@@ -11,8 +11,6 @@ namespace JauntyBadge.Server.People;
 /// <param name="Url">The address; null where there is none.</param>
 internal sealed record PublicAddress(Uri? Url)
 {
-    private const string HowTo = "--public-url takes the address people reach the practice at, such as https://van.example";
-
     /// <summary>Nobody has to sign in: only this machine gets an answer at all.</summary>
     public bool IsOpen => Url is null;
 
@@ -31,12 +29,16 @@ internal sealed record PublicAddress(Uri? Url)
             || url.Host is "" or "0.0.0.0"
             || said.Contains('*', StringComparison.Ordinal)
         )
-            throw new PracticeProblem($"{HowTo}; {said} is none.");
+            throw new PracticeProblem($"--public-url takes the address people reach the practice at, such as https://van.example; {said} is none.");
         if (url is not { AbsolutePath: "/", Query: "", Fragment: "" })
-            throw new PracticeProblem($"{HowTo}, without anything behind it; {said} has {url.PathAndQuery}{url.Fragment}.");
+            throw new PracticeProblem(
+                $"--public-url takes the address people reach the practice at, such as https://van.example, without anything behind it; {said} has {url.PathAndQuery}{url.Fragment}."
+            );
         // What is sent without TLS can be read on the way, passwords and cookies among it. On the machine itself there is no way to read.
         if (url.Scheme == "http" && !url.IsLoopback)
-            throw new PracticeProblem($"{HowTo}: without TLS anyone on the way reads passwords. {said} would do so. Put a proxy in front (docs/running.md).");
+            throw new PracticeProblem(
+                $"--public-url takes the address people reach the practice at, such as https://van.example: without TLS anyone on the way reads passwords. {said} would do so. Put a proxy in front (docs/running.md)."
+            );
         return new(url);
     }
 

@@ -36,6 +36,6 @@ internal sealed class LoopbackOnly(IConnectionListenerFactory listeners, PublicA
 
     private static PracticeProblem No(string where) =>
         new(
-            $"Jaunty Badge does not listen on {where}: nobody has to sign in, so anyone in the network could read and change the practice. Use an address of this machine only, such as --urls http://127.0.0.1:5080, or say --public-url https://… and put a proxy in front (docs/running.md): then everybody signs in."
+            $"Jaunty Badge does not listen on {where}: nobody signs in, so anyone in the network could read and change the practice. Use an address of this machine only, such as --urls http://127.0.0.1:5080, or say --public-url https://… and put a proxy in front (docs/running.md): then everybody signs in."
         );
 }

@@ -24,8 +24,8 @@ internal static class PersonCommand
         var password = settings.GetValue<bool>("password-stdin")
             ? await Console.In.ReadLineAsync()
             : throw new PracticeProblem("Hand the password over by --password-stdin.");
-        if (Persons.WhyNot(password ?? "", name) is { } why)
-            throw new PracticeProblem(why);
+        if (Passwords.TroubleWith(password ?? "", name) is { } trouble)
+            throw new PracticeProblem(new PeopleWords(Core.Writing.Usual).Of(trouble));
         var path = Path.GetFullPath(Practice.FolderOf(settings));
         var clock = TimeProvider.System;
         await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(path)).Options);

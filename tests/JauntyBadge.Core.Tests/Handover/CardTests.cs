@@ -90,20 +90,15 @@ public class CardTests
     [Fact]
     public void A_fit_to_be_mended_stops_the_headline()
     {
-        var record = Facts().Record;
         var sound = new WearQuestion(new WearingDog(), new WornMuzzle(MuzzleType.Basket, GapeClass.FullPant), null);
         var fine = Facts() with { Question = sound, Limit = WearLimit.Of(sound, HouseRules.Ours) };
         Assert.False(fine.IsStop);
-        var wrong = fine with
-        {
-            Record = record with
-            {
-                Muzzle = new(Today.AddDays(-9), new(DateTime.UnixEpoch, Today.AddDays(-3), new TryOnFinding(0.9, [new(TryOnCheck.All[0].Id, "rubs-bridge")]))),
-            },
-        };
+        var rubs = sound with { FitWrong = new TryOnFinding(0.9, [new(TryOnCheck.All[0].Id, "rubs-bridge")]) };
+        var wrong = fine with { Question = rubs, Limit = WearLimit.Of(rubs, HouseRules.Ours) };
         Assert.True(wrong.IsStop);
         Assert.Contains("put right", Words.Headline(wrong), StringComparison.Ordinal);
-        Assert.Contains("Put it right before it is worn again", Text(wrong, Audience.Walker), StringComparison.Ordinal);
+        Assert.Contains("Found wrong when it was tried on", Text(wrong, Audience.Walker), StringComparison.Ordinal);
+        Assert.Equal((TimeSpan.Zero, WearCause.FitWrong), (wrong.Limit!.Cap, wrong.Limit.Decides.Cause));
     }
 
     [Fact]

@@ -268,7 +268,7 @@ public sealed class BadWearTests : IDisposable
         Assert.DoesNotContain("wears one happily", fits.Json.ToJsonString(), StringComparison.Ordinal);
 
         // A veterinarian who looked says how long, and the list answers again.
-        await server.PutAsync($"{dog}/habits", new { veterinarianMinutes = 10, veterinarianSays = "Clinic, 1 June" });
+        await server.PutAsync($"{dog}/veterinarian", new { veterinarianMinutes = 10, veterinarianSays = "Clinic, 1 June" });
         Assert.True((await LimitAsync(dog)).Number("seconds") > 0);
         Assert.Contains((await server.GetAsync($"{dog}/fits"))["fits"]!.AsArray(), f => f!["headline"]!["chance"] is not null);
     }

@@ -83,7 +83,7 @@ public sealed class WearingTests : IDisposable
         var other = await server.NewDogAsync();
         var id = Guid.NewGuid();
         await PutAsync(dog, Wear(Now, 1), id);
-        Assert.Equal(HttpStatusCode.Conflict, (await PutAsync(other, Wear(Now, 1), id)).Status);
+        Assert.Equal(HttpStatusCode.NotFound, (await PutAsync(other, Wear(Now, 1), id)).Status);
     }
 
     /// <summary>Its own longest comfortable wear, by half a time; a worried one and one with a mark tell nothing.</summary>
@@ -379,6 +379,6 @@ public sealed class WearingTests : IDisposable
         var growing = await server.GetAsync($"{puppy}/treats");
         Assert.Contains("veterinarian", growing.Text("concern"), StringComparison.Ordinal);
         Assert.Null(growing["piecesLeft"]);
-        Assert.NotNull((await server.EditAsync(HttpMethod.Put, $"{puppy}/habits", new { veterinarianMinutes = 10 }, 0)).Problem("veterinarianSays"));
+        Assert.NotNull((await server.EditAsync(HttpMethod.Put, $"{puppy}/veterinarian", new { veterinarianMinutes = 10 }, 0)).Problem("veterinarianSays"));
     }
 }

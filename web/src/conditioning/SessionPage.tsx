@@ -6,6 +6,7 @@ import { Link as RouterLink, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../shared/api';
 import { useReachable } from '../shared/saving/server';
 import { useAtHome, useDecides } from '../shared/me';
+import { Parts } from '../shared/Parts';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { AfterSession } from './AfterSession';
@@ -64,6 +65,7 @@ export function SessionPage() {
           </Button>
         </Flex>
       )}
+      <Parts at="dogFoot" dog={{ id: session.dogId, name: session.dogName }} />
     </Box>
   );
 }

@@ -2,7 +2,7 @@ import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ask, words, type Schemas } from '../shared/api';
+import { api, ask, words } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { dateText } from '../shared/dates';
 import { Labelled } from '../shared/fields';
@@ -56,7 +56,7 @@ export function GiveDog({ dog }: PartOf) {
   );
 }
 
-function Code({ dog, kind }: { dog: Schemas['DogDto']; kind: 'keeper' | 'clinic' }) {
+function Code({ dog, kind }: { dog: NonNullable<PartOf['dog']>; kind: 'keeper' | 'clinic' }) {
   const queries = useQueryClient();
   const people = usePeople();
   const [personId, setPersonId] = useState('');

@@ -37,7 +37,12 @@ export const room: Room = {
       Component: late(() => import('./FromHome').then((m) => m.FromHome)),
     },
     { at: 'dog', place: 1, for: ['fitter'], Component: late(() => import('./GiveDog').then((m) => m.GiveDog)) },
-    { at: 'dogRecord', place: 2, for: ['fitter', 'helper'], Component: late(() => import('./Deeds').then((m) => m.Deeds)) },
+    {
+      at: 'dogRecord',
+      place: 2,
+      for: ['fitter', 'helper'],
+      Component: late(() => import('./Deeds').then((m) => m.Deeds)),
+    },
     { at: 'dogFoot', place: 1, for: ['keeper'], Component: late(() => import('./NoteHere').then((m) => m.NoteHere)) },
   ],
   tabs: [{ path: 'notes', label: t`Notes`, place: 7, for: ['fitter', 'helper', 'keeper'] }],

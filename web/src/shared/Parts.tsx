@@ -1,10 +1,9 @@
 import { Suspense } from 'react';
-import type { Schemas } from './api';
 import { useMe } from './me';
-import { parts, type Part } from './rooms';
+import { parts, type Part, type PartOf } from './rooms';
 
 /** What other rooms put here. */
-export function Parts({ at, dog }: { at: Part['at']; dog?: Schemas['DogDto'] }) {
+export function Parts({ at, dog }: { at: Part['at']; dog?: PartOf['dog'] }) {
   const { kind } = useMe();
   return (
     <Suspense>

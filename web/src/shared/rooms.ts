@@ -35,7 +35,7 @@ export interface Part {
 
 /** What a part is told: the dog of the page, where it is one's. */
 export interface PartOf {
-  dog?: Schemas['DogDto'];
+  dog?: Pick<Schemas['DogDto'], 'id' | 'name'> & Partial<Schemas['DogDto']>;
 }
 
 interface Place {

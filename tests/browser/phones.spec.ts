@@ -1,0 +1,271 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, devices, test, expect, type APIRequestContext, type Browser, type Page } from '@playwright/test';
+import { launchOptions } from './chromium.mjs';
+import { addPerson, dataFolder, hostCourse, remove, serve } from './servers.js';
+import { expectNoViolations, type Round } from './support.js';
+
+/** A practice that phones reach: whoever asks signs in. One for the file; each scene has dogs of its own. */
+const password = 'a heron on the weir';
+let practice: Awaited<ReturnType<typeof serve>>;
+
+test.describe.configure({ mode: 'serial' });
+
+test.beforeAll(async () => {
+  practice = await serve('phones', undefined, true, true);
+  addPerson(practice.folder, 'Fern', password);
+});
+test.afterAll(() => practice.remove());
+
+const phone = { ...devices['Pixel 7'], viewport: { width: 390, height: 844 } };
+
+async function fitter(browser: Browser, address = practice.address): Promise<Page> {
+  const page = await (await browser.newContext({ baseURL: address, reducedMotion: 'reduce' })).newPage();
+  await page.goto('/');
+  await page.getByLabel('Your name').fill('Fern');
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Come in' }).click();
+  await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
+  return page;
+}
+
+/** A dog that is in the middle of its training, of a name of its own. */
+async function dogInTraining(of: APIRequestContext, name: string): Promise<string> {
+  const made = await of.post('/api/dogs', {
+    data: { name, breedIds: ['labrador-retriever'], bodyMassKg: 28, purposes: ['walks'], keeper: `Keeper of ${name}` },
+  });
+  const { id } = (await made.json()) as { id: string };
+  // Every day is one of its week, whichever this is.
+  const days = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
+  const week = await of.post(`/api/dogs/${id}/plan/week`, {
+    data: { days, sessionsPerDay: 1, by: null, readyAt: null },
+    headers: { 'If-Match': '"0"' },
+  });
+  expect(week.ok(), await week.text()).toBe(true);
+  return id;
+}
+
+async function codeFor(of: APIRequestContext, dog: string, kind = 'keeper') {
+  const offered = await of.post(`/api/dogs/${dog}/pairings`, { data: { kind, until: null } });
+  expect(offered.ok(), await offered.text()).toBe(true);
+  return ((await offered.json()) as { code: string }).code;
+}
+
+const goesOf = async (of: APIRequestContext, dog: string) =>
+  ((await (await of.get(`/api/dogs/${dog}/sessions`)).json()) as { sets: { goes: unknown[] }[] }[]).flatMap((s) =>
+    s.sets.flatMap((set) => set.goes),
+  ).length;
+
+test('from the fitter’s screen to the first go on a keeper’s phone, reading nothing', async ({ browser }) => {
+  const fern = await fitter(browser);
+  const dog = await dogInTraining(fern.request, 'Pilchard');
+  await fern.goto(`/dogs/${dog}`);
+  await fern.getByRole('button', { name: 'Give it to its keeper' }).click();
+  await fern.getByRole('button', { name: 'Make a code' }).click();
+  const code = (await fern.getByText(/^[A-Z]{4}-[A-Z]{4}$/).textContent()) ?? '';
+  await expect(fern.getByRole('img', { name: 'The same as a picture' })).toBeVisible();
+  await expectNoViolations(fern);
+
+  const page = await (await browser.newContext({ ...phone, baseURL: practice.address })).newPage();
+  const begun = Date.now();
+  await page.goto(`/pair#${code}`);
+  // It stands in no history.
+  await expect(page).toHaveURL(/\/pair$/);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { name: 'Pilchard' })).toBeVisible();
+  await expectNoViolations(page);
+  await page.getByRole('button', { name: 'Train', exact: true }).click();
+  await page.getByRole('button', { name: 'Well: begin' }).click();
+  await page.getByRole('button', { name: /^Yes/ }).click();
+  await expect.poll(() => goesOf(fern.request, dog)).toBe(1);
+  // Two minutes are asked for; a person is slower than this, and has no more to do.
+  expect(Date.now() - begun).toBeLessThan(120_000);
+
+  // The fitter sees whose phone it is, when it was here, and what it did.
+  await fern.reload();
+  await expect(fern.getByRole('region', { name: 'Who has Pilchard on a phone' })).toContainText('Android phone');
+  const deeds = fern.getByRole('region', { name: 'Who did what' });
+  await expect(deeds).toContainText('Keeper of Pilchard');
+  await expect(deeds).toContainText('a go, added');
+
+  // What is not a keeper's is not there, whatever is typed.
+  const otis = ((await (await fern.request.get('/api/round?count=2000')).json()) as Round).cards.find(
+    (c) => c.name === 'Otis',
+  )?.id;
+  expect((await page.request.get(`/api/dogs/${otis}`)).status()).toBe(404);
+  expect((await page.request.get('/api/round')).status()).toBe(403);
+  await page.goto('/');
+  await expect(page.getByRole('navigation', { name: 'Main' })).not.toContainText('Catalogue');
+});
+
+test('trained in flight mode, the browser restarted, and back: the fitter sees all of it once', async ({ browser }) => {
+  const fern = await fitter(browser);
+  const dog = await dogInTraining(fern.request, 'Sprat');
+  const code = await codeFor(fern.request, dog);
+  const profile = mkdtempSync(join(tmpdir(), 'jaunty-badge-phone-'));
+  const open = async () => {
+    const context = await chromium.launchPersistentContext(profile, {
+      ...launchOptions,
+      ...phone,
+      baseURL: practice.address,
+      serviceWorkers: 'allow',
+    });
+    return { context, page: context.pages()[0] ?? (await context.newPage()) };
+  };
+  let { context, page } = await open();
+  await page.goto(`/pair#${code}`);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { name: 'Sprat' })).toBeVisible();
+  // The product itself, and what the pad needs, are kept as soon as they were here.
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await expect.poll(() => page.evaluate(async () => (await caches.keys()).length)).toBeGreaterThan(0);
+  await page.waitForTimeout(3000);
+  await context.setOffline(true);
+  await page.reload();
+  await expect(page.getByText('The server cannot be reached just now.')).toBeVisible();
+  await page.getByRole('button', { name: 'Train', exact: true }).click();
+  await page.getByRole('button', { name: 'Well: begin' }).click();
+  const yes = page.getByRole('button', { name: /^Yes/ });
+  for (let go = 1; go <= 3; go++) {
+    await yes.click();
+    await page.waitForTimeout(400);
+  }
+  expect(await goesOf(fern.request, dog)).toBe(0);
+  await context.close();
+
+  // The phone is off, and on again, still without a line: a cold start.
+  ({ context, page } = await open());
+  await context.setOffline(true);
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Sprat' })).toBeVisible();
+  await expect(page.getByText(/not sent yet/).first()).toBeVisible();
+  await context.setOffline(false);
+  await expect.poll(() => goesOf(fern.request, dog), { timeout: 60_000 }).toBe(3);
+  await page.waitForTimeout(2500);
+  expect(await goesOf(fern.request, dog)).toBe(3);
+  await context.close();
+  remove(profile);
+});
+
+test('a phone withdrawn while it is away: what it holds is looked at before it counts', async ({ browser }) => {
+  const fern = await fitter(browser);
+  const dog = await dogInTraining(fern.request, 'Whelk');
+  const context = await browser.newContext({ ...phone, baseURL: practice.address });
+  const page = await context.newPage();
+  await page.goto(`/pair#${await codeFor(fern.request, dog)}`);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Train', exact: true }).click();
+  await page.getByRole('button', { name: 'Well: begin' }).click();
+  const yes = page.getByRole('button', { name: /^Yes/ });
+  await yes.click();
+  await expect.poll(() => goesOf(fern.request, dog)).toBe(1);
+  await context.setOffline(true);
+  await yes.click();
+  await page.waitForTimeout(600);
+
+  await fern.goto('/people');
+  await fern.getByRole('button', { name: /^Withdraw .* of Keeper of Whelk/ }).click();
+  await expect(fern.getByText(/may come in no more/).first()).toBeVisible();
+  await context.setOffline(false);
+  await page.goto('/');
+  await expect(page.getByText('This device may come in no more. Ask the fitter for a new code.')).toBeVisible();
+  await page.getByRole('button', { name: 'Send them to be looked at' }).click();
+  await expect(page.getByRole('button', { name: 'Send them to be looked at' })).toBeHidden();
+  expect(await goesOf(fern.request, dog)).toBe(1);
+
+  await fern.goto('/');
+  const tray = fern.getByRole('region', { name: 'To be looked at' });
+  await expect(tray).toContainText('Whelk: 1 thing');
+  await tray.getByRole('button', { name: 'Take it in' }).click();
+  await expect.poll(() => goesOf(fern.request, dog)).toBe(2);
+  await expect(tray).toBeHidden();
+});
+
+test('a note from home with a picture is read, answered, and seen to be read', async ({ browser }) => {
+  const fern = await fitter(browser);
+  const dog = await dogInTraining(fern.request, 'Mussel');
+  const page = await (await browser.newContext({ ...phone, baseURL: practice.address })).newPage();
+  await page.goto(`/pair#${await codeFor(fern.request, dog)}`);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('link', { name: 'Wear', exact: true }).click();
+  await page.getByRole('button', { name: 'Tell your fitter' }).click();
+  await page.getByRole('textbox', { name: 'Your note' }).fill('She rubs her nose on the rug.');
+  const badge = await (await fern.request.get('/icon-192.png')).body();
+  await page.locator('input[type=file]').setInputFiles({ name: 'nose.png', mimeType: 'image/png', buffer: badge });
+  await page.getByRole('button', { name: 'Send' }).click();
+  await expect(page.getByText('Sent. You see here when it was read.')).toBeVisible();
+  await page.getByRole('link', { name: 'Notes' }).click();
+  await expect(page.getByText('○ Not read yet')).toBeVisible();
+
+  await fern.goto('/');
+  const news = fern.getByRole('region', { name: 'New from home' });
+  await expect(news).toContainText('Mussel: a note');
+  await news.getByRole('link', { name: 'Read: Mussel' }).click();
+  await expect(fern.getByText('She rubs her nose on the rug.')).toBeVisible();
+  await expect(fern.getByRole('img', { name: '1, sent with the note' })).toBeVisible();
+  await expect(fern.getByRole('link', { name: 'Where it was written' })).toHaveAttribute('href', `/dogs/${dog}/wear`);
+  await fern.getByRole('button', { name: 'Answer' }).click();
+  await fern.getByRole('textbox', { name: 'Your answer' }).fill('Leave it off till I come on Friday.');
+  await fern.getByRole('button', { name: 'Send' }).last().click();
+  await expect(fern.getByText('○ Not read yet')).toBeVisible();
+  await expectNoViolations(fern);
+
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Notes: 1 new' }).click();
+  await expect(page.getByText('Leave it off till I come on Friday.')).toBeVisible();
+  await expect(page.getByText(/✓ Read by Fern/)).toBeVisible();
+  await expectNoViolations(page);
+  await fern.reload();
+  await expect(fern.getByText(/✓ Read by Keeper of Mussel/)).toBeVisible();
+});
+
+test('a passkey is made, and lets in without a password; signing out empties the device', async ({ browser }) => {
+  const fern = await fitter(browser);
+  const cdp = await fern.context().newCDPSession(fern);
+  await cdp.send('WebAuthn.enable');
+  await cdp.send('WebAuthn.addVirtualAuthenticator', {
+    options: {
+      protocol: 'ctap2',
+      transport: 'internal',
+      hasResidentKey: true,
+      hasUserVerification: true,
+      isUserVerified: true,
+      automaticPresenceSimulation: true,
+    },
+  });
+  await fern.goto('/me');
+  await fern.getByRole('button', { name: 'Make a passkey on this device' }).click();
+  await expect(fern.getByRole('button', { name: 'Forget it' })).toBeVisible();
+  await expectNoViolations(fern);
+  await fern.getByRole('button', { name: 'Sign out on this device' }).click();
+  await expect(fern.getByRole('button', { name: 'Use a passkey' })).toBeVisible();
+  const kept = await fern.evaluate(() =>
+    Object.keys(localStorage).filter((k) => /answers|unsaved|draft|begun|wear-on/.test(k)),
+  );
+  expect(kept).toEqual([]);
+  await expectNoViolations(fern);
+  await fern.getByRole('button', { name: 'Use a passkey' }).click();
+  await expect(fern.getByRole('heading', { name: 'The round' })).toBeVisible();
+});
+
+test('a clinic reads one card, and is told when its link has run out', async ({ browser }) => {
+  const folder = dataFolder('clinic');
+  addPerson(folder, 'Fern', password);
+  const host = await hostCourse(folder, 'http://localhost');
+  const address = host.address.replace('127.0.0.1', 'localhost');
+  const fern = await fitter(browser, address);
+  const dog = await dogInTraining(fern.request, 'Limpet');
+  const page = await (await browser.newContext({ ...phone, baseURL: address })).newPage();
+  await page.goto(`/pair#${await codeFor(fern.request, dog, 'clinic')}`);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { name: 'Limpet' })).toBeVisible();
+  await expect(page.getByText(/This page can be read until/)).toBeVisible();
+  await expectNoViolations(page);
+  expect((await page.request.get(`/api/dogs/${dog}`)).status()).toBe(403);
+  await host.turn(Date.now() + 3 * 24 * 3_600_000);
+  await page.reload();
+  await expect(page.getByText('This link has run out. Ask the fitter for a new one.')).toBeVisible();
+  await host.stop();
+  remove(folder);
+});
