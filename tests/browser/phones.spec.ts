@@ -52,10 +52,15 @@ async function codeFor(of: APIRequestContext, dog: string, kind = 'keeper') {
   return ((await offered.json()) as { code: string }).code;
 }
 
+interface Held {
+  sets: { goes: unknown[] }[];
+  openSet: { goes: unknown[] } | null;
+}
+
 const goesOf = async (of: APIRequestContext, dog: string) =>
-  ((await (await of.get(`/api/dogs/${dog}/sessions`)).json()) as { sets: { goes: unknown[] }[] }[]).flatMap((s) =>
-    s.sets.flatMap((set) => set.goes),
-  ).length;
+  ((await (await of.get(`/api/dogs/${dog}/sessions`)).json()) as Held[])
+    .flatMap(({ sets, openSet }) => [...sets, ...(openSet ? [openSet] : [])])
+    .reduce((goes, set) => goes + set.goes.length, 0);
 
 test('from the fitter’s screen to the first go on a keeper’s phone, reading nothing', async ({ browser }) => {
   const fern = await fitter(browser);
@@ -191,8 +196,8 @@ test('a note from home with a picture is read, answered, and seen to be read', a
   await page.getByRole('link', { name: 'Wear', exact: true }).click();
   await page.getByRole('button', { name: 'Tell your fitter' }).click();
   await page.getByRole('textbox', { name: 'Your note' }).fill('She rubs her nose on the rug.');
-  const badge = await (await fern.request.get('/icon-192.png')).body();
-  await page.locator('input[type=file]').setInputFiles({ name: 'nose.png', mimeType: 'image/png', buffer: badge });
+  const picture = await (await fern.request.get('/api/demo-pictures/side')).body();
+  await page.locator('input[type=file]').setInputFiles({ name: 'nose.jpg', mimeType: 'image/jpeg', buffer: picture });
   await page.getByRole('button', { name: 'Send' }).click();
   await expect(page.getByText('Sent. You see here when it was read.')).toBeVisible();
   await page.getByRole('link', { name: 'Notes' }).click();
