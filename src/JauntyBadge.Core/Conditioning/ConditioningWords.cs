@@ -232,6 +232,13 @@ public sealed partial class ConditioningWords(Writing writing)
         };
     }
 
+    /// <summary>That somebody changed the plan while a session was under way.</summary>
+    /// <param name="standing">Where the plan stands; null where all is passed.</param>
+    public string ChangedMeanwhile(PlanPosition? standing) =>
+        standing is { } at && Step.Find(at.StepId) is { } step
+            ? writing.Say($"The plan was changed while this session was under way. It was trained as it began and stands on record; next time: {Called(step)}.")
+            : writing.Say("The plan was changed while this session was under way. It was trained as it began and stands on record.");
+
     /// <summary>A step by its name.</summary>
     public string Called(Step step) => writing.Say(step.Name);
 

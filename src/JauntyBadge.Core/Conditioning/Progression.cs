@@ -278,6 +278,14 @@ public static class Progression
         : isSince || next is null ? standing
         : next with { NotBefore = next.NotBefore > rest ? next.NotBefore : rest };
 
+    /// <summary>
+    /// Whether what a set decided moves the plan. A session goes on by the plan it began with though somebody set that by hand meanwhile; what was set by hand then stands afterwards (House), but for a
+    /// dog that went over threshold: whoever set the plan had not seen that.
+    /// </summary>
+    /// <param name="decided">What was decided.</param>
+    /// <param name="setByHandMeanwhile">Somebody set the plan by hand since the session began.</param>
+    public static bool MovesPlan(DecisionKind decided, bool setByHandMeanwhile) => !setByHandMeanwhile || decided == DecisionKind.EndNow;
+
     /// <summary>Two targets below, the easiest rung at least (House).</summary>
     public static int WellBelow(int target) => Math.Max(SetStart.EasiestRung, target - 2);
 

@@ -208,6 +208,7 @@ internal sealed record PlannedDog(string Name, TrainingPlan Plan, SessionPlan Se
 /// <param name="Stop">Training is stopped after it: why, in a sentence; null where it is not.</param>
 /// <param name="EndNow">A sign over threshold was tapped in the open set: end now.</param>
 /// <param name="SettledBy">The groups of signs one of which settles a set by itself.</param>
+/// <param name="Meanwhile">That somebody changed the plan while it was under way, and what holds; null where nobody did.</param>
 /// <param name="Overrule">How the decision of the set finished last can be overruled; null where it cannot: nothing is finished, the next set has begun, or the dog went over threshold.</param>
 public sealed record SessionDto(
     Guid Id,
@@ -226,7 +227,8 @@ public sealed record SessionDto(
     IReadOnlyList<SignGroup> SettledBy,
     OverruleDto? Overrule,
     AfterDto? After,
-    string? Stop
+    string? Stop,
+    string? Meanwhile = null
 )
 {
     /// <param name="session">The session with its sets.</param>

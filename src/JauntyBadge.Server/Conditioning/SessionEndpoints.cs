@@ -369,8 +369,9 @@ internal static class SessionEndpoints
         if (session.EndedAt is not null)
         {
             var isLast = !await db.Sessions.AnyAsync(s => s.DogId == session.DogId && s.Number > session.Number, cancel);
-            var stop = isLast ? (await db.TrainedDogAsync(session.DogId, cancel)).Training.Stop : null;
-            return SessionDto.Of(session, dog with { Stop = stop }, isLast);
+            var training = isLast ? (await db.TrainedDogAsync(session.DogId, cancel)).Training : null;
+            var meanwhile = training is not null && await ChangedMeanwhileAsync(session, db, cancel) ? dog.Words.ChangedMeanwhile(training.Position) : null;
+            return SessionDto.Of(session, dog with { Stop = training?.Stop }, isLast) with { Meanwhile = meanwhile };
         }
 
         // What went before at its step matters to an event, and to a dog that is unsure again.
@@ -418,7 +419,9 @@ internal static class SessionEndpoints
         );
         var stood = await db.PlanMoves.AsNoTracking().Where(m => m.DogId == session.DogId).OrderByDescending(m => m.Id).FirstOrDefaultAsync(cancel);
         decision = decision with { Next = Progression.UnderRest(decision.Next, stood?.Position, stood?.At > session.StartedAt, set.Day) };
-        db.PlanMoves.Add(set.Close(decision, await db.KeepAsync(dog.Rules, cancel), at));
+        var move = set.Close(decision, await db.KeepAsync(dog.Rules, cancel), at);
+        if (Progression.MovesPlan(decision.Kind, await ChangedMeanwhileAsync(session, db, cancel)))
+            db.PlanMoves.Add(move);
         if (decision.Kind == DecisionKind.Passed && !passed.Contains(set.StepId))
             db.StepPasses.Add(
                 new StepPassRow
@@ -431,6 +434,17 @@ internal static class SessionEndpoints
                 }
             );
         return decision.EndSession ? null : decision.Next;
+    }
+
+    /// <summary>Somebody set the plan by hand since the session began, and not from its own pad.</summary>
+    private static async Task<bool> ChangedMeanwhileAsync(SessionRow session, PracticeDb db, CancellationToken cancel)
+    {
+        var moves = await db
+            .PlanMoves.AsNoTracking()
+            .Where(m => m.DogId == session.DogId && m.ByHand && m.Number > session.Number)
+            .Select(m => new { m.StepId, m.Reason })
+            .ToListAsync(cancel);
+        return moves.Exists(m => !session.Sets.Exists(s => s.Overruled == m.Reason && s.StepId == m.StepId));
     }
 
     /// <summary>

@@ -111,9 +111,19 @@ public sealed class Visitor(Uri address, string from)
 
     public Task<Answer> PutAsync(string path, object? body = null) => SendAsync(HttpMethod.Put, path, body);
 
+    public Task<Answer> EditAsync(HttpMethod method, string path, object? body, long version) => SendAsync(method, path, body, version: version);
+
     public Task<Answer> DeleteAsync(string path) => SendAsync(HttpMethod.Delete, path);
 
-    public async Task<Answer> SendAsync(HttpMethod method, string path, object? body = null, string? tag = null, string? origin = null, bool checks = true)
+    public async Task<Answer> SendAsync(
+        HttpMethod method,
+        string path,
+        object? body = null,
+        string? tag = null,
+        string? origin = null,
+        bool checks = true,
+        long? version = null
+    )
     {
         using var request = new HttpRequestMessage(method, new Uri(address, path));
         request.Headers.Host = address.Authority;
@@ -126,8 +136,8 @@ public sealed class Visitor(Uri address, string from)
             request.Headers.TryAddWithoutValidation("If-None-Match", tag);
         if (origin is not null)
             request.Headers.TryAddWithoutValidation("Origin", origin);
-        if (method == HttpMethod.Put)
-            request.Headers.TryAddWithoutValidation("If-Match", "\"0\"");
+        if (version is not null || method == HttpMethod.Put)
+            request.Headers.TryAddWithoutValidation("If-Match", $"\"{version ?? 0}\"");
         if (body is not null)
             request.Content =
                 body is "multipart/form-data" ? new MultipartFormDataContent { { new ByteArrayContent([1, 2, 3]), "file", "p.jpg" } }

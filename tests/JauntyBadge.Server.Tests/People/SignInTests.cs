@@ -392,4 +392,39 @@ public sealed class SignInTests : IDisposable
             );
         }
     }
+
+    /// <summary>The fitter sets the plan elsewhere while a keeper trains: the session goes on as it began and stands on record, the plan stays where it was set, and both are said.</summary>
+    [Fact]
+    public async Task A_session_keeps_the_plan_it_began_with_and_says_what_changed_meanwhile()
+    {
+        var fern = await practice.SignInAsync("Fern", PersonKind.Fitter);
+        var dog = (await fern.PostAsync("/api/dogs", new { name = "Pip", purposes = new[] { "walks" } })).Text("id");
+        var keeper = await practice.PairAsync(fern, dog, "keeper");
+        var session = (await keeper.PostAsync($"/api/dogs/{dog}/sessions")).Json;
+        var at = $"/api/sessions/{session["id"]}";
+        var began = session["openSet"]!["stepId"]!.ToString();
+        for (var go = 0; go < 3; go++)
+            await keeper.PutAsync($"{at}/goes/{Guid.NewGuid()}", new { success = true });
+        var plan = (await fern.GetAsync($"/api/dogs/{dog}/plan")).Json;
+        var version = plan["positionVersion"]!.GetValue<long>();
+        var moved = await fern.EditAsync(
+            HttpMethod.Post,
+            $"/api/dogs/{dog}/plan/position",
+            new
+            {
+                stepId = "nose-in-cup",
+                target = 0,
+                note = "It knows this from its last home.",
+            },
+            version
+        );
+        Assert.True(moved.Status == HttpStatusCode.OK, moved.Json.ToJsonString());
+        var finished = (await keeper.PostAsync($"{at}/sets/1/finish")).Json;
+        Assert.Equal(began, finished["sets"]![0]!["stepId"]!.ToString());
+        var ended = (await keeper.PostAsync($"{at}/end")).Json;
+        Assert.Contains("was changed while this session was under way", ended["meanwhile"]!.ToString(), StringComparison.Ordinal);
+        var here = (await fern.GetAsync($"/api/dogs/{dog}/plan")).Json["steps"]!.AsArray().Single(s => s!["state"]!.ToString() == "here")!;
+        Assert.Equal("nose-in-cup", here["step"]!["id"]!.ToString());
+        Assert.Equal(3, (await fern.GetAsync($"/api/dogs/{dog}/sessions")).Json[0]!["sets"]![0]!["goes"]!.AsArray().Count);
+    }
 }

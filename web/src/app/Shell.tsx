@@ -63,6 +63,7 @@ export function Shell() {
           columnGap={{ base: 2, md: 5 }}
           whiteSpace="nowrap"
           flexWrap="wrap"
+          minW="0"
           display={{ base: onPad ? 'none' : 'flex', md: 'flex' }}
           order={{ base: 1, md: 0 }}
           w={{ base: 'full', md: 'auto' }}

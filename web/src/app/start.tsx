@@ -10,6 +10,7 @@ import { RouterProvider } from 'react-router';
 import { outbox, queries } from '../shared/queries';
 import { openRooms, rooms } from '../shared/rooms';
 import { changes } from '../shared/saving/changes';
+import { openDevice } from '../shared/saving/device';
 import { claimTab } from '../shared/saving/tab';
 import { comeUpWithoutTheServer } from './offline';
 import { found } from './rooms';
@@ -20,6 +21,7 @@ import { applyScheme } from './scheme';
 export async function start(system: SystemContext) {
   applyScheme();
   openRooms(found);
+  await openDevice();
   await claimTab(() => outbox.takeOver());
   comeUpWithoutTheServer(queries);
   outbox.open([changes, ...rooms().flatMap((room) => room.documents ?? [])]);

@@ -50,6 +50,11 @@ export function SessionPage() {
         />
       )}
       {session.after && pad.closed === null && <AfterSession after={session.after} pad={pad} />}
+      {session.meanwhile && (
+        <Text role="note" mt="3" borderLeftWidth="4px" borderColor="accent" ps="3">
+          {session.meanwhile}
+        </Text>
+      )}
       {session.stop && <StoppedNote says={session.stop} dogId={session.dogId} />}
       {pad.closed !== null && !reachable ? (
         <ClosedHere pad={pad} session={session} />

@@ -71,7 +71,7 @@ export function DogLayout() {
             <Link
               key={room.path}
               asChild
-              px={{ base: 1, md: 3 }}
+              px={{ base: 1, lg: 3 }}
               py="2"
               color="fg"
               borderBottomWidth="3px"

@@ -155,5 +155,5 @@ export const dogLabels: Partial<Record<keyof Draft, string>> = {
   cue: t`The word it goes in by`,
   bitesAbout: t`What the bites were about`,
   familyWasTold: t`The family was told of its bites`,
-  notesForUs: t`The notes are for us: its keeper does not get them`,
+  notesForUs: t`For us only: its keeper does not get what stands above`,
 };

@@ -6555,6 +6555,8 @@ export interface components {
             after: null | components["schemas"]["AfterDto"];
             /** @description Training is stopped after it: why, in a sentence; null where it is not. */
             stop: null | string;
+            /** @description That somebody changed the plan while it was under way, and what holds; null where nobody did. */
+            meanwhile?: null | string;
         };
         /** @description A session as a device began it, perhaps while the server was away. */
         SessionEntry: {
