@@ -51,9 +51,13 @@ for (let i = 0; i < PHONES; i++) {
   const paired = await phone('POST', '/api/pair', { code: offered.code, device: `Phone ${i}` });
   if (paired.status !== 200) throw new Error(`phone ${i}: ${paired.status} ${JSON.stringify(paired.json)}`);
   const { json: session } = await phone('POST', `/api/dogs/${dog.id}/sessions`);
-  phones.push({ phone, dog: dog.id, session: session.id, kept: [], sent: 0 });
+  const { number: set, stepId, target } = session.openSet;
+  phones.push({ phone, dog: dog.id, session: session.id, where: { set, stepId, target }, kept: [], sent: 0 });
 }
 
+// What was just started comes to rest, and what everybody asks for was asked for once.
+await fern('GET', '/api/round');
+await new Promise((wait) => setTimeout(wait, 5000));
 const [goes, rounds, wrong] = [[], [], []];
 const until = Date.now() + SECONDS * 1000;
 const train = async (of) => {
@@ -62,7 +66,7 @@ const train = async (of) => {
     const next = performance.now() + 1000;
     const isFull = of.kept.length >= 8;
     const id = isFull ? of.kept.pop() : crypto.randomUUID();
-    const answer = await of.phone(isFull ? 'DELETE' : 'PUT', `/api/sessions/${of.session}/goes/${id}`, isFull ? undefined : { success: of.sent++ % 2 === 0, heldMs: null });
+    const answer = await of.phone(isFull ? 'DELETE' : 'PUT', `/api/sessions/${of.session}/goes/${id}`, isFull ? undefined : { ...of.where, success: of.sent++ % 2 === 0, heldMs: null });
     if (!isFull) of.kept.push(id);
     if (answer.status !== 200) wrong.push(answer.status);
     goes.push(answer.took);

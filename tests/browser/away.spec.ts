@@ -335,25 +335,28 @@ const keepsNothing = (context: BrowserContext, how: 'blocked' | 'full') =>
         Object.defineProperty(window, name, { get: refuse });
   }, how);
 
-test('with the small store full the database keeps what waits, through a reload', async ({ page, context }) => {
-  const id = await fitted(page, 'Small store');
-  await context.addInitScript(() => {
-    Storage.prototype.setItem = () => {
-      throw new DOMException('No room.', 'QuotaExceededError');
-    };
+test.describe('a small store that is full', () => {
+  test.use({ expectedErrors: noAnswer });
+  test('with the small store full the database keeps what waits, through a reload', async ({ page, context }) => {
+    const id = await fitted(page, 'Small store');
+    await context.addInitScript(() => {
+      Storage.prototype.setItem = () => {
+        throw new DOMException('No room.', 'QuotaExceededError');
+      };
+    });
+    await page.goto(`/dogs/${id}?edit`);
+    await page.route('**/api/**', (route) => (isWrite(route) ? route.abort() : route.continue()));
+    await page.getByLabel('Notes').fill('Typed where there is little room.');
+    await expect(page.getByText(/not sent yet/).first()).toBeVisible();
+    await expect(page.getByText(/keeps nothing on this device, or has no room left/)).toHaveCount(0);
+    page.on('dialog', (dialog) => void dialog.accept());
+    await page.reload();
+    await expect(page.getByLabel('Notes')).toHaveValue('Typed where there is little room.');
+    await page.unroute('**/api/**');
+    await expect
+      .poll(async () => (await get<{ dog: { notes: string | null } }>(page, `/api/dogs/${id}`)).dog.notes)
+      .toBe('Typed where there is little room.');
   });
-  await page.goto(`/dogs/${id}?edit`);
-  await page.route('**/api/**', (route) => (isWrite(route) ? route.abort() : route.continue()));
-  await page.getByLabel('Notes').fill('Typed where there is little room.');
-  await expect(page.getByText(/not sent yet/).first()).toBeVisible();
-  await expect(page.getByText(/keeps nothing on this device, or has no room left/)).toHaveCount(0);
-  page.on('dialog', (dialog) => void dialog.accept());
-  await page.reload();
-  await expect(page.getByLabel('Notes')).toHaveValue('Typed where there is little room.');
-  await page.unroute('**/api/**');
-  await expect
-    .poll(async () => (await get<{ dog: { notes: string | null } }>(page, `/api/dogs/${id}`)).dog.notes)
-    .toBe('Typed where there is little room.');
 });
 
 for (const how of ['blocked', 'full'] as const)

@@ -441,7 +441,7 @@ internal static class SessionEndpoints
     {
         var moves = await db
             .PlanMoves.AsNoTracking()
-            .Where(m => m.DogId == session.DogId && m.ByHand && m.Number > session.Number)
+            .Where(m => m.DogId == session.DogId && m.ByHand && m.At > session.StartedAt)
             .Select(m => new { m.StepId, m.Reason })
             .ToListAsync(cancel);
         return moves.Exists(m => !session.Sets.Exists(s => s.Overruled == m.Reason && s.StepId == m.StepId));

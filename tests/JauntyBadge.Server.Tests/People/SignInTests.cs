@@ -393,20 +393,20 @@ public sealed class SignInTests : IDisposable
         }
     }
 
-    /// <summary>The fitter sets the plan elsewhere while a keeper trains: the session goes on as it began and stands on record, the plan stays where it was set, and both are said.</summary>
+    /// <summary>
+    /// A keeper trains in a dead spot while the fitter sets the plan elsewhere: what comes in later was trained as it began and stands on record, the plan stays where it was set, and both are said.
+    /// </summary>
     [Fact]
     public async Task A_session_keeps_the_plan_it_began_with_and_says_what_changed_meanwhile()
     {
         var fern = await practice.SignInAsync("Fern", PersonKind.Fitter);
         var dog = (await fern.PostAsync("/api/dogs", new { name = "Pip", purposes = new[] { "walks" } })).Text("id");
         var keeper = await practice.PairAsync(fern, dog, "keeper");
-        var session = (await keeper.PostAsync($"/api/dogs/{dog}/sessions")).Json;
-        var at = $"/api/sessions/{session["id"]}";
-        var began = session["openSet"]!["stepId"]!.ToString();
-        for (var go = 0; go < 3; go++)
-            await keeper.PutAsync($"{at}/goes/{Guid.NewGuid()}", new { success = true });
-        var plan = (await fern.GetAsync($"/api/dogs/{dog}/plan")).Json;
-        var version = plan["positionVersion"]!.GetValue<long>();
+        var ready = (await keeper.GetAsync($"/api/dogs/{dog}/sessions/next")).Json;
+        var (set, step) = (ready["openSet"]!, ready["openSet"]!["stepId"]!.ToString());
+        var (id, begun) = (Guid.NewGuid(), practice.Clock.GetUtcNow());
+        practice.Clock.Advance(TimeSpan.FromMinutes(5));
+        var version = (await fern.GetAsync($"/api/dogs/{dog}/plan"))["positionVersion"]!.GetValue<long>();
         var moved = await fern.EditAsync(
             HttpMethod.Post,
             $"/api/dogs/{dog}/plan/position",
@@ -419,11 +419,43 @@ public sealed class SignInTests : IDisposable
             version
         );
         Assert.True(moved.Status == HttpStatusCode.OK, moved.Json.ToJsonString());
-        var finished = (await keeper.PostAsync($"{at}/sets/1/finish")).Json;
-        Assert.Equal(began, finished["sets"]![0]!["stepId"]!.ToString());
-        var ended = (await keeper.PostAsync($"{at}/end")).Json;
+        practice.Clock.Advance(TimeSpan.FromMinutes(5));
+        object When(int minute) => new { at = begun.AddMinutes(minute), sentAt = practice.Clock.GetUtcNow() };
+        var target = set["target"]!.GetValue<int>();
+        var sent = await keeper.PostAsync(
+            $"/api/dogs/{dog}/sessions",
+            new
+            {
+                id,
+                at = begun,
+                sentAt = practice.Clock.GetUtcNow(),
+                stepId = step,
+                target,
+            }
+        );
+        Assert.True(sent.Status == HttpStatusCode.OK, sent.Json.ToJsonString());
+        for (var go = 0; go < 3; go++)
+            Assert.Equal(
+                HttpStatusCode.OK,
+                (
+                    await keeper.PutAsync(
+                        $"/api/sessions/{id}/goes/{Guid.NewGuid()}",
+                        new
+                        {
+                            set = 1,
+                            stepId = step,
+                            target,
+                            success = true,
+                            at = begun.AddMinutes(1),
+                            sentAt = practice.Clock.GetUtcNow(),
+                        }
+                    )
+                ).Status
+            );
+        await keeper.PostAsync($"/api/sessions/{id}/sets/1/finish", When(2));
+        var ended = (await keeper.PostAsync($"/api/sessions/{id}/end", When(3))).Json;
         Assert.Contains("was changed while this session was under way", ended["meanwhile"]!.ToString(), StringComparison.Ordinal);
-        var here = (await fern.GetAsync($"/api/dogs/{dog}/plan")).Json["steps"]!.AsArray().Single(s => s!["state"]!.ToString() == "here")!;
+        var here = (await fern.GetAsync($"/api/dogs/{dog}/plan"))["steps"]!.AsArray().Single(s => s!["state"]!.ToString() == "here")!;
         Assert.Equal("nose-in-cup", here["step"]!["id"]!.ToString());
         Assert.Equal(3, (await fern.GetAsync($"/api/dogs/{dog}/sessions")).Json[0]!["sets"]![0]!["goes"]!.AsArray().Count);
     }
