@@ -41,12 +41,20 @@ export function comeUpWithoutTheServer(queries: QueryClient) {
   const stored = fromDevice<Kept>(STORE);
   let kept = stored?.build === build ? stored.queries : [];
   // Shown only where the server does not answer: whoever reaches it is told what is so now.
+  const show = () => {
+    hydrate(queries, { mutations: [], queries: kept });
+    void queries.invalidateQueries({ refetchType: 'none' });
+  };
   const forget = onlineManager.subscribe((online) => {
     if (online) return;
     forget();
-    hydrate(queries, { mutations: [], queries: kept });
-    void queries.invalidateQueries({ refetchType: 'none' });
+    show();
   });
+  // Something was asked for before, and got no answer.
+  if (!onlineManager.isOnline()) {
+    forget();
+    show();
+  }
 
   let waiting: number | undefined;
   queries.getQueryCache().subscribe(({ type }) => {

@@ -7,6 +7,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
+import { meQuery } from '../shared/me';
 import { outbox, queries } from '../shared/queries';
 import { openRooms, rooms } from '../shared/rooms';
 import { changes } from '../shared/saving/changes';
@@ -21,6 +22,8 @@ import { applyScheme } from './scheme';
 export async function start(system: SystemContext) {
   applyScheme();
   openRooms(found);
+  // Who asks decides what comes up: nothing waits for anything else before that is asked.
+  void queries.prefetchQuery(meQuery);
   await openDevice();
   await claimTab(() => outbox.takeOver());
   comeUpWithoutTheServer(queries);

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { t } from '@lingui/core/macro';
 import { api, ask, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
@@ -24,8 +24,10 @@ export const pageWords: Record<Page, string> = {
 };
 
 /** A dog's card for somebody. */
-export const useCard = (dogId: string, audience: Audience) =>
-  useQuery({
+export const useCard = (dogId: string, audience: Audience) => useQuery(cardQuery(dogId, audience));
+
+export const cardQuery = (dogId: string, audience: Audience) =>
+  queryOptions({
     queryKey: keys.ofDog(dogId, 'hand-card', audience),
     queryFn: ({ signal }) =>
       ask(api.GET('/api/dogs/{id}/card', { signal, params: { path: { id: dogId }, query: { for: audience } } })),

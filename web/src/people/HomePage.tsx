@@ -5,13 +5,14 @@ import { Link as RouterLink } from 'react-router';
 import { usePadReady, useStartSession } from '../conditioning/useStartSession';
 import { Head } from '../shared/Head';
 import { OnNow } from '../round/OnNow';
-import { api, ask, type Schemas } from '../shared/api';
+import type { Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
-import { keys } from '../shared/keys';
 import { useReachable } from '../shared/saving/server';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
+import { homeQuery } from './homeQuery';
 import { NoteButton } from './NoteButton';
+import { useAtHand } from './useAtHand';
 
 type Dog = Schemas['HomeDogDto'];
 
@@ -21,11 +22,7 @@ const AGAIN_MS = 60_000;
 export function HomePage() {
   usePageTitle('');
   const reachable = useReachable();
-  const home = useQuery({
-    queryKey: keys.home(),
-    queryFn: ({ signal }) => ask(api.GET('/api/home', { signal })),
-    refetchInterval: AGAIN_MS,
-  });
+  const home = useQuery({ ...homeQuery, refetchInterval: AGAIN_MS });
   if (!home.data) return <Waiting query={home} />;
   const { dogs, fitter, at } = home.data;
   return (
@@ -48,7 +45,8 @@ export function HomePage() {
 type Call = Schemas['CallDto'];
 
 function DogCard({ dog }: { dog: Dog }) {
-  usePadReady(dog.id, dog.thing === 'train' || dog.thing === 'goOn');
+  const settled = useAtHand(dog.id);
+  usePadReady(dog.id, settled && (dog.thing === 'train' || dog.thing === 'goOn'));
   const stop = dog.wearSeconds === 0;
   return (
     <Box as="section" aria-label={dog.name} mb="8" pb="6" borderBottomWidth="2px" borderColor="border">
@@ -98,7 +96,7 @@ function DogCard({ dog }: { dog: Dog }) {
         <To dog={dog} path="notes">
           {dog.unread > 0 ? t`Notes: ${dog.unread} new` : t`Notes`}
         </To>
-        <NoteButton dogId={dog.id} name={dog.name} about="/" />
+        <NoteButton dogId={dog.id} about="/" />
       </Flex>
     </Box>
   );

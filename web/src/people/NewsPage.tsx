@@ -2,7 +2,7 @@ import { Box, Button, Flex, Heading, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { Link as RouterLink } from 'react-router';
+import { Link as RouterLink, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { useThisDog } from '../shared/dog';
@@ -18,6 +18,8 @@ type News = Schemas['NewsDto'];
 export function NewsPage() {
   const { dog } = useThisDog();
   const atHome = useAtHome();
+  const [search] = useSearchParams();
+  const about = search.get('about');
   const queries = useQueryClient();
   const news = useNews(dog.id);
   const [answers, setAnswers] = useState<string | null>(null);
@@ -37,7 +39,7 @@ export function NewsPage() {
       <Heading as="h2" size="xl" mb="2">
         {atHome ? t`To your fitter` : t`To ${dog.name}’s home`}
       </Heading>
-      <NewsForm dogId={dog.id} about={null} onSent={() => setAnswers(null)} />
+      <NewsForm dogId={dog.id} about={about} onSent={() => setAnswers(null)} />
       {news.data.length === 0 && <Text mt="6" color="fg.muted">{t`Nothing was written yet.`}</Text>}
       <Box as="ul" mt="6">
         {news.data.map((note) => (

@@ -9,7 +9,7 @@ export function NoteHere({ dog }: PartOf) {
   if (!dog || pathname.endsWith('/notes')) return null;
   return (
     <Box mt="8" className="no-print">
-      <NoteButton dogId={dog.id} name={dog.name} about={pathname} />
+      <NoteButton dogId={dog.id} about={pathname} />
     </Box>
   );
 }

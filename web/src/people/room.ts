@@ -1,6 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { late } from '../shared/late';
+import { queries } from '../shared/queries';
 import { page, type Room } from '../shared/rooms';
+
+import { homeQuery } from './homeQuery';
 
 declare module '../shared/keys' {
   interface DogKeys {
@@ -19,7 +22,16 @@ export const room: Room = {
   ],
   dogPages: [{ path: 'notes', lazy: page(() => import('./NewsPage'), 'NewsPage') }],
   pagesOf: {
-    keeper: [{ index: true, lazy: page(() => import('./HomePage'), 'HomePage') }],
+    keeper: [
+      {
+        index: true,
+        lazy: page(() => {
+          // Asked for while the page itself is on its way.
+          void queries.prefetchQuery(homeQuery);
+          return import('./HomePage');
+        }, 'HomePage'),
+      },
+    ],
     clinic: [{ index: true, lazy: page(() => import('./ClinicPage'), 'ClinicPage') }],
   },
   dogPagesOf: {

@@ -1,12 +1,21 @@
-import { hashKey, useQuery, useQueryClient, type QueryClient, type QueryKey } from '@tanstack/react-query';
+import {
+  hashKey,
+  queryOptions,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+  type QueryKey,
+} from '@tanstack/react-query';
 import { useOutletContext } from 'react-router';
 import { api, ask, editing, type Schemas } from './api';
 import { keys } from './keys';
 import { takeIn } from './takeIn';
 
 /** A dog and where it stands. */
-export const useDogCard = (id: string) =>
-  useQuery({
+export const useDogCard = (id: string) => useQuery(dogCardQuery(id));
+
+export const dogCardQuery = (id: string) =>
+  queryOptions({
     queryKey: keys.ofDog(id, 'card'),
     queryFn: ({ signal }) => ask(api.GET('/api/dogs/{id}', { signal, params: { path: { id } } })),
   });

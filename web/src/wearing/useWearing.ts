@@ -8,8 +8,16 @@ import { mark } from '../shared/since';
 const MINUTE_MS = 60_000;
 
 /** How long now: asked again each minute, for the weather changes. */
-export const useLimit = (dogId: string, asked: Required<Schemas['LimitEntry']>) =>
-  useQuery({
+export const useLimit = (dogId: string, asked: Asked) =>
+  useQuery({ ...limitQuery(dogId, asked), placeholderData: keepPreviousData, refetchInterval: MINUTE_MS });
+
+type Asked = Required<Schemas['LimitEntry']>;
+
+/** What is asked before anybody says how it will be worn. */
+export const askedFirst: Asked = { exercise: false, place: null, inSun: false, hotGround: false };
+
+export const limitQuery = (dogId: string, asked: Asked) =>
+  queryOptions({
     queryKey: keys.ofDog(dogId, 'wear-limit', asked),
     queryFn: ({ signal }) =>
       ask(
@@ -19,12 +27,12 @@ export const useLimit = (dogId: string, asked: Required<Schemas['LimitEntry']>) 
           body: asked,
         }),
       ),
-    placeholderData: keepPreviousData,
-    refetchInterval: MINUTE_MS,
   });
 
-export const useWears = (dogId: string) =>
-  useQuery({
+export const useWears = (dogId: string) => useQuery(wearsQuery(dogId));
+
+export const wearsQuery = (dogId: string) =>
+  queryOptions({
     queryKey: keys.ofDog(dogId, 'wears'),
     queryFn: async ({ signal }) => {
       const wears = await ask(api.GET('/api/dogs/{id}/wears', { signal, params: { path: { id: dogId } } }));

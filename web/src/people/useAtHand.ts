@@ -1,0 +1,30 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { cardQuery } from '../handover/useHandover';
+import { dogCardQuery } from '../shared/dog';
+import { askedFirst, limitQuery, wearsQuery, wornSignsQuery } from '../wearing/useWearing';
+import { newsQuery } from './useNews';
+
+/** So long the page has the line to itself before what may be needed next is fetched. */
+const SETTLES_MS = 1500;
+
+/** Fetches what is needed of a dog where there is no line: how long, the wears, the signs, the card, the notes. Tells once it has begun to. */
+export function useAtHand(dogId: string) {
+  const queries = useQueryClient();
+  const [settled, setSettled] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      setSettled(true);
+      void Promise.all([
+        queries.prefetchQuery(dogCardQuery(dogId)),
+        queries.prefetchQuery(limitQuery(dogId, askedFirst)),
+        queries.prefetchQuery(wearsQuery(dogId)),
+        queries.prefetchQuery(wornSignsQuery),
+        queries.prefetchQuery(cardQuery(dogId, 'family')),
+        queries.prefetchQuery(newsQuery(dogId)),
+      ]);
+    }, SETTLES_MS);
+    return () => clearTimeout(timer);
+  }, [dogId, queries]);
+  return settled;
+}
