@@ -178,8 +178,14 @@ test('a phone withdrawn while it is away: what it holds is looked at before it c
   await fern.getByRole('button', { name: /^Withdraw .* of Keeper of Whelk/ }).click();
   await expect(fern.getByText(/may come in no more/).first()).toBeVisible();
   await context.setOffline(false);
+  // Nobody is shown out of a session: what is seen of a dog can be said to its end.
+  await expect(page.getByText('What you tap here is kept, and looked at before it counts.')).toBeVisible();
+  await expect(yes).toBeVisible();
   await page.goto('/');
-  await expect(page.getByText('This device may come in no more. Ask the fitter for a new code.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await expect(
+    page.getByRole('main').getByText('This device may come in no more. Ask the fitter for a new code.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Send them to be looked at' }).click();
   await expect(page.getByRole('button', { name: 'Send them to be looked at' })).toBeHidden();
   expect(await goesOf(fern.request, dog)).toBe(1);

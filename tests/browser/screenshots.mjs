@@ -121,10 +121,6 @@ await picture('decision-phone-dark', {
   },
 });
 await picture('wear', { at: (id) => `/dogs/${id('Juno')}/wear` });
-await picture('balance', {
-  at: (id) => `/dogs/${id('Juno')}/wear/log`,
-  then: async (page) => page.getByText('Before it sours').waitFor(),
-});
 await picture('wear-phone-dark', {
   viewport: phone,
   scheme: 'dark',
@@ -138,4 +134,24 @@ await picture('wear-phone-dark', {
   },
 });
 await picture('numbers', { at: () => '/numbers' });
+// Last: the dog is given to a phone, and what it was to the demo's fitter before is in the pictures above.
+await picture('home-phone', {
+  viewport: phone,
+  at: () => '/about',
+  then: async (page) => {
+    const { cards } = await (await page.request.get(`${address}/api/round?count=2000`)).json();
+    for (const name of ['Juno', 'Otis']) {
+      const dog = cards.find((card) => card.name === name).id;
+      // The phone that has one dog already is given the other: the fitter is somebody else.
+      const fitter = await browser.newContext();
+      const offered = await fitter.request.post(`${address}/api/dogs/${dog}/pairings`, { data: { kind: 'keeper' } });
+      const { code } = await offered.json();
+      await page.request.post(`${address}/api/pair`, { data: { code, device: 'A phone' } });
+      await fitter.close();
+    }
+    await page.evaluate(() => localStorage.removeItem('jaunty-badge.kind'));
+    await page.goto(address);
+    await page.getByRole('heading', { name: 'Otis' }).waitFor();
+  },
+});
 await browser.close();

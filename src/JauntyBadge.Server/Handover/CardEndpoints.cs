@@ -144,7 +144,8 @@ internal static class CardEndpoints
         var whom = QueryWords.Read<Audience>(audience, "for") ?? throw Refusal.Field("for", $"Say whom the card is for; {QueryWords.OneOf(typeof(Audience))}.");
         if (asker.Kind is not { } kind || !CardReaders.MayRead(kind, asker.Withheld(fit.File.Dog)).Contains(whom))
             throw new Refusal(StatusCodes.Status403Forbidden, "Not for you", "This card is not for you. Ask the fitter for it.");
-        return (fit, facts, HandoverCard.Of(facts, whom), new HandoverWords(fit.Writing));
+        var told = CardReaders.For(kind, facts);
+        return (fit, told, HandoverCard.Of(told, whom), new HandoverWords(fit.Writing));
     }
 
     private static async Task<IResult> ReportAsync(

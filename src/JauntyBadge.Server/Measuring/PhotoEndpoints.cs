@@ -118,10 +118,9 @@ internal static class PhotoEndpoints
         return PhotoDto.Of(row, PhotoKnowledge.Of(file, photos.Where(p => p.Id != photoId)), new PhotoWords(await pen.WithAsync(file.Rules, cancel)));
     }
 
-    private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid photoId, PracticeDb db, HttpContext http, CancellationToken cancel)
+    private static async Task<FileContentHttpResult> PictureAsync(Guid id, Guid photoId, PracticeDb db, CancellationToken cancel)
     {
         await FindAsync(id, photoId, db, cancel);
-        http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
         return await PictureShelf.ReadAsync(db, photoId, cancel);
     }
 

@@ -32,6 +32,9 @@ internal static class SecurityHeaders
         context.Response.OnStarting(() =>
         {
             context.Response.Headers.ContentSecurityPolicy = OnlyFromHere;
+            // What says nothing of being kept is kept nowhere: it may be the next one's at the same browser.
+            if (context.Request.Path.StartsWithSegments("/api") && context.Response.Headers.CacheControl.Count == 0)
+                context.Response.Headers.CacheControl = "no-store";
             context.Response.Headers.XContentTypeOptions = "nosniff";
             context.Response.Headers["Referrer-Policy"] = "same-origin";
             context.Response.Headers["Cross-Origin-Resource-Policy"] = "same-origin";

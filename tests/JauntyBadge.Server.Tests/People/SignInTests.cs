@@ -160,6 +160,11 @@ public sealed class SignInTests : IDisposable
         Assert.Null(home["dog"]!["notes"]);
         Assert.Null(home["dog"]!["place"]);
         Assert.Null(home["dog"]!["keeperPhone"]);
+        Assert.Contains("0155 550123", (await fern.GetAsync($"/api/dogs/{dog}/card?for=clinic")).Json.ToJsonString(), StringComparison.Ordinal);
+        Assert.DoesNotContain("0155 550123", (await keeper.GetAsync($"/api/dogs/{dog}/card?for=clinic")).Json.ToJsonString(), StringComparison.Ordinal);
+        await keeper.GetAsync("/api/me");
+        Assert.True(keeper.Last!.Headers.CacheControl!.NoStore);
+        await keeper.GetAsync($"/api/dogs/{dog}");
         Assert.Contains("private", keeper.Last!.Headers.CacheControl!.ToString(), StringComparison.Ordinal);
     }
 

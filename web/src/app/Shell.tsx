@@ -1,4 +1,4 @@
-import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer } from '@chakra-ui/react';
+import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Suspense, useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useMatch } from 'react-router';
@@ -32,6 +32,9 @@ export function Shell() {
   // Where one comes in nobody is known yet.
   const [atPair, atComeIn] = [useMatch('/pair') !== null, useMatch('/come-in') !== null];
   const comes = atPair || atComeIn;
+  // Nobody is shown out while a dog is trained or wears its muzzle: what is tapped there is kept, and looked at before it counts.
+  const atWear = useMatch('/dogs/:dogId/wear') !== null;
+  const stays = refused !== null && me !== null && (onSession || atWear);
   const { locale, currency } = usePracticeWriting(!comes && refused === null && kind !== null);
   useHeadingFocus();
   return (
@@ -93,7 +96,12 @@ export function Shell() {
       >
         {/* What was written the other way is written anew. */}
         <Suspense>
-          {refused && !comes ? (
+          {stays && (
+            <Text role="status" borderLeftWidth="4px" borderColor="stop" ps="3" mb="3">
+              <b>{refused?.message}</b> {t`What you tap here is kept, and looked at before it counts.`}
+            </Text>
+          )}
+          {refused && !comes && !stays ? (
             <SignInPage refused={refused} />
           ) : (
             (kind !== null || comes) && <Outlet key={`${locale} ${currency} ${kind ?? ''}`} />

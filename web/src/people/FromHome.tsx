@@ -4,6 +4,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link as RouterLink } from 'react-router';
 import { api, ask, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
+import { useDecides } from '../shared/me';
 import { complain } from '../shared/notices';
 import { AsideTray } from './AsideTray';
 
@@ -36,6 +37,7 @@ export function FromHome() {
 
 function Row({ dog }: { dog: Schemas['FromHomeDto'] }) {
   const queries = useQueryClient();
+  const decides = useDecides();
   const looked = async () => {
     try {
       await ask(api.POST('/api/dogs/{id}/news/looked', { params: { path: { id: dog.dogId } } }));
@@ -59,7 +61,9 @@ function Row({ dog }: { dog: Schemas['FromHomeDto'] }) {
             {dog.unread > 0 ? t`Read: ${dog.dog}` : t`Open: ${dog.dog}`}
           </RouterLink>
         </Button>
-        <Button variant="outline" borderColor="border.strong" onClick={() => void looked()}>{t`Looked at`}</Button>
+        {decides && (
+          <Button variant="outline" borderColor="border.strong" onClick={() => void looked()}>{t`Looked at`}</Button>
+        )}
       </Flex>
     </Flex>
   );

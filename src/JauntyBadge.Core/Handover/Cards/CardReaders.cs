@@ -15,4 +15,7 @@ public static class CardReaders
             PersonKind.Keeper when withheld.Bites => [Audience.Family],
             _ => Enum.GetValues<Audience>(),
         };
+
+    /// <summary>What a card is made from for somebody: on a keeper's phone, which children hold too, stands no number but the fitter's and the clinic's.</summary>
+    public static CardFacts For(PersonKind kind, CardFacts facts) => kind == PersonKind.Keeper ? facts with { Keeper = new(null, null) } : facts;
 }
