@@ -436,12 +436,16 @@ internal static class SessionEndpoints
         return decision.EndSession ? null : decision.Next;
     }
 
-    /// <summary>Somebody set the plan by hand since the session began, and not from its own pad.</summary>
+    /// <summary>
+    /// Somebody set the plan by hand since the session began, and not from its own pad. One that came in from a dead spot began before it is on record: it did not begin where the plan was set. Times alone
+    /// do not tell, since a clock may have been set back between the two.
+    /// </summary>
     private static async Task<bool> ChangedMeanwhileAsync(SessionRow session, PracticeDb db, CancellationToken cancel)
     {
+        var began = session.Sets.MinBy(s => s.Number)?.StepId;
         var moves = await db
             .PlanMoves.AsNoTracking()
-            .Where(m => m.DogId == session.DogId && m.ByHand && m.At > session.StartedAt)
+            .Where(m => m.DogId == session.DogId && m.ByHand && (m.Number > session.Number || (m.At > session.StartedAt && m.StepId != began)))
             .Select(m => new { m.StepId, m.Reason })
             .ToListAsync(cancel);
         return moves.Exists(m => !session.Sets.Exists(s => s.Overruled == m.Reason && s.StepId == m.StepId));
