@@ -67,7 +67,7 @@ export function comeUpWithoutTheServer(queries: QueryClient) {
         .filter((q) => Date.now() - q.state.dataUpdatedAt < DAY_MS)
         .sort((a, b) => b.state.dataUpdatedAt - a.state.dataUpdatedAt)
         .slice(0, MOST);
-      keepSetting(STORE, JSON.stringify({ build, queries: kept } satisfies Kept));
+      if (kept.length > 0) keepSetting(STORE, JSON.stringify({ build, queries: kept } satisfies Kept));
     }, EVERY_MS);
   });
 

@@ -113,7 +113,10 @@ async function shelve(key: string, text: string | null) {
   }
 }
 
+let emptied = false;
+
 export function keepOnDevice(key: string, value: unknown) {
+  if (emptied) return;
   const text = JSON.stringify(value);
   if (journal.write(key, text)) memory.delete(key);
   else {
@@ -166,6 +169,8 @@ export const forgetsAtTheEnd = () => (!keeps && shelf === null) || memory.size >
 
 /** Removes all that is kept here of the practice: drafts, what waits, answers. How this device looks stays. */
 export async function emptyDevice() {
+  // The page is left next: what it still has in hand is kept no more.
+  emptied = true;
   const stays = ['jaunty-badge.scheme', 'jaunty-badge.unit'];
   for (const key of keysOnDevice('jaunty-badge')) if (!stays.includes(key)) dropFromDevice(key);
   try {
@@ -181,6 +186,7 @@ export async function emptyDevice() {
 const chosen = new Map<string, string>();
 
 export function keepSetting(key: string, text: string) {
+  if (emptied) return;
   try {
     localStorage.setItem(key, text);
     chosen.delete(key);
