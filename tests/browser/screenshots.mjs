@@ -124,7 +124,7 @@ await picture('wear', { at: (id) => `/dogs/${id('Juno')}/wear` });
 await picture('wear-phone-dark', {
   viewport: phone,
   scheme: 'dark',
-  at: (id) => `/dogs/${id('Otis')}/wear`,
+  at: (id) => `/dogs/${id('Juno')}/wear`,
   then: async (page) => {
     await page.clock.install({ time: Date.now() - 3_600_000 });
     await page.reload();
