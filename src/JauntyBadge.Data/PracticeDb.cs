@@ -88,8 +88,8 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
         IReadOnlyList<object> records = [.. changed.Select(e => e.Entity)];
         if (Hand is { } hand)
         {
-            Deeds.AddRange(await JauntyBadge.Data.People.Deeds.OfAsync(this, hand, Clock.GetUtcNow().UtcDateTime, changed, cancellationToken));
-            changed = Numbering.Changed(this);
+            var deeds = await JauntyBadge.Data.People.Deeds.OfAsync(this, hand, Clock.GetUtcNow().UtcDateTime, changed, cancellationToken);
+            changed = [.. changed, .. deeds.Select(Add)];
         }
 
         await using var own = Database.CurrentTransaction is null ? await Database.BeginTransactionAsync(cancellationToken) : null;

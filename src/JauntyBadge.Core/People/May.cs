@@ -120,6 +120,9 @@ public static class May
     /// <summary>Whether a kind of person has own dogs only, rather than every dog.</summary>
     public static bool HasOwnDogsOnly(PersonKind kind) => kind is PersonKind.Keeper or PersonKind.Clinic;
 
+    /// <summary>Whether a kind of person comes in by a password or passkey of their own, rather than by a code.</summary>
+    public static bool HasOwnKeys(PersonKind kind) => Do(kind, Concern.OwnKeys, changes: true);
+
     private static FrozenDictionary<Concern, MayRow> Load()
     {
         const string name = "may.json";

@@ -23,6 +23,19 @@ public static class Stay
     public static bool IsOver(PersonKind kind, DateTime since, DateTime lastHere, DateTime now) =>
         May.HasOwnDogsOnly(kind) ? now - lastHere > UnusedByKeeper : now - lastHere > UnusedByPractice || now - since > LongestOfPractice;
 
+    /// <summary>Why somebody who came in once is not let in any more.</summary>
+    /// <param name="kind">Who.</param>
+    /// <param name="isWithdrawn">Device or person was withdrawn, or the password changed.</param>
+    /// <param name="dogs">How many own dogs they have today.</param>
+    /// <param name="since">When they came in.</param>
+    /// <param name="lastHere">When they were here last.</param>
+    /// <param name="now">Now.</param>
+    public static Ended WhyOver(PersonKind kind, bool isWithdrawn, int dogs, DateTime since, DateTime lastHere, DateTime now) =>
+        isWithdrawn ? Ended.Withdrawn
+        : IsOver(kind, since, lastHere, now) ? Ended.TooLong
+        : kind == PersonKind.Clinic && dogs == 0 ? Ended.RanOut
+        : Ended.Not;
+
     /// <summary>The last day of a clinic's link when none is said: the day after the visit, or tomorrow where none is near (House).</summary>
     /// <param name="visit">The dog's next visit to a clinic; null for none.</param>
     /// <param name="today">The practice's day.</param>

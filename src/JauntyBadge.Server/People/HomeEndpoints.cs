@@ -5,6 +5,7 @@ using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Handover;
 using JauntyBadge.Server.Devices;
+using JauntyBadge.Server.Fitting;
 using JauntyBadge.Server.Round;
 using JauntyBadge.Server.Shared;
 using JauntyBadge.Server.Wearing;
@@ -81,8 +82,8 @@ internal static class HomeEndpoints
         CancellationToken cancel
     )
     {
-        var limit = await WearEndpoints.LimitAsync(id, new(), db, pen, station, asker, clock, cancel);
-        var file = await db.DogFileAsync(id, cancel);
+        var fit = await FitFile.LoadAsync(db, pen, id, clock, cancel);
+        var (file, limit) = (fit.File, await WearEndpoints.LimitOfAsync(fit, new(), db, pen, station, asker, clock, cancel));
         var day = HomeDay.Of(file.Record, clock.Today(), clock.UtcNow(), limit.Seconds > 0);
         var words = new PeopleWords(await pen.WithAsync(file.Measured.Rules, cancel));
         return new(

@@ -46,13 +46,17 @@ internal static class Links
         return db.Links.SingleOrDefaultAsync(l => l.Secret == mark && l.UsedAt == null && l.RunsOutAt > now && (l.Opens == Opening.Pair) == pairs, cancel);
     }
 
+    /// <summary>Ends links that nobody used yet: one that stands on somebody's screen opens nothing any more.</summary>
+    public static Task<int> EndAsync(IQueryable<LinkRow> links, DateTime now, CancellationToken cancel) =>
+        links.Where(l => l.UsedAt == null).ExecuteUpdateAsync(l => l.SetProperty(x => x.UsedAt, now), cancel);
+
     /// <summary>Makes the link for a practice that has no fitter yet who could come in; null where there is one.</summary>
     public static async Task<string?> FirstAsync(PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        if (await db.People.AnyAsync(p => p.Kind == Core.People.PersonKind.Fitter && p.WithdrawnAt == null && p.PasswordHash != null, cancel))
+        if (await Persons.FittersIn(db).AnyAsync(cancel))
             return null;
         var (secret, now) = (NewSecret(), clock.UtcNow());
-        await db.Links.Where(l => l.Opens == Opening.FirstFitter && l.UsedAt == null).ExecuteUpdateAsync(l => l.SetProperty(x => x.UsedAt, now), cancel);
+        await EndAsync(db.Links.Where(l => l.Opens == Opening.FirstFitter), now, cancel);
         Add(db, Opening.FirstFitter, secret, now + Lives, person: null);
         await db.SaveChangesAsync(cancel);
         return secret;

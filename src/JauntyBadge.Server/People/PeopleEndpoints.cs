@@ -83,8 +83,7 @@ internal static class PeopleEndpoints
             Persons.SetPassword(person, entry.Password, hasher);
         await GiveAsync(person, entry.DogIds, db, cancel);
         await db.SaveChangesAsync(cancel);
-        var link =
-            entry.Password is null && person.Kind is PersonKind.Fitter or PersonKind.Helper ? await MakeLinkAsync(person, db, at, http, clock, cancel) : null;
+        var link = entry.Password is null && May.HasOwnKeys(person.Kind) ? await MakeLinkAsync(person, db, at, http, clock, cancel) : null;
         return TypedResults.Created($"/api/people/{person.Id}", new PersonAddedDto(await TellAsync(person, db, asker, cancel), link));
     }
 
@@ -145,7 +144,7 @@ internal static class PeopleEndpoints
     )
     {
         var person = await FindAsync(personId, db, cancel);
-        if (person.Kind is not (PersonKind.Fitter or PersonKind.Helper))
+        if (!May.HasOwnKeys(person.Kind))
             throw Refusal.Conflict("A keeper's phone comes in by a code, without a password. Open the dog and give it to its keeper.");
         return await MakeLinkAsync(person, db, at, http, clock, cancel);
     }
@@ -183,7 +182,7 @@ internal static class PeopleEndpoints
     /// <summary>Somebody must be able to let others in.</summary>
     private static async Task NeedAnotherFitterAsync(PersonRow person, PracticeDb db, CancellationToken cancel)
     {
-        if (!await db.People.AnyAsync(p => p.Id != person.Id && p.Kind == PersonKind.Fitter && p.WithdrawnAt == null && p.PasswordHash != null, cancel))
+        if (!await Persons.FittersIn(db).AnyAsync(p => p.Id != person.Id, cancel))
             throw Refusal.Conflict("This is the only fitter who can come in. Add another first.");
     }
 

@@ -27,6 +27,10 @@ internal static class Persons
         return person;
     }
 
+    /// <summary>Fitters who can come in, and let others in.</summary>
+    public static IQueryable<PersonRow> FittersIn(PracticeDb db) =>
+        db.People.Where(p => p.Kind == PersonKind.Fitter && p.WithdrawnAt == null && p.PasswordHash != null);
+
     /// <summary>The name as it is compared.</summary>
     public static string Normal(string name) => new UpperInvariantLookupNormalizer().NormalizeName(name.Trim())!;
 

@@ -30,7 +30,9 @@ internal static class PhoneEndpoints
             .MapGet("/phones", (PracticeDb db, Asker asker, CancellationToken cancel) => ListAsync(db, d => true, asker, cancel))
             .WithName("phones")
             .May(Concern.WholePractice)
-            .WithSummary("Every device that may come in, or could.");
+            .WithSummary("Every device that may come in, or could.")
+            // When one was here last is noted without being an entry of the record.
+            .OfThisMoment();
         group
             .MapDelete("/phones/{phoneId:guid}", WithdrawAsync)
             .WithName("withdrawPhone")
@@ -64,9 +66,7 @@ internal static class PhoneEndpoints
         var person = entry.Kind == PersonKind.Clinic ? await ClinicAsync(dog, db, clock, cancel) : await KeeperAsync(dog, entry.PersonId, db, clock, cancel);
         var now = clock.UtcNow();
         // One code a dog and person at a time: an earlier one on somebody's screen ends here.
-        await db
-            .Links.Where(l => l.Opens == Opening.Pair && l.PersonId == person.Id && l.DogId == id && l.UsedAt == null)
-            .ExecuteUpdateAsync(l => l.SetProperty(x => x.UsedAt, now), cancel);
+        await Links.EndAsync(db.Links.Where(l => l.Opens == Opening.Pair && l.PersonId == person.Id && l.DogId == id), now, cancel);
         var code = PairingCode.New(RandomNumberGenerator.GetInt32);
         var link = Links.Add(db, Opening.Pair, code, now + PairingCode.Lives, person.Id);
         (link.DogId, link.Until) = (id, until);
@@ -131,12 +131,8 @@ internal static class PhoneEndpoints
             db,
             async () =>
             {
-                var link =
-                    await Links.FindAsync(db, PairingCode.Read(entry.Code), pairs: true, clock, cancel)
-                    ?? throw Refusal.NotFound("This code was used, has run out, or was read wrongly. Look at it once more, or ask for a new one.");
-                var person = await db.People.SingleAsync(p => p.Id == link.PersonId, cancel);
-                if (person.WithdrawnAt is not null)
-                    throw Refusal.NotFound("This code was used, has run out, or was read wrongly. Look at it once more, or ask for a new one.");
+                var link = await Links.FindAsync(db, PairingCode.Read(entry.Code), pairs: true, clock, cancel) ?? throw NoSuchCode();
+                var person = await db.People.SingleOrDefaultAsync(p => p.Id == link.PersonId && p.WithdrawnAt == null, cancel) ?? throw NoSuchCode();
                 link.UsedAt = clock.UtcNow();
                 // A phone that has a dog already keeps it, and its person.
                 var known = person.Kind == PersonKind.Keeper && asker.Device is { Person.Kind: PersonKind.Keeper } device ? device : null;
@@ -168,6 +164,9 @@ internal static class PhoneEndpoints
         return me;
     }
 
+    private static Refusal NoSuchCode() =>
+        Refusal.NotFound("This code was used, has run out, or was read wrongly. Look at it once more, or ask for a new one.");
+
     /// <summary>Devices, those that may come in first, the one that was here last before others.</summary>
     public static async Task<IReadOnlyList<DeviceDto>> ListAsync(PracticeDb db, Expression<Func<DeviceRow, bool>> which, Asker asker, CancellationToken cancel)
     {
@@ -191,9 +190,14 @@ internal static class PhoneEndpoints
         ];
     }
 
-    private static async Task<NoContent> WithdrawAsync(Guid phoneId, PracticeDb db, TimeProvider clock, CancellationToken cancel)
+    private static async Task<NoContent> WithdrawAsync(Guid phoneId, PracticeDb db, TimeProvider clock, CancellationToken cancel) =>
+        await WithdrawDeviceAsync(db.Devices.Where(d => d.Id == phoneId), db, clock, cancel);
+
+    /// <summary>Lets a device in no more, at once. The caller has its turn.</summary>
+    /// <exception cref="Refusal">There is none.</exception>
+    public static async Task<NoContent> WithdrawDeviceAsync(IQueryable<DeviceRow> which, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var device = await db.Devices.SingleOrDefaultAsync(d => d.Id == phoneId, cancel) ?? throw Refusal.NotFound("No device has this id.");
+        var device = await which.SingleOrDefaultAsync(cancel) ?? throw Refusal.NotFound("No device has this id.");
         device.WithdrawnAt ??= clock.UtcNow();
         await db.SaveChangesAsync(cancel);
         return TypedResults.NoContent();

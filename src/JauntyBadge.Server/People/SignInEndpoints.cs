@@ -85,7 +85,7 @@ internal static class SignInEndpoints
     )
     {
         if (asker.Device is { } device)
-            await WithdrawAsync(device.Id, db, gate, clock, cancel);
+            await gate.WriteAsync(db, () => PhoneEndpoints.WithdrawDeviceAsync(db.Devices.Where(d => d.Id == device.Id), db, clock, cancel), cancel);
         await http.SignOutAsync(SignIns.Scheme);
         // What the browser kept of answers goes too (W3C Clear Site Data); what waits to be sent is the page's own to clear.
         http.Response.Headers["Clear-Site-Data"] = "\"cache\"";
@@ -162,28 +162,12 @@ internal static class SignInEndpoints
         );
     }
 
-    /// <summary>Which dogs people have.</summary>
+    /// <summary>Which dogs people have, or had until a day that is over.</summary>
     public static async Task<IReadOnlyList<(Guid Person, NamedDogDto Dog)>> DogsOfAsync(PracticeDb db, IReadOnlyList<Guid> people, CancellationToken cancel) =>
         [
-            .. (
-                await db
-                    .Grants.Where(g => people.Contains(g.PersonId))
-                    .Join(
-                        db.Dogs.Where(d => d.HandedOverAt == null),
-                        g => g.DogId,
-                        d => d.Id,
-                        (g, d) =>
-                            new
-                            {
-                                g.PersonId,
-                                d.Id,
-                                d.Name,
-                                g.Until,
-                            }
-                    )
-                    .OrderBy(d => d.Name)
-                    .ToListAsync(cancel)
-            ).Select(d => (d.PersonId, new NamedDogDto(d.Id, d.Name, d.Until))),
+            .. (await db.GivenDogs().Where(g => people.Contains(g.PersonId)).OrderBy(g => g.Dog).ToListAsync(cancel)).Select(g =>
+                (g.PersonId, new NamedDogDto(g.DogId, g.Dog, g.Until))
+            ),
         ];
 
     private static async Task<NoContent> PasswordAsync(
@@ -230,19 +214,10 @@ internal static class SignInEndpoints
         CancellationToken cancel
     )
     {
-        if (asker.Device is not { } own || !await db.Devices.AnyAsync(d => d.Id == deviceId && d.PersonId == own.PersonId, cancel))
-            throw Refusal.NotFound("No device has this id.");
-        await WithdrawAsync(deviceId, db, gate, clock, cancel);
-        return TypedResults.NoContent();
-    }
-
-    /// <summary>Lets a device in no more, at once.</summary>
-    public static Task<int> WithdrawAsync(Guid deviceId, PracticeDb db, WriteGate gate, TimeProvider clock, CancellationToken cancel)
-    {
-        var now = clock.UtcNow();
-        return gate.WriteAsync(
+        var own = asker.Device?.PersonId;
+        return await gate.WriteAsync(
             db,
-            () => db.Devices.Where(d => d.Id == deviceId && d.WithdrawnAt == null).ExecuteUpdateAsync(d => d.SetProperty(x => x.WithdrawnAt, now), cancel),
+            () => PhoneEndpoints.WithdrawDeviceAsync(db.Devices.Where(d => d.Id == deviceId && d.PersonId == own), db, clock, cancel),
             cancel
         );
     }

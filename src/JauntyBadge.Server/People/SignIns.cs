@@ -123,40 +123,27 @@ internal sealed class SignIns(PracticeDb db, TimeProvider clock)
         )
         {
             var now = clock.UtcNow();
-            if (device.WithdrawnAt is not null || person.WithdrawnAt is not null || person.SecurityStamp != principal.FindFirstValue(Stamp))
-                asker.Was(device, Ended.Withdrawn);
-            else if (Stay.IsOver(person.Kind, device.Since, device.LastHereAt, now))
-                asker.Was(device, Ended.TooLong);
+            var isWithdrawn = device.WithdrawnAt is not null || person.WithdrawnAt is not null || person.SecurityStamp != principal.FindFirstValue(Stamp);
+            var dogs = May.HasOwnDogsOnly(person.Kind) ? await DogsAsync(person, cancel) : [];
+            if (Stay.WhyOver(person.Kind, isWithdrawn, dogs.Count, device.Since, device.LastHereAt, now) is var ended && ended != Ended.Not)
+                asker.Was(device, ended);
             else
             {
-                var dogs = May.HasOwnDogsOnly(person.Kind) ? await DogsAsync(person, cancel) : [];
-                if (person.Kind == PersonKind.Clinic && dogs.Count == 0)
-                    asker.Was(device, Ended.RanOut);
-                else
-                {
-                    asker.Is(device, dogs);
-                    db.Hand = new(person.Id, person.Name, device.Id, device.Name);
-                    if (now - device.LastHereAt >= NotedEvery)
-                        await NoteAsync(http, device.Id, now, cancel);
-                    return;
-                }
+                asker.Is(device, dogs);
+                db.Hand = new(person.Id, person.Name, device.Id, device.Name);
+                if (now - device.LastHereAt >= NotedEvery)
+                    await NoteAsync(http, device.Id, now, cancel);
             }
         }
 
-        if (isOpen && asker.Withdrawn is null)
+        if (isOpen && asker is { Device: null, Withdrawn: null })
             asker.IsHere();
     }
 
     private async Task<HashSet<Guid>> DogsAsync(PersonRow person, CancellationToken cancel)
     {
         var today = clock.Today();
-        return
-        [
-            .. await db
-                .Grants.Where(g => g.PersonId == person.Id && (g.Until == null || g.Until >= today))
-                .Join(db.Dogs.Where(d => d.HandedOverAt == null), g => g.DogId, d => d.Id, (g, d) => d.Id)
-                .ToListAsync(cancel),
-        ];
+        return [.. await db.GivenDogs().Where(g => g.PersonId == person.Id && (g.Until == null || g.Until >= today)).Select(g => g.DogId).ToListAsync(cancel)];
     }
 
     /// <summary>Notes that a device was here; another time where others write.</summary>

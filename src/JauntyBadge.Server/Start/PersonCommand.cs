@@ -17,7 +17,7 @@ internal static class PersonCommand
         if (args is not [{ Length: > 0 } name, .. var more] || name.StartsWith('-'))
             throw new PracticeProblem("Say who: person add NAME --kind fitter --password-stdin.");
         var settings = new ConfigurationBuilder().AddCommandLine(more).Build();
-        if (!Enum.TryParse<PersonKind>(settings["kind"] ?? "fitter", ignoreCase: true, out var kind) || kind is not (PersonKind.Fitter or PersonKind.Helper))
+        if (!Enum.TryParse<PersonKind>(settings["kind"] ?? "fitter", ignoreCase: true, out var kind) || !May.HasOwnKeys(kind))
             throw new PracticeProblem("--kind takes fitter or helper; a keeper's phone and a clinic come in by a code of the dog.");
         if (name.Trim().Length is 0 or > PersonEntryValidator.LongestName || Sound.HasControls(name))
             throw new PracticeProblem("A name has up to 60 letters.");

@@ -4,6 +4,7 @@ using JauntyBadge.Data.Conditioning;
 using JauntyBadge.Data.Demo;
 using JauntyBadge.Data.Handover;
 using JauntyBadge.Server.People;
+using JauntyBadge.Server.Shared;
 using Microsoft.EntityFrameworkCore;
 
 namespace JauntyBadge.Server.Start;
@@ -11,8 +12,9 @@ namespace JauntyBadge.Server.Start;
 /// <summary>The practice as it is opened when the server starts, and copied by <c>backup</c>.</summary>
 internal static class Practice
 {
-    /// <summary>Where the practice is kept when nobody says.</summary>
-    public static string FolderOf(IConfiguration settings) => settings["data"] ?? "data";
+    /// <summary>Where the practice is kept: "data" when nobody says. The build, which runs this only to read its endpoints, leaves nothing beside the sources.</summary>
+    public static string FolderOf(IConfiguration settings) =>
+        OpenApiSetup.IsOnlyGenerating ? Directory.CreateTempSubdirectory("jaunty-badge-build-").FullName : settings["data"] ?? "data";
 
     /// <summary>Takes the folder, sets an old practice aside where that was asked for, brings it up to date and fills it with the demo where that was asked for.</summary>
     /// <exception cref="PracticeProblem">It cannot be opened.</exception>

@@ -102,8 +102,20 @@ internal static class WearEndpoints
         );
     }
 
-    internal static async Task<WearLimitDto> LimitAsync(
+    private static async Task<WearLimitDto> LimitAsync(
         Guid id,
+        LimitEntry entry,
+        PracticeDb db,
+        Pen pen,
+        StationService station,
+        Asker asker,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) => await LimitOfAsync(await FitFile.LoadAsync(db, pen, id, clock, cancel), entry, db, pen, station, asker, clock, cancel);
+
+    /// <summary>How long now, of a dog that is at hand.</summary>
+    internal static async Task<WearLimitDto> LimitOfAsync(
+        FitFile fit,
         LimitEntry entry,
         PracticeDb db,
         Pen pen,
@@ -113,12 +125,7 @@ internal static class WearEndpoints
         CancellationToken cancel
     )
     {
-        var (fit, today, now, said) = (
-            await FitFile.LoadAsync(db, pen, id, clock, cancel),
-            clock.Today(),
-            clock.GetUtcNow(),
-            WeatherEndpoints.NewsFor(asker, station)
-        );
+        var (id, today, now, said) = (fit.File.Dog.Id, clock.Today(), clock.GetUtcNow(), WeatherEndpoints.NewsFor(asker, station));
         var file = fit.File;
         var rules = file.Measured.Rules;
         var (writing, record) = (await pen.WithAsync(rules, cancel), file.Record);

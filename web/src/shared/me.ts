@@ -21,7 +21,6 @@ export const meQuery = queryOptions({
     return answer;
   },
   staleTime: 60_000,
-  retry: (count, error) => !(error instanceof Refused) && count < 2,
 });
 
 /** Who asks. A page is drawn for whoever was here last until it is known; the server decides what is sent. */
@@ -29,7 +28,7 @@ export function useMe() {
   const me = useQuery(meQuery);
   const refused = me.error instanceof Refused && me.error.status === 401 ? me.error : null;
   const before = kinds.find((kind) => kind === setting(KIND)) ?? null;
-  return { me: me.data ?? null, kind: me.data?.kind ?? before, refused, query: me };
+  return { me: me.data ?? null, kind: me.data?.kind ?? before, refused };
 }
 
 /** Whether whoever asks decides: chooses, moves plans, overrules. */

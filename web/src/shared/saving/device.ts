@@ -4,41 +4,7 @@ import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
 const memory = new Map<string, string>();
 const listeners = new Set<() => void>();
 
-/** Whether the device keeps anything at all: asked once, when the page comes up. */
-const keeps = (() => {
-  const probe = 'jaunty-badge.probe';
-  try {
-    localStorage.setItem(probe, probe);
-    localStorage.removeItem(probe);
-    return true;
-  } catch {
-    return false;
-  }
-})();
-
-const changed = () => listeners.forEach((tell) => tell());
-
-/** Tells when it may be otherwise whether something is lost when this page is closed. */
-export const onForgetting = (tell: () => void) => {
-  listeners.add(tell);
-  return () => void listeners.delete(tell);
-};
-
-/**
- * What is kept lies in the browser's database (IndexedDB), which has room. The small store is its journal: a change is there at once and seen by every tab, and goes out of it as soon as the database has it.
- * Where one of the two is missing or full, the other does alone.
- */
-const database = 'jaunty-badge';
-const news = 'jaunty-badge.kept';
-let shelf: UseStore | null = null;
-let tabs: BroadcastChannel | null = null;
-/** What the database holds, as far as this tab knows. */
-const held = new Map<string, string>();
-
-/** How this device looks, and who was here: small, and needed before the database is open. */
-const isSetting = (key: string) =>
-  /^jaunty-badge[.](scheme|unit|language|kind|name|writing|answers|probe|tab|pad|taken-by)/.test(key);
-
+/** The small store, which may be blocked or full. */
 const journal = {
   read: (key: string) => {
     try {
@@ -72,6 +38,37 @@ const journal = {
     return keys;
   },
 };
+
+const PROBE = 'jaunty-badge.probe';
+
+/** Whether the device keeps anything at all: asked once, when the page comes up. */
+const keeps = journal.write(PROBE, PROBE);
+journal.drop(PROBE);
+
+const changed = () => listeners.forEach((tell) => tell());
+
+/** Tells when it may be otherwise whether something is lost when this page is closed. */
+export const onForgetting = (tell: () => void) => {
+  listeners.add(tell);
+  return () => void listeners.delete(tell);
+};
+
+/**
+ * What is kept lies in the browser's database (IndexedDB), which has room. The small store is its journal: a change is there at once and seen by every tab, and goes out of it as soon as the database has it.
+ * Where one of the two is missing or full, the other does alone.
+ */
+const database = 'jaunty-badge';
+const news = 'jaunty-badge.kept';
+/** The device was emptied, and this page is left next. */
+let emptied = false;
+let shelf: UseStore | null = null;
+let tabs: BroadcastChannel | null = null;
+/** What the database holds, as far as this tab knows. */
+const held = new Map<string, string>();
+
+/** How this device looks, and who was here: small, and needed before the database is open. */
+const isSetting = (key: string) =>
+  /^jaunty-badge[.](scheme|unit|language|kind|name|writing|answers|probe|tab|pad|taken-by)/.test(key);
 
 /** Opens the database, before anything kept is looked at; an earlier release kept it all in the small store, from where it moves. */
 export async function openDevice() {
@@ -112,8 +109,6 @@ async function shelve(key: string, text: string | null) {
     changed();
   }
 }
-
-let emptied = false;
 
 export function keepOnDevice(key: string, value: unknown) {
   if (emptied) return;
@@ -169,7 +164,7 @@ export const forgetsAtTheEnd = () => (!keeps && shelf === null) || memory.size >
 
 /** Removes all that is kept here of the practice: drafts, what waits, answers. How this device looks stays. */
 export async function emptyDevice() {
-  // The page is left next: what it still has in hand is kept no more.
+  // What the page still has in hand is kept no more.
   emptied = true;
   const stays = ['jaunty-badge.scheme', 'jaunty-badge.unit'];
   for (const key of keysOnDevice('jaunty-badge')) if (!stays.includes(key)) dropFromDevice(key);
@@ -187,21 +182,11 @@ const chosen = new Map<string, string>();
 
 export function keepSetting(key: string, text: string) {
   if (emptied) return;
-  try {
-    localStorage.setItem(key, text);
-    chosen.delete(key);
-  } catch {
-    chosen.set(key, text);
-  }
+  if (journal.write(key, text)) chosen.delete(key);
+  else chosen.set(key, text);
 }
 
-export function setting(key: string): string | null {
-  try {
-    return chosen.get(key) ?? localStorage.getItem(key);
-  } catch {
-    return chosen.get(key) ?? null;
-  }
-}
+export const setting = (key: string) => chosen.get(key) ?? journal.read(key);
 
 window.addEventListener('beforeunload', (event) => {
   if (memory.size > 0) event.preventDefault();

@@ -62,11 +62,12 @@ export interface Unsaved<T = unknown> {
 
 /** One thing that waits, as it can be handed on. */
 export interface Left {
-  /** The log it waits in; null for a document. */
-  ofLog: string | null;
-  ofKind: string | null;
+  /** What it is a document or a log of. */
+  name: string;
   id: string;
+  /** One of a log; null for a document. */
   item: { id: string; at?: string } | null;
+  /** A document; null for one of a log. */
   unsaved: Unsaved | null;
 }
 
@@ -150,31 +151,33 @@ export class Outbox {
       .filter(isFree)
       .flatMap((key): Left[] => {
         const { name, id } = partsOf(key);
-        if (this.logs.has(name))
-          return itemsAt(key).map((item) => ({ ofLog: name, ofKind: null, id, item, unsaved: null }));
+        if (this.logs.has(name)) return itemsAt(key).map((item) => ({ name, id, item, unsaved: null }));
         const unsaved = this.of(key);
-        return unsaved ? [{ ofLog: null, ofKind: name, id, item: null, unsaved }] : [];
+        return unsaved ? [{ name, id, item: null, unsaved }] : [];
       });
   }
 
   /** Drops one of them: it is elsewhere. */
-  drop({ ofLog, ofKind, id, item }: Left) {
-    const log = this.logs.get(ofLog ?? '');
-    if (log)
+  drop({ name, id, item }: Left) {
+    const log = this.logs.get(name);
+    if (log) {
+      const key = keyOfLog(log, id);
       this.keep(
-        keyOfLog(log, id),
-        itemsAt(keyOfLog(log, id)).filter((i) => i.id !== item?.id),
+        key,
+        itemsAt(key).filter((i) => i.id !== item?.id),
       );
-    else dropFromDevice(keyOf(ofKind ?? '', id));
-    this.tell();
+    } else {
+      dropFromDevice(keyOf(name, id));
+      this.tell();
+    }
   }
 
   /** Takes over one that waited elsewhere. */
-  takeIn({ ofLog, ofKind, id, item, unsaved }: Left) {
-    const log = this.logs.get(ofLog ?? '');
+  takeIn({ name, id, item, unsaved }: Left) {
+    const log = this.logs.get(name);
     if (log && item) this.keep(keyOfLog(log, id), [...itemsAt(keyOfLog(log, id)), item]);
-    else if (ofKind && unsaved) keepOnDevice(keyOf(ofKind, id), { ...unsaved, change: ++this.changes });
-    void this.now(ofLog ?? ofKind ?? '', id);
+    else if (unsaved) keepOnDevice(keyOf(name, id), { ...unsaved, change: ++this.changes });
+    void this.now(name, id);
   }
 
   /** What other hands told meanwhile of what was sent here, until it is heard. */
