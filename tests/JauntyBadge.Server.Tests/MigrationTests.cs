@@ -1,4 +1,5 @@
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 using JauntyBadge.Data;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
@@ -93,7 +94,7 @@ public class MigrationTests
         Assert.Equal((HeadShape.Long, 15), (numbers.HeadShape, numbers.FitLineGap!.Value.Millimeters));
         Assert.Equal([98, 100.5, 80, 272, 80, 73, 149, 205, 430, 95, 110, 108, 470], numbers.Lengths.Select(l => l.Value.Millimeters));
         Assert.Null(numbers.InnerEyeSpacing);
-        Assert.NotNull(fit.Draw());
+        Assert.NotNull(fit.Draw(HeadLook.Plain));
     }
 
     /// <summary>Pictures of heads, of try-ons and of wears lay in three tables; each is still there, under the id of what it is of.</summary>
@@ -133,7 +134,7 @@ public class MigrationTests
             """;
         var row = new JauntyBadge.Data.Fitting.ChoiceRow { SizeId = "withy-5", Kept = Kept };
         Assert.Equal(("Withy", 98, 298), (row.KeptFit.Model, row.KeptFit.Size.Length.Millimeters, row.KeptFit.Size.Mass?.Grams));
-        Assert.Null(row.KeptFit.Draw());
+        Assert.Null(row.KeptFit.Draw(HeadLook.Plain));
         Assert.Null(row.KeptFit.Muzzle);
     }
 }

@@ -38,7 +38,7 @@ public sealed record DogRecord(
 )
 {
     /// <summary>Its head for a badge, as measured or as usual for its kind.</summary>
-    public HeadPortrait Portrait => HeadPortrait.Of(HeadDrawing.Of(HeadDrawing.ModelToDraw(Assessed.Numbers, Profile.BodyMass)));
+    public HeadPortrait Portrait => HeadDrawing.Portrait(HeadDrawing.ModelToDraw(Assessed.Numbers, Profile.BodyMass), Profile.Look);
 
     /// <summary>It wears its muzzle, in training or beyond: inspections and happy wears are asked of such dogs only.</summary>
     public bool IsWorn => Training.WearsIt || Worn.Wears.Count > 0;

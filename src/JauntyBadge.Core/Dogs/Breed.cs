@@ -20,13 +20,15 @@ public enum BreedTrait
 /// <param name="Traits">What matters to a fitter.</param>
 /// <param name="GrowingMonths">Age in months up to which the head still grows.</param>
 /// <param name="AlsoCalled">Other names it is looked for under.</param>
+/// <param name="Look">What its head looks like; null where nobody said.</param>
 public sealed record Breed(
     string Id,
     string Name,
     HeadShape Shape,
     IReadOnlyList<BreedTrait> Traits,
     int GrowingMonths,
-    IReadOnlyList<string>? AlsoCalled = null
+    IReadOnlyList<string>? AlsoCalled = null,
+    BreedLook? Look = null
 )
 {
     private const string Table = "breeds.json";
@@ -69,6 +71,11 @@ public sealed record Breed(
             $"growing age from {LeastGrowing} to {MostGrowing} months",
             rows.Where(b => b.GrowingMonths is < LeastGrowing or > MostGrowing).Select(b => b.Id)
         );
+        Tables.Refuse(
+            Table,
+            "a look with lips and stop from 0 to 1 and a coat on the list",
+            rows.Where(b => b.Look is not { Lips: >= 0 and <= 1, Stop: null or >= 0 and <= 1 } look || CoatColour.Find(look.Coat) is null).Select(b => b.Id)
+        );
         return rows;
     }
 }
@@ -83,7 +90,7 @@ public sealed class BreedList
     {
         byId = Breed.Shipped.ToDictionary(b => b.Id);
         foreach (var breed in own ?? [])
-            byId[breed.Id] = breed;
+            byId[breed.Id] = breed with { Look = breed.Look ?? byId.GetValueOrDefault(breed.Id)?.Look };
         All = [.. byId.Values.OrderBy(b => b.Name, StringComparer.OrdinalIgnoreCase)];
     }
 

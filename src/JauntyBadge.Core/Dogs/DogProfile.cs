@@ -1,4 +1,5 @@
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 using UnitsNet;
 
 namespace JauntyBadge.Core.Dogs;
@@ -128,6 +129,12 @@ public sealed record DogProfile
 
     /// <summary>The coat, as the fitter set it or as usual for the breed.</summary>
     public Coat Coat => CoatSeen ?? (Breeds.Any(b => b.Traits.Contains(BreedTrait.LongCoat)) ? Coat.Thick : Coat.Ordinary);
+
+    /// <summary>What was seen of its head besides lengths.</summary>
+    public LookSeen LookSeen { get; init; } = new();
+
+    /// <summary>What its head looks like, for drawings.</summary>
+    public HeadLook Look => LookSeen.With(Breeds);
 
     /// <summary>The coat the fitter set; null leaves it to the breeds.</summary>
     public Coat? CoatSeen { get; init; }

@@ -1,4 +1,5 @@
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 using UnitsNet;
 
 namespace JauntyBadge.Core.Fitting;
@@ -26,15 +27,17 @@ public sealed record FitDrawing(
     private const double SectionGap = 7;
 
     /// <summary>Draws a ranked muzzle, a sleeve or cover as the tube it is.</summary>
-    public static FitDrawing Of(RankedFit fit) =>
+    /// <param name="fit">The muzzle on the dog.</param>
+    /// <param name="look">What the dog looks like besides its lengths; null for a dog nobody said anything of.</param>
+    public static FitDrawing Of(RankedFit fit, HeadLook? look = null) =>
         fit is { Assessment: { } assessment, Basket: { } basket }
-            ? Of(fit.Question.Snout, basket, assessment)
-            : OfTube(fit.Question.Snout, fit.Size.Length, fit.Size.GirthRange()!.Value.High);
+            ? Of(fit.Question.Snout, basket, assessment, look)
+            : OfTube(fit.Question.Snout, fit.Size.Length, fit.Size.GirthRange()!.Value.High, look);
 
     /// <summary>Draws an assessed basket.</summary>
-    public static FitDrawing Of(SnoutModel snout, BasketModel basket, FitAssessment fit)
+    public static FitDrawing Of(SnoutModel snout, BasketModel basket, FitAssessment fit, HeadLook? look = null)
     {
-        var head = HeadDrawing.Of(snout);
+        var head = HeadDrawing.Of(snout, look);
         var front = -fit.Seat.NoseRoom.Millimeters;
         var rear = front + basket.Length.Millimeters;
         var (depthFront, depthRear) = (basket.DepthFront.Millimeters, basket.DepthRear.Millimeters);
@@ -70,9 +73,9 @@ public sealed record FitDrawing(
     }
 
     /// <summary>Draws a sleeve or cover, which lies on the closed snout; its section at its widest setting.</summary>
-    private static FitDrawing OfTube(SnoutModel snout, Length length, Length widest)
+    private static FitDrawing OfTube(SnoutModel snout, Length length, Length widest, HeadLook? look)
     {
-        var head = HeadDrawing.Of(snout);
+        var head = HeadDrawing.Of(snout, look);
         var (rear, high) = (length.Millimeters, snout.Height.Mm);
         var above = -0.16 * high;
         return new FitDrawing(

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Xml.Linq;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 
 namespace JauntyBadge.Core.Fitting;
 
@@ -10,27 +11,22 @@ public static class FitSvg
     private const double MarginMm = 12;
     private const double TextMm = 5;
     private static readonly XNamespace Svg = "http://www.w3.org/2000/svg";
-    private const string Dark = "#1c1a18";
     private static readonly string[] Inks = ["#17352d", "#b26a00"];
 
     /// <summary>One muzzle, or two over each other, on the same head; side view with the section at the rear edge beside it.</summary>
     /// <param name="fits">One or two ranked fits of one dog.</param>
     /// <param name="title">What it shows.</param>
-    /// <param name="coatHex">The coat's shade.</param>
+    /// <param name="look">What the dog looks like.</param>
     /// <exception cref="ArgumentException">There is none, or more than two.</exception>
-    public static string Write(IReadOnlyList<RankedFit> fits, string title, string coatHex)
+    public static string Write(IReadOnlyList<RankedFit> fits, string title, HeadLook look)
     {
         if (fits.Count is 0 or > 2)
             throw new ArgumentException("One or two muzzles are drawn over each other.", nameof(fits));
         var writing = fits[0].Question.Writing;
-        var drawings = fits.Select(FitDrawing.Of).ToList();
+        var drawings = fits.Select(f => FitDrawing.Of(f, look)).ToList();
         var head = drawings[0].Head;
-        var side = new XElement(
-            Svg + "g",
-            new XAttribute("id", "side"),
-            head.Head.Prepend(head.Jaw).Select(s => Line(s.Points, s.Closed, Inks[0], 0.5, s.Name is StrokePart.Nose or StrokePart.Eye ? Dark : coatHex))
-        );
-        var section = new XElement(Svg + "g", Line(head.Section.Points, true, Inks[0], 0.5, coatHex));
+        var side = new XElement(Svg + "g", new XAttribute("id", "side"), EnamelSvg.Group(head.Side, "head"));
+        var section = new XElement(Svg + "g", Line(head.Section.Points, true, Inks[0], 0.5, look.CoatHex));
         for (var i = 0; i < drawings.Count; i++)
         {
             side.Add(
@@ -52,7 +48,7 @@ public static class FitSvg
             section.Add(Text(dimension.From.X + 1.5, (dimension.From.Y + dimension.To.Y) / 2 - 1.5, writing.Length(dimension.Value), Inks[0]));
         }
 
-        var points = head.Head.Append(head.Jaw).Concat(drawings.SelectMany(d => d.Basket)).SelectMany(s => s.Points).ToList();
+        var points = head.Side.Reach().Concat(drawings.SelectMany(d => d.Basket).SelectMany(s => s.Points)).ToList();
         var across = drawings
             .SelectMany(d => d.BasketSection.Points)
             .Concat(head.Section.Points)

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 using UnitsNet;
 
 namespace JauntyBadge.Core.Fitting;
@@ -67,8 +68,9 @@ public sealed record KeptFit(
         };
 
     /// <summary>The muzzle over the snout as it was; null where the numbers were not kept, or for a sleeve or cover.</summary>
-    public FitDrawing? Draw() =>
-        Snouted() is { } snout && Type == MuzzleType.Basket ? FitDrawing.Of(snout, Size.Basket(snout), Again(snout, Writing.Usual)!) : null;
+    /// <param name="look">What the dog looks like.</param>
+    public FitDrawing? Draw(HeadLook look) =>
+        Snouted() is { } snout && Type == MuzzleType.Basket ? FitDrawing.Of(snout, Size.Basket(snout), Again(snout, Writing.Usual)!, look) : null;
 
     /// <summary>
     /// The same in another writing. What was judged by measures is said anew from the numbers that were kept, wherever judging them again comes to what was kept;

@@ -64,6 +64,9 @@ public sealed class PeopleWords(Writing writing)
             : writing.Say($"{Writing.Capital(string.Join(", ", done))} since you looked.");
     }
 
+    /// <summary>Who recorded something, and on what.</summary>
+    public string By(string person, string device) => writing.Say($"by {person}, on {device}");
+
     /// <summary>What a record is of which it is kept who did what, in the plural or not.</summary>
     public string Deed(DeedOn on, int count) =>
         on switch

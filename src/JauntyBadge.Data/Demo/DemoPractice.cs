@@ -71,6 +71,7 @@ public static class DemoPractice
         DemoFitting.Fill(db, now);
         DemoWearing.Fill(db, now, today, random);
         DemoHandover.Fill(db);
+        DemoPeople.Fill(db, now);
         await db.SaveChangesAsync(cancel);
     }
 

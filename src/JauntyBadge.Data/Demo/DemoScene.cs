@@ -1,4 +1,5 @@
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 using JauntyBadge.Core.Measuring.Photos;
 using UnitsNet;
 
@@ -15,17 +16,16 @@ internal sealed record DemoScene(
     IReadOnlyDictionary<MeasureLine, Length> Truth
 )
 {
-    private const string Coat = "#6d5a46";
-    private const string DarkCoat = "#54442f";
     private const string Edge = "#33291d";
-    private const string Dark = "#1d1712";
+    private static readonly HeadLook Look = new(Ears.Tipped, 0.25, Fur.Long, CoatPattern.BlazeAndCollar, CoatHex: "#6d5a46");
+    private static readonly EnamelPart[] OfEye = [EnamelPart.Eye, EnamelPart.Iris, EnamelPart.Pupil, EnamelPart.Glint, EnamelPart.Lid];
 
     /// <summary>The head as seen from the side or from above.</summary>
     public static DemoScene Of(PhotoView view, SnoutModel head) => view == PhotoView.Side ? FromTheSide(head) : FromAbove(head);
 
     private static DemoScene FromTheSide(SnoutModel head)
     {
-        var drawing = HeadDrawing.Of(head);
+        var drawing = HeadDrawing.Of(head, Look);
         var (xe, xf, h, half) = (head.EyeLine.Mm, head.FitLine.Mm, head.Height.Mm, head.Numbers.InnerEyeSpacing!.Value.Millimeters / 2);
         var (stop, occiput) = (At(drawing, Measure.StopToOcciput, DrawingView.Side, 0), At(drawing, Measure.StopToOcciput, DrawingView.Side, 1));
 
@@ -53,24 +53,8 @@ internal sealed record DemoScene(
             (new(Measure.StopToOcciput), Apart(stop, occiput)),
             (new(Measure.NoseToOcciput), Apart(new(0, 0.05 * h), stop) + Apart(stop, occiput))
         );
-        SceneShape Shape(Stroke stroke, string fill, double depth) => new([.. stroke.Points.Select(p => P(p.X, p.Y, depth))], stroke.Closed, fill, Edge);
         return new DemoScene(
-            [
-                Shape(drawing.Jaw, DarkCoat, 0),
-                .. drawing.Head.Select(s =>
-                    Shape(
-                        s,
-                        s.Name switch
-                        {
-                            StrokePart.Head => Coat,
-                            StrokePart.Ear => DarkCoat,
-                            _ => Dark,
-                        },
-                        s.Name is StrokePart.Eye ? -half : 0
-                    )
-                ),
-                .. CardShapes(CardAt(-105, 88, 4)),
-            ],
+            [.. FieldsOf(drawing.Side, (p, part) => P(p.X, p.Y, OfEye.Contains(part) ? -half : 0)), .. CardShapes(CardAt(-105, 88, 4))],
             CardAt(-105, 88, 4),
             landmarks,
             truth
@@ -79,7 +63,7 @@ internal sealed record DemoScene(
 
     private static DemoScene FromAbove(SnoutModel head)
     {
-        var drawing = HeadDrawing.Of(head);
+        var drawing = HeadDrawing.Of(head, Look);
         var (h, w) = (head.Height.Mm, head.Width.Mm / 2);
 
         // Depth down from the level of the card, which is held level with the upper lips.
@@ -113,17 +97,7 @@ internal sealed record DemoScene(
         );
         return new DemoScene(
             [
-                .. drawing.Top.Select(s => new SceneShape(
-                    [.. s.Points.Select(p => P(p, s.Name is StrokePart.Head or StrokePart.Ear ? 0.3 * h : 0.06 * h))],
-                    s.Closed,
-                    s.Name switch
-                    {
-                        StrokePart.Head => Coat,
-                        StrokePart.Ear => DarkCoat,
-                        _ => Dark,
-                    },
-                    Edge
-                )),
+                .. FieldsOf(drawing.Above, (p, part) => P(p, OfEye.Contains(part) || part == EnamelPart.Nose ? 0.06 * h : 0.3 * h)),
                 .. CardShapes(CardAt(-100, 72, -3)),
             ],
             CardAt(-100, 72, -3),
@@ -131,6 +105,17 @@ internal sealed record DemoScene(
             truth
         );
     }
+
+    /// <summary>The fields of a drawn head where the camera sees them.</summary>
+    private static IEnumerable<SceneShape> FieldsOf(DrawnView view, Func<PointMm, EnamelPart, ScenePoint> at) =>
+        view
+            .Fields.Where(f => !f.Inside)
+            .Select(f => new SceneShape(
+                [.. f.Curve.Points().Select(p => at(p, f.Part))],
+                f.Curve.Closed && f.Fill is not null,
+                f.Fill ?? Edge,
+                f.Line ?? f.Fill ?? Edge
+            ));
 
     private static PointMm At(HeadDrawing drawing, Measure measure, DrawingView view, int end, Side? side = null) =>
         drawing.Marks.Single(m => m.Measure == measure && m.View == view && m.Side == side).Landmarks[end].At;

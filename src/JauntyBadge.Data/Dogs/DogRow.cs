@@ -1,5 +1,6 @@
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 using UnitsNet;
 
 namespace JauntyBadge.Data.Dogs;
@@ -46,6 +47,15 @@ public sealed class DogRow : IVersioned
     /// <summary>The coat under the tape as the fitter set it; null leaves it to the breeds.</summary>
     public Coat? CoatSeen { get; set; }
 
+    /// <summary>How it carries its ears; null leaves it to the breeds.</summary>
+    public Ears? EarsSeen { get; set; }
+
+    /// <summary>Its coat as it is drawn; null leaves it to the breeds.</summary>
+    public Fur? FurSeen { get; set; }
+
+    /// <summary>How its colours lie; null leaves it to coat and breeds.</summary>
+    public CoatPattern? PatternSeen { get; set; }
+
     public List<Purpose> Purposes { get; set; } = [];
     public Temperament Temperament { get; set; } = Temperament.Typical;
     public List<Sensitivity> Sensitivities { get; set; } = [];
@@ -90,5 +100,6 @@ public sealed class DogRow : IVersioned
             BiteTier = BiteTier,
             Health = Health,
             TraitsSeen = TraitsSeen,
+            LookSeen = new(CoatId, EarsSeen, FurSeen, PatternSeen),
         };
 }

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.Json;
 using JauntyBadge.Core;
+using JauntyBadge.Data.People;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
@@ -103,13 +104,19 @@ public static class Restore
         if (id is not null && Last(folder) is { } done && done.Id == id)
             return done;
         cancel.ThrowIfCancellationRequested();
+        var shutOut = ShutOut.Nobody;
         if (folder.HasPractice)
+        {
+            shutOut = await ShutOut.OfAsync(db);
             await CloseAsync(db);
+        }
+
         var aside = folder.SetAside(clock, isMissed: true);
         try
         {
             folder.Take(file);
             await folder.PrepareAsync(db, clock, CancellationToken.None);
+            await shutOut.KeepOutAsync(db);
         }
         catch
         {
@@ -155,10 +162,12 @@ public static class Restore
         var last = Last(folder) ?? throw new PracticeProblem("There is nothing to undo: no practice was put back here, or the one before is gone.");
         if (of is { } meant && meant != last.At)
             throw new PracticeProblem("That was undone already, or another backup was put back since. Look again at what is in place.");
+        var shutOut = await ShutOut.OfAsync(db);
         await CloseAsync(db);
         var aside = folder.SetAside(clock, isMissed: true);
         folder.BringBack(last.SetAside!);
         await folder.PrepareAsync(db, clock, CancellationToken.None);
+        await shutOut.KeepOutAsync(db);
         var undone = new Restored(clock.UtcNow(), last.SetAside!, aside);
         folder.Write(Note, JsonSerializer.Serialize(undone));
         return undone;

@@ -500,8 +500,14 @@ namespace JauntyBadge.Data.Migrations
                     b.Property<string>("Cue")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("EarsSeen")
+                        .HasColumnType("TEXT");
+
                     b.Property<bool>("FamilyWasTold")
                         .HasColumnType("INTEGER");
+
+                    b.Property<string>("FurSeen")
+                        .HasColumnType("TEXT");
 
                     b.Property<DateTime?>("HandedOverAt")
                         .HasColumnType("TEXT");
@@ -528,6 +534,9 @@ namespace JauntyBadge.Data.Migrations
 
                     b.Property<bool>("NotesForUs")
                         .HasColumnType("INTEGER");
+
+                    b.Property<string>("PatternSeen")
+                        .HasColumnType("TEXT");
 
                     b.Property<string>("Place")
                         .HasColumnType("TEXT");

@@ -4,6 +4,7 @@ using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 using JauntyBadge.Core.People;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Dogs;
@@ -39,7 +40,10 @@ public sealed record DogEntry(
     string? Cue = null,
     string? BitesAbout = null,
     bool? FamilyWasTold = null,
-    bool? NotesForUs = null
+    bool? NotesForUs = null,
+    Ears? EarsSeen = null,
+    Fur? FurSeen = null,
+    CoatPattern? PatternSeen = null
 )
 {
     /// <summary>Writes what was entered onto a row.</summary>
@@ -57,6 +61,7 @@ public sealed record DogEntry(
         dog.BodyMassKg = BodyMassKg;
         dog.CoatId = CoatId;
         dog.CoatSeen = CoatSeen;
+        (dog.EarsSeen, dog.FurSeen, dog.PatternSeen) = (EarsSeen, FurSeen, PatternSeen);
         dog.Purposes = [.. (Purposes ?? []).Distinct()];
         dog.Temperament = Temperament ?? Core.Dogs.Temperament.Typical;
         dog.Sensitivities = [.. (Sensitivities ?? []).Distinct()];
@@ -126,7 +131,10 @@ public sealed record DogDto(
     string? BitesAbout,
     bool FamilyWasTold,
     bool HandedOver,
-    bool NotesForUs
+    bool NotesForUs,
+    Ears? EarsSeen,
+    Fur? FurSeen,
+    CoatPattern? PatternSeen
 ) : IAtVersion
 {
     /// <summary>As it is sent to somebody.</summary>
@@ -166,7 +174,10 @@ public sealed record DogDto(
             d.BitesAbout,
             d.FamilyWasTold,
             d.HandedOverAt is not null,
-            d.NotesForUs
+            d.NotesForUs,
+            d.EarsSeen,
+            d.FurSeen,
+            d.PatternSeen
         );
 }
 
@@ -222,7 +233,7 @@ public sealed record DogCardDto(
             dog.Breeds(file.Profile),
             dog.Age(file.Profile, today),
             HeadShapeDto.Of(file.Profile.HeadShape, new MeasuringWords(writing)),
-            CoatColour.HexOf(file.Dog.CoatId),
+            file.Record.Profile.Look.CoatHex,
             file.Record.Portrait,
             dog.Cautions(file.Profile, today),
             file.Muzzle.Choice is { } choice ? ChoiceDto.Of(choice, writing) : null,

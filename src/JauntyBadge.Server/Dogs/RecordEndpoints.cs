@@ -31,7 +31,8 @@ public enum RecordKind
 /// <param name="Lines">More of it, a sentence each.</param>
 /// <param name="Room">Where in the dog's rooms it is, such as "measure/history"; empty for the dog's own page.</param>
 /// <param name="Picture">Address of its picture; null for none.</param>
-public sealed record RecordItemDto(DateTime At, RecordKind Kind, string Title, IReadOnlyList<string> Lines, string Room, string? Picture);
+/// <param name="By">Who recorded it, and on what; null where nobody had to sign in.</param>
+public sealed record RecordItemDto(DateTime At, RecordKind Kind, string Title, IReadOnlyList<string> Lines, string Room, string? Picture, string? By = null);
 
 /// <summary>A dog's record in time order across all rooms.</summary>
 internal static class RecordEndpoints
@@ -59,12 +60,13 @@ internal static class RecordEndpoints
         var withheld = asker.Withheld(await db.DogAsync(id, cancel));
         var writing = await pen.TakeAsync(cancel);
         var words = new CaseloadWords(writing);
+        var by = await ByAsync(id, db, new PeopleWords(writing), cancel);
         IEnumerable<RecordItemDto> all =
         [
-            .. await MeasuredAsync(id, db, words, cancel),
-            .. await FittedAsync(id, db, words, cancel),
-            .. await TrainedAsync(id, db, words, new ConditioningWords(writing), cancel),
-            .. await WornAsync(id, db, words, clock, cancel),
+            .. await MeasuredAsync(id, db, words, by, cancel),
+            .. await FittedAsync(id, db, words, by, cancel),
+            .. await TrainedAsync(id, db, words, new ConditioningWords(writing), by, cancel),
+            .. await WornAsync(id, db, words, by, clock, cancel),
         ];
         if (withheld.Choosing)
             all = all.Select(i =>
@@ -73,13 +75,37 @@ internal static class RecordEndpoints
         return [.. all.OrderByDescending(i => i.At).ThenByDescending(i => i.Kind)];
     }
 
-    private static async Task<IEnumerable<RecordItemDto>> MeasuredAsync(Guid id, PracticeDb db, CaseloadWords words, CancellationToken cancel)
+    /// <summary>Who added which record, in words, for those that somebody added who was signed in.</summary>
+    private static async Task<ILookup<Guid, string>> ByAsync(Guid id, PracticeDb db, PeopleWords words, CancellationToken cancel)
+    {
+        var deeds = await db
+            .Deeds.AsNoTracking()
+            .Where(d => d.DogId == id && d.What == DeedKind.Added && d.OfId != null)
+            .OrderBy(d => d.Number)
+            .Select(d => new
+            {
+                Of = d.OfId!.Value,
+                d.Person,
+                d.Device,
+            })
+            .ToListAsync(cancel);
+        return deeds.ToLookup(d => d.Of, d => words.By(d.Person, d.Device));
+    }
+
+    private static async Task<IEnumerable<RecordItemDto>> MeasuredAsync(
+        Guid id,
+        PracticeDb db,
+        CaseloadWords words,
+        ILookup<Guid, string> by,
+        CancellationToken cancel
+    )
     {
         var sets = await db
             .MeasuringSets.AsNoTracking()
             .Where(s => s.DogId == id && s.RemovedAt == null)
             .Select(s => new
             {
+                s.Id,
                 s.StartedAt,
                 s.BodyMassKg,
                 Readings = db.Readings.Count(r => r.SetId == s.Id && r.RemovedAt == null && r.SetAside == null),
@@ -102,13 +128,28 @@ internal static class RecordEndpoints
                     words.Measured,
                     [words.Readings(s.Readings, s.BodyMassKg)],
                     "measure/history",
-                    null
+                    null,
+                    by[s.Id].FirstOrDefault()
                 )),
-            .. photos.Select(p => new RecordItemDto(p.AddedAt, RecordKind.Measured, words.PictureTaken, [], $"measure/photos/{p.Id}", Photo(p))),
+            .. photos.Select(p => new RecordItemDto(
+                p.AddedAt,
+                RecordKind.Measured,
+                words.PictureTaken,
+                [],
+                $"measure/photos/{p.Id}",
+                Photo(p),
+                by[p.Id].FirstOrDefault()
+            )),
         ];
     }
 
-    private static async Task<IEnumerable<RecordItemDto>> FittedAsync(Guid id, PracticeDb db, CaseloadWords words, CancellationToken cancel)
+    private static async Task<IEnumerable<RecordItemDto>> FittedAsync(
+        Guid id,
+        PracticeDb db,
+        CaseloadWords words,
+        ILookup<Guid, string> by,
+        CancellationToken cancel
+    )
     {
         var choices = await db
             .Choices.AsNoTracking()
@@ -135,7 +176,8 @@ internal static class RecordEndpoints
                         : kept.Note is { } note ? [note]
                         : [],
                     "fit/earlier",
-                    null
+                    null,
+                    by[c.Id].FirstOrDefault()
                 );
             }),
             .. tries.Select(t =>
@@ -150,7 +192,8 @@ internal static class RecordEndpoints
                         .. t.Seen.Note is { } note ? [note] : Array.Empty<string>(),
                     ],
                     "fit/try",
-                    t.HasPicture ? $"/api/dogs/{id}/try-ons/{t.Id}/picture" : null
+                    t.HasPicture ? $"/api/dogs/{id}/try-ons/{t.Id}/picture" : null,
+                    by[t.Id].FirstOrDefault()
                 );
             }),
         ];
@@ -161,6 +204,7 @@ internal static class RecordEndpoints
         PracticeDb db,
         CaseloadWords words,
         ConditioningWords training,
+        ILookup<Guid, string> by,
         CancellationToken cancel
     )
     {
@@ -185,14 +229,22 @@ internal static class RecordEndpoints
                         : words.Trained(s.Sets.OrderBy(x => x.Number).Select(x => training.OnRecord(x.StepId)).Distinct()),
                     [.. s.Sets.OrderBy(x => x.Number).Select(x => SessionDto.ReasonOf(x, training)).OfType<string>()],
                     "plan/progress",
-                    null
+                    null,
+                    by[s.Id].FirstOrDefault()
                 );
             }),
             .. moves.Select(m => new RecordItemDto(m.At, RecordKind.Noted, words.PlanSetByHand, [PlanEndpoints.ToldMove(m, training)], "plan", null)),
         ];
     }
 
-    private static async Task<IEnumerable<RecordItemDto>> WornAsync(Guid id, PracticeDb db, CaseloadWords words, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IEnumerable<RecordItemDto>> WornAsync(
+        Guid id,
+        PracticeDb db,
+        CaseloadWords words,
+        ILookup<Guid, string> by,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var today = clock.Today();
         var wears = await db
@@ -229,7 +281,8 @@ internal static class RecordEndpoints
                     }.OfType<string>(),
                 ],
                 "wear",
-                w.HasPicture ? $"/api/dogs/{id}/wears/{w.Id}/picture" : null
+                w.HasPicture ? $"/api/dogs/{id}/wears/{w.Id}/picture" : null,
+                by[w.Id].FirstOrDefault()
             )),
             .. inspections.Select(i => new RecordItemDto(
                 i.At,
@@ -240,7 +293,8 @@ internal static class RecordEndpoints
                     .. i.Note is { } note ? [note] : Array.Empty<string>(),
                 ],
                 "wear/muzzle",
-                null
+                null,
+                by[i.Id].FirstOrDefault()
             )),
             .. visits.Select(a => new RecordItemDto(
                 clock.MomentOf(a.Day, a.Time),
@@ -248,7 +302,8 @@ internal static class RecordEndpoints
                 words.Visit(a.Kind),
                 [.. new[] { a.Place, a.Note }.OfType<string>()],
                 "wear/visits",
-                null
+                null,
+                by[a.Id].FirstOrDefault()
             )),
         ];
     }

@@ -150,11 +150,7 @@ public sealed record DrawnSizeDto(IReadOnlyList<GeometryProblem> Problems, FitDr
             basket,
             new FitRequest(FitStyle.Everyday, FitRules.FullPant.Ours, FitRules.Fingers(FitStyle.Everyday), FitRules.Finger.Ours)
         );
-        return new(
-            [],
-            FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit), new(writing)),
-            size.IsLengthAndGirthOnly ? new FittingWords(writing).ShapeAssumed : null
-        );
+        return new([], FitDrawingDto.Of(FitDrawing.Of(snout, basket, fit)), size.IsLengthAndGirthOnly ? new FittingWords(writing).ShapeAssumed : null);
     }
 }
 

@@ -3,6 +3,7 @@ using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Data.Fitting;
+using JauntyBadge.Server.Measuring;
 using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Fitting;
@@ -323,7 +324,7 @@ public sealed record DimensionDto(string Name, PointMm From, PointMm To, double 
 
 /// <summary>A muzzle over a snout, to scale.</summary>
 public sealed record FitDrawingDto(
-    HeadDrawing Head,
+    HeadBesideDto Head,
     IReadOnlyList<Stroke> Basket,
     Stroke BasketSection,
     IReadOnlyList<DimensionDto> Dimensions,
@@ -331,9 +332,9 @@ public sealed record FitDrawingDto(
     double GapeDeg
 )
 {
-    internal static FitDrawingDto Of(FitDrawing d, MeasuringWords words) =>
+    internal static FitDrawingDto Of(FitDrawing d) =>
         new(
-            words.Told(d.Head),
+            HeadBesideDto.Of(d.Head),
             d.Basket,
             d.BasketSection,
             [.. d.Dimensions.Select(DimensionDto.Of)],

@@ -4,6 +4,7 @@ using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.People;
 using JauntyBadge.Data;
+using JauntyBadge.Data.Dogs;
 using JauntyBadge.Data.Fitting;
 using JauntyBadge.Server.Dogs;
 using JauntyBadge.Server.Shared;
@@ -117,7 +118,7 @@ internal static class FittingEndpoints
         IReadOnlyList<RankedFit> sizes = [.. fit.Model.Sizes.Select(s => s.Id == sizeId ? fit : Ranking.Judge(fit.Model, s, question))];
         return new FitDetailDto(
             FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId), TrainingOf(file, fit, sizes), file.Words),
-            FitDrawingDto.Of(FitDrawing.Of(fit), new(file.Writing))
+            FitDrawingDto.Of(FitDrawing.Of(fit, file.Dog.Profile.Look))
         );
     }
 
@@ -140,7 +141,7 @@ internal static class FittingEndpoints
         var question = file.NeedQuestion(query.Read(), draws: false);
         IReadOnlyList<RankedFit> fits = [file.Judge(sizeId, question), .. with is null ? Array.Empty<RankedFit>() : [file.Judge(with, question)]];
         var title = $"{file.Dog.Dog.Name}: {string.Join(" and ", fits.Select(f => $"{f.Model.Name} {f.Size.Label}"))}";
-        return TypedResults.Content(FitSvg.Write(fits, title, file.CoatHex ?? CoatColour.UnknownHex), "image/svg+xml");
+        return TypedResults.Content(FitSvg.Write(fits, title, file.Dog.Profile.Look), "image/svg+xml");
     }
 
     private static async Task<BriefDto> OverruleAsync(
@@ -264,7 +265,7 @@ internal static class FittingEndpoints
 
     private static async Task<IReadOnlyList<KeptChoiceDto>> ChoicesAsync(Guid id, PracticeDb db, Pen pen, CancellationToken cancel)
     {
-        await db.DogAsync(id, cancel);
+        var look = (await db.DogAsync(id, cancel)).ToProfile(await BreedRow.ListAsync(db, cancel)).Look;
         var writing = await pen.TakeAsync(cancel);
         var rows = await db.Choices.AsNoTracking().Where(c => c.DogId == id).OrderByDescending(c => c.Number).ToListAsync(cancel);
         return
@@ -276,7 +277,7 @@ internal static class FittingEndpoints
                     r.Row.WithdrawnAt,
                     r.Row.SizeId,
                     r.Kept.In(writing),
-                    r.Kept.Draw() is { } drawing ? FitDrawingDto.Of(drawing, new(writing)) : null
+                    r.Kept.Draw(look) is { } drawing ? FitDrawingDto.Of(drawing) : null
                 )),
         ];
     }

@@ -97,7 +97,7 @@ internal static class CardEndpoints
             words.Holds(card, facts),
             card.Until,
             fit.File.Record.Portrait,
-            CoatColour.HexOf(fit.File.Dog.CoatId)
+            fit.File.Record.Profile.Look.CoatHex
         );
     }
 
@@ -124,7 +124,7 @@ internal static class CardEndpoints
             words.Parts(card, facts),
             words.Holds(card, facts),
             fit.File.Record.Portrait,
-            CoatColour.HexOf(fit.File.Dog.CoatId)
+            fit.File.Record.Profile.Look.CoatHex
         );
         return Pdf(CardPdf.Write(text, size, clock.UtcNow()), $"{fit.File.Dog.Name}-card-{card.For}");
     }

@@ -122,7 +122,7 @@ internal static class BenchEndpoints
             await ChangesAsync(file, assessment, db, cancel),
             [.. file.Profile.MeasureAgain(file.LastSet, clock.Today(), file.Rules).Select(words.Of)],
             model.SourcesDto(words),
-            words.Told(HeadDrawing.Of(model)),
+            HeadDrawingDto.Of(HeadDrawing.Of(model, file.Profile.Look), words),
             assessment.Snout is not null,
             assessment.Doubted,
             assessment.IsReady
@@ -160,7 +160,7 @@ internal static class BenchEndpoints
             [.. assessment.Measured.Select(MeasuredDto.Of)],
             FindingDto.Of(assessment.Findings, words),
             HeadShapeDto.Of(assessment.HeadShape, words),
-            words.Told(HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass)))
+            HeadDrawingDto.Of(HeadDrawing.Of(HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass), file.Profile.Look), words)
         );
     }
 

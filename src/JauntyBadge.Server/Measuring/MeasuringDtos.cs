@@ -220,7 +220,7 @@ public sealed record BenchDto(
     IReadOnlyList<ChangeDto> Changes,
     IReadOnlyList<string> MeasureAgain,
     IReadOnlyList<SourceDto> Snout,
-    HeadDrawing Drawing,
+    HeadDrawingDto Drawing,
     bool CanFit,
     IReadOnlyList<Measure> Doubted,
     bool IsReady
@@ -233,5 +233,5 @@ public sealed record TypingDto(
     IReadOnlyList<MeasuredDto> Measures,
     IReadOnlyList<FindingDto> Findings,
     HeadShapeDto HeadShape,
-    HeadDrawing Drawing
+    HeadDrawingDto Drawing
 );

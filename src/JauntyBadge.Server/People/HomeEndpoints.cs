@@ -90,7 +90,7 @@ internal static class HomeEndpoints
             id,
             file.Dog.Name,
             file.Record.Portrait,
-            CoatColour.HexOf(file.Dog.CoatId),
+            file.Record.Profile.Look.CoatHex,
             day.Thing,
             words.Title(day),
             words.Detail(day),

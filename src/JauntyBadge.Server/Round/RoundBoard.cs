@@ -90,7 +90,7 @@ internal sealed record RoundDog(
             file.Dog.Keeper,
             file.Dog.Place,
             file.Profile,
-            CoatColour.HexOf(file.Dog.CoatId),
+            file.Record.Profile.Look.CoatHex,
             file.Record.Portrait,
             file.Trained.OpenSession?.Id,
             standing.Things,

@@ -104,8 +104,8 @@ public class FitLawTests
         var snout = Head(eye, high, wide, shape);
         var basket = Basket(snout, longer, deep, 14);
         var drawing = FitDrawing.Of(snout, basket, BasketFit.Assess(snout, basket, Everyday()));
-        var points = drawing.Head.Head.Append(drawing.Head.Jaw).Concat(drawing.Basket).SelectMany(s => s.Points);
-        return points.All(p => double.IsFinite(p.X) && double.IsFinite(p.Y)) && drawing.Head.Jaw.Points.Take(3).SequenceEqual(snout.LowerBorder);
+        var points = drawing.Head.Side.Fields.SelectMany(f => f.Curve.Points()).Concat(drawing.Basket.SelectMany(s => s.Points));
+        return points.All(p => double.IsFinite(p.X) && double.IsFinite(p.Y));
     }
 
     /// <summary>Whatever the dog, the whole catalogue is judged, in the same order every time, refusals after near misses.</summary>

@@ -3,6 +3,7 @@ using FsCheck.Xunit;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 using NetTopologySuite.Geometries;
 using UnitsNet;
 using static JauntyBadge.Core.Tests.Heads;
@@ -232,7 +233,7 @@ public class TryOnAndOrderTests
     public void The_svg_is_to_scale_in_millimetres()
     {
         var ranked = Ranking.Rank(Catalogue.Shipped, Question());
-        var svg = XDocument.Parse(FitSvg.Write([ranked[0], ranked[1]], "Bracken & <friends>", "#c99a55")).Root!;
+        var svg = XDocument.Parse(FitSvg.Write([ranked[0], ranked[1]], "Bracken & <friends>", HeadLook.Plain)).Root!;
         double Number(string text) => double.Parse(text, System.Globalization.CultureInfo.InvariantCulture);
         var box = svg.Attribute("viewBox")!.Value.Split(' ').Select(Number).ToList();
         Assert.Equal($"{box[2]:0.##}mm", svg.Attribute("width")!.Value);
@@ -240,7 +241,7 @@ public class TryOnAndOrderTests
         var wall = svg.Descendants().Where(e => e.Attribute("stroke-width")?.Value == "1.2").First().Attribute("d")!.Value;
         var xs = wall.TrimEnd('Z').Split(['M', 'L'], StringSplitOptions.RemoveEmptyEntries).Select(p => Number(p.Split(' ')[0])).ToList();
         Assert.Equal(ranked[0].Size.Length.Millimeters, xs.Max() - xs.Min(), 0.02);
-        Assert.Throws<ArgumentException>(() => FitSvg.Write([], "", "#c99a55"));
+        Assert.Throws<ArgumentException>(() => FitSvg.Write([], "", HeadLook.Plain));
     }
 
     [Fact]

@@ -127,7 +127,8 @@ public class SnoutTests
         Assert.Equal(80, Drawn(Measure.FitLineLength, DrawingView.Top), 6);
         Assert.Equal(98, Drawn(Measure.StopToNose, DrawingView.Side), 6);
         Assert.Equal(151, Drawn(Measure.JawToNose, DrawingView.Side), 6);
-        Assert.Equal(118, drawing.Top[0].Points.Max(p => p.Y) - drawing.Top[0].Points.Min(p => p.Y), 1.0);
+        var above = drawing.Above.Contour.Points();
+        Assert.Equal(118, above.Max(p => p.Y) - above.Min(p => p.Y), 1.0);
     }
 
     private static double Apart(IReadOnlyList<PointMm> ends) => Math.Sqrt(Math.Pow(ends[0].X - ends[1].X, 2) + Math.Pow(ends[0].Y - ends[1].Y, 2));

@@ -39,11 +39,7 @@ export function DogLayout() {
   return (
     <>
       <Flex align="center" gap={{ base: 3, md: 5 }} mb="5" wrap="wrap">
-        {kind === 'keeper' ? (
-          <Head portrait={card.data.portrait} coatHex={card.data.coatHex} size={64} />
-        ) : (
-          <Badge card={card.data} size={84} />
-        )}
+        {kind === 'keeper' ? <Head portrait={card.data.portrait} size={64} /> : <Badge card={card.data} size={84} />}
         <Box>
           <Heading as="h1" size="4xl" lineHeight="1">
             {card.data.dog.name}

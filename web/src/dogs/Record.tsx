@@ -96,6 +96,12 @@ function Item({ dogId, item }: { dogId: string; item: Schemas['RecordItemDto'] }
         <Link asChild color="fg" fontWeight="700">
           <RouterLink to={`/dogs/${dogId}/${item.room}`}>{item.title}</RouterLink>
         </Link>
+        {item.by && (
+          <Text as="span" color="fg.muted">
+            {' '}
+            {item.by}
+          </Text>
+        )}
         {first && (
           <Text fontSize="sm">
             {first}{' '}

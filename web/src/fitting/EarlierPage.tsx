@@ -68,7 +68,7 @@ export function EarlierPage() {
           </Box>
           <Box flex="1 1 24rem">
             {drawing ? (
-              <StillView label={t`${kept.model} ${kept.size.label} as it was`} drawing={drawing} coat={card.coatHex} />
+              <StillView label={t`${kept.model} ${kept.size.label} as it was`} drawing={drawing} />
             ) : (
               <Text color="fg.muted">{t`Its drawing was not kept.`}</Text>
             )}

@@ -2,9 +2,9 @@ import { Box, Button, chakra, Flex, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import { Head } from '../measuring/HeadView';
 import type { Schemas } from '../shared/api';
 import { outlinePath, viewBoxOf } from '../shared/drawing';
+import { EnamelHead } from '../shared/Enamel';
 import { Slide } from '../shared/Slide';
 import { lengthText, useUnit, type Unit } from '../shared/units';
 import { gapeWords } from '../shared/words';
@@ -46,7 +46,6 @@ export function FitView({
         label={t`${name} over the snout, to scale, ${pushed ? t`pushed back until the nose touches` : t`jaw opened ${opened} degrees`}`}
         drawing={drawing}
         over={over}
-        coat={coat}
         opened={opened}
         pushed={pushed}
         maxH={compact ? '34vh' : '46vh'}
@@ -102,7 +101,6 @@ function Side({
   label,
   drawing,
   over,
-  coat,
   opened,
   pushed,
   maxH,
@@ -110,13 +108,15 @@ function Side({
   label: string;
   drawing: Drawing;
   over?: Drawing | undefined;
-  coat: string;
   opened: number;
   pushed: boolean;
   maxH: string;
 }) {
   const { unit } = useUnit();
-  const points = [...drawing.head.head, ...drawing.basket, ...(over?.basket ?? [])].flatMap((s) => s.points);
+  const points = [
+    ...drawing.head.side.corners,
+    ...[...drawing.basket, ...(over?.basket ?? [])].flatMap((s) => s.points),
+  ];
   const box = viewBoxOf(points, 10);
   const font = box.width * LABEL_SHARE;
   const middle = (name: string) => {
@@ -136,7 +136,7 @@ function Side({
       maxH={maxH}
       color="fg"
     >
-      <Head drawing={drawing.head} coat={coat} opened={Math.min(opened, WIDEST)} />
+      <EnamelHead view={drawing.head.side} hinge={drawing.head.hinge} opened={Math.min(opened, WIDEST)} />
       {over && <Basket strokes={shown(over.basket)} second />}
       <Basket strokes={shown(drawing.basket)} />
       {!pushed &&
@@ -157,18 +157,8 @@ function Side({
 }
 
 /** A plain drawing without controls, for what was chosen earlier and for the catalogue. */
-export function StillView({
-  label,
-  drawing,
-  coat,
-  maxH = '30vh',
-}: {
-  label: string;
-  drawing: Drawing;
-  coat: string;
-  maxH?: string;
-}) {
-  return <Side label={label} drawing={drawing} coat={coat} opened={0} pushed={false} maxH={maxH} />;
+export function StillView({ label, drawing, maxH = '30vh' }: { label: string; drawing: Drawing; maxH?: string }) {
+  return <Side label={label} drawing={drawing} opened={0} pushed={false} maxH={maxH} />;
 }
 
 function Basket({ strokes, second = false }: { strokes: Schemas['Stroke'][]; second?: boolean }) {

@@ -20,7 +20,7 @@ function Door({ dogId, audience }: { dogId: string; audience: Audience }) {
   return (
     <Box maxW="52rem">
       <Flex align="center" columnGap="3" wrap="wrap" mb="1">
-        <Head portrait={card.data.portrait} coatHex={card.data.coatHex} size={56} />
+        <Head portrait={card.data.portrait} size={56} />
         <Text fontFamily="heading" fontWeight="750" fontSize="2xl" lineHeight="1">
           {card.data.dog}
         </Text>

@@ -109,7 +109,7 @@ export function BenchPage() {
         measured={data.measures.find((m) => isOn(line, m))}
         change={data.changes.find((c) => isOn(line, c))}
         doubtful={data.doubted.includes(line.guide.measure)}
-        picture={<LiveInHand {...live} name={card.dog.name} coat={card.coatHex} />}
+        picture={<LiveInHand {...live} name={card.dog.name} />}
         onRemove={(reading) => void remove(reading)}
         onJudge={judge}
       />
@@ -131,7 +131,7 @@ export function BenchPage() {
         bg="bg"
         zIndex="1"
       >
-        <LiveHead {...live} name={card.dog.name} coat={card.coatHex} tape={tape} walking={mode === 'walk'} />
+        <LiveHead {...live} name={card.dog.name} tape={tape} walking={mode === 'walk'} />
       </Box>
       <Box>
         <LiveAirway {...live} />

@@ -2,10 +2,11 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { Schemas } from '../shared/api';
-import { outlinePath, pathOf, viewBoxOf, type Point } from '../shared/drawing';
+import { pathOf, viewBoxOf, type Point } from '../shared/drawing';
+import { EnamelHead } from '../shared/Enamel';
 import type { Line } from './lines';
 
-type Drawing = Schemas['HeadDrawing'];
+type Drawing = Schemas['HeadDrawingDto'];
 type View = Schemas['DrawingView'];
 type Mark = Schemas['MeasureMark'];
 
@@ -14,37 +15,6 @@ const views: [View, string][] = [
   ['top', t`from above`],
   ['front', t`from the front`],
 ];
-
-/** The closed head: filled shapes with the jaw behind them. The jaw may be turned about its hinge. */
-export function Head({ drawing, coat, opened = 0 }: { drawing: Drawing; coat: string; opened?: number }) {
-  return (
-    <g strokeLinejoin="round">
-      <path
-        d={outlinePath(drawing.jaw)}
-        transform={`rotate(${-opened} ${drawing.hinge.x} ${drawing.hinge.y})`}
-        fill={coat}
-        stroke="currentColor"
-        strokeWidth="1.5"
-        vectorEffect="non-scaling-stroke"
-      />
-      <Shapes strokes={drawing.head} coat={coat} />
-    </g>
-  );
-}
-
-function Shapes({ strokes, coat }: { strokes: Drawing['head']; coat: string }) {
-  return strokes.map((stroke, i) => (
-    <path
-      key={i}
-      d={outlinePath(stroke)}
-      fill={!stroke.closed ? 'none' : ['head', 'ear', 'section'].includes(stroke.name) ? coat : '#1c1a18'}
-      fillOpacity={stroke.name === 'ear' ? 0.9 : 1}
-      stroke="currentColor"
-      strokeWidth="1.5"
-      vectorEffect="non-scaling-stroke"
-    />
-  ));
-}
 
 /** Where a measure runs: a broad accent band with a fine line on it. */
 function Band({ paths }: { paths: Point[][] }) {
@@ -112,7 +82,6 @@ function Dimension({ ends, value, font }: { ends: Point[]; value: string; font: 
 function Picture({
   drawing,
   view,
-  coat,
   line,
   value,
   large,
@@ -120,15 +89,14 @@ function Picture({
 }: {
   drawing: Drawing;
   view: View;
-  coat: string;
   line: Line | null;
   value: string | null;
   large: boolean;
   label: string;
 }) {
-  const strokes = view === 'side' ? [...drawing.head, drawing.jaw] : view === 'top' ? drawing.top : drawing.front;
+  const head = drawing[view];
   const all = drawing.marks.filter((m) => m.view === view);
-  const points = [...strokes.flatMap((s) => s.points), ...all.flatMap((m) => [...m.paths.flat(), ...m.dimension])];
+  const points = [...head.corners, ...all.flatMap((m) => [...m.paths.flat(), ...m.dimension])];
   const tight = viewBoxOf(points, 0);
   const font = tight.width * (view === 'front' ? 0.055 : 0.036);
   const frame = viewBoxOf(points, large ? font * 1.6 : font);
@@ -147,13 +115,7 @@ function Picture({
       height="full"
       color="fg"
     >
-      {view === 'side' ? (
-        <Head drawing={drawing} coat={coat} />
-      ) : (
-        <g strokeLinejoin="round">
-          <Shapes strokes={strokes} coat={coat} />
-        </g>
-      )}
+      <EnamelHead view={head} />
       <Band paths={marks.flatMap((m) => m.paths)} />
       {large &&
         marks.map((m, i) => (
@@ -167,13 +129,12 @@ function Picture({
 }
 
 /** The head in the view that shows a measure best, small. */
-export function InHand({ drawing, coat, line, name }: { drawing: Drawing; coat: string; line: Line; name: string }) {
+export function InHand({ drawing, line, name }: { drawing: Drawing; line: Line; name: string }) {
   return (
     <Box w="7.5rem" h="5.5rem" flexShrink="0">
       <Picture
         drawing={drawing}
         view={line.guide.view ?? 'side'}
-        coat={coat}
         line={line}
         value={null}
         large={false}
@@ -186,14 +147,12 @@ export function InHand({ drawing, coat, line, name }: { drawing: Drawing; coat: 
 /** The dog's head to scale, the view that shows the measure in hand best large and the others beside it. */
 export function HeadView({
   drawing,
-  coat,
   line,
   value,
   name,
   tall = false,
 }: {
   drawing: Drawing;
-  coat: string;
   line: Line | null;
   /** The measure in hand, as it would be shown; null while it was not read. */
   value: string | null;
@@ -210,7 +169,6 @@ export function HeadView({
         <Picture
           drawing={drawing}
           view={view}
-          coat={coat}
           line={line}
           value={value}
           large
@@ -246,7 +204,6 @@ export function HeadView({
                 <Picture
                   drawing={drawing}
                   view={v}
-                  coat={coat}
                   line={line}
                   value={null}
                   large={false}

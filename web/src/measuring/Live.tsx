@@ -33,11 +33,10 @@ export const meanOf = (line: Line | null, measures: Schemas['MeasuredDto'][]) =>
 /** The head with the measure in hand, how it is taken, and the digital tape. */
 export function LiveHead({
   name,
-  coat,
   tape,
   walking,
   ...props
-}: Props & { name: string; coat: string; tape: ReturnType<typeof useTape>; walking: boolean }) {
+}: Props & { name: string; tape: ReturnType<typeof useTape>; walking: boolean }) {
   const { unit } = useUnit();
   const { line, live } = useLive(props);
   const mean = meanOf(line, live.measures);
@@ -45,7 +44,6 @@ export function LiveHead({
     <>
       <HeadView
         drawing={live.drawing}
-        coat={coat}
         line={line}
         value={mean === undefined ? null : lengthText(mean, unit)}
         name={name}
@@ -70,12 +68,12 @@ export function LiveHead({
 }
 
 /** Where the tape runs, beside the field in hand: on a phone the large head is out of sight by then. */
-export function LiveInHand({ name, coat, ...props }: Props & { name: string; coat: string }) {
+export function LiveInHand({ name, ...props }: Props & { name: string }) {
   const { line, live } = useLive(props);
   return (
     line && (
       <Box display={{ lg: 'none' }}>
-        <InHand drawing={live.drawing} coat={coat} line={line} name={name} />
+        <InHand drawing={live.drawing} line={line} name={name} />
       </Box>
     )
   );

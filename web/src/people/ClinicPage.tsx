@@ -22,7 +22,7 @@ function Card({ dogId, until }: { dogId: string; until: string | null }) {
   return (
     <Box maxW="52rem">
       <Flex align="center" columnGap="3" wrap="wrap" mb="1">
-        <Head portrait={card.data.portrait} coatHex={card.data.coatHex} size={56} />
+        <Head portrait={card.data.portrait} size={56} />
         <Heading as="h1" size="2xl">
           {card.data.dog}
         </Heading>

@@ -51,7 +51,7 @@ function DogCard({ dog }: { dog: Dog }) {
   return (
     <Box as="section" aria-label={dog.name} mb="8" pb="6" borderBottomWidth="2px" borderColor="border">
       <Flex align="center" gap="4">
-        <Head portrait={dog.portrait} coatHex={dog.coatHex} size={84} />
+        <Head portrait={dog.portrait} size={84} />
         <Heading as="h2" size="4xl" lineHeight="1" overflowWrap="anywhere">
           {dog.name}
         </Heading>

@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useId } from 'react';
 import type { Schemas } from './api';
+import { Portrait } from './Enamel';
 import { phaseWords } from './words';
 
 const phases = ['measured', 'fitted', 'conditioned', 'wearing'] as const;
@@ -18,16 +19,10 @@ function sector(from: number, to: number): string {
 }
 
 /** A dog's enamel badge: its own head inside, one rim segment a phase, each filled with a pattern of its own. */
-export function Badge({
-  card,
-  size,
-}: {
-  card: Pick<Schemas['DogCardDto'], 'badge' | 'portrait' | 'coatHex'>;
-  size: number;
-}) {
+export function Badge({ card, size }: { card: Pick<Schemas['DogCardDto'], 'badge' | 'portrait'>; size: number }) {
   const id = useId();
-  const { width, height, paths } = card.portrait;
-  const scale = 58 / Math.max(width, height * 1.05);
+  const { width, height } = card.portrait;
+  const scale = 60 / Math.max(width, height);
   const label = phases.map((p) => `${phaseWords[p]} ${Math.round(card.badge[p] * 100)} %`).join(', ');
   return (
     <svg
@@ -71,16 +66,7 @@ export function Badge({
       <circle cx="50" cy="50" r={inner - 3} fill={colour('bg-muted')} stroke="currentColor" strokeWidth="1" />
       <g clipPath={`url(#${id}inside)`}>
         <g transform={`translate(51 51) scale(${scale}) translate(${-width / 2} ${-height / 2})`}>
-          {paths.map((path) => (
-            <path
-              key={path.name}
-              d={path.d}
-              fill={path.name === 'eye' || path.name === 'nose' ? '#1c1a18' : card.coatHex}
-              stroke="currentColor"
-              strokeWidth={1.2 / scale}
-              strokeLinejoin="round"
-            />
-          ))}
+          <Portrait portrait={card.portrait} />
         </g>
       </g>
     </svg>

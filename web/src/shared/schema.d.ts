@@ -3495,7 +3495,7 @@ export interface components {
             /** @description Why the dog should be measured again, in sentences. */
             measureAgain: string[];
             snout: components["schemas"]["SourceDto"][];
-            drawing: components["schemas"]["HeadDrawing"];
+            drawing: components["schemas"]["HeadDrawingDto"];
             canFit: boolean;
             /** @description The measures that something asks to be taken again. */
             doubted: components["schemas"]["Measure"][];
@@ -3801,6 +3801,8 @@ export interface components {
             /** @description sRGB, as #rrggbb. */
             hex: string;
         };
+        /** @enum {string} */
+        CoatPattern: "plain" | "mask" | "blazeAndCollar" | "tanPoints" | "merle" | "brindle" | "ticked" | "patched" | "spitz";
         /** @description A one-time link used: it makes the first fitter, or sets a password. */
         ComeInEntry: {
             /** @description What stands in the link. */
@@ -4055,6 +4057,9 @@ export interface components {
             familyWasTold: boolean;
             handedOver: boolean;
             notesForUs: boolean;
+            earsSeen: null | components["schemas"]["Ears"];
+            furSeen: null | components["schemas"]["Fur"];
+            patternSeen: null | components["schemas"]["CoatPattern"];
         };
         /** @description A dog as entered. Every field may be missing; the validator says which must not. */
         DogEntry: {
@@ -4087,6 +4092,9 @@ export interface components {
             bitesAbout?: null | string;
             familyWasTold?: null | boolean;
             notesForUs?: null | boolean;
+            earsSeen?: null | components["schemas"]["Ears"];
+            furSeen?: null | components["schemas"]["Fur"];
+            patternSeen?: null | components["schemas"]["CoatPattern"];
         };
         /** @description A list of a dossier against what is here. */
         DossierCount: {
@@ -4147,6 +4155,7 @@ export interface components {
         };
         /**
          * @description From where a head is looked at.
+         * @default side
          * @enum {string}
          */
         DrawingView: "side" | "top" | "front";
@@ -4157,6 +4166,47 @@ export interface components {
             /** @description What was assumed to draw it. */
             assumed: null | string;
         };
+        /** @description A view of a head. */
+        DrawnViewDto: {
+            /** @description What is drawn, the hindmost first. */
+            fields: components["schemas"]["EnamelFieldDto"][];
+            /** @description The head's outline as SVG path data, mm. */
+            contour: string;
+            /** @description Where the neck begins to fade, and where it is gone; empty where nothing fades. */
+            fade: components["schemas"]["PointMm"][];
+            /** @description Two corners of the box that holds what is seen of it. */
+            corners: components["schemas"]["PointMm"][];
+        };
+        /** @enum {string} */
+        Ears: "drop" | "long" | "pricked" | "bat" | "tipped" | "button" | "rose" | "cropped" | "fringed";
+        /** @description A field of a drawn head. */
+        EnamelFieldDto: {
+            part: components["schemas"]["EnamelPart"];
+            /** @description Its edge as SVG path data, mm. */
+            d: string;
+            /** @description Its colour; null for a line alone. */
+            fill: null | string;
+            /** @description The colour of its line; null for none. */
+            line: null | string;
+            /**
+             * Format: double
+             * @description The line's width, mm.
+             */
+            width: number;
+            /** @description It is seen inside the head's outline only. */
+            inside: boolean;
+            /** @description It turns about the hinge with the lower jaw. */
+            turns: boolean;
+            /** @description It fades with the neck. */
+            fades: boolean;
+            /** Format: double */
+            opacity: number;
+        };
+        /**
+         * @description What a field of a drawn head shows.
+         * @enum {string}
+         */
+        EnamelPart: "farEar" | "jaw" | "tongue" | "teeth" | "head" | "underside" | "muzzle" | "patch" | "shade" | "crease" | "eye" | "iris" | "pupil" | "glint" | "lid" | "nose" | "nostril" | "ear" | "innerEar" | "fur";
         /** @description How the energy of a dog's day is found: resting energy times this. */
         EnergyFactor: {
             /** @description Stable id. */
@@ -4283,7 +4333,7 @@ export interface components {
         };
         /** @description A muzzle over a snout, to scale. */
         FitDrawingDto: {
-            head: components["schemas"]["HeadDrawing"];
+            head: components["schemas"]["HeadBesideDto"];
             basket: components["schemas"]["Stroke"][];
             basketSection: components["schemas"]["Stroke"];
             dimensions: components["schemas"]["DimensionDto"][];
@@ -4507,6 +4557,8 @@ export interface components {
          * @enum {string}
          */
         FrontOpening: "none" | "fixed" | "canBeCut";
+        /** @enum {string} */
+        Fur: "smooth" | "rough" | "long" | "curly" | "shaggy";
         /**
          * @description What a dog can do with its mouth open this far.
          * @enum {string}
@@ -4683,33 +4735,49 @@ export interface components {
             /** @description On what ground. */
             basis: components["schemas"]["Basis"];
         };
-        /** @description A dog's head from the side, from above and from the front, to scale from its own numbers. */
-        HeadDrawing: {
-            head: components["schemas"]["Stroke"][];
-            jaw: components["schemas"]["Stroke"];
+        /** @description A head over which a muzzle is drawn: from the side, and cut across. */
+        HeadBesideDto: {
+            side: components["schemas"]["DrawnViewDto"];
+            /** @description What the lower jaw turns about. */
             hinge: components["schemas"]["PointMm"];
-            eyeCorner: components["schemas"]["PointMm"];
-            highNeckTop: components["schemas"]["PointMm"];
-            highNeckUnder: components["schemas"]["PointMm"];
+            /** @description The snout cut across at the fit line. */
             section: components["schemas"]["Stroke"];
-            top: components["schemas"]["Stroke"][];
-            front: components["schemas"]["Stroke"][];
+        };
+        /** @description A dog's head, to scale. */
+        HeadDrawingDto: {
+            side: components["schemas"]["DrawnViewDto"];
+            top: components["schemas"]["DrawnViewDto"];
+            front: components["schemas"]["DrawnViewDto"];
+            /** @description What the lower jaw turns about. */
+            hinge: components["schemas"]["PointMm"];
+            /** @description The snout cut across at the fit line. */
+            section: components["schemas"]["Stroke"];
+            /** @description Where every measure runs. */
             marks: components["schemas"]["MeasureMark"][];
         };
         /** @description A head from the side, small: for a badge. Its longer side is int HeadPortrait.Size steps, so that a list of dogs stays light. */
         HeadPortrait: {
             /**
              * Format: int32
-             * @description Width in steps.
+             * @description Width in steps; the neck goes on beyond it.
              */
             width: number;
             /**
              * Format: int32
-             * @description Height in steps.
+             * @description Height in steps; the neck goes on beyond it.
              */
             height: number;
+            /**
+             * Format: double
+             * @description Width of its lines, in steps.
+             */
+            line: number;
+            /** @description The head's outline, which bounds what is inside it. */
+            contour: string;
             /** @description What is drawn, the hindmost first. */
-            paths: components["schemas"]["PortraitPath"][];
+            fields: components["schemas"]["PortraitField"][];
+            /** @description Where the neck begins to fade and where it is gone: x, y, x, y. */
+            fade: number[];
         };
         /** @enum {string} */
         HeadShape: "long" | "medium" | "short";
@@ -6110,10 +6178,16 @@ export interface components {
          * @enum {string}
          */
         PolicyTopic: "foodNear" | "onRemoval" | "onPawing" | "firstFastening" | "marker" | "oversize";
-        /** @description One line of a portrait as SVG path data. */
-        PortraitPath: {
-            name: components["schemas"]["StrokePart"];
+        /** @description A field of a portrait as SVG path data. */
+        PortraitField: {
+            /** @description Its edge, in steps. */
             d: string;
+            /** @description Its colour; null for a line alone. */
+            fill: null | string;
+            /** @description The colour of its line; null for none. */
+            line: null | string;
+            /** @description It is seen inside the head's outline only. */
+            inside: boolean;
         };
         /** @description A place in the plan set by hand. */
         PositionEntry: {
@@ -6312,6 +6386,8 @@ export interface components {
             room: string;
             /** @description Address of its picture; null for none. */
             picture: null | string;
+            /** @description Who recorded it, and on what; null where nobody had to sign in. */
+            by?: null | string;
         };
         /**
          * @description Which room something on record comes from.
@@ -7044,7 +7120,7 @@ export interface components {
          * @description What a line of a drawing shows.
          * @enum {string}
          */
-        StrokePart: "jaw" | "head" | "ear" | "nose" | "eye" | "mouth" | "section" | "wall" | "strap" | "rail" | "bar" | "shove" | "basketSection";
+        StrokePart: "section" | "wall" | "strap" | "rail" | "bar" | "shove" | "basketSection";
         /** @description Where a dog is stuck, and what to try. */
         StuckDto: {
             stepId: string;
@@ -7360,7 +7436,7 @@ export interface components {
             measures: components["schemas"]["MeasuredDto"][];
             findings: components["schemas"]["FindingDto"][];
             headShape: components["schemas"]["HeadShapeDto"];
-            drawing: components["schemas"]["HeadDrawing"];
+            drawing: components["schemas"]["HeadDrawingDto"];
         };
         /**
          * @description How a number behind the snout model may be off.

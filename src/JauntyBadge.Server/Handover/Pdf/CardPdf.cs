@@ -105,12 +105,26 @@ internal static class CardPdf
             scale,
             () =>
             {
-                var coat = SKColor.TryParse(card.CoatHex, out var known) ? known : SKColors.LightGray;
-                coat.ToHsl(out _, out _, out var light);
-                // Enamel: a dark line on light coats, brass on dark ones.
-                var line = light < DarkCoat ? PdfFile.Brass : PdfFile.Ink;
-                foreach (var path in portrait.Paths)
-                    pdf.SvgPath(path.D, 0.55 / scale, path.Name is StrokePart.Eye or StrokePart.Nose ? new SKColor(0x1c, 0x1a, 0x18) : coat, line);
+                // The neck goes on beyond the portrait.
+                pdf.Inside(
+                    -portrait.Line,
+                    -portrait.Line,
+                    portrait.Width + 2 * portrait.Line,
+                    portrait.Height + 2 * portrait.Line,
+                    0,
+                    0,
+                    () =>
+                    {
+                        foreach (var field in portrait.Fields)
+                            pdf.SvgPath(
+                                field.D is "" ? portrait.Contour : field.D,
+                                portrait.Line,
+                                field.Fill,
+                                field.Line,
+                                field.Inside ? portrait.Contour : null
+                            );
+                    }
+                );
             }
         );
         var text = column with { Width = column.Width - size - 4 };

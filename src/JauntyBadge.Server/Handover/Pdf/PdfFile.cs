@@ -95,11 +95,42 @@ internal sealed class PdfFile : IDisposable
         Path(path, width, ink, dashed, fill);
     }
 
-    /// <summary>Draws SVG path data.</summary>
-    public void SvgPath(string d, double width, SKColor fill, SKColor line)
+    /// <summary>Draws SVG path data, its colours as #rrggbb or none.</summary>
+    /// <param name="d">The path.</param>
+    /// <param name="width">Width of its line.</param>
+    /// <param name="fill">Its colour.</param>
+    /// <param name="line">Its line's colour.</param>
+    /// <param name="within">The path it is seen inside of only; null for everywhere.</param>
+    public void SvgPath(string d, double width, string? fill, string? line, string? within)
     {
         using var path = SKPath.ParseSvgPathData(d);
-        Path(path, width, line, false, fill);
+        Canvas.Save();
+        if (within is not null)
+        {
+            using var clip = SKPath.ParseSvgPathData(within);
+            Canvas.ClipPath(clip, antialias: true);
+        }
+
+        if (fill is not null)
+        {
+            using var paint = new SKPaint { Color = SKColor.Parse(fill), IsAntialias = true };
+            Canvas.DrawPath(path, paint);
+        }
+
+        if (line is not null)
+        {
+            using var paint = new SKPaint
+            {
+                Color = SKColor.Parse(line),
+                IsAntialias = true,
+                Style = SKPaintStyle.Stroke,
+                StrokeWidth = (float)width,
+                StrokeJoin = SKStrokeJoin.Round,
+            };
+            Canvas.DrawPath(path, paint);
+        }
+
+        Canvas.Restore();
     }
 
     public void Text(double x, double y, string text, double size, Face face = Face.Text, SKColor? ink = null, bool centred = false, bool upright = false)

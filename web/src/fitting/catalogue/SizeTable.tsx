@@ -8,8 +8,6 @@ import { StillView } from '../FitView';
 import { basketFields, sizeEntryOf, tubeFields, type Draft, type SizeDraft } from './draft';
 import { useDrawn } from './useCatalogue';
 
-const NEUTRAL_COAT = '#b59b78';
-
 /** The sizes as rows of numbers, the row in hand drawn to scale with what is wrong with it. */
 export function SizeTable() {
   const [inHand, setInHand] = useState(0);
@@ -107,7 +105,6 @@ function Drawn({ type, size }: { type: Schemas['MuzzleType']; size: SizeDraft })
         <StillView
           label={t`Size ${size.label} over a head of its length, to scale`}
           drawing={drawn.data.drawing}
-          coat={NEUTRAL_COAT}
           maxH="16rem"
         />
       )}
