@@ -115,10 +115,12 @@ public sealed partial class WritingTests(DemoPracticeFolder filled) : IClassFixt
         var cards = (await server.GetAsync("/api/round?count=99"))["cards"]!.AsArray();
         var breeds = (await server.GetAsync("/api/breeds")).Json!.AsArray();
         var muzzles = (await server.GetAsync("/api/catalogue")).Json!.AsArray();
+        var phones = (await server.GetAsync("/api/phones")).Json!.AsArray();
         var calendar = System.Globalization.CultureInfo.InvariantCulture.DateTimeFormat;
         IEnumerable<JsonNode?> names =
         [
             .. cards.SelectMany(c => new[] { c!["name"], c["keeper"], c["place"] }),
+            .. phones.SelectMany(p => new[] { p!["name"], p["person"] }),
             .. breeds.Select(b => b!["name"]),
             .. muzzles.SelectMany(m => new[] { m!["model"]!["name"], m["model"]!["maker"] }),
             .. muzzles.SelectMany(m => m!["model"]!["colours"]!.AsArray()).Select(c => c!["name"]),

@@ -226,7 +226,7 @@ public sealed partial class ConditioningWords(Writing writing)
             ),
             TrainingState.Overdue => writing.Say($"Not trained for {writing.InWords(days)} days. It stands at {at}."),
             TrainingState.Resting => writing.Say($"A day off until {writing.Day(standing.Place!.NotBefore!.Value)}, then {at}."),
-            TrainingState.NotBegun => writing.Say($"Not begun. First: {at}."),
+            TrainingState.NotBegun => writing.Say($"It begins with {at}."),
             TrainingState.Ready => writing.Say("It wears its muzzle. Happy wears keep it so."),
             _ => writing.Say($"At {at}."),
         };

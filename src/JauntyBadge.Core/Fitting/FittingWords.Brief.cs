@@ -11,10 +11,10 @@ public sealed partial class FittingWords
     public string Says(CountAdvice advice) =>
         advice switch
         {
-            CountAdvice.Spare => writing.Say("A spare"),
-            CountAdvice.FinalFirst => writing.Say("One: the final one first"),
-            CountAdvice.TrainingFirst => writing.Say("Two: a light one to train in, then the final one"),
-            _ => writing.Say("One"),
+            CountAdvice.Spare => writing.Say("A spare of the same"),
+            CountAdvice.FinalFirst => writing.Say("One muzzle, the final one at once"),
+            CountAdvice.TrainingFirst => writing.Say("Two muzzles: a light one to train in, then the final one"),
+            _ => writing.Say("One muzzle is enough"),
         };
 
     /// <summary>Why, and when to change.</summary>
@@ -26,7 +26,7 @@ public sealed partial class FittingWords
             CountAdvice.TrainingFirst => writing.Say(
                 "Train in a light, cheap, quick-clip basket one or two sizes up. Change to the final one when it wears the first for 5 to 10 minutes at ease."
             ),
-            _ => writing.Say("It meets new things well enough to learn in the final one."),
+            _ => writing.Say("It takes new things well: it can learn in the muzzle it will keep."),
         };
 
     internal string Tier(BiteTier tier) => writing.Say($"Tier {(int)tier}");

@@ -27,8 +27,18 @@ public sealed partial class FittingWords(Writing writing)
     public string Within(CriterionName name) => writing.Say(MeasuredCriterion.Find(name)?.Within ?? Writing.Lower($"{name}"));
 
     /// <summary>Fingers under a strap, such as "1.6 fingers".</summary>
+    private string Between(double fingers)
+    {
+        // As a hand feels it: a fifth of a finger to either side is that finger.
+        var (whole, near) = ((int)Math.Floor(fingers), (int)Math.Round(fingers));
+        return near == 0 && fingers <= 0.2 ? writing.Say("hardly a finger")
+            : Math.Abs(fingers - near) <= 0.2 ? writing.Say($"about {Fingers(near)}")
+            : whole == 0 ? writing.Say("less than a finger")
+            : writing.Say($"more than {Fingers(whole)}, less than {writing.InWords(whole + 1)}");
+    }
+
     internal string FingersLeft(double fingers) =>
-        fingers >= NeckStrap.MostFingers ? writing.Say($"{NeckStrap.MostFingers} fingers or more") : writing.Say($"{fingers:0.0} fingers");
+        fingers >= NeckStrap.MostFingers ? writing.Say($"{NeckStrap.MostFingers} fingers or more") : Between(fingers);
 
     /// <summary>Which reading would settle most, and what to do.</summary>
     public string Of(Retake retake)

@@ -10,5 +10,6 @@ internal sealed class DogsRoom : IRoom
         api.MapDogs();
         api.MapRecord();
         api.MapBreeds();
+        api.MapHeads();
     }
 }

@@ -82,7 +82,7 @@ public class TrainingStandingTests
         Assert.Contains("Four sessions", Words.Conditioning.Standing(Standing(First, stuck: new Stuck(First.StepId, 4)), Today), StringComparison.Ordinal);
         Assert.Contains("Not trained for 12 days", Words.Conditioning.Standing(Standing(First, trainedDaysAgo: 12), Today), StringComparison.Ordinal);
         Assert.Contains("until 17 June", Words.Conditioning.Standing(Standing(First with { NotBefore = Today.AddDays(2) }), Today), StringComparison.Ordinal);
-        Assert.StartsWith("Not begun. First: \"", Words.Conditioning.Standing(Standing(First, trainedDaysAgo: null), Today), StringComparison.Ordinal);
+        Assert.StartsWith("It begins with \"", Words.Conditioning.Standing(Standing(First, trainedDaysAgo: null), Today), StringComparison.Ordinal);
         Assert.Contains("Happy wears", Words.Conditioning.Standing(Standing(null), Today), StringComparison.Ordinal);
     }
 }

@@ -29,7 +29,22 @@ public class BasketFitTests
             return;
         Assert.Contains(says, reason, StringComparison.Ordinal);
         var nearest = loop + Mm(shortest is < -50 ? -65 : shortest);
-        Assert.Contains($"{NeckStrap.FingersUnder(Mm(430), nearest, Mm(16)):0.0} fingers", reason, StringComparison.Ordinal);
+        // In words a hand knows, by the number itself.
+        var left = NeckStrap.FingersUnder(Mm(430), nearest, Mm(16));
+        var near = (int)Math.Round(left);
+        Assert.Contains(
+            Math.Abs(left - near) <= 0.2
+                ? near == 0
+                    ? "hardly a finger"
+                    : near == 1
+                        ? "about one finger"
+                        : $"about {near} fingers"
+                : left < 1
+                    ? "less than a finger"
+                    : "more than ",
+            reason,
+            StringComparison.Ordinal
+        );
     }
 
     private static readonly SnoutModel Snout = SnoutModel.From(Medium());

@@ -162,7 +162,7 @@ public class BriefTests
 
     [Theory]
     [InlineData(Temperament.Soured, BiteTier.Threatens, false, true, "Two")]
-    [InlineData(Temperament.Wary, BiteTier.Injured, false, false, "final one first")]
+    [InlineData(Temperament.Wary, BiteTier.Injured, false, false, "final one at once")]
     [InlineData(Temperament.Bold, BiteTier.None, false, false, "One")]
     [InlineData(Temperament.Wary, BiteTier.None, true, false, "spare")]
     public void One_muzzle_or_two(Temperament temperament, BiteTier tier, bool wears, bool training, string says)

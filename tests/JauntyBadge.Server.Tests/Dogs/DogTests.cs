@@ -87,7 +87,9 @@ public sealed class DogTests(PracticeServer server)
         var card = await server.GetAsync(dog);
         Assert.Equal(1, card["badge"]!["measured"]!.GetValue<double>());
         Assert.Equal("fit", card["next"]!["kind"]!.GetValue<string>());
-        Assert.Equal(5, card["portrait"]!["paths"]!.AsArray().Count);
+        var fields = card["portrait"]!["fields"]!.AsArray();
+        Assert.Single(fields, f => f!["d"]!.ToString() == "");
+        Assert.All(fields, f => Assert.True(f!["fill"] is not null || f["line"] is not null));
     }
 
     [Fact]

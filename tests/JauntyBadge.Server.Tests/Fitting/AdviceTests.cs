@@ -206,12 +206,12 @@ public sealed class AdviceTests(PracticeServer server) : IClassFixture<PracticeS
         var dog = await server.MeasuredDogAsync();
         var size = (await server.GetAsync($"{dog}/fits"))["fits"]![0]!["sizeId"]!.GetValue<string>();
         await server.PostAsync($"{dog}/choice", new { sizeId = size });
-        Assert.NotEqual("A spare", (await server.GetAsync($"{dog}/fits"))["brief"]!["advice"]!["says"]!.GetValue<string>());
+        Assert.NotEqual("A spare of the same", (await server.GetAsync($"{dog}/fits"))["brief"]!["advice"]!["says"]!.GetValue<string>());
         var upkeep = (await server.GetAsync($"{dog}/plan"))["steps"]!
             .AsArray()
             .Select(s => s!["step"] ?? s)
             .First(s => s!["stage"]!.GetValue<string>() == "upkeep")!["id"]!.GetValue<string>();
         await server.PostAsync($"{dog}/plan/position", new { stepId = upkeep, note = "wears it daily" });
-        Assert.Equal("A spare", (await server.GetAsync($"{dog}/fits"))["brief"]!["advice"]!["says"]!.GetValue<string>());
+        Assert.Equal("A spare of the same", (await server.GetAsync($"{dog}/fits"))["brief"]!["advice"]!["says"]!.GetValue<string>());
     }
 }

@@ -251,7 +251,7 @@ function Treats({ session, goes }: { session: Session; goes: { success: boolean 
     <>
       {given === 0 ? '' : plural(given, { one: 'One treat so far.', other: '# treats so far.' })}
       {left !== null &&
-        (left === 0 ? <b>{t` No treats left today: take them from its meal.`}</b> : t` ${left} left today.`)}
+        (left === 0 ? <b>{t` No treats left today: take them from its meal.`}</b> : t` ${left} treats left for today.`)}
     </>
   );
 }

@@ -65,8 +65,16 @@ export function BreedsPage() {
       <ul>
         {breeds.data.map((breed) => (
           <Box as="li" key={breed.id} py="1.5" borderBottomWidth="1px" borderColor="border">
-            <Flex gap="4" align="baseline" wrap="wrap">
-              <Text fontWeight="700" w="17rem">
+            <Flex gap="4" align="center" wrap="wrap">
+              <img
+                src={`/api/breeds/${breed.id}/head.svg`}
+                alt=""
+                loading="lazy"
+                width={84}
+                height={60}
+                style={{ objectFit: 'contain', width: 84, height: 60 }}
+              />
+              <Text fontWeight="700" w="15rem">
                 {breed.name}
                 {breed.own && <Text as="span" fontWeight="400" color="fg.muted">{t` yours`}</Text>}
               </Text>

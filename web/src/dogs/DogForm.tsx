@@ -27,6 +27,7 @@ import {
 } from '../shared/words';
 import { BreedPicker } from './BreedPicker';
 import { dogLabels, type Draft } from './draft';
+import { HeadAsSaid } from './HeadAsSaid';
 import { useBreeds } from './useBreeds';
 
 /** Who the dog is: the same fields for a new dog and for a known one, of the form around them. */
@@ -45,6 +46,7 @@ export function DogForm({ isNew = false }: { isNew?: boolean }) {
     <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} columnGap="12" rowGap="8">
       <Flex direction="column" gap="4">
         <Heading as="h2" size="lg">{t`Who it is`}</Heading>
+        <HeadAsSaid />
         <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap="4">
           <TextField name="name" label={t`Name`} autoFocus={isNew} />
           <TextField name="keeper" label={t`Keeper`} />

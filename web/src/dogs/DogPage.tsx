@@ -85,13 +85,8 @@ function Who({ card, edits, onEdit }: { card: Schemas['DogCardDto']; edits: bool
   const lines = [
     [t`Kept by`, [dog.keeper, dog.place].filter(Boolean).join(', ')],
     [t`For`, dog.purposes.map((p) => purposeWords[p].toLowerCase()).join(', ')],
-    [
-      t`Is`,
-      [
-        temperamentWords[dog.temperament].toLowerCase(),
-        ...dog.sensitivities.map((s) => sensitivityWords[s].toLowerCase()),
-      ].join(', '),
-    ],
+    [t`Nature`, temperamentWords[dog.temperament].toLowerCase()],
+    [t`Minds`, dog.sensitivities.map((s) => sensitivityWords[s].toLowerCase()).join(', ')],
     [t`Bites`, dog.biteTier === 'none' ? '' : biteWords[dog.biteTier]],
     [t`Health`, dog.health.map((h) => healthWords[h].toLowerCase()).join(', ')],
     [t`Notes`, dog.notes ?? ''],

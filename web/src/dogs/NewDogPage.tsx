@@ -46,10 +46,20 @@ export function NewDogPage() {
           add();
         }}
       >
-        <Heading as="h1" size="3xl" mb="5">{t`New dog`}</Heading>
-        <DogForm isNew />
-        <Flex mt="8" gap="4" align="center" wrap="wrap">
-          <Button type="submit" colorPalette="marigold" size="lg" disabled={isOnItsWay}>{t`Add and measure`}</Button>
+        <Flex
+          mb="4"
+          gap="4"
+          align="center"
+          wrap="wrap"
+          position="sticky"
+          top="0"
+          bg="bg"
+          py="2"
+          zIndex="1"
+          borderBottomWidth="1px"
+          borderColor="border"
+        >
+          <Heading as="h1" size="3xl" me="auto">{t`New dog`}</Heading>
           <Text role="status" color="fg.muted">
             {state}
           </Text>
@@ -61,7 +71,9 @@ export function NewDogPage() {
           {kept.touched && !isOnItsWay && (
             <LeaveButton touched label={t`Clear the form`} onLeave={() => kept.startWith(emptyDraft, 0)} />
           )}
+          <Button type="submit" colorPalette="marigold" size="lg" disabled={isOnItsWay}>{t`Add and measure`}</Button>
         </Flex>
+        <DogForm isNew />
       </form>
     </FormProvider>
   );

@@ -32,6 +32,9 @@ export interface Draft {
   bitesAbout: string;
   familyWasTold: boolean;
   notesForUs: boolean;
+  earsSeen: Schemas['Ears'] | '';
+  furSeen: Schemas['Fur'] | '';
+  patternSeen: Schemas['CoatPattern'] | '';
 }
 
 export const emptyDraft: Draft = {
@@ -60,6 +63,9 @@ export const emptyDraft: Draft = {
   bitesAbout: '',
   familyWasTold: false,
   notesForUs: true,
+  earsSeen: '',
+  furSeen: '',
+  patternSeen: '',
 };
 
 export const draftOf = (dog: Dog): Draft => ({
@@ -87,6 +93,9 @@ export const draftOf = (dog: Dog): Draft => ({
   bitesAbout: dog.bitesAbout ?? '',
   familyWasTold: dog.familyWasTold,
   notesForUs: dog.notesForUs,
+  earsSeen: dog.earsSeen ?? '',
+  furSeen: dog.furSeen ?? '',
+  patternSeen: dog.patternSeen ?? '',
 });
 
 /** What was typed, as the server takes it, or messages by field. */
@@ -127,6 +136,9 @@ export function entryOf(draft: Draft): { entry: Schemas['DogEntry'] } | { fields
       bitesAbout: draft.bitesAbout,
       familyWasTold: draft.familyWasTold,
       notesForUs: draft.notesForUs,
+      earsSeen: draft.earsSeen === '' ? null : draft.earsSeen,
+      furSeen: draft.furSeen === '' ? null : draft.furSeen,
+      patternSeen: draft.patternSeen === '' ? null : draft.patternSeen,
     },
   };
 }
@@ -156,4 +168,7 @@ export const dogLabels: Partial<Record<keyof Draft, string>> = {
   bitesAbout: t`What the bites were about`,
   familyWasTold: t`The family was told of its bites`,
   notesForUs: t`For us only: its keeper does not get what stands above`,
+  earsSeen: t`Ears`,
+  furSeen: t`Hair`,
+  patternSeen: t`Markings`,
 };

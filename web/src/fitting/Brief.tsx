@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { memo, useState } from 'react';
@@ -11,7 +11,7 @@ import { demandWords, entries, purposeWords, fitStyleWords, topicWords, provenan
 import { HowYouFit } from './HowYouFit';
 import { useOverrule, type Question } from './useFits';
 
-type Line = Schemas['BriefLine'];
+type BriefLine = Schemas['BriefLine'];
 
 /** What the dog needs, line by line, before any muzzle is looked at; each line can be overruled with a note. */
 export const Brief = memo(function Brief({
@@ -30,81 +30,7 @@ export const Brief = memo(function Brief({
   const rests = fits.snout.filter((s) => s.provenance !== 'measured' && s.part !== 'fitLine');
   return (
     <Box as="section" aria-label={t`The brief`}>
-      <Flex wrap="wrap" gap="4" align="end" mb="3">
-        <Heading as="h2" size="xl" me="auto">{t`What ${card.dog.name} needs`}</Heading>
-        <Named label={t`For`}>
-          <Choice
-            size="sm"
-            width="9.5rem"
-            value={question.uses?.[0] ?? ''}
-            none={t`All its purposes`}
-            options={card.dog.purposes.map((p) => [p, t`${purposeWords[p]} only`])}
-            onChange={(v) =>
-              onChange({ ...question, uses: v ? [v] : null, minutes: null, warm: null, clinicHands: null })
-            }
-          />
-        </Named>
-        <Named label={t`Worn up to`}>
-          <Choice
-            size="sm"
-            width="7.5rem"
-            value={String(brief.minutes)}
-            options={lengthsOfWear(brief.minutes)}
-            onChange={(v) => onChange({ ...question, minutes: Number(v) })}
-          />
-        </Named>
-        <Named label={t`Where`}>
-          <Choice
-            size="sm"
-            width="12rem"
-            value={brief.warm ? 'warm' : 'cool'}
-            options={[
-              ['warm', t`Warm or at exercise`],
-              ['cool', t`Cool and calm`],
-            ]}
-            onChange={(v) => onChange({ ...question, warm: v === 'warm' })}
-          />
-        </Named>
-        {brief.clinicOnly && (
-          <Named label={t`Put on by`}>
-            <Choice
-              size="sm"
-              width="11rem"
-              value={brief.clinicHands ? 'clinic' : 'others'}
-              options={[
-                ['others', t`You or its keeper`],
-                ['clinic', t`The clinic's own staff`],
-              ]}
-              onChange={(v) => onChange({ ...question, clinicHands: v === 'clinic' })}
-            />
-          </Named>
-        )}
-        <Named label={t`Fit style`}>
-          <Choice
-            size="sm"
-            width="7.5rem"
-            value={brief.fitStyle}
-            options={entries(fitStyleWords)}
-            onChange={(fitStyle) => onChange({ ...question, fitStyle, fingers: null })}
-          />
-        </Named>
-        <Named label={t`Fingers`}>
-          <Choice
-            size="sm"
-            width="5.5rem"
-            value={String(brief.fingers)}
-            options={[
-              ['1', t`One`],
-              ['2', t`Two`],
-            ]}
-            onChange={(v) => onChange({ ...question, fingers: Number(v) })}
-          />
-        </Named>
-      </Flex>
-      <chakra.details open={card.choice === null}>
-        <chakra.summary cursor="pointer" mb="2">
-          {summaryOf(brief.lines)}
-        </chakra.summary>
+      <Line title={t`What ${card.dog.name} needs`} says={summaryOf(brief.lines)}>
         <Box as="dl" css={{ columnWidth: '17rem', columnGap: '1.75rem' }}>
           {topics.map((topic) => {
             const lines = brief.lines.filter((l) => l.topic === topic);
@@ -126,37 +52,111 @@ export const Brief = memo(function Brief({
             );
           })}
         </Box>
-      </chakra.details>
+      </Line>
+      <Line title={t`Judged for`} says={askedOf(question, brief)}>
+        <Flex wrap="wrap" gap="4" align="end" mb="3">
+          <Named label={t`For`}>
+            <Choice
+              size="sm"
+              width="9.5rem"
+              value={question.uses?.[0] ?? ''}
+              none={t`All its purposes`}
+              options={card.dog.purposes.map((p) => [p, t`${purposeWords[p]} only`])}
+              onChange={(v) =>
+                onChange({ ...question, uses: v ? [v] : null, minutes: null, warm: null, clinicHands: null })
+              }
+            />
+          </Named>
+          <Named label={t`Worn up to`}>
+            <Choice
+              size="sm"
+              width="7.5rem"
+              value={String(brief.minutes)}
+              options={lengthsOfWear(brief.minutes)}
+              onChange={(v) => onChange({ ...question, minutes: Number(v) })}
+            />
+          </Named>
+          <Named label={t`Where`}>
+            <Choice
+              size="sm"
+              width="12rem"
+              value={brief.warm ? 'warm' : 'cool'}
+              options={[
+                ['warm', t`Warm or at exercise`],
+                ['cool', t`Cool and calm`],
+              ]}
+              onChange={(v) => onChange({ ...question, warm: v === 'warm' })}
+            />
+          </Named>
+          {brief.clinicOnly && (
+            <Named label={t`Put on by`}>
+              <Choice
+                size="sm"
+                width="11rem"
+                value={brief.clinicHands ? 'clinic' : 'others'}
+                options={[
+                  ['others', t`You or its keeper`],
+                  ['clinic', t`The clinic's own staff`],
+                ]}
+                onChange={(v) => onChange({ ...question, clinicHands: v === 'clinic' })}
+              />
+            </Named>
+          )}
+          <Named label={t`Fit style`}>
+            <Choice
+              size="sm"
+              width="7.5rem"
+              value={brief.fitStyle}
+              options={entries(fitStyleWords)}
+              onChange={(fitStyle) => onChange({ ...question, fitStyle, fingers: null })}
+            />
+          </Named>
+          <Named label={t`Fingers`}>
+            <Choice
+              size="sm"
+              width="5.5rem"
+              value={String(brief.fingers)}
+              options={[
+                ['1', t`One`],
+                ['2', t`Two`],
+              ]}
+              onChange={(v) => onChange({ ...question, fingers: Number(v) })}
+            />
+          </Named>
+        </Flex>
+        <Flex gap="6" my="3" wrap="wrap" align="start" justify="space-between">
+          <Text maxW="44rem">
+            <b>{brief.advice.says}.</b> {brief.advice.reason}{' '}
+            <Why basis={brief.advice.basis} about={t`One muzzle or two`} />
+          </Text>
+          <HowYouFit settings={fits.settings} />
+        </Flex>
+        {rests.length > 0 && (
+          <Text fontSize="sm" mt="2">
+            <Trans>
+              {rests.some((s) => s.provenance === 'assumed') && (
+                <b>{t`Take the missing readings before you order. `}</b>
+              )}
+              Not read but worked out:{' '}
+              {rests.map((s) => `${s.name.toLowerCase()} ${provenanceWords[s.provenance]} (${s.how})`).join('; ')}.
+            </Trans>
+          </Text>
+        )}
+      </Line>
       {brief.clashes.map((clash) => (
-        <Box key={clash.id} borderLeftWidth="4px" borderColor="accent" ps="3" mt="4" maxW="60rem">
+        <Box key={clash.id} borderLeftWidth="4px" borderColor="accent" ps="3" mt="2" maxW="60rem">
           <Text>
             <b>{t`These pull apart. ${clash.says}`}</b> {clash.do}{' '}
             <Why basis={clash.basis} about={t`What pulls apart`} />
           </Text>
         </Box>
       ))}
-      <Flex gap="6" mt="4" wrap="wrap" align="start" justify="space-between">
-        <Text maxW="44rem">
-          <b>{brief.advice.says}.</b> {brief.advice.reason}{' '}
-          <Why basis={brief.advice.basis} about={t`One muzzle or two`} />
-        </Text>
-        <HowYouFit settings={fits.settings} />
-      </Flex>
-      {rests.length > 0 && (
-        <Text fontSize="sm" mt="2">
-          <Trans>
-            {rests.some((s) => s.provenance === 'assumed') && <b>{t`Take the missing readings before you order. `}</b>}
-            Not read but worked out:{' '}
-            {rests.map((s) => `${s.name.toLowerCase()} ${provenanceWords[s.provenance]} (${s.how})`).join('; ')}.
-          </Trans>
-        </Text>
-      )}
     </Box>
   );
 });
 
 /** The brief in a breath: what must be, what never, what is wished for. */
-const summaryOf = (lines: Line[]) =>
+const summaryOf = (lines: BriefLine[]) =>
   (['required', 'ruledOut', 'wanted'] as const)
     .map((demand) => {
       const says = [
@@ -167,6 +167,36 @@ const summaryOf = (lines: Line[]) =>
     .filter(Boolean)
     .map((text) => text.charAt(0).toUpperCase() + text.slice(1))
     .join(' ');
+
+/** What the catalogue is judged for, in a breath. */
+const askedOf = (question: Question, brief: Schemas['BriefDto']) =>
+  [
+    question.uses?.[0] ? t`${purposeWords[question.uses[0]]} only` : t`all its purposes`,
+    t`up to ${brief.minutes} minutes`,
+    brief.warm ? t`warm or at exercise` : t`cool and calm`,
+    t`${fitStyleWords[brief.fitStyle]} fit`,
+    brief.fingers === 1 ? t`one finger under it` : t`two fingers under it`,
+    brief.advice.says,
+  ]
+    .join(' · ')
+    .replace(/^./, (first) => first.toUpperCase());
+
+/** One quiet line that unfolds. */
+function Line({ title, says, children }: { title: string; says: string; children: React.ReactNode }) {
+  return (
+    <chakra.details css={{ '&[open] .says': { display: 'none' } }}>
+      <chakra.summary cursor="pointer" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis" py="0.5">
+        <b>{title}:</b>{' '}
+        <Text as="span" className="says" color="fg.muted">
+          {says}
+        </Text>
+      </chakra.summary>
+      <Box mt="2" mb="3">
+        {children}
+      </Box>
+    </chakra.details>
+  );
+}
 
 const lengthsOfWear = (now: number): [string, string][] =>
   [...new Set([5, 15, 30, 60, 120, now])].sort((a, b) => a - b).map((m) => [String(m), t`${m} minutes`]);
@@ -182,7 +212,17 @@ function Named({ label, children }: { label: string; children: React.ReactNode }
   );
 }
 
-function BriefRow({ line, version, dogId, again }: { line: Line; version: number; dogId: string; again: boolean }) {
+function BriefRow({
+  line,
+  version,
+  dogId,
+  again,
+}: {
+  line: BriefLine;
+  version: number;
+  dogId: string;
+  again: boolean;
+}) {
   const { overruling, letStand } = useOverrule(dogId);
   const draft = `overrule/${dogId}.${line.id}`;
   const [asks, setAsks] = useState(() => hasDraft(draft));

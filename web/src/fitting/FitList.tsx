@@ -68,16 +68,6 @@ export function FitList({
   return (
     <Box as="section" aria-label={t`Muzzles, ranked`}>
       <FilterBar filters={filters} left={fits.filteredOut} onFilter={onFilter} />
-      <Flex gap="3" wrap="wrap" fontSize="xs" color="fg.muted" mb="2" aria-label={t`What the marks mean`} role="note">
-        {(['fits', 'marginal', 'out'] as const).map((verdict) => (
-          <Flex key={verdict} gap="1" align="center">
-            <VerdictMark verdict={verdict} size={11} /> {markWords[verdict]}
-          </Flex>
-        ))}
-      </Flex>
-      {fits.fits.some((f) => f.invented) && (
-        <Text fontSize="xs" color="fg.muted" mb="2">{t`Models and makers that came along are invented.`}</Text>
-      )}
       {groups
         .filter((g) => g === 'fits' || g === 'near' || of(g).length > 0)
         .map((group) => (
@@ -105,6 +95,16 @@ export function FitList({
             )}
           </Box>
         ))}
+      <Flex gap="3" wrap="wrap" fontSize="xs" color="fg.muted" mb="2" aria-label={t`What the marks mean`} role="note">
+        {(['fits', 'marginal', 'out'] as const).map((verdict) => (
+          <Flex key={verdict} gap="1" align="center">
+            <VerdictMark verdict={verdict} size={11} /> {markWords[verdict]}
+          </Flex>
+        ))}
+      </Flex>
+      {fits.fits.some((f) => f.invented) && (
+        <Text fontSize="xs" color="fg.muted" mb="2">{t`Models and makers that came along are invented.`}</Text>
+      )}
       {fits.training.length > 0 && (
         <Box mb="4">
           <Heading as="h3" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">{t`To train in first`}</Heading>
@@ -137,7 +137,7 @@ export function FitList({
 const groups = ['fits', 'watched', 'unsure', 'near'] as const;
 
 const saidOf: Partial<Record<Schemas['FitGroup'], string>> = {
-  fits: t`by how sure, in steps of 5 %, then by what you weigh`,
+  fits: t`the surest first; of those about as sure, what matters to you decides`,
   watched: t`right in size; they hold the mouth shut, so after any basket`,
   unsure: t`fit as read, but with less than an even chance: measure again`,
 };

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Grid, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
-import { Fragment, useRef, useState } from 'react';
+import { Fragment, useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { fieldOf, useThisDog } from '../shared/dog';
 import { useUnit } from '../shared/units';
@@ -17,36 +17,36 @@ export function FitPage() {
   const [question, setQuestion] = useState(noQuestion);
   const [filters, setFilters] = useState<Filters>({ inVan: false, mostPrice: null, by: null });
   const [picked, setPicked] = useState<string | null>(null);
-  const list = useRef<HTMLDivElement>(null);
-  const hand = useRef<HTMLDivElement>(null);
+  // On a phone the one in hand and the list change places; side by side elsewhere.
+  const [shows, setShows] = useState<'hand' | 'list'>('hand');
   const fits = useFits(card.dog.id, question, filters, unit);
   const fetchAhead = useFetchAhead(card.dog.id, question, unit);
   if (!fits.data) return <Waiting query={fits} />;
   const to = (room: string, label: string) => <Way to={`/dogs/${card.dog.id}/${room}`}>{label}</Way>;
   const pick = (sizeId: string) => {
     setPicked(sizeId);
-    // Where list and drawing stand one below the other, what was picked is brought into view.
-    if (hand.current && hand.current.getBoundingClientRect().top > 0.75 * window.innerHeight)
-      hand.current.scrollIntoView({ block: 'start' });
+    setShows('hand');
   };
   const measured = fits.data.snout.length > 0;
   const inHand = picked ?? card.choice?.sizeId ?? fits.data.fits[0]?.sizeId;
   return (
-    <Flex direction="column" gap="6">
-      <Flex gap="5" wrap="wrap" fontSize="sm">
-        {to('fit/try', t`Try it on`)}
-        {to('fit/order', t`Order sheet for one made to measure`)}
-        {to('fit/earlier', t`Chosen earlier`)}
-      </Flex>
+    <Flex direction="column" gap="4" mt="-2">
       <Brief fits={fits.data} card={card} question={question} onChange={setQuestion} />
       {measured ? (
         <Grid
           templateColumns={{ base: '1fr', lg: '21rem minmax(0, 1fr)' }}
-          gap={{ base: 6, lg: 10 }}
+          gap={{ base: 3, lg: 10 }}
           alignItems="start"
         >
+          <Flex display={{ base: 'flex', lg: 'none' }} role="group" aria-label={t`Show`}>
+            <Shows on={shows === 'hand'} onClick={() => setShows('hand')}>{t`In hand`}</Shows>
+            <Shows
+              on={shows === 'list'}
+              onClick={() => setShows('list')}
+            >{t`The list: ${fits.data.fits.filter((f) => f.group === 'fits').length} fit`}</Shows>
+          </Flex>
           <Box
-            ref={list}
+            display={{ base: shows === 'list' ? 'block' : 'none', lg: 'block' }}
             position={{ lg: 'sticky' }}
             top="4"
             maxH={{ lg: 'calc(100vh - 2rem)' }}
@@ -63,15 +63,7 @@ export function FitPage() {
             />
           </Box>
           {inHand && (
-            <Box ref={hand} minW="0">
-              <Button
-                display={{ lg: 'none' }}
-                size="sm"
-                variant="outline"
-                borderColor="border.strong"
-                mb="2"
-                onClick={() => list.current?.scrollIntoView({ block: 'start' })}
-              >{t`↑ Back to the list`}</Button>
+            <Box display={{ base: shows === 'hand' ? 'block' : 'none', lg: 'block' }} minW="0">
               <MuzzleDetail card={card} sizeId={inHand} question={question} fits={fits.data} onPick={pick} />
             </Box>
           )}
@@ -90,7 +82,28 @@ export function FitPage() {
           .
         </Text>
       )}
+      <Flex gap="5" wrap="wrap" fontSize="sm">
+        {to('fit/try', t`Try it on`)}
+        {to('fit/order', t`Order sheet for one made to measure`)}
+        {to('fit/earlier', t`Chosen earlier`)}
+      </Flex>
     </Flex>
+  );
+}
+
+function Shows({ on, onClick, children }: { on: boolean; onClick: () => void; children: ReactNode }) {
+  return (
+    <Button
+      flex="1"
+      minH="11"
+      borderRadius="0"
+      variant={on ? 'solid' : 'outline'}
+      borderColor="border.strong"
+      aria-pressed={on}
+      onClick={onClick}
+    >
+      {children}
+    </Button>
   );
 }
 

@@ -57,16 +57,60 @@ export function MuzzleDetail({
         <Heading as="h2" size="3xl">
           {nameOf(fit)}
         </Heading>
-        <Text color="fg.muted">{factsOf(fit)}</Text>
+        <Text color="fg.muted" display={{ base: 'none', md: 'block' }} flex="1" minW="12rem" truncate>
+          {factsOf(fit)}
+        </Text>
       </Flex>
-      <Text>{fit.bare.note}</Text>
       <Verdict fit={fit} />
       {fit.caution && (
         <Text borderLeftWidth="4px" borderColor="stop" ps="3" mb="2">
           {fit.caution}
         </Text>
       )}
-      <Flex gap="3" align="center" wrap="wrap" mb="1">
+      <Keep key={fit.sizeId} card={card} fit={fit} question={question} />
+      {compared && laid === 'beside' ? (
+        <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="6">
+          {[detail.data, compared].map((one) => (
+            <Box key={one.fit.sizeId}>
+              <Text fontWeight="700">
+                {nameOf(one.fit)}: {one.fit.headline.chance} {one.fit.headline.says}
+              </Text>
+              <FitView
+                name={nameOf(one.fit)}
+                drawing={one.drawing}
+                coat={card.coatHex}
+                neededDeg={needed}
+                gapeClass={one.fit.gapeClass}
+                compact
+              />
+            </Box>
+          ))}
+        </Grid>
+      ) : (
+        <FitView
+          name={nameOf(fit)}
+          drawing={drawing}
+          over={compared?.drawing}
+          coat={card.coatHex}
+          neededDeg={needed}
+          gapeClass={fit.gapeClass}
+        />
+      )}
+      <Strap fit={fit} />
+      {compared && (
+        <Text fontSize="sm">
+          <Trans>
+            {laid === 'over' && t`Dashed: ${nameOf(compared.fit)}. `}
+            Nose {difference(fit.noseRoomMm, compared.fit.noseRoomMm, unit)}, eye{' '}
+            {difference(fit.eyeRoomMm, compared.fit.eyeRoomMm, unit)}, mouth{' '}
+            {fit.gapeDeg !== null && compared.fit.gapeDeg !== null
+              ? t`${Math.round(fit.gapeDeg)}° against ${Math.round(compared.fit.gapeDeg)}°`
+              : t`not known`}
+            .
+          </Trans>
+        </Text>
+      )}
+      <Flex gap="3" align="center" wrap="wrap" mt="3">
         <Text fontSize="sm">{t`Compare with`}</Text>
         <Choice
           size="xs"
@@ -102,48 +146,12 @@ export function MuzzleDetail({
           ms="auto"
         >{t`Drawing as SVG`}</Link>
       </Flex>
-      {compared && laid === 'beside' ? (
-        <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="6">
-          {[detail.data, compared].map((one) => (
-            <Box key={one.fit.sizeId}>
-              <Text fontWeight="700">
-                {nameOf(one.fit)}: {one.fit.headline.chance} {one.fit.headline.says}
-              </Text>
-              <FitView
-                name={nameOf(one.fit)}
-                drawing={one.drawing}
-                coat={card.coatHex}
-                neededDeg={needed}
-                gapeClass={one.fit.gapeClass}
-                compact
-              />
-            </Box>
-          ))}
-        </Grid>
-      ) : (
-        <FitView
-          name={nameOf(fit)}
-          drawing={drawing}
-          over={compared?.drawing}
-          coat={card.coatHex}
-          neededDeg={needed}
-          gapeClass={fit.gapeClass}
-        />
-      )}
-      {compared && (
-        <Text fontSize="sm">
-          <Trans>
-            {laid === 'over' && t`Dashed: ${nameOf(compared.fit)}. `}
-            Nose {difference(fit.noseRoomMm, compared.fit.noseRoomMm, unit)}, eye{' '}
-            {difference(fit.eyeRoomMm, compared.fit.eyeRoomMm, unit)}, mouth{' '}
-            {fit.gapeDeg !== null && compared.fit.gapeDeg !== null
-              ? t`${Math.round(fit.gapeDeg)}° against ${Math.round(compared.fit.gapeDeg)}°`
-              : t`not known`}
-            .
-          </Trans>
+      <Text mt="3">
+        {fit.bare.note}{' '}
+        <Text as="span" color="fg.muted">
+          {factsOf(fit)}
         </Text>
-      )}
-      <Strap fit={fit} />
+      </Text>
       {fit.remedies.length > 0 && (
         <Box borderLeftWidth="4px" borderColor="accent" ps="3" mt="3">
           <Text fontWeight="700">{t`What would save it`}</Text>
@@ -167,7 +175,6 @@ export function MuzzleDetail({
           </ul>
         </Box>
       )}
-      <Keep key={fit.sizeId} card={card} fit={fit} question={question} />
       <Criteria fit={reasons} />
       <Box mt="6">
         <Cautions cautions={card.cautions} />
@@ -283,7 +290,7 @@ function Keep({ card, fit, question }: { card: Schemas['DogCardDto']; fit: Fit; 
       dogId: card.dog.id,
     });
   return (
-    <Flex mt="4" gap="3" align="end" wrap="wrap">
+    <Flex my="2" gap="3" align="end" wrap="wrap">
       {fit.needsNote && !chosen && (
         <Box as="label" flex="1 1 16rem">
           <Text as="span" fontSize="sm">{t`It is out. To keep it all the same, write down why:`}</Text>
@@ -292,17 +299,18 @@ function Keep({ card, fit, question }: { card: Schemas['DogCardDto']; fit: Fit; 
       )}
       <Button
         colorPalette={fit.needsNote ? 'brick' : 'marigold'}
-        size="lg"
+        size="md"
+        minH="11"
         disabled={chosen || sending.isOnItsWay}
         onClick={choose}
       >
         {chosen ? t`Chosen` : fit.needsNote ? t`Keep it all the same` : t`Choose ${fit.bare.name} ${fit.size.label}`}
       </Button>
-      <Button asChild variant="outline" size="lg" borderColor="border.strong">
+      <Button asChild variant="outline" size="md" minH="11" borderColor="border.strong">
         <RouterLink to={`/dogs/${card.dog.id}/fit/try?size=${fit.sizeId}`}>{t`Try it on`}</RouterLink>
       </Button>
       {chosen && (
-        <Button asChild variant="outline" size="lg" borderColor="border.strong">
+        <Button asChild variant="outline" size="md" minH="11" borderColor="border.strong">
           <RouterLink to={`/dogs/${card.dog.id}/plan`}>{t`On to the plan`}</RouterLink>
         </Button>
       )}

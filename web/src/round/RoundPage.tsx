@@ -68,7 +68,7 @@ export function RoundPage() {
           </Quiet>
         )}
         <RouterLink to="/training">{t`How training stands`}</RouterLink>
-        {!archived && <Quiet onClick={() => window.print()}>{t`Print for the dashboard`}</Quiet>}
+        {!archived && <Quiet onClick={() => window.print()}>{t`Print the day`}</Quiet>}
         <Quiet onClick={() => setArchived(!archived)}>{archived ? t`Back to the round` : t`Archived dogs`}</Quiet>
       </Flex>
       {!archived && <Parts at="round" />}

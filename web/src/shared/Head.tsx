@@ -3,13 +3,14 @@ import { Portrait } from './Enamel';
 
 /** A dog's head by itself, without its badge. */
 export function Head({ portrait, size }: { portrait: Schemas['HeadPortrait']; size: number }) {
-  const { width, height } = portrait;
+  const [, , goneX = 0, goneY = 0] = portrait.fade;
+  const [width, height] = [Math.max(portrait.width, goneX), Math.max(portrait.height, goneY)];
   const edge = 0.02 * Math.max(width, height);
   return (
     <svg
-      viewBox={`${-edge} ${-edge} ${1.1 * width} ${height + 2 * edge}`}
+      viewBox={`${-edge} ${-edge} ${width + 2 * edge} ${height + 2 * edge}`}
       width={size}
-      height={(size * (height + 2 * edge)) / (1.1 * width)}
+      height={(size * (height + 2 * edge)) / (width + 2 * edge)}
       style={{ flexShrink: 0 }}
       aria-hidden="true"
     >

@@ -5,7 +5,7 @@ import type { Schemas } from './api';
 const kindWords: Record<Schemas['BasisKind'], string> = {
   published: t`Published`,
   practice: t`Common practice, no source`,
-  house: t`House: our own choice`,
+  house: t`Our own choice`,
   memory: t`From memory, not looked up`,
 };
 

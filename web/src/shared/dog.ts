@@ -58,6 +58,7 @@ export function useSayHeadShape(dog: Schemas['DogDto']) {
   const { name, keeper, place, birthDate, breedIds, bodyMassKg, coatId, coatSeen, purposes } = dog;
   const { temperament, sensitivities, biteTier, notes, health, traitsSeen } = dog;
   const { keeperPhone, clinicName, clinicPhone, cue, bitesAbout, familyWasTold, notesForUs } = dog;
+  const { earsSeen, furSeen, patternSeen } = dog;
   return (headShapeSeen: Schemas['HeadShape']) =>
     ask(
       api.PUT('/api/dogs/{id}', {
@@ -66,6 +67,7 @@ export function useSayHeadShape(dog: Schemas['DogDto']) {
           ...{ name, keeper, place, birthDate, breedIds, headShapeSeen, bodyMassKg, coatId, coatSeen, purposes },
           ...{ temperament, sensitivities, biteTier, notes, health, traitsSeen, ageMonths: null },
           ...{ keeperPhone, clinicName, clinicPhone, cue, bitesAbout, familyWasTold, notesForUs },
+          ...{ earsSeen, furSeen, patternSeen },
         },
       }),
     ).then(() => changed(dog.id));

@@ -21,6 +21,7 @@ export const keys = {
   weather: () => ['weather'] as const,
   waysOfWorking: () => ['ways-of-working'] as const,
   coats: () => ['coats'] as const,
+  headAsSaid: (said: object) => ['heads', said] as const,
   breeds: (asked: string) => ['breeds', asked] as const,
   writing: () => ['writing'] as const,
   houseNumbers: () => ['house-numbers'] as const,

@@ -79,6 +79,38 @@ export const toolWords: Record<Schemas['Tool'], string> = {
   digitalTape: t`Digital tape`,
 };
 
+export const earWords: Record<Schemas['Ears'], string> = {
+  drop: t`Drop`,
+  long: t`Long and hanging`,
+  pricked: t`Pricked`,
+  bat: t`Broad and upright`,
+  tipped: t`Upright, tip folded`,
+  button: t`Folded forward`,
+  rose: t`Folded back`,
+  cropped: t`Cropped`,
+  fringed: t`Upright with a fringe`,
+};
+
+export const furWords: Record<Schemas['Fur'], string> = {
+  smooth: t`Smooth`,
+  rough: t`Rough, with a beard`,
+  long: t`Long, with a ruff`,
+  curly: t`Curly`,
+  shaggy: t`Over the eyes`,
+};
+
+export const patternWords: Record<Schemas['CoatPattern'], string> = {
+  plain: t`One colour`,
+  mask: t`Dark muzzle`,
+  blazeAndCollar: t`White blaze and collar`,
+  tanPoints: t`Tan on muzzle and brows`,
+  merle: t`Blotched`,
+  brindle: t`Striped`,
+  ticked: t`Small spots`,
+  patched: t`A patch over eye and ear`,
+  spitz: t`Pale muzzle and brows`,
+};
+
 export const coatWords: Record<Schemas['Coat'], string> = {
   ordinary: t`Ordinary`,
   thick: t`Thick`,

@@ -88,7 +88,7 @@ export function VisitsPage() {
                 () => ask(api.POST('/api/dogs/{id}/appointments/{appointmentId}/restore', path)),
               );
             }}
-          >{t`Take off`}</Button>
+          >{t`Cancel it`}</Button>
         </Flex>
       </Flex>
     );

@@ -8,6 +8,25 @@ public static class EnamelSvg
 {
     private static readonly XNamespace Svg = "http://www.w3.org/2000/svg";
 
+    /// <summary>A head as a picture of its own.</summary>
+    /// <param name="view">The head.</param>
+    /// <param name="title">What it shows.</param>
+    public static string Write(DrawnView view, string title)
+    {
+        const double Room = 3;
+        var reach = view.Reach();
+        var (left, top) = (reach.Min(p => p.X) - Room, reach.Min(p => p.Y) - Room);
+        var (width, height) = (reach.Max(p => p.X) + Room - left, reach.Max(p => p.Y) + Room - top);
+        return new XDocument(
+            new XElement(
+                Svg + "svg",
+                new XAttribute("viewBox", $"{N(left)} {N(top)} {N(width)} {N(height)}"),
+                new XElement(Svg + "title", FileText.Printable(title)),
+                Group(view, "head")
+            )
+        ).ToString(SaveOptions.DisableFormatting);
+    }
+
     /// <summary>The head as a group with everything it needs.</summary>
     /// <param name="view">The head.</param>
     /// <param name="name">Begins the names of its clip and its fade: its own in the picture.</param>

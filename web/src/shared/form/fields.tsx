@@ -1,7 +1,7 @@
 import { Checkbox, Input, Textarea, type InputProps } from '@chakra-ui/react';
+import { t } from '@lingui/core/macro';
 import { get, useController, useFormContext, type FieldPath, type FieldValues } from 'react-hook-form';
 import { Choice } from '../Choice';
-import { dateText } from '../dates';
 import { Labelled, Several } from '../fields';
 
 /** What is wrong with a field of the form around it, in the server's words or ours. */
@@ -37,7 +37,7 @@ export function LongField({ name, label, rows }: Named & { rows: number }) {
 
 /** A day as text, in the practice's way whatever the browser's own country; what is no day stays as typed. */
 export const DayText = (props: Named & Omit<InputProps, 'name'>) => (
-  <TextField placeholder={dateText('2026-11-26', 'short')} {...props} />
+  <TextField placeholder={t`day month year`} {...props} />
 );
 
 /** One of a list. */
