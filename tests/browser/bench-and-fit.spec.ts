@@ -52,7 +52,9 @@ test('a muzzle in hand shows its rooms, and what is out says why and by how much
   await page.getByRole('button', { name: 'Why? Seat' }).first().click();
   await expect(page.getByText('Common practice, no source')).toBeVisible();
   await page.keyboard.press('Escape');
+  await page.getByText('Judged for:').click();
   await page.getByLabel('Fit style').selectOption('working');
+  await page.getByText('What Chooser needs:').click();
   await expect(page.getByText('Working: snug', { exact: true })).toBeVisible();
 });
 

@@ -29,6 +29,7 @@ test.describe('choosing for', () => {
   test('a long face: a slim basket that opens for a full pant', async ({ page }) => {
     const id = await headed(page, 'Needle', { headShapeSeen: 'long' }, head('116', '214', '65', '55', '390'));
     await page.goto(`/dogs/${id}/fit`);
+    await page.getByText(/^What .* needs:$/).click();
     await expect(page.getByText('Opens for a full pant').first()).toBeVisible();
     const { fits } = (await (await page.request.get(`/api/dogs/${id}/fits`)).json()) as {
       fits: { sizeId: string; model: string; sizeLabel: string; group: string }[];
@@ -71,6 +72,9 @@ test.describe('choosing for', () => {
       head('40', '215', '52', '67', '380'),
     );
     await page.goto(`/dogs/${id}/fit`);
+    // What may never be stands in the one line, before it is unfolded.
+    await expect(page.getByText(/^Never: a sleeve on a short face/)).toBeVisible();
+    await page.getByText('What Button needs:').click();
     await expect(page.getByText('A sleeve on a short face', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: /^Snood M/ }).click();
     await expect(page.getByText(/15 minutes at most, cool and watched all the time/)).toBeVisible();
@@ -88,11 +92,17 @@ test.describe('choosing for', () => {
 test('on a phone what is picked comes into view, and the list is one tap away', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`/dogs/${await newDog(page, 'Pocket')}/fit`);
+  // The verdict and what to do about it are on the first screen.
+  await expect(page.getByText(/^sure of what was checked/)).toBeInViewport();
+  await expect(page.getByRole('button', { name: /^Choose/ })).toBeInViewport();
+  const toList = page.getByRole('button', { name: /^The list: \d+ fit/ });
+  await toList.click();
   const row = page.getByRole('region', { name: 'Muzzles, ranked' }).getByRole('button').nth(1);
   const name = (await row.locator('b').first().innerText()).trim();
   await row.click();
   await expect(page.getByRole('heading', { name, exact: true })).toBeInViewport();
-  await page.getByRole('button', { name: 'Back to the list' }).click();
+  await expect(row).toBeHidden();
+  await toList.click();
   await expect(row).toBeInViewport();
 });
 
@@ -101,6 +111,7 @@ test.describe('a line of the brief', () => {
   test('is overruled only with a note, which stays, and stands again on request', async ({ page }) => {
     const id = await headed(page, 'Grazer', { headShapeSeen: 'medium', purposes: ['scavenging'] }, []);
     await page.goto(`/dogs/${id}/fit`);
+    await page.getByText('What Grazer needs:').click();
     await page.getByRole('button', { name: 'Overrule: Closed front' }).click();
     await page.getByRole('button', { name: 'Overrule', exact: true }).click();
     await expect(page.getByText(/^Write down why/)).toBeVisible();
@@ -108,11 +119,14 @@ test.describe('a line of the brief', () => {
     await page.getByRole('button', { name: 'Overrule', exact: true }).click();
     await expect(page.getByText('Overruled: Indoors only.')).toBeVisible();
     await page.reload();
+    await expect(page.getByText(/Overruled: closed front/)).toBeVisible();
+    await page.getByText('What Grazer needs:').click();
     await expect(page.getByText('Overruled: Indoors only.')).toBeVisible();
     await page.getByRole('button', { name: 'Let it stand again: Closed front' }).click();
     await expect(page.getByText('Overruled: Indoors only.')).toHaveCount(0);
 
     // How the practice fits: a finger that is none is refused beside its field, and stays as typed.
+    await page.getByText('Judged for:').click();
     await page.getByText('How you fit').click();
     const finger = page.getByLabel('Your finger, mm');
     await finger.fill('61');

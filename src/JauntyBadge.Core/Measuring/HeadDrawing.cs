@@ -37,7 +37,15 @@ public enum StrokePart
 public sealed record Stroke(StrokePart Name, IReadOnlyList<PointMm> Points, bool Closed);
 
 /// <summary>A place a measure is taken from, named.</summary>
-public sealed record LandmarkPoint(string Name, PointMm At);
+/// <param name="Name">What it is called.</param>
+/// <param name="At">Where it is, mm.</param>
+/// <param name="Label">Where its name stands.</param>
+public sealed record LandmarkPoint(string Name, PointMm At, LabelPlace Label)
+{
+    /// <summary>One whose name stands at it until it is placed.</summary>
+    internal LandmarkPoint(string name, PointMm at)
+        : this(name, at, new(at, LabelAnchor.Middle)) { }
+}
 
 /// <summary>Where one measure runs in one view.</summary>
 /// <param name="Measure">Which measure.</param>
@@ -100,8 +108,22 @@ public sealed record HeadDrawing(
             new Stroke(StrokePart.Section, SnoutSection.Outline(snout.Height.Value, snout.Width.Value), true),
             []
         );
-        return drawing with { Marks = MeasureMarks.Of(snout, sketch, drawing) };
+        var marks = MeasureMarks.Of(snout, sketch, drawing);
+        var heights = Enum.GetValues<DrawingView>().ToDictionary(v => v, v => HeadLabels.Height(v, drawing.In(v), marks));
+        return drawing with { Marks = [.. marks.Select(m => HeadLabels.Placed(m, drawing.In(m.View), heights[m.View]))] };
     }
+
+    /// <summary>One of its views.</summary>
+    public DrawnView In(DrawingView view) =>
+        view switch
+        {
+            DrawingView.Side => Side,
+            DrawingView.Top => Above,
+            _ => FromTheFront,
+        };
+
+    /// <summary>How high names are written in a view, mm.</summary>
+    public double LabelHeight(DrawingView view) => HeadLabels.Height(view, In(view), Marks);
 
     /// <summary>The small picture of a head for a badge.</summary>
     public static HeadPortrait Portrait(SnoutModel snout, HeadLook look) => HeadPortrait.Of(new SideHead(snout, new HeadSketch(snout), look).Draw());

@@ -19,7 +19,7 @@ internal static class HeadEndpoints
         api.MapGet("/heads/portrait", PortraitAsync)
             .WithTags("Breeds")
             .WithName("headAsSaid")
-            .May(Concern.Trade)
+            .May(Concern.Choosing)
             .WithSummary("The head of a dog as far as it was said what it looks like.");
         api.MapGet("/breeds/{breedId}/head.svg", BreedAsync)
             .WithTags("Breeds")

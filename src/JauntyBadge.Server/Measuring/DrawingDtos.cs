@@ -22,16 +22,25 @@ public sealed record EnamelFieldDto(EnamelPart Part, string D, string? Fill, str
 /// <param name="Contour">The head's outline as SVG path data, mm.</param>
 /// <param name="Fade">Where the neck begins to fade, and where it is gone; empty where nothing fades.</param>
 /// <param name="Corners">Two corners of the box that holds what is seen of it.</param>
-public sealed record DrawnViewDto(IReadOnlyList<EnamelFieldDto> Fields, string Contour, IReadOnlyList<PointMm> Fade, IReadOnlyList<PointMm> Corners)
+/// <param name="LabelMm">How high names are written beside it, mm.</param>
+public sealed record DrawnViewDto(
+    IReadOnlyList<EnamelFieldDto> Fields,
+    string Contour,
+    IReadOnlyList<PointMm> Fade,
+    IReadOnlyList<PointMm> Corners,
+    double LabelMm
+)
 {
-    internal static DrawnViewDto Of(DrawnView view)
+    internal static DrawnViewDto Of(HeadDrawing drawing, DrawingView which)
     {
+        var view = drawing.In(which);
         var reach = view.Reach();
         return new(
             [.. view.Fields.Select(EnamelFieldDto.Of)],
             view.Contour.Path(),
             view is { FadeFrom: { } from, FadeTo: { } to } ? [from, to] : [],
-            [new(reach.Min(p => p.X), reach.Min(p => p.Y)), new(reach.Max(p => p.X), reach.Max(p => p.Y))]
+            [new(reach.Min(p => p.X), reach.Min(p => p.Y)), new(reach.Max(p => p.X), reach.Max(p => p.Y))],
+            Math.Round(drawing.LabelHeight(which), 2)
         );
     }
 }
@@ -44,9 +53,9 @@ public sealed record HeadDrawingDto(DrawnViewDto Side, DrawnViewDto Top, DrawnVi
 {
     internal static HeadDrawingDto Of(HeadDrawing drawing, MeasuringWords words) =>
         new(
-            DrawnViewDto.Of(drawing.Side),
-            DrawnViewDto.Of(drawing.Above),
-            DrawnViewDto.Of(drawing.FromTheFront),
+            DrawnViewDto.Of(drawing, DrawingView.Side),
+            DrawnViewDto.Of(drawing, DrawingView.Top),
+            DrawnViewDto.Of(drawing, DrawingView.Front),
             drawing.Hinge,
             drawing.Section,
             words.Told(drawing).Marks
@@ -58,5 +67,5 @@ public sealed record HeadDrawingDto(DrawnViewDto Side, DrawnViewDto Top, DrawnVi
 /// <param name="Section">The snout cut across at the fit line.</param>
 public sealed record HeadBesideDto(DrawnViewDto Side, PointMm Hinge, Stroke Section)
 {
-    internal static HeadBesideDto Of(HeadDrawing drawing) => new(DrawnViewDto.Of(drawing.Side), drawing.Hinge, drawing.Section);
+    internal static HeadBesideDto Of(HeadDrawing drawing) => new(DrawnViewDto.Of(drawing, DrawingView.Side), drawing.Hinge, drawing.Section);
 }

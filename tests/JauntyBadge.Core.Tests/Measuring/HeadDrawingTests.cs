@@ -67,6 +67,45 @@ public sealed class HeadDrawingTests
         }
     }
 
+    /// <summary>Names are read, and the eye is seen: over every measure, view and dog.</summary>
+    [Fact]
+    public void Names_cover_neither_an_eye_nor_each_other()
+    {
+        foreach (var (snout, look) in Heads(150))
+        {
+            var drawing = HeadDrawing.Of(snout, look);
+            foreach (var mark in drawing.Marks)
+            {
+                var height = drawing.LabelHeight(mark.View);
+                var names = mark.Landmarks.Select(l => (l.Name, Box: Box(l.Label, l.Name.Length, height))).ToList();
+                foreach (var (name, box) in names)
+                {
+                    foreach (var eye in drawing.In(mark.View).Fields.Where(f => f.Part == EnamelPart.Iris))
+                        Assert.DoesNotContain(eye.Curve.Points(), p => p.X > box.Left && p.X < box.Right && p.Y > box.Top && p.Y < box.Bottom);
+                    Assert.All(
+                        names.Where(o => o.Name != name),
+                        o =>
+                            Assert.False(
+                                o.Box.Left < box.Right && box.Left < o.Box.Right && o.Box.Top < box.Bottom && box.Top < o.Box.Bottom,
+                                $"{mark.Measure} {mark.View}: {name} and {o.Name}"
+                            )
+                    );
+                }
+            }
+        }
+    }
+
+    /// <summary>Where a text of this many letters stands, worked out anew from how it is drawn: half its height a letter at least.</summary>
+    private static (double Left, double Top, double Right, double Bottom) Box(LabelPlace label, int letters, double height)
+    {
+        var wide = 0.5 * height * letters;
+        var left =
+            label.Anchor == LabelAnchor.Start ? label.At.X
+            : label.Anchor == LabelAnchor.End ? label.At.X - wide
+            : label.At.X - wide / 2;
+        return (left, label.At.Y - 0.75 * height, left + wide, label.At.Y + 0.2 * height);
+    }
+
     /// <summary>Published: WCAG 2.2 asks 3 : 1 of what has to be told apart. The line stands on the coat, whichever scheme is behind it.</summary>
     [Fact]
     public void The_line_is_seen_on_every_coat()

@@ -116,6 +116,20 @@ public sealed class DossierTests(DemoServer demo) : IClassFixture<DemoServer>
         Assert.True(JsonNode.DeepEquals(Bare(text), Bare((await DossierOfAsync(other, id)).Document)));
     }
 
+    /// <summary>A release that did not know of ears yet wrote a dossier without them.</summary>
+    [Fact]
+    public async Task What_may_be_nothing_may_be_left_out()
+    {
+        var document = JsonNode.Parse(await File.ReadAllTextAsync(Path.Combine(Root, Example)))!;
+        foreach (var name in new[] { "earsSeen", "furSeen", "patternSeen", "notes" })
+            Assert.True(((JsonObject)document["dog"]!).Remove(name));
+        using var other = new PracticeServer();
+        var taken = await SendAsync(other, "/api/dossiers", Zip(("dossier.json", document.ToJsonString())));
+        Assert.Equal(HttpStatusCode.OK, taken.Status);
+        ((JsonObject)document["dog"]!).Remove("name");
+        Assert.Equal(HttpStatusCode.BadRequest, (await SendAsync(other, "/api/dossiers", Zip(("dossier.json", document.ToJsonString())))).Status);
+    }
+
     /// <summary>What is no dossier is refused, and the place is named.</summary>
     [Theory]
     [InlineData("not-a-zip", "damaged, or no ZIP")]

@@ -30,7 +30,11 @@ export const Brief = memo(function Brief({
   const rests = fits.snout.filter((s) => s.provenance !== 'measured' && s.part !== 'fitLine');
   return (
     <Box as="section" aria-label={t`The brief`}>
-      <Line title={t`What ${card.dog.name} needs`} says={summaryOf(brief.lines)}>
+      <Line
+        title={t`What ${card.dog.name} needs`}
+        says={summaryOf(brief.lines)}
+        open={brief.lines.some((l) => hasDraft(`overrule/${card.dog.id}.${l.id}`))}
+      >
         <Box as="dl" css={{ columnWidth: '17rem', columnGap: '1.75rem' }}>
           {topics.map((topic) => {
             const lines = brief.lines.filter((l) => l.topic === topic);
@@ -155,18 +159,20 @@ export const Brief = memo(function Brief({
   );
 });
 
-/** The brief in a breath: what must be, what never, what is wished for. */
-const summaryOf = (lines: BriefLine[]) =>
-  (['required', 'ruledOut', 'wanted'] as const)
-    .map((demand) => {
-      const says = [
-        ...new Set(lines.filter((l) => l.demand === demand && !l.overruled).map((l) => l.says.toLowerCase())),
-      ];
-      return says.length > 0 ? `${demandWords[demand]}: ${says.join(', ')}.` : '';
-    })
-    .filter(Boolean)
-    .map((text) => text.charAt(0).toUpperCase() + text.slice(1))
+/** The brief in a breath: what never, what must be, what is wished for, and what of it does not bind. */
+const summaryOf = (lines: BriefLine[]) => {
+  const says = (of: (line: BriefLine) => boolean) => [...new Set(lines.filter(of).map((l) => l.says.toLowerCase()))];
+  return [
+    ...(['ruledOut', 'required', 'wanted'] as const).map((demand): [string, string[]] => [
+      demandWords[demand],
+      says((l) => l.demand === demand && !l.overruled),
+    ]),
+    [t`Overruled`, says((l) => Boolean(l.overruled))] as [string, string[]],
+  ]
+    .filter(([, found]) => found.length > 0)
+    .map(([label, found]) => `${label.charAt(0).toUpperCase()}${label.slice(1)}: ${found.join(', ')}.`)
     .join(' ');
+};
 
 /** What the catalogue is judged for, in a breath. */
 const askedOf = (question: Question, brief: Schemas['BriefDto']) =>
@@ -182,9 +188,21 @@ const askedOf = (question: Question, brief: Schemas['BriefDto']) =>
     .replace(/^./, (first) => first.toUpperCase());
 
 /** One quiet line that unfolds. */
-function Line({ title, says, children }: { title: string; says: string; children: React.ReactNode }) {
+function Line({
+  title,
+  says,
+  open = false,
+  children,
+}: {
+  title: string;
+  says: string;
+  /** Something typed waits in it. */
+  open?: boolean;
+  children: React.ReactNode;
+}) {
+  const [openAtFirst] = useState(open);
   return (
-    <chakra.details css={{ '&[open] .says': { display: 'none' } }}>
+    <chakra.details open={openAtFirst} css={{ '&[open] .says': { display: 'none' } }}>
       <chakra.summary cursor="pointer" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis" py="0.5">
         <b>{title}:</b>{' '}
         <Text as="span" className="says" color="fg.muted">

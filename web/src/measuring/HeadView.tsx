@@ -33,23 +33,19 @@ const Words = chakra('text', {
 });
 
 function Landmarks({ mark, font }: { mark: Mark; font: number }) {
-  const middle = mark.landmarks.reduce((sum, l) => sum + l.at.x, 0) / mark.landmarks.length;
-  return mark.landmarks.map((landmark, i) => {
-    const left = mark.landmarks.length > 1 && landmark.at.x < middle;
-    return (
-      <g key={i}>
-        <circle cx={landmark.at.x} cy={landmark.at.y} r={font * 0.3} fill="currentColor" />
-        <Words
-          x={landmark.at.x + (left ? -0.6 : 0.6) * font}
-          y={landmark.at.y + font * 1.15}
-          textAnchor={left ? 'end' : 'start'}
-          style={{ fontSize: font }}
-        >
-          {landmark.name}
-        </Words>
-      </g>
-    );
-  });
+  return mark.landmarks.map((landmark, i) => (
+    <g key={i}>
+      <circle cx={landmark.at.x} cy={landmark.at.y} r={font * 0.3} fill="currentColor" />
+      <Words
+        x={landmark.label.at.x}
+        y={landmark.label.at.y}
+        textAnchor={landmark.label.anchor}
+        style={{ fontSize: font }}
+      >
+        {landmark.name}
+      </Words>
+    </g>
+  ));
 }
 
 /** A dimension line with its end strokes and the value along it. */
@@ -97,8 +93,7 @@ function Picture({
   const head = drawing[view];
   const all = drawing.marks.filter((m) => m.view === view);
   const points = [...head.corners, ...all.flatMap((m) => [...m.paths.flat(), ...m.dimension])];
-  const tight = viewBoxOf(points, 0);
-  const font = tight.width * (view === 'front' ? 0.055 : 0.036);
+  const font = head.labelMm;
   const frame = viewBoxOf(points, large ? font * 1.6 : font);
   // Room beside an upright dimension line for its value.
   const room = large ? font * 4.5 : 0;

@@ -4210,6 +4210,11 @@ export interface components {
             fade: components["schemas"]["PointMm"][];
             /** @description Two corners of the box that holds what is seen of it. */
             corners: components["schemas"]["PointMm"][];
+            /**
+             * Format: double
+             * @description How high names are written beside it, mm.
+             */
+            labelMm: number;
         };
         /** @enum {string} */
         Ears: "drop" | "long" | "pricked" | "bat" | "tipped" | "button" | "rose" | "cropped" | "fringed";
@@ -5199,14 +5204,30 @@ export interface components {
             clinicHands: boolean;
         };
         /**
+         * @description At which end of a text its place is.
+         * @enum {string}
+         */
+        LabelAnchor: "start" | "middle" | "end";
+        /** @description Where a text stands. */
+        LabelPlace: {
+            /** @description The end or middle of its base line, mm. */
+            at: components["schemas"]["PointMm"];
+            /** @description Which of them. */
+            anchor: components["schemas"]["LabelAnchor"];
+        };
+        /**
          * @description A place on the head that is marked on a picture.
          * @enum {string}
          */
         Landmark: "noseTip" | "innerEye" | "fitLineTop" | "fitLineUnder" | "throatBump" | "bridgeFront" | "bridgeBack" | "stop" | "occiput" | "innerEyeLeft" | "innerEyeRight" | "snoutLeft" | "snoutRight" | "skullLeft" | "skullRight";
         /** @description A place a measure is taken from, named. */
         LandmarkPoint: {
+            /** @description What it is called. */
             name: string;
+            /** @description Where it is, mm. */
             at: components["schemas"]["PointMm"];
+            /** @description Where its name stands. */
+            label: components["schemas"]["LabelPlace"];
         };
         /** @description A step this dog does not need. */
         LeftOutDto: {

@@ -115,7 +115,14 @@ public static class DossierSchema
         return session;
     }
 
-    private static JsonObject ObjectOf(DossierRow row) => Object([.. row.Columns.Select(c => (c.Name, Column(c)))]);
+    /// <summary>What may be nothing may be left out too: an older release did not know of it.</summary>
+    private static JsonObject ObjectOf(DossierRow row)
+    {
+        var made = Object();
+        foreach (var column in row.Columns)
+            Add(made, column.Name, Column(column), isRequired: !column.Property.IsNullable);
+        return made;
+    }
 
     private static JsonObject Object(params (string Name, JsonNode Schema)[] members)
     {
@@ -131,10 +138,11 @@ public static class DossierSchema
         return made;
     }
 
-    private static void Add(JsonObject of, string name, JsonNode schema)
+    private static void Add(JsonObject of, string name, JsonNode schema, bool isRequired = true)
     {
         of["properties"]![name] = schema;
-        ((JsonArray)of["required"]!).Add(name);
+        if (isRequired)
+            ((JsonArray)of["required"]!).Add(name);
     }
 
     private static JsonObject Column(DossierColumn column)
