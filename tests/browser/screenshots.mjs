@@ -1,6 +1,7 @@
 // Takes the pictures of docs/screenshots from a fresh demo practice. Called by bin/screenshots.
 import { chromium } from '@playwright/test';
 import { launchOptions } from './chromium.mjs';
+import { headsOfBreeds } from './heads.mjs';
 
 const [address, folder] = process.argv.slice(2);
 const wide = { width: 1280, height: 800 };
@@ -134,6 +135,8 @@ await picture('wear-phone-dark', {
   },
 });
 await picture('numbers', { at: () => '/numbers' });
+await headsOfBreeds(browser, address, `${folder}/heads.png`);
+console.log('heads');
 // Last: the dog is given to a phone, and what it was to the demo's fitter before is in the pictures above.
 await picture('home-phone', {
   viewport: phone,

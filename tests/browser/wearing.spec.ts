@@ -273,7 +273,7 @@ test('a dog’s record tells of every room and is narrowed to one', async ({ pag
 test('the stops are put in order and stay so', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'In the order of my stops' }).click();
-  const stops = page.getByRole('heading', { level: 2 });
+  const stops = page.getByRole('heading', { level: 2, name: /^\d+\. / });
   await expect(stops.first()).toHaveText(/^1\. /);
   const [first, second] = [(await stops.nth(0).textContent()) ?? '', (await stops.nth(1).textContent()) ?? ''];
   await page.getByRole('button', { name: `${second.slice(3)}: earlier` }).click();

@@ -23,16 +23,23 @@ public sealed record FitDrawing(
     Angle Gape
 )
 {
+    /// <summary>The muzzle as it is made; empty where only its lengths are known.</summary>
+    public IReadOnlyList<MuzzleField> Drawn { get; init; } = [];
+
     private const int UprightBars = 5;
     private const double SectionGap = 7;
 
     /// <summary>Draws a ranked muzzle, a sleeve or cover as the tube it is.</summary>
     /// <param name="fit">The muzzle on the dog.</param>
     /// <param name="look">What the dog looks like besides its lengths; null for a dog nobody said anything of.</param>
-    public static FitDrawing Of(RankedFit fit, HeadLook? look = null) =>
-        fit is { Assessment: { } assessment, Basket: { } basket }
+    public static FitDrawing Of(RankedFit fit, HeadLook? look = null)
+    {
+        var drawing = fit is { Assessment: { } assessment, Basket: { } basket }
             ? Of(fit.Question.Snout, basket, assessment, look)
             : OfTube(fit.Question.Snout, fit.Size.Length, fit.Size.GirthRange()!.Value.High, look);
+        var wall = drawing.Basket.Single(s => s.Name == StrokePart.Wall).Points;
+        return drawing with { Drawn = DrawnMuzzle.Of(fit.Model, FitScore.Sight(fit.Model, fit.Brief)?.Colour.Hex, drawing.Head, wall, fit.Strap) };
+    }
 
     /// <summary>Draws an assessed basket.</summary>
     public static FitDrawing Of(SnoutModel snout, BasketModel basket, FitAssessment fit, HeadLook? look = null)

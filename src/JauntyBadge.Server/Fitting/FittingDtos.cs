@@ -322,14 +322,28 @@ public sealed record DimensionDto(string Name, PointMm From, PointMm To, double 
     public static DimensionDto Of(Dimension d) => new(d.Name, d.From, d.To, d.Value.Millimeters.Tidy());
 }
 
+/// <summary>A field of a drawn muzzle.</summary>
+/// <param name="D">Its edge as SVG path data, mm, with what is cut out of it.</param>
+/// <param name="Fill">Its colour; null for a line.</param>
+/// <param name="Line">The colour of its line; null for none.</param>
+/// <param name="Width">The line's width, mm.</param>
+/// <param name="Stitched">The line is broken, as a seam is.</param>
+public sealed record MuzzleFieldDto(MuzzlePart Part, string D, string? Fill, string? Line, double Width, double Opacity, bool Stitched)
+{
+    internal static MuzzleFieldDto Of(MuzzleField f) =>
+        new(f.Part, f.Curve.Path() + string.Concat(f.Holes.Select(h => h.Path())), f.Fill, f.Line, Math.Round(f.Width, 2), f.Opacity, f.Stitched);
+}
+
 /// <summary>A muzzle over a snout, to scale.</summary>
+/// <param name="Drawn">The muzzle as it is made; empty where only its lengths are known.</param>
 public sealed record FitDrawingDto(
     HeadBesideDto Head,
     IReadOnlyList<Stroke> Basket,
     Stroke BasketSection,
     IReadOnlyList<DimensionDto> Dimensions,
     IReadOnlyList<DimensionDto> SectionDimensions,
-    double GapeDeg
+    double GapeDeg,
+    IReadOnlyList<MuzzleFieldDto> Drawn
 )
 {
     internal static FitDrawingDto Of(FitDrawing d) =>
@@ -339,7 +353,8 @@ public sealed record FitDrawingDto(
             d.BasketSection,
             [.. d.Dimensions.Select(DimensionDto.Of)],
             [.. d.SectionDimensions.Select(DimensionDto.Of)],
-            d.Gape.Degrees.Tidy()
+            d.Gape.Degrees.Tidy(),
+            [.. d.Drawn.Select(MuzzleFieldDto.Of)]
         );
 }
 

@@ -72,7 +72,7 @@ export function FitList({
         .filter((g) => g === 'fits' || g === 'near' || of(g).length > 0)
         .map((group) => (
           <Box key={group} mb="4">
-            <Heading as="h3" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">
+            <Heading as="h2" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">
               {groupWords[group]} {of(group).length}
             </Heading>
             {of(group).length > 0 && saidOf[group] && (
@@ -107,7 +107,7 @@ export function FitList({
       )}
       {fits.training.length > 0 && (
         <Box mb="4">
-          <Heading as="h3" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">{t`To train in first`}</Heading>
+          <Heading as="h2" size="md" borderBottomWidth="2px" borderColor="fg" pb="1">{t`To train in first`}</Heading>
           <ul>
             {fits.training.map((row) => (
               <li key={row.sizeId}>

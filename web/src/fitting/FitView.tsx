@@ -137,8 +137,12 @@ function Side({
       color="fg"
     >
       <EnamelHead view={drawing.head.side} hinge={drawing.head.hinge} opened={Math.min(opened, WIDEST)} />
+      {drawing.drawn.length > 0 && !pushed ? (
+        <Muzzle drawn={drawing.drawn} />
+      ) : (
+        <Basket strokes={shown(drawing.basket)} />
+      )}
       {over && <Basket strokes={shown(over.basket)} second />}
-      <Basket strokes={shown(drawing.basket)} />
       {!pushed &&
         drawing.dimensions
           .filter((d) => d.name !== 'chinRoom' || opened === 0)
@@ -159,6 +163,26 @@ function Side({
 /** A plain drawing without controls, for what was chosen earlier and for the catalogue. */
 export function StillView({ label, drawing, maxH = '30vh' }: { label: string; drawing: Drawing; maxH?: string }) {
   return <Side label={label} drawing={drawing} opened={0} pushed={false} maxH={maxH} />;
+}
+
+/** The muzzle as it is made. */
+function Muzzle({ drawn }: { drawn: Drawing['drawn'] }) {
+  return (
+    <g strokeLinejoin="round" strokeLinecap="round">
+      {drawn.map((field, i) => (
+        <path
+          key={i}
+          d={field.d}
+          fill={field.fill ?? 'none'}
+          fillRule="evenodd"
+          stroke={field.line ?? 'none'}
+          strokeWidth={field.width}
+          opacity={field.opacity}
+          strokeDasharray={field.stitched ? `${3 * field.width} ${2.5 * field.width}` : undefined}
+        />
+      ))}
+    </g>
+  );
 }
 
 function Basket({ strokes, second = false }: { strokes: Schemas['Stroke'][]; second?: boolean }) {

@@ -85,7 +85,7 @@ export function ReadingLine({
             color="fg.muted"
             title={t`Twice the standard uncertainty of the mean: nineteen times in twenty the length lies within it`}
           >
-            ± {doubtText(2 * measured.standardUncertaintyMm, unit)}, 19 times in 20
+            {t`± ${doubtText(2 * measured.standardUncertaintyMm, unit)}, 19 times in 20`}
             {measured.count > 1 && t`, ${measured.count} within ${lengthText(measured.spreadMm, unit)}`}
           </Text>
         )}

@@ -19,7 +19,7 @@ export function FromHome() {
     <>
       <AsideTray />
       {news.data && news.data.length > 0 && (
-        <Box as="section" mb="8" aria-label={t`New from home`} className="no-print">
+        <Box as="section" mb={{ base: 8, lg: 4 }} aria-label={t`New from home`} className="no-print">
           <Flex align="baseline" gap="2" borderBottomWidth="2px" borderColor="fg" pb="1">
             <Heading as="h2" size="lg">{t`New from home`}</Heading>
             <Text fontWeight="700">{news.data.length}</Text>
@@ -47,8 +47,16 @@ function Row({ dog }: { dog: Schemas['FromHomeDto'] }) {
     }
   };
   return (
-    <Flex as="li" gap="4" py="3" borderBottomWidth="1px" borderColor="border" wrap="wrap" align="center">
-      <Box flex="1" minW="14rem">
+    <Flex
+      as="li"
+      gap="4"
+      py={{ base: 3, lg: 1 }}
+      borderBottomWidth="1px"
+      borderColor="border"
+      wrap="wrap"
+      align="center"
+    >
+      <Box flex="1" minW="14rem" display={{ lg: 'flex' }} alignItems="baseline" columnGap="3" flexWrap="wrap">
         <Text fontSize="xl" fontWeight="700" color={dog.grave ? 'stop' : 'fg'}>
           {dog.grave && <span aria-hidden="true">⬣ </span>}
           {dog.dog}: {dog.says.join(', ')}
@@ -56,13 +64,18 @@ function Row({ dog }: { dog: Schemas['FromHomeDto'] }) {
         <Text color="fg.muted">{dog.changed}</Text>
       </Box>
       <Flex gap="2" wrap="wrap">
-        <Button asChild variant="outline" borderColor="border.strong">
+        <Button asChild variant="outline" borderColor="border.strong" h={{ lg: 9 }}>
           <RouterLink to={dog.unread > 0 ? `/dogs/${dog.dogId}/notes` : `/dogs/${dog.dogId}`}>
             {dog.unread > 0 ? t`Read: ${dog.dog}` : t`Open: ${dog.dog}`}
           </RouterLink>
         </Button>
         {decides && (
-          <Button variant="outline" borderColor="border.strong" onClick={() => void looked()}>{t`Looked at`}</Button>
+          <Button
+            variant="outline"
+            borderColor="border.strong"
+            h={{ lg: 9 }}
+            onClick={() => void looked()}
+          >{t`Looked at`}</Button>
         )}
       </Flex>
     </Flex>

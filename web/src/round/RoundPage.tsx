@@ -46,11 +46,11 @@ export function RoundPage() {
   return (
     <Box maxW="70rem" mx="auto">
       <Flex align="end" wrap="wrap" gap="4" mb="3">
-        <Box flex="1" minW="16rem">
-          <Text color="fg.muted">{first?.day ?? ' '}</Text>
+        <Box flex="1" minW="16rem" display={{ lg: 'flex' }} alignItems="baseline" gap="3">
           <Heading as="h1" size="4xl" lineHeight="1.1">
             {archived ? t`Archived dogs` : t`The round`}
           </Heading>
+          <Text color="fg.muted">{first?.day ?? ' '}</Text>
         </Box>
         {first?.all !== 0 && <Search text={search} onChange={setSearch} />}
         <Button asChild _print={{ display: 'none' }}>
@@ -61,7 +61,7 @@ export function RoundPage() {
           </RouterLink>
         </Button>
       </Flex>
-      <Flex gap={{ base: 3, md: 5 }} wrap="wrap" mb="6" fontSize="sm" _print={{ display: 'none' }}>
+      <Flex gap={{ base: 3, md: 5 }} wrap="wrap" mb={{ base: 6, lg: 3 }} fontSize="sm" _print={{ display: 'none' }}>
         {!archived && (
           <Quiet onClick={() => setBy(by === 'stops' ? 'pressing' : 'stops')}>
             {by === 'stops' ? t`What cannot wait first` : t`In the order of my stops`}
@@ -187,7 +187,7 @@ function useRoundOrder() {
 function Group({ title, count, cards }: { title: string; count: number; cards: Card[] }) {
   if (cards.length === 0) return null;
   return (
-    <Box as="section" mb="8" aria-label={title}>
+    <Box as="section" mb={{ base: 8, lg: 4 }} aria-label={title}>
       <Flex align="baseline" gap="2" borderBottomWidth="2px" borderColor="fg" pb="1">
         <Heading as="h2" size="lg">
           {title}

@@ -4379,6 +4379,8 @@ export interface components {
             sectionDimensions: components["schemas"]["DimensionDto"][];
             /** Format: double */
             gapeDeg: number;
+            /** @description The muzzle as it is made; empty where only its lengths are known. */
+            drawn: components["schemas"]["MuzzleFieldDto"][];
         };
         /** @description One muzzle judged in full. */
         FitDto: {
@@ -5552,6 +5554,25 @@ export interface components {
             /** Format: int32 */
             leadDays?: null | number;
         };
+        /** @description A field of a drawn muzzle. */
+        MuzzleFieldDto: {
+            part: components["schemas"]["MuzzlePart"];
+            /** @description Its edge as SVG path data, mm, with what is cut out of it. */
+            d: string;
+            /** @description Its colour; null for a line. */
+            fill: null | string;
+            /** @description The colour of its line; null for none. */
+            line: null | string;
+            /**
+             * Format: double
+             * @description The line's width, mm.
+             */
+            width: number;
+            /** Format: double */
+            opacity: number;
+            /** @description The line is broken, as a seam is. */
+            stitched: boolean;
+        };
         /** @description A muzzle as its maker sells it. */
         MuzzleModel: {
             /** @description Stable id. */
@@ -5606,6 +5627,11 @@ export interface components {
              */
             leadDays?: null | number;
         };
+        /**
+         * @description What a field of a drawn muzzle shows.
+         * @enum {string}
+         */
+        MuzzlePart: "body" | "detail" | "neckStrap" | "foreheadStrap" | "collarLink" | "fastener" | "hole" | "markedHole";
         /**
          * @description One size of a model. Baskets have depths, width and opening, or as some charts do only length and opening girth; sleeves and
          *     covers have a girth range.

@@ -26,7 +26,7 @@ internal static class SideFur
                 .. Fringe(new(0.0 * xe, 0.86 * h), new(back * xe, 0.98 * h), deep * h, 5),
             ]),
             head.Enamel.Light,
-            Enamel.LineOn(head.Enamel.Light),
+            Hair(head.Enamel.Light),
             turns: true,
             fades: false
         );
@@ -41,7 +41,7 @@ internal static class SideFur
         void Tuft(IReadOnlyList<Knot> grown, IReadOnlyList<Knot> ends)
         {
             put(Curve.Loop([.. grown, .. ends]), light, null, turns: false, fades: false);
-            put(Curve.Line(ends), null, Enamel.LineOn(light), turns: false, fades: false);
+            put(Curve.Line(ends), null, Hair(light), turns: false, fades: false);
         }
 
         void Moustache(double deep, double back) =>
@@ -95,6 +95,9 @@ internal static class SideFur
         }
     }
 
+    /// <summary>The line at the ends of hair: softer than the head's, or white locks read as teeth.</summary>
+    private static string Hair(string fill) => Enamel.Mix(fill, Enamel.LineOn(fill), 0.55);
+
     /// <summary>A ruff: lighter hair from the cheek down over the throat, with a line at its fringe only.</summary>
     private static void Ruff(SideHead head, PutFur put)
     {
@@ -113,7 +116,7 @@ internal static class SideFur
             turns: false,
             fades: true
         );
-        put(Curve.Line([new Knot(X(0.44), 0.56 * h), new Knot(X(0.34), 0.68 * h), .. fringe]), null, Enamel.LineOn(fill), turns: false, fades: true);
+        put(Curve.Line([new Knot(X(0.44), 0.56 * h), new Knot(X(0.34), 0.68 * h), .. fringe]), null, Hair(fill), turns: false, fades: true);
     }
 
     /// <summary>An edge of hanging locks from one place to another: shallow notches between them, so that it reads as hair.</summary>
