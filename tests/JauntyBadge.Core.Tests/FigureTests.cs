@@ -33,7 +33,7 @@ public partial class FigureTests
         "half of them around",
         "corner 1 to corner 2",
         "Two sizes",
-        "Two: a light one to train in",
+        "Two: a light muzzle to train in",
         "between two shapes",
         "straight between the two landmarks",
         // Words that are names: half a pant, half way, tiers, sizes, steps of a plan and of a pad, schools.

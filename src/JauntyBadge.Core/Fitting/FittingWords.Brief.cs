@@ -13,7 +13,7 @@ public sealed partial class FittingWords
         {
             CountAdvice.Spare => writing.Say("A spare of the same"),
             CountAdvice.FinalFirst => writing.Say("One muzzle, the final one at once"),
-            CountAdvice.TrainingFirst => writing.Say("Two muzzles: a light one to train in, then the final one"),
+            CountAdvice.TrainingFirst => writing.Say("Two: a light muzzle to train in, then the final one"),
             _ => writing.Say("One muzzle is enough"),
         };
 

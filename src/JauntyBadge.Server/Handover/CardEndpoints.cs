@@ -32,8 +32,7 @@ public sealed record CardDto(
     IReadOnlyList<CardPart> Parts,
     string Holds,
     DateOnly Until,
-    HeadPortrait Portrait,
-    string CoatHex
+    HeadPortrait Portrait
 );
 
 /// <summary>Cards and reports, on the screen and as PDF.</summary>
@@ -96,8 +95,7 @@ internal static class CardEndpoints
             words.Parts(card, facts),
             words.Holds(card, facts),
             card.Until,
-            fit.File.Record.Portrait,
-            fit.File.Record.Profile.Look.CoatHex
+            fit.File.Record.Portrait
         );
     }
 
@@ -123,8 +121,7 @@ internal static class CardEndpoints
             facts.IsStop,
             words.Parts(card, facts),
             words.Holds(card, facts),
-            fit.File.Record.Portrait,
-            fit.File.Record.Profile.Look.CoatHex
+            fit.File.Record.Portrait
         );
         return Pdf(CardPdf.Write(text, size, clock.UtcNow()), $"{fit.File.Dog.Name}-card-{card.For}");
     }

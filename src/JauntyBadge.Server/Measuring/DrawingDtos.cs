@@ -47,9 +47,18 @@ public sealed record DrawnViewDto(
 
 /// <summary>A dog's head, to scale.</summary>
 /// <param name="Hinge">What the lower jaw turns about.</param>
+/// <param name="EyeCorner">The inner corner of the eye, from the side.</param>
 /// <param name="Section">The snout cut across at the fit line.</param>
 /// <param name="Marks">Where every measure runs.</param>
-public sealed record HeadDrawingDto(DrawnViewDto Side, DrawnViewDto Top, DrawnViewDto Front, PointMm Hinge, Stroke Section, IReadOnlyList<MeasureMark> Marks)
+public sealed record HeadDrawingDto(
+    DrawnViewDto Side,
+    DrawnViewDto Top,
+    DrawnViewDto Front,
+    PointMm Hinge,
+    PointMm EyeCorner,
+    Stroke Section,
+    IReadOnlyList<MeasureMark> Marks
+)
 {
     internal static HeadDrawingDto Of(HeadDrawing drawing, MeasuringWords words) =>
         new(
@@ -57,6 +66,7 @@ public sealed record HeadDrawingDto(DrawnViewDto Side, DrawnViewDto Top, DrawnVi
             DrawnViewDto.Of(drawing, DrawingView.Top),
             DrawnViewDto.Of(drawing, DrawingView.Front),
             drawing.Hinge,
+            drawing.EyeCorner,
             drawing.Section,
             words.Told(drawing).Marks
         );

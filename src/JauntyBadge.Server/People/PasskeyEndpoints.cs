@@ -45,7 +45,7 @@ internal static class PasskeyEndpoints
     )
     {
         await guard.CountAsync(http, what: null, cancel);
-        var found = await PerformAsync(() => identity.PerformPasskeyAssertionAsync(entry.Credential ?? ""));
+        var found = await PerformAsync(() => identity.PerformPasskeyAssertionAsync(NeedCredential(entry)));
         if (found is not { Succeeded: true, User: { WithdrawnAt: null } person })
             throw new Refusal(StatusCodes.Status401Unauthorized, "Not let in", "This passkey is not known here.");
         await guard.RightAsync(http, what: null, cancel);
@@ -91,7 +91,7 @@ internal static class PasskeyEndpoints
     )
     {
         _ = NeedPerson(asker);
-        var made = await PerformAsync(() => identity.PerformPasskeyAttestationAsync(entry.Credential ?? ""));
+        var made = await PerformAsync(() => identity.PerformPasskeyAttestationAsync(NeedCredential(entry)));
         if (made is not { Succeeded: true, Passkey: { } passkey })
             throw Refusal.Field("credential", "The browser's passkey cannot be used. Try again.");
         passkey.Name = entry.Name.OrNull() is { } name ? name[..Math.Min(name.Length, PersonEntryValidator.LongestName)] : asker.Device!.Name;
@@ -150,6 +150,9 @@ internal static class PasskeyEndpoints
             return null;
         }
     }
+
+    private static string NeedCredential(PasskeyEntry entry) =>
+        entry.Credential.OrNull() ?? throw Refusal.Field("credential", "What the browser made or signed is missing.");
 
     private static PersonRow NeedPerson(Asker asker) =>
         asker.Device?.Person ?? throw Refusal.Conflict("Nobody is signed in here: whoever sits at the machine needs no passkey.");

@@ -27,7 +27,6 @@ public sealed record RoundCardDto(
     RoundGroup Group,
     IReadOnlyList<NextThing> Things,
     IReadOnlyList<string> Done,
-    string CoatHex,
     HeadPortrait Portrait,
     Guid? OpenSessionId,
     WearOnDto? WearOn
@@ -45,7 +44,6 @@ public sealed record RoundCardDto(
             dog.Group,
             [.. dog.Things.Select(t => NextThing.Of(t, dog.Standing, words))],
             [.. dog.Standing.Done.Select(words.Done)],
-            dog.CoatHex,
             dog.Portrait,
             dog.OpenSessionId,
             dog.Standing.On is { } on ? WearOnDto.Of(on, dog.Standing.Rules) : null
@@ -71,7 +69,6 @@ internal sealed record RoundDog(
     string? Keeper,
     string? Place,
     DogProfile Profile,
-    string CoatHex,
     HeadPortrait Portrait,
     Guid? OpenSessionId,
     IReadOnlyList<ThingToDo> Things,
@@ -90,7 +87,6 @@ internal sealed record RoundDog(
             file.Dog.Keeper,
             file.Dog.Place,
             file.Profile,
-            file.Record.Profile.Look.CoatHex,
             file.Record.Portrait,
             file.Trained.OpenSession?.Id,
             standing.Things,
@@ -179,7 +175,7 @@ internal sealed class RoundBoard : IDisposable
                     .OrderBy(d => d.Group)
                     .ThenBy(d => d.Standing.On is { } on ? on.OffBy ?? on.StartedAt : DateTime.MaxValue)
                     .ThenBy(d => d.Things[0].Matter)
-                    .ThenBy(d => d.Name, StringComparer.Ordinal),
+                    .ThenBy(d => d.Name, NameOrder.Natural),
             ]
         );
     }

@@ -162,7 +162,7 @@ internal static class RoundEndpoints
             })
             .ToListAsync(cancel);
         var found = all.Where(d => words.Finds([d.Name, d.Keeper, d.Place, .. d.BreedIds.Select(id => breeds.Find(id)?.Name)]))
-            .OrderBy(d => d.Name, StringComparer.Ordinal)
+            .OrderBy(d => d.Name, NameOrder.Natural)
             .ThenBy(d => d.Id)
             .ToList();
         var page = found.Skip(from).Take(count).Select(d => d.Id).ToList();

@@ -168,6 +168,27 @@ public sealed class SignInTests : IDisposable
         Assert.Contains("private", keeper.Last!.Headers.CacheControl!.ToString(), StringComparison.Ordinal);
     }
 
+    /// <summary>Found by made-up requests: the library throws where nothing was sent.</summary>
+    [Theory]
+    [InlineData(null)]
+    [InlineData("")]
+    [InlineData("  ")]
+    public async Task A_passkey_without_what_was_signed_is_asked_for(string? credential)
+    {
+        var fern = await practice.SignInAsync("Fern", PersonKind.Fitter);
+        foreach (
+            var refused in new[]
+            {
+                await practice.Visit().PostAsync("/api/sign-in/passkey", new { credential }),
+                await fern.PostAsync("/api/me/passkeys", new { credential }),
+            }
+        )
+        {
+            Assert.Equal(HttpStatusCode.BadRequest, refused.Status);
+            Assert.NotNull(refused["errors"]!["credential"]);
+        }
+    }
+
     [Fact]
     public async Task A_code_is_used_once_runs_out_and_a_phone_is_withdrawn_at_once()
     {

@@ -3682,7 +3682,6 @@ export interface components {
              */
             until: string;
             portrait: components["schemas"]["HeadPortrait"];
-            coatHex: string;
         };
         /**
          * @description What may stand on a card, in the order it stands there.
@@ -4791,6 +4790,8 @@ export interface components {
             front: components["schemas"]["DrawnViewDto"];
             /** @description What the lower jaw turns about. */
             hinge: components["schemas"]["PointMm"];
+            /** @description The inner corner of the eye, from the side. */
+            eyeCorner: components["schemas"]["PointMm"];
             /** @description The snout cut across at the fit line. */
             section: components["schemas"]["Stroke"];
             /** @description Where every measure runs. */
@@ -4874,7 +4875,6 @@ export interface components {
             id: string;
             name: string;
             portrait: components["schemas"]["HeadPortrait"];
-            coatHex: string;
             /** @description The one thing of the day. */
             thing: components["schemas"]["HomeThing"];
             title: string;
@@ -6567,7 +6567,6 @@ export interface components {
             things: components["schemas"]["NextThing"][];
             /** @description What was done with it today. */
             done: string[];
-            coatHex: string;
             /** @description The head inside the badge. */
             portrait: components["schemas"]["HeadPortrait"];
             /** Format: uuid */

@@ -15,7 +15,6 @@ namespace JauntyBadge.Server.Handover.Pdf;
 /// <param name="Parts">All parts.</param>
 /// <param name="Holds">Until when it holds.</param>
 /// <param name="Portrait">Its head.</param>
-/// <param name="CoatHex">Its coat.</param>
 internal sealed record CardText(
     string Dog,
     string Breeds,
@@ -24,8 +23,7 @@ internal sealed record CardText(
     bool IsStop,
     IReadOnlyList<CardPart> Parts,
     string Holds,
-    HeadPortrait Portrait,
-    string CoatHex
+    HeadPortrait Portrait
 );
 
 /// <summary>A card on one page: what is read at a door first and big, the rest under it, smaller where the page is.</summary>
@@ -33,7 +31,6 @@ internal static class CardPdf
 {
     private const double Margin = 9;
     private const double LeastScale = 0.5;
-    private const float DarkCoat = 32;
     private static readonly HashSet<CardItem> AtTheDoor = [CardItem.WornToday, CardItem.Signs, CardItem.Present, CardItem.Muzzle, CardItem.Bites];
 
     public static byte[] Write(CardText card, PaperSize size, DateTime at) =>
