@@ -172,18 +172,27 @@ public sealed class OpeningTests
         Assert.DoesNotContain("cut short", filled.SaidBefore, StringComparison.Ordinal);
     }
 
+    /// <summary>On a busy machine it may have filled before anybody looks: then another one is begun.</summary>
     [Fact]
     public async Task The_demo_stopped_while_it_fills_ends_with_the_sentence()
     {
-        var folder = NewFolder();
-        using var server = RealServer.Begin(On(folder, "--demo", "true"));
-        while (!File.Exists(Path.Combine(folder, "demo-begun")))
-            await Task.Delay(20, TestContext.Current.CancellationToken);
-        server.Interrupt();
-        await server.EndAsync();
-        Assert.Equal(2, server.ExitCode);
-        Assert.Contains("Stopped before the demo had filled the practice", server.Said, StringComparison.Ordinal);
-        Assert.Contains("Run bin/demo again", server.Said, StringComparison.Ordinal);
+        const int Tries = 8;
+        for (var tries = 1; ; tries++)
+        {
+            var folder = NewFolder();
+            using var server = RealServer.Begin(On(folder, "--demo", "true"));
+            bool Has(string mark) => File.Exists(Path.Combine(folder, mark));
+            while (!Has("demo-begun") && !Has("made-by-demo"))
+                await Task.Delay(5, TestContext.Current.CancellationToken);
+            server.Interrupt();
+            await server.EndAsync();
+            if (server.ExitCode == 0 && tries < Tries)
+                continue;
+            Assert.Equal(2, server.ExitCode);
+            Assert.Contains("Stopped before the demo had filled the practice", server.Said, StringComparison.Ordinal);
+            Assert.Contains("Run bin/demo again", server.Said, StringComparison.Ordinal);
+            return;
+        }
     }
 
     [Fact]
