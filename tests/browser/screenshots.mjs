@@ -110,17 +110,6 @@ await picture('session-phone', {
     await page.getByRole('listitem', { name: 'good' }).nth(2).waitFor();
   },
 });
-await picture('decision-phone-dark', {
-  viewport: phone,
-  scheme: 'dark',
-  at: () => '/',
-  then: async (page) => {
-    await openSession(page, 'Admiral');
-    for (let i = 0; i < 5; i++) await page.getByRole('button', { name: /^At ease/ }).click();
-    await page.getByRole('button', { name: /^Finish the set/ }).click();
-    await page.getByText('On to the next target').waitFor();
-  },
-});
 await picture('wear', { at: (id) => `/dogs/${id('Juno')}/wear` });
 await picture('wear-phone-dark', {
   viewport: phone,

@@ -1,3 +1,5 @@
+using JauntyBadge.Core.Measuring.Heads;
+
 namespace JauntyBadge.Core.Dogs;
 
 /// <summary>A coat colour to pick from, with the shade it is drawn in. The shades are sketches (House).</summary>
@@ -25,7 +27,7 @@ public sealed record CoatColour(string Id, string Name, string Hex)
     ];
 
     /// <summary>The shade of a coat nobody named (House).</summary>
-    public const string UnknownHex = "#8a8378";
+    public const string UnknownHex = HeadLook.NobodysHex;
 
     /// <summary>The colour with this id, or null.</summary>
     public static CoatColour? Find(string? id) => All.FirstOrDefault(c => c.Id == id);

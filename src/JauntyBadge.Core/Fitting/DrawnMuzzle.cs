@@ -102,8 +102,6 @@ internal sealed class DrawnMuzzle
         Add(part, curve, null, colour, width);
     }
 
-    private static Curve Disc(double x, double y, double r) => Curve.Loop(new Knot(x - r, y), new Knot(x, y - r), new Knot(x + r, y), new Knot(x, y + r));
-
     /// <summary>The outline, its corners at the nose cut: its edges stay where the model has them.</summary>
     private Curve Outline(double inset = 0)
     {
@@ -169,7 +167,7 @@ internal sealed class DrawnMuzzle
         foreach (var x in uprights)
         {
             foreach (var y in x == 0 ? rails[1..^1] : rails)
-                Add(MuzzlePart.Detail, Disc(At(x), y * Floor(At(x)), 0.72 * Thick), colour, edge, 0.7 * fine);
+                Add(MuzzlePart.Detail, Curve.Disc(At(x), y * Floor(At(x)), 0.72 * Thick), colour, edge, 0.7 * fine);
         }
     }
 
@@ -227,7 +225,7 @@ internal sealed class DrawnMuzzle
         foreach (var x in rings)
         {
             foreach (var y in new[] { 0.48, 1.0 })
-                Add(MuzzlePart.Detail, Disc(At(x), y * Floor(At(x)), 0.16 * wide), Metal, "#4a4d49", 0.6 * fine);
+                Add(MuzzlePart.Detail, Curve.Disc(At(x), y * Floor(At(x)), 0.16 * wide), Metal, "#4a4d49", 0.6 * fine);
         }
     }
 
@@ -273,8 +271,8 @@ internal sealed class DrawnMuzzle
         {
             var at = On(0.56 + 0.36 * i / Math.Max(1, shown - 1));
             if (first + i == hole)
-                Add(MuzzlePart.MarkedHole, Disc(at.X, at.Y, 0.42 * wide), Accent, "#1d2b12", fine);
-            Add(MuzzlePart.Hole, Disc(at.X, at.Y, 0.16 * wide), "#1a1512", null, 0);
+                Add(MuzzlePart.MarkedHole, Curve.Disc(at.X, at.Y, 0.42 * wide), Accent, "#1d2b12", fine);
+            Add(MuzzlePart.Hole, Curve.Disc(at.X, at.Y, 0.16 * wide), "#1a1512", null, 0);
         }
     }
 

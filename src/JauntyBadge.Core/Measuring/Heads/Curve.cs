@@ -29,6 +29,10 @@ public sealed record Curve(PointMm From, IReadOnlyList<Bend> Bends, bool Closed)
     /// <summary>An open line through knots.</summary>
     public static Curve Line(params IReadOnlyList<Knot> knots) => Through(knots, closed: false);
 
+    /// <summary>A round one.</summary>
+    public static Curve Disc(double x, double y, double radius) =>
+        Loop(new Knot(x - radius, y), new Knot(x, y - radius), new Knot(x + radius, y), new Knot(x, y + radius));
+
     /// <summary>A closed line straight from point to point.</summary>
     public static Curve Polygon(IReadOnlyList<PointMm> points) => Loop([.. points.Select(p => new Knot(p.X, p.Y, true))]);
 

@@ -7,8 +7,7 @@ internal static class FrontHead
     {
         var (h, w, top) = (snout.Height.Mm, snout.Width.Mm / 2, sketch.Top);
         var (skull, s) = (sketch.HalfSkull, sketch.HalfSpacing);
-        var ground = look.Pattern == CoatPattern.Patched ? SideHead.Patched(look.CoatHex).Ground : look.CoatHex;
-        var enamel = new Enamel(ground);
+        var enamel = look.Enamel;
         var width = 0.016 * skull + 0.4;
         List<EnamelField> fields = [];
         void Both(EnamelPart part, IReadOnlyList<Knot> left, string? fill, string? line, double thick, bool inside = false)
@@ -108,7 +107,7 @@ internal static class FrontHead
                         new Knot(0.72 * skull, 0.42 * h),
                         new Knot(0.24 * skull, 0.10 * h)
                     ),
-                    SideHead.Patched(look.CoatHex).Patch
+                    look.Patched.Patch
                 );
                 break;
             case CoatPattern.TanPoints or CoatPattern.Spitz:

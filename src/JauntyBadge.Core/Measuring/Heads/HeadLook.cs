@@ -112,6 +112,12 @@ public sealed record HeadLook(
     /// <summary>The shade of a coat nobody named (House).</summary>
     public const string NobodysHex = "#8a8378";
 
+    /// <summary>What is white ground and what is coloured patch on a patched coat.</summary>
+    internal (string Ground, string Patch) Patched => Enamel.Contrast(CoatHex, "#ffffff") < 2.2 ? (CoatHex, "#8a5630") : ("#efe7d6", CoatHex);
+
+    /// <summary>The colours it is drawn in.</summary>
+    internal Enamel Enamel => new(Pattern == CoatPattern.Patched ? Patched.Ground : CoatHex);
+
     /// <summary>A dog nobody said anything of.</summary>
     public static HeadLook Plain { get; } = new();
 }

@@ -133,8 +133,6 @@ internal sealed partial class SideHead
     private void DrawEye()
     {
         var (ex, ey, r) = (xe, 0.06 * h, EyeSize);
-        Curve Disc(double x, double y, double radius) =>
-            Curve.Loop(new Knot(x - radius, y), new Knot(x, y - radius), new Knot(x + radius, y), new Knot(x, y + radius));
         fields.Add(new(EnamelPart.Eye, Eye, "#f3ead6", null, 0));
         fields.Add(
             new(
@@ -153,8 +151,8 @@ internal sealed partial class SideHead
                 0
             )
         );
-        fields.Add(new(EnamelPart.Pupil, Disc(ex + 1.0 * r, ey - 0.12 * r, 0.34 * r), Enamel.Leather, null, 0));
-        fields.Add(new(EnamelPart.Glint, Disc(ex + 0.80 * r, ey - 0.36 * r, 0.15 * r), "#ffffff", null, 0));
+        fields.Add(new(EnamelPart.Pupil, Curve.Disc(ex + 1.0 * r, ey - 0.12 * r, 0.34 * r), Enamel.Leather, null, 0));
+        fields.Add(new(EnamelPart.Glint, Curve.Disc(ex + 0.80 * r, ey - 0.36 * r, 0.15 * r), "#ffffff", null, 0));
         fields.Add(new(EnamelPart.Lid, Eye, null, enamel.Line, 0.95 * width));
         fields.Add(
             new(

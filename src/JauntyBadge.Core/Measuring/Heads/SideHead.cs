@@ -23,7 +23,7 @@ internal sealed partial class SideHead
     public SideHead(SnoutModel snout, HeadSketch sketch, HeadLook look)
     {
         (this.snout, this.sketch, this.look) = (snout, sketch, look);
-        enamel = new Enamel(look.Pattern == CoatPattern.Patched ? Patched(look.CoatHex).Ground : look.CoatHex);
+        enamel = look.Enamel;
         (xe, xf, h, xh) = (snout.EyeLine.Mm, snout.FitLine.Mm, snout.Height.Mm, snout.Hinge.Mm);
         (b, top) = (sketch.Occiput - xe, sketch.Top);
         nose = Math.Min(0.20 * h + 0.035 * xe, 0.4 * xe);
@@ -82,9 +82,6 @@ internal sealed partial class SideHead
     public PointMm Back(PointMm from, double share) => new(from.X + share * (NeckUnder.Y - NeckTop.Y), from.Y + share * (NeckTop.X - NeckUnder.X));
 
     private static PointMm Middle(PointMm a, PointMm c) => new((a.X + c.X) / 2, (a.Y + c.Y) / 2);
-
-    /// <summary>What is white ground and what is coloured patch on a patched coat.</summary>
-    public static (string Ground, string Patch) Patched(string coat) => Enamel.Contrast(coat, "#ffffff") < 2.2 ? (coat, "#8a5630") : ("#efe7d6", coat);
 
     private IEnumerable<Knot> Upper()
     {

@@ -97,7 +97,7 @@ internal static class SidePattern
                         new Knot(X(0.30), 0.44 * h),
                         new Knot(0.94 * xe, 0.30 * h)
                     ),
-                    SideHead.Patched(head.Look.CoatHex).Patch,
+                    head.Look.Patched.Patch,
                     1
                 );
                 break;

@@ -7,8 +7,7 @@ internal static class TopHead
     {
         var (xe, xf, w) = (sketch.Eye, snout.FitLine.Mm, snout.Width.Mm / 2);
         var (skull, s, b) = (sketch.HalfSkull, sketch.HalfSpacing, sketch.Occiput - sketch.Eye);
-        var ground = look.Pattern == CoatPattern.Patched ? SideHead.Patched(look.CoatHex).Ground : look.CoatHex;
-        var enamel = new Enamel(ground);
+        var enamel = look.Enamel;
         var width = 0.0095 * sketch.Occiput;
         double X(double share) => sketch.Behind(share);
         List<EnamelField> fields = [];
@@ -94,7 +93,7 @@ internal static class TopHead
                         At(0.3, 1.4),
                         new Knot(0.94 * xe, 1.4 * s)
                     ),
-                    SideHead.Patched(look.CoatHex).Patch
+                    look.Patched.Patch
                 );
                 break;
             case CoatPattern.TanPoints or CoatPattern.Spitz:
@@ -195,7 +194,7 @@ internal static class TopHead
     public static string EarOn(HeadLook look, Enamel enamel) =>
         look.Pattern switch
         {
-            CoatPattern.Patched => Enamel.Tone(SideHead.Patched(look.CoatHex).Patch, 0.92),
+            CoatPattern.Patched => Enamel.Tone(look.Patched.Patch, 0.92),
             CoatPattern.Mask => Enamel.Mix(enamel.Ear, SidePattern.Dark, 0.45),
             _ => enamel.Ear,
         };
