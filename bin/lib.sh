@@ -24,10 +24,10 @@ npm_install() {
   fi
 }
 
-# One line that changes whenever a file the product is built from does.
+# One line that changes whenever what the product is built from does. A file written anew with what it had does not count: building empties what is served.
 fingerprint() {
   find src web global.json Directory.Build.props Directory.Packages.props \
-    -type f -not -path '*/node_modules/*' -not -path '*/wwwroot/*' -not -name 'packages.lock.json' -printf '%p %s %T@\n' | LC_ALL=C sort | sha256sum
+    -type f -not -path '*/node_modules/*' -not -path '*/wwwroot/*' -not -name 'packages.lock.json' -print0 | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum
 }
 
 build_front_end() {

@@ -68,20 +68,30 @@ export default defineConfig({
     target: 'es2022',
     // A few pieces for the first page instead of fifty: a phone asks for six at a time.
     rolldownOptions: {
+      // So that what Chakra ships and we leave out is left out: its default theme is made by one of these.
+      treeshake: {
+        manualPureFunctions: [
+          'defineConfig',
+          'defineSlotRecipe',
+          'defineRecipe',
+          'defineSemanticTokens',
+          'defineTokens',
+        ],
+      },
       output: {
         codeSplitting: {
           groups: [
             {
               name: 'styles',
-              test: /@chakra-ui.react.dist.esm.(styled-system|theme|preset|utils|anatomy|merge)|@emotion|stylis|anatomy/,
+              test: /@chakra-ui.react.dist.esm.(styled-system|preset-base|utils|anatomy|merge)|@emotion|stylis|anatomy/,
             },
             {
               name: 'base',
-              test: /node_modules.(react|react-dom|scheduler|react-router|react-hotkeys-hook|openapi-fetch|@tanstack|@lingui|@messageformat)[\\/]|src.shared.(language|saving.device)/,
+              test: /node_modules.(react|react-dom|scheduler|react-router|openapi-fetch|@tanstack|@lingui|@messageformat)[\\/]|src.shared.(language|saving.device)/,
             },
             {
               name: 'shared',
-              test: /src.(shared|app|round)[\\/](?!language|saving.device|Toasts|Slide|Why|Amount|NumbersPage|TrainingPage|AboutPage|form[\\/]|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd)|main|theme|start)/,
+              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.useWearing|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
             },
           ],
         },

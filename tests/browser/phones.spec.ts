@@ -1,9 +1,9 @@
-import { mkdtempSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, devices, test, expect, type APIRequestContext, type Browser, type Page } from '@playwright/test';
 import { launchOptions } from './chromium.mjs';
-import { addPerson, dataFolder, hostCourse, remove, serve } from './servers.js';
+import { addPerson, dataFolder, hostCourse, remove, root, serve } from './servers.js';
 import { expectNoViolations, type Round } from './support.js';
 
 /** A practice that phones reach: whoever asks signs in. One for the file; each scene has dogs of its own. */
@@ -284,4 +284,28 @@ test('a clinic reads one card, and is told when its link has run out', async ({ 
   await expect(page.getByText('This link has run out. Ask the fitter for a new one.')).toBeVisible();
   await host.stop();
   remove(folder);
+});
+
+test('the keeper’s first page comes with 150 kB of script at most', () => {
+  const built = join(root, 'src/JauntyBadge.Server/wwwroot/assets');
+  const scripts = readdirSync(built).filter((file) => file.endsWith('.js'));
+  // What the page starts with, what is fetched in steps, and the page itself; with all that each of them cannot do without.
+  const needed = new Set<string>();
+  const need = (file: string) => {
+    if (needed.has(file)) return;
+    needed.add(file);
+    for (const [, on] of readFileSync(join(built, file), 'utf8').matchAll(
+      /(?:from|import)\s*["'`]\.\/([^"'`]+\.js)["'`]/g,
+    ))
+      need(on!);
+  };
+  for (const part of ['index', 'theme', 'start', 'HomePage']) {
+    const [file, ...others] = scripts.filter((script) => script.startsWith(`${part}-`));
+    expect([file !== undefined, others], part).toEqual([true, []]);
+    need(file!);
+  }
+  const sent = (file: string) =>
+    statSync(join(built, existsSync(join(built, `${file}.br`)) ? `${file}.br` : file)).size;
+  expect(needed.size).toBeGreaterThan(5);
+  expect([...needed].reduce((sum, file) => sum + sent(file), 0)).toBeLessThanOrEqual(150_000);
 });

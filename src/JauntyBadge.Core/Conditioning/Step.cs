@@ -1,6 +1,7 @@
 using System.Globalization;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 using UnitsNet;
 
 namespace JauntyBadge.Core.Conditioning;
@@ -276,7 +277,11 @@ public enum SignGroup
 }
 
 /// <summary>An observable sign. Basis of the grouping: Practice.</summary>
-public sealed record Sign(string Id, SignGroup Group, string Name)
+/// <param name="Id">Stable id.</param>
+/// <param name="Group">How it reads.</param>
+/// <param name="Name">What is seen.</param>
+/// <param name="Shows">What its picture shows.</param>
+public sealed record Sign(string Id, SignGroup Group, string Name, Shown Shows)
 {
     private const string Table = "signs.json";
 

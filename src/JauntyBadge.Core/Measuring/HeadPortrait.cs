@@ -21,6 +21,12 @@ public sealed record HeadPortrait(int Width, int Height, double Line, string Con
     /// <summary>Steps along the longer side (House: finer than a badge's pixels).</summary>
     public const int Size = 160;
 
+    /// <summary>Steps of the picture of a sign beside its name in a tray.</summary>
+    public const int TraySize = 130;
+
+    /// <summary>Steps of the picture of a sign that is to be read by itself.</summary>
+    public const int LargeSize = 240;
+
     /// <summary>What is too fine for a badge.</summary>
     private static readonly EnamelPart[] TooFine =
     [
@@ -33,28 +39,61 @@ public sealed record HeadPortrait(int Width, int Height, double Line, string Con
         EnamelPart.Nostril,
     ];
 
+    /// <summary>What is too fine for the picture of a sign.</summary>
+    private static readonly EnamelPart[] TooFineForASign = [EnamelPart.Shade, EnamelPart.Glint, EnamelPart.Nostril];
+
     /// <summary>The head of a drawing from the side.</summary>
-    public static HeadPortrait Of(DrawnView side)
+    public static HeadPortrait Of(DrawnView side) => Of(side, Size, TooFine);
+
+    /// <summary>A dog as it shows a sign.</summary>
+    /// <param name="snout">Its lengths.</param>
+    /// <param name="look">What it looks like besides.</param>
+    /// <param name="shown">What the sign shows.</param>
+    /// <param name="size">Steps along the longer side.</param>
+    public static HeadPortrait Showing(SnoutModel snout, HeadLook look, Shown shown, int size)
     {
-        var (from, to) = (side.FadeFrom!.Value, side.FadeTo!.Value);
+        var head = new SideHead(snout, new HeadSketch(snout), look, shown.Mien, shown.Stand is null ? 1.4 : 2.0);
+        if (shown.Stand is not null)
+            return Of(DogFigure.Draw(head, snout.HingePoint, shown), size, TooFineForASign);
+        var (xe, h) = (snout.EyeLine.Mm, snout.Height.Mm);
+        var face = head.Draw().Opened(snout.HingePoint, shown.Mien.Gape);
+        var line = face.Fields.Max(f => f.Width);
+        // What it is turned away from stands behind its neck, which has faded there.
+        var (view, before) = shown.Away ? (face.TurnedAbout(0.5 * head.X(1)), -0.35 * xe) : (face, 0);
+        return Of(
+            shown.Beside switch
+            {
+                Beside.Worn => view.With(MuzzleSketch.Worn(head)),
+                Beside.Muzzle => view.With(MuzzleSketch.Standing(new PointMm(before - 0.75 * xe, 0.5 * h), 0.8 * xe, 1.1 * h, line)),
+                Beside.Treat => view.With(MuzzleSketch.Treat(new PointMm(before - 0.28 * h, 0.72 * h), 0.17 * h, line)),
+                _ => view,
+            },
+            size,
+            TooFineForASign
+        );
+    }
+
+    private static HeadPortrait Of(DrawnView view, int size, EnamelPart[] tooFine)
+    {
         // As far back as ears and jaw reach: there the neck is cut off.
-        var whole = side.Fields.Where(f => f is { Inside: false, Fades: false }).SelectMany(f => f.Curve.Points()).ToList();
-        var back = whole.Max(p => p.X);
-        var points = whole.Concat(side.Contour.Points().Where(p => p.X <= back && p.Y <= whole.Max(w => w.Y))).ToList();
+        var whole = view.Fields.Where(f => f is { Inside: false, Fades: false }).SelectMany(f => f.Curve.Points()).ToList();
+        var (from, to) = (whole.Min(p => p.X), whole.Max(p => p.X));
+        var turned = view.FadeTo is { } gone && gone.X < view.FadeFrom!.Value.X;
+        var points = whole.Concat(view.Contour.Points().Where(p => (turned ? p.X >= from : p.X <= to) && p.Y <= whole.Max(w => w.Y))).ToList();
         var (left, top) = (points.Min(p => p.X), points.Min(p => p.Y));
         var (width, height) = (points.Max(p => p.X) - left, points.Max(p => p.Y) - top);
-        var scale = Size / Math.Max(width, height);
+        var scale = size / Math.Max(width, height);
         int Step(double mm) => (int)Math.Round(mm * scale);
         (int, int) At(PointMm p) => (Step(p.X - left), Step(p.Y - top));
-        var (contour, lid) = (side.Contour.Path(At), side.Fields.First(f => f.Part == EnamelPart.Lid).Line);
+        var (contour, lid) = (view.Contour.Path(At), view.Fields.First(f => f.Part == EnamelPart.Lid).Line);
         return new HeadPortrait(
             Step(width),
             Step(height),
-            Math.Round(1.15 * scale * side.Fields.Max(f => f.Width), 1),
+            Math.Round(1.15 * scale * view.Fields.Max(f => f.Width), 1),
             contour,
             Merged(
-                side.Fields.Where(f =>
-                        !TooFine.Contains(f.Part) && (f.Part != EnamelPart.Crease || f.Opacity == 1) && f is not { Part: EnamelPart.Fur, Fill: null }
+                view.Fields.Where(f =>
+                        !tooFine.Contains(f.Part) && (f.Part != EnamelPart.Crease || f.Opacity == 1) && f is not { Part: EnamelPart.Fur, Fill: null }
                     )
                     .Select(f => new PortraitField(
                         f.Part == EnamelPart.Head ? "" : f.Curve.Path(At),
@@ -63,7 +102,7 @@ public sealed record HeadPortrait(int Width, int Height, double Line, string Con
                         f.Inside
                     ))
             ),
-            [Step(from.X - left), Step(from.Y - top), Step(to.X - left), Step(to.Y - top)]
+            view is { FadeFrom: { } fades, FadeTo: { } ends } ? [Step(fades.X - left), Step(fades.Y - top), Step(ends.X - left), Step(ends.Y - top)] : []
         );
     }
 

@@ -1,3 +1,5 @@
+using JauntyBadge.Core.Measuring.Heads;
+
 namespace JauntyBadge.Core.Wearing;
 
 /// <summary>
@@ -6,7 +8,8 @@ namespace JauntyBadge.Core.Wearing;
 /// </summary>
 /// <param name="Id">Stable id; none of those of training has it.</param>
 /// <param name="Name">What is seen.</param>
-public sealed record WornSign(string Id, string Name)
+/// <param name="Shows">What its picture shows.</param>
+public sealed record WornSign(string Id, string Name, Shown Shows)
 {
     private const string Table = "worn-signs.json";
 

@@ -2,7 +2,10 @@ using FluentValidation;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
+using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.People;
+using JauntyBadge.Data;
+using JauntyBadge.Data.Dogs;
 using JauntyBadge.Server.Shared;
 
 namespace JauntyBadge.Server.Conditioning;
@@ -18,7 +21,8 @@ public sealed record PracticeEntry(Temperament? Temperament = null, string? Step
 public sealed record PracticeSetDto(string TargetText, int Good, int Goes, PracticeMove Chosen, PracticeVerdict Verdict, string Says);
 
 /// <summary>The session as it stands.</summary>
-/// <param name="Sign">What the dog showed at the last go, in words; null while it is at ease.</param>
+/// <param name="Picture">The dog as it is seen now.</param>
+/// <param name="Sign">What it showed at the last go, in words; null before one.</param>
 /// <param name="AskedSeconds">How long the target asks it to stay; null for any other.</param>
 /// <param name="HeldSeconds">How long it stayed at the last go.</param>
 /// <param name="AllGoes">Goes of the session.</param>
@@ -33,7 +37,7 @@ public sealed record PracticeDto(
     bool IsEasiest,
     bool IsHardest,
     IReadOnlyList<bool> Goes,
-    SignGroup LastSign,
+    HeadPortrait Picture,
     string? Sign,
     double? AskedSeconds,
     double? HeldSeconds,
@@ -72,12 +76,13 @@ internal static class PracticeEndpoints
             .WithSummary("A session with a virtual dog, by hand, and how each choice compares with the rule.")
             .OnlyReads();
 
-    private static async Task<PracticeDto> PlayAsync(PracticeEntry asked, Pen pen, CancellationToken cancel)
+    private static async Task<PracticeDto> PlayAsync(PracticeEntry asked, PracticeDb db, Pen pen, CancellationToken cancel)
     {
         var words = new ConditioningWords(await pen.WithAsync(HouseRules.Ours, cancel));
         var step = Step.Find(asked.StepId ?? UsualStep)!;
         var played = Practice.Play(asked.Temperament!.Value, step, asked.Moves ?? [], new Random(asked.Seed ?? 1), HouseRules.Ours);
-        var shown = Sign.All.Where(s => s.Group == played.LastSign).Select(words.Told).ToList();
+        var seed = asked.Seed ?? 1;
+        var sign = PracticeDog.Shows(played, seed, asked.Moves?.Count ?? 0);
         var told = words.Told(step);
         return new PracticeDto(
             told.Name,
@@ -88,10 +93,8 @@ internal static class PracticeEndpoints
             played.Target == SetStart.EasiestRung,
             played.Target == step.TopTarget,
             played.Goes,
-            played.LastSign,
-            played.LastSign == SignGroup.AtEase || played.Goes.Count == 0
-                ? null
-                : shown[((asked.Seed ?? 1) + (asked.Moves?.Count ?? 0) & int.MaxValue) % shown.Count].Name,
+            PracticeDog.Seen(sign, seed, (await BreedRow.ListAsync(db, cancel)).All),
+            sign is null ? null : words.Told(sign).Name,
             step.HoldOf(played.Target)?.TotalSeconds,
             played.LastHeld is { } stayed ? Math.Round(stayed.TotalSeconds, 1) : null,
             played.AllGoes,

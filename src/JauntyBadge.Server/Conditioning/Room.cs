@@ -11,6 +11,7 @@ internal sealed class ConditioningRoom : IRoom
         api.MapOutlook();
         api.MapProgress();
         api.MapPractice();
+        api.MapSigns();
         api.MapSessions();
         api.MapWhatIfTraining();
     }

@@ -15,11 +15,6 @@ internal static class SessionEndpoints
     {
         var group = api.MapGroup("/").WithTags("Conditioning").ProducesProblem(StatusCodes.Status409Conflict).OneWriterAtATime();
         group
-            .MapGet("/signs", async (Pen pen, CancellationToken cancel) => Sign.All.Select(new ConditioningWords(await pen.TakeAsync(cancel)).Told).ToList())
-            .WithName("signs")
-            .May(Concern.Trade)
-            .WithSummary("The signs to tap.");
-        group
             .MapPost("/dogs/{id:guid}/sessions", StartAsync)
             .WithName("startSession")
             .May(Concern.Sessions)

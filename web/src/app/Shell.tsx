@@ -1,18 +1,19 @@
-import { Box, Button, chakra, Flex, Link, NativeSelect, Spacer, Text } from '@chakra-ui/react';
+import { Box, Button, chakra, Flex, Link, Spacer, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Suspense, useState } from 'react';
-import { NavLink, Outlet, ScrollRestoration, useMatch } from 'react-router';
+import { NavLink, Outlet, useMatch } from 'react-router';
 import { late } from '../shared/late';
 import { useMe } from '../shared/me';
 import { lyingFlat } from '../shared/padSizes';
 import { links } from '../shared/rooms';
-import { useUnit, type Unit } from '../shared/units';
 import { Notices } from './Notices';
 import { ServerState } from './ServerState';
 import { useHeadingFocus } from './useHeadingFocus';
+import { usePlaceOnPage } from './usePlaceOnPage';
 import { usePracticeWriting } from './usePracticeWriting';
 import { currentScheme, keepScheme } from './scheme';
 
+const UnitChoice = late(() => import('./UnitChoice').then((m) => m.UnitChoice));
 const SignInPage = late(() => import('../people/SignInPage').then((m) => m.SignInPage));
 
 const SkipLink = chakra('a', {
@@ -37,6 +38,7 @@ export function Shell() {
   const stays = refused !== null && me !== null && (onSession || atWear);
   const { locale, currency } = usePracticeWriting(!comes && refused === null && kind !== null);
   useHeadingFocus();
+  usePlaceOnPage();
   return (
     <Flex direction="column" minH="100dvh">
       <SkipLink href="#page">{t`Skip to the page`}</SkipLink>
@@ -78,7 +80,11 @@ export function Shell() {
         </Flex>
         <Spacer />
         <Flex align="center" gap={{ base: 3, md: 6 }} display={{ base: onPad ? 'none' : 'flex', md: 'flex' }}>
-          {(kind === 'fitter' || kind === 'helper') && !comes && !refused && <UnitChoice />}
+          {(kind === 'fitter' || kind === 'helper') && !comes && !refused && (
+            <Suspense>
+              <UnitChoice />
+            </Suspense>
+          )}
           <SchemeButton />
         </Flex>
       </Flex>
@@ -127,7 +133,6 @@ export function Shell() {
           </Link>
         )}
       </Box>
-      <ScrollRestoration />
       <Notices />
     </Flex>
   );
@@ -146,24 +151,6 @@ function TopLink({ to, label, end }: { to: string; label: string; end?: boolean 
         {label}
       </NavLink>
     </Link>
-  );
-}
-
-function UnitChoice() {
-  const { unit, setUnit } = useUnit();
-  return (
-    <NativeSelect.Root size="sm" width="5.4rem" flexShrink="0">
-      <NativeSelect.Field
-        aria-label={t`Show lengths in`}
-        value={unit}
-        onChange={(e) => setUnit(e.currentTarget.value as Unit)}
-      >
-        <option value="mm">mm</option>
-        <option value="cm">cm</option>
-        <option value="in">{t`inch`}</option>
-      </NativeSelect.Field>
-      <NativeSelect.Indicator />
-    </NativeSelect.Root>
   );
 }
 

@@ -29,6 +29,7 @@ const ofDog = new Set([
   'news',
   'treats',
   'next-session',
+  'sign-pictures',
   'outlook',
 ]);
 const besides = new Set(['me', 'home', 'round', 'worn-signs', 'signs', 'writing', 'weather', 'session']);

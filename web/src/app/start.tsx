@@ -6,7 +6,7 @@ import { I18nProvider } from '@lingui/react';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router';
+import { BrowserRouter } from 'react-router';
 import { meQuery } from '../shared/me';
 import { outbox, queries } from '../shared/queries';
 import { openRooms, rooms } from '../shared/rooms';
@@ -15,7 +15,7 @@ import { openDevice } from '../shared/saving/device';
 import { claimTab } from '../shared/saving/tab';
 import { comeUpWithoutTheServer } from './offline';
 import { found } from './rooms';
-import { makeRouter } from './routes';
+import { makeRoutes, Pages } from './routes';
 import { applyScheme } from './scheme';
 
 /** Brings up the product in the page. */
@@ -28,7 +28,7 @@ export async function start(system: SystemContext) {
   await claimTab(() => outbox.takeOver());
   comeUpWithoutTheServer(queries);
   outbox.open([changes, ...rooms().flatMap((room) => room.documents ?? [])]);
-  const router = makeRouter();
+  const routes = makeRoutes();
   const root = document.getElementById('root');
   if (!root) throw new Error('The page has no root element.');
   // As a transition it is drawn bit by bit.
@@ -38,7 +38,9 @@ export async function start(system: SystemContext) {
         <I18nProvider i18n={i18n}>
           <ChakraProvider value={system}>
             <QueryClientProvider client={queries}>
-              <RouterProvider router={router} />
+              <BrowserRouter>
+                <Pages routes={routes} />
+              </BrowserRouter>
             </QueryClientProvider>
           </ChakraProvider>
         </I18nProvider>

@@ -6,10 +6,8 @@ import {
   buttonRecipe,
   checkboxSlotRecipe,
   checkmarkRecipe,
-  comboboxSlotRecipe,
   cssVarsPrefix,
   cssVarsRoot,
-  fieldsetSlotRecipe,
   fieldSlotRecipe,
   globalCss,
   headingRecipe,
@@ -17,18 +15,10 @@ import {
   keyframes,
   layerStyles,
   linkRecipe,
-  listSlotRecipe,
-  menuSlotRecipe,
-  nativeSelectSlotRecipe,
-  numberInputSlotRecipe,
-  popoverSlotRecipe,
-  semanticTokens,
-  sliderSlotRecipe,
   spinnerRecipe,
   tableSlotRecipe,
   textareaRecipe,
   textStyles,
-  toastSlotRecipe,
   tokens,
 } from '@chakra-ui/react/theme';
 
@@ -51,12 +41,22 @@ const palette = (
   border: pair('#b9b29c', '#4b6a61'),
 });
 
+/** A panel's shadow, so far down and so soft, with an edge that parts it from a dark page. */
+const shadow = (down: number, soft: number) => ({
+  value: {
+    // eslint-disable-next-line lingui/no-unlocalized-strings -- style
+    _light: `0 ${down}px ${soft}px rgb(0 0 0 / 0.12), 0 0 1px rgb(0 0 0 / 0.3)`,
+    // eslint-disable-next-line lingui/no-unlocalized-strings -- style
+    _dark: `0 ${down}px ${soft}px rgb(0 0 0 / 0.64), 0 0 1px inset rgb(255 255 255 / 0.25)`,
+  },
+});
+
 /** Chakra's own colours, as far as its shadows and components name them: all that is seen is ours. */
 const { black, white, gray, current, transparent } = tokens.colors;
 
 /**
- * What Chakra ships, with the recipes of the components we use and no others: a component that is new here needs its recipe in this list,
- * and so do the ones it is made of. Every token is worked out before the first page shows, so what is not used is not here.
+ * What Chakra ships, with the recipes of the components we use on many pages and no others: a component that is new here needs its recipe in
+ * this list, and so do the ones it is made of. One that a single page uses is handed its recipe there, and loads with it. Every token is worked out before the first page shows, so what is not used is not here.
  */
 const chakra = defineConfig({
   preflight: true,
@@ -67,7 +67,11 @@ const chakra = defineConfig({
     breakpoints,
     keyframes,
     tokens: { ...tokens, colors: { black, white, gray, current, transparent } },
-    semanticTokens: { radii: semanticTokens.radii, shadows: semanticTokens.shadows },
+    // Named by recipes; Chakra's own come with all of its colours.
+    semanticTokens: {
+      radii: { l1: { value: '{radii.xs}' }, l2: { value: '{radii.sm}' }, l3: { value: '{radii.md}' } },
+      shadows: { xs: shadow(1, 2), sm: shadow(2, 4), md: shadow(4, 8), lg: shadow(8, 16), xl: shadow(16, 24) },
+    },
     textStyles,
     layerStyles,
     animationStyles,
@@ -82,17 +86,8 @@ const chakra = defineConfig({
     },
     slotRecipes: {
       checkbox: checkboxSlotRecipe,
-      combobox: comboboxSlotRecipe,
       field: fieldSlotRecipe,
-      fieldset: fieldsetSlotRecipe,
-      list: listSlotRecipe,
-      menu: menuSlotRecipe,
-      nativeSelect: nativeSelectSlotRecipe,
-      numberInput: numberInputSlotRecipe,
-      popover: popoverSlotRecipe,
-      slider: sliderSlotRecipe,
       table: tableSlotRecipe,
-      toast: toastSlotRecipe,
     },
   },
 });

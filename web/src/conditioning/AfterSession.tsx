@@ -7,7 +7,7 @@ import { SignTray } from './Signs';
 import type { Pad } from './useSession';
 
 /** What comes after the set that ended a session: one easy go, and what the dog still shows as it comes off. */
-export function AfterSession({ after, pad }: { after: Schemas['AfterDto']; pad: Pad }) {
+export function AfterSession({ dogId, after, pad }: { dogId: string; after: Schemas['AfterDto']; pad: Pad }) {
   const { set } = after;
   const { goes, seen } = shownOf(set, pad.unsent);
   const where = placeOf(set);
@@ -51,6 +51,7 @@ export function AfterSession({ after, pad }: { after: Schemas['AfterDto']; pad: 
       )}
       <Box mt="3">
         <SignTray
+          dogId={dogId}
           seen={seen}
           onTap={(signId) => pad.sign(where, signId)}
           onTakeBack={set.decision === null ? pad.takeBackSign : null}

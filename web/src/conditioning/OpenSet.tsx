@@ -166,6 +166,7 @@ export function OpenSet({
           }}
         >
           <Signs
+            dogId={session.dogId}
             seen={seen}
             onTap={(signId) => pad.sign(where, signId)}
             onTakeBack={pad.takeBackSign}

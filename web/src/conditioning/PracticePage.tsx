@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { api, ask, type Schemas } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { Labelled } from '../shared/fields';
+import { Head } from '../shared/Head';
 import { keys } from '../shared/keys';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
@@ -96,36 +97,35 @@ function Playing({
   const staying = state.askedSeconds !== null && state.heldSeconds !== null;
   return (
     <Box mt="6" borderTopWidth="2px" borderColor="fg" pt="3">
-      <Text fontWeight="700">{state.step}</Text>
-      <Heading as="h2" fontSize={state.targetText.length > 14 ? '3xl' : '5xl'} lineHeight="1.05">
-        {state.targetText}
-      </Heading>
-      <Text mt="1" color="fg.muted">
-        {state.success}
-      </Text>
-      <Box role="status" minH="6rem" mt="4">
-        {last === undefined ? (
-          <Text fontSize="xl">{moves.length === 0 ? t`It looks at you.` : t`It waits.`}</Text>
-        ) : (
-          <>
-            <Text fontSize="3xl" fontFamily="heading" fontWeight="750">
-              {last ? state.yes : state.notYet}
-              {staying && (
-                <Text as="span" fontSize="xl" color="fg.muted">
-                  {' '}
-                  {t`${state.heldSeconds ?? 0} of ${state.askedSeconds ?? 0} s`}
-                </Text>
-              )}
+      <Grid templateColumns={{ base: '1fr', md: '1fr 20rem' }} columnGap="6" alignItems="start">
+        <Box>
+          <Text fontWeight="700">{state.step}</Text>
+          <Heading as="h2" fontSize={state.targetText.length > 14 ? '3xl' : '5xl'} lineHeight="1.05">
+            {state.targetText}
+          </Heading>
+          <Text mt="1" color="fg.muted">
+            {state.success}
+          </Text>
+          <Box role="status" minH="5rem" mt="2">
+            {last !== undefined && (
+              <Text fontSize="3xl" fontFamily="heading" fontWeight="750">
+                {last ? state.yes : state.notYet}
+                {staying && (
+                  <Text as="span" fontSize="xl" color="fg.muted">
+                    {' '}
+                    {t`${state.heldSeconds ?? 0} of ${state.askedSeconds ?? 0} s`}
+                  </Text>
+                )}
+              </Text>
+            )}
+            {last === undefined && <Text fontSize="xl">{moves.length === 0 ? t`It looks at you.` : t`It waits.`}</Text>}
+            <Text color="fg.muted" aria-label={t`Goes of this set`}>
+              {state.goes.map((good) => (good ? '✓' : '–')).join(' ')}
             </Text>
-            <Text fontSize="xl" color={state.lastSign === 'overThreshold' ? 'stop' : 'fg'}>
-              {state.sign ?? t`At ease`}
-            </Text>
-          </>
-        )}
-        <Text color="fg.muted" aria-label={t`Goes of this set`}>
-          {state.goes.map((good) => (good ? '✓' : '–')).join(' ')}
-        </Text>
-      </Box>
+          </Box>
+        </Box>
+        <Seen key={moves.length} state={state} />
+      </Grid>
       <Button w="full" h="20" fontSize="2xl" onClick={() => onMove('go')}>{t`Ask for a go`}</Button>
       <Grid templateColumns={{ base: '1fr 1fr', sm: 'repeat(3, 1fr)' }} gap="2" mt="3">
         {(
@@ -162,6 +162,27 @@ function Playing({
           mt="3"
           color="fg.muted"
         >{t`${plural(state.sets.length, { one: 'One set', other: '# sets' })} so far; what the rule says of them comes at the end.`}</Text>
+      )}
+    </Box>
+  );
+}
+
+/** The dog as it is to be seen. What that is called is said to whoever asks, after they looked. */
+function Seen({ state }: { state: Schemas['PracticeDto'] }) {
+  const [said, setSaid] = useState(false);
+  return (
+    <Box mb="2" order={{ base: -1, md: 0 }}>
+      <Flex justify="center" role="img" aria-label={state.sign ?? t`The dog`}>
+        <Head portrait={state.picture} size={300} height={190} />
+      </Flex>
+      {state.sign && (
+        <Flex justify="center" minH="11" align="center">
+          {said ? (
+            <Text fontSize="lg">{state.sign}</Text>
+          ) : (
+            <Button variant="ghost" minH="11" onClick={() => setSaid(true)}>{t`What does it show?`}</Button>
+          )}
+        </Flex>
       )}
     </Box>
   );

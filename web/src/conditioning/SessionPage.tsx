@@ -49,7 +49,7 @@ export function SessionPage() {
           session={session}
         />
       )}
-      {session.after && pad.closed === null && <AfterSession after={session.after} pad={pad} />}
+      {session.after && pad.closed === null && <AfterSession dogId={session.dogId} after={session.after} pad={pad} />}
       {session.meanwhile && (
         <Text role="note" mt="3" borderLeftWidth="4px" borderColor="accent" ps="3">
           {session.meanwhile}
@@ -135,6 +135,7 @@ function ClosedHere({ pad, session }: { pad: Pad; session: Session }) {
         <Box mt="4">
           <Text fontWeight="700">{t`Tap what you still see as it comes off.`}</Text>
           <SignTray
+            dogId={session.dogId}
             seen={shownOf(session.openSet, pad.unsent).seen}
             onTap={(signId) => session.openSet && pad.sign(placeOf(session.openSet), signId)}
             onTakeBack={null}

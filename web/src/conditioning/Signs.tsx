@@ -1,13 +1,16 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { entries, signGroupWords } from '../shared/words';
 import { padRow } from '../shared/padSizes';
+import { SignButton, signGrid } from '../shared/SignButton';
+import { useSignPictures } from '../shared/signPictures';
 import { signsQuery } from './tables';
 
 interface Props {
+  dogId: string;
   seen: { id: string; signId: string }[];
   onTap: (signId: string) => void;
   onTakeBack: (seenId: string) => void;
@@ -17,7 +20,7 @@ interface Props {
 const marks: Record<Schemas['SignGroup'], string> = { atEase: '○', unsure: '◔', worried: '◑', overThreshold: '⬣' };
 
 /** What the dog shows, one tap each, in a tray over the pad: the goes stay where the thumb knows them. The worst stand first. */
-export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
+export function Signs({ dogId, seen, onTap, onTakeBack, onStop }: Props) {
   const [open, setOpen] = useState(false);
   const signs = useQuery(signsQuery);
   const last = seen.at(-1);
@@ -43,7 +46,7 @@ export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
           borderColor="border"
           mb="2"
         >
-          <Groups seen={seen} onTap={onTap} />
+          <Groups dogId={dogId} seen={seen} onTap={onTap} />
         </Box>
       )}
       <Flex gap="2" align="center">
@@ -56,10 +59,12 @@ export function Signs({ seen, onTap, onTakeBack, onStop }: Props) {
 
 /** The same after a session, with nothing beside it that could move. */
 export function SignTray({
+  dogId,
   seen,
   onTap,
   onTakeBack,
 }: {
+  dogId: string;
   seen: Props['seen'];
   onTap: Props['onTap'];
   /** Null where what was seen has decided something. */
@@ -77,7 +82,7 @@ export function SignTray({
       </Flex>
       {open && (
         <Box mt="2">
-          <Groups seen={seen} onTap={onTap} />
+          <Groups dogId={dogId} seen={seen} onTap={onTap} />
         </Box>
       )}
     </Box>
@@ -110,8 +115,9 @@ function ItShows({
   );
 }
 
-function Groups({ seen, onTap }: Pick<Props, 'seen' | 'onTap'>) {
+function Groups({ dogId, seen, onTap }: Pick<Props, 'dogId' | 'seen' | 'onTap'>) {
   const signs = useQuery(signsQuery);
+  const picture = useSignPictures(dogId);
   return entries(signGroupWords)
     .reverse()
     .map(([group, words]) => (
@@ -119,29 +125,20 @@ function Groups({ seen, onTap }: Pick<Props, 'seen' | 'onTap'>) {
         <Text fontWeight="700" fontSize="sm" color={group === 'overThreshold' ? 'stop' : 'fg'}>
           <span aria-hidden="true">{marks[group]}</span> {words}
         </Text>
-        <Flex wrap="wrap" gap="1.5" mt="1">
+        <Grid {...signGrid}>
           {signs.data
             ?.filter((s) => s.group === group)
-            .map((s) => {
-              const times = seen.filter((x) => x.signId === s.id).length;
-              return (
-                <Button
-                  key={s.id}
-                  size="sm"
-                  minH="11"
-                  rounded="full"
-                  fontWeight={times > 0 ? '700' : '400'}
-                  variant={times > 0 ? 'solid' : 'outline'}
-                  colorPalette={group === 'overThreshold' ? 'brick' : 'spruce'}
-                  borderColor={group === 'overThreshold' ? 'stop' : 'border.strong'}
-                  onClick={() => onTap(s.id)}
-                >
-                  {s.name}
-                  {times > 1 ? ` ×${times}` : ''}
-                </Button>
-              );
-            })}
-        </Flex>
+            .map((s) => (
+              <SignButton
+                key={s.id}
+                name={s.name}
+                picture={picture(s.id)}
+                times={seen.filter((x) => x.signId === s.id).length}
+                grave={group === 'overThreshold'}
+                onTap={() => onTap(s.id)}
+              />
+            ))}
+        </Grid>
       </Box>
     ));
 }

@@ -16,12 +16,12 @@ declare module '../shared/keys' {
 /** The plan, the session pad, practice and progress. */
 export const room: Room = {
   pages: [
-    { path: 'sessions/:sessionId', lazy: page(() => import('./SessionPage'), 'SessionPage') },
-    { path: 'practice', lazy: page(() => import('./PracticePage'), 'PracticePage') },
+    { path: 'sessions/:sessionId', Component: page(() => import('./SessionPage'), 'SessionPage') },
+    { path: 'practice', Component: page(() => import('./PracticePage'), 'PracticePage') },
   ],
   dogPages: [
-    { path: 'plan', lazy: page(() => import('./PlanPage'), 'PlanPage') },
-    { path: 'plan/progress', lazy: page(() => import('./ProgressPage'), 'ProgressPage') },
+    { path: 'plan', Component: page(() => import('./PlanPage'), 'PlanPage') },
+    { path: 'plan/progress', Component: page(() => import('./ProgressPage'), 'ProgressPage') },
   ],
   documents: [sessionLog],
   tabs: [{ path: 'plan', label: t`Plan`, place: 4, for: ['fitter', 'helper', 'keeper'] }],

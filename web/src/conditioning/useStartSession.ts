@@ -5,6 +5,7 @@ import { newId } from '../shared/ids';
 import { keys } from '../shared/keys';
 import { complain } from '../shared/notices';
 import { takeIn } from '../shared/takeIn';
+import { signPicturesQuery } from '../shared/signPictures';
 import { signsQuery, waysQuery } from './tables';
 import { keep } from './deliver';
 import { begunHere, keepBegun } from './unsent';
@@ -21,6 +22,7 @@ export function usePadReady(dogId: string, isNext = true) {
         ask(api.GET('/api/dogs/{id}/sessions/next', { signal, params: { path: { id: dogId } } })),
         queries.prefetchQuery(signsQuery),
         queries.prefetchQuery(waysQuery),
+        queries.prefetchQuery(signPicturesQuery(dogId)),
         import('./SessionPage'),
       ]);
       return next;

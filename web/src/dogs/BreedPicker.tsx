@@ -1,4 +1,5 @@
 import { Combobox, createListCollection, Portal } from '@chakra-ui/react';
+import { comboboxSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { shapeWords } from '../shared/words';
@@ -27,6 +28,7 @@ export function BreedPicker({
   });
   return (
     <Combobox.Root
+      recipe={comboboxSlotRecipe}
       collection={collection}
       value={value === '' ? [] : [value]}
       inputValue={typed ?? chosen?.name ?? ''}

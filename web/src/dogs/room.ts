@@ -11,10 +11,10 @@ declare module '../shared/keys' {
 /** Who a dog is, its record, and the breeds. */
 export const room: Room = {
   pages: [
-    { path: 'dogs/new', lazy: page(() => import('./NewDogPage'), 'NewDogPage') },
-    { path: 'breeds', lazy: page(() => import('./BreedsPage'), 'BreedsPage') },
+    { path: 'dogs/new', Component: page(() => import('./NewDogPage'), 'NewDogPage') },
+    { path: 'breeds', Component: page(() => import('./BreedsPage'), 'BreedsPage') },
   ],
-  dogPages: [{ index: true, lazy: page(() => import('./DogPage'), 'DogPage') }],
+  dogPages: [{ index: true, Component: page(() => import('./DogPage'), 'DogPage') }],
   tabs: [{ path: '', label: t`Dog`, place: 1 }],
   links: [{ to: '/breeds', label: t`Breeds`, place: 4, for: ['fitter'] }],
   documents: [dogDocument],

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Link, List, Table, Text } from '@chakra-ui/react';
+import { listSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
@@ -95,7 +96,7 @@ function Part({ title, lines, boxes = false }: { title: string; lines: string[];
       <Heading as="h3" size="md">
         {title}
       </Heading>
-      <List.Root ps={boxes ? '0' : '5'} listStyleType={boxes ? 'none' : 'disc'}>
+      <List.Root recipe={listSlotRecipe} ps={boxes ? '0' : '5'} listStyleType={boxes ? 'none' : 'disc'}>
         {lines.map((line) => (
           <List.Item key={line}>
             {boxes && '☐ '}

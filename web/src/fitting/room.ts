@@ -18,14 +18,14 @@ declare module '../shared/keys' {
 /** Choosing, trying on, ordering; the catalogue and the van. */
 export const room: Room = {
   pages: [
-    { path: 'catalogue', lazy: page(() => import('./catalogue/CataloguePage'), 'CataloguePage') },
-    { path: 'van', lazy: page(() => import('./van/VanPage'), 'VanPage') },
+    { path: 'catalogue', Component: page(() => import('./catalogue/CataloguePage'), 'CataloguePage') },
+    { path: 'van', Component: page(() => import('./van/VanPage'), 'VanPage') },
   ],
   dogPages: [
-    { path: 'fit', lazy: page(() => import('./FitPage'), 'FitPage') },
-    { path: 'fit/try', lazy: page(() => import('./TryOnPage'), 'TryOnPage') },
-    { path: 'fit/order', lazy: page(() => import('./OrderPage'), 'OrderPage') },
-    { path: 'fit/earlier', lazy: page(() => import('./EarlierPage'), 'EarlierPage') },
+    { path: 'fit', Component: page(() => import('./FitPage'), 'FitPage') },
+    { path: 'fit/try', Component: page(() => import('./TryOnPage'), 'TryOnPage') },
+    { path: 'fit/order', Component: page(() => import('./OrderPage'), 'OrderPage') },
+    { path: 'fit/earlier', Component: page(() => import('./EarlierPage'), 'EarlierPage') },
   ],
   tabs: [{ path: 'fit', label: t`Fit`, place: 3 }],
   links: [

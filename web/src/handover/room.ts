@@ -12,10 +12,10 @@ declare module '../shared/keys' {
 /** What goes with the dog, and what keeps the practice. */
 export const room: Room = {
   pages: [
-    { path: 'keeping', lazy: page(() => import('./KeepingPage'), 'KeepingPage') },
-    { path: 'cards/:dogId/:audience', lazy: page(() => import('./DoorPage'), 'DoorPage') },
+    { path: 'keeping', Component: page(() => import('./KeepingPage'), 'KeepingPage') },
+    { path: 'cards/:dogId/:audience', Component: page(() => import('./DoorPage'), 'DoorPage') },
   ],
-  dogPages: [{ path: 'card', lazy: page(() => import('./CardPage'), 'CardPage') }],
+  dogPages: [{ path: 'card', Component: page(() => import('./CardPage'), 'CardPage') }],
   tabs: [{ path: 'card', label: t`Card`, place: 6, for: ['fitter', 'helper', 'keeper'] }],
   links: [{ to: '/keeping', label: t`Keeping`, place: 6, for: ['fitter'] }],
 };

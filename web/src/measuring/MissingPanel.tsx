@@ -17,7 +17,7 @@ export function MissingPanel({ bench, dogId }: { bench: Bench; dogId: string }) 
         <Fragment key={m.name}>
           {i > 0 && t` and `}
           <Link asChild color="fg" textDecoration="underline">
-            <RouterLink to={fieldOf(dogId, m)} replace preventScrollReset>
+            <RouterLink to={fieldOf(dogId, m)} replace>
               {m.name.charAt(0).toLowerCase() + m.name.slice(1)}
             </RouterLink>
           </Link>

@@ -1,4 +1,5 @@
 import { Box, Button, type ButtonProps, Flex, IconButton, Input, Popover, Portal, Text } from '@chakra-ui/react';
+import { popoverSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
@@ -64,7 +65,7 @@ export function ReadingChip({
       {/* Nothing but a button until it is opened: there are many of them. */}
       {!open && <ChipButton reading={reading} name={name} onClick={() => setOpen(true)} />}
       {open && (
-        <Popover.Root open onOpenChange={(e) => setOpen(e.open)}>
+        <Popover.Root recipe={popoverSlotRecipe} open onOpenChange={(e) => setOpen(e.open)}>
           <Popover.Trigger asChild>
             <ChipButton reading={reading} name={name} />
           </Popover.Trigger>

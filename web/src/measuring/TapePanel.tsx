@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Menu, Portal, Text } from '@chakra-ui/react';
+import { menuSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { nameOf, type Line } from './lines';
@@ -33,7 +34,7 @@ export function TapePanel({ tape, line }: { tape: ReturnType<typeof useTape>; li
               disabled={tape.state !== 'connected'}
               onClick={() => void actOnTape('press', at)}
             >{t`Press its button on ${nameOf(line).toLowerCase()}`}</Button>
-            <Menu.Root positioning={{ placement: 'top-end' }}>
+            <Menu.Root recipe={menuSlotRecipe} positioning={{ placement: 'top-end' }}>
               <Menu.Trigger asChild>
                 <Button
                   size="xs"

@@ -15,10 +15,10 @@ declare module '../shared/keys' {
 /** Readings, pictures and sets over time. */
 export const room: Room = {
   dogPages: [
-    { path: 'measure', lazy: page(() => import('./BenchPage'), 'BenchPage') },
-    { path: 'measure/history', lazy: page(() => import('./HistoryPage'), 'HistoryPage') },
-    { path: 'measure/photos', lazy: page(() => import('./photos/PhotosPage'), 'PhotosPage') },
-    { path: 'measure/photos/:photoId', lazy: page(() => import('./photos/PhotoPage'), 'PhotoPage') },
+    { path: 'measure', Component: page(() => import('./BenchPage'), 'BenchPage') },
+    { path: 'measure/history', Component: page(() => import('./HistoryPage'), 'HistoryPage') },
+    { path: 'measure/photos', Component: page(() => import('./photos/PhotosPage'), 'PhotosPage') },
+    { path: 'measure/photos/:photoId', Component: page(() => import('./photos/PhotoPage'), 'PhotoPage') },
   ],
   tabs: [{ path: 'measure', label: t`Measure`, place: 2 }],
   documents: [photoDocument],

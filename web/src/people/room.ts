@@ -15,30 +15,30 @@ declare module '../shared/keys' {
 /** Who may come in, and what comes from a dog's home. */
 export const room: Room = {
   pages: [
-    { path: 'people', lazy: page(() => import('./PeoplePage'), 'PeoplePage') },
-    { path: 'me', lazy: page(() => import('./MePage'), 'MePage') },
-    { path: 'pair', lazy: page(() => import('./PairPage'), 'PairPage') },
-    { path: 'come-in', lazy: page(() => import('./ComeInPage'), 'ComeInPage') },
+    { path: 'people', Component: page(() => import('./PeoplePage'), 'PeoplePage') },
+    { path: 'me', Component: page(() => import('./MePage'), 'MePage') },
+    { path: 'pair', Component: page(() => import('./PairPage'), 'PairPage') },
+    { path: 'come-in', Component: page(() => import('./ComeInPage'), 'ComeInPage') },
   ],
-  dogPages: [{ path: 'notes', lazy: page(() => import('./NewsPage'), 'NewsPage') }],
+  dogPages: [{ path: 'notes', Component: page(() => import('./NewsPage'), 'NewsPage') }],
   pagesOf: {
     keeper: [
       {
         index: true,
-        lazy: page(() => {
+        Component: page(() => {
           // Asked for while the page itself is on its way.
           void queries.prefetchQuery(homeQuery);
           return import('./HomePage');
         }, 'HomePage'),
       },
     ],
-    clinic: [{ index: true, lazy: page(() => import('./ClinicPage'), 'ClinicPage') }],
+    clinic: [{ index: true, Component: page(() => import('./ClinicPage'), 'ClinicPage') }],
   },
   dogPagesOf: {
     keeper: [
-      { index: true, lazy: page(() => import('./ToHome'), 'ToHome') },
-      { path: 'plan', lazy: page(() => import('./HomePlan'), 'HomePlan') },
-      { path: 'card', lazy: page(() => import('./HomeCard'), 'HomeCard') },
+      { index: true, Component: page(() => import('./ToHome'), 'ToHome') },
+      { path: 'plan', Component: page(() => import('./HomePlan'), 'HomePlan') },
+      { path: 'card', Component: page(() => import('./HomeCard'), 'HomeCard') },
     ],
   },
   parts: [

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { cardQuery } from '../handover/useHandover';
 import { dogCardQuery } from '../shared/dog';
+import { signPicturesQuery } from '../shared/signPictures';
 import { askedFirst, limitQuery, wearsQuery, wornSignsQuery } from '../wearing/useWearing';
 import { newsQuery } from './useNews';
 
@@ -20,6 +21,7 @@ export function useAtHand(dogId: string) {
         queries.prefetchQuery(limitQuery(dogId, askedFirst)),
         queries.prefetchQuery(wearsQuery(dogId)),
         queries.prefetchQuery(wornSignsQuery),
+        queries.prefetchQuery(signPicturesQuery(dogId)),
         queries.prefetchQuery(cardQuery(dogId, 'family')),
         queries.prefetchQuery(newsQuery(dogId)),
       ]);

@@ -1,4 +1,5 @@
 import { NativeSelect } from '@chakra-ui/react';
+import { nativeSelectSlotRecipe } from '@chakra-ui/react/theme';
 
 /** One of a list. */
 export function Choice<V extends string>({
@@ -21,7 +22,7 @@ export function Choice<V extends string>({
   onChange: (value: V) => void;
 }) {
   return (
-    <NativeSelect.Root size={size} w={width}>
+    <NativeSelect.Root recipe={nativeSelectSlotRecipe} size={size} w={width}>
       <NativeSelect.Field
         aria-label={label}
         value={value}

@@ -1,4 +1,5 @@
 import { Flex, Slider, Text } from '@chakra-ui/react';
+import { sliderSlotRecipe } from '@chakra-ui/react/theme';
 
 /** A number set by sliding, with its name before it and its value after. */
 export function Slide({
@@ -25,6 +26,7 @@ export function Slide({
 }) {
   return (
     <Slider.Root
+      recipe={sliderSlotRecipe}
       flex={width ? undefined : '1 1 16rem'}
       w={width}
       min={min}

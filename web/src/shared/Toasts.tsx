@@ -1,4 +1,5 @@
 import { createToaster, Flex, Toast, Toaster } from '@chakra-ui/react';
+import { toastSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { useEffect } from 'react';
 import { showNotices } from './notices';
@@ -26,6 +27,7 @@ export function Toasts() {
     <Toaster aria-label={t`Notices`} toaster={toaster} insetInline={{ mdDown: '4' }}>
       {(toast) => (
         <Toast.Root
+          recipe={toastSlotRecipe}
           // Chakra gives it the width of its words, which is none while it is placed.
           w={{ base: 'calc(100vw - 2rem)', md: '24rem' }}
           bg={toast.type === 'error' ? 'brick.solid' : 'spruce.solid'}

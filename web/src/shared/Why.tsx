@@ -1,4 +1,5 @@
 import { IconButton, Popover, Portal, Text } from '@chakra-ui/react';
+import { popoverSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import type { Schemas } from './api';
 
@@ -12,7 +13,7 @@ const kindWords: Record<Schemas['BasisKind'], string> = {
 /** The ground a number or rule stands on, one key away. */
 export function Why({ basis, about }: { basis: Schemas['Basis']; about: string }) {
   return (
-    <Popover.Root lazyMount unmountOnExit positioning={{ placement: 'top' }}>
+    <Popover.Root recipe={popoverSlotRecipe} lazyMount unmountOnExit positioning={{ placement: 'top' }}>
       <Popover.Trigger asChild>
         <IconButton
           size="2xs"

@@ -1,4 +1,5 @@
 import { Checkbox, Field, Fieldset, Flex } from '@chakra-ui/react';
+import { fieldsetSlotRecipe } from '@chakra-ui/react/theme';
 import type { ReactNode } from 'react';
 
 /** A labelled field with its message beside it. */
@@ -36,7 +37,7 @@ export function Several<V extends string>({
   onChange: (values: V[]) => void;
 }) {
   return (
-    <Fieldset.Root>
+    <Fieldset.Root recipe={fieldsetSlotRecipe}>
       <Fieldset.Legend fontWeight="700">{legend}</Fieldset.Legend>
       <Flex wrap="wrap" columnGap="5" rowGap="2">
         {options.map(([id, text]) => (

@@ -1,19 +1,13 @@
 import { Suspense, type ComponentType } from 'react';
 import type { RouteObject } from 'react-router';
-import { late } from './late';
 import { useMe, type Kind } from './me';
-
-type Load = () => Promise<{ Component: ComponentType }>;
-
-const componentOf = ({ Component, lazy }: RouteObject): ComponentType =>
-  Component ?? late(async () => (await (lazy as Load)()).Component);
 
 /** A page that is another for somebody: theirs where there is one, else the practice's own. Whoever asks loads their own only. */
 export function forKind(own: RouteObject, others: { kind: Kind; page: RouteObject }[]): RouteObject {
   const theirs = others.filter(({ page }) => page.path === own.path && page.index === own.index);
   if (theirs.length === 0) return own;
-  const pages = new Map(theirs.map(({ kind, page }) => [kind, componentOf(page)]));
-  const Own = componentOf(own);
+  const pages = new Map(theirs.map(({ kind, page }) => [kind, page.Component]));
+  const Own = own.Component as ComponentType;
   const ForKind = () => {
     const { kind } = useMe();
     const Page = (kind && pages.get(kind)) ?? Own;
@@ -23,5 +17,5 @@ export function forKind(own: RouteObject, others: { kind: Kind; page: RouteObjec
       </Suspense>
     );
   };
-  return { ...own, lazy: undefined, Component: ForKind } as unknown as RouteObject;
+  return { ...own, Component: ForKind };
 }

@@ -1,8 +1,8 @@
 import type { ComponentType } from 'react';
 import type { RouteObject } from 'react-router';
 import type { Schemas } from './api';
+import { late } from './late';
 import type { Kind as Document, Log } from './saving/outbox';
-import { fetched } from './saving/server';
 
 /** What a room brings along; app finds it in the room's own `room.ts`. */
 export interface Room {
@@ -85,6 +85,5 @@ export const pagesOf = (of: 'pagesOf' | 'dogPagesOf') =>
 export const links = (kind: Kind) => inOrder(all.flatMap((room) => room.links ?? []).filter(whose(kind)));
 
 /** A page that loads when it is first opened. */
-export const page =
-  <M extends Record<string, unknown>>(load: () => Promise<M>, name: keyof M & string) =>
-  async () => ({ Component: (await fetched(load))[name] as ComponentType });
+export const page = <M extends Record<string, unknown>>(load: () => Promise<M>, name: keyof M & string) =>
+  late(async () => (await load())[name] as ComponentType);

@@ -123,6 +123,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/signs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The signs to tap. */
+        get: operations["signs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{id}/signs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** This dog as it shows each of the signs, of training and of a worn muzzle. */
+        get: operations["signPictures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/coat-colours": {
         parameters: {
             query?: never;
@@ -681,23 +715,6 @@ export interface paths {
         };
         /** The same sessions as comma-separated values. */
         get: operations["progressFile"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/signs": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The signs to tap. */
-        get: operations["signs"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4244,7 +4261,7 @@ export interface components {
          * @description What a field of a drawn head shows.
          * @enum {string}
          */
-        EnamelPart: "farEar" | "jaw" | "tongue" | "teeth" | "head" | "underside" | "muzzle" | "patch" | "shade" | "crease" | "eye" | "iris" | "pupil" | "glint" | "lid" | "nose" | "nostril" | "ear" | "innerEar" | "fur";
+        EnamelPart: "farEar" | "jaw" | "tongue" | "teeth" | "head" | "underside" | "muzzle" | "patch" | "shade" | "crease" | "eye" | "iris" | "pupil" | "glint" | "lid" | "nose" | "nostril" | "ear" | "innerEar" | "fur" | "beside";
         /** @description How the energy of a dog's day is found: resting energy times this. */
         EnergyFactor: {
             /** @description Stable id. */
@@ -6289,8 +6306,9 @@ export interface components {
             isEasiest: boolean;
             isHardest: boolean;
             goes: boolean[];
-            lastSign: components["schemas"]["SignGroup"];
-            /** @description What the dog showed at the last go, in words; null while it is at ease. */
+            /** @description The dog as it is seen now. */
+            picture: components["schemas"]["HeadPortrait"];
+            /** @description What it showed at the last go, in words; null before one. */
             sign: null | string;
             /**
              * Format: double
@@ -6864,13 +6882,14 @@ export interface components {
          * @enum {string}
          */
         Side: "left" | "right";
-        /** @description An observable sign. Basis of the grouping: Practice. */
-        Sign: {
+        /** @description A sign to tap. */
+        SignDto: {
             id: string;
             group: components["schemas"]["SignGroup"];
+            /** @description What is seen. */
             name: string;
-            /** @description Whether one of it ends everything at once. */
-            endsNow?: boolean;
+            /** @description One of it ends everything at once. */
+            endsNow: boolean;
         };
         /** @description A sign seen. */
         SignEntry: {
@@ -6896,6 +6915,13 @@ export interface components {
             password?: null | string;
             /** @description What this device is to be called in lists. */
             device?: null | string;
+        };
+        /** @description A dog as it shows a sign. */
+        SignPicture: {
+            /** @description The sign, of training or of a worn muzzle. */
+            signId: string;
+            /** @description The dog. */
+            picture: components["schemas"]["HeadPortrait"];
         };
         /** @description A size as entered. Every field may be missing; the check says which must not. */
         SizeEntry: {
@@ -9111,6 +9137,112 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PracticeDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not for whoever asks */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    signs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignDto"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not for whoever asks */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    signPictures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignPicture"][];
                 };
             };
             /** @description Bad Request */
@@ -11469,67 +11601,6 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    signs: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Sign"][];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Not for whoever asks */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Conflict */
-            409: {
                 headers: {
                     [name: string]: unknown;
                 };

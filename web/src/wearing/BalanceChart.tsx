@@ -13,7 +13,7 @@ import {
 } from 'recharts';
 import type { Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
-import { occasionWords } from '../shared/words';
+import { occasionWords } from './words';
 
 const HIGHEST = 8;
 const rows: Record<Schemas['Occasion'], number> = { fun: -0.6, ordinary: -1.2, stressful: -1.8 };

@@ -13,10 +13,10 @@ import { complain } from '../shared/notices';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
 import { late } from '../shared/late';
-import { endingWords, occasionMarks, occasionWords, rubWords } from '../shared/words';
 import { happyWearsQuery, lasting, useBalance, useTakeOut, useWears, wornSignsQuery } from './useWearing';
 import { WearForm } from './WearForm';
 import { WearRooms } from './WearRooms';
+import { endingWords, occasionMarks, occasionWords, rubWords } from './words';
 
 const BalanceChart = late(() => import('./BalanceChart').then((m) => m.BalanceChart));
 const FEW = 20;

@@ -10,12 +10,12 @@ import { newId } from '../shared/ids';
 import { keys } from '../shared/keys';
 import { useDocument } from '../shared/saving/useDocument';
 import { jumped, mark, secondsSince, type Mark } from '../shared/since';
-import { occasionMarks, occasionWords } from '../shared/words';
 import { draftOfWear, wearDocument, wearKey, type WearDraft } from './documents';
 import { Steps } from './Steps';
 import type { Running } from './useRunningWear';
 import { clockText, wornSignsQuery } from './useWearing';
 import { WornSigns } from './WornSigns';
+import { occasionMarks, occasionWords } from './words';
 
 /** The kind reads what the server stores; what was begun here is in that shape already. */
 const kind = {
@@ -113,6 +113,7 @@ export function RunningWear({ dog, wear, onEnded }: Props) {
       </Box>
       {red && signs && <Steps heading={t`Until a veterinarian sees it`} steps={signs.firstAid} />}
       <WornSigns
+        dogId={dog.id}
         seen={seen}
         onTap={(signId) =>
           change({

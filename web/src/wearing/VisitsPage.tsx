@@ -13,9 +13,10 @@ import { FormEnd } from '../shared/saving/FormEnd';
 import { draftOfDog, useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
 import { Waiting } from '../shared/Waiting';
-import { appointmentWords, entries, occasionMarks, occasionWords } from '../shared/words';
+import { appointmentWords, entries } from '../shared/words';
 import { useAppointments, useTakeOut } from './useWearing';
 import { WearRooms } from './WearRooms';
+import { occasionMarks, occasionWords } from './words';
 
 type Appointment = Schemas['AppointmentDto'];
 

@@ -14,9 +14,10 @@ import { differences } from '../shared/saving/differences';
 import { FormEnd } from '../shared/saving/FormEnd';
 import { useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
-import { endingWords, entries, occasionWords, rubWords } from '../shared/words';
+import { entries } from '../shared/words';
 import { draftOfWear, wearEntry, type WearDraft } from './documents';
 import { happyWearsQuery, useTreats } from './useWearing';
+import { endingWords, occasionWords, rubWords } from './words';
 
 type Wear = Schemas['WearDto'];
 

@@ -18,12 +18,13 @@ import { useSubmit } from '../shared/saving/useSubmit';
 import { useAtHome } from '../shared/me';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';
-import { entries, occasionMarks, occasionWords } from '../shared/words';
+import { entries } from '../shared/words';
 import { RunningWear } from './RunningWear';
 import { Steps } from './Steps';
 import { useRunningWear } from './useRunningWear';
 import { lasting, useLimit, useWears, useWeather, wornSignsQuery, type Limit } from './useWearing';
 import { WearRooms } from './WearRooms';
+import { occasionMarks, occasionWords } from './words';
 
 /** How long now: one number, what decides it, and the wear itself with its countdown. */
 export function WearPage() {

@@ -1,46 +1,39 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { SignButton, signGrid } from '../shared/SignButton';
+import { useSignPictures } from '../shared/signPictures';
 import { entries, signGroupWords } from '../shared/words';
 import { wornSignsQuery } from './useWearing';
 
 interface Props {
+  dogId: string;
   seen: { id: string; signId: string }[];
   onTap: (signId: string) => void;
   onTakeBack: (seenId: string) => void;
 }
 
 /** What the dog shows in it, one tap each: trouble with breath, heat or swallowing is always in sight, the rest one tap away. */
-export function WornSigns({ seen, onTap, onTakeBack }: Props) {
+export function WornSigns({ dogId, seen, onTap, onTakeBack }: Props) {
   const [open, setOpen] = useState(false);
   const signs = useQuery(wornSignsQuery).data?.signs ?? [];
+  const picture = useSignPictures(dogId);
   const last = seen.at(-1);
   const name = (id: string) => signs.find((s) => s.id === id)?.name ?? id;
   const buttons = (some: typeof signs) => (
-    <Flex wrap="wrap" gap="1.5" mt="1">
-      {some.map((s) => {
-        const times = seen.filter((x) => x.signId === s.id).length;
-        return (
-          <Button
-            key={s.id}
-            size="sm"
-            minH="11"
-            h="auto"
-            whiteSpace="normal"
-            rounded="full"
-            fontWeight={times > 0 ? '700' : '400'}
-            variant={times > 0 ? 'solid' : 'outline'}
-            colorPalette={s.offNow ? 'brick' : 'spruce'}
-            borderColor={s.offNow ? 'stop' : 'border.strong'}
-            onClick={() => onTap(s.id)}
-          >
-            {s.name}
-            {times > 1 ? ` ×${times}` : ''}
-          </Button>
-        );
-      })}
-    </Flex>
+    <Grid {...signGrid}>
+      {some.map((s) => (
+        <SignButton
+          key={s.id}
+          name={s.name}
+          picture={picture(s.id)}
+          times={seen.filter((x) => x.signId === s.id).length}
+          grave={s.offNow}
+          onTap={() => onTap(s.id)}
+        />
+      ))}
+    </Grid>
   );
   return (
     <Box as="section" aria-label={t`Signs`}>

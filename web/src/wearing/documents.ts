@@ -5,7 +5,7 @@ import { dogChanged } from '../shared/dog';
 import { notify } from '../shared/notices';
 import type { Kind } from '../shared/saving/outbox';
 import { secondsSince, type Mark } from '../shared/since';
-import { endingWords, occasionWords } from '../shared/words';
+import { endingWords, occasionWords } from './words';
 
 /** A wear as it is told to the server, again and again while it goes on. */
 export type WearDraft = Required<Omit<Schemas['WearEntry'], 'said' | 'begunAgo' | 'endedAgo'>> & {

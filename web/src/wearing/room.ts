@@ -17,11 +17,11 @@ declare module '../shared/keys' {
 /** How long now, the log of wears, treats, the muzzle's upkeep and visits. */
 export const room: Room = {
   dogPages: [
-    { path: 'wear', lazy: page(() => import('./WearPage'), 'WearPage') },
-    { path: 'wear/log', lazy: page(() => import('./LogPage'), 'LogPage') },
-    { path: 'wear/treats', lazy: page(() => import('./TreatsPage'), 'TreatsPage') },
-    { path: 'wear/muzzle', lazy: page(() => import('./MuzzlePage'), 'MuzzlePage') },
-    { path: 'wear/visits', lazy: page(() => import('./VisitsPage'), 'VisitsPage') },
+    { path: 'wear', Component: page(() => import('./WearPage'), 'WearPage') },
+    { path: 'wear/log', Component: page(() => import('./LogPage'), 'LogPage') },
+    { path: 'wear/treats', Component: page(() => import('./TreatsPage'), 'TreatsPage') },
+    { path: 'wear/muzzle', Component: page(() => import('./MuzzlePage'), 'MuzzlePage') },
+    { path: 'wear/visits', Component: page(() => import('./VisitsPage'), 'VisitsPage') },
   ],
   tabs: [{ path: 'wear', label: t`Wear`, place: 5, for: ['fitter', 'helper', 'keeper'] }],
   documents: [wearDocument, habitsDocument],

@@ -58,6 +58,10 @@ public sealed record Curve(PointMm From, IReadOnlyList<Bend> Bends, bool Closed)
         return points;
     }
 
+    /// <summary>The same somewhere else, turned or larger: every point of it is moved.</summary>
+    /// <param name="moved">Where a point goes, by a movement that keeps straight lines straight.</param>
+    public Curve Moved(Func<PointMm, PointMm> moved) => new(moved(From), [.. Bends.Select(b => new Bend(moved(b.Out), moved(b.In), moved(b.To)))], Closed);
+
     /// <summary>As SVG path data, mm with one decimal.</summary>
     public string Path()
     {

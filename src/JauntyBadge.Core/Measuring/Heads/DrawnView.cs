@@ -7,6 +7,38 @@ namespace JauntyBadge.Core.Measuring.Heads;
 /// <param name="FadeTo">Where it is gone.</param>
 public sealed record DrawnView(IReadOnlyList<EnamelField> Fields, Curve Contour, PointMm? FadeFrom = null, PointMm? FadeTo = null)
 {
+    /// <summary>The same with its mouth open.</summary>
+    /// <param name="hinge">What the jaw turns about, mm.</param>
+    /// <param name="degrees">How far it is turned.</param>
+    public DrawnView Opened(PointMm hinge, double degrees)
+    {
+        var (sin, cos) = Math.SinCos(-degrees * Math.PI / 180);
+        PointMm Turned(PointMm p)
+        {
+            var (x, y) = (p.X - hinge.X, p.Y - hinge.Y);
+            return new(hinge.X + x * cos - y * sin, hinge.Y + x * sin + y * cos);
+        }
+
+        return degrees == 0 ? this : this with { Fields = [.. Fields.Select(f => f.Turns ? f with { Curve = f.Curve.Moved(Turned) } : f)] };
+    }
+
+    /// <summary>The same with something before it.</summary>
+    public DrawnView With(IEnumerable<EnamelField> beside) => this with { Fields = [.. Fields, .. beside] };
+
+    /// <summary>The same turned round.</summary>
+    /// <param name="middle">About where, mm.</param>
+    public DrawnView TurnedAbout(double middle)
+    {
+        PointMm Over(PointMm p) => new(2 * middle - p.X, p.Y);
+        return this with
+        {
+            Fields = [.. Fields.Select(f => f with { Curve = f.Curve.Moved(Over) })],
+            Contour = Contour.Moved(Over),
+            FadeFrom = FadeFrom is { } from ? Over(from) : null,
+            FadeTo = FadeTo is { } to ? Over(to) : null,
+        };
+    }
+
     /// <summary>Points that bound what is to be seen of it: all of the head, and of the neck as much as has not faded.</summary>
     public IReadOnlyList<PointMm> Reach()
     {

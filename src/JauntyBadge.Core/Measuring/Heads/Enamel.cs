@@ -25,6 +25,9 @@ public enum EnamelPart
     Ear,
     InnerEar,
     Fur,
+
+    /// <summary>A muzzle or a treat in the picture of a sign.</summary>
+    Beside,
 }
 
 /// <summary>A field of colour bounded by a drawn line, as on an enamel badge.</summary>

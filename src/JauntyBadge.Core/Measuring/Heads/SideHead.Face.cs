@@ -6,7 +6,8 @@ internal sealed partial class SideHead
     /// <summary>Everything there is to draw, the hindmost first.</summary>
     public DrawnView Draw()
     {
-        var ear = EarShapes.FromTheSide(look.Ears, sketch, h);
+        var carried = EarShapes.FromTheSide(look.Ears, sketch, h);
+        var ear = carried with { Flap = Carried(carried.Flap, carried.Flap), Inner = carried.Inner is { } within ? Carried(within, carried.Flap) : null };
         if (ear.ShowsFar)
             Field(EnamelPart.FarEar, Curve.Loop(EarShapes.Moved(ear.Flap, -0.15 * b, 0)), enamel.FarEar);
         DrawJaw();
@@ -23,6 +24,9 @@ internal sealed partial class SideHead
         if (ear.Inner is { } inner)
             Field(EnamelPart.InnerEar, Curve.Loop(inner), enamel.InnerEar, width * 0.6);
         SideFur.Draw(this, ear, Fur);
+        // Over a beard, which would hide what is told by the mouth.
+        DrawLip();
+        DrawTongue();
         return new DrawnView(fields, Contour, Fade.From, Fade.To);
     }
 
@@ -49,7 +53,7 @@ internal sealed partial class SideHead
                     new Knot(0.24 * xe, 0.650 * h),
                     new Knot(0.55 * xe, 0.668 * h)
                 ),
-                "#c66c66",
+                TongueShade,
                 enamel.Line,
                 0.5 * width,
                 Turns: true
@@ -60,7 +64,7 @@ internal sealed partial class SideHead
             new(
                 EnamelPart.Teeth,
                 Curve.Loop(new Knot(x, lip + 0.02 * h, true), new Knot(x + 0.018 * xe, lip - 0.10 * h, true), new Knot(x + 0.045 * xe, lip + 0.02 * h, true)),
-                "#f6efdf",
+                Tooth,
                 enamel.Line,
                 0.45 * width,
                 Turns: true
@@ -132,6 +136,12 @@ internal sealed partial class SideHead
 
     private void DrawEye()
     {
+        if (mien != Mien.Plain)
+        {
+            DrawMood();
+            return;
+        }
+
         var (ex, ey, r) = (xe, 0.06 * h, EyeSize);
         fields.Add(new(EnamelPart.Eye, Eye, "#f3ead6", null, 0));
         fields.Add(

@@ -6,6 +6,8 @@ internal sealed partial class SideHead
     private readonly SnoutModel snout;
     private readonly HeadSketch sketch;
     private readonly HeadLook look;
+    private readonly Mien mien;
+    private readonly double eye;
     private readonly Enamel enamel;
     private readonly double xe;
     private readonly double xf;
@@ -20,9 +22,9 @@ internal sealed partial class SideHead
     private readonly Knot corner;
     private readonly List<EnamelField> fields = [];
 
-    public SideHead(SnoutModel snout, HeadSketch sketch, HeadLook look)
+    public SideHead(SnoutModel snout, HeadSketch sketch, HeadLook look, Mien? mien = null, double eye = 1)
     {
-        (this.snout, this.sketch, this.look) = (snout, sketch, look);
+        (this.snout, this.sketch, this.look, this.mien, this.eye) = (snout, sketch, look, mien ?? Mien.Plain, eye);
         enamel = look.Enamel;
         (xe, xf, h, xh) = (snout.EyeLine.Mm, snout.FitLine.Mm, snout.Height.Mm, snout.Hinge.Mm);
         (b, top) = (sketch.Occiput - xe, sketch.Top);
@@ -45,12 +47,13 @@ internal sealed partial class SideHead
         NeckUnder = new(NeckTop.X - girth * Math.Sin(down), NeckTop.Y + girth * Math.Cos(down));
         Contour = Curve.Loop([.. Upper(), .. Neck(), .. Lips()]);
         Jaw = Curve.Loop(LowerJaw());
-        Eye = Curve.Loop(Lids());
+        Eye = Curve.Loop(Lids(EyeDrawn));
         EyeCorner = new(xe, 0.06 * h);
     }
 
     public PointMm NeckTop { get; }
     public PointMm NeckUnder { get; }
+    public PointMm NeckMiddle => Middle(NeckTop, NeckUnder);
     public PointMm EyeCorner { get; }
 
     /// <summary>The head and neck without the lower jaw.</summary>
@@ -170,20 +173,6 @@ internal sealed partial class SideHead
     }
 
     private static double Sq(double x) => x * x;
-
-    private List<Knot> Lids()
-    {
-        var (ex, ey, r) = (xe, 0.06 * h, EyeSize);
-        return
-        [
-            new(ex, ey, true),
-            new(ex + 0.50 * r, ey - 0.62 * r),
-            new(ex + 1.25 * r, ey - 0.74 * r),
-            new(ex + 1.95 * r, ey - 0.06 * r, true),
-            new(ex + 1.40 * r, ey + 0.46 * r),
-            new(ex + 0.60 * r, ey + 0.40 * r),
-        ];
-    }
 
     public double EyeSize => snout.Numbers.HeadShape == HeadShape.Short ? 0.070 * b + 0.026 * h : 0.058 * b + 0.022 * h;
 

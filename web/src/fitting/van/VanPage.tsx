@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Link, NumberInput, Text } from '@chakra-ui/react';
+import { numberInputSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
@@ -222,6 +223,7 @@ function Count({ size }: { size: Schemas['VanSizeDto'] }) {
   return (
     <Box>
       <NumberInput.Root
+        recipe={numberInputSlotRecipe}
         translations={{ incrementLabel: t`one more`, decrementLabel: t`one less` }}
         size="sm"
         w="5.5rem"

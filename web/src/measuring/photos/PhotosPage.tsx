@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Input, Link, List, Text } from '@chakra-ui/react';
+import { listSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Link as RouterLink, useNavigate } from 'react-router';
@@ -35,7 +36,7 @@ export function PhotosPage() {
     <Flex direction={{ base: 'column', lg: 'row' }} gap="10" align="start">
       <Box flex="1">
         <Heading as="h2" size="xl">{t`Measure ${card.dog.name} from a picture`}</Heading>
-        <List.Root ps="5" mt="2">
+        <List.Root recipe={listSlotRecipe} ps="5" mt="2">
           <List.Item>{t`Hold a card, a sheet of paper or a ruler in front of the nose or under the chin, in line with the middle of the head, flat and square to the camera. Not beside the snout: there it lies nearer than the head, which then seems smaller.`}</List.Item>
           <List.Item>{t`From the side: camera level with the nose, the whole head in sight, from two steps away. From above: the card level with the lips.`}</List.Item>
           <List.Item>{t`Mouth closed, head straight. A helper with a treat does more than a firm hand.`}</List.Item>
