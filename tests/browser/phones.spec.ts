@@ -198,6 +198,78 @@ test('a phone withdrawn while it is away: what it holds is looked at before it c
   await expect(tray).toBeHidden();
 });
 
+test('a dog panics in it on its keeper’s phone, where there is no line: off at once, and the fitter sees it', async ({
+  browser,
+}) => {
+  const fern = await fitter(browser);
+  const juno = ((await (await fern.request.get('/api/round?count=2000')).json()) as Round).cards.find(
+    (c) => c.name === 'Juno',
+  )!.id;
+  const context = await browser.newContext({ ...phone, baseURL: practice.address });
+  const page = await context.newPage();
+  await page.goto(`/pair#${await codeFor(fern.request, juno)}`);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  const card = page.getByRole('region', { name: 'Juno' });
+  await card.getByRole('link', { name: /^(Wear|Put the muzzle on)$/ }).first().click();
+  await page.getByRole('button', { name: 'Put on now' }).click();
+  await expect(page.getByRole('button', { name: 'Taken off' })).toBeVisible();
+  // On the walk there is no line, and the dog goes for its face with both paws. The picture is of this dog, and the whole tile is the button.
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'It shows …' }).click();
+  const frantic = page.getByRole('button', { name: 'Frantic pawing' });
+  await expect(frantic.locator('svg')).toBeVisible();
+  expect((await frantic.boundingBox())!.height).toBeGreaterThanOrEqual(44);
+  await frantic.click();
+  await expect(page.getByRole('heading', { name: /Off now/ })).toBeVisible();
+  await page.getByRole('button', { name: '⬣ Stop' }).click();
+  await expect(page.getByRole('button', { name: '⬣ Stop' })).toBeHidden();
+  // What to do next is told there and then, without a line.
+  await expect(page.getByRole('main')).toContainText(/not again today|Not again today|veterinarian/i);
+  await expectNoViolations(page);
+  await context.setOffline(false);
+
+  await expect
+    .poll(
+      async () => {
+        await fern.goto('/');
+        return fern.getByRole('region', { name: 'New from home' }).textContent();
+      },
+      { timeout: 60_000 },
+    )
+    .toMatch(/Juno: .*over threshold/i);
+});
+
+test('two phones of one keeper train one dog: one session, every go once', async ({ browser }) => {
+  const fern = await fitter(browser);
+  const dog = await dogInTraining(fern.request, 'Cockle');
+  const own = async () => {
+    const page = await (await browser.newContext({ ...phone, baseURL: practice.address })).newPage();
+    await page.goto(`/pair#${await codeFor(fern.request, dog)}`);
+    await page.getByRole('button', { name: 'Go on' }).click();
+    await expect(page.getByRole('heading', { name: 'Cockle' })).toBeVisible();
+    return page;
+  };
+  const [one, other] = [await own(), await own()];
+  await one.getByRole('button', { name: 'Train', exact: true }).click();
+  await one.getByRole('button', { name: 'Well: begin' }).click();
+  await one.getByRole('button', { name: /^Yes/ }).click();
+  await expect.poll(() => goesOf(fern.request, dog)).toBe(1);
+  // The other hand takes over on a page that was drawn before.
+  await other.getByRole('button', { name: 'Train', exact: true }).click();
+  await expect(other.getByRole('button', { name: /^Yes/ })).toBeVisible();
+  await expect(other).toHaveURL(one.url());
+  // Both at once.
+  await Promise.all([
+    one.getByRole('button', { name: /^Yes/ }).click(),
+    other.getByRole('button', { name: 'Not yet' }).click(),
+  ]);
+  await expect.poll(() => goesOf(fern.request, dog)).toBe(3);
+  await one.reload();
+  await expect(one.getByText(/3\s*of 10/)).toBeVisible();
+  const said = await fern.request.get(`/api/dogs/${dog}/deeds`);
+  expect(await said.text()).toContain('Keeper of Cockle');
+});
+
 test('a note from home with a picture is read, answered, and seen to be read', async ({ browser }) => {
   const fern = await fitter(browser);
   const dog = await dogInTraining(fern.request, 'Mussel');

@@ -14,6 +14,7 @@ import { usePracticeWriting } from './usePracticeWriting';
 import { currentScheme, keepScheme } from './scheme';
 
 const UnitChoice = late(() => import('./UnitChoice').then((m) => m.UnitChoice));
+const Shortcuts = late(() => import('./Shortcuts').then((m) => m.Shortcuts));
 const SignInPage = late(() => import('../people/SignInPage').then((m) => m.SignInPage));
 
 const SkipLink = chakra('a', {
@@ -83,6 +84,7 @@ export function Shell() {
           {(kind === 'fitter' || kind === 'helper') && !comes && !refused && (
             <Suspense>
               <UnitChoice />
+              <Shortcuts />
             </Suspense>
           )}
           <SchemeButton />

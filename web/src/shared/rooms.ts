@@ -38,6 +38,13 @@ export interface PartOf {
   dog?: Pick<Schemas['DogDto'], 'id' | 'name'> & Partial<Schemas['DogDto']>;
 }
 
+/** A key, or keys, that do something on the pages of an address. A room tells its own in its `shortcuts.ts`. */
+export interface Shortcut {
+  at: string;
+  keys: string;
+  does: string;
+}
+
 interface Place {
   label: string;
   place: number;
