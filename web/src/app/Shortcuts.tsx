@@ -10,13 +10,16 @@ const all = Object.values(import.meta.glob<{ shortcuts: Shortcut[] }>('../*/shor
   (module) => module.shortcuts,
 );
 
+const fields = ['input', 'textarea', 'select', '[contenteditable]'];
+
 /** A sheet of the keys that do something on this page and elsewhere, on `?`. */
 export function Shortcuts() {
   const sheet = useRef<HTMLDialogElement>(null);
   const { pathname } = useLocation();
   useEffect(() => {
     const open = (event: KeyboardEvent) => {
-      const typing = (event.target as Element | null)?.closest?.('input, textarea, select, [contenteditable]');
+      const at = event.target instanceof Element ? event.target : null;
+      const typing = fields.some((field) => at?.closest(field));
       if (event.key === '?' && !typing && !sheet.current?.open) sheet.current?.showModal();
     };
     window.addEventListener('keydown', open);

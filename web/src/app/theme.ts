@@ -8,7 +8,6 @@ import {
   checkmarkRecipe,
   cssVarsPrefix,
   cssVarsRoot,
-  fieldSlotRecipe,
   globalCss,
   headingRecipe,
   inputRecipe,
@@ -16,7 +15,6 @@ import {
   layerStyles,
   linkRecipe,
   spinnerRecipe,
-  tableSlotRecipe,
   textareaRecipe,
   textStyles,
   tokens,
@@ -86,8 +84,6 @@ const chakra = defineConfig({
     },
     slotRecipes: {
       checkbox: checkboxSlotRecipe,
-      field: fieldSlotRecipe,
-      table: tableSlotRecipe,
     },
   },
 });

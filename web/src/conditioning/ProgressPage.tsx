@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Link, Table, Text } from '@chakra-ui/react';
+import { tableSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense } from 'react';
@@ -96,7 +97,7 @@ function Steps({ steps }: { steps: Schemas['StepProgressDto'][] }) {
   return (
     <Box mt="6" overflowX="auto">
       <Heading as="h3" size="md">{t`Step by step`}</Heading>
-      <Table.Root size="sm" mt="1">
+      <Table.Root recipe={tableSlotRecipe} size="sm" mt="1">
         <Table.Header>
           <Table.Row>
             <Table.ColumnHeader>{t`Step`}</Table.ColumnHeader>

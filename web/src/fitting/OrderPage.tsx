@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Link, List, Table, Text } from '@chakra-ui/react';
-import { listSlotRecipe } from '@chakra-ui/react/theme';
+import { listSlotRecipe, tableSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { dateText } from '../shared/dates';
@@ -60,7 +60,12 @@ function Dimensions({ dimensions }: { dimensions: Schemas['OrderDimensionDto'][]
   const { unit } = useUnit();
   return (
     <Box overflowX="auto">
-      <Table.Root size="sm" my="3" css={{ '& td, & th': { background: 'transparent', borderColor: 'border' } }}>
+      <Table.Root
+        recipe={tableSlotRecipe}
+        size="sm"
+        my="3"
+        css={{ '& td, & th': { background: 'transparent', borderColor: 'border' } }}
+      >
         <Table.Header>
           <Table.Row bg="transparent">
             <Table.ColumnHeader>{t`Inner dimension`}</Table.ColumnHeader>

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Input, Table, Text } from '@chakra-ui/react';
+import { tableSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { usePageTitle } from '../shared/usePageTitle';
@@ -57,6 +58,7 @@ export function NumbersPage() {
             {room}
           </Heading>
           <Table.Root
+            recipe={tableSlotRecipe}
             size="sm"
             css={{ '& td, & th': { background: 'transparent', borderColor: 'border', verticalAlign: 'top' } }}
           >

@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Table, Text } from '@chakra-ui/react';
+import { tableSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import type { Schemas } from '../shared/api';
 import { Why } from '../shared/Why';
@@ -15,7 +16,11 @@ export function HeadShapePanel({ choice }: { choice: Schemas['HeadShapeDto'] }) 
       {choice.ways.length === 0 ? (
         <Text>{choice.reason}</Text>
       ) : (
-        <Table.Root size="sm" css={{ '& td, & th, & tr': { background: 'transparent', borderColor: 'border' } }}>
+        <Table.Root
+          recipe={tableSlotRecipe}
+          size="sm"
+          css={{ '& td, & th, & tr': { background: 'transparent', borderColor: 'border' } }}
+        >
           <Table.Body>
             {choice.ways.map((way, i) => (
               <Table.Row key={way.way}>

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Link, Table, Text } from '@chakra-ui/react';
+import { tableSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -173,7 +174,11 @@ function Comparison({ dogId, before, after }: { dogId: string; before: Measuring
   const cell = (mm: number | null) => (mm === null ? '–' : lengthText(mm, unit));
   return (
     <Table.ScrollArea maxW="46rem">
-      <Table.Root size="sm" css={{ '& td, & th, & tr': { background: 'transparent', borderColor: 'border' } }}>
+      <Table.Root
+        recipe={tableSlotRecipe}
+        size="sm"
+        css={{ '& td, & th, & tr': { background: 'transparent', borderColor: 'border' } }}
+      >
         <Table.Header>
           <Table.Row>
             <Table.ColumnHeader ps="0">{t`Measure`}</Table.ColumnHeader>

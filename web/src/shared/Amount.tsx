@@ -1,4 +1,5 @@
 import { Field, Input } from '@chakra-ui/react';
+import { fieldSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 import { readNumber } from './numbers';
 import { useState, type ReactNode } from 'react';
@@ -7,7 +8,7 @@ import { Refused, words } from './api';
 /** A small field under its name. */
 export function Small({ label, error, children }: { label: string; error?: string | null; children: ReactNode }) {
   return (
-    <Field.Root w="auto" gap="0" invalid={Boolean(error)}>
+    <Field.Root recipe={fieldSlotRecipe} w="auto" gap="0" invalid={Boolean(error)}>
       <Field.Label fontSize="xs" color="fg.muted" fontWeight="400">
         {label}
       </Field.Label>

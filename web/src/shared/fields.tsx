@@ -1,5 +1,5 @@
 import { Checkbox, Field, Fieldset, Flex } from '@chakra-ui/react';
-import { fieldsetSlotRecipe } from '@chakra-ui/react/theme';
+import { fieldSlotRecipe, fieldsetSlotRecipe } from '@chakra-ui/react/theme';
 import type { ReactNode } from 'react';
 
 /** A labelled field with its message beside it. */
@@ -15,7 +15,7 @@ export function Labelled({
   children: ReactNode;
 }) {
   return (
-    <Field.Root invalid={error !== undefined}>
+    <Field.Root recipe={fieldSlotRecipe} invalid={error !== undefined}>
       <Field.Label fontWeight="700">{label}</Field.Label>
       {children}
       {help && !error && <Field.HelperText color="fg.muted">{help}</Field.HelperText>}

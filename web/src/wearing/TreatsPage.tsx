@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Table, Text } from '@chakra-ui/react';
+import { tableSlotRecipe } from '@chakra-ui/react/theme';
 import { plural, t } from '@lingui/core/macro';
 import type { Schemas } from '../shared/api';
 import { useThisDog } from '../shared/dog';
@@ -72,7 +73,7 @@ function Day({ treats }: { treats: Schemas['TreatsDto'] }) {
   const kcal = (n: number) => `${Math.round(n)} kcal`;
   return (
     <Box flex="1" w="full">
-      <Table.Root size="sm">
+      <Table.Root recipe={tableSlotRecipe} size="sm">
         <Table.Body>
           <Line what={t`At rest, 70 · kg^0.75 a day`} kcal={kcal(treats.restingKcal)} />
           <Line

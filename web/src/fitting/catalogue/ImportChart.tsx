@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Heading, Input, Table, Text, Textarea } from '@chakra-ui/react';
+import { tableSlotRecipe } from '@chakra-ui/react/theme';
 import { plural, t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
 import { FormProvider, useWatch } from 'react-hook-form';
@@ -329,6 +330,7 @@ const readable = (columns: Column[]) =>
 function Rows({ rows, unit }: { rows: Schemas['ChartRowDto'][]; unit: 'mm' | 'cm' | 'in' }) {
   return (
     <Table.Root
+      recipe={tableSlotRecipe}
       size="sm"
       mt="3"
       maxW="64rem"

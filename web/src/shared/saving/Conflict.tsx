@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
+import { tableSlotRecipe } from '@chakra-ui/react/theme';
 import { t } from '@lingui/core/macro';
 
 /** Somebody else was faster: both are shown, and neither is lost until somebody chose. */
@@ -18,6 +19,7 @@ export function Conflict({
       <Text fontWeight="700">{says}</Text>
       {differences.length > 0 && (
         <Table.Root
+          recipe={tableSlotRecipe}
           size="sm"
           my="3"
           maxW="40rem"
