@@ -9,17 +9,12 @@ import { usePageTitle } from '../shared/usePageTitle';
 import { BigButton, BigInput } from './Big';
 import { deviceName } from './device';
 import { signedIn } from './signedIn';
-
-function tokenOfAddress() {
-  const token = location.hash.slice(1);
-  if (token !== '') history.replaceState(history.state, '', location.pathname);
-  return token;
-}
+import { useSecret } from './useSecret';
 
 /** A link that is used once: it makes the practice's first fitter, or sets somebody's password. */
 export function ComeInPage() {
   usePageTitle(t`Come in`);
-  const [token] = useState(tokenOfAddress);
+  const token = useSecret();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
   const queries = useQueryClient();

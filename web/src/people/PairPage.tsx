@@ -9,18 +9,12 @@ import { usePageTitle } from '../shared/usePageTitle';
 import { BigButton, BigInput } from './Big';
 import { deviceName } from './device';
 import { signedIn } from './signedIn';
-
-/** The code that came with the address; it is taken out of it at once, so that it stands in no history. */
-function codeOfAddress() {
-  const code = decodeURIComponent(location.hash.slice(1));
-  if (code !== '') history.replaceState(history.state, '', location.pathname);
-  return code;
-}
+import { useSecret } from './useSecret';
 
 /** A phone takes the dog it was given: the code, a name for the phone, and that is all. */
 export function PairPage() {
   usePageTitle(t`Take your dog along`);
-  const [came] = useState(codeOfAddress);
+  const came = useSecret();
   const [code, setCode] = useState(came);
   const [device, setDevice] = useState(deviceName);
   const queries = useQueryClient();
