@@ -80,6 +80,8 @@ function BeforeWear({ dogId, onStart, isOver }: Before) {
   const limit = useLimit(dogId, { exercise, place, inSun, hotGround });
   if (!limit.data) return <Waiting query={limit} />;
   const { data } = limit;
+  // The server has not heard of it yet: its number is read without what is said above, and is of before.
+  const unheard = isOver && data.seconds > 0;
   const begin = (happy: Schemas['HappyWear'] | null) =>
     onStart({
       occasion: happy ? 'fun' : occasion,
@@ -109,41 +111,45 @@ function BeforeWear({ dogId, onStart, isOver }: Before) {
             {data.strap && `, ${data.strap}`}
           </Text>
         )}
-        <Cap limit={data} />
-        <Flex gap="2" mt="4" role="group" aria-label={t`What is it to the dog?`}>
-          {entries(occasionWords).map(([id, text]) => (
+        {!unheard && (
+          <>
+            <Cap limit={data} />
+            <Flex gap="2" mt="4" role="group" aria-label={t`What is it to the dog?`}>
+              {entries(occasionWords).map(([id, text]) => (
+                <Button
+                  key={id}
+                  flex="1"
+                  minH="12"
+                  variant={occasion === id ? 'solid' : 'outline'}
+                  borderColor="border.strong"
+                  aria-pressed={occasion === id}
+                  onClick={() => setOccasion(id)}
+                >
+                  <span aria-hidden="true">{occasionMarks[id]}</span> {text}
+                </Button>
+              ))}
+            </Flex>
+            <Flex direction="column" align="start" gap="2" mt="3">
+              <Tick checked={exercise} onChange={setExercise} label={t`It will run, play or work`} />
+              <Tick checked={inSun} onChange={setInSun} label={t`In the sun`} />
+              <Tick
+                checked={hotGround}
+                onChange={setHotGround}
+                label={t`On tarmac or sand too hot for the back of a hand for seven seconds`}
+              />
+            </Flex>
             <Button
-              key={id}
-              flex="1"
-              minH="12"
-              variant={occasion === id ? 'solid' : 'outline'}
-              borderColor="border.strong"
-              aria-pressed={occasion === id}
-              onClick={() => setOccasion(id)}
-            >
-              <span aria-hidden="true">{occasionMarks[id]}</span> {text}
-            </Button>
-          ))}
-        </Flex>
-        <Flex direction="column" align="start" gap="2" mt="3">
-          <Tick checked={exercise} onChange={setExercise} label={t`It will run, play or work`} />
-          <Tick checked={inSun} onChange={setInSun} label={t`In the sun`} />
-          <Tick
-            checked={hotGround}
-            onChange={setHotGround}
-            label={t`On tarmac or sand too hot for the back of a hand for seven seconds`}
-          />
-        </Flex>
-        <Button
-          mt="4"
-          w="full"
-          size="xl"
-          h="16"
-          fontSize="xl"
-          colorPalette="marigold"
-          disabled={isOver || data.seconds === 0}
-          onClick={() => begin(null)}
-        >{t`Put on now`}</Button>
+              mt="4"
+              w="full"
+              size="xl"
+              h="16"
+              fontSize="xl"
+              colorPalette="marigold"
+              disabled={isOver || data.seconds === 0}
+              onClick={() => begin(null)}
+            >{t`Put on now`}</Button>
+          </>
+        )}
         {data.seconds === 0 && data.muzzle !== null && (
           <Text
             mt="2"
@@ -168,7 +174,7 @@ function BeforeWear({ dogId, onStart, isOver }: Before) {
         </Box>
       </Box>
       <Box flex="1" w="full">
-        {data.lines.length > 0 && (
+        {!unheard && data.lines.length > 0 && (
           <>
             <Heading as="h2" size="lg">{t`What decides it`}</Heading>
             <Lines limit={data} />
