@@ -60,7 +60,15 @@ await picture('photo', {
     await page.keyboard.press('ArrowRight');
   },
 });
-await picture('history', { at: (id) => `/dogs/${id('Sorrel')}/measure/history` });
+await picture('practice', {
+  at: () => '/practice',
+  then: async (page) => {
+    for (let go = 0; go < 4; go++) {
+      await page.getByRole('button', { name: 'Ask for a go' }).click();
+      await page.waitForTimeout(500);
+    }
+  },
+});
 await picture('training', {
   scheme: 'dark',
   at: () => '/training',
@@ -108,6 +116,8 @@ await picture('session-phone', {
     await openSession(page, 'Fern');
     for (const name of [/^In\b/, /^In\b/, /^In\b/, /^Not yet/]) await page.getByRole('button', { name }).click();
     await page.getByRole('listitem', { name: 'good' }).nth(2).waitFor();
+    await page.getByRole('button', { name: 'It shows …' }).click();
+    await page.locator('button:has-text("Growls") svg').waitFor();
   },
 });
 await picture('wear', { at: (id) => `/dogs/${id('Juno')}/wear` });

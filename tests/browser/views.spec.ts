@@ -132,3 +132,18 @@ test.describe('with addresses that lead nowhere', () => {
     await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
   });
 });
+
+test('? opens a sheet of the keys, but not while something is typed', async ({ page }) => {
+  await page.goto('/');
+  const field = page.getByRole('searchbox', { name: 'Find a dog' });
+  await field.fill('what');
+  await field.press('?');
+  const sheet = page.getByRole('dialog', { name: 'Keys' });
+  await expect(field).toHaveValue('what?');
+  await expect(sheet).toBeHidden();
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('?');
+  await expect(sheet).toContainText('Find a dog');
+  await page.keyboard.press('Escape');
+  await expect(sheet).toBeHidden();
+});

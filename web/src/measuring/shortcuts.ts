@@ -6,5 +6,5 @@ const photo = '/dogs/:dogId/measure/photos/:photoId';
 export const shortcuts: Shortcut[] = [
   { at: photo, keys: '← ↑ ↓ →', does: t`Move the mark` },
   { at: photo, keys: t`Enter`, does: t`The next point` },
-  { at: photo, keys: 'Ctrl Z', does: t`Take back` },
+  { at: photo, keys: t`Ctrl Z`, does: t`Take back` },
 ];
