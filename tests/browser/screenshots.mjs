@@ -1,9 +1,9 @@
-// Takes the pictures of docs/screenshots from a fresh demo practice. Called by bin/screenshots.
+// Takes the pictures of docs/screenshots from a fresh demo practice, or those named. Called by bin/screenshots.
 import { chromium } from '@playwright/test';
 import { launchOptions } from './chromium.mjs';
 import { headsOfBreeds } from './heads.mjs';
 
-const [address, folder] = process.argv.slice(2);
+const [address, folder, ...only] = process.argv.slice(2);
 const wide = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
 
@@ -11,6 +11,7 @@ const browser = await chromium.launch(launchOptions);
 
 /** Takes one picture, from the top of the page or from a text on it. */
 async function picture(name, { viewport = wide, scheme = 'light', at, then, top }) {
+  if (only.length > 0 && !only.includes(name)) return;
   const page = await browser.newPage({
     viewport,
     reducedMotion: 'reduce',
