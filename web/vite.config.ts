@@ -87,11 +87,11 @@ export default defineConfig({
             },
             {
               name: 'base',
-              test: /node_modules.(react|react-dom|scheduler|react-router|openapi-fetch|@tanstack|@lingui|@messageformat)[\\/]|src.shared.(language|saving.device)/,
+              test: /node_modules.(react|react-dom|scheduler|react-router|openapi-fetch|@tanstack|@lingui)[\\/]|src.shared.(language|saving.device)/,
             },
             {
               name: 'shared',
-              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.useWearing|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|Shortcuts|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
+              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.useWearing|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|Shortcuts|SignButtons|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
             },
           ],
         },

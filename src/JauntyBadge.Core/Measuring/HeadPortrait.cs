@@ -9,13 +9,13 @@ namespace JauntyBadge.Core.Measuring;
 /// <param name="Inside">It is seen inside the head's outline only.</param>
 public sealed record PortraitField(string D, string? Fill, string? Line, bool Inside);
 
-/// <summary>A head from the side, small: for a badge. Its longer side is <see cref="Size"/> steps, so that a list of dogs stays light.</summary>
+/// <summary>A head from the side, or a whole dog, small: for a badge or a sign. Its longer side is so many steps, so that a list of dogs stays light.</summary>
 /// <param name="Width">Width in steps; the neck goes on beyond it.</param>
 /// <param name="Height">Height in steps; the neck goes on beyond it.</param>
 /// <param name="Line">Width of its lines, in steps.</param>
 /// <param name="Contour">The head's outline, which bounds what is inside it.</param>
 /// <param name="Fields">What is drawn, the hindmost first.</param>
-/// <param name="Fade">Where the neck begins to fade and where it is gone: x, y, x, y.</param>
+/// <param name="Fade">Where the neck begins to fade and where it is gone: x, y, x, y; empty where nothing fades.</param>
 public sealed record HeadPortrait(int Width, int Height, double Line, string Contour, IReadOnlyList<PortraitField> Fields, IReadOnlyList<int> Fade)
 {
     /// <summary>Steps along the longer side (House: finer than a badge's pixels).</summary>

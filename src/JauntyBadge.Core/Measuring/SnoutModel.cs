@@ -76,7 +76,16 @@ public sealed record ModelLength(Length Value, Provenance Provenance, Origin Ori
 }
 
 /// <summary>A point in the side view, mm: origin at the nose tip on the bridge line, x towards the skull, y downwards.</summary>
-public readonly record struct PointMm(double X, double Y);
+public readonly record struct PointMm(double X, double Y)
+{
+    /// <summary>The same turned about another, in degrees from x towards y.</summary>
+    internal PointMm Turned(PointMm about, double degrees)
+    {
+        var (sin, cos) = Math.SinCos(degrees * Math.PI / 180);
+        var (x, y) = (X - about.X, Y - about.Y);
+        return new(about.X + x * cos - y * sin, about.Y + x * sin + y * cos);
+    }
+}
 
 /// <summary>The snout a muzzle has to go over, completed from the readings.</summary>
 public sealed record SnoutModel

@@ -80,9 +80,9 @@ internal static class PracticeEndpoints
     {
         var words = new ConditioningWords(await pen.WithAsync(HouseRules.Ours, cancel));
         var step = Step.Find(asked.StepId ?? UsualStep)!;
-        var played = Practice.Play(asked.Temperament!.Value, step, asked.Moves ?? [], new Random(asked.Seed ?? 1), HouseRules.Ours);
-        var seed = asked.Seed ?? 1;
-        var sign = PracticeDog.Shows(played, seed, asked.Moves?.Count ?? 0);
+        var (seed, moves) = (asked.Seed ?? 1, asked.Moves ?? []);
+        var played = Practice.Play(asked.Temperament!.Value, step, moves, new Random(seed), HouseRules.Ours);
+        var sign = PracticeDog.Shows(played, seed, moves.Count);
         var told = words.Told(step);
         return new PracticeDto(
             told.Name,

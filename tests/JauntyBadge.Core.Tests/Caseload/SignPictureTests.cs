@@ -53,6 +53,14 @@ public class SignPictureTests
         Assert.Equal(HeadPortrait.Of(plain).Contour, shown.Contour);
     }
 
+    /// <summary>An eye is drawn larger in a picture that is read: iris and lids both, also of a dog that shows nothing yet.</summary>
+    [Fact]
+    public void A_dog_at_rest_has_the_eye_of_one_that_shows_a_little()
+    {
+        HeadPortrait Of(double looks) => HeadPortrait.Showing(Snout(HeadShape.Long), HeadLook.Plain, new Shown(new Mien(Looks: looks)), HeadPortrait.LargeSize);
+        Assert.Equal(Drawn(Of(1e-9)), Drawn(Of(0)));
+    }
+
     [Fact]
     public void A_mouth_opens_about_the_hinge()
     {

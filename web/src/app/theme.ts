@@ -53,8 +53,8 @@ const shadow = (down: number, soft: number) => ({
 const { black, white, gray, current, transparent } = tokens.colors;
 
 /**
- * What Chakra ships, with the recipes of the components we use on many pages and no others: a component that is new here needs its recipe in
- * this list, and so do the ones it is made of. One that a single page uses is handed its recipe there, and loads with it. Every token is worked out before the first page shows, so what is not used is not here.
+ * What Chakra ships, with the recipes that first pages are made of and no others: any other component is handed its recipe where it is used, and
+ * loads with it. Every token is worked out before the first page shows, so what is not used is not here.
  */
 const chakra = defineConfig({
   preflight: true,

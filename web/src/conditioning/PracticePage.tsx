@@ -107,7 +107,9 @@ function Playing({
             {state.success}
           </Text>
           <Box role="status" minH="5rem" mt="2">
-            {last !== undefined && (
+            {last === undefined ? (
+              <Text fontSize="xl">{moves.length === 0 ? t`It looks at you.` : t`It waits.`}</Text>
+            ) : (
               <Text fontSize="3xl" fontFamily="heading" fontWeight="750">
                 {last ? state.yes : state.notYet}
                 {staying && (
@@ -118,7 +120,6 @@ function Playing({
                 )}
               </Text>
             )}
-            {last === undefined && <Text fontSize="xl">{moves.length === 0 ? t`It looks at you.` : t`It waits.`}</Text>}
             <Text color="fg.muted" aria-label={t`Goes of this set`}>
               {state.goes.map((good) => (good ? '✓' : '–')).join(' ')}
             </Text>

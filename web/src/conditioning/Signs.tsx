@@ -1,12 +1,11 @@
-import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Schemas } from '../shared/api';
 import { entries, signGroupWords } from '../shared/words';
 import { padRow } from '../shared/padSizes';
-import { SignButton, signGrid } from '../shared/SignButton';
-import { useSignPictures } from '../shared/signPictures';
+import { SignButtons } from '../shared/SignButtons';
 import { signsQuery } from './tables';
 
 interface Props {
@@ -117,7 +116,6 @@ function ItShows({
 
 function Groups({ dogId, seen, onTap }: Pick<Props, 'dogId' | 'seen' | 'onTap'>) {
   const signs = useQuery(signsQuery);
-  const picture = useSignPictures(dogId);
   return entries(signGroupWords)
     .reverse()
     .map(([group, words]) => (
@@ -125,20 +123,14 @@ function Groups({ dogId, seen, onTap }: Pick<Props, 'dogId' | 'seen' | 'onTap'>)
         <Text fontWeight="700" fontSize="sm" color={group === 'overThreshold' ? 'stop' : 'fg'}>
           <span aria-hidden="true">{marks[group]}</span> {words}
         </Text>
-        <Grid {...signGrid}>
-          {signs.data
-            ?.filter((s) => s.group === group)
-            .map((s) => (
-              <SignButton
-                key={s.id}
-                name={s.name}
-                picture={picture(s.id)}
-                times={seen.filter((x) => x.signId === s.id).length}
-                grave={group === 'overThreshold'}
-                onTap={() => onTap(s.id)}
-              />
-            ))}
-        </Grid>
+        <SignButtons
+          dogId={dogId}
+          signs={(signs.data ?? [])
+            .filter((s) => s.group === group)
+            .map((s) => ({ ...s, grave: group === 'overThreshold' }))}
+          seen={seen}
+          onTap={onTap}
+        />
       </Box>
     ));
 }

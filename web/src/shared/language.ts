@@ -17,11 +17,10 @@ if (asked) keepSetting(KEY, asked);
 export const language = setting(KEY) === ACCENTED ? ACCENTED : 'en';
 
 /** A sentence as the build took it apart (see words.plugin.ts): text, a place, or a choice of such sentences. */
-export type Parts =
-  string | (string | [name: string, kind?: string, choices?: Record<string, Parts | number | undefined>])[];
+type Parts = string | (string | [name: string, kind?: string, choices?: Record<string, Parts | number | undefined>])[];
 
 /** The same with its text accented, and what it names as it was. */
-export const accented = (parts: Parts): Parts =>
+const accented = (parts: Parts): Parts =>
   typeof parts === 'string'
     ? accent(parts)
     : parts.map((part) => {

@@ -4814,7 +4814,7 @@ export interface components {
             /** @description Where every measure runs. */
             marks: components["schemas"]["MeasureMark"][];
         };
-        /** @description A head from the side, small: for a badge. Its longer side is int HeadPortrait.Size steps, so that a list of dogs stays light. */
+        /** @description A head from the side, or a whole dog, small: for a badge or a sign. Its longer side is so many steps, so that a list of dogs stays light. */
         HeadPortrait: {
             /**
              * Format: int32
@@ -4835,7 +4835,7 @@ export interface components {
             contour: string;
             /** @description What is drawn, the hindmost first. */
             fields: components["schemas"]["PortraitField"][];
-            /** @description Where the neck begins to fade and where it is gone: x, y, x, y. */
+            /** @description Where the neck begins to fade and where it is gone: x, y, x, y; empty where nothing fades. */
             fade: number[];
         };
         /** @enum {string} */

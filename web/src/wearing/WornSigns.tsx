@@ -1,9 +1,8 @@
-import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { SignButton, signGrid } from '../shared/SignButton';
-import { useSignPictures } from '../shared/signPictures';
+import { SignButtons } from '../shared/SignButtons';
 import { entries, signGroupWords } from '../shared/words';
 import { wornSignsQuery } from './useWearing';
 
@@ -18,22 +17,10 @@ interface Props {
 export function WornSigns({ dogId, seen, onTap, onTakeBack }: Props) {
   const [open, setOpen] = useState(false);
   const signs = useQuery(wornSignsQuery).data?.signs ?? [];
-  const picture = useSignPictures(dogId);
   const last = seen.at(-1);
   const name = (id: string) => signs.find((s) => s.id === id)?.name ?? id;
   const buttons = (some: typeof signs) => (
-    <Grid {...signGrid}>
-      {some.map((s) => (
-        <SignButton
-          key={s.id}
-          name={s.name}
-          picture={picture(s.id)}
-          times={seen.filter((x) => x.signId === s.id).length}
-          grave={s.offNow}
-          onTap={() => onTap(s.id)}
-        />
-      ))}
-    </Grid>
+    <SignButtons dogId={dogId} signs={some.map((s) => ({ ...s, grave: s.offNow }))} seen={seen} onTap={onTap} />
   );
   return (
     <Box as="section" aria-label={t`Signs`}>

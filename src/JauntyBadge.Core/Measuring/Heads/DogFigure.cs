@@ -18,24 +18,15 @@ internal sealed class DogFigure
     private DogFigure(Stand stand, HeadLook look) => (this.stand, this.look, enamel) = (stand, look, look.Enamel);
 
     /// <summary>The dog, and what stands beside it.</summary>
-    public static DrawnView Draw(SideHead head, PointMm hinge, Shown shown)
-    {
-        var figure = new DogFigure(shown.Stand!, head.Look);
-        return figure.Whole(head, hinge, shown);
-    }
+    public static DrawnView Draw(SideHead head, PointMm hinge, Shown shown) => new DogFigure(shown.Stand!, head.Look).Whole(head, hinge, shown);
 
     private DrawnView Whole(SideHead head, PointMm hinge, Shown shown)
     {
         var whole = head.Draw().Opened(hinge, shown.Mien.Gape);
         // The neck ends under the shoulder, and turns there.
         var scale = HeadLength / head.X(1);
-        var (sin, cos) = Math.SinCos(-stand.Head * Math.PI / 180);
         var (root, at) = (head.Back(head.NeckMiddle, 0.30), On(2, -84));
-        PointMm Placed(PointMm p)
-        {
-            var (x, y) = (scale * (p.X - root.X), scale * (p.Y - root.Y));
-            return new(at.X + x * cos - y * sin, at.Y + x * sin + y * cos);
-        }
+        PointMm Placed(PointMm p) => new PointMm(at.X + scale * (p.X - root.X), at.Y + scale * (p.Y - root.Y)).Turned(at, -stand.Head);
 
         Leg(Fore(near: false), enamel.Shade);
         Leg(Hind(near: false), enamel.Shade);
@@ -157,7 +148,7 @@ internal sealed class DogFigure
                 ? [(from, 9), (new(from.X + 6, from.Y + 24), wide), (new(from.X - 10, from.Y + 40), 0.8 * wide), (new(from.X - 30, from.Y + 38), 4)]
                 : [(from, 9), (At(20, 3), wide), (At(38, 0), 0.8 * wide), (At(54, -7), 4)];
         Put(Tube(joints), enamel.Coat);
-        if (!stand.Moves || stand.Paw != Paw.Down)
+        if (!stand.Wags)
             return;
         foreach (var (turn, along) in new[] { (0.42, 50.0), (0.66, 46.0), (-0.42, 50.0), (-0.66, 46.0) })
             Swish(new(from.X + along * Math.Cos(angle + turn), from.Y - along * Math.Sin(angle + turn)), angle + turn, 9);

@@ -10,17 +10,8 @@ public sealed record DrawnView(IReadOnlyList<EnamelField> Fields, Curve Contour,
     /// <summary>The same with its mouth open.</summary>
     /// <param name="hinge">What the jaw turns about, mm.</param>
     /// <param name="degrees">How far it is turned.</param>
-    public DrawnView Opened(PointMm hinge, double degrees)
-    {
-        var (sin, cos) = Math.SinCos(-degrees * Math.PI / 180);
-        PointMm Turned(PointMm p)
-        {
-            var (x, y) = (p.X - hinge.X, p.Y - hinge.Y);
-            return new(hinge.X + x * cos - y * sin, hinge.Y + x * sin + y * cos);
-        }
-
-        return degrees == 0 ? this : this with { Fields = [.. Fields.Select(f => f.Turns ? f with { Curve = f.Curve.Moved(Turned) } : f)] };
-    }
+    public DrawnView Opened(PointMm hinge, double degrees) =>
+        degrees == 0 ? this : this with { Fields = [.. Fields.Select(f => f.Turns ? f with { Curve = f.Curve.Moved(p => p.Turned(hinge, -degrees)) } : f)] };
 
     /// <summary>The same with something before it.</summary>
     public DrawnView With(IEnumerable<EnamelField> beside) => this with { Fields = [.. Fields, .. beside] };

@@ -27,10 +27,8 @@ internal static class MuzzleSketch
             yield return Of(
                 Curve.Line(new Knot((-0.19 + 0.05 * Math.Abs(y - 0.5)) * xe, y * h), new Knot(0.40 * xe, (y + 0.02) * h), new Knot(0.88 * xe, y * h))
             );
-        foreach (var x in new[] { 0.10, 0.46 })
-            yield return Of(
-                Curve.Line(new Knot(x * xe, (-0.19 + 0.14 * (x < 0.2 ? 1 : 0)) * h), new Knot((x - 0.05) * xe, 0.5 * h), new Knot(x * xe, 1.12 * h))
-            );
+        foreach (var (x, top) in new[] { (0.10, -0.05), (0.46, -0.19) })
+            yield return Of(Curve.Line(new Knot(x * xe, top * h), new Knot((x - 0.05) * xe, 0.5 * h), new Knot(x * xe, 1.12 * h)));
         yield return Of(Curve.Line(new Knot(0.90 * xe, 0.52 * h), new Knot(head.X(0.5), 0.30 * h), new Knot(head.X(1.04), 0.55 * head.Top)));
     }
 

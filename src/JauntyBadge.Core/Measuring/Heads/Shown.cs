@@ -33,7 +33,7 @@ public enum Beside
 /// <param name="Tail">Its tail above the level, degrees; from −80 between its legs.</param>
 /// <param name="Stride">How far it strides, 0 to 1; under 0 its legs cross.</param>
 /// <param name="Paw">What a fore paw does.</param>
-/// <param name="Moves">Tail or paw moves fast: lines say so.</param>
+/// <param name="Wags">Its tail moves fast: lines say so.</param>
 public sealed record Stand(
     double Lean = 0,
     double Fore = 0,
@@ -42,7 +42,7 @@ public sealed record Stand(
     double Tail = -35,
     double Stride = 0,
     Paw Paw = Paw.Down,
-    bool Moves = false
+    bool Wags = false
 );
 
 /// <summary>What the picture of a sign shows.</summary>

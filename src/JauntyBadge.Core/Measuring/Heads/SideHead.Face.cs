@@ -42,33 +42,27 @@ internal sealed partial class SideHead
         };
         // Bared by the open mouth only: tongue and tooth behind the lip, which hides them while it is closed.
         var lip = 0.655 * h;
-        fields.Add(
-            new(
-                EnamelPart.Tongue,
-                Curve.Loop(
-                    new Knot(corner.X - 0.02 * xe, 0.640 * h),
-                    new Knot(0.52 * xe, 0.575 * h),
-                    new Knot(0.24 * xe, 0.560 * h),
-                    new Knot(chin.X + 0.08 * xe, 0.615 * h),
-                    new Knot(0.24 * xe, 0.650 * h),
-                    new Knot(0.55 * xe, 0.668 * h)
-                ),
-                TongueShade,
-                enamel.Line,
-                0.5 * width,
-                Turns: true
-            )
+        Field(
+            EnamelPart.Tongue,
+            Curve.Loop(
+                new Knot(corner.X - 0.02 * xe, 0.640 * h),
+                new Knot(0.52 * xe, 0.575 * h),
+                new Knot(0.24 * xe, 0.560 * h),
+                new Knot(chin.X + 0.08 * xe, 0.615 * h),
+                new Knot(0.24 * xe, 0.650 * h),
+                new Knot(0.55 * xe, 0.668 * h)
+            ),
+            TongueShade,
+            0.5 * width,
+            turns: true
         );
         var x = chin.X + 0.035 * xe;
-        fields.Add(
-            new(
-                EnamelPart.Teeth,
-                Curve.Loop(new Knot(x, lip + 0.02 * h, true), new Knot(x + 0.018 * xe, lip - 0.10 * h, true), new Knot(x + 0.045 * xe, lip + 0.02 * h, true)),
-                Tooth,
-                enamel.Line,
-                0.45 * width,
-                Turns: true
-            )
+        Field(
+            EnamelPart.Teeth,
+            Curve.Loop(new Knot(x, lip + 0.02 * h, true), new Knot(x + 0.018 * xe, lip - 0.10 * h, true), new Knot(x + 0.045 * xe, lip + 0.02 * h, true)),
+            Tooth,
+            0.45 * width,
+            turns: true
         );
         fields.Add(new(EnamelPart.Jaw, Jaw, fill, LineOn(fill), width, Turns: true));
     }
@@ -136,7 +130,7 @@ internal sealed partial class SideHead
 
     private void DrawEye()
     {
-        if (mien != Mien.Plain)
+        if (eye > 1)
         {
             DrawMood();
             return;
@@ -156,7 +150,7 @@ internal sealed partial class SideHead
                     new Knot(ex + 1.15 * r, ey + 0.47 * r),
                     new Knot(ex + 0.62 * r, ey + 0.38 * r)
                 ),
-                look.Pattern == CoatPattern.Merle ? "#7d9db0" : "#7a4a1e",
+                IrisShade,
                 null,
                 0
             )
@@ -213,8 +207,8 @@ internal sealed partial class SideHead
     private void Fur(Curve curve, string? fill, string? line, bool turns, bool fades) =>
         fields.Add(new(EnamelPart.Fur, curve, fill, line, 0.8 * width, Turns: turns, Fades: fades));
 
-    private void Field(EnamelPart part, Curve curve, string fill, double? line = null, bool fades = false) =>
-        fields.Add(new(part, curve, fill, enamel.Line, line ?? width, Fades: fades));
+    private void Field(EnamelPart part, Curve curve, string fill, double? line = null, bool fades = false, bool turns = false) =>
+        fields.Add(new(part, curve, fill, enamel.Line, line ?? width, Turns: turns, Fades: fades));
 
     private void Inside(EnamelPart part, Curve curve, string fill, double opacity = 1) =>
         fields.Add(new(part, curve, fill, null, 0, Inside: true, Fades: true, Opacity: opacity));

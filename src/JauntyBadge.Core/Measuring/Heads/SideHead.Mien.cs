@@ -10,6 +10,8 @@ internal sealed partial class SideHead
     /// <summary>An eye is drawn larger where it is what is looked at: on a small picture it would be a dot.</summary>
     private double EyeDrawn => eye * EyeSize;
 
+    private string IrisShade => look.Pattern == CoatPattern.Merle ? "#7d9db0" : "#7a4a1e";
+
     /// <summary>Ears as this dog carries them now. An upright one turns back about its root, one that hangs is drawn back and down.</summary>
     private IReadOnlyList<Knot> Carried(IReadOnlyList<Knot> ear, IReadOnlyList<Knot> flap)
     {
@@ -18,22 +20,21 @@ internal sealed partial class SideHead
         var (first, last) = (flap[0], flap[^1]);
         var (x, y) = (0.5 * (first.X + last.X), 0.5 * (first.Y + last.Y));
         var upright = flap.Average(k => k.Y) < Math.Min(first.Y, last.Y);
-        var turned = (upright ? 72 : -68) * mien.Ears * Math.PI / 180;
-        var (sin, cos) = Math.SinCos(turned);
+        var turned = (upright ? 72 : -68) * mien.Ears;
         var flat = upright ? 1 - 0.25 * Math.Max(0, mien.Ears) : 1;
         return
         [
             .. ear.Select(k =>
             {
-                var (dx, dy) = (k.X - x, flat * (k.Y - y));
-                return k with { X = x + dx * cos - dy * sin + 0.10 * b * mien.Ears, Y = y + dx * sin + dy * cos };
+                var at = new PointMm(k.X, y + flat * (k.Y - y)).Turned(new(x, y), turned);
+                return k with { X = at.X + 0.10 * b * mien.Ears, Y = at.Y };
             }),
         ];
     }
 
-    private List<Knot> Lids(double r)
+    private List<Knot> Lids()
     {
-        var (ex, ey) = (xe, 0.06 * h);
+        var (ex, ey, r) = (xe, 0.06 * h, EyeDrawn);
         double Up(double share) => ey - share * r * mien.Lids;
         double Down(double share) => ey + share * r * (0.4 + 0.6 * mien.Lids);
         return
@@ -69,7 +70,7 @@ internal sealed partial class SideHead
                 new Knot(x, ey + share * down)
             );
         fields.Add(new(EnamelPart.Eye, Eye, "#f7f1e2", null, 0));
-        fields.Add(new(EnamelPart.Iris, Seen(1), look.Pattern == CoatPattern.Merle ? "#7d9db0" : "#7a4a1e", null, 0));
+        fields.Add(new(EnamelPart.Iris, Seen(1), IrisShade, null, 0));
         fields.Add(new(EnamelPart.Pupil, Seen(0.55), Enamel.Leather, null, 0));
         fields.Add(new(EnamelPart.Lid, Eye, null, enamel.Line, width));
     }
@@ -94,23 +95,16 @@ internal sealed partial class SideHead
         {
             var third = (back - front) / 3;
             foreach (var (shade, at) in new[] { ("#f2e2dc", 0), ("#7f86a8", 1), ("#7d1f22", 2) })
-                fields.Add(new(EnamelPart.Teeth, Bared(front + at * third, front + (at + 1) * third), shade, enamel.Line, 0.7 * width));
+                Field(EnamelPart.Teeth, Bared(front + at * third, front + (at + 1) * third), shade, 0.7 * width);
         }
         else
-            fields.Add(new(EnamelPart.Teeth, Bared(front, back), Gum, enamel.Line, width));
+            Field(EnamelPart.Teeth, Bared(front, back), Gum);
         void Pointed(double x, double w, double down) =>
-            fields.Add(
-                new(
-                    EnamelPart.Teeth,
-                    Curve.Loop(
-                        new Knot(x, Edge(x) - 0.35 * up, true),
-                        new Knot(x + 0.5 * w, Edge(x) + down, true),
-                        new Knot(x + w, Edge(x + w) - 0.35 * up, true)
-                    ),
-                    Tooth,
-                    enamel.Line,
-                    0.5 * width
-                )
+            Field(
+                EnamelPart.Teeth,
+                Curve.Loop(new Knot(x, Edge(x) - 0.35 * up, true), new Knot(x + 0.5 * w, Edge(x) + down, true), new Knot(x + w, Edge(x + w) - 0.35 * up, true)),
+                Tooth,
+                0.5 * width
             );
         Pointed(front + 0.02 * xe, 0.05 * xe, 0.00);
         Pointed(front + 0.08 * xe, 0.09 * xe, 0.13 * h * mien.Lip);
@@ -133,44 +127,36 @@ internal sealed partial class SideHead
     private void DrawTongue()
     {
         if (mien.Tongue == Tongue.Lick)
-            fields.Add(
-                new(
-                    EnamelPart.Tongue,
-                    Curve.Loop(
-                        new Knot(0.16 * xe, 0.66 * h, true),
-                        new Knot(-0.02 * xe, 0.74 * h),
-                        new Knot(-0.55 * nose, 0.50 * h),
-                        new Knot(-0.62 * nose, 0.20 * h),
-                        new Knot(-0.30 * nose, -0.02 * h),
-                        new Knot(0.12 * nose, 0.02 * h),
-                        new Knot(0.06 * nose, 0.30 * h),
-                        new Knot(0.02 * xe, 0.54 * h),
-                        new Knot(0.14 * xe, 0.60 * h)
-                    ),
-                    TongueShade,
-                    enamel.Line,
-                    width
-                )
+            Field(
+                EnamelPart.Tongue,
+                Curve.Loop(
+                    new Knot(0.16 * xe, 0.66 * h, true),
+                    new Knot(-0.02 * xe, 0.74 * h),
+                    new Knot(-0.55 * nose, 0.50 * h),
+                    new Knot(-0.62 * nose, 0.20 * h),
+                    new Knot(-0.30 * nose, -0.02 * h),
+                    new Knot(0.12 * nose, 0.02 * h),
+                    new Knot(0.06 * nose, 0.30 * h),
+                    new Knot(0.02 * xe, 0.54 * h),
+                    new Knot(0.14 * xe, 0.60 * h)
+                ),
+                TongueShade
             );
         if (mien.Tongue == Tongue.Out)
-            fields.Add(
-                new(
-                    EnamelPart.Tongue,
-                    Curve.Loop(
-                        new Knot(0.50 * xe, 0.60 * h),
-                        new Knot(0.18 * xe, 0.57 * h),
-                        new Knot(0.02 * xe, 0.66 * h),
-                        new Knot(-0.04 * xe, 1.02 * h),
-                        new Knot(0.05 * xe, 1.30 * h),
-                        new Knot(0.19 * xe, 1.22 * h),
-                        new Knot(0.24 * xe, 0.90 * h),
-                        new Knot(0.36 * xe, 0.70 * h)
-                    ),
-                    TongueShade,
-                    enamel.Line,
-                    width,
-                    Turns: true
-                )
+            Field(
+                EnamelPart.Tongue,
+                Curve.Loop(
+                    new Knot(0.50 * xe, 0.60 * h),
+                    new Knot(0.18 * xe, 0.57 * h),
+                    new Knot(0.02 * xe, 0.66 * h),
+                    new Knot(-0.04 * xe, 1.02 * h),
+                    new Knot(0.05 * xe, 1.30 * h),
+                    new Knot(0.19 * xe, 1.22 * h),
+                    new Knot(0.24 * xe, 0.90 * h),
+                    new Knot(0.36 * xe, 0.70 * h)
+                ),
+                TongueShade,
+                turns: true
             );
         if (mien.Drool)
             foreach (var (x, down) in new[] { (0.36, 0.62), (0.52, 0.40), (0.20, 0.34) })

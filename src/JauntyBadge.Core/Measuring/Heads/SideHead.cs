@@ -47,7 +47,7 @@ internal sealed partial class SideHead
         NeckUnder = new(NeckTop.X - girth * Math.Sin(down), NeckTop.Y + girth * Math.Cos(down));
         Contour = Curve.Loop([.. Upper(), .. Neck(), .. Lips()]);
         Jaw = Curve.Loop(LowerJaw());
-        Eye = Curve.Loop(Lids(EyeDrawn));
+        Eye = Curve.Loop(Lids());
         EyeCorner = new(xe, 0.06 * h);
     }
 

@@ -1,9 +1,39 @@
-import { Button } from '@chakra-ui/react';
+import { Button, Grid } from '@chakra-ui/react';
 import type { Schemas } from './api';
 import { Head } from './Head';
+import { useSignPictures } from './signPictures';
 
-/** A sign to tap: this dog showing it, and its name. */
-export function SignButton({
+/** Signs to tap, each with this dog showing it: two beside each other on a phone. */
+export function SignButtons({
+  dogId,
+  signs,
+  seen,
+  onTap,
+}: {
+  dogId: string;
+  /** Grave is what ends everything at once. */
+  signs: { id: string; name: string; grave: boolean }[];
+  seen: { signId: string }[];
+  onTap: (signId: string) => void;
+}) {
+  const picture = useSignPictures(dogId);
+  return (
+    <Grid templateColumns="repeat(auto-fill, minmax(9.75rem, 1fr))" gap="1.5" mt="1">
+      {signs.map(({ id, name, grave }) => (
+        <SignButton
+          key={id}
+          name={name}
+          picture={picture(id)}
+          times={seen.filter((x) => x.signId === id).length}
+          grave={grave}
+          onTap={() => onTap(id)}
+        />
+      ))}
+    </Grid>
+  );
+}
+
+function SignButton({
   name,
   picture,
   times,
@@ -13,7 +43,6 @@ export function SignButton({
   name: string;
   picture: Schemas['HeadPortrait'] | undefined;
   times: number;
-  /** It ends everything at once. */
   grave: boolean;
   onTap: () => void;
 }) {
@@ -47,6 +76,3 @@ export function SignButton({
     </Button>
   );
 }
-
-/** How they stand in a tray: two beside each other on a phone. */
-export const signGrid = { templateColumns: 'repeat(auto-fill, minmax(9.75rem, 1fr))', gap: '1.5', mt: '1' };
