@@ -1,4 +1,5 @@
 using JauntyBadge.Core;
+using JauntyBadge.Core.Caseload;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.People;
 using JauntyBadge.Data;
@@ -64,7 +65,7 @@ internal static class TrainingEndpoints
             .Select(d => Row(d, words, lately.GetValueOrDefault(d.Id), today))
             .OrderBy(r => r.Wanted ?? DateOnly.MaxValue)
             .ThenBy(r => r.State)
-            .ThenBy(r => r.Name, StringComparer.Ordinal)
+            .ThenBy(r => r.Name, NameOrder.Natural)
             .ToList();
         return new TrainingOverviewDto(
             [.. rows.GroupBy(r => r.State).OrderBy(g => g.Key).Select(g => new StandingCountDto(g.Key, g.Count()))],

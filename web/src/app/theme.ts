@@ -88,6 +88,25 @@ const chakra = defineConfig({
   },
 });
 
+// eslint-disable-next-line lingui/no-unlocalized-strings -- style
+const thumb = '@media (pointer: coarse)';
+
+/** What a thumb taps. Links within a sentence stay part of it; steppers stand beside a field that is typed in. */
+const tapped = [
+  'button:not([data-scope=number-input])',
+  'summary',
+  'select',
+  'textarea',
+  // eslint-disable-next-line lingui/no-unlocalized-strings -- style
+  'a:not(:is(p, td, dd, b, span, h1, h2, h3, svg) a)',
+  'input:not([type=checkbox], [type=radio], [type=file])',
+  '.chakra-slider__control',
+  'label:has(> input:is([type=checkbox], [type=radio]))',
+].join();
+
+/** As high as its words need, and never lower. */
+const grows = (least: string) => ({ h: 'auto', minH: least, py: '1' });
+
 /** Warm chalk, deep spruce, one marigold accent, brick only for stop and harm. */
 const config = defineConfig({
   theme: {
@@ -97,6 +116,13 @@ const config = defineConfig({
         body: { value: "'Atkinson Hyperlegible Next Variable', 'Verdana', sans-serif" },
       },
       radii: { sm: { value: '4px' }, md: { value: '6px' }, lg: { value: '10px' } },
+    },
+    recipes: {
+      // A button with many words grows by a line instead of running off a narrow screen.
+      button: {
+        base: { whiteSpace: 'normal', lineHeight: '1.2' },
+        variants: { size: { '2xs': grows('6'), xs: grows('8'), sm: grows('9'), md: grows('10'), lg: grows('11') } },
+      },
     },
     semanticTokens: {
       colors: {
@@ -139,6 +165,13 @@ const config = defineConfig({
   globalCss: {
     html: { colorPalette: 'spruce' },
     body: { bg: 'bg', color: 'fg', fontFamily: 'body', fontVariantNumeric: 'tabular-nums', lineHeight: 1.45 },
+    // A name of sixty letters without a space is broken rather than let it widen the page.
+    'h1, h2, h3, main a': { overflowWrap: 'anywhere' },
+    'nav a': { overflowWrap: 'break-word !important', [thumb]: { justifyContent: 'center' } },
+    'a, button': { maxWidth: '100%' },
+    // A thumb needs a centimetre.
+    [tapped]: { [thumb]: { minHeight: '44px !important', minWidth: '44px !important' } },
+    summary: { [thumb]: { paddingBlock: '0.6em' } },
     'h1, h2, h3': { fontFamily: 'heading', letterSpacing: '-0.015em' },
     '*:focus-visible': {
       outlineColor: 'colorPalette.focusRing',

@@ -131,7 +131,7 @@ function Editor({ dog }: { dog: Schemas['DogDto'] }) {
       <FormProvider {...form}>
         <DogForm />
       </FormProvider>
-      <Flex mt="4" gap="4" align="center">
+      <Flex mt="4" gap="4" align="center" wrap="wrap">
         <Text role="status" color="fg.muted" minW="12rem">
           {state}
         </Text>

@@ -52,7 +52,7 @@ export function CardPage() {
         </Flex>
         {card.data ? <CardView card={card.data} level="h2" /> : <Waiting query={card} />}
       </Box>
-      <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="10" className="no-print">
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'repeat(2, minmax(0, 1fr))' }} gap="10" className="no-print">
         <Papers dogId={dog.id} />
         <Files dog={dog} />
         <HandOver dog={dog} />

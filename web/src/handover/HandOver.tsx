@@ -94,6 +94,7 @@ function Form({ dog }: { dog: Schemas['DogDto'] }) {
           type="submit"
           size="sm"
           alignSelf="start"
+          overflowWrap="anywhere"
           variant="outline"
           borderColor="border.strong"
           loading={send.isPending}

@@ -60,7 +60,15 @@ export function NumbersPage() {
           <Table.Root
             recipe={tableSlotRecipe}
             size="sm"
-            css={{ '& td, & th': { background: 'transparent', borderColor: 'border', verticalAlign: 'top' } }}
+            css={{
+              '& td, & th': { background: 'transparent', borderColor: 'border', verticalAlign: 'top' },
+              // On the narrowest screens each number is a paragraph of its own.
+              '@media (max-width: 30rem)': {
+                '& thead': { display: 'none' },
+                '& td': { display: 'block', width: '100%', textAlign: 'start', paddingInline: 0 },
+                '& td:not(:last-child)': { borderBottomWidth: 0, paddingBottom: 0 },
+              },
+            }}
           >
             <Table.Header>
               <Table.Row bg="transparent">

@@ -43,7 +43,7 @@ export function ReadingLine({
   const inHand = useActive(field.drafts)?.key === field.line.key;
   return (
     <Flex as="li" wrap="wrap" pt="2" pb="1" borderBottomWidth="1px" borderColor="border" align="start" gap="3">
-      <Box flex="1" minW="0">
+      <Box flex="1 1 8rem" minW="0">
         <Text fontWeight="700" lineHeight="1.2" aria-hidden="true">
           {name}
         </Text>
@@ -75,7 +75,7 @@ export function ReadingLine({
           )}
         </Flex>
       </Box>
-      <Box textAlign="end" minW="6.5rem">
+      <Box textAlign="end" minW="6.5rem" ms="auto">
         <Text fontSize="2xl" fontWeight="700" lineHeight="1.1" whiteSpace="nowrap">
           {measured ? lengthText(measured.meanMm, unit) : '–'}
         </Text>

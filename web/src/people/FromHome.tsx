@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link as RouterLink } from 'react-router';
@@ -6,6 +6,7 @@ import { api, ask, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
 import { useDecides } from '../shared/me';
 import { complain } from '../shared/notices';
+import styles from '../shared/group.module.css';
 import { AsideTray } from './AsideTray';
 
 /** New from home, before anything else on the round: what a fitter who was not there would want to know first. */
@@ -19,17 +20,17 @@ export function FromHome() {
     <>
       <AsideTray />
       {news.data && news.data.length > 0 && (
-        <Box as="section" mb={{ base: 8, lg: 4 }} aria-label={t`New from home`} className="no-print">
-          <Flex align="baseline" gap="2" borderBottomWidth="2px" borderColor="fg" pb="1">
-            <Heading as="h2" size="lg">{t`New from home`}</Heading>
-            <Text fontWeight="700">{news.data.length}</Text>
-          </Flex>
+        <section className={`${styles.group} no-print`} aria-label={t`New from home`}>
+          <div className={styles.groupName}>
+            <h2>{t`New from home`}</h2>
+            <b>{news.data.length}</b>
+          </div>
           <ul>
             {news.data.map((dog) => (
               <Row key={dog.dogId} dog={dog} />
             ))}
           </ul>
-        </Box>
+        </section>
       )}
     </>
   );
@@ -64,7 +65,7 @@ function Row({ dog }: { dog: Schemas['FromHomeDto'] }) {
         <Text color="fg.muted">{dog.changed}</Text>
       </Box>
       <Flex gap="2" wrap="wrap">
-        <Button asChild variant="outline" borderColor="border.strong" h={{ lg: 9 }}>
+        <Button asChild variant="outline" borderColor="border.strong" minH={{ lg: 8 }}>
           <RouterLink to={dog.unread > 0 ? `/dogs/${dog.dogId}/notes` : `/dogs/${dog.dogId}`}>
             {dog.unread > 0 ? t`Read: ${dog.dog}` : t`Open: ${dog.dog}`}
           </RouterLink>
@@ -73,7 +74,7 @@ function Row({ dog }: { dog: Schemas['FromHomeDto'] }) {
           <Button
             variant="outline"
             borderColor="border.strong"
-            h={{ lg: 9 }}
+            minH={{ lg: 8 }}
             onClick={() => void looked()}
           >{t`Looked at`}</Button>
         )}

@@ -7,7 +7,7 @@ import { Link as RouterLink, useNavigate } from 'react-router';
 import { useRestore } from '../dogs/useArchive';
 import { BackupOld } from '../handover/BackupOld';
 import type { Schemas } from '../shared/api';
-import { Badge } from '../shared/Badge';
+import { Badge, phases, RimQuarter } from '../shared/Badge';
 import { Key } from '../shared/Mark';
 import { fromDevice, keepOnDevice } from '../shared/saving/device';
 import { useDecides } from '../shared/me';
@@ -15,8 +15,9 @@ import { Parts } from '../shared/Parts';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { late } from '../shared/late';
-import { purposeWords, roundGroupWords } from '../shared/words';
+import { phaseWords, purposeWords, roundGroupWords } from '../shared/words';
 import { NextButton } from '../dogs/NextButton';
+import group from '../shared/group.module.css';
 import styles from './round.module.css';
 import { OnNow } from './OnNow';
 import { useRound, type RoundOrder } from './useRound';
@@ -44,8 +45,8 @@ export function RoundPage() {
   const first = data?.pages[0];
 
   return (
-    <Box maxW="70rem" mx="auto">
-      <Flex align="end" wrap="wrap" gap="4" mb="3">
+    <Box maxW="76rem" mx="auto">
+      <Flex align="end" wrap="wrap" gap="4" mb={{ base: 3, lg: 2 }}>
         <Box flex="1" minW="16rem" display={{ lg: 'flex' }} alignItems="baseline" gap="3">
           <Heading as="h1" size="4xl" lineHeight="1.1">
             {archived ? t`Archived dogs` : t`The round`}
@@ -61,7 +62,7 @@ export function RoundPage() {
           </RouterLink>
         </Button>
       </Flex>
-      <Flex gap={{ base: 3, md: 5 }} wrap="wrap" mb={{ base: 6, lg: 3 }} fontSize="sm" _print={{ display: 'none' }}>
+      <Flex gap={{ base: 3, md: 5 }} wrap="wrap" mb={{ base: 6, lg: 2 }} fontSize="sm" _print={{ display: 'none' }}>
         {!archived && (
           <Quiet onClick={() => setBy(by === 'stops' ? 'pressing' : 'stops')}>
             {by === 'stops' ? t`What cannot wait first` : t`In the order of my stops`}
@@ -70,6 +71,7 @@ export function RoundPage() {
         <RouterLink to="/training">{t`How training stands`}</RouterLink>
         {!archived && <Quiet onClick={() => window.print()}>{t`Print the day`}</Quiet>}
         <Quiet onClick={() => setArchived(!archived)}>{archived ? t`Back to the round` : t`Archived dogs`}</Quiet>
+        {cards.length > 0 && <Rim />}
       </Flex>
       {!archived && <Parts at="round" />}
       {!archived && decides && <BackupOld />}
@@ -187,21 +189,31 @@ function useRoundOrder() {
 function Group({ title, count, cards }: { title: string; count: number; cards: Card[] }) {
   if (cards.length === 0) return null;
   return (
-    <Box as="section" mb={{ base: 8, lg: 4 }} aria-label={title}>
-      <Flex align="baseline" gap="2" borderBottomWidth="2px" borderColor="fg" pb="1">
-        <Heading as="h2" size="lg">
-          {title}
-        </Heading>
-        <Text fontWeight="700">{count}</Text>
-      </Flex>
+    <section className={group.group} aria-label={title}>
+      <div className={group.groupName}>
+        <h2>{title}</h2>
+        <b>{count}</b>
+      </div>
       <ul>
         {cards.map((card) => (
           <Row key={card.id} card={card} />
         ))}
       </ul>
-    </Box>
+    </section>
   );
 }
+
+/** What the four quarters of a badge's rim say, once, above the first of them. */
+const Rim = () => (
+  <Flex gap="3" wrap="wrap" ms={{ xl: 'auto' }} color="fg.muted">
+    {t`The rim fills as a dog is`}
+    {phases.map((phase) => (
+      <Flex as="span" key={phase} gap="1" align="center">
+        <RimQuarter phase={phase} size={18} /> {phaseWords[phase]}
+      </Flex>
+    ))}
+  </Flex>
+);
 
 const Row = memo(({ card }: { card: Card }) => (
   <li className={styles.row}>

@@ -33,7 +33,7 @@ export function VanPage() {
       <Heading as="h1" size="3xl">{t`Van`}</Heading>
       <Text>{t`From the dogs on the round and those you expect: which sizes to carry.`}</Text>
       <Flex gap="12" mt="5" wrap="wrap" align="start">
-        <Box flex="1 1 30rem">
+        <Box flex="1 1 30rem" minW="0">
           <Slide
             label={t`Sizes to carry`}
             width="min(30rem, 100%)"
@@ -57,7 +57,7 @@ export function VanPage() {
           <Curve curve={plan.curve} dogs={plan.dogs} at={asked} />
           <Dogs plan={plan} />
         </Box>
-        <Box flex="1 1 22rem">
+        <Box flex="1 1 22rem" minW="0">
           <Carried plan={plan} />
           <Expected expected={plan.expected} />
         </Box>
@@ -73,11 +73,11 @@ function Steps({ plan }: { plan: Plan }) {
       {plan.steps.map((s) => {
         const carried = plan.carried.find((c) => c.sizeId === s.sizeId)?.count ?? 0;
         return (
-          <Flex as="li" key={s.sizeId} gap="4" py="2" borderTopWidth="1px" borderColor="border" align="baseline">
+          <Flex as="li" key={s.sizeId} wrap="wrap" columnGap="4" rowGap="1" py="2" borderTopWidth="1px" borderColor="border" align="baseline">
             <Text fontSize="xl" fontWeight="700" w="3rem">
               +{s.adds}
             </Text>
-            <Box flex="1">
+            <Box flex="1 1 9rem" minW="0">
               <Text fontWeight="700">
                 {s.muzzle}
                 {s.price !== null && (
@@ -178,15 +178,15 @@ function Carried({ plan }: { plan: Plan }) {
       </Text>
       <ul>
         {plan.carried.map((c) => (
-          <Flex as="li" key={c.sizeId} gap="3" py="1.5" borderTopWidth="1px" borderColor="border" align="center">
-            <Text flex="1">
+          <Flex as="li" key={c.sizeId} wrap="wrap" columnGap="3" rowGap="1" py="1.5" borderTopWidth="1px" borderColor="border" align="center">
+            <Text flex="1 1 9rem">
               <b>{c.muzzle}</b> <Text as="span" color="fg.muted" fontSize="sm">{t`fits ${c.fitsDogs}`}</Text>
             </Text>
             <Count size={c} />
           </Flex>
         ))}
       </ul>
-      <Flex gap="2" mt="2">
+      <Flex gap="2" mt="2" wrap="wrap">
         <Choice
           size="sm"
           width="13rem"

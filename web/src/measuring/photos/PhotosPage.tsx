@@ -87,7 +87,7 @@ export function PhotosPage() {
           </Text>
         )}
         <Text mt="4">{t`No picture at hand? Try with one drawn from a head of known size:`}</Text>
-        <Flex gap="2" mt="1">
+        <Flex wrap="wrap" gap="2" mt="1">
           <Button
             size="sm"
             variant="outline"
