@@ -14,14 +14,19 @@ import { WeekForm } from './WeekForm';
 // The charts weigh as much as the rest of the room: they come when there is something to draw.
 const FanChart = late(() => import('./FanChart').then((m) => m.FanChart));
 
-/** What it takes on a phone, a tablet and a desk: kept for it while it is worked out, so that nothing below moves from under a thumb. */
-const room = { pb: 3, mb: 6, minH: { base: '13.2rem', md: '8.3rem', xl: '3.9rem' } };
+/** What it takes below the step and beside it: kept for it while it is worked out, so that nothing below moves from under a thumb. */
+const room = {
+  borderLeftWidth: '1px',
+  borderColor: 'border',
+  ps: 4,
+  minH: { base: '13.2rem', md: '8.3rem', xl: '11rem' },
+};
 
 /** What the detail takes at the least, for the same reason: on a phone the steps stand below it. */
 const detailRoom = { minH: { base: '38rem', md: '30rem' } };
 
-/** When the dog will be ready and whether the date will hold, in one line; the days can be changed there. */
-export function OutlookLine({ dogId, steps }: { dogId: string; steps: Schemas['PlannedStepDto'][] }) {
+/** When the dog will be ready and whether the date will hold, beside what is trained now; the days can be changed there. */
+export function OutlookBeside({ dogId, steps }: { dogId: string; steps: Schemas['PlannedStepDto'][] }) {
   const outlook = useOutlook(dogId);
   const [editing, setEditing] = useState(() => hasDraft(`week/${dogId}`));
   if (!outlook.data)
@@ -33,26 +38,15 @@ export function OutlookLine({ dogId, steps }: { dogId: string; steps: Schemas['P
   const { forecast, week } = outlook.data;
   if (!forecast) return null;
   return (
-    <Box as="section" aria-label={t`Outlook`} borderBottomWidth="1px" borderColor="border" {...room}>
-      <Flex gap={{ base: 2, md: 6 }} align="center" wrap="wrap">
-        <Headline forecast={forecast} />
-        <Box flex="1 1 18rem">
-          <Text>{forecast.says}</Text>
-          <Text>
-            {daysText(week)}{' '}
-            <Button
-              variant="plain"
-              size="sm"
-              px="0"
-              h="auto"
-              textDecoration="underline"
-              onClick={() => setEditing(!editing)}
-            >
-              {editing ? t`Leave them` : t`Change days or date`}
-            </Button>
-          </Text>
-        </Box>
-      </Flex>
+    <Box as="section" aria-label={t`Outlook`} {...room}>
+      <Headline forecast={forecast} />
+      <Text mt="2">{forecast.says}</Text>
+      <Text mt="2" fontSize="sm" color="fg.muted">
+        {daysText(week)}
+      </Text>
+      <Button variant="plain" size="sm" px="0" textDecoration="underline" onClick={() => setEditing(!editing)}>
+        {editing ? t`Leave them` : t`Change days or date`}
+      </Button>
       {editing && <WeekForm dogId={dogId} week={week} steps={steps} onDone={() => setEditing(false)} />}
     </Box>
   );
@@ -94,22 +88,22 @@ export function OutlookDetail({ dogId }: { dogId: string }) {
 function Headline({ forecast }: { forecast: NonNullable<Outlook['forecast']> }) {
   const { chanceBy, by, p50, low } = forecast;
   return chanceBy !== null && by !== null ? (
-    <Flex align="baseline" gap="3" wrap="wrap">
-      <Heading as="h2" fontSize="5xl" lineHeight="1" color={low ? 'stop' : 'fg'}>
+    <>
+      <Heading as="h2" fontSize="4xl" lineHeight="1" color={low ? 'stop' : 'fg'}>
         {chanceText(chanceBy)}
       </Heading>
       <Text
         fontWeight="700"
-        fontSize="lg"
+        mt="1"
       >{t`${low ? t`⬣ It may well not be ready` : t`Likely ready`} by ${dayText(by)}`}</Text>
-    </Flex>
+    </>
   ) : (
-    <Flex align="baseline" gap="3" wrap="wrap">
-      <Heading as="h2" fontSize="4xl" lineHeight="1.05">
+    <>
+      <Heading as="h2" fontSize="3xl" lineHeight="1.05">
         {p50 ? dayText(p50) : t`Not within a year`}
       </Heading>
       <Text>{p50 ? t`half of the dogs like it are ready by then` : t`for half of the dogs like it`}</Text>
-    </Flex>
+    </>
   );
 }
 

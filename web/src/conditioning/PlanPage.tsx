@@ -14,7 +14,7 @@ import { Why } from '../shared/Why';
 import { stageWords } from '../shared/words';
 import { FindBeginning } from './FindBeginning';
 import { MoveHere, Withdraw } from './MoveHere';
-import { OutlookDetail, OutlookLine } from './Outlook';
+import { OutlookBeside, OutlookDetail } from './Outlook';
 import { Schools } from './Schools';
 import { SetsEnd } from './SetsEnd';
 import { StepSketch } from './StepSketch';
@@ -39,7 +39,11 @@ export function PlanPage() {
   const stands = here ?? plan.data.steps.at(-1);
   // Beside the list where there is room; on a phone a tapped step opens where it was tapped.
   const shown = wide ? (tapped ?? stands) : stands;
-  const sheet = (s: Planned) => <StepSheet key={s.step.id} planned={s} plan={plan.data} dogId={card.dog.id} />;
+  const sheet = (s: Planned, beside?: ReactNode) => (
+    <StepSheet key={s.step.id} planned={s} plan={plan.data} dogId={card.dog.id} beside={beside} />
+  );
+  // No date stands beside a stop.
+  const outlook = plan.data.stop ? null : <OutlookBeside dogId={card.dog.id} steps={plan.data.steps} />;
   return (
     <>
       {card.things
@@ -49,17 +53,8 @@ export function PlanPage() {
             <b>⬣ {t.title}.</b> {t.detail}
           </Text>
         ))}
-      {/* No date stands beside a stop. */}
-      {plan.data.stop ? (
-        <Stopped stop={plan.data.stop} dogId={card.dog.id} version={plan.data.positionVersion} />
-      ) : (
-        <OutlookLine dogId={card.dog.id} steps={plan.data.steps} />
-      )}
-      <Grid
-        templateColumns={{ base: '1fr', lg: 'minmax(17rem, 1fr) minmax(0, 1.5fr)' }}
-        gap={{ base: 6, lg: 12 }}
-        alignItems="start"
-      >
+      {plan.data.stop && <Stopped stop={plan.data.stop} dogId={card.dog.id} version={plan.data.positionVersion} />}
+      <Grid templateColumns={{ base: '1fr', lg: '16rem minmax(0, 1fr)' }} gap={{ base: 6, lg: 10 }} alignItems="start">
         <Box gridRow={{ base: 2, lg: 1 }}>
           <StageList
             steps={plan.data.steps}
@@ -80,7 +75,7 @@ export function PlanPage() {
         </Box>
         <Flex direction="column" gap="6">
           {plan.data.mayFindBeginning && <FindBeginning dogId={card.dog.id} version={plan.data.positionVersion} />}
-          {shown && sheet(shown)}
+          {shown && sheet(shown, outlook)}
           {!plan.data.stop && <OutlookDetail dogId={card.dog.id} />}
           <Schools plan={plan.data} dogId={card.dog.id} />
           <SetsEnd plan={plan.data} dogId={card.dog.id} />
@@ -176,70 +171,92 @@ function StageList({
   );
 }
 
-function StepSheet({ planned, plan, dogId }: { planned: Planned; plan: Schemas['PlanDto']; dogId: string }) {
+/** A step, what is asked at it now and its start; the chance of the date stands beside that. */
+function StepSheet({
+  planned,
+  plan,
+  dogId,
+  beside,
+}: {
+  planned: Planned;
+  plan: Schemas['PlanDto'];
+  dogId: string;
+  beside: ReactNode;
+}) {
   const { step, why, state, isGate, target, targetText, passed } = planned;
   const start = useStartSession(dogId);
   return (
     <Box as="section" aria-label={step.name}>
-      <Flex align="baseline" gap="3" wrap="wrap">
-        <Heading as="h2" size="3xl" lineHeight="1.1">
-          {step.name}
-        </Heading>
-        <Why basis={step.basis} about={step.name} />
-      </Flex>
-      <Text fontSize="lg">{step.purpose}</Text>
-      <Flex as="ol" aria-label={t`Targets`} wrap="wrap" gap="2" mt="4" mb={state === 'here' ? 2 : 4}>
-        {target !== null && target < 0 && targetText && <Target here>{t`Easier: ${targetText}`}</Target>}
-        {step.targets.map((t, i) => (
-          <Fragment key={t}>
-            <Target here={i === target && t === targetText}>{t}</Target>
-            {/* A hold between two targets. */}
-            {i === target && targetText !== null && t !== targetText && <Target here>{targetText}</Target>}
-          </Fragment>
-        ))}
-      </Flex>
-      <Box as="details" fontSize="sm" mb="3">
-        <summary>{t`If that is too much: ${step.easier.length} easier rungs`}</summary>
-        <ol>
-          {step.easier.map((rung) => (
-            <li key={rung}>{rung}</li>
-          ))}
-        </ol>
-      </Box>
-      {isGate && <Text mb="3">{t`The gate of its stage: its last target has to go well on two different days.`}</Text>}
-      {passed && (
-        <Text mb="3">
-          {passedWords[passed.how]} {dateText(passed.day, 'short')}
-          {passed.note ? `: ${passed.note}` : '.'}
-        </Text>
-      )}
-      {state === 'here' && plan.lastReason && <Text mb="3">{t`Last time: ${plan.lastReason}`}</Text>}
-      {state === 'here' && plan.gapReason && <Text mb="3">{t`Today: ${plan.gapReason}`}</Text>}
-      {state === 'here' ? (
-        <Button
-          size="lg"
-          colorPalette="marigold"
-          disabled={plan.notNow !== null}
-          loading={start.isPending}
-          onClick={() => start.mutate()}
-          mb="4"
-        >
-          {plan.openSessionId
-            ? t`Go on with the session`
-            : plan.rests
-              ? t`Not before ${dateText(plan.notBefore ?? '', 'near')}`
-              : t`Start a session`}
-        </Button>
-      ) : (
-        <MoveHere dogId={dogId} step={step} plan={plan} />
-      )}
-      {state === 'here' && plan.notNow && !plan.openSessionId && (
-        <>
-          <Text mb="3">{plan.notNow}</Text>
-          {!plan.stop && <MoveHere dogId={dogId} step={step} plan={plan} />}
-        </>
-      )}
-      {passed?.canWithdraw && <Withdraw dogId={dogId} step={step} version={plan.positionVersion} />}
+      <Grid
+        templateColumns={{ base: 'minmax(0, 1fr)', xl: beside ? 'minmax(0, 1fr) 18rem' : 'minmax(0, 1fr)' }}
+        columnGap="8"
+        alignItems="start"
+      >
+        <Box>
+          <Flex align="baseline" gap="3" wrap="wrap">
+            <Heading as="h2" size="4xl" lineHeight="1.1">
+              {step.name}
+            </Heading>
+            <Why basis={step.basis} about={step.name} />
+          </Flex>
+          <Text fontSize="lg">{step.purpose}</Text>
+          <Flex as="ol" aria-label={t`Targets`} wrap="wrap" gap="2" mt="4" mb={state === 'here' ? 2 : 4}>
+            {target !== null && target < 0 && targetText && <Target here>{t`Easier: ${targetText}`}</Target>}
+            {step.targets.map((t, i) => (
+              <Fragment key={t}>
+                <Target here={i === target && t === targetText}>{t}</Target>
+                {/* A hold between two targets. */}
+                {i === target && targetText !== null && t !== targetText && <Target here>{targetText}</Target>}
+              </Fragment>
+            ))}
+          </Flex>
+          <Box as="details" fontSize="sm" mb="3">
+            <summary>{t`If that is too much: ${step.easier.length} easier rungs`}</summary>
+            <ol>
+              {step.easier.map((rung) => (
+                <li key={rung}>{rung}</li>
+              ))}
+            </ol>
+          </Box>
+          {isGate && (
+            <Text mb="3">{t`The gate of its stage: its last target has to go well on two different days.`}</Text>
+          )}
+          {passed && (
+            <Text mb="3">
+              {passedWords[passed.how]} {dateText(passed.day, 'short')}
+              {passed.note ? `: ${passed.note}` : '.'}
+            </Text>
+          )}
+          {state === 'here' && plan.lastReason && <Text mb="3">{t`Last time: ${plan.lastReason}`}</Text>}
+          {state === 'here' && plan.gapReason && <Text mb="3">{t`Today: ${plan.gapReason}`}</Text>}
+          {state === 'here' ? (
+            <Button
+              size="lg"
+              colorPalette="marigold"
+              disabled={plan.notNow !== null}
+              loading={start.isPending}
+              onClick={() => start.mutate()}
+              mb="4"
+            >
+              {plan.openSessionId
+                ? t`Go on with the session`
+                : plan.rests
+                  ? t`Not before ${dateText(plan.notBefore ?? '', 'near')}`
+                  : t`Start a session`}
+            </Button>
+          ) : (
+            <MoveHere dogId={dogId} step={step} plan={plan} />
+          )}
+          {state === 'here' && plan.notNow && !plan.openSessionId && (
+            <>
+              <Text mb="3">{plan.notNow}</Text>
+              {!plan.stop && <MoveHere dogId={dogId} step={step} plan={plan} />}
+            </>
+          )}
+          {passed?.canWithdraw && <Withdraw dogId={dogId} step={step} version={plan.positionVersion} />}
+        </Box>
+        {beside && <Box mb="6">{beside}</Box>}
+      </Grid>
       {step.sketch && <StepSketch sketch={step.sketch} />}
       <Grid as="dl" templateColumns={{ base: '1fr', sm: '7rem 1fr' }} columnGap="4" rowGap="2">
         <Part term={t`Set-up`} says={step.setUp} />

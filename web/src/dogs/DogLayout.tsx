@@ -40,7 +40,7 @@ export function DogLayout() {
     <>
       <Flex align="center" gap={{ base: 3, md: 5 }} mb="5" wrap="wrap">
         {kind === 'keeper' ? <Head portrait={card.data.portrait} size={64} /> : <Badge card={card.data} size={84} />}
-        <Box minW="0">
+        <Box flex="1 1 11rem" minW="0">
           <Heading as="h1" size="4xl" lineHeight="1">
             {card.data.dog.name}
             {room && <Box as="span" srOnly>{`, ${room.label}`}</Box>}
