@@ -1,4 +1,5 @@
 using System.Globalization;
+using JauntyBadge.Core.Measuring.Heads;
 
 namespace JauntyBadge.Core.Conditioning;
 
@@ -271,47 +272,71 @@ public sealed partial class ConditioningWords(Writing writing)
     /// <summary>Where in a step a plan stands, such as "3 s".</summary>
     public string Target(Step step, PlanPosition at) => Target(step, at.At);
 
-    /// <summary>How things are placed in a step, in a sentence.</summary>
-    public string Sketch(StepSketch sketch)
+    /// <summary>How things are placed in a step, in a sentence; null for a whole dog, whose step says it.</summary>
+    public string? Sketch(Scene scene)
     {
-        var thing = sketch.Thing switch
+        if (scene.Stand is not null)
+            return null;
+        var thing = scene.Thing switch
         {
-            SketchThing.Nothing => "",
-            SketchThing.Muzzle => writing.Say("The muzzle "),
-            SketchThing.Cup => writing.Say("The cup "),
-            SketchThing.Loop => writing.Say("The loop "),
+            SceneThing.Nothing => "",
+            SceneThing.Muzzle => writing.Say("The muzzle "),
+            SceneThing.Cup or SceneThing.ShallowCup => writing.Say("The cup "),
+            SceneThing.CupInMuzzle => writing.Say("The cup in the muzzle "),
+            SceneThing.Loop or SceneThing.NarrowLoop => writing.Say("The loop "),
             _ => writing.Say("The box with the muzzle "),
         };
-        var place = sketch.Place switch
+        var place = scene.Place switch
         {
-            SketchPlace.AtTheSide => writing.Say("at your side, away from its face"),
-            SketchPlace.BeforeTheNose => writing.Say("before its nose, which comes to it"),
-            SketchPlace.OverTheRim => writing.Say("with the nose over the rim"),
-            SketchPlace.HalfwayIn => writing.Say("with the nose halfway in"),
-            SketchPlace.AllTheWayIn => writing.Say("with the nose all the way in"),
-            SketchPlace.OnTheFloor => writing.Say("on the floor"),
+            ScenePlace.AtTheSide => writing.Say("at your side, away from its face"),
+            ScenePlace.BeforeTheNose => writing.Say("before its nose, which comes to it"),
+            ScenePlace.OverTheRim => writing.Say("with the nose over the rim"),
+            ScenePlace.HalfwayIn => writing.Say("with the nose halfway in"),
+            ScenePlace.AllTheWayIn => writing.Say("with the nose all the way in"),
+            ScenePlace.LoweredAway => writing.Say("lowered away from its nose"),
+            ScenePlace.OnTheFloor => writing.Say("on the floor"),
             _ => writing.Say("on a stand, you farther off"),
         };
-        var treat = sketch.Treat switch
+        var strap = scene.Strap switch
         {
-            SketchTreat.AwayFromIt => writing.Say("the treat away from it"),
-            SketchTreat.BehindTheDog => writing.Say("the treat tossed behind the dog"),
-            SketchTreat.AtTheMouth => writing.Say("the treat at its mouth"),
-            SketchTreat.AtTheRim => writing.Say("the treat at the rim"),
-            SketchTreat.AtItsFloor => writing.Say("the treat at its floor"),
-            SketchTreat.UnderIt => writing.Say("the treat in the hand under it"),
-            SketchTreat.ThroughTheSide => writing.Say("the treat through the side"),
-            _ => writing.Say("the treat through the front"),
-        };
-        var hand = sketch.Hand switch
-        {
-            SketchHand.Below => writing.Say("held from below"),
-            SketchHand.BehindTheHead => writing.Say("a hand behind the head"),
+            SceneStrap.Open => writing.Say("the strap open"),
+            SceneStrap.OverTheNeck => writing.Say("the strap laid over the neck"),
+            SceneStrap.HeldTogether => writing.Say("the ends of the strap held together"),
+            SceneStrap.ClosedLoosely => writing.Say("the strap closed loosely"),
+            SceneStrap.Closed => writing.Say("the strap closed"),
+            SceneStrap.Snug => writing.Say("neck strap and forehead strap closed"),
             _ => "",
         };
-        List<string> parts = [thing == "" ? "" : thing + place, hand, treat];
+        var treat = scene.Treat switch
+        {
+            SceneTreat.AwayFromIt => writing.Say("the treat away from it"),
+            SceneTreat.BehindTheDog => writing.Say("the treat tossed behind the dog"),
+            SceneTreat.AtTheMouth => writing.Say("the treat at its mouth"),
+            SceneTreat.AtTheRim => writing.Say("the treat at the rim"),
+            SceneTreat.AtItsFloor => writing.Say("the treat at its floor"),
+            SceneTreat.UnderIt => writing.Say("the treat in the hand under it"),
+            SceneTreat.ThroughTheSide => writing.Say("the treat through the side"),
+            SceneTreat.ThroughTheFront => writing.Say("the treat through the front"),
+            SceneTreat.OneAfterAnother => writing.Say("treats through the front, one after another"),
+            _ => "",
+        };
+        List<string> parts = [thing == "" ? "" : thing + place, Hand(scene.Hand), strap, Hand(scene.Other), treat];
         return Writing.Capital(string.Join(", ", parts.Where(p => p != ""))) + ".";
     }
+
+    private string Hand(SceneHand hand) =>
+        hand switch
+        {
+            SceneHand.Below => writing.Say("held from below"),
+            SceneHand.BehindTheHead => writing.Say("a hand behind the head"),
+            SceneHand.AtTheCheek => writing.Say("a hand past the cheek"),
+            SceneHand.AtTheStrap => writing.Say("a hand at the strap"),
+            SceneHand.WithTheClip => writing.Say("the clip closed near the neck, nothing on the dog"),
+            SceneHand.ClosedInFront => writing.Say("the treat in the closed hand behind the front"),
+            SceneHand.EmptyInFront => writing.Say("the empty hand behind the front"),
+            SceneHand.SideBySide => writing.Say("three closed hands, a food in each"),
+            _ => "",
+        };
 
     /// <summary>What to do with a dog over threshold, in order.</summary>
     public IReadOnlyList<string> WhenOver { get; } =

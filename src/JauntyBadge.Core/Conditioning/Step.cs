@@ -125,10 +125,10 @@ public sealed record FormerStep(LadderKind? LadderKind = null, IReadOnlyList<str
 /// <param name="IfStuck">What to try when it does not go on.</param>
 /// <param name="After">Ids of the steps that come first.</param>
 /// <param name="Basis">What the step stands on.</param>
+/// <param name="Sketch">How things are placed: what its drawing shows.</param>
 /// <param name="Caution">What could hurt or frighten.</param>
 /// <param name="OnlyFor">The dogs it is for; null for all.</param>
 /// <param name="Meets">The fears it is met with: a dog that has one is not spared it for having done something else.</param>
-/// <param name="Sketch">Where things are, for steps in which that matters; null for the others.</param>
 /// <param name="OnceFrom">The first target that is an event, where the step has easier ones that may be repeated.</param>
 /// <param name="NewPlace">Each of its targets is a new place.</param>
 /// <param name="Formerly">What it was in the first edition; null where it was the same.</param>
@@ -147,10 +147,10 @@ public sealed record Step(
     string IfStuck,
     IReadOnlyList<string> After,
     Basis Basis,
+    Scene Sketch,
     string? Caution = null,
     DogMatch? OnlyFor = null,
     IReadOnlyList<Sensitivity>? Meets = null,
-    StepSketch? Sketch = null,
     int OnceFrom = 0,
     bool NewPlace = false,
     FormerStep? Formerly = null

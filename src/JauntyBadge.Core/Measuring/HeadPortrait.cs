@@ -27,6 +27,9 @@ public sealed record HeadPortrait(int Width, int Height, double Line, string Con
     /// <summary>Steps of the picture of a sign that is to be read by itself.</summary>
     public const int LargeSize = 240;
 
+    /// <summary>Steps of the drawing of a step.</summary>
+    public const int SceneSize = 420;
+
     /// <summary>What is too fine for a badge.</summary>
     private static readonly EnamelPart[] TooFine =
     [
@@ -69,6 +72,21 @@ public sealed record HeadPortrait(int Width, int Height, double Line, string Con
                 _ => view,
             },
             size,
+            TooFineForASign
+        );
+    }
+
+    /// <summary>A dog in a step of its training.</summary>
+    /// <param name="snout">Its lengths.</param>
+    /// <param name="look">What it looks like besides.</param>
+    /// <param name="scene">How things are placed.</param>
+    public static HeadPortrait In(SnoutModel snout, HeadLook look, Scene scene)
+    {
+        var mien = scene.Treat == SceneTreat.AtItsFloor && scene.Place != ScenePlace.AllTheWayIn ? new Mien(Gape: 6, Tongue: Tongue.Lick) : Mien.Plain;
+        var head = new SideHead(snout, new HeadSketch(snout), look, mien, scene.Stand is null ? 1.2 : 2.0);
+        return Of(
+            scene.Stand is null ? CloseScene.Draw(head, snout.HingePoint, scene, mien.Gape) : WholeScene.Draw(head, snout.HingePoint, scene, mien),
+            SceneSize,
             TooFineForASign
         );
     }

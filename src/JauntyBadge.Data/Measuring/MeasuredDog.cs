@@ -43,6 +43,9 @@ public sealed record MeasuredDog(
 
     public Assessment Assessed => assessment ??= Assess();
 
+    /// <summary>The head it is drawn with: as measured, or as usual for its kind.</summary>
+    public SnoutModel ToDraw => HeadDrawing.ModelToDraw(Assessed.Numbers, Profile.BodyMass);
+
     /// <summary>Judges the readings, and any that are only being typed.</summary>
     /// <exception cref="InvalidOperationException">It was loaded without the ranges of its breed.</exception>
     public Assessment Assess(params IReadOnlyList<Reading> typed) =>

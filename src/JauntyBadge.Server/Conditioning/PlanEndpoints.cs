@@ -16,15 +16,11 @@ public enum StepState
     Ahead,
 }
 
-/// <summary>How things are placed in a step.</summary>
-/// <param name="Says">The same in a sentence.</param>
-public sealed record SketchDto(StepSketch Shows, string Says);
-
 /// <summary>A step of a dog's plan.</summary>
 /// <param name="Easier">The rungs below its first target, the hardest of them first.</param>
 /// <param name="Yes">What is tapped for a go that went well.</param>
 /// <param name="NotYet">What is tapped for one that did not.</param>
-/// <param name="Sketch">Where things are, for steps in which that matters.</param>
+/// <param name="Shows">What its drawing shows; null where the set-up says it.</param>
 public sealed record StepDto(
     string Id,
     Stage Stage,
@@ -41,7 +37,7 @@ public sealed record StepDto(
     IReadOnlyList<string> Notes,
     string Yes,
     string NotYet,
-    SketchDto? Sketch
+    string? Shows
 )
 {
     internal static StepDto Of(PlannedStep planned, ConditioningWords words)
@@ -63,7 +59,7 @@ public sealed record StepDto(
             [.. planned.Notes.Select(words.Note)],
             words.Yes(s.Stage),
             words.NotYet(s.Stage),
-            s.Sketch is { } sketch ? new SketchDto(sketch, words.Sketch(sketch)) : null
+            words.Sketch(s.Sketch)
         );
     }
 }

@@ -12,7 +12,7 @@ namespace JauntyBadge.Server.Conditioning;
 /// <param name="EndsNow">One of it ends everything at once.</param>
 public sealed record SignDto(string Id, SignGroup Group, string Name, bool EndsNow);
 
-/// <summary>What a dog can show, in words and as pictures of it.</summary>
+/// <summary>What a dog can show, in words and as pictures of it, and what a step of training looks like with it.</summary>
 internal static class SignEndpoints
 {
     public static void MapSigns(this IEndpointRouteBuilder api)
@@ -23,6 +23,12 @@ internal static class SignEndpoints
             .WithName("signPictures")
             .May(Concern.Sessions)
             .WithSummary("This dog as it shows each of the signs, of training and of a worn muzzle.");
+        api.MapGet("/dogs/{id:guid}/steps/{stepId}/drawing", DrawingAsync)
+            .WithTags("Conditioning")
+            .WithName("stepDrawing")
+            .May(Concern.Sessions)
+            .WithSummary("This dog in a step of its training: where thing, hands and treat are.")
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
     private static async Task<IReadOnlyList<SignDto>> WordsAsync(Pen pen, CancellationToken cancel)
@@ -31,9 +37,16 @@ internal static class SignEndpoints
         return [.. Sign.All.Select(s => new SignDto(s.Id, s.Group, words.Told(s).Name, s.EndsNow))];
     }
 
+    private static async Task<HeadPortrait> DrawingAsync(Guid id, string stepId, PracticeDb db, CancellationToken cancel)
+    {
+        var file = await db.MeasuredDogAsync(id, cancel);
+        var step = Step.Find(stepId) ?? throw Refusal.NotFound("No step has this id.");
+        return HeadPortrait.In(file.ToDraw, file.Profile.Look, step.Sketch);
+    }
+
     private static async Task<IReadOnlyList<SignPicture>> PicturesAsync(Guid id, PracticeDb db, CancellationToken cancel)
     {
         var file = await db.MeasuredDogAsync(id, cancel);
-        return SignPicture.All(HeadDrawing.ModelToDraw(file.Assess([]).Numbers, file.Profile.BodyMass), file.Profile.Look);
+        return SignPicture.All(file.ToDraw, file.Profile.Look);
     }
 }

@@ -107,7 +107,7 @@ internal static class BenchEndpoints
         var file = await db.MeasuredDogAsync(id, cancel);
         var words = new MeasuringWords(await pen.WithAsync(file.Rules, cancel, unit));
         var assessment = file.Assess();
-        var model = HeadDrawing.ModelToDraw(assessment.Numbers, file.Profile.BodyMass);
+        var model = file.ToDraw;
         var asked = FitStyleMeasures.AskedBy(file.FitStyle);
         return new BenchDto(
             [.. MeasureDefinition.All.Select(m => words.Told(m.Guide))],

@@ -1,6 +1,8 @@
+using System.Text.Json;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 
 namespace JauntyBadge.Core.Tests.Conditioning;
 
@@ -249,29 +251,72 @@ public class TrainingPlanTests
     [Fact]
     public void A_drawing_shows_nothing_that_comes_later_in_the_course()
     {
-        var drawn = Step.All.Where(s => s.Sketch is not null).ToList();
-        Assert.True(drawn.Count > 25);
         Assert.All(
-            drawn,
+            Step.All,
             s =>
             {
-                var sketch = s.Sketch!;
-                if (s.Stage < Stage.NoseIn && sketch.Thing == SketchThing.Muzzle)
-                    Assert.True(sketch.Place is SketchPlace.AtTheSide or SketchPlace.BeforeTheNose or SketchPlace.OnTheFloor or SketchPlace.OnAStand, s.Id);
+                var scene = s.Sketch;
+                if (s.Stage < Stage.NoseIn && scene.Thing == SceneThing.Muzzle)
+                    Assert.True(scene.Place is ScenePlace.AtTheSide or ScenePlace.BeforeTheNose, s.Id);
                 if (s.Stage < Stage.SoundsAndHands)
-                    Assert.NotEqual(SketchHand.BehindTheHead, sketch.Hand);
-                var says = Words.Conditioning.Sketch(sketch);
-                Assert.EndsWith(".", says, StringComparison.Ordinal);
-                Assert.DoesNotContain(", ,", says, StringComparison.Ordinal);
-                Assert.Contains("treat", says, StringComparison.Ordinal);
-                Assert.Equal(sketch.Hand == SketchHand.Below, says.Contains("held from below", StringComparison.Ordinal));
+                    Assert.False(scene.Hand is SceneHand.BehindTheHead or SceneHand.AtTheCheek or SceneHand.AtTheStrap, s.Id);
+                if (s.Stage < Stage.FirstFastening)
+                {
+                    Assert.False(scene.Worn, s.Id);
+                    Assert.False(scene.Strap is SceneStrap.Closed or SceneStrap.ClosedLoosely or SceneStrap.Snug, s.Id);
+                }
+
+                // A muzzle in somebody's hand is never held towards the face of a dog that stands there.
+                if (scene.Person is { Holds: SceneHolds.Muzzle } person)
+                    Assert.False(scene.Worn || person.Behind, s.Id);
             }
         );
-        Assert.Equal(
-            "The muzzle before its nose, which comes to it, held from below, the treat at the rim.",
-            Words.Conditioning.Sketch(Step.Find("touch-it")!.Sketch!)
+    }
+
+    [Fact]
+    public void A_drawing_of_a_head_is_told_in_a_sentence_and_one_of_a_whole_dog_by_its_set_up()
+    {
+        Assert.All(
+            Step.All,
+            s =>
+            {
+                var says = Words.Conditioning.Sketch(s.Sketch);
+                Assert.Equal(s.Sketch.Stand is null, says is not null);
+                if (says is null)
+                    return;
+                Assert.EndsWith(".", says, StringComparison.Ordinal);
+                Assert.DoesNotContain(", ,", says, StringComparison.Ordinal);
+                Assert.Equal(s.Sketch.Hand == SceneHand.Below, says.Contains("held from below", StringComparison.Ordinal));
+            }
         );
-        Assert.Equal("A hand behind the head, the treat at its mouth.", Words.Conditioning.Sketch(Step.Find("neck-rub")!.Sketch!));
+        string? Says(string id) => Words.Conditioning.Sketch(Step.Find(id)!.Sketch);
+        Assert.Equal("The muzzle before its nose, which comes to it, held from below, the treat at the rim.", Says("touch-it"));
+        Assert.Equal("A hand behind the head, the treat at its mouth.", Says("neck-rub"));
+        Assert.Equal("The muzzle with the nose all the way in, a hand at the strap, the strap closed, the treat through the front.", Says("first-close"));
+    }
+
+    public static TheoryData<HeadShape, Fur, string> Drawn =>
+        new()
+        {
+            { HeadShape.Short, Fur.Smooth, "#d8c7a4" },
+            { HeadShape.Medium, Fur.Rough, "#1d1a1a" },
+            { HeadShape.Long, Fur.Long, "#7a5a38" },
+        };
+
+    [Theory]
+    [MemberData(nameof(Drawn))]
+    public void Every_step_has_a_drawing_and_neighbours_look_different(HeadShape shape, Fur fur, string coat)
+    {
+        var snout = HeadDrawing.ModelToDraw(new SnoutNumbers { HeadShape = shape }, null);
+        var look = new HeadLook(Ears.Drop, 0.3, fur, CoatPattern.Plain, CoatHex: coat);
+        var drawings = Step.All.Select(s => HeadPortrait.In(snout, look, s.Sketch)).ToList();
+        string Seen(HeadPortrait drawing) => string.Join('|', drawing.Fields.Select(f => f.D + f.Fill));
+        // The same dog in another step: all that differs is the step.
+        Assert.All(drawings.Zip(drawings.Skip(1)), pair => Assert.NotEqual(Seen(pair.First), Seen(pair.Second)));
+        Assert.Equal(drawings.Count, drawings.Select(Seen).Distinct().Count());
+        // It comes over a phone's line before a session.
+        Assert.All(drawings, d => Assert.InRange(JsonSerializer.Serialize(d).Length, 1_000, 20_000));
+        Assert.All(drawings, d => Assert.Equal(HeadPortrait.SceneSize, Math.Max(d.Width, d.Height)));
     }
 
     [Fact]

@@ -15,7 +15,7 @@ public sealed class MayTests(ClosedPractice practice) : IClassFixture<ClosedPrac
         .. Words("wearLimit wears putWear removeWear restoreWear addWearPicture wearPicture balance inspections inspect removeInspection restoreInspection"),
         .. Words("appointments putAppointment removeAppointment restoreAppointment habits putHabits treats weather typeWeather"),
         .. Words("card cardPdf dogDays calendarFile papers paper dossier home news putNews readNews addNewsPicture newsPicture"),
-        .. Words("me ownDevices signOutThere practise coatColours about happyWears wornSigns signs signPictures writing"),
+        .. Words("me ownDevices signOutThere practise coatColours about happyWears wornSigns signs signPictures stepDrawing writing"),
     ];
 
     /// <summary>A clinic reads a card, and what any page needs.</summary>

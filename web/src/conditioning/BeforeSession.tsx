@@ -7,12 +7,14 @@ import { useWaysOfWorking } from './useOutlook';
 
 /** Before the first go: how the dog is, what to lay out, what today is about. */
 export function BeforeSession({
+  dogId,
   set,
   step,
   busy,
   onBegin,
   onNotToday,
 }: {
+  dogId: string;
   set: Schemas['SetDto'];
   step: Schemas['StepDto'];
   busy: boolean;
@@ -49,7 +51,7 @@ export function BeforeSession({
         {set.target < 0 && t`, an easier rung`}: {set.targetText}
       </Heading>
       {/* The drawing shows the step's own targets: an easier rung is set up otherwise. */}
-      {step.sketch && set.target >= 0 && <StepSketch sketch={step.sketch} />}
+      {set.target >= 0 && <StepSketch dogId={dogId} step={step} />}
       <Box as="dl" mt="3">
         <Part term={t`Lay out`} says={step.setUp} />
         <Part term={t`It counts when`} says={step.success} />

@@ -72,7 +72,16 @@ export function OpenSet({
     hold.start();
   });
   if (!begun)
-    return <BeforeSession set={set} step={step} busy={busy} onBegin={() => setIsWell(true)} onNotToday={pad.end} />;
+    return (
+      <BeforeSession
+        dogId={session.dogId}
+        set={set}
+        step={step}
+        busy={busy}
+        onBegin={() => setIsWell(true)}
+        onNotToday={pad.end}
+      />
+    );
 
   return (
     <Box mt="3">

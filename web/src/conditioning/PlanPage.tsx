@@ -257,7 +257,7 @@ function StepSheet({
         </Box>
         {beside && <Box mb="6">{beside}</Box>}
       </Grid>
-      {step.sketch && <StepSketch sketch={step.sketch} />}
+      <StepSketch dogId={dogId} step={step} />
       <Grid as="dl" templateColumns={{ base: '1fr', sm: '7rem 1fr' }} columnGap="4" rowGap="2">
         <Part term={t`Set-up`} says={step.setUp} />
         <Part term={t`Success`} says={step.success} />

@@ -6,6 +6,7 @@ import { keys } from '../shared/keys';
 import { complain } from '../shared/notices';
 import { takeIn } from '../shared/takeIn';
 import { signPicturesQuery } from '../shared/signPictures';
+import { stepDrawingQuery } from './StepSketch';
 import { signsQuery, waysQuery } from './tables';
 import { keep } from './deliver';
 import { begunHere, keepBegun } from './unsent';
@@ -25,6 +26,7 @@ export function usePadReady(dogId: string, isNext = true) {
         queries.prefetchQuery(signPicturesQuery(dogId)),
         import('./SessionPage'),
       ]);
+      if (next.openSet) await queries.prefetchQuery(stepDrawingQuery(dogId, next.openSet.stepId));
       return next;
     },
     enabled: isNext,

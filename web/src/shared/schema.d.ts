@@ -157,6 +157,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{id}/steps/{stepId}/drawing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** This dog in a step of its training: where thing, hands and treat are. */
+        get: operations["stepDrawing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/coat-colours": {
         parameters: {
             query?: never;
@@ -6953,32 +6970,6 @@ export interface components {
             /** Format: double */
             girthMaxMm?: null | number;
         };
-        /** @description How things are placed in a step. */
-        SketchDto: {
-            shows: components["schemas"]["StepSketch"];
-            /** @description The same in a sentence. */
-            says: string;
-        };
-        /**
-         * @description Where the hand is.
-         * @enum {string}
-         */
-        SketchHand: "none" | "below" | "behindTheHead";
-        /**
-         * @description Where that is, seen from the dog.
-         * @enum {string}
-         */
-        SketchPlace: "atTheSide" | "beforeTheNose" | "overTheRim" | "halfwayIn" | "allTheWayIn" | "onTheFloor" | "onAStand";
-        /**
-         * @description What the dog is shown.
-         * @enum {string}
-         */
-        SketchThing: "nothing" | "muzzle" | "cup" | "loop" | "box";
-        /**
-         * @description Where the treat is given.
-         * @enum {string}
-         */
-        SketchTreat: "awayFromIt" | "behindTheDog" | "atTheMouth" | "atTheRim" | "atItsFloor" | "underIt" | "throughTheSide" | "throughTheFront";
         /**
          * @description What was measured. Left out numbers are completed and lower the trust. Each length may have its standard uncertainty beside it, named
          *     like it with UMm at its end; when at least one is given, the answer has chances.
@@ -7124,7 +7115,8 @@ export interface components {
             yes: string;
             /** @description What is tapped for one that did not. */
             notYet: string;
-            sketch: null | components["schemas"]["SketchDto"];
+            /** @description What its drawing shows; null where the set-up says it. */
+            shows: null | string;
         };
         /**
          * @description How a target is worked at: what makes a set of it clear (House).
@@ -7144,13 +7136,6 @@ export interface components {
             goes: components["schemas"]["ShareDto"];
             /** Format: int32 */
             worriedSets: number;
-        };
-        /** @description How things are placed in a step: what its drawing shows. string ConditioningWords.Sketch(StepSketch sketch) says the same. */
-        StepSketch: {
-            thing: components["schemas"]["SketchThing"];
-            place: components["schemas"]["SketchPlace"];
-            treat: components["schemas"]["SketchTreat"];
-            hand: components["schemas"]["SketchHand"];
         };
         /**
          * @description Whether a step is on record as passed, is where the plan stands, or is still to be trained.
@@ -9243,6 +9228,61 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SignPicture"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not for whoever asks */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    stepDrawing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                stepId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeadPortrait"];
                 };
             };
             /** @description Bad Request */

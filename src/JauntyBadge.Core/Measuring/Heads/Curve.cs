@@ -30,8 +30,22 @@ public sealed record Curve(PointMm From, IReadOnlyList<Bend> Bends, bool Closed)
     public static Curve Line(params IReadOnlyList<Knot> knots) => Through(knots, closed: false);
 
     /// <summary>A round one.</summary>
-    public static Curve Disc(double x, double y, double radius) =>
-        Loop(new Knot(x - radius, y), new Knot(x, y - radius), new Knot(x + radius, y), new Knot(x, y + radius));
+    public static Curve Disc(double x, double y, double radius)
+    {
+        // The handles with which four cubic pieces come nearest to a circle.
+        var k = 0.5523 * radius;
+        var (left, top, right, bottom) = (new PointMm(x - radius, y), new PointMm(x, y - radius), new PointMm(x + radius, y), new PointMm(x, y + radius));
+        return new(
+            left,
+            [
+                new(new(left.X, y - k), new(x - k, top.Y), top),
+                new(new(x + k, top.Y), new(right.X, y - k), right),
+                new(new(right.X, y + k), new(x + k, bottom.Y), bottom),
+                new(new(x - k, bottom.Y), new(left.X, y + k), left),
+            ],
+            true
+        );
+    }
 
     /// <summary>A closed line straight from point to point.</summary>
     public static Curve Polygon(IReadOnlyList<PointMm> points) => Loop([.. points.Select(p => new Knot(p.X, p.Y, true))]);

@@ -31,7 +31,7 @@ internal sealed class DogFigure
         Leg(Fore(near: false), enamel.Shade);
         Leg(Hind(near: false), enamel.Shade);
         Tail();
-        var placed = whole.Fields.Concat(shown.Beside == Beside.Worn ? MuzzleSketch.Worn(head) : []);
+        var placed = whole.Fields.Concat(shown.Beside == Beside.Worn ? MuzzleSketch.WornFine(head) : []);
         fields.AddRange(placed.Select(f => f with { Curve = f.Curve.Moved(Placed), Width = Line, Fades = false }));
         Body();
         Leg(Hind(near: true), enamel.Coat);
@@ -117,7 +117,7 @@ internal sealed class DogFigure
 
     private void Leg((PointMm At, double Width)[] joints, string fill)
     {
-        Put(Tube(joints), fill);
+        Put(Strokes.Tube(joints), fill);
         var (paw, before) = (joints[^1].At, joints[^2].At);
         // The foot stands before the leg; on one that is lifted it hangs.
         var hangs = paw.Y < -8;
@@ -147,7 +147,7 @@ internal sealed class DogFigure
             stand.Tail <= -80
                 ? [(from, 9), (new(from.X + 6, from.Y + 24), wide), (new(from.X - 10, from.Y + 40), 0.8 * wide), (new(from.X - 30, from.Y + 38), 4)]
                 : [(from, 9), (At(20, 3), wide), (At(38, 0), 0.8 * wide), (At(54, -7), 4)];
-        Put(Tube(joints), enamel.Coat);
+        Put(Strokes.Tube(joints), enamel.Coat);
         if (!stand.Wags)
             return;
         foreach (var (turn, along) in new[] { (0.42, 50.0), (0.66, 46.0), (-0.42, 50.0), (-0.66, 46.0) })
@@ -162,21 +162,4 @@ internal sealed class DogFigure
     }
 
     private void Put(Curve curve, string fill) => fields.Add(new(EnamelPart.Fur, curve, fill, enamel.Line, Line));
-
-    /// <summary>A limb round its joints, so wide at each.</summary>
-    private static Curve Tube(IReadOnlyList<(PointMm At, double Width)> joints)
-    {
-        (PointMm One, PointMm Other) Sides(int i)
-        {
-            var (before, after) = (joints[Math.Max(0, i - 1)].At, joints[Math.Min(joints.Count - 1, i + 1)].At);
-            var (dx, dy) = (after.X - before.X, after.Y - before.Y);
-            var length = Math.Max(1e-6, Math.Sqrt(dx * dx + dy * dy));
-            var (nx, ny) = (0.5 * joints[i].Width * -dy / length, 0.5 * joints[i].Width * dx / length);
-            var (x, y) = (joints[i].At.X, joints[i].At.Y);
-            return (new(x + nx, y + ny), new(x - nx, y - ny));
-        }
-
-        var sides = Enumerable.Range(0, joints.Count).Select(Sides).ToList();
-        return Curve.Loop([.. sides.Select(s => Of(s.One)), .. Enumerable.Reverse(sides).Select(s => Of(s.Other))]);
-    }
 }

@@ -6,30 +6,37 @@ internal static class MuzzleSketch
     /// <summary>Seen on light and on dark ground, at 3 : 1.</summary>
     public const string Bar = "#7f6d40";
 
+    private const string Metal = "#d9c48a";
+
+    /// <summary>On the small head of a whole dog: lines alone, for its bars would be all edge.</summary>
+    public static IEnumerable<EnamelField> WornFine(SideHead head) => Worn(head).Select(f => f with { Fill = Metal, Line = null });
+
     /// <summary>On this head.</summary>
     public static IEnumerable<EnamelField> Worn(SideHead head)
     {
+        var line = 0.02 * head.Xe;
+        foreach (var bar in Worn(head, new PointMm(0, 0), line))
+            yield return bar;
+        var strap = Curve.Line(new Knot(0.90 * head.Xe, 0.52 * head.H), new Knot(head.X(0.5), 0.30 * head.H), new Knot(head.X(1.04), 0.55 * head.Top));
+        yield return new(EnamelPart.Beside, Strokes.Band(0.07 * head.Xe, strap), Metal, Enamel.DarkLine, line);
+    }
+
+    /// <summary>The basket of this head, so far from where it is worn, without its straps.</summary>
+    /// <param name="head">The head it is for.</param>
+    /// <param name="away">How far it is from its seat.</param>
+    /// <param name="line">The width of its lines.</param>
+    public static IEnumerable<EnamelField> Worn(SideHead head, PointMm away, double line)
+    {
         var (xe, h) = (head.Xe, head.H);
-        EnamelField Of(Curve curve) => new(EnamelPart.Beside, curve, null, Bar, 0.02 * xe);
-        yield return Of(
-            Curve.Loop(
-                new Knot(0.80 * xe, -0.10 * h),
-                new Knot(0.30 * xe, -0.20 * h),
-                new Knot(-0.10 * xe, -0.06 * h),
-                new Knot(-0.22 * xe, 0.45 * h),
-                new Knot(-0.06 * xe, 0.96 * h),
-                new Knot(0.40 * xe, 1.16 * h),
-                new Knot(0.84 * xe, 1.12 * h),
-                new Knot(0.90 * xe, 0.52 * h)
-            )
-        );
+        Knot On(double x, double y) => new(away.X + x * xe, away.Y + y * h);
+        EnamelField Of(double width, params Knot[] along) =>
+            new(EnamelPart.Beside, Strokes.Band(width * Math.Max(xe, h), Curve.Line(along)), Metal, Enamel.DarkLine, line);
         foreach (var y in new[] { 0.20, 0.52, 0.84 })
-            yield return Of(
-                Curve.Line(new Knot((-0.19 + 0.05 * Math.Abs(y - 0.5)) * xe, y * h), new Knot(0.40 * xe, (y + 0.02) * h), new Knot(0.88 * xe, y * h))
-            );
+            yield return Of(0.05, On(-0.19 + 0.05 * Math.Abs(y - 0.5), y), On(0.40, y + 0.02), On(0.88, y));
         foreach (var (x, top) in new[] { (0.10, -0.05), (0.46, -0.19) })
-            yield return Of(Curve.Line(new Knot(x * xe, top * h), new Knot((x - 0.05) * xe, 0.5 * h), new Knot(x * xe, 1.12 * h)));
-        yield return Of(Curve.Line(new Knot(0.90 * xe, 0.52 * h), new Knot(head.X(0.5), 0.30 * h), new Knot(head.X(1.04), 0.55 * head.Top)));
+            yield return Of(0.05, On(x, top), On(x - 0.05, 0.5), On(x, 1.12));
+        yield return Of(0.06, On(0.80, -0.10), On(0.30, -0.20), On(-0.10, -0.06), On(-0.22, 0.45), On(-0.06, 0.96), On(0.40, 1.16), On(0.84, 1.12));
+        yield return Of(0.07, On(0.80, -0.14), On(0.90, 0.52), On(0.84, 1.16));
     }
 
     /// <summary>A treat.</summary>
@@ -47,13 +54,13 @@ internal static class MuzzleSketch
     public static IEnumerable<EnamelField> Standing(PointMm at, double width, double height, double line)
     {
         Knot On(double x, double y) => new(at.X + x * width, at.Y + y * height);
-        EnamelField Of(Curve curve) => new(EnamelPart.Beside, curve, null, Bar, line);
-        yield return Of(Curve.Loop(On(0.50, -0.50), On(-0.10, -0.46), On(-0.50, 0.05), On(-0.10, 0.46), On(0.50, 0.50), On(0.62, 0)));
-        yield return Of(Curve.Line(On(0.50, -0.50), On(0.40, 0), On(0.50, 0.50)));
+        EnamelField Of(params Knot[] along) => new(EnamelPart.Beside, Strokes.Band(1.6 * line, Curve.Line(along)), Metal, Enamel.DarkLine, line);
+        yield return Of(On(0.5, -0.5), On(1.0, -0.30), On(1.14, 0.30), On(0.5, 0.5));
         foreach (var y in new[] { -0.20, 0.16 })
-            yield return Of(Curve.Line(On(-0.44, y), On(0, 1.1 * y), On(0.42, y)));
+            yield return Of(On(-0.44, y), On(0, 1.1 * y), On(0.42, y));
         foreach (var x in new[] { -0.14, 0.18 })
-            yield return Of(Curve.Line(On(x, -0.47), On(x - 0.05, 0), On(x, 0.47)));
-        yield return Of(Curve.Line(On(0.5, -0.5), On(1.0, -0.30), On(1.14, 0.30), On(0.5, 0.5)));
+            yield return Of(On(x, -0.47), On(x - 0.05, 0), On(x, 0.47));
+        yield return Of(On(0.50, -0.50), On(-0.10, -0.46), On(-0.50, 0.05), On(-0.10, 0.46), On(0.50, 0.50));
+        yield return Of(On(0.50, -0.54), On(0.62, 0), On(0.50, 0.54));
     }
 }
