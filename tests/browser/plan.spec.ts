@@ -139,9 +139,15 @@ test('how training stands is one look: who is stuck, and whose date will hardly 
   await page.getByRole('link', { name: 'How training stands' }).click();
   const dated = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Dated', exact: true }) });
   await expect(dated).toContainText(/Wanted by .* Will hardly hold/);
-  await page.getByRole('button', { name: /stuck$/ }).click();
-  await expect(dated).toHaveCount(0);
-  await page.getByRole('link', { name: 'Bracken', exact: true }).click();
+  // Each dog stands once, under what asks for a look.
+  await expect(
+    page.getByRole('region', { name: 'Wanted by a day' }).getByRole('link', { name: 'Dated', exact: true }),
+  ).toBeVisible();
+  await expect(dated).toHaveCount(1);
+  await page
+    .getByRole('region', { name: /Stuck$/ })
+    .getByRole('link', { name: 'Bracken', exact: true })
+    .click();
   await expect(page).toHaveURL(/\/plan$/);
 });
 

@@ -305,12 +305,14 @@ public sealed record BriefDto(
 
 /// <summary>The whole catalogue judged for one dog.</summary>
 /// <param name="FilteredOut">How many sizes the filters left out.</param>
+/// <param name="Out">How many of the others are out; the list may hold fewer of them.</param>
 /// <param name="Training">Light baskets to train in, where two muzzles are advised.</param>
 public sealed record FitsDto(
     BriefDto Brief,
     IReadOnlyList<SourceDto> Snout,
     IReadOnlyList<FitRowDto> Fits,
     int FilteredOut,
+    int Out,
     IReadOnlyList<TrainingRowDto> Training,
     IReadOnlyList<MissingMeasure> Missing,
     FitSettingsDto Settings

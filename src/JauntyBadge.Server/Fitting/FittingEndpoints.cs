@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Dogs;
 using JauntyBadge.Core.Fitting;
@@ -73,7 +74,8 @@ internal static class FittingEndpoints
         CancellationToken cancel,
         bool? inVan = null,
         decimal? mostPrice = null,
-        DateOnly? by = null
+        DateOnly? by = null,
+        [Description("How many that are out come along, the nearest miss first; all where it is not said.")] int? mostOut = null
     )
     {
         var asked = query.Read();
@@ -92,8 +94,9 @@ internal static class FittingEndpoints
         return new FitsDto(
             BriefDto.Of(brief, advice, file.Words, file.Overruled),
             question?.Snout.SourcesDto(new(file.Writing)) ?? [],
-            kept,
+            [.. kept.Where(r => r.Group != FitGroup.Out), .. kept.Where(r => r.Group == FitGroup.Out).Take(mostOut ?? kept.Count)],
             ranked.Count - kept.Count,
+            kept.Count(r => r.Group == FitGroup.Out),
             advice.TrainingFirst
                 ? [.. TrainingMuzzle.From(ranked).Select(t => TrainingRowDto.Of(t, file.Van.GetValueOrDefault(t.Fit.Size.Id), file.Words))]
                 : [],

@@ -166,6 +166,22 @@ public sealed class MeasuringAndFittingTests(PracticeServer server) : IClassFixt
     }
 
     [Fact]
+    public async Task Of_those_that_are_out_as_many_come_along_as_are_looked_at()
+    {
+        var dog = await server.MeasuredDogAsync();
+        var (all, few) = (await server.GetAsync($"{dog}/fits"), await server.GetAsync($"{dog}/fits?mostOut=3"));
+        List<string> Ids(Answer fits, bool isOut) =>
+            [.. fits["fits"]!.AsArray().Where(f => f!["group"]!.GetValue<string>() == "out" == isOut).Select(f => f!["sizeId"]!.GetValue<string>())];
+        var count = Ids(all, isOut: true).Count;
+        Assert.True(count > 100);
+        Assert.Equal((count, count), (all["out"]!.GetValue<int>(), few["out"]!.GetValue<int>()));
+        Assert.Equal(Ids(all, isOut: true).Take(3), Ids(few, isOut: true));
+        Assert.Equal(Ids(all, isOut: false), Ids(few, isOut: false));
+        Assert.Equal(all["filteredOut"]!.GetValue<int>(), few["filteredOut"]!.GetValue<int>());
+        Assert.Empty(Ids(await server.GetAsync($"{dog}/fits?mostOut=0"), isOut: true));
+    }
+
+    [Fact]
     public async Task The_catalogue_is_ranked_and_the_same_core_answers_the_what_if()
     {
         var dog = await server.MeasuredDogAsync();

@@ -41,6 +41,7 @@ export function FitList({
   chosen,
   filters,
   onFilter,
+  onOut,
   onPick,
   onNear,
 }: {
@@ -49,6 +50,8 @@ export function FitList({
   chosen: string | null;
   filters: Filters;
   onFilter: (filters: Filters) => void;
+  /** Called when those that are out are looked at: all of them are wanted then. */
+  onOut: () => void;
   onPick: (sizeId: string) => void;
   /** Called when a muzzle may be picked next, so that it can be fetched ahead. */
   onNear: (sizeId: string) => void;
@@ -129,7 +132,9 @@ export function FitList({
           </ul>
         </Box>
       )}
-      <Folded says={t`Out ${of('out').length}: why, nearest miss first`}>{() => <ul>{of('out').map(row)}</ul>}</Folded>
+      <Folded says={t`Out ${fits.out}: why, nearest miss first`} onOpen={onOut}>
+        {() => <ul>{of('out').map(row)}</ul>}
+      </Folded>
     </Box>
   );
 }
@@ -143,10 +148,15 @@ const saidOf: Partial<Record<Schemas['FitGroup'], string>> = {
 };
 
 /** A list that is only made once it is opened. */
-function Folded({ says, children }: { says: string; children: () => ReactNode }) {
+function Folded({ says, onOpen, children }: { says: string; onOpen?: () => void; children: () => ReactNode }) {
   const [open, setOpen] = useState(false);
   return (
-    <details onToggle={(e) => setOpen(e.currentTarget.open)}>
+    <details
+      onToggle={(e) => {
+        setOpen(e.currentTarget.open);
+        if (e.currentTarget.open) onOpen?.();
+      }}
+    >
       <chakra.summary fontFamily="heading" fontWeight="700" cursor="pointer" py="1">
         {says}
       </chakra.summary>

@@ -19,7 +19,8 @@ export function FitPage() {
   const [picked, setPicked] = useState<string | null>(null);
   // On a phone the one in hand and the list change places; side by side elsewhere.
   const [shows, setShows] = useState<'hand' | 'list'>('hand');
-  const fits = useFits(card.dog.id, question, filters, unit);
+  const [allOut, setAllOut] = useState(false);
+  const fits = useFits(card.dog.id, question, filters, unit, allOut);
   const fetchAhead = useFetchAhead(card.dog.id, question, unit);
   if (!fits.data) return <Waiting query={fits} />;
   const to = (room: string, label: string) => <Way to={`/dogs/${card.dog.id}/${room}`}>{label}</Way>;
@@ -58,6 +59,7 @@ export function FitPage() {
               chosen={card.choice?.sizeId ?? null}
               filters={filters}
               onFilter={setFilters}
+              onOut={() => setAllOut(true)}
               onPick={pick}
               onNear={fetchAhead}
             />

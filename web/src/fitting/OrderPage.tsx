@@ -85,7 +85,9 @@ function Dimensions({ dimensions }: { dimensions: Schemas['OrderDimensionDto'][]
                 {d.leastMm === null ? '' : lengthText(d.leastMm, unit, false)} –{' '}
                 {d.mostMm === null ? t`any more` : lengthText(d.mostMm, unit)}
               </Table.Cell>
-              <Table.Cell fontSize="sm" minW="12rem">{d.why}</Table.Cell>
+              <Table.Cell fontSize="sm" minW="12rem">
+                {d.why}
+              </Table.Cell>
             </Table.Row>
           ))}
         </Table.Body>

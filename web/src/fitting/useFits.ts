@@ -45,9 +45,12 @@ const queryOf = (question: Question, unit: Unit) => ({
   clinicHands: question.clinicHands ?? undefined,
 });
 
-export const useFits = (dogId: string, question: Question, filters: Filters, unit: Unit) =>
+/** So many that are out come along at first: the first of them is in hand where nothing else is. */
+const FEW_OUT = 12;
+
+export const useFits = (dogId: string, question: Question, filters: Filters, unit: Unit, allOut: boolean) =>
   useQuery({
-    queryKey: keys.ofDog(dogId, 'fits', question, filters, unit),
+    queryKey: keys.ofDog(dogId, 'fits', question, filters, unit, allOut),
     queryFn: ({ signal }) =>
       ask(
         api.GET('/api/dogs/{id}/fits', {
@@ -59,6 +62,7 @@ export const useFits = (dogId: string, question: Question, filters: Filters, uni
               inVan: filters.inVan || undefined,
               mostPrice: filters.mostPrice ?? undefined,
               by: filters.by ?? undefined,
+              mostOut: allOut ? undefined : FEW_OUT,
             },
           },
         }),

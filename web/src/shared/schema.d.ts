@@ -4566,6 +4566,11 @@ export interface components {
              * @description How many sizes the filters left out.
              */
             filteredOut: number;
+            /**
+             * Format: int32
+             * @description How many of the others are out; the list may hold fewer of them.
+             */
+            out: number;
             /** @description Light baskets to train in, where two muzzles are advised. */
             training: components["schemas"]["TrainingRowDto"][];
             missing: components["schemas"]["MissingMeasure"][];
@@ -13690,6 +13695,8 @@ export interface operations {
                 inVan?: boolean;
                 mostPrice?: number;
                 by?: string;
+                /** @description How many that are out come along, the nearest miss first; all where it is not said. */
+                mostOut?: number;
             };
             header?: never;
             path: {
