@@ -153,6 +153,28 @@ function tooSmall() {
     .filter((told) => !told.includes('Skip to the page'));
 }
 
+test('what is printed has nothing to press on it, and no heading parted from what it heads', async ({ page }) => {
+  const otis = await dogId(page, 'Otis');
+  await page.emulateMedia({ media: 'print' });
+  for (const path of ['/', ...['', '/plan', '/wear', '/fit'].map((r) => `/dogs/${otis}${r}`)])
+    await test.step(path, async () => {
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      const told = await page.evaluate(() => ({
+        pressed: [...document.querySelectorAll<HTMLElement>('main :is(button, input, select, a.chakra-button)')]
+          .filter((el) => el.offsetWidth > 2 && !el.matches('[data-prints], [aria-pressed=true]'))
+          .map((el) => el.outerHTML.slice(0, 120)),
+        parted: [...document.querySelectorAll('main h2')].filter((h) => getComputedStyle(h).breakAfter !== 'avoid')
+          .length,
+      }));
+      expect(told, path).toEqual({ pressed: [], parted: 0 });
+    });
+  // The steps of a plan are pressed on a screen and read on paper.
+  await page.goto(`/dogs/${otis}/plan`);
+  await expect(page.getByRole('list', { name: 'Steps of the plan' }).getByRole('button').first()).toBeVisible();
+});
+
 test.describe('with addresses that lead nowhere', () => {
   test.use({ expectedErrors: [/404/] });
   test('an unknown dog and an unknown page say so and lead back', async ({ page }) => {

@@ -42,9 +42,7 @@ const palette = (
 /** A panel's shadow, so far down and so soft, with an edge that parts it from a dark page. */
 const shadow = (down: number, soft: number) => ({
   value: {
-    // eslint-disable-next-line lingui/no-unlocalized-strings -- style
     _light: `0 ${down}px ${soft}px rgb(0 0 0 / 0.12), 0 0 1px rgb(0 0 0 / 0.3)`,
-    // eslint-disable-next-line lingui/no-unlocalized-strings -- style
     _dark: `0 ${down}px ${soft}px rgb(0 0 0 / 0.64), 0 0 1px inset rgb(255 255 255 / 0.25)`,
   },
 });
@@ -88,7 +86,7 @@ const chakra = defineConfig({
   },
 });
 
-// eslint-disable-next-line lingui/no-unlocalized-strings -- style
+/* eslint-disable lingui/no-unlocalized-strings -- style */
 const thumb = '@media (pointer: coarse)';
 
 /** What a thumb taps. Links within a sentence stay part of it; steppers stand beside a field that is typed in. */
@@ -97,12 +95,21 @@ const tapped = [
   'summary',
   'select',
   'textarea',
-  // eslint-disable-next-line lingui/no-unlocalized-strings -- style
   'a:not(:is(p, td, dd, b, span, h1, h2, h3, svg) a)',
   'input:not([type=checkbox], [type=radio], [type=file])',
   '.chakra-slider__control',
   'label:has(> input:is([type=checkbox], [type=radio]))',
 ].join();
+
+/** What there is to press or to type in: none of it is of use on paper, but what was picked says so and a row that is pressed is read as well. */
+const pressed = [
+  'main button:not([data-prints], [aria-pressed=true])',
+  'main a.chakra-button',
+  'main label:has(> input)',
+  'main :is(input, select, textarea)',
+].join();
+
+/* eslint-enable lingui/no-unlocalized-strings */
 
 /** As high as its words need, and never lower. */
 const grows = (least: string) => ({ h: 'auto', minH: least, py: '1' });
@@ -180,6 +187,10 @@ const config = defineConfig({
       outlineStyle: 'solid',
     },
     'header, nav, .no-print': { _print: { display: 'none !important' } },
+    [pressed]: { _print: { display: 'none !important' } },
+    'html, body': { _print: { background: 'white !important' } },
+    'h1, h2, h3, summary': { _print: { breakAfter: 'avoid' } },
+    'li, tr, figure': { _print: { breakInside: 'avoid' } },
     '*, *::before, *::after': {
       _motionReduce: { animationDuration: '0s !important', transitionDuration: '0s !important' },
     },

@@ -153,6 +153,7 @@ function StageList({
             color={s.state === 'passed' ? 'fg.muted' : 'fg'}
             aria-current={s.state === 'here' ? 'step' : undefined}
             aria-pressed={s.step.id === shown}
+            data-prints=""
             onClick={() => onPick(s.step.id)}
           >
             <Text as="span" aria-label={markOf(s).says} w="4" color={s.state === 'here' ? 'accentInk' : 'inherit'}>
