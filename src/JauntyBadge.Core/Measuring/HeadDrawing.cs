@@ -54,13 +54,15 @@ public sealed record LandmarkPoint(string Name, PointMm At, LabelPlace Label)
 /// <param name="Paths">The tape's path.</param>
 /// <param name="Landmarks">The places it runs between.</param>
 /// <param name="Dimension">A dimension line's two ends, clear of the head; empty for a girth.</param>
+/// <param name="Behind">Where the tape runs behind the head.</param>
 public sealed record MeasureMark(
     Measure Measure,
     Side? Side,
     DrawingView View,
     IReadOnlyList<IReadOnlyList<PointMm>> Paths,
     IReadOnlyList<LandmarkPoint> Landmarks,
-    IReadOnlyList<PointMm> Dimension
+    IReadOnlyList<PointMm> Dimension,
+    IReadOnlyList<IReadOnlyList<PointMm>> Behind
 );
 
 /// <summary>A dog's head from the side, from above and from the front, to scale from its own numbers.</summary>

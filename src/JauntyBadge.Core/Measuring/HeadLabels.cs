@@ -37,7 +37,7 @@ internal static class HeadLabels
     {
         var xs = drawn
             .Reach()
-            .Concat(marks.Where(m => m.View == view).SelectMany(m => m.Paths.SelectMany(p => p).Concat(m.Dimension)))
+            .Concat(marks.Where(m => m.View == view).SelectMany(m => m.Paths.Concat(m.Behind).SelectMany(p => p).Concat(m.Dimension)))
             .Select(p => p.X)
             .ToList();
         return (xs.Max() - xs.Min()) * (view == DrawingView.Front ? 0.055 : 0.036);

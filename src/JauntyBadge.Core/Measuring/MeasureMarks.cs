@@ -32,7 +32,12 @@ internal static class MeasureMarks
         ];
 
         MeasureMark Mark(Measure measure, IReadOnlyList<IReadOnlyList<PointMm>> paths, LandmarkPoint[] at, params PointMm[] dimension) =>
-            new(measure, null, DrawingView.Side, paths, at, dimension);
+            new(measure, null, DrawingView.Side, paths, at, dimension, []);
+        MeasureMark Girth(Measure measure, PointMm from, PointMm to, double share, LandmarkPoint at)
+        {
+            var (near, far) = Smooth.Tape(from, to, share);
+            return new(measure, null, DrawingView.Side, [near], [at], [], [far]);
+        }
 
         yield return Mark(
             Measure.NoseToInnerEye,
@@ -52,7 +57,7 @@ internal static class MeasureMarks
             new(0, above),
             new(xf, above)
         );
-        yield return Mark(Measure.SnoutGirth, [Smooth.Ring(new(xf, 0), new(xf, h), 0.16)], [new(FitLine, new(xf, 0))]);
+        yield return Girth(Measure.SnoutGirth, new(xf, 0), new(xf, h), 0.16, new(FitLine, new(xf, 0)));
         yield return Mark(
             Measure.SnoutHeight,
             [
@@ -90,11 +95,13 @@ internal static class MeasureMarks
             new(sketch.Stop, above)
         );
         yield return Mark(Measure.StopToOcciput, [Smooth.Through(overTheSkull)], [stop, occiput], new(sketch.Stop, above), new(sketch.Occiput, above));
-        yield return Mark(Measure.NeckGirth, [Smooth.Ring(neckTop, neckUnder, 0.18)], [new("high neck", neckTop)]);
-        yield return Mark(
+        yield return Girth(Measure.NeckGirth, neckTop, neckUnder, 0.18, new("high neck", neckTop));
+        yield return Girth(
             Measure.HeadGirth,
-            [Smooth.Ring(new(sketch.Behind(0.62), top), new(Math.Max(sketch.Behind(0.3), snout.Hinge.Mm * 0.95), 1.02 * h), 0.14)],
-            [new("over the ears", new(sketch.Behind(0.62), top))]
+            new(sketch.Behind(0.62), top),
+            new(Math.Max(sketch.Behind(0.3), snout.Hinge.Mm * 0.95), 1.02 * h),
+            0.14,
+            new("over the ears", new(sketch.Behind(0.62), top))
         );
     }
 
@@ -114,7 +121,8 @@ internal static class MeasureMarks
                     [from, to],
                 ],
                 at,
-                dimension
+                dimension,
+                []
             );
 
         yield return Mark(Measure.NoseToInnerEye, Side.Left, nose.At, Eye(s).At, [nose, Eye(s)], new(0, out1), new(sketch.Eye, out1));
@@ -149,7 +157,7 @@ internal static class MeasureMarks
         var (h, w, s, skull, top) = (snout.Height.Mm, snout.Width.Mm / 2, sketch.HalfSpacing, sketch.HalfSkull, sketch.Top);
         var (y, below) = (0.06 * h, 1.30 * h);
         MeasureMark Mark(Measure measure, IReadOnlyList<PointMm> path, LandmarkPoint[] at, params PointMm[] dimension) =>
-            new(measure, null, DrawingView.Front, [path], at, dimension);
+            new(measure, null, DrawingView.Front, [path], at, dimension, []);
 
         yield return Mark(Measure.SnoutGirth, [.. drawing.Section.Points, drawing.Section.Points[0]], [new("around, at the fit line", new(w, h / 2))]);
         yield return Mark(

@@ -13,7 +13,15 @@ internal static class Smooth
     public static IReadOnlyList<PointMm> Loop(IReadOnlyList<PointMm> points) =>
         Sample(points, i => points[(i + points.Count) % points.Count], points.Count, points[0]);
 
-    /// <summary>An ellipse standing on the line from a to b, its other axis a share of that length: a tape seen from the side.</summary>
+    /// <summary>A tape round something, seen nearly from its side: the half that is seen, and the half behind it.</summary>
+    public static (IReadOnlyList<PointMm> Near, IReadOnlyList<PointMm> Far) Tape(PointMm a, PointMm b, double share)
+    {
+        var ring = Ring(a, b, share);
+        var half = ring.Count / 2;
+        return ([.. ring.Take(half + 1)], [.. ring.Skip(half)]);
+    }
+
+    /// <summary>An ellipse standing on the line from a to b, its other axis a share of that length.</summary>
     public static IReadOnlyList<PointMm> Ring(PointMm a, PointMm b, double share)
     {
         var (cx, cy) = ((a.X + b.X) / 2, (a.Y + b.Y) / 2);

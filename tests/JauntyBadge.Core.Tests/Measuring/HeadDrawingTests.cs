@@ -228,4 +228,33 @@ public sealed class HeadDrawingTests
         var t = long2 < 1e-12 ? 0 : Math.Clamp(((p.X - a.X) * dx + (p.Y - a.Y) * dy) / long2, 0, 1);
         return Math.Sqrt(Math.Pow(p.X - a.X - t * dx, 2) + Math.Pow(p.Y - a.Y - t * dy, 2));
     }
+
+    [Fact]
+    public void A_tape_goes_round_what_it_is_laid_round()
+    {
+        foreach (var shape in Enum.GetValues<HeadShape>())
+        {
+            var snout = HeadDrawing.ModelToDraw(new SnoutNumbers { HeadShape = shape }, null);
+            var marks = HeadDrawing
+                .Of(snout, new HeadLook(Ears.Drop, 0.3, Fur.Smooth, CoatPattern.Plain))
+                .Marks.Where(m => m.View == DrawingView.Side)
+                .ToList();
+            Assert.Equal(
+                [Measure.HeadGirth, Measure.NeckGirth, Measure.SnoutGirth],
+                marks.Where(m => m.Behind.Count > 0).Select(m => m.Measure).OrderBy(m => m.ToString(), StringComparer.Ordinal)
+            );
+            foreach (var girth in marks.Where(m => m.Behind.Count > 0))
+            {
+                var (near, far) = (Assert.Single(girth.Paths), Assert.Single(girth.Behind));
+                Assert.Equal((near[0], near[^1]), (far[^1], far[0]));
+                // The half that is seen lies towards the nose.
+                Assert.True(near.Average(p => p.X) < far.Average(p => p.X));
+            }
+
+            // The snout's tape stands on the fit line, from the bridge to the underside.
+            var snoutTape = marks.Single(m => m.Measure == Measure.SnoutGirth).Paths[0];
+            Assert.Equal((snout.FitLine.Mm, snout.Height.Mm), (snoutTape[0].X, snoutTape[0].Y));
+            Assert.Equal((snout.FitLine.Mm, 0), (snoutTape[^1].X, snoutTape[^1].Y));
+        }
+    }
 }

@@ -42,7 +42,9 @@ const palette = (
 /** A panel's shadow, so far down and so soft, with an edge that parts it from a dark page. */
 const shadow = (down: number, soft: number) => ({
   value: {
+    // eslint-disable-next-line lingui/no-unlocalized-strings -- style
     _light: `0 ${down}px ${soft}px rgb(0 0 0 / 0.12), 0 0 1px rgb(0 0 0 / 0.3)`,
+    // eslint-disable-next-line lingui/no-unlocalized-strings -- style
     _dark: `0 ${down}px ${soft}px rgb(0 0 0 / 0.64), 0 0 1px inset rgb(255 255 255 / 0.25)`,
   },
 });

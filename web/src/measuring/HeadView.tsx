@@ -74,6 +74,22 @@ function Dimension({ ends, value, font }: { ends: Point[]; value: string; font: 
   );
 }
 
+/** The value of a girth, under the tape. */
+function Around({ mark, value, font }: { mark: Mark; value: string; font: number }) {
+  const tape = [...mark.paths, ...mark.behind].flat();
+  const lowest = tape.reduce((a, b) => (b.y > a.y ? b : a));
+  return (
+    <Words
+      x={lowest.x}
+      y={lowest.y + font * 1.6}
+      textAnchor="middle"
+      style={{ fontSize: font * 1.35, fontWeight: 700 }}
+    >
+      {value}
+    </Words>
+  );
+}
+
 /** One view of the head. Its frame holds every mark there is, so that it stands still when another measure is in hand. */
 function Picture({
   drawing,
@@ -92,7 +108,7 @@ function Picture({
 }) {
   const head = drawing[view];
   const all = drawing.marks.filter((m) => m.view === view);
-  const points = [...head.corners, ...all.flatMap((m) => [...m.paths.flat(), ...m.dimension])];
+  const points = [...head.corners, ...all.flatMap((m) => [...m.paths.flat(), ...m.behind.flat(), ...m.dimension])];
   const font = head.labelMm;
   const frame = viewBoxOf(points, large ? font * 1.6 : font);
   // Room beside an upright dimension line for its value.
@@ -110,6 +126,7 @@ function Picture({
       height="full"
       color="fg"
     >
+      <Band paths={marks.flatMap((m) => m.behind)} />
       <EnamelHead view={head} />
       <Band paths={marks.flatMap((m) => m.paths)} />
       {large &&
@@ -117,6 +134,7 @@ function Picture({
           <g key={i}>
             <Landmarks mark={m} font={font} />
             {value && <Dimension ends={m.dimension} value={value} font={font} />}
+            {value && m.dimension.length === 0 && <Around mark={m} value={value} font={font} />}
           </g>
         ))}
     </chakra.svg>

@@ -5401,6 +5401,8 @@ export interface components {
             landmarks: components["schemas"]["LandmarkPoint"][];
             /** @description A dimension line's two ends, clear of the head; empty for a girth. */
             dimension: components["schemas"]["PointMm"][];
+            /** @description Where the tape runs behind the head. */
+            behind: components["schemas"]["PointMm"][][];
         };
         /**
          * @description What a measure is wanted for.
