@@ -277,6 +277,81 @@ test('two phones of one keeper train one dog: one session, every go once', async
   expect(await said.text()).toContain('Keeper of Cockle');
 });
 
+test('a phone whose clock runs days behind: what it tells is of today', async ({ browser }) => {
+  const fern = await fitter(browser);
+  const dog = await dogInTraining(fern.request, 'Sundial');
+  const context = await browser.newContext({ ...phone, baseURL: practice.address });
+  const page = await context.newPage();
+  await page.clock.setSystemTime(Date.now() - 3 * 86_400_000);
+  await page.goto(`/pair#${await codeFor(fern.request, dog)}`);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Train', exact: true }).click();
+  await page.getByRole('button', { name: 'Well: begin' }).click();
+  await page.getByRole('button', { name: /^Yes/ }).click();
+  await expect.poll(() => goesOf(fern.request, dog)).toBe(1);
+  // Set right in the middle of it, as a phone does that finds a line.
+  await page.clock.setSystemTime(Date.now());
+  await page.getByRole('button', { name: 'Not yet' }).click();
+  await expect.poll(() => goesOf(fern.request, dog)).toBe(2);
+  const held = (await (await fern.request.get(`/api/dogs/${dog}/sessions`)).json()) as { id: string }[];
+  const { startedAt, openSet } = (await (await fern.request.get(`/api/sessions/${held[0]?.id}`)).json()) as {
+    startedAt: string;
+    openSet: { goes: { at: string }[] };
+  };
+  for (const at of [startedAt, ...openSet.goes.map((go) => go.at)])
+    expect(Math.abs(Date.now() - Date.parse(at)), at).toBeLessThan(5 * 60_000);
+});
+
+test('a phone takes a second dog along in the middle of a session: no go is lost, nor by signing out where there is no line', async ({
+  browser,
+}) => {
+  const fern = await fitter(browser);
+  const [first, second] = [await dogInTraining(fern.request, 'Plover'), await dogInTraining(fern.request, 'Dabchick')];
+  const context = await browser.newContext({ ...phone, baseURL: practice.address });
+  const page = await context.newPage();
+  await page.goto(`/pair#${await codeFor(fern.request, first)}`);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Train', exact: true }).click();
+  await page.getByRole('button', { name: 'Well: begin' }).click();
+  await page.getByRole('button', { name: /^Yes/ }).click();
+  await expect.poll(() => goesOf(fern.request, first)).toBe(1);
+  // One more where there is no line; then somebody else takes the phone, and opens the link for the other dog.
+  await context.setOffline(true);
+  await page.getByRole('button', { name: /^Yes/ }).click();
+  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(2);
+  const code = await codeFor(fern.request, second);
+  await context.setOffline(false);
+  await page.goto(`/pair#${code}`);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { name: 'Dabchick' })).toBeVisible();
+  // A phone that has a dog keeps it: one household, one person, two dogs.
+  await expect(page.getByRole('heading', { name: 'Plover' })).toBeVisible();
+  await expect.poll(() => goesOf(fern.request, first), { timeout: 30_000 }).toBe(2);
+  const deeds = await (await fern.request.get(`/api/dogs/${first}/deeds`)).text();
+  expect(deeds).toContain('Keeper of Plover');
+  expect(deeds).not.toContain('Keeper of Dabchick');
+
+  // On with the first dog, no line again, and whoever has the phone now signs out: it says that it cannot, and holds on to what waits.
+  await page
+    .getByRole('region', { name: 'Plover' })
+    .getByRole('button', { name: /^(Train|Go on)/ })
+    .click();
+  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(2);
+  await page.goto('/me');
+  const out = page.getByRole('button', { name: 'Sign out on this device' });
+  await expect(out).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(2);
+  await context.setOffline(true);
+  await page.getByRole('button', { name: /^Yes/ }).click();
+  await expect(page.getByRole('listitem', { name: 'good' })).toHaveCount(3);
+  await page.goForward();
+  await out.click();
+  await expect(page.getByRole('alert').first()).toBeVisible();
+  await context.setOffline(false);
+  await expect.poll(() => goesOf(fern.request, first), { timeout: 30_000 }).toBe(3);
+});
+
 test('a note from home with a picture is read, answered, and seen to be read', async ({ browser }) => {
   const fern = await fitter(browser);
   const dog = await dogInTraining(fern.request, 'Mussel');

@@ -103,6 +103,9 @@ const tapped = [
   'label:has(> input:is([type=checkbox], [type=radio]))',
 ].join();
 
+const ringed = '2px solid Highlight';
+const picked = '[aria-pressed=true], [aria-checked=true], [aria-current=page], [aria-current=step]';
+
 /** What there is to press or to type in: none of it is of use on paper, but what was picked says so and a row that is pressed is read as well. */
 const pressed = [
   'main button:not([data-prints], [aria-pressed=true])',
@@ -193,6 +196,8 @@ const config = defineConfig({
     'html, body': { _print: { background: 'white !important' } },
     'h1, h2, h3, summary': { _print: { breakAfter: 'avoid' } },
     'li, tr, figure': { _print: { breakInside: 'avoid' } },
+    // Where the system's colours are forced, what is picked is not told by colour.
+    [picked]: { '@media (forced-colors: active)': { outline: ringed, outlineOffset: '-2px' } },
     '*, *::before, *::after': {
       _motionReduce: { animationDuration: '0s !important', transitionDuration: '0s !important' },
     },

@@ -120,7 +120,7 @@ function Playing({
                 )}
               </Text>
             )}
-            <Text color="fg.muted" aria-label={t`Goes of this set`}>
+            <Text role="group" color="fg.muted" aria-label={t`Goes of this set`}>
               {state.goes.map((good) => (good ? '✓' : '–')).join(' ')}
             </Text>
           </Box>
