@@ -168,6 +168,49 @@ test('a new page is come to at its heading, and the tab names the room; a new do
   await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toBeFocused();
 });
 
+test('going back leads to where one was on a page, and going on to the top of the next', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 500 });
+  await page.goto('/breeds');
+  await expect(page.getByRole('button', { name: /^Correct/ }).last()).toBeAttached();
+  await page.evaluate(() => window.scrollTo(0, 900));
+  await page.getByRole('link', { name: 'Catalogue' }).evaluate((link: HTMLElement) => link.click());
+  await expect(page.getByRole('heading', { name: 'Catalogue', level: 1 })).toBeFocused();
+  expect(await page.evaluate(() => window.scrollY)).toBe(0);
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Breeds', level: 1 })).toBeVisible();
+  await expect.poll(() => page.evaluate(() => window.scrollY)).toBe(900);
+});
+
+test.describe('when a page breaks', () => {
+  test.use({ expectedErrors: [/TypeError|undefined|Cannot read|ERR_FAILED|Failed to (load|fetch)/] });
+  test('it is said, it leads back, and the rest of the practice goes on', async ({ page }) => {
+    await page.route('**/api/van*', (route) => route.fulfill({ json: { dogs: 3 } }));
+    await page.goto('/van');
+    await expect(page.getByRole('heading', { name: 'That went wrong' })).toBeVisible();
+    await page.getByRole('link', { name: 'Back to the round' }).click();
+    await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
+    await page.unroute('**/api/van*');
+    await page.getByRole('link', { name: 'Van' }).click();
+    await expect(page.getByRole('heading', { name: 'Van', level: 1 })).toBeVisible();
+  });
+
+  test('a part of the program that does not come is told, and loading anew brings it', async ({ page }) => {
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible();
+    await page.route('**/assets/BreedsPage*.js', (route) => route.abort());
+    await page.getByRole('link', { name: 'Breeds' }).click();
+    await expect(page.getByText(/^This page is older than Jaunty Badge/)).toBeVisible();
+    await page.unroute('**/assets/BreedsPage*.js');
+    await page.getByRole('button', { name: 'Load it again' }).click();
+    await expect(page.getByRole('heading', { name: 'Breeds', level: 1 })).toBeVisible();
+  });
+
+  test('an address that is not well written breaks nothing', async ({ page }) => {
+    await page.goto('/pair#50%');
+    await expect(page.getByRole('heading', { name: 'Your dog on this phone' })).toBeVisible();
+  });
+});
+
 test('what is missing is named as the bench names it, and its link opens the field', async ({ page }) => {
   const id = await newDog(page, 'Unread', false);
   await page.goto(`/dogs/${id}/fit`);

@@ -1,6 +1,8 @@
 import { ErrorBoundary } from 'react-error-boundary';
 import { useLocation, useRoutes, type RouteObject } from 'react-router';
 import { forKind } from '../shared/forKind';
+import { keys } from '../shared/keys';
+import { queries } from '../shared/queries';
 import { page, pagesOf, rooms } from '../shared/rooms';
 import { Failure, Nowhere } from './Failure';
 import { Shell } from './Shell';
@@ -27,12 +29,17 @@ export const makeRoutes = (): RouteObject[] => [
   },
 ];
 
+/** What a page broke on is asked for anew at the next look; where there is no line, everything else that is kept stays. */
+const forgetAnswers = () => {
+  if (navigator.onLine) queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.me()[0] });
+};
+
 /** The page of the address one is at. What breaks is told in its place, until one goes elsewhere. */
 export function Pages({ routes }: { routes: RouteObject[] }) {
   const { key } = useLocation();
   const pages = useRoutes(routes);
   return (
-    <ErrorBoundary FallbackComponent={Failure} resetKeys={[key]}>
+    <ErrorBoundary FallbackComponent={Failure} resetKeys={[key]} onError={forgetAnswers}>
       {pages}
     </ErrorBoundary>
   );

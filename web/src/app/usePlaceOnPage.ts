@@ -1,5 +1,6 @@
 import { useLayoutEffect } from 'react';
 import { useLocation, useNavigationType } from 'react-router';
+import { afterHash } from '../shared/hash';
 
 /** How far down each visited page was left, by the entry in the browser's history; as long as the page is not loaded anew. */
 const places = new Map<string, number>();
@@ -19,7 +20,7 @@ export function usePlaceOnPage() {
     // The first page of all is left as the browser has it, which need not be laid out for this.
     if (how === 'POP') {
       if (place !== undefined) window.scrollTo(0, place);
-    } else if (hash) document.getElementById(decodeURIComponent(hash.slice(1)))?.scrollIntoView();
+    } else if (hash) document.getElementById(afterHash(hash))?.scrollIntoView();
     else window.scrollTo(0, 0);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only going to another page moves
   }, [pathname]);

@@ -1,23 +1,8 @@
 import { Box } from '@chakra-ui/react';
-import { queryOptions, useQuery } from '@tanstack/react-query';
-import { api, ask, type Schemas } from '../shared/api';
+import { useQuery } from '@tanstack/react-query';
+import type { Schemas } from '../shared/api';
 import { Portrait } from '../shared/Enamel';
-import { keys } from '../shared/keys';
-
-declare module '../shared/keys' {
-  interface DogKeys {
-    'step-drawing': true;
-  }
-}
-
-/** A dog in a step of its training; it changes with the dog only. */
-export const stepDrawingQuery = (dogId: string, stepId: string) =>
-  queryOptions({
-    queryKey: [...keys.ofDog(dogId, 'step-drawing'), stepId],
-    queryFn: ({ signal }) =>
-      ask(api.GET('/api/dogs/{id}/steps/{stepId}/drawing', { signal, params: { path: { id: dogId, stepId } } })),
-    staleTime: Infinity,
-  });
+import { stepDrawingQuery } from './tables';
 
 /** Where things are in a step: the dog itself, thing, hands and treat. */
 export function StepSketch({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) {

@@ -15,3 +15,18 @@ export const waysQuery = queryOptions({
   queryFn: ({ signal }) => ask(api.GET('/api/ways-of-working', { signal })),
   staleTime: Infinity,
 });
+
+declare module '../shared/keys' {
+  interface DogKeys {
+    'step-drawing': true;
+  }
+}
+
+/** A dog in a step of its training; it changes with the dog only. */
+export const stepDrawingQuery = (dogId: string, stepId: string) =>
+  queryOptions({
+    queryKey: [...keys.ofDog(dogId, 'step-drawing'), stepId],
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/dogs/{id}/steps/{stepId}/drawing', { signal, params: { path: { id: dogId, stepId } } })),
+    staleTime: Infinity,
+  });

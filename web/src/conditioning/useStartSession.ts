@@ -6,8 +6,7 @@ import { keys } from '../shared/keys';
 import { complain } from '../shared/notices';
 import { takeIn } from '../shared/takeIn';
 import { signPicturesQuery } from '../shared/signPictures';
-import { stepDrawingQuery } from './StepSketch';
-import { signsQuery, waysQuery } from './tables';
+import { signsQuery, stepDrawingQuery, waysQuery } from './tables';
 import { keep } from './deliver';
 import { begunHere, keepBegun } from './unsent';
 
