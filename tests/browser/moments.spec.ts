@@ -64,6 +64,36 @@ test.describe('on a phone', () => {
     await expect(page.getByRole('link', { name: 'Choose a muzzle' })).toBeVisible();
   });
 
+  test('with text twice as large the rooms of a dog stand beside each other, not over', async ({ page }) => {
+    const id = await newDog(page, 'Roomy');
+    await page.goto(`/dogs/${id}`);
+    const rooms = page.getByRole('navigation', { name: 'Rooms of Roomy' }).getByRole('link');
+    await expect(rooms).toHaveCount(7);
+    const rows = new Set(
+      (await Promise.all((await rooms.all()).map((room) => room.boundingBox()))).map((box) => box?.y),
+    );
+    expect(rows.size).toBe(1);
+    await textTwiceAsLarge(page);
+    expect(
+      await rooms.evaluateAll((links) =>
+        links.filter((l) => l.scrollWidth > l.clientWidth + 1).map((l) => l.textContent),
+      ),
+    ).toEqual([]);
+  });
+
+  test('Undo and Close of a notice do not lie over each other', async ({ page }) => {
+    const id = await newDog(page, 'Undone');
+    await page.goto(`/dogs/${id}`);
+    await page.getByRole('button', { name: 'Edit' }).click();
+    await page.getByRole('button', { name: 'Archive this dog' }).click();
+    const [undo, close] = [page.getByRole('button', { name: 'Undo' }), page.getByRole('button', { name: 'Close' })];
+    await expect(undo).toBeVisible();
+    const [one, other] = [await undo.boundingBox(), await close.boundingBox()];
+    expect((one?.x ?? 0) + (one?.width ?? 0)).toBeLessThanOrEqual(other?.x ?? 0);
+    await undo.click();
+    await expect(page.getByRole('button', { name: 'Archive this dog' })).toBeVisible();
+  });
+
   test('what no number shows is asked beside the field, with a picture', async ({ page }) => {
     const id = await newDog(page, 'Asked');
     await page.goto(`/dogs/${id}/measure`);

@@ -73,7 +73,7 @@ export function DogLayout() {
               color="fg"
               borderBottomWidth="3px"
               borderColor="border"
-              flex={{ base: 1, md: 'none' }}
+              flex={{ base: '1 0 auto', md: 'none' }}
               justifyContent="center"
               css={{ '&[aria-current=page]': { borderColor: 'accent', fontWeight: 700 } }}
             >

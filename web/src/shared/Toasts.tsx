@@ -37,7 +37,8 @@ export function Toasts() {
             <Toast.Title>{toast.title}</Toast.Title>
           </Flex>
           {toast.action && <Toast.ActionTrigger color="inherit">{toast.action.label}</Toast.ActionTrigger>}
-          <Toast.CloseTrigger aria-label={t`Close`} />
+          {/* Beside Undo, not over its corner. */}
+          <Toast.CloseTrigger aria-label={t`Close`} position="static" alignSelf="center" flexShrink="0" />
         </Toast.Root>
       )}
     </Toaster>
