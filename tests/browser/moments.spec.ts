@@ -82,7 +82,7 @@ test.describe('on a phone', () => {
   });
 
   test('Undo and Close of a notice do not lie over each other', async ({ page }) => {
-    const id = await newDog(page, 'Undone');
+    const id = await newDog(page, 'Curlew');
     await page.goto(`/dogs/${id}`);
     await page.getByRole('button', { name: 'Edit' }).click();
     await page.getByRole('button', { name: 'Archive this dog' }).click();
