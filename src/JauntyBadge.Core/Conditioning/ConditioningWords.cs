@@ -283,8 +283,7 @@ public sealed partial class ConditioningWords(Writing writing)
             SceneThing.Muzzle => writing.Say("The muzzle "),
             SceneThing.Cup or SceneThing.ShallowCup => writing.Say("The cup "),
             SceneThing.CupInMuzzle => writing.Say("The cup in the muzzle "),
-            SceneThing.Loop or SceneThing.NarrowLoop => writing.Say("The loop "),
-            _ => writing.Say("The box with the muzzle "),
+            _ => writing.Say("The loop "),
         };
         var place = scene.Place switch
         {
@@ -293,9 +292,7 @@ public sealed partial class ConditioningWords(Writing writing)
             ScenePlace.OverTheRim => writing.Say("with the nose over the rim"),
             ScenePlace.HalfwayIn => writing.Say("with the nose halfway in"),
             ScenePlace.AllTheWayIn => writing.Say("with the nose all the way in"),
-            ScenePlace.LoweredAway => writing.Say("lowered away from its nose"),
-            ScenePlace.OnTheFloor => writing.Say("on the floor"),
-            _ => writing.Say("on a stand, you farther off"),
+            _ => writing.Say("lowered away from its nose"),
         };
         var strap = scene.Strap switch
         {
@@ -309,8 +306,6 @@ public sealed partial class ConditioningWords(Writing writing)
         };
         var treat = scene.Treat switch
         {
-            SceneTreat.AwayFromIt => writing.Say("the treat away from it"),
-            SceneTreat.BehindTheDog => writing.Say("the treat tossed behind the dog"),
             SceneTreat.AtTheMouth => writing.Say("the treat at its mouth"),
             SceneTreat.AtTheRim => writing.Say("the treat at the rim"),
             SceneTreat.AtItsFloor => writing.Say("the treat at its floor"),

@@ -43,7 +43,7 @@ public sealed class WearingWords(Writing writing)
             WearCause.OwnLongest => writing.Say(
                 $"{TimesAsLong(Rules[WearLimit.Growth])} its own longest comfortable wear, {writing.Minutes(question.LongestComfortable!.Value)}"
             ),
-            WearCause.HeatUnknown => writing.Say("How warm it is is not known: read the weather for more"),
+            WearCause.HeatUnknown => writing.Say("Nobody has read how warm it is: read the weather for more"),
             WearCause.Exercise => line.Cap > TimeSpan.Zero
                 ? writing.Say($"It runs, plays or works: {Part(Rules[WearLimit.ExerciseLeaves])}")
                 : writing.Say("It runs, plays or works, and cannot pant in full in this muzzle"),

@@ -52,9 +52,6 @@ internal sealed class CloseScene
         // The far half of a loop the nose goes through.
         if (scene.Thing is SceneThing.Loop or SceneThing.NarrowLoop)
             yield return Field(Strokes.Band(0.10 * Math.Max(xe, h), Half(far: true)), Rope);
-        if (scene.Treat == SceneTreat.BehindTheDog)
-            foreach (var field in MuzzleSketch.Treat(new PointMm(head.NeckUnder.X, head.NeckUnder.Y + 0.9 * h), 0.15 * h, line))
-                yield return field;
     }
 
     private IEnumerable<EnamelField> BeforeTheHead() => [.. Thing(), .. Strap(), .. Hand(scene.Hand), .. Hand(scene.Other), .. Treat()];
@@ -70,7 +67,7 @@ internal sealed class CloseScene
             _ => [],
         };
 
-    /// <summary>A paper cup over the snout, so deep; the snout shows through it as through thin paper.</summary>
+    /// <summary>A paper cup over the snout, so deep and so narrow at its end.</summary>
     private IEnumerable<EnamelField> Cup(double deep, double narrow)
     {
         var (from, to) = (0.80 * deep, -0.16);
@@ -205,7 +202,6 @@ internal sealed class CloseScene
         var cup = scene.Thing == SceneThing.ShallowCup;
         return scene.Treat switch
         {
-            SceneTreat.AwayFromIt => hands.Flat(new(-0.52 * xe, 1.55 * h), treat: true),
             SceneTreat.AtTheMouth => hands.Offers(new(-0.24 * xe, 0.66 * h)),
             SceneTreat.AtTheRim => At(On(0.86, 0.92)),
             SceneTreat.AtItsFloor =>

@@ -16,7 +16,6 @@ public enum SceneThing
 
     /// <summary>A loop hardly wider than its head.</summary>
     NarrowLoop,
-    Box,
 }
 
 /// <summary>Where that is, seen from the dog.</summary>
@@ -30,16 +29,12 @@ public enum ScenePlace
 
     /// <summary>Just taken down from its nose.</summary>
     LoweredAway,
-    OnTheFloor,
-    OnAStand,
 }
 
 /// <summary>Where the treat is given.</summary>
 public enum SceneTreat
 {
     None,
-    AwayFromIt,
-    BehindTheDog,
     AtTheMouth,
     AtTheRim,
     AtItsFloor,
@@ -128,14 +123,12 @@ public enum SceneAround
     Cup,
     BoxWithMuzzle,
     TrayWithMuzzle,
-    MuzzleOnFloor,
     MuzzleOnShelf,
     MuzzleOnChair,
     OtherMuzzle,
     TreatBehind,
     FoodOnGround,
     Ball,
-    Pot,
     Bush,
     Trees,
     Hills,

@@ -92,11 +92,6 @@ internal sealed class WholeScene
                 Disc(160, -36, 4, Brick),
                 Disc(150, -16, 4, Brick),
             ],
-            SceneAround.Pot =>
-            [
-                Round(Green, (128, -34), (116, -66), (134, -58), (140, -88), (148, -58), (166, -68), (154, -34)),
-                Shape(Brick, (122, -34), (160, -34), (154, 0), (128, 0)),
-            ],
             SceneAround.Trees => [.. Tree(150, 1), .. Tree(-104, 0.8)],
             SceneAround.Hills => [Round(Green, (-150, 2), (-96, -44), (-40, -18), (40, -60), (120, -20), (190, 2))],
             SceneAround.Door =>
@@ -174,7 +169,6 @@ internal sealed class WholeScene
                 Disc(-120, -10, 6, Food),
                 Shape(Cloth, (-134, -10), (-54, -10), (-60, 0), (-128, 0)),
             ],
-            SceneAround.MuzzleOnFloor => Muzzle(-104, -15),
             SceneAround.OtherMuzzle =>
             [
                 Round(Brick, (-112, -26), (-86, -30), (-80, -15), (-86, -1), (-112, -4), (-120, -15)),
