@@ -181,7 +181,14 @@ const FitRow = memo(function FitRow({
   const near = () => onNear(fit.sizeId);
   return (
     <li>
-      <Row type="button" data-prints="" aria-pressed={pressed} onClick={() => onPick(fit.sizeId)} onFocus={near} onPointerEnter={near}>
+      <Row
+        type="button"
+        data-prints=""
+        aria-pressed={pressed}
+        onClick={() => onPick(fit.sizeId)}
+        onFocus={near}
+        onPointerEnter={near}
+      >
         <RowText fit={fit} chosen={chosen} />
       </Row>
     </li>

@@ -73,7 +73,17 @@ function Steps({ plan }: { plan: Plan }) {
       {plan.steps.map((s) => {
         const carried = plan.carried.find((c) => c.sizeId === s.sizeId)?.count ?? 0;
         return (
-          <Flex as="li" key={s.sizeId} wrap="wrap" columnGap="4" rowGap="1" py="2" borderTopWidth="1px" borderColor="border" align="baseline">
+          <Flex
+            as="li"
+            key={s.sizeId}
+            wrap="wrap"
+            columnGap="4"
+            rowGap="1"
+            py="2"
+            borderTopWidth="1px"
+            borderColor="border"
+            align="baseline"
+          >
             <Text fontSize="xl" fontWeight="700" w="3rem">
               +{s.adds}
             </Text>
@@ -178,7 +188,17 @@ function Carried({ plan }: { plan: Plan }) {
       </Text>
       <ul>
         {plan.carried.map((c) => (
-          <Flex as="li" key={c.sizeId} wrap="wrap" columnGap="3" rowGap="1" py="1.5" borderTopWidth="1px" borderColor="border" align="center">
+          <Flex
+            as="li"
+            key={c.sizeId}
+            wrap="wrap"
+            columnGap="3"
+            rowGap="1"
+            py="1.5"
+            borderTopWidth="1px"
+            borderColor="border"
+            align="center"
+          >
             <Text flex="1 1 9rem">
               <b>{c.muzzle}</b> <Text as="span" color="fg.muted" fontSize="sm">{t`fits ${c.fitsDogs}`}</Text>
             </Text>
