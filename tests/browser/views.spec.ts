@@ -148,7 +148,7 @@ test.describe('on a phone', () => {
 /** What is tapped and smaller than 44 px: a link in a sentence is part of it, a stepper stands beside a field that is typed in. */
 function tooSmall() {
   const tapped = 'a[href], button:not([data-scope=number-input]), select, textarea, summary, input:not([type=file])';
-  return [...document.querySelectorAll<HTMLElement>(tapped)]
+  return Array.from(document.querySelectorAll<HTMLElement>(tapped))
     .map((el) => (el.matches('[type=checkbox], [type=radio]') ? (el.closest('label') ?? el) : el))
     .filter(
       (el) =>
@@ -176,11 +176,12 @@ test('what is printed has nothing to press on it, and no heading parted from wha
       await page.waitForLoadState('networkidle');
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       const told = await page.evaluate(() => ({
-        pressed: [...document.querySelectorAll<HTMLElement>('main :is(button, input, select, a.chakra-button)')]
+        pressed: Array.from(document.querySelectorAll<HTMLElement>('main :is(button, input, select, a.chakra-button)'))
           .filter((el) => el.offsetWidth > 2 && !el.matches('[data-prints], [aria-pressed=true]'))
           .map((el) => el.outerHTML.slice(0, 120)),
-        parted: [...document.querySelectorAll('main h2')].filter((h) => getComputedStyle(h).breakAfter !== 'avoid')
-          .length,
+        parted: Array.from(document.querySelectorAll('main h2')).filter(
+          (h) => getComputedStyle(h).breakAfter !== 'avoid',
+        ).length,
       }));
       expect(told, path).toEqual({ pressed: [], parted: 0 });
     });
