@@ -329,7 +329,7 @@ public sealed partial class ConditioningWords(Writing writing)
             SceneHand.WithTheClip => writing.Say("the clip closed near the neck, nothing on the dog"),
             SceneHand.ClosedInFront => writing.Say("the treat in the closed hand behind the front"),
             SceneHand.EmptyInFront => writing.Say("the empty hand behind the front"),
-            SceneHand.SideBySide => writing.Say("three closed hands, a food in each"),
+            SceneHand.SideBySide => writing.Say("closed hands side by side, a food in each"),
             _ => "",
         };
 
