@@ -91,7 +91,7 @@ export default defineConfig({
             },
             {
               name: 'shared',
-              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.useWearing|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|Shortcuts|SignButtons|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
+              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.useWearing|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|[Gg]roup|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|Shortcuts|SignButtons|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
             },
           ],
         },

@@ -25,7 +25,8 @@ export function usePadReady(dogId: string, isNext = true) {
         queries.prefetchQuery(signPicturesQuery(dogId)),
         import('./SessionPage'),
       ]);
-      if (next.openSet) await queries.prefetchQuery(stepDrawingQuery(dogId, next.openSet.stepId));
+      // What the session needs is kept at once; the drawing comes when it comes.
+      if (next.openSet) void queries.prefetchQuery(stepDrawingQuery(dogId, next.openSet.stepId));
       return next;
     },
     enabled: isNext,

@@ -6,7 +6,7 @@ import { api, ask, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
 import { useDecides } from '../shared/me';
 import { complain } from '../shared/notices';
-import styles from '../shared/group.module.css';
+import { Group } from '../shared/Group';
 import { AsideTray } from './AsideTray';
 
 /** New from home, before anything else on the round: what a fitter who was not there would want to know first. */
@@ -20,17 +20,11 @@ export function FromHome() {
     <>
       <AsideTray />
       {news.data && news.data.length > 0 && (
-        <section className={`${styles.group} no-print`} aria-label={t`New from home`}>
-          <div className={styles.groupName}>
-            <h2>{t`New from home`}</h2>
-            <b>{news.data.length}</b>
-          </div>
-          <ul>
-            {news.data.map((dog) => (
-              <Row key={dog.dogId} dog={dog} />
-            ))}
-          </ul>
-        </section>
+        <Group name={t`New from home`} count={news.data.length} onPaper={false}>
+          {news.data.map((dog) => (
+            <Row key={dog.dogId} dog={dog} />
+          ))}
+        </Group>
       )}
     </>
   );

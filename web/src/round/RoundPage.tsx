@@ -7,6 +7,7 @@ import { Link as RouterLink, useNavigate } from 'react-router';
 import { useRestore } from '../dogs/useArchive';
 import { BackupOld } from '../handover/BackupOld';
 import type { Schemas } from '../shared/api';
+import { Group } from '../shared/Group';
 import { Badge, phases, RimQuarter } from '../shared/Badge';
 import { Key } from '../shared/Mark';
 import { fromDevice, keepOnDevice } from '../shared/saving/device';
@@ -17,7 +18,6 @@ import { Waiting } from '../shared/Waiting';
 import { late } from '../shared/late';
 import { phaseWords, purposeWords, roundGroupWords } from '../shared/words';
 import { NextButton } from '../dogs/NextButton';
-import group from '../shared/group.module.css';
 import styles from './round.module.css';
 import { OnNow } from './OnNow';
 import { useRound, type RoundOrder } from './useRound';
@@ -97,14 +97,18 @@ export function RoundPage() {
               <Stops cards={cards} row={(card) => <Row key={card.id} card={card} />} />
             </Suspense>
           ) : (
-            first.groups.map(({ group, count }) => (
-              <Group
-                key={group}
-                title={roundGroupWords[group]}
-                count={count}
-                cards={cards.filter((card) => card.group === group)}
-              />
-            ))
+            first.groups.map(({ group, count }) => {
+              const rows = cards
+                .filter((card) => card.group === group)
+                .map((card) => <Row key={card.id} card={card} />);
+              return (
+                rows.length > 0 && (
+                  <Group key={group} name={roundGroupWords[group]} count={count}>
+                    {rows}
+                  </Group>
+                )
+              );
+            })
           )}
           {round.hasNextPage && (
             <More
@@ -184,23 +188,6 @@ function useRoundOrder() {
     setState(next);
   };
   return [by, setBy] as const;
-}
-
-function Group({ title, count, cards }: { title: string; count: number; cards: Card[] }) {
-  if (cards.length === 0) return null;
-  return (
-    <section className={group.group} aria-label={title}>
-      <div className={group.groupName}>
-        <h2>{title}</h2>
-        <b>{count}</b>
-      </div>
-      <ul>
-        {cards.map((card) => (
-          <Row key={card.id} card={card} />
-        ))}
-      </ul>
-    </section>
-  );
 }
 
 /** What the four quarters of a badge's rim say, once, above the first of them. */

@@ -7,7 +7,7 @@ import { holdText } from '../conditioning/chance';
 import { useOutlook } from '../conditioning/useOutlook';
 import { api, ask, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
-import styles from '../shared/group.module.css';
+import { Group } from '../shared/Group';
 import { keys } from '../shared/keys';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
@@ -51,17 +51,11 @@ export function TrainingPage() {
       <Heading as="h1" size="4xl" lineHeight="1.1" mb="5">{t`How training stands`}</Heading>
       {rows.length === 0 && <Text mt="3">{t`No dog is on the round yet.`}</Text>}
       {groups.map((group) => (
-        <section key={group.name} className={styles.group} aria-label={group.name}>
-          <div className={styles.groupName}>
-            <h2>{group.name}</h2>
-            <b>{group.rows.length}</b>
-          </div>
-          <ul>
-            {group.rows.map((row) => (
-              <DogRow key={row.id} row={row} foretell={foretold.has(row.id)} />
-            ))}
-          </ul>
-        </section>
+        <Group key={group.name} name={group.name} count={group.rows.length}>
+          {group.rows.map((row) => (
+            <DogRow key={row.id} row={row} foretell={foretold.has(row.id)} />
+          ))}
+        </Group>
       ))}
     </Box>
   );

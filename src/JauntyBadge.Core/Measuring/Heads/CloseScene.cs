@@ -3,11 +3,6 @@ namespace JauntyBadge.Core.Measuring.Heads;
 /// <summary>A dog's head with what is at it in a step: thing, strap, hands, treat. Places are shares of its own snout (House).</summary>
 internal sealed class CloseScene
 {
-    private const string Leather = "#a8642f";
-    private const string Paper = "#efe6cf";
-    private const string Rope = "#3f7f6d";
-    private const string Steel = "#c3c8c4";
-
     private readonly SideHead head;
     private readonly Scene scene;
     private readonly double xe;
@@ -45,13 +40,16 @@ internal sealed class CloseScene
 
     private Knot Knot(double x, double y, bool corner = false) => new(away.X + x * xe, away.Y + y * h, corner);
 
-    private EnamelField Field(Curve curve, string? fill) => new(EnamelPart.Beside, curve, fill, Enamel.DarkLine, line);
+    private EnamelField Field(Curve curve, string? fill) => ScenePaint.Field(curve, fill, line);
+
+    /// <summary>A band, so wide a share of the snout.</summary>
+    private EnamelField Band(double share, Curve along, string fill) => Field(Strokes.Band(share * Math.Max(xe, h), along), fill);
 
     private IEnumerable<EnamelField> BehindTheHead()
     {
         // The far half of a loop the nose goes through.
         if (scene.Thing is SceneThing.Loop or SceneThing.NarrowLoop)
-            yield return Field(Strokes.Band(0.10 * Math.Max(xe, h), Half(far: true)), Rope);
+            yield return Band(0.10, Half(far: true), ScenePaint.Rope);
     }
 
     private IEnumerable<EnamelField> BeforeTheHead() => [.. Thing(), .. Strap(), .. Hand(scene.Hand), .. Hand(scene.Other), .. Treat()];
@@ -63,7 +61,7 @@ internal sealed class CloseScene
             SceneThing.CupInMuzzle => [.. Cup(0.92, 0.88), .. MuzzleSketch.Worn(head, away, line)],
             SceneThing.Cup => Cup(1, scene.Treat is SceneTreat.ThroughTheFront or SceneTreat.OneAfterAnother ? 0.7 : 0.82),
             SceneThing.ShallowCup => Cup(0.42, 0.9),
-            SceneThing.Loop or SceneThing.NarrowLoop => [Field(Strokes.Band(0.10 * Math.Max(xe, h), Half(far: false)), Rope)],
+            SceneThing.Loop or SceneThing.NarrowLoop => [Band(0.10, Half(far: false), ScenePaint.Rope)],
             _ => [],
         };
 
@@ -71,8 +69,7 @@ internal sealed class CloseScene
     private IEnumerable<EnamelField> Cup(double deep, double narrow)
     {
         var (from, to) = (0.80 * deep, -0.16);
-        yield return new(
-            EnamelPart.Beside,
+        yield return Field(
             Curve.Loop(
                 Knot(from, -0.20, true),
                 Knot(to, 0.46 - 0.62 * narrow, true),
@@ -81,11 +78,9 @@ internal sealed class CloseScene
                 Knot(from, 1.14, true),
                 Knot(from + 0.07, 0.47)
             ),
-            Paper,
-            Enamel.DarkLine,
-            line
+            ScenePaint.Paper
         );
-        yield return Field(Strokes.Band(0.07 * Math.Max(xe, h), Curve.Line(Knot(from, -0.24), Knot(from + 0.07, 0.47), Knot(from, 1.18))), Paper);
+        yield return Band(0.07, Curve.Line(Knot(from, -0.24), Knot(from + 0.07, 0.47), Knot(from, 1.18)), ScenePaint.Paper);
         foreach (var y in new[] { 0.16, 0.78 })
             yield return Field(Curve.Line(Knot(from - 0.06, y), Knot(to + 0.08, 0.46 + 0.8 * (y - 0.46))), null);
     }
@@ -109,10 +104,9 @@ internal sealed class CloseScene
     {
         if (scene.Thing is not (SceneThing.Muzzle or SceneThing.CupInMuzzle))
             yield break;
-        var wide = 0.085 * Math.Max(xe, h);
         var rim = Knot(0.90, 0.50);
         var (behind, low) = (new Knot(head.X(1.06), 0.42 * head.Top), new Knot(head.X(0.55), 0.34 * h));
-        EnamelField Of(params Knot[] along) => Field(Strokes.Band(wide, Curve.Line(along)), Leather);
+        EnamelField Of(params Knot[] along) => Band(0.085, Curve.Line(along), ScenePaint.Leather);
         switch (scene.Strap)
         {
             case SceneStrap.FoldedBack:
@@ -148,7 +142,7 @@ internal sealed class CloseScene
         var half = 0.085 * Math.Max(xe, h);
         return Field(
             Curve.Polygon([new(at.X - half, at.Y - half), new(at.X + half, at.Y - half), new(at.X + half, at.Y + half), new(at.X - half, at.Y + half)]),
-            Steel
+            ScenePaint.Steel
         );
     }
 
@@ -183,7 +177,7 @@ internal sealed class CloseScene
         var s = 0.16 * xe;
         yield return Field(
             Curve.Polygon([new(at.X - 2.4 * s, at.Y - s), new(at.X - 0.9 * s, at.Y - s), new(at.X - 0.9 * s, at.Y + s), new(at.X - 2.4 * s, at.Y + s)]),
-            Steel
+            ScenePaint.Steel
         );
         yield return Field(
             Curve.Polygon([
@@ -192,7 +186,7 @@ internal sealed class CloseScene
                 new(at.X + 1.4 * s, at.Y + 0.8 * s),
                 new(at.X - 0.3 * s, at.Y + 0.6 * s),
             ]),
-            Steel
+            ScenePaint.Steel
         );
     }
 

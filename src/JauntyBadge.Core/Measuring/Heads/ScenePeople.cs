@@ -17,7 +17,7 @@ internal static class ScenePeople
         var turned = person.Behind ? -1 : 1;
         PointMm At(double x, double y) => new(ground.X + turned * size * x, ground.Y + size * y);
         Curve Tube(double width, params (double X, double Y)[] joints) => Strokes.Tube(width * size, [.. joints.Select(j => At(j.X, j.Y))]);
-        EnamelField Of(Curve curve, string? fill) => new(EnamelPart.Beside, curve, fill, Enamel.DarkLine, Line);
+        EnamelField Of(Curve curve, string? fill) => ScenePaint.Field(curve, fill, Line);
         EnamelField Disc(double x, double y, double radius, string fill) => Of(Curve.Disc(At(x, y).X, At(x, y).Y, size * radius), fill);
 
         var (hip, shoulder, knees, feet, hand) = person.Pose switch
@@ -29,7 +29,7 @@ internal static class ScenePeople
             _ => ((0, -78), (0, -138), [(2, -40), (-2, -40)], [(6, -3), (-4, -3)], person.Holds == SceneHolds.Muzzle ? (9.0, -74.0) : (28, -90)),
         };
         if (person.Pose == ScenePose.Sits)
-            yield return Of(Curve.Polygon([At(-20, -40), At(18, -40), At(14, 0), At(-16, 0)]), "#b98a55");
+            yield return Of(Curve.Polygon([At(-20, -40), At(18, -40), At(14, 0), At(-16, 0)]), ScenePaint.Wood);
         yield return Of(Tube(15, hip, knees[1], feet[1]), Trousers);
         yield return Of(Foot(feet[1]), Enamel.DarkLine);
         yield return Of(Tube(16, hip, knees[0], feet[0]), Trousers);
@@ -76,10 +76,11 @@ internal static class ScenePeople
                         yield return bar;
                     break;
                 case SceneHolds.Treat:
-                    yield return Of(Curve.Disc(at.X + turned * 6 * size, at.Y - 4 * size, 6 * size), "#c98a3c");
+                    foreach (var treat in MuzzleSketch.Treat(new PointMm(at.X + turned * 6 * size, at.Y - 4 * size), 6 * size, Line))
+                        yield return treat;
                     break;
                 case SceneHolds.Clippers:
-                    yield return Of(Strokes.Tube(12 * size, at, At(hand.Item1 + 24, hand.Item2 - 6)), "#c3c8c4");
+                    yield return Of(Strokes.Tube(12 * size, at, At(hand.Item1 + 24, hand.Item2 - 6)), ScenePaint.Steel);
                     foreach (var ring in new[] { 30.0, 36 })
                         yield return Of(
                             Curve.Line([
@@ -93,7 +94,7 @@ internal static class ScenePeople
                 case SceneHolds.Lead when collar is { } end:
                     yield return Of(
                         Strokes.Band(4, Curve.Line(new Knot(at.X, at.Y), new Knot(0.5 * (at.X + end.X), Math.Max(at.Y, end.Y) + 10), new Knot(end.X, end.Y))),
-                        "#a8642f"
+                        ScenePaint.Leather
                     );
                     break;
             }

@@ -4,7 +4,6 @@ namespace JauntyBadge.Core.Measuring.Heads;
 internal sealed class WholeScene
 {
     private const double Line = 2.0;
-    private const string Wood = "#b98a55";
     private const string Green = "#6f8f5a";
     private const string Cloth = "#8a9bb0";
     private const string Water = "#6fa0b5";
@@ -52,7 +51,7 @@ internal sealed class WholeScene
 
     private PointMm Collar => new(-6 + 13 * stand.Lean, -92 + 46 * stand.Fore);
 
-    private static EnamelField Field(Curve curve, string? fill) => new(EnamelPart.Beside, curve, fill, Enamel.DarkLine, Line);
+    private static EnamelField Field(Curve curve, string? fill) => ScenePaint.Field(curve, fill, Line);
 
     private static EnamelField Box(double left, double top, double right, double bottom, string fill) =>
         Field(Curve.Polygon([new(left, top), new(right, top), new(right, bottom), new(left, bottom)]), fill);
@@ -72,17 +71,17 @@ internal sealed class WholeScene
             SceneAround.Mat => [Round(Cloth, (-62, 2), (30, -5), (122, 2), (128, 7), (30, 12), (-68, 7))],
             SceneAround.MuzzleOnShelf =>
             [
-                Box(-178, -104, -108, -98, Wood),
-                Shape(Wood, (-170, -98), (-164, -98), (-164, -82)),
-                Shape(Wood, (-116, -98), (-122, -98), (-122, -82)),
+                Box(-178, -104, -108, -98, ScenePaint.Wood),
+                Shape(ScenePaint.Wood, (-170, -98), (-164, -98), (-164, -82)),
+                Shape(ScenePaint.Wood, (-116, -98), (-122, -98), (-122, -82)),
                 .. Muzzle(-144, -120),
             ],
             SceneAround.MuzzleOnChair =>
             [
-                Box(-160, -52, -102, -46, Wood),
-                Box(-156, -46, -150, 0, Wood),
-                Box(-112, -46, -106, 0, Wood),
-                Box(-160, -112, -154, -52, Wood),
+                Box(-160, -52, -102, -46, ScenePaint.Wood),
+                Box(-156, -46, -150, 0, ScenePaint.Wood),
+                Box(-112, -46, -106, 0, ScenePaint.Wood),
+                Box(-160, -112, -154, -52, ScenePaint.Wood),
                 .. Muzzle(-126, -68),
             ],
             SceneAround.Bush =>
@@ -96,7 +95,7 @@ internal sealed class WholeScene
             SceneAround.Hills => [Round(Green, (-150, 2), (-96, -44), (-40, -18), (40, -60), (120, -20), (190, 2))],
             SceneAround.Door =>
             [
-                Box(-196, -158, -118, 2, Wood),
+                Box(-196, -158, -118, 2, ScenePaint.Wood),
                 Box(-186, -146, -128, -86, Pale),
                 Box(-186, -74, -128, -10, Pale),
                 Disc(-126, -78, 3.5, Brick),
@@ -106,14 +105,14 @@ internal sealed class WholeScene
                 Round(Cloth, (-140, -14), (-136, -66), (-86, -74), (-46, -138), (60, -146), (126, -128), (150, -70), (152, -14)),
                 Round(Pale, (-72, -74), (-38, -124), (54, -132), (112, -118), (126, -74), (40, -70)),
             ],
-            SceneAround.Table => [Box(-72, 1, 132, 9, Wood), Box(-62, 9, -54, 62, Wood), Box(114, 9, 122, 62, Wood)],
+            SceneAround.Table => [Box(-72, 1, 132, 9, ScenePaint.Wood), Box(-62, 9, -54, 62, ScenePaint.Wood), Box(114, 9, 122, 62, ScenePaint.Wood)],
             SceneAround.Deck =>
             [
                 Box(-150, -66, 170, -60, Pale),
                 Box(-130, -60, -125, 0, Pale),
                 Box(140, -60, 145, 0, Pale),
                 Box(8, -60, 13, 0, Pale),
-                Box(-150, 0, 170, 8, Wood),
+                Box(-150, 0, 170, 8, ScenePaint.Wood),
                 Waves(16),
                 Waves(28),
             ],
@@ -191,7 +190,7 @@ internal sealed class WholeScene
 
     private static IEnumerable<EnamelField> Tree(double x, double size) =>
         [
-            Box(x - 6 * size, -60 * size, x + 6 * size, 0, Wood),
+            Box(x - 6 * size, -60 * size, x + 6 * size, 0, ScenePaint.Wood),
             Round(
                 Green,
                 (x - 34 * size, -74 * size),
