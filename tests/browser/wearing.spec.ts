@@ -283,6 +283,40 @@ test('the stops are put in order and stay so', async ({ page }) => {
   await expect(stops.nth(1)).toHaveText(`2. ${first.slice(3)}`);
 });
 
+test('what was moved as the page was left shows where it was moved, though the answer of before comes last', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'In the order of my stops' }).click();
+  const stops = page.getByRole('heading', { level: 2, name: /^\d+\. / });
+  const second = (await stops.nth(1).textContent()) ?? '';
+  // It does not get away before the page is left; the next page asks before it sends, and hears after it has sent.
+  let left = false;
+  let held = false;
+  const saved = page.waitForResponse((r) => r.url().endsWith('/stops') && r.request().method() === 'PUT');
+  let tell = () => {};
+  const asked = new Promise<void>((done) => (tell = done));
+  await page.route('**/api/round/stops', async (route) => {
+    if (route.request().method() === 'PUT') {
+      if (!left) return route.abort();
+      await asked;
+      return route.continue();
+    }
+    if (!left || held) return route.continue();
+    held = true;
+    const before = await route.fetch();
+    tell();
+    await saved;
+    return route.fulfill({ response: before });
+  });
+  await page.getByRole('button', { name: `${second.slice(3)}: earlier` }).click();
+  await expect(stops.first()).toHaveText(`1. ${second.slice(3)}`);
+  left = true;
+  await page.reload();
+  await saved;
+  await expect(stops.first()).toHaveText(`1. ${second.slice(3)}`);
+});
+
 test('a wear a little past its cap is ended from the round', async ({ page }) => {
   const id = await wearingDog(page, 'Overdue');
   await page.request.put(`/api/dogs/${id}/wears/${crypto.randomUUID()}`, {

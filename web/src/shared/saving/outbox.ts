@@ -110,7 +110,7 @@ export class Outbox {
   private readonly logs = new Map<string, Log<Item>>();
   private readonly setOut = new Map<string, string>();
   private readonly troubles = new Map<string, Trouble>();
-  private readonly newest = new Map<string, { version: number; at: Date; value?: unknown }>();
+  private readonly newest = new Map<string, { version: number; at: Date; value: unknown }>();
   private readonly told = new Map<string, { what: string; says: string[] }>();
   private readonly late = new Map<string, string>();
   private readonly timers = new Map<string, ReturnType<typeof setTimeout>>();
@@ -207,9 +207,9 @@ export class Outbox {
     return this.troubles.get(keyOf(kind, id)) ?? null;
   }
 
-  /** The version that this page saved last, and when. */
-  lastSaved(kind: string, id: string) {
-    return this.newest.get(keyOf(kind, id)) ?? null;
+  /** What this page saved last as the server then had it, of which version, and when. */
+  lastSaved<T>(kind: string, id: string) {
+    return (this.newest.get(keyOf(kind, id)) ?? null) as { value: T; version: number; at: Date } | null;
   }
 
   /** Everything of this tab that the server does not have yet, with what stands in the way. */
@@ -432,7 +432,7 @@ export class Outbox {
       }
       this.troubles.delete(key);
       const news = kind.news?.(one.value, stored);
-      this.newest.set(key, { version: stored.version, at: new Date(), ...(news ? { value: kind.read(stored) } : {}) });
+      this.newest.set(key, { version: stored.version, at: new Date(), value: kind.read(stored) });
       if (news && news.length > 0) this.told.set(key, { what: one.what, says: news });
       const after = this.of(key);
       if (after && after.change !== one.change)

@@ -11,13 +11,23 @@ export interface Shown<T> {
 export const knownVersion = (shown: Shown<unknown>, lastSaved: number | undefined): number =>
   shown.edited ? Math.max(shown.version, lastSaved ?? 0) : shown.version;
 
+/** What the server holds, of which version. */
+export interface Held<T> {
+  value: T;
+  version: number;
+}
+
 /**
- * Whether what the server holds comes onto the screen: it is newer than what stands there, and nothing of this hand is under way. What an earlier page
- * left behind may be saved before this one has looked: that is not on its screen, though it is its own.
+ * What of the server's comes onto the screen; null for nothing. It is newer than what stands there, and nothing of this hand is under way. What an
+ * earlier page left behind may be saved before this one has looked: that is not on its screen, though it is its own, and what was asked for before
+ * it was saved may be answered after it.
  */
-export const comesIn = (
+export const comesIn = <T>(
   shown: Shown<unknown>,
-  stored: number,
+  stored: Held<T>,
   unsaved: boolean,
-  lastSaved: number | undefined,
-): boolean => !unsaved && stored > knownVersion(shown, lastSaved);
+  lastSaved: Held<T> | null,
+): Held<T> | null => {
+  const newest = lastSaved && lastSaved.version > stored.version ? lastSaved : stored;
+  return !unsaved && newest.version > knownVersion(shown, lastSaved?.version) ? newest : null;
+};

@@ -18,7 +18,7 @@ export function useDocument<T, D extends { version: number }>(kind: Kind<T, D>, 
   useSyncExternalStore(outbox.subscribe, outbox.moment);
   const unsaved = outbox.unsaved<T>(kind.name, id);
   const trouble = outbox.trouble(kind.name, id);
-  const lastSaved = outbox.lastSaved(kind.name, id);
+  const lastSaved = outbox.lastSaved<T>(kind.name, id);
   const [shown, setShown] = useState<Shown<T>>(() => ({
     value: unsaved?.value ?? kind.read(stored),
     version: stored.version,
@@ -27,12 +27,12 @@ export function useDocument<T, D extends { version: number }>(kind: Kind<T, D>, 
 
   // What another hand saved comes in where nothing of this one is under way; our own saves are on the screen already.
   const known = knownVersion(shown, lastSaved?.version);
-  if (comesIn(shown, stored.version, unsaved !== null, lastSaved?.version))
-    setShown({ value: kind.read(stored), version: stored.version, edited: false });
+  const comes = comesIn(shown, { value: kind.read(stored), version: stored.version }, unsaved !== null, lastSaved);
+  if (comes) setShown({ ...comes, edited: false });
 
   // What the server put together from several hands is newer than what was typed here.
-  const together = lastSaved?.value !== undefined && lastSaved.version >= shown.version ? (lastSaved.value as T) : null;
-  const value = unsaved ? unsaved.value : (together ?? shown.value);
+  const together = kind.news && lastSaved && lastSaved.version >= shown.version;
+  const value = unsaved ? unsaved.value : together ? lastSaved.value : shown.value;
   const change = (next: T) => {
     outbox.change(kind.name, id, next, known, what, partsOf(value, next));
     setShown({ value: next, version: known, edited: true });
