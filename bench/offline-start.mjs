@@ -4,13 +4,13 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer from 'puppeteer-core';
-import { keeperPractice } from './keeper-practice.mjs';
+import { practice } from './practice.mjs';
 
 const ASKED_MS = 2000;
 const SLOWED = 4;
 const RUNS = 7;
 const [port = '5196'] = process.argv.slice(2);
-const practice = await keeperPractice(port);
+const practice = await practice(port);
 const profile = mkdtempSync(join(tmpdir(), 'jaunty-badge-phone-'));
 const open = async () => {
   const browser = await puppeteer.launch({

@@ -2,6 +2,7 @@ import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
+import { globals } from './globals.plugin.ts';
 import { words } from './words.plugin.ts';
 
 /** What the first page loads in steps (see main.ts) is fetched at once. */
@@ -21,8 +22,9 @@ export default defineConfig({
   // Compressed once as small as it goes, beside the files themselves (see the server's Precompressed).
   plugins: [
     words(),
+    globals(),
     react(),
-    firstPage('theme', 'start'),
+    firstPage('theme', 'start', 'HomePage'),
     // The product itself comes up without the server (docs/decisions/0029). Its first page is asked for there first, so that an update is not missed.
     VitePWA({
       injectRegister: null,
@@ -66,6 +68,8 @@ export default defineConfig({
     emptyOutDir: true,
     chunkSizeWarningLimit: 800,
     target: 'es2022',
+    // What the pad needs is held ready while somebody looks at another page: asked for all at once, it would hold that up.
+    modulePreload: { resolveDependencies: (file, needed) => (/SessionPage/.test(file) ? [] : needed) },
     // A few pieces for the first page instead of fifty: a phone asks for six at a time.
     rolldownOptions: {
       // So that what Chakra ships and we leave out is left out: its default theme is made by one of these.
@@ -91,7 +95,7 @@ export default defineConfig({
             },
             {
               name: 'shared',
-              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.useWearing|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|[Gg]roup|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|Shortcuts|SignButtons|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
+              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.(useWearing|unheard)|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|[Gg]roup|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|Shortcuts|SignButtons|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
             },
           ],
         },

@@ -216,6 +216,9 @@ test('a dog panics in it on its keeper’s phone, where there is no line: off at
     .click();
   await page.getByRole('button', { name: 'Put on now' }).click();
   await expect(page.getByRole('button', { name: 'Taken off' })).toBeVisible();
+  // It is on, wherever one looks from.
+  await page.getByRole('link', { name: 'Jaunty Badge, home' }).click();
+  await card.getByRole('link', { name: 'See the clock' }).click();
   // On the walk there is no line, and the dog goes for its face with both paws. The picture is of this dog, and the whole tile is the button.
   await context.setOffline(true);
   await page.getByRole('button', { name: 'It shows …' }).click();
@@ -232,8 +235,20 @@ test('a dog panics in it on its keeper’s phone, where there is no line: off at
   await expect(page.getByText(/^At most/)).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Put on now' })).toHaveCount(0);
   await expectNoViolations(page);
+  // Nor on the first page, nor on coming back to it: what the server said before does not know of this wear.
+  await page.getByRole('link', { name: 'Jaunty Badge, home' }).click();
+  await expect(card).toContainText('⬣ It went badly: end here');
+  await expect(card).not.toContainText(/At most|Train today/);
+  await expect(card.getByRole('button', { name: /^(Train|Go on)$/ })).toHaveCount(0);
+  await expectNoViolations(page);
+  await card.getByRole('link', { name: 'What to do now' }).click();
+  await expect(page.getByText(/^No second wear today/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Put on now' })).toHaveCount(0);
   await context.setOffline(false);
   await expect(page.getByText('⬣ No more today')).toBeVisible();
+  await page.getByRole('link', { name: 'Jaunty Badge, home' }).click();
+  await expect(card).not.toContainText('It went badly: end here');
+  await expect(card).toContainText('⬣ ');
 
   await expect
     .poll(

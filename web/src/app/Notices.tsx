@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useState } from 'react';
+import { startTransition, Suspense, useEffect, useState } from 'react';
 import { late } from '../shared/late';
 
 const Toasts = late(() => import('../shared/Toasts').then((m) => m.Toasts));
@@ -7,7 +7,7 @@ const Toasts = late(() => import('../shared/Toasts').then((m) => m.Toasts));
 export function Notices() {
   const [rested, setRested] = useState(false);
   useEffect(() => {
-    const timer = setTimeout(() => setRested(true), 300);
+    const timer = setTimeout(() => startTransition(() => setRested(true)), 300);
     return () => clearTimeout(timer);
   }, []);
   return rested ? (

@@ -1,5 +1,13 @@
 // First of all: whatever is loaded after it may have words of its own.
 import '../shared/language';
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/bricolage-grotesque';
+import 'virtual:globals.css';
+import { meQuery } from '../shared/me';
+import { queries } from '../shared/queries';
+
+// Who asks decides what comes up: nothing waits for anything else before that is asked.
+void queries.prefetchQuery(meQuery);
 
 /** Lets the browser paint and answer between one piece of work and the next. */
 const pause = () => new Promise((done) => setTimeout(done));

@@ -1,5 +1,3 @@
-import '@fontsource-variable/atkinson-hyperlegible-next';
-import '@fontsource-variable/bricolage-grotesque';
 import { ChakraProvider, type SystemContext } from '@chakra-ui/react';
 import { i18n } from '@lingui/core';
 import { I18nProvider } from '@lingui/react';
@@ -7,7 +5,6 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
-import { meQuery } from '../shared/me';
 import { outbox, queries } from '../shared/queries';
 import { openRooms, rooms } from '../shared/rooms';
 import { changes } from '../shared/saving/changes';
@@ -22,8 +19,6 @@ import { applyScheme } from './scheme';
 export async function start(system: SystemContext) {
   applyScheme();
   openRooms(found);
-  // Who asks decides what comes up: nothing waits for anything else before that is asked.
-  void queries.prefetchQuery(meQuery);
   await openDevice();
   await claimTab(() => outbox.takeOver());
   comeUpWithoutTheServer(queries);

@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Heading, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { usePadReady, useStartSession } from '../conditioning/useStartSession';
 import { Head } from '../shared/Head';
@@ -12,6 +13,7 @@ import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { homeQuery } from './homeQuery';
 import { NoteButton } from './NoteButton';
+import { useUnheard } from '../wearing/unheard';
 import { useAtHand } from './useAtHand';
 
 type Dog = Schemas['HomeDogDto'];
@@ -23,8 +25,10 @@ export function HomePage() {
   usePageTitle('');
   const reachable = useReachable();
   const home = useQuery({ ...homeQuery, refetchInterval: AGAIN_MS });
-  if (!home.data) return <Waiting query={home} />;
-  const { dogs, fitter, at } = home.data;
+  // Drawn bit by bit: a phone answers meanwhile.
+  const data = useDeferredValue(home.data);
+  if (!data) return <Waiting query={home} />;
+  const { dogs, fitter, at } = data;
   return (
     <Box maxW="34rem" mx="auto">
       <Heading as="h1" srOnly>{t`My dogs`}</Heading>
@@ -33,7 +37,7 @@ export function HomePage() {
         <Text fontSize="lg">{t`No dog is given to this phone just now. Ask your fitter for a code.`}</Text>
       )}
       {dogs.map((dog) => (
-        <DogCard key={dog.id} dog={dog} />
+        <DogCard key={dog.id} dog={dog} answeredAt={home.dataUpdatedAt} />
       ))}
       <Calls
         calls={[[t`Your fitter`, fitter], ...dogs.map((d): [string, Call] => [t`Clinic of ${d.name}`, d.clinic])]}
@@ -44,7 +48,28 @@ export function HomePage() {
 
 type Call = Schemas['CallDto'];
 
-function DogCard({ dog }: { dog: Dog }) {
+/** A dog's day as this phone knows it: what it told itself, and the server had not heard of when it answered, comes before the answer. */
+function asTold(dog: Dog, { isOn, over, bad }: ReturnType<typeof useUnheard>): Dog {
+  if (bad)
+    return {
+      ...dog,
+      thing: 'waitForFitter',
+      title: t`⬣ It went badly: end here`,
+      detail: '',
+      wearOn: null,
+      wearSeconds: 0,
+      wearHeadline: t`Not now`,
+      wearWhy: t`How long it may be worn is known again once the server has heard of it`,
+    };
+  if (isOn) return { ...dog, thing: 'watchTheWear', title: t`The muzzle is on`, detail: '' };
+  if (over.length === 0) return dog;
+  const off = dog.thing === 'watchTheWear' ? { thing: 'rest' as const, title: t`Off, and noted.`, detail: '' } : {};
+  return { ...dog, ...off, wearOn: null };
+}
+
+function DogCard({ dog: answered, answeredAt }: { dog: Dog; answeredAt: number }) {
+  const unheard = useUnheard(answered.id, answeredAt);
+  const dog = asTold(answered, unheard);
   const settled = useAtHand(dog.id);
   usePadReady(dog.id, settled && (dog.thing === 'train' || dog.thing === 'goOn'));
   const stop = dog.wearSeconds === 0;
@@ -63,7 +88,7 @@ function DogCard({ dog }: { dog: Dog }) {
       <Text fontSize="lg" mt="1">
         {dog.detail}
       </Text>
-      <Do dog={dog} />
+      <Do dog={dog} bad={unheard.bad} />
       <Flex
         mt="5"
         gap="3"
@@ -79,6 +104,9 @@ function DogCard({ dog }: { dog: Dog }) {
             {stop && <span aria-hidden="true">⬣ </span>}
             {dog.wearHeadline}
           </Text>
+          {unheard.over.length > 0 && !unheard.bad && (
+            <Text>{t`As it was before its last wear, which the server has not heard of.`}</Text>
+          )}
           {dog.wearWhy && <Text>{dog.wearWhy}.</Text>}
           {dog.muzzle && <Text color="fg.muted">{[dog.muzzle, dog.strap].filter(Boolean).join(', ')}</Text>}
         </Box>
@@ -111,9 +139,9 @@ function To({ dog, path, children }: { dog: Dog; path: string; children: string 
 }
 
 /** The one thing, under the thumb. */
-function Do({ dog }: { dog: Dog }) {
+function Do({ dog, bad }: { dog: Dog; bad: boolean }) {
   const start = useStartSession(dog.id);
-  if (dog.thing === 'rest' || dog.thing === 'waitForFitter') return null;
+  if (!bad && (dog.thing === 'rest' || dog.thing === 'waitForFitter')) return null;
   const button = { size: 'xl', h: '16', w: 'full', mt: '4', fontSize: 'xl', colorPalette: 'marigold' } as const;
   return dog.thing === 'train' || dog.thing === 'goOn' ? (
     <Button {...button} loading={start.isPending} onClick={() => start.mutate()}>
@@ -122,7 +150,7 @@ function Do({ dog }: { dog: Dog }) {
   ) : (
     <Button {...button} asChild>
       <RouterLink to={`/dogs/${dog.id}/wear`}>
-        {dog.thing === 'watchTheWear' ? t`See the clock` : t`Put the muzzle on`}
+        {bad ? t`What to do now` : dog.thing === 'watchTheWear' ? t`See the clock` : t`Put the muzzle on`}
       </RouterLink>
     </Button>
   );

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { cardQuery } from '../handover/useHandover';
 import { dogCardQuery } from '../shared/dog';
 import { signPicturesQuery } from '../shared/signPictures';
@@ -14,17 +14,20 @@ export function useAtHand(dogId: string) {
   const queries = useQueryClient();
   const [settled, setSettled] = useState(false);
   useEffect(() => {
-    const timer = setTimeout(() => {
-      setSettled(true);
-      void Promise.all([
-        queries.prefetchQuery(dogCardQuery(dogId)),
-        queries.prefetchQuery(limitQuery(dogId, askedFirst)),
-        queries.prefetchQuery(wearsQuery(dogId)),
-        queries.prefetchQuery(wornSignsQuery),
-        queries.prefetchQuery(signPicturesQuery(dogId)),
-        queries.prefetchQuery(cardQuery(dogId, 'family')),
-        queries.prefetchQuery(newsQuery(dogId)),
-      ]);
+    const wanted = [
+      () => queries.prefetchQuery(dogCardQuery(dogId)),
+      () => queries.prefetchQuery(limitQuery(dogId, askedFirst)),
+      () => queries.prefetchQuery(wearsQuery(dogId)),
+      () => queries.prefetchQuery(wornSignsQuery),
+      () => queries.prefetchQuery(signPicturesQuery(dogId)),
+      () => queries.prefetchQuery(cardQuery(dogId, 'family')),
+      () => queries.prefetchQuery(newsQuery(dogId)),
+      () => startTransition(() => setSettled(true)),
+    ];
+    // Each in a task of its own: the page answers a thumb between one and the next.
+    let timer = setTimeout(function next() {
+      void wanted.shift()?.();
+      if (wanted.length > 0) timer = setTimeout(next);
     }, SETTLES_MS);
     return () => clearTimeout(timer);
   }, [dogId, queries]);

@@ -32,6 +32,7 @@ export const dogChanged = (queries: QueryClient, id: string, brought?: QueryKey)
     }),
     queries.invalidateQueries({ queryKey: keys.rounds() }),
     queries.invalidateQueries({ queryKey: keys.vans() }),
+    queries.invalidateQueries({ queryKey: keys.home() }),
   ]);
 
 /** Takes in what a change of a dog brought, and asks again for everything else that is shown of it. */

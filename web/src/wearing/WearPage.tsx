@@ -21,6 +21,7 @@ import { Why } from '../shared/Why';
 import { entries } from '../shared/words';
 import { RunningWear } from './RunningWear';
 import { Steps } from './Steps';
+import { useUnheard, wentBadly } from './unheard';
 import { useRunningWear } from './useRunningWear';
 import { lasting, useLimit, useWears, useWeather, wornSignsQuery, type Limit } from './useWearing';
 import { WearRooms } from './WearRooms';
@@ -32,8 +33,10 @@ export function WearPage() {
   const wears = useWears(dog.id);
   const { running, ended, start, end } = useRunningWear(dog.id, dog.name, wears.data);
   const signs = useQuery(wornSignsQuery).data;
-  const shown = signs?.signs.filter((s) => ended?.draft.signs?.some((x) => x.signId === s.id)) ?? [];
-  const bad = ended !== null && (ended.draft.ending !== 'takenOff' || shown.some((s) => s.bad));
+  const unheard = useUnheard(dog.id, wears.dataUpdatedAt);
+  const off = ended ? [ended.draft] : unheard.over;
+  const shown = signs?.signs.filter((s) => off.some((wear) => wear.signs?.some((x) => x.signId === s.id))) ?? [];
+  const bad = off.some((wear) => wentBadly(wear, signs?.signs));
   return (
     <Box>
       <WearRooms dogId={dog.id} />
@@ -57,6 +60,9 @@ export function WearPage() {
             <Steps heading={t`Until a veterinarian sees it`} steps={signs.firstAid} />
           )}
           {signs && bad && <Steps heading={t`It went badly: end here`} steps={signs.afterBad} />}
+          {unheard.over.length > 0 && !bad && (
+            <Text mb="3" color="fg.muted">{t`As it was before its last wear, which the server has not heard of.`}</Text>
+          )}
           <BeforeWear dogId={dog.id} onStart={start} isOver={bad} />
         </>
       )}

@@ -212,6 +212,17 @@ export class Outbox {
     return (this.newest.get(keyOf(kind, id)) ?? null) as { value: T; version: number; at: Date } | null;
   }
 
+  /** What is told here of documents whose ids begin so, and an answer of that moment does not know of: the server does not have it, or has it only since. */
+  unheard<T>(kind: string, from: string, answeredAt: number): T[] {
+    const place = placeOf(kind, from);
+    const waiting = keysOnDevice(place).filter(isFree);
+    const since = [...this.newest].filter(([key, { at }]) => key.startsWith(place) && at.getTime() > answeredAt);
+    return [
+      ...waiting.flatMap((key) => this.of(key)?.value ?? []),
+      ...since.filter(([key]) => !waiting.includes(key)).map(([, { value }]) => value),
+    ] as T[];
+  }
+
   /** Everything of this tab that the server does not have yet, with what stands in the way. */
   all(): (Told & { later: string | null; throwAway: () => void })[] {
     return keysOnDevice(PREFIX)

@@ -1,11 +1,11 @@
-// A demo practice of its own, reached as phones reach one, with a keeper's phone in it; for benches of the keeper's pages.
+// A demo practice of its own, reached as phones reach one, with a fitter and a keeper's phone in it; for benches of pages.
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-/** Serves it; gives its address, the phone's cookie, and how to end it. */
-export async function keeperPractice(port) {
+/** Serves it; gives its address, the cookies of the phone and of the fitter, the dog, and how to end it. */
+export async function practice(port) {
   const root = new URL('..', import.meta.url).pathname;
   const dll = join(root, 'artifacts/bin/JauntyBadge.Server/release/JauntyBadge.Server.dll');
   const folder = mkdtempSync(join(tmpdir(), 'jaunty-badge-keeper-'));
@@ -30,5 +30,5 @@ export async function keeperPractice(port) {
     await new Promise((gone) => server.on('exit', gone));
     rmSync(folder, { recursive: true, force: true });
   };
-  return { address, cookie, dog: 'Juno', close };
+  return { address, cookie, fitter: fern, dog: { id: juno, name: 'Juno' }, close };
 }

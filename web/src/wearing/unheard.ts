@@ -1,0 +1,19 @@
+import { useQuery } from '@tanstack/react-query';
+import { useSyncExternalStore } from 'react';
+import type { Schemas } from '../shared/api';
+import { outbox } from '../shared/queries';
+import { wearDocument, wearKey, type WearDraft } from './documents';
+import { wornSignsQuery } from './useWearing';
+
+/** Whether a wear went badly, by what the server says of its signs; where that is not known, any sign is bad. */
+export const wentBadly = ({ ending, signs }: WearDraft, known: Schemas['WornSignDto'][] | undefined) =>
+  ending !== 'takenOff' || (signs ?? []).some(({ signId }) => known?.find((s) => s.id === signId)?.bad ?? true);
+
+/** What is told here of a dog's wears, and what the server answered at that moment does not know of. */
+export function useUnheard(dogId: string, answeredAt: number) {
+  useSyncExternalStore(outbox.subscribe, outbox.moment);
+  const signs = useQuery(wornSignsQuery).data?.signs;
+  const wears = outbox.unheard<WearDraft>(wearDocument.name, wearKey(dogId, ''), answeredAt);
+  const over = wears.filter((w) => w.endedAt !== null);
+  return { isOn: wears.length > over.length, over, bad: over.some((w) => wentBadly(w, signs)) };
+}
