@@ -10,7 +10,7 @@ const ASKED_MS = 2000;
 const SLOWED = 4;
 const RUNS = 7;
 const [port = '5196'] = process.argv.slice(2);
-const practice = await practice(port);
+const served = await practice(port);
 const profile = mkdtempSync(join(tmpdir(), 'jaunty-badge-phone-'));
 const open = async () => {
   const browser = await puppeteer.launch({
@@ -22,23 +22,23 @@ const open = async () => {
   await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
   return { browser, page };
 };
-const shown = (page) => page.waitForFunction((name) => [...document.querySelectorAll('h2')].some((h) => h.textContent === name), { timeout: 30_000 }, practice.dog);
+const shown = (page) => page.waitForFunction((name) => [...document.querySelectorAll('h2')].some((h) => h.textContent === name), { timeout: 30_000 }, served.dog.name);
 
 const first = await open();
-const [name, value] = practice.cookie.split('=');
+const [name, value] = served.cookie.split('=');
 await first.browser.setCookie({ name, value, domain: 'localhost', path: '/', expires: Date.now() / 1000 + 86_400 });
-await first.page.goto(`${practice.address}/`);
+await first.page.goto(`${served.address}/`);
 await shown(first.page);
 await first.page.evaluate(() => navigator.serviceWorker.ready.then(() => new Promise((kept) => setTimeout(kept, 4000))));
 await first.browser.close();
-await practice.close();
+await served.close();
 
 const took = [];
 for (let run = 0; run < RUNS; run++) {
   const { browser, page } = await open();
   await page.emulateCPUThrottling(SLOWED);
   const begun = performance.now();
-  await page.goto(`${practice.address}/`, { waitUntil: 'domcontentloaded' });
+  await page.goto(`${served.address}/`, { waitUntil: 'domcontentloaded' });
   await shown(page);
   took.push(Math.round(performance.now() - begun));
   await browser.close();

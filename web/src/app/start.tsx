@@ -4,9 +4,9 @@ import { I18nProvider } from '@lingui/react';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter } from 'react-router';
+import { BrowserRouter, matchRoutes } from 'react-router';
 import { outbox, queries } from '../shared/queries';
-import { openRooms, rooms } from '../shared/rooms';
+import { lookAhead, openRooms, rooms } from '../shared/rooms';
 import { changes } from '../shared/saving/changes';
 import { openDevice } from '../shared/saving/device';
 import { claimTab } from '../shared/saving/tab';
@@ -24,6 +24,7 @@ export async function start(system: SystemContext) {
   comeUpWithoutTheServer(queries);
   outbox.open([changes, ...rooms().flatMap((room) => room.documents ?? [])]);
   const routes = makeRoutes();
+  lookAhead(matchRoutes(routes, location.pathname));
   const root = document.getElementById('root');
   if (!root) throw new Error('The page has no root element.');
   // As a transition it is drawn bit by bit.

@@ -8,10 +8,13 @@ import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
 import { Parts } from '../shared/Parts';
 import { useMe } from '../shared/me';
-import { tabs } from '../shared/rooms';
+import { queries } from '../shared/queries';
+import { tabs, type Ahead } from '../shared/rooms';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
-import { useDogCard } from '../shared/dog';
+import { dogCardQuery, useDogCard } from '../shared/dog';
+
+export const ahead: Ahead = ({ dogId = '' }) => queries.prefetchQuery(dogCardQuery(dogId));
 
 /** The dog's name and badge above whichever of its rooms is open. */
 export function DogLayout() {

@@ -8,14 +8,17 @@ import { Waiting } from '../shared/Waiting';
 import { Brief } from './Brief';
 import { FitList } from './FitList';
 import { MuzzleDetail } from './MuzzleDetail';
-import { noQuestion, useFetchAhead, useFits, type Filters } from './useFits';
+import type { Ahead } from '../shared/rooms';
+import { askAhead, inHandAtFirst, noFilters, noQuestion, useFetchAhead, useFits } from './useFits';
+
+export const ahead: Ahead = ({ dogId = '' }) => askAhead(dogId);
 
 /** From measurements to the right muzzle: the brief, the ranked catalogue, and the one in hand drawn over the snout. */
 export function FitPage() {
   const card = useThisDog();
   const { unit } = useUnit();
   const [question, setQuestion] = useState(noQuestion);
-  const [filters, setFilters] = useState<Filters>({ inVan: false, mostPrice: null, by: null });
+  const [filters, setFilters] = useState(noFilters);
   const [picked, setPicked] = useState<string | null>(null);
   // On a phone the one in hand and the list change places; side by side elsewhere.
   const [shows, setShows] = useState<'hand' | 'list'>('hand');
@@ -29,7 +32,7 @@ export function FitPage() {
     setShows('hand');
   };
   const measured = fits.data.snout.length > 0;
-  const inHand = picked ?? card.choice?.sizeId ?? fits.data.fits[0]?.sizeId;
+  const inHand = picked ?? inHandAtFirst(card, fits.data);
   return (
     <Flex direction="column" gap="4" mt="-2">
       <Brief fits={fits.data} card={card} question={question} onChange={setQuestion} />

@@ -1,12 +1,13 @@
 import { t } from '@lingui/core/macro';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
-import { useDogChanged } from '../shared/dog';
+import { dogCardQuery, useDogChanged } from '../shared/dog';
 import { api, ask, request, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
 import { sendChange, type Change } from '../shared/saving/changes';
-import type { Unit } from '../shared/units';
+import { queries } from '../shared/queries';
+import { unitHere, type Unit } from '../shared/units';
 
 /** How the catalogue is to be judged; what is null follows from the dog. */
 export interface Question {
@@ -35,6 +36,8 @@ export const noQuestion: Question = {
   clinicHands: null,
 };
 
+export const noFilters: Filters = { inVan: false, mostPrice: null, by: null };
+
 const queryOf = (question: Question, unit: Unit) => ({
   unit,
   uses: question.uses ?? undefined,
@@ -48,27 +51,28 @@ const queryOf = (question: Question, unit: Unit) => ({
 /** So many that are out come along at first: the first of them is in hand where nothing else is. */
 const FEW_OUT = 12;
 
-export const useFits = (dogId: string, question: Question, filters: Filters, unit: Unit, allOut: boolean) =>
-  useQuery({
-    queryKey: keys.ofDog(dogId, 'fits', question, filters, unit, allOut),
-    queryFn: ({ signal }) =>
-      ask(
-        api.GET('/api/dogs/{id}/fits', {
-          signal,
-          params: {
-            path: { id: dogId },
-            query: {
-              ...queryOf(question, unit),
-              inVan: filters.inVan || undefined,
-              mostPrice: filters.mostPrice ?? undefined,
-              by: filters.by ?? undefined,
-              mostOut: allOut ? undefined : FEW_OUT,
-            },
+const fitsOf = (dogId: string, question: Question, filters: Filters, unit: Unit, allOut: boolean) => ({
+  queryKey: keys.ofDog(dogId, 'fits', question, filters, unit, allOut),
+  queryFn: ({ signal }: { signal: AbortSignal }) =>
+    ask(
+      api.GET('/api/dogs/{id}/fits', {
+        signal,
+        params: {
+          path: { id: dogId },
+          query: {
+            ...queryOf(question, unit),
+            inVan: filters.inVan || undefined,
+            mostPrice: filters.mostPrice ?? undefined,
+            by: filters.by ?? undefined,
+            mostOut: allOut ? undefined : FEW_OUT,
           },
-        }),
-      ),
-    placeholderData: keepPreviousData,
-  });
+        },
+      }),
+    ),
+});
+
+export const useFits = (...asked: Parameters<typeof fitsOf>) =>
+  useQuery({ ...fitsOf(...asked), placeholderData: keepPreviousData });
 
 const fitOf = (dogId: string, sizeId: string, question: Question, unit: Unit) => ({
   queryKey: keys.ofDog(dogId, 'fit', question, unit, sizeId),
@@ -80,6 +84,21 @@ const fitOf = (dogId: string, sizeId: string, question: Question, unit: Unit) =>
       }),
     ),
 });
+
+/** The muzzle in hand where none is picked: the chosen one, or the first of the list. */
+export const inHandAtFirst = (card: Schemas['DogCardDto'], fits: Schemas['FitsDto']) =>
+  card.choice?.sizeId ?? fits.fits[0]?.sizeId;
+
+/** Asks for the first look at a dog's fit: the list, and the muzzle in hand. */
+export async function askAhead(dogId: string) {
+  const unit = unitHere();
+  const [card, fits] = await Promise.all([
+    queries.fetchQuery(dogCardQuery(dogId)),
+    queries.fetchQuery(fitsOf(dogId, noQuestion, noFilters, unit, false)),
+  ]);
+  const sizeId = inHandAtFirst(card, fits);
+  if (sizeId) await queries.prefetchQuery(fitOf(dogId, sizeId, noQuestion, unit));
+}
 
 /** One muzzle on the dog; the one before stays while the next is on its way. */
 export const useFit = (dogId: string, sizeId: string | null, question: Question, unit: Unit) =>

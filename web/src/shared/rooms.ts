@@ -91,6 +91,21 @@ export const pagesOf = (of: 'pagesOf' | 'dogPagesOf') =>
 /** The links along the top in their order. */
 export const links = (kind: Kind) => inOrder(all.flatMap((room) => room.links ?? []).filter(whose(kind)));
 
+/** What a page's module may bring along: asks for what the page at an address will show, before there is a page to ask. */
+export type Ahead = (params: Record<string, string | undefined>) => unknown;
+
+const aheads = new WeakMap<object, Ahead>();
+
 /** A page that loads when it is first opened. */
-export const page = <M extends Record<string, unknown>>(load: () => Promise<M>, name: keyof M & string) =>
-  late(async () => (await load())[name] as ComponentType);
+export const page = <M extends Record<string, unknown>>(load: () => Promise<M>, name: keyof M & string) => {
+  const Page = late(async () => (await load())[name] as ComponentType);
+  aheads.set(Page, async (params) => ((await load())['ahead'] as Ahead | undefined)?.(params));
+  return Page;
+};
+
+/** Loads the pages of an address and asks for what they show, each without waiting for the one around it; whatever fails is asked for again by the page. */
+export const lookAhead = (matches: { route: RouteObject; params: Parameters<Ahead>[0] }[] | null) =>
+  matches?.forEach(({ route, params }) => {
+    const { Component } = route;
+    if (Component) void Promise.resolve(aheads.get(Component)?.(params)).catch(() => undefined);
+  });
