@@ -1,14 +1,13 @@
 using JauntyBadge.Core.Measuring;
 using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Data.Measuring;
-using SkiaSharp;
 using UnitsNet;
 
 namespace JauntyBadge.Data.Demo;
 
 /// <summary>
 /// A picture of an invented dog's head with a card beside it, drawn in perspective from known dimensions, so that what a
-/// measured picture should give is known.
+/// measured picture should give is known. Hair, light and shadow hide its edges as they do on a real one.
 /// </summary>
 /// <param name="View">From where it is seen.</param>
 /// <param name="Jpeg">The picture.</param>
@@ -16,8 +15,6 @@ namespace JauntyBadge.Data.Demo;
 /// <param name="Truth">What the measures truly are.</param>
 public sealed record DemoPicture(PhotoView View, byte[] Jpeg, PhotoMarks Marks, IReadOnlyDictionary<MeasureLine, Length> Truth)
 {
-    private const int Quality = 90;
-
     /// <summary>The invented head: every length of it.</summary>
     public static SnoutModel Head { get; } =
         SnoutModel.From(
@@ -43,58 +40,14 @@ public sealed record DemoPicture(PhotoView View, byte[] Jpeg, PhotoMarks Marks, 
     {
         var scene = DemoScene.Of(view, Head);
         var camera = new DemoCamera(width);
-        var info = new SKImageInfo(width, width * 3 / 4, SKColorType.Rgba8888, SKAlphaType.Opaque);
-        using var surface = SKSurface.Create(info);
-        Backdrop(surface.Canvas, info);
-        foreach (var shape in scene.Shapes)
-        {
-            using var outline = new SKPathBuilder();
-            outline.AddPoly([.. shape.Points.Select(p => Pixel(camera.See(p)))], shape.Closed);
-            using var path = outline.Detach();
-            using var fill = new SKPaint
-            {
-                Color = SKColor.Parse(shape.Fill),
-                IsAntialias = true,
-                Style = SKPaintStyle.Fill,
-            };
-            using var edge = new SKPaint
-            {
-                Color = SKColor.Parse(shape.Edge),
-                IsAntialias = true,
-                Style = SKPaintStyle.Stroke,
-                StrokeWidth = width / 700f,
-            };
-            if (shape.Closed)
-                surface.Canvas.DrawPath(path, fill);
-            surface.Canvas.DrawPath(path, edge);
-        }
-
-        using var image = surface.Snapshot();
-        using var data = image.Encode(SKEncodedImageFormat.Jpeg, Quality);
+        var jpeg = new DemoPaint(scene, camera, width).Jpeg((int)view);
         var marks = new PhotoMarks
         {
             Kind = ReferenceKind.Card,
             Corners = [.. scene.Card.Select(camera.See)],
             Landmarks = scene.Landmarks.ToDictionary(l => l.Key, l => camera.See(l.Value)),
         };
-        return new DemoPicture(view, data.ToArray(), marks, scene.Truth);
-    }
-
-    private static SKPoint Pixel(PixelPoint p) => new((float)p.X, (float)p.Y);
-
-    private static void Backdrop(SKCanvas canvas, SKImageInfo info)
-    {
-        using var wall = new SKPaint();
-        wall.Shader = SKShader.CreateLinearGradient(
-            new SKPoint(0, 0),
-            new SKPoint(0, info.Height),
-            [SKColor.Parse("#b9c4bd"), SKColor.Parse("#8fa099")],
-            SKShaderTileMode.Clamp
-        );
-        canvas.DrawRect(0, 0, info.Width, info.Height, wall);
-        using var plank = new SKPaint { Color = SKColor.Parse("#7f918a"), StrokeWidth = info.Width / 900f };
-        for (var line = 1; line < 7; line++)
-            canvas.DrawLine(0, line * info.Height / 7f, info.Width, line * info.Height / 7f, plank);
+        return new DemoPicture(view, jpeg, marks, scene.Truth);
     }
 }
 

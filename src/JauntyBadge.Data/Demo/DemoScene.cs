@@ -6,18 +6,43 @@ using UnitsNet;
 namespace JauntyBadge.Data.Demo;
 
 /// <summary>A shape to be drawn.</summary>
-internal sealed record SceneShape(IReadOnlyList<ScenePoint> Points, bool Closed, string Fill, string Edge);
+/// <param name="Points">Its edge.</param>
+/// <param name="Closed">It is a field, not a line.</param>
+/// <param name="Colour">Of the field, or of the line.</param>
+/// <param name="Is">What it shows.</param>
+/// <param name="Inside">It is seen inside the head's outline only.</param>
+/// <param name="Opacity">0 to 1.</param>
+internal sealed record SceneShape(IReadOnlyList<ScenePoint> Points, bool Closed, string Colour, SceneStuff Is, bool Inside = false, double Opacity = 1);
+
+/// <summary>What a shape shows, for how it is painted.</summary>
+internal enum SceneStuff
+{
+    /// <summary>Hair grows on it.</summary>
+    Coat,
+
+    /// <summary>Eye, nose, tongue, teeth: nothing grows there.</summary>
+    Bare,
+
+    /// <summary>The card.</summary>
+    Card,
+}
 
 /// <summary>An invented head with a card beside it, in three dimensions.</summary>
 internal sealed record DemoScene(
     IReadOnlyList<SceneShape> Shapes,
+    IReadOnlyList<ScenePoint> Outline,
     IReadOnlyList<ScenePoint> Card,
     IReadOnlyDictionary<Landmark, ScenePoint> Landmarks,
     IReadOnlyDictionary<MeasureLine, Length> Truth
 )
 {
-    private const string Edge = "#33291d";
+    /// <summary>Hair lies over the inside of an ear.</summary>
+    private const double Dim = 0.3;
+
+    /// <summary>A mouth's line, a crease, a lid: darker than any coat.</summary>
+    private const string Dark = "#241a12";
     private static readonly HeadLook Look = new(Ears.Tipped, 0.25, Fur.Long, CoatPattern.BlazeAndCollar, CoatHex: "#6d5a46");
+    private static readonly EnamelPart[] Bare = [EnamelPart.Nose, EnamelPart.Nostril];
     private static readonly EnamelPart[] OfEye = [EnamelPart.Eye, EnamelPart.Iris, EnamelPart.Pupil, EnamelPart.Glint, EnamelPart.Lid];
 
     /// <summary>The head as seen from the side or from above.</summary>
@@ -55,6 +80,7 @@ internal sealed record DemoScene(
         );
         return new DemoScene(
             [.. FieldsOf(drawing.Side, (p, part) => P(p.X, p.Y, OfEye.Contains(part) ? -half : 0)), .. CardShapes(CardAt(-105, 88, 4))],
+            [.. drawing.Side.Contour.Points().Select(p => P(p.X, p.Y))],
             CardAt(-105, 88, 4),
             landmarks,
             truth
@@ -100,22 +126,30 @@ internal sealed record DemoScene(
                 .. FieldsOf(drawing.Above, (p, part) => P(p, OfEye.Contains(part) || part == EnamelPart.Nose ? 0.06 * h : 0.3 * h)),
                 .. CardShapes(CardAt(-100, 72, -3)),
             ],
+            [.. drawing.Above.Contour.Points().Select(p => P(p, 0.3 * h))],
             CardAt(-100, 72, -3),
             landmarks,
             truth
         );
     }
 
-    /// <summary>The fields of a drawn head where the camera sees them.</summary>
+    /// <summary>The fields of a drawn head where the camera sees them: without the lines that bound them on a badge, and with the mouth shut.</summary>
     private static IEnumerable<SceneShape> FieldsOf(DrawnView view, Func<PointMm, EnamelPart, ScenePoint> at) =>
         view
-            .Fields.Where(f => !f.Inside)
-            .Select(f => new SceneShape(
-                [.. f.Curve.Points().Select(p => at(p, f.Part))],
-                f.Curve.Closed && f.Fill is not null,
-                f.Fill ?? Edge,
-                f.Line ?? f.Fill ?? Edge
-            ));
+            .Fields.Where(f => f.Part is not (EnamelPart.Tongue or EnamelPart.Teeth) && (f.Part != EnamelPart.Fur || f.Fill is not null))
+            .Select(f =>
+            {
+                var closed = f.Curve.Closed && f.Fill is not null;
+                var stuff = Bare.Contains(f.Part) || OfEye.Contains(f.Part) ? SceneStuff.Bare : SceneStuff.Coat;
+                return new SceneShape(
+                    [.. f.Curve.Points().Select(p => at(p, f.Part))],
+                    closed,
+                    closed ? f.Fill! : Dark,
+                    stuff,
+                    f.Inside,
+                    f.Part == EnamelPart.InnerEar ? Dim * f.Opacity : f.Opacity
+                );
+            });
 
     private static PointMm At(HeadDrawing drawing, Measure measure, DrawingView view, int end, Side? side = null) =>
         drawing.Marks.Single(m => m.Measure == measure && m.View == view && m.Side == side).Landmarks[end].At;
@@ -136,7 +170,7 @@ internal sealed record DemoScene(
 
     private static IEnumerable<SceneShape> CardShapes(ScenePoint[] card)
     {
-        yield return new(card, true, "#f7f3e8", "#4b4b46");
+        yield return new(card, true, "#f7f3e8", SceneStuff.Card);
         ScenePoint Inside(double along, double down) =>
             new(
                 card[0].X + along * (card[1].X - card[0].X) + down * (card[3].X - card[0].X),
@@ -145,10 +179,10 @@ internal sealed record DemoScene(
             );
         ScenePoint[] Box(double left, double top, double right, double bottom) =>
             [Inside(left, top), Inside(right, top), Inside(right, bottom), Inside(left, bottom)];
-        yield return new(Box(0.08, 0.14, 0.34, 0.62), true, "#e3a11b", "#b57d0d");
-        yield return new(Box(0.42, 0.18, 0.90, 0.28), true, "#2f4d46", "#2f4d46");
-        yield return new(Box(0.42, 0.40, 0.76, 0.47), true, "#8b968f", "#8b968f");
-        yield return new(Box(0.08, 0.76, 0.90, 0.84), true, "#8b968f", "#8b968f");
+        yield return new(Box(0.08, 0.14, 0.34, 0.62), true, "#e3a11b", SceneStuff.Card);
+        yield return new(Box(0.42, 0.18, 0.90, 0.28), true, "#2f4d46", SceneStuff.Card);
+        yield return new(Box(0.42, 0.40, 0.76, 0.47), true, "#8b968f", SceneStuff.Card);
+        yield return new(Box(0.08, 0.76, 0.90, 0.84), true, "#8b968f", SceneStuff.Card);
     }
 
     private static Dictionary<MeasureLine, Length> Lengths(params (MeasureLine Line, double Mm)[] measures) =>
