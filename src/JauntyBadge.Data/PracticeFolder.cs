@@ -103,12 +103,16 @@ public sealed class PracticeFolder : IDisposable
             }
 
             var (applied, isCopy) = LookOver(db, noted);
-            var pending = db.Database.GetMigrations().Except(applied).ToList();
-            if (applied.Count > 0 && pending.Count > 0)
+            var isOf09 = applied.Count > 0 && Releases.IsOf09(applied);
+            var steps = db.Database.GetMigrations().ToList();
+            var pending = isOf09 ? steps[1..] : [.. steps.Except(applied)];
+            if (isOf09 || (applied.Count > 0 && pending.Count > 0))
                 Backup.Make(
                     DatabasePath,
-                    System.IO.Path.Combine(MakeFolder("backups"), $"practice-{clock.GetLocalNow():yyyy-MM-dd-HHmmss}-before-{pending[^1][15..]}.db")
+                    System.IO.Path.Combine(MakeFolder("backups"), $"practice-{clock.GetLocalNow():yyyy-MM-dd-HHmmss}-before-{steps[^1][15..]}.db")
                 );
+            if (isOf09)
+                await Releases.TakeOverAsync(db, cancel);
             if (pending.Count > 0)
             {
                 // This process holds the folder: a lock left in the database is that of a process that was cut short.
@@ -299,16 +303,9 @@ public sealed class PracticeFolder : IDisposable
         }
 
         var applied = Read("""SELECT "MigrationId" FROM "__EFMigrationsHistory" """);
-        var known = db.Database.GetMigrations().ToList();
-        var unknown = applied.Except(known).ToList();
-        if (unknown.Count == 0)
-            return (applied, Read("PRAGMA user_version") is [var version] && version == $"{IsCopy}");
-        // Migrations begin with their day: what is older than the first one we know cannot come from a newer release.
-        throw new PracticeProblem(
-            unknown.All(u => string.CompareOrdinal(u, known[^1]) < 0)
-                ? $"{DatabasePath} was kept by an early release of Jaunty Badge whose practices this one cannot read. It was left as it is: choose another folder with --data, or open it with the release that kept it."
-                : $"{DatabasePath} was kept by a newer release of Jaunty Badge than this one. It was left as it is: start the newer release, or choose another folder with --data."
-        );
+        if (applied.Max(StringComparer.Ordinal) is { } last && Releases.Refuses(last, [.. db.Database.GetMigrations()]) is { } why)
+            throw new PracticeProblem($"{DatabasePath} {why}. It was left as it is; another folder is chosen with --data.");
+        return (applied, Read("PRAGMA user_version") is [var version] && version == $"{IsCopy}");
     }
 
     /// <summary>Only this user may look into the folder and the practice's files. A folder that holds other things is left as open as it is.</summary>

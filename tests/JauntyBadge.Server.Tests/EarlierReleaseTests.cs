@@ -1,4 +1,3 @@
-using System.IO.Compression;
 using System.Net;
 using JauntyBadge.Data;
 using JauntyBadge.Data.Conditioning;
@@ -43,10 +42,7 @@ public sealed class EarlierReleaseTests
     [MemberData(nameof(Practices))]
     public async Task It_opens_loses_no_row_and_shows_every_view(string practice)
     {
-        var folder = Directory.CreateTempSubdirectory("jaunty-badge-earlier-").FullName;
-        await using (var packed = new GZipStream(File.OpenRead(Path.Combine(AppContext.BaseDirectory, "practices", practice)), CompressionMode.Decompress))
-        await using (var file = File.Create(PracticeFolder.DatabaseIn(folder)))
-            await packed.CopyToAsync(file, TestContext.Current.CancellationToken);
+        var folder = Opening.Unpacked(practice);
         var before = Count(folder);
         Assert.True(before["Dogs"] > 10 && before["Choices"] > 0 && before["Goes"] > 1000);
         using var server = new PracticeServer(demo: false, folder, new DateTimeOffset(2026, 11, 29, 9, 0, 0, TimeSpan.Zero));

@@ -1,6 +1,8 @@
-using JauntyBadge.Core.Measuring;
+using System.Security.Cryptography;
+using System.Text;
 using JauntyBadge.Core.Measuring.Heads;
 using JauntyBadge.Data;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
@@ -17,109 +19,85 @@ public class MigrationTests
         Assert.False(db.Database.HasPendingModelChanges());
     }
 
+    /// <summary>What was released is on somebody's machine: a step that is edited afterwards would make tables that nobody has. A change is a step of its own.</summary>
     [Fact]
-    public async Task Readings_taken_before_there_were_sets_come_into_one_set_a_dog()
+    public void A_released_step_is_never_edited()
     {
-        var path = Path.Combine(Directory.CreateTempSubdirectory("jaunty-badge-").FullName, "practice.db");
-        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite($"Data Source={path}").Options);
-        await db.GetService<IMigrator>().MigrateAsync("FirstPractice", TestContext.Current.CancellationToken);
-        var (dog, other) = (Guid.NewGuid(), Guid.NewGuid());
-        foreach (var id in new[] { dog, other })
-        {
-            await db.Database.ExecuteSqlAsync(
-                $"""
-                INSERT INTO "Dogs" ("Id", "Name", "BirthDateEstimated", "BreedIds", "BodyMassKg", "Purposes", "Temperament", "Sensitivities", "BiteTier", "CreatedAt", "Version")
-                VALUES ({id}, 'Bracken', 0, '["beagle"]', 12.5, '["Walks"]', 'Typical', '[]', 'None', '2026-05-01 10:00:00', 1)
-                """,
-                TestContext.Current.CancellationToken
-            );
-        }
-
-        foreach (var (mm, at) in new[] { (98.0, "2026-05-02 10:00:00"), (100.0, "2026-05-01 11:00:00") })
-        {
-            await db.Database.ExecuteSqlAsync(
-                $"""
-                INSERT INTO "Readings" ("Id", "DogId", "Measure", "Side", "Millimetres", "Unit", "AsTaken", "TakenAt")
-                VALUES ({Guid.NewGuid()}, {dog}, 'NoseToInnerEye', 'Left', {mm}, 'Mm', '98 mm', {at})
-                """,
-                TestContext.Current.CancellationToken
-            );
-        }
-
-        using var folder = PracticeFolder.Hold(Path.GetDirectoryName(path)!);
-        await folder.PrepareAsync(db, TimeProvider.System, TestContext.Current.CancellationToken);
-        var set = await db.MeasuringSets.SingleAsync(TestContext.Current.CancellationToken);
-        Assert.Equal((dog, 12.5, new DateTime(2026, 5, 1, 11, 0, 0, DateTimeKind.Utc)), (set.DogId, set.BodyMassKg, set.StartedAt));
-        var readings = await db.Readings.ToListAsync(TestContext.Current.CancellationToken);
-        Assert.Equal(2, readings.Count);
-        Assert.All(readings, r => Assert.Equal((set.Id, Tool.SoftTape, false), (r.SetId, r.Tool, r.Kept)));
-        Assert.Equal(2, await db.Dogs.CountAsync(TestContext.Current.CancellationToken));
+        using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite("Data Source=:memory:").Options);
+        var made = db.GetService<IMigrator>().GenerateScript(null, "Release1");
+        // The last line but one names the version of the library that wrote it.
+        var tables = made[..made.IndexOf("INSERT INTO \"__EFMigrationsHistory\"", StringComparison.Ordinal)];
+        Assert.StartsWith(
+            "36756e317a3288de6819b77b6c56d298",
+            Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(tables))),
+            StringComparison.Ordinal
+        );
     }
 
-    /// <summary>A choice kept when the snout's lengths were fields by name: it draws the same head, and keeps its fit style.</summary>
+    /// <summary>Two practices of one release: made by it, and taken over from 0.9.0. What either has the other has, in whatever order it was added.</summary>
     [Fact]
-    public async Task A_kept_snout_becomes_rows_of_measure_side_and_length()
+    public async Task A_practice_of_the_release_before_has_the_tables_of_a_new_one()
     {
-        var cancel = TestContext.Current.CancellationToken;
-        var path = Path.Combine(Directory.CreateTempSubdirectory("jaunty-badge-").FullName, "practice.db");
-        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite($"Data Source={path}").Options);
-        await db.GetService<IMigrator>().MigrateAsync("OrderAndVersions", cancel);
-        var dog = Guid.NewGuid();
-        await db.Database.ExecuteSqlAsync(
-            $"""
-            INSERT INTO "Dogs" ("Id", "Name", "BirthDateEstimated", "BreedIds", "BodyMassKg", "Purposes", "Temperament", "Sensitivities", "BiteTier", "CreatedAt", "Version",
-              "Health", "TraitsSeen")
-            VALUES ({dog}, 'Bracken', 0, '["beagle"]', 12.5, '["Walks"]', 'Typical', '[]', 'None', '2026-05-01 10:00:00', 1, '[]', '[]')
-            """,
-            cancel
-        );
-        const string Kept = """
-            {"model":"Withy","maker":"Hobb & Daughter","type":"basket","size":{"id":"withy-5","label":"5","lengthMm":98,"neckStrapMinMm":340,"neckStrapMaxMm":560,"massG":298,
-             "depthFrontMm":119,"depthRearMm":101,"widthRearMm":88,"openingGirthMm":340,"girthMinMm":null,"girthMaxMm":null},"school":"working","fingers":1,"neededGapeDeg":15,"verdict":"fits",
-             "gapeDeg":16.2,"neckLoopMm":447.1,"criteria":[],"snout":[],"notChecked":[],"note":"Kept.",
-             "numbers":{"eyeLeft":98,"eyeRight":100.5,"eyeSpacing":null,"fitLine":80,"fitLineGap":15,"girth":272,"height":80,"width":73,"jaw":149,"neck":430,"headGirth":470,
-              "occiput":205,"stopToNose":95,"stopToOcciput":110,"skullWidth":108,"headShape":"long"}}
-            """;
-        await db.Database.ExecuteSqlAsync(
-            $"""
-            INSERT INTO "Choices" ("Id", "Number", "DogId", "ChosenAt", "SizeId", "Kept")
-            VALUES ({Guid.NewGuid()}, 1, {dog}, '2026-05-02 10:00:00', 'withy-5', {Kept})
-            """,
-            cancel
-        );
-        await db.Database.MigrateAsync(cancel);
-        var fit = (await db.Choices.SingleAsync(cancel)).KeptFit;
-        Assert.Equal((FitStyle.Working, "Kept."), (fit.FitStyle, fit.Note));
-        var numbers = fit.Numbers!.ToNumbers();
-        Assert.Equal((HeadShape.Long, 15), (numbers.HeadShape, numbers.FitLineGap!.Value.Millimeters));
-        Assert.Equal([98, 100.5, 80, 272, 80, 73, 149, 205, 430, 95, 110, 108, 470], numbers.Lengths.Select(l => l.Value.Millimeters));
-        Assert.Null(numbers.InnerEyeSpacing);
-        Assert.NotNull(fit.Draw(HeadLook.Plain));
+        var (before, begun) = (Opening.Unpacked("2026-11-30-7f494c5.db.gz"), Opening.NewFolder());
+        foreach (var folder in new[] { before, begun })
+            await PrepareAsync(folder);
+        var (old, made) = (Tables(before), Tables(begun));
+        Assert.True(made.Count > 300);
+        Assert.Equal(made, old);
+        Assert.Equal([await LastStepAsync(begun)], Ask(before, """SELECT "MigrationId" FROM "__EFMigrationsHistory" """));
     }
 
-    /// <summary>Pictures of heads, of try-ons and of wears lay in three tables; each is still there, under the id of what it is of.</summary>
+    /// <summary>Cut short between the copy and the taking over, or opened twice: it is the same practice.</summary>
     [Fact]
-    public async Task Pictures_come_onto_one_shelf()
+    public async Task Taking_over_twice_changes_nothing()
     {
-        var cancel = TestContext.Current.CancellationToken;
-        var path = Path.Combine(Directory.CreateTempSubdirectory("jaunty-badge-").FullName, "practice.db");
-        // What they belong to is not looked at here.
-        await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite($"Data Source={path};Foreign Keys=False").Options);
-        await db.GetService<IMigrator>().MigrateAsync("DecisionsInFacts", cancel);
-        var (head, tried, worn) = (Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid());
-        await db.Database.ExecuteSqlAsync($"""INSERT INTO "Pictures" ("PhotoId", "Jpeg") VALUES ({head}, {new byte[] { 1 }})""", cancel);
-        await db.Database.ExecuteSqlAsync($"""INSERT INTO "TryOnPictures" ("TryOnId", "Jpeg") VALUES ({tried}, {new byte[] { 2 }})""", cancel);
-        await db.Database.ExecuteSqlAsync($"""INSERT INTO "WearPictures" ("WearId", "Jpeg") VALUES ({worn}, {new byte[] { 3 }})""", cancel);
-        await db.Database.MigrateAsync(cancel);
-        Assert.Equal(
-            new Dictionary<Guid, byte>
-            {
-                [head] = 1,
-                [tried] = 2,
-                [worn] = 3,
-            },
-            await db.Pictures.ToDictionaryAsync(p => p.OfId, p => p.Jpeg.Single(), cancel)
+        var folder = Opening.Unpacked("2026-11-30-7f494c5.db.gz");
+        var dogs = Ask(folder, """SELECT "Id" FROM "Dogs" ORDER BY 1""");
+        Assert.NotEmpty(dogs);
+        await PrepareAsync(folder);
+        await PrepareAsync(folder);
+        Assert.Equal(dogs, Ask(folder, """SELECT "Id" FROM "Dogs" ORDER BY 1"""));
+        Assert.Single(Directory.GetFiles(Path.Combine(folder, "backups")));
+    }
+
+    private static PracticeDb Open(string folder) => new(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(folder)).Options);
+
+    private static async Task PrepareAsync(string folder)
+    {
+        using var held = PracticeFolder.Hold(folder);
+        await using var db = Open(folder);
+        await held.PrepareAsync(db, TimeProvider.System, TestContext.Current.CancellationToken);
+    }
+
+    private static async Task<string> LastStepAsync(string folder)
+    {
+        await using var db = Open(folder);
+        return (await db.Database.GetAppliedMigrationsAsync(TestContext.Current.CancellationToken)).Last();
+    }
+
+    /// <summary>Every column with its type and whether it may be empty, every index, every reference; a default is what only a step that added a column to rows needed.</summary>
+    private static List<string> Tables(string folder) =>
+        Ask(
+            folder,
+            """
+            SELECT t.name || ' ' || c.name || ' ' || c.type || ' ' || c."notnull" || ' ' || c.pk FROM sqlite_master t, pragma_table_info(t.name) c WHERE t.type = 'table' AND t.name NOT LIKE '\_\_EF%' ESCAPE '\'
+            UNION ALL SELECT t.name || ' ' || i.name || ' ' || i."unique" || ' ' || i.partial || ' ' || x.name FROM sqlite_master t, pragma_index_list(t.name) i, pragma_index_info(i.name) x WHERE t.type = 'table' AND i.name NOT LIKE 'sqlite%'
+            UNION ALL SELECT t.name || ' ' || f."from" || ' -> ' || f."table" || ' ' || f."to" || ' ' || f.on_delete FROM sqlite_master t, pragma_foreign_key_list(t.name) f WHERE t.type = 'table'
+            ORDER BY 1
+            """
         );
+
+    private static List<string> Ask(string folder, string sql)
+    {
+        using var connection = new SqliteConnection($"Data Source={PracticeFolder.DatabaseIn(folder)};Pooling=False");
+        connection.Open();
+        using var command = connection.CreateCommand();
+        command.CommandText = sql;
+        using var rows = command.ExecuteReader();
+        var read = new List<string>();
+        while (rows.Read())
+            read.Add(rows.GetString(0));
+        return read;
     }
 
     /// <summary>A choice as the first version kept it: no model, no numbers, no brief. It still shows, without a drawing.</summary>

@@ -1,3 +1,4 @@
+using System.IO.Compression;
 using JauntyBadge.Data;
 using Microsoft.Data.Sqlite;
 
@@ -18,6 +19,16 @@ internal static class Opening
         using var command = connection.CreateCommand();
         command.CommandText = sql;
         command.ExecuteNonQuery();
+    }
+
+    /// <summary>A practice as an earlier release kept it, from <c>practices</c>.</summary>
+    public static string Unpacked(string practice)
+    {
+        var folder = NewFolder();
+        using var packed = new GZipStream(File.OpenRead(Path.Combine(AppContext.BaseDirectory, "practices", practice)), CompressionMode.Decompress);
+        using var file = File.Create(PracticeFolder.DatabaseIn(folder));
+        packed.CopyTo(file);
+        return folder;
     }
 
     public static async Task<string> FilledAsync()

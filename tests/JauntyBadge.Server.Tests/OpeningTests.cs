@@ -1,8 +1,6 @@
 using JauntyBadge.Data;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
-using Microsoft.EntityFrameworkCore.Infrastructure;
-using Microsoft.EntityFrameworkCore.Migrations;
 using static JauntyBadge.Server.Tests.Opening;
 
 namespace JauntyBadge.Server.Tests;
@@ -10,29 +8,19 @@ namespace JauntyBadge.Server.Tests;
 /// <summary>Opening a practice: what was cut short, what is another's, and what cannot be opened is said in one sentence. Real processes throughout.</summary>
 public sealed class OpeningTests
 {
+    /// <summary>As release 0.9.0 kept it.</summary>
+    private const string Before = "2026-11-30-7f494c5.db.gz";
+
     /// <summary>What a start killed in the middle of a migration leaves behind.</summary>
     [Fact]
     public async Task A_lock_left_by_a_start_cut_short_keeps_nobody_out()
     {
-        // A practice as an earlier version left it.
-        var folder = NewFolder();
-        string newest;
-        await using (
-            var earlier = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite($"Data Source={PracticeFolder.DatabaseIn(folder)}").Options)
-        )
-        {
-            await earlier.GetService<IMigrator>().MigrateAsync("HealthAndHeld", TestContext.Current.CancellationToken);
-            newest = earlier.Database.GetMigrations().Last().Split('_')[1];
-        }
-
+        var folder = Unpacked(Before);
         Do(
             folder,
             """
             CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER NOT NULL PRIMARY KEY, "Timestamp" TEXT NOT NULL);
             INSERT OR REPLACE INTO "__EFMigrationsLock" VALUES (1, '2026-01-01');
-            INSERT INTO "Dogs" ("Id", "Name", "BirthDateEstimated", "BreedIds", "BodyMassKg", "Purposes", "Temperament", "Sensitivities", "BiteTier", "CreatedAt", "Version",
-              "Health", "TraitsSeen")
-            VALUES ('6F9619FF-8B86-D011-B42D-00C04FC964FF', 'Bracken', 0, '["beagle"]', 12.5, '["Walks"]', 'Typical', '[]', 'None', '2026-05-01 10:00:00', 1, '[]', '[]');
             """
         );
 
@@ -42,7 +30,7 @@ public sealed class OpeningTests
 
         // What was there before the schema changed is kept beside it.
         var copy = Assert.Single(Directory.GetFiles(Path.Combine(folder, "backups")));
-        Assert.Contains($"-before-{newest}", copy, StringComparison.Ordinal);
+        Assert.Contains("-before-Release1", copy, StringComparison.Ordinal);
         Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite, File.GetUnixFileMode(copy));
     }
 
@@ -72,14 +60,12 @@ public sealed class OpeningTests
             file.Write(new byte[4096 * 4]);
         }
 
-        // Before the first migration we know: no newer release, whatever else it is.
-        var early = await FilledAsync();
-        Do(early, """DELETE FROM "__EFMigrationsHistory"; INSERT INTO "__EFMigrationsHistory" VALUES ('20260101000000_First', '9.0');""");
+        var early = Unpacked(Path.Combine("too-old", "2026-11-27-1fc8405.db.gz"));
         foreach (
             var (folder, what) in new[]
             {
                 (newer, "newer release"),
-                (early, "an early release"),
+                (early, "open it once with release 0.9.0"),
                 (damaged, "is damaged"),
                 (others, "not one of Jaunty Badge"),
                 (holed, "is damaged"),

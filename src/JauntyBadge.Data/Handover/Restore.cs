@@ -60,12 +60,8 @@ public static class Restore
             if (!Has("__EFMigrationsHistory"))
                 throw new PracticeProblem("The file is no practice of Jaunty Badge.");
             var last = Ask("""SELECT MAX("MigrationId") FROM "__EFMigrationsHistory" """) ?? "";
-            if (!migrations.Contains(last))
-                throw new PracticeProblem(
-                    string.CompareOrdinal(last, migrations[^1]) > 0
-                        ? "The file was kept by a newer release of Jaunty Badge. Bring this one up to date first."
-                        : "The file was kept by an early release of Jaunty Badge that this one cannot read."
-                );
+            if (Releases.Refuses(last, migrations) is { } why)
+                throw new PracticeProblem($"The file {why}.");
             var moments = Moments.Where(m => Has(m.Table)).Select(m => Ask($"SELECT MAX(\"{m.Column}\") FROM \"{m.Table}\"")).OfType<string>().ToList();
             return new(
                 Has("Practice") ? Ask("""SELECT "Name" FROM "Practice" LIMIT 1""") : null,
