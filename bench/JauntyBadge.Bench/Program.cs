@@ -4,6 +4,7 @@ using BenchmarkDotNet.Running;
 using JauntyBadge.Bench;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Measuring;
+using JauntyBadge.Core.Measuring.Heads;
 using JauntyBadge.Core.Measuring.Photos;
 using JauntyBadge.Data.Demo;
 using UnitsNet;
@@ -67,7 +68,9 @@ namespace JauntyBadge.Bench
     {
         private readonly List<Reading> forty = [];
         private readonly Circumstances about = new() { BodyMass = Mass.FromKilograms(28) };
+        private readonly HeadLook look = new(Ears.Tipped, 0.25, Fur.Long, CoatPattern.BlazeAndCollar, CoatHex: "#6d5a46");
         private PhotoQuestion photo = null!;
+        private SnoutModel snout = null!;
 
         [GlobalSetup]
         public void Prepare()
@@ -80,6 +83,7 @@ namespace JauntyBadge.Bench
                 forty.Add(new Reading(line.Measure, line.Side, Length.FromMillimeters(usual + 6 * random.NextDouble()), ReadingUnit.Mm));
             }
 
+            snout = Assessment.Of(forty, about).Snout!;
             photo = DemoPicture.Draw(PhotoView.Side).Marks.ToQuestion(PhotoView.Side, Side.Left);
         }
 
@@ -90,6 +94,14 @@ namespace JauntyBadge.Bench
         /// <summary>The same with the head drawn in three views.</summary>
         [Benchmark(Description = "assessment of 40 readings and drawing")]
         public HeadDrawing AssessAndDraw() => HeadDrawing.Of(Assessment.Of(forty, about).Snout!);
+
+        /// <summary>One head in three views: a long, marked coat, a mouth that opens.</summary>
+        [Benchmark(Description = "a head in three views, with its marks and their names")]
+        public HeadDrawing DrawHead() => HeadDrawing.Of(snout, look);
+
+        /// <summary>From the side alone, in the steps of a badge.</summary>
+        [Benchmark(Description = "a head for a badge")]
+        public HeadPortrait DrawPortrait() => HeadDrawing.Portrait(snout, look);
 
         /// <summary>Homography, seven measures, and their uncertainty from every click and corner.</summary>
         [Benchmark(Description = "photo solution")]

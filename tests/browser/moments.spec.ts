@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { beginSession, expect, newDog, post, test } from './support.js';
+import { beginSession, expect, newDog, post, test, type Round } from './support.js';
 
 /** Moments rather than pages at rest: what is tapped, where the focus goes, text twice as large, a phone lying flat, a reload in a dead spot. */
 
@@ -299,3 +299,42 @@ for (const width of [390, 768, 1280, 1920])
       .click();
     await holds('size chart');
   });
+
+test('read from the right nothing runs off the page, and drawings stay as they are', async ({ page }) => {
+  const id = await newDog(page, 'From the right');
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    for (const path of ['/', `/dogs/${id}/measure`, `/dogs/${id}/fit`, `/dogs/${id}/plan`, `/dogs/${id}/wear`]) {
+      await page.goto(path);
+      await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();
+      const [over, drawn] = await page.evaluate(() => {
+        const root = document.documentElement;
+        root.dir = 'rtl';
+        const drawing = document.querySelector('main svg');
+        return [root.scrollWidth - root.clientWidth, drawing ? getComputedStyle(drawing).direction : 'ltr'];
+      });
+      expect([path, width, over, drawn]).toEqual([path, width, 0, 'ltr']);
+    }
+  }
+});
+
+test.describe('on a phone that lies flat', () => {
+  test.use({ viewport: { width: 844, height: 390 }, hasTouch: true, isMobile: true });
+
+  test('how long it may be worn is on the screen as the page comes up', async ({ page }) => {
+    await page.goto('/');
+    const juno = ((await (await page.request.get('/api/round?count=2000')).json()) as Round).cards.find(
+      (c) => c.name === 'Juno',
+    );
+    await page.goto(`/dogs/${juno?.id}/wear`);
+    const minutes = page
+      .getByRole('main')
+      .getByText(/^[0-9]+$/)
+      .first();
+    await expect(minutes).toBeVisible();
+    expect(await onScreen(page, minutes)).toBe(true);
+  });
+});

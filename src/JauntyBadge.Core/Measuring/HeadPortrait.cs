@@ -95,9 +95,9 @@ public sealed record HeadPortrait(int Width, int Height, double Line, string Con
     {
         // As far back as ears and jaw reach: there the neck is cut off.
         var whole = view.Fields.Where(f => f is { Inside: false, Fades: false }).SelectMany(f => f.Curve.Points()).ToList();
-        var (from, to) = (whole.Min(p => p.X), whole.Max(p => p.X));
+        var (from, to, under) = (whole.Min(p => p.X), whole.Max(p => p.X), whole.Max(p => p.Y));
         var turned = view.FadeTo is { } gone && gone.X < view.FadeFrom!.Value.X;
-        var points = whole.Concat(view.Contour.Points().Where(p => (turned ? p.X >= from : p.X <= to) && p.Y <= whole.Max(w => w.Y))).ToList();
+        var points = whole.Concat(view.Contour.Points().Where(p => (turned ? p.X >= from : p.X <= to) && p.Y <= under)).ToList();
         var (left, top) = (points.Min(p => p.X), points.Min(p => p.Y));
         var (width, height) = (points.Max(p => p.X) - left, points.Max(p => p.Y) - top);
         var scale = size / Math.Max(width, height);

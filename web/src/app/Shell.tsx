@@ -20,8 +20,10 @@ const SignInPage = late(() => import('../people/SignInPage').then((m) => m.SignI
 const SkipLink = chakra('a', {
   base: {
     position: 'absolute',
-    left: '-999px',
-    _focus: { left: '2', top: '2', bg: 'accent', color: '#1d2b12', p: '2', zIndex: 10 },
+    // Above the page: what lies beside it widens a page that is read from the right.
+    top: '-999px',
+    insetInlineStart: '2',
+    _focus: { top: '2', bg: 'accent', color: '#1d2b12', p: '2', zIndex: 10 },
   },
 });
 
@@ -58,7 +60,7 @@ export function Shell() {
         <NavLink to="/" end>
           <Flex align="center" gap="2" fontFamily="heading" fontWeight="750" fontSize={{ base: 'md', md: 'xl' }}>
             <img src="/badge.svg" alt={t`Jaunty Badge, home`} width={30} height={30} />
-            <Box as="span" display="inline">
+            <Box as="span" display="inline" whiteSpace="nowrap">
               Jaunty Badge
             </Box>
           </Flex>
@@ -105,7 +107,7 @@ export function Shell() {
         {/* What was written the other way is written anew. */}
         <Suspense>
           {stays && (
-            <Text role="status" borderLeftWidth="4px" borderColor="stop" ps="3" mb="3">
+            <Text role="status" borderInlineStartWidth="4px" borderColor="stop" ps="3" mb="3">
               <b>{refused?.message}</b> {t`What you tap here is kept, and looked at before it counts.`}
             </Text>
           )}

@@ -46,6 +46,8 @@ const ours = defineConfig({
     'h1, h2, h3, main a': { overflowWrap: 'anywhere' },
     'nav a': { overflowWrap: 'break-word !important', [thumb]: { justifyContent: 'center' } },
     'a, button': { maxWidth: '100%' },
+    // Drawings are of the world: where a page is read from the right they stay as they are.
+    svg: { direction: 'ltr' },
     // A thumb needs a centimetre.
     [tapped]: { [thumb]: { minHeight: '44px !important', minWidth: '44px !important' } },
     summary: { [thumb]: { paddingBlock: '0.6em' } },

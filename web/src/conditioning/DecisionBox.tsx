@@ -33,7 +33,7 @@ export function DecisionBox({
   if (!set.decision) return null;
   const harm = set.decision === 'endNow';
   return (
-    <Box role="status" my="3" borderLeftWidth="5px" borderColor={harm ? 'stop' : 'accent'} ps="4" py="1">
+    <Box role="status" my="3" borderInlineStartWidth="5px" borderColor={harm ? 'stop' : 'accent'} ps="4" py="1">
       <Flex align="baseline" gap="3" wrap="wrap">
         <Text
           fontFamily="heading"

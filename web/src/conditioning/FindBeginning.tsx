@@ -30,7 +30,7 @@ export function FindBeginning({ dogId, version }: { dogId: string; version: numb
   });
   if (at === null) {
     return (
-      <Flex gap="4" align="baseline" wrap="wrap" borderLeftWidth="5px" borderColor="accent" ps="4" py="1" mb="4">
+      <Flex gap="4" align="baseline" wrap="wrap" borderInlineStartWidth="5px" borderColor="accent" ps="4" py="1" mb="4">
         <Text flex="1 1 16rem">{t`It may know more than nothing. One easy go of each stage tells where to begin.`}</Text>
         <Button variant="outline" borderColor="border.strong" onClick={() => setAt(0)}>{t`Find where to begin`}</Button>
       </Flex>
@@ -43,7 +43,7 @@ export function FindBeginning({ dogId, version }: { dogId: string; version: numb
     <Box
       as="section"
       aria-label={t`Find where to begin`}
-      borderLeftWidth="5px"
+      borderInlineStartWidth="5px"
       borderColor="accent"
       ps="4"
       py="1"

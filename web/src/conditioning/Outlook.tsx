@@ -16,7 +16,7 @@ const FanChart = late(() => import('./FanChart').then((m) => m.FanChart));
 
 /** What it takes below the step and beside it: kept for it while it is worked out, so that nothing below moves from under a thumb. */
 const room = {
-  borderLeftWidth: '1px',
+  borderInlineStartWidth: '1px',
   borderColor: 'border',
   ps: 4,
   minH: { base: '13.2rem', md: '8.3rem', xl: '11rem' },

@@ -49,7 +49,7 @@ export function PlanPage() {
       {card.things
         .filter((t) => t.matter === 'outOfUse')
         .map((t) => (
-          <Text key={t.title} borderLeftWidth="4px" borderColor="stop" ps="3" mb="4" role="note">
+          <Text key={t.title} borderInlineStartWidth="4px" borderColor="stop" ps="3" mb="4" role="note">
             <b>⬣ {t.title}.</b> {t.detail}
           </Text>
         ))}
@@ -162,7 +162,7 @@ function StageList({
             {s.step.name}
           </Button>
           {s.step.id === shown && opened && (
-            <Box borderLeftWidth="4px" borderColor="accent" ps="3" py="2" mb="2">
+            <Box borderInlineStartWidth="4px" borderColor="accent" ps="3" py="2" mb="2">
               {opened}
             </Box>
           )}

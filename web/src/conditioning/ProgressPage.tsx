@@ -73,7 +73,7 @@ export function ProgressPage() {
 
 function StuckAt({ stuck }: { stuck: Schemas['StuckDto'] }) {
   return (
-    <Box role="status" mt="4" borderLeftWidth="5px" borderColor="accent" ps="4" py="1" maxW="46rem">
+    <Box role="status" mt="4" borderInlineStartWidth="5px" borderColor="accent" ps="4" py="1" maxW="46rem">
       <Heading as="h3" size="xl">{t`◑ Stuck at “${stuck.step}”`}</Heading>
       <Text>{t`${stuck.sessions} sessions brought it no further. Try: ${stuck.ifStuck}`}</Text>
       <Text>{t`Or easier: ${stuck.easier.join('; ')}.`}</Text>

@@ -51,7 +51,7 @@ export function SessionPage() {
       )}
       {session.after && pad.closed === null && <AfterSession dogId={session.dogId} after={session.after} pad={pad} />}
       {session.meanwhile && (
-        <Text role="note" mt="3" borderLeftWidth="4px" borderColor="accent" ps="3">
+        <Text role="note" mt="3" borderInlineStartWidth="4px" borderColor="accent" ps="3">
           {session.meanwhile}
         </Text>
       )}
@@ -84,7 +84,7 @@ function NotBegun({ pad, dogId }: { pad: Pad; dogId: string }) {
     void go(`/dogs/${dogId}/plan`);
   };
   return (
-    <Box role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" my="3">
+    <Box role="alert" borderInlineStartWidth="4px" borderColor="stop" ps="3" my="3">
       <Text fontWeight="700">{t`This session is not saved`}</Text>
       <Text fontSize="sm">{pad.notBegun}</Text>
       <Box as="label" display="block" mt="2">
@@ -107,7 +107,7 @@ function NotBegun({ pad, dogId }: { pad: Pad; dogId: string }) {
 /** Training is stopped after this session: where it goes on is said on the plan. */
 function StoppedNote({ says, dogId }: { says: string; dogId: string }) {
   return (
-    <Box role="alert" borderLeftWidth="5px" borderColor="stop" ps="4" my="4">
+    <Box role="alert" borderInlineStartWidth="5px" borderColor="stop" ps="4" my="4">
       <Heading as="h2" size="xl" color="stop">{t`⬣ Training is stopped`}</Heading>
       <Text>{says}</Text>
       <Link asChild textDecoration="underline" fontWeight="700">
@@ -156,7 +156,7 @@ function ClosedHere({ pad, session }: { pad: Pad; session: Session }) {
 function Strays({ pad, session }: { pad: Pad; session: Session }) {
   const open = session.openSet;
   return pad.strays.map((item) => (
-    <Box key={item.id} role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" my="3">
+    <Box key={item.id} role="alert" borderInlineStartWidth="4px" borderColor="stop" ps="3" my="3">
       <Text fontWeight="700">{t`${item.kind === 'go' ? t`A go (${item.success ? t`good` : t`not yet`})` : t`A sign`} of set ${item.set} was not counted`}</Text>
       <Text fontSize="sm">{item.stray}</Text>
       <Flex gap="2" mt="1" wrap="wrap">

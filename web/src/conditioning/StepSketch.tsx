@@ -6,10 +6,11 @@ import { stepDrawingQuery } from './tables';
 
 /** Where things are in a step: the dog itself, thing, hands and treat. */
 export function StepSketch({ dogId, step }: { dogId: string; step: Schemas['StepDto'] }) {
-  const drawn = useQuery(stepDrawingQuery(dogId, step.id)).data;
+  const { data: drawn, fetchStatus } = useQuery(stepDrawingQuery(dogId, step.id));
   return (
     <Box as="figure" my="3" maxW="24rem">
-      <Box h="12rem">
+      {/* Its place is kept while it comes; where it does not, there is none. */}
+      <Box h={drawn || fetchStatus === 'fetching' ? '12rem' : undefined}>
         {drawn && (
           <svg
             viewBox={`-4 -4 ${drawn.width + 8} ${drawn.height + 8}`}

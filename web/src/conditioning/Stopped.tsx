@@ -14,7 +14,15 @@ export function Stopped({ stop, dogId, version }: { stop: Schemas['StopDto']; do
   const [differs, setDiffers] = useState<Schemas['WhatDiffers']>('stageBack');
   const take = useTakeInOfDog(dogId);
   return (
-    <Box as="section" aria-label={t`Training is stopped`} borderLeftWidth="6px" borderColor="stop" ps="4" py="1" mb="6">
+    <Box
+      as="section"
+      aria-label={t`Training is stopped`}
+      borderInlineStartWidth="6px"
+      borderColor="stop"
+      ps="4"
+      py="1"
+      mb="6"
+    >
       <Heading as="h2" size="3xl" color="stop" lineHeight="1.1">{t`⬣ Training is stopped`}</Heading>
       <Text fontSize="lg" fontWeight="700" mt="1">
         {stop.says}

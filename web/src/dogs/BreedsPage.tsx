@@ -147,7 +147,7 @@ function Editor({ breed, onLeave }: { breed: Breed; onLeave: () => void }) {
       <Box
         as="section"
         aria-label={t`Edit ${breed.name || t`a new breed`}`}
-        borderLeftWidth="4px"
+        borderInlineStartWidth="4px"
         borderColor="accent"
         ps="4"
         my="3"

@@ -10,11 +10,22 @@ import { Parts } from '../shared/Parts';
 import { useMe } from '../shared/me';
 import { queries } from '../shared/queries';
 import { tabs, type Ahead } from '../shared/rooms';
+import { lyingFlat } from '../shared/padSizes';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
 import { dogCardQuery, useDogCard } from '../shared/dog';
 
 export const ahead: Ahead = ({ dogId = '' }) => queries.prefetchQuery(dogCardQuery(dogId));
+
+/** On a phone that lies flat the page itself begins above the fold. */
+const flat = {
+  flexWrap: 'nowrap',
+  marginBottom: '2',
+  '& > svg, & > * > svg': { w: '44px', h: '44px' },
+  '& h1': { fontSize: 'xl' },
+  '& h1 ~ p': { display: 'none' },
+  '& > nav': { width: 'auto', marginInlineStart: 'auto' },
+} as const;
 
 /** The dog's name and badge above whichever of its rooms is open. */
 export function DogLayout() {
@@ -41,7 +52,7 @@ export function DogLayout() {
   if (!card.data) return <Waiting query={card} />;
   return (
     <>
-      <Flex align="center" gap={{ base: 3, md: 5 }} mb="5" wrap="wrap">
+      <Flex align="center" gap={{ base: 3, md: 5 }} mb="5" wrap="wrap" css={{ [lyingFlat]: flat }}>
         {kind === 'keeper' ? <Head portrait={card.data.portrait} size={64} /> : <Badge card={card.data} size={84} />}
         <Box flex="1 1 11rem" minW="0">
           <Heading as="h1" size="4xl" lineHeight="1">

@@ -53,7 +53,7 @@ export function DogPage() {
           flex="1"
           w="full"
           maxW="40rem"
-          borderLeftWidth="4px"
+          borderInlineStartWidth="4px"
           borderColor="accent"
           ps="4"
         >

@@ -148,7 +148,7 @@ export const Brief = memo(function Brief({
         )}
       </Line>
       {brief.clashes.map((clash) => (
-        <Box key={clash.id} borderLeftWidth="4px" borderColor="accent" ps="3" mt="2" maxW="60rem">
+        <Box key={clash.id} borderInlineStartWidth="4px" borderColor="accent" ps="3" mt="2" maxW="60rem">
           <Text>
             <b>{t`These pull apart. ${clash.says}`}</b> {clash.do}{' '}
             <Why basis={clash.basis} about={t`What pulls apart`} />

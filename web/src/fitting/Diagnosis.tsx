@@ -18,7 +18,7 @@ export function Diagnosis({ dogId, entry }: { dogId: string; entry: Schemas['Dia
       as="ol"
       aria-label={t`Causes: ${diagnosis.data.symptom.says}`}
       mt="2"
-      borderLeftWidth="4px"
+      borderInlineStartWidth="4px"
       borderColor="accent"
       ps="3"
     >

@@ -24,7 +24,7 @@ const Row = chakra('button', {
     px: '3',
     borderBottomWidth: '1px',
     borderColor: 'border',
-    borderLeftWidth: '4px',
+    borderInlineStartWidth: '4px',
     borderLeftColor: 'transparent',
     cursor: 'pointer',
     _hover: { bg: 'bg.subtle' },

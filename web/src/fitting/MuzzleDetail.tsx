@@ -63,7 +63,7 @@ export function MuzzleDetail({
       </Flex>
       <Verdict fit={fit} />
       {fit.caution && (
-        <Text borderLeftWidth="4px" borderColor="stop" ps="3" mb="2">
+        <Text borderInlineStartWidth="4px" borderColor="stop" ps="3" mb="2">
           {fit.caution}
         </Text>
       )}
@@ -153,7 +153,7 @@ export function MuzzleDetail({
         </Text>
       </Text>
       {fit.remedies.length > 0 && (
-        <Box borderLeftWidth="4px" borderColor="accent" ps="3" mt="3">
+        <Box borderInlineStartWidth="4px" borderColor="accent" ps="3" mt="3">
           <Text fontWeight="700">{t`What would save it`}</Text>
           <ul>
             {fit.remedies.map((r) => (

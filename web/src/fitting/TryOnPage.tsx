@@ -120,12 +120,12 @@ function Checks({ guide, dogId }: { guide: Guide; dogId: string }) {
         </Trans>
       </Text>
       {guide.caution && (
-        <Text borderLeftWidth="4px" borderColor="stop" ps="3" mt="3">
+        <Text borderInlineStartWidth="4px" borderColor="stop" ps="3" mt="3">
           {guide.caution}
         </Text>
       )}
       {!guide.accepts && (
-        <Text borderLeftWidth="4px" borderColor="stop" ps="3" mt="3" role="note">
+        <Text borderInlineStartWidth="4px" borderColor="stop" ps="3" mt="3" role="note">
           <Trans>
             <b>Not yet.</b> A try-on comes late, on a dog that already accepts the muzzle
             {guide.nextStep ? t`; this one stands at “${guide.nextStep}”` : ''}. Go on with the plan first, or look only

@@ -8,7 +8,7 @@ export function BackupOld() {
   const { data } = useBackups();
   if (!data?.oldSays) return null;
   return (
-    <Text role="note" borderLeftWidth="4px" borderColor="stop" ps="3" mb="5" className="no-print">
+    <Text role="note" borderInlineStartWidth="4px" borderColor="stop" ps="3" mb="5" className="no-print">
       <span aria-hidden="true">⬣ </span>
       <b>{data.oldSays}</b>{' '}
       <Link asChild textDecoration="underline">

@@ -136,7 +136,7 @@ export function BenchPage() {
       <Box>
         <LiveAirway {...live} />
         {(data.measureAgain.length > 0 || data.set.isOver) && (
-          <Box borderLeftWidth="4px" borderColor="accent" ps="3" mb="2">
+          <Box borderInlineStartWidth="4px" borderColor="accent" ps="3" mb="2">
             {data.measureAgain.map((why) => (
               <Text key={why}>
                 <b>{t`Measure again:`}</b> {why}

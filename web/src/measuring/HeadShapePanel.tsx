@@ -51,7 +51,7 @@ export function HeadShapePanel({ choice }: { choice: Schemas['HeadShapeDto'] }) 
 export function AirwayCaution({ choice }: { choice: Schemas['HeadShapeDto'] }) {
   if (!choice.airwayCaution) return null;
   return (
-    <Box borderLeftWidth="4px" borderColor="stop" ps="3" mb="2" role="note">
+    <Box borderInlineStartWidth="4px" borderColor="stop" ps="3" mb="2" role="note">
       <Text color="stop" fontWeight="700">{t`△ Ask the veterinarian about its airway before any muzzle.`}</Text>
       <Text fontSize="sm">{t`The face is less than half as long as the skull behind it. Airway disease was seen in dogs like that.`}</Text>
     </Box>

@@ -90,7 +90,14 @@ export function ImportSheet({ dogId }: { dogId: string }) {
         </Text>
       )}
       {sheet && file && (
-        <Box as="section" aria-label={t`What the file holds`} borderLeftWidth="4px" borderColor="accent" ps="4" mt="3">
+        <Box
+          as="section"
+          aria-label={t`What the file holds`}
+          borderInlineStartWidth="4px"
+          borderColor="accent"
+          ps="4"
+          mt="3"
+        >
           <Text fontWeight="700">{t`${file.name}: ${plural(sheet.good.length, { one: '# row', other: '# rows' })} can be taken over, ${sheet.bad.length} cannot.`}</Text>
           <Flex as="label" gap="2" align="center" my="1">
             <Text fontSize="sm">{t`Numbers without a unit are`}</Text>

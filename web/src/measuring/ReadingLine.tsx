@@ -103,7 +103,7 @@ export function ReadingLine({
         <Flex w="full" align="center" gap="3" mt="-2" pb="1">
           {picture}
           {field.line.guide.asks && (
-            <Text fontWeight="700" borderLeftWidth="4px" borderColor="accent" ps="2">
+            <Text fontWeight="700" borderInlineStartWidth="4px" borderColor="accent" ps="2">
               {field.line.guide.asks}
             </Text>
           )}

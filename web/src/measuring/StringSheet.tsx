@@ -66,7 +66,7 @@ export function StringSheet({
   };
 
   return (
-    <Box as="section" aria-label={t`String and ruler`} borderLeftWidth="4px" borderColor="accent" ps="4" my="3">
+    <Box as="section" aria-label={t`String and ruler`} borderInlineStartWidth="4px" borderColor="accent" ps="4" my="3">
       <Heading as="h2" size="lg">{t`String and ruler`}</Heading>
       <Text fontSize="sm">{t`Mark one string (about a metre long) at each landmark, lay it on a ruler, and write down where the marks lie. Several measures may share the first mark.`}</Text>
       {rows.map((row, i) => (

@@ -143,7 +143,7 @@ export function WalkThrough({
       <Text fontSize="lg">{guide.find}</Text>
       <Heading as="h3" size="md" mt="3">{t`Hold the tape`}</Heading>
       <Text fontSize="lg">{guide.how}</Text>
-      <Box borderLeftWidth="4px" borderColor="accent" ps="3" mt="3">
+      <Box borderInlineStartWidth="4px" borderColor="accent" ps="3" mt="3">
         <Text fontSize="lg">
           <b>{t`Usual mistake:`}</b> {guide.mistake.charAt(0).toLowerCase() + guide.mistake.slice(1)}
         </Text>
@@ -180,7 +180,7 @@ export function WalkThrough({
       {findings.map((f) => (
         <Box
           key={f.code}
-          borderLeftWidth="4px"
+          borderInlineStartWidth="4px"
           borderColor={f.severity === 'check' ? 'stop' : 'border.strong'}
           ps="3"
           mt="3"

@@ -35,7 +35,7 @@ export function AsideTray() {
     tray.data.filter((a) => `${a.person} ${a.device} ${a.dog ?? ''}` === key),
   );
   return (
-    <Box as="section" mb="8" aria-label={t`To be looked at`} borderLeftWidth="4px" borderColor="stop" ps="3">
+    <Box as="section" mb="8" aria-label={t`To be looked at`} borderInlineStartWidth="4px" borderColor="stop" ps="3">
       <Heading as="h2" size="lg">{t`To be looked at`}</Heading>
       <Text color="fg.muted">{t`Recorded on a phone that may come in no more. It counts only if you take it in.`}</Text>
       {bySender.map((of) => {

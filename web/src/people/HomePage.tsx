@@ -92,7 +92,7 @@ function DogCard({ dog: answered, answeredAt }: { dog: Dog; answeredAt: number }
       <Flex
         mt="5"
         gap="3"
-        borderLeftWidth="4px"
+        borderInlineStartWidth="4px"
         borderColor={stop ? 'stop' : 'accent'}
         ps="3"
         direction="column"

@@ -86,7 +86,7 @@ function Note({
         )}
       </Flex>
       {answered && (
-        <Text color="fg.muted" borderLeftWidth="2px" borderColor="border" ps="2" lineClamp="2">
+        <Text color="fg.muted" borderInlineStartWidth="2px" borderColor="border" ps="2" lineClamp="2">
           {answered}
         </Text>
       )}

@@ -141,7 +141,7 @@ function Row({ person, devices }: { person: Person; devices: Schemas['DeviceDto'
 
 /** A link that is told once. */
 const Once = ({ link, name }: { link: string; name: string }) => (
-  <Box role="status" my="2" borderLeftWidth="4px" borderColor="accent" ps="3">
+  <Box role="status" my="2" borderInlineStartWidth="4px" borderColor="accent" ps="3">
     <Text>{t`Give this to ${name}: it works once, for a day, and is shown only now.`}</Text>
     <Text fontWeight="700" overflowWrap="anywhere">
       {link}

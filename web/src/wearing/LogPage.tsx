@@ -60,7 +60,12 @@ function Balance({ balance }: { balance: Schemas['BalanceDto'] }) {
         </Heading>
         {balance.says && <Text>{balance.says}</Text>}
         {balance.ahead && (
-          <Box mt="3" borderLeftWidth="4px" borderColor={balance.ahead.happyOn.length > 0 ? 'accent' : 'border'} ps="3">
+          <Box
+            mt="3"
+            borderInlineStartWidth="4px"
+            borderColor={balance.ahead.happyOn.length > 0 ? 'accent' : 'border'}
+            ps="3"
+          >
             <Text fontWeight="700">{t`Before it sours`}</Text>
             <Text>{balance.ahead.says}</Text>
             {balance.ahead.happyOn.length > 0 && (

@@ -3,7 +3,7 @@ import { Box, Heading } from '@chakra-ui/react';
 /** What to do now, step by step, in the core's words. */
 export function Steps({ heading, steps }: { heading: string; steps: string[] }) {
   return (
-    <Box as="section" aria-label={heading} borderLeftWidth="4px" borderColor="stop" ps="4" my="4">
+    <Box as="section" aria-label={heading} borderInlineStartWidth="4px" borderColor="stop" ps="4" my="4">
       <Heading as="h2" size="lg" color="stop">
         {heading}
       </Heading>

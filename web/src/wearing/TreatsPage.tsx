@@ -41,7 +41,7 @@ function Left({ treats }: { treats: Schemas['TreatsDto'] }) {
   return (
     <Box flex="1">
       {treats.concern && (
-        <Text borderLeftWidth="4px" borderColor="stop" ps="3" mb="3" fontSize="lg">
+        <Text borderInlineStartWidth="4px" borderColor="stop" ps="3" mb="3" fontSize="lg">
           {treats.concern}
         </Text>
       )}

@@ -163,7 +163,7 @@ function BeforeWear({ dogId, onStart, isOver }: Before) {
           >{t`In an emergency it may have to be worn all the same: enter it in the log afterwards, and call the veterinarian.`}</Text>
         )}
         {!isOver && data.next && data.nextSeconds > 0 && (
-          <Box mt="6" borderLeftWidth="4px" borderColor="accent" ps="4">
+          <Box mt="6" borderInlineStartWidth="4px" borderColor="accent" ps="4">
             <Text fontWeight="700">{t`The next happy wear: ${data.next.name.toLowerCase()}`}</Text>
             <Text>{data.next.how}</Text>
             <Button
@@ -221,7 +221,7 @@ function Cap({ limit }: { limit: Limit }) {
       </Text>
       {limit.lines[0] && <Text>{limit.lines[0].says}.</Text>}
       {limit.caution && (
-        <Text borderLeftWidth="4px" borderColor="stop" ps="3" mt="3">
+        <Text borderInlineStartWidth="4px" borderColor="stop" ps="3" mt="3">
           {limit.caution}
         </Text>
       )}

@@ -13,7 +13,7 @@ export function Away({ unreadable = false }: { unreadable?: boolean }) {
     <Box
       as="section"
       aria-label={heading}
-      {...(unreadable && { borderLeftWidth: '4px', borderColor: 'stop', ps: '4' })}
+      {...(unreadable && { borderInlineStartWidth: '4px', borderColor: 'stop', ps: '4' })}
       my="4"
     >
       <Heading as="h2" size="lg" color={unreadable ? 'stop' : undefined}>

@@ -145,7 +145,14 @@ export function ImportChart({ models, onLeave }: { models: Muzzle[]; onLeave: ()
 
   return (
     <FormProvider {...form}>
-      <Box as="section" aria-label={t`Take a size chart in`} borderLeftWidth="4px" borderColor="accent" ps="4" my="4">
+      <Box
+        as="section"
+        aria-label={t`Take a size chart in`}
+        borderInlineStartWidth="4px"
+        borderColor="accent"
+        ps="4"
+        my="4"
+      >
         <Heading as="h2" size="lg">{t`A size chart as CSV`}</Heading>
         <Flex gap="3" wrap="wrap" align="start" my="2">
           <Box w="14rem">

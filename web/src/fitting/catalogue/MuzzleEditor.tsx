@@ -42,7 +42,7 @@ export function MuzzleEditor({ muzzle, onLeave }: { muzzle: Muzzle | null; onLea
       <Box
         as="section"
         aria-label={t`Edit ${muzzle?.model.name ?? t`a new model`}`}
-        borderLeftWidth="4px"
+        borderInlineStartWidth="4px"
         borderColor="accent"
         ps="4"
         my="3"

@@ -36,7 +36,7 @@ export function SizeTable() {
                 templateColumns={columns}
                 gap="1"
                 py="1"
-                borderLeftWidth="3px"
+                borderInlineStartWidth="3px"
                 borderColor={i === inHand ? 'accent' : 'transparent'}
                 ps="1"
               >

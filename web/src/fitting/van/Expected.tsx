@@ -144,7 +144,7 @@ function HeadSheet({
   };
   return (
     <FormProvider {...form}>
-      <Box borderLeftWidth="4px" borderColor="accent" ps="4" mt="2">
+      <Box borderInlineStartWidth="4px" borderColor="accent" ps="4" mt="2">
         <Flex gap="3" wrap="wrap">
           <Box w="14rem">
             <TextField size="sm" name="name" label={labels.name} />

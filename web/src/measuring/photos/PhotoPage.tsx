@@ -232,7 +232,7 @@ function Outcome({ dogId, photo, sent }: { dogId: string; photo: Photo; sent: ()
   const [by] = useKept('jaunty-badge.taken-by', '');
   if (photo.refusal) {
     return (
-      <Box role="alert" borderLeftWidth="4px" borderColor="stop" ps="3" mt="4">
+      <Box role="alert" borderInlineStartWidth="4px" borderColor="stop" ps="3" mt="4">
         <Text color="stop" fontWeight="700">
           △ {photo.refusal.message}
         </Text>
