@@ -303,8 +303,13 @@ public sealed class PracticeFolder : IDisposable
         }
 
         var applied = Read("""SELECT "MigrationId" FROM "__EFMigrationsHistory" """);
-        if (applied.Max(StringComparer.Ordinal) is { } last && Releases.Refuses(last, [.. db.Database.GetMigrations()]) is { } why)
-            throw new PracticeProblem($"{DatabasePath} {why}. It was left as it is; another folder is chosen with --data.");
+        if (applied.Max(StringComparer.Ordinal) is { } last)
+        {
+            List<string> steps = [.. db.Database.GetMigrations()];
+            if (Releases.Refuses(DatabasePath, last, steps) is { } problem)
+                throw problem;
+        }
+
         return (applied, Read("PRAGMA user_version") is [var version] && version == $"{IsCopy}");
     }
 

@@ -15,12 +15,19 @@ internal static class Releases
     public static bool IsOf09(IEnumerable<string> applied) => applied.Max(StringComparer.Ordinal) == LastBefore;
 
     /// <summary>Why this release does not open what was kept so; null where it does.</summary>
+    /// <param name="what">What it is said of.</param>
     /// <param name="last">The last step that was applied.</param>
     /// <param name="steps">Those this release knows, in order.</param>
-    public static string? Refuses(string last, IReadOnlyList<string> steps) =>
-        last == LastBefore || steps.Contains(last) ? null
-        : string.CompareOrdinal(last, steps[^1]) > 0 ? "was kept by a newer release of Jaunty Badge than this one: start the newer release"
-        : "was kept by a release of Jaunty Badge before 0.9.0, which this one cannot read: open it once with release 0.9.0 (git tag v0.9.0), which brings it up to date, then with this one";
+    public static PracticeProblem? Refuses(string what, string last, IReadOnlyList<string> steps)
+    {
+        if (last == LastBefore || steps.Contains(last))
+            return null;
+        return string.CompareOrdinal(last, steps[^1]) > 0
+            ? new PracticeProblem($"{what} was kept by a newer release of Jaunty Badge than this one: start the newer release. It was left as it is.")
+            : new PracticeProblem(
+                $"{what} was kept by a release of Jaunty Badge before 0.9.0, which this one cannot read: open it once with release 0.9.0 (git tag v0.9.0), which brings it up to date, then with this one. It was left as it is."
+            );
+    }
 
     /// <summary>Notes in a practice of 0.9.0 that it has the tables of the first step of this release.</summary>
     public static async Task TakeOverAsync(PracticeDb db, CancellationToken cancel)

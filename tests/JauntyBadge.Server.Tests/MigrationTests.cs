@@ -2,6 +2,7 @@ using System.Security.Cryptography;
 using System.Text;
 using JauntyBadge.Core.Measuring.Heads;
 using JauntyBadge.Data;
+using JauntyBadge.Data.Handover;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
@@ -45,6 +46,19 @@ public class MigrationTests
         Assert.True(made.Count > 300);
         Assert.Equal(made, old);
         Assert.Equal([await LastStepAsync(begun)], Ask(before, """SELECT "MigrationId" FROM "__EFMigrationsHistory" """));
+    }
+
+    /// <summary>A backup of the release before can be put back; of an older one it is said why not.</summary>
+    [Fact]
+    public void A_backup_is_looked_at_by_the_release_that_made_it()
+    {
+        using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite("Data Source=:memory:").Options);
+        string[] steps = [.. db.Database.GetMigrations()];
+        PracticeGlance Look(string practice) => Restore.Look(PracticeFolder.DatabaseIn(Opening.Unpacked(practice)), steps);
+        var before = Look("2026-11-30-7f494c5.db.gz");
+        Assert.True(before is { IsOlder: true, Dogs: > 10 });
+        var why = Assert.Throws<PracticeProblem>(() => Look(Path.Combine("too-old", "2026-11-27-1fc8405.db.gz")));
+        Assert.StartsWith("The file was kept by a release of Jaunty Badge before 0.9.0", why.Message, StringComparison.Ordinal);
     }
 
     /// <summary>Cut short between the copy and the taking over, or opened twice: it is the same practice.</summary>

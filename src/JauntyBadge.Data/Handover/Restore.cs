@@ -60,8 +60,8 @@ public static class Restore
             if (!Has("__EFMigrationsHistory"))
                 throw new PracticeProblem("The file is no practice of Jaunty Badge.");
             var last = Ask("""SELECT MAX("MigrationId") FROM "__EFMigrationsHistory" """) ?? "";
-            if (Releases.Refuses(last, migrations) is { } why)
-                throw new PracticeProblem($"The file {why}.");
+            if (Releases.Refuses("The file", last, migrations) is { } problem)
+                throw problem;
             var moments = Moments.Where(m => Has(m.Table)).Select(m => Ask($"SELECT MAX(\"{m.Column}\") FROM \"{m.Table}\"")).OfType<string>().ToList();
             return new(
                 Has("Practice") ? Ask("""SELECT "Name" FROM "Practice" LIMIT 1""") : null,

@@ -11,9 +11,9 @@ import { dateText } from '../shared/dates';
 import { useReachable } from '../shared/saving/server';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
+import { useUnheard } from '../wearing/unheard';
 import { homeQuery } from './homeQuery';
 import { NoteButton } from './NoteButton';
-import { useUnheard } from '../wearing/unheard';
 import { useAtHand } from './useAtHand';
 
 type Dog = Schemas['HomeDogDto'];
@@ -26,7 +26,7 @@ export function HomePage() {
   const reachable = useReachable();
   const home = useQuery({ ...homeQuery, refetchInterval: AGAIN_MS });
   // Drawn bit by bit: a phone answers meanwhile.
-  const data = useDeferredValue(home.data);
+  const [data, answeredAt] = [useDeferredValue(home.data), useDeferredValue(home.dataUpdatedAt)];
   if (!data) return <Waiting query={home} />;
   const { dogs, fitter, at } = data;
   return (
@@ -37,7 +37,7 @@ export function HomePage() {
         <Text fontSize="lg">{t`No dog is given to this phone just now. Ask your fitter for a code.`}</Text>
       )}
       {dogs.map((dog) => (
-        <DogCard key={dog.id} dog={dog} answeredAt={home.dataUpdatedAt} />
+        <DogCard key={dog.id} dog={dog} answeredAt={answeredAt} />
       ))}
       <Calls
         calls={[[t`Your fitter`, fitter], ...dogs.map((d): [string, Call] => [t`Clinic of ${d.name}`, d.clinic])]}
