@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, newDog, post, test } from './support.js';
+import { dogId, expect, newDog, post, test } from './support.js';
 
 /** A dog that is far enough to wear its muzzle, with a cool reading of the weather. */
 async function wearingDog(page: Page, name: string): Promise<string> {
@@ -268,6 +268,21 @@ test('a dog’s record tells of every room and is narrowed to one', async ({ pag
   await record.getByRole('button', { name: 'All', exact: true }).click();
   await record.getByRole('link', { name: 'Measured' }).click();
   await expect(page).toHaveURL(/measure\/history$/);
+});
+
+test('a log names its signs or waits for their names', async ({ page }) => {
+  let letGo = () => {};
+  const held = new Promise<void>((done) => (letGo = done));
+  await page.route('**/api/worn-signs', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(`/dogs/${await dogId(page, 'Otis')}/wear/log`);
+  const log = page.getByRole('main');
+  await expect(log.getByRole('listitem').first()).toBeVisible();
+  await expect(log.getByText(/^It showed/)).toHaveCount(0);
+  letGo();
+  await expect(log.getByText(/^It showed: .*Eats/).first()).toBeVisible();
 });
 
 test('the stops are put in order and stay so', async ({ page }) => {

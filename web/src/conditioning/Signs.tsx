@@ -23,18 +23,19 @@ export function Signs({ dogId, seen, onTap, onTakeBack, onStop }: Props) {
   const [open, setOpen] = useState(false);
   const signs = useQuery(signsQuery);
   const last = seen.at(-1);
-  const name = (id: string) => signs.data?.find((s) => s.id === id)?.name ?? id;
+  // Known by its name, or not shown: an id is no word.
+  const name = signs.data?.find((s) => s.id === last?.signId)?.name;
   return (
     <Box as="section" aria-label={t`Signs`}>
       {/* Above what is tapped, so that neither Stop nor the goes move when it comes. */}
-      {last && (
+      {last && name && (
         <Button
           {...padRow}
           h="auto"
           w="full"
           variant="ghost"
           onClick={() => onTakeBack(last.id)}
-        >{t`Take back the sign “${name(last.signId)}”`}</Button>
+        >{t`Take back the sign “${name}”`}</Button>
       )}
       {open && (
         <Box

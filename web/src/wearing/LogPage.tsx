@@ -140,7 +140,9 @@ function Row({ dogId, wear, onOpen }: { dogId: string; wear: Schemas['WearDto'];
   const takeOut = useTakeOut(dogId);
   const path = { params: { path: { id: dogId, wearId: wear.id } } };
   const worn = wear.seconds === null ? null : lasting(wear.seconds);
-  const seen = wear.signs.map((s) => signs.data?.signs.find((x) => x.id === s.signId)?.name ?? s.signId);
+  // Until the signs are known by name, none is shown: an id is no word.
+  const known = signs.data?.signs;
+  const seen = known ? wear.signs.map((s) => known.find((x) => x.id === s.signId)?.name ?? s.signId) : [];
   const said = [
     happy.data?.find((h) => h.id === wear.happyId)?.name,
     wear.forWhat,
