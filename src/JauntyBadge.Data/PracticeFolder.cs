@@ -103,16 +103,16 @@ public sealed class PracticeFolder : IDisposable
             }
 
             var (applied, isCopy) = LookOver(db, noted);
-            var isOf09 = applied.Count > 0 && Releases.IsOf09(applied);
+            var isOf09 = Releases.IsOf09(applied);
             var steps = db.Database.GetMigrations().ToList();
-            var pending = isOf09 ? steps[1..] : [.. steps.Except(applied)];
+            var pending = steps.Except(isOf09 ? steps[..1] : applied).ToList();
             if (isOf09 || (applied.Count > 0 && pending.Count > 0))
                 Backup.Make(
                     DatabasePath,
                     System.IO.Path.Combine(MakeFolder("backups"), $"practice-{clock.GetLocalNow():yyyy-MM-dd-HHmmss}-before-{steps[^1][15..]}.db")
                 );
             if (isOf09)
-                await Releases.TakeOverAsync(db, cancel);
+                await Releases.TakeOverAsync(db, steps[0], cancel);
             if (pending.Count > 0)
             {
                 // This process holds the folder: a lock left in the database is that of a process that was cut short.
@@ -303,13 +303,8 @@ public sealed class PracticeFolder : IDisposable
         }
 
         var applied = Read("""SELECT "MigrationId" FROM "__EFMigrationsHistory" """);
-        if (applied.Max(StringComparer.Ordinal) is { } last)
-        {
-            List<string> steps = [.. db.Database.GetMigrations()];
-            if (Releases.Refuses(DatabasePath, last, steps) is { } problem)
-                throw problem;
-        }
-
+        if (applied.Max(StringComparer.Ordinal) is { } last && Releases.Refuses(DatabasePath, last, [.. db.Database.GetMigrations()]) is { } problem)
+            throw problem;
         return (applied, Read("PRAGMA user_version") is [var version] && version == $"{IsCopy}");
     }
 

@@ -30,9 +30,8 @@ internal static class Releases
     }
 
     /// <summary>Notes in a practice of 0.9.0 that it has the tables of the first step of this release.</summary>
-    public static async Task TakeOverAsync(PracticeDb db, CancellationToken cancel)
+    public static async Task TakeOverAsync(PracticeDb db, string first, CancellationToken cancel)
     {
-        var first = db.Database.GetMigrations().First();
         await using var all = await db.Database.BeginTransactionAsync(cancel);
         await db.Database.ExecuteSqlAsync($"""DELETE FROM "__EFMigrationsHistory";""", cancel);
         await db.Database.ExecuteSqlAsync($"""INSERT INTO "__EFMigrationsHistory" VALUES ({first}, '1.0.0');""", cancel);

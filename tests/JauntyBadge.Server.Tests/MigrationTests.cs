@@ -16,7 +16,7 @@ public class MigrationTests
     [Fact]
     public void Every_change_of_the_model_has_its_migration()
     {
-        using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite("Data Source=:memory:").Options);
+        using var db = Nowhere();
         Assert.False(db.Database.HasPendingModelChanges());
     }
 
@@ -24,7 +24,7 @@ public class MigrationTests
     [Fact]
     public void A_released_step_is_never_edited()
     {
-        using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite("Data Source=:memory:").Options);
+        using var db = Nowhere();
         var made = db.GetService<IMigrator>().GenerateScript(null, "Release1");
         // The last line but one names the version of the library that wrote it.
         var tables = made[..made.IndexOf("INSERT INTO \"__EFMigrationsHistory\"", StringComparison.Ordinal)];
@@ -39,7 +39,7 @@ public class MigrationTests
     [Fact]
     public async Task A_practice_of_the_release_before_has_the_tables_of_a_new_one()
     {
-        var (before, begun) = (Opening.Unpacked("2026-11-30-7f494c5.db.gz"), Opening.NewFolder());
+        var (before, begun) = (Opening.Unpacked(Opening.Of09), Opening.NewFolder());
         foreach (var folder in new[] { before, begun })
             await PrepareAsync(folder);
         var (old, made) = (Tables(before), Tables(begun));
@@ -52,12 +52,12 @@ public class MigrationTests
     [Fact]
     public void A_backup_is_looked_at_by_the_release_that_made_it()
     {
-        using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite("Data Source=:memory:").Options);
+        using var db = Nowhere();
         string[] steps = [.. db.Database.GetMigrations()];
         PracticeGlance Look(string practice) => Restore.Look(PracticeFolder.DatabaseIn(Opening.Unpacked(practice)), steps);
-        var before = Look("2026-11-30-7f494c5.db.gz");
+        var before = Look(Opening.Of09);
         Assert.True(before is { IsOlder: true, Dogs: > 10 });
-        var why = Assert.Throws<PracticeProblem>(() => Look(Path.Combine("too-old", "2026-11-27-1fc8405.db.gz")));
+        var why = Assert.Throws<PracticeProblem>(() => Look(Opening.TooOld));
         Assert.StartsWith("The file was kept by a release of Jaunty Badge before 0.9.0", why.Message, StringComparison.Ordinal);
     }
 
@@ -65,7 +65,7 @@ public class MigrationTests
     [Fact]
     public async Task Taking_over_twice_changes_nothing()
     {
-        var folder = Opening.Unpacked("2026-11-30-7f494c5.db.gz");
+        var folder = Opening.Unpacked(Opening.Of09);
         var dogs = Ask(folder, """SELECT "Id" FROM "Dogs" ORDER BY 1""");
         Assert.NotEmpty(dogs);
         await PrepareAsync(folder);
@@ -73,6 +73,9 @@ public class MigrationTests
         Assert.Equal(dogs, Ask(folder, """SELECT "Id" FROM "Dogs" ORDER BY 1"""));
         Assert.Single(Directory.GetFiles(Path.Combine(folder, "backups")));
     }
+
+    /// <summary>The model alone.</summary>
+    private static PracticeDb Nowhere() => new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite("Data Source=:memory:").Options);
 
     private static PracticeDb Open(string folder) => new(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(PracticeFolder.ConnectionTo(folder)).Options);
 

@@ -7,6 +7,12 @@ namespace JauntyBadge.Server.Tests;
 /// <summary>Folders with practices in them, for real processes to open.</summary>
 internal static class Opening
 {
+    /// <summary>A practice as release 0.9.0 kept it.</summary>
+    public const string Of09 = "2026-11-30-7f494c5.db.gz";
+
+    /// <summary>One kept before that.</summary>
+    public const string TooOld = "too-old/2026-11-27-1fc8405.db.gz";
+
     public static string NewFolder() => Directory.CreateTempSubdirectory("jaunty-badge-open-").FullName;
 
     public static string[] On(string folder, params string[] more) =>

@@ -8,14 +8,11 @@ namespace JauntyBadge.Server.Tests;
 /// <summary>Opening a practice: what was cut short, what is another's, and what cannot be opened is said in one sentence. Real processes throughout.</summary>
 public sealed class OpeningTests
 {
-    /// <summary>As release 0.9.0 kept it.</summary>
-    private const string Before = "2026-11-30-7f494c5.db.gz";
-
     /// <summary>What a start killed in the middle of a migration leaves behind.</summary>
     [Fact]
     public async Task A_lock_left_by_a_start_cut_short_keeps_nobody_out()
     {
-        var folder = Unpacked(Before);
+        var folder = Unpacked(Of09);
         Do(
             folder,
             """
@@ -60,7 +57,7 @@ public sealed class OpeningTests
             file.Write(new byte[4096 * 4]);
         }
 
-        var early = Unpacked(Path.Combine("too-old", "2026-11-27-1fc8405.db.gz"));
+        var early = Unpacked(TooOld);
         foreach (
             var (folder, what) in new[]
             {

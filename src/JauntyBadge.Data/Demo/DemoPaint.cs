@@ -120,13 +120,12 @@ internal sealed class DemoPaint(DemoScene scene, DemoCamera camera, int width)
     /// <summary>Lighter where the light falls, darker below.</summary>
     private void Light(SKCanvas canvas)
     {
-        var dog = scene.Shapes.Where(IsCoat).SelectMany(s => s.Points).Select(camera.See).ToList();
-        var (left, top, bottom) = ((float)dog.Min(p => p.X), (float)dog.Min(p => p.Y), (float)dog.Max(p => p.Y));
+        var box = CoatBounds();
         using var falls = new SKPaint { BlendMode = SKBlendMode.SoftLight };
         using var light = new SKPaint { BlendMode = SKBlendMode.Src };
         light.Shader = SKShader.CreateLinearGradient(
-            new SKPoint(left, top),
-            new SKPoint(left + (bottom - top) * 0.5f, bottom),
+            new SKPoint(box.Left, box.Top),
+            new SKPoint(box.Left + box.Height * 0.5f, box.Bottom),
             [new SKColor(255, 250, 235, 200), new SKColor(128, 128, 128, 0), new SKColor(0, 0, 0, 220)],
             [0f, 0.4f, 1f],
             SKShaderTileMode.Clamp
@@ -146,6 +145,12 @@ internal sealed class DemoPaint(DemoScene scene, DemoCamera camera, int width)
         }
     }
 
+    private SKRect CoatBounds()
+    {
+        var seen = scene.Shapes.Where(IsCoat).SelectMany(s => s.Points).Select(p => Pixel(camera.See(p))).ToList();
+        return new SKRect(seen.Min(p => p.X), seen.Min(p => p.Y), seen.Max(p => p.X), seen.Max(p => p.Y));
+    }
+
     private static bool IsCoat(SceneShape shape) => shape is { Is: SceneStuff.Coat, Closed: true, Inside: false };
 
     /// <summary>Hair, each in the colour of where it grows: short on the snout, long at the throat, from the back forward as it lies.</summary>
@@ -157,8 +162,7 @@ internal sealed class DemoPaint(DemoScene scene, DemoCamera camera, int width)
         using (var mask = new SKCanvas(grows))
         using (var filled = new SKPaint())
             Coat(mask, filled);
-        var seen = scene.Shapes.Where(IsCoat).SelectMany(s => s.Points).Select(p => Pixel(camera.See(p))).ToList();
-        var box = new SKRect(seen.Min(p => p.X), seen.Min(p => p.Y), seen.Max(p => p.X), seen.Max(p => p.Y));
+        var box = CoatBounds();
         var (nose, back) = (camera.See(scene.Landmarks[Landmark.NoseTip]), camera.See(scene.Landmarks[Landmark.Occiput]));
         var (length, level) = (back.X - nose.X, (box.Top + box.Bottom) / 2);
         // Thousands of them: the lens smooths their edges at once.

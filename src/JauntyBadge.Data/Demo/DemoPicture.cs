@@ -9,12 +9,25 @@ namespace JauntyBadge.Data.Demo;
 /// A picture of an invented dog's head with a card beside it, drawn in perspective from known dimensions, so that what a
 /// measured picture should give is known. Hair, light and shadow hide its edges as they do on a real one.
 /// </summary>
-/// <param name="View">From where it is seen.</param>
-/// <param name="Jpeg">The picture.</param>
-/// <param name="Marks">Where everything truly lies on it.</param>
-/// <param name="Truth">What the measures truly are.</param>
-public sealed record DemoPicture(PhotoView View, byte[] Jpeg, PhotoMarks Marks, IReadOnlyDictionary<MeasureLine, Length> Truth)
+public sealed class DemoPicture
 {
+    private readonly Lazy<byte[]> jpeg;
+
+    private DemoPicture(PhotoView view, PhotoMarks marks, IReadOnlyDictionary<MeasureLine, Length> truth, Func<byte[]> paint) =>
+        (View, Marks, Truth, jpeg) = (view, marks, truth, new Lazy<byte[]>(paint));
+
+    /// <summary>From where it is seen.</summary>
+    public PhotoView View { get; }
+
+    /// <summary>The picture: painted when it is first asked for.</summary>
+    public byte[] Jpeg => jpeg.Value;
+
+    /// <summary>Where everything truly lies on it.</summary>
+    public PhotoMarks Marks { get; }
+
+    /// <summary>What the measures truly are.</summary>
+    public IReadOnlyDictionary<MeasureLine, Length> Truth { get; }
+
     /// <summary>The invented head: every length of it.</summary>
     public static SnoutModel Head { get; } =
         SnoutModel.From(
@@ -40,14 +53,13 @@ public sealed record DemoPicture(PhotoView View, byte[] Jpeg, PhotoMarks Marks, 
     {
         var scene = DemoScene.Of(view, Head);
         var camera = new DemoCamera(width);
-        var jpeg = new DemoPaint(scene, camera, width).Jpeg((int)view);
         var marks = new PhotoMarks
         {
             Kind = ReferenceKind.Card,
             Corners = [.. scene.Card.Select(camera.See)],
             Landmarks = scene.Landmarks.ToDictionary(l => l.Key, l => camera.See(l.Value)),
         };
-        return new DemoPicture(view, jpeg, marks, scene.Truth);
+        return new DemoPicture(view, marks, scene.Truth, () => new DemoPaint(scene, camera, width).Jpeg((int)view));
     }
 }
 

@@ -20,7 +20,7 @@ internal enum SceneStuff
     /// <summary>Hair grows on it.</summary>
     Coat,
 
-    /// <summary>Eye, nose, tongue, teeth: nothing grows there.</summary>
+    /// <summary>Eye and nose: nothing grows there.</summary>
     Bare,
 
     /// <summary>The card.</summary>
@@ -42,8 +42,8 @@ internal sealed record DemoScene(
     /// <summary>A mouth's line, a crease, a lid: darker than any coat.</summary>
     private const string Dark = "#241a12";
     private static readonly HeadLook Look = new(Ears.Tipped, 0.25, Fur.Long, CoatPattern.BlazeAndCollar, CoatHex: "#6d5a46");
-    private static readonly EnamelPart[] Bare = [EnamelPart.Nose, EnamelPart.Nostril];
     private static readonly EnamelPart[] OfEye = [EnamelPart.Eye, EnamelPart.Iris, EnamelPart.Pupil, EnamelPart.Glint, EnamelPart.Lid];
+    private static readonly EnamelPart[] Bare = [EnamelPart.Nose, EnamelPart.Nostril, .. OfEye];
 
     /// <summary>The head as seen from the side or from above.</summary>
     public static DemoScene Of(PhotoView view, SnoutModel head) => view == PhotoView.Side ? FromTheSide(head) : FromAbove(head);
@@ -140,7 +140,7 @@ internal sealed record DemoScene(
             .Select(f =>
             {
                 var closed = f.Curve.Closed && f.Fill is not null;
-                var stuff = Bare.Contains(f.Part) || OfEye.Contains(f.Part) ? SceneStuff.Bare : SceneStuff.Coat;
+                var stuff = Bare.Contains(f.Part) ? SceneStuff.Bare : SceneStuff.Coat;
                 return new SceneShape(
                     [.. f.Curve.Points().Select(p => at(p, f.Part))],
                     closed,

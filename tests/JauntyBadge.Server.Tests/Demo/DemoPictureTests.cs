@@ -33,7 +33,7 @@ public sealed class DemoPictureTests
                 .Range(from, to - from)
                 .Select(x => Enumerable.Range(toY, fromY - toY).Reverse().First(y => begins(seen.GetPixel(x, y))))
                 .ToList();
-            // What is left of it after a parabola through its three neighbours on either side: how far it jumps.
+            // How far it lies from the middle of where it begins three to the left and three to the right.
             return Enumerable.Range(3, starts.Count - 6).Average(i => Math.Abs(starts[i] - (starts[i - 3] + starts[i + 3]) / 2.0));
         }
 
