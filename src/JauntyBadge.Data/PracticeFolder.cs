@@ -220,6 +220,16 @@ public sealed class PracticeFolder : IDisposable
     /// <summary>Where backups go when nobody says.</summary>
     public string UsualBackups => In("backups");
 
+    /// <summary>Lets go of every connection to its practice that is not in use, so that the files that are there are opened anew. Other practices keep theirs.</summary>
+    public void LetGo()
+    {
+        foreach (var readOnly in new[] { false, true })
+        {
+            using var any = new SqliteConnection(ConnectionTo(Path, readOnly));
+            SqliteConnection.ClearPool(any);
+        }
+    }
+
     /// <summary>Lets another process have it.</summary>
     public void Dispose() => held.Dispose();
 

@@ -298,6 +298,41 @@ test('the stops are put in order and stay so', async ({ page }) => {
   await expect(stops.nth(1)).toHaveText(`2. ${first.slice(3)}`);
 });
 
+test('a stop moves past the one that is seen before it, whatever lies between', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'In the order of my stops' }).click();
+  const stops = page.getByRole('heading', { level: 2, name: /^\d+\. / });
+  const { places } = (await (await page.request.get('/api/round/stops')).json()) as { places: string[] };
+  // Both ends of the round, found by what they are called: the stops between are not on the screen.
+  const [first, last] = [places[0] ?? '', places.at(-1) ?? ''];
+  expect(places.length).toBeGreaterThan(3);
+  const mark = `apart${Date.now()}`;
+  for (const [i, place] of [first, last].entries()) await post(page, '/api/dogs', { name: `${mark} ${i}`, place });
+  await page.getByRole('searchbox', { name: 'Find a dog' }).fill(mark);
+  await expect(stops).toHaveText([`1. ${first}`, `${places.length}. ${last}`]);
+  await page.getByRole('button', { name: `${last}: earlier` }).click();
+  await expect(stops).toHaveText([`1. ${last}`, `2. ${first}`]);
+  await page.getByRole('button', { name: `${last}: later` }).click();
+  await expect(stops).toHaveText([`1. ${first}`, `2. ${last}`]);
+});
+
+test('the stops stand in order or not yet', async ({ page }) => {
+  let letGo = () => {};
+  const held = new Promise<void>((done) => (letGo = done));
+  await page.route('**/api/round?*by=stops*', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'Otis', exact: true })).toBeVisible();
+  // What was listed by what cannot wait is not all there is of a place.
+  await page.getByRole('button', { name: 'In the order of my stops' }).click();
+  await expect(page.getByText('One moment…')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Otis', exact: true })).toHaveCount(0);
+  letGo();
+  await expect(page.getByRole('heading', { level: 2, name: /^2\. / })).toBeVisible();
+});
+
 test('what was moved as the page was left shows where it was moved, though the answer of before comes last', async ({
   page,
 }) => {

@@ -104,7 +104,7 @@ public static class Restore
         if (folder.HasPractice)
         {
             shutOut = await ShutOut.OfAsync(db);
-            await CloseAsync(db);
+            await CloseAsync(folder, db);
         }
 
         var aside = folder.SetAside(clock, isMissed: true);
@@ -117,7 +117,7 @@ public static class Restore
         catch
         {
             // What cannot be opened does not stay in the place of what could.
-            SqliteConnection.ClearAllPools();
+            folder.LetGo();
             folder.SetAside(clock, isMissed: true);
             if (aside is not null)
             {
@@ -159,7 +159,7 @@ public static class Restore
         if (of is { } meant && meant != last.At)
             throw new PracticeProblem("That was undone already, or another backup was put back since. Look again at what is in place.");
         var shutOut = await ShutOut.OfAsync(db);
-        await CloseAsync(db);
+        await CloseAsync(folder, db);
         var aside = folder.SetAside(clock, isMissed: true);
         folder.BringBack(last.SetAside!);
         await folder.PrepareAsync(db, clock, CancellationToken.None);
@@ -170,10 +170,10 @@ public static class Restore
     }
 
     /// <summary>Writes what is still beside the file into it, and lets go of it.</summary>
-    private static async Task CloseAsync(PracticeDb db)
+    private static async Task CloseAsync(PracticeFolder folder, PracticeDb db)
     {
         await db.Database.ExecuteSqlRawAsync("PRAGMA wal_checkpoint(TRUNCATE);");
         await db.Database.CloseConnectionAsync();
-        SqliteConnection.ClearAllPools();
+        folder.LetGo();
     }
 }

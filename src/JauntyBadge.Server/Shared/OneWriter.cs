@@ -27,6 +27,7 @@ internal sealed class WriteGate(PracticeFolder folder) : IDisposable
             throw Busy();
         try
         {
+            await using var open = await OpenAsync(db, cancel);
             await using var transaction = await BeginAsync(db, until, cancel);
             var answer = await write();
             await transaction.CommitAsync(cancel);
@@ -35,7 +36,7 @@ internal sealed class WriteGate(PracticeFolder folder) : IDisposable
             if (folder.IsWhole)
                 return answer;
             // What a file that was taken away holds is gone with this process: open the one that is there, or none.
-            SqliteConnection.ClearAllPools();
+            folder.LetGo();
             throw Gone();
         }
         finally
@@ -79,6 +80,18 @@ internal sealed class WriteGate(PracticeFolder folder) : IDisposable
 
             await Task.Delay(Between, cancel);
         }
+    }
+
+    /// <summary>Keeps the practice open beyond the end of a transaction: SQLite itself takes files away when the last who has it open lets go.</summary>
+    private static async Task<IAsyncDisposable> OpenAsync(PracticeDb db, CancellationToken cancel)
+    {
+        await db.Database.OpenConnectionAsync(cancel);
+        return new Opened(db);
+    }
+
+    private sealed class Opened(PracticeDb db) : IAsyncDisposable
+    {
+        public async ValueTask DisposeAsync() => await db.Database.CloseConnectionAsync();
     }
 
     private static Refusal Gone() =>

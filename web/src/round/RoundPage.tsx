@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { memo, Suspense, useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react';
+import { memo, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link as RouterLink, useNavigate } from 'react-router';
 import { useRestore } from '../dogs/useArchive';
@@ -38,11 +38,11 @@ export function RoundPage() {
   const decides = useDecides();
   const round = useRound(archived, search.trim(), by);
   // A long list comes up bit by bit, so that a tap or a key never waits for it.
-  const data = useDeferredValue(round.data);
+  const list = useDeferredValue(useMemo(() => ({ data: round.data, by, archived }), [round.data, by, archived]));
   const go = useNavigate();
   useHotkeys('n', () => void go('/dogs/new'));
-  const cards = data?.pages.flatMap((page) => page.cards) ?? [];
-  const first = data?.pages[0];
+  const cards = list.data?.pages.flatMap((page) => page.cards) ?? [];
+  const first = list.data?.pages[0];
 
   return (
     <Box maxW="76rem" mx="auto">
@@ -78,7 +78,7 @@ export function RoundPage() {
       {!first ? (
         <Waiting query={round} />
       ) : first.all === 0 ? (
-        archived ? (
+        list.archived ? (
           <Text fontSize="lg">{t`No dog is archived.`}</Text>
         ) : (
           <Suspense>
@@ -90,9 +90,9 @@ export function RoundPage() {
           <Text role="status" srOnly={search === ''} mb="4" color="fg.muted">
             {search === '' ? '' : first.total === 0 ? t`No dog found.` : t`${first.total} of ${first.all} dogs`}
           </Text>
-          {archived ? (
+          {list.archived ? (
             <Archived cards={cards} />
-          ) : by === 'stops' ? (
+          ) : list.by === 'stops' ? (
             <Suspense>
               <Stops cards={cards} row={(card) => <Row key={card.id} card={card} />} />
             </Suspense>

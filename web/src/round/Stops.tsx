@@ -39,15 +39,16 @@ function InOrder({ cards, row, stored }: Rows & { stored: Schemas['StopsDto'] })
     ...value.filter((p) => stored.places.includes(p)),
     ...stored.places.filter((p) => !value.includes(p)),
   ];
-  const move = (place: string, to: number) => {
-    if (to < 0 || to >= places.length) return;
+  const shown = [...places, NOWHERE]
+    .map((place) => ({ place, cards: cards.filter((c) => (c.place ?? NOWHERE) === place) }))
+    .filter((s) => s.cards.length > 0);
+  // Where one that is on the screen stands: what lies between and is not there is moved past as well.
+  const seen = shown.map((s) => places.indexOf(s.place)).filter((at) => at >= 0);
+  const move = (place: string, to: number | undefined) => {
+    if (to === undefined) return;
     const others = places.filter((p) => p !== place);
     change([...others.slice(0, to), place, ...others.slice(to)]);
   };
-  const shown = [...places, NOWHERE].map((place) => ({
-    place,
-    cards: cards.filter((c) => (c.place ?? NOWHERE) === place),
-  }));
   return (
     <>
       {theirs && (
@@ -58,65 +59,64 @@ function InOrder({ cards, row, stored }: Rows & { stored: Schemas['StopsDto'] })
           takeTheirs={takeTheirs}
         />
       )}
-      {shown
-        .filter((s) => s.cards.length > 0)
-        .map(({ place, cards: here }) => {
-          const at = places.indexOf(place);
-          return (
-            <Box
-              as="section"
-              key={place}
-              mb="8"
-              aria-label={place}
-              opacity={dragged === place ? 0.5 : 1}
-              onDragOver={(event) => event.preventDefault()}
-              onDrop={() => {
-                if (dragged && dragged !== place && at >= 0) move(dragged, at);
-                setDragged(null);
-              }}
+      {shown.map(({ place, cards: here }) => {
+        const at = places.indexOf(place);
+        const [earlier, later] = [seen.filter((s) => s < at).at(-1), seen.find((s) => s > at)];
+        return (
+          <Box
+            as="section"
+            key={place}
+            mb="8"
+            aria-label={place}
+            opacity={dragged === place ? 0.5 : 1}
+            onDragOver={(event) => event.preventDefault()}
+            onDrop={() => {
+              if (dragged && dragged !== place && at >= 0) move(dragged, at);
+              setDragged(null);
+            }}
+          >
+            <Flex
+              align="baseline"
+              gap="2"
+              borderBottomWidth="2px"
+              borderColor="fg"
+              pb="1"
+              draggable={at >= 0}
+              cursor={at >= 0 ? 'grab' : 'auto'}
+              onDragStart={() => setDragged(place)}
+              onDragEnd={() => setDragged(null)}
             >
-              <Flex
-                align="baseline"
-                gap="2"
-                borderBottomWidth="2px"
-                borderColor="fg"
-                pb="1"
-                draggable={at >= 0}
-                cursor={at >= 0 ? 'grab' : 'auto'}
-                onDragStart={() => setDragged(place)}
-                onDragEnd={() => setDragged(null)}
-              >
-                <Heading as="h2" size="lg">
-                  {at >= 0 && `${at + 1}. `}
-                  {place}
-                </Heading>
-                {at >= 0 && (
-                  <Flex ms="auto" gap="1">
-                    <Button
-                      size="xs"
-                      variant="ghost"
-                      aria-label={t`${place}: earlier`}
-                      disabled={at === 0}
-                      onClick={() => move(place, at - 1)}
-                    >
-                      ↑
-                    </Button>
-                    <Button
-                      size="xs"
-                      variant="ghost"
-                      aria-label={t`${place}: later`}
-                      disabled={at === places.length - 1}
-                      onClick={() => move(place, at + 1)}
-                    >
-                      ↓
-                    </Button>
-                  </Flex>
-                )}
-              </Flex>
-              <ul>{here.map(row)}</ul>
-            </Box>
-          );
-        })}
+              <Heading as="h2" size="lg">
+                {at >= 0 && `${at + 1}. `}
+                {place}
+              </Heading>
+              {at >= 0 && (
+                <Flex ms="auto" gap="1">
+                  <Button
+                    size="xs"
+                    variant="ghost"
+                    aria-label={t`${place}: earlier`}
+                    disabled={earlier === undefined}
+                    onClick={() => move(place, earlier)}
+                  >
+                    ↑
+                  </Button>
+                  <Button
+                    size="xs"
+                    variant="ghost"
+                    aria-label={t`${place}: later`}
+                    disabled={later === undefined}
+                    onClick={() => move(place, later)}
+                  >
+                    ↓
+                  </Button>
+                </Flex>
+              )}
+            </Flex>
+            <ul>{here.map(row)}</ul>
+          </Box>
+        );
+      })}
     </>
   );
 }

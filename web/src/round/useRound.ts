@@ -1,4 +1,4 @@
-import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import { api, ask } from '../shared/api';
 import { keys } from '../shared/keys';
 
@@ -13,5 +13,9 @@ export const useRound = (archived: boolean, search: string, by: RoundOrder) =>
       ask(api.GET('/api/round', { params: { query: { archived, search, by, from: pageParam } }, signal })),
     initialPageParam: 0,
     getNextPageParam: ({ from, cards, total }) => (from + cards.length < total ? from + cards.length : undefined),
-    placeholderData: keepPreviousData,
+    // What was found stays while more is typed; a stretch of another list is not the beginning of this one.
+    placeholderData: (before, of) => {
+      const [, asked] = of?.queryKey ?? [];
+      return asked?.by === by && asked.archived === archived ? before : undefined;
+    },
   });
