@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectChosen, expectNoViolations, newDog, test } from './support.js';
+import { dogId, expect, expectChosen, expectNoViolations, newDog, test } from './support.js';
 
 /** A dog with a head of its own. */
 async function headed(page: Page, name: string, dog: object, readings: [string, string | null, string][]) {
@@ -86,6 +86,29 @@ test.describe('choosing for', () => {
     await expect(page.getByText('That air passes freely on all sides of the nose.')).toBeVisible();
     await page.emulateMedia({ media: 'print' });
     await expect(page.getByRole('button', { name: 'Print it' })).toBeHidden();
+  });
+});
+
+test.describe('with the server away', () => {
+  test.use({ expectedErrors: [/ERR_INTERNET_DISCONNECTED/] });
+
+  test('a muzzle that cannot be fetched is not taken for the one that stands there', async ({ page, context }) => {
+    await page.goto(`/dogs/${await dogId(page, 'Bracken')}/fit`);
+    const rows = page.getByRole('region', { name: 'Muzzles, ranked' }).getByRole('button', { pressed: false });
+    const name = page
+      .getByRole('region')
+      .filter({ has: page.getByRole('link', { name: 'Drawing as SVG' }) })
+      .getByRole('heading', { level: 2 })
+      .first();
+    const before = (await name.textContent()) ?? '';
+    await context.setOffline(true);
+    await rows.last().click();
+    await expect(page.getByText('What stands here is of before.')).toBeVisible();
+    await expect(page.getByText('This comes up as soon as the server is back.')).toBeVisible();
+    await expect(name).toHaveText(before);
+    await context.setOffline(false);
+    await expect(page.getByText('What stands here is of before.')).toHaveCount(0);
+    await expect(name).not.toHaveText(before);
   });
 });
 

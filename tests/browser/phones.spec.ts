@@ -214,6 +214,23 @@ test('a dog panics in it on its keeper’s phone, where there is no line: off at
     .getByRole('link', { name: /^(Wear|Put the muzzle on)$/ })
     .first()
     .click();
+  // The weather is read off where there is no line: until the server has heard of it no number of before is read, here or on the first page.
+  await expect(page.getByRole('button', { name: 'Put on now' })).toBeVisible();
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Read it by hand' }).click();
+  await page.getByLabel('Air, °C').fill('14');
+  await page.getByLabel('Humidity, %').fill('60');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText(/^How long is said once/)).toBeVisible();
+  await page.getByRole('link', { name: 'Jaunty Badge, home' }).click();
+  await expect(card).toContainText('Not known just now');
+  await expect(card).not.toContainText('At most');
+  await context.setOffline(false);
+  await expect(card).toContainText('At most');
+  await card
+    .getByRole('link', { name: /^(Wear|Put the muzzle on)$/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Put on now' }).click();
   await expect(page.getByRole('button', { name: 'Taken off' })).toBeVisible();
   // It is on, wherever one looks from.

@@ -285,6 +285,53 @@ test('a log names its signs or waits for their names', async ({ page }) => {
   await expect(log.getByText(/^It showed: .*Eats/).first()).toBeVisible();
 });
 
+test.describe('with the server away', () => {
+  test.use({ expectedErrors: [/ERR_INTERNET_DISCONNECTED/] });
+
+  test('how long follows what is ticked, and is withheld where it is not known', async ({ page, context }) => {
+    const id = await wearingDog(page, 'Out of reach');
+    for (const place of ['The yard', 'The lane'])
+      await page.request.post('/api/weather/readings', { data: { airC: 28, humidityPercent: 60, place } });
+    await page.goto(`/dogs/${id}/wear`);
+    const number = page.getByRole('status').filter({ hasText: /At most/ });
+    const putOn = page.getByRole('button', { name: 'Put on now' });
+    await page.getByLabel('Where').selectOption('The yard');
+    await expect(page.getByText('28.0 °C, 60 % at')).toContainText('The yard');
+    await expect(number.getByText('At most 2 minutes')).toBeVisible();
+    await context.setOffline(true);
+
+    // On ground that burns it is not worn in such heat, whoever can be asked.
+    const ground = page.getByLabel(/^On tarmac or sand/);
+    await ground.check({ force: true });
+    await expect(page.getByText('⬣ Not now')).toBeVisible();
+    await expect(putOn).toBeDisabled();
+    await ground.uncheck({ force: true });
+    await expect(number.getByText('At most 2 minutes')).toBeVisible();
+    await expect(putOn).toBeEnabled();
+
+    // What the weather is elsewhere was never asked.
+    await page.getByLabel('Where').selectOption('The lane');
+    await expect(page.getByText('This comes up as soon as the server is back.')).toBeVisible();
+    await expect(number).toHaveCount(0);
+    await expect(putOn).toHaveCount(0);
+    await page.getByLabel('Where').selectOption('The yard');
+    await expect(putOn).toBeEnabled();
+
+    // It was bearable when the server last heard of it; who stands there knows better.
+    await page.getByRole('button', { name: 'Read it by hand' }).click();
+    await page.getByLabel('Air, °C').fill('33');
+    await page.getByLabel('Humidity, %').fill('70');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('once the server has heard of the weather you read')).toBeVisible();
+    await expect(number).toHaveCount(0);
+    await expect(putOn).toHaveCount(0);
+    await context.setOffline(false);
+    await expect(page.getByText('⬣ Not now')).toBeVisible();
+    await expect(putOn).toBeDisabled();
+    await page.request.post('/api/weather/readings', { data: { airC: 12, humidityPercent: 60 } });
+  });
+});
+
 test('the stops are put in order and stay so', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'In the order of my stops' }).click();

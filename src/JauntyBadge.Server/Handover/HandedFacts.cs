@@ -39,7 +39,7 @@ internal static class HandedFacts
         {
             var latest = await WeatherEndpoints.LatestAsync(db, WeatherEndpoints.NewsFor(asker, station), now, asker, id, cancel);
             var read = latest is [var newest, ..] && !newest.Reading.IsStale(now, rules) ? newest.Reading.Weather : null;
-            var asked = WearEndpoints.QuestionOf(fit, choice, WearEndpoints.WornOf(choice, rules), now.UtcDateTime);
+            var asked = HowLong.QuestionOf(fit, choice, HowLong.WornOf(choice, rules), now.UtcDateTime);
             // A card is read for longer than the pause after a wear lasts.
             question = asked with
             {

@@ -82,7 +82,7 @@ internal static class HomeEndpoints
     )
     {
         var fit = await FitFile.LoadAsync(db, pen, id, clock, cancel);
-        var (file, limit) = (fit.File, await WearEndpoints.LimitOfAsync(fit, new(), db, pen, station, asker, clock, cancel));
+        var (file, limit) = (fit.File, (await HowLong.LoadAsync(fit, db, pen, station, asker, clock, cancel)).Of(new()));
         var day = HomeDay.Of(file.Record, clock.Today(), clock.UtcNow(), limit.Seconds > 0);
         var words = new PeopleWords(await pen.WithAsync(file.Measured.Rules, cancel));
         return new(

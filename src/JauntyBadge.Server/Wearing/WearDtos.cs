@@ -15,6 +15,13 @@ namespace JauntyBadge.Server.Wearing;
 /// <param name="HotGround">The ground is too hot for the back of a hand for seven seconds.</param>
 public sealed record LimitEntry(bool? Exercise = null, string? Place = null, bool? InSun = null, bool? HotGround = null);
 
+/// <summary>How long now, worn in one of the ways it may be worn.</summary>
+/// <param name="Exercise">It runs, plays or works.</param>
+/// <param name="InSun">It is worn in the sun.</param>
+/// <param name="HotGround">The ground is too hot for the back of a hand for seven seconds.</param>
+/// <param name="Limit">How long then.</param>
+public sealed record LimitWhenDto(bool Exercise, bool InSun, bool HotGround, WearLimitDto Limit);
+
 /// <summary>A sign to be tapped while it is worn.</summary>
 /// <param name="Group">How it reads in training; null for one of trouble with breath, heat or swallowing.</param>
 /// <param name="OffNow">Off at once.</param>

@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
 using JauntyBadge.Core.Dogs;
@@ -53,6 +54,11 @@ internal static class WearEndpoints
             .May(Concern.Wearing)
             .WithSummary("How long this dog may wear its muzzle now, and what decides it.")
             .OnlyReads();
+        dog.MapGet("/wearing/limits", LimitsAsync)
+            .WithName("wearLimits")
+            .May(Concern.Wearing)
+            .WithSummary("The same for every way it may be worn, so that each is at hand when the line is gone.")
+            .OfThisMoment();
         dog.MapGet("/wears", ListAsync).WithName("wears").May(Concern.Wearing).WithSummary("Its wears, the newest first.");
         dog.MapPut("/wears/{wearId:guid}", PutAsync)
             .WithName("putWear")
@@ -111,128 +117,18 @@ internal static class WearEndpoints
         Asker asker,
         TimeProvider clock,
         CancellationToken cancel
-    ) => await LimitOfAsync(await FitFile.LoadAsync(db, pen, id, clock, cancel), entry, db, pen, station, asker, clock, cancel);
+    ) => (await HowLong.LoadAsync(await FitFile.LoadAsync(db, pen, id, clock, cancel), db, pen, station, asker, clock, cancel)).Of(entry);
 
-    /// <summary>How long now, of a dog that is at hand.</summary>
-    internal static async Task<WearLimitDto> LimitOfAsync(
-        FitFile fit,
-        LimitEntry entry,
+    private static async Task<IReadOnlyList<LimitWhenDto>> LimitsAsync(
+        Guid id,
         PracticeDb db,
         Pen pen,
         StationService station,
         Asker asker,
         TimeProvider clock,
-        CancellationToken cancel
-    )
-    {
-        var (id, today, now, said) = (fit.File.Dog.Id, clock.Today(), clock.GetUtcNow(), WeatherEndpoints.NewsFor(asker, station));
-        var file = fit.File;
-        var rules = file.Measured.Rules;
-        var (writing, record) = (await pen.WithAsync(rules, cancel), file.Record);
-        var words = new WearingWords(writing);
-        var latest = await WeatherEndpoints.LatestAsync(db, said, now, asker, id, cancel);
-        var read =
-            entry.Place.OrNull() is { } place ? latest.FirstOrDefault(r => r.Place == place)
-            : latest is [var newest, ..] ? newest
-            : null;
-        var known = read is not null && !read.Reading.IsStale(now, rules) ? read.Reading.Weather : null;
-        var weather = read is null ? null : WeatherReadDto.Of(read, now, rules);
-        if (file.Muzzle.Choice?.KeptFit is not { } choice)
-            return new WearLimitDto(
-                null,
-                null,
-                null,
-                words.NoMuzzle,
-                0,
-                [],
-                null,
-                "",
-                weather,
-                [],
-                null,
-                0,
-                new DogWords(writing).Cautions(file.Profile, today),
-                0,
-                0,
-                0
-            );
-        var muzzle = WornOf(choice, rules);
-        var question = QuestionOf(fit, choice, muzzle, now.UtcDateTime) with
-        {
-            Weather = known,
-            HeatUnknown = known is null,
-            Exercise = entry.Exercise == true,
-            InSun = entry.InSun == true,
-            HotGround = entry.HotGround == true,
-        };
-        var limit = WearLimit.Of(question, rules);
-        var next = HappyWear.Next(
-            file.Worn.Habits?.Loves ?? [],
-            [.. record.Worn.Wears.Where(w => w.Occasion == Occasion.Fun).Select(w => w.HappyId).OfType<string>()],
-            muzzle,
-            limit.Band,
-            known?.IsFrost == true
-        );
-        var nextCap = next is null ? TimeSpan.Zero : WearLimit.Of(question with { Exercise = question.Exercise || next.Exercise }, rules).Cap;
-        return new WearLimitDto(
-            $"{choice.Model} {choice.Size.Label}",
-            (file.Muzzle.LastTryOn?.Seen.Strap ?? choice.Strap) is { } strap
-                ? words.Strap(
-                    strap.Hole,
-                    strap.Holes,
-                    strap.FromTightestMm is { } open ? Length.FromMillimeters(open) : null,
-                    Length.FromMillimeters(strap.LoopMm)
-                )
-                : null,
-            record.IsOutOfUse(today) && file.Worn.Habits?.HasSpare == true ? words.UseTheSpare : new FittingWords(writing).Caution(choice.Type),
-            words.Headline(limit, question),
-            limit.Cap.TotalSeconds,
-            [.. limit.Lines.Select(l => new LimitLineDto(words.Says(l, question, limit), l.Cap.TotalSeconds, l.Basis))],
-            limit.Band,
-            known is not null ? words.Heat(known, limit.Movers) : words.NotKnown(read?.Reading.Age(now)),
-            weather,
-            // Where it is not worn whatever the weather, no hour is cool enough.
-            WearLimit.Of(question with { Weather = null, HeatUnknown = false }, rules).NotNow
-                ? []
-                :
-                [
-                    .. WearAhead
-                        .Of(question with { HeatUnknown = false }, said.Foretold, rules)
-                        .Select(s => new StretchDto(s.From, s.To, s.Band, words.Of(s.Band, s.Frost), s.Cap.TotalSeconds)),
-                ],
-            next is null ? null : words.Told(next),
-            nextCap.TotalSeconds,
-            new DogWords(writing).Cautions(file.Profile, today),
-            WearLimit.Soon(limit.Cap, rules).TotalSeconds,
-            WearLimit.Soon(nextCap, rules).TotalSeconds,
-            rules[WearLimit.ForgottenOver].TotalSeconds
-        );
-    }
-
-    /// <summary>The wear that is asked about, without its weather.</summary>
-    internal static WearQuestion QuestionOf(FitFile fit, KeptFit choice, WornMuzzle muzzle, DateTime now)
-    {
-        var (file, today) = (fit.File, fit.Today);
-        var past = file.Record.PastWears(today, now);
-        return new(
-            WearingDog.Of(file.Profile, today, file.Worn.Habits?.VeterinarianMinutes is { } minutes ? TimeSpan.FromMinutes(minutes) : null),
-            muzzle,
-            null,
-            Trained: file.Record.TrainedTo,
-            LongestComfortable: past.Longest
-        )
-        {
-            OutOfUse = file.Record.IsOutOfUse(today) && file.Worn.Habits?.HasSpare != true,
-            FitWrong = file.Record.Muzzle?.Tried?.Finding is { Wrong.Count: > 0 } wrong ? wrong : null,
-            Past = past,
-            TrainingOnly = choice.ToTrainIn,
-            RuledOut = choice.ToTrainIn ? null : fit.Against(choice, file.Muzzle.Choice!.SizeId),
-        };
-    }
-
-    /// <summary>The muzzle in use as wearing sees it.</summary>
-    internal static WornMuzzle WornOf(KeptFit choice, HouseRules rules) =>
-        new(choice.Type, choice.GapeDeg is { } degrees ? Gape.Classify(Angle.FromDegrees(degrees), rules) : GapeClass.Closed);
+        CancellationToken cancel,
+        [Description("where the weather is read; the newest reading of any place when left out")] string? place = null
+    ) => (await HowLong.LoadAsync(await FitFile.LoadAsync(db, pen, id, clock, cancel), db, pen, station, asker, clock, cancel)).However(place);
 
     private static async Task<IReadOnlyList<WearDto>> ListAsync(Guid id, PracticeDb db, TimeProvider clock, CancellationToken cancel)
     {

@@ -133,6 +133,23 @@ public sealed class WearingTests : IDisposable
         var hot = await server.PostAsync($"{dog}/wearing/limit", new { place = "Quay" });
         Assert.Equal((0.0, "Not now", "none", null), (hot.Number("seconds"), hot.Text("headline"), hot.Text("band"), hot["next"]));
 
+        // However it will be worn, asked for at once, is what each is asked for by itself.
+        var ways = (await server.GetAsync($"{dog}/wearing/limits?place=Hill")).Json.AsArray();
+        Assert.Equal(8, ways.Select(w => (w!["exercise"]!.ToString(), w["inSun"]!.ToString(), w["hotGround"]!.ToString())).Distinct().Count());
+        foreach (var way in ways)
+        {
+            var asked = new
+            {
+                place = "Hill",
+                exercise = way!["exercise"],
+                inSun = way["inSun"],
+                hotGround = way["hotGround"],
+            };
+            Assert.Equal((await server.PostAsync($"{dog}/wearing/limit", asked)).Json.ToJsonString(), way["limit"]!.ToJsonString());
+        }
+
+        Assert.True(ways.Select(w => w!["limit"]!["seconds"]!.ToString()).Distinct().Count() > 1);
+
         server.Clock.Advance(TimeSpan.FromMinutes(75));
         Assert.Contains("stale", (await server.PostAsync($"{dog}/wearing/limit", new { place = "Hill" })).Text("heatSays"), StringComparison.Ordinal);
         Assert.DoesNotContain("safe", cool.Json.ToJsonString() + hot.Json.ToJsonString(), StringComparison.OrdinalIgnoreCase);

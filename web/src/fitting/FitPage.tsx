@@ -4,7 +4,7 @@ import { Fragment, useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { fieldOf, useThisDog } from '../shared/dog';
 import { useUnit } from '../shared/units';
-import { Waiting } from '../shared/Waiting';
+import { Behind, Waiting } from '../shared/Waiting';
 import { Brief } from './Brief';
 import { FitList } from './FitList';
 import { MuzzleDetail } from './MuzzleDetail';
@@ -36,6 +36,7 @@ export function FitPage() {
   return (
     <Flex direction="column" gap="4" mt="-2">
       <Brief fits={fits.data} card={card} question={question} onChange={setQuestion} />
+      <Behind query={fits} />
       {measured ? (
         <Grid
           templateColumns={{ base: '1fr', lg: '21rem minmax(0, 1fr)' }}

@@ -15,7 +15,7 @@ import { useKeptForm } from '../shared/saving/useKeptForm';
 import { useSubmit } from '../shared/saving/useSubmit';
 import { lengthText, useUnit } from '../shared/units';
 import { priceText } from '../shared/writing';
-import { Waiting } from '../shared/Waiting';
+import { Behind, Waiting } from '../shared/Waiting';
 import { closureWords, frontWords, materialWords, verdictWords } from '../shared/words';
 import { chanceText } from './chance';
 import { Criteria, ReadIt } from './Criteria';
@@ -53,6 +53,7 @@ export function MuzzleDetail({
   const nameOf = (f: Fit) => `${f.bare.name} ${f.size.label}`;
   return (
     <Box as="section" aria-label={nameOf(fit)}>
+      <Behind query={detail} />
       <Flex align="baseline" wrap="wrap" columnGap="4">
         <Heading as="h2" size="3xl">
           {nameOf(fit)}

@@ -49,23 +49,28 @@ export function HomePage() {
 type Call = Schemas['CallDto'];
 
 /** A dog's day as this phone knows it: what it told itself, and the server had not heard of when it answered, comes before the answer. */
-function asTold(dog: Dog, { isOn, over, bad }: ReturnType<typeof useUnheard>): Dog {
+function asTold(dog: Dog, { isOn, over, bad, weather }: ReturnType<typeof useUnheard>): Dog {
   if (bad)
     return {
       ...dog,
+      ...unknown,
       thing: 'waitForFitter',
       title: t`⬣ It went badly: end here`,
       detail: '',
       wearOn: null,
-      wearSeconds: 0,
       wearHeadline: t`Not now`,
-      wearWhy: t`How long it may be worn is known again once the server has heard of it`,
     };
   if (isOn) return { ...dog, thing: 'watchTheWear', title: t`The muzzle is on`, detail: '' };
-  if (over.length === 0) return dog;
   const off = dog.thing === 'watchTheWear' ? { thing: 'rest' as const, title: t`Off, and noted.`, detail: '' } : {};
-  return { ...dog, ...off, wearOn: null };
+  return { ...dog, ...(over.length > 0 && { ...off, wearOn: null }), ...(weather && unknown) };
 }
+
+/** No number is better than one of before. */
+const unknown = {
+  wearSeconds: 0,
+  wearHeadline: t`Not known just now`,
+  wearWhy: t`How long it may be worn is known again once the server has heard of it`,
+};
 
 function DogCard({ dog: answered, answeredAt }: { dog: Dog; answeredAt: number }) {
   const unheard = useUnheard(answered.id, answeredAt);

@@ -3,7 +3,7 @@ import { startTransition, useEffect, useState } from 'react';
 import { cardQuery } from '../handover/useHandover';
 import { dogCardQuery } from '../shared/dog';
 import { signPicturesQuery } from '../shared/signPictures';
-import { askedFirst, limitQuery, wearsQuery, wornSignsQuery } from '../wearing/useWearing';
+import { limitsQuery, wearsQuery, wornSignsQuery } from '../wearing/useWearing';
 import { newsQuery } from './useNews';
 
 /** So long the page has the line to itself before what may be needed next is fetched. */
@@ -16,7 +16,7 @@ export function useAtHand(dogId: string) {
   useEffect(() => {
     const wanted = [
       () => queries.prefetchQuery(dogCardQuery(dogId)),
-      () => queries.prefetchQuery(limitQuery(dogId, askedFirst)),
+      () => queries.prefetchQuery(limitsQuery(dogId, null)),
       () => queries.prefetchQuery(wearsQuery(dogId)),
       () => queries.prefetchQuery(wornSignsQuery),
       () => queries.prefetchQuery(signPicturesQuery(dogId)),

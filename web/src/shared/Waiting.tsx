@@ -1,4 +1,4 @@
-import { Button, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { words } from './api';
@@ -15,3 +15,14 @@ export function Waiting({ query }: { query: Pick<UseQueryResult, 'error' | 'refe
     </Text>
   );
 }
+
+type Asked = Pick<UseQueryResult, 'error' | 'refetch' | 'fetchStatus' | 'isPlaceholderData'>;
+
+/** Says that what stands here answers what was asked before, where what is asked now does not come. */
+export const Behind = ({ query }: { query: Asked }) =>
+  query.isPlaceholderData && (query.error || query.fetchStatus === 'paused') ? (
+    <Box borderInlineStartWidth="4px" borderColor="stop" ps="3" mb="2">
+      <Text fontWeight="700">{t`What stands here is of before.`}</Text>
+      <Waiting query={query} />
+    </Box>
+  ) : null;

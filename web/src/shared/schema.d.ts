@@ -2973,6 +2973,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{id}/wearing/limits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same for every way it may be worn, so that each is at hand when the line is gone. */
+        get: operations["wearLimits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{id}/wears": {
         parameters: {
             query?: never;
@@ -5298,6 +5315,17 @@ export interface components {
              */
             seconds: number;
             basis: components["schemas"]["Basis"];
+        };
+        /** @description How long now, worn in one of the ways it may be worn. */
+        LimitWhenDto: {
+            /** @description It runs, plays or works. */
+            exercise: boolean;
+            /** @description It is worn in the sun. */
+            inSun: boolean;
+            /** @description The ground is too hot for the back of a hand for seven seconds. */
+            hotGround: boolean;
+            /** @description How long then. */
+            limit: components["schemas"]["WearLimitDto"];
         };
         /** @description What a one-time link does. */
         LinkDto: {
@@ -21465,6 +21493,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WearLimitDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not for whoever asks */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    wearLimits: {
+        parameters: {
+            query?: {
+                /** @description where the weather is read; the newest reading of any place when left out */
+                place?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LimitWhenDto"][];
                 };
             };
             /** @description Bad Request */

@@ -23,7 +23,7 @@ import { RunningWear } from './RunningWear';
 import { Steps } from './Steps';
 import { useUnheard, wentBadly } from './unheard';
 import { useRunningWear } from './useRunningWear';
-import { lasting, useLimit, useWears, useWeather, wornSignsQuery, type Limit } from './useWearing';
+import { lasting, useLimit, useWears, useWeather, useWeatherOnItsWay, wornSignsQuery, type Limit } from './useWearing';
 import { WearRooms } from './WearRooms';
 import { occasionMarks, occasionWords } from './words';
 
@@ -83,11 +83,14 @@ function BeforeWear({ dogId, onStart, isOver }: Before) {
   const [hotGround, setHotGround] = useState(false);
   const [place, setPlace] = useState<string | null>(null);
   const [occasion, setOccasion] = useState<Schemas['Occasion']>('ordinary');
-  const limit = useLimit(dogId, { exercise, place, inSun, hotGround });
+  const isRead = useWeatherOnItsWay();
+  const limit = useLimit(dogId, place, { exercise, inSun, hotGround });
   if (!limit.data) return <Waiting query={limit} />;
   const { data } = limit;
+  // It is of another place's weather, or of what it was before somebody read it.
+  const elsewhere = limit.isPlaceholderData || isRead;
   // The server has not heard of it yet: its number is read without what is said above, and is of before.
-  const unheard = isOver && data.seconds > 0;
+  const unheard = elsewhere || (isOver && data.seconds > 0);
   const begin = (happy: Schemas['HappyWear'] | null) =>
     onStart({
       occasion: happy ? 'fun' : occasion,
@@ -116,6 +119,15 @@ function BeforeWear({ dogId, onStart, isOver }: Before) {
             {data.muzzle}
             {data.strap && `, ${data.strap}`}
           </Text>
+        )}
+        {elsewhere && (
+          <Box fontSize="xl" my="3">
+            {isRead ? (
+              t`How long is said once the server has heard of the weather you read.`
+            ) : (
+              <Waiting query={limit} />
+            )}
+          </Box>
         )}
         {!unheard && (
           <>
@@ -156,13 +168,13 @@ function BeforeWear({ dogId, onStart, isOver }: Before) {
             >{t`Put on now`}</Button>
           </>
         )}
-        {data.seconds === 0 && data.muzzle !== null && (
+        {!elsewhere && data.seconds === 0 && data.muzzle !== null && (
           <Text
             mt="2"
             color="fg.muted"
           >{t`In an emergency it may have to be worn all the same: enter it in the log afterwards, and call the veterinarian.`}</Text>
         )}
-        {!isOver && data.next && data.nextSeconds > 0 && (
+        {!isOver && !elsewhere && data.next && data.nextSeconds > 0 && (
           <Box mt="6" borderInlineStartWidth="4px" borderColor="accent" ps="4">
             <Text fontWeight="700">{t`The next happy wear: ${data.next.name.toLowerCase()}`}</Text>
             <Text>{data.next.how}</Text>
@@ -186,8 +198,8 @@ function BeforeWear({ dogId, onStart, isOver }: Before) {
             <Lines limit={data} />
           </>
         )}
-        <WeatherHere limit={data} place={place} onPlace={setPlace} />
-        <DayAhead limit={data} />
+        <WeatherHere limit={limit.isPlaceholderData ? null : data} place={place} onPlace={setPlace} />
+        {!unheard && <DayAhead limit={data} />}
       </Box>
     </Flex>
   );
@@ -262,13 +274,14 @@ function WeatherHere({
   place,
   onPlace,
 }: {
-  limit: Limit;
+  /** What it is judged by; null while that is not known. */
+  limit: Limit | null;
   place: string | null;
   onPlace: (p: string | null) => void;
 }) {
   const weather = useWeather();
   const [typing, setTyping] = useState(false);
-  const read = limit.weather;
+  const read = limit?.weather;
   const places = (weather.data?.latest ?? []).map((r) => r.place).filter((p): p is string => p !== null);
   return (
     <Box as="section" aria-label={t`Weather`} mt="7">
@@ -285,7 +298,7 @@ function WeatherHere({
           </Trans>
         </Text>
       ) : null}
-      <Text>{limit.heatSays}</Text>
+      <Text>{limit?.heatSays}</Text>
       {weather.data?.simulated && !weather.data.connected && (
         <Text>
           <Trans>

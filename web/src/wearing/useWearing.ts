@@ -1,30 +1,44 @@
 import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query';
+import { useSyncExternalStore } from 'react';
 import { api, ask, words, type Schemas } from '../shared/api';
 import { useDogChanged } from '../shared/dog';
 import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
+import { outbox } from '../shared/queries';
+import { waitingAt } from '../shared/saving/changes';
 import { mark } from '../shared/since';
 
 const MINUTE_MS = 60_000;
 
-/** How long now: asked again each minute, for the weather changes. */
-export const useLimit = (dogId: string, asked: Asked) =>
-  useQuery({ ...limitQuery(dogId, asked), placeholderData: keepPreviousData, refetchInterval: MINUTE_MS });
+/** How long now, worn so: asked again each minute, for the weather changes. That of another place stands in until this one's is there. */
+export const useLimit = (dogId: string, place: string | null, worn: Worn) =>
+  useQuery({
+    ...limitsQuery(dogId, place),
+    placeholderData: keepPreviousData,
+    refetchInterval: MINUTE_MS,
+    select: (each) => each.find((l) => ways.every((way) => l[way] === worn[way]))?.limit,
+  });
 
-type Asked = Required<Schemas['LimitEntry']>;
+const ways = ['exercise', 'inSun', 'hotGround'] as const;
 
-/** What is asked before anybody says how it will be worn. */
-export const askedFirst: Asked = { exercise: false, place: null, inSun: false, hotGround: false };
+/** Whether somebody read the weather here and the server has not heard of it. */
+export function useWeatherOnItsWay() {
+  useSyncExternalStore(outbox.subscribe, outbox.moment);
+  return waitingAt('/api/weather/readings').some((reading) => reading.refused === null);
+}
 
-export const limitQuery = (dogId: string, asked: Asked) =>
+/** In which way it will be worn. */
+type Worn = Record<(typeof ways)[number], boolean>;
+
+/** How long now for every way it may be worn: what is ticked is answered at once, also while the server is away. */
+export const limitsQuery = (dogId: string, place: string | null) =>
   queryOptions({
-    queryKey: keys.ofDog(dogId, 'wear-limit', asked),
+    queryKey: keys.ofDog(dogId, 'wear-limit', place),
     queryFn: ({ signal }) =>
       ask(
-        api.POST('/api/dogs/{id}/wearing/limit', {
+        api.GET('/api/dogs/{id}/wearing/limits', {
           signal,
-          params: { path: { id: dogId } },
-          body: asked,
+          params: { path: { id: dogId }, query: { place: place ?? undefined } },
         }),
       ),
   });
