@@ -125,7 +125,10 @@ function BeforeWear({ dogId, onStart, isOver }: Before) {
             {isRead ? (
               t`How long is said once the server has heard of the weather you read.`
             ) : (
-              <Waiting query={limit} />
+              <>
+                <Text fontWeight="700">{t`How long it may be worn there`}</Text>
+                <Waiting query={limit} />
+              </>
             )}
           </Box>
         )}
