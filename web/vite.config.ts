@@ -97,6 +97,11 @@ export default defineConfig({
               name: 'shared',
               test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.(useWearing|unheard)|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|[Gg]roup|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|Shortcuts|SignButtons|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
             },
+            // What forms and drawings are made of: in forty pieces, each would wait its turn on the line.
+            {
+              name: 'controls',
+              test: /node_modules.react-hook-form|@zag-js.(checkbox|slider)[\\/]|@ark-ui.react.dist.components.(checkbox|slider|field)[\\/]/,
+            },
           ],
         },
       },

@@ -307,6 +307,7 @@ public sealed record BriefDto(
 /// <param name="FilteredOut">How many sizes the filters left out.</param>
 /// <param name="Out">How many of the others are out; the list may hold fewer of them.</param>
 /// <param name="Training">Light baskets to train in, where two muzzles are advised.</param>
+/// <param name="Hand">The one in hand where none is picked; null where it was not asked for, or there is none.</param>
 public sealed record FitsDto(
     BriefDto Brief,
     IReadOnlyList<SourceDto> Snout,
@@ -315,7 +316,8 @@ public sealed record FitsDto(
     int Out,
     IReadOnlyList<TrainingRowDto> Training,
     IReadOnlyList<MissingMeasure> Missing,
-    FitSettingsDto Settings
+    FitSettingsDto Settings,
+    FitDetailDto? Hand
 );
 
 /// <summary>A dimension of the drawing.</summary>

@@ -75,7 +75,8 @@ internal static class FittingEndpoints
         bool? inVan = null,
         decimal? mostPrice = null,
         DateOnly? by = null,
-        [Description("How many that are out come along, the nearest miss first; all where it is not said.")] int? mostOut = null
+        [Description("How many that are out come along, the nearest miss first; all where it is not said.")] int? mostOut = null,
+        [Description("Whether the one in hand where none is picked comes along, drawn: the chosen one, or the first of the list.")] bool? hand = null
     )
     {
         var asked = query.Read();
@@ -91,6 +92,7 @@ internal static class FittingEndpoints
         var byModel = ranked.ToLookup(f => f.Model.Id);
         FitRowDto Row(RankedFit f) => FitRowDto.Of(f, Remedies.For(f, byModel[f.Model.Id]), file.Van.GetValueOrDefault(f.Size.Id), file.Words);
         var kept = ranked.Where(Kept).Select(Row).OrderBy(r => r.Group).ThenBy(r => r.Group == FitGroup.Near ? r.Remedies[0].Kinds.Max() : default).ToList();
+        var inHand = hand == true && kept.Count > 0 ? file.File.Muzzle.Choice?.SizeId ?? kept[0].SizeId : null;
         return new FitsDto(
             BriefDto.Of(brief, advice, file.Words, file.Overruled),
             question?.Snout.SourcesDto(new(file.Writing)) ?? [],
@@ -101,7 +103,8 @@ internal static class FittingEndpoints
                 ? [.. TrainingMuzzle.From(ranked).Select(t => TrainingRowDto.Of(t, file.Van.GetValueOrDefault(t.Fit.Size.Id), file.Words))]
                 : [],
             [.. file.Dog.Assessed.Missing.Select(new MeasuringWords(file.Writing).Told)],
-            FitSettingsDto.Of(file.Settings)
+            FitSettingsDto.Of(file.Settings),
+            ranked.FirstOrDefault(f => f.Size.Id == inHand) is { } one ? Detail(file, one, byModel[one.Model.Id]) : null
         );
     }
 
@@ -118,9 +121,16 @@ internal static class FittingEndpoints
         var file = await FitFile.LoadAsync(db, pen, id, clock, cancel);
         var question = file.NeedQuestion(query.Read());
         var fit = file.Judge(sizeId, question);
-        IReadOnlyList<RankedFit> sizes = [.. fit.Model.Sizes.Select(s => s.Id == sizeId ? fit : Ranking.Judge(fit.Model, s, question))];
-        return new FitDetailDto(
-            FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(sizeId), TrainingOf(file, fit, sizes), file.Words),
+        return Detail(file, fit, fit.Model.Sizes.Select(s => s.Id == sizeId ? fit : Ranking.Judge(fit.Model, s, question)));
+    }
+
+    /// <summary>One muzzle on the dog, among the sizes of its model.</summary>
+    private static FitDetailDto Detail(FitFile file, RankedFit fit, IEnumerable<RankedFit> judged)
+    {
+        var of = judged.ToDictionary(f => f.Size.Id);
+        IReadOnlyList<RankedFit> sizes = [.. fit.Model.Sizes.Select(s => of[s.Id])];
+        return new(
+            FitDto.Of(fit, Remedies.For(fit, sizes), file.Van.GetValueOrDefault(fit.Size.Id), TrainingOf(file, fit, sizes), file.Words),
             FitDrawingDto.Of(FitDrawing.Of(fit, file.Dog.Profile.Look))
         );
     }

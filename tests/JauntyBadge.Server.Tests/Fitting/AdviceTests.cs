@@ -200,6 +200,27 @@ public sealed class AdviceTests(PracticeServer server) : IClassFixture<PracticeS
         );
     }
 
+    /// <summary>The first look is one answer: with the list comes the muzzle in hand, as it would be told by itself.</summary>
+    [Fact]
+    public async Task The_muzzle_in_hand_comes_along_where_it_is_asked_for()
+    {
+        var dog = await server.MeasuredDogAsync();
+        var list = (await server.GetAsync($"{dog}/fits"))["fits"]!.AsArray();
+        Assert.Null((await server.GetAsync($"{dog}/fits"))["hand"]);
+        await HasInHandAsync(list[0]!["sizeId"]!.GetValue<string>());
+        var chosen = list[3]!["sizeId"]!.GetValue<string>();
+        await server.PostAsync($"{dog}/choice", new { sizeId = chosen, note = "Had it before." });
+        await HasInHandAsync(chosen);
+        Assert.Null((await server.GetAsync($"{await server.NewDogAsync()}/fits?hand=true"))["hand"]);
+
+        async Task HasInHandAsync(string size)
+        {
+            var hand = (await server.GetAsync($"{dog}/fits?hand=true&mostOut=12&unit=in"))["hand"]!;
+            Assert.Equal(size, hand["fit"]!["sizeId"]!.GetValue<string>());
+            Assert.Equal((await server.GetAsync($"{dog}/fits/{size}?unit=in")).Json.ToJsonString(), hand.ToJsonString());
+        }
+    }
+
     [Fact]
     public async Task A_dog_that_wears_it_is_told_to_have_a_spare_once_the_purpose_is_passed()
     {

@@ -1,11 +1,14 @@
 import { ErrorBoundary } from 'react-error-boundary';
 import { useLocation, useRoutes, type RouteObject } from 'react-router';
+import { dogCardQuery } from '../shared/dog';
 import { forKind } from '../shared/forKind';
 import { keys } from '../shared/keys';
 import { queries } from '../shared/queries';
-import { page, pagesOf, rooms } from '../shared/rooms';
+import { page, pagesOf, rooms, type Ahead } from '../shared/rooms';
 import { Failure, Nowhere } from './Failure';
 import { Shell } from './Shell';
+
+const askForDog: Ahead = ({ dogId = '' }) => queries.prefetchQuery(dogCardQuery(dogId));
 
 /** One obvious address for each job, as the rooms bring them. Rooms load when they are first opened. */
 export const makeRoutes = (): RouteObject[] => [
@@ -18,7 +21,7 @@ export const makeRoutes = (): RouteObject[] => [
         .map((page) => forKind(page, pagesOf('pagesOf'))),
       {
         path: 'dogs/:dogId',
-        Component: page(() => import('../dogs/DogLayout'), 'DogLayout'),
+        Component: page(() => import('../dogs/DogLayout'), 'DogLayout', askForDog),
         children: rooms()
           .flatMap((room) => room.dogPages ?? [])
           .map((page) => forKind(page, pagesOf('dogPagesOf'))),

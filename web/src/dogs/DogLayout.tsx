@@ -8,14 +8,11 @@ import { Badge } from '../shared/Badge';
 import { Key } from '../shared/Mark';
 import { Parts } from '../shared/Parts';
 import { useMe } from '../shared/me';
-import { queries } from '../shared/queries';
-import { tabs, type Ahead } from '../shared/rooms';
+import { tabs } from '../shared/rooms';
 import { lyingFlat } from '../shared/padSizes';
 import { usePageTitle } from '../shared/usePageTitle';
 import { Waiting } from '../shared/Waiting';
-import { dogCardQuery, useDogCard } from '../shared/dog';
-
-export const ahead: Ahead = ({ dogId = '' }) => queries.prefetchQuery(dogCardQuery(dogId));
+import { useDogCard } from '../shared/dog';
 
 /** On a phone that lies flat the page itself begins above the fold. */
 const flat = {

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Grid, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
-import { Fragment, useState, type ReactNode } from 'react';
+import { Fragment, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { fieldOf, useThisDog } from '../shared/dog';
 import { useUnit } from '../shared/units';
@@ -8,10 +8,14 @@ import { Behind, Waiting } from '../shared/Waiting';
 import { Brief } from './Brief';
 import { FitList } from './FitList';
 import { MuzzleDetail } from './MuzzleDetail';
-import type { Ahead } from '../shared/rooms';
-import { askAhead, inHandAtFirst, noFilters, noQuestion, useFetchAhead, useFits } from './useFits';
+import { inHandAtFirst, noFilters, noQuestion, useFetchAhead, useFits } from './useFits';
 
-export const ahead: Ahead = ({ dogId = '' }) => askAhead(dogId);
+/** The list stands beside the one in hand from here on (the theme's lg); before, it is not there until it is asked for. */
+const wide = window.matchMedia('(min-width: 64rem)');
+const onWidth = (changed: () => void) => {
+  wide.addEventListener('change', changed);
+  return () => wide.removeEventListener('change', changed);
+};
 
 /** From measurements to the right muzzle: the brief, the ranked catalogue, and the one in hand drawn over the snout. */
 export function FitPage() {
@@ -22,6 +26,7 @@ export function FitPage() {
   const [picked, setPicked] = useState<string | null>(null);
   // On a phone the one in hand and the list change places; side by side elsewhere.
   const [shows, setShows] = useState<'hand' | 'list'>('hand');
+  const isWide = useSyncExternalStore(onWidth, () => wide.matches);
   const [allOut, setAllOut] = useState(false);
   const fits = useFits(card.dog.id, question, filters, unit, allOut);
   const fetchAhead = useFetchAhead(card.dog.id, question, unit);
@@ -50,24 +55,20 @@ export function FitPage() {
               onClick={() => setShows('list')}
             >{t`The list: ${fits.data.fits.filter((f) => f.group === 'fits').length} fit`}</Shows>
           </Flex>
-          <Box
-            display={{ base: shows === 'list' ? 'block' : 'none', lg: 'block' }}
-            position={{ lg: 'sticky' }}
-            top="4"
-            maxH={{ lg: 'calc(100vh - 2rem)' }}
-            overflowY={{ lg: 'auto' }}
-          >
-            <FitList
-              fits={fits.data}
-              inHand={inHand ?? ''}
-              chosen={card.choice?.sizeId ?? null}
-              filters={filters}
-              onFilter={setFilters}
-              onOut={() => setAllOut(true)}
-              onPick={pick}
-              onNear={fetchAhead}
-            />
-          </Box>
+          {(isWide || shows === 'list') && (
+            <Box position={{ lg: 'sticky' }} top="4" maxH={{ lg: 'calc(100vh - 2rem)' }} overflowY={{ lg: 'auto' }}>
+              <FitList
+                fits={fits.data}
+                inHand={inHand ?? ''}
+                chosen={card.choice?.sizeId ?? null}
+                filters={filters}
+                onFilter={setFilters}
+                onOut={() => setAllOut(true)}
+                onPick={pick}
+                onNear={fetchAhead}
+              />
+            </Box>
+          )}
           {inHand && (
             <Box display={{ base: shows === 'hand' ? 'block' : 'none', lg: 'block' }} minW="0">
               <MuzzleDetail card={card} sizeId={inHand} question={question} fits={fits.data} onPick={pick} />

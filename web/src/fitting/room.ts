@@ -22,7 +22,14 @@ export const room: Room = {
     { path: 'van', Component: page(() => import('./van/VanPage'), 'VanPage') },
   ],
   dogPages: [
-    { path: 'fit', Component: page(() => import('./FitPage'), 'FitPage') },
+    {
+      path: 'fit',
+      Component: page(
+        () => import('./FitPage'),
+        'FitPage',
+        async (params) => (await import('./useFits')).askAhead(params),
+      ),
+    },
     { path: 'fit/try', Component: page(() => import('./TryOnPage'), 'TryOnPage') },
     { path: 'fit/order', Component: page(() => import('./OrderPage'), 'OrderPage') },
     { path: 'fit/earlier', Component: page(() => import('./EarlierPage'), 'EarlierPage') },

@@ -7,6 +7,7 @@ import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
 import { sendChange, type Change } from '../shared/saving/changes';
 import { queries } from '../shared/queries';
+import type { Ahead } from '../shared/rooms';
 import { unitHere, type Unit } from '../shared/units';
 
 /** How the catalogue is to be judged; what is null follows from the dog. */
@@ -53,8 +54,10 @@ const FEW_OUT = 12;
 
 const fitsOf = (dogId: string, question: Question, filters: Filters, unit: Unit, allOut: boolean) => ({
   queryKey: keys.ofDog(dogId, 'fits', question, filters, unit, allOut),
-  queryFn: ({ signal }: { signal: AbortSignal }) =>
-    ask(
+  queryFn: async ({ signal }: { signal: AbortSignal }) => {
+    // The first look is one answer: the muzzle in hand comes along.
+    const isFirst = question === noQuestion && filters === noFilters && !allOut;
+    const fits = await ask(
       api.GET('/api/dogs/{id}/fits', {
         signal,
         params: {
@@ -65,10 +68,14 @@ const fitsOf = (dogId: string, question: Question, filters: Filters, unit: Unit,
             mostPrice: filters.mostPrice ?? undefined,
             by: filters.by ?? undefined,
             mostOut: allOut ? undefined : FEW_OUT,
+            hand: isFirst || undefined,
           },
         },
       }),
-    ),
+    );
+    if (fits.hand) queries.setQueryData(fitOf(dogId, fits.hand.fit.sizeId, question, unit).queryKey, fits.hand);
+    return fits;
+  },
 });
 
 export const useFits = (...asked: Parameters<typeof fitsOf>) =>
@@ -90,15 +97,11 @@ export const inHandAtFirst = (card: Schemas['DogCardDto'], fits: Schemas['FitsDt
   card.choice?.sizeId ?? fits.fits[0]?.sizeId;
 
 /** Asks for the first look at a dog's fit: the list, and the muzzle in hand. */
-export async function askAhead(dogId: string) {
-  const unit = unitHere();
-  const [card, fits] = await Promise.all([
-    queries.fetchQuery(dogCardQuery(dogId)),
-    queries.fetchQuery(fitsOf(dogId, noQuestion, noFilters, unit, false)),
+export const askAhead: Ahead = ({ dogId = '' }) =>
+  Promise.all([
+    queries.prefetchQuery(dogCardQuery(dogId)),
+    queries.prefetchQuery(fitsOf(dogId, noQuestion, noFilters, unitHere(), false)),
   ]);
-  const sizeId = inHandAtFirst(card, fits);
-  if (sizeId) await queries.prefetchQuery(fitOf(dogId, sizeId, noQuestion, unit));
-}
 
 /** One muzzle on the dog; the one before stays while the next is on its way. */
 export const useFit = (dogId: string, sizeId: string | null, question: Question, unit: Unit) =>

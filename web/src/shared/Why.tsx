@@ -1,6 +1,6 @@
-import { IconButton, Popover, Portal, Text } from '@chakra-ui/react';
-import { popoverSlotRecipe } from '@chakra-ui/react/theme';
+import { chakra, IconButton, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
+import { useId, useState } from 'react';
 import type { Schemas } from './api';
 
 const kindWords: Record<Schemas['BasisKind'], string> = {
@@ -10,33 +10,67 @@ const kindWords: Record<Schemas['BasisKind'], string> = {
   memory: t`From memory, not looked up`,
 };
 
-/** The ground a number or rule stands on, one key away. */
+/** The ground a number or rule stands on, one key away. The browser's own popover: it closes on Escape and a tap elsewhere, and hands the focus back. */
 export function Why({ basis, about }: { basis: Schemas['Basis']; about: string }) {
+  const id = useId();
+  const [open, setOpen] = useState(false);
   return (
-    <Popover.Root recipe={popoverSlotRecipe} lazyMount unmountOnExit positioning={{ placement: 'top' }}>
-      <Popover.Trigger asChild>
-        <IconButton
-          size="2xs"
-          variant="outline"
-          rounded="full"
-          minW="6"
-          h="6"
-          aria-label={t`Why? ${about}`}
-          borderColor="border.strong"
-        >
-          ?
-        </IconButton>
-      </Popover.Trigger>
-      <Portal>
-        <Popover.Positioner>
-          <Popover.Content bg="bg.panel" maxW="20rem" aria-label={t`Why? ${about}`}>
-            <Popover.Body>
-              <Text fontWeight="700">{kindWords[basis.kind]}</Text>
-              <Text>{basis.note}</Text>
-            </Popover.Body>
-          </Popover.Content>
-        </Popover.Positioner>
-      </Portal>
-    </Popover.Root>
+    <>
+      <IconButton
+        size="2xs"
+        variant="outline"
+        rounded="full"
+        minW="6"
+        h="6"
+        aria-label={t`Why? ${about}`}
+        aria-haspopup="dialog"
+        borderColor="border.strong"
+        popoverTarget={id}
+      >
+        ?
+      </IconButton>
+      <Ground
+        id={id}
+        popover="auto"
+        role="dialog"
+        aria-label={t`Why? ${about}`}
+        tabIndex={-1}
+        onToggle={(event) => {
+          setOpen(event.newState === 'open');
+          if (event.newState === 'open') event.currentTarget.focus();
+        }}
+      >
+        {open && (
+          <>
+            <Text fontWeight="700">{kindWords[basis.kind]}</Text>
+            <Text>{basis.note}</Text>
+          </>
+        )}
+      </Ground>
+    </>
   );
 }
+
+/** Beside what it is about where the browser can see to that; in the middle of the window elsewhere. */
+const Ground = chakra('div', {
+  base: {
+    bg: 'bg.panel',
+    color: 'fg',
+    fontSize: 'sm',
+    fontWeight: '400',
+    textAlign: 'start',
+    whiteSpace: 'normal',
+    p: '4',
+    maxW: 'min(20rem, 100vw - 2rem)',
+    borderWidth: '1px',
+    borderColor: 'border.strong',
+    shadow: 'lg',
+    rounded: 'md',
+    '@supports (position-area: top)': {
+      inset: 'auto',
+      margin: '2',
+      positionArea: 'top',
+      positionTryFallbacks: 'flip-block, top span-left, top span-right, bottom span-left, bottom span-right',
+    },
+  },
+});

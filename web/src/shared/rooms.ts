@@ -91,15 +91,20 @@ export const pagesOf = (of: 'pagesOf' | 'dogPagesOf') =>
 /** The links along the top in their order. */
 export const links = (kind: Kind) => inOrder(all.flatMap((room) => room.links ?? []).filter(whose(kind)));
 
-/** What a page's module may bring along: asks for what the page at an address will show, before there is a page to ask. */
+/** Asks for what the page at an address will show, before there is a page to ask. */
 export type Ahead = (params: Record<string, string | undefined>) => unknown;
 
 const aheads = new WeakMap<object, Ahead>();
 
-/** A page that loads when it is first opened. */
-export const page = <M extends Record<string, unknown>>(load: () => Promise<M>, name: keyof M & string) => {
+/** A page that loads when it is first opened; what asks ahead for it is smaller, and is there before it. */
+export const page = <M extends Record<string, unknown>>(
+  load: () => Promise<M>,
+  name: keyof M & string,
+  ahead?: Ahead,
+) => {
   const Page = late(async () => (await load())[name] as ComponentType);
-  aheads.set(Page, async (params) => ((await load())['ahead'] as Ahead | undefined)?.(params));
+  // What is asked for goes out first: the line takes few at a time.
+  aheads.set(Page, (params) => Promise.all([ahead?.(params), load()]));
   return Page;
 };
 

@@ -4592,6 +4592,7 @@ export interface components {
             training: components["schemas"]["TrainingRowDto"][];
             missing: components["schemas"]["MissingMeasure"][];
             settings: components["schemas"]["FitSettingsDto"];
+            hand: null | components["schemas"]["FitDetailDto"];
         };
         /** @description When the dog will be ready. */
         ForecastDto: {
@@ -13727,6 +13728,8 @@ export interface operations {
                 by?: string;
                 /** @description How many that are out come along, the nearest miss first; all where it is not said. */
                 mostOut?: number;
+                /** @description Whether the one in hand where none is picked comes along, drawn: the chosen one, or the first of the list. */
+                hand?: boolean;
             };
             header?: never;
             path: {
