@@ -12,7 +12,9 @@ public sealed class MayTests(ClosedPractice practice) : IClassFixture<ClosedPrac
     [
         .. Words("dog record whoDidWhat plan waysOfWorking schoolsCompared whereToBegin outlook progress chooseTrainingWeek"),
         .. Words("startSession sessionRecord nextSession session putGo deleteGo putSign deleteSign finishSet endSession"),
-        .. Words("wearLimit wearLimits wears putWear removeWear restoreWear addWearPicture wearPicture balance inspections inspect removeInspection restoreInspection"),
+        .. Words(
+            "wearLimit wearLimits wears putWear removeWear restoreWear addWearPicture wearPicture balance inspections inspect removeInspection restoreInspection"
+        ),
         .. Words("appointments putAppointment removeAppointment restoreAppointment habits putHabits treats weather typeWeather"),
         .. Words("card cardPdf dogDays calendarFile papers paper dossier home news putNews readNews addNewsPicture newsPicture"),
         .. Words("me ownDevices signOutThere practise coatColours about happyWears wornSigns signs signPictures stepDrawing writing"),

@@ -56,7 +56,7 @@ internal sealed class NeckStrapLoop : MeasuredCriterion
         var other = StrapSetting.OtherSide(marked, wanted, range, words.HolePitch, words.Rules);
         return other is null
             ? writing.Say($"No hole leaves just that: hole {hole} leaves {Left(marked.Loop)}.")
-            : writing.Say($"No hole leaves just that: hole {hole} leaves {Left(marked.Loop)}, hole {other.Hole} {Left(other.Loop)}.");
+            : writing.Say($"No hole leaves just that: hole {hole} leaves {Left(marked.Loop)}, hole {other.Hole} leaves {Left(other.Loop)}.");
     }
 
     private Found Of(in StrapCase c) =>
