@@ -83,7 +83,6 @@ await picture('fit', {
     await page.getByRole('slider', { name: 'Open the jaw' }).focus();
     for (let i = 0; i < 15; i++) await page.keyboard.press('ArrowRight');
   },
-  top: 'Compare with',
 });
 await picture('catalogue', {
   at: () => '/catalogue',
