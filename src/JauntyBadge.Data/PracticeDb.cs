@@ -111,6 +111,8 @@ public sealed class PracticeDb(DbContextOptions<PracticeDb> options, BreedRanges
         configurationBuilder.Properties<DateTime>().HaveConversion<UtcConverter>();
     }
 
+    protected override void OnConfiguring(DbContextOptionsBuilder optionsBuilder) => optionsBuilder.AddInterceptors(OneByOne.Instance);
+
     /// <summary>Each room says in its own folder how its rows lie.</summary>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {

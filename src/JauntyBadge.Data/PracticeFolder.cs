@@ -226,7 +226,8 @@ public sealed class PracticeFolder : IDisposable
         foreach (var readOnly in new[] { false, true })
         {
             using var any = new SqliteConnection(ConnectionTo(Path, readOnly));
-            SqliteConnection.ClearPool(any);
+            lock (OneByOne.Instance.Turn)
+                SqliteConnection.ClearPool(any);
         }
     }
 

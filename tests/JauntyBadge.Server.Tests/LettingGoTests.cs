@@ -1,8 +1,10 @@
 using System.Data.Common;
 using System.Net;
 using System.Net.Http.Json;
+using JauntyBadge.Data;
 using JauntyBadge.TestHost;
 using Microsoft.Data.Sqlite;
+using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Diagnostics;
 
 namespace JauntyBadge.Server.Tests;
@@ -22,6 +24,64 @@ public sealed class LettingGoTests
         {
             var made = await http.PostAsJsonAsync("/api/dogs", new { name = $"Pip {i}" }, cancel);
             Assert.Equal(HttpStatusCode.Created, made.StatusCode);
+        }
+    }
+
+    /// <summary>The library's pool may hand one connection to two who ask at the same moment.</summary>
+    [Fact]
+    public async Task Connections_are_opened_one_at_a_time()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        using var together = new Together();
+        await Task.WhenAll(
+            Enumerable
+                .Range(0, 8)
+                .Select(i =>
+                    Task.Run(
+                        async () =>
+                        {
+                            await using var connection = new Slow(together);
+                            await using var db = new PracticeDb(new DbContextOptionsBuilder<PracticeDb>().UseSqlite(connection).Options);
+                            await (i % 2 == 0 ? db.Database.OpenConnectionAsync(cancel) : Task.Run(db.Database.OpenConnection, cancel));
+                            Assert.Equal(System.Data.ConnectionState.Open, connection.State);
+                        },
+                        cancel
+                    )
+                )
+        );
+        Assert.Equal((8, 1), (together.Opened, together.Most));
+    }
+
+    /// <summary>How many were being opened at once.</summary>
+    private sealed class Together : IDisposable
+    {
+        private readonly SemaphoreSlim count = new(1);
+        private int now;
+
+        public int Opened { get; private set; }
+
+        public int Most { get; private set; }
+
+        public void Enter()
+        {
+            count.Wait();
+            (Opened, Most) = (Opened + 1, Math.Max(Most, ++now));
+            count.Release();
+        }
+
+        public void Leave() => Interlocked.Decrement(ref now);
+
+        public void Dispose() => count.Dispose();
+    }
+
+    private sealed class Slow(Together together) : SqliteConnection("Data Source=:memory:")
+    {
+        public override void Open()
+        {
+            together.Enter();
+            Thread.Sleep(30);
+            base.Open();
+            together.Leave();
         }
     }
 

@@ -27,8 +27,8 @@ internal sealed class WriteGate(PracticeFolder folder) : IDisposable
             throw Busy();
         try
         {
-            await using var open = await OpenAsync(db, cancel);
             await using var transaction = await BeginAsync(db, until, cancel);
+            await using var open = await StayOpenAsync(db, cancel);
             var answer = await write();
             await transaction.CommitAsync(cancel);
             if (db.LastGiven is { } last)
@@ -83,7 +83,7 @@ internal sealed class WriteGate(PracticeFolder folder) : IDisposable
     }
 
     /// <summary>Keeps the practice open beyond the end of a transaction: SQLite itself takes files away when the last who has it open lets go.</summary>
-    private static async Task<IAsyncDisposable> OpenAsync(PracticeDb db, CancellationToken cancel)
+    private static async Task<IAsyncDisposable> StayOpenAsync(PracticeDb db, CancellationToken cancel)
     {
         await db.Database.OpenConnectionAsync(cancel);
         return new Opened(db);

@@ -42,8 +42,10 @@ export function Why({ basis, about }: { basis: Schemas['Basis']; about: string }
       >
         {open && (
           <>
-            <Text fontWeight="700">{kindWords[basis.kind]}</Text>
-            <Text>{basis.note}</Text>
+            <Text as="span" display="block" fontWeight="700">
+              {kindWords[basis.kind]}
+            </Text>
+            {basis.note}
           </>
         )}
       </Ground>
@@ -51,8 +53,8 @@ export function Why({ basis, about }: { basis: Schemas['Basis']; about: string }
   );
 }
 
-/** Beside what it is about where the browser can see to that; in the middle of the window elsewhere. */
-const Ground = chakra('div', {
+/** Beside what it is about where the browser can see to that; in the middle of the window elsewhere. It may stand in a sentence. */
+const Ground = chakra('span', {
   base: {
     bg: 'bg.panel',
     color: 'fg',
