@@ -32,7 +32,7 @@ public sealed class LettingGoTests
     public async Task Connections_are_opened_one_at_a_time()
     {
         var cancel = TestContext.Current.CancellationToken;
-        using var together = new Together();
+        var together = new Together();
         await Task.WhenAll(
             Enumerable
                 .Range(0, 8)
@@ -53,9 +53,9 @@ public sealed class LettingGoTests
     }
 
     /// <summary>How many were being opened at once.</summary>
-    private sealed class Together : IDisposable
+    private sealed class Together
     {
-        private readonly SemaphoreSlim count = new(1);
+        private readonly Lock count = new();
         private int now;
 
         public int Opened { get; private set; }
@@ -64,14 +64,15 @@ public sealed class LettingGoTests
 
         public void Enter()
         {
-            count.Wait();
-            (Opened, Most) = (Opened + 1, Math.Max(Most, ++now));
-            count.Release();
+            lock (count)
+                (Opened, Most) = (Opened + 1, Math.Max(Most, ++now));
         }
 
-        public void Leave() => Interlocked.Decrement(ref now);
-
-        public void Dispose() => count.Dispose();
+        public void Leave()
+        {
+            lock (count)
+                now--;
+        }
     }
 
     private sealed class Slow(Together together) : SqliteConnection("Data Source=:memory:")

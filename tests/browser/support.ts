@@ -111,6 +111,17 @@ export async function versionOf(page: Page, id: string): Promise<string> {
   return `"${dog.version}"`;
 }
 
+/** Holds back what is asked for at an address; answers what lets it go. */
+export async function holdBack(page: Page, address: string): Promise<() => void> {
+  let letGo = () => {};
+  const held = new Promise<void>((done) => (letGo = done));
+  await page.route(address, async (route) => {
+    await held;
+    await route.continue();
+  });
+  return () => letGo();
+}
+
 /** Begins the session that the page offers, past the question how the dog is. */
 export async function beginSession(page: Page) {
   await page.getByRole('button', { name: 'Start a session' }).click();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { dogId, expect, newDog, post, test } from './support.js';
+import { dogId, expect, holdBack, newDog, post, test } from './support.js';
 
 /** A dog that is far enough to wear its muzzle, with a cool reading of the weather. */
 async function wearingDog(page: Page, name: string): Promise<string> {
@@ -271,12 +271,7 @@ test('a dog’s record tells of every room and is narrowed to one', async ({ pag
 });
 
 test('a log names its signs or waits for their names', async ({ page }) => {
-  let letGo = () => {};
-  const held = new Promise<void>((done) => (letGo = done));
-  await page.route('**/api/worn-signs', async (route) => {
-    await held;
-    await route.continue();
-  });
+  const letGo = await holdBack(page, '**/api/worn-signs');
   await page.goto(`/dogs/${await dogId(page, 'Otis')}/wear/log`);
   const log = page.getByRole('main');
   await expect(log.getByRole('listitem').first()).toBeVisible();
@@ -364,12 +359,7 @@ test('a stop moves past the one that is seen before it, whatever lies between', 
 });
 
 test('the stops stand in order or not yet', async ({ page }) => {
-  let letGo = () => {};
-  const held = new Promise<void>((done) => (letGo = done));
-  await page.route('**/api/round?*by=stops*', async (route) => {
-    await held;
-    await route.continue();
-  });
+  const letGo = await holdBack(page, '**/api/round?*by=stops*');
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'Otis', exact: true })).toBeVisible();
   // What was listed by what cannot wait is not all there is of a place.

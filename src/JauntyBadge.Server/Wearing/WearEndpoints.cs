@@ -1,8 +1,6 @@
 using System.ComponentModel;
 using JauntyBadge.Core;
 using JauntyBadge.Core.Conditioning;
-using JauntyBadge.Core.Dogs;
-using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.People;
 using JauntyBadge.Core.Wearing;
 using JauntyBadge.Data;
@@ -17,7 +15,6 @@ using JauntyBadge.Server.People;
 using JauntyBadge.Server.Shared;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
-using UnitsNet;
 
 namespace JauntyBadge.Server.Wearing;
 

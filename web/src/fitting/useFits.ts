@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
-import { dogCardQuery, useDogChanged } from '../shared/dog';
+import { useDogChanged } from '../shared/dog';
 import { api, ask, request, words, type Schemas } from '../shared/api';
 import { keys } from '../shared/keys';
 import { complain, notify } from '../shared/notices';
@@ -96,12 +96,9 @@ const fitOf = (dogId: string, sizeId: string, question: Question, unit: Unit) =>
 export const inHandAtFirst = (card: Schemas['DogCardDto'], fits: Schemas['FitsDto']) =>
   card.choice?.sizeId ?? fits.fits[0]?.sizeId;
 
-/** Asks for the first look at a dog's fit: the list, and the muzzle in hand. */
+/** Asks for the first look at a dog's fit: the list, and the muzzle in hand. The dog itself is asked for by the page around it. */
 export const askAhead: Ahead = ({ dogId = '' }) =>
-  Promise.all([
-    queries.prefetchQuery(dogCardQuery(dogId)),
-    queries.prefetchQuery(fitsOf(dogId, noQuestion, noFilters, unitHere(), false)),
-  ]);
+  queries.prefetchQuery(fitsOf(dogId, noQuestion, noFilters, unitHere(), false));
 
 /** One muzzle on the dog; the one before stays while the next is on its way. */
 export const useFit = (dogId: string, sizeId: string | null, question: Question, unit: Unit) =>

@@ -10,6 +10,11 @@ import { mark } from '../shared/since';
 
 const MINUTE_MS = 60_000;
 
+const ways = ['exercise', 'inSun', 'hotGround'] as const;
+
+/** In which way it will be worn. */
+type Worn = Record<(typeof ways)[number], boolean>;
+
 /** How long now, worn so: asked again each minute, for the weather changes. That of another place stands in until this one's is there. */
 export const useLimit = (dogId: string, place: string | null, worn: Worn) =>
   useQuery({
@@ -19,16 +24,11 @@ export const useLimit = (dogId: string, place: string | null, worn: Worn) =>
     select: (each) => each.find((l) => ways.every((way) => l[way] === worn[way]))?.limit,
   });
 
-const ways = ['exercise', 'inSun', 'hotGround'] as const;
-
 /** Whether somebody read the weather here and the server has not heard of it. */
 export function useWeatherOnItsWay() {
   useSyncExternalStore(outbox.subscribe, outbox.moment);
   return waitingAt('/api/weather/readings').some((reading) => reading.refused === null);
 }
-
-/** In which way it will be worn. */
-type Worn = Record<(typeof ways)[number], boolean>;
 
 /** How long now for every way it may be worn: what is ticked is answered at once, also while the server is away. */
 export const limitsQuery = (dogId: string, place: string | null) =>
