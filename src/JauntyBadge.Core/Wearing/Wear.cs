@@ -22,7 +22,7 @@ public enum WearEnding
 }
 
 /// <summary>A wear as the rules see it.</summary>
-/// <param name="Day">The day it began.</param>
+/// <param name="Day">The day it counts to.</param>
 /// <param name="Lasted">How long it was on; nothing while it is.</param>
 /// <param name="Meant">What it was meant to be to the dog.</param>
 /// <param name="Worried">A sign of worry or worse was seen.</param>
@@ -38,6 +38,15 @@ public sealed record Wear(DateOnly Day, TimeSpan Lasted, Occasion Meant, bool Wo
     {
         Most = 10,
     };
+
+    /// <summary>
+    /// The practice's day a wear counts to: that on which it ended, or on which it began while it is on (House: past midnight only the new day can still be told what
+    /// to do, so that one which goes badly then is the last of the new day too).
+    /// </summary>
+    /// <param name="clock">Where the practice is.</param>
+    /// <param name="startedAt">UTC.</param>
+    /// <param name="endedAt">UTC; null while it is on.</param>
+    public static DateOnly DayOf(TimeProvider clock, DateTime startedAt, DateTime? endedAt) => clock.DayOf(endedAt ?? startedAt);
 
     /// <summary>A sign of being over threshold was seen.</summary>
     public bool OverThreshold { get; init; }

@@ -13,7 +13,7 @@ public enum RubPlace
 }
 
 /// <summary>A wear as lists and rules need it: without its pictures and notes.</summary>
-/// <param name="Day">The practice's day it began.</param>
+/// <param name="Day">The practice's day it counts to.</param>
 /// <param name="StartedAt">UTC.</param>
 /// <param name="EndedAt">UTC; null while it is on.</param>
 /// <param name="Occasion">What it was to the dog.</param>

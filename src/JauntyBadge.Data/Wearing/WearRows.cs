@@ -20,7 +20,7 @@ public sealed class WearRow : INumbered, IVersioned, IOfDog
     public long Version { get; set; }
     public Guid DogId { get; set; }
 
-    /// <summary>The day it began, by the practice's clock.</summary>
+    /// <summary>The day it counts to, by the practice's clock.</summary>
     public DateOnly Day { get; set; }
 
     public DateTime StartedAt { get; set; }

@@ -261,7 +261,7 @@ internal static class NewsEndpoints
             looked,
             await db.News.CountAsync(n => n.DogId == dog.Id && n.FromHome && n.ReadAt == null, cancel),
             signs,
-            [.. wears.Select(w => Of(w, clock))],
+            [.. wears.Select(Of)],
             sessions,
             goes,
             sessions > 0 ? dog.Standing.SessionsStuck : 0,
@@ -269,11 +269,11 @@ internal static class NewsEndpoints
         );
     }
 
-    private static HomeWear Of(WearRow wear, TimeProvider clock)
+    private static HomeWear Of(WearRow wear)
     {
         var record = wear.AsRecord;
         var over = wear is { EndedAt: { } off, CapMinutes: { } cap } ? off - wear.StartedAt - TimeSpan.FromMinutes(cap) : TimeSpan.Zero;
-        return new(clock.DayOf(wear.StartedAt), over > TimeSpan.Zero ? over : TimeSpan.Zero, record.Red, record.OverThreshold);
+        return new(record.Day, over > TimeSpan.Zero ? over : TimeSpan.Zero, record.Red, record.OverThreshold);
     }
 
     private static Refusal NoNote() => Refusal.NotFound("No note has this id.");

@@ -195,8 +195,8 @@ internal static class WearEndpoints
     private static void Onto(WearRow row, WearEntry entry, WearTold told, TimeProvider clock)
     {
         row.StartedAt = entry.StartedAt!.Value.UtcDateTime;
-        row.Day = clock.DayOf(row.StartedAt);
         row.EndedAt = entry.EndedAt?.UtcDateTime;
+        row.Day = Wear.DayOf(clock, row.StartedAt, row.EndedAt);
         row.Occasion = entry.Occasion!.Value;
         row.HappyId = entry.HappyId;
         row.Place = entry.Place.OrNull();

@@ -107,6 +107,28 @@ public sealed class BadWearTests : IDisposable
         Assert.Equal((1.0, "The last one went badly after 2 s: half of that at most"), (tomorrow.Number("seconds"), Says(tomorrow, 0)));
     }
 
+    /// <summary>Put on at ten to midnight, frantic at ten past: the new day has had its bad one, and the round tells it of today.</summary>
+    [Fact]
+    public async Task A_dog_that_panics_past_midnight()
+    {
+        var dog = await WearingDogAsync();
+        server.Clock.Advance(server.Clock.GetUtcNow().Date.AddDays(1).AddMinutes(-10) - server.Clock.GetUtcNow());
+        await ReadAsync(12);
+        var (id, panic) = (Guid.NewGuid(), Wear(Now, null));
+        var on = await PutAsync(dog, panic, id);
+        server.Clock.Advance(TimeSpan.FromMinutes(20));
+        panic["signs"] = Wear(Now, null, "fun", "frantic-paw")["signs"]!.DeepClone();
+        panic["endedAt"] = Now;
+        panic["ending"] = "stopped";
+        await PutAsync(dog, panic, id, (long)on.Number("version"));
+        server.Clock.Advance(TimeSpan.FromHours(1));
+        await ReadAsync(12);
+        var again = await LimitAsync(dog);
+        Assert.Equal((0.0, "No more today"), (again.Number("seconds"), again.Text("headline")));
+        var row = (await server.GetAsync("/api/round"))["cards"]!.AsArray().Single(c => dog.EndsWith(c!["id"]!.GetValue<string>(), StringComparison.Ordinal))!;
+        Assert.Contains(row["done"]!.AsArray(), d => d!.GetValue<string>().StartsWith("Worn 20 minutes", StringComparison.Ordinal));
+    }
+
     /// <summary>Each of the signs of a worn muzzle is off now, and on record.</summary>
     [Fact]
     public async Task A_dog_that_overheats_in_it()
