@@ -95,12 +95,23 @@ export default defineConfig({
             },
             {
               name: 'shared',
-              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.(useWearing|unheard)|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|[Gg]roup|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|Shortcuts|SignButtons|saving.(useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
+              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.(useWearing|unheard)|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|[Gg]roup|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|useCalm|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|Shortcuts|SignButtons|saving.(drafts|useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
             },
-            // What forms and drawings are made of: in forty pieces, each would wait its turn on the line.
+            // What stands round every page of a dog, and what is in hand of a fit.
+            {
+              name: 'dog',
+              test: /src.(dogs.DogLayout|shared.(words|Badge|[Gg]roup|Mark|Parts|Why|Cautions|drawing|Slide))|hotkeys-hook/,
+            },
+            {
+              name: 'fit',
+              test: /src.fitting.(FitPage|MuzzleDetail|FitView|Brief|facts|strap|ReadIt|chance|useFits|useIsWide|Ways)/,
+            },
+            // What forms are made of: in forty pieces, each would wait its turn on the line.
+            { name: 'forms', test: /node_modules.react-hook-form/ },
+            { name: 'field', test: /@ark-ui.react.dist.components.field[\\/]/ },
             {
               name: 'controls',
-              test: /node_modules.react-hook-form|@zag-js.(checkbox|slider)[\\/]|@ark-ui.react.dist.components.(checkbox|slider|field)[\\/]/,
+              test: /@zag-js.checkbox[\\/]|@ark-ui.react.dist.components.checkbox[\\/]/,
             },
           ],
         },

@@ -111,8 +111,8 @@ public sealed record HeadDrawing(
             []
         );
         var marks = MeasureMarks.Of(snout, sketch, drawing);
-        var heights = Enum.GetValues<DrawingView>().ToDictionary(v => v, v => HeadLabels.Height(v, drawing.In(v), marks));
-        return drawing with { Marks = [.. marks.Select(m => HeadLabels.Placed(m, drawing.In(m.View), heights[m.View]))] };
+        var labels = Enum.GetValues<DrawingView>().ToDictionary(v => v, v => new HeadLabels(v, drawing.In(v), marks));
+        return drawing with { Marks = [.. marks.Select(m => labels[m.View].Placed(m))] };
     }
 
     /// <summary>One of its views.</summary>
@@ -125,7 +125,7 @@ public sealed record HeadDrawing(
         };
 
     /// <summary>How high names are written in a view, mm.</summary>
-    public double LabelHeight(DrawingView view) => HeadLabels.Height(view, In(view), Marks);
+    public double LabelHeight(DrawingView view) => new HeadLabels(view, In(view), Marks).Height;
 
     /// <summary>The small picture of a head for a badge.</summary>
     public static HeadPortrait Portrait(SnoutModel snout, HeadLook look) => HeadPortrait.Of(new SideHead(snout, new HeadSketch(snout), look).Draw());

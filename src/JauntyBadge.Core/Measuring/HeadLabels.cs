@@ -15,8 +15,8 @@ public enum LabelAnchor
 /// <param name="Anchor">Which of them.</param>
 public sealed record LabelPlace(PointMm At, LabelAnchor Anchor);
 
-/// <summary>Puts the names of landmarks where they cover neither an eye nor each other nor the value. Basis of every share: House, looked at.</summary>
-internal static class HeadLabels
+/// <summary>Puts the names of landmarks of one view where they cover neither an eye nor each other nor the value. Basis of every share: House, looked at.</summary>
+internal sealed class HeadLabels
 {
     /// <summary>Widest letter run, as a share of the text's height, and the value's height against a name's.</summary>
     private const double LetterWidth = 0.56;
@@ -32,33 +32,40 @@ internal static class HeadLabels
         public bool Holds(PointMm p) => p.X > Left && p.X < Right && p.Y > Top && p.Y < Bottom;
     }
 
-    /// <summary>How high names are written in a view, mm: by the width of everything that is drawn in it.</summary>
-    public static double Height(DrawingView view, DrawnView drawn, IEnumerable<MeasureMark> marks)
+    private readonly List<Box> eyes;
+    private readonly double middle;
+
+    /// <summary>For a view of a head.</summary>
+    /// <param name="view">Which view.</param>
+    /// <param name="drawn">What is drawn in it.</param>
+    /// <param name="marks">The measures marked on the head; those of other views do not count.</param>
+    public HeadLabels(DrawingView view, DrawnView drawn, IReadOnlyList<MeasureMark> marks)
     {
         var xs = drawn
             .Reach()
             .Concat(marks.Where(m => m.View == view).SelectMany(m => m.Paths.Concat(m.Behind).SelectMany(p => p).Concat(m.Dimension)))
             .Select(p => p.X)
             .ToList();
-        return (xs.Max() - xs.Min()) * (view == DrawingView.Front ? 0.055 : 0.036);
+        Height = (xs.Max() - xs.Min()) * (view == DrawingView.Front ? 0.055 : 0.036);
+        eyes = [.. drawn.Fields.Where(f => f.Part == EnamelPart.Lid).Select(f => Around(f.Curve.Points(), 0.15 * Height))];
+        var ys = drawn.Contour.Points().Select(p => p.Y).ToList();
+        middle = (ys.Max() + ys.Min()) / 2;
     }
 
+    /// <summary>How high names are written, mm: by the width of everything that is drawn.</summary>
+    public double Height { get; }
+
     /// <summary>The mark with a place for each of its names.</summary>
-    public static MeasureMark Placed(MeasureMark mark, DrawnView drawn, double height)
+    public MeasureMark Placed(MeasureMark mark)
     {
-        var eyes = drawn.Fields.Where(f => f.Part == EnamelPart.Lid).Select(f => Around(f.Curve.Points(), 0.15 * height)).ToList();
-        var taken = mark.Dimension is [var from, var to] ? [Value(from, to, height), Around([from, to], 0.45 * height)] : new List<Box>();
-        var middle = (drawn.Contour.Points().Max(p => p.Y) + drawn.Contour.Points().Min(p => p.Y)) / 2;
+        var taken = mark.Dimension is [var from, var to] ? [Value(from, to, Height), Around([from, to], 0.45 * Height)] : new List<Box>();
+        List<PointMm> lines = [.. mark.Paths.SelectMany(p => p), .. mark.Landmarks.Select(l => l.At)];
         var placed = new List<LandmarkPoint>();
         foreach (var landmark in mark.Landmarks)
         {
-            var (best, box) = Candidates(landmark.At, height, landmark.At.Y < middle)
-                .Select(place => (Place: place, Box: Of(place, landmark.Name.Length, height)))
-                .MinBy(c =>
-                    10 * eyes.Sum(c.Box.Shared)
-                    + 6 * taken.Sum(c.Box.Shared)
-                    + 0.04 * height * height * mark.Paths.SelectMany(p => p).Concat(mark.Landmarks.Select(l => l.At)).Count(c.Box.Holds)
-                );
+            var (best, box) = Candidates(landmark.At, Height, landmark.At.Y < middle)
+                .Select(place => (Place: place, Box: Of(place, landmark.Name.Length, Height)))
+                .MinBy(c => Covered(c.Box, taken, lines));
             taken.Add(box);
             placed.Add(landmark with { Label = best });
         }
@@ -67,6 +74,23 @@ internal static class HeadLabels
         {
             Landmarks = placed,
         };
+    }
+
+    /// <summary>How much that is to be seen a name would cover: an eye above all, then the value and other names, then a point of the tape.</summary>
+    private double Covered(Box name, List<Box> taken, List<PointMm> lines)
+    {
+        var covered = 0.0;
+        foreach (var eye in eyes)
+            covered += 10 * eye.Shared(name);
+        foreach (var other in taken)
+            covered += 6 * other.Shared(name);
+        foreach (var point in lines)
+        {
+            if (name.Holds(point))
+                covered += 0.04 * Height * Height;
+        }
+
+        return covered;
     }
 
     /// <summary>Places round a point, the nearest and the most natural first: above what lies on top of the head, below what lies under it.</summary>

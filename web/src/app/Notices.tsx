@@ -7,7 +7,7 @@ const Toasts = late(() => import('../shared/Toasts').then((m) => m.Toasts));
 export function Notices() {
   const [rested, setRested] = useState(false);
   useEffect(() => {
-    const timer = setTimeout(() => startTransition(() => setRested(true)), 300);
+    const timer = setTimeout(() => startTransition(() => setRested(true)), 1000);
     return () => clearTimeout(timer);
   }, []);
   return rested ? (

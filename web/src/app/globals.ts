@@ -15,7 +15,6 @@ const tapped = [
   'textarea',
   'a:not(:is(p, td, dd, b, span, h1, h2, h3, svg) a)',
   'input:not([type=checkbox], [type=radio], [type=file])',
-  '.chakra-slider__control',
   'label:has(> input:is([type=checkbox], [type=radio]))',
 ].join();
 

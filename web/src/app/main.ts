@@ -3,11 +3,20 @@ import '../shared/language';
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bricolage-grotesque';
 import 'virtual:globals.css';
+import { matchRoutes } from 'react-router';
 import { meQuery } from '../shared/me';
 import { queries } from '../shared/queries';
+import { loadAhead, openRooms } from '../shared/rooms';
+import { found } from './rooms';
+import { makeRoutes } from './routes';
 
 // Who asks decides what comes up: nothing waits for anything else before that is asked.
 void queries.prefetchQuery(meQuery);
+
+// The pages of the address come while the theme is made.
+openRooms(found);
+const routes = makeRoutes();
+loadAhead(matchRoutes(routes, location.pathname));
 
 /** Lets the browser paint and answer between one piece of work and the next. */
 const pause = () => new Promise((done) => setTimeout(done));
@@ -17,4 +26,4 @@ const { system } = await import('./theme');
 await pause();
 const { start } = await import('./start');
 await pause();
-await start(system);
+await start(system, routes);

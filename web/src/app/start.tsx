@@ -4,27 +4,24 @@ import { I18nProvider } from '@lingui/react';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter, matchRoutes } from 'react-router';
+import { BrowserRouter, matchRoutes, type RouteObject } from 'react-router';
 import { outbox, queries } from '../shared/queries';
-import { lookAhead, openRooms, rooms } from '../shared/rooms';
+import { askAhead, rooms } from '../shared/rooms';
 import { changes } from '../shared/saving/changes';
 import { openDevice } from '../shared/saving/device';
 import { claimTab } from '../shared/saving/tab';
 import { comeUpWithoutTheServer } from './offline';
-import { found } from './rooms';
-import { makeRoutes, Pages } from './routes';
+import { Pages } from './routes';
 import { applyScheme } from './scheme';
 
 /** Brings up the product in the page. */
-export async function start(system: SystemContext) {
+export async function start(system: SystemContext, routes: RouteObject[]) {
   applyScheme();
-  openRooms(found);
   await openDevice();
   await claimTab(() => outbox.takeOver());
   comeUpWithoutTheServer(queries);
   outbox.open([changes, ...rooms().flatMap((room) => room.documents ?? [])]);
-  const routes = makeRoutes();
-  lookAhead(matchRoutes(routes, location.pathname));
+  askAhead(matchRoutes(routes, location.pathname));
   const root = document.getElementById('root');
   if (!root) throw new Error('The page has no root element.');
   // As a transition it is drawn bit by bit.

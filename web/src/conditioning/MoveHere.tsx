@@ -7,7 +7,7 @@ import { Several } from '../shared/fields';
 import { NoteForm } from '../shared/form/NoteForm';
 import { keys } from '../shared/keys';
 import { notify } from '../shared/notices';
-import { hasDraft } from '../shared/saving/useKeptForm';
+import { hasDraft } from '../shared/saving/drafts';
 
 /** Overrules where the plan stands; the note stays on record. Going back it is asked which passes no longer count. */
 export function MoveHere({ dogId, step, plan }: { dogId: string; step: Schemas['StepDto']; plan: Schemas['PlanDto'] }) {

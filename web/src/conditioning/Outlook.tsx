@@ -6,7 +6,7 @@ import type { Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { Waiting } from '../shared/Waiting';
 import { late } from '../shared/late';
-import { hasDraft } from '../shared/saving/useKeptForm';
+import { hasDraft } from '../shared/saving/drafts';
 import { chanceText } from './chance';
 import { useOutlook, type Outlook } from './useOutlook';
 import { WeekForm } from './WeekForm';

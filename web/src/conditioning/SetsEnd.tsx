@@ -4,7 +4,7 @@ import { request, type Schemas } from '../shared/api';
 import { useTakeInOfDog } from '../shared/dog';
 import { NoteForm } from '../shared/form/NoteForm';
 import { keys } from '../shared/keys';
-import { hasDraft } from '../shared/saving/useKeptForm';
+import { hasDraft } from '../shared/saving/drafts';
 
 const ruleWords: Record<Schemas['GoRule'], { name: string; says: string }> = {
   asSoonAsClear: {

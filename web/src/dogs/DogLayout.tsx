@@ -1,6 +1,6 @@
 import { Box, Flex, Heading, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
-import { Suspense } from 'react';
+import { Suspense, useDeferredValue } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { Head } from '../shared/Head';
@@ -30,6 +30,8 @@ export function DogLayout() {
   const { kind } = useMe();
   const rooms = tabs(kind ?? 'fitter');
   const card = useDogCard(dogId);
+  // First drawn in small pieces, so that a tap meanwhile is answered.
+  const there = useDeferredValue(card.data !== undefined);
   const go = useNavigate();
   const { pathname } = useLocation();
   const room = rooms.find((r) => r.path !== '' && `${pathname}/`.startsWith(`/dogs/${dogId}/${r.path}/`));
@@ -46,7 +48,7 @@ export function DogLayout() {
     [dogId],
   );
 
-  if (!card.data) return <Waiting query={card} />;
+  if (!there || !card.data) return <Waiting query={card} />;
   return (
     <>
       <Flex align="center" gap={{ base: 3, md: 5 }} mb="5" wrap="wrap" css={{ [lyingFlat]: flat }}>

@@ -1,14 +1,13 @@
-import { Box, Flex, Heading, Link, Text } from '@chakra-ui/react';
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { memo } from 'react';
-import { Link as RouterLink } from 'react-router';
 import type { Schemas } from '../shared/api';
-import { fieldOf, useThisDog } from '../shared/dog';
 import { VerdictMark } from '../shared/Mark';
 import { lengthText, useUnit } from '../shared/units';
 import { Why } from '../shared/Why';
 import { verdictWords } from '../shared/words';
 import { chanceText } from './chance';
+import { ReadIt } from './ReadIt';
 
 type Criterion = Schemas['CriterionDto'];
 
@@ -47,16 +46,6 @@ export const Criteria = memo(function Criteria({ fit }: { fit: Schemas['FitDto']
     </Box>
   );
 });
-
-/** The way to the field of a measure. */
-export function ReadIt({ measure, side = null }: { measure: Schemas['Measure']; side?: Schemas['Side'] | null }) {
-  const { dog } = useThisDog();
-  return (
-    <Link asChild color="fg" textDecoration="underline">
-      <RouterLink to={fieldOf(dog.id, { measure, side })}>{t`Read it`}</RouterLink>
-    </Link>
-  );
-}
 
 function Row({ criterion: c }: { criterion: Criterion }) {
   const { unit } = useUnit();

@@ -1,21 +1,20 @@
 import { Box, Button, Flex, Grid, Link, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
-import { Fragment, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { Fragment, Suspense, useDeferredValue, useEffect, useState, type ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { fieldOf, useThisDog } from '../shared/dog';
+import { late } from '../shared/late';
 import { useUnit } from '../shared/units';
+import { useCalm } from '../shared/useCalm';
 import { Behind, Waiting } from '../shared/Waiting';
 import { Brief } from './Brief';
-import { FitList } from './FitList';
 import { MuzzleDetail } from './MuzzleDetail';
 import { inHandAtFirst, noFilters, noQuestion, useFetchAhead, useFits } from './useFits';
+import { useIsWide } from './useIsWide';
 
-/** The list stands beside the one in hand from here on (the theme's lg); before, it is not there until it is asked for. */
-const wide = window.matchMedia('(min-width: 64rem)');
-const onWidth = (changed: () => void) => {
-  wide.addEventListener('change', changed);
-  return () => wide.removeEventListener('change', changed);
-};
+export { askAhead } from './useFits';
+
+const FitList = late(() => import('./FitList').then((m) => m.FitList));
 
 /** From measurements to the right muzzle: the brief, the ranked catalogue, and the one in hand drawn over the snout. */
 export function FitPage() {
@@ -26,11 +25,18 @@ export function FitPage() {
   const [picked, setPicked] = useState<string | null>(null);
   // On a phone the one in hand and the list change places; side by side elsewhere.
   const [shows, setShows] = useState<'hand' | 'list'>('hand');
-  const isWide = useSyncExternalStore(onWidth, () => wide.matches);
+  const isWide = useIsWide();
   const [allOut, setAllOut] = useState(false);
   const fits = useFits(card.dog.id, question, filters, unit, allOut);
+  // First drawn in small pieces, so that a tap meanwhile is answered.
+  const there = useDeferredValue(fits.data !== undefined);
   const fetchAhead = useFetchAhead(card.dog.id, question, unit);
-  if (!fits.data) return <Waiting query={fits} />;
+  // What is folded, and the list on a phone, are at hand by the time somebody asks for them, the server there or not.
+  const calm = useCalm(fits.data !== undefined);
+  useEffect(() => {
+    if (calm) void Promise.all([import('./FitList'), import('./Needs'), import('./JudgedFor')]).catch(() => undefined);
+  }, [calm]);
+  if (!there || !fits.data) return <Waiting query={fits} />;
   const to = (room: string, label: string) => <Way to={`/dogs/${card.dog.id}/${room}`}>{label}</Way>;
   const pick = (sizeId: string) => {
     setPicked(sizeId);
@@ -57,16 +63,18 @@ export function FitPage() {
           </Flex>
           {(isWide || shows === 'list') && (
             <Box position={{ lg: 'sticky' }} top="4" maxH={{ lg: 'calc(100vh - 2rem)' }} overflowY={{ lg: 'auto' }}>
-              <FitList
-                fits={fits.data}
-                inHand={inHand ?? ''}
-                chosen={card.choice?.sizeId ?? null}
-                filters={filters}
-                onFilter={setFilters}
-                onOut={() => setAllOut(true)}
-                onPick={pick}
-                onNear={fetchAhead}
-              />
+              <Suspense fallback={<Text color="fg.muted">{t`One moment…`}</Text>}>
+                <FitList
+                  fits={fits.data}
+                  inHand={inHand ?? ''}
+                  chosen={card.choice?.sizeId ?? null}
+                  filters={filters}
+                  onFilter={setFilters}
+                  onOut={() => setAllOut(true)}
+                  onPick={pick}
+                  onNear={fetchAhead}
+                />
+              </Suspense>
             </Box>
           )}
           {inHand && (

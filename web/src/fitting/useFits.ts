@@ -9,6 +9,7 @@ import { sendChange, type Change } from '../shared/saving/changes';
 import { queries } from '../shared/queries';
 import type { Ahead } from '../shared/rooms';
 import { unitHere, type Unit } from '../shared/units';
+import { wide } from './useIsWide';
 
 /** How the catalogue is to be judged; what is null follows from the dog. */
 export interface Question {
@@ -98,7 +99,10 @@ export const inHandAtFirst = (card: Schemas['DogCardDto'], fits: Schemas['FitsDt
 
 /** Asks for the first look at a dog's fit: the list, and the muzzle in hand. The dog itself is asked for by the page around it. */
 export const askAhead: Ahead = ({ dogId = '' }) =>
-  queries.prefetchQuery(fitsOf(dogId, noQuestion, noFilters, unitHere(), false));
+  Promise.all([
+    queries.prefetchQuery(fitsOf(dogId, noQuestion, noFilters, unitHere(), false)),
+    wide.matches && import('./FitList'),
+  ]);
 
 /** One muzzle on the dog; the one before stays while the next is on its way. */
 export const useFit = (dogId: string, sizeId: string | null, question: Question, unit: Unit) =>

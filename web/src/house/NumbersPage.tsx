@@ -7,7 +7,7 @@ import { Waiting } from '../shared/Waiting';
 import { WrittenSo } from './WrittenSo';
 import { NumberForm } from './NumberForm';
 import { kindWords, useNumbers, type HouseNumber } from './useNumbers';
-import { keptDrafts } from '../shared/saving/useKeptForm';
+import { keptDrafts } from '../shared/saving/drafts';
 
 /** Every number of the job with what it stands on; those that are ours to choose are the practice's to change. */
 export function NumbersPage() {

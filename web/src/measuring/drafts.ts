@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { dropFromDevice, keepOnDevice } from '../shared/saving/device';
+import { draftAt } from '../shared/saving/drafts';
 import { adopt, mine } from '../shared/saving/tab';
 import type { Line } from './lines';
 
@@ -22,7 +23,7 @@ export class Drafts {
   active: Line | null = null;
 
   constructor(dogId: string) {
-    const key = `jaunty-badge.draft.bench/${dogId}`;
+    const key = draftAt(`bench/${dogId}`);
     this.key = mine(key);
     this.texts = new Map(Object.entries(adopt<Record<string, Draft>>(key) ?? {}));
   }

@@ -6,6 +6,7 @@ import { api, ask, sendPicture, words } from '../shared/api';
 import { newId } from '../shared/ids';
 import { keys } from '../shared/keys';
 import { dropFromDevice, fromDevice, keepOnDevice } from '../shared/saving/device';
+import { draftAt, NEW } from '../shared/saving/drafts';
 
 /** As many as the server keeps of one note. */
 const MOST_PICTURES = 3;
@@ -22,7 +23,7 @@ export function NewsForm({
   answerTo?: string | null;
   onSent: () => void;
 }) {
-  const place = `jaunty-badge.draft.news/${dogId}/${answerTo ?? 'new'}`;
+  const place = draftAt(`news/${dogId}/${answerTo ?? NEW}`);
   const [text, setText] = useState(() => fromDevice<string>(place) ?? '');
   const [pictures, setPictures] = useState<File[]>([]);
   const [id, setId] = useState(newId);

@@ -1,5 +1,4 @@
-import { Box, List, Text } from '@chakra-ui/react';
-import { listSlotRecipe } from '@chakra-ui/react/theme';
+import { Box, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 
 /** The cautions, shown where the decision is made. */
@@ -7,12 +6,12 @@ export function Cautions({ cautions }: { cautions: readonly string[] }) {
   return (
     <Box as="aside" aria-label={t`Cautions`} borderInlineStartWidth="4px" borderColor="stop" ps="4" py="1">
       <Text fontWeight="700" color="stop">{t`Before you go on`}</Text>
-      <List.Root recipe={listSlotRecipe} ps="4" fontSize="sm">
+      <Box as="ul" ps="4" fontSize="sm" listStyleType="disc">
         {cautions.map((caution) => (
-          <List.Item key={caution}>{caution}</List.Item>
+          <li key={caution}>{caution}</li>
         ))}
-        <List.Item>{t`Laws on muzzles, transport and dangerous dogs differ by place: local rules decide.`}</List.Item>
-      </List.Root>
+        <li>{t`Laws on muzzles, transport and dangerous dogs differ by place: local rules decide.`}</li>
+      </Box>
     </Box>
   );
 }

@@ -1,14 +1,27 @@
-import { Flex, Slider, Text } from '@chakra-ui/react';
-import { sliderSlotRecipe } from '@chakra-ui/react/theme';
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { useId } from 'react';
 
-/** A number set by sliding, with its name before it and its value after. */
+const THUMB = '1rem';
+
+const Range = chakra('input', {
+  base: {
+    display: 'block',
+    width: 'full',
+    height: '8',
+    margin: '0',
+    cursor: 'pointer',
+    accentColor: 'var(--chakra-colors-accent)',
+  },
+});
+
+/** A number set by sliding, with its name before it and its value after. The browser's own slider: it comes with the page, and keys and screen readers know it. */
 export function Slide({
   label,
   suffix = '',
   value,
   min = 0,
   max,
-  marks,
+  marks = [],
   width,
   onChange,
   onEnd,
@@ -24,32 +37,50 @@ export function Slide({
   /** Called once the slider is let go. */
   onEnd?: (value: number) => void;
 }) {
+  const id = useId();
   return (
-    <Slider.Root
-      recipe={sliderSlotRecipe}
-      flex={width ? undefined : '1 1 16rem'}
-      w={width}
-      min={min}
-      max={max}
-      step={1}
-      value={[value]}
-      onValueChange={(e) => onChange(e.value[0] ?? min)}
-      onValueChangeEnd={(e) => onEnd?.(e.value[0] ?? min)}
-    >
+    <Box flex={width ? undefined : '1 1 16rem'} w={width}>
       <Flex justify="space-between">
-        <Slider.Label>{label}</Slider.Label>
+        <chakra.label htmlFor={id} fontSize="sm" fontWeight="500">
+          {label}
+        </chakra.label>
         <Text fontWeight="700">
           {value}
           {suffix}
         </Text>
       </Flex>
-      <Slider.Control>
-        <Slider.Track bg="border.strong">
-          <Slider.Range bg="accent" />
-        </Slider.Track>
-        <Slider.Thumbs borderColor="fg" />
-        {marks && <Slider.Marks marks={marks} />}
-      </Slider.Control>
-    </Slider.Root>
+      <Range
+        id={id}
+        type="range"
+        min={min}
+        max={max}
+        value={value}
+        aria-valuetext={`${value}${suffix}`}
+        onChange={(e) => onChange(e.currentTarget.valueAsNumber)}
+        // The browser says that it was let go; React hears only that it moved.
+        ref={(range: HTMLInputElement | null) => {
+          const ended = () => range && onEnd?.(range.valueAsNumber);
+          range?.addEventListener('change', ended);
+          return () => range?.removeEventListener('change', ended);
+        }}
+      />
+      {marks.length > 0 && (
+        <Box position="relative" h="5" fontSize="xs" whiteSpace="nowrap">
+          {marks.map((mark) => (
+            <Flex
+              key={mark.label}
+              position="absolute"
+              w="0"
+              justify="center"
+              style={{
+                insetInlineStart: `calc(${THUMB} / 2 + (100% - ${THUMB}) * ${(mark.value - min) / (max - min)})`,
+              }}
+            >
+              {mark.label}
+            </Flex>
+          ))}
+        </Box>
+      )}
+    </Box>
   );
 }

@@ -94,23 +94,34 @@ export const links = (kind: Kind) => inOrder(all.flatMap((room) => room.links ??
 /** Asks for what the page at an address will show, before there is a page to ask. */
 export type Ahead = (params: Record<string, string | undefined>) => unknown;
 
-const aheads = new WeakMap<object, Ahead>();
+/** How the code of a page comes, and who asks for what it shows. */
+const openings = new WeakMap<object, { load: () => Promise<unknown>; ask?: Ahead }>();
 
-/** A page that loads when it is first opened; what asks ahead for it is smaller, and is there before it. */
+/** A page that loads when it is first opened; what asks ahead for it is smaller. */
 export const page = <M extends Record<string, unknown>>(
   load: () => Promise<M>,
   name: keyof M & string,
-  ahead?: Ahead,
+  ask?: Ahead,
 ) => {
   const Page = late(async () => (await load())[name] as ComponentType);
-  // What is asked for goes out first: the line takes few at a time.
-  aheads.set(Page, (params) => Promise.all([ahead?.(params), load()]));
+  openings.set(Page, { load, ask });
   return Page;
 };
 
-/** Loads the pages of an address and asks for what they show, each without waiting for the one around it; whatever fails is asked for again by the page. */
-export const lookAhead = (matches: { route: RouteObject; params: Parameters<Ahead>[0] }[] | null) =>
-  matches?.forEach(({ route, params }) => {
-    const { Component } = route;
-    if (Component) void Promise.resolve(aheads.get(Component)?.(params)).catch(() => undefined);
+type Matches = { route: RouteObject; params: Parameters<Ahead>[0] }[] | null;
+
+/** Loads the pages of an address, each without waiting for the one around it; whatever fails is loaded again by the page. */
+export const loadAhead = (matches: Matches) =>
+  matches?.forEach(({ route: { Component } }) => {
+    if (Component)
+      openings
+        .get(Component)
+        ?.load()
+        .catch(() => undefined);
+  });
+
+/** Asks for what the pages of an address show; whatever fails is asked for again by the page. */
+export const askAhead = (matches: Matches) =>
+  matches?.forEach(({ route: { Component }, params }) => {
+    if (Component) void Promise.resolve(openings.get(Component)?.ask?.(params)).catch(() => undefined);
   });

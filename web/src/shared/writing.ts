@@ -27,11 +27,20 @@ export const useWriting = () =>
     return () => listeners.delete(listener);
   }, writing);
 
+// Slow to make; a list has dozens of prices.
+let prices: { as: Writing; format: Intl.NumberFormat } | null = null;
+
 /** A price in the practice's currency. */
-export const priceText = (amount: number) =>
-  new Intl.NumberFormat(now.locale, {
-    style: 'currency',
-    currency: now.currency,
-    currencyDisplay: 'narrowSymbol',
-    trailingZeroDisplay: 'stripIfInteger',
-  }).format(amount);
+export function priceText(amount: number) {
+  if (prices?.as !== now)
+    prices = {
+      as: now,
+      format: new Intl.NumberFormat(now.locale, {
+        style: 'currency',
+        currency: now.currency,
+        currencyDisplay: 'narrowSymbol',
+        trailingZeroDisplay: 'stripIfInteger',
+      }),
+    };
+  return prices.format.format(amount);
+}

@@ -8,7 +8,7 @@ import { api, ask, sendPicture, words, type Schemas } from '../shared/api';
 import { dateText } from '../shared/dates';
 import { useDogChanged, useThisDog } from '../shared/dog';
 import { newId } from '../shared/ids';
-import { draftOfDog, NEW } from '../shared/saving/useKeptForm';
+import { draftOfDog, NEW } from '../shared/saving/drafts';
 import { complain } from '../shared/notices';
 import { Waiting } from '../shared/Waiting';
 import { Why } from '../shared/Why';

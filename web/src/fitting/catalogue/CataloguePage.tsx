@@ -3,7 +3,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { keptDrafts, NEW } from '../../shared/saving/useKeptForm';
+import { keptDrafts, NEW } from '../../shared/saving/drafts';
 import { usePageTitle } from '../../shared/usePageTitle';
 import { Waiting } from '../../shared/Waiting';
 import { closureWords, frontWords, materialWords, typeWords } from '../../shared/words';

@@ -7,7 +7,8 @@ import { ChoiceField, TextField, TickField, useFieldError } from '../../shared/f
 import { notify } from '../../shared/notices';
 import { differences } from '../../shared/saving/differences';
 import { FormEnd } from '../../shared/saving/FormEnd';
-import { NEW, useKeptForm } from '../../shared/saving/useKeptForm';
+import { NEW } from '../../shared/saving/drafts';
+import { useKeptForm } from '../../shared/saving/useKeptForm';
 import { useSubmit } from '../../shared/saving/useSubmit';
 import { closureWords, entries, foreheadWords, frontWords, materialWords, typeWords } from '../../shared/words';
 import { draftOf, entryOf, muzzleLabels, newDraft, type Draft } from './draft';

@@ -2,12 +2,8 @@ import { useEffect, useState } from 'react';
 import { useForm, type DefaultValues, type FieldValues } from 'react-hook-form';
 import { newId } from '../ids';
 import { dropFromDevice, keepOnDevice } from './device';
-import { adopt, keysHere, mine } from './tab';
-
-const PREFIX = 'jaunty-badge.draft.';
-
-/** What a draft of something new goes by. */
-export const NEW = 'new';
+import { draftAt } from './drafts';
+import { adopt, mine } from './tab';
 
 interface Kept<T> {
   value: T;
@@ -15,25 +11,12 @@ interface Kept<T> {
   id?: string;
 }
 
-/** Which drafts of a sort are kept on this device, by what stands behind the sort in their key. */
-export const keptDrafts = (sort: string) =>
-  keysHere(`${PREFIX}${sort}/`).map((k) => k.slice(PREFIX.length + sort.length + 1));
-
-/** What of a dog is being typed in a sort of form: an id, {@link NEW}, or null for nothing. */
-export const draftOfDog = (sort: string, dogId: string) =>
-  keptDrafts(sort)
-    .find((key) => key.startsWith(`${dogId}.`))
-    ?.slice(dogId.length + 1) ?? null;
-
-/** Whether a draft is kept here under a key. */
-export const hasDraft = (key: string) => keysHere(PREFIX + key).includes(PREFIX + key);
-
 /**
  * A form that is sent by a button: what was typed stays on this device until it is saved or thrown away, and remembers which version it is an edit of. It has an
  * id from when it opens, under which it is sent: sent twice, it is done once.
  */
 export function useKeptForm<T extends FieldValues>(key: string, start: T, startVersion = 0) {
-  const place = PREFIX + key;
+  const place = draftAt(key);
   const [first] = useState(() => adopt<Kept<T>>(place));
   const [version, setVersion] = useState(first?.version ?? startVersion);
   const [touched, setTouched] = useState(first !== null);
