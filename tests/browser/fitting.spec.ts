@@ -118,6 +118,13 @@ test('on a phone what is picked comes into view, and the list is one tap away', 
   // The verdict and what to do about it are on the first screen.
   await expect(page.getByText(/^sure of what was checked/)).toBeInViewport();
   await expect(page.getByRole('button', { name: /^Choose/ })).toBeInViewport();
+  const drawing = page.getByRole('img', { name: /over the snout/ });
+  await expect(drawing).toBeInViewport({ ratio: 0.75 });
+  // What it needs stands under the drawing, and what it is judged for changes what is drawn.
+  const needs = page.getByText('What Pocket needs:');
+  expect((await needs.boundingBox())!.y).toBeGreaterThan((await drawing.boundingBox())!.y);
+  await needs.click();
+  await expect(page.getByText('Opens for a full pant', { exact: true }).first()).toBeVisible();
   const toList = page.getByRole('button', { name: /^The list: \d+ fit/ });
   await toList.click();
   const row = page.getByRole('region', { name: 'Muzzles, ranked' }).getByRole('button').nth(1);

@@ -26,7 +26,7 @@ public sealed partial class FittingWords(Writing writing)
     /// <summary>The same within a sentence.</summary>
     public string Within(CriterionName name) => writing.Say(MeasuredCriterion.Find(name)?.Within ?? Writing.Lower($"{name}"));
 
-    /// <summary>Fingers under a strap, such as "1.6 fingers".</summary>
+    /// <summary>Fingers under a strap, such as "about 2 fingers".</summary>
     private string Between(double fingers)
     {
         // As a hand feels it: a fifth of a finger to either side is that finger.
@@ -37,7 +37,8 @@ public sealed partial class FittingWords(Writing writing)
             : writing.Say($"more than {Fingers(whole)}, less than {writing.InWords(whole + 1)}");
     }
 
-    internal string FingersLeft(double fingers) =>
+    /// <summary>How many fingers go under a strap.</summary>
+    public string FingersLeft(double fingers) =>
         fingers >= NeckStrap.MostFingers ? writing.Say($"{NeckStrap.MostFingers} fingers or more") : Between(fingers);
 
     /// <summary>Which reading would settle most, and what to do.</summary>

@@ -74,11 +74,19 @@ public sealed record RetakeDto(Measure Measure, Side? Side, UncertaintyKind Kind
 }
 
 /// <summary>A strap's setting to mark.</summary>
-/// <param name="Fingers">How many fingers go under it, to a tenth; null when the neck was not read.</param>
-public sealed record StrapDto(double LoopMm, int? Hole, int? Holes, double? FromTightestMm, double? Fingers)
+/// <param name="Under">How many fingers go under it, in words; null when the neck was not read.</param>
+public sealed record StrapDto(double LoopMm, int? Hole, int? Holes, double? FromTightestMm, string? Under)
 {
-    public static StrapDto? Of(RankedFit fit, StrapSetting? s) =>
-        s is null ? null : new(s.Loop.Millimeters.Tidy(), s.Hole, s.Holes, s.FromTightest?.Millimeters.Tidy(), fit.FingersAt(s));
+    internal static StrapDto? Of(RankedFit fit, StrapSetting? s, FittingWords words) =>
+        s is null
+            ? null
+            : new(
+                s.Loop.Millimeters.Tidy(),
+                s.Hole,
+                s.Holes,
+                s.FromTightest?.Millimeters.Tidy(),
+                fit.FingersAt(s) is { } fingers ? words.FingersLeft(fingers) : null
+            );
 }
 
 /// <summary>A change that would make a muzzle fit.</summary>
@@ -239,13 +247,13 @@ public sealed record FitDto(
             basket?.Gape.Degrees.Tidy(),
             basket?.GapeClass,
             basket?.NeckLoop?.Millimeters.Tidy(),
-            StrapDto.Of(fit, fit.Strap),
+            StrapDto.Of(fit, fit.Strap, words),
             fit.Score,
             FitScore.Sight(fit.Model, fit.Brief) is { } sight ? sight.Colour.Name : null,
             words.Caution(fit.Model.Type),
             inVan,
             [.. training is null ? remedies.Select(r => RemedyDto.Of(r, words)) : []],
-            StrapDto.Of(fit, fit.OtherStrap),
+            StrapDto.Of(fit, fit.OtherStrap, words),
             training,
             Headline.Of(fit),
             fit.NeedsNoteToKeep(training is not null)

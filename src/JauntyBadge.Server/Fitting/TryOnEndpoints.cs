@@ -141,7 +141,7 @@ internal static class TryOnEndpoints
             $"{fit.Model.Name} {fit.Size.Label}",
             standing.ConditionedShare >= 1,
             standing.NextStep is { } step ? new ConditioningWords(file.Writing).Called(step) : null,
-            StrapDto.Of(fit, fit.Strap),
+            StrapDto.Of(fit, fit.Strap, file.Words),
             fit.Size.NeckStrapRange() is { } range ? [range.Low.Millimeters, range.High.Millimeters] : null,
             fit.Model.HolePitch?.Millimeters,
             [.. TryOnCheck.For(fit.Model.Type).Select(file.Words.Told)],

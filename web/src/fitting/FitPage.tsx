@@ -43,10 +43,11 @@ export function FitPage() {
     setShows('hand');
   };
   const measured = fits.data.snout.length > 0;
+  const brief = <Brief fits={fits.data} card={card} question={question} onChange={setQuestion} />;
   const inHand = picked ?? inHandAtFirst(card, fits.data);
   return (
     <Flex direction="column" gap="4" mt="-2">
-      <Brief fits={fits.data} card={card} question={question} onChange={setQuestion} />
+      {(isWide || !inHand) && brief}
       <Behind query={fits} />
       {measured ? (
         <Grid
@@ -63,6 +64,7 @@ export function FitPage() {
           </Flex>
           {(isWide || shows === 'list') && (
             <Box position={{ lg: 'sticky' }} top="4" maxH={{ lg: 'calc(100vh - 2rem)' }} overflowY={{ lg: 'auto' }}>
+              {!isWide && inHand && <Box mb="4">{brief}</Box>}
               <Suspense fallback={<Text color="fg.muted">{t`One moment…`}</Text>}>
                 <FitList
                   fits={fits.data}
@@ -79,7 +81,14 @@ export function FitPage() {
           )}
           {inHand && (
             <Box display={{ base: shows === 'hand' ? 'block' : 'none', lg: 'block' }} minW="0">
-              <MuzzleDetail card={card} sizeId={inHand} question={question} fits={fits.data} onPick={pick} />
+              <MuzzleDetail
+                card={card}
+                sizeId={inHand}
+                question={question}
+                fits={fits.data}
+                brief={!isWide && shows === 'hand' && brief}
+                onPick={pick}
+              />
             </Box>
           )}
         </Grid>

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { Suspense, useState } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import type { Schemas } from '../shared/api';
 import { Cautions } from '../shared/Cautions';
 import { late } from '../shared/late';
@@ -13,7 +13,7 @@ import { factsOf, nameOf } from './facts';
 import { FitView } from './FitView';
 import { ReadIt } from './ReadIt';
 import type { Laid } from './Reasons';
-import { fingersText, strapText } from './strap';
+import { strapText } from './strap';
 import { useFit, type Question } from './useFits';
 import { useIsWide } from './useIsWide';
 import { Ways } from './Ways';
@@ -29,12 +29,15 @@ export function MuzzleDetail({
   sizeId,
   question,
   fits,
+  brief,
   onPick,
 }: {
   card: Schemas['DogCardDto'];
   sizeId: string;
   question: Question;
   fits: Schemas['FitsDto'];
+  /** Stands under the drawing. */
+  brief: ReactNode;
   onPick: (sizeId: string) => void;
 }) {
   const { unit } = useUnit();
@@ -109,6 +112,7 @@ export function MuzzleDetail({
         />
       )}
       <Strap fit={fit} />
+      {brief && <Box mt="4">{brief}</Box>}
       {calm && (
         <Suspense>
           <Reasons
@@ -144,7 +148,8 @@ function Verdict({ fit }: { fit: Fit }) {
       )}
       <Flex
         align="baseline"
-        gap="3"
+        columnGap="3"
+        wrap={{ base: 'wrap', sm: 'nowrap' }}
         fontFamily="heading"
         fontSize={final ? 'xl' : 'md'}
         fontWeight="750"
@@ -160,7 +165,7 @@ function Verdict({ fit }: { fit: Fit }) {
             {chance}
           </Text>
         )}
-        <Text flex="1" minW="0">
+        <Text flex={{ base: '1 0 100%', sm: '1' }} minW="0" fontSize={{ base: 'lg', sm: 'inherit' }} lineHeight="1.3">
           {final ? says : t`As the final one: ${says}`}
         </Text>
       </Flex>
@@ -179,7 +184,7 @@ function Strap({ fit }: { fit: Fit }) {
   const { unit } = useUnit();
   if (!fit.strap) return null;
   const leaves = (strap: Schemas['StrapDto']) =>
-    t`a loop of ${lengthText(strap.loopMm, unit)}${strap.fingers === null ? '' : t`, ${fingersText(strap.fingers)} under it`}`;
+    t`a loop of ${lengthText(strap.loopMm, unit)}${strap.under === null ? '' : t`, ${strap.under} under it`}`;
   return (
     <Text mt="3" fontSize="lg">
       <Trans>

@@ -7,7 +7,3 @@ export const strapText = (strap: Schemas['KeptStrap'], unit: Unit) =>
   strap.hole !== null
     ? t`hole ${strap.hole} of ${strap.holes ?? 0}`
     : t`${lengthText(strap.fromTightestMm ?? 0, unit)} from its tightest`;
-
-/** How many fingers go under it, such as "1.6 fingers". */
-export const fingersText = (fingers: number) =>
-  fingers === 1 ? t`one finger` : fingers >= 4 ? t`four fingers or more` : t`${fingers} fingers`;

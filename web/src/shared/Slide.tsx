@@ -1,7 +1,26 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useId } from 'react';
 
-const THUMB = '1rem';
+const THUMB = '1.25rem';
+
+/** Each engine has a name of its own for them, and heeds no rule that names another's. */
+const track = {
+  height: '6px',
+  borderRadius: 'full',
+  borderWidth: '1px',
+  borderColor: 'border.strong',
+  bg: 'border.strong',
+};
+const thumb = {
+  boxSizing: 'border-box',
+  width: THUMB,
+  height: THUMB,
+  borderRadius: 'full',
+  borderWidth: '2px',
+  borderColor: 'fg',
+  bg: 'accent',
+};
+const ring = { outlineWidth: '2px', outlineStyle: 'solid', outlineColor: 'fg', outlineOffset: '2px' };
 
 const Range = chakra('input', {
   base: {
@@ -10,7 +29,13 @@ const Range = chakra('input', {
     height: '8',
     margin: '0',
     cursor: 'pointer',
-    accentColor: 'var(--chakra-colors-accent)',
+    appearance: 'none',
+    bg: 'transparent',
+    '&::-webkit-slider-runnable-track': track,
+    '&::-moz-range-track': track,
+    '&::-webkit-slider-thumb': { appearance: 'none', marginTop: `calc((4px - ${THUMB}) / 2)`, ...thumb },
+    '&::-moz-range-thumb': thumb,
+    _focusVisible: { outline: 'none', '&::-webkit-slider-thumb': ring, '&::-moz-range-thumb': ring },
   },
 });
 

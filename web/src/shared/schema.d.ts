@@ -7215,11 +7215,8 @@ export interface components {
             holes: null | number;
             /** Format: double */
             fromTightestMm: null | number;
-            /**
-             * Format: double
-             * @description How many fingers go under it, to a tenth; null when the neck was not read.
-             */
-            fingers: null | number;
+            /** @description How many fingers go under it, in words; null when the neck was not read. */
+            under: null | string;
         };
         /** @description The loop the strap must make. */
         StrapLoop: {
