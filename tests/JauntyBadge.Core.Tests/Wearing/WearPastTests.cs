@@ -1,3 +1,4 @@
+using System.Globalization;
 using FsCheck.Xunit;
 using JauntyBadge.Core.Fitting;
 using JauntyBadge.Core.Wearing;
@@ -35,6 +36,27 @@ public sealed class WearPastTests
         Assert.Equal((Min(0), WearCause.BadToday), (today.Cap, today.Decides.Cause));
         var tomorrow = After(WearPast.Of([Worn(3, 20), panic], Today.AddDays(1), null, Ours));
         Assert.Equal((TimeSpan.FromSeconds(1), WearCause.AfterBad), (tomorrow.Cap, tomorrow.Decides.Cause));
+    }
+
+    private sealed class At(int hoursEast) : TimeProvider
+    {
+        public override TimeZoneInfo LocalTimeZone { get; } = TimeZoneInfo.CreateCustomTimeZone("here", TimeSpan.FromHours(hoursEast), "here", "here");
+    }
+
+    /// <summary>Over midnight it counts to the day it ended, midnight itself to the new one; while it is on, to the day it began. By the practice's clock.</summary>
+    [Theory]
+    [InlineData(0, "23:50", "00:10", 1)]
+    [InlineData(0, "23:50", "00:00", 1)]
+    [InlineData(0, "23:40", "23:59:59", 0)]
+    [InlineData(0, "23:50", null, 0)]
+    [InlineData(1, "22:50", "23:10", 1)]
+    [InlineData(1, "23:10", null, 1)]
+    [InlineData(-1, "23:50", "00:10", 0)]
+    public void The_day_a_wear_counts_to(int hoursEast, string began, string? ended, int daysOn)
+    {
+        var start = Today.ToDateTime(TimeOnly.Parse(began, CultureInfo.InvariantCulture));
+        DateTime? end = ended is null ? null : Today.ToDateTime(TimeOnly.Parse(ended, CultureInfo.InvariantCulture));
+        Assert.Equal(Today.AddDays(daysOn), Wear.DayOf(new At(hoursEast), start, end < start ? end.Value.AddDays(1) : end));
     }
 
     /// <summary>Exactly two minutes count; a moment less does not. A stressful one counts however short.</summary>

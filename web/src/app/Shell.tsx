@@ -99,6 +99,7 @@ export function Shell() {
         flex="1"
         // A phone's footer lies below its screen while the page is on its way, too, and need not move.
         minH={{ base: onPad ? undefined : '100dvh', md: 'auto' }}
+        _print={{ minH: 'auto' }}
         px={{ base: 4, md: 8 }}
         py={{ base: 4, md: 6 }}
         w="full"

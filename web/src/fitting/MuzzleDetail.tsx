@@ -165,7 +165,12 @@ function Verdict({ fit }: { fit: Fit }) {
             {chance}
           </Text>
         )}
-        <Text flex={{ base: '1 0 100%', sm: '1' }} minW="0" fontSize={{ base: 'lg', sm: 'inherit' }} lineHeight="1.3">
+        <Text
+          flex={{ base: '1 0 100%', sm: '1' }}
+          minW="0"
+          fontSize={{ base: final ? 'lg' : 'md', sm: 'inherit' }}
+          lineHeight="1.3"
+        >
           {final ? says : t`As the final one: ${says}`}
         </Text>
       </Flex>
