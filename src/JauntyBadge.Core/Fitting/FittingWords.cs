@@ -38,8 +38,7 @@ public sealed partial class FittingWords(Writing writing)
     }
 
     /// <summary>How many fingers go under a strap.</summary>
-    public string FingersLeft(double fingers) =>
-        fingers >= NeckStrap.MostFingers ? writing.Say($"{NeckStrap.MostFingers} fingers or more") : Between(fingers);
+    public string FingersLeft(double fingers) => fingers >= NeckStrap.MostFingers ? writing.Say($"{NeckStrap.MostFingers} fingers or more") : Between(fingers);
 
     /// <summary>Which reading would settle most, and what to do.</summary>
     public string Of(Retake retake)

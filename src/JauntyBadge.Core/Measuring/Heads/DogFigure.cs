@@ -103,6 +103,10 @@ internal sealed class DogFigure
                 (new(shoulder.X - 34, shoulder.Y + 4), 9),
                 (new(shoulder.X - 38, shoulder.Y - 14), 10),
             ];
+        if (stand.OnSide)
+            return near
+                ? [(shoulder, 20), (new(-8, -42), 13), (new(-22, -24), 9), (new(-42, -6), 9)]
+                : [(shoulder, 20), (new(6, -42), 13), (new(-2, -22), 9), (new(-16, -2), 9)];
         var elbow = new PointMm(shoulder.X + 5 + 8 * stand.Fore, Math.Min(-6, shoulder.Y + 24));
         return [(shoulder, 20), (elbow, 13), (new(paw.X + 2 + 10 * stand.Fore, Math.Min(-5, 0.45 * elbow.Y)), 9), (paw, 9)];
     }
@@ -111,6 +115,10 @@ internal sealed class DogFigure
     {
         var reach = near ? 12 * stand.Stride : -12 * stand.Stride;
         var (hip, paw) = (On(near ? 84 : 80, -74), new PointMm((near ? 84 : 76) + reach - 12 * stand.Hind, -3));
+        if (stand.OnSide)
+            return near
+                ? [(hip, 32), (new(66, -44), 19), (new(80, -22), 9), (new(58, -6), 8)]
+                : [(hip, 32), (new(84, -44), 19), (new(100, -22), 9), (new(82, -2), 8)];
         var stifle = new PointMm(paw.X - 12 - 6 * stand.Hind, Math.Min(-12, hip.Y + 32 - 8 * stand.Hind));
         return [(hip, 32), (stifle, 19), (new(paw.X + 9, Math.Min(-7, -24 + 14 * stand.Hind)), 9), (paw, 8)];
     }

@@ -118,6 +118,9 @@ public sealed record ScenePerson(ScenePose Pose, SceneHolds Holds = SceneHolds.N
 public enum SceneAround
 {
     Mat,
+
+    /// <summary>A blanket under a dog on its side, from above.</summary>
+    Blanket,
     Bowl,
     OddThings,
     Cup,

@@ -34,6 +34,7 @@ public enum Beside
 /// <param name="Stride">How far it strides, 0 to 1; under 0 its legs cross.</param>
 /// <param name="Paw">What a fore paw does.</param>
 /// <param name="Wags">Its tail moves fast: lines say so.</param>
+/// <param name="OnSide">It lies on its side, seen from above.</param>
 public sealed record Stand(
     double Lean = 0,
     double Fore = 0,
@@ -42,7 +43,8 @@ public sealed record Stand(
     double Tail = -35,
     double Stride = 0,
     Paw Paw = Paw.Down,
-    bool Wags = false
+    bool Wags = false,
+    bool OnSide = false
 );
 
 /// <summary>What the picture of a sign shows.</summary>

@@ -31,9 +31,17 @@ internal sealed class WholeScene
                 .. scene.Person is { Far: false, Behind: true, Pose: not ScenePose.Kneels } walks ? drawn.Near(walks) : [],
                 .. dog.Fields,
                 .. around.SelectMany(drawn.Before),
+                .. scene.Stand!.OnSide ? Held() : [],
                 .. scene.Person is { Far: false } near && !(near.Behind && near.Pose != ScenePose.Kneels) ? drawn.Near(near) : [],
             ],
         };
+    }
+
+    /// <summary>Hands that rest on a dog on its side, at neck and hip.</summary>
+    private static IEnumerable<EnamelField> Held()
+    {
+        var hands = new SceneHands(24, Line);
+        return [.. hands.Rests(new PointMm(20, -98), -90), .. hands.Rests(new PointMm(80, -96), -90)];
     }
 
     private IEnumerable<EnamelField> Near(ScenePerson person)
@@ -69,6 +77,12 @@ internal sealed class WholeScene
         thing switch
         {
             SceneAround.Mat => [Round(Cloth, (-62, 2), (30, -5), (122, 2), (128, 7), (30, 12), (-68, 7))],
+            SceneAround.Blanket =>
+            [
+                Round(Cloth, (-112, -150), (20, -154), (150, -150), (156, -70), (150, 14), (20, 18), (-112, 14), (-118, -70)),
+                Field(Curve.Line(new Knot(-104, -142), new Knot(20, -146), new Knot(142, -142)), null),
+                Field(Curve.Line(new Knot(-104, 6), new Knot(20, 10), new Knot(142, 6)), null),
+            ],
             SceneAround.MuzzleOnShelf =>
             [
                 Box(-178, -104, -108, -98, ScenePaint.Wood),
