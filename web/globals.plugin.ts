@@ -14,3 +14,19 @@ export const globals = (): Plugin => ({
     },
   },
 });
+
+const eager = 'const _global = [getPreflightCss(), getGlobalCss(), getTokenCss()];';
+
+/** Chakra works the same styles out again wherever a page starts, asked or not: a tenth of a second on a phone, for what has come as a sheet. */
+export const noSecondGlobals = (): Plugin => ({
+  name: 'no-second-globals',
+  apply: 'build',
+  transform: {
+    filter: { id: /@chakra-ui.react.dist.esm.styled-system.system\.js$/ },
+    handler(code) {
+      if (!code.includes(eager))
+        this.error('Chakra no longer says it so: see whether it still works out its styles eagerly.');
+      return code.replace(eager, 'const _global = [];');
+    },
+  },
+});

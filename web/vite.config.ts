@@ -2,7 +2,7 @@ import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
-import { globals } from './globals.plugin.ts';
+import { globals, noSecondGlobals } from './globals.plugin.ts';
 import { words } from './words.plugin.ts';
 
 /** What the first page loads in steps (see main.ts) is fetched at once. */
@@ -23,6 +23,7 @@ export default defineConfig({
   plugins: [
     words(),
     globals(),
+    noSecondGlobals(),
     react(),
     firstPage('theme', 'start', 'HomePage'),
     // The product itself comes up without the server (docs/decisions/0029). Its first page is asked for there first, so that an update is not missed.
