@@ -126,14 +126,24 @@ test('on a phone what is picked comes into view, and the list is one tap away', 
   await needs.click();
   await expect(page.getByText('Opens for a full pant', { exact: true }).first()).toBeVisible();
   const toList = page.getByRole('button', { name: /^The list: \d+ fit/ });
+  const wide = () => page.evaluate(() => document.documentElement.scrollWidth);
+  expect(await wide()).toBe(390);
   await toList.click();
   const row = page.getByRole('region', { name: 'Muzzles, ranked' }).getByRole('button').nth(1);
+  await expect(row).toBeVisible();
+  expect(await wide()).toBe(390);
   const name = (await row.locator('b').first().innerText()).trim();
   await row.click();
   await expect(page.getByRole('heading', { name, exact: true })).toBeInViewport();
   await expect(row).toBeHidden();
   await toList.click();
   await expect(row).toBeInViewport();
+  // Nothing of it runs off the screen with text twice as large either.
+  await page.addStyleTag({ content: 'html { font-size: 200% }' });
+  expect(await wide()).toBe(390);
+  await page.getByRole('button', { name: 'In hand' }).click();
+  await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+  expect(await wide()).toBe(390);
 });
 
 test.describe('a line of the brief', () => {

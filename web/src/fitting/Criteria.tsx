@@ -23,11 +23,19 @@ export const Criteria = memo(function Criteria({ fit }: { fit: Schemas['FitDto']
             <Row key={c.name + i} criterion={c} />
           ))}
         {fit.notChecked.map((n) => (
-          <Flex as="li" key={n.name} gap="3" py="2" borderTopWidth="1px" borderColor="border">
+          <Flex
+            as="li"
+            key={n.name}
+            gap="3"
+            py="2"
+            borderTopWidth="1px"
+            borderColor="border"
+            wrap={{ base: 'wrap', md: 'nowrap' }}
+          >
             <Text w="8.4rem" flexShrink="0" fontWeight="700">
               {n.word}
             </Text>
-            <Text flex="1">
+            <Text flex="1" minW="min(14rem, 100%)">
               {t`Not checked: ${n.reason}`} {n.wants && <ReadIt measure={n.wants} />}
             </Text>
           </Flex>
@@ -93,7 +101,7 @@ function Row({ criterion: c }: { criterion: Criterion }) {
           )}
         </Box>
       )}
-      <Text flex="1" minW="14rem">
+      <Text flex="1" minW="min(14rem, 100%)">
         {c.reason}
       </Text>
       <Why basis={c.basis} about={c.word} />

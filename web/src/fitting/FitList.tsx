@@ -207,7 +207,7 @@ function RowText({ fit, chosen }: { fit: Fit; chosen: boolean }) {
   ];
   return (
     <>
-      <Flex align="baseline" gap="2">
+      <Flex align="baseline" columnGap="2" wrap="wrap">
         <Box alignSelf="center">
           <VerdictMark verdict={fit.verdict} size={13} />
         </Box>

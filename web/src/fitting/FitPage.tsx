@@ -63,7 +63,13 @@ export function FitPage() {
             >{t`The list: ${fits.data.fits.filter((f) => f.group === 'fits').length} fit`}</Shows>
           </Flex>
           {(isWide || shows === 'list') && (
-            <Box position={{ lg: 'sticky' }} top="4" maxH={{ lg: 'calc(100vh - 2rem)' }} overflowY={{ lg: 'auto' }}>
+            <Box
+              minW="0"
+              position={{ lg: 'sticky' }}
+              top="4"
+              maxH={{ lg: 'calc(100vh - 2rem)' }}
+              overflowY={{ lg: 'auto' }}
+            >
               {!isWide && inHand && <Box mb="4">{brief}</Box>}
               <Suspense fallback={<Text color="fg.muted">{t`One moment…`}</Text>}>
                 <FitList

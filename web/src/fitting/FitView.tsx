@@ -68,7 +68,7 @@ export function FitView({
               setPushed(false);
             }}
           />
-          <Box minW="13rem">
+          <Box minW="min(13rem, 100%)">
             <Text role="status" fontSize="lg">
               <b>{Math.round(drawing.gapeDeg)}°</b> {gapeWords[gapeClass]}
               {touches && opened > 0 ? (
@@ -287,6 +287,7 @@ function Sections({ drawing, over, coat }: { drawing: Drawing; over?: Drawing | 
         aria-label={t`Section at the rear edge: the snout inside the muzzle`}
         height="11rem"
         width="13rem"
+        maxW="full"
         color="fg"
       >
         <path

@@ -64,7 +64,7 @@ export function Slide({
 }) {
   const id = useId();
   return (
-    <Box flex={width ? undefined : '1 1 16rem'} w={width}>
+    <Box flex={width ? undefined : '1 1 16rem'} w={width} minW="0">
       <Flex justify="space-between">
         <chakra.label htmlFor={id} fontSize="sm" fontWeight="500">
           {label}
