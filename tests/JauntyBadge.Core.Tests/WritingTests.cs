@@ -77,9 +77,4 @@ public class WritingTests
         var late = new DateTime(2026, 11, 20, 13, 0, 0);
         Assert.All(Enum.GetValues<DateTimeKind>(), k => Assert.Equal(new DateOnly(2026, 11, 21), clock.DayOf(DateTime.SpecifyKind(late, k))));
     }
-
-    private sealed class ZonedClock(TimeZoneInfo zone) : TimeProvider
-    {
-        public override TimeZoneInfo LocalTimeZone => zone;
-    }
 }

@@ -112,7 +112,7 @@ public sealed record HeadDrawing(
         );
         var marks = MeasureMarks.Of(snout, sketch, drawing);
         var labels = Enum.GetValues<DrawingView>().ToDictionary(v => v, v => new HeadLabels(v, drawing.In(v), marks));
-        return drawing with { Marks = [.. marks.Select(m => labels[m.View].Placed(m))] };
+        return drawing with { Marks = [.. marks.Select(m => labels[m.View].Placed(m))], LabelHeights = labels.ToDictionary(l => l.Key, l => l.Value.Height) };
     }
 
     /// <summary>One of its views.</summary>
@@ -125,7 +125,9 @@ public sealed record HeadDrawing(
         };
 
     /// <summary>How high names are written in a view, mm.</summary>
-    public double LabelHeight(DrawingView view) => new HeadLabels(view, In(view), Marks).Height;
+    public double LabelHeight(DrawingView view) => LabelHeights[view];
+
+    private Dictionary<DrawingView, double> LabelHeights { get; init; } = [];
 
     /// <summary>The small picture of a head for a badge.</summary>
     public static HeadPortrait Portrait(SnoutModel snout, HeadLook look) => HeadPortrait.Of(new SideHead(snout, new HeadSketch(snout), look).Draw());

@@ -38,11 +38,6 @@ public sealed class WearPastTests
         Assert.Equal((TimeSpan.FromSeconds(1), WearCause.AfterBad), (tomorrow.Cap, tomorrow.Decides.Cause));
     }
 
-    private sealed class At(int hoursEast) : TimeProvider
-    {
-        public override TimeZoneInfo LocalTimeZone { get; } = TimeZoneInfo.CreateCustomTimeZone("here", TimeSpan.FromHours(hoursEast), "here", "here");
-    }
-
     /// <summary>Over midnight it counts to the day it ended, midnight itself to the new one; while it is on, to the day it began. By the practice's clock.</summary>
     [Theory]
     [InlineData(0, "23:50", "00:10", 1)]
@@ -56,7 +51,8 @@ public sealed class WearPastTests
     {
         var start = Today.ToDateTime(TimeOnly.Parse(began, CultureInfo.InvariantCulture));
         DateTime? end = ended is null ? null : Today.ToDateTime(TimeOnly.Parse(ended, CultureInfo.InvariantCulture));
-        Assert.Equal(Today.AddDays(daysOn), Wear.DayOf(new At(hoursEast), start, end < start ? end.Value.AddDays(1) : end));
+        var here = new ZonedClock(TimeZoneInfo.CreateCustomTimeZone("here", TimeSpan.FromHours(hoursEast), "here", "here"));
+        Assert.Equal(Today.AddDays(daysOn), Wear.DayOf(here, start, end < start ? end.Value.AddDays(1) : end));
     }
 
     /// <summary>Exactly two minutes count; a moment less does not. A stressful one counts however short.</summary>

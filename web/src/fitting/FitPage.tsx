@@ -12,7 +12,7 @@ import { MuzzleDetail } from './MuzzleDetail';
 import { inHandAtFirst, noFilters, noQuestion, useFetchAhead, useFits } from './useFits';
 import { useIsWide } from './useIsWide';
 
-export { askAhead } from './useFits';
+export { askForFits } from './useFits';
 
 const FitList = late(() => import('./FitList').then((m) => m.FitList));
 
@@ -32,7 +32,7 @@ export function FitPage() {
   const there = useDeferredValue(fits.data !== undefined);
   const fetchAhead = useFetchAhead(card.dog.id, question, unit);
   // What is folded, and the list on a phone, are at hand by the time somebody asks for them, the server there or not.
-  const calm = useCalm(fits.data !== undefined);
+  const calm = useCalm(there);
   useEffect(() => {
     if (calm) void Promise.all([import('./FitList'), import('./Needs'), import('./JudgedFor')]).catch(() => undefined);
   }, [calm]);

@@ -27,7 +27,7 @@ export const room: Room = {
       Component: page(
         () => import('./FitPage'),
         'FitPage',
-        async (params) => (await import('./FitPage')).askAhead(params),
+        async (params) => (await import('./FitPage')).askForFits(params),
       ),
     },
     { path: 'fit/try', Component: page(() => import('./TryOnPage'), 'TryOnPage') },

@@ -98,7 +98,7 @@ export const inHandAtFirst = (card: Schemas['DogCardDto'], fits: Schemas['FitsDt
   card.choice?.sizeId ?? fits.fits[0]?.sizeId;
 
 /** Asks for the first look at a dog's fit: the list, and the muzzle in hand. The dog itself is asked for by the page around it. */
-export const askAhead: Ahead = ({ dogId = '' }) =>
+export const askForFits: Ahead = ({ dogId = '' }) =>
   Promise.all([
     queries.prefetchQuery(fitsOf(dogId, noQuestion, noFilters, unitHere(), false)),
     wide.matches && import('./FitList'),

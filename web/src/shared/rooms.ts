@@ -91,13 +91,13 @@ export const pagesOf = (of: 'pagesOf' | 'dogPagesOf') =>
 /** The links along the top in their order. */
 export const links = (kind: Kind) => inOrder(all.flatMap((room) => room.links ?? []).filter(whose(kind)));
 
-/** Asks for what the page at an address will show, before there is a page to ask. */
+/** Asks for what the page at an address will show, before it is drawn. */
 export type Ahead = (params: Record<string, string | undefined>) => unknown;
 
 /** How the code of a page comes, and who asks for what it shows. */
 const openings = new WeakMap<object, { load: () => Promise<unknown>; ask?: Ahead }>();
 
-/** A page that loads when it is first opened; what asks ahead for it is smaller. */
+/** A page that loads when it is first opened, and who asks for what it shows before it is drawn. */
 export const page = <M extends Record<string, unknown>>(
   load: () => Promise<M>,
   name: keyof M & string,
