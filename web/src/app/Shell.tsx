@@ -1,16 +1,18 @@
 import { Box, Button, chakra, Flex, Link, Spacer, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
-import { Suspense, useState } from 'react';
+import { memo, Suspense, useState } from 'react';
 import { NavLink, Outlet, useMatch } from 'react-router';
 import { late } from '../shared/late';
 import { useMe } from '../shared/me';
 import { lyingFlat } from '../shared/padSizes';
 import { links } from '../shared/rooms';
+import { useWriting } from '../shared/writing';
 import { Notices } from './Notices';
 import { ServerState } from './ServerState';
 import { useHeadingFocus } from './useHeadingFocus';
 import { usePlaceOnPage } from './usePlaceOnPage';
 import { usePracticeWriting } from './usePracticeWriting';
+import { useRested } from './useRested';
 import { currentScheme, keepScheme } from './scheme';
 
 const UnitChoice = late(() => import('./UnitChoice').then((m) => m.UnitChoice));
@@ -39,7 +41,7 @@ export function Shell() {
   // Nobody is shown out while a dog is trained or wears its muzzle: what is tapped there is kept, and looked at before it counts.
   const atWear = useMatch('/dogs/:dogId/wear') !== null;
   const stays = refused !== null && me !== null && (onSession || atWear);
-  const { locale, currency } = usePracticeWriting(!comes && refused === null && kind !== null);
+  const { locale, currency } = useWriting();
   useHeadingFocus();
   usePlaceOnPage();
   return (
@@ -83,15 +85,11 @@ export function Shell() {
         </Flex>
         <Spacer />
         <Flex align="center" gap={{ base: 3, md: 6 }} display={{ base: onPad ? 'none' : 'flex', md: 'flex' }}>
-          {(kind === 'fitter' || kind === 'helper') && !comes && !refused && (
-            <Suspense>
-              <UnitChoice />
-              <Shortcuts />
-            </Suspense>
-          )}
+          {(kind === 'fitter' || kind === 'helper') && !comes && !refused && <Settings />}
           <SchemeButton />
         </Flex>
       </Flex>
+      <PracticeWriting isKnown={!comes && refused === null && kind !== null} />
       <ServerState />
       <Box
         as="main"
@@ -107,19 +105,18 @@ export function Shell() {
         mx="auto"
         css={onPad ? { [lyingFlat]: { padding: '0.25rem 1rem' } } : {}}
       >
-        {/* What was written the other way is written anew. */}
-        <Suspense>
-          {stays && (
-            <Text role="status" borderInlineStartWidth="4px" borderColor="stop" ps="3" mb="3">
-              <b>{refused?.message}</b> {t`What you tap here is kept, and looked at before it counts.`}
-            </Text>
-          )}
-          {refused && !comes && !stays ? (
+        {stays && (
+          <Text role="status" borderInlineStartWidth="4px" borderColor="stop" ps="3" mb="3">
+            <b>{refused?.message}</b> {t`What you tap here is kept, and looked at before it counts.`}
+          </Text>
+        )}
+        {refused && !comes && !stays ? (
+          <Suspense>
             <SignInPage refused={refused} />
-          ) : (
-            (kind !== null || comes) && <Outlet key={`${locale} ${currency} ${kind ?? ''}`} />
-          )}
-        </Suspense>
+          </Suspense>
+        ) : (
+          (kind !== null || comes) && <Page writing={`${locale} ${currency} ${kind ?? ''}`} />
+        )}
       </Box>
       <Box
         as="footer"
@@ -142,6 +139,39 @@ export function Shell() {
       </Box>
       <Notices />
     </Flex>
+  );
+}
+
+/**
+ * The page itself; what was written the other way is written anew. It is left alone while the strip above it changes: a page that is just on its way would
+ * be drawn at one go with it, and nothing could be tapped meanwhile.
+ */
+const Page = memo(function Page({ writing }: { writing: string }) {
+  return (
+    <Suspense>
+      <Outlet key={writing} />
+    </Suspense>
+  );
+});
+
+/** Writes as the practice does, beside the strip: what is heard of it would otherwise draw the strip anew. */
+function PracticeWriting({ isKnown }: { isKnown: boolean }) {
+  usePracticeWriting(isKnown);
+  return null;
+}
+
+/** What stays as it is from one day to the next has its place at once, and comes when what was asked for has come. */
+function Settings() {
+  const rested = useRested();
+  return (
+    <Box w="5.4rem" minH="9" flexShrink="0">
+      {rested && (
+        <Suspense>
+          <UnitChoice />
+          <Shortcuts />
+        </Suspense>
+      )}
+    </Box>
   );
 }
 

@@ -20,5 +20,4 @@ export function usePracticeWriting(isKnown: boolean) {
     told.current = way;
     void queries.invalidateQueries();
   }, [way, queries]);
-  return writing;
 }
