@@ -1,22 +1,10 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig, type Plugin } from 'vite';
+import { defineConfig } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
+import { ahead } from './ahead.plugin.ts';
 import { globals, noSecondGlobals } from './globals.plugin.ts';
 import { words } from './words.plugin.ts';
-
-/** What the first page loads in steps (see main.ts) is fetched at once. */
-const firstPage = (...steps: string[]): Plugin => ({
-  name: 'first-page',
-  transformIndexHtml: (_, { bundle }) =>
-    Object.values(bundle ?? {})
-      .filter((file) => file.type === 'chunk' && steps.includes(file.name))
-      .map((chunk) => ({
-        tag: 'link',
-        attrs: { rel: 'modulepreload', crossorigin: true, href: `/${chunk.fileName}` },
-        injectTo: 'head',
-      })),
-});
 
 export default defineConfig({
   // Compressed once as small as it goes, beside the files themselves (see the server's Precompressed).
@@ -25,7 +13,13 @@ export default defineConfig({
     globals(),
     noSecondGlobals(),
     react(),
-    firstPage('theme', 'start', 'HomePage'),
+    ahead(['theme', 'start'], {
+      '/': ['HomePage'],
+      '/dogs/*/measure': ['DogLayout', 'BenchPage'],
+      '/dogs/*/fit': ['DogLayout', 'FitPage'],
+      '/dogs/*/wear': ['DogLayout', 'WearPage'],
+      '/sessions/*': ['SessionPage'],
+    }),
     // The product itself comes up without the server (docs/decisions/0029). Its first page is asked for there first, so that an update is not missed.
     VitePWA({
       injectRegister: null,

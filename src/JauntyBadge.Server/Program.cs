@@ -123,7 +123,6 @@ static void Serve(WebApplication app)
     app.Use(Sound.NeedInAddress);
     app.Use(Door.LetIn);
     app.UseResponseCompression();
-    app.UseDefaultFiles();
     app.Use(Precompressed.Serve(app.Environment.WebRootFileProvider));
     app.UseStaticFiles(SecurityHeaders.StaticFiles);
 
@@ -137,7 +136,8 @@ static void Serve(WebApplication app)
     app.MapOpenApi("/api/openapi/{documentName}.json").WithMetadata(new MayDo.ForAnyone());
 
     // The front end answers every other address itself; the API's own keep their 404, 405 and 415.
-    app.MapFallbackToFile("{*path:nonfile:regex(^(?!api($|/)).*$)}", "index.html", SecurityHeaders.StaticFiles);
+    app.MapFallback("{*path:nonfile:regex(^(?!api($|/)).*$)}", FrontPage.Serve(app.Environment.WebRootFileProvider))
+        .WithMetadata(new HttpMethodMetadata([HttpMethods.Get, HttpMethods.Head]));
 }
 
 /// <summary>That the server answers.</summary>

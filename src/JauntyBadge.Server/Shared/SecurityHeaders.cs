@@ -9,6 +9,9 @@ internal static class SecurityHeaders
     private const string OnlyFromHere =
         "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
+    /// <summary>Kept by the browser, and asked for again whenever it is used.</summary>
+    public const string AskAgain = "no-cache";
+
     /// <summary>Built files carry a hash in their name and may be kept; the page itself is asked for again.</summary>
     public static StaticFileOptions StaticFiles { get; } =
         new()
@@ -21,7 +24,7 @@ internal static class SecurityHeaders
             {
                 file.Context.Response.Headers[HeaderNames.CacheControl] = file.Context.Request.Path.StartsWithSegments("/assets")
                     ? "public, max-age=31536000, immutable"
-                    : "no-cache";
+                    : AskAgain;
                 Precompressed.SayWhatItIs(file);
             },
         };

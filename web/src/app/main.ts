@@ -1,7 +1,8 @@
 // First of all: whatever is loaded after it may have words of its own.
 import '../shared/language';
-import '@fontsource-variable/atkinson-hyperlegible-next';
-import '@fontsource-variable/bricolage-grotesque';
+import '@fontsource/atkinson-hyperlegible-next/400.css';
+import '@fontsource/atkinson-hyperlegible-next/700.css';
+import '@fontsource/bricolage-grotesque/700.css';
 import 'virtual:globals.css';
 import { matchRoutes } from 'react-router';
 import { meQuery } from '../shared/me';

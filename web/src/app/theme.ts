@@ -56,6 +56,7 @@ const { black, white, gray, current, transparent } = tokens.colors;
  * loads with it. Every token is worked out before the first page shows, so what is not used is not here.
  */
 const chakra = defineConfig({
+  disableLayers: true,
   cssVarsPrefix,
   cssVarsRoot,
   theme: {
@@ -93,8 +94,8 @@ const config = defineConfig({
   theme: {
     tokens: {
       fonts: {
-        heading: { value: "'Bricolage Grotesque Variable', 'Trebuchet MS', sans-serif" },
-        body: { value: "'Atkinson Hyperlegible Next Variable', 'Verdana', sans-serif" },
+        heading: { value: "'Bricolage Grotesque', 'Trebuchet MS', sans-serif" },
+        body: { value: "'Atkinson Hyperlegible Next', 'Verdana', sans-serif" },
       },
       radii: { sm: { value: '4px' }, md: { value: '6px' }, lg: { value: '10px' } },
     },
