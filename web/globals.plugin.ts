@@ -9,8 +9,8 @@ export const globals = (): Plugin => ({
   load: {
     filter: { id: sheet },
     handler: async () => {
-      const { module } = await runnerImport<{ css: string }>('./src/app/globals.ts', { root: import.meta.dirname });
-      return module.css;
+      const { module } = await runnerImport<{ css: () => string }>('./src/app/globals.ts', { root: import.meta.dirname });
+      return module.css();
     },
   },
 });

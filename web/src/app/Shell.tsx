@@ -1,12 +1,13 @@
 import { Box, Button, chakra, Flex, Link, Spacer, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
-import { memo, Suspense, useState } from 'react';
+import { memo, Suspense, useDeferredValue, useEffect, useState } from 'react';
 import { NavLink, Outlet, useMatch } from 'react-router';
 import { late } from '../shared/late';
 import { useMe } from '../shared/me';
 import { lyingFlat } from '../shared/padSizes';
 import { links } from '../shared/rooms';
 import { useWriting } from '../shared/writing';
+import { askForBold } from './fonts';
 import { Notices } from './Notices';
 import { ServerState } from './ServerState';
 import { useHeadingFocus } from './useHeadingFocus';
@@ -34,7 +35,9 @@ export function Shell() {
   // On a phone the pad, and a card at a door, have the screen to themselves: the badge still leads home.
   const [onSession, atDoor] = [useMatch('/sessions/:id') !== null, useMatch('/cards/:dogId/:audience') !== null];
   const onPad = onSession || atDoor;
-  const { me, kind, refused } = useMe();
+  const { me, kind: known, refused } = useMe();
+  // What is there for whoever it is is drawn in small pieces, so that a tap meanwhile is answered.
+  const kind = useDeferredValue(known);
   // Where one comes in nobody is known yet.
   const [atPair, atComeIn] = [useMatch('/pair') !== null, useMatch('/come-in') !== null];
   const comes = atPair || atComeIn;
@@ -44,6 +47,7 @@ export function Shell() {
   const { locale, currency } = useWriting();
   useHeadingFocus();
   usePlaceOnPage();
+  useEffect(askForBold, []);
   return (
     <Flex direction="column" minH="100dvh">
       <SkipLink href="#page">{t`Skip to the page`}</SkipLink>

@@ -1,8 +1,6 @@
 // First of all: whatever is loaded after it may have words of its own.
 import '../shared/language';
-import '@fontsource/atkinson-hyperlegible-next/400.css';
-import '@fontsource/atkinson-hyperlegible-next/700.css';
-import '@fontsource/bricolage-grotesque/700.css';
+import './fonts';
 import 'virtual:globals.css';
 import { matchRoutes } from 'react-router';
 import { meQuery } from '../shared/me';

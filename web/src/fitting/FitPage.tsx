@@ -5,7 +5,7 @@ import { Link as RouterLink } from 'react-router';
 import { fieldOf, useThisDog } from '../shared/dog';
 import { late } from '../shared/late';
 import { useUnit } from '../shared/units';
-import { useCalm } from '../shared/useCalm';
+import { loadCalmly, useCalm } from '../shared/useCalm';
 import { Behind, Waiting } from '../shared/Waiting';
 import { Brief } from './Brief';
 import { MuzzleDetail } from './MuzzleDetail';
@@ -34,7 +34,12 @@ export function FitPage() {
   // What is folded, and the list on a phone, are at hand by the time somebody asks for them, the server there or not.
   const calm = useCalm(there);
   useEffect(() => {
-    if (calm) void Promise.all([import('./FitList'), import('./Needs'), import('./JudgedFor')]).catch(() => undefined);
+    if (calm)
+      void loadCalmly(
+        () => import('./FitList'),
+        () => import('./Needs'),
+        () => import('./JudgedFor'),
+      );
   }, [calm]);
   if (!there || !fits.data) return <Waiting query={fits} />;
   const to = (room: string, label: string) => <Way to={`/dogs/${card.dog.id}/${room}`}>{label}</Way>;
