@@ -33,6 +33,7 @@ export default defineConfig({
         background_color: '#f6f1e7',
         theme_color: '#f6f1e7',
         icons: [
+          { src: '/badge.svg', sizes: 'any', type: 'image/svg+xml' },
           { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
           { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
           { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
