@@ -136,8 +136,9 @@ static void Serve(WebApplication app)
     app.MapOpenApi("/api/openapi/{documentName}.json").WithMetadata(new MayDo.ForAnyone());
 
     // The front end answers every other address itself; the API's own keep their 404, 405 and 415.
-    app.MapFallback("{*path:nonfile:regex(^(?!api($|/)).*$)}", FrontPage.Serve(app.Environment.WebRootFileProvider))
-        .WithMetadata(new HttpMethodMetadata([HttpMethods.Get, HttpMethods.Head]));
+    foreach (var address in (string[])["/", "{*path:nonfile:regex(^(?!api($|/)).*$)}"])
+        app.MapFallback(address, FrontPage.Serve(app.Environment.WebRootFileProvider))
+            .WithMetadata(new HttpMethodMetadata([HttpMethods.Get, HttpMethods.Head]));
 }
 
 /// <summary>That the server answers.</summary>

@@ -24,6 +24,9 @@ public sealed class HostedPractice(string folder, bool demo, TimeProvider clock,
     /// <summary>Where people reach it from elsewhere, so that they sign in; null where nobody has to.</summary>
     public string? PublicUrl { get; init; }
 
+    /// <summary>Where the built front end lies; null for the product's own.</summary>
+    public string? FrontEnd { get; init; }
+
     /// <summary>
     /// Starts it on a port that was free. The port is a setting of the server's own: the factory's would be set while the server may have begun to start.
     /// </summary>
@@ -43,6 +46,8 @@ public sealed class HostedPractice(string folder, bool demo, TimeProvider clock,
             .UseSetting("simulated", Simulated.ToString())
             .UseSetting("nightly", Nightly.ToString())
             .UseSetting("public-url", PublicUrl);
+        if (FrontEnd is not null)
+            builder.UseWebRoot(FrontEnd);
         builder.ConfigureServices(services =>
             services.Replace(ServiceDescriptor.Singleton(clock)).ConfigureDbContext<PracticeDb>(db => db.AddInterceptors(interceptors))
         );

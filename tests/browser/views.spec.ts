@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Page, Request } from '@playwright/test';
 import { beginSession, dogId, expect, expectNoViolations, newDog, test } from './support.js';
 
 const rooms = [
@@ -214,4 +214,48 @@ test('? opens a sheet of the keys, but not while something is typed', async ({ p
   await expect(sheet).toContainText('Find a dog');
   await page.keyboard.press('Escape');
   await expect(sheet).toBeHidden();
+});
+
+test('what an address shows is fetched with its page, not found out one after another', async ({ page }) => {
+  const id = await newDog(page, 'Ahead');
+  for (const [path, names] of [
+    [`/dogs/${id}/fit`, ['DogLayout', 'FitPage']],
+    [`/dogs/${id}/wear`, ['DogLayout', 'WearPage']],
+    [`/dogs/${id}/measure`, ['DogLayout', 'BenchPage']],
+  ] as const) {
+    const sent = await (await page.request.get(path)).text();
+    const linked = [...sent.matchAll(/href="([^"]+[.](?:js|css))"/g)].map(([, at]) => at!);
+    for (const name of names) expect(linked.filter((at) => at.includes(`/${name}-`))).toHaveLength(1);
+    for (const at of linked) expect((await page.request.get(at)).ok(), at).toBe(true);
+    // Whatever runs before the page can be seen was named in it.
+    const asked: string[] = [];
+    const note = (request: Request) => asked.push(new URL(request.url()).pathname);
+    page.on('request', note);
+    await page.goto(path, { waitUntil: 'commit' });
+    await page.getByRole('heading', { level: 1, name: 'Ahead' }).waitFor();
+    page.off('request', note);
+    const late = asked.filter((at) => /[.]js$/.test(at) && names.some((name) => at.includes(`/${name}-`)));
+    expect(late).toHaveLength(names.length);
+    expect(asked.indexOf('/api/me')).toBeGreaterThan(Math.max(...late.map((at) => asked.indexOf(at))));
+  }
+  expect(await (await page.request.get('/van')).text()).not.toMatch(/FitPage|DogLayout/);
+});
+
+test('on a phone the links along the top take one row, with the one of the page in sight', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const row = page.getByRole('navigation', { name: 'Main' });
+  for (const [path, name] of [
+    ['/', 'Round'],
+    ['/people', 'People'],
+  ] as const) {
+    await page.goto(path);
+    const own = row.getByRole('link', { name, exact: true });
+    await expect(own).toHaveAttribute('aria-current', 'page');
+    await expect(own).toBeInViewport({ ratio: 1 });
+    expect((await row.boundingBox())!.height).toBeLessThan(60);
+  }
+  // The others are drawn along, or reached by keys.
+  await row.getByRole('link', { name: 'Round', exact: true }).focus();
+  await expect(row.getByRole('link', { name: 'Round', exact: true })).toBeInViewport({ ratio: 1 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
 });

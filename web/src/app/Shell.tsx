@@ -1,7 +1,7 @@
 import { Box, Button, chakra, Flex, Link, Spacer, Text } from '@chakra-ui/react';
 import { t } from '@lingui/core/macro';
-import { memo, Suspense, useDeferredValue, useEffect, useState } from 'react';
-import { NavLink, Outlet, useMatch } from 'react-router';
+import { memo, Suspense, useDeferredValue, useEffect, useRef, useState } from 'react';
+import { NavLink, Outlet, useLocation, useMatch } from 'react-router';
 import { late } from '../shared/late';
 import { useMe } from '../shared/me';
 import { lyingFlat } from '../shared/padSizes';
@@ -12,6 +12,7 @@ import { Notices } from './Notices';
 import { ServerState } from './ServerState';
 import { useHeadingFocus } from './useHeadingFocus';
 import { usePlaceOnPage } from './usePlaceOnPage';
+import { useAskedForKeys } from './useAskedForKeys';
 import { usePracticeWriting } from './usePracticeWriting';
 import { useRested } from './useRested';
 import { currentScheme, keepScheme } from './scheme';
@@ -30,6 +31,20 @@ const SkipLink = chakra('a', {
   },
 });
 
+/** On a phone the links along the top stay in one row, which is drawn along by a finger and fades where there is more. */
+const alongARow = {
+  mdDown: {
+    overflowX: 'auto',
+    scrollbarWidth: 'none',
+    paddingInlineEnd: '12',
+    paddingBottom: '2px',
+    '--to': 'right',
+    '[dir=rtl] &': { '--to': 'left' },
+    maskImage: 'linear-gradient(to var(--to), #000 calc(100% - 3rem), transparent)',
+    '& > a': { flexShrink: 0 },
+  },
+} as const;
+
 /** The strip along the top and the page below it. */
 export function Shell() {
   // On a phone the pad, and a card at a door, have the screen to themselves: the badge still leads home.
@@ -47,6 +62,7 @@ export function Shell() {
   const { locale, currency } = useWriting();
   useHeadingFocus();
   usePlaceOnPage();
+  const nav = useOwnLinkInSight();
   useEffect(askForBold, []);
   return (
     <Flex direction="column" minH="100dvh">
@@ -73,15 +89,16 @@ export function Shell() {
         </NavLink>
         <Flex
           as="nav"
+          ref={nav}
           aria-label={t`Main`}
-          columnGap={{ base: 2, md: 5 }}
+          columnGap={{ base: 3, md: 5 }}
           whiteSpace="nowrap"
-          flexWrap="wrap"
+          flexWrap={{ md: 'wrap' }}
           minW="0"
+          css={alongARow}
           display={{ base: onPad ? 'none' : 'flex', md: 'flex' }}
           order={{ base: 1, md: 0 }}
           w={{ base: 'full', md: 'auto' }}
-          justify={{ base: 'space-between', md: 'start' }}
         >
           {(kind && !comes && !refused ? links(kind) : []).map(({ to, label }) => (
             <TopLink key={to} to={to} label={label} end={to === '/'} />
@@ -158,6 +175,18 @@ const Page = memo(function Page({ writing }: { writing: string }) {
   );
 });
 
+/** Shows the link of the page one is at, where there is no room for all of them. */
+function useOwnLinkInSight() {
+  const nav = useRef<HTMLDivElement>(null);
+  const { pathname } = useLocation();
+  useEffect(() => {
+    const own = nav.current?.querySelector('[aria-current=page]')?.getBoundingClientRect();
+    const row = nav.current?.getBoundingClientRect();
+    if (own && row) nav.current?.scrollBy({ left: (own.left + own.right - row.left - row.right) / 2 });
+  }, [pathname]);
+  return nav;
+}
+
 /** Writes as the practice does, beside the strip: what is heard of it would otherwise draw the strip anew. */
 function PracticeWriting({ isKnown }: { isKnown: boolean }) {
   usePracticeWriting(isKnown);
@@ -167,14 +196,13 @@ function PracticeWriting({ isKnown }: { isKnown: boolean }) {
 /** What stays as it is from one day to the next has its place at once, and comes when what was asked for has come. */
 function Settings() {
   const rested = useRested();
+  const asked = useAskedForKeys();
   return (
     <Box w="5.4rem" minH="9" flexShrink="0">
-      {rested && (
-        <Suspense>
-          <UnitChoice />
-          <Shortcuts />
-        </Suspense>
-      )}
+      <Suspense>
+        {rested && <UnitChoice />}
+        {(rested || asked > 0) && <Shortcuts asked={asked} />}
+      </Suspense>
     </Box>
   );
 }

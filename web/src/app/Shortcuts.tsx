@@ -10,21 +10,13 @@ const all = Object.values(import.meta.glob<{ shortcuts: Shortcut[] }>('../*/shor
   (module) => module.shortcuts,
 );
 
-const fields = ['input', 'textarea', 'select', '[contenteditable]'];
-
-/** A sheet of the keys that do something on this page and elsewhere, on `?`. */
-export function Shortcuts() {
+/** A sheet of the keys that do something on this page and elsewhere; opens whenever it is asked for once more. */
+export function Shortcuts({ asked }: { asked: number }) {
   const sheet = useRef<HTMLDialogElement>(null);
   const { pathname } = useLocation();
   useEffect(() => {
-    const open = (event: KeyboardEvent) => {
-      const at = event.target instanceof Element ? event.target : null;
-      const typing = fields.some((field) => at?.closest(field));
-      if (event.key === '?' && !typing && !sheet.current?.open) sheet.current?.showModal();
-    };
-    window.addEventListener('keydown', open);
-    return () => window.removeEventListener('keydown', open);
-  }, []);
+    if (asked > 0 && !sheet.current?.open) sheet.current?.showModal();
+  }, [asked]);
   const here = all.filter((s) => matchPath(s.at, pathname));
   const elsewhere = all.filter((s) => !here.includes(s));
   return (

@@ -2,7 +2,7 @@ import { startTransition, useEffect, useState } from 'react';
 
 /** Calls when there is nothing else to do, and soon at the latest; gives how to call it off. Not every browser says when it has nothing to do. */
 function whenIdle(call: () => void) {
-  if ('requestIdleCallback' in window) {
+  if (typeof requestIdleCallback === 'function') {
     const wait = requestIdleCallback(call, { timeout: 2000 });
     return () => cancelIdleCallback(wait);
   }
