@@ -6,13 +6,16 @@ import { look } from './theme';
 /* eslint-disable lingui/no-unlocalized-strings -- style */
 const thumb = '@media (pointer: coarse)';
 
+/** A link that stands by itself. */
+const link = 'a:not(:is(p, td, dd, b, span, h1, h2, h3, svg) a)';
+
 /** What a thumb taps. Links within a sentence stay part of it; steppers stand beside a field that is typed in. */
 const tapped = [
   'button:not([data-scope=number-input])',
   'summary',
   'select',
   'textarea',
-  'a:not(:is(p, td, dd, b, span, h1, h2, h3, svg) a)',
+  link,
   'input:not([type=checkbox], [type=radio], [type=file])',
   'label:has(> input:is([type=checkbox], [type=radio]))',
 ].join();
@@ -61,6 +64,7 @@ const ours = defineConfig({
     svg: { direction: 'ltr' },
     // A thumb needs a centimetre.
     [tapped]: { [thumb]: { minHeight: '44px !important', minWidth: '44px !important' } },
+    [link]: { [thumb]: { alignContent: 'center' } },
     summary: { [thumb]: { paddingBlock: '0.6em' } },
     'h1, h2, h3': { fontFamily: 'heading', letterSpacing: '-0.015em' },
     '*:focus-visible': {
