@@ -19,10 +19,12 @@ const linksTo = (names: string[], bundle: Rolldown.OutputBundle) => {
   }
   const more = [...scripts].filter((file) => !first.has(file));
   more.forEach((file) => at.get(file)?.viteMetadata?.importedCss.forEach((sheet) => sheets.add(sheet)));
+  /* eslint-disable lingui/no-unlocalized-strings -- markup */
   return [
     ...more.map((file) => `<link rel="modulepreload" crossorigin href="/${file}">`),
     ...[...sheets].map((file) => `<link rel="stylesheet" crossorigin href="/${file}">`),
   ].join('');
+  /* eslint-enable lingui/no-unlocalized-strings */
 };
 
 /**

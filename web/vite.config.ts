@@ -91,7 +91,7 @@ export default defineConfig({
             },
             {
               name: 'shared',
-              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.(useWearing|unheard)|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|[Gg]roup|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|useCalm|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|UnitChoice|Shortcuts|SignButtons|saving.(drafts|useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
+              test: /src.(round.OnNow|conditioning.(useStartSession|tables)|wearing.(useWearing|unheard)|handover.useHandover|people.(NoteButton|useNews|useAtHand)|(shared|app)[\\/](?!language|words|Badge|[Gg]roup|Mark|Parts|saving.device|Toasts|Slide|Why|Amount|NumbersPage|AboutPage|form[\\/]|fields|Choice|Answer|DayField|useCalm|Cautions|aids|drawing|bytes|useKept|useTreatsLeft|Settings|useAskedForKeys|UnitChoice|Shortcuts|SignButtons|saving.(drafts|useKeptForm|useSubmit|useDocumentForm|FormEnd|Conflict|LeaveButton|differences)|main|theme|start))/,
             },
             // What stands round every page of a dog, and what is in hand of a fit.
             {

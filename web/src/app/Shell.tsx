@@ -12,13 +12,10 @@ import { Notices } from './Notices';
 import { ServerState } from './ServerState';
 import { useHeadingFocus } from './useHeadingFocus';
 import { usePlaceOnPage } from './usePlaceOnPage';
-import { useAskedForKeys } from './useAskedForKeys';
 import { usePracticeWriting } from './usePracticeWriting';
-import { useRested } from './useRested';
 import { currentScheme, keepScheme } from './scheme';
 
-const UnitChoice = late(() => import('./UnitChoice').then((m) => m.UnitChoice));
-const Shortcuts = late(() => import('./Shortcuts').then((m) => m.Shortcuts));
+const Settings = late(() => import('./Settings').then((m) => m.Settings));
 const SignInPage = late(() => import('../people/SignInPage').then((m) => m.SignInPage));
 
 const SkipLink = chakra('a', {
@@ -191,20 +188,6 @@ function useOwnLinkInSight() {
 function PracticeWriting({ isKnown }: { isKnown: boolean }) {
   usePracticeWriting(isKnown);
   return null;
-}
-
-/** What stays as it is from one day to the next has its place at once, and comes when what was asked for has come. */
-function Settings() {
-  const rested = useRested();
-  const asked = useAskedForKeys();
-  return (
-    <Box w="5.4rem" minH="9" flexShrink="0">
-      <Suspense>
-        {rested && <UnitChoice />}
-        {(rested || asked > 0) && <Shortcuts asked={asked} />}
-      </Suspense>
-    </Box>
-  );
 }
 
 function TopLink({ to, label, end }: { to: string; label: string; end?: boolean }) {

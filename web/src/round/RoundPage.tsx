@@ -46,7 +46,7 @@ export function RoundPage() {
 
   return (
     <Box maxW="76rem" mx="auto">
-      <Flex align="end" wrap="wrap" gap="4" mb={{ base: 3, lg: 2 }}>
+      <Flex align="end" wrap="wrap" gap="4" mb={{ base: 3, lg: 1 }}>
         <Box flex="1" minW="16rem" display={{ lg: 'flex' }} alignItems="baseline" gap="3">
           <Heading as="h1" size="4xl" lineHeight="1.1">
             {archived ? t`Archived dogs` : t`The round`}
@@ -62,7 +62,7 @@ export function RoundPage() {
           </RouterLink>
         </Button>
       </Flex>
-      <Flex gap={{ base: 3, md: 5 }} wrap="wrap" mb={{ base: 6, lg: 2 }} fontSize="sm" _print={{ display: 'none' }}>
+      <Flex gap={{ base: 3, md: 5 }} wrap="wrap" mb={{ base: 6, lg: 1 }} fontSize="sm" _print={{ display: 'none' }}>
         {!archived && (
           <Quiet onClick={() => setBy(by === 'stops' ? 'pressing' : 'stops')}>
             {by === 'stops' ? t`What cannot wait first` : t`In the order of my stops`}
