@@ -62,7 +62,7 @@ export async function expectChosen(page: Page, dog: string, sizes: (string | Reg
 
 /** The round as the server tells it. */
 export interface Round {
-  cards: { id: string; name: string }[];
+  cards: { id: string; name: string; things: unknown[]; done: string[] }[];
 }
 
 /** The ids of the demo practice's dogs. */

@@ -1,5 +1,5 @@
 import type { Page, Request } from '@playwright/test';
-import { beginSession, dogId, expect, expectNoViolations, newDog, test } from './support.js';
+import { beginSession, dogId, expect, expectNoViolations, newDog, test, type Round } from './support.js';
 
 const rooms = [
   '',
@@ -258,4 +258,24 @@ test('on a phone the links along the top take one row, with the one of the page 
   await row.getByRole('link', { name: 'Round', exact: true }).focus();
   await expect(row.getByRole('link', { name: 'Round', exact: true })).toBeInViewport({ ratio: 1 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+});
+
+test('a day with ten dogs is one screen of a laptop: a line a dog, and little more for what else there is', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  const { cards } = (await (await page.request.get('/api/round')).json()) as Round;
+  await page.goto('/');
+  const group = page.getByRole('region', { name: 'Cannot wait' });
+  // What came from home stands above the first of them.
+  expect((await group.boundingBox())!.y).toBeLessThan(240);
+  expect(cards.length).toBeGreaterThan(5);
+  for (const { id, name, things, done } of cards.slice(0, 10)) {
+    const row = page
+      .getByRole('main')
+      .getByRole('listitem')
+      .filter({ has: page.locator(`a[href="/dogs/${id}"]`, { hasText: name }) });
+    const lines = Math.max(1, things.length + done.length);
+    expect((await row.first().boundingBox())!.height, name).toBeLessThanOrEqual(20 + 30 * lines);
+  }
 });

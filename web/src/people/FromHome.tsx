@@ -45,7 +45,7 @@ function Row({ dog }: { dog: Schemas['FromHomeDto'] }) {
     <Flex
       as="li"
       gap="4"
-      py={{ base: 3, lg: 1 }}
+      py={{ base: 3, lg: 0.5 }}
       borderBottomWidth="1px"
       borderColor="border"
       wrap="wrap"

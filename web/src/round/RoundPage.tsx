@@ -46,7 +46,7 @@ export function RoundPage() {
 
   return (
     <Box maxW="76rem" mx="auto">
-      <Flex align="end" wrap="wrap" gap="4" mb={{ base: 3, lg: 1 }}>
+      <Flex align="end" wrap="wrap" gap="4" mt={{ lg: -2 }} mb={{ base: 3, lg: 1 }}>
         <Box flex="1" minW="16rem" display={{ lg: 'flex' }} alignItems="baseline" gap="3">
           <Heading as="h1" size="4xl" lineHeight="1.1">
             {archived ? t`Archived dogs` : t`The round`}
