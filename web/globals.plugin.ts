@@ -9,7 +9,9 @@ export const globals = (): Plugin => ({
   load: {
     filter: { id: sheet },
     handler: async () => {
-      const { module } = await runnerImport<{ css: () => string }>('./src/app/globals.ts', { root: import.meta.dirname });
+      const { module } = await runnerImport<{ css: () => string }>('./src/app/globals.ts', {
+        root: import.meta.dirname,
+      });
       return module.css();
     },
   },
