@@ -391,8 +391,8 @@ test('a note from home with a picture is read, answered, and seen to be read', a
   await page.goto(`/pair#${await codeFor(fern.request, dog)}`);
   await page.getByRole('button', { name: 'Go on' }).click();
   await page.getByRole('link', { name: 'Wear', exact: true }).click();
-  // The first page has the same link, told of the first page.
-  await page.waitForURL(/[/]wear$/);
+  // The first page has the same link, told of the first page, and stands until the other is there.
+  await expect(page.getByRole('heading', { level: 1, name: /Mussel.*Wear/ })).toBeVisible();
   await page.getByRole('link', { name: 'Tell your fitter' }).click();
   await page.getByRole('textbox', { name: 'Your note' }).fill('She rubs her nose on the rug.');
   const picture = await (await fern.request.get('/api/demo-pictures/side')).body();

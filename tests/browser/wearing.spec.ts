@@ -25,42 +25,49 @@ const wears = async (page: Page, id: string) =>
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
 
-  test('a wear is put on, runs past its cap, says take it off, and is in the log', async ({ page }) => {
-    const id = await wearingDog(page, 'Longwear');
-    // The phone's clock stands where the server's does when it is over.
-    await page.clock.install({ time: Date.now() - 6 * 60_000 });
-    await page.goto(`/dogs/${id}/wear`);
-    // Nothing on record yet: it begins with five minutes.
-    await expect(page.getByRole('status').getByText('At most 5 minutes, watched all the time')).toBeVisible();
-    await page.getByRole('button', { name: 'Fun' }).click();
-    await page.getByRole('button', { name: 'Put on now' }).click();
-    const clock = page.getByRole('timer');
-    await expect(clock).toHaveText(/^[45]:\d\d$/);
-    await page.clock.runFor(4 * 60_000 + 20_000);
-    await expect(page.getByRole('heading', { name: 'Off soon: turn back' })).toBeVisible();
-    await page.clock.runFor(60_000);
-    await expect(page.getByRole('alert')).toHaveText('⬣ Take it off');
-    await expect(clock).toHaveText(/^\+0:\d\d$/);
+  test.describe('put on away from the line', () => {
+    test.use({ expectedErrors: [/ERR_INTERNET_DISCONNECTED/] });
+    test('a wear is put on, runs past its cap, says take it off, and is in the log', async ({ page, context }) => {
+      const id = await wearingDog(page, 'Longwear');
+      // The phone's clock stands where the server's does when it is over.
+      await page.clock.install({ time: Date.now() - 6 * 60_000 });
+      await page.goto(`/dogs/${id}/wear`);
+      // Nothing on record yet: it begins with five minutes.
+      await expect(page.getByRole('status').getByText('At most 5 minutes, watched all the time')).toBeVisible();
+      await page.getByRole('button', { name: 'Fun' }).click();
+      // Where there is no line: it is told later by how long ago it was put on, and the server counts as the phone did.
+      await context.setOffline(true);
+      await page.getByRole('button', { name: 'Put on now' }).click();
+      const clock = page.getByRole('timer');
+      await expect(clock).toHaveText(/^[45]:\d\d$/);
+      await page.clock.runFor(4 * 60_000 + 20_000);
+      await expect(page.getByRole('heading', { name: 'Off soon: turn back' })).toBeVisible();
+      await page.clock.runFor(60_000);
+      await expect(page.getByRole('alert')).toHaveText('⬣ Take it off');
+      await expect(clock).toHaveText(/^\+0:\d\d$/);
 
-    // A reload forgets nothing, and goes on saying so.
-    await page.reload();
-    await expect(page.getByRole('alert')).toHaveText('⬣ Take it off');
-    await page.getByRole('button', { name: 'It shows …' }).click();
-    await page.getByRole('button', { name: 'Eats readily' }).click();
-    await page.getByRole('button', { name: 'Taken off' }).click();
-    await expect(page.getByText('Off, and noted.')).toBeVisible();
-    await expect
-      .poll(async () =>
-        (await wears(page, id)).map((w) => [w.endedAt !== null, w.occasion, w.signs.map((s) => s.signId)]),
-      )
-      .toEqual([[true, 'fun', ['eats']]]);
+      // A reload forgets nothing, and goes on saying so.
+      await context.setOffline(false);
+      await expect.poll(async () => (await wears(page, id)).length).toBe(1);
+      await page.reload();
+      await expect(page.getByRole('alert')).toHaveText('⬣ Take it off');
+      await page.getByRole('button', { name: 'It shows …' }).click();
+      await page.getByRole('button', { name: 'Eats readily' }).click();
+      await page.getByRole('button', { name: 'Taken off' }).click();
+      await expect(page.getByText('Off, and noted.')).toBeVisible();
+      await expect
+        .poll(async () =>
+          (await wears(page, id)).map((w) => [w.endedAt !== null, w.occasion, w.signs.map((s) => s.signId)]),
+        )
+        .toEqual([[true, 'fun', ['eats']]]);
 
-    await page.getByRole('link', { name: 'Say more of it: marks, treats, where' }).click();
-    await page.getByLabel('Bridge of the nose').check({ force: true });
-    await page.getByRole('button', { name: 'Keep it' }).click();
-    await expect(page.getByText('Marks: bridge of the nose')).toBeVisible();
-    await page.getByRole('button', { name: 'Take out' }).click();
-    await expect.poll(() => wears(page, id)).toEqual([]);
+      await page.getByRole('link', { name: 'Say more of it: marks, treats, where' }).click();
+      await page.getByLabel('Bridge of the nose').check({ force: true });
+      await page.getByRole('button', { name: 'Keep it' }).click();
+      await expect(page.getByText('Marks: bridge of the nose')).toBeVisible();
+      await page.getByRole('button', { name: 'Take out' }).click();
+      await expect.poll(() => wears(page, id)).toEqual([]);
+    });
   });
 
   test('a dog that panics in it: stopped, said to be bad, what to do, and no second one today', async ({ page }) => {

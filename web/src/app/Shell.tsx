@@ -3,7 +3,7 @@ import { t } from '@lingui/core/macro';
 import { memo, Suspense, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { NavLink, Outlet, useLocation, useMatch } from 'react-router';
 import { late } from '../shared/late';
-import { useMe } from '../shared/me';
+import { useMe, type Kind } from '../shared/me';
 import { lyingFlat } from '../shared/padSizes';
 import { links } from '../shared/rooms';
 import { useWriting } from '../shared/writing';
@@ -59,7 +59,7 @@ export function Shell() {
   const { locale, currency } = useWriting();
   useHeadingFocus();
   usePlaceOnPage();
-  const nav = useOwnLinkInSight();
+  const nav = useOwnLinkInSight(kind);
   useEffect(askForBold, []);
   return (
     <Flex direction="column" minH="100dvh">
@@ -172,15 +172,15 @@ const Page = memo(function Page({ writing }: { writing: string }) {
   );
 });
 
-/** Shows the link of the page one is at, where there is no room for all of them. */
-function useOwnLinkInSight() {
+/** Shows the link of the page one is at, where there is no room for all that somebody has. */
+function useOwnLinkInSight(kind: Kind | null) {
   const nav = useRef<HTMLDivElement>(null);
   const { pathname } = useLocation();
   useEffect(() => {
     const own = nav.current?.querySelector('[aria-current=page]')?.getBoundingClientRect();
     const row = nav.current?.getBoundingClientRect();
     if (own && row) nav.current?.scrollBy({ left: (own.left + own.right - row.left - row.right) / 2 });
-  }, [pathname]);
+  }, [pathname, kind]);
   return nav;
 }
 
